@@ -1,0 +1,21 @@
+const esm = 'd3|d3-[a-z-]+|internmap|delaunator|robust-predicates|uuid|fast-check|pure-rand|comlink';
+export default {
+  testEnvironment: 'node',
+  roots: ['<rootDir>/src', '<rootDir>/launcher', '<rootDir>/checks', '<rootDir>/catalogue'],
+  modulePathIgnorePatterns: ['<rootDir>/.next', '<rootDir>/.data', '<rootDir>/.cache'],
+  transform: {
+    '^.+\\.(m?[jt]s|[jt]sx)$': [
+      '@swc/jest',
+      {
+        jsc: {
+          target: 'es2022',
+          parser: { syntax: 'typescript', tsx: true },
+          transform: { react: { runtime: 'automatic' } },
+        },
+        module: { type: 'commonjs' },
+      },
+    ],
+  },
+  transformIgnorePatterns: [`/node_modules/(?!(${esm})/)`],
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '\\.css$': '<rootDir>/launcher/empty-style.cjs' },
+};

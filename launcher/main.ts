@@ -1,0 +1,17 @@
+import { plainWords, say } from './terminal';
+
+const commands: Record<string, () => Promise<(args: string[]) => Promise<number>>> = {
+  start: async () => (await import('./start')).start,
+  test: async () => (await import('./test')).test,
+  db: async () => (await import('./db')).db,
+  bench: async () => (await import('./bench')).bench,
+};
+
+const [command = '', ...args] = process.argv.slice(2);
+const load = commands[command];
+try {
+  process.exitCode = load === undefined ? 2 : await (await load())(args);
+} catch (error) {
+  say(plainWords(error));
+  process.exitCode = 1;
+}

@@ -1,0 +1,94 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { setTimeout as sleep } from 'node:timers/promises';
+import { inRoot, nextCli, root } from './paths';
+import { Trouble } from './terminal';
+
+export interface Served {
+  child: ChildProcess;
+  /** Resolves when the server has ended, by whatever cause. */
+  ended: Promise<void>;
+  stop: () => Promise<void>;
+}
+
+const runFile = (port: number): string => inRoot('.data', `serve-${port}.json`);
+
+const taken = (port: number): Promise<boolean> =>
+  new Promise((resolve) => {
+    const probe = createServer();
+    probe.once('error', () => resolve(true));
+    probe.listen(port, '127.0.0.1', () => probe.close(() => resolve(false)));
+  });
+
+const commandOf = (pid: number): string => {
+  try {
+    return readFileSync(`/proc/${pid}/cmdline`, 'utf8');
+  } catch {
+    return '';
+  }
+};
+
+/** Ends a server of ours whose launcher died without taking it along. */
+async function clearOrphan(port: number): Promise<void> {
+  const file = runFile(port);
+  if (!existsSync(file)) return;
+  const { launcher, server } = JSON.parse(readFileSync(file, 'utf8')) as { launcher: number; server: number };
+  const launcherLives = commandOf(launcher).includes('launcher/main.ts');
+  if (!launcherLives && /next/.test(commandOf(server))) {
+    process.kill(server, 'SIGTERM');
+    for (let i = 0; i < 40 && commandOf(server) !== ''; i += 1) await sleep(100);
+  }
+  if (!launcherLives) rmSync(file, { force: true });
+}
+
+/**
+ * Serves the built app (or the sources, with `dev`) on loopback and waits until it answers.
+ * @param env what the server needs to know, e.g. DATABASE_URL
+ */
+export async function serve(
+  port: number,
+  env: Record<string, string>,
+  { dev = false, quiet = false } = {},
+): Promise<Served> {
+  mkdirSync(inRoot('.data'), { recursive: true });
+  await clearOrphan(port);
+  if (await taken(port))
+    throw new Trouble(
+      `port ${port} is taken by another program (or by another Grim Spanner). Stop that, or use another port: GRIM_PORT=${port + 1} ./grim start`,
+    );
+  const child = spawn(process.execPath, [nextCli, dev ? 'dev' : 'start', '-H', '127.0.0.1', '-p', String(port)], {
+    cwd: root,
+    // A group of its own: Ctrl-C reaches the launcher alone, which then ends things in order.
+    detached: true,
+    stdio: ['ignore', dev && !quiet ? 'inherit' : 'ignore', 'inherit'],
+    env: { ...process.env, ...env, NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: dev ? 'development' : 'production' },
+  });
+  const ended = new Promise<void>((resolve) => child.once('exit', () => resolve()));
+  let gone = false;
+  void ended.then(() => {
+    gone = true;
+    rmSync(runFile(port), { force: true });
+  });
+  writeFileSync(runFile(port), JSON.stringify({ launcher: process.pid, server: child.pid }));
+  const stop = async () => {
+    if (gone) return;
+    child.kill('SIGTERM');
+    await Promise.race([ended, sleep(5_000).then(() => child.kill('SIGKILL'))]);
+  };
+  for (let i = 0; i < 600 && !gone; i += 1) {
+    try {
+      const answer = await fetch(`http://127.0.0.1:${port}/api/v1/health`);
+      if (answer.ok) return { child, ended, stop };
+      if (i > 100) throw new Trouble(`the server answers ${answer.status}: ${await answer.text()}`);
+    } catch (error) {
+      if (error instanceof Trouble) {
+        await stop();
+        throw error;
+      }
+    }
+    await sleep(100);
+  }
+  await stop();
+  throw new Trouble('the server did not come up: see the lines above.');
+}

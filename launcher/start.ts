@@ -1,0 +1,34 @@
+import { ensureBuilt } from './build';
+import { ensureDatabase, startCluster } from './cluster';
+import { prepareDatabase } from './database';
+import { serve } from './serve';
+import { say } from './terminal';
+
+/** `./grim start [--dev]`: everything up, one line, until Ctrl-C. */
+export async function start(args: string[]): Promise<number> {
+  const dev = args.includes('--dev');
+  const port = Number(process.env['GRIM_PORT'] ?? 3000);
+  const cluster = await startCluster('main');
+  let interrupted = false;
+  const interruption = new Promise<void>((resolve) => {
+    for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const)
+      process.on(signal, () => {
+        interrupted = true;
+        resolve();
+      });
+  });
+  try {
+    ensureDatabase(cluster, 'grim');
+    const url = cluster.url('grim');
+    await prepareDatabase(url, { demo: true });
+    if (!dev) ensureBuilt();
+    const served = await serve(port, { DATABASE_URL: url }, { dev });
+    say(`serving on http://127.0.0.1:${port} (Ctrl-C stops everything)`);
+    await Promise.race([interruption, served.ended]);
+    await served.stop();
+    if (!interrupted) say('the server ended by itself; run ./grim start again.');
+    return interrupted ? 0 : 1;
+  } finally {
+    if (cluster.startedHere) cluster.stop();
+  }
+}

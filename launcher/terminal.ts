@@ -1,0 +1,17 @@
+/** Something the person at the terminal can put right; shown as one line, without a stack trace. */
+export class Trouble extends Error {}
+
+/** One line to the terminal. */
+export function say(text: string): void {
+  process.stderr.write(`grim: ${text}\n`);
+}
+
+/** Turns the operating system's own failures into a line that says what to do. */
+export function plainWords(error: unknown): string {
+  if (error instanceof Trouble) return error.message;
+  const code = (error as NodeJS.ErrnoException | undefined)?.code;
+  if (code === 'ENOSPC') return 'the disk is full. Free some space and run this again; nothing kept is lost.';
+  if (code === 'EACCES')
+    return `no permission: ${(error as Error).message}. Was Grim Spanner last started as another user?`;
+  return error instanceof Error ? (error.stack ?? error.message) : String(error);
+}

@@ -1,0 +1,6 @@
+// DC operating points of small networks: resistors, sources, diodes and a diode-test meter.
+export type { Diode, Element, MeterLaw, Resistor, Source } from './elements';
+export { saturationAt, thermalVolts } from './elements';
+export { at } from './linear';
+export type { Network, OperatingPoint } from './operating-point';
+export { compile, influence, operatingPoint } from './operating-point';

@@ -1,0 +1,290 @@
+import type { Diode, Element, MeterLaw, Resistor, Source } from './elements';
+import { at, eliminate, join, mesh, substitute, type Mesh } from './linear';
+
+/** Every node leaks to the reference through this, so that no part of a network floats. */
+const leak_S = 1e-11;
+/** The clamp of the meter's output stage behaves as a junction at room temperature. */
+const clampEmission_V = 0.02585;
+/** Beyond this exponent the exponential goes on as its tangent: smooth, and never infinite. */
+const steepest = 80;
+const mostIterations = 400;
+/** Newton converges quadratically: a last step below this leaves an error far below a display step. */
+const tolerance_V = 5e-6;
+
+interface Link {
+  element: Element;
+  from: number;
+  to: number;
+}
+
+/** A network made ready for solving: nodes by number, diodes in order. */
+export interface Network {
+  nodes: readonly string[];
+  diodes: readonly Diode[];
+  /** Every element with its two nodes' numbers, in the order given. */
+  links: readonly Link[];
+  index: ReadonlyMap<string, number>;
+  /** The same as plain numbers, for the kernel. */
+  numbers: Numbers;
+}
+
+/** Conductors (resistors, and sources as conductors with an e.m.f.) and junctions, one slot each. */
+interface Numbers {
+  conductorFrom: Int32Array;
+  conductorTo: Int32Array;
+  conductor_S: Float64Array;
+  emf_V: Float64Array;
+  diodeFrom: Int32Array;
+  diodeTo: Int32Array;
+  saturation_A: Float64Array;
+  emission_V: Float64Array;
+  series_ohm: Float64Array;
+  shift_V: Float64Array;
+}
+
+/** Where the network settles, with what is needed to ask how it would change. */
+export interface OperatingPoint {
+  converged: boolean;
+  iterations: number;
+  /** Node voltages to the reference, V, in the order of `network.nodes`. */
+  volts: Float64Array;
+  /** Differential conductance of each diode (series resistance included), S. */
+  conductances_S: Float64Array;
+  /** Current of each diode, A. */
+  currents_A: Float64Array;
+  /** The linearised network, eliminated: for `influence`. */
+  mesh: Mesh;
+}
+
+/**
+ * Numbers the nodes of a network.
+ * @param elements the network
+ * @param extraNodes nodes that must exist although nothing may be connected to them (terminals)
+ */
+export function compile(elements: readonly Element[], extraNodes: readonly string[] = []): Network {
+  const index = new Map<string, number>();
+  const number = (node: string): number => {
+    const known = index.get(node);
+    if (known !== undefined) return known;
+    index.set(node, index.size);
+    return index.size - 1;
+  };
+  extraNodes.forEach(number);
+  const ends = (e: Element): [string, string] =>
+    e.type === 'D' ? [e.anode, e.cathode] : e.type === 'V' ? [e.plus, e.minus] : [e.a, e.b];
+  const links = elements.map((element) => {
+    const [from, to] = ends(element);
+    return { element, from: number(from), to: number(to) };
+  });
+  const diodes = links.filter((l): l is Link & { element: Diode } => l.element.type === 'D');
+  const conductors = links.filter((l): l is Link & { element: Resistor | Source } => l.element.type !== 'D');
+  return {
+    nodes: [...index.keys()],
+    diodes: diodes.map((l) => l.element),
+    links,
+    index,
+    numbers: {
+      conductorFrom: Int32Array.from(conductors, (l) => l.from),
+      conductorTo: Int32Array.from(conductors, (l) => l.to),
+      conductor_S: Float64Array.from(conductors, ({ element: e }) => 1 / (e.type === 'R' ? e.ohm : e.series_ohm)),
+      emf_V: Float64Array.from(conductors, ({ element: e }) => (e.type === 'V' ? e.volts : 0)),
+      diodeFrom: Int32Array.from(diodes, (l) => l.from),
+      diodeTo: Int32Array.from(diodes, (l) => l.to),
+      saturation_A: Float64Array.from(diodes, (l) => l.element.saturation_A),
+      emission_V: Float64Array.from(diodes, (l) => l.element.emission_V),
+      series_ohm: Float64Array.from(diodes, (l) => l.element.series_ohm),
+      shift_V: Float64Array.from(diodes, (l) => l.element.shift_V ?? 0),
+    },
+  };
+}
+
+/** What limiting needs to know of a junction. */
+interface Knee {
+  emission_V: number;
+  /** Where the exponential bends steeply enough to throw Newton off. */
+  critical_V: number;
+  /** The drop at the test current: no junction in a passive network carries more. */
+  usual_V: number;
+}
+
+const kneeOf = ({ saturation_A, emission_V }: Diode, testCurrent_A: number): Knee => ({
+  emission_V,
+  critical_V: emission_V * Math.log(emission_V / (Math.SQRT2 * saturation_A)),
+  usual_V: emission_V * Math.log1p(testCurrent_A / saturation_A),
+});
+
+/**
+ * Keeps a Newton step on a junction from running up the exponential: beyond the critical voltage
+ * the step is taken in the current instead (Nagel, "SPICE2", UCB/ERL M520, 1975, section 3), and
+ * a junction that turns on lands on its usual drop first.
+ */
+function limited(next_V: number, last_V: number, { emission_V, critical_V, usual_V }: Knee): number {
+  if (last_V < usual_V && next_V > usual_V) return usual_V;
+  if (next_V <= critical_V || Math.abs(next_V - last_V) <= 2 * emission_V) return next_V;
+  const ratio = 1 + (next_V - last_V) / emission_V;
+  return ratio > 0 ? last_V + emission_V * Math.log(ratio) : critical_V;
+}
+
+/** A meter's leads on two numbered nodes. */
+export interface Leads {
+  law: MeterLaw;
+  red: number;
+  black: number;
+}
+
+/**
+ * DC operating point by nodal analysis and Newton's method, with a meter's leads on two nodes.
+ * A meter with both leads on one node, or none (`null`), is left out of the network.
+ *
+ * @param network from `compile`
+ * @returns the point; `converged` false when Newton did not settle: then its figures mean nothing
+ */
+export function operatingPoint(network: Network, leads: Leads | null): OperatingPoint {
+  const probing = leads !== null && leads.red !== leads.black ? leads : null;
+  const n = network.nodes.length;
+  const state = startingState(network);
+  const knees = network.diodes.map((diode) => kneeOf(diode, probing?.law.testCurrent_A ?? 1e-3));
+  const linear = mesh(n);
+  const missing_A = new Float64Array(n);
+  const change_V = new Float64Array(n);
+  for (let iteration = 1; iteration <= mostIterations; iteration += 1) {
+    linear.between.fill(0);
+    linear.toReference.fill(leak_S);
+    for (let i = 0; i < n; i += 1) missing_A[i] = -leak_S * at(state.volts, i);
+    stampElements(network, state, linear, missing_A);
+    if (probing !== null) stampMeter(probing, state, linear, missing_A, iteration <= 2);
+    eliminate(linear);
+    substitute(linear, missing_A, change_V);
+    for (let i = 0; i < n; i += 1) state.volts[i] = at(state.volts, i) + at(change_V, i);
+    const moved = step(network, knees, probing, state);
+    if (moved < tolerance_V) return { ...state, mesh: linear, converged: true, iterations: iteration };
+    if (!Number.isFinite(moved)) break;
+  }
+  return { ...state, mesh: linear, converged: false, iterations: mostIterations };
+}
+
+/** What Newton carries from one step to the next. */
+interface State {
+  volts: Float64Array;
+  /** Voltage, current and slope of every junction at the point of linearisation. */
+  junction_V: Float64Array;
+  junction_A: Float64Array;
+  junction_S: Float64Array;
+  conductances_S: Float64Array;
+  currents_A: Float64Array;
+  meter_V: number;
+}
+
+/** Everything starts at rest: most junctions of a probed stage carry next to nothing. */
+function startingState(network: Network): State {
+  const zeros = () => new Float64Array(network.diodes.length);
+  return {
+    volts: new Float64Array(network.nodes.length),
+    junction_V: zeros(),
+    junction_A: zeros(),
+    junction_S: zeros(),
+    conductances_S: zeros(),
+    currents_A: zeros(),
+    meter_V: 0,
+  };
+}
+
+/**
+ * Adds an element, linearised, to the mesh, and its present current to the balance of its nodes.
+ * Working with what is missing in the balance keeps large currents (a charged bank) from drowning
+ * the small ones.
+ */
+function stamp(linear: Mesh, missing_A: Float64Array, from: number, to: number, siemens: number, ampere: number) {
+  join(linear, from, to, siemens);
+  missing_A[from] = at(missing_A, from) - ampere;
+  missing_A[to] = at(missing_A, to) + ampere;
+}
+
+function stampElements({ numbers }: Network, state: State, linear: Mesh, missing_A: Float64Array): void {
+  const { volts } = state;
+  const { conductorFrom, conductorTo, conductor_S, emf_V, diodeFrom, diodeTo } = numbers;
+  for (let c = 0; c < conductor_S.length; c += 1) {
+    const from = at(conductorFrom, c);
+    const to = at(conductorTo, c);
+    const siemens = at(conductor_S, c);
+    stamp(linear, missing_A, from, to, siemens, (at(volts, from) - at(volts, to) - at(emf_V, c)) * siemens);
+  }
+  for (let k = 0; k < diodeFrom.length; k += 1) {
+    const from = at(diodeFrom, k);
+    const to = at(diodeTo, k);
+    const vj = at(state.junction_V, k);
+    const emission_V = at(numbers.emission_V, k);
+    const saturation_A = at(numbers.saturation_A, k);
+    const x = vj / emission_V;
+    const e = Math.exp(Math.min(x, steepest));
+    const ij = saturation_A * (x < steepest ? e - 1 : e * (1 + x - steepest) - 1);
+    const gj = (saturation_A * e) / emission_V;
+    const share = 1 / (1 + gj * at(numbers.series_ohm, k));
+    const across = at(volts, from) - at(volts, to) - at(numbers.shift_V, k);
+    stamp(linear, missing_A, from, to, gj * share, (ij + gj * (across - vj)) * share);
+    state.junction_A[k] = ij;
+    state.junction_S[k] = gj;
+    state.conductances_S[k] = gj * share;
+  }
+}
+
+/**
+ * The meter's test current with its clamp. The first two steps take the chord from short circuit
+ * to open circuit, which is near the answer for a forward junction and for overload alike.
+ */
+function stampMeter(leads: Leads, state: State, linear: Mesh, missing_A: Float64Array, chord: boolean): void {
+  const { testCurrent_A, openCircuit_V } = leads.law;
+  const { red, black } = leads;
+  const across = at(state.volts, red) - at(state.volts, black);
+  if (chord) {
+    const siemens = testCurrent_A / openCircuit_V;
+    stamp(linear, missing_A, red, black, siemens, siemens * across - testCurrent_A);
+    return;
+  }
+  const x = (state.meter_V - openCircuit_V) / clampEmission_V;
+  const e = Math.exp(Math.min(x, steepest));
+  const drawn_A = testCurrent_A * (x < steepest ? e - 1 : e * (1 + x - steepest) - 1);
+  const siemens = (testCurrent_A * e) / clampEmission_V;
+  stamp(linear, missing_A, red, black, siemens, drawn_A + siemens * (across - state.meter_V));
+}
+
+/** Moves the points of linearisation; returns the largest move, V. */
+function step(network: Network, knees: readonly Knee[], probing: Leads | null, state: State): number {
+  const { numbers } = network;
+  let moved = 0;
+  for (let k = 0; k < knees.length; k += 1) {
+    const across = at(state.volts, at(numbers.diodeFrom, k)) - at(state.volts, at(numbers.diodeTo, k));
+    const vj = at(state.junction_V, k);
+    const gj = at(state.junction_S, k);
+    const series_ohm = at(numbers.series_ohm, k);
+    const drop = across - at(numbers.shift_V, k);
+    const ampere = (at(state.junction_A, k) + gj * (drop - vj)) / (1 + gj * series_ohm);
+    const taken = limited(drop - ampere * series_ohm, vj, knees[k] as Knee);
+    moved = Math.max(moved, Math.abs(taken - vj));
+    state.junction_V[k] = taken;
+    state.currents_A[k] = ampere;
+  }
+  if (probing !== null) {
+    const wanted = at(state.volts, probing.red) - at(state.volts, probing.black);
+    const knee_V = probing.law.openCircuit_V;
+    const taken = limited(wanted, state.meter_V, { emission_V: clampEmission_V, critical_V: knee_V, usual_V: knee_V });
+    moved = Math.max(moved, Math.abs(taken - state.meter_V));
+    state.meter_V = taken;
+  }
+  return moved;
+}
+
+/**
+ * How the voltage between two nodes follows a current pushed in anywhere: the answer of the
+ * linearised network to a unit current between them. A current of i amperes from node a to node b
+ * inside the network moves that voltage by `(influence[b] − influence[a])·i`.
+ */
+export function influence(point: OperatingPoint, plus: number, minus: number): Float64Array {
+  const n = point.volts.length;
+  const unit = new Float64Array(n);
+  unit[plus] = 1;
+  unit[minus] = at(unit, minus) - 1;
+  const answer = new Float64Array(n);
+  substitute(point.mesh, unit, answer);
+  return answer;
+}

@@ -1,0 +1,74 @@
+// Discharge of a DC bank through its bleeder or a tool: v = v0·exp(−t/RC), any textbook.
+
+export interface Bank {
+  capacitance_uF: number;
+  bleederOhm: number;
+}
+
+export interface Discharge {
+  /** Time to fall to the limit, s; 0 when already there. */
+  seconds: number;
+  /** With the bleeder open it never gets there. */
+  secondsIfBleederOpen: null;
+  tau_s: number;
+  storedEnergy_J: number;
+}
+
+const tauOf = ({ capacitance_uF, bleederOhm }: Bank): number => capacitance_uF * 1e-6 * bleederOhm;
+
+/** Energy in the bank, J: ½·C·V². */
+export const storedEnergy = (capacitance_uF: number, volts: number): number => 0.5 * capacitance_uF * 1e-6 * volts ** 2;
+
+/** How long until the bleeder has brought the bank down. It is a plan, never a proof. */
+export function discharge(bank: Bank & { startVolts: number; limitVolts: number }): Discharge {
+  const tau_s = tauOf(bank);
+  const ratio = bank.startVolts / bank.limitVolts;
+  return {
+    seconds: ratio <= 1 ? 0 : tau_s * Math.log(ratio),
+    secondsIfBleederOpen: null,
+    tau_s,
+    storedEnergy_J: storedEnergy(bank.capacitance_uF, bank.startVolts),
+  };
+}
+
+/** Bus volts after a time, V. */
+export const busVoltsAfter = (bank: Bank & { startVolts: number }, seconds: number): number =>
+  bank.startVolts * Math.exp(-seconds / tauOf(bank));
+
+export interface TimedVolts {
+  at_s: number;
+  volts: number;
+}
+
+/**
+ * Time constant from readings of a falling bus: straight line through ln V by least squares.
+ * @returns s, or null when the readings do not fall (fewer than two times, or level)
+ */
+export function timeConstant(readings: readonly TimedVolts[]): number | null {
+  const n = readings.length;
+  const meanT = readings.reduce((sum, r) => sum + r.at_s, 0) / n;
+  const meanL = readings.reduce((sum, r) => sum + Math.log(r.volts), 0) / n;
+  const spread = readings.reduce((sum, r) => sum + (r.at_s - meanT) ** 2, 0);
+  const slope = readings.reduce((sum, r) => sum + (r.at_s - meanT) * (Math.log(r.volts) - meanL), 0) / spread;
+  return n >= 2 && spread > 0 && slope < 0 ? -1 / slope : null;
+}
+
+/** A resistor held across the bank: what it must stand and how long it takes. */
+export interface DischargeTool {
+  peakAmps: number;
+  peakWatts: number;
+  joules: number;
+  /** Five time constants: down to under 1 %. */
+  seconds: number;
+}
+
+/** The sums of a discharge resistor: V/R, V²/R, ½CV², 5·R·C. */
+export const dischargeTool = (capacitance_uF: number, startVolts: number, ohm: number): DischargeTool => ({
+  peakAmps: startVolts / ohm,
+  peakWatts: startVolts ** 2 / ohm,
+  joules: storedEnergy(capacitance_uF, startVolts),
+  seconds: 5 * ohm * capacitance_uF * 1e-6,
+});
+
+/** Bus volts of a bank charged from this supply without load, V: the peak of the line-to-line wave. */
+export const peakBusVolts = (supply_V: number): number => Math.SQRT2 * supply_V;

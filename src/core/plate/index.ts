@@ -1,0 +1,3 @@
+// Motor plates: what follows from the figures and whether they can be true together.
+export type { Finding, Plate, PlateSums, Power, Severity } from './plate';
+export { kilowattPerHp, kilowatts, plateSums, polesFrom, ratedTorque } from './plate';

@@ -1,0 +1,48 @@
+import { plateSums, polesFrom } from '.';
+
+const good = { power: { value: 5.5, unit: 'kW' as const }, volts: 400, amps: 11.2, hz: 50, rpm: 1455, cosPhi: 0.82 };
+const codes = (plate: Parameters<typeof plateSums>[0]) => plateSums(plate).findings.map((f) => f.code);
+
+describe('a motor plate', () => {
+  it('gives poles, slip and torque by the usual sums', () => {
+    const sums = plateSums(good);
+    expect(sums.poles).toBe(4);
+    expect(sums.synchronousRpm).toBe(1500);
+    expect(sums.slip).toBeCloseTo(0.03, 9);
+    expect(sums.torque_Nm).toBeCloseTo(36.1, 1);
+    expect(codes(good)).toEqual([]);
+  });
+
+  // Synchronous speeds of NEMA MG 1 and IEC 60034-1 (from memory): 3600/1800/1200/900 and 3000/1500/1000/750.
+  it.each([
+    [60, 3500, 2],
+    [60, 1750, 4],
+    [60, 1160, 6],
+    [60, 870, 8],
+    [50, 2850, 2],
+    [50, 1420, 4],
+    [50, 940, 6],
+    [50, 705, 8],
+    [50, 1500, 4],
+    [50, 1501, 4],
+  ])('%d Hz and %d rpm are %d poles', (hz, rpm, poles) => {
+    expect(polesFrom(hz, rpm)).toBe(poles);
+  });
+
+  it('takes a horsepower for 0.7457 kW', () => {
+    expect(plateSums({ ...good, power: { value: 10, unit: 'hp' } }).power_kW).toBeCloseTo(7.457, 9);
+  });
+
+  it.each([
+    ['hp read as kW', { ...good, power: { value: 11, unit: 'kW' as const } }, 'product-impossible'],
+    ['amps ten times too big', { ...good, amps: 112 }, 'product-impossible'],
+    ['a synchronous plate', { ...good, rpm: 1500 }, 'slip-zero'],
+    ['a mistyped speed', { ...good, rpm: 1255 }, 'slip-high'],
+    ['poles that do not belong to the speed', { ...good, poles: 6 }, 'slip-negative'],
+    ['a service factor', { ...good, serviceFactor: 1.15 }, 'service-factor'],
+    ['no power factor', { ...good, cosPhi: undefined }, 'no-cos-phi'],
+    ['a second pair misread', { ...good, alternatives: [{ connection: 'delta' as const, volts: 230, amps: 9.4 }] }, 'dual-voltage'],
+  ])('says something about %s', (_, plate, code) => {
+    expect(codes(plate)).toContain(code);
+  });
+});

@@ -1,0 +1,92 @@
+// The headless verbs: names, schemas, and one way to run them.
+import { closest } from 'fastest-levenshtein';
+import { dischargeVerb } from './discharge';
+import { parseInput, schemasOf } from './manners';
+import { plateVerb } from './plate';
+import { staticDiagnose } from './static-diagnose';
+import { staticReadings } from './static-readings';
+import type { Problem, Refusal, Verb } from './verb';
+
+export type { Problem, Refusal, Verb } from './verb';
+export { schemasOf } from './manners';
+
+export const verbs: readonly Verb[] = [dischargeVerb, plateVerb, staticDiagnose, staticReadings];
+
+export const findVerb = (name: string): Verb | undefined => verbs.find((v) => v.name === name);
+
+/** What a caller gets: the answer, or a refusal with the HTTP status that goes with it. */
+export type Answer =
+  | { status: 200; body: Record<string, unknown> }
+  | { status: 400 | 404 | 422 | 500 | 503; body: Refusal };
+
+export const refuse = (
+  status: 400 | 404 | 422 | 500 | 503,
+  code: Refusal['error']['code'],
+  problems: Problem[],
+  id?: unknown,
+): Answer => ({ status, body: { ...(id === undefined ? {} : { id }), error: { code, problems } } });
+
+export const unknownVerb = (name: string): Answer =>
+  refuse(404, 'unknown-verb', [
+    {
+      path: 'verb',
+      given: name,
+      allowed: `one of ${verbs.map((v) => v.name).join(', ')}; nearest is "${closest(name, verbs.map((v) => v.name))}"`,
+    },
+  ]);
+
+const idOf = (input: unknown): unknown =>
+  typeof input === 'object' && input !== null && 'id' in input ? input.id : undefined;
+
+/** Runs a verb on parsed JSON. Never throws. */
+export function runVerb(verb: Verb, input: unknown): Answer {
+  const id = idOf(input);
+  const parsed = parseInput(verb, input);
+  if ('problems' in parsed) return refuse(422, 'bad-input', parsed.problems, id);
+  try {
+    const output = verb.run(parsed.value) as Record<string, unknown>;
+    return { status: 200, body: { ...(id === undefined ? {} : { id }), ...output } };
+  } catch (error) {
+    const said = error instanceof Error ? error.message : String(error);
+    return refuse(500, 'our-fault', [{ path: '', given: null, allowed: said }], id);
+  }
+}
+
+/** Runs a verb on a line or body of text. */
+export function runText(verb: Verb, text: string): Answer {
+  let input: unknown;
+  try {
+    input = JSON.parse(text);
+  } catch (error) {
+    const said = error instanceof Error ? error.message : 'not JSON';
+    return refuse(400, 'not-json', [{ path: '', given: text.slice(0, 80), allowed: `JSON (${said})` }]);
+  }
+  return runVerb(verb, input);
+}
+
+/** OpenAPI 3.1 for all verbs. */
+export const openApi = (version: string): unknown => ({
+  openapi: '3.1.0',
+  info: { title: 'Grim Spanner computing', version, description: 'The same verbs as `./grim calc`.' },
+  paths: Object.fromEntries(
+    verbs.map((v) => {
+      const { input, output } = schemasOf(v);
+      const json = (schema: unknown) => ({ content: { 'application/json': { schema } } });
+      return [
+        `/api/v1/calc/${v.name}`,
+        {
+          post: {
+            summary: v.summary,
+            requestBody: { required: true, ...json(input) },
+            responses: {
+              200: { description: 'The answer', ...json(output) },
+              400: { description: 'Not JSON' },
+              422: { description: 'Does not match the schema' },
+              503: { description: 'Too many computations are waiting' },
+            },
+          },
+        },
+      ];
+    }),
+  ),
+});

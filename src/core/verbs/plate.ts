@@ -1,0 +1,32 @@
+import * as z from 'zod';
+import { plateSums } from '../plate';
+import { plateSchema } from '../plate/schema';
+import { always } from './vocabulary-schema';
+import { verb } from './verb';
+
+const output = z.strictObject({
+  id: z.json().optional(),
+  power_kW: z.number(),
+  poles: z.number(),
+  synchronousRpm: z.number(),
+  slip: z.number(),
+  torque_Nm: z.number(),
+  apparentPower_kVA: z.number(),
+  efficiencyTimesPf: z.number(),
+  findings: z.array(
+    z.strictObject({
+      code: z.string(),
+      severity: z.enum(['info', 'doubt', 'wrong']),
+      text: z.string(),
+      sum: z.string(),
+    }),
+  ),
+});
+
+export const plateVerb = verb({
+  name: 'plate',
+  summary: 'What follows from a motor plate and whether its figures can be true together.',
+  input: plateSchema.extend(always),
+  output,
+  run: plateSums,
+});

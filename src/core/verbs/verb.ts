@@ -1,0 +1,31 @@
+import type * as z from 'zod';
+
+/** One headless computation. Input is validated by `input`; `run` gets only what passed. */
+export interface Verb {
+  name: string;
+  summary: string;
+  input: z.ZodType;
+  output: z.ZodType;
+  run: (input: unknown) => unknown;
+}
+
+/** Binds a function to its schemas; the cast is sound because `run` is only called on parsed input. */
+export const verb = <I extends z.ZodType, O extends z.ZodType>(definition: {
+  name: string;
+  summary: string;
+  input: I;
+  output: O;
+  run: (input: z.output<I>) => z.input<O>;
+}): Verb => ({ ...definition, run: (input) => definition.run(input as z.output<I>) });
+
+export interface Problem {
+  path: string;
+  given: unknown;
+  allowed: string;
+}
+
+/** The body of every refusal, on stdout and over HTTP alike. */
+export interface Refusal {
+  id?: unknown;
+  error: { code: 'bad-input' | 'not-json' | 'unknown-verb' | 'our-fault' | 'busy'; problems: Problem[] };
+}

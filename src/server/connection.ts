@@ -1,0 +1,33 @@
+import { Sequelize } from 'sequelize';
+import { initModels, type Models } from './models';
+
+export interface Db {
+  sequelize: Sequelize;
+  models: Models;
+}
+
+// The pool is one per process. The model classes are one per module instance: Next evaluates this
+// module once for pages and once more for route handlers, and a class shared across would fail.
+const slot = globalThis as typeof globalThis & { grimPool?: Sequelize };
+
+const pool = (): Sequelize => {
+  const url = process.env['DATABASE_URL'];
+  if (!url) throw new Error('DATABASE_URL is not set: start the app with ./grim start');
+  return (slot.grimPool ??= new Sequelize(url, {
+    dialect: 'postgres',
+    logging: false,
+    pool: { max: 10, min: 0, idle: 10_000, acquire: 10_000 },
+  }));
+};
+
+let mine: Db | undefined;
+
+/** The database, opened on first use. */
+export const db = (): Db => (mine ??= { sequelize: pool(), models: initModels(pool()) });
+
+/** Closes the pool; the next `db()` opens a new one. */
+export async function closeDb(): Promise<void> {
+  mine = undefined;
+  await slot.grimPool?.close();
+  delete slot.grimPool;
+}

@@ -1,0 +1,127 @@
+import {
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Sequelize,
+} from 'sequelize';
+
+type Row<M extends Model> = InferAttributes<M>;
+type NewRow<M extends Model> = InferCreationAttributes<M>;
+
+export class Person extends Model<Row<Person>, NewRow<Person>> {
+  declare id: string;
+  declare name: string;
+  declare role: string;
+  declare active: CreationOptional<boolean>;
+}
+
+export class Asset extends Model<Row<Asset>, NewRow<Asset>> {
+  declare id: string;
+  declare site: string;
+  declare name: string;
+  /** Energy sources met on earlier jobs: offered again, confirmed afresh each time. */
+  declare knownSources: CreationOptional<unknown[]>;
+}
+
+export class Job extends Model<Row<Job>, NewRow<Job>> {
+  declare id: string;
+  declare assetId: string;
+  /** The newest entry's seq; taken under this row's lock. */
+  declare headSeq: CreationOptional<number>;
+  declare createdAt: CreationOptional<Date>;
+}
+
+export class Entry extends Model<Row<Entry>, NewRow<Entry>> {
+  declare jobId: string;
+  declare seq: number;
+  declare id: string;
+  declare v: number;
+  declare kind: string;
+  declare at: Date;
+  declare byId: string;
+  declare byRole: string;
+  declare receivedAt: Date;
+  declare payload: unknown;
+  declare corrects: string | null;
+}
+
+export class JobSummary extends Model<Row<JobSummary>, NewRow<JobSummary>> {
+  declare jobId: string;
+  declare seq: number;
+  declare summary: unknown;
+}
+
+export class Blob extends Model<Row<Blob>, NewRow<Blob>> {
+  declare sha256: string;
+  declare mediaType: string;
+  declare bytes: Buffer;
+}
+
+export class Setting extends Model<Row<Setting>, NewRow<Setting>> {
+  declare key: string;
+  declare value: unknown;
+}
+
+const uuid = { type: DataTypes.UUID, allowNull: false };
+const text = { type: DataTypes.TEXT, allowNull: false };
+const json = { type: DataTypes.JSONB, allowNull: false };
+
+/**
+ * Binds the tables to a connection. The schema itself is made by migrations/ only. `modelName` is
+ * given because class names are minified in server bundles.
+ */
+export function initModels(sequelize: Sequelize) {
+  const table = (modelName: string, tableName: string) => ({
+    sequelize,
+    modelName,
+    tableName,
+    underscored: true,
+    timestamps: false,
+  });
+  Person.init(
+    { id: { ...uuid, primaryKey: true }, name: text, role: text, active: { type: DataTypes.BOOLEAN, defaultValue: true } },
+    table('Person', 'people'),
+  );
+  Asset.init(
+    { id: { ...uuid, primaryKey: true }, site: text, name: text, knownSources: { ...json, defaultValue: [] } },
+    table('Asset', 'assets'),
+  );
+  Job.init(
+    {
+      id: { ...uuid, primaryKey: true },
+      assetId: uuid,
+      headSeq: { type: DataTypes.INTEGER, allowNull: false, defaultValue: 0 },
+      createdAt: { type: DataTypes.DATE, allowNull: false, defaultValue: DataTypes.NOW },
+    },
+    table('Job', 'jobs'),
+  );
+  Entry.init(
+    {
+      jobId: { ...uuid, primaryKey: true },
+      seq: { type: DataTypes.INTEGER, allowNull: false, primaryKey: true },
+      id: uuid,
+      v: { type: DataTypes.INTEGER, allowNull: false },
+      kind: text,
+      at: { type: DataTypes.DATE, allowNull: false },
+      byId: uuid,
+      byRole: text,
+      receivedAt: { type: DataTypes.DATE, allowNull: false },
+      payload: json,
+      corrects: { type: DataTypes.UUID, allowNull: true },
+    },
+    table('Entry', 'entries'),
+  );
+  JobSummary.init(
+    { jobId: { ...uuid, primaryKey: true }, seq: { type: DataTypes.INTEGER, allowNull: false }, summary: json },
+    table('JobSummary', 'job_summaries'),
+  );
+  Blob.init(
+    { sha256: { ...text, primaryKey: true }, mediaType: text, bytes: { type: DataTypes.BLOB, allowNull: false } },
+    table('Blob', 'blobs'),
+  );
+  Setting.init({ key: { ...text, primaryKey: true }, value: json }, table('Setting', 'settings'));
+  return { Person, Asset, Job, Entry, JobSummary, Blob, Setting };
+}
+export type Models = ReturnType<typeof initModels>;
