@@ -13,5 +13,8 @@ export function plainWords(error: unknown): string {
   if (code === 'ENOSPC') return 'the disk is full. Free some space and run this again; nothing kept is lost.';
   if (code === 'EACCES')
     return `no permission: ${(error as Error).message}. Was Grim Spanner last started as another user?`;
-  return error instanceof Error ? (error.stack ?? error.message) : String(error);
+  if (!(error instanceof Error)) return String(error);
+  // Sequelize puts PostgreSQL's own words in `original`.
+  const { original } = error as Error & { original?: Error };
+  return `${original?.message ?? ''} ${error.stack ?? error.message}`.trim();
 }

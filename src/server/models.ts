@@ -64,9 +64,12 @@ export class Setting extends Model<Row<Setting>, NewRow<Setting>> {
   declare value: unknown;
 }
 
-const uuid = { type: DataTypes.UUID, allowNull: false };
-const text = { type: DataTypes.TEXT, allowNull: false };
-const json = { type: DataTypes.JSONB, allowNull: false };
+// Functions, not constants: Sequelize writes into the definitions it is given.
+const uuid = () => ({ type: DataTypes.UUID, allowNull: false });
+const text = () => ({ type: DataTypes.TEXT, allowNull: false });
+const json = () => ({ type: DataTypes.JSONB, allowNull: false });
+const integer = () => ({ type: DataTypes.INTEGER, allowNull: false });
+const time = () => ({ type: DataTypes.DATE, allowNull: false });
 
 /**
  * Binds the tables to a connection. The schema itself is made by migrations/ only. `modelName` is
@@ -81,47 +84,52 @@ export function initModels(sequelize: Sequelize) {
     timestamps: false,
   });
   Person.init(
-    { id: { ...uuid, primaryKey: true }, name: text, role: text, active: { type: DataTypes.BOOLEAN, defaultValue: true } },
+    {
+      id: { ...uuid(), primaryKey: true },
+      name: text(),
+      role: text(),
+      active: { type: DataTypes.BOOLEAN, defaultValue: true },
+    },
     table('Person', 'people'),
   );
   Asset.init(
-    { id: { ...uuid, primaryKey: true }, site: text, name: text, knownSources: { ...json, defaultValue: [] } },
+    { id: { ...uuid(), primaryKey: true }, site: text(), name: text(), knownSources: { ...json(), defaultValue: [] } },
     table('Asset', 'assets'),
   );
   Job.init(
     {
-      id: { ...uuid, primaryKey: true },
-      assetId: uuid,
-      headSeq: { type: DataTypes.INTEGER, allowNull: false, defaultValue: 0 },
-      createdAt: { type: DataTypes.DATE, allowNull: false, defaultValue: DataTypes.NOW },
+      id: { ...uuid(), primaryKey: true },
+      assetId: uuid(),
+      headSeq: { ...integer(), defaultValue: 0 },
+      createdAt: { ...time(), defaultValue: DataTypes.NOW },
     },
     table('Job', 'jobs'),
   );
   Entry.init(
     {
-      jobId: { ...uuid, primaryKey: true },
-      seq: { type: DataTypes.INTEGER, allowNull: false, primaryKey: true },
-      id: uuid,
-      v: { type: DataTypes.INTEGER, allowNull: false },
-      kind: text,
-      at: { type: DataTypes.DATE, allowNull: false },
-      byId: uuid,
-      byRole: text,
-      receivedAt: { type: DataTypes.DATE, allowNull: false },
-      payload: json,
+      jobId: { ...uuid(), primaryKey: true },
+      seq: { ...integer(), primaryKey: true },
+      id: uuid(),
+      v: integer(),
+      kind: text(),
+      at: time(),
+      byId: uuid(),
+      byRole: text(),
+      receivedAt: time(),
+      payload: json(),
       corrects: { type: DataTypes.UUID, allowNull: true },
     },
     table('Entry', 'entries'),
   );
   JobSummary.init(
-    { jobId: { ...uuid, primaryKey: true }, seq: { type: DataTypes.INTEGER, allowNull: false }, summary: json },
+    { jobId: { ...uuid(), primaryKey: true }, seq: integer(), summary: json() },
     table('JobSummary', 'job_summaries'),
   );
   Blob.init(
-    { sha256: { ...text, primaryKey: true }, mediaType: text, bytes: { type: DataTypes.BLOB, allowNull: false } },
+    { sha256: { ...text(), primaryKey: true }, mediaType: text(), bytes: { type: DataTypes.BLOB, allowNull: false } },
     table('Blob', 'blobs'),
   );
-  Setting.init({ key: { ...text, primaryKey: true }, value: json }, table('Setting', 'settings'));
+  Setting.init({ key: { ...text(), primaryKey: true }, value: json() }, table('Setting', 'settings'));
   return { Person, Asset, Job, Entry, JobSummary, Blob, Setting };
 }
 export type Models = ReturnType<typeof initModels>;

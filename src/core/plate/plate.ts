@@ -14,7 +14,7 @@ export interface Plate {
   serviceFactor?: number | undefined;
   poles?: number | undefined;
   /** The other pair of a dual-voltage plate. */
-  alternatives?: readonly { connection: 'star' | 'delta'; volts: number; amps: number }[] | undefined;
+  alternatives?: { connection: 'star' | 'delta'; volts: number; amps: number }[] | undefined;
 }
 
 export type Severity = 'info' | 'doubt' | 'wrong';

@@ -1,0 +1,11 @@
+import { blob } from '@/server/blobs';
+import { guarded, Refused } from '@/server/border';
+
+/** A photograph by its address; it never changes. */
+export const GET = guarded(async (_request, { params }: { params: Promise<{ sha: string }> }) => {
+  const found = await blob((await params).sha);
+  if (found === null) throw new Refused(404, 'There is no such picture.');
+  return new Response(new Uint8Array(found.bytes), {
+    headers: { 'content-type': found.mediaType, 'cache-control': 'private, max-age=31536000, immutable' },
+  });
+});

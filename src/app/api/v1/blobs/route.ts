@@ -1,0 +1,15 @@
+import { heaviestPhoto, keepPhoto } from '@/server/blobs';
+import { guarded, Refused } from '@/server/border';
+
+/** Keeps a photograph, scaled and without metadata; answers with its address. */
+export const POST = guarded(async (request) => {
+  const bytes = Buffer.from(await request.arrayBuffer());
+  if (bytes.length > heaviestPhoto) throw new Refused(413, 'A photograph may weigh at most 25 MB.');
+  try {
+    return Response.json({ sha256: await keepPhoto(bytes) }, { status: 201 });
+  } catch (error) {
+    if (/unsupported image|Input (buffer|file)|pixel limit|corrupt/i.test(String(error)))
+      throw new Refused(422, 'This is not a picture that can be read. Take it again as JPEG or PNG.');
+    throw error;
+  }
+});

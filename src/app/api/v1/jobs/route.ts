@@ -1,0 +1,20 @@
+import * as z from 'zod';
+import { newEntrySchema } from '@/core/logbook/schema';
+import { guarded, jsonBody, Refused } from '@/server/border';
+import { currentPerson } from '@/server/current-person';
+import { board, openJob, type NewEntry } from '@/server/jobs';
+
+const heaviest = 64 * 1024;
+const isOpening = (entry: NewEntry): entry is Extract<NewEntry, { kind: 'job.opened' }> => entry.kind === 'job.opened';
+
+export const GET = guarded(async () => Response.json({ jobs: await board() }));
+
+/** Opens a job. The ids are made by the client, so sending twice is harmless. */
+export const POST = guarded(async (request) => {
+  const { entry } = await jsonBody(request, z.strictObject({ entry: newEntrySchema }), heaviest);
+  const opening = entry as NewEntry;
+  if (!isOpening(opening)) throw new Refused(422, 'A job begins with job.opened.');
+  const answer = await openJob(opening, await currentPerson());
+  if ('refused' in answer) throw new Refused(409, 'This job was opened with other words before.');
+  return Response.json({ jobId: opening.jobId, entries: answer.kept }, { status: 201 });
+});

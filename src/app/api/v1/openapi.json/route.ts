@@ -1,0 +1,4 @@
+import { openApi } from '@/core/verbs';
+import { guarded } from '@/server/border';
+
+export const GET = guarded(async () => Response.json(openApi('1')));

@@ -1,0 +1,51 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { stageIds, stageNames, type StageId } from '@/core/logbook';
+import { catalogue } from '@/server/catalogue';
+import { currentPerson } from '@/server/current-person';
+import { entriesAfter, knownSources } from '@/server/jobs';
+import { uuidSchema } from '@/server/border';
+import { people } from '@/server/people';
+import { limits } from '@/server/settings';
+import { JobCard } from '@/ui/job/job-card';
+
+export const dynamic = 'force-dynamic';
+
+interface Props {
+  params: Promise<{ id: string; stage?: string[] }>;
+}
+
+const stageOfPath = (path: string[] | undefined): StageId | null | undefined =>
+  path === undefined ? null : path.length === 1 ? stageIds.find((id) => id === path[0]) : undefined;
+
+export async function generateMetadata({ params }: Props): Promise<Metadata> {
+  const stage = stageOfPath((await params).stage);
+  return { title: stage ? stageNames[stage] : 'Job' };
+}
+
+export default async function JobPage({ params }: Props) {
+  const { id, stage: path } = await params;
+  const stage = stageOfPath(path);
+  if (stage === undefined || !uuidSchema.safeParse(id).success) notFound();
+  const entries = await entriesAfter(id, 0);
+  if (entries === null) notFound();
+  const [person, everybody, within, types, met] = await Promise.all([
+    currentPerson(),
+    people(),
+    limits(),
+    catalogue(),
+    knownSources(id),
+  ]);
+  return (
+    <JobCard
+      jobId={id}
+      stage={stage}
+      entries={entries}
+      person={person}
+      people={everybody}
+      limits={within}
+      catalogue={types}
+      knownSources={met}
+    />
+  );
+}

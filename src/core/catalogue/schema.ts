@@ -1,0 +1,31 @@
+import * as z from 'zod';
+import { screwSchema, stageSchema } from '../logbook/schema';
+
+const positive = z.number().positive();
+const text = z.string().trim().min(1).max(200);
+
+/** One folder of catalogue/: a range of drives that share plate layout, strip and power stage. */
+export const driveTypeSchema = z.strictObject({
+  id: z.string().regex(/^[a-z0-9-]+$/),
+  maker: text,
+  range: text,
+  about: z.string().max(500),
+  discontinued: z.boolean(),
+  phases: z.union([z.literal(1), z.literal(3)]),
+  supply_V: positive,
+  labelWait_min: z.number().min(1),
+  models: z
+    .array(
+      z.strictObject({
+        type: text,
+        ratedAmps: positive,
+        power_kW: positive,
+        capacitance_uF: positive,
+        bleederOhm: positive,
+      }),
+    )
+    .min(1),
+  stage: stageSchema.omit({ capacitance_uF: true, bleederOhm: true }),
+  /** The power strip in the order of its screws, with the letters on the plate. */
+  strip: z.array(screwSchema).min(4),
+});

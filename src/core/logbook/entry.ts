@@ -1,0 +1,42 @@
+import type { Kind, Payload } from './kinds';
+
+export type Role = 'technician' | 'lead' | 'apprentice';
+
+export interface Person {
+  id: string;
+  name: string;
+  role: Role;
+}
+
+/** Something that happened in a job. What the server adds is absent until it has kept the entry. */
+export type Entry = {
+  [K in Kind]: {
+    v: number;
+    /** UUIDv7, made where the entry was made: sending twice is harmless. */
+    id: string;
+    jobId: string;
+    /** The maker's clock; for display only. */
+    at: string;
+    kind: K;
+    payload: Payload<K>;
+    /** The entry that this one puts right; both stay. */
+    corrects?: string | undefined;
+    by: Person;
+    /** Server's order within the job, and its clock. */
+    seq?: number;
+    receivedAt?: string;
+  };
+}[Kind];
+
+export type EntryOf<K extends Kind> = Extract<Entry, { kind: K }>;
+
+/** When an entry counts as made: by the server's clock once it has it. */
+export const timeOf = (entry: Entry): number => Date.parse(entry.receivedAt ?? entry.at);
+
+/** Kept entries in the server's order, then the unsent ones in the order they were made. */
+export function inOrder(entries: readonly Entry[]): Entry[] {
+  const byId = new Map<string, Entry>();
+  for (const entry of entries) if ((byId.get(entry.id)?.seq ?? undefined) === undefined) byId.set(entry.id, entry);
+  const rank = (e: Entry): number => e.seq ?? Infinity;
+  return [...byId.values()].sort((a, b) => (rank(a) === rank(b) ? (a.id < b.id ? -1 : 1) : rank(a) - rank(b)));
+}

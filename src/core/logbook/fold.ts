@@ -1,0 +1,186 @@
+import type { Limits, SourceKind } from '../make-safe';
+import type { Value, Probe } from '../power-stage';
+import { inOrder, timeOf, type Entry, type EntryOf, type Person } from './entry';
+import type { Payload } from './kinds';
+import { lift } from './lift';
+import { applySafety, benchLock, freshSafety, isSafety, settle, type SafetyState } from './safety';
+import type { LookItem } from './vocabulary';
+
+export interface KeptReading extends Probe {
+  entryId: string;
+  value: Value;
+  at: number;
+  by: Person;
+}
+
+export interface Question {
+  id: string;
+  text: string;
+  answer: string | null;
+}
+
+export interface LogLine {
+  entry: Entry;
+  /** Why the entry does not count, if it does not. */
+  void: string | null;
+  /** The entry that put this one right. */
+  correctedBy: string | null;
+}
+
+/** A job as its entries tell it. */
+export interface JobState {
+  opened: EntryOf<'job.opened'> | null;
+  call: Payload<'take.call'> | null;
+  drive: Payload<'identify.drive'> | null;
+  motor: Payload<'identify.motor'> | null;
+  asFound: { captured: Payload<'as-found.captured'> } | { impossible: string } | null;
+  look: Partial<Record<LookItem, Payload<'look.finding'>>>;
+  safety: SafetyState;
+  readings: readonly KeptReading[];
+  notes: readonly EntryOf<'note.added'>[];
+  questions: readonly Question[];
+  signed: EntryOf<'sheet.signed'> | null;
+  log: readonly LogLine[];
+  /** The newest entry the server has numbered. */
+  seq: number;
+}
+
+export const emptyJob: JobState = {
+  opened: null,
+  call: null,
+  drive: null,
+  motor: null,
+  asFound: null,
+  look: {},
+  safety: freshSafety,
+  readings: [],
+  notes: [],
+  questions: [],
+  signed: null,
+  log: [],
+  seq: 0,
+};
+
+/** What the fold needs beside the entries: the site's limits. */
+export interface FoldContext {
+  limits: Limits;
+}
+
+/** What an entry changes; one that does not count may still change something (a takeover lapses the proof). */
+type Applied = Partial<JobState> & { void?: string };
+
+function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied {
+  if (isSafety(entry)) {
+    const step = applySafety(state.safety, entry, state.drive);
+    return 'void' in step ? { void: step.void } : { safety: step.state };
+  }
+  switch (entry.kind) {
+    case 'job.opened':
+      return state.opened === null || entry.corrects !== undefined
+        ? { opened: entry }
+        : { void: 'The job was opened already.' };
+    case 'take.call':
+      return { call: entry.payload };
+    case 'identify.drive':
+      return { drive: entry.payload };
+    case 'identify.motor':
+      return { motor: entry.payload };
+    case 'as-found.captured':
+      return { asFound: { captured: entry.payload } };
+    case 'as-found.impossible':
+      return { asFound: { impossible: entry.payload.reason } };
+    case 'look.finding':
+      return { look: { ...state.look, [entry.payload.item]: entry.payload } };
+    case 'static.reading':
+      return applyReading(state, entry, limits);
+    case 'note.added':
+      return { notes: [...state.notes, entry] };
+    case 'question.opened':
+      return { questions: [...state.questions, { id: entry.id, text: entry.payload.text, answer: null }] };
+    case 'question.closed':
+      return {
+        questions: state.questions.map((q) =>
+          q.id === entry.payload.question ? { ...q, answer: entry.payload.answer } : q,
+        ),
+      };
+    case 'sheet.signed':
+      return entry.by.role === 'apprentice'
+        ? { void: 'A technician or the lead signs.' }
+        : { signed: entry };
+  }
+}
+
+/** A reading counts only while the dead proof holds for the one who takes it. */
+function applyReading(state: JobState, entry: EntryOf<'static.reading'>, limits: Limits): Applied {
+  const at = timeOf(entry);
+  const safety = settle(state.safety, entry.by, at);
+  const lock = benchLock(safety, state.drive, limits, entry.by, at);
+  if (!lock.open) return { void: lock.text, safety };
+  const { red, black, value } = entry.payload;
+  return {
+    safety: { ...safety, lastAt: at },
+    readings: [...state.readings, { red, black, value, entryId: entry.id, at, by: entry.by }],
+    // What was signed was signed on other readings.
+    signed: null,
+  };
+}
+
+function append(state: JobState, entry: Entry, corrected: ReadonlyMap<string, string>, context: FoldContext): JobState {
+  const line = (reason: string | null): LogLine => ({
+    entry,
+    void: reason,
+    correctedBy: corrected.get(entry.id) ?? null,
+  });
+  const seq = Math.max(state.seq, entry.seq ?? 0);
+  if (corrected.has(entry.id)) return { ...state, seq, log: [...state.log, line(null)] };
+  const { void: reason = null, ...changes } = apply(state, entry, context);
+  return { ...state, ...changes, seq, log: [...state.log, line(reason)] };
+}
+
+/** Which entries were put right by which; a correction counts only on an entry of its own kind and job. */
+function corrections(entries: readonly Entry[]): Map<string, string> {
+  const byId = new Map(entries.map((e) => [e.id, e]));
+  return new Map(
+    entries.flatMap((e) => {
+      const target = e.corrects === undefined ? undefined : byId.get(e.corrects);
+      return target !== undefined && target.kind === e.kind && target.id !== e.id ? [[target.id, e.id]] : [];
+    }),
+  );
+}
+
+/** The state of a job from its entries, in whatever order and however often they arrived. */
+export function fold(entries: readonly Entry[], context: FoldContext): JobState {
+  const ordered = inOrder(entries).map(lift);
+  const corrected = corrections(ordered);
+  return ordered.reduce((state, entry) => append(state, entry, corrected, context), emptyJob);
+}
+
+/**
+ * The same, going on from a state: only the new entries are looked at, unless one of them corrects
+ * an earlier one or comes out of order.
+ */
+export function extend(state: JobState, more: readonly Entry[], context: FoldContext): JobState {
+  const known = new Set(state.log.map((l) => l.entry.id));
+  const fresh = inOrder(more).filter((e) => !known.has(e.id));
+  if (fresh.length === 0) return state;
+  const inSequence = fresh.every((e) => e.corrects === undefined && e.seq !== undefined && e.seq > state.seq);
+  const settledLog = state.log.every((l) => l.entry.seq !== undefined);
+  if (!inSequence || !settledLog) return fold([...state.log.map((l) => l.entry), ...more], context);
+  const none = new Map<string, string>();
+  return fresh.map(lift).reduce((s, entry) => append(s, entry, none, context), state);
+}
+
+/** Signs after which mains must not come back just to read the display. */
+export function mustStayDead(state: JobState): string[] {
+  const signs = (state.call?.signs ?? []).map((s) => s.replace('-', ' '));
+  const seen = Object.values(state.look)
+    .filter((f) => f.state === 'found' && (f.item === 'smell' || f.item === 'soot' || f.item === 'fuses' || f.item === 'capacitors'))
+    .map((f) => (f.item === 'fuses' ? 'blown fuse' : f.item));
+  const family = state.asFound !== null && 'captured' in state.asFound ? state.asFound.captured.family : 'none';
+  const alarm = family === 'desaturation' || family === 'short-circuit' || family === 'ground' ? [`${family} trip`] : [];
+  return [...new Set([...signs, ...seen, ...alarm])];
+}
+
+/** Sources that were met on this job, for the machine's memory. */
+export const sourcesMet = (state: JobState): SourceKind[] =>
+  (state.safety.sources?.list ?? []).filter((s) => s.state !== 'absent').map((s) => s.kind);

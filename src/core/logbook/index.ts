@@ -1,0 +1,12 @@
+// A job is a logbook: appended entries, and the pure fold from them to the state of the job.
+export type { Entry, EntryOf, Person, Role } from './entry';
+export { inOrder, timeOf } from './entry';
+export type { Kind, Payload, Screw } from './kinds';
+export type { AlarmFamily, DangerSign, LookItem } from './vocabulary';
+export { alarmFamilies, dangerSigns, lookItems } from './vocabulary';
+export type { FoldContext, JobState, KeptReading, LogLine, Question } from './fold';
+export { emptyJob, extend, fold, mustStayDead, sourcesMet } from './fold';
+export type { BenchLock, Figure, Proof, SafetyState } from './safety';
+export { benchLock, holdsUntil, missingSteps, proofOf, waitOver } from './safety';
+export type { JobSummary, StageId, StageLine } from './stages';
+export { currentStage, stageIds, stageLines, stageNames, summarise } from './stages';

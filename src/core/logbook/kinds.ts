@@ -1,0 +1,129 @@
+import * as z from 'zod';
+import { sourceKinds, sourceStates } from '../make-safe';
+import { plateSchema } from '../plate/schema';
+import { terminals } from '../power-stage';
+import { alarmFamilies, dangerSigns, lookItems } from './vocabulary';
+
+const short = z.string().trim().max(200);
+const long = z.string().trim().max(4000);
+const optionalShort = short.optional();
+const sha256 = z.string().regex(/^[0-9a-f]{64}$/);
+const photos = z.array(sha256).max(20).default([]);
+const positive = z.number().positive();
+
+export const stageSchema = z.strictObject({
+  frontEnd: z.enum(['diode-3ph', 'diode-1ph', 'scr-half-3ph']),
+  link: z.enum(['none', 'link', 'precharge']),
+  fuse: z.enum(['none', 'inverter']),
+  brake: z.boolean(),
+  dcrAccessible: z.boolean(),
+  scrPrecharge: z.enum(['diodes', 'none']),
+  prechargeOhm: positive,
+  linkOhm: positive,
+  bleederOhm: positive,
+  capacitance_uF: positive,
+});
+
+/** One screw of the power strip: the letters on its plate and what it is. */
+export const screwSchema = z.strictObject({
+  mark: z.string().trim().min(1).max(12),
+  terminal: z.enum([...terminals, 'PE']),
+});
+
+const yesNo = z.enum(['yes', 'no', 'not-sure']);
+
+/** What each kind of entry carries. */
+export const payloads = {
+  'job.opened': z.strictObject({
+    assetId: z.uuid(),
+    site: short.min(1),
+    machine: short.min(1),
+    complaint: short.min(1),
+    stoppedAt: z.iso.datetime().nullable(),
+    downtimeAllowed_min: z.number().min(0).max(100_000).nullable(),
+    downstream: optionalShort,
+    peopleInDanger: yesNo,
+    loadSuspended: yesNo,
+    bypass: yesNo,
+  }),
+  'take.call': z.strictObject({
+    doing: optionalShort,
+    display: optionalShort,
+    changedLately: optionalShort,
+    signs: z.array(z.enum(dangerSigns)).default([]),
+  }),
+  'identify.drive': z.strictObject({
+    typeId: short.nullable(),
+    maker: short.min(1),
+    type: short.min(1),
+    badge: optionalShort,
+    serial: optionalShort,
+    supply_V: positive.max(1000),
+    phases: z.union([z.literal(1), z.literal(3)]),
+    ratedAmps: positive.max(5000),
+    labelWait_min: z.number().min(0).max(120),
+    drawingOnlySimilar: z.boolean(),
+    stage: stageSchema,
+    strip: z.array(screwSchema).min(4).max(30),
+    photos,
+  }),
+  'identify.motor': z.strictObject({
+    plate: plateSchema,
+    connection: z.enum(['star', 'delta']).optional(),
+    insulationClass: z.string().trim().max(4).optional(),
+    photos,
+  }),
+  'as-found.captured': z.strictObject({
+    active: optionalShort,
+    family: z.enum(alarmFamilies),
+    slots: z.array(z.strictObject({ code: short.min(1), when: optionalShort })).max(30),
+    selectors: optionalShort,
+    photos,
+  }),
+  'as-found.impossible': z.strictObject({ reason: short.min(1) }),
+  'look.finding': z.strictObject({
+    item: z.enum(lookItems),
+    state: z.enum(['clear', 'found', 'not-checked']),
+    note: optionalShort,
+    photos,
+  }),
+  'safety.sources': z.strictObject({
+    sources: z
+      .array(z.strictObject({ kind: z.enum(sourceKinds), state: z.enum(sourceStates), how: optionalShort }))
+      .max(sourceKinds.length),
+  }),
+  'safety.locked': z.strictObject({ isolatedAt: z.iso.datetime(), tag: short.min(1) }),
+  'safety.meter': z.strictObject({
+    when: z.enum(['before', 'after']),
+    source: short.min(1),
+    volts: z.number().min(0).max(2000),
+  }),
+  'safety.figure': z.strictObject({
+    point: z.string().max(40),
+    quantity: z.enum(['dc', 'ac']),
+    volts: z.number().min(-2000).max(2000),
+  }),
+  'safety.source-back': z.strictObject({ kind: z.enum(sourceKinds), note: optionalShort }),
+  'safety.no-bank-terminal': z.strictObject({ note: optionalShort }),
+  'safety.discharged': z.strictObject({ startVolts: positive, ohm: positive }),
+  'static.reading': z.strictObject({
+    red: z.enum(terminals),
+    black: z.enum(terminals),
+    value: z.union([z.literal('OL'), z.literal('climbing'), z.number().min(-100).max(100)]),
+    typed: z.string().max(40),
+  }),
+  'note.added': z.strictObject({ stage: z.string().max(20), text: long.min(1), photos }),
+  'question.opened': z.strictObject({ text: short.min(1) }),
+  'question.closed': z.strictObject({ question: z.uuid(), answer: short.min(1) }),
+  'sheet.signed': z.strictObject({
+    verdict: z.enum(['not-shorted', 'faulty', 'doubtful', 'invalid']),
+    headline: short,
+    detail: z.string().max(1000),
+    /** The newest entry that the signer had seen. */
+    seq: z.int().min(0),
+  }),
+} as const;
+
+export type Kind = keyof typeof payloads;
+export type Payload<K extends Kind> = z.output<(typeof payloads)[K]>;
+export type Screw = z.output<typeof screwSchema>;

@@ -1,0 +1,33 @@
+import * as z from 'zod';
+import { payloads, type Kind } from './kinds';
+
+export { screwSchema, stageSchema } from './kinds';
+
+const kinds = Object.keys(payloads) as [Kind, ...Kind[]];
+
+/** The newest shape of every kind. Older ones are lifted by `lift` before they are folded. */
+export const newestVersion = 1;
+
+const envelope = {
+  v: z.literal(newestVersion),
+  id: z.uuid({ version: 'v7' }),
+  jobId: z.uuid(),
+  at: z.iso.datetime(),
+  corrects: z.uuid().optional(),
+};
+
+/** An entry as a client sends it. The payload is checked by the schema of its kind. */
+export const newEntrySchema = z
+  .strictObject({ ...envelope, kind: z.enum(kinds), payload: z.unknown() })
+  .transform((entry, ctx) => {
+    const payload = payloads[entry.kind].safeParse(entry.payload);
+    if (payload.success) return { ...entry, payload: payload.data };
+    for (const issue of payload.error.issues)
+      ctx.issues.push({ code: 'custom', message: issue.message, path: ['payload', ...issue.path], input: entry });
+    return z.NEVER;
+  });
+
+/** A payload may weigh this much, bytes of JSON. */
+export const heaviestPayload = 64 * 1024;
+
+export const newEntriesSchema = z.array(newEntrySchema).min(1).max(200);

@@ -1,0 +1,156 @@
+import { unsafeSources, type Limits } from '../make-safe';
+import { forwardPlan, probeKey } from '../power-stage';
+import type { JobState } from './fold';
+import { lookItems } from './vocabulary';
+import { missingSteps, proofOf } from './safety';
+
+export const stageIds = [
+  'take',
+  'identify',
+  'as-found',
+  'look',
+  'make-safe',
+  'bench',
+  'motor',
+  'decide',
+  'prepare',
+  'swap',
+  'first-power',
+  'settings',
+  'hand-over',
+] as const;
+export type StageId = (typeof stageIds)[number];
+
+export const stageNames: Readonly<Record<StageId, string>> = {
+  take: 'Take',
+  identify: 'Identify',
+  'as-found': 'As found',
+  look: 'Look',
+  'make-safe': 'Make safe',
+  bench: 'Bench',
+  motor: 'Motor and cable',
+  decide: 'Decide',
+  prepare: 'Prepare',
+  swap: 'Swap and wire',
+  'first-power': 'First power',
+  settings: 'Settings',
+  'hand-over': 'Hand over',
+};
+
+export interface StageLine {
+  id: StageId;
+  name: string;
+  /** Punched open, still to do, or shut by what came before. */
+  state: 'done' | 'todo' | 'locked';
+  /** What is there or what comes next, in a few words. */
+  note: string;
+}
+
+/** How far each stage is. */
+export function stageLines(state: JobState, limits: Limits): StageLine[] {
+  const line = (id: StageId, done: boolean, note: string, locked = false): StageLine => ({
+    id,
+    name: stageNames[id],
+    state: locked ? 'locked' : done ? 'done' : 'todo',
+    note,
+  });
+  const { drive, safety } = state;
+  const looked = lookItems.filter((item) => state.look[item] !== undefined).length;
+  const found = Object.values(state.look).filter((f) => f.state === 'found').length;
+  return [
+    line('take', state.call !== null, state.call === null ? 'what was it doing?' : 'call taken'),
+    line('identify', drive !== null, drive === null ? 'read the rating label' : state.motor === null ? 'drive read, motor not yet' : 'plates read'),
+    line('as-found', state.asFound !== null, asFoundNote(state)),
+    line('look', looked === lookItems.length, looked === 0 ? 'power off, look and smell' : found > 0 ? `${found} found` : `${looked} of ${lookItems.length}`),
+    makeSafeLine(state, limits),
+    benchLine(state),
+    line('motor', false, ''),
+    line('decide', false, ''),
+    line('prepare', false, ''),
+    line('swap', false, ''),
+    line('first-power', false, state.signed?.payload.verdict === 'not-shorted' ? '' : 'locked: bench not passed', state.signed?.payload.verdict !== 'not-shorted'),
+    line('settings', false, ''),
+    line('hand-over', state.signed !== null, state.signed === null ? 'sheet not signed' : 'static sheet signed'),
+  ];
+
+  function makeSafeLine(job: JobState, within: Limits): StageLine {
+    if (drive === null) return line('make-safe', false, 'identify first', true);
+    if (job.safety.noBankTerminal) return line('make-safe', false, 'no bank terminal: covers on');
+    const proof = proofOf(safety, drive.stage, within);
+    if (proof.testAllowed) return line('make-safe', true, `${proof.highest_V} V proven`);
+    if (proof.complete) return line('make-safe', false, `${proof.highest_V} V: too high`);
+    if (safety.lapsed !== null) return line('make-safe', false, 'lapsed: prove again');
+    if (safety.sources === null) return line('make-safe', false, 'list the sources');
+    if (unsafeSources(safety.sources.list).length > 0) return line('make-safe', false, 'a source is not isolated');
+    if (safety.locked === null) return line('make-safe', false, 'lock and tag');
+    const left = missingSteps(safety, drive.stage).length;
+    return line('make-safe', false, safety.meterBefore === null ? 'prove the meter' : left > 0 ? `${left} figures left` : 'prove the meter after');
+  }
+
+  function benchLine(job: JobState): StageLine {
+    const proven = drive !== null && proofOf(safety, drive.stage, limits).testAllowed;
+    const plan = drive === null ? [] : forwardPlan(drive.stage);
+    const taken = new Set(job.readings.map(probeKey));
+    const done = plan.filter((p) => taken.has(probeKey(p))).length;
+    const all = plan.length > 0 && done === plan.length;
+    if (all) return line('bench', true, `${done} readings`);
+    const note = done > 0 ? `reading ${done} of ${plan.length}` : proven ? 'ready to measure' : 'locked: not proven dead';
+    return line('bench', false, note, !proven && done === 0);
+  }
+}
+
+function asFoundNote(state: JobState): string {
+  if (state.asFound === null) return 'alarm and fault slots';
+  if ('impossible' in state.asFound) return 'not captured';
+  const { active, slots } = state.asFound.captured;
+  return `${active === undefined || active === '' ? 'no alarm' : `alarm ${active}`}, ${slots.length} slots`;
+}
+
+/** The one stage that waits for the technician. */
+export const currentStage = (lines: readonly StageLine[]): StageId =>
+  lines.find((l) => l.state === 'todo')?.id ?? 'hand-over';
+
+/** What the board shows of a job; the one derived state that is stored, in the entry's transaction. */
+export interface JobSummary {
+  site: string;
+  machine: string;
+  complaint: string;
+  drive: string | null;
+  serial: string | null;
+  stage: StageId;
+  next: string;
+  stoppedAt: string | null;
+  downtimeAllowed_min: number | null;
+  downstream: string | null;
+  stayDead: boolean;
+  openQuestions: number;
+  conclusion: { verdict: string; headline: string } | null;
+  lastAt: string | null;
+}
+
+export function summarise(state: JobState, limits: Limits, stayDead: boolean): JobSummary | null {
+  if (state.opened === null) return null;
+  const lines = stageLines(state, limits);
+  const stage = currentStage(lines);
+  const opened = state.opened.payload;
+  const last = state.log[state.log.length - 1];
+  return {
+    site: opened.site,
+    machine: opened.machine,
+    complaint: opened.complaint,
+    drive: state.drive === null ? null : `${state.drive.maker} ${state.drive.type}`,
+    serial: state.drive?.serial ?? null,
+    stage,
+    next: lines.find((l) => l.id === stage)?.note ?? '',
+    stoppedAt: opened.stoppedAt,
+    downtimeAllowed_min: opened.downtimeAllowed_min,
+    downstream: opened.downstream ?? null,
+    stayDead,
+    openQuestions: state.questions.filter((q) => q.answer === null).length,
+    conclusion:
+      state.signed === null
+        ? null
+        : { verdict: state.signed.payload.verdict, headline: state.signed.payload.headline },
+    lastAt: last?.entry.receivedAt ?? last?.entry.at ?? null,
+  };
+}

@@ -1,0 +1,65 @@
+import * as z from 'zod';
+
+/** A refusal that goes to the caller as it is. */
+export class Refused extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly problems: { path: string; allowed: string }[] = [],
+  ) {
+    super(message);
+  }
+}
+
+const loopback = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
+
+/**
+ * Until sign-in comes the server answers to its own machine only: a foreign Host (DNS rebinding) or
+ * a page from elsewhere (Origin) is turned away.
+ */
+function ownMachineOnly(request: Request): void {
+  const host = request.headers.get('host') ?? '';
+  if (!loopback.test(host)) throw new Refused(403, 'This server answers to its own machine only.');
+  const origin = request.headers.get('origin');
+  if (origin !== null && origin !== `http://${host}`) throw new Refused(403, 'Requests from other pages are refused.');
+}
+
+/** Wraps a route handler: checks where the request comes from and turns refusals into answers. */
+export const guarded =
+  <A extends unknown[]>(handler: (request: Request, ...args: A) => Promise<Response>) =>
+  async (request: Request, ...args: A): Promise<Response> => {
+    try {
+      ownMachineOnly(request);
+      return await handler(request, ...args);
+    } catch (error) {
+      if (error instanceof Refused)
+        return Response.json({ error: error.message, problems: error.problems }, { status: error.status });
+      const reason = error instanceof Error ? error.message : String(error);
+      process.stderr.write(`grim: ${request.method} ${new URL(request.url).pathname}: ${reason}\n`);
+      return Response.json(
+        { error: 'The server could not do this. What you entered is kept on this device and sent again.' },
+        { status: 503 },
+      );
+    }
+  };
+
+/** Reads and validates a JSON body. @throws Refused 413, 400, 422 */
+export async function jsonBody<S extends z.ZodType>(request: Request, schema: S, heaviest: number): Promise<z.output<S>> {
+  const text = await request.text();
+  if (text.length > heaviest) throw new Refused(413, `More than ${Math.round(heaviest / 1024)} kB at once.`);
+  let raw: unknown;
+  try {
+    raw = JSON.parse(text);
+  } catch {
+    throw new Refused(400, 'Not JSON.');
+  }
+  const parsed = schema.safeParse(raw);
+  if (parsed.success) return parsed.data;
+  throw new Refused(
+    422,
+    'Some of this cannot be taken as it is.',
+    parsed.error.issues.map((issue) => ({ path: issue.path.join('.'), allowed: issue.message })),
+  );
+}
+
+export const uuidSchema = z.uuid();

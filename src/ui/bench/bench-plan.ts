@@ -1,0 +1,67 @@
+import type { Screw } from '@/core/logbook';
+import { linesOf, motorTerminals, type PlannedProbe, type Probe, type Stage, type Terminal } from '@/core/power-stage';
+
+export interface Row {
+  id: string;
+  title: string;
+  hint: string;
+  cells: { terminal: Terminal; probe: Probe }[];
+}
+
+/** The readings as a table: one row a group, one column a terminal. */
+export function rowsOf(stage: Stage, withReverse: boolean): Row[] {
+  const walked: Terminal[] = [...linesOf(stage), ...motorTerminals, ...(stage.brake ? (['BR'] as const) : [])];
+  const row = (id: string, title: string, hint: string, probe: (t: Terminal) => Probe): Row => ({
+    id,
+    title,
+    hint,
+    cells: walked.map((terminal) => ({ terminal, probe: probe(terminal) })),
+  });
+  const forward = [
+    row('upper', 'to DC+ (upper)', 'red on terminal', (t) => ({ red: t, black: 'DC+' })),
+    row('lower', 'from DC− (lower)', 'black on terminal', (t) => ({ red: 'DC-', black: t })),
+  ];
+  const reverse = [
+    row('upper-reverse', 'from DC+ (reverse)', 'black on terminal', (t) => ({ red: 'DC+', black: t })),
+    row('lower-reverse', 'to DC− (reverse)', 'red on terminal', (t) => ({ red: t, black: 'DC-' })),
+  ];
+  return withReverse ? [...forward, ...reverse] : forward;
+}
+
+const sideWords: Record<PlannedProbe['group'], string> = {
+  bus: 'Bus junctions',
+  upper: 'Upper',
+  lower: 'Lower',
+  fill: 'Fill the bank',
+  'upper-reverse': 'Upper, reverse',
+  'lower-reverse': 'Lower, reverse',
+  link: 'Link',
+  lines: 'Line to line',
+  motor: 'Motor pair',
+};
+
+const deviceWords = (terminal: Terminal): string =>
+  terminal === 'BR' ? 'brake' : /^L/.test(terminal) ? `rectifier, ${terminal}` : `freewheel, ${terminal}`;
+
+/** What this step is called: "Lower rectifier, L2". */
+export function stepTitle(step: PlannedProbe): string {
+  const side = sideWords[step.group];
+  if (step.group === 'upper' || step.group === 'lower' || step.group === 'upper-reverse' || step.group === 'lower-reverse') {
+    const moving = step.red.startsWith('DC') ? step.black : step.red;
+    const [first = '', ...rest] = side.split(',');
+    return `${first} ${deviceWords(moving)}${rest.length > 0 ? ', reverse' : ''}`;
+  }
+  return side;
+}
+
+/** Where the leads go, said against the step before: one lead stays parked. */
+export function leadWords(step: Probe, before: Probe | null, strip: readonly Screw[]): { lead: string; verb: string; mark: string; terminal: Terminal }[] {
+  const markOf = (t: Terminal): string => strip.find((s) => s.terminal === t)?.mark ?? t;
+  const say = (lead: 'Red' | 'Black', terminal: Terminal, last: Terminal | undefined) => ({
+    lead,
+    verb: last === terminal ? 'stays on' : last === undefined ? 'on' : 'moves to',
+    mark: markOf(terminal),
+    terminal,
+  });
+  return [say('Red', step.red, before?.red), say('Black', step.black, before?.black)];
+}

@@ -1,0 +1,90 @@
+'use client';
+import { Box, Text } from '@chakra-ui/react';
+import NextLink from 'next/link';
+import type { StageId, StageLine } from '@/core/logbook';
+import { Spoken } from '../kit/buttons';
+
+const row = 50;
+const stateWords = { done: 'done', todo: 'to do', locked: 'locked' } as const;
+
+/** One notch of the card's edge: punched open, ringed, or a plain hole. */
+function Notch({ line, now }: { line: StageLine; now: boolean }) {
+  return (
+    <svg width="46" height={row} viewBox={`0 0 46 ${row}`} aria-hidden style={{ flex: 'none' }}>
+      {line.state === 'done' ? (
+        <path className="punched" d="M0 12 L22 16 A9 9 0 0 1 22 34 L0 38 Z" fill="var(--chakra-colors-bench)" />
+      ) : (
+        <circle cx="22" cy="25" r="9" fill="var(--chakra-colors-bench)" />
+      )}
+      {now && <circle cx="22" cy="25" r="13" fill="none" stroke="var(--chakra-colors-ink)" strokeWidth="2" />}
+      {line.state === 'locked' && (
+        <path d="M15 25 H29" stroke="var(--chakra-colors-card-edge)" strokeWidth="3" strokeLinecap="round" />
+      )}
+    </svg>
+  );
+}
+
+/** The stages of the job on the card's edge. On a phone only the notches remain. */
+export function Edge({ jobId, lines, open }: { jobId: string; lines: readonly StageLine[]; open: StageId }) {
+  return (
+    <Box
+      as="nav"
+      aria-label="Stages of this job"
+      bg="cardEdge"
+      borderRadius={{ base: '4px 4px 0 0', md: '4px 0 0 4px' }}
+      py={{ base: 0, md: '14px' }}
+      display={{ base: 'flex', md: 'block' }}
+      overflowX={{ base: 'auto', md: 'visible' }}
+      css={{
+        '@keyframes punch': { from: { transform: 'scaleX(0)' }, to: { transform: 'scaleX(1)' } },
+        '& .punched': { transformOrigin: '0 50%', animation: 'punch 260ms ease-out' },
+      }}
+    >
+      {lines.map((line) => {
+        const now = line.id === open;
+        return (
+          <Box
+            key={line.id}
+            asChild
+            display="flex"
+            alignItems="center"
+            minH={`${row}px`}
+            minW={{ base: '48px', md: 0 }}
+            borderRight={{ base: 0, md: '4px solid' }}
+            borderBottom={{ base: '4px solid', md: 0 }}
+            borderColor={{ base: now ? 'ink' : 'transparent', md: now ? 'ink' : 'transparent' }}
+            pr={{ base: 0, md: '2' }}
+          >
+            <NextLink
+              href={`/jobs/${jobId}/${line.id}`}
+              prefetch={false}
+              aria-current={now ? 'step' : undefined}
+              scroll={false}
+            >
+              <Notch line={line} now={now} />
+              <Box display={{ base: 'none', md: 'block' }} minW="0">
+                <Text
+                  fontFamily="heading"
+                  fontSize="1.06rem"
+                  lineHeight="1.15"
+                  fontWeight={now ? 600 : 500}
+                  color={line.state === 'locked' || (line.state === 'todo' && line.note === '' && !now) ? 'soft' : 'ink'}
+                >
+                  {line.name}
+                </Text>
+                {line.note !== '' && (
+                  <Text fontSize="0.78rem" lineHeight="1.2" color="soft">
+                    {line.note}
+                  </Text>
+                )}
+              </Box>
+              <Spoken>
+                {line.name}, {stateWords[line.state]}
+              </Spoken>
+            </NextLink>
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}

@@ -1,0 +1,16 @@
+import type { DriveType } from '@/core/catalogue';
+import type { Person, StageId } from '@/core/logbook';
+import type { Limits } from '@/core/make-safe';
+import type { JobStore } from './use-job';
+
+/** What every work face gets. */
+export interface FaceProps {
+  jobId: string;
+  store: JobStore;
+  person: Person;
+  limits: Limits;
+  catalogue: readonly DriveType[];
+  /** Sources met on earlier jobs of this machine. */
+  knownSources: readonly string[];
+  goTo: (stage: StageId) => void;
+}

@@ -1,0 +1,52 @@
+import { lookWords } from '../look/look-words';
+import { sourceWords, unsafeSources } from '@/core/make-safe';
+import type { Entry } from '@/core/logbook';
+
+const shown = (value: 'OL' | 'climbing' | number): string =>
+  value === 'OL' ? 'overload' : value === 'climbing' ? 'still climbing' : `${value.toFixed(3)} V`;
+
+/** An entry in a few words, for the margin. */
+export function entryWords(entry: Entry): string {
+  switch (entry.kind) {
+    case 'job.opened':
+      return `Job opened: ${entry.payload.complaint}`;
+    case 'take.call':
+      return 'Call taken';
+    case 'identify.drive':
+      return `Drive: ${entry.payload.maker} ${entry.payload.type}`;
+    case 'identify.motor':
+      return `Motor: ${entry.payload.plate.power.value} ${entry.payload.plate.power.unit}, ${entry.payload.plate.amps} A`;
+    case 'as-found.captured':
+      return `As found: ${entry.payload.active ?? 'no alarm'}, ${entry.payload.slots.length} slots`;
+    case 'as-found.impossible':
+      return `As found not captured: ${entry.payload.reason}`;
+    case 'look.finding':
+      return `${lookWords[entry.payload.item].name}: ${entry.payload.state === 'clear' ? 'clear' : entry.payload.state === 'found' ? (entry.payload.note ?? 'found') : 'not checked'}`;
+    case 'safety.sources': {
+      const left = unsafeSources(entry.payload.sources).length;
+      return left === 0 ? 'All sources isolated or absent' : `Sources listed, ${left} not safe`;
+    }
+    case 'safety.locked':
+      return `Locked and tagged: ${entry.payload.tag}`;
+    case 'safety.meter':
+      return `Meter proven ${entry.payload.when}: ${entry.payload.volts} V on ${entry.payload.source}`;
+    case 'safety.figure':
+      return `Dead proof ${entry.payload.point} ${entry.payload.quantity.toUpperCase()} ${entry.payload.volts} V`;
+    case 'safety.source-back':
+      return `Source back: ${sourceWords[entry.payload.kind].name}`;
+    case 'safety.no-bank-terminal':
+      return 'No bank terminal within reach';
+    case 'safety.discharged':
+      return `Discharged through ${entry.payload.ohm} Ω from ${entry.payload.startVolts} V`;
+    case 'static.reading':
+      return `${entry.payload.red} to ${entry.payload.black} ${shown(entry.payload.value)}`;
+    case 'note.added':
+      return entry.payload.text;
+    case 'question.opened':
+      return `Question: ${entry.payload.text}`;
+    case 'question.closed':
+      return `Answered: ${entry.payload.answer}`;
+    case 'sheet.signed':
+      return `Static sheet signed: ${entry.payload.headline}`;
+  }
+}

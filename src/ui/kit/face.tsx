@@ -1,0 +1,47 @@
+import { Box, Heading, Text } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
+
+/** The head of a work face: what to do now, in one line. */
+export function FaceHead({ title, children }: { title: string; children?: ReactNode }) {
+  return (
+    <Box mb="3">
+      <Heading as="h1" fontFamily="heading" fontWeight="600" fontSize="1.56rem" lineHeight="1.1" mb="0.5">
+        {title}
+      </Heading>
+      {children !== undefined && (
+        <Text as="div" color="soft">
+          {children}
+        </Text>
+      )}
+    </Box>
+  );
+}
+
+/** Fields side by side where there is room. */
+export function FieldGrid({ children, min = '190px' }: { children: ReactNode; min?: string }) {
+  return (
+    <Box display="grid" gridTemplateColumns={`repeat(auto-fill, minmax(min(100%, ${min}), 1fr))`} gap="4" alignItems="start" mb="4">
+      {children}
+    </Box>
+  );
+}
+
+export function Section({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <Box as="section" mb="6">
+      <Heading as="h2" fontFamily="heading" fontWeight="600" fontSize="1.15rem" mb="2">
+        {title}
+      </Heading>
+      {children}
+    </Box>
+  );
+}
+
+/** What was kept just now, said aloud. */
+export function KeptNote({ text }: { text: string | null }) {
+  return (
+    <Text role="status" fontSize="0.95rem" color="sound" fontWeight="500" minH="1.5em">
+      {text}
+    </Text>
+  );
+}

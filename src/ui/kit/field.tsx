@@ -1,0 +1,167 @@
+import { Box, Input, NativeSelect, Text, type InputProps } from '@chakra-ui/react';
+import { useId, type ReactNode } from 'react';
+
+interface Framing {
+  label: string;
+  hint?: string | undefined;
+  error?: string | undefined;
+  unit?: string | undefined;
+}
+
+function Frame({ id, label, hint, error, children }: Framing & { id: string; children: ReactNode }) {
+  return (
+    <Box>
+      <Text asChild fontFamily="heading" fontWeight="500" display="block" mb="1">
+        <label htmlFor={id}>{label}</label>
+      </Text>
+      {children}
+      {hint !== undefined && error === undefined && (
+        <Text id={`${id}-hint`} fontSize="0.85rem" color="soft" mt="1">
+          {hint}
+        </Text>
+      )}
+      {error !== undefined && (
+        <Text id={`${id}-error`} role="alert" fontSize="0.9rem" color="failed" fontWeight="500" mt="1">
+          {error}
+        </Text>
+      )}
+    </Box>
+  );
+}
+
+const described = (id: string, { hint, error }: Framing) =>
+  error !== undefined ? `${id}-error` : hint !== undefined ? `${id}-hint` : undefined;
+
+/** A labelled text field; figures are set in tabular digits with their unit beside them. */
+export function Field({ label, hint, error, unit, figure = false, ...rest }: Framing & { figure?: boolean } & InputProps) {
+  const id = useId();
+  const framing = { label, hint, error, unit };
+  return (
+    <Frame id={id} {...framing}>
+      <Box display="flex" alignItems="center" gap="2">
+        <Input
+          id={id}
+          height="48px"
+          bg="paper"
+          borderColor={error === undefined ? 'line' : 'failed'}
+          borderRadius="3px"
+          fontFamily={figure ? 'mono' : 'body'}
+          fontSize={figure ? '1.15rem' : '1rem'}
+          aria-invalid={error !== undefined}
+          aria-describedby={described(id, framing)}
+          autoComplete="off"
+          {...(figure ? { inputMode: 'decimal' as const } : {})}
+          {...rest}
+        />
+        {unit !== undefined && (
+          <Text as="span" color="soft" minW="2em">
+            {unit}
+          </Text>
+        )}
+      </Box>
+    </Frame>
+  );
+}
+
+export interface Option {
+  value: string;
+  label: string;
+}
+
+/** A labelled choice from a list. */
+export function Select({
+  label,
+  hint,
+  error,
+  options,
+  value,
+  onChange,
+}: Framing & { options: readonly Option[]; value: string; onChange: (value: string) => void }) {
+  const id = useId();
+  return (
+    <Frame id={id} label={label} hint={hint} error={error}>
+      <NativeSelect.Root>
+        <NativeSelect.Field
+          id={id}
+          height="48px"
+          bg="paper"
+          borderColor="line"
+          borderRadius="3px"
+          value={value}
+          aria-describedby={described(id, { label, hint, error })}
+          onChange={(e) => onChange(e.target.value)}
+        >
+          {options.map((o) => (
+            <option key={o.value} value={o.value}>
+              {o.label}
+            </option>
+          ))}
+        </NativeSelect.Field>
+        <NativeSelect.Indicator />
+      </NativeSelect.Root>
+    </Frame>
+  );
+}
+
+/** A few answers side by side, each a target for a gloved thumb. */
+export function Choice<V extends string>({
+  label,
+  options,
+  value,
+  onChange,
+  hideLabel = false,
+  disabled = false,
+}: {
+  label: string;
+  options: readonly { value: V; label: string }[];
+  value: V | null;
+  onChange: (value: V) => void;
+  hideLabel?: boolean;
+  disabled?: boolean;
+}) {
+  const name = useId();
+  return (
+    <Box as="fieldset" border="0" p="0" m="0" minW="0">
+      <Text
+        as="legend"
+        fontFamily="heading"
+        fontWeight="500"
+        mb="1"
+        {...(hideLabel ? { position: 'absolute', width: '1px', height: '1px', overflow: 'hidden', clipPath: 'inset(50%)' } : {})}
+      >
+        {label}
+      </Text>
+      <Box display="flex" flexWrap="wrap" gap="1.5">
+        {options.map((o) => (
+          <Box
+            key={o.value}
+            as="label"
+            display="inline-flex"
+            alignItems="center"
+            gap="2"
+            minH="48px"
+            px="3"
+            border="1px solid"
+            borderColor={value === o.value ? 'ink' : 'line'}
+            boxShadow={value === o.value ? 'inset 0 0 0 1px currentColor' : 'none'}
+            bg={value === o.value ? 'paper' : 'transparent'}
+            borderRadius="3px"
+            cursor={disabled ? 'not-allowed' : 'pointer'}
+            opacity={disabled ? 0.6 : 1}
+            fontWeight={value === o.value ? 600 : 400}
+          >
+            <input
+              type="radio"
+              name={name}
+              value={o.value}
+              checked={value === o.value}
+              disabled={disabled}
+              onChange={() => onChange(o.value)}
+            />
+            {o.label}
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}

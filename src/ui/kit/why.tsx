@@ -1,0 +1,27 @@
+import { Box } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
+
+/** The reason behind an advice or a figure, one tap away. */
+export function Why({ children, label = 'why?' }: { children: ReactNode; label?: string }) {
+  return (
+    <Box
+      as="details"
+      css={{
+        '& > summary': {
+          cursor: 'pointer',
+          listStyle: 'none',
+          textDecoration: 'underline',
+          display: 'inline-block',
+          minHeight: '28px',
+          paddingBlock: '4px',
+        },
+        '& > summary::-webkit-details-marker': { display: 'none' },
+      }}
+    >
+      <summary>{label}</summary>
+      <Box pt="1" fontSize="0.9rem" color="ink">
+        {children}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,11 @@
+import type { LookItem } from '@/core/logbook';
+
+export const lookWords: Readonly<Record<LookItem, { name: string; hint: string }>> = {
+  capacitors: { name: 'Capacitors', hint: 'Bulged tops, leaked electrolyte, burst vents' },
+  soot: { name: 'Soot or arc marks', hint: 'On busbars, modules, the inside of the cover' },
+  moisture: { name: 'Moisture, salt, dust', hint: 'Green copper, white bloom, wet dust' },
+  fan: { name: 'Fan', hint: 'Turns freely by hand, not clogged' },
+  lugs: { name: 'Lugs and screws', hint: 'Discoloured, loose, cracked insulation' },
+  smell: { name: 'Smell', hint: 'Burnt varnish, electrolyte' },
+  fuses: { name: 'Fuses', hint: 'Line, inverter and control fuses' },
+};
