@@ -41,9 +41,24 @@ module.exports = {
       from: { path: '^src/ui' },
       to: { path: '^src/(?!ui|core|workers)' },
     },
-    { name: 'workers-know-core-only', severity: 'error', from: { path: '^src/workers' }, to: { path: '^src/(?!workers|core)' } },
-    { name: 'server-knows-core-only', severity: 'error', from: { path: '^src/server' }, to: { path: '^src/(?!server|core)' } },
-    { name: 'cli-knows-core-only', severity: 'error', from: { path: '^src/cli' }, to: { path: '^src/(?!cli|core)' } },
+    {
+      name: 'workers-know-core-only',
+      severity: 'error',
+      from: { path: '^src/workers' },
+      to: { path: '^src/(?!workers|core)' },
+    },
+    {
+      name: 'server-knows-core-only',
+      severity: 'error',
+      from: { path: '^src/server' },
+      to: { path: '^src/(?!server|core)' },
+    },
+    {
+      name: 'cli-knows-core-only',
+      severity: 'error',
+      from: { path: '^src/cli' },
+      to: { path: '^src/(?!cli|core)' },
+    },
     {
       name: 'sequelize-only-in-server',
       severity: 'error',

@@ -1,6 +1,9 @@
 const esm = 'd3|d3-[a-z-]+|internmap|delaunator|robust-predicates|uuid|fast-check|pure-rand|comlink';
 export default {
   testEnvironment: 'node',
+  testMatch: ['**/*.test.ts', '**/*.test.tsx'],
+  // Native modules: through CommonJS getters the solver's kernels run many times slower.
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
   roots: ['<rootDir>/src', '<rootDir>/launcher', '<rootDir>/checks', '<rootDir>/catalogue'],
   modulePathIgnorePatterns: ['<rootDir>/.next', '<rootDir>/.data', '<rootDir>/.cache'],
   transform: {
@@ -12,7 +15,7 @@ export default {
           parser: { syntax: 'typescript', tsx: true },
           transform: { react: { runtime: 'automatic' } },
         },
-        module: { type: 'commonjs' },
+        module: { type: 'es6' },
       },
     ],
   },

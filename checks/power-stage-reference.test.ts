@@ -11,7 +11,15 @@ import { readings, type Shown } from '@/core/power-stage';
 type ReferenceElement =
   | { type: 'R'; name: string; a: string; b: string; ohm: number }
   | { type: 'V'; name: string; plus: string; minus: string; volts: number; series_ohm: number }
-  | { type: 'D'; name: string; anode: string; cathode: string; Rs_ohm: number; Is_atT_A: number; nVt_atT_V: number };
+  | {
+      type: 'D';
+      name: string;
+      anode: string;
+      cathode: string;
+      Rs_ohm: number;
+      Is_atT_A: number;
+      nVt_atT_V: number;
+    };
 
 interface ReferenceCase {
   id: string;
@@ -20,14 +28,14 @@ interface ReferenceCase {
   readings: { red: string; black: string; volts: number; display: Shown }[];
 }
 
-const { cases } = JSON.parse(readFileSync(join(__dirname, 'reference/power-stage.json'), 'utf8')) as {
+const { cases } = JSON.parse(
+  readFileSync(join(process.cwd(), 'checks/reference/power-stage.json'), 'utf8'),
+) as {
   cases: ReferenceCase[];
 };
 
 const element = (e: ReferenceElement): Element =>
-  e.type === 'D'
-    ? { ...e, saturation_A: e.Is_atT_A, emission_V: e.nVt_atT_V, series_ohm: e.Rs_ohm }
-    : e;
+  e.type === 'D' ? { ...e, saturation_A: e.Is_atT_A, emission_V: e.nVt_atT_V, series_ohm: e.Rs_ohm } : e;
 
 describe('the circuit solver against ngspice operating points', () => {
   it('has the whole reference', () => {

@@ -35,7 +35,8 @@ const commands: Record<string, (cluster: Cluster, file: string) => Promise<void>
   restore: async (cluster, file) => {
     if (!existsSync(file)) throw new Trouble(`there is no file ${file}`);
     const dump = readFileSync(file, 'utf8');
-    if (!dump.includes('PostgreSQL database dump')) throw new Trouble(`${file} is no backup of ./grim db backup`);
+    if (!dump.includes('PostgreSQL database dump'))
+      throw new Trouble(`${file} is no backup of ./grim db backup`);
     // Into a database beside the live one first: a broken file must not cost what is there.
     cluster.run('dropdb', ['--if-exists', '--force', 'grim_restored']);
     cluster.run('createdb', ['grim_restored']);

@@ -19,9 +19,10 @@ export function ensureDebian(needs: readonly Need[]): void {
   const root = process.getuid?.() === 0;
   const install = `apt-get install -y --no-install-recommends ${missing.join(' ')}`;
   if (!onPath('apt-get'))
-    throw new Trouble(`${missing.join(', ')} missing, and this is not a Debian machine: install them by hand.`);
-  if (!root && !onPath('sudo'))
-    throw new Trouble(`${missing.join(', ')} missing. As root, run: ${install}`);
+    throw new Trouble(
+      `${missing.join(', ')} missing, and this is not a Debian machine: install them by hand.`,
+    );
+  if (!root && !onPath('sudo')) throw new Trouble(`${missing.join(', ')} missing. As root, run: ${install}`);
   say(`installing ${missing.join(', ')} from Debian`);
   if (root && missing.some((name) => name.startsWith('postgresql'))) keepDebianFromMakingACluster();
   const prefix = root ? [] : ['sudo'];

@@ -57,13 +57,22 @@ export async function serve(
     throw new Trouble(
       `port ${port} is taken by another program (or by another Grim Spanner). Stop that, or use another port: GRIM_PORT=${port + 1} ./grim start`,
     );
-  const child = spawn(process.execPath, [nextCli, dev ? 'dev' : 'start', '-H', '127.0.0.1', '-p', String(port)], {
-    cwd: root,
-    // A group of its own: Ctrl-C reaches the launcher alone, which then ends things in order.
-    detached: true,
-    stdio: ['ignore', dev && !quiet ? 'inherit' : 'ignore', 'inherit'],
-    env: { ...process.env, ...env, NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: dev ? 'development' : 'production' },
-  });
+  const child = spawn(
+    process.execPath,
+    [nextCli, dev ? 'dev' : 'start', '-H', '127.0.0.1', '-p', String(port)],
+    {
+      cwd: root,
+      // A group of its own: Ctrl-C reaches the launcher alone, which then ends things in order.
+      detached: true,
+      stdio: ['ignore', dev && !quiet ? 'inherit' : 'ignore', 'inherit'],
+      env: {
+        ...process.env,
+        ...env,
+        NEXT_TELEMETRY_DISABLED: '1',
+        NODE_ENV: dev ? 'development' : 'production',
+      },
+    },
+  );
   const ended = new Promise<void>((resolve) => child.once('exit', () => resolve()));
   let gone = false;
   void ended.then(() => {

@@ -13,7 +13,9 @@ const pretty = (value: unknown): void => {
 function explain(answer: Answer): void {
   if (answer.status === 200) return;
   for (const { path, given, allowed } of answer.body.error.problems)
-    process.stderr.write(`calc: ${path === '' ? 'input' : path}: ${JSON.stringify(given)} given; ${allowed}\n`);
+    process.stderr.write(
+      `calc: ${path === '' ? 'input' : path}: ${JSON.stringify(given)} given; ${allowed}\n`,
+    );
 }
 
 const exitCode = (answer: Answer): number => (answer.status === 200 ? 0 : answer.status >= 500 ? 1 : 2);

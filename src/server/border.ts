@@ -21,7 +21,8 @@ function ownMachineOnly(request: Request): void {
   const host = request.headers.get('host') ?? '';
   if (!loopback.test(host)) throw new Refused(403, 'This server answers to its own machine only.');
   const origin = request.headers.get('origin');
-  if (origin !== null && origin !== `http://${host}`) throw new Refused(403, 'Requests from other pages are refused.');
+  if (origin !== null && origin !== `http://${host}`)
+    throw new Refused(403, 'Requests from other pages are refused.');
 }
 
 /** Wraps a route handler: checks where the request comes from and turns refusals into answers. */
@@ -44,7 +45,11 @@ export const guarded =
   };
 
 /** Reads and validates a JSON body. @throws Refused 413, 400, 422 */
-export async function jsonBody<S extends z.ZodType>(request: Request, schema: S, heaviest: number): Promise<z.output<S>> {
+export async function jsonBody<S extends z.ZodType>(
+  request: Request,
+  schema: S,
+  heaviest: number,
+): Promise<z.output<S>> {
   const text = await request.text();
   if (text.length > heaviest) throw new Refused(413, `More than ${Math.round(heaviest / 1024)} kB at once.`);
   let raw: unknown;

@@ -28,11 +28,18 @@ interface Scenario {
 type Timed = { entry: NewEntry; receivedAt: Date; by: Person };
 
 /** The dead proof of the demo in one line: all figures, a few seconds apart, the bank again a minute later. */
-function proofEntries(stage: Stage, { bank_V, again_V, other_V }: { bank_V: number; again_V: number; other_V: number }) {
+function proofEntries(
+  stage: Stage,
+  { bank_V, again_V, other_V }: { bank_V: number; again_V: number; other_V: number },
+) {
   const figures = proofSteps(stage).map((step, i) => {
     const bank = step.point.id === 'bank' ? bank_V : step.point.id === againId ? again_V : other_V;
     const payload: Payload<'safety.figure'> = { point: step.point.id, quantity: step.quantity, volts: bank };
-    return { after_s: 10 + i * 6 + (step.point.id === againId ? 60 : 0), kind: 'safety.figure' as const, payload };
+    return {
+      after_s: 10 + i * 6 + (step.point.id === againId ? 60 : 0),
+      kind: 'safety.figure' as const,
+      payload,
+    };
   });
   const meter = (when: 'before' | 'after') => ({ when, source: 'socket outlet', volts: 231 });
   return [
@@ -50,7 +57,10 @@ export async function loadDemo(now = new Date()): Promise<void> {
   const path = join(process.cwd(), 'demo', 'scenario.json');
   const scenario = JSON.parse(await readFile(path, 'utf8')) as Scenario;
   const { Person: People, Asset } = db().models;
-  await People.bulkCreate(scenario.people.map((p) => ({ ...p, active: true })), { ignoreDuplicates: true });
+  await People.bulkCreate(
+    scenario.people.map((p) => ({ ...p, active: true })),
+    { ignoreDuplicates: true },
+  );
   await Asset.bulkCreate(scenario.assets, { ignoreDuplicates: true });
   for (const job of scenario.jobs) {
     const there = await db().models.Job.findByPk(job.id);
@@ -59,7 +69,12 @@ export async function loadDemo(now = new Date()): Promise<void> {
   await db().models.Setting.upsert({ key: filledKey, value: true });
 }
 
-async function loadJob(jobId: string, lines: readonly DemoEntry[], people: readonly Person[], now: Date): Promise<void> {
+async function loadJob(
+  jobId: string,
+  lines: readonly DemoEntry[],
+  people: readonly Person[],
+  now: Date,
+): Promise<void> {
   let stage: Stage | null = null;
   const timed: Timed[] = lines.flatMap((line) => {
     const by = people.find((p) => p.name === line.by);
@@ -67,7 +82,14 @@ async function loadJob(jobId: string, lines: readonly DemoEntry[], people: reado
     const make = (kind: Kind, payload: unknown, after_s: number): Timed => {
       const receivedAt = new Date(now.getTime() - line.ago * 60_000 + after_s * 1000);
       const at = receivedAt.toISOString();
-      const raw = { v: newestVersion, id: v7({ msecs: receivedAt.getTime() }), jobId, at, kind, payload: stamped(payload, now) };
+      const raw = {
+        v: newestVersion,
+        id: v7({ msecs: receivedAt.getTime() }),
+        jobId,
+        at,
+        kind,
+        payload: stamped(payload, now),
+      };
       const [entry] = newEntriesSchema.parse([raw]);
       return { entry: entry as NewEntry, receivedAt, by };
     };
@@ -83,12 +105,19 @@ async function loadJob(jobId: string, lines: readonly DemoEntry[], people: reado
     return [make(line.kind as Kind, line.payload, 0)];
   });
   const [opening, ...rest] = timed;
-  if (opening === undefined || opening.entry.kind !== 'job.opened') throw new Error('a demo job begins with job.opened');
+  if (opening === undefined || opening.entry.kind !== 'job.opened')
+    throw new Error('a demo job begins with job.opened');
   const byId = new Map(timed.map((t) => [t.entry.id, t]));
   const clock = (entry: NewEntry): Date => byId.get(entry.id)?.receivedAt ?? now;
   const person = (entry: NewEntry): Person => byId.get(entry.id)?.by ?? opening.by;
   await openJob(opening.entry, opening.by, clock);
-  if (rest.length > 0) await append(jobId, rest.map((t) => t.entry), person, clock);
+  if (rest.length > 0)
+    await append(
+      jobId,
+      rest.map((t) => t.entry),
+      person,
+      clock,
+    );
 }
 
 /** Times in the demo are written as "minutes ago": {"$ago": 90}. */

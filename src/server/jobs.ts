@@ -1,6 +1,14 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { Transaction } from 'sequelize';
-import { fold, mustStayDead, sourcesMet, summarise, type Entry, type JobSummary, type Person } from '../core/logbook';
+import {
+  fold,
+  mustStayDead,
+  sourcesMet,
+  summarise,
+  type Entry,
+  type JobSummary,
+  type Person,
+} from '../core/logbook';
 import { db } from './connection';
 import type { Entry as EntryRow } from './models';
 import { limits } from './settings';
@@ -112,7 +120,10 @@ async function writeSummary(
   const { models } = db();
   const rows = await models.Entry.findAll({ where: { jobId }, order: ['seq'], transaction });
   const names = await peopleOf(rows, transaction);
-  const state = fold(rows.map((row) => toEntry(row, names)), { limits: site });
+  const state = fold(
+    rows.map((row) => toEntry(row, names)),
+    { limits: site },
+  );
   const summary = summarise(state, site, mustStayDead(state).length > 0);
   if (summary !== null) await models.JobSummary.upsert({ jobId, seq: state.seq, summary }, { transaction });
   const met = sourcesMet(state);
@@ -132,8 +143,16 @@ export async function openJob(
   const { sequelize, models } = db();
   await sequelize.transaction(async (transaction) => {
     const { assetId, site, machine } = opened.payload;
-    await models.Asset.findOrCreate({ where: { id: assetId }, defaults: { id: assetId, site, name: machine }, transaction });
-    await models.Job.findOrCreate({ where: { id: opened.jobId }, defaults: { id: opened.jobId, assetId }, transaction });
+    await models.Asset.findOrCreate({
+      where: { id: assetId },
+      defaults: { id: assetId, site, name: machine },
+      transaction,
+    });
+    await models.Job.findOrCreate({
+      where: { id: opened.jobId },
+      defaults: { id: opened.jobId, assetId },
+      transaction,
+    });
   });
   return append(opened.jobId, [opened], by, clock);
 }

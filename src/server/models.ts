@@ -93,7 +93,12 @@ export function initModels(sequelize: Sequelize) {
     table('Person', 'people'),
   );
   Asset.init(
-    { id: { ...uuid(), primaryKey: true }, site: text(), name: text(), knownSources: { ...json(), defaultValue: [] } },
+    {
+      id: { ...uuid(), primaryKey: true },
+      site: text(),
+      name: text(),
+      knownSources: { ...json(), defaultValue: [] },
+    },
     table('Asset', 'assets'),
   );
   Job.init(
@@ -126,7 +131,11 @@ export function initModels(sequelize: Sequelize) {
     table('JobSummary', 'job_summaries'),
   );
   Blob.init(
-    { sha256: { ...text(), primaryKey: true }, mediaType: text(), bytes: { type: DataTypes.BLOB, allowNull: false } },
+    {
+      sha256: { ...text(), primaryKey: true },
+      mediaType: text(),
+      bytes: { type: DataTypes.BLOB, allowNull: false },
+    },
     table('Blob', 'blobs'),
   );
   Setting.init({ key: { ...text(), primaryKey: true }, value: json() }, table('Setting', 'settings'));

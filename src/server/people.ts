@@ -2,7 +2,11 @@ import type { Person } from '../core/logbook';
 import { db } from './connection';
 import type { Person as PersonRow } from './models';
 
-const toPerson = (row: PersonRow): Person => ({ id: row.id, name: row.name, role: row.role as Person['role'] });
+const toPerson = (row: PersonRow): Person => ({
+  id: row.id,
+  name: row.name,
+  role: row.role as Person['role'],
+});
 
 /** The people who may be chosen, by name. */
 export async function people(): Promise<Person[]> {

@@ -1,6 +1,14 @@
 import { expose } from 'comlink';
 import type { Meter, Stage } from '@/core/power-stage';
-import { covers, diagnose, recentred, tablesFor, type Diagnosis, type Tables, type Taken } from '@/core/static-diagnosis';
+import {
+  covers,
+  diagnose,
+  recentred,
+  tablesFor,
+  type Diagnosis,
+  type Tables,
+  type Taken,
+} from '@/core/static-diagnosis';
 
 export interface Diagnosed {
   diagnosis: Diagnosis;

@@ -1,6 +1,9 @@
 import type { Diode, Element, MeterLaw, Resistor, Source } from './elements';
 import { at, eliminate, join, mesh, substitute, type Mesh } from './linear';
 
+// Taken once: looking a global up at every use costs more than the function itself.
+const { abs, exp, log, log1p, max, min } = Math;
+
 /** Every node leaks to the reference through this, so that no part of a network floats. */
 const leak_S = 1e-11;
 /** The clamp of the meter's output stage behaves as a junction at room temperature. */
@@ -86,7 +89,10 @@ export function compile(elements: readonly Element[], extraNodes: readonly strin
     numbers: {
       conductorFrom: Int32Array.from(conductors, (l) => l.from),
       conductorTo: Int32Array.from(conductors, (l) => l.to),
-      conductor_S: Float64Array.from(conductors, ({ element: e }) => 1 / (e.type === 'R' ? e.ohm : e.series_ohm)),
+      conductor_S: Float64Array.from(
+        conductors,
+        ({ element: e }) => 1 / (e.type === 'R' ? e.ohm : e.series_ohm),
+      ),
       emf_V: Float64Array.from(conductors, ({ element: e }) => (e.type === 'V' ? e.volts : 0)),
       diodeFrom: Int32Array.from(diodes, (l) => l.from),
       diodeTo: Int32Array.from(diodes, (l) => l.to),
@@ -109,8 +115,8 @@ interface Knee {
 
 const kneeOf = ({ saturation_A, emission_V }: Diode, testCurrent_A: number): Knee => ({
   emission_V,
-  critical_V: emission_V * Math.log(emission_V / (Math.SQRT2 * saturation_A)),
-  usual_V: emission_V * Math.log1p(testCurrent_A / saturation_A),
+  critical_V: emission_V * log(emission_V / (Math.SQRT2 * saturation_A)),
+  usual_V: emission_V * log1p(testCurrent_A / saturation_A),
 });
 
 /**
@@ -120,9 +126,9 @@ const kneeOf = ({ saturation_A, emission_V }: Diode, testCurrent_A: number): Kne
  */
 function limited(next_V: number, last_V: number, { emission_V, critical_V, usual_V }: Knee): number {
   if (last_V < usual_V && next_V > usual_V) return usual_V;
-  if (next_V <= critical_V || Math.abs(next_V - last_V) <= 2 * emission_V) return next_V;
+  if (next_V <= critical_V || abs(next_V - last_V) <= 2 * emission_V) return next_V;
   const ratio = 1 + (next_V - last_V) / emission_V;
-  return ratio > 0 ? last_V + emission_V * Math.log(ratio) : critical_V;
+  return ratio > 0 ? last_V + emission_V * log(ratio) : critical_V;
 }
 
 /** A meter's leads on two numbered nodes. */
@@ -194,7 +200,14 @@ function startingState(network: Network): State {
  * Working with what is missing in the balance keeps large currents (a charged bank) from drowning
  * the small ones.
  */
-function stamp(linear: Mesh, missing_A: Float64Array, from: number, to: number, siemens: number, ampere: number) {
+function stamp(
+  linear: Mesh,
+  missing_A: Float64Array,
+  from: number,
+  to: number,
+  siemens: number,
+  ampere: number,
+) {
   join(linear, from, to, siemens);
   missing_A[from] = at(missing_A, from) - ampere;
   missing_A[to] = at(missing_A, to) + ampere;
@@ -216,7 +229,7 @@ function stampElements({ numbers }: Network, state: State, linear: Mesh, missing
     const emission_V = at(numbers.emission_V, k);
     const saturation_A = at(numbers.saturation_A, k);
     const x = vj / emission_V;
-    const e = Math.exp(Math.min(x, steepest));
+    const e = exp(min(x, steepest));
     const ij = saturation_A * (x < steepest ? e - 1 : e * (1 + x - steepest) - 1);
     const gj = (saturation_A * e) / emission_V;
     const share = 1 / (1 + gj * at(numbers.series_ohm, k));
@@ -242,7 +255,7 @@ function stampMeter(leads: Leads, state: State, linear: Mesh, missing_A: Float64
     return;
   }
   const x = (state.meter_V - openCircuit_V) / clampEmission_V;
-  const e = Math.exp(Math.min(x, steepest));
+  const e = exp(min(x, steepest));
   const drawn_A = testCurrent_A * (x < steepest ? e - 1 : e * (1 + x - steepest) - 1);
   const siemens = (testCurrent_A * e) / clampEmission_V;
   stamp(linear, missing_A, red, black, siemens, drawn_A + siemens * (across - state.meter_V));
@@ -260,15 +273,19 @@ function step(network: Network, knees: readonly Knee[], probing: Leads | null, s
     const drop = across - at(numbers.shift_V, k);
     const ampere = (at(state.junction_A, k) + gj * (drop - vj)) / (1 + gj * series_ohm);
     const taken = limited(drop - ampere * series_ohm, vj, knees[k] as Knee);
-    moved = Math.max(moved, Math.abs(taken - vj));
+    moved = max(moved, abs(taken - vj));
     state.junction_V[k] = taken;
     state.currents_A[k] = ampere;
   }
   if (probing !== null) {
     const wanted = at(state.volts, probing.red) - at(state.volts, probing.black);
     const knee_V = probing.law.openCircuit_V;
-    const taken = limited(wanted, state.meter_V, { emission_V: clampEmission_V, critical_V: knee_V, usual_V: knee_V });
-    moved = Math.max(moved, Math.abs(taken - state.meter_V));
+    const taken = limited(wanted, state.meter_V, {
+      emission_V: clampEmission_V,
+      critical_V: knee_V,
+      usual_V: knee_V,
+    });
+    moved = max(moved, abs(taken - state.meter_V));
     state.meter_V = taken;
   }
   return moved;

@@ -24,7 +24,12 @@ describe('discharge of a bank', () => {
   it('finds the time constant in readings, and none in a level bus', () => {
     const falling = [0, 60, 120].map((at_s) => ({ at_s, volts: busVoltsAfter(bank, at_s) }));
     expect(timeConstant(falling)).toBeCloseTo(150, 6);
-    expect(timeConstant([{ at_s: 0, volts: 300 }, { at_s: 60, volts: 300 }])).toBeNull();
+    expect(
+      timeConstant([
+        { at_s: 0, volts: 300 },
+        { at_s: 60, volts: 300 },
+      ]),
+    ).toBeNull();
     expect(timeConstant([{ at_s: 0, volts: 300 }])).toBeNull();
   });
 

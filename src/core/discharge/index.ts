@@ -17,7 +17,8 @@ export interface Discharge {
 const tauOf = ({ capacitance_uF, bleederOhm }: Bank): number => capacitance_uF * 1e-6 * bleederOhm;
 
 /** Energy in the bank, J: ½·C·V². */
-export const storedEnergy = (capacitance_uF: number, volts: number): number => 0.5 * capacitance_uF * 1e-6 * volts ** 2;
+export const storedEnergy = (capacitance_uF: number, volts: number): number =>
+  0.5 * capacitance_uF * 1e-6 * volts ** 2;
 
 /** How long until the bleeder has brought the bank down. It is a plan, never a proof. */
 export function discharge(bank: Bank & { startVolts: number; limitVolts: number }): Discharge {

@@ -35,7 +35,10 @@ export function readDiodeTest(text: string, ceiling_V: number): Typed {
   if (climbing.test(t)) return { kind: 'value', value: 'climbing' };
   const match = figure.exec(t);
   if (match === null)
-    return { kind: 'unreadable', why: `“${text.trim().slice(0, 24)}” is no reading. Type volts like 0.451, or O for overload.` };
+    return {
+      kind: 'unreadable',
+      why: `“${text.trim().slice(0, 24)}” is no reading. Type volts like 0.451, or O for overload.`,
+    };
   const [, sign = '', digits = '', unit = ''] = match;
   const number = Number(digits) * (sign === '-' ? -1 : 1);
   const volts = unit === 'MV' ? number / 1000 : number;
@@ -81,10 +84,16 @@ export function readVolts(text: string): TypedVolts {
   const t = tidy(text);
   if (t === '') return { kind: 'unreadable', why: 'Type the figure the meter shows, also when it is 0.' };
   if (overload.test(t) && t !== '1.')
-    return { kind: 'unreadable', why: 'Overload is no figure: set the meter to a higher volts range and measure again.' };
+    return {
+      kind: 'unreadable',
+      why: 'Overload is no figure: set the meter to a higher volts range and measure again.',
+    };
   const match = figure.exec(t);
   if (match === null)
-    return { kind: 'unreadable', why: `“${text.trim().slice(0, 24)}” is no voltage. Type volts like 3.1, also when it is 0.` };
+    return {
+      kind: 'unreadable',
+      why: `“${text.trim().slice(0, 24)}” is no voltage. Type volts like 3.1, also when it is 0.`,
+    };
   const [, sign = '', digits = '', unit = ''] = match;
   const volts = (Number(digits) * (sign === '-' ? -1 : 1)) / (unit === 'MV' ? 1000 : 1);
   return Math.abs(volts) > 2000

@@ -36,7 +36,10 @@ export const timeOf = (entry: Entry): number => Date.parse(entry.receivedAt ?? e
 /** Kept entries in the server's order, then the unsent ones in the order they were made. */
 export function inOrder(entries: readonly Entry[]): Entry[] {
   const byId = new Map<string, Entry>();
-  for (const entry of entries) if ((byId.get(entry.id)?.seq ?? undefined) === undefined) byId.set(entry.id, entry);
+  for (const entry of entries)
+    if ((byId.get(entry.id)?.seq ?? undefined) === undefined) byId.set(entry.id, entry);
   const rank = (e: Entry): number => e.seq ?? Infinity;
-  return [...byId.values()].sort((a, b) => (rank(a) === rank(b) ? (a.id < b.id ? -1 : 1) : rank(a) - rank(b)));
+  return [...byId.values()].sort((a, b) =>
+    rank(a) === rank(b) ? (a.id < b.id ? -1 : 1) : rank(a) - rank(b),
+  );
 }

@@ -104,9 +104,7 @@ function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied 
         ),
       };
     case 'sheet.signed':
-      return entry.by.role === 'apprentice'
-        ? { void: 'A technician or the lead signs.' }
-        : { signed: entry };
+      return entry.by.role === 'apprentice' ? { void: 'A technician or the lead signs.' } : { signed: entry };
   }
 }
 
@@ -125,7 +123,12 @@ function applyReading(state: JobState, entry: EntryOf<'static.reading'>, limits:
   };
 }
 
-function append(state: JobState, entry: Entry, corrected: ReadonlyMap<string, string>, context: FoldContext): JobState {
+function append(
+  state: JobState,
+  entry: Entry,
+  corrected: ReadonlyMap<string, string>,
+  context: FoldContext,
+): JobState {
   const line = (reason: string | null): LogLine => ({
     entry,
     void: reason,
@@ -174,10 +177,16 @@ export function extend(state: JobState, more: readonly Entry[], context: FoldCon
 export function mustStayDead(state: JobState): string[] {
   const signs = (state.call?.signs ?? []).map((s) => s.replace('-', ' '));
   const seen = Object.values(state.look)
-    .filter((f) => f.state === 'found' && (f.item === 'smell' || f.item === 'soot' || f.item === 'fuses' || f.item === 'capacitors'))
+    .filter(
+      (f) =>
+        f.state === 'found' &&
+        (f.item === 'smell' || f.item === 'soot' || f.item === 'fuses' || f.item === 'capacitors'),
+    )
     .map((f) => (f.item === 'fuses' ? 'blown fuse' : f.item));
-  const family = state.asFound !== null && 'captured' in state.asFound ? state.asFound.captured.family : 'none';
-  const alarm = family === 'desaturation' || family === 'short-circuit' || family === 'ground' ? [`${family} trip`] : [];
+  const family =
+    state.asFound !== null && 'captured' in state.asFound ? state.asFound.captured.family : 'none';
+  const alarm =
+    family === 'desaturation' || family === 'short-circuit' || family === 'ground' ? [`${family} trip`] : [];
   return [...new Set([...signs, ...seen, ...alarm])];
 }
 

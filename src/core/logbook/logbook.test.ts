@@ -13,12 +13,27 @@ const start = Date.parse('2026-11-20T13:00:00Z');
 function job() {
   const entries: Entry[] = [];
   let seconds = 0;
-  const add = <K extends Kind>(kind: K, payload: Payload<K>, { by = ines, after = 5, corrects }: { by?: Person; after?: number; corrects?: string } = {}) => {
+  const add = <K extends Kind>(
+    kind: K,
+    payload: Payload<K>,
+    { by = ines, after = 5, corrects }: { by?: Person; after?: number; corrects?: string } = {},
+  ) => {
     seconds += after;
     const at = new Date(start + seconds * 1000).toISOString();
     const id = `0190b000-0000-7000-8000-${String(entries.length).padStart(12, '0')}`;
     const seq = entries.length + 1;
-    entries.push({ v: 1, id, jobId: 'j', at, receivedAt: at, seq, kind, payload, by, ...(corrects === undefined ? {} : { corrects }) } as unknown as Entry);
+    entries.push({
+      v: 1,
+      id,
+      jobId: 'j',
+      at,
+      receivedAt: at,
+      seq,
+      kind,
+      payload,
+      by,
+      ...(corrects === undefined ? {} : { corrects }),
+    } as unknown as Entry);
     return id;
   };
   return { entries, add, now: () => start + seconds * 1000 };
@@ -26,22 +41,48 @@ function job() {
 
 const unit = stage({ brake: true, link: 'link' });
 const drive: Payload<'identify.drive'> = {
-  typeId: 'whimbrel-w4', maker: 'Whimbrel', type: 'W4-15', supply_V: 400, phases: 3, ratedAmps: 15,
-  labelWait_min: 5, drawingOnlySimilar: false, stage: unit, strip: [], photos: [],
+  typeId: 'whimbrel-w4',
+  maker: 'Whimbrel',
+  type: 'W4-15',
+  supply_V: 400,
+  phases: 3,
+  ratedAmps: 15,
+  labelWait_min: 5,
+  drawingOnlySimilar: false,
+  stage: unit,
+  strip: [],
+  photos: [],
 };
 
 function proven({ bank_V = 3.1, by = ines } = {}) {
   const j = job();
   j.add('identify.drive', drive);
-  j.add('safety.sources', { sources: sourceKinds.map((kind) => ({ kind, state: kind === 'mains' ? 'isolated' : 'absent' })) }, { by });
+  j.add(
+    'safety.sources',
+    { sources: sourceKinds.map((kind) => ({ kind, state: kind === 'mains' ? 'isolated' : 'absent' })) },
+    { by },
+  );
   j.add('safety.locked', { isolatedAt: new Date(start).toISOString(), tag: 'padlock 7' }, { by });
   j.add('safety.meter', { when: 'before', source: 'socket', volts: 231 }, { by, after: 300 });
   for (const step of proofSteps(unit))
-    j.add('safety.figure', { point: step.point.id, quantity: step.quantity, volts: step.point.id.startsWith('bank') ? bank_V : 0.1 }, { by, after: step.point.id === 'bank-again' ? 61 : 5 });
+    j.add(
+      'safety.figure',
+      {
+        point: step.point.id,
+        quantity: step.quantity,
+        volts: step.point.id.startsWith('bank') ? bank_V : 0.1,
+      },
+      { by, after: step.point.id === 'bank-again' ? 61 : 5 },
+    );
   j.add('safety.meter', { when: 'after', source: 'socket', volts: 231 }, { by });
   return j;
 }
-const reading = (value: number | 'OL' = 0.45): Payload<'static.reading'> => ({ red: 'L1', black: 'DC+', value, typed: String(value) });
+const reading = (value: number | 'OL' = 0.45): Payload<'static.reading'> => ({
+  red: 'L1',
+  black: 'DC+',
+  value,
+  typed: String(value),
+});
 const lockOf = (j: ReturnType<typeof job>, person = ines, later_s = 0) => {
   const state = fold(j.entries, context);
   return benchLock(state.safety, state.drive, greatestLimits, person, j.now() + later_s * 1000);
@@ -93,7 +134,10 @@ describe('the gate before the bench', () => {
     const again = j.entries.findIndex((e) => e.kind === 'safety.figure' && e.payload.point === 'bank-again');
     const early = j.entries.slice(0, again);
     const bank = early.find((e) => e.kind === 'safety.figure' && e.payload.point === 'bank') as Entry;
-    const soon = { ...(j.entries[again] as Entry), receivedAt: new Date(Date.parse(bank.receivedAt ?? '') + 30_000).toISOString() };
+    const soon = {
+      ...(j.entries[again] as Entry),
+      receivedAt: new Date(Date.parse(bank.receivedAt ?? '') + 30_000).toISOString(),
+    };
     expect(fold([...early, soon], context).log.at(-1)?.void).toMatch(/Too early/);
   });
 
@@ -115,7 +159,9 @@ describe('the gate before the bench', () => {
   it('needs the mechanical load answered too', () => {
     const j = job();
     j.add('identify.drive', drive);
-    j.add('safety.sources', { sources: sourceKinds.filter((k) => k !== 'load').map((kind) => ({ kind, state: 'absent' })) });
+    j.add('safety.sources', {
+      sources: sourceKinds.filter((k) => k !== 'load').map((kind) => ({ kind, state: 'absent' })),
+    });
     j.add('safety.locked', { isolatedAt: new Date(start).toISOString(), tag: 'x' });
     expect(fold(j.entries, context).log.at(-1)?.void).toMatch(/Every source/);
   });
@@ -151,7 +197,17 @@ type LifeStep = typeof life extends fc.Arbitrary<(infer T)[]> ? T : never;
 /** Random lives of a job: any kind, any person, any pause, sometimes a correction. */
 const life = fc.array(
   fc.record({
-    what: fc.constantFrom('reading', 'figure', 'sources', 'locked', 'before', 'after', 'back', 'note', 'drive'),
+    what: fc.constantFrom(
+      'reading',
+      'figure',
+      'sources',
+      'locked',
+      'before',
+      'after',
+      'back',
+      'note',
+      'drive',
+    ),
     by: fc.constantFrom(ines, odo, pip),
     after: fc.constantFrom(1, 5, 61, 400, 1900),
     volts: fc.constantFrom(0, 3, 12, 80),
@@ -169,10 +225,14 @@ function lived(steps: LifeStep[]): Entry[] {
     const points = proofSteps(unit);
     const point = points[step % points.length] as (typeof points)[number];
     if (what === 'reading') j.add('static.reading', reading(), options);
-    if (what === 'figure') j.add('safety.figure', { point: point.point.id, quantity: point.quantity, volts }, options);
-    if (what === 'sources') j.add('safety.sources', { sources: sourceKinds.map((kind) => ({ kind, state: 'absent' })) }, options);
-    if (what === 'locked') j.add('safety.locked', { isolatedAt: new Date(start).toISOString(), tag: 'x' }, options);
-    if (what === 'before' || what === 'after') j.add('safety.meter', { when: what, source: 'socket', volts: 230 }, options);
+    if (what === 'figure')
+      j.add('safety.figure', { point: point.point.id, quantity: point.quantity, volts }, options);
+    if (what === 'sources')
+      j.add('safety.sources', { sources: sourceKinds.map((kind) => ({ kind, state: 'absent' })) }, options);
+    if (what === 'locked')
+      j.add('safety.locked', { isolatedAt: new Date(start).toISOString(), tag: 'x' }, options);
+    if (what === 'before' || what === 'after')
+      j.add('safety.meter', { when: what, source: 'socket', volts: 230 }, options);
     if (what === 'back') j.add('safety.source-back', { kind: 'mains' }, options);
     if (what === 'note') j.add('note.added', { stage: 'bench', text: 'x', photos: [] }, options);
     if (what === 'drive') j.add('identify.drive', drive, options);
@@ -214,7 +274,9 @@ describe('the fold, whatever happens', () => {
         const entries = lived(steps);
         const state = fold(entries, context);
         for (const r of state.readings) {
-          const own = entries.filter((e) => Date.parse(e.receivedAt ?? '') <= r.at && e.by.id === r.by.id && e.id !== r.entryId);
+          const own = entries.filter(
+            (e) => Date.parse(e.receivedAt ?? '') <= r.at && e.by.id === r.by.id && e.id !== r.entryId,
+          );
           const after = own.filter((e) => e.kind === 'safety.meter' && e.payload.when === 'after').at(-1);
           const last = own.at(-1);
           expect(after).toBeDefined();

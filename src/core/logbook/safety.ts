@@ -50,7 +50,11 @@ const leastProving_V = 5;
 
 type Step = { state: SafetyState } | { void: string };
 
-const restart = (state: SafetyState, lapsed: SafetyState['lapsed'], keep: Partial<SafetyState> = {}): SafetyState => ({
+const restart = (
+  state: SafetyState,
+  lapsed: SafetyState['lapsed'],
+  keep: Partial<SafetyState> = {},
+): SafetyState => ({
   ...freshSafety,
   ...keep,
   lapsed: state.meterBefore === null && Object.keys(state.figures).length === 0 ? state.lapsed : lapsed,
@@ -83,25 +87,44 @@ export const isSafety = (entry: Entry): entry is SafetyEntry =>
   (safetyKinds as readonly string[]).includes(entry.kind);
 
 /** Applies one safety entry, or says why it does not count. Nothing here can be overridden. */
-export function applySafety(before: SafetyState, entry: SafetyEntry, drive: { stage: Stage; labelWait_min: number } | null): Step {
+export function applySafety(
+  before: SafetyState,
+  entry: SafetyEntry,
+  drive: { stage: Stage; labelWait_min: number } | null,
+): Step {
   const at = timeOf(entry);
   if (entry.kind === 'safety.source-back')
     return {
       state: restart(before, { why: 'source-back', at, detail: 'a source was recorded as back' }),
     };
-  if (entry.by.role === 'apprentice') return { void: 'Safety steps are for technicians: ask one to do this.' };
+  if (entry.by.role === 'apprentice')
+    return { void: 'Safety steps are for technicians: ask one to do this.' };
   if (drive === null) return { void: 'Identify the drive first: the points to prove depend on it.' };
   const settled = settle(before, entry.by, at);
   const state: SafetyState = { ...settled, by: entry.by, lastAt: at };
   const figure = (volts: number): Figure => ({ volts, at, entryId: entry.id });
   switch (entry.kind) {
     case 'safety.sources':
-      return { state: { ...restart(state, state.lapsed), by: entry.by, lastAt: at, sources: { list: entry.payload.sources, at } } };
+      return {
+        state: {
+          ...restart(state, state.lapsed),
+          by: entry.by,
+          lastAt: at,
+          sources: { list: entry.payload.sources, at },
+        },
+      };
     case 'safety.locked':
       if (state.sources === null || unsafeSources(state.sources.list).length > 0)
         return { void: 'Every source must be isolated or absent first.' };
       return {
-        state: { ...state, locked: { isolatedAt: Math.min(Date.parse(entry.payload.isolatedAt), at), tag: entry.payload.tag, at } },
+        state: {
+          ...state,
+          locked: {
+            isolatedAt: Math.min(Date.parse(entry.payload.isolatedAt), at),
+            tag: entry.payload.tag,
+            at,
+          },
+        },
       };
     case 'safety.no-bank-terminal':
       return { state: { ...state, noBankTerminal: true, meterAfter: null } };
@@ -111,7 +134,13 @@ export function applySafety(before: SafetyState, entry: SafetyEntry, drive: { st
     case 'safety.meter':
       return applyMeter(state, entry.payload, figure(entry.payload.volts), drive);
     case 'safety.figure':
-      return applyFigure(state, entry.payload.point, stepKey(entry.payload.point, entry.payload.quantity), figure(entry.payload.volts), drive.stage);
+      return applyFigure(
+        state,
+        entry.payload.point,
+        stepKey(entry.payload.point, entry.payload.quantity),
+        figure(entry.payload.volts),
+        drive.stage,
+      );
   }
 }
 
@@ -127,17 +156,23 @@ function applyMeter(
 ): Step {
   const over = waitOver(state, drive.labelWait_min);
   if (over === null) return { void: 'Lock and tag first.' };
-  if (figure.at < over) return { void: `The rating label asks for ${drive.labelWait_min} minutes after isolation.` };
+  if (figure.at < over)
+    return { void: `The rating label asks for ${drive.labelWait_min} minutes after isolation.` };
   if (payload.volts < leastProving_V)
-    return { void: 'The meter shows nothing on the known source: it is not proven. Check battery, leads, range.' };
-  if (payload.when === 'before') return { state: { ...state, meterBefore: figure, figures: {}, meterAfter: null } };
+    return {
+      void: 'The meter shows nothing on the known source: it is not proven. Check battery, leads, range.',
+    };
+  if (payload.when === 'before')
+    return { state: { ...state, meterBefore: figure, figures: {}, meterAfter: null } };
   const left = missingSteps(state, drive.stage);
-  if (left.length > 0) return { void: `${left.length} figures are still to be taken before the meter is proven after.` };
+  if (left.length > 0)
+    return { void: `${left.length} figures are still to be taken before the meter is proven after.` };
   return { state: { ...state, meterAfter: figure } };
 }
 
 function applyFigure(state: SafetyState, point: string, key: string, figure: Figure, stage: Stage): Step {
-  if (!proofSteps(stage).some((s) => s.key === key)) return { void: 'This drive has no such pair of points.' };
+  if (!proofSteps(stage).some((s) => s.key === key))
+    return { void: 'This drive has no such pair of points.' };
   if (state.meterBefore === null) return { void: 'Prove the meter on a known source first.' };
   if (point === againId) {
     const bank = state.figures[stepKey('bank', 'dc')];
@@ -213,8 +248,7 @@ export function benchLock(
   person: Person,
   now: number,
 ): BenchLock {
-  if (drive === null)
-    return { open: false, why: 'not-identified', text: 'Identify the drive first.' };
+  if (drive === null) return { open: false, why: 'not-identified', text: 'Identify the drive first.' };
   if (state.noBankTerminal)
     return {
       open: false,
@@ -223,7 +257,10 @@ export function benchLock(
     };
   const proof = proofOf(state, drive.stage, limits);
   if (!proof.complete) {
-    const text = state.lapsed === null ? 'The drive is not proven dead yet.' : `Proof lapsed: ${state.lapsed.detail}. Prove dead again.`;
+    const text =
+      state.lapsed === null
+        ? 'The drive is not proven dead yet.'
+        : `Proof lapsed: ${state.lapsed.detail}. Prove dead again.`;
     return { open: false, why: state.lapsed === null ? 'not-proven' : 'lapsed', text };
   }
   if (!proof.testAllowed)
@@ -240,6 +277,10 @@ export function benchLock(
     };
   const until = holdsUntil(state);
   if (now > until)
-    return { open: false, why: 'lapsed', text: 'Proof lapsed: half an hour without an entry. Prove dead again.' };
+    return {
+      open: false,
+      why: 'lapsed',
+      text: 'Proof lapsed: half an hour without an entry. Prove dead again.',
+    };
   return { open: true, until };
 }

@@ -23,7 +23,12 @@ export const newEntrySchema = z
     const payload = payloads[entry.kind].safeParse(entry.payload);
     if (payload.success) return { ...entry, payload: payload.data };
     for (const issue of payload.error.issues)
-      ctx.issues.push({ code: 'custom', message: issue.message, path: ['payload', ...issue.path], input: entry });
+      ctx.issues.push({
+        code: 'custom',
+        message: issue.message,
+        path: ['payload', ...issue.path],
+        input: entry,
+      });
     return z.NEVER;
   });
 

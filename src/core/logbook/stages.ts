@@ -59,18 +59,43 @@ export function stageLines(state: JobState, limits: Limits): StageLine[] {
   const found = Object.values(state.look).filter((f) => f.state === 'found').length;
   return [
     line('take', state.call !== null, state.call === null ? 'what was it doing?' : 'call taken'),
-    line('identify', drive !== null, drive === null ? 'read the rating label' : state.motor === null ? 'drive read, motor not yet' : 'plates read'),
+    line(
+      'identify',
+      drive !== null,
+      drive === null
+        ? 'read the rating label'
+        : state.motor === null
+          ? 'drive read, motor not yet'
+          : 'plates read',
+    ),
     line('as-found', state.asFound !== null, asFoundNote(state)),
-    line('look', looked === lookItems.length, looked === 0 ? 'power off, look and smell' : found > 0 ? `${found} found` : `${looked} of ${lookItems.length}`),
+    line(
+      'look',
+      looked === lookItems.length,
+      looked === 0
+        ? 'power off, look and smell'
+        : found > 0
+          ? `${found} found`
+          : `${looked} of ${lookItems.length}`,
+    ),
     makeSafeLine(state, limits),
     benchLine(state),
     line('motor', false, ''),
     line('decide', false, ''),
     line('prepare', false, ''),
     line('swap', false, ''),
-    line('first-power', false, state.signed?.payload.verdict === 'not-shorted' ? '' : 'locked: bench not passed', state.signed?.payload.verdict !== 'not-shorted'),
+    line(
+      'first-power',
+      false,
+      state.signed?.payload.verdict === 'not-shorted' ? '' : 'locked: bench not passed',
+      state.signed?.payload.verdict !== 'not-shorted',
+    ),
     line('settings', false, ''),
-    line('hand-over', state.signed !== null, state.signed === null ? 'sheet not signed' : 'static sheet signed'),
+    line(
+      'hand-over',
+      state.signed !== null,
+      state.signed === null ? 'sheet not signed' : 'static sheet signed',
+    ),
   ];
 
   function makeSafeLine(job: JobState, within: Limits): StageLine {
@@ -81,10 +106,19 @@ export function stageLines(state: JobState, limits: Limits): StageLine[] {
     if (proof.complete) return line('make-safe', false, `${proof.highest_V} V: too high`);
     if (safety.lapsed !== null) return line('make-safe', false, 'lapsed: prove again');
     if (safety.sources === null) return line('make-safe', false, 'list the sources');
-    if (unsafeSources(safety.sources.list).length > 0) return line('make-safe', false, 'a source is not isolated');
+    if (unsafeSources(safety.sources.list).length > 0)
+      return line('make-safe', false, 'a source is not isolated');
     if (safety.locked === null) return line('make-safe', false, 'lock and tag');
     const left = missingSteps(safety, drive.stage).length;
-    return line('make-safe', false, safety.meterBefore === null ? 'prove the meter' : left > 0 ? `${left} figures left` : 'prove the meter after');
+    return line(
+      'make-safe',
+      false,
+      safety.meterBefore === null
+        ? 'prove the meter'
+        : left > 0
+          ? `${left} figures left`
+          : 'prove the meter after',
+    );
   }
 
   function benchLine(job: JobState): StageLine {
@@ -94,7 +128,12 @@ export function stageLines(state: JobState, limits: Limits): StageLine[] {
     const done = plan.filter((p) => taken.has(probeKey(p))).length;
     const all = plan.length > 0 && done === plan.length;
     if (all) return line('bench', true, `${done} readings`);
-    const note = done > 0 ? `reading ${done} of ${plan.length}` : proven ? 'ready to measure' : 'locked: not proven dead';
+    const note =
+      done > 0
+        ? `reading ${done} of ${plan.length}`
+        : proven
+          ? 'ready to measure'
+          : 'locked: not proven dead';
     return line('bench', false, note, !proven && done === 0);
   }
 }

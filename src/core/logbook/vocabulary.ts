@@ -18,15 +18,7 @@ export const alarmFamilies = [
   'other',
 ] as const;
 
-export const lookItems = [
-  'capacitors',
-  'soot',
-  'moisture',
-  'fan',
-  'lugs',
-  'smell',
-  'fuses',
-] as const;
+export const lookItems = ['capacitors', 'soot', 'moisture', 'fan', 'lugs', 'smell', 'fuses'] as const;
 export type LookItem = (typeof lookItems)[number];
 export type AlarmFamily = (typeof alarmFamilies)[number];
 export type DangerSign = (typeof dangerSigns)[number];

@@ -24,7 +24,10 @@ export const sourceWords: Readonly<Record<SourceKind, { name: string; hint: stri
   ups: { name: 'UPS', hint: 'keeps control circuits live' },
   'brake-supply': { name: 'Brake supply', hint: 'rectifier of the holding brake' },
   'motor-heater': { name: 'Motor heater', hint: 'live in the motor’s box while it stands' },
-  'mains-on-relays': { name: 'Mains on relay contacts', hint: 'signals at line voltage on the control strip' },
+  'mains-on-relays': {
+    name: 'Mains on relay contacts',
+    hint: 'signals at line voltage on the control strip',
+  },
   'driven-motor': { name: 'Motor turned by its load', hint: 'a turning motor generates, magnets always' },
   load: { name: 'Load, springs, pressure', hint: 'lowered or blocked; brake or pawl holding' },
 };
@@ -80,7 +83,13 @@ export function proofPoints(stage: Stage): ProofPoint[] {
     { id: 'minus-earth', a: 'DC-', b: 'PE', where: 'bus minus to earth', quantities: dc },
     ...pairsOf(lines).map(([a, b]) => ({ id: `${a}-${b}`, a, b, where: 'line to line', quantities: both })),
     ...lines.map((a) => ({ id: `${a}-earth`, a, b: 'PE', where: 'line to earth', quantities: both })),
-    ...pairsOf(motorTerminals).map(([a, b]) => ({ id: `${a}-${b}`, a, b, where: 'motor pair', quantities: both })),
+    ...pairsOf(motorTerminals).map(([a, b]) => ({
+      id: `${a}-${b}`,
+      a,
+      b,
+      where: 'motor pair',
+      quantities: both,
+    })),
   ];
 }
 

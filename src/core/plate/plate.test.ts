@@ -1,6 +1,13 @@
 import { plateSums, polesFrom } from '.';
 
-const good = { power: { value: 5.5, unit: 'kW' as const }, volts: 400, amps: 11.2, hz: 50, rpm: 1455, cosPhi: 0.82 };
+const good = {
+  power: { value: 5.5, unit: 'kW' as const },
+  volts: 400,
+  amps: 11.2,
+  hz: 50,
+  rpm: 1455,
+  cosPhi: 0.82,
+};
 const codes = (plate: Parameters<typeof plateSums>[0]) => plateSums(plate).findings.map((f) => f.code);
 
 describe('a motor plate', () => {
@@ -41,7 +48,11 @@ describe('a motor plate', () => {
     ['poles that do not belong to the speed', { ...good, poles: 6 }, 'slip-negative'],
     ['a service factor', { ...good, serviceFactor: 1.15 }, 'service-factor'],
     ['no power factor', { ...good, cosPhi: undefined }, 'no-cos-phi'],
-    ['a second pair misread', { ...good, alternatives: [{ connection: 'delta' as const, volts: 230, amps: 9.4 }] }, 'dual-voltage'],
+    [
+      'a second pair misread',
+      { ...good, alternatives: [{ connection: 'delta' as const, volts: 230, amps: 9.4 }] },
+      'dual-voltage',
+    ],
   ])('says something about %s', (_, plate, code) => {
     expect(codes(plate)).toContain(code);
   });

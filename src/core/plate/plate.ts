@@ -97,24 +97,44 @@ function findings(plate: Plate, sums: Omit<PlateSums, 'findings'>): Finding[] {
   const { power_kW, poles, synchronousRpm, slip, efficiencyTimesPf } = sums;
 
   const slipSum = `(${figure(synchronousRpm, 4)} − ${plate.rpm}) ÷ ${figure(synchronousRpm, 4)} = ${percent(slip)}`;
-  if (poles % 2 !== 0)
-    add('poles-odd', 'wrong', 'A motor has an even number of poles.', `poles = ${poles}`);
-  if (slip < 0) add('slip-negative', 'wrong', 'Faster than synchronous speed: rpm, Hz or poles is wrong.', slipSum);
+  if (poles % 2 !== 0) add('poles-odd', 'wrong', 'A motor has an even number of poles.', `poles = ${poles}`);
+  if (slip < 0)
+    add('slip-negative', 'wrong', 'Faster than synchronous speed: rpm, Hz or poles is wrong.', slipSum);
   else if (slip === 0)
-    add('slip-zero', 'doubt', 'No slip: a synchronous or permanent-magnet motor? That is another control mode.', slipSum);
+    add(
+      'slip-zero',
+      'doubt',
+      'No slip: a synchronous or permanent-magnet motor? That is another control mode.',
+      slipSum,
+    );
   else if (slip < 0.003) add('slip-low', 'doubt', 'Very little slip: read the rpm once more.', slipSum);
   else if (slip > 0.12) add('slip-high', 'wrong', 'Far too much slip: rpm, Hz or poles is wrong.', slipSum);
   else if (slip > 0.08)
-    add('slip-large', power_kW < 1.1 ? 'info' : 'doubt', 'Much slip: usual in fractional sizes only.', slipSum);
+    add(
+      'slip-large',
+      power_kW < 1.1 ? 'info' : 'doubt',
+      'Much slip: usual in fractional sizes only.',
+      slipSum,
+    );
 
   const product = `${figure(power_kW)} kW ÷ (√3 × ${plate.volts} V × ${plate.amps} A) = ${efficiencyTimesPf.toFixed(2)}`;
   const least = leastProduct(power_kW, poles);
   if (efficiencyTimesPf > 1)
     add('product-impossible', 'wrong', 'More power out than in: power, volts or amps is wrong.', product);
   else if (efficiencyTimesPf > mostProduct)
-    add('product-high', 'doubt', 'Efficiency × power factor is too good: check power, volts and amps.', product);
+    add(
+      'product-high',
+      'doubt',
+      'Efficiency × power factor is too good: check power, volts and amps.',
+      product,
+    );
   else if (efficiencyTimesPf < least / 2)
-    add('product-impossible', 'wrong', 'Far too little power for these amps: a wrong figure or unit.', product);
+    add(
+      'product-impossible',
+      'wrong',
+      'Far too little power for these amps: a wrong figure or unit.',
+      product,
+    );
   else if (efficiencyTimesPf < least)
     add('product-low', 'doubt', 'Little power for these amps: check power, volts and amps.', product);
 
@@ -123,9 +143,17 @@ function findings(plate: Plate, sums: Omit<PlateSums, 'findings'>): Finding[] {
     const sum = `${efficiencyTimesPf.toFixed(2)} ÷ ${plate.cosPhi} = ${percent(efficiency)}`;
     if (plate.cosPhi > 1 || plate.cosPhi < 0.2)
       add('cos-phi', 'wrong', 'A power factor lies between 0.2 and 1.', `cos φ = ${plate.cosPhi}`);
-    else if (efficiency > 1) add('efficiency', 'wrong', 'Efficiency above 100 %: one of the figures is wrong.', sum);
-    else if (efficiency > 0.97) add('efficiency', 'doubt', 'Efficiency very high: read the plate once more.', sum);
-  } else add('no-cos-phi', 'info', 'No power factor on the plate: leave the drive’s default, about 0.85.', 'cos φ not given');
+    else if (efficiency > 1)
+      add('efficiency', 'wrong', 'Efficiency above 100 %: one of the figures is wrong.', sum);
+    else if (efficiency > 0.97)
+      add('efficiency', 'doubt', 'Efficiency very high: read the plate once more.', sum);
+  } else
+    add(
+      'no-cos-phi',
+      'info',
+      'No power factor on the plate: leave the drive’s default, about 0.85.',
+      'cos φ not given',
+    );
 
   if (plate.serviceFactor !== undefined && plate.serviceFactor > 1)
     add(

@@ -88,8 +88,7 @@ const resistor = (name: string, [a, b]: [string, string], ohm: number): Resistor
 
 /** Is this position a junction in this stage? A thyristor without gate current is not. */
 export const isJunction = (stage: Stage, position: Position): boolean =>
-  familyOf(position) !== null &&
-  !(stage.frontEnd === 'scr-half-3ph' && /^rect\..*hi$/.test(position));
+  familyOf(position) !== null && !(stage.frontEnd === 'scr-half-3ph' && /^rect\..*hi$/.test(position));
 
 /** What a sound device of this position contributes to the network at rest. */
 function soundElement(c: StageCase, position: Position): Element | null {
@@ -156,7 +155,8 @@ export function networkOf(c: StageCase): Element[] {
 /** The lines' and motor's junction above or below a terminal, with its sisters' names. */
 export const sistersOf = (stage: Stage, position: Position): Position[] => {
   const [group, , side] = position.split('.');
-  if (group === 'rect') return linesOf(stage).map((l): Position => `rect.${l}.${side === 'hi' ? 'hi' : 'lo'}`);
+  if (group === 'rect')
+    return linesOf(stage).map((l): Position => `rect.${l}.${side === 'hi' ? 'hi' : 'lo'}`);
   if (group === 'inv') return motorTerminals.map((p): Position => `inv.${p}.${side === 'hi' ? 'hi' : 'lo'}`);
   if (group === 'pre') return linesOf(stage).map((l): Position => `pre.${l}`);
   return [position];

@@ -93,7 +93,10 @@ function unusable(stage: Stage, observations: readonly Observation[]): Diagnosis
   const known = reachable(stage);
   const absent = observations.flatMap(({ probe }) => [probe.red, probe.black]).filter((t) => !known.has(t));
   if (absent.length > 0)
-    return nothing('terminal-absent', `This stage has no terminal ${[...new Set(absent)].join(', ')}: check the stage.`);
+    return nothing(
+      'terminal-absent',
+      `This stage has no terminal ${[...new Set(absent)].join(', ')}: check the stage.`,
+    );
   const same = observations.filter(({ probe }) => probe.red === probe.black);
   if (same.length > 0) return nothing('one-terminal', 'Both leads on one terminal tell nothing.');
   const torn = observations.filter((o) => o.contradictory);
@@ -137,7 +140,8 @@ function judgeReadings(evidence: Evidence, sound: Prediction, common: Float64Arr
     const expected: Shown = overload ? 'OL' : Number(volts.toFixed(3));
     const off_V =
       observation.state === 'finite' && !overload ? Number((observation.volts - volts).toFixed(4)) : null;
-    const agrees = off_V !== null ? Math.abs(off_V) <= model.offSisters_V : overload && observation.state !== 'finite';
+    const agrees =
+      off_V !== null ? Math.abs(off_V) <= model.offSisters_V : overload && observation.state !== 'finite';
     const band = directBand(observation.probe);
     const inBand = band !== null && observation.volts >= band[0] && observation.volts <= band[1];
     const near = off_V !== null && Math.abs(off_V) < 0.15 && (inBand || band === null);
@@ -220,7 +224,8 @@ export function diagnose(tables: Tables, readings: readonly Taken[]): Diagnosis 
   }
   const ranked = [...byFault.values()].sort((a, b) => b.probability - a.probability);
   const [first] = ranked;
-  if (first === undefined) return nothing('no-hypothesis', 'Nothing that can happen to this stage gives these readings.');
+  if (first === undefined)
+    return nothing('no-hypothesis', 'Nothing that can happen to this stage gives these readings.');
   const common = first.fit.unknowns;
   const sound = tables.predictions[0];
   if (sound === undefined) throw new RangeError('tables without the sound hypothesis');
@@ -260,7 +265,10 @@ export function diagnose(tables: Tables, readings: readonly Taken[]): Diagnosis 
     caseNotes,
     readings: judged,
     familyShift_V: Object.fromEntries(
-      tables.unknowns.families.map((family, u) => [family, (tables.familyShift_V[family] ?? 0) + at(common, u)]),
+      tables.unknowns.families.map((family, u) => [
+        family,
+        (tables.familyShift_V[family] ?? 0) + at(common, u),
+      ]),
     ),
   };
 }
@@ -313,7 +321,9 @@ function positionStates(
     const faulty = [...modes.values()].reduce((a, b) => a + b, 0);
     const hidden = (mode: FaultMode) => unseen.some((u) => u.component === component && u.mode === mode);
     const tried = (mode: FaultMode) =>
-      tables.predictions.some((p) => p.hypothesis.faults.some((f) => f.component === component && f.mode === mode));
+      tables.predictions.some((p) =>
+        p.hypothesis.faults.some((f) => f.component === component && f.mode === mode),
+      );
     const unprobed = (['short', 'open'] as const).filter(tried).every(hidden);
     const [worst, chance = 0] = [...modes].sort((a, b) => b[1] - a[1])[0] ?? [];
     if (unprobed && faulty < 0.5) return { component, state: 'unprobed', probability: 1 - faulty };

@@ -3,6 +3,9 @@ import { model } from './model';
 import type { Observation } from './observations';
 import { effect, type Prediction, type Tables } from './tables';
 
+// Taken once: looking a global up at every use costs more than the function itself.
+const { abs, exp, log, log1p, max, min, sqrt } = Math;
+
 /** How well one hypothesis explains the readings, with the unit's own drops fitted. */
 export interface Fit {
   prediction: Prediction;
@@ -14,24 +17,24 @@ export interface Fit {
   trust: Float64Array;
 }
 
-const floor = Math.log(model.slip / model.slipRange_V);
-const logTwoPi = Math.log(2 * Math.PI);
+const floor = log(model.slip / model.slipRange_V);
+const logTwoPi = log(2 * Math.PI);
 
 /** The chance that a display shows overload for a predicted voltage. */
 function overloadChance(volts: number, ceiling_V: number): number {
-  const x = (Math.abs(volts) - ceiling_V) / model.ceiling_V;
-  return 1 / (1 + Math.exp(-1.7 * x));
+  const x = (abs(volts) - ceiling_V) / model.ceiling_V;
+  return 1 / (1 + exp(-1.7 * x));
 }
 
 /** ln likelihood of the observed state alone; finite figures are weighed in the fit. */
 export function stateScore(observation: Observation, predicted_V: number, ceiling_V: number): number {
   const overload = overloadChance(predicted_V, ceiling_V);
   // A mistake seldom happens twice on one probe.
-  const poorContact = model.poorContact ** Math.min(observation.repeats, 2);
-  const slip = model.slip ** Math.min(observation.repeats, 2);
-  if (observation.state === 'finite') return Math.log((1 - overload) * (1 - poorContact) + overload * slip);
+  const poorContact = model.poorContact ** min(observation.repeats, 2);
+  const slip = model.slip ** min(observation.repeats, 2);
+  if (observation.state === 'finite') return log((1 - overload) * (1 - poorContact) + overload * slip);
   const blocked = overload + (1 - overload) * poorContact;
-  return observation.state === 'OL' ? Math.log(blocked) : Math.log(0.5 * overload + 0.01 * (1 - overload));
+  return observation.state === 'OL' ? log(blocked) : log(0.5 * overload + 0.01 * (1 - overload));
 }
 
 /**
@@ -47,10 +50,10 @@ function solveCholesky(matrix: Float64Array, n: number, rhs: Float64Array): numb
       const rowI = i * n;
       let sum = at(matrix, rowI + j);
       for (let k = 0; k < j; k += 1) sum -= at(matrix, rowI + k) * at(matrix, rowJ + k);
-      if (i === j) pivot = Math.sqrt(Math.max(sum, 1e-300));
+      if (i === j) pivot = sqrt(max(sum, 1e-300));
       matrix[rowI + j] = i === j ? pivot : sum / pivot;
     }
-    halfLog += Math.log(pivot);
+    halfLog += log(pivot);
   }
   for (let i = 0; i < n; i += 1) {
     let sum = at(rhs, i);
@@ -76,8 +79,9 @@ export interface Evidence {
 /** Sum of the state scores: cheap, and already rules most hypotheses out. */
 export function stateScores({ tables, observations, rows }: Evidence, prediction: Prediction): number {
   return observations.reduce(
-    (sum, observation, i) => sum + stateScore(observation, at(prediction.volts, rows[i] ?? 0), tables.meter.ceiling_V),
-    Math.log(prediction.hypothesis.prior),
+    (sum, observation, i) =>
+      sum + stateScore(observation, at(prediction.volts, rows[i] ?? 0), tables.meter.ceiling_V),
+    log(prediction.hypothesis.prior),
   );
 }
 
@@ -115,19 +119,18 @@ export function fit(evidence: Evidence, prediction: Prediction, states: number):
   // Where the tables stand on fitted drops already, the typical unit lies at minus that shift.
   const centre = new Float64Array(count);
   tables.unknowns.families.forEach((family, u) => (centre[u] = -(tables.familyShift_V[family] ?? 0)));
-  const priorHalfLog = 0.5 * precision.reduce((sum, p) => sum + Math.log(p), 0);
+  const priorHalfLog = 0.5 * precision.reduce((sum, p) => sum + log(p), 0);
 
   const finite = observations.flatMap((observation, i) => {
     const row = rows[i] ?? 0;
-    const usable =
-      observation.state === 'finite' && Math.abs(at(prediction.volts, row)) <= tables.meter.ceiling_V;
+    const usable = observation.state === 'finite' && abs(at(prediction.volts, row)) <= tables.meter.ceiling_V;
     if (!usable) return [];
-    const spread = model.reading_V / Math.sqrt(Math.min(observation.repeats, 4));
+    const spread = model.reading_V / sqrt(min(observation.repeats, 4));
     return [{ i, row, residual: observation.volts - at(prediction.volts, row), spread }];
   });
   const trust = new Float64Array(observations.length).fill(1);
   observations.forEach((observation, i) => {
-    const overload = Math.abs(at(prediction.volts, rows[i] ?? 0)) > tables.meter.ceiling_V;
+    const overload = abs(at(prediction.volts, rows[i] ?? 0)) > tables.meter.ceiling_V;
     if ((observation.state === 'finite') === overload) trust[i] = 0;
   });
 
@@ -135,7 +138,8 @@ export function fit(evidence: Evidence, prediction: Prediction, states: number):
   const matrix = new Float64Array(count * count);
   let halfLog = 0;
   const { starts, columns, values } = prediction.slopes;
-  const left = (f: (typeof finite)[number]): number => f.residual - effect(prediction.slopes, f.row, unknowns);
+  const left = (f: (typeof finite)[number]): number =>
+    f.residual - effect(prediction.slopes, f.row, unknowns);
   for (let round = 0; round < rounds; round += 1) {
     matrix.fill(0);
     const rhs = new Float64Array(count);
@@ -164,11 +168,11 @@ export function fit(evidence: Evidence, prediction: Prediction, states: number):
     }
     halfLog = solveCholesky(matrix, count, rhs);
     let moved = 0;
-    for (let u = 0; u < count; u += 1) moved = Math.max(moved, Math.abs(at(rhs, u) - at(unknowns, u)));
+    for (let u = 0; u < count; u += 1) moved = max(moved, abs(at(rhs, u) - at(unknowns, u)));
     unknowns.set(rhs);
     for (const f of finite) {
-      const good = Math.log(1 - model.slip) - 0.5 * (left(f) / f.spread) ** 2 - Math.log(f.spread) - 0.5 * logTwoPi;
-      trust[f.i] = 1 / (1 + Math.exp(floor - good));
+      const good = log(1 - model.slip) - 0.5 * (left(f) / f.spread) ** 2 - log(f.spread) - 0.5 * logTwoPi;
+      trust[f.i] = 1 / (1 + exp(floor - good));
     }
     if (moved < settled_V) break;
   }
@@ -177,16 +181,16 @@ export function fit(evidence: Evidence, prediction: Prediction, states: number):
   for (let u = 0; u < count; u += 1) {
     const x = at(unknowns, u) - at(centre, u);
     score -= isDevice(u)
-      ? ((model.deviceFreedom + 1) / 2) * Math.log1p((x / model.device_V) ** 2 / model.deviceFreedom)
+      ? ((model.deviceFreedom + 1) / 2) * log1p((x / model.device_V) ** 2 / model.deviceFreedom)
       : 0.5 * at(precision, u) * x * x;
   }
   for (const f of finite) {
-    const good = Math.log(1 - model.slip) - 0.5 * (left(f) / f.spread) ** 2 - Math.log(f.spread) - 0.5 * logTwoPi;
-    score += Math.max(good, floor) + Math.log1p(Math.exp(-Math.abs(good - floor)));
+    const good = log(1 - model.slip) - 0.5 * (left(f) / f.spread) ** 2 - log(f.spread) - 0.5 * logTwoPi;
+    score += max(good, floor) + log1p(exp(-abs(good - floor)));
   }
   // A finite figure where overload was predicted can only be a slip: its state has paid for that,
   // and any figure is as likely as another.
   const slips = observations.filter((o) => o.state === 'finite').length - finite.length;
-  score -= slips * Math.log(model.slipRange_V);
+  score -= slips * log(model.slipRange_V);
   return { prediction, score, unknowns, trust };
 }

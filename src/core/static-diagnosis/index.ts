@@ -15,7 +15,7 @@ export { bareNameOf, conclude, faultWords, nameOf, type Conclusion } from './wor
 /** Where nobody measured it, a bench is taken to be at this temperature; the drops are fitted anyway. */
 const usualTemperature_C = 25;
 /** Beyond this shift of a family's drop the tables are made again around the fitted unit, V. */
-const linear_V = 0.03;
+const linear_V = 0.06;
 
 /**
  * Tables for all usual probes of a stage and for those given.
@@ -28,7 +28,11 @@ export function tablesFor(
     temperature_C,
     probes = [],
     familyShift_V = {},
-  }: { temperature_C?: number | undefined; probes?: readonly Probe[]; familyShift_V?: Tables['familyShift_V'] } = {},
+  }: {
+    temperature_C?: number | undefined;
+    probes?: readonly Probe[];
+    familyShift_V?: Tables['familyShift_V'];
+  } = {},
 ): Tables {
   const every = [...fullPlan(stage), ...probes.map(({ red, black }) => ({ red, black }))];
   const unique = [...new Map(every.map((probe) => [probeKey(probe), probe])).values()];
@@ -47,9 +51,12 @@ export const covers = (tables: Tables, readings: readonly Probe[]): boolean => {
 /** Tables made again around the unit in hand, or the same ones when it is near enough to them. */
 export function recentred(tables: Tables, diagnosis: Diagnosis): Tables {
   const far = tables.unknowns.families.some(
-    (family) => Math.abs((diagnosis.familyShift_V[family] ?? 0) - (tables.familyShift_V[family] ?? 0)) > linear_V,
+    (family) =>
+      Math.abs((diagnosis.familyShift_V[family] ?? 0) - (tables.familyShift_V[family] ?? 0)) > linear_V,
   );
-  return far ? tablesFor(tables.stage, tables.meter, { ...tables, familyShift_V: diagnosis.familyShift_V }) : tables;
+  return far
+    ? tablesFor(tables.stage, tables.meter, { ...tables, familyShift_V: diagnosis.familyShift_V })
+    : tables;
 }
 
 /** The whole way for one set of readings: tables, fit, tables around the fitted unit, fit. */

@@ -27,8 +27,8 @@ export const model = {
   degraded_V: 0.1,
   degradedSpread_V: 0.05,
   /** Leaks are tried at these resistances and fitted between them, Ω. */
-  leaks_ohm: [100, 220, 470, 1000, 2200, 4700],
-  leakSpread: 0.4,
+  leaks_ohm: [120, 250, 450, 700, 1000, 1250, 1550, 1900],
+  leakSpread: 0.25,
   /** Deviation from the sisters that a sound device should not show, V. */
   offSisters_V: 0.025,
 } as const;

@@ -37,12 +37,15 @@ export function observe(readings: readonly Taken[]): Observation[] {
     else list.push(reading);
   }
   return [...byProbe].map(([key, repeats]) => {
-    const finite = repeats.flatMap((r) => (typeof r.value === 'number' ? [r.value] : [])).sort((a, b) => a - b);
+    const finite = repeats
+      .flatMap((r) => (typeof r.value === 'number' ? [r.value] : []))
+      .sort((a, b) => a - b);
     const overload = repeats.filter((r) => r.value === 'OL').length;
     const blocked = repeats.length - finite.length;
     const first = repeats[0] as Taken;
     const probe = { red: first.red, black: first.black };
-    const state = finite.length > blocked ? 'finite' : overload > 0 ? 'OL' : blocked > 0 ? 'climbing' : 'finite';
+    const state =
+      finite.length > blocked ? 'finite' : overload > 0 ? 'OL' : blocked > 0 ? 'climbing' : 'finite';
     return {
       probe,
       key,

@@ -1,4 +1,13 @@
-import { commonMeter, forwardPlan, fullPlan, networkOf, readings, stage, type Fault, type Probe } from '../power-stage';
+import {
+  commonMeter,
+  forwardPlan,
+  fullPlan,
+  networkOf,
+  readings,
+  stage,
+  type Fault,
+  type Probe,
+} from '../power-stage';
 import { conclude, covers, diagnose, diagnoseOnce, recentred, tablesFor, type Tables, type Taken } from '.';
 
 const unit = stage({ brake: true });
@@ -24,7 +33,9 @@ describe('static diagnosis of a six-diode stage with brake', () => {
   });
 
   it('names the blown upper diode on L2 from the forward readings alone', () => {
-    const { diagnosis, best, says } = first(measure([{ component: 'rect.L2.hi', mode: 'open' }], forwardPlan(unit)));
+    const { diagnosis, best, says } = first(
+      measure([{ component: 'rect.L2.hi', mode: 'open' }], forwardPlan(unit)),
+    );
     expect(diagnosis.verdict).toBe('faulty');
     expect(best?.faults).toEqual([{ component: 'rect.L2.hi', mode: 'open' }]);
     expect(says.headline).toBe('L2 upper diode is open. Nothing else fits.');
@@ -56,7 +67,11 @@ describe('static diagnosis of a six-diode stage with brake', () => {
     ['no reading', [], 'no-readings'],
     ['only overload', fullPlan(unit).map((p): Taken => ({ ...p, value: 'OL' })), 'only-overload'],
     ['only zero', fullPlan(unit).map((p): Taken => ({ ...p, value: 0 })), 'only-zero'],
-    ['overload and a figure on one probe', [...measure([]), { red: 'L1', black: 'DC+', value: 'OL' }], 'contradictory-readings'],
+    [
+      'overload and a figure on one probe',
+      [...measure([]), { red: 'L1', black: 'DC+', value: 'OL' }],
+      'contradictory-readings',
+    ],
   ] as [string, Taken[], string][])('gives no verdict on %s', (_, taken, code) => {
     const { diagnosis } = first(taken);
     expect(diagnosis.verdict).toBe('invalid');

@@ -60,7 +60,9 @@ function sparse(rows: readonly Float64Array[]): Slopes {
   return {
     starts: Int32Array.from([0, ...kept.map((columns) => (end += columns.length))]),
     columns: Int32Array.from(kept.flat()),
-    values: Float64Array.from(kept.flatMap((columns, r) => columns.map((u) => at(rows[r] as Float64Array, u)))),
+    values: Float64Array.from(
+      kept.flatMap((columns, r) => columns.map((u) => at(rows[r] as Float64Array, u))),
+    ),
   };
 }
 
@@ -97,7 +99,10 @@ function unknownsOf(stage: Stage): Unknowns {
 const columnsOf = (network: Network, unknowns: Unknowns) =>
   network.diodes.map((diode) => {
     const device = unknowns.devices.indexOf(diode.name as Position);
-    return { device: unknowns.firstDevice + device, family: unknowns.families.indexOf(familyOf(diode.name) as Family) };
+    return {
+      device: unknowns.firstDevice + device,
+      family: unknowns.families.indexOf(familyOf(diode.name) as Family),
+    };
   });
 
 function predict(

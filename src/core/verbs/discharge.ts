@@ -11,7 +11,13 @@ const readings = z
   .refine((list) => timeConstant(list) !== null, 'at least two readings at different times, falling');
 
 const input = z.union([
-  z.strictObject({ ...always, capacitance_uF: positive, bleederOhm: positive, startVolts: positive, limitVolts: positive }),
+  z.strictObject({
+    ...always,
+    capacitance_uF: positive,
+    bleederOhm: positive,
+    startVolts: positive,
+    limitVolts: positive,
+  }),
   z.strictObject({ ...always, bleederOhm: positive, readings }),
   z.strictObject({ ...always, capacitance_uF: positive, readings }),
 ]);

@@ -16,8 +16,7 @@ export const findVerb = (name: string): Verb | undefined => verbs.find((v) => v.
 
 /** What a caller gets: the answer, or a refusal with the HTTP status that goes with it. */
 export type Answer =
-  | { status: 200; body: Record<string, unknown> }
-  | { status: 400 | 404 | 422 | 500 | 503; body: Refusal };
+  { status: 200; body: Record<string, unknown> } | { status: 400 | 404 | 422 | 500 | 503; body: Refusal };
 
 export const refuse = (
   status: 400 | 404 | 422 | 500 | 503,
@@ -31,7 +30,10 @@ export const unknownVerb = (name: string): Answer =>
     {
       path: 'verb',
       given: name,
-      allowed: `one of ${verbs.map((v) => v.name).join(', ')}; nearest is "${closest(name, verbs.map((v) => v.name))}"`,
+      allowed: `one of ${verbs.map((v) => v.name).join(', ')}; nearest is "${closest(
+        name,
+        verbs.map((v) => v.name),
+      )}"`,
     },
   ]);
 

@@ -6,7 +6,8 @@ type Path = readonly PropertyKey[];
 
 const pathText = (path: Path): string =>
   path.reduce<string>(
-    (text, key) => (typeof key === 'number' ? `${text}[${key}]` : text === '' ? String(key) : `${text}.${String(key)}`),
+    (text, key) =>
+      typeof key === 'number' ? `${text}[${key}]` : text === '' ? String(key) : `${text}.${String(key)}`,
     '',
   );
 

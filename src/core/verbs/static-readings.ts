@@ -23,7 +23,13 @@ import {
 
 // Unknown keys inside an element are ignored (a reference file carries more than we need).
 const elementSchema = z.discriminatedUnion('type', [
-  z.object({ type: z.literal('R'), name: z.string(), a: z.string(), b: z.string(), ohm: z.number().positive() }),
+  z.object({
+    type: z.literal('R'),
+    name: z.string(),
+    a: z.string(),
+    b: z.string(),
+    ohm: z.number().positive(),
+  }),
   z.object({
     type: z.literal('V'),
     name: z.string(),
@@ -61,13 +67,21 @@ const input = z
         z.strictObject({ Is: z.number().positive(), n: z.number().positive(), Rs: z.number().min(0) }),
       )
       .default({}),
-    probes: z.array(z.strictObject({ red: z.string(), black: z.string() })).max(5000).optional(),
+    probes: z
+      .array(z.strictObject({ red: z.string(), black: z.string() }))
+      .max(5000)
+      .optional(),
     elements: z.array(elementSchema).max(500).optional(),
   })
   .check((ctx) => {
     const { elements, probes } = ctx.value;
     if (elements !== undefined && probes === undefined)
-      ctx.issues.push({ code: 'custom', path: ['probes'], input: probes, message: 'a list of probes goes with elements' });
+      ctx.issues.push({
+        code: 'custom',
+        path: ['probes'],
+        input: probes,
+        message: 'a list of probes goes with elements',
+      });
     if (elements !== undefined) return;
     probes?.forEach((probe, i) =>
       (['red', 'black'] as const).forEach((lead) => {
@@ -127,7 +141,8 @@ export const staticReadings = verb({
       const elements = i.elements.map((e) => given(e, i.temperature_C));
       return { readings: readings(elements, i.probes ?? [], i.meter) };
     }
-    const probes: readonly { red: string; black: string }[] = i.probes ?? (fullPlan(i.stage) satisfies Probe[]);
+    const probes: readonly { red: string; black: string }[] =
+      i.probes ?? (fullPlan(i.stage) satisfies Probe[]);
     const { notes, inner } = onStage(i.stage, probes);
     const network = networkOf({
       stage: i.stage,
@@ -136,7 +151,11 @@ export const staticReadings = verb({
       conditions: i.conditions,
       devices: i.devices as Partial<Record<Position, { Is: number; n: number; Rs: number }>>,
     });
-    const taken = readings(network, probes.map((p) => ({ red: inner(p.red), black: inner(p.black) })), i.meter);
+    const taken = readings(
+      network,
+      probes.map((p) => ({ red: inner(p.red), black: inner(p.black) })),
+      i.meter,
+    );
     return {
       readings: taken.map((r, n) => ({ ...r, ...probes[n] })),
       ...(notes.length > 0 ? { caseNotes: notes } : {}),

@@ -8,13 +8,11 @@ const list: [string, { up: Migration; down: Migration }][] = [['0001-ground', m0
 
 export const migrator = (sequelize: Sequelize): Umzug<QueryInterface> =>
   new Umzug<QueryInterface>({
-    migrations: list.map(
-      ([name, step]): RunnableMigration<QueryInterface> => ({
-        name,
-        up: ({ context }) => sequelize.transaction((transaction) => step.up(context, transaction)),
-        down: ({ context }) => sequelize.transaction((transaction) => step.down(context, transaction)),
-      }),
-    ),
+    migrations: list.map(([name, step]): RunnableMigration<QueryInterface> => ({
+      name,
+      up: ({ context }) => sequelize.transaction((transaction) => step.up(context, transaction)),
+      down: ({ context }) => sequelize.transaction((transaction) => step.down(context, transaction)),
+    })),
     context: sequelize.getQueryInterface(),
     storage: new SequelizeStorage({ sequelize, modelName: 'schema_migrations' }),
     logger: undefined,

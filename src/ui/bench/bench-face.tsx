@@ -3,7 +3,16 @@ import { Box, Text } from '@chakra-ui/react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { readDiodeTest, type Typed } from '@/core/entry-text';
 import { benchLock, type KeptReading } from '@/core/logbook';
-import { commonMeter, forwardPlan, probeKey, reversePlan, type PlannedProbe, type Position, type Probe, type Value } from '@/core/power-stage';
+import {
+  commonMeter,
+  forwardPlan,
+  probeKey,
+  reversePlan,
+  type PlannedProbe,
+  type Position,
+  type Probe,
+  type Value,
+} from '@/core/power-stage';
 import type { PositionState } from '@/core/static-diagnosis';
 import { Primary, Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';
@@ -28,7 +37,13 @@ type Purpose = 'new' | 'repeat' | 'correct';
 const planned = (probe: Probe): PlannedProbe => ({ ...probe, group: 'lines' });
 
 /** The static test: one probe, one figure, one key. */
-export function BenchFace({ store, person, limits, diagnosis, goTo }: FaceProps & { diagnosis: DiagnosisState }) {
+export function BenchFace({
+  store,
+  person,
+  limits,
+  diagnosis,
+  goTo,
+}: FaceProps & { diagnosis: DiagnosisState }) {
   const now = useNow(store.clockOffset_ms);
   const { drive, safety, readings } = store.state;
   const [withReverse, setWithReverse] = useState(false);
@@ -87,12 +102,17 @@ export function BenchFace({ store, person, limits, diagnosis, goTo }: FaceProps 
   const keep = (value: Value, typed: string) => {
     if (step === null || !lock.open) return;
     const corrected = purpose === 'correct' ? newest.get(probeKey(step))?.entryId : undefined;
-    store.record('static.reading', { red: step.red, black: step.black, value, typed: typed.slice(0, 40) }, corrected);
+    store.record(
+      'static.reading',
+      { red: step.red, black: step.black, value, typed: typed.slice(0, 40) },
+      corrected,
+    );
     setChosen(null);
     setText('');
     setTrouble(null);
   };
-  const inPlan = (probe: Probe): PlannedProbe => plan.find((p) => probeKey(p) === probeKey(probe)) ?? planned(probe);
+  const inPlan = (probe: Probe): PlannedProbe =>
+    plan.find((p) => probeKey(p) === probeKey(probe)) ?? planned(probe);
   const suggestion = result?.repeat[0] ?? (due === null ? result?.next[0] : undefined);
   const index = step === null ? plan.length : plan.findIndex((p) => probeKey(p) === probeKey(step));
   const keys: Keys = {
@@ -108,11 +128,15 @@ export function BenchFace({ store, person, limits, diagnosis, goTo }: FaceProps 
       if (last !== undefined) open(inPlan(last), 'repeat');
     },
     back: () => {
-      const before = plan.slice(0, index < 0 ? plan.length : index).reverse().find((p) => newest.has(probeKey(p)));
+      const before = plan
+        .slice(0, index < 0 ? plan.length : index)
+        .reverse()
+        .find((p) => newest.has(probeKey(p)));
       if (before !== undefined) open(before, 'correct');
     },
     suggested: () => {
-      if (suggestion !== undefined) open(inPlan(suggestion), newest.has(probeKey(suggestion)) ? 'repeat' : 'new');
+      if (suggestion !== undefined)
+        open(inPlan(suggestion), newest.has(probeKey(suggestion)) ? 'repeat' : 'new');
     },
     help: () => setHelp(true),
   };
@@ -143,8 +167,9 @@ export function BenchFace({ store, person, limits, diagnosis, goTo }: FaceProps 
       </FaceHead>
       {lock.open ? (
         <Caution title={`Bus proven dead at ${clockTime(safety.meterAfter?.at ?? safety.lastAt)}:`}>
-          {safety.figures['bank dc']?.volts ?? 0} V, again {safety.figures['bank-again dc']?.volts ?? 0} V. Holds until{' '}
-          {clockTime(lock.until)} if nothing is entered, or until anyone else takes over. Motor, line and brake-resistor leads off.
+          {safety.figures['bank dc']?.volts ?? 0} V, again {safety.figures['bank-again dc']?.volts ?? 0} V.
+          Holds until {clockTime(lock.until)} if nothing is entered, or until anyone else takes over. Motor,
+          line and brake-resistor leads off.
         </Caution>
       ) : (
         <Caution grave title="Locked.">
@@ -157,8 +182,8 @@ export function BenchFace({ store, person, limits, diagnosis, goTo }: FaceProps 
       <TerminalStrip strip={drive.strip} red={step?.red ?? null} black={step?.black ?? null} />
       {step?.group === 'fill' && (
         <Text mb="1" fontSize="0.95rem">
-          Hold the leads: the bank fills through the meter, about 1 V per second and 1000 µF. Keep <b>overload</b> when it gets
-          there, <b>climbing</b> if you do not wait.
+          Hold the leads: the bank fills through the meter, about 1 V per second and 1000 µF. Keep{' '}
+          <b>overload</b> when it gets there, <b>climbing</b> if you do not wait.
         </Text>
       )}
       <FigureField
@@ -176,7 +201,11 @@ export function BenchFace({ store, person, limits, diagnosis, goTo }: FaceProps 
         suggested={suggestion === undefined ? null : `next: ${suggestion.red} to ${suggestion.black}`}
       />
       {step !== null && (
-        <BandGauge probe={step} readings={readings} judgement={judgements.find((j) => probeKey(j) === probeKey(step))} />
+        <BandGauge
+          probe={step}
+          readings={readings}
+          judgement={judgements.find((j) => probeKey(j) === probeKey(step))}
+        />
       )}
       <Box mt="2">
         <ReadingsTable
@@ -202,8 +231,17 @@ export function BenchFace({ store, person, limits, diagnosis, goTo }: FaceProps 
       </Box>
       <Schematic stage={stage} states={states} probe={step} />
       {last !== undefined && (
-        <Text className="visually-hidden" role="status" position="absolute" width="1px" height="1px" overflow="hidden" clipPath="inset(50%)">
-          {store.unsent.has(last.entryId) ? 'Sending' : 'Kept'} {last.red} to {last.black} {shownValue(last.value)}
+        <Text
+          className="visually-hidden"
+          role="status"
+          position="absolute"
+          width="1px"
+          height="1px"
+          overflow="hidden"
+          clipPath="inset(50%)"
+        >
+          {store.unsent.has(last.entryId) ? 'Sending' : 'Kept'} {last.red} to {last.black}{' '}
+          {shownValue(last.value)}
         </Text>
       )}
       {help && <KeySheet close={() => setHelp(false)} />}

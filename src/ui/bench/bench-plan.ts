@@ -1,5 +1,12 @@
 import type { Screw } from '@/core/logbook';
-import { linesOf, motorTerminals, type PlannedProbe, type Probe, type Stage, type Terminal } from '@/core/power-stage';
+import {
+  linesOf,
+  motorTerminals,
+  type PlannedProbe,
+  type Probe,
+  type Stage,
+  type Terminal,
+} from '@/core/power-stage';
 
 export interface Row {
   id: string;
@@ -10,7 +17,11 @@ export interface Row {
 
 /** The readings as a table: one row a group, one column a terminal. */
 export function rowsOf(stage: Stage, withReverse: boolean): Row[] {
-  const walked: Terminal[] = [...linesOf(stage), ...motorTerminals, ...(stage.brake ? (['BR'] as const) : [])];
+  const walked: Terminal[] = [
+    ...linesOf(stage),
+    ...motorTerminals,
+    ...(stage.brake ? (['BR'] as const) : []),
+  ];
   const row = (id: string, title: string, hint: string, probe: (t: Terminal) => Probe): Row => ({
     id,
     title,
@@ -46,7 +57,12 @@ const deviceWords = (terminal: Terminal): string =>
 /** What this step is called: "Lower rectifier, L2". */
 export function stepTitle(step: PlannedProbe): string {
   const side = sideWords[step.group];
-  if (step.group === 'upper' || step.group === 'lower' || step.group === 'upper-reverse' || step.group === 'lower-reverse') {
+  if (
+    step.group === 'upper' ||
+    step.group === 'lower' ||
+    step.group === 'upper-reverse' ||
+    step.group === 'lower-reverse'
+  ) {
     const moving = step.red.startsWith('DC') ? step.black : step.red;
     const [first = '', ...rest] = side.split(',');
     return `${first} ${deviceWords(moving)}${rest.length > 0 ? ', reverse' : ''}`;
@@ -55,7 +71,11 @@ export function stepTitle(step: PlannedProbe): string {
 }
 
 /** Where the leads go, said against the step before: one lead stays parked. */
-export function leadWords(step: Probe, before: Probe | null, strip: readonly Screw[]): { lead: string; verb: string; mark: string; terminal: Terminal }[] {
+export function leadWords(
+  step: Probe,
+  before: Probe | null,
+  strip: readonly Screw[],
+): { lead: string; verb: string; mark: string; terminal: Terminal }[] {
   const markOf = (t: Terminal): string => strip.find((s) => s.terminal === t)?.mark ?? t;
   const say = (lead: 'Red' | 'Black', terminal: Terminal, last: Terminal | undefined) => ({
     lead,

@@ -11,13 +11,21 @@ const candidateWords = (c: Candidate, stage: Stage): string =>
   c.faults.length === 0 ? 'nothing shorted or open' : c.faults.map((f) => faultWords(f, stage)).join(' and ');
 
 /** Suspects with their share, behind why? only: the sentence is what counts. */
-function Suspects({ diagnosis, stage, took_ms }: { diagnosis: Diagnosis; stage: Stage; took_ms: number | null }) {
+function Suspects({
+  diagnosis,
+  stage,
+  took_ms,
+}: {
+  diagnosis: Diagnosis;
+  stage: Stage;
+  took_ms: number | null;
+}) {
   const listed = diagnosis.candidates.slice(0, 6).filter((c) => c.probability > 0.001);
   return (
     <Why>
       <Text mb="1">
-        Every fault that a stage like this can have ({positionsOf(stage).length} positions) was solved as a network and
-        compared with your readings, the drops fitted to this unit.
+        Every fault that a stage like this can have ({positionsOf(stage).length} positions) was solved as a
+        network and compared with your readings, the drops fitted to this unit.
       </Text>
       <Box as="ul" listStyleType="none" display="grid" gap="1">
         {listed.map((c) => (
@@ -26,7 +34,9 @@ function Suspects({ diagnosis, stage, took_ms }: { diagnosis: Diagnosis; stage: 
               <Box height="5px" bg="ink" width={`${(100 * c.probability).toFixed(1)}%`} />
             </Box>
             {(100 * c.probability).toFixed(1)} % {candidateWords(c, stage)}
-            {c.equivalents !== undefined && c.equivalents.length > 0 && ` (or ${c.equivalents.length} that look the same so far)`}
+            {c.equivalents !== undefined &&
+              c.equivalents.length > 0 &&
+              ` (or ${c.equivalents.length} that look the same so far)`}
           </Box>
         ))}
       </Box>

@@ -15,7 +15,14 @@ export interface Keys {
   help: () => void;
 }
 
-const letters: Record<string, keyof Keys> = { o: 'overload', s: 'short', c: 'climbing', r: 'repeat', n: 'suggested', '?': 'help' };
+const letters: Record<string, keyof Keys> = {
+  o: 'overload',
+  s: 'short',
+  c: 'climbing',
+  r: 'repeat',
+  n: 'suggested',
+  '?': 'help',
+};
 
 /** The one field that has focus: figure and Enter, or one key for what is no figure. */
 export function FigureField({

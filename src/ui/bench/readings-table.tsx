@@ -26,7 +26,10 @@ function Cell({
   const last = own[own.length - 1];
   const mark: Mark = last === undefined ? 'unprobed' : (judgement?.state ?? 'unprobed');
   const waiting = last !== undefined && unsent.has(last.entryId);
-  const words = last === undefined ? 'not probed' : `${last.value === 'OL' ? 'overload' : shownValue(last.value)}, ${markWord(mark)}`;
+  const words =
+    last === undefined
+      ? 'not probed'
+      : `${last.value === 'OL' ? 'overload' : shownValue(last.value)}, ${markWord(mark)}`;
   return (
     <Box as="td" p="0" textAlign="right">
       <Box
@@ -47,7 +50,12 @@ function Cell({
         color={mark === 'unprobed' ? 'slate' : mark === 'sound' ? 'ink' : markColour(mark)}
         fontStyle={waiting ? 'italic' : 'normal'}
       >
-        <button type="button" onClick={select} aria-pressed={selected} aria-label={`${probe.red} to ${probe.black}: ${words}${waiting ? ', not kept yet' : ''}`}>
+        <button
+          type="button"
+          onClick={select}
+          aria-pressed={selected}
+          aria-label={`${probe.red} to ${probe.black}: ${words}${waiting ? ', not kept yet' : ''}`}
+        >
           <span style={{ whiteSpace: 'nowrap' }}>
             {last !== undefined && shownValue(last.value)}{' '}
             {(last === undefined || mark !== 'sound') && <StateMark mark={mark} size={13} label={null} />}
@@ -55,7 +63,11 @@ function Cell({
           </span>
           {own.length > 1 && (
             <span style={{ fontSize: '0.72rem', color: 'var(--chakra-colors-soft)' }}>
-              was {own.slice(0, -1).map((r) => shownValue(r.value)).join(', ')}
+              was{' '}
+              {own
+                .slice(0, -1)
+                .map((r) => shownValue(r.value))
+                .join(', ')}
             </span>
           )}
         </button>
@@ -97,17 +109,40 @@ export function ReadingsTable({
   const fill: Probe = { red: 'DC+', black: 'DC-' };
   return (
     <Box overflowX="auto">
-      <Box as="table" width="100%" css={{ borderCollapse: 'collapse', '& tr': { borderBottom: '1px solid var(--chakra-colors-line)' } }}>
-        <caption style={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden' }}>Readings in volts</caption>
+      <Box
+        as="table"
+        width="100%"
+        css={{ borderCollapse: 'collapse', '& tr': { borderBottom: '1px solid var(--chakra-colors-line)' } }}
+      >
+        <caption style={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden' }}>
+          Readings in volts
+        </caption>
         <thead>
           <tr>
             <td />
             {head?.cells.map(({ terminal }) => (
-              <Text as="th" key={terminal} fontFamily="heading" fontWeight="500" fontSize="0.9rem" color="soft" textAlign="right" px="1.5">
+              <Text
+                as="th"
+                key={terminal}
+                fontFamily="heading"
+                fontWeight="500"
+                fontSize="0.9rem"
+                color="soft"
+                textAlign="right"
+                px="1.5"
+              >
                 {terminal}
               </Text>
             ))}
-            <Text as="th" fontFamily="heading" fontWeight="500" fontSize="0.9rem" color="soft" textAlign="right" px="1.5">
+            <Text
+              as="th"
+              fontFamily="heading"
+              fontWeight="500"
+              fontSize="0.9rem"
+              color="soft"
+              textAlign="right"
+              px="1.5"
+            >
               bus
             </Text>
           </tr>
@@ -115,7 +150,15 @@ export function ReadingsTable({
         <tbody>
           {rows.map((row) => (
             <tr key={row.id}>
-              <Text as="th" textAlign="left" fontFamily="heading" fontWeight="500" whiteSpace="nowrap" pr="2" fontSize="0.95rem">
+              <Text
+                as="th"
+                textAlign="left"
+                fontFamily="heading"
+                fontWeight="500"
+                whiteSpace="nowrap"
+                pr="2"
+                fontSize="0.95rem"
+              >
                 {row.title}
                 <Text as="span" display="block" fontSize="0.76rem" color="soft" fontWeight="400">
                   {row.hint}

@@ -3,8 +3,21 @@ export type Sound = 'sound' | 'doubt' | 'failed';
 
 const tunes: Record<Sound, { type: OscillatorType; notes: [hz: number, from_s: number, to_s: number][] }> = {
   sound: { type: 'sine', notes: [[1320, 0, 0.09]] },
-  doubt: { type: 'triangle', notes: [[880, 0, 0.12], [620, 0.15, 0.32]] },
-  failed: { type: 'sawtooth', notes: [[210, 0, 0.13], [210, 0.18, 0.31], [160, 0.36, 0.62]] },
+  doubt: {
+    type: 'triangle',
+    notes: [
+      [880, 0, 0.12],
+      [620, 0.15, 0.32],
+    ],
+  },
+  failed: {
+    type: 'sawtooth',
+    notes: [
+      [210, 0, 0.13],
+      [210, 0.18, 0.31],
+      [160, 0.36, 0.62],
+    ],
+  },
 };
 
 let context: AudioContext | null = null;

@@ -15,7 +15,15 @@ function Probe({ x, colour, letter }: { x: number; colour: string; letter: strin
         strokeLinecap="round"
       />
       <circle cx={x + 17} cy="20" r="14" fill={colour} stroke="var(--chakra-colors-card)" strokeWidth="1.5" />
-      <text x={x + 17} y="25.5" textAnchor="middle" fill="#fff" fontFamily="Barlow" fontWeight="600" fontSize="15">
+      <text
+        x={x + 17}
+        y="25.5"
+        textAnchor="middle"
+        fill="#fff"
+        style={{ fontFamily: "'Barlow'" }}
+        fontWeight="600"
+        fontSize="15"
+      >
         {letter}
       </text>
     </g>
@@ -26,32 +34,69 @@ function Probe({ x, colour, letter }: { x: number; colour: string; letter: strin
  * The power strip in the order of its screws, with the letters on its plate, the neutral names
  * below and both leads where they belong for this step.
  */
-export function TerminalStrip({ strip, red, black }: { strip: readonly Screw[]; red: Terminal | null; black: Terminal | null }) {
+export function TerminalStrip({
+  strip,
+  red,
+  black,
+}: {
+  strip: readonly Screw[];
+  red: Terminal | null;
+  black: Terminal | null;
+}) {
   const at = (terminal: Terminal | null): number => {
     const index = strip.findIndex((s) => s.terminal === terminal);
     return index < 0 ? -1 : 10 + index * pitch + 27;
   };
-  const markOf = (terminal: Terminal | null): string => strip.find((s) => s.terminal === terminal)?.mark ?? String(terminal);
+  const markOf = (terminal: Terminal | null): string =>
+    strip.find((s) => s.terminal === terminal)?.mark ?? String(terminal);
   const width = strip.length * pitch + 26;
   return (
     <svg
       viewBox={`0 0 ${width} 148`}
       style={{ width: '100%', maxWidth: width, display: 'block' }}
       role="img"
-      aria-label={red === null || black === null ? 'Power strip' : `Power strip: red lead on ${markOf(red)}, black lead on ${markOf(black)}`}
+      aria-label={
+        red === null || black === null
+          ? 'Power strip'
+          : `Power strip: red lead on ${markOf(red)}, black lead on ${markOf(black)}`
+      }
     >
       {strip.map(({ mark, terminal }, i) => {
         const x = 10 + i * pitch;
         const touched = terminal === red || terminal === black;
         return (
           <g key={`${mark}-${terminal}`}>
-            <rect x={x} y="64" width="54" height="56" rx="3" fill="var(--chakra-colors-paper)" stroke={ink} strokeWidth={touched ? 3 : 1.6} />
+            <rect
+              x={x}
+              y="64"
+              width="54"
+              height="56"
+              rx="3"
+              fill="var(--chakra-colors-paper)"
+              stroke={ink}
+              strokeWidth={touched ? 3 : 1.6}
+            />
             <circle cx={x + 27} cy="86" r="9" fill="none" stroke={ink} strokeWidth="1.6" />
             <path d={`M${x + 21} 92 L${x + 33} 80`} stroke={ink} strokeWidth="1.6" />
-            <text x={x + 27} y="114" textAnchor="middle" fontFamily="Barlow Semi Condensed" fontWeight="600" fontSize="16" fill={ink}>
+            <text
+              x={x + 27}
+              y="114"
+              textAnchor="middle"
+              style={{ fontFamily: "'Barlow Semi Condensed'" }}
+              fontWeight="600"
+              fontSize="16"
+              fill={ink}
+            >
               {mark}
             </text>
-            <text x={x + 27} y="138" textAnchor="middle" fontFamily="IBM Plex Mono" fontSize="12.5" fill="var(--chakra-colors-soft)">
+            <text
+              x={x + 27}
+              y="138"
+              textAnchor="middle"
+              style={{ fontFamily: "'IBM Plex Mono'" }}
+              fontSize="12.5"
+              fill="var(--chakra-colors-soft)"
+            >
               {terminal === mark ? '' : terminal.replace('DC-', 'DC−')}
             </text>
           </g>

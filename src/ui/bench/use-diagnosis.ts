@@ -28,7 +28,9 @@ export function useDiagnosis(stage: Stage | null, meter: Meter, readings: readon
 
   useEffect(() => {
     if (key === '') return;
-    const worker = new Worker(new URL('../../workers/static-diagnosis.worker.ts', import.meta.url), { type: 'module' });
+    const worker = new Worker(new URL('../../workers/static-diagnosis.worker.ts', import.meta.url), {
+      type: 'module',
+    });
     worker.onerror = () => setState({ ...idle, failed: true });
     remote.current = wrap<StaticDiagnosisWorker>(worker);
     running.current = false;
@@ -56,7 +58,8 @@ export function useDiagnosis(stage: Stage | null, meter: Meter, readings: readon
           if (worker === null) return;
           setState((s) => ({ ...s, busy: true }));
           const { diagnosis, took_ms } = await worker.diagnose(on, meter, request);
-          if (remote.current === worker) setState({ diagnosis, busy: wanted.current !== null, failed: false, took_ms });
+          if (remote.current === worker)
+            setState({ diagnosis, busy: wanted.current !== null, failed: false, took_ms });
         }
       } catch {
         setState({ ...idle, failed: true });

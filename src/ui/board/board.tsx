@@ -33,7 +33,11 @@ function StopClock({ line, now }: { line: BoardLine; now: number }) {
         {now === 0 ? '' : word}
       </Text>
       <Box height="6px" bg="cardEdge" my="1" aria-hidden>
-        <Box height="6px" bg={tone} width={`${Math.min(100, (100 * stopped_min) / Math.max(allowed, 1)).toFixed(0)}%`} />
+        <Box
+          height="6px"
+          bg={tone}
+          width={`${Math.min(100, (100 * stopped_min) / Math.max(allowed, 1)).toFixed(0)}%`}
+        />
       </Box>
       <Text fontSize="0.85rem" color="soft" fontFamily="mono">
         {now === 0 ? '' : `stopped ${span(stopped_min)} of ${span(allowed)}`}
@@ -60,7 +64,13 @@ function JobLine({ line, now }: { line: BoardLine; now: number }) {
       _hover={{ bg: 'paper' }}
     >
       <NextLink href={`/jobs/${line.jobId}`} prefetch={false}>
-        <svg width="34" height="34" viewBox="0 0 34 34" aria-hidden style={{ position: 'absolute', left: 0, top: 16 }}>
+        <svg
+          width="34"
+          height="34"
+          viewBox="0 0 34 34"
+          aria-hidden
+          style={{ position: 'absolute', left: 0, top: 16 }}
+        >
           <path d="M0 4 L22 8 A9 9 0 0 1 22 26 L0 30 Z" fill="var(--chakra-colors-bench)" />
         </svg>
         <Box>
@@ -70,7 +80,12 @@ function JobLine({ line, now }: { line: BoardLine; now: number }) {
           <Text color="soft">{line.site}</Text>
           <Text>
             {line.drive ?? 'drive not identified'}
-            {line.serial !== null && line.serial !== '' && <Text as="span" color="soft"> · {line.serial}</Text>}
+            {line.serial !== null && line.serial !== '' && (
+              <Text as="span" color="soft">
+                {' '}
+                · {line.serial}
+              </Text>
+            )}
           </Text>
         </Box>
         <Box>
@@ -98,12 +113,14 @@ function JobLine({ line, now }: { line: BoardLine; now: number }) {
             </>
           ) : (
             <Text fontWeight="500">
-              <StateMark mark={marks[line.conclusion.verdict] ?? 'doubt'} label={null} /> {line.conclusion.headline}
+              <StateMark mark={marks[line.conclusion.verdict] ?? 'doubt'} label={null} />{' '}
+              {line.conclusion.headline}
             </Text>
           )}
           {line.openQuestions > 0 && (
             <Text fontSize="0.93rem" color="doubt" fontWeight="500">
-              <StateMark mark="doubt" label={null} /> {line.openQuestions} open {line.openQuestions === 1 ? 'question' : 'questions'}
+              <StateMark mark="doubt" label={null} /> {line.openQuestions} open{' '}
+              {line.openQuestions === 1 ? 'question' : 'questions'}
             </Text>
           )}
         </Box>
@@ -114,11 +131,23 @@ function JobLine({ line, now }: { line: BoardLine; now: number }) {
 }
 
 /** The jobs of the day, the tightest clock first. */
-export function Board({ jobs, people, person }: { jobs: readonly BoardLine[]; people: readonly Person[]; person: Person }) {
+export function Board({
+  jobs,
+  people,
+  person,
+}: {
+  jobs: readonly BoardLine[];
+  people: readonly Person[];
+  person: Person;
+}) {
   const now = useNow(0, 15_000);
   return (
     <>
-      <TopBar people={people} person={person} />
+      <TopBar people={people} person={person}>
+        <Text asChild color="benchSoft" minH="44px" display="inline-flex" alignItems="center">
+          <NextLink href="/settings">Settings</NextLink>
+        </Text>
+      </TopBar>
       <Box as="main" px={{ base: 3, md: 5 }} pb="8">
         <Box display="flex" alignItems="center" justifyContent="space-between" gap="4" mb="3" mt="1">
           <Heading as="h1" fontFamily="heading" fontWeight="600" fontSize="1.4rem" color="benchInk">
@@ -130,7 +159,9 @@ export function Board({ jobs, people, person }: { jobs: readonly BoardLine[]; pe
         </Box>
         {jobs.length === 0 ? (
           <Box bg="card" borderRadius="4px" p="8">
-            <Text fontSize="1.1rem">No job is open. A machine has stopped? Start with New job; it takes half a minute.</Text>
+            <Text fontSize="1.1rem">
+              No job is open. A machine has stopped? Start with New job; it takes half a minute.
+            </Text>
           </Box>
         ) : (
           <Box display="grid" gap="3">

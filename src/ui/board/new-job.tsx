@@ -56,9 +56,12 @@ export function NewJob({
     const known = machines.find((m) => m.id === machine);
     const hours = allowed.trim() === '' ? null : Number(allowed.replace(',', '.'));
     if (complaint.trim() === '') return setTrouble('Say in a few words what is wrong.');
-    if (known === undefined && (name.trim() === '' || site.trim() === '')) return setTrouble('Name the machine and its place.');
-    if (danger === null || suspended === null) return setTrouble('Answer both questions about danger; “not sure” is an answer.');
-    if (hours !== null && !(hours >= 0)) return setTrouble('Hours allowed: a figure like 4 or 1.5, or leave it empty.');
+    if (known === undefined && (name.trim() === '' || site.trim() === ''))
+      return setTrouble('Name the machine and its place.');
+    if (danger === null || suspended === null)
+      return setTrouble('Answer both questions about danger; “not sure” is an answer.');
+    if (hours !== null && !(hours >= 0))
+      return setTrouble('Hours allowed: a figure like 4 or 1.5, or leave it empty.');
     if (ids.current.job === '') ids.current = { job: v7(), entry: v7(), asset: v7() };
     const payload: Payload<'job.opened'> = {
       assetId: known?.id ?? ids.current.asset,
@@ -79,7 +82,14 @@ export function NewJob({
         method: 'POST',
         headers: { 'content-type': 'application/json' },
         body: JSON.stringify({
-          entry: { v: 1, id: ids.current.entry, jobId: ids.current.job, at: new Date().toISOString(), kind: 'job.opened', payload },
+          entry: {
+            v: 1,
+            id: ids.current.entry,
+            jobId: ids.current.job,
+            at: new Date().toISOString(),
+            kind: 'job.opened',
+            payload,
+          },
         }),
       });
       if (answer.ok) return router.push(`/jobs/${ids.current.job}`);
@@ -94,7 +104,15 @@ export function NewJob({
   return (
     <>
       <TopBar people={people} person={person} />
-      <Box as="main" bg="card" borderRadius="4px" mx={{ base: 0, md: 5 }} mb="5" p={{ base: 4, md: 7 }} maxW="1000px">
+      <Box
+        as="main"
+        bg="card"
+        borderRadius="4px"
+        mx={{ base: 0, md: 5 }}
+        mb="5"
+        p={{ base: 4, md: 7 }}
+        maxW="1000px"
+      >
         <FaceHead title="New job">Half a minute; the rest comes at the machine.</FaceHead>
         <form onSubmit={(e) => void submit(e)} noValidate>
           <FieldGrid min="240px">
@@ -109,14 +127,37 @@ export function NewJob({
             />
             {machine === newMachine && (
               <>
-                <Field label="Its name" value={name} onChange={(e) => setName(e.target.value)} maxLength={200} />
+                <Field
+                  label="Its name"
+                  value={name}
+                  onChange={(e) => setName(e.target.value)}
+                  maxLength={200}
+                />
                 <Field label="Place" value={site} onChange={(e) => setSite(e.target.value)} maxLength={200} />
               </>
             )}
-            <Field label="What is wrong?" value={complaint} onChange={(e) => setComplaint(e.target.value)} maxLength={200} autoFocus />
+            <Field
+              label="What is wrong?"
+              value={complaint}
+              onChange={(e) => setComplaint(e.target.value)}
+              maxLength={200}
+              autoFocus
+            />
             <Select label="Standing since" value={stopped} onChange={setStopped} options={since} />
-            <Field label="May stand for" figure unit="h" hint="empty if nobody said" value={allowed} onChange={(e) => setAllowed(e.target.value)} />
-            <Field label="Who waits downstream?" value={downstream} onChange={(e) => setDownstream(e.target.value)} maxLength={200} />
+            <Field
+              label="May stand for"
+              figure
+              unit="h"
+              hint="empty if nobody said"
+              value={allowed}
+              onChange={(e) => setAllowed(e.target.value)}
+            />
+            <Field
+              label="Who waits downstream?"
+              value={downstream}
+              onChange={(e) => setDownstream(e.target.value)}
+              maxLength={200}
+            />
           </FieldGrid>
           <FieldGrid min="240px">
             <Choice label="Is anyone in danger?" options={yesNo} value={danger} onChange={setDanger} />
@@ -125,7 +166,8 @@ export function NewJob({
           </FieldGrid>
           {(danger === 'yes' || suspended === 'yes') && (
             <Caution grave title="People first.">
-              Clear the area and have the load lowered or blocked by whoever is responsible for it, before anything else.
+              Clear the area and have the load lowered or blocked by whoever is responsible for it, before
+              anything else.
             </Caution>
           )}
           {trouble !== null && (

@@ -12,7 +12,7 @@ import { Photos } from '../kit/photos';
 import { numberFrom } from './number-from';
 
 type Drive = Payload<'identify.drive'>;
-interface Text {
+interface LabelText {
   maker: string;
   type: string;
   badge: string;
@@ -27,7 +27,7 @@ interface Text {
 const freeEntry = 'free';
 const keyOf = (type: DriveType, model: string): string => `${type.id} ${model}`;
 
-const asText = (d: Drive | null): Text => ({
+const asText = (d: Drive | null): LabelText => ({
   maker: d?.maker ?? '',
   type: d?.type ?? '',
   badge: d?.badge ?? '',
@@ -56,7 +56,9 @@ export function DriveForm({
   const [similar, setSimilar] = useState(drive?.drawingOnlySimilar ?? false);
   const [photos, setPhotos] = useState<string[]>(drive?.photos ?? []);
   const [kept, setKept] = useState<string | null>(null);
-  const { register, handleSubmit, reset, getValues, formState } = useForm<Text>({ defaultValues: asText(drive) });
+  const { register, handleSubmit, reset, getValues, formState } = useForm<LabelText>({
+    defaultValues: asText(drive),
+  });
   const type = catalogue.find((t) => t.models.some((m) => keyOf(t, m.type) === chosen)) ?? null;
   const model = type?.models.find((m) => keyOf(type, m.type) === chosen) ?? null;
 
@@ -82,7 +84,10 @@ export function DriveForm({
 
   const submit = handleSubmit((form) => {
     const number = (text: string): number => numberFrom(text) ?? 0;
-    const bank = { capacitance_uF: number(form.capacitance_uF), bleederOhm: number(form.bleeder_kohm) * 1000 };
+    const bank = {
+      capacitance_uF: number(form.capacitance_uF),
+      bleederOhm: number(form.bleeder_kohm) * 1000,
+    };
     const free = stageWith({
       frontEnd: phases === '1' ? 'diode-1ph' : 'diode-3ph',
       link,
@@ -119,23 +124,82 @@ export function DriveForm({
           onChange={choose}
           options={[
             { value: freeEntry, label: 'not in the catalogue: free entry' },
-            ...catalogue.flatMap((t) => t.models.map((m) => ({ value: keyOf(t, m.type), label: `${t.maker} ${m.type}` }))),
+            ...catalogue.flatMap((t) =>
+              t.models.map((m) => ({ value: keyOf(t, m.type), label: `${t.maker} ${m.type}` })),
+            ),
           ]}
         />
-        <Field label="Maker" error={error.maker?.message} {...register('maker', { required: 'Read it from the label' })} />
-        <Field label="Type code" error={error.type?.message} {...register('type', { required: 'Read it from the label' })} />
+        <Field
+          label="Maker"
+          error={error.maker?.message}
+          {...register('maker', { required: 'Read it from the label' })}
+        />
+        <Field
+          label="Type code"
+          error={error.type?.message}
+          {...register('type', { required: 'Read it from the label' })}
+        />
         <Field label="Badge on the cover" hint="if a reseller's name" {...register('badge')} />
         <Field label="Serial number" {...register('serial')} />
-        <Field label="Supply" figure unit="V" error={error.supply_V?.message} {...register('supply_V', figure)} />
-        <Choice label="Phases in" value={phases} onChange={setPhases} disabled={type !== null} options={[{ value: '3', label: 'three' }, { value: '1', label: 'one' }]} />
-        <Field label="Rated output" figure unit="A" error={error.ratedAmps?.message} {...register('ratedAmps', figure)} />
-        <Field label="Wait on the label" figure unit="min" error={error.labelWait_min?.message} {...register('labelWait_min', figure)} />
-        <Field label="Bank" figure unit="µF" hint="estimate if unknown" error={error.capacitance_uF?.message} {...register('capacitance_uF', figure)} />
-        <Field label="Bleeder" figure unit="kΩ" hint="estimate if unknown" error={error.bleeder_kohm?.message} {...register('bleeder_kohm', figure)} />
+        <Field
+          label="Supply"
+          figure
+          unit="V"
+          error={error.supply_V?.message}
+          {...register('supply_V', figure)}
+        />
+        <Choice
+          label="Phases in"
+          value={phases}
+          onChange={setPhases}
+          disabled={type !== null}
+          options={[
+            { value: '3', label: 'three' },
+            { value: '1', label: 'one' },
+          ]}
+        />
+        <Field
+          label="Rated output"
+          figure
+          unit="A"
+          error={error.ratedAmps?.message}
+          {...register('ratedAmps', figure)}
+        />
+        <Field
+          label="Wait on the label"
+          figure
+          unit="min"
+          error={error.labelWait_min?.message}
+          {...register('labelWait_min', figure)}
+        />
+        <Field
+          label="Bank"
+          figure
+          unit="µF"
+          hint="estimate if unknown"
+          error={error.capacitance_uF?.message}
+          {...register('capacitance_uF', figure)}
+        />
+        <Field
+          label="Bleeder"
+          figure
+          unit="kΩ"
+          hint="estimate if unknown"
+          error={error.bleeder_kohm?.message}
+          {...register('bleeder_kohm', figure)}
+        />
       </FieldGrid>
       {type === null && (
         <FieldGrid>
-          <Choice label="Brake terminal" value={brake} onChange={setBrake} options={[{ value: 'yes', label: 'yes' }, { value: 'no', label: 'no' }]} />
+          <Choice
+            label="Brake terminal"
+            value={brake}
+            onChange={setBrake}
+            options={[
+              { value: 'yes', label: 'yes' },
+              { value: 'no', label: 'no' },
+            ]}
+          />
           <Choice
             label="Link or choke terminals"
             value={link}

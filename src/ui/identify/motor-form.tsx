@@ -13,10 +13,21 @@ import { Why } from '../kit/why';
 import { numberFrom } from './number-from';
 
 type Motor = Payload<'identify.motor'>;
-const fields = ['power', 'volts', 'amps', 'hz', 'rpm', 'cosPhi', 'serviceFactor', 'poles', 'volts2', 'amps2', 'insulationClass'] as const;
-type Text = Record<(typeof fields)[number], string>;
+type PlateField =
+  | 'power'
+  | 'volts'
+  | 'amps'
+  | 'hz'
+  | 'rpm'
+  | 'cosPhi'
+  | 'serviceFactor'
+  | 'poles'
+  | 'volts2'
+  | 'amps2'
+  | 'insulationClass';
+type PlateText = Record<PlateField, string>;
 
-const asText = (m: Motor | null): Text => {
+const asText = (m: Motor | null): PlateText => {
   const n = (x: number | undefined): string => (x === undefined ? '' : String(x));
   const other = m?.plate.alternatives?.[0];
   return {
@@ -35,11 +46,17 @@ const asText = (m: Motor | null): Text => {
 };
 
 /** The plate as far as its figures can be read; null until the ones that matter are there. */
-function plateFrom(text: Text, unit: 'kW' | 'hp', connection: 'star' | 'delta'): Plate | null {
+function plateFrom(text: PlateText, unit: 'kW' | 'hp', connection: 'star' | 'delta'): Plate | null {
   const value = numberFrom(text.power);
   const [volts, amps, hz, rpm] = [text.volts, text.amps, text.hz, text.rpm].map(numberFrom);
   if (value === null || !volts || !amps || !hz || !rpm) return null;
-  const [cosPhi, serviceFactor, poles, volts2, amps2] = [text.cosPhi, text.serviceFactor, text.poles, text.volts2, text.amps2].map(numberFrom);
+  const [cosPhi, serviceFactor, poles, volts2, amps2] = [
+    text.cosPhi,
+    text.serviceFactor,
+    text.poles,
+    text.volts2,
+    text.amps2,
+  ].map(numberFrom);
   return {
     power: { value, unit },
     volts,
@@ -50,7 +67,15 @@ function plateFrom(text: Text, unit: 'kW' | 'hp', connection: 'star' | 'delta'):
     ...(serviceFactor ? { serviceFactor } : {}),
     ...(poles ? { poles } : {}),
     ...(volts2 && amps2
-      ? { alternatives: [{ connection: connection === 'star' ? ('delta' as const) : ('star' as const), volts: volts2, amps: amps2 }] }
+      ? {
+          alternatives: [
+            {
+              connection: connection === 'star' ? ('delta' as const) : ('star' as const),
+              volts: volts2,
+              amps: amps2,
+            },
+          ],
+        }
       : {}),
   };
 }
@@ -64,7 +89,8 @@ function Sums({ plate }: { plate: Plate }) {
   return (
     <Section title="What follows">
       <Text mb="2" fontFamily="mono" fontSize="1.02rem">
-        {sums.power_kW.toFixed(2)} kW · {sums.poles} poles · {(100 * sums.slip).toFixed(1)} % slip · {sums.torque_Nm.toFixed(1)} N·m
+        {sums.power_kW.toFixed(2)} kW · {sums.poles} poles · {(100 * sums.slip).toFixed(1)} % slip ·{' '}
+        {sums.torque_Nm.toFixed(1)} N·m
       </Text>
       <Box as="ul" listStyleType="none" display="grid" gap="1.5">
         {sums.findings.map((f) => (
@@ -86,16 +112,20 @@ export function MotorForm({ motor, keep }: { motor: Motor | null; keep: (motor: 
   const [connection, setConnection] = useState<'star' | 'delta'>(motor?.connection ?? 'star');
   const [photos, setPhotos] = useState<string[]>(motor?.photos ?? []);
   const [kept, setKept] = useState<string | null>(null);
-  const { register, control, handleSubmit, setError, formState } = useForm<Text>({ defaultValues: asText(motor) });
-  const text = useWatch({ control }) as Text;
+  const { register, control, handleSubmit, setError, formState } = useForm<PlateText>({
+    defaultValues: asText(motor),
+  });
+  const text = useWatch({ control }) as PlateText;
   const plate = plateFrom(text, unit, connection);
-  const figure = (name: keyof Text, label: string, unitWord?: string) => (
+  const figure = (name: keyof PlateText, label: string, unitWord?: string) => (
     <Field
       label={label}
       figure
       unit={unitWord}
       error={formState.errors[name]?.message}
-      {...register(name, { validate: (v) => v.trim() === '' || numberFrom(v) !== null || 'A figure like 14.8' })}
+      {...register(name, {
+        validate: (v) => v.trim() === '' || numberFrom(v) !== null || 'A figure like 14.8',
+      })}
     />
   );
   const submit = handleSubmit((form) => {
@@ -105,14 +135,27 @@ export function MotorForm({ motor, keep }: { motor: Motor | null; keep: (motor: 
         if (!numberFrom(form[name])) setError(name, { message: 'Needed, above zero' });
       return;
     }
-    keep({ plate: read, connection, photos, ...(form.insulationClass.trim() === '' ? {} : { insulationClass: form.insulationClass.trim() }) });
+    keep({
+      plate: read,
+      connection,
+      photos,
+      ...(form.insulationClass.trim() === '' ? {} : { insulationClass: form.insulationClass.trim() }),
+    });
     setKept('Motor plate kept.');
   });
   return (
     <form onSubmit={(e) => void submit(e)} aria-label="Motor plate">
       <FieldGrid min="150px">
         {figure('power', 'Power', unit)}
-        <Choice label="in" value={unit} onChange={setUnit} options={[{ value: 'kW', label: 'kW' }, { value: 'hp', label: 'hp' }]} />
+        <Choice
+          label="in"
+          value={unit}
+          onChange={setUnit}
+          options={[
+            { value: 'kW', label: 'kW' },
+            { value: 'hp', label: 'hp' },
+          ]}
+        />
         {figure('volts', 'Volts', 'V')}
         {figure('amps', 'Amps', 'A')}
         {figure('hz', 'Frequency', 'Hz')}

@@ -12,7 +12,11 @@ function Notch({ line, now }: { line: StageLine; now: boolean }) {
   return (
     <svg width="46" height={row} viewBox={`0 0 46 ${row}`} aria-hidden style={{ flex: 'none' }}>
       {line.state === 'done' ? (
-        <path className="punched" d="M0 12 L22 16 A9 9 0 0 1 22 34 L0 38 Z" fill="var(--chakra-colors-bench)" />
+        <path
+          className="punched"
+          d="M0 12 L22 16 A9 9 0 0 1 22 34 L0 38 Z"
+          fill="var(--chakra-colors-bench)"
+        />
       ) : (
         <circle cx="22" cy="25" r="9" fill="var(--chakra-colors-bench)" />
       )}
@@ -68,7 +72,11 @@ export function Edge({ jobId, lines, open }: { jobId: string; lines: readonly St
                   fontSize="1.06rem"
                   lineHeight="1.15"
                   fontWeight={now ? 600 : 500}
-                  color={line.state === 'locked' || (line.state === 'todo' && line.note === '' && !now) ? 'soft' : 'ink'}
+                  color={
+                    line.state === 'locked' || (line.state === 'todo' && line.note === '' && !now)
+                      ? 'soft'
+                      : 'ink'
+                  }
                 >
                   {line.name}
                 </Text>

@@ -9,7 +9,12 @@ import { StateMark, type Mark } from '../kit/state-mark';
 import { dateTime } from '../kit/time';
 import type { FaceProps } from './faces';
 
-const marks: Record<string, Mark> = { 'not-shorted': 'sound', faulty: 'failed', doubtful: 'doubt', invalid: 'doubt' };
+const marks: Record<string, Mark> = {
+  'not-shorted': 'sound',
+  faulty: 'failed',
+  doubtful: 'doubt',
+  invalid: 'doubt',
+};
 const level: Record<string, string> = {
   'not-shorted': 'not shorted',
   faulty: 'faulty',
@@ -18,7 +23,13 @@ const level: Record<string, string> = {
 };
 
 /** Signing the static-test sheet and taking it along. */
-export function HandOverFace({ jobId, store, person, diagnosis, goTo }: FaceProps & { diagnosis: DiagnosisState }) {
+export function HandOverFace({
+  jobId,
+  store,
+  person,
+  diagnosis,
+  goTo,
+}: FaceProps & { diagnosis: DiagnosisState }) {
   const { drive, readings, signed, questions } = store.state;
   const result = diagnosis.diagnosis;
   const said = drive === null || result === null ? null : conclude(result, drive.stage);
@@ -27,7 +38,9 @@ export function HandOverFace({ jobId, store, person, diagnosis, goTo }: FaceProp
   const waiting = store.unsent.size > 0;
   return (
     <>
-      <FaceHead title="Static-test sheet">What was measured, what it means, and what this test cannot see.</FaceHead>
+      <FaceHead title="Static-test sheet">
+        What was measured, what it means, and what this test cannot see.
+      </FaceHead>
       {readings.length === 0 || drive === null || said === null || result === null ? (
         <>
           <Text mb="3">{readings.length > 0 ? 'Weighing the readings…' : 'No reading counts yet.'}</Text>
@@ -37,10 +50,13 @@ export function HandOverFace({ jobId, store, person, diagnosis, goTo }: FaceProp
         <Section title={said.headline}>
           <Text mb="2">{said.detail}</Text>
           <Text mb="2">
-            <StateMark mark={marks[result.verdict] ?? 'doubt'} label={null} /> Verdict level: <b>{level[result.verdict]}</b>. A diode
-            test proves no more: not that gates switch, not that the drive runs under load.
+            <StateMark mark={marks[result.verdict] ?? 'doubt'} label={null} /> Verdict level:{' '}
+            <b>{level[result.verdict]}</b>. A diode test proves no more: not that gates switch, not that the
+            drive runs under load.
           </Text>
-          {result.verdict !== 'not-shorted' && <Text mb="2">First power stays locked until a test passes.</Text>}
+          {result.verdict !== 'not-shorted' && (
+            <Text mb="2">First power stays locked until a test passes.</Text>
+          )}
           {open.length > 0 && (
             <Text mb="2" color="doubt" fontWeight="500">
               {open.length} open {open.length === 1 ? 'question goes' : 'questions go'} on the sheet.
@@ -58,11 +74,16 @@ export function HandOverFace({ jobId, store, person, diagnosis, goTo }: FaceProp
                 })
               }
             >
-              {apprentice ? 'A technician signs' : waiting ? 'Waiting for the server' : `Sign as ${person.name}`}
+              {apprentice
+                ? 'A technician signs'
+                : waiting
+                  ? 'Waiting for the server'
+                  : `Sign as ${person.name}`}
             </Primary>
           ) : (
             <Text>
-              Signed by {signed.by.name}, {dateTime(signed.receivedAt ?? signed.at)}. A new reading takes the signature off.
+              Signed by {signed.by.name}, {dateTime(signed.receivedAt ?? signed.at)}. A new reading takes the
+              signature off.
             </Text>
           )}
         </Section>

@@ -22,10 +22,14 @@ import { useJob, type JobStore } from './use-job';
 const loading = () => <Text role="status">opening…</Text>;
 // Each face comes when its stage is opened: the first load of the card stays small.
 const TakeFace = dynamic(() => import('./take-face').then((m) => m.TakeFace), { loading });
-const IdentifyFace = dynamic(() => import('../identify/identify-face').then((m) => m.IdentifyFace), { loading });
+const IdentifyFace = dynamic(() => import('../identify/identify-face').then((m) => m.IdentifyFace), {
+  loading,
+});
 const AsFoundFace = dynamic(() => import('./as-found-face').then((m) => m.AsFoundFace), { loading });
 const LookFace = dynamic(() => import('../look/look-face').then((m) => m.LookFace), { loading });
-const MakeSafeFace = dynamic(() => import('../make-safe/make-safe-face').then((m) => m.MakeSafeFace), { loading });
+const MakeSafeFace = dynamic(() => import('../make-safe/make-safe-face').then((m) => m.MakeSafeFace), {
+  loading,
+});
 const BenchFace = dynamic(() => import('../bench/bench-face').then((m) => m.BenchFace), { loading });
 const HandOverFace = dynamic(() => import('./hand-over-face').then((m) => m.HandOverFace), { loading });
 const NotesFace = dynamic(() => import('./notes-face').then((m) => m.NotesFace), { loading });
@@ -36,12 +40,27 @@ function Troubles({ store }: { store: JobStore }) {
     <Box role="alert" mx={{ base: 3, md: 5 }}>
       {!store.online && (
         <Text bg="doubtWash" color="ink" borderLeft="5px solid" borderColor="doubt" px="3" py="2" mb="2">
-          The server does not answer. {store.unsent.size > 0 ? `${store.unsent.size} entries are kept on this device and sent` : 'What you enter is kept on this device and sent'}{' '}
+          The server does not answer.{' '}
+          {store.unsent.size > 0
+            ? `${store.unsent.size} entries are kept on this device and sent`
+            : 'What you enter is kept on this device and sent'}{' '}
           when it is back.
         </Text>
       )}
       {store.refused.map(({ entry, reason }) => (
-        <Box key={entry.id} bg="failedWash" color="ink" borderLeft="5px solid" borderColor="failed" px="3" py="2" mb="2" display="flex" gap="3" alignItems="center">
+        <Box
+          key={entry.id}
+          bg="failedWash"
+          color="ink"
+          borderLeft="5px solid"
+          borderColor="failed"
+          px="3"
+          py="2"
+          mb="2"
+          display="flex"
+          gap="3"
+          alignItems="center"
+        >
           <Text flex="1">
             Not kept: {entryWords(entry)}. {reason}
           </Text>
@@ -122,10 +141,19 @@ export function JobCard({
         borderRadius={{ base: 0, md: '4px' }}
         minH="calc(100dvh - 76px)"
         display="grid"
-        gridTemplateColumns={{ base: 'minmax(0, 1fr)', md: '206px minmax(0, 1fr)', lg: '206px minmax(0, 1fr) 300px' }}
+        gridTemplateColumns={{
+          base: 'minmax(0, 1fr)',
+          md: '206px minmax(0, 1fr)',
+          lg: '206px minmax(0, 1fr) 300px',
+        }}
         alignItems="stretch"
       >
-        <Box gridRow={{ base: 'auto', md: '1 / span 2', lg: 'auto' }} bg="cardEdge" borderRadius={{ md: '4px 0 0 4px' }} minW="0">
+        <Box
+          gridRow={{ base: 'auto', md: '1 / span 2', lg: 'auto' }}
+          bg="cardEdge"
+          borderRadius={{ md: '4px 0 0 4px' }}
+          minW="0"
+        >
           <Edge jobId={jobId} lines={lines} open={open} />
         </Box>
         <Box as="main" px={{ base: 4, md: '26px' }} py="5" minW="0">

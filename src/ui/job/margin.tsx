@@ -42,11 +42,23 @@ function grouped(log: readonly LogLine[]): (LogLine | { figures: LogLine[] })[] 
 }
 
 function figureWords(lines: readonly LogLine[]): string {
-  const volts = lines.flatMap((l) => (l.entry.kind === 'safety.figure' ? [Math.abs(l.entry.payload.volts)] : []));
+  const volts = lines.flatMap((l) =>
+    l.entry.kind === 'safety.figure' ? [Math.abs(l.entry.payload.volts)] : [],
+  );
   return `Dead proof: ${volts.length} ${volts.length === 1 ? 'figure' : 'figures'}, highest ${Math.max(...volts)} V`;
 }
 
-function Line({ time, by, children, waiting = false }: { time: string; by: string; children: ReactNode; waiting?: boolean }) {
+function Line({
+  time,
+  by,
+  children,
+  waiting = false,
+}: {
+  time: string;
+  by: string;
+  children: ReactNode;
+  waiting?: boolean;
+}) {
   return (
     <Box
       as="li"
@@ -126,17 +138,17 @@ function Questions({ store }: { store: JobStore }) {
                 {i + 1}
               </Text>
               <Text overflowWrap="anywhere">{q.text}</Text>
-              <Secondary minH="44px" px="2" fontSize="0.85rem" onClick={() => setAnswering(answering === q.id ? null : q.id)}>
+              <Secondary
+                minH="44px"
+                px="2"
+                fontSize="0.85rem"
+                onClick={() => setAnswering(answering === q.id ? null : q.id)}
+              >
                 answer
               </Secondary>
             </Box>
             {answering === q.id && (
-              <Box
-                asChild
-                display="grid"
-                gap="2"
-                mt="1"
-              >
+              <Box asChild display="grid" gap="2" mt="1">
                 <form
                   onSubmit={(e) => {
                     e.preventDefault();
@@ -146,7 +158,13 @@ function Questions({ store }: { store: JobStore }) {
                     setAnswering(null);
                   }}
                 >
-                  <Field label="Answer" value={answer} onChange={(e) => setAnswer(e.target.value)} maxLength={200} autoFocus />
+                  <Field
+                    label="Answer"
+                    value={answer}
+                    onChange={(e) => setAnswer(e.target.value)}
+                    maxLength={200}
+                    autoFocus
+                  />
                   <Primary type="submit">Keep answer</Primary>
                 </form>
               </Box>
@@ -163,7 +181,12 @@ function Questions({ store }: { store: JobStore }) {
           setText('');
         }}
       >
-        <Field label="Ask something for later" value={text} onChange={(e) => setText(e.target.value)} maxLength={200} />
+        <Field
+          label="Ask something for later"
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+          maxLength={200}
+        />
         {text.trim() !== '' && (
           <Primary type="submit" mt="2">
             Keep question
@@ -193,4 +216,3 @@ export function Margin({ store, children }: { store: JobStore; children?: ReactN
     </Box>
   );
 }
-

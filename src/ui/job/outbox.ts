@@ -8,7 +8,9 @@ export function readOutbox(jobId: string): Entry[] {
   try {
     const raw = window.localStorage.getItem(keyOf(jobId));
     const list: unknown = raw === null ? [] : JSON.parse(raw);
-    return Array.isArray(list) ? (list as Entry[]).filter((e) => typeof e.id === 'string' && e.jobId === jobId) : [];
+    return Array.isArray(list)
+      ? (list as Entry[]).filter((e) => typeof e.id === 'string' && e.jobId === jobId)
+      : [];
   } catch {
     return [];
   }

@@ -37,7 +37,12 @@ export function TakeFace({ store, goTo }: FaceProps) {
   });
   const keep = handleSubmit((form) => {
     const signs = (Object.keys(signWords) as DangerSign[]).filter((s) => form.signs[s]);
-    store.record('take.call', { doing: form.doing, display: form.display, changedLately: form.changedLately, signs });
+    store.record('take.call', {
+      doing: form.doing,
+      display: form.display,
+      changedLately: form.changedLately,
+      signs,
+    });
     goTo('identify');
   });
   return (
@@ -51,8 +56,8 @@ export function TakeFace({ store, goTo }: FaceProps) {
           </Text>
           {opened.downstream !== undefined && <Text>Downstream: {opened.downstream}</Text>}
           <Text>
-            People in danger: {words[opened.peopleInDanger]}. Load suspended: {words[opened.loadSuspended]}. Bypass:{' '}
-            {words[opened.bypass]}.
+            People in danger: {words[opened.peopleInDanger]}. Load suspended: {words[opened.loadSuspended]}.
+            Bypass: {words[opened.bypass]}.
           </Text>
         </Section>
       )}

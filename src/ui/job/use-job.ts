@@ -1,7 +1,15 @@
 'use client';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { v7 } from 'uuid';
-import { extend, fold, type Entry, type JobState, type Kind, type Payload, type Person } from '@/core/logbook';
+import {
+  extend,
+  fold,
+  type Entry,
+  type JobState,
+  type Kind,
+  type Payload,
+  type Person,
+} from '@/core/logbook';
 import type { Limits } from '@/core/make-safe';
 import { putInOutbox, readOutbox, takeFromOutbox } from './outbox';
 
@@ -92,7 +100,6 @@ export function useJob(jobId: string, initial: readonly Entry[], person: Person,
   }, [jobId, take]);
 
   useEffect(() => {
-    setWaiting(readOutbox(jobId));
     let stopped = false;
     const tick = async () => {
       await send();
@@ -105,7 +112,10 @@ export function useJob(jobId: string, initial: readonly Entry[], person: Person,
       }
       if (!stopped) timer = setTimeout(() => void tick(), poll_ms);
     };
-    let timer = setTimeout(() => void tick(), 0);
+    let timer = setTimeout(() => {
+      setWaiting(readOutbox(jobId));
+      void tick();
+    }, 0);
     return () => {
       stopped = true;
       clearTimeout(timer);
@@ -115,7 +125,16 @@ export function useJob(jobId: string, initial: readonly Entry[], person: Person,
   const record = useCallback(
     <K extends Kind>(kind: K, payload: Payload<K>, corrects?: string): string => {
       const at = new Date(Date.now() + clockOffset_ms).toISOString();
-      const made = { v: 1, id: v7(), jobId, at, kind, payload, by: person, ...(corrects === undefined ? {} : { corrects }) };
+      const made = {
+        v: 1,
+        id: v7(),
+        jobId,
+        at,
+        kind,
+        payload,
+        by: person,
+        ...(corrects === undefined ? {} : { corrects }),
+      };
       // Kind and payload belong together by the signature; a generic union cannot say so.
       const entry = made as unknown as Entry;
       putInOutbox(jobId, entry);
@@ -131,6 +150,9 @@ export function useJob(jobId: string, initial: readonly Entry[], person: Person,
     [kept, waiting, context],
   );
   const unsent = useMemo(() => new Set(waiting.map((e) => e.id)), [waiting]);
-  const dismiss = useCallback((id: string) => setRefused((list) => list.filter((r) => r.entry.id !== id)), []);
+  const dismiss = useCallback(
+    (id: string) => setRefused((list) => list.filter((r) => r.entry.id !== id)),
+    [],
+  );
   return { state, unsent, refused, online, clockOffset_ms, record, dismiss };
 }

@@ -41,7 +41,11 @@ export function Secondary(props: ButtonProps) {
 }
 
 /** A button that is also a key; the key is drawn on it. */
-export function KeyButton({ keyName, children, ...rest }: { keyName: string; children: ReactNode } & ButtonProps) {
+export function KeyButton({
+  keyName,
+  children,
+  ...rest
+}: { keyName: string; children: ReactNode } & ButtonProps) {
   return (
     <Button
       minH="48px"
@@ -67,7 +71,15 @@ export function KeyButton({ keyName, children, ...rest }: { keyName: string; chi
 const KeyCap = chakra('kbd');
 export function Key({ children }: { children: ReactNode }) {
   return (
-    <KeyCap fontFamily="mono" fontSize="0.8rem" border="1px solid" borderColor="ink" borderRadius="2px" px="1.5" bg="paper">
+    <KeyCap
+      fontFamily="mono"
+      fontSize="0.8rem"
+      border="1px solid"
+      borderColor="ink"
+      borderRadius="2px"
+      px="1.5"
+      bg="paper"
+    >
       {children}
     </KeyCap>
   );
@@ -76,7 +88,15 @@ export function Key({ children }: { children: ReactNode }) {
 /** Words for readers that listen; nothing to see. */
 export function Spoken({ children }: { children: ReactNode }) {
   return (
-    <Box as="span" position="absolute" width="1px" height="1px" overflow="hidden" clipPath="inset(50%)" whiteSpace="nowrap">
+    <Box
+      as="span"
+      position="absolute"
+      width="1px"
+      height="1px"
+      overflow="hidden"
+      clipPath="inset(50%)"
+      whiteSpace="nowrap"
+    >
       {children}
     </Box>
   );

@@ -3,7 +3,15 @@ import { TriangleAlert } from 'lucide-react';
 import type { ReactNode } from 'react';
 
 /** Danger, before the step it belongs to and always in the same place: under the heading. */
-export function Caution({ title, children, grave = false }: { title: string; children: ReactNode; grave?: boolean }) {
+export function Caution({
+  title,
+  children,
+  grave = false,
+}: {
+  title: string;
+  children: ReactNode;
+  grave?: boolean;
+}) {
   return (
     <Box
       role="note"

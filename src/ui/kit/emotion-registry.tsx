@@ -46,9 +46,15 @@ export function EmotionRegistry({ children }: { children: ReactNode }) {
     return (
       <>
         {globals.map((g) => (
-          <style key={g.name} data-emotion={`${cache.key}-global ${g.name}`} dangerouslySetInnerHTML={{ __html: g.css }} />
+          <style
+            key={g.name}
+            data-emotion={`${cache.key}-global ${g.name}`}
+            dangerouslySetInnerHTML={{ __html: g.css }}
+          />
         ))}
-        {css && <style data-emotion={`${cache.key} ${names.join(' ')}`} dangerouslySetInnerHTML={{ __html: css }} />}
+        {css && (
+          <style data-emotion={`${cache.key} ${names.join(' ')}`} dangerouslySetInnerHTML={{ __html: css }} />
+        )}
       </>
     );
   });

@@ -20,7 +20,13 @@ export function FaceHead({ title, children }: { title: string; children?: ReactN
 /** Fields side by side where there is room. */
 export function FieldGrid({ children, min = '190px' }: { children: ReactNode; min?: string }) {
   return (
-    <Box display="grid" gridTemplateColumns={`repeat(auto-fill, minmax(min(100%, ${min}), 1fr))`} gap="4" alignItems="start" mb="4">
+    <Box
+      display="grid"
+      gridTemplateColumns={`repeat(auto-fill, minmax(min(100%, ${min}), 1fr))`}
+      gap="4"
+      alignItems="start"
+      mb="4"
+    >
       {children}
     </Box>
   );

@@ -33,7 +33,14 @@ const described = (id: string, { hint, error }: Framing) =>
   error !== undefined ? `${id}-error` : hint !== undefined ? `${id}-hint` : undefined;
 
 /** A labelled text field; figures are set in tabular digits with their unit beside them. */
-export function Field({ label, hint, error, unit, figure = false, ...rest }: Framing & { figure?: boolean } & InputProps) {
+export function Field({
+  label,
+  hint,
+  error,
+  unit,
+  figure = false,
+  ...rest
+}: Framing & { figure?: boolean } & InputProps) {
   const id = useId();
   const framing = { label, hint, error, unit };
   return (
@@ -127,7 +134,9 @@ export function Choice<V extends string>({
         fontFamily="heading"
         fontWeight="500"
         mb="1"
-        {...(hideLabel ? { position: 'absolute', width: '1px', height: '1px', overflow: 'hidden', clipPath: 'inset(50%)' } : {})}
+        {...(hideLabel
+          ? { position: 'absolute', width: '1px', height: '1px', overflow: 'hidden', clipPath: 'inset(50%)' }
+          : {})}
       >
         {label}
       </Text>

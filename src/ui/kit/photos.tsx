@@ -14,7 +14,9 @@ async function upload(file: File): Promise<{ sha256: string } | { error: string 
   try {
     const answer = await fetch('/api/v1/blobs', { method: 'POST', body: file });
     const body = (await answer.json()) as { sha256?: string; error?: string };
-    return answer.ok && body.sha256 !== undefined ? { sha256: body.sha256 } : { error: body.error ?? 'Not kept.' };
+    return answer.ok && body.sha256 !== undefined
+      ? { sha256: body.sha256 }
+      : { error: body.error ?? 'Not kept.' };
   } catch {
     return { error: 'Not kept: the server does not answer.' };
   }
@@ -46,14 +48,25 @@ export function Photos({
   return (
     <Box display="flex" flexWrap="wrap" gap="2" alignItems="center">
       {photos.map((sha) => (
-        <a key={sha} href={`/api/v1/blobs/${sha}`} target="_blank" rel="noreferrer" aria-label={`${label}, photograph`}>
+        <a
+          key={sha}
+          href={`/api/v1/blobs/${sha}`}
+          target="_blank"
+          rel="noreferrer"
+          aria-label={`${label}, photograph`}
+        >
           <Image
             src={`/api/v1/blobs/${sha}`}
             alt={label}
             width={64}
             height={48}
             unoptimized
-            style={{ objectFit: 'cover', width: 64, height: 48, border: '1px solid var(--chakra-colors-line)' }}
+            style={{
+              objectFit: 'cover',
+              width: 64,
+              height: 48,
+              border: '1px solid var(--chakra-colors-line)',
+            }}
           />
         </a>
       ))}

@@ -1,7 +1,12 @@
 /** The four states: shape, word and colour together, never colour alone. */
 export type Mark = 'sound' | 'doubt' | 'failed' | 'unprobed';
 
-const words: Record<Mark, string> = { sound: 'sound', doubt: 'doubt', failed: 'failed', unprobed: 'not probed' };
+const words: Record<Mark, string> = {
+  sound: 'sound',
+  doubt: 'doubt',
+  failed: 'failed',
+  unprobed: 'not probed',
+};
 const colours: Record<Mark, string> = {
   sound: 'var(--chakra-colors-sound)',
   doubt: 'var(--chakra-colors-doubt)',
@@ -31,7 +36,9 @@ export function StateMark({ mark, size = 14, label }: { mark: Mark; size?: numbe
           <path d="M8 2a6 6 0 0 1 0 12z" fill={colour} />
         </>
       )}
-      {mark === 'failed' && <path d="M3 3l10 10M13 3L3 13" stroke={colour} strokeWidth="2.8" strokeLinecap="round" />}
+      {mark === 'failed' && (
+        <path d="M3 3l10 10M13 3L3 13" stroke={colour} strokeWidth="2.8" strokeLinecap="round" />
+      )}
       {mark === 'unprobed' && <circle cx="8" cy="8" r="6" fill="none" stroke={colour} strokeWidth="1.8" />}
     </svg>
   );

@@ -10,7 +10,15 @@ const pair = (day: string, night: string) => ({ value: { base: day, _dark: night
 const config = defineConfig({
   globalCss: {
     html: { fontSize: '16px' },
-    body: { bg: 'bench', color: 'ink', fontFamily: 'body', minHeight: '100dvh', overflowX: 'hidden', '@media print': { bg: 'white' } },
+    body: {
+      bg: 'bench',
+      color: 'ink',
+      fontFamily: 'body',
+      minHeight: '100dvh',
+      overflowX: 'hidden',
+      '@media print': { bg: 'white' },
+    },
+    '.no-print': { '@media print': { display: 'none !important' } },
     '*::selection': { bg: 'doubtWash' },
     ':focus-visible': { outline: '3px solid', outlineColor: 'focus', outlineOffset: '2px' },
     '*, *::before, *::after': {

@@ -11,7 +11,9 @@ const roleWords = { technician: 'technician', lead: 'shop lead', apprentice: 'ap
 function PersonPicker({ people, current }: { people: readonly Person[]; current: Person }) {
   const [failed, setFailed] = useState(false);
   const choose = async (id: string) => {
-    const answer = await fetch('/api/v1/person', { method: 'POST', body: JSON.stringify({ id }) }).catch(() => null);
+    const answer = await fetch('/api/v1/person', { method: 'POST', body: JSON.stringify({ id }) }).catch(
+      () => null,
+    );
     if (answer?.ok === true) window.location.reload();
     else setFailed(true);
   };
@@ -56,7 +58,11 @@ function ThemeToggle() {
       h="44px"
       cursor="pointer"
       color="benchInk"
-      css={{ '& .by-night': { display: 'none' }, '.dark & .by-night': { display: 'block' }, '.dark & .by-day': { display: 'none' } }}
+      css={{
+        '& .by-night': { display: 'none' },
+        '.dark & .by-night': { display: 'block' },
+        '.dark & .by-day': { display: 'none' },
+      }}
     >
       <button type="button" onClick={flip} aria-label="Change between day and night">
         <Moon className="by-day" size={20} aria-hidden />

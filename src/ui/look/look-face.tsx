@@ -19,7 +19,15 @@ const answers = [
 ] as const;
 const marks = { clear: 'sound', found: 'failed', 'not-checked': 'unprobed' } as const;
 
-function Item({ item, finding, keep }: { item: LookItem; finding: Finding | undefined; keep: (f: Finding) => void }) {
+function Item({
+  item,
+  finding,
+  keep,
+}: {
+  item: LookItem;
+  finding: Finding | undefined;
+  keep: (f: Finding) => void;
+}) {
   const [note, setNote] = useState(finding?.note ?? '');
   const photos = finding?.photos ?? [];
   const state = finding?.state ?? null;
@@ -59,13 +67,16 @@ function Item({ item, finding, keep }: { item: LookItem; finding: Finding | unde
               maxLength={200}
               onChange={(e) => setNote(e.target.value)}
               onBlur={() => {
-                if (note.trim() !== (finding?.note ?? '')) keep({ item, state: 'found', note: note.trim(), photos });
+                if (note.trim() !== (finding?.note ?? ''))
+                  keep({ item, state: 'found', note: note.trim(), photos });
               }}
             />
             <Photos
               label={name}
               photos={photos}
-              onChange={(next) => keep({ item, state: 'found', photos: next, ...(note === '' ? {} : { note }) })}
+              onChange={(next) =>
+                keep({ item, state: 'found', photos: next, ...(note === '' ? {} : { note }) })
+              }
             />
           </Box>
         )}
@@ -79,7 +90,9 @@ export function LookFace({ store, goTo }: FaceProps) {
   const dead = mustStayDead(store.state);
   return (
     <>
-      <FaceHead title="Look and smell">Power off. Covers only as far as they open without reaching in.</FaceHead>
+      <FaceHead title="Look and smell">
+        Power off. Covers only as far as they open without reaching in.
+      </FaceHead>
       <Caution title="The bank holds its charge.">
         A dark display proves nothing. Hands stay out until the drive is proven dead in the next stage.
       </Caution>

@@ -33,7 +33,11 @@ export default function DischargeChart({
   const y = scaleLinear([0, startVolts * 1.05], [height - inset.bottom, inset.top]);
   const points = Array.from({ length: 121 }, (_, i) => (i / 120) * end_s);
   const at = bisector((t: number) => t).center;
-  const path = line<number>((t) => x(t), (t) => y(busVoltsAfter({ ...bank, startVolts }, t)))(points) ?? '';
+  const path =
+    line<number>(
+      (t) => x(t),
+      (t) => y(busVoltsAfter({ ...bank, startVolts }, t)),
+    )(points) ?? '';
   const marks = [
     { label: `hands ${limits.hands_V} V`, volts: limits.hands_V, seconds: toHands.seconds },
     { label: `test ${limits.test_V} V`, volts: limits.test_V, seconds: toTest.seconds },
@@ -53,10 +57,16 @@ export default function DischargeChart({
         }}
         onPointerLeave={() => setHover(null)}
       >
-        <g fontFamily="IBM Plex Mono" fontSize="11.5" fill="var(--chakra-colors-soft)">
+        <g style={{ fontFamily: "'IBM Plex Mono'" }} fontSize="11.5" fill="var(--chakra-colors-soft)">
           {y.ticks(4).map((v) => (
             <g key={v}>
-              <line x1={inset.left} x2={width - inset.right} y1={y(v)} y2={y(v)} stroke="var(--chakra-colors-line)" />
+              <line
+                x1={inset.left}
+                x2={width - inset.right}
+                y1={y(v)}
+                y2={y(v)}
+                stroke="var(--chakra-colors-line)"
+              />
               <text x={inset.left - 6} y={y(v) + 4} textAnchor="end">
                 {v}
               </text>
@@ -74,23 +84,55 @@ export default function DischargeChart({
             V
           </text>
         </g>
-        <line x1={x(0)} x2={x(end_s)} y1={y(startVolts)} y2={y(startVolts)} stroke="var(--chakra-colors-failed)" strokeDasharray="6 5" strokeWidth="1.6" />
-        <text x={x(end_s) - 4} y={y(startVolts) + 15} textAnchor="end" fontSize="12" fill="var(--chakra-colors-failed)">
+        <line
+          x1={x(0)}
+          x2={x(end_s)}
+          y1={y(startVolts)}
+          y2={y(startVolts)}
+          stroke="var(--chakra-colors-failed)"
+          strokeDasharray="6 5"
+          strokeWidth="1.6"
+        />
+        <text
+          x={x(end_s) - 4}
+          y={y(startVolts) + 15}
+          textAnchor="end"
+          fontSize="12"
+          fill="var(--chakra-colors-failed)"
+        >
           bleeder open: never
         </text>
         <path d={path} fill="none" stroke="var(--chakra-colors-ink)" strokeWidth="2.4" />
         {marks.map((m) => (
           <g key={m.label}>
             <circle cx={x(m.seconds)} cy={y(m.volts)} r="4.5" fill="var(--chakra-colors-doubt)" />
-            <text x={x(m.seconds)} y={y(m.volts) - 9} textAnchor="end" fontSize="12" fill="var(--chakra-colors-ink)">
+            <text
+              x={x(m.seconds)}
+              y={y(m.volts) - 9}
+              textAnchor="end"
+              fontSize="12"
+              fill="var(--chakra-colors-ink)"
+            >
               {m.label}
             </text>
           </g>
         ))}
         {shown_s !== null && shown_s <= end_s && (
           <g>
-            <line x1={x(shown_s)} x2={x(shown_s)} y1={inset.top} y2={height - inset.bottom} stroke="var(--chakra-colors-focus)" />
-            <text x={x(shown_s) + 5} y={inset.top + 40} fontFamily="IBM Plex Mono" fontSize="13" fill="var(--chakra-colors-ink)">
+            <line
+              x1={x(shown_s)}
+              x2={x(shown_s)}
+              y1={inset.top}
+              y2={height - inset.bottom}
+              stroke="var(--chakra-colors-focus)"
+            />
+            <text
+              x={x(shown_s) + 5}
+              y={inset.top + 40}
+              style={{ fontFamily: "'IBM Plex Mono'" }}
+              fontSize="13"
+              fill="var(--chakra-colors-ink)"
+            >
               {countdown(shown_s)} {busVoltsAfter({ ...bank, startVolts }, shown_s).toFixed(0)} V
             </text>
           </g>
@@ -98,12 +140,13 @@ export default function DischargeChart({
       </svg>
       <Box as="figcaption" fontSize="0.9rem" color="soft">
         <Text>
-          Computed, never a proof. {limits.hands_V} V after {countdown(toHands.seconds)} min, {limits.test_V} V after{' '}
-          {countdown(toTest.seconds)} min.
+          Computed, never a proof. {limits.hands_V} V after {countdown(toHands.seconds)} min, {limits.test_V}{' '}
+          V after {countdown(toTest.seconds)} min.
         </Text>
         <Why label="sum and table">
-          v = {startVolts.toFixed(0)} V × e^(−t ÷ {toTest.tau_s.toFixed(0)} s); R·C = {bank.bleederOhm / 1000} kΩ ×{' '}
-          {bank.capacitance_uF} µF; stored {toTest.storedEnergy_J.toFixed(0)} J. Any textbook on RC circuits.
+          v = {startVolts.toFixed(0)} V × e^(−t ÷ {toTest.tau_s.toFixed(0)} s); R·C = {bank.bleederOhm / 1000}{' '}
+          kΩ × {bank.capacitance_uF} µF; stored {toTest.storedEnergy_J.toFixed(0)} J. Any textbook on RC
+          circuits.
           <Box as="table" mt="1" css={{ '& td, & th': { padding: '1px 10px', textAlign: 'right' } }}>
             <thead>
               <tr>

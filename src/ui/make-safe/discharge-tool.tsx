@@ -22,12 +22,13 @@ export function DischargeTool({
   const [ohm, setOhm] = useState('1000');
   const start = numberFrom(from);
   const resistance = numberFrom(ohm);
-  const sums = start !== null && resistance !== null ? dischargeTool(capacitance_uF, start, resistance) : null;
+  const sums =
+    start !== null && resistance !== null ? dischargeTool(capacitance_uF, start, resistance) : null;
   return (
     <Box>
       <Caution grave title="The bank can kill.">
-        A resistor with insulated leads and probes rated for the bus, never a screwdriver. Insulating gloves and eye
-        protection as your rules ask; licensed persons only where they say so.
+        A resistor with insulated leads and probes rated for the bus, never a screwdriver. Insulating gloves
+        and eye protection as your rules ask; licensed persons only where they say so.
       </Caution>
       <FieldGrid>
         <Field label="Bank now" figure unit="V" value={from} onChange={(e) => setFrom(e.target.value)} />
@@ -36,8 +37,8 @@ export function DischargeTool({
       {sums !== null && start !== null && resistance !== null && (
         <>
           <Text fontFamily="mono" mb="2">
-            peak {sums.peakWatts.toFixed(0)} W (V²÷R), {sums.peakAmps.toFixed(2)} A; {sums.joules.toFixed(0)} J (½CV²);{' '}
-            {sums.seconds.toFixed(1)} s (5·R·C)
+            peak {sums.peakWatts.toFixed(0)} W (V²÷R), {sums.peakAmps.toFixed(2)} A; {sums.joules.toFixed(0)}{' '}
+            J (½CV²); {sums.seconds.toFixed(1)} s (5·R·C)
           </Text>
           <Secondary onClick={() => keep(start, resistance)}>Discharged: measure everything again</Secondary>
           <Text fontSize="0.9rem" color="soft" mt="1">

@@ -11,7 +11,11 @@ import { countdown } from '../kit/time';
 const markOf = (volts: number, limits: Limits): Mark =>
   Math.abs(volts) > limits.hands_V ? 'failed' : Math.abs(volts) > limits.test_V ? 'doubt' : 'sound';
 const markWords = (mark: Mark, limits: Limits): string =>
-  mark === 'failed' ? `above ${limits.hands_V} V: hands stay out` : mark === 'doubt' ? `above ${limits.test_V} V: no test` : 'dead';
+  mark === 'failed'
+    ? `above ${limits.hands_V} V: hands stay out`
+    : mark === 'doubt'
+      ? `above ${limits.test_V} V: no test`
+      : 'dead';
 
 /**
  * The figures of the dead proof, one field each; Enter keeps one and walks to the next. The terminal
@@ -50,12 +54,25 @@ export function FiguresGrid({
     setErrors((e) => ({ ...e, [step.key]: '' }));
     setTyped((t) => ({ ...t, [step.key]: '' }));
     keep(step, read.volts);
-    const next = [...steps.slice(index + 1), ...steps.slice(0, index)].find((s) => safety.figures[s.key] === undefined);
+    const next = [...steps.slice(index + 1), ...steps.slice(0, index)].find(
+      (s) => safety.figures[s.key] === undefined,
+    );
     if (next !== undefined) inputs.current[next.key]?.focus();
   };
 
   return (
-    <Box as="table" width="100%" css={{ borderCollapse: 'collapse', '& td, & th': { borderBottom: '1px solid var(--chakra-colors-line)', padding: '5px 8px', textAlign: 'left' } }}>
+    <Box
+      as="table"
+      width="100%"
+      css={{
+        borderCollapse: 'collapse',
+        '& td, & th': {
+          borderBottom: '1px solid var(--chakra-colors-line)',
+          padding: '5px 8px',
+          textAlign: 'left',
+        },
+      }}
+    >
       <thead>
         <tr>
           {['Between', 'Where', 'Meter on', 'Figure, V', 'State'].map((h) => (

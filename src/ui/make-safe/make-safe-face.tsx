@@ -1,7 +1,7 @@
 'use client';
 import { Box, Heading, Text } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
-import { useEffect, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { readVolts } from '@/core/entry-text';
 import { peakBusVolts } from '@/core/discharge';
 import { benchLock, missingSteps, proofOf, waitOver, type Payload } from '@/core/logbook';
@@ -18,16 +18,42 @@ import { DischargeTool } from './discharge-tool';
 import { FiguresGrid } from './figures-grid';
 import { SourcesGrid } from './sources-grid';
 
-const DischargeChart = dynamic(() => import('./discharge-chart'), { ssr: false, loading: () => <Text>drawing the curve…</Text> });
+const DischargeChart = dynamic(() => import('./discharge-chart'), {
+  ssr: false,
+  loading: () => <Text>drawing the curve…</Text>,
+});
 
-function Step({ n, title, mark, summary, open, children }: { n: number; title: string; mark: Mark; summary: string; open: boolean; children: ReactNode }) {
-  const [forced, setForced] = useState<boolean | null>(null);
-  useEffect(() => setForced(null), [open]);
-  const shown = forced ?? open;
+interface StepProps {
+  n: number;
+  title: string;
+  mark: Mark;
+  summary: string;
+  /** It is this step's turn; the person may still open or shut it. */
+  open: boolean;
+  children: ReactNode;
+}
+
+/** One step of making safe; it opens by itself when its turn comes. */
+function Step(props: StepProps) {
+  return <Foldable key={props.open ? 'due' : 'not due'} {...props} />;
+}
+
+function Foldable({ n, title, mark, summary, open, children }: StepProps) {
+  const [shown, setShown] = useState(open);
   return (
     <Box as="section" borderTop="1px solid" borderColor="line" py="2">
-      <Box asChild display="flex" alignItems="center" gap="2.5" minH="44px" width="100%" textAlign="left" cursor="pointer" bg="transparent">
-        <button type="button" aria-expanded={shown} onClick={() => setForced(!shown)}>
+      <Box
+        asChild
+        display="flex"
+        alignItems="center"
+        gap="2.5"
+        minH="44px"
+        width="100%"
+        textAlign="left"
+        cursor="pointer"
+        bg="transparent"
+      >
+        <button type="button" aria-expanded={shown} onClick={() => setShown(!shown)}>
           <StateMark mark={mark} size={18} />
           <Heading as="h2" fontFamily="heading" fontWeight="600" fontSize="1.12rem">
             {n}. {title}
@@ -42,7 +68,15 @@ function Step({ n, title, mark, summary, open, children }: { n: number; title: s
   );
 }
 
-function MeterProof({ when, disabled, keep }: { when: 'before' | 'after'; disabled: boolean; keep: (p: Payload<'safety.meter'>) => void }) {
+function MeterProof({
+  when,
+  disabled,
+  keep,
+}: {
+  when: 'before' | 'after';
+  disabled: boolean;
+  keep: (p: Payload<'safety.meter'>) => void;
+}) {
   const [source, setSource] = useState('');
   const [volts, setVolts] = useState('');
   const [error, setError] = useState<string | undefined>();
@@ -53,7 +87,8 @@ function MeterProof({ when, disabled, keep }: { when: 'before' | 'after'; disabl
         const read = readVolts(volts);
         if (source.trim() === '') setError('Name the known source, such as a socket outlet.');
         else if (read.kind === 'unreadable') setError(read.why);
-        else if (read.volts < 5) setError('The meter shows nothing on the known source: battery, leads, range?');
+        else if (read.volts < 5)
+          setError('The meter shows nothing on the known source: battery, leads, range?');
         else {
           setError(undefined);
           keep({ when, source: source.trim(), volts: read.volts });
@@ -61,8 +96,23 @@ function MeterProof({ when, disabled, keep }: { when: 'before' | 'after'; disabl
       }}
     >
       <FieldGrid>
-        <Field label={`Known source, ${when}`} value={source} onChange={(e) => setSource(e.target.value)} disabled={disabled} hint="a live socket, a proving unit" maxLength={200} />
-        <Field label={`It shows, ${when}`} figure unit="V" value={volts} onChange={(e) => setVolts(e.target.value)} disabled={disabled} error={error} />
+        <Field
+          label={`Known source, ${when}`}
+          value={source}
+          onChange={(e) => setSource(e.target.value)}
+          disabled={disabled}
+          hint="a live socket, a proving unit"
+          maxLength={200}
+        />
+        <Field
+          label={`It shows, ${when}`}
+          figure
+          unit="V"
+          value={volts}
+          onChange={(e) => setVolts(e.target.value)}
+          disabled={disabled}
+          error={error}
+        />
       </FieldGrid>
       <Primary type="submit" disabled={disabled}>
         Keep: meter proven {when}
@@ -92,9 +142,10 @@ function SourceBack({ keep }: { keep: (kind: SourceKind) => void }) {
 export function MakeSafeFace({ store, person, limits, knownSources, goTo }: FaceProps) {
   const now = useNow(store.clockOffset_ms);
   const { drive, safety } = store.state;
-  const [isolatedAt, setIsolatedAt] = useState('');
+  // Until a time is typed it is taken as isolated now.
+  const [typedTime, setTypedTime] = useState<string | null>(null);
   const [tag, setTag] = useState('');
-  useEffect(() => setIsolatedAt((t) => (t === '' ? clockTime(Date.now()) : t)), []);
+  const isolatedAt = typedTime ?? (now === 0 ? '' : clockTime(now));
   if (drive === null)
     return (
       <>
@@ -112,7 +163,8 @@ export function MakeSafeFace({ store, person, limits, knownSources, goTo }: Face
   const left = missingSteps(safety, drive.stage);
   const proof = proofOf(safety, drive.stage, limits);
   const lock = benchLock(safety, drive, limits, person, now === 0 ? safety.lastAt : now);
-  const plateMark = (terminal: string): string => drive.strip.find((s) => s.terminal === terminal)?.mark ?? terminal;
+  const plateMark = (terminal: string): string =>
+    drive.strip.find((s) => s.terminal === terminal)?.mark ?? terminal;
   const stop = apprentice || safety.noBankTerminal;
   const bankVolts = proof.bank_V ?? 0;
 
@@ -130,8 +182,8 @@ export function MakeSafeFace({ store, person, limits, knownSources, goTo }: Face
         {drive.maker} {drive.type}. Local rules and qualified persons come before anything written here.
       </FaceHead>
       <Caution title="The bank stays charged after switching off." grave={bankVolts > limits.hands_V}>
-        Hands only at {limits.hands_V} V or less, diode and ohms test only at {limits.test_V} V or less. A contact tester
-        rated for the circuit; no contactless tester. A safe-stop input is not isolation.
+        Hands only at {limits.hands_V} V or less, diode and ohms test only at {limits.test_V} V or less. A
+        contact tester rated for the circuit; no contactless tester. A safe-stop input is not isolation.
       </Caution>
       {apprentice && (
         <Caution grave title="Safety steps are locked for apprentices.">
@@ -144,29 +196,75 @@ export function MakeSafeFace({ store, person, limits, knownSources, goTo }: Face
         </Caution>
       )}
       {safety.lapsed !== null && !proof.complete && (
-        <Caution title="An earlier proof has lapsed:">{safety.lapsed.detail}. Measure everything again.</Caution>
+        <Caution title="An earlier proof has lapsed:">
+          {safety.lapsed.detail}. Measure everything again.
+        </Caution>
       )}
       {safety.noBankTerminal && (
         <Caution grave title="No bank terminal within reach: treat as charged.">
-          Only removal with covers on, after the label&rsquo;s wait of {drive.labelWait_min} min. No bench test.
+          Only removal with covers on, after the label&rsquo;s wait of {drive.labelWait_min} min. No bench
+          test.
         </Caution>
       )}
 
-      <Step n={1} title="Every source of energy" mark={sourcesDone ? 'sound' : unsafe === null ? 'unprobed' : 'failed'} summary={unsafe === null ? '' : unsafe.length === 0 ? 'isolated or absent' : `${unsafe.length} not safe`} open={!sourcesDone}>
-        <SourcesGrid key={safety.sources?.at ?? 0} known={knownSources} current={list} disabled={apprentice} keep={(sources) => store.record('safety.sources', { sources })} />
+      <Step
+        n={1}
+        title="Every source of energy"
+        mark={sourcesDone ? 'sound' : unsafe === null ? 'unprobed' : 'failed'}
+        summary={
+          unsafe === null ? '' : unsafe.length === 0 ? 'isolated or absent' : `${unsafe.length} not safe`
+        }
+        open={!sourcesDone}
+      >
+        <SourcesGrid
+          key={safety.sources?.at ?? 0}
+          known={knownSources}
+          current={list}
+          disabled={apprentice}
+          keep={(sources) => store.record('safety.sources', { sources })}
+        />
       </Step>
 
-      <Step n={2} title="Lock and tag" mark={safety.locked === null ? 'unprobed' : 'sound'} summary={safety.locked === null ? '' : `${safety.locked.tag}, since ${clockTime(safety.locked.isolatedAt)}`} open={sourcesDone && safety.locked === null}>
+      <Step
+        n={2}
+        title="Lock and tag"
+        mark={safety.locked === null ? 'unprobed' : 'sound'}
+        summary={
+          safety.locked === null ? '' : `${safety.locked.tag}, since ${clockTime(safety.locked.isolatedAt)}`
+        }
+        open={sourcesDone && safety.locked === null}
+      >
         <FieldGrid>
-          <Field label="Isolated since" type="time" value={isolatedAt} onChange={(e) => setIsolatedAt(e.target.value)} disabled={stop || !sourcesDone} />
-          <Field label="Lock and tag" value={tag} onChange={(e) => setTag(e.target.value)} placeholder="padlock 7, tag I. T." disabled={stop || !sourcesDone} maxLength={200} />
+          <Field
+            label="Isolated since"
+            type="time"
+            value={isolatedAt}
+            onChange={(e) => setTypedTime(e.target.value)}
+            disabled={stop || !sourcesDone}
+          />
+          <Field
+            label="Lock and tag"
+            value={tag}
+            onChange={(e) => setTag(e.target.value)}
+            placeholder="padlock 7, tag I. T."
+            disabled={stop || !sourcesDone}
+            maxLength={200}
+          />
         </FieldGrid>
         <Primary disabled={stop || !sourcesDone || tag.trim() === ''} onClick={keepLock}>
           Keep: locked and tagged
         </Primary>
       </Step>
 
-      <Step n={3} title={`Wait as the label says: ${drive.labelWait_min} min`} mark={waited ? 'sound' : 'unprobed'} summary={over === null ? '' : waited ? 'waited; now measure' : `${countdown((over - now) / 1000)} left`} open={safety.locked !== null && safety.meterBefore === null}>
+      <Step
+        n={3}
+        title={`Wait as the label says: ${drive.labelWait_min} min`}
+        mark={waited ? 'sound' : 'unprobed'}
+        summary={
+          over === null ? '' : waited ? 'waited; now measure' : `${countdown((over - now) / 1000)} left`
+        }
+        open={safety.locked !== null && safety.meterBefore === null}
+      >
         <DischargeChart
           bank={drive.stage}
           startVolts={peakBusVolts(drive.supply_V)}
@@ -175,13 +273,40 @@ export function MakeSafeFace({ store, person, limits, knownSources, goTo }: Face
         />
       </Step>
 
-      <Step n={4} title="Prove the meter" mark={safety.meterBefore === null ? 'unprobed' : 'sound'} summary={safety.meterBefore === null ? '' : `${safety.meterBefore.volts} V`} open={waited && safety.meterBefore === null}>
+      <Step
+        n={4}
+        title="Prove the meter"
+        mark={safety.meterBefore === null ? 'unprobed' : 'sound'}
+        summary={safety.meterBefore === null ? '' : `${safety.meterBefore.volts} V`}
+        open={waited && safety.meterBefore === null}
+      >
         <MeterProof when="before" disabled={stop || !waited} keep={(p) => store.record('safety.meter', p)} />
       </Step>
 
-      <Step n={5} title="Prove dead" mark={left.length > 0 ? 'unprobed' : proof.highest_V > limits.hands_V ? 'failed' : proof.highest_V > limits.test_V ? 'doubt' : 'sound'} summary={safety.meterBefore === null ? '' : left.length > 0 ? `${left.length} figures left` : `highest ${proof.highest_V} V`} open={safety.meterBefore !== null && left.length > 0}>
+      <Step
+        n={5}
+        title="Prove dead"
+        mark={
+          left.length > 0
+            ? 'unprobed'
+            : proof.highest_V > limits.hands_V
+              ? 'failed'
+              : proof.highest_V > limits.test_V
+                ? 'doubt'
+                : 'sound'
+        }
+        summary={
+          safety.meterBefore === null
+            ? ''
+            : left.length > 0
+              ? `${left.length} figures left`
+              : `highest ${proof.highest_V} V`
+        }
+        open={safety.meterBefore !== null && left.length > 0}
+      >
         <Text mb="2" fontSize="0.95rem" color="soft">
-          Type the figure, Enter keeps it and moves on. The meter on DC all the way down, then on AC, then the bank again.
+          Type the figure, Enter keeps it and moves on. The meter on DC all the way down, then on AC, then the
+          bank again.
         </Text>
         <Box overflowX="auto">
           <FiguresGrid
@@ -191,7 +316,9 @@ export function MakeSafeFace({ store, person, limits, knownSources, goTo }: Face
             now={now}
             disabled={stop || safety.meterBefore === null}
             plateMark={plateMark}
-            keep={(step, volts) => store.record('safety.figure', { point: step.point.id, quantity: step.quantity, volts })}
+            keep={(step, volts) =>
+              store.record('safety.figure', { point: step.point.id, quantity: step.quantity, volts })
+            }
           />
         </Box>
         <Box mt="3">
@@ -203,26 +330,41 @@ export function MakeSafeFace({ store, person, limits, knownSources, goTo }: Face
 
       {bankVolts > limits.test_V && (
         <Step n={6} title="The bank does not run down" mark="doubt" summary={`${bankVolts} V`} open>
-          <DischargeTool capacitance_uF={drive.stage.capacitance_uF} volts={bankVolts} keep={(startVolts, ohm) => store.record('safety.discharged', { startVolts, ohm })} />
+          <DischargeTool
+            capacitance_uF={drive.stage.capacitance_uF}
+            volts={bankVolts}
+            keep={(startVolts, ohm) => store.record('safety.discharged', { startVolts, ohm })}
+          />
         </Step>
       )}
 
-      <Step n={bankVolts > limits.test_V ? 7 : 6} title="Prove the meter again" mark={safety.meterAfter === null ? 'unprobed' : 'sound'} summary={safety.meterAfter === null ? '' : `${safety.meterAfter.volts} V`} open={left.length === 0 && safety.meterAfter === null}>
-        <MeterProof when="after" disabled={stop || left.length > 0} keep={(p) => store.record('safety.meter', p)} />
+      <Step
+        n={bankVolts > limits.test_V ? 7 : 6}
+        title="Prove the meter again"
+        mark={safety.meterAfter === null ? 'unprobed' : 'sound'}
+        summary={safety.meterAfter === null ? '' : `${safety.meterAfter.volts} V`}
+        open={left.length === 0 && safety.meterAfter === null}
+      >
+        <MeterProof
+          when="after"
+          disabled={stop || left.length > 0}
+          keep={(p) => store.record('safety.meter', p)}
+        />
       </Step>
 
       <Box borderTop="1px solid" borderColor="line" pt="3" aria-live="polite">
         {lock.open ? (
           <>
             <Text fontFamily="heading" fontWeight="600" fontSize="1.2rem" mb="2">
-              <StateMark mark="sound" label={null} /> Proven dead: {proof.highest_V} V at most. Holds until {clockTime(lock.until)}{' '}
-              if nothing is entered.
+              <StateMark mark="sound" label={null} /> Proven dead: {proof.highest_V} V at most. Holds until{' '}
+              {clockTime(lock.until)} if nothing is entered.
             </Text>
             <Primary onClick={() => goTo('bench')}>On to the bench</Primary>
           </>
         ) : (
           <Text fontWeight="500">
-            <StateMark mark={lock.why === 'above-limit' ? 'failed' : 'unprobed'} label={null} /> Bench locked: {lock.text}
+            <StateMark mark={lock.why === 'above-limit' ? 'failed' : 'unprobed'} label={null} /> Bench locked:{' '}
+            {lock.text}
           </Text>
         )}
       </Box>

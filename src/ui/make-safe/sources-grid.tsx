@@ -1,7 +1,15 @@
 'use client';
 import { Box, Input, Text } from '@chakra-ui/react';
 import { useRef, useState, type KeyboardEvent } from 'react';
-import { sourceKinds, sourceStates, sourceWords, unsafeSources, type Source, type SourceKind, type SourceState } from '@/core/make-safe';
+import {
+  sourceKinds,
+  sourceStates,
+  sourceWords,
+  unsafeSources,
+  type Source,
+  type SourceKind,
+  type SourceState,
+} from '@/core/make-safe';
 import { Key, Primary } from '../kit/buttons';
 
 const stateLabel: Record<SourceState, string> = {
@@ -54,7 +62,8 @@ export function SourcesGrid({
   return (
     <Box>
       <Text fontSize="0.9rem" color="soft" mb="2" display={{ base: 'none', md: 'block' }}>
-        <Key>A</Key> not there <Key>I</Key> isolated <Key>N</Key> not sure <Key>L</Key> live <Key>Enter</Key> next row
+        <Key>A</Key> not there <Key>I</Key> isolated <Key>N</Key> not sure <Key>L</Key> live <Key>Enter</Key>{' '}
+        next row
       </Text>
       {sourceKinds.map((kind, row) => (
         <Box
@@ -107,7 +116,8 @@ export function SourcesGrid({
                   checked={answers[kind] === state}
                   onChange={() => answer(kind, state)}
                   ref={(el) => {
-                    if (answers[kind] === state || (answers[kind] === undefined && i === 0)) rows.current[row] = el;
+                    if (answers[kind] === state || (answers[kind] === undefined && i === 0))
+                      rows.current[row] = el;
                   }}
                 />
                 {stateLabel[state]}
@@ -131,7 +141,12 @@ export function SourcesGrid({
           </Box>
         </Box>
       ))}
-      <Primary ref={button} mt="3" disabled={disabled || list.length < sourceKinds.length} onClick={() => keep(list)}>
+      <Primary
+        ref={button}
+        mt="3"
+        disabled={disabled || list.length < sourceKinds.length}
+        onClick={() => keep(list)}
+      >
         {list.length < sourceKinds.length
           ? `${sourceKinds.length - list.length} still to answer`
           : left > 0

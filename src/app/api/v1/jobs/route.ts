@@ -5,7 +5,8 @@ import { currentPerson } from '@/server/current-person';
 import { board, openJob, type NewEntry } from '@/server/jobs';
 
 const heaviest = 64 * 1024;
-const isOpening = (entry: NewEntry): entry is Extract<NewEntry, { kind: 'job.opened' }> => entry.kind === 'job.opened';
+const isOpening = (entry: NewEntry): entry is Extract<NewEntry, { kind: 'job.opened' }> =>
+  entry.kind === 'job.opened';
 
 export const GET = guarded(async () => Response.json({ jobs: await board() }));
 

@@ -9,6 +9,10 @@ export const POST = guarded(async (request) => {
   const { id } = await jsonBody(request, z.strictObject({ id: z.string().max(60) }), 1000);
   const person = await personById(id);
   if (person === null) throw new Refused(404, 'There is no such person.');
-  (await cookies()).set(personCookie, person.id, { httpOnly: true, sameSite: 'strict', maxAge: 365 * 86_400 });
+  (await cookies()).set(personCookie, person.id, {
+    httpOnly: true,
+    sameSite: 'strict',
+    maxAge: 365 * 86_400,
+  });
   return Response.json({ person });
 });

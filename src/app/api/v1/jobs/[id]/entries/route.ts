@@ -21,7 +21,12 @@ async function jobIdOf({ params }: Params): Promise<string> {
 
 /** Entries after a seq, with the server's clock for the countdowns. */
 export const GET = guarded(async (request, context: Params) => {
-  const after = z.coerce.number().int().min(0).catch(0).parse(new URL(request.url).searchParams.get('after') ?? 0);
+  const after = z.coerce
+    .number()
+    .int()
+    .min(0)
+    .catch(0)
+    .parse(new URL(request.url).searchParams.get('after') ?? 0);
   const entries = await entriesAfter(await jobIdOf(context), after);
   if (entries === null) throw new Refused(404, 'There is no such job.');
   return Response.json({ entries, now: new Date().toISOString() });
@@ -33,7 +38,10 @@ export const POST = guarded(async (request, context: Params) => {
   const { entries, person } = await jsonBody(request, bodySchema, heaviest);
   const current = await currentPerson();
   if (person !== undefined && person !== current.id)
-    throw new Refused(409, 'Someone else was chosen in the header meanwhile. Choose yourself again and enter this once more.');
+    throw new Refused(
+      409,
+      'Someone else was chosen in the header meanwhile. Choose yourself again and enter this once more.',
+    );
   if (entries.some((e) => e.jobId !== jobId)) throw new Refused(422, 'An entry belongs to another job.');
   if (entries.some((e) => JSON.stringify(e.payload).length > heaviestPayload))
     throw new Refused(413, 'An entry may carry at most 64 kB; photographs go to /api/v1/blobs.');

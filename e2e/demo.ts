@@ -1,0 +1,58 @@
+import { expect, type APIRequestContext, type Page } from '@playwright/test';
+import { v7 } from 'uuid';
+
+/** The demo's jobs and people (demo/scenario.json). */
+export const winch = '0190a200-0000-7000-8000-000000000001';
+export const pump = '0190a200-0000-7000-8000-000000000002';
+export const iceCrusher = '0190a200-0000-7000-8000-000000000003';
+export const ines = '0190a000-0000-7000-8000-000000000001';
+export const odo = '0190a000-0000-7000-8000-000000000002';
+export const pip = '0190a000-0000-7000-8000-000000000003';
+
+export const choosePerson = async (page: Page, id: string): Promise<void> => {
+  const answer = await page.request.post('/api/v1/person', { data: { id } });
+  expect(answer.ok()).toBe(true);
+};
+
+/** An entry as the page would send it. */
+export const entry = (jobId: string, kind: string, payload: unknown) => ({
+  v: 1,
+  id: v7(),
+  jobId,
+  at: new Date().toISOString(),
+  kind,
+  payload,
+});
+
+/** Opens a job of its own through the API, so that tests do not meet in one logbook. */
+export async function openJob(request: APIRequestContext, machine: string): Promise<string> {
+  const jobId = v7();
+  const opened = entry(jobId, 'job.opened', {
+    assetId: v7(),
+    site: 'Pellow Quay',
+    machine,
+    complaint: 'stands still',
+    stoppedAt: null,
+    downtimeAllowed_min: null,
+    peopleInDanger: 'no',
+    loadSuspended: 'no',
+    bypass: 'no',
+  });
+  const answer = await request.post('/api/v1/jobs', { data: { entry: opened } });
+  expect(answer.status()).toBe(201);
+  return jobId;
+}
+
+/** Nothing may go wrong quietly. An aborted request of a page that was left is no fault. */
+export function watchConsole(page: Page): string[] {
+  const said: string[] = [];
+  page.on('console', (m) => {
+    if (
+      m.type() === 'error' &&
+      !/ERR_(ABORTED|CONNECTION_REFUSED|INTERNET_DISCONNECTED)|status of (503|409|422)/.test(m.text())
+    )
+      said.push(m.text());
+  });
+  page.on('pageerror', (e) => said.push(e.message));
+  return said;
+}

@@ -1,0 +1,57 @@
+import { expect, type Page } from '@playwright/test';
+
+const minutesAgo = (minutes: number): string => {
+  const t = new Date(Date.now() - minutes * 60_000);
+  return `${String(t.getHours()).padStart(2, '0')}:${String(t.getMinutes()).padStart(2, '0')}`;
+};
+
+/** Answers the sources by keyboard: isolated where named, not there elsewhere. */
+export async function answerSources(page: Page, isolated: readonly string[]): Promise<void> {
+  const rows = page.getByRole('group').filter({ has: page.getByRole('radio', { name: 'live' }) });
+  const count = await rows.count();
+  await rows.nth(0).getByRole('radio').first().focus();
+  for (let i = 0; i < count; i += 1) {
+    const name = (await rows.nth(i).getAttribute('aria-label')) ?? '';
+    await page.keyboard.press(isolated.includes(name) ? 'i' : 'a');
+    await page.keyboard.press('Enter');
+  }
+  await page.getByRole('button', { name: 'Confirm all sources' }).click();
+}
+
+export async function lockAndTag(page: Page, isolatedMinutesAgo: number): Promise<void> {
+  await page.getByLabel('Isolated since').fill(minutesAgo(isolatedMinutesAgo));
+  await page.getByLabel('Lock and tag', { exact: true }).fill('padlock 7, tag I. T.');
+  await page.getByRole('button', { name: 'Keep: locked and tagged' }).click();
+}
+
+export async function proveMeter(page: Page, when: 'before' | 'after'): Promise<void> {
+  await page.getByLabel(`Known source, ${when}`).fill('socket outlet');
+  await page.getByLabel(`It shows, ${when}`).fill('231');
+  await page.getByRole('button', { name: `Keep: meter proven ${when}` }).click();
+}
+
+/** Types the figures, Enter after each; the bank again waits for its minute. */
+export async function takeFigures(page: Page, bank: string, other: string, again: string): Promise<void> {
+  const fields = page.getByRole('textbox', { name: /, volts$/ });
+  const count = await fields.count();
+  await fields.first().focus();
+  for (let i = 0; i < count - 1; i += 1) {
+    await page.keyboard.type(i === 0 ? bank : other);
+    await page.keyboard.press('Enter');
+  }
+  const last = fields.last();
+  await expect(last).toBeEnabled({ timeout: 75_000 });
+  await last.fill(again);
+  await last.press('Enter');
+}
+
+/** Types one reading into the big field. */
+export async function read(page: Page, figure: string): Promise<void> {
+  const field = page.getByRole('textbox', { name: 'What the meter shows, volts' });
+  await expect(field).toBeFocused();
+  if (figure === 'OL') await page.keyboard.press('o');
+  else {
+    await page.keyboard.type(figure);
+    await page.keyboard.press('Enter');
+  }
+}

@@ -1,0 +1,93 @@
+import { expect, test } from '@playwright/test';
+import sharp from 'sharp';
+import { choosePerson, ines, watchConsole } from './demo';
+
+test('a new job in half a minute, then identified, with what the plate says at once', async ({ page }) => {
+  const said = watchConsole(page);
+  await choosePerson(page, ines);
+  await page.goto('/');
+  const started = Date.now();
+  await page.getByRole('link', { name: 'New job' }).click();
+  await page.getByLabel('Machine').selectOption({ label: 'Shellfish grading drum, Pellow Quay' });
+  await page.getByLabel('What is wrong?').fill('Trips when it starts');
+  await page.getByRole('button', { name: 'Open job' }).click();
+  await expect(page.getByText(/Answer both questions about danger/)).toBeVisible();
+  await expect(page.getByLabel('What is wrong?')).toHaveValue('Trips when it starts');
+  await page.getByRole('group', { name: 'Is anyone in danger?' }).getByLabel('no', { exact: true }).check();
+  await page.getByRole('group', { name: 'Is a load suspended?' }).getByLabel('not sure').check();
+  await page.getByRole('button', { name: 'Open job' }).click();
+  await expect(page.getByRole('heading', { name: 'Take the job' })).toBeVisible();
+  expect(Date.now() - started).toBeLessThan(30_000);
+
+  await page.getByLabel('What does the display say?').fill('OC-A');
+  await page.getByLabel('a bang').check();
+  await page.getByRole('button', { name: 'Keep and identify' }).click();
+
+  // Free entry, with a badge that is not the maker's.
+  const drive = page.getByRole('form', { name: 'Drive label' });
+  await drive.getByRole('button', { name: 'Keep drive label' }).click();
+  await expect(drive.getByText('Read it from the label').first()).toBeVisible();
+  await drive.getByLabel('Maker').fill('Sandpiper');
+  await drive.getByLabel('Type code').fill('S-11');
+  await drive.getByLabel('Badge on the cover').fill('Harbourline');
+  await drive.getByLabel('Rated output').fill('11,5');
+  const [photo] = await Promise.all([
+    page.waitForResponse((r) => r.url().endsWith('/api/v1/blobs') && r.status() === 201),
+    drive.getByLabel('Photograph: Drive label').setInputFiles({
+      name: 'label.jpg',
+      mimeType: 'image/jpeg',
+      buffer: await sharp({ create: { width: 3000, height: 1500, channels: 3, background: '#887766' } })
+        .withExif({ IFD3: { GPSLatitude: '50/1 4/1 0/1', GPSLatitudeRef: 'N' } })
+        .jpeg()
+        .toBuffer(),
+    }),
+  ]);
+  const { sha256 } = (await photo.json()) as { sha256: string };
+  const kept = await sharp(await (await page.request.get(`/api/v1/blobs/${sha256}`)).body()).metadata();
+  expect(kept.exif).toBeUndefined();
+  expect(kept.width).toBe(2000);
+  await drive.getByRole('button', { name: 'Keep drive label' }).click();
+  await expect(page.getByText('Drive label kept.')).toBeVisible();
+
+  const motor = page.getByRole('form', { name: 'Motor plate' });
+  for (const [label, value] of [
+    ['Power', '5,5'],
+    ['Volts', '400'],
+    ['Amps', '112'],
+    ['Speed', '1455'],
+  ] as const)
+    await motor.getByLabel(label, { exact: true }).fill(value);
+  await expect(motor.getByText(/Far too little power for these amps/)).toBeVisible();
+  await motor.getByLabel('Amps', { exact: true }).fill('11.2');
+  await expect(motor.getByText(/4 poles/)).toBeVisible();
+  await expect(motor.getByText(/Far too little power/)).toBeHidden();
+  await motor.getByRole('button', { name: 'Keep motor plate' }).click();
+  await expect(page.getByText('Motor plate kept.')).toBeVisible();
+
+  await page.getByRole('button', { name: 'On to as found' }).click();
+  await expect(page.getByText('Do not restore mains to read it.').first()).toBeVisible();
+  await page.getByRole('button', { name: 'unsafe to energise' }).click();
+  await expect(page.getByRole('heading', { name: 'Look and smell' })).toBeVisible();
+  for (const item of [
+    'Capacitors',
+    'Soot or arc marks',
+    'Moisture, salt, dust',
+    'Fan',
+    'Lugs and screws',
+    'Fuses',
+  ])
+    await page.getByRole('group', { name: item }).getByLabel('clear').check();
+  await page.getByRole('group', { name: 'Smell' }).getByLabel('found').check();
+  await page.getByLabel('What exactly?').fill('burnt varnish');
+  await page.getByLabel('What exactly?').blur();
+  await expect(page.getByRole('complementary').getByText('Smell: burnt varnish')).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('complementary').getByText('Smell: burnt varnish')).toBeVisible();
+  expect(said).toEqual([]);
+});
+
+test('what is no picture is refused with words that help', async ({ request }) => {
+  const answer = await request.post('/api/v1/blobs', { data: Buffer.from('not a picture') });
+  expect(answer.status()).toBe(422);
+  expect(((await answer.json()) as { error: string }).error).toMatch(/Take it again/);
+});

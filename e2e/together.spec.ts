@@ -1,0 +1,82 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { expect, test } from '@playwright/test';
+import { choosePerson, ines, openJob } from './demo';
+
+test('two tabs on one job show each other’s entries within two seconds', async ({ page, context }) => {
+  await choosePerson(page, ines);
+  const jobId = await openJob(page.request, 'Quay crane slew');
+  const other = await context.newPage();
+  await page.goto(`/jobs/${jobId}/decide`);
+  await other.goto(`/jobs/${jobId}/take`);
+  await expect(other.getByRole('heading', { name: 'Take the job' })).toBeVisible();
+  await page.getByLabel('Note for Decide').fill('a spare is on the shelf');
+  await page.getByRole('button', { name: 'Keep note' }).click();
+  await expect(other.getByRole('complementary').getByText('a spare is on the shelf')).toBeVisible({
+    timeout: 2_500,
+  });
+  await page.getByLabel('Ask something for later').fill('Whose spare is it?');
+  await page.getByRole('button', { name: 'Keep question' }).click();
+  await expect(other.getByText('Whose spare is it?').first()).toBeVisible({ timeout: 2_500 });
+});
+
+const port = 3198;
+const home = `http://127.0.0.1:${port}`;
+
+/** A server of this test's own on the same database, to be killed. */
+async function startServer(): Promise<ChildProcess> {
+  const child = spawn(
+    process.execPath,
+    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
+    {
+      stdio: 'ignore',
+      env: { ...process.env, DATABASE_URL: process.env['E2E_DATABASE_URL'] },
+    },
+  );
+  for (let i = 0; i < 150; i += 1) {
+    const up = await fetch(`${home}/api/v1/health`).then(
+      (r) => r.ok,
+      () => false,
+    );
+    if (up) return child;
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  throw new Error('the test’s own server did not come up');
+}
+
+test('a server killed between two entries loses none that was shown as kept, and gets the rest later', async ({
+  page,
+}) => {
+  let server = await startServer();
+  try {
+    const jobId = await openJob(page.request, 'Capstan');
+    await page.goto(`${home}/jobs/${jobId}/decide`);
+    const margin = page.getByRole('complementary');
+    const note = async (text: string) => {
+      await page.getByLabel('Note for Decide').fill(text);
+      await page.getByRole('button', { name: 'Keep note' }).click();
+    };
+    await note('first, kept');
+    await expect(margin.getByText('first, kept')).toBeVisible();
+    await expect(margin.getByText('(not kept yet, sending)')).toBeHidden();
+
+    server.kill('SIGKILL');
+    await note('second, while the server is dead');
+    await expect(margin.getByText('second, while the server is dead')).toBeVisible();
+    await expect(margin.getByText('(not kept yet, sending)')).toBeVisible();
+    await expect(page.getByText('The server does not answer.')).toBeVisible();
+
+    server = await startServer();
+    await page.reload();
+    await expect(margin.getByText('second, while the server is dead')).toBeVisible();
+    await expect(margin.getByText('(not kept yet, sending)')).toBeHidden();
+    const kept = (await (await fetch(`${home}/api/v1/jobs/${jobId}/entries?after=0`)).json()) as {
+      entries: { kind: string; payload: { text?: string } }[];
+    };
+    expect(kept.entries.filter((e) => e.kind === 'note.added').map((e) => e.payload.text)).toEqual([
+      'first, kept',
+      'second, while the server is dead',
+    ]);
+  } finally {
+    server.kill('SIGKILL');
+  }
+});

@@ -1,0 +1,18 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { uuidSchema } from '@/server/border';
+import { currentPerson } from '@/server/current-person';
+import { people } from '@/server/people';
+import { sheetOfJob } from '@/server/sheet';
+import { SheetPage } from '@/ui/sheet/sheet-page';
+
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = { title: 'Static-test sheet' };
+
+export default async function Page({ params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params;
+  const sheet = uuidSchema.safeParse(id).success ? await sheetOfJob(id) : null;
+  if (sheet === null) notFound();
+  const [everybody, person] = await Promise.all([people(), currentPerson()]);
+  return <SheetPage jobId={id} sheet={sheet} people={everybody} person={person} />;
+}

@@ -1,0 +1,83 @@
+'use client';
+import { Box, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { Person } from '@/core/logbook';
+import { greatestLimits, type Limits } from '@/core/make-safe';
+import { numberFrom } from '../identify/number-from';
+import { Primary } from '../kit/buttons';
+import { Caution } from '../kit/caution';
+import { FaceHead, FieldGrid, KeptNote } from '../kit/face';
+import { Field } from '../kit/field';
+import { TopBar } from '../kit/top-bar';
+
+/** The site's limits for hands and for the diode test. */
+export function SettingsPage({
+  limits,
+  people,
+  person,
+}: {
+  limits: Limits;
+  people: readonly Person[];
+  person: Person;
+}) {
+  const [hands, setHands] = useState(String(limits.hands_V));
+  const [test, setTest] = useState(String(limits.test_V));
+  const [kept, setKept] = useState<string | null>(null);
+  const [trouble, setTrouble] = useState<string | undefined>();
+  const lead = person.role === 'lead';
+  const save = async () => {
+    const next = { hands_V: numberFrom(hands) ?? 0, test_V: numberFrom(test) ?? 0 };
+    if (
+      next.hands_V <= 0 ||
+      next.hands_V > greatestLimits.hands_V ||
+      next.test_V <= 0 ||
+      next.test_V > greatestLimits.test_V
+    )
+      return setTrouble(
+        `Hands up to ${greatestLimits.hands_V} V, diode test up to ${greatestLimits.test_V} V: lower is allowed, higher is not.`,
+      );
+    setTrouble(undefined);
+    const answer = await fetch('/api/v1/settings', { method: 'PUT', body: JSON.stringify(next) }).catch(
+      () => null,
+    );
+    if (answer?.ok === true) setKept('Limits kept. They hold for every proof from now on.');
+    else setTrouble('Not kept: the server does not answer or refuses. Try again.');
+  };
+  return (
+    <>
+      <TopBar people={people} person={person} />
+      <Box as="main" bg="card" borderRadius="4px" mx={{ base: 0, md: 5 }} p={{ base: 4, md: 7 }} maxW="800px">
+        <FaceHead title="Site settings">Limits of the dead proof.</FaceHead>
+        <Caution title="Only downwards.">
+          A site may set less, wet places do. Nobody can raise a limit above {greatestLimits.hands_V} V and{' '}
+          {greatestLimits.test_V} V, and nobody can override one on a job.
+        </Caution>
+        <FieldGrid>
+          <Field
+            label="Hands"
+            figure
+            unit="V"
+            value={hands}
+            onChange={(e) => setHands(e.target.value)}
+            disabled={!lead}
+          />
+          <Field
+            label="Diode and ohms test"
+            figure
+            unit="V"
+            value={test}
+            onChange={(e) => setTest(e.target.value)}
+            disabled={!lead}
+            error={trouble}
+          />
+        </FieldGrid>
+        {lead ? (
+          <Primary onClick={() => void save()}>Keep limits</Primary>
+        ) : (
+          <Text>The shop lead sets these.</Text>
+        )}
+        <KeptNote text={kept} />
+      </Box>
+    </>
+  );
+}

@@ -1,0 +1,240 @@
+'use client';
+import { Box, Heading, Text } from '@chakra-ui/react';
+import NextLink from 'next/link';
+import type { ReactNode } from 'react';
+import type { Person } from '@/core/logbook';
+import type { Value } from '@/core/power-stage';
+import type { Sheet } from '@/core/static-sheet';
+import { Secondary } from '../kit/buttons';
+import { StateMark, type Mark } from '../kit/state-mark';
+import { dateTime } from '../kit/time';
+import { TopBar } from '../kit/top-bar';
+
+const shown = (v: Value | null): string =>
+  v === null ? '' : v === 'OL' ? 'overload' : v === 'climbing' ? 'climbing' : v.toFixed(3);
+const markOf = (state: string): Mark =>
+  state === 'sound' ? 'sound' : state === 'failed' ? 'failed' : state === 'doubt' ? 'doubt' : 'unprobed';
+const verdictMark: Record<string, Mark> = {
+  'not-shorted': 'sound',
+  faulty: 'failed',
+  doubtful: 'doubt',
+  invalid: 'doubt',
+};
+
+function Part({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <Box as="section" mt="6">
+      <Heading
+        as="h2"
+        fontFamily="heading"
+        fontWeight="600"
+        fontSize="1.2rem"
+        borderBottom="1px solid"
+        borderColor="ink"
+        mb="2"
+        pb="1"
+      >
+        {title}
+      </Heading>
+      {children}
+    </Box>
+  );
+}
+
+function Readings({ sheet }: { sheet: Sheet }) {
+  return (
+    <Box overflowX="auto">
+      <Box
+        as="table"
+        width="100%"
+        css={{
+          borderCollapse: 'collapse',
+          '& th': {
+            textAlign: 'left',
+            fontWeight: 500,
+            color: 'var(--chakra-colors-soft)',
+            fontSize: '0.9rem',
+          },
+          '& td, & th': { borderBottom: '1px solid var(--chakra-colors-line)', padding: '4px 10px 4px 0' },
+        }}
+      >
+        <thead>
+          <tr>
+            {['red', 'black', 'value, V', 'earlier', 'expected', 'state', 'by'].map((h) => (
+              <th key={h}>{h}</th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {sheet.readings.map((r) => (
+            <tr key={`${r.red}>${r.black}`}>
+              <td>{r.red}</td>
+              <td>{r.black}</td>
+              <Text as="td" fontFamily="mono" fontSize="1.05rem">
+                {shown(r.values[r.values.length - 1] ?? null)}
+              </Text>
+              <Text as="td" fontFamily="mono" color="soft">
+                {r.values.slice(0, -1).map(shown).join(', ')}
+              </Text>
+              <Text as="td" fontFamily="mono" color="soft">
+                {shown(r.expected)}
+              </Text>
+              <td>
+                <StateMark mark={markOf(r.state)} label={null} /> {r.state}
+              </td>
+              <td>{r.by}</td>
+            </tr>
+          ))}
+        </tbody>
+      </Box>
+    </Box>
+  );
+}
+
+/** The static-test sheet as a page; it prints as it stands. */
+export function SheetPage({
+  jobId,
+  sheet,
+  people,
+  person,
+}: {
+  jobId: string;
+  sheet: Sheet;
+  people: readonly Person[];
+  person: Person;
+}) {
+  return (
+    <>
+      <TopBar people={people} person={person}>
+        <Secondary asChild color="benchInk" minH="44px" _hover={{ opacity: 0.8 }}>
+          <NextLink href={`/jobs/${jobId}/hand-over`}>Back to the job</NextLink>
+        </Secondary>
+      </TopBar>
+      <Box
+        as="main"
+        bg="card"
+        borderRadius="4px"
+        mx={{ base: 0, md: 'auto' }}
+        mb="6"
+        p={{ base: 4, md: 10 }}
+        maxW="900px"
+      >
+        <Box display="flex" justifyContent="space-between" gap="4" flexWrap="wrap" mb="4">
+          <Heading as="h1" fontFamily="heading" fontWeight="600" fontSize="1.8rem">
+            {sheet.title}
+          </Heading>
+          <Box display="flex" gap="2" className="no-print" flexWrap="wrap">
+            {(['a4', 'letter'] as const).map((paper) => (
+              <Secondary asChild key={paper}>
+                <a href={`/api/v1/jobs/${jobId}/sheet?form=pdf&paper=${paper}`} download>
+                  PDF, {paper === 'a4' ? 'A4' : 'letter'}
+                </a>
+              </Secondary>
+            ))}
+          </Box>
+        </Box>
+        <Box
+          as="dl"
+          display="grid"
+          gridTemplateColumns={{ base: '1fr', sm: '170px 1fr' }}
+          columnGap="4"
+          rowGap="0.5"
+        >
+          {sheet.identity.map((i) => (
+            <Box key={i.label} display="contents">
+              <Text as="dt" color="soft">
+                {i.label}
+              </Text>
+              <dd>{i.value}</dd>
+            </Box>
+          ))}
+        </Box>
+        <Box border="2px solid" borderColor="ink" bg="paper" p="4" mt="5">
+          <Text fontFamily="heading" fontWeight="600" fontSize="1.5rem" lineHeight="1.15" mb="1">
+            {sheet.conclusion.headline}
+          </Text>
+          <Text>{sheet.conclusion.detail}</Text>
+          <Text mt="2">
+            <StateMark mark={verdictMark[sheet.conclusion.verdict] ?? 'doubt'} label={null} /> Verdict level:{' '}
+            <strong>{sheet.conclusion.level}</strong>
+          </Text>
+        </Box>
+        <Part title="Readings">
+          <Readings sheet={sheet} />
+        </Part>
+        {sheet.safety !== null && (
+          <Part title="Made safe">
+            <Text fontWeight="600">{sheet.safety.statement}</Text>
+            <Text>
+              By {sheet.safety.by}. Meter proven {sheet.safety.meter}. Limits: {sheet.safety.limits}.
+            </Text>
+            <Box
+              as="ul"
+              listStyleType="none"
+              mt="2"
+              display="grid"
+              gridTemplateColumns={{ base: '1fr', sm: '1fr 1fr' }}
+              columnGap="6"
+            >
+              {sheet.safety.figures.map((f) => (
+                <Box
+                  as="li"
+                  key={`${f.between} ${f.quantity} ${f.where}`}
+                  display="flex"
+                  justifyContent="space-between"
+                  borderBottom="1px solid"
+                  borderColor="line"
+                >
+                  <span>
+                    {f.between} {f.quantity}, {f.where}
+                  </span>
+                  <Text as="span" fontFamily="mono">
+                    {f.volts} V
+                  </Text>
+                </Box>
+              ))}
+            </Box>
+          </Part>
+        )}
+        <Part title="As found and looked at">
+          <Text>{sheet.asFound.join('; ')}.</Text>
+          <Text>
+            {sheet.look.map((l) => `${l.item}: ${l.state}${l.note === '' ? '' : ` (${l.note})`}`).join('; ')}
+          </Text>
+        </Part>
+        <Part title="What this test cannot see">
+          <Box as="ul" pl="5">
+            {sheet.unseen.map((u) => (
+              <li key={u}>{u}</li>
+            ))}
+          </Box>
+        </Part>
+        {sheet.questions.length > 0 && (
+          <Part title="Questions">
+            {sheet.questions.map((q) => (
+              <Text key={q.text}>
+                {q.text} <strong>{q.answer ?? 'open'}</strong>
+              </Text>
+            ))}
+          </Part>
+        )}
+        {sheet.voided.length > 0 && (
+          <Part title="Entries that do not count">
+            {sheet.voided.map((v) => (
+              <Text key={`${v.at} ${v.why}`} suppressHydrationWarning>
+                {dateTime(v.at)}, {v.by}: {v.why}
+              </Text>
+            ))}
+          </Part>
+        )}
+        <Part title="Signed">
+          <Text suppressHydrationWarning>
+            {sheet.signature === null
+              ? 'Not signed.'
+              : `${sheet.signature.name}, ${sheet.signature.role}, ${dateTime(sheet.signature.at)}`}
+          </Text>
+        </Part>
+      </Box>
+    </>
+  );
+}
