@@ -1,5 +1,5 @@
 const esm = 'd3|d3-[a-z-]+|internmap|delaunator|robust-predicates|uuid|fast-check|pure-rand|comlink';
-export default {
+const config = {
   testEnvironment: 'node',
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   // Native modules: through CommonJS getters the solver's kernels run many times slower.
@@ -22,3 +22,4 @@ export default {
   transformIgnorePatterns: [`/node_modules/(?!(${esm})/)`],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '\\.css$': '<rootDir>/launcher/empty-style.cjs' },
 };
+export default config;

@@ -52,7 +52,10 @@ test('pages from elsewhere and foreign host names are turned away', async ({ req
 
 test('the verbs over HTTP keep the manners of the command', async ({ request }) => {
   const calc = (verb: string, data: string) =>
-    request.post(`/api/v1/calc/${verb}`, { data, headers: { 'content-type': 'application/json' } });
+    request.post(`/api/v1/calc/${verb}`, {
+      data: Buffer.from(data),
+      headers: { 'content-type': 'application/json' },
+    });
   const good = await calc(
     'discharge',
     '{"id":[1],"capacitance_uF":1000,"bleederOhm":150000,"startVolts":565,"limitVolts":50}',

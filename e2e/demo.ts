@@ -56,3 +56,9 @@ export function watchConsole(page: Page): string[] {
   page.on('pageerror', (e) => said.push(e.message));
   return said;
 }
+
+/** Goes to a page and waits until it is alive: what is clicked before that is lost. */
+export async function visit(page: Page, path: string): Promise<void> {
+  await page.goto(path);
+  await page.waitForLoadState('networkidle');
+}

@@ -1,11 +1,11 @@
 import { expect, test } from '@playwright/test';
 import sharp from 'sharp';
-import { choosePerson, ines, watchConsole } from './demo';
+import { choosePerson, ines, watchConsole, visit } from './demo';
 
 test('a new job in half a minute, then identified, with what the plate says at once', async ({ page }) => {
   const said = watchConsole(page);
   await choosePerson(page, ines);
-  await page.goto('/');
+  await visit(page, '/');
   const started = Date.now();
   await page.getByRole('link', { name: 'New job' }).click();
   await page.getByLabel('Machine').selectOption({ label: 'Shellfish grading drum, Pellow Quay' });

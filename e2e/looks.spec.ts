@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
-import { choosePerson, iceCrusher, ines, pump, watchConsole } from './demo';
+import { choosePerson, iceCrusher, ines, pump, watchConsole, visit } from './demo';
 
 const pages = [
   '/',
@@ -23,7 +23,7 @@ for (const theme of ['day', 'night'] as const)
     await context.addCookies([{ name: 'grim_theme', value: theme, url: baseURL ?? '' }]);
     const said = watchConsole(page);
     for (const path of pages) {
-      await page.goto(path);
+      await visit(page, path);
       await page.locator('main').waitFor();
       await page.waitForTimeout(700);
       const { violations } = await new AxeBuilder({ page })
@@ -40,7 +40,7 @@ for (const width of [390, 820])
   test(`nothing runs out of a screen ${width} px wide`, async ({ page }) => {
     await page.setViewportSize({ width, height: 800 });
     for (const path of pages) {
-      await page.goto(path);
+      await visit(page, path);
       await page.locator('main').waitFor();
       await page.waitForTimeout(500);
       const over = await page.evaluate(
@@ -51,7 +51,7 @@ for (const width of [390, 820])
   });
 
 test('the keys sheet opens and closes by keyboard', async ({ page }) => {
-  await page.goto(`/jobs/${pump}/bench`);
+  await visit(page, `/jobs/${pump}/bench`);
   await page.getByRole('button', { name: '? keys' }).click();
   await expect(page.getByRole('dialog', { name: 'Keys of the bench' })).toBeVisible();
   await page.keyboard.press('Escape');

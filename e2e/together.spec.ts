@@ -1,13 +1,13 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { expect, test } from '@playwright/test';
-import { choosePerson, ines, openJob } from './demo';
+import { choosePerson, ines, openJob, visit } from './demo';
 
 test('two tabs on one job show each other’s entries within two seconds', async ({ page, context }) => {
   await choosePerson(page, ines);
   const jobId = await openJob(page.request, 'Quay crane slew');
   const other = await context.newPage();
-  await page.goto(`/jobs/${jobId}/decide`);
-  await other.goto(`/jobs/${jobId}/take`);
+  await visit(page, `/jobs/${jobId}/decide`);
+  await visit(other, `/jobs/${jobId}/take`);
   await expect(other.getByRole('heading', { name: 'Take the job' })).toBeVisible();
   await page.getByLabel('Note for Decide').fill('a spare is on the shelf');
   await page.getByRole('button', { name: 'Keep note' }).click();
@@ -49,7 +49,7 @@ test('a server killed between two entries loses none that was shown as kept, and
   let server = await startServer();
   try {
     const jobId = await openJob(page.request, 'Capstan');
-    await page.goto(`${home}/jobs/${jobId}/decide`);
+    await visit(page, `${home}/jobs/${jobId}/decide`);
     const margin = page.getByRole('complementary');
     const note = async (text: string) => {
       await page.getByLabel('Note for Decide').fill(text);

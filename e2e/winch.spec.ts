@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { expect, test } from '@playwright/test';
-import { choosePerson, ines, watchConsole, winch } from './demo';
+import { choosePerson, ines, watchConsole, winch, visit } from './demo';
 import { answerSources, lockAndTag, proveMeter, read, takeFigures } from './hands';
 
 // One unit: its upper diode on L2 blown in a supply surge, one lower diode off its sisters at first.
@@ -25,7 +25,7 @@ const forward = [
 test('the slipway winch, from the board to a signed sheet', async ({ page }) => {
   test.setTimeout(240_000);
   const said = watchConsole(page);
-  await page.goto('/');
+  await visit(page, '/');
   await choosePerson(page, ines);
   await page.reload();
   await page.getByRole('link', { name: /Slipway winch/ }).click();
@@ -100,7 +100,7 @@ test('the slipway winch, from the board to a signed sheet', async ({ page }) => 
   expect(csv.split('\n')[0]).toContain('red,black,value_V');
   expect(csv).toMatch(/L2,DC\+,OL,OL,0\.\d+,failed/);
 
-  await page.goto(`/jobs/${winch}/sheet`);
+  await visit(page, `/jobs/${winch}/sheet`);
   await expect(page.getByText('L2 upper diode is open. Nothing else fits.')).toBeVisible();
   expect(said).toEqual([]);
 });

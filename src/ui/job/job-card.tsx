@@ -90,7 +90,7 @@ function Clock({ store }: { store: JobStore }) {
 /** A job as a traveller card on the bench: edge, work, margin. */
 export function JobCard({
   jobId,
-  stage,
+  stage: open,
   entries,
   person,
   people,
@@ -99,7 +99,7 @@ export function JobCard({
   knownSources,
 }: {
   jobId: string;
-  stage: StageId | null;
+  stage: StageId;
   entries: readonly Entry[];
   person: Person;
   people: readonly Person[];
@@ -111,7 +111,6 @@ export function JobCard({
   const store = useJob(jobId, entries, person, limits);
   const { state } = store;
   const lines = useMemo(() => stageLines(state, limits), [state, limits]);
-  const open: StageId = stage ?? lines.find((l) => l.state === 'todo')?.id ?? 'hand-over';
   const goTo = useCallback((to: StageId) => router.push(`/jobs/${jobId}/${to}`), [router, jobId]);
   const onBench = open === 'bench' || open === 'hand-over';
   const benchStage = onBench ? (state.drive?.stage ?? null) : null;

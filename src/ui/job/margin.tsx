@@ -171,8 +171,12 @@ function Questions({ store }: { store: JobStore }) {
             )}
           </Box>
         ))}
-        {open.length === 0 && <Text color="soft">Nothing open.</Text>}
       </Box>
+      {open.length === 0 && (
+        <Text color="soft" fontSize="0.92rem">
+          Nothing open.
+        </Text>
+      )}
       <form
         onSubmit={(e) => {
           e.preventDefault();

@@ -42,6 +42,8 @@ export function FiguresGrid({
   const inputs = useRef<Record<string, HTMLInputElement | null>>({});
   const [typed, setTyped] = useState<Record<string, string>>({});
   const [errors, setErrors] = useState<Record<string, string>>({});
+  // Moving on takes the focus away, and leaving a field keeps it too: once is enough.
+  const kept = useRef<string | null>(null);
   const bank = safety.figures[stepKey('bank', 'dc')];
   const wait_s = bank === undefined ? null : (bank.at + againAfter_s * 1000 - now) / 1000;
 
@@ -51,6 +53,7 @@ export function FiguresGrid({
       setErrors((e) => ({ ...e, [step.key]: read.why }));
       return;
     }
+    kept.current = step.key;
     setErrors((e) => ({ ...e, [step.key]: '' }));
     setTyped((t) => ({ ...t, [step.key]: '' }));
     keep(step, read.volts);
@@ -121,7 +124,10 @@ export function FiguresGrid({
                   placeholder={figure === undefined ? '' : String(figure.volts)}
                   _placeholder={{ color: 'ink', opacity: 1 }}
                   value={typed[step.key] ?? ''}
-                  onChange={(e) => setTyped((t) => ({ ...t, [step.key]: e.target.value }))}
+                  onChange={(e) => {
+                    kept.current = null;
+                    setTyped((t) => ({ ...t, [step.key]: e.target.value }));
+                  }}
                   onKeyDown={(e) => {
                     if (e.key === 'Enter') {
                       e.preventDefault();
@@ -133,7 +139,7 @@ export function FiguresGrid({
                     }
                   }}
                   onBlur={() => {
-                    if ((typed[step.key] ?? '').trim() !== '') enter(step, i);
+                    if (kept.current !== step.key && (typed[step.key] ?? '').trim() !== '') enter(step, i);
                   }}
                 />
                 {error !== undefined && error !== '' && (

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
-import { notFound } from 'next/navigation';
-import { stageIds, stageNames, type StageId } from '@/core/logbook';
+import { notFound, redirect } from 'next/navigation';
+import { currentStage, fold, stageIds, stageLines, stageNames, type StageId } from '@/core/logbook';
 import { catalogue } from '@/server/catalogue';
 import { currentPerson } from '@/server/current-person';
 import { entriesAfter, knownSources } from '@/server/jobs';
@@ -29,6 +29,10 @@ export default async function JobPage({ params }: Props) {
   if (stage === undefined || !uuidSchema.safeParse(id).success) notFound();
   const entries = await entriesAfter(id, 0);
   if (entries === null) notFound();
+  if (stage === null) {
+    const site = await limits();
+    redirect(`/jobs/${id}/${currentStage(stageLines(fold(entries, { limits: site }), site))}`);
+  }
   const [person, everybody, within, types, met] = await Promise.all([
     currentPerson(),
     people(),
