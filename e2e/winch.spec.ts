@@ -69,6 +69,7 @@ test('the slipway winch, from the board to a signed sheet', async ({ page }) => 
   await page.getByRole('button', { name: /^L2 to DC\+:/ }).click();
   await read(page, 'OL');
   await expect(page.getByText('was 0.386')).toBeVisible();
+  await expect(margin.getByText('DC- to L1: take it again.')).toBeHidden();
 
   await page.reload();
   await expect(margin.getByText('L2 upper diode is open. Nothing else fits.')).toBeVisible({

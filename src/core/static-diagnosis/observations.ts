@@ -10,7 +10,7 @@ export interface Observation {
   probe: Probe;
   key: string;
   state: 'OL' | 'climbing' | 'finite';
-  /** Median of the finite repeats, V; 0 when the state is not finite. */
+  /** What the finite repeats come to, V; 0 when the state is not finite. */
   volts: number;
   repeats: number;
   /** Repeats that say something else than the rest, with no majority either way. */
@@ -22,6 +22,19 @@ const median = (sorted: readonly number[]): number => {
   const upper = sorted[Math.floor(middle)] ?? 0;
   return Number.isInteger(middle) ? ((sorted[middle - 1] ?? 0) + upper) / 2 : upper;
 };
+
+/** Repeats this near each other are the same reading with noise, V. */
+const same_V = 0.015;
+
+/**
+ * One figure from the finite repeats of a probe: of two that differ the newer, which was taken with
+ * care because the first was doubted; else the median.
+ */
+function settled(figures: readonly number[]): number {
+  const sorted = [...figures].sort((a, b) => a - b);
+  const spread = (sorted[sorted.length - 1] ?? 0) - (sorted[0] ?? 0);
+  return figures.length === 2 && spread > same_V ? (figures[1] ?? 0) : median(sorted);
+}
 
 /**
  * Joins the repeats of each probe. States are put to the vote: overload once and 0.45 V once is a
@@ -37,9 +50,7 @@ export function observe(readings: readonly Taken[]): Observation[] {
     else list.push(reading);
   }
   return [...byProbe].map(([key, repeats]) => {
-    const finite = repeats
-      .flatMap((r) => (typeof r.value === 'number' ? [r.value] : []))
-      .sort((a, b) => a - b);
+    const finite = repeats.flatMap((r) => (typeof r.value === 'number' ? [r.value] : []));
     const overload = repeats.filter((r) => r.value === 'OL').length;
     const blocked = repeats.length - finite.length;
     const first = repeats[0] as Taken;
@@ -50,7 +61,7 @@ export function observe(readings: readonly Taken[]): Observation[] {
       probe,
       key,
       state,
-      volts: state === 'finite' ? median(finite) : 0,
+      volts: state === 'finite' ? settled(finite) : 0,
       repeats: repeats.length,
       contradictory: finite.length > 0 && finite.length === blocked,
     };

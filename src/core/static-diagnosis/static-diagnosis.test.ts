@@ -51,6 +51,11 @@ describe('static diagnosis of a six-diode stage with brake', () => {
     expect(says.headline).toBe('DC- to L1: take it again.');
   });
 
+  it('takes the newer of two figures that differ, and asks no more', () => {
+    const taken = [{ red: 'DC-', black: 'L1', value: 0.386 } as Taken, ...measure([])];
+    expect(first(taken).diagnosis.verdict).toBe('not-shorted');
+  });
+
   it('says what the common twelve readings miss', () => {
     const twelve = forwardPlan(unit).filter((p) => p.group !== 'bus' && p.red !== 'BR' && p.black !== 'BR');
     const { diagnosis } = first(measure([], twelve));

@@ -113,7 +113,8 @@ export function BenchFace({
   };
   const inPlan = (probe: Probe): PlannedProbe =>
     plan.find((p) => probeKey(p) === probeKey(probe)) ?? planned(probe);
-  const suggestion = result?.repeat[0] ?? (due === null ? result?.next[0] : undefined);
+  const unsettled = result?.verdict === 'faulty' || result?.verdict === 'doubtful';
+  const suggestion = result?.repeat[0] ?? (due === null && unsettled ? result.next[0] : undefined);
   const index = step === null ? plan.length : plan.findIndex((p) => probeKey(p) === probeKey(step));
   const keys: Keys = {
     keep: () => {

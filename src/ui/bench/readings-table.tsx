@@ -35,15 +35,15 @@ function Cell({
       <Box
         asChild
         minH="44px"
-        minW="52px"
+        minW={{ base: '46px', xl: '52px' }}
         width="100%"
-        px="1.5"
+        px={{ base: '0.5', xl: '1.5' }}
         display="inline-flex"
         flexDirection="column"
         alignItems="flex-end"
         justifyContent="center"
         fontFamily="mono"
-        fontSize="1.05rem"
+        fontSize={{ base: '0.92rem', xl: '1.05rem' }}
         cursor="pointer"
         bg={selected ? 'paper' : 'transparent'}
         boxShadow={selected ? 'inset 0 -3px 0 currentColor' : 'none'}
@@ -155,7 +155,7 @@ export function ReadingsTable({
                 textAlign="left"
                 fontFamily="heading"
                 fontWeight="500"
-                whiteSpace="nowrap"
+                whiteSpace={{ base: 'normal', xl: 'nowrap' }}
                 pr="2"
                 fontSize="0.95rem"
               >

@@ -147,9 +147,9 @@ export function Schematic({
           y={place[1] + 4}
           textAnchor="middle"
           fill="#fff"
-          fontWeight="600"
+
           fontSize="11.5"
-          style={{ fontFamily: "'Barlow'" }}
+          style={{ fontFamily: "'Barlow'", fontWeight: 600 }}
         >
           {letter}
         </text>

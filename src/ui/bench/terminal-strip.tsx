@@ -20,8 +20,8 @@ function Probe({ x, colour, letter }: { x: number; colour: string; letter: strin
         y="25.5"
         textAnchor="middle"
         fill="#fff"
-        style={{ fontFamily: "'Barlow'" }}
-        fontWeight="600"
+        style={{ fontFamily: "'Barlow'", fontWeight: 600 }}
+
         fontSize="15"
       >
         {letter}
@@ -82,8 +82,8 @@ export function TerminalStrip({
               x={x + 27}
               y="114"
               textAnchor="middle"
-              style={{ fontFamily: "'Barlow Semi Condensed'" }}
-              fontWeight="600"
+              style={{ fontFamily: "'Barlow Semi Condensed'", fontWeight: 600 }}
+
               fontSize="16"
               fill={ink}
             >

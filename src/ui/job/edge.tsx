@@ -20,9 +20,19 @@ function Notch({ line, now }: { line: StageLine; now: boolean }) {
       ) : (
         <circle cx="22" cy="25" r="9" fill="var(--chakra-colors-bench)" />
       )}
-      {now && <circle cx="22" cy="25" r="13" fill="none" stroke="var(--chakra-colors-ink)" strokeWidth="2" />}
+      {now && line.state !== 'done' && (
+        <circle cx="22" cy="25" r="13" fill="none" stroke="var(--chakra-colors-ink)" strokeWidth="2" />
+      )}
+      {now && line.state === 'done' && (
+        <path
+          d="M0 8 L23 12.5 A12.8 12.8 0 0 1 23 37.5 L0 42"
+          fill="none"
+          stroke="var(--chakra-colors-ink)"
+          strokeWidth="2"
+        />
+      )}
       {line.state === 'locked' && (
-        <path d="M15 25 H29" stroke="var(--chakra-colors-card-edge)" strokeWidth="3" strokeLinecap="round" />
+        <path d="M15 25 H29" stroke="var(--chakra-colors-bench-soft)" strokeWidth="3" strokeLinecap="round" />
       )}
     </svg>
   );
@@ -34,6 +44,7 @@ export function Edge({ jobId, lines, open }: { jobId: string; lines: readonly St
     <Box
       as="nav"
       aria-label="Stages of this job"
+      position="relative"
       bg="cardEdge"
       borderRadius={{ base: '4px 4px 0 0', md: '4px 0 0 4px' }}
       py={{ base: 0, md: '14px' }}

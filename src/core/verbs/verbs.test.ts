@@ -1,0 +1,112 @@
+import { readFileSync, readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { findVerb, openApi, runText, runVerb, schemasOf, verbs } from '.';
+
+const run = (name: string, input: unknown) => {
+  const verb = findVerb(name);
+  if (verb === undefined) throw new Error(name);
+  return runVerb(verb, input);
+};
+const refused = (name: string, input: unknown) => {
+  const answer = run(name, input);
+  return answer.status === 200 ? [] : answer.body.error.problems;
+};
+
+describe('manners of the verbs', () => {
+  it('echoes the id and allows a note anywhere', () => {
+    const input = {
+      id: { a: 1 },
+      note: 'x',
+      stage: { brake: true, note: 'y' },
+      probes: [{ red: 'L1', black: 'DC+', id: 9 }],
+    };
+    expect(run('static-readings', input)).toMatchObject({
+      status: 200,
+      body: { id: { a: 1 }, readings: [{ red: 'L1' }] },
+    });
+  });
+
+  it('names the nearest key for an unknown one', () => {
+    expect(refused('static-readings', { temprature_C: 20 })).toEqual([
+      { path: 'temprature_C', given: 20, allowed: 'no such key; nearest is "temperature_C"' },
+    ]);
+    expect(refused('static-readings', { stage: { bleederohm: 1 } })[0]).toMatchObject({
+      path: 'stage.bleederohm',
+      allowed: expect.stringContaining('"bleederOhm"') as unknown,
+    });
+  });
+
+  it.each([
+    ['a terminal outside the vocabulary', { probes: [{ red: 'L4', black: 'DC+' }] }, 'probes[0].red'],
+    [
+      'a fault outside the vocabulary',
+      { faults: [{ component: 'inv.X.hi', mode: 'short' }] },
+      'faults[0].component',
+    ],
+    ['a key in the wrong case', { Stage: {} }, 'Stage'],
+    ['elements without probes', { elements: [] }, 'probes'],
+  ])('refuses %s', (_, input, path) => {
+    expect(refused('static-readings', input).map((p) => p.path)).toContain(path);
+  });
+
+  it('answers for a known terminal that this stage has not, and says so', () => {
+    expect(run('static-readings', { probes: [{ red: 'BR', black: 'DC+' }] })).toMatchObject({
+      status: 200,
+      body: { readings: [{ value: 'OL' }], caseNotes: [{ code: 'terminal-absent' }] },
+    });
+    const readings = [{ red: 'BR', black: 'DC+', value: 'OL' }];
+    expect(run('static-diagnose', { stage: {}, readings })).toMatchObject({
+      status: 200,
+      body: { verdict: 'invalid' },
+    });
+  });
+
+  it('says 400 to what is no JSON and 422 to what is no plate', () => {
+    const plate = verbs.find((v) => v.name === 'plate');
+    if (plate === undefined) throw new Error('plate');
+    expect(runText(plate, '{').status).toBe(400);
+    expect(runText(plate, '[]').status).toBe(422);
+    expect(runText(plate, 'null').status).toBe(422);
+  });
+
+  it('wants readings of a falling bus', () => {
+    const level = [
+      { at_s: 0, volts: 300 },
+      { at_s: 60, volts: 300 },
+    ];
+    expect(refused('discharge', { bleederOhm: 150_000, readings: level })).toHaveLength(1);
+  });
+
+  it('publishes a schema pair for each and an OpenAPI document', () => {
+    for (const verb of verbs) expect(Object.keys(schemasOf(verb))).toEqual(['input', 'output']);
+    expect(Object.keys((openApi('1') as { paths: object }).paths)).toHaveLength(verbs.length);
+  });
+
+  it('answers by its own output schema', () => {
+    for (const [name, input] of [
+      ['discharge', { capacitance_uF: 1000, bleederOhm: 150_000, startVolts: 565, limitVolts: 50 }],
+      ['static-readings', {}],
+      ['static-diagnose', { stage: {}, readings: [{ red: 'L1', black: 'DC+', value: 0.45 }] }],
+      ['plate', { power: { value: 5.5, unit: 'kW' }, volts: 400, amps: 11.2, hz: 50, rpm: 1455 }],
+    ] as const) {
+      const answer = run(name, input);
+      expect(answer.status).toBe(200);
+      expect(findVerb(name)?.output.safeParse(answer.body).error).toBeUndefined();
+    }
+  });
+});
+
+describe('the worked examples of docs/contracts', () => {
+  const home = join(process.cwd(), 'docs/contracts');
+  const pages = readdirSync(home).filter((f) => f.endsWith('.md') && f !== 'README.md');
+  it('has one for every verb', () => {
+    expect(pages.map((p) => p.replace('.md', '')).sort()).toEqual(verbs.map((v) => v.name).sort());
+  });
+  it.each(pages)('%s', (page) => {
+    const text = readFileSync(join(home, page), 'utf8');
+    const [input, output] = [...text.matchAll(/```json\n([\s\S]*?)```/g)].map(
+      (m) => JSON.parse(m[1] ?? '') as unknown,
+    );
+    expect(run(page.replace('.md', ''), input).body).toMatchObject(output as object);
+  });
+});
