@@ -137,6 +137,8 @@ export async function startCluster(name: string, { durable = true } = {}): Promi
     asOwner('test', ['-s', join(data, 'PG_VERSION')]).status !== 0
   ) {
     mkdirSync(data, { recursive: true, mode: 0o700 });
+    // A new cluster knows no old password.
+    rmSync(inRoot('.data', name, 'password'), { force: true });
     own(data);
     // Host connections need the password; the socket's folder is closed to all but the owner.
     const made = asOwner('initdb', [
