@@ -51,7 +51,7 @@ export function watchConsole(page: Page): string[] {
       m.type() === 'error' &&
       !/ERR_(ABORTED|CONNECTION_REFUSED|INTERNET_DISCONNECTED)|status of (503|409|422)/.test(m.text())
     )
-      said.push(m.text());
+      said.push(`${m.text()} ${m.location().url}`);
   });
   page.on('pageerror', (e) => said.push(e.message));
   return said;

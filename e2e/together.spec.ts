@@ -22,6 +22,11 @@ test('two tabs on one job show each other’s entries within two seconds', async
 const port = 3198;
 const home = `http://127.0.0.1:${port}`;
 
+/** With all that it started. */
+const kill = (server: ChildProcess): void => {
+  if (server.pid !== undefined) process.kill(-server.pid, 'SIGKILL');
+};
+
 /** A server of this test's own on the same database, to be killed. */
 async function startServer(): Promise<ChildProcess> {
   const child = spawn(
@@ -29,6 +34,7 @@ async function startServer(): Promise<ChildProcess> {
     ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
     {
       stdio: 'ignore',
+      detached: true,
       env: { ...process.env, DATABASE_URL: process.env['E2E_DATABASE_URL'] },
     },
   );
@@ -40,6 +46,7 @@ async function startServer(): Promise<ChildProcess> {
     if (up) return child;
     await new Promise((resolve) => setTimeout(resolve, 100));
   }
+  kill(child);
   throw new Error('the test’s own server did not come up');
 }
 
@@ -59,7 +66,7 @@ test('a server killed between two entries loses none that was shown as kept, and
     await expect(margin.getByText('first, kept')).toBeVisible();
     await expect(margin.getByText('(not kept yet, sending)')).toBeHidden();
 
-    server.kill('SIGKILL');
+    kill(server);
     await note('second, while the server is dead');
     await expect(margin.getByText('second, while the server is dead')).toBeVisible();
     await expect(margin.getByText('(not kept yet, sending)')).toBeVisible();
@@ -77,6 +84,6 @@ test('a server killed between two entries loses none that was shown as kept, and
       'second, while the server is dead',
     ]);
   } finally {
-    server.kill('SIGKILL');
+    kill(server);
   }
 });

@@ -19,7 +19,7 @@ function filesUnder(path: string): string[] {
   }
 }
 
-const isTest = (path: string): boolean => /\.test\.tsx?$/.test(path);
+const isTest = (path: string): boolean => /\.test\.tsx?$|__tests__/.test(path);
 
 /** A hash of all that the production build is made from. */
 export function sourceHash(): string {

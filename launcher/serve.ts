@@ -29,6 +29,15 @@ const commandOf = (pid: number): string => {
   }
 };
 
+/** Signals a server and all that it started; it leads a process group of its own. */
+function endGroup(pid: number | undefined, signal: NodeJS.Signals): void {
+  try {
+    if (pid !== undefined) process.kill(-pid, signal);
+  } catch {
+    // It has ended meanwhile.
+  }
+}
+
 /** Ends a server of ours whose launcher died without taking it along. */
 async function clearOrphan(port: number): Promise<void> {
   const file = runFile(port);
@@ -36,7 +45,7 @@ async function clearOrphan(port: number): Promise<void> {
   const { launcher, server } = JSON.parse(readFileSync(file, 'utf8')) as { launcher: number; server: number };
   const launcherLives = commandOf(launcher).includes('launcher/main.ts');
   if (!launcherLives && /next/.test(commandOf(server))) {
-    process.kill(server, 'SIGTERM');
+    endGroup(server, 'SIGTERM');
     for (let i = 0; i < 40 && commandOf(server) !== ''; i += 1) await sleep(100);
   }
   if (!launcherLives) rmSync(file, { force: true });
@@ -82,8 +91,8 @@ export async function serve(
   writeFileSync(runFile(port), JSON.stringify({ launcher: process.pid, server: child.pid }));
   const stop = async () => {
     if (gone) return;
-    child.kill('SIGTERM');
-    await Promise.race([ended, sleep(5_000).then(() => child.kill('SIGKILL'))]);
+    endGroup(child.pid, 'SIGTERM');
+    await Promise.race([ended, sleep(5_000).then(() => endGroup(child.pid, 'SIGKILL'))]);
   };
   for (let i = 0; i < 600 && !gone; i += 1) {
     try {

@@ -1,82 +1,9 @@
 import fc from 'fast-check';
 import { greatestLimits, proofSteps, sourceKinds } from '../make-safe';
-import { stage } from '../power-stage';
-import { benchLock, extend, fold, mustStayDead, type Entry, type Kind, type Payload, type Person } from '.';
+import { benchLock, extend, fold, mustStayDead, type Entry, type Payload } from '.';
+import { drive, ines, job, odo, pip, proven, start, unit } from './__tests__/job';
 
-const ines: Person = { id: '0190a000-0000-7000-8000-000000000001', name: 'Ines Tarrow', role: 'technician' };
-const odo: Person = { id: '0190a000-0000-7000-8000-000000000002', name: 'Odo Wrack', role: 'lead' };
-const pip: Person = { id: '0190a000-0000-7000-8000-000000000003', name: 'Pip Sallow', role: 'apprentice' };
 const context = { limits: greatestLimits };
-const start = Date.parse('2026-11-20T13:00:00Z');
-
-/** A job under way: every call appends an entry some seconds after the last. */
-function job() {
-  const entries: Entry[] = [];
-  let seconds = 0;
-  const add = <K extends Kind>(
-    kind: K,
-    payload: Payload<K>,
-    { by = ines, after = 5, corrects }: { by?: Person; after?: number; corrects?: string } = {},
-  ) => {
-    seconds += after;
-    const at = new Date(start + seconds * 1000).toISOString();
-    const id = `0190b000-0000-7000-8000-${String(entries.length).padStart(12, '0')}`;
-    const seq = entries.length + 1;
-    entries.push({
-      v: 1,
-      id,
-      jobId: 'j',
-      at,
-      receivedAt: at,
-      seq,
-      kind,
-      payload,
-      by,
-      ...(corrects === undefined ? {} : { corrects }),
-    } as unknown as Entry);
-    return id;
-  };
-  return { entries, add, now: () => start + seconds * 1000 };
-}
-
-const unit = stage({ brake: true, link: 'link' });
-const drive: Payload<'identify.drive'> = {
-  typeId: 'whimbrel-w4',
-  maker: 'Whimbrel',
-  type: 'W4-15',
-  supply_V: 400,
-  phases: 3,
-  ratedAmps: 15,
-  labelWait_min: 5,
-  drawingOnlySimilar: false,
-  stage: unit,
-  strip: [],
-  photos: [],
-};
-
-function proven({ bank_V = 3.1, by = ines } = {}) {
-  const j = job();
-  j.add('identify.drive', drive);
-  j.add(
-    'safety.sources',
-    { sources: sourceKinds.map((kind) => ({ kind, state: kind === 'mains' ? 'isolated' : 'absent' })) },
-    { by },
-  );
-  j.add('safety.locked', { isolatedAt: new Date(start).toISOString(), tag: 'padlock 7' }, { by });
-  j.add('safety.meter', { when: 'before', source: 'socket', volts: 231 }, { by, after: 300 });
-  for (const step of proofSteps(unit))
-    j.add(
-      'safety.figure',
-      {
-        point: step.point.id,
-        quantity: step.quantity,
-        volts: step.point.id.startsWith('bank') ? bank_V : 0.1,
-      },
-      { by, after: step.point.id === 'bank-again' ? 61 : 5 },
-    );
-  j.add('safety.meter', { when: 'after', source: 'socket', volts: 231 }, { by });
-  return j;
-}
 const reading = (value: number | 'OL' = 0.45): Payload<'static.reading'> => ({
   red: 'L1',
   black: 'DC+',

@@ -1,0 +1,28 @@
+/** A cluster of this test's own: made, killed hard, recovered, and left as found. */
+import { execFileSync } from 'node:child_process';
+import { setTimeout as sleep } from 'node:timers/promises';
+import { ensureDatabase, removeCluster, startCluster } from './cluster';
+
+const name = 'crash-test';
+
+afterAll(() => removeCluster(name));
+
+it('recovers a cluster that a crash left behind, with what was kept', async () => {
+  removeCluster(name);
+  const first = await startCluster(name);
+  expect(first.startedHere).toBe(true);
+  ensureDatabase(first, 'kept');
+  first.run('psql', ['-qc', 'create table t (n int); insert into t values (7)', 'kept']);
+
+  const second = await startCluster(name);
+  expect(second.startedHere).toBe(false);
+  expect(second.url('kept')).toBe(first.url('kept'));
+
+  const postmaster = execFileSync('pgrep', ['-f', `${name}/pg`], { encoding: 'utf8' }).split('\n')[0] ?? '';
+  process.kill(Number(postmaster), 'SIGKILL');
+  await sleep(300);
+  const third = await startCluster(name);
+  expect(third.startedHere).toBe(true);
+  expect(third.run('psql', ['-Atc', 'select n from t', 'kept']).trim()).toBe('7');
+  third.stop();
+}, 60_000);
