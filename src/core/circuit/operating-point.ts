@@ -11,6 +11,8 @@ const clampEmission_V = 0.02585;
 /** Beyond this exponent the exponential goes on as its tangent: smooth, and never infinite. */
 const steepest = 80;
 const mostIterations = 400;
+/** Steps in which the meter is taken as a chord; what they settle on is not the answer yet. */
+const chordSteps = 2;
 /** Newton converges quadratically: a last step below this leaves an error far below a display step. */
 const tolerance_V = 5e-6;
 
@@ -154,16 +156,18 @@ export function operatingPoint(network: Network, leads: Leads | null): Operating
   const missing_A = new Float64Array(n);
   const change_V = new Float64Array(n);
   for (let iteration = 1; iteration <= mostIterations; iteration += 1) {
+    const chord = probing !== null && iteration <= chordSteps;
     linear.between.fill(0);
     linear.toReference.fill(leak_S);
     for (let i = 0; i < n; i += 1) missing_A[i] = -leak_S * at(state.volts, i);
     stampElements(network, state, linear, missing_A);
-    if (probing !== null) stampMeter(probing, state, linear, missing_A, iteration <= 2);
+    if (probing !== null) stampMeter(probing, state, linear, missing_A, chord);
     eliminate(linear);
     substitute(linear, missing_A, change_V);
     for (let i = 0; i < n; i += 1) state.volts[i] = at(state.volts, i) + at(change_V, i);
     const moved = step(network, knees, probing, state);
-    if (moved < tolerance_V) return { ...state, mesh: linear, converged: true, iterations: iteration };
+    if (moved < tolerance_V && !chord)
+      return { ...state, mesh: linear, converged: true, iterations: iteration };
     if (!Number.isFinite(moved)) break;
   }
   return { ...state, mesh: linear, converged: false, iterations: mostIterations };
@@ -242,7 +246,7 @@ function stampElements({ numbers }: Network, state: State, linear: Mesh, missing
 }
 
 /**
- * The meter's test current with its clamp. The first two steps take the chord from short circuit
+ * The meter's test current with its clamp. The first steps take the chord from short circuit
  * to open circuit, which is near the answer for a forward junction and for overload alike.
  */
 function stampMeter(leads: Leads, state: State, linear: Mesh, missing_A: Float64Array, chord: boolean): void {

@@ -105,16 +105,16 @@ describe('what faults look like', () => {
     expect(m['U>V']).toBeCloseTo(Number(m['U>DC+']), 2);
   });
 
-  it('a shorted brake diode reads 0 to DC+ and both junctions from DC-', () => {
+  it('a shorted brake diode reads 0 to DC+ and a junction from DC-', () => {
     const m = meter([{ component: 'brk.diode', mode: 'short' }]);
     expect(Math.abs(Number(m['BR>DC+']))).toBeLessThan(0.005);
-    expect(Number(m['DC->BR'])).toBeGreaterThan(0.55);
+    expect(Number(m['DC->BR'])).toBeGreaterThan(0.5);
   });
 
   it('a shorted brake transistor is the reverse of that', () => {
     const m = meter([{ component: 'brk.switch', mode: 'short' }]);
     expect(Math.abs(Number(m['DC->BR']))).toBeLessThan(0.005);
-    expect(Number(m['BR>DC+'])).toBeGreaterThan(0.55);
+    expect(Number(m['BR>DC+'])).toBeGreaterThan(0.5);
   });
 
   it('an open link looks like three upper rectifier devices open', () => {
