@@ -12,6 +12,7 @@ import {
   type Terminal,
 } from '../power-stage';
 import { fit, stateScores, type Evidence, type Fit } from './fit';
+import { withoutDoubleLeaks } from './leaks';
 import { model, soundBand } from './model';
 import { nextProbes, type NextProbe } from './next-probe';
 import { observe, type Observation, type Taken } from './observations';
@@ -116,11 +117,11 @@ function unusable(stage: Stage, observations: readonly Observation[]): Diagnosis
 /** Do two hypotheses predict the same for the probes taken, as far as the noise lets us see? */
 function equal(evidence: Evidence, common: Float64Array, a: Prediction, b: Prediction): boolean {
   const { tables, rows } = evidence;
-  const { firstDevice } = tables.unknowns;
+  const { firstFamily } = tables.unknowns;
   const ceiling = tables.meter.ceiling_V;
   const expected = (p: Prediction, row: number): number => {
     const volts = at(p.volts, row);
-    return Math.abs(volts) > ceiling ? Infinity : volts + effect(p.slopes, row, common, firstDevice);
+    return Math.abs(volts) > ceiling ? Infinity : volts + effect(p.slopes, row, common, firstFamily);
   };
   return rows.every((row) => {
     const x = expected(a, row);
@@ -131,12 +132,12 @@ function equal(evidence: Evidence, common: Float64Array, a: Prediction, b: Predi
 
 function judgeReadings(evidence: Evidence, sound: Prediction, common: Float64Array): ReadingJudgement[] {
   const { tables, rows, observations } = evidence;
-  const { firstDevice } = tables.unknowns;
+  const { firstFamily } = tables.unknowns;
   return observations.map((observation, i) => {
     const row = rows[i] ?? 0;
     let volts = at(sound.volts, row);
     const overload = Math.abs(volts) > tables.meter.ceiling_V;
-    if (!overload) volts += effect(sound.slopes, row, common, firstDevice);
+    if (!overload) volts += effect(sound.slopes, row, common, firstFamily);
     const expected: Shown = overload ? 'OL' : Number(volts.toFixed(3));
     const off_V =
       observation.state === 'finite' && !overload ? Number((observation.volts - volts).toFixed(4)) : null;
@@ -174,9 +175,8 @@ export function directBand(probe: Probe): readonly [number, number] | null {
 
 /** Devices that stand off their sisters under a fit, with the probe that reads them. */
 function oddDevices(evidence: Evidence, best: Fit): { position: Position; off_V: number; probe: Probe }[] {
-  const { firstDevice, devices } = evidence.tables.unknowns;
-  return devices.flatMap((position, d) => {
-    const off_V = at(best.unknowns, firstDevice + d);
+  return evidence.tables.unknowns.devices.flatMap((position, d) => {
+    const off_V = at(best.unknowns, d);
     if (Math.abs(off_V) <= model.offSisters_V) return [];
     const reads = evidence.observations.find(
       (o) => o.state === 'finite' && directJunction(o.probe) === position,
@@ -204,10 +204,17 @@ export function diagnose(tables: Tables, readings: readonly Taken[]): Diagnosis 
 
   const states = tables.predictions.map((prediction) => stateScores(evidence, prediction));
   const bestStates = Math.max(...states);
-  const fits = tables.predictions.flatMap((prediction, i) => {
-    const score = states[i] ?? -Infinity;
-    return score < bestStates - hopeless ? [] : [fit(evidence, prediction, score)];
-  });
+  const possible = tables.predictions
+    .map((prediction, i) => ({ prediction, score: states[i] ?? -Infinity }))
+    .filter(({ score }) => score >= bestStates - hopeless)
+    .sort((a, b) => b.score - a.score);
+  const [likeliest] = possible;
+  if (likeliest === undefined)
+    return nothing('no-hypothesis', 'Nothing that can happen to this stage gives these readings.');
+  const nearby = fit(evidence, likeliest.prediction, likeliest.score);
+  const fits = withoutDoubleLeaks(evidence, possible, nearby).map(({ prediction, score }) =>
+    prediction === likeliest.prediction ? nearby : fit(evidence, prediction, score, nearby),
+  );
   const top = Math.max(...fits.map((f) => f.score));
   const total = fits.reduce((sum, f) => sum + Math.exp(f.score - top), 0);
   const byFault = new Map<string, { fit: Fit; probability: number }>();
@@ -267,7 +274,7 @@ export function diagnose(tables: Tables, readings: readonly Taken[]): Diagnosis 
     familyShift_V: Object.fromEntries(
       tables.unknowns.families.map((family, u) => [
         family,
-        (tables.familyShift_V[family] ?? 0) + at(common, u),
+        (tables.familyShift_V[family] ?? 0) + at(common, tables.unknowns.firstFamily + u),
       ]),
     ),
   };

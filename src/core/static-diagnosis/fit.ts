@@ -38,32 +38,36 @@ export function stateScore(observation: Observation, predicted_V: number, ceilin
 }
 
 /**
- * Solves a symmetric positive definite system by Cholesky in place.
+ * Solves a symmetric positive definite system in place by Cholesky, column by column, passing over
+ * zeros: with the nearly diagonal columns first there is little else.
+ * @param matrix lower triangle, row-major; overwritten
  * @returns ½·ln of the determinant
  */
 function solveCholesky(matrix: Float64Array, n: number, rhs: Float64Array): number {
   let halfLog = 0;
-  for (let j = 0; j < n; j += 1) {
-    const rowJ = j * n;
-    let pivot = 0;
-    for (let i = j; i < n; i += 1) {
-      const rowI = i * n;
-      let sum = at(matrix, rowI + j);
-      for (let k = 0; k < j; k += 1) sum -= at(matrix, rowI + k) * at(matrix, rowJ + k);
-      if (i === j) pivot = sqrt(max(sum, 1e-300));
-      matrix[rowI + j] = i === j ? pivot : sum / pivot;
-    }
+  for (let k = 0; k < n; k += 1) {
+    const pivot = sqrt(max(at(matrix, k * n + k), 1e-300));
+    matrix[k * n + k] = pivot;
     halfLog += log(pivot);
-  }
-  for (let i = 0; i < n; i += 1) {
-    let sum = at(rhs, i);
-    for (let k = 0; k < i; k += 1) sum -= at(matrix, i * n + k) * at(rhs, k);
-    rhs[i] = sum / at(matrix, i * n + i);
+    const y = at(rhs, k) / pivot;
+    rhs[k] = y;
+    for (let i = k + 1; i < n; i += 1) {
+      const rowI = i * n;
+      const below = at(matrix, rowI + k) / pivot;
+      if (below === 0) continue;
+      matrix[rowI + k] = below;
+      rhs[i] = at(rhs, i) - below * y;
+      for (let j = k + 1; j <= i; j += 1) {
+        const left = at(matrix, j * n + k);
+        // Rows above this one in the column are divided already.
+        if (left !== 0) matrix[rowI + j] = at(matrix, rowI + j) - below * left;
+      }
+    }
   }
   for (let i = n - 1; i >= 0; i -= 1) {
-    let sum = at(rhs, i);
-    for (let k = i + 1; k < n; k += 1) sum -= at(matrix, k * n + i) * at(rhs, k);
-    rhs[i] = sum / at(matrix, i * n + i);
+    const x = at(rhs, i) / at(matrix, i * n + i);
+    rhs[i] = x;
+    for (let j = 0; j < i; j += 1) rhs[j] = at(rhs, j) - at(matrix, i * n + j) * x;
   }
   return halfLog;
 }
@@ -87,23 +91,25 @@ export function stateScores({ tables, observations, rows }: Evidence, prediction
 
 const rounds = 6;
 /** A fit that moves less than this from one round to the next has settled, V. */
-const settled_V = 2e-4;
+const settled_V = 4e-4;
 
 /**
  * Most likely unknowns under one hypothesis (iteratively re-weighted least squares: a slip of one
  * figure or one odd device must not bend the fit) and the Laplace evidence at them.
+ * @param near a fit of the same readings under another hypothesis: most of a unit is the same, so
+ *   starting there saves rounds
  */
-export function fit(evidence: Evidence, prediction: Prediction, states: number): Fit {
+export function fit(evidence: Evidence, prediction: Prediction, states: number, near?: Fit): Fit {
   const { tables, observations, rows } = evidence;
-  const { count, slope, firstDevice, leak, devices } = tables.unknowns;
+  const { count, slope, firstFamily, leak, devices } = tables.unknowns;
   const shifted = prediction.hypothesis.shift;
-  const oddDevice = shifted === undefined ? -1 : firstDevice + devices.indexOf(shifted.component);
+  const oddDevice = shifted === undefined ? -1 : devices.indexOf(shifted.component);
   const precision = new Float64Array(count);
-  const isDevice = (u: number) => u >= firstDevice && u < leak && u !== oddDevice;
+  const isDevice = (u: number) => u < leak && u !== oddDevice;
   const studentGain = (model.deviceFreedom + 1) / model.deviceFreedom;
   for (let u = 0; u < count; u += 1) {
     const spread =
-      u < slope
+      u >= firstFamily && u < slope
         ? model.family_V
         : u === slope
           ? model.slope
@@ -118,7 +124,9 @@ export function fit(evidence: Evidence, prediction: Prediction, states: number):
   }
   // Where the tables stand on fitted drops already, the typical unit lies at minus that shift.
   const centre = new Float64Array(count);
-  tables.unknowns.families.forEach((family, u) => (centre[u] = -(tables.familyShift_V[family] ?? 0)));
+  tables.unknowns.families.forEach(
+    (family, u) => (centre[firstFamily + u] = -(tables.familyShift_V[family] ?? 0)),
+  );
   const priorHalfLog = 0.5 * precision.reduce((sum, p) => sum + log(p), 0);
 
   const finite = observations.flatMap((observation, i) => {
@@ -134,7 +142,7 @@ export function fit(evidence: Evidence, prediction: Prediction, states: number):
     if ((observation.state === 'finite') === overload) trust[i] = 0;
   });
 
-  const unknowns = new Float64Array(count);
+  const unknowns = near === undefined ? new Float64Array(count) : near.unknowns.slice();
   const matrix = new Float64Array(count * count);
   let halfLog = 0;
   const { starts, columns, values } = prediction.slopes;

@@ -13,15 +13,19 @@ import {
 } from '../power-stage';
 import type { Hypothesis } from './hypotheses';
 
-/** What every unit leaves open: drops per family, the slope, each device's own deviation, a leak. */
+/**
+ * What every unit leaves open, as columns of a fit: each device's own deviation first, then a leak's
+ * resistance (its logarithm), then what all devices share: the drop of each family and the slope.
+ * In this order the equations of a fit are nearly diagonal.
+ */
 export interface Unknowns {
-  families: readonly Family[];
   devices: readonly Position[];
-  /** families, slope, devices, logarithm of a leak's resistance: in this order. */
-  count: number;
-  slope: number;
-  firstDevice: number;
+  families: readonly Family[];
   leak: number;
+  /** From here on the columns are shared. */
+  firstFamily: number;
+  slope: number;
+  count: number;
 }
 
 /** Predicted readings of one hypothesis and how they follow the unknowns. */
@@ -41,12 +45,12 @@ export interface Slopes {
   values: Float64Array;
 }
 
-/** Effect on a probe's reading of the unknowns with a number below `limit`, V. */
-export function effect(slopes: Slopes, row: number, unknowns: Float64Array, limit = Infinity): number {
+/** Effect on a probe's reading of the unknowns from column `from` on, V. */
+export function effect(slopes: Slopes, row: number, unknowns: Float64Array, from = 0): number {
   let sum = 0;
   for (let e = at(slopes.starts, row); e < at(slopes.starts, row + 1); e += 1) {
     const column = at(slopes.columns, e);
-    if (column < limit) sum += at(slopes.values, e) * at(unknowns, column);
+    if (column >= from) sum += at(slopes.values, e) * at(unknowns, column);
   }
   return sum;
 }
@@ -84,15 +88,9 @@ const usual_A = 1e-3;
 function unknownsOf(stage: Stage): Unknowns {
   const devices = positionsOf(stage).filter((position) => isJunction(stage, position));
   const families = familyNames.filter((family) => devices.some((d) => familyOf(d) === family));
-  const slope = families.length;
-  return {
-    families,
-    devices,
-    slope,
-    firstDevice: slope + 1,
-    leak: slope + 1 + devices.length,
-    count: slope + 2 + devices.length,
-  };
+  const leak = devices.length;
+  const slope = leak + 1 + families.length;
+  return { devices, families, leak, firstFamily: leak + 1, slope, count: slope + 1 };
 }
 
 /** The places of the unknowns that a diode's shift belongs to. */
@@ -100,8 +98,8 @@ const columnsOf = (network: Network, unknowns: Unknowns) =>
   network.diodes.map((diode) => {
     const device = unknowns.devices.indexOf(diode.name as Position);
     return {
-      device: unknowns.firstDevice + device,
-      family: unknowns.families.indexOf(familyOf(diode.name) as Family),
+      device,
+      family: unknowns.firstFamily + unknowns.families.indexOf(familyOf(diode.name) as Family),
     };
   });
 

@@ -1,8 +1,10 @@
 'use client';
-import { Box, Input, Text } from '@chakra-ui/react';
+import { Box, chakra, Text } from '@chakra-ui/react';
 import type { KeyboardEvent, Ref } from 'react';
 import type { Value } from '@/core/power-stage';
 import { KeyButton, Secondary } from '../kit/buttons';
+
+const Input = chakra('input');
 
 export interface Keys {
   keep: () => void;

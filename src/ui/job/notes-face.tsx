@@ -1,5 +1,5 @@
 'use client';
-import { Box, Text, Textarea } from '@chakra-ui/react';
+import { Box, chakra, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { stageNames, type StageId } from '@/core/logbook';
 import { Primary } from '../kit/buttons';
@@ -7,6 +7,8 @@ import { FaceHead, Section } from '../kit/face';
 import { Photos } from '../kit/photos';
 import { clockTime } from '../kit/time';
 import type { FaceProps } from './faces';
+
+const Textarea = chakra('textarea');
 
 /** A stage without a face of its own yet: what was done is kept in words. */
 export function NotesFace({ store, stage }: FaceProps & { stage: StageId }) {
@@ -43,7 +45,11 @@ export function NotesFace({ store, stage }: FaceProps & { stage: StageId }) {
             value={text}
             onChange={(e) => setText(e.target.value)}
             bg="paper"
+            border="1px solid"
             borderColor="line"
+            borderRadius="3px"
+            width="100%"
+            p="3"
             minH="120px"
             maxLength={4000}
             mb="3"

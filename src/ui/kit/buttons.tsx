@@ -1,21 +1,37 @@
-import { Box, Button, chakra } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
 import type { ComponentProps, ReactNode } from 'react';
 
+const Button = chakra('button', {
+  base: {
+    display: 'inline-flex',
+    alignItems: 'center',
+    justifyContent: 'center',
+    gap: '2',
+    minH: '48px',
+    borderRadius: '3px',
+    cursor: 'pointer',
+    textAlign: 'center',
+    lineHeight: 1.2,
+    py: '1.5',
+    _disabled: { opacity: 0.45, cursor: 'not-allowed' },
+  },
+});
 type ButtonProps = ComponentProps<typeof Button>;
+
+/** A button does not submit unless told to; a link in a button's clothes has no type. */
+const asButton = ({ asChild }: ButtonProps) => (asChild === true ? {} : { type: 'button' as const });
 
 /** The step that is wanted now. */
 export function Primary(props: ButtonProps) {
   return (
     <Button
-      minH="48px"
+      {...asButton(props)}
       px="5"
-      borderRadius="3px"
       bg="ink"
       color="card"
       fontWeight="600"
       fontSize="1rem"
       _hover={{ opacity: 0.88 }}
-      _disabled={{ opacity: 0.45, cursor: 'not-allowed' }}
       {...props}
     />
   );
@@ -25,9 +41,8 @@ export function Primary(props: ButtonProps) {
 export function Secondary(props: ButtonProps) {
   return (
     <Button
-      minH="48px"
+      {...asButton(props)}
       px="4"
-      borderRadius="3px"
       bg="transparent"
       color="ink"
       border="1px solid"
@@ -48,11 +63,9 @@ export function KeyButton({
 }: { keyName: string; children: ReactNode } & ButtonProps) {
   return (
     <Button
-      minH="48px"
+      type="button"
       px="3"
-      gap="2"
       justifyContent="flex-start"
-      borderRadius="3px"
       bg="transparent"
       border="1px solid"
       borderColor="line"

@@ -1,5 +1,21 @@
-import { Box, Input, NativeSelect, Text, type InputProps } from '@chakra-ui/react';
-import { useId, type ReactNode } from 'react';
+import { Box, chakra, Text } from '@chakra-ui/react';
+import { useId, type ComponentProps, type ReactNode } from 'react';
+
+const Input = chakra('input');
+const Chooser = chakra('select');
+type InputProps = ComponentProps<typeof Input>;
+
+/** The box around what is typed or chosen. */
+const boxed = {
+  height: '48px',
+  width: '100%',
+  minWidth: 0,
+  px: '3',
+  bg: 'paper',
+  border: '1px solid',
+  borderRadius: '3px',
+  _disabled: { opacity: 0.6 },
+} as const;
 
 interface Framing {
   label: string;
@@ -48,10 +64,8 @@ export function Field({
       <Box display="flex" alignItems="center" gap="2">
         <Input
           id={id}
-          height="48px"
-          bg="paper"
+          {...boxed}
           borderColor={error === undefined ? 'line' : 'failed'}
-          borderRadius="3px"
           fontFamily={figure ? 'mono' : 'body'}
           fontSize={figure ? '1.15rem' : '1rem'}
           aria-invalid={error !== undefined}
@@ -87,25 +101,20 @@ export function Select({
   const id = useId();
   return (
     <Frame id={id} label={label} hint={hint} error={error}>
-      <NativeSelect.Root>
-        <NativeSelect.Field
-          id={id}
-          height="48px"
-          bg="paper"
-          borderColor="line"
-          borderRadius="3px"
-          value={value}
-          aria-describedby={described(id, { label, hint, error })}
-          onChange={(e) => onChange(e.target.value)}
-        >
-          {options.map((o) => (
-            <option key={o.value} value={o.value}>
-              {o.label}
-            </option>
-          ))}
-        </NativeSelect.Field>
-        <NativeSelect.Indicator />
-      </NativeSelect.Root>
+      <Chooser
+        id={id}
+        {...boxed}
+        borderColor="line"
+        value={value}
+        aria-describedby={described(id, { label, hint, error })}
+        onChange={(e) => onChange(e.target.value)}
+      >
+        {options.map((o) => (
+          <option key={o.value} value={o.value}>
+            {o.label}
+          </option>
+        ))}
+      </Chooser>
     </Frame>
   );
 }

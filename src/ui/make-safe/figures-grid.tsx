@@ -1,5 +1,5 @@
 'use client';
-import { Box, Input, Text } from '@chakra-ui/react';
+import { Box, chakra, Text } from '@chakra-ui/react';
 import { useRef, useState } from 'react';
 import { readVolts } from '@/core/entry-text';
 import type { SafetyState } from '@/core/logbook';
@@ -7,6 +7,8 @@ import { againAfter_s, againId, proofSteps, stepKey, type Limits, type ProofStep
 import type { Stage, Terminal } from '@/core/power-stage';
 import { StateMark, type Mark } from '../kit/state-mark';
 import { countdown } from '../kit/time';
+
+const Input = chakra('input');
 
 const markOf = (volts: number, limits: Limits): Mark =>
   Math.abs(volts) > limits.hands_V ? 'failed' : Math.abs(volts) > limits.test_V ? 'doubt' : 'sound';
@@ -116,6 +118,7 @@ export function FiguresGrid({
                   height="48px"
                   width="116px"
                   bg="paper"
+                  border="1px solid"
                   borderColor="line"
                   borderRadius="3px"
                   fontFamily="mono"

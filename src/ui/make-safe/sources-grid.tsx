@@ -1,5 +1,5 @@
 'use client';
-import { Box, Input, Text } from '@chakra-ui/react';
+import { Box, chakra, Text } from '@chakra-ui/react';
 import { useRef, useState, type KeyboardEvent } from 'react';
 import {
   sourceKinds,
@@ -11,6 +11,8 @@ import {
   type SourceState,
 } from '@/core/make-safe';
 import { Key, Primary } from '../kit/buttons';
+
+const Input = chakra('input');
 
 const stateLabel: Record<SourceState, string> = {
   absent: 'not there',
@@ -75,6 +77,7 @@ export function SourcesGrid({
           gap="2"
           py="1.5"
           borderBottom="1px solid"
+          border="1px solid"
           borderColor="line"
           alignItems="center"
           onKeyDown={(e: KeyboardEvent) => onKey(e, row, kind)}
@@ -131,6 +134,7 @@ export function SourcesGrid({
                 width="150px"
                 flex="1 1 130px"
                 bg="paper"
+                border="1px solid"
                 borderColor="line"
                 borderRadius="3px"
                 maxLength={200}
