@@ -62,3 +62,10 @@ export async function visit(page: Page, path: string): Promise<void> {
   await page.goto(path);
   await page.waitForLoadState('networkidle');
 }
+
+/** The pictures of docs/screenshots are taken on the way, when asked for (GRIM_SHOTS=1). */
+export async function picture(page: Page, name: string): Promise<void> {
+  if (process.env['GRIM_SHOTS'] !== '1') return;
+  await page.waitForTimeout(600);
+  await page.screenshot({ path: `docs/screenshots/${name}.png` });
+}

@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { expect, test } from '@playwright/test';
-import { choosePerson, ines, watchConsole, winch, visit } from './demo';
+import { choosePerson, ines, picture, visit, watchConsole, winch } from './demo';
 import { answerSources, lockAndTag, proveMeter, read, takeFigures } from './hands';
 
 // One unit: its upper diode on L2 blown in a supply surge, one lower diode off its sisters at first.
@@ -28,6 +28,7 @@ test('the slipway winch, from the board to a signed sheet', async ({ page }) => 
   await visit(page, '/');
   await choosePerson(page, ines);
   await page.reload();
+  await picture(page, 'board');
   await page.getByRole('link', { name: /Slipway winch/ }).click();
   await expect(page.getByRole('heading', { name: 'Make safe', level: 1 })).toBeVisible();
   await expect(page.getByText('Do not restore mains to read it.').first()).toBeVisible();
@@ -36,6 +37,7 @@ test('the slipway winch, from the board to a signed sheet', async ({ page }) => 
   await lockAndTag(page, 12);
   await proveMeter(page, 'before');
   await takeFigures(page, '3.1', '0.1', '3.0');
+  await picture(page, 'make-safe');
   await proveMeter(page, 'after');
   await expect(page.getByText(/Proven dead: 3.1 V at most/)).toBeVisible();
   await page.getByRole('button', { name: 'On to the bench' }).click();
@@ -57,7 +59,9 @@ test('the slipway winch, from the board to a signed sheet', async ({ page }) => 
 
   for (const figure of forward.slice(0, 3)) await read(page, figure);
   await expect(page.getByRole('heading', { name: 'Upper rectifier, L3' })).toBeVisible();
-  for (const figure of forward.slice(3)) await read(page, figure);
+  for (const figure of forward.slice(3, 10)) await read(page, figure);
+  await picture(page, 'static-test');
+  for (const figure of forward.slice(10)) await read(page, figure);
   await expect(margin.getByText('L2 upper diode is open. Nothing else fits.')).toBeVisible({
     timeout: 15_000,
   });
@@ -103,5 +107,8 @@ test('the slipway winch, from the board to a signed sheet', async ({ page }) => 
 
   await visit(page, `/jobs/${winch}/sheet`);
   await expect(page.getByText('L2 upper diode is open. Nothing else fits.')).toBeVisible();
+  await picture(page, 'sheet');
+  await visit(page, `/jobs/${winch}/identify`);
+  await picture(page, 'job-card');
   expect(said).toEqual([]);
 });

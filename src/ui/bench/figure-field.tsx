@@ -93,6 +93,8 @@ export function FigureField({
             inputMode="decimal"
             autoComplete="off"
             border="0"
+            width="100%"
+            minW="0"
             bg="transparent"
             height="88px"
             p="0"

@@ -13,9 +13,15 @@ const steps = Object.fromEntries(
  * and slate, and always carry a shape and a word too. Contrast is WCAG AA on both cards.
  */
 const config = defineConfig({
+  preflight: true,
+  cssVarsRoot: ':where(html)',
   globalCss: {
     html: { fontSize: '16px', lineHeight: 1.5 },
-    'button, input, select, textarea': { font: 'inherit', color: 'inherit' },
+    '*': {
+      '--global-font-mono': 'fonts.mono',
+      '--global-font-body': 'fonts.body',
+      '--global-color-border': 'colors.line',
+    },
     body: {
       bg: 'bench',
       color: 'ink',
