@@ -31,7 +31,13 @@ export async function proveMeter(page: Page, when: 'before' | 'after'): Promise<
 }
 
 /** Types the figures, Enter after each; the bank again waits for its minute. */
-export async function takeFigures(page: Page, bank: string, other: string, again: string): Promise<void> {
+export async function takeFigures(
+  page: Page,
+  bank: string,
+  other: string,
+  again: string,
+  meanwhile: () => Promise<void> = async () => undefined,
+): Promise<void> {
   const fields = page.getByRole('textbox', { name: /, volts$/ });
   const count = await fields.count();
   await fields.first().focus();
@@ -39,6 +45,7 @@ export async function takeFigures(page: Page, bank: string, other: string, again
     await page.keyboard.type(i === 0 ? bank : other);
     await page.keyboard.press('Enter');
   }
+  await meanwhile();
   const last = fields.last();
   await expect(last).toBeEnabled({ timeout: 75_000 });
   await last.fill(again);

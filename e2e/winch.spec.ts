@@ -36,8 +36,7 @@ test('the slipway winch, from the board to a signed sheet', async ({ page }) => 
   await answerSources(page, ['Mains supply', 'Brake supply', 'Load, springs, pressure']);
   await lockAndTag(page, 12);
   await proveMeter(page, 'before');
-  await takeFigures(page, '3.1', '0.1', '3.0');
-  await picture(page, 'make-safe');
+  await takeFigures(page, '3.1', '0.1', '3.0', () => picture(page, 'make-safe'));
   await proveMeter(page, 'after');
   await expect(page.getByText(/Proven dead: 3.1 V at most/)).toBeVisible();
   await page.getByRole('button', { name: 'On to the bench' }).click();

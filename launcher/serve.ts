@@ -51,6 +51,16 @@ async function clearOrphan(port: number): Promise<void> {
   if (!launcherLives) rmSync(file, { force: true });
 }
 
+/** Makes sure that we can serve on a port; before anything is built or started. */
+export async function claimPort(port: number): Promise<void> {
+  mkdirSync(inRoot('.data'), { recursive: true });
+  await clearOrphan(port);
+  if (await taken(port))
+    throw new Trouble(
+      `port ${port} is taken by another program (or by another Grim Spanner). Stop that, or use another port: GRIM_PORT=${port + 1} ./grim start`,
+    );
+}
+
 /**
  * Serves the built app (or the sources, with `dev`) on loopback and waits until it answers.
  * @param env what the server needs to know, e.g. DATABASE_URL
@@ -60,12 +70,7 @@ export async function serve(
   env: Record<string, string>,
   { dev = false, quiet = false } = {},
 ): Promise<Served> {
-  mkdirSync(inRoot('.data'), { recursive: true });
-  await clearOrphan(port);
-  if (await taken(port))
-    throw new Trouble(
-      `port ${port} is taken by another program (or by another Grim Spanner). Stop that, or use another port: GRIM_PORT=${port + 1} ./grim start`,
-    );
+  await claimPort(port);
   const child = spawn(
     process.execPath,
     [nextCli, dev ? 'dev' : 'start', '-H', '127.0.0.1', '-p', String(port)],

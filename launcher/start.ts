@@ -1,13 +1,14 @@
 import { ensureBuilt } from './build';
 import { ensureDatabase, startCluster } from './cluster';
 import { prepareDatabase } from './database';
-import { serve } from './serve';
+import { claimPort, serve } from './serve';
 import { say } from './terminal';
 
 /** `./grim start [--dev]`: everything up, one line, until Ctrl-C. */
 export async function start(args: string[]): Promise<number> {
   const dev = args.includes('--dev');
   const port = Number(process.env['GRIM_PORT'] ?? 3000);
+  await claimPort(port);
   const cluster = await startCluster('main');
   let interrupted = false;
   const interruption = new Promise<void>((resolve) => {

@@ -51,9 +51,9 @@ export function BandGauge({
     >
       {band !== null && (
         <svg
-          width={width}
+          width={width + 40}
           height="34"
-          viewBox={`-4 0 ${width + 8} 34`}
+          viewBox={`-20 0 ${width + 40} 34`}
           role="img"
           aria-label={`Sound band ${band[0]} to ${band[1]} volts${sisters.map((s) => `, ${s.name} ${s.volts}`).join('')}`}
         >
