@@ -1,5 +1,6 @@
 import * as z from 'zod';
-import { screwSchema, stageSchema } from '../logbook/schema';
+import { screwSchema } from '../logbook/schema';
+import { stageSchema as wholeStageSchema } from '../power-stage/schema';
 
 const positive = z.number().positive();
 const text = z.string().trim().min(1).max(200);
@@ -25,7 +26,7 @@ export const driveTypeSchema = z.strictObject({
       }),
     )
     .min(1),
-  stage: stageSchema.omit({ capacitance_uF: true, bleederOhm: true }),
+  stage: wholeStageSchema.omit({ capacitance_uF: true, bleederOhm: true }),
   /** The power strip in the order of its screws, with the letters on the plate. */
   strip: z.array(screwSchema).min(4),
 });

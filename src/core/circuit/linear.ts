@@ -28,9 +28,9 @@ export const mesh = (n: number): Mesh => ({
 });
 
 /** Adds a conductance between two nodes. */
-export function join(m: Mesh, a: number, b: number, siemens: number): void {
-  m.between[a * m.n + b] = at(m.between, a * m.n + b) + siemens;
-  m.between[b * m.n + a] = at(m.between, b * m.n + a) + siemens;
+export function join(m: Mesh, a: number, b: number, conductance_S: number): void {
+  m.between[a * m.n + b] = at(m.between, a * m.n + b) + conductance_S;
+  m.between[b * m.n + a] = at(m.between, b * m.n + a) + conductance_S;
 }
 
 /** Eliminates the nodes in place, from the last to the first. */

@@ -209,10 +209,10 @@ function stamp(
   missing_A: Float64Array,
   from: number,
   to: number,
-  siemens: number,
+  conductance_S: number,
   ampere: number,
 ) {
-  join(linear, from, to, siemens);
+  join(linear, from, to, conductance_S);
   missing_A[from] = at(missing_A, from) - ampere;
   missing_A[to] = at(missing_A, to) + ampere;
 }
@@ -223,8 +223,15 @@ function stampElements({ numbers }: Network, state: State, linear: Mesh, missing
   for (let c = 0; c < conductor_S.length; c += 1) {
     const from = at(conductorFrom, c);
     const to = at(conductorTo, c);
-    const siemens = at(conductor_S, c);
-    stamp(linear, missing_A, from, to, siemens, (at(volts, from) - at(volts, to) - at(emf_V, c)) * siemens);
+    const conductance_S = at(conductor_S, c);
+    stamp(
+      linear,
+      missing_A,
+      from,
+      to,
+      conductance_S,
+      (at(volts, from) - at(volts, to) - at(emf_V, c)) * conductance_S,
+    );
   }
   for (let k = 0; k < diodeFrom.length; k += 1) {
     const from = at(diodeFrom, k);
@@ -254,15 +261,15 @@ function stampMeter(leads: Leads, state: State, linear: Mesh, missing_A: Float64
   const { red, black } = leads;
   const across = at(state.volts, red) - at(state.volts, black);
   if (chord) {
-    const siemens = testCurrent_A / openCircuit_V;
-    stamp(linear, missing_A, red, black, siemens, siemens * across - testCurrent_A);
+    const conductance_S = testCurrent_A / openCircuit_V;
+    stamp(linear, missing_A, red, black, conductance_S, conductance_S * across - testCurrent_A);
     return;
   }
   const x = (state.meter_V - openCircuit_V) / clampEmission_V;
   const e = exp(min(x, steepest));
   const drawn_A = testCurrent_A * (x < steepest ? e - 1 : e * (1 + x - steepest) - 1);
-  const siemens = (testCurrent_A * e) / clampEmission_V;
-  stamp(linear, missing_A, red, black, siemens, drawn_A + siemens * (across - state.meter_V));
+  const conductance_S = (testCurrent_A * e) / clampEmission_V;
+  stamp(linear, missing_A, red, black, conductance_S, drawn_A + conductance_S * (across - state.meter_V));
 }
 
 /** Moves the points of linearisation; returns the largest move, V. */

@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { sourceKinds, sourceStates } from '../make-safe';
 import { plateSchema } from '../plate/schema';
 import { terminals } from '../power-stage';
+import { stageSchema, terminalSchema } from '../power-stage/schema';
 import { alarmFamilies, dangerSigns, lookItems } from './vocabulary';
 
 const short = z.string().trim().max(200);
@@ -10,19 +11,6 @@ const optionalShort = short.optional();
 const sha256 = z.string().regex(/^[0-9a-f]{64}$/);
 const photos = z.array(sha256).max(20).default([]);
 const positive = z.number().positive();
-
-export const stageSchema = z.strictObject({
-  frontEnd: z.enum(['diode-3ph', 'diode-1ph', 'scr-half-3ph']),
-  link: z.enum(['none', 'link', 'precharge']),
-  fuse: z.enum(['none', 'inverter']),
-  brake: z.boolean(),
-  dcrAccessible: z.boolean(),
-  scrPrecharge: z.enum(['diodes', 'none']),
-  prechargeOhm: positive,
-  linkOhm: positive,
-  bleederOhm: positive,
-  capacitance_uF: positive,
-});
 
 /** One screw of the power strip: the letters on its plate and what it is. */
 export const screwSchema = z.strictObject({
@@ -107,8 +95,8 @@ export const payloads = {
   'safety.no-bank-terminal': z.strictObject({ note: optionalShort }),
   'safety.discharged': z.strictObject({ startVolts: positive, ohm: positive }),
   'static.reading': z.strictObject({
-    red: z.enum(terminals),
-    black: z.enum(terminals),
+    red: terminalSchema,
+    black: terminalSchema,
     value: z.union([z.literal('OL'), z.literal('climbing'), z.number().min(-100).max(100)]),
     typed: z.string().max(40),
   }),

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { payloads, type Kind } from './kinds';
 
-export { screwSchema, stageSchema } from './kinds';
+export { screwSchema } from './kinds';
 
 const kinds = Object.keys(payloads) as [Kind, ...Kind[]];
 

@@ -1,20 +1,26 @@
 import * as z from 'zod';
-import { commonMeter, faultModes, positions, stage, terminals } from '../power-stage';
+import { commonMeter, faultModes, positions, stage } from '../power-stage';
+import { stageSchema as wholeStage, terminalSchema } from '../power-stage/schema';
+
+export { terminalSchema };
 
 const positive = z.number().positive();
 const usual = stage();
 
+const { shape } = wholeStage;
+
+/** The stage with the contract's defaults: what is not said is the usual. */
 export const stageSchema = z.strictObject({
-  frontEnd: z.enum(['diode-3ph', 'diode-1ph', 'scr-half-3ph']).default(usual.frontEnd),
-  link: z.enum(['none', 'link', 'precharge']).default(usual.link),
-  fuse: z.enum(['none', 'inverter']).default(usual.fuse),
-  brake: z.boolean().default(usual.brake),
-  dcrAccessible: z.boolean().default(usual.dcrAccessible),
-  scrPrecharge: z.enum(['diodes', 'none']).default(usual.scrPrecharge),
-  prechargeOhm: positive.default(usual.prechargeOhm),
-  linkOhm: positive.default(usual.linkOhm),
-  bleederOhm: positive.default(usual.bleederOhm),
-  capacitance_uF: positive.default(usual.capacitance_uF),
+  frontEnd: shape.frontEnd.default(usual.frontEnd),
+  link: shape.link.default(usual.link),
+  fuse: shape.fuse.default(usual.fuse),
+  brake: shape.brake.default(usual.brake),
+  dcrAccessible: shape.dcrAccessible.default(usual.dcrAccessible),
+  scrPrecharge: shape.scrPrecharge.default(usual.scrPrecharge),
+  prechargeOhm: shape.prechargeOhm.default(usual.prechargeOhm),
+  linkOhm: shape.linkOhm.default(usual.linkOhm),
+  bleederOhm: shape.bleederOhm.default(usual.bleederOhm),
+  capacitance_uF: shape.capacitance_uF.default(usual.capacitance_uF),
 });
 
 export const meterSchema = z.strictObject({
@@ -25,7 +31,6 @@ export const meterSchema = z.strictObject({
 });
 
 export const temperatureSchema = z.number().min(-60).max(200);
-export const terminalSchema = z.enum(terminals);
 export const positionSchema = z.enum(positions);
 export const faultModeSchema = z.enum(faultModes);
 

@@ -1,0 +1,20 @@
+import * as z from 'zod';
+import { terminals } from './vocabulary';
+
+const positive = z.number().positive();
+
+/** A power stage at the border, every property given. */
+export const stageSchema = z.strictObject({
+  frontEnd: z.enum(['diode-3ph', 'diode-1ph', 'scr-half-3ph']),
+  link: z.enum(['none', 'link', 'precharge']),
+  fuse: z.enum(['none', 'inverter']),
+  brake: z.boolean(),
+  dcrAccessible: z.boolean(),
+  scrPrecharge: z.enum(['diodes', 'none']),
+  prechargeOhm: positive,
+  linkOhm: positive,
+  bleederOhm: positive,
+  capacitance_uF: positive,
+});
+
+export const terminalSchema = z.enum(terminals);
