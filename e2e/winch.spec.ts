@@ -111,3 +111,43 @@ test('the slipway winch, from the board to a signed sheet', async ({ page }) => 
   await picture(page, 'job-card');
   expect(said).toEqual([]);
 });
+
+test('later on that bench: a slip put right, the bank filled, and a source that comes back', async ({
+  page,
+}) => {
+  await choosePerson(page, ines);
+  await visit(page, `/jobs/${winch}/bench`);
+  const margin = page.getByRole('complementary', { name: 'Evidence' });
+  await expect(margin.getByText('L2 upper diode is open. Nothing else fits.')).toBeVisible({
+    timeout: 15_000,
+  });
+
+  // Back to the last one: the correction counts, the slip stays in the log.
+  const field = page.getByRole('textbox', { name: 'What the meter shows, volts' });
+  await page.getByRole('button', { name: /^↑ back/ }).click();
+  await expect(page.getByText(/Putting a slip right/)).toBeVisible();
+  await field.fill('0.553');
+  await field.press('Enter');
+  await expect(page.getByRole('button', { name: 'DC- to BR: 0.553, sound' })).toBeVisible();
+  await expect(margin.getByText('corrected')).toBeVisible();
+
+  // The other polarity: the bank climbs through the meter until it is full.
+  await page.getByRole('button', { name: 'Reverse readings too' }).click();
+  await expect(page.getByRole('heading', { name: 'Fill the bank' })).toBeVisible();
+  await field.press('c');
+  await page.getByRole('button', { name: /^DC\+ to DC-: ↑/ }).click();
+  await field.press('o');
+  await expect(page.getByRole('heading', { name: 'Upper rectifier, L1, reverse' })).toBeVisible();
+  await field.press('o');
+  await expect(margin.getByText('L2 upper diode is open. Nothing else fits.')).toBeVisible();
+  await visit(page, `/jobs/${winch}/hand-over`);
+  await expect(page.getByRole('button', { name: 'Sign as Ines Tarrow' })).toBeVisible();
+
+  await visit(page, `/jobs/${winch}/make-safe`);
+  await page.getByLabel('A source has come back').selectOption('foreign-24v');
+  await page.getByRole('button', { name: 'Record it: the proof lapses' }).click();
+  await expect(page.getByText('An earlier proof has lapsed:')).toBeVisible();
+  await visit(page, `/jobs/${winch}/bench`);
+  await expect(page.getByText(/a source was recorded as back. Prove dead again/)).toBeVisible();
+  await expect(field).toBeDisabled();
+});
