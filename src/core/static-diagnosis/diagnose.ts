@@ -331,10 +331,13 @@ function positionStates(
       tables.predictions.some((p) =>
         p.hypothesis.faults.some((f) => f.component === component && f.mode === mode),
       );
-    const unprobed = (['short', 'open'] as const).filter(tried).every(hidden);
+    const gross = (['short', 'open'] as const).filter(tried);
+    const unprobed = gross.every(hidden);
     const [worst, chance = 0] = [...modes].sort((a, b) => b[1] - a[1])[0] ?? [];
     if (unprobed && faulty < 0.5) return { component, state: 'unprobed', probability: 1 - faulty };
-    if (1 - faulty >= 0.5) return { component, state: 'sound', probability: 1 - faulty };
+    // Of a bleeder or an untriggered thyristor a meter sees a short, never that it is open.
+    if (1 - faulty >= 0.5)
+      return { component, state: gross.some(hidden) ? 'unknown' : 'sound', probability: 1 - faulty };
     return worst !== undefined && chance >= 0.5
       ? { component, state: worst, probability: chance }
       : { component, state: 'unknown', probability: faulty };

@@ -65,7 +65,10 @@ describe('static diagnosis of a six-diode stage with brake', () => {
   });
 
   it('never claims to see an open bleeder', () => {
-    expect(first(measure([])).diagnosis.unseen).toContainEqual({ component: 'bus.bleeder', mode: 'open' });
+    const { unseen, positions } = first(measure([])).diagnosis;
+    expect(unseen).toContainEqual({ component: 'bus.bleeder', mode: 'open' });
+    expect(positions.find((p) => p.component === 'bus.bleeder')?.state).toBe('unknown');
+    expect(positions.find((p) => p.component === 'rect.L1.hi')?.state).toBe('sound');
   });
 
   it.each([

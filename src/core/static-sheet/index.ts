@@ -61,6 +61,9 @@ const present = (
 ): { label: string; value: string }[] =>
   items.flatMap(({ label, value }) => (value ? [{ label, value }] : []));
 
+/** 2026-11-20 13:05 UTC: the same on every machine that prints it. */
+const minuteOf = (ms: number): string => `${new Date(ms).toISOString().slice(0, 16).replace('T', ' ')} UTC`;
+
 function identityOf(state: JobState): Sheet['identity'] {
   const { opened, drive, motor } = state;
   const plate = motor?.plate;
@@ -115,7 +118,7 @@ function safetyOf(state: JobState, limits: Limits): Sheet['safety'] {
     locked:
       safety.locked === null
         ? 'not locked'
-        : `${safety.locked.tag}, isolated ${new Date(safety.locked.isolatedAt).toISOString()}`,
+        : `${safety.locked.tag}, isolated ${minuteOf(safety.locked.isolatedAt)}`,
     meter: `before ${safety.meterBefore?.volts ?? '–'} V, after ${safety.meterAfter?.volts ?? '–'} V on a known source`,
     figures: proofSteps(drive.stage).flatMap((step) => {
       const figure = safety.figures[step.key];

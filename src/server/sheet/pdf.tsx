@@ -28,7 +28,7 @@ const s = StyleSheet.create({
     paddingHorizontal: 46,
     lineHeight: 1.3,
   },
-  title: { fontSize: 17, fontWeight: 600, marginBottom: 2 },
+  title: { fontSize: 17, fontWeight: 600, lineHeight: 1.2, marginBottom: 8 },
   h2: {
     fontSize: 11.5,
     fontWeight: 600,

@@ -4,11 +4,11 @@ import type { Mark } from '../kit/state-mark';
 import { markColour } from '../kit/state-mark';
 
 export const markOfPosition = (state: PositionState | undefined): Mark =>
-  state === undefined || state === 'unprobed'
+  state === undefined || state === 'unprobed' || state === 'unknown'
     ? 'unprobed'
     : state === 'sound'
       ? 'sound'
-      : state === 'unknown' || state === 'degraded'
+      : state === 'degraded'
         ? 'doubt'
         : 'failed';
 
