@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { inRoot, nextCli, root } from './paths';
@@ -28,6 +28,15 @@ const commandOf = (pid: number): string => {
     return '';
   }
 };
+
+/** Is another `./grim start` of this project at work, on another port? */
+export function anotherStart(): boolean {
+  const files = readdirSync(inRoot('.data')).filter((f) => /^serve-\d+\.json$/.test(f));
+  return files.some((f) => {
+    const { launcher } = JSON.parse(readFileSync(inRoot('.data', f), 'utf8')) as { launcher: number };
+    return launcher !== process.pid && commandOf(launcher).includes('launcher/main.ts\0start');
+  });
+}
 
 /** Signals a server and all that it started; it leads a process group of its own. */
 function endGroup(pid: number | undefined, signal: NodeJS.Signals): void {

@@ -1,7 +1,7 @@
 import { ensureBuilt } from './build';
 import { ensureDatabase, startCluster } from './cluster';
 import { prepareDatabase } from './database';
-import { claimPort, serve } from './serve';
+import { anotherStart, claimPort, serve } from './serve';
 import { say } from './terminal';
 
 /** `./grim start [--dev]`: everything up, one line, until Ctrl-C. */
@@ -30,6 +30,7 @@ export async function start(args: string[]): Promise<number> {
     if (!interrupted) say('the server ended by itself; run ./grim start again.');
     return interrupted ? 0 : 1;
   } finally {
-    if (cluster.startedHere) cluster.stop();
+    // Also one that an earlier start left behind when it was killed.
+    if (!anotherStart()) cluster.stop();
   }
 }
