@@ -118,6 +118,7 @@ export function FiguresGrid({
                   height="48px"
                   width="116px"
                   bg="paper"
+                  px="2"
                   border="1px solid"
                   borderColor="line"
                   borderRadius="3px"

@@ -134,6 +134,7 @@ export function SourcesGrid({
                 width="150px"
                 flex="1 1 130px"
                 bg="paper"
+                px="2"
                 border="1px solid"
                 borderColor="line"
                 borderRadius="3px"
