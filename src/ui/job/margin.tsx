@@ -66,7 +66,7 @@ function Line({
       gridTemplateColumns="48px 1fr"
       mb="1.5"
       fontSize="0.92rem"
-      title={`${dateTime(time)}, ${by}`}
+      title={dateTime(time)}
       {...(waiting ? { fontStyle: 'italic', borderLeft: '3px dotted', borderColor: 'doubt', pl: '1.5' } : {})}
     >
       <Text asChild fontFamily="mono" fontSize="0.82rem" color="soft" pt="0.5">
@@ -74,7 +74,12 @@ function Line({
           {clockTime(time)}
         </time>
       </Text>
-      <Box overflowWrap="anywhere">{children}</Box>
+      <Box overflowWrap="anywhere">
+        {children}{' '}
+        <Text as="span" fontSize="0.78rem" color="soft" whiteSpace="nowrap">
+          {by}
+        </Text>
+      </Box>
     </Box>
   );
 }
