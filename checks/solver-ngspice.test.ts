@@ -5,7 +5,7 @@
 import { fullPlan, networkOf, readings } from '@/core/power-stage';
 import { ngspiceVolts } from './ngspice';
 import { pick, seeded } from './random';
-import { anyDevices, anyFault, anyMeter, anyStage } from './units';
+import { anyDevices, anyFaults, anyMeter, anyStage } from './units';
 
 const long = process.env['GRIM_LONG'] === '1';
 const seed = long ? Date.now() % 1e9 : 4711;
@@ -20,8 +20,7 @@ describe(`the circuit solver against ngspice, seed ${seed}`, () => {
     for (let i = 0; i < count; i += 1) {
       const on = anyStage(random);
       const meter = anyMeter(random);
-      const faults =
-        random() < 0.2 ? [] : [anyFault(random, on), ...(random() < 0.3 ? [anyFault(random, on)] : [])];
+      const faults = random() < 0.2 ? [] : anyFaults(random, on, meter, random() < 0.3 ? 2 : 1);
       const network = networkOf({
         stage: on,
         temperature_C: 45 * random(),

@@ -1,11 +1,13 @@
 import {
   familyOf,
+  faultModes,
   positionsOf,
   stage,
   typicalDevices,
   type DeviceLaw,
   type Family,
   type Fault,
+  type FaultMode,
   type Meter,
   type Position,
   type Stage,
@@ -45,15 +47,30 @@ export function anyDevices(random: () => number, on: Stage): Partial<Record<Posi
   );
 }
 
-/** One device at fault, of any kind the stage can have. */
-export function anyFault(random: () => number, on: Stage): Fault {
+/** What parts that are no junctions die of, and a meter can see. */
+const deaths: Readonly<Record<string, readonly FaultMode[]>> = {
+  'bus.cap': ['short', 'leaky'],
+  'bus.link': ['open'],
+  'bus.precharge': ['open'],
+  'bus.fuse': ['open'],
+  'bus.bleeder': ['short'],
+};
+
+/** One device at fault, of any kind the stage can have; leaks of a size that the meter can show. */
+export function anyFault(random: () => number, on: Stage, meter: Meter): Fault {
   const component = pick(random, positionsOf(on));
-  const mode = pick(
-    random,
-    familyOf(component) === null
-      ? (['short', 'open', 'leaky'] as const)
-      : (['short', 'open', 'leaky', 'degraded'] as const),
-  );
-  const ohm = mode === 'short' ? 0.05 + random() : 200 + 1500 * random();
+  const mode = pick(random, deaths[component] ?? faultModes);
+  const scale = meter.ceiling_V / 2 / meter.testCurrent_mA;
+  const ohm = mode === 'short' ? 0.05 + random() : (150 + 1050 * random()) * scale;
   return mode === 'short' || mode === 'leaky' ? { component, mode, ohm } : { component, mode };
+}
+
+/** Some devices of one unit at fault, each another. */
+export function anyFaults(random: () => number, on: Stage, meter: Meter, count: number): Fault[] {
+  const faults: Fault[] = [];
+  while (faults.length < count) {
+    const fault = anyFault(random, on, meter);
+    if (!faults.some((f) => f.component === fault.component)) faults.push(fault);
+  }
+  return faults;
 }

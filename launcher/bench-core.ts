@@ -26,7 +26,7 @@ for (let i = 0; i < 20; i += 1) diagnose(tables, full);
 
 process.stdout.write(
   JSON.stringify({
-    hypotheses: tables.predictions.length,
+    hypotheses: tables.singles.length + tables.trapped.length + tables.pairs.length,
     prepare_ms: timed(3, () => void tablesFor(on, commonMeter)),
     forward_ms: timed(60, () => void diagnose(tables, forward)),
     full_ms: timed(60, () => void diagnose(tables, full)),

@@ -1,10 +1,9 @@
 import { expose } from 'comlink';
 import type { Meter, Stage } from '@/core/power-stage';
 import {
-  covers,
   diagnose,
-  recentred,
-  tablesFor,
+  keptTables,
+  prepare,
   type Diagnosis,
   type Tables,
   type Taken,
@@ -12,38 +11,45 @@ import {
 
 export interface Diagnosed {
   diagnosis: Diagnosis;
-  /** Computing time of this answer, tables not counted, ms. */
+  /** Computing time of this answer, ms. */
   took_ms: number;
+  /** How much of the tables is solved ahead, 0 to 1. */
+  prepared: number;
 }
 
-let key = '';
-let tables: Tables | null = null;
+let current: { tables: Tables; ahead: Generator<number>; prepared: number } | null = null;
 
-/** Prepares the tables of a stage and meter; asked again for the same it does nothing. */
-function prepare(stage: Stage, meter: Meter): Tables {
-  const wanted = JSON.stringify([stage, meter]);
-  if (tables === null || wanted !== key) {
-    tables = tablesFor(stage, meter);
-    key = wanted;
+function tablesOf(stage: Stage, meter: Meter): NonNullable<typeof current> {
+  const tables = keptTables(stage, meter);
+  if (current?.tables !== tables) {
+    current = { tables, ahead: prepare(tables), prepared: 0 };
+    solveAhead(current);
   }
-  return tables;
+  return current;
+}
+
+/** Solves on between requests, in slices short enough that none of them waits. */
+function solveAhead(work: NonNullable<typeof current>): void {
+  setTimeout(() => {
+    if (work !== current) return;
+    const { value, done } = work.ahead.next();
+    work.prepared = done === true ? 1 : value;
+    if (done !== true) solveAhead(work);
+  }, 0);
 }
 
 const api = {
-  prepare: (stage: Stage, meter: Meter): void => void prepare(stage, meter),
-  diagnose: (stage: Stage, meter: Meter, readings: readonly Taken[]): Diagnosed => {
-    let ready = prepare(stage, meter);
-    if (!covers(ready, readings)) {
-      ready = tablesFor(stage, meter, { probes: readings, familyShift_V: ready.familyShift_V });
-      tables = ready;
-    }
+  prepare: (stage: Stage, meter: Meter): number => tablesOf(stage, meter).prepared,
+  diagnose: (
+    stage: Stage,
+    meter: Meter,
+    readings: readonly Taken[],
+    temperature_C: number | undefined,
+  ): Diagnosed => {
+    const work = tablesOf(stage, meter);
     const started = performance.now();
-    const diagnosis = diagnose(ready, readings);
-    const took_ms = performance.now() - started;
-    const better = recentred(ready, diagnosis);
-    if (better === ready) return { diagnosis, took_ms };
-    tables = better;
-    return { diagnosis: diagnose(better, readings), took_ms };
+    const diagnosis = diagnose(work.tables, readings, temperature_C);
+    return { diagnosis, took_ms: performance.now() - started, prepared: work.prepared };
   },
 };
 export type StaticDiagnosisWorker = typeof api;

@@ -2,5 +2,7 @@
 export type { Diode, Element, MeterLaw, Resistor, Source } from './elements';
 export { saturationAt, thermalVolts } from './elements';
 export { at } from './linear';
-export type { Network, OperatingPoint } from './operating-point';
-export { compile, influence, operatingPoint } from './operating-point';
+export type { Changes, Network } from './network';
+export { changed, compile } from './network';
+export type { OperatingPoint } from './operating-point';
+export { influence, operatingPoint } from './operating-point';

@@ -1,5 +1,6 @@
-import type { Diode, Element, MeterLaw, Resistor, Source } from './elements';
+import type { MeterLaw } from './elements';
 import { at, eliminate, join, mesh, substitute, type Mesh } from './linear';
+import type { Network } from './network';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { abs, exp, log, log1p, max, min } = Math;
@@ -11,41 +12,12 @@ const clampEmission_V = 0.02585;
 /** Beyond this exponent the exponential goes on as its tangent: smooth, and never infinite. */
 const steepest = 80;
 const mostIterations = 400;
+/** From a near start Newton settles soon or not at all. */
+const mostIterationsNear = 30;
 /** Steps in which the meter is taken as a chord; what they settle on is not the answer yet. */
 const chordSteps = 2;
 /** Newton converges quadratically: a last step below this leaves an error far below a display step. */
 const tolerance_V = 5e-6;
-
-interface Link {
-  element: Element;
-  from: number;
-  to: number;
-}
-
-/** A network made ready for solving: nodes by number, diodes in order. */
-export interface Network {
-  nodes: readonly string[];
-  diodes: readonly Diode[];
-  /** Every element with its two nodes' numbers, in the order given. */
-  links: readonly Link[];
-  index: ReadonlyMap<string, number>;
-  /** The same as plain numbers, for the kernel. */
-  numbers: Numbers;
-}
-
-/** Conductors (resistors, and sources as conductors with an e.m.f.) and junctions, one slot each. */
-interface Numbers {
-  conductorFrom: Int32Array;
-  conductorTo: Int32Array;
-  conductor_S: Float64Array;
-  emf_V: Float64Array;
-  diodeFrom: Int32Array;
-  diodeTo: Int32Array;
-  saturation_A: Float64Array;
-  emission_V: Float64Array;
-  series_ohm: Float64Array;
-  shift_V: Float64Array;
-}
 
 /** Where the network settles, with what is needed to ask how it would change. */
 export interface OperatingPoint {
@@ -61,51 +33,6 @@ export interface OperatingPoint {
   mesh: Mesh;
 }
 
-/**
- * Numbers the nodes of a network.
- * @param elements the network
- * @param extraNodes nodes that must exist although nothing may be connected to them (terminals)
- */
-export function compile(elements: readonly Element[], extraNodes: readonly string[] = []): Network {
-  const index = new Map<string, number>();
-  const number = (node: string): number => {
-    const known = index.get(node);
-    if (known !== undefined) return known;
-    index.set(node, index.size);
-    return index.size - 1;
-  };
-  extraNodes.forEach(number);
-  const ends = (e: Element): [string, string] =>
-    e.type === 'D' ? [e.anode, e.cathode] : e.type === 'V' ? [e.plus, e.minus] : [e.a, e.b];
-  const links = elements.map((element) => {
-    const [from, to] = ends(element);
-    return { element, from: number(from), to: number(to) };
-  });
-  const diodes = links.filter((l): l is Link & { element: Diode } => l.element.type === 'D');
-  const conductors = links.filter((l): l is Link & { element: Resistor | Source } => l.element.type !== 'D');
-  return {
-    nodes: [...index.keys()],
-    diodes: diodes.map((l) => l.element),
-    links,
-    index,
-    numbers: {
-      conductorFrom: Int32Array.from(conductors, (l) => l.from),
-      conductorTo: Int32Array.from(conductors, (l) => l.to),
-      conductor_S: Float64Array.from(
-        conductors,
-        ({ element: e }) => 1 / (e.type === 'R' ? e.ohm : e.series_ohm),
-      ),
-      emf_V: Float64Array.from(conductors, ({ element: e }) => (e.type === 'V' ? e.volts : 0)),
-      diodeFrom: Int32Array.from(diodes, (l) => l.from),
-      diodeTo: Int32Array.from(diodes, (l) => l.to),
-      saturation_A: Float64Array.from(diodes, (l) => l.element.saturation_A),
-      emission_V: Float64Array.from(diodes, (l) => l.element.emission_V),
-      series_ohm: Float64Array.from(diodes, (l) => l.element.series_ohm),
-      shift_V: Float64Array.from(diodes, (l) => l.element.shift_V ?? 0),
-    },
-  };
-}
-
 /** What limiting needs to know of a junction. */
 interface Knee {
   emission_V: number;
@@ -115,11 +42,15 @@ interface Knee {
   usual_V: number;
 }
 
-const kneeOf = ({ saturation_A, emission_V }: Diode, testCurrent_A: number): Knee => ({
-  emission_V,
-  critical_V: emission_V * log(emission_V / (Math.SQRT2 * saturation_A)),
-  usual_V: emission_V * log1p(testCurrent_A / saturation_A),
-});
+const kneesOf = ({ numbers }: Network, testCurrent_A: number): Knee[] =>
+  Array.from(numbers.saturation_A, (saturation_A, k) => {
+    const emission_V = at(numbers.emission_V, k);
+    return {
+      emission_V,
+      critical_V: emission_V * log(emission_V / (Math.SQRT2 * saturation_A)),
+      usual_V: emission_V * log1p(testCurrent_A / saturation_A),
+    };
+  });
 
 /**
  * Keeps a Newton step on a junction from running up the exponential: beyond the critical voltage
@@ -145,18 +76,32 @@ export interface Leads {
  * A meter with both leads on one node, or none (`null`), is left out of the network.
  *
  * @param network from `compile`
+ * @param near node voltages of a network that differs little: a start that saves steps
  * @returns the point; `converged` false when Newton did not settle: then its figures mean nothing
  */
-export function operatingPoint(network: Network, leads: Leads | null): OperatingPoint {
+export function operatingPoint(network: Network, leads: Leads | null, near?: Float64Array): OperatingPoint {
+  if (near !== undefined) {
+    const point = settle(network, leads, near, mostIterationsNear);
+    if (point.converged) return point;
+  }
+  return settle(network, leads, null, mostIterations);
+}
+
+function settle(
+  network: Network,
+  leads: Leads | null,
+  near: Float64Array | null,
+  most: number,
+): OperatingPoint {
   const probing = leads !== null && leads.red !== leads.black ? leads : null;
   const n = network.nodes.length;
-  const state = startingState(network);
-  const knees = network.diodes.map((diode) => kneeOf(diode, probing?.law.testCurrent_A ?? 1e-3));
+  const knees = kneesOf(network, probing?.law.testCurrent_A ?? 1e-3);
+  const state = near === null ? startingState(network) : stateNear(network, knees, probing, near);
   const linear = mesh(n);
   const missing_A = new Float64Array(n);
   const change_V = new Float64Array(n);
-  for (let iteration = 1; iteration <= mostIterations; iteration += 1) {
-    const chord = probing !== null && iteration <= chordSteps;
+  for (let iteration = 1; iteration <= most; iteration += 1) {
+    const chord = near === null && probing !== null && iteration <= chordSteps;
     linear.between.fill(0);
     linear.toReference.fill(leak_S);
     for (let i = 0; i < n; i += 1) missing_A[i] = -leak_S * at(state.volts, i);
@@ -170,7 +115,7 @@ export function operatingPoint(network: Network, leads: Leads | null): Operating
       return { ...state, mesh: linear, converged: true, iterations: iteration };
     if (!Number.isFinite(moved)) break;
   }
-  return { ...state, mesh: linear, converged: false, iterations: mostIterations };
+  return { ...state, mesh: linear, converged: false, iterations: most };
 }
 
 /** What Newton carries from one step to the next. */
@@ -197,6 +142,25 @@ function startingState(network: Network): State {
     currents_A: zeros(),
     meter_V: 0,
   };
+}
+
+/** The state at given node voltages, no junction beyond its usual drop. */
+function stateNear(
+  network: Network,
+  knees: readonly Knee[],
+  probing: Leads | null,
+  near: Float64Array,
+): State {
+  const state = startingState(network);
+  const { diodeFrom, diodeTo, shift_V } = network.numbers;
+  state.volts.set(near);
+  for (let k = 0; k < knees.length; k += 1) {
+    const across = at(near, at(diodeFrom, k)) - at(near, at(diodeTo, k)) - at(shift_V, k);
+    state.junction_V[k] = min(across, (knees[k] as Knee).usual_V);
+  }
+  if (probing !== null)
+    state.meter_V = min(at(near, probing.red) - at(near, probing.black), probing.law.openCircuit_V);
+  return state;
 }
 
 /**

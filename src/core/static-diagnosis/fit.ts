@@ -1,17 +1,20 @@
 import { at } from '../circuit';
 import { model } from './model';
 import type { Observation } from './observations';
-import { effect, type Prediction, type Tables } from './tables';
+import { column } from './ground';
+import { effect, type Hypothesis, type Solution } from './solve';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { abs, exp, log, log1p, max, min, sqrt } = Math;
 
 /** How well one hypothesis explains the readings, with the unit's own drops fitted. */
 export interface Fit {
-  prediction: Prediction;
-  /** ln of prior × evidence, up to a constant shared by all hypotheses. */
+  hypothesis: Hypothesis;
+  /** What it says of each observation, before the unit's own drops. */
+  solutions: readonly Solution[];
+  /** ln of the evidence, up to a constant shared by all hypotheses; the prior is not in it. */
   score: number;
-  /** Fitted unknowns, in the order of `tables.unknowns`. */
+  /** Fitted unknowns, one per `column`. */
   unknowns: Float64Array;
   /** Per observation: the chance that it is no slip under this hypothesis. */
   trust: Float64Array;
@@ -27,7 +30,7 @@ function overloadChance(volts: number, ceiling_V: number): number {
 }
 
 /** ln likelihood of the observed state alone; finite figures are weighed in the fit. */
-export function stateScore(observation: Observation, predicted_V: number, ceiling_V: number): number {
+function stateScore(observation: Observation, predicted_V: number, ceiling_V: number): number {
   const overload = overloadChance(predicted_V, ceiling_V);
   // A mistake seldom happens twice on one probe.
   const poorContact = model.poorContact ** min(observation.repeats, 2);
@@ -35,6 +38,41 @@ export function stateScore(observation: Observation, predicted_V: number, ceilin
   if (observation.state === 'finite') return log((1 - overload) * (1 - poorContact) + overload * slip);
   const blocked = overload + (1 - overload) * poorContact;
   return observation.state === 'OL' ? log(blocked) : log(0.5 * overload + 0.01 * (1 - overload));
+}
+
+/** The display's ceiling, and what an observation says of a probe surely above or below it. */
+export interface Ceiling {
+  volts: number;
+  bounds: readonly { blocked: number; conducting: number }[];
+}
+
+export const ceilingFor = (observations: readonly Observation[], volts: number): Ceiling => ({
+  volts,
+  bounds: observations.map((o) => ({
+    blocked: stateScore(o, Infinity, volts),
+    conducting: stateScore(o, 0, volts),
+  })),
+});
+
+/** Farther from the ceiling than this a state is certain, V. */
+const certain_V = 0.4;
+
+/**
+ * ln likelihood of an observed state.
+ * @param open the voltage follows a size that is still open: near the ceiling both states are possible
+ */
+export function stateOf(
+  { volts: ceiling_V, bounds }: Ceiling,
+  observations: readonly Observation[],
+  i: number,
+  predicted_V: number,
+  open = false,
+): number {
+  const { blocked, conducting } = bounds[i] as Ceiling['bounds'][number];
+  const above = abs(predicted_V) - ceiling_V;
+  if (above > certain_V) return blocked;
+  if (above < -certain_V) return conducting;
+  return open ? max(blocked, conducting) : stateScore(observations[i] as Observation, predicted_V, ceiling_V);
 }
 
 /**
@@ -72,133 +110,174 @@ function solveCholesky(matrix: Float64Array, n: number, rhs: Float64Array): numb
   return halfLog;
 }
 
-/** What is weighed: which probe of the tables each observation belongs to. */
-export interface Evidence {
-  tables: Tables;
-  observations: readonly Observation[];
-  /** Index into `tables.probes`, or −1 for a probe that is not in them. */
-  rows: readonly number[];
+interface Figure {
+  i: number;
+  solved: Solution;
+  volts: number;
+  residual: number;
+  spread: number;
 }
 
-/** Sum of the state scores: cheap, and already rules most hypotheses out. */
-export function stateScores({ tables, observations, rows }: Evidence, prediction: Prediction): number {
-  return observations.reduce(
-    (sum, observation, i) =>
-      sum + stateScore(observation, at(prediction.volts, rows[i] ?? 0), tables.meter.ceiling_V),
-    log(prediction.hypothesis.prior),
-  );
+const goodScore = (f: Figure, left_V: number): number =>
+  log(1 - model.slip) - 0.5 * (left_V / f.spread) ** 2 - log(f.spread) - 0.5 * logTwoPi;
+
+/** Factors by which a decimal point in the wrong place changes a figure. */
+export const decimalFactors = [10, 0.1, 100, 0.01, 1000] as const;
+
+/** A figure that should not be what it is: anything, or the right one with its point misplaced. */
+function slipScore(f: Figure, left_V: number): number {
+  if (abs(left_V) < 5 * f.spread) return floor;
+  const expected = f.volts - left_V;
+  let best = floor;
+  for (const factor of decimalFactors) {
+    const off = (f.volts / factor - expected) / f.spread;
+    if (abs(off) < 5)
+      best = max(
+        best,
+        log(model.decimal / decimalFactors.length / factor / f.spread) - 0.5 * (off * off + logTwoPi),
+      );
+  }
+  return best;
+}
+
+/** What is known of the unit before its readings, column by column. */
+export interface Expectation {
+  centre: Float64Array;
+  spread: Float64Array;
 }
 
 const rounds = 6;
 /** A fit that moves less than this from one round to the next has settled, V. */
 const settled_V = 4e-4;
 
+/** Columns that a hypothesis leaves wider open than a sound device. */
+export function freeColumns({ faults }: Hypothesis): { leaks: Set<number>; odd: Set<number> } {
+  const of = (mode: string, place: (f: (typeof faults)[number]) => number) =>
+    new Set(faults.filter((f) => f.mode === mode).map(place));
+  return {
+    leaks: of('leaky', (f) => column.leak(f.component)),
+    odd: of('degraded', (f) => column.device(f.component)),
+  };
+}
+
 /**
  * Most likely unknowns under one hypothesis (iteratively re-weighted least squares: a slip of one
  * figure or one odd device must not bend the fit) and the Laplace evidence at them.
+ * @param solutions what the hypothesis says of each observation
  * @param near a fit of the same readings under another hypothesis: most of a unit is the same, so
  *   starting there saves rounds
  */
-export function fit(evidence: Evidence, prediction: Prediction, states: number, near?: Fit): Fit {
-  const { tables, observations, rows } = evidence;
-  const { count, slope, firstFamily, leak, devices } = tables.unknowns;
-  const shifted = prediction.hypothesis.shift;
-  const oddDevice = shifted === undefined ? -1 : devices.indexOf(shifted.component);
-  const precision = new Float64Array(count);
-  const isDevice = (u: number) => u < leak && u !== oddDevice;
-  const studentGain = (model.deviceFreedom + 1) / model.deviceFreedom;
-  for (let u = 0; u < count; u += 1) {
-    const spread =
-      u >= firstFamily && u < slope
-        ? model.family_V
-        : u === slope
-          ? model.slope
-          : u === leak
-            ? prediction.hypothesis.fitsOhm
-              ? model.leakSpread
-              : 1e-3
-            : u === oddDevice
-              ? (shifted?.spread_V ?? model.device_V)
-              : model.device_V;
-    precision[u] = (isDevice(u) ? studentGain : 1) / spread ** 2;
-  }
-  // Where the tables stand on fitted drops already, the typical unit lies at minus that shift.
-  const centre = new Float64Array(count);
-  tables.unknowns.families.forEach(
-    (family, u) => (centre[firstFamily + u] = -(tables.familyShift_V[family] ?? 0)),
-  );
-  const priorHalfLog = 0.5 * precision.reduce((sum, p) => sum + log(p), 0);
-
-  const finite = observations.flatMap((observation, i) => {
-    const row = rows[i] ?? 0;
-    const usable = observation.state === 'finite' && abs(at(prediction.volts, row)) <= tables.meter.ceiling_V;
-    if (!usable) return [];
+export function fit(
+  hypothesis: Hypothesis,
+  observations: readonly Observation[],
+  solutions: readonly Solution[],
+  { expectation, ceiling, near }: { expectation: Expectation; ceiling: Ceiling; near?: Fit | undefined },
+): Fit {
+  const { odd } = freeColumns(hypothesis);
+  const isDevice = (u: number) => u < column.leak0 && !odd.has(u);
+  const finite = observations.flatMap((observation, i): Figure[] => {
+    const solved = solutions[i] as Solution;
+    if (observation.state !== 'finite' || (solved.overload && solved.columns.length === 0)) return [];
     const spread = model.reading_V / sqrt(min(observation.repeats, 4));
-    return [{ i, row, residual: observation.volts - at(prediction.volts, row), spread }];
+    return [{ i, solved, volts: observation.volts, residual: observation.volts - solved.volts, spread }];
   });
   const trust = new Float64Array(observations.length).fill(1);
-  observations.forEach((observation, i) => {
-    const overload = abs(at(prediction.volts, rows[i] ?? 0)) > tables.meter.ceiling_V;
-    if ((observation.state === 'finite') === overload) trust[i] = 0;
-  });
 
-  const unknowns = near === undefined ? new Float64Array(count) : near.unknowns.slice();
-  const matrix = new Float64Array(count * count);
+  // Only what some reading follows is fitted; the rest stays at what was expected and cancels out.
+  const local = new Int32Array(column.count).fill(-1);
+  for (const { solved } of finite) for (const c of solved.columns) local[c] = 0;
+  const active: number[] = [];
+  local.forEach((mark, c) => {
+    if (mark === 0) local[c] = active.push(c) - 1;
+  });
+  const n = active.length;
+  const studentGain = (model.deviceFreedom + 1) / model.deviceFreedom;
+  const leakSpread = hypothesis.faults.length > 1 ? model.leakSpreadBeside : model.leakSpread;
+  const spreadOf = (c: number): number =>
+    odd.has(c)
+      ? model.degradedSpread_V
+      : c >= column.leak0 && c < column.circumstance
+        ? leakSpread
+        : at(expectation.spread, c);
+  const precision = Float64Array.from(active, (c) => (isDevice(c) ? studentGain : 1) / spreadOf(c) ** 2);
+  const centre = Float64Array.from(active, (c) => at(expectation.centre, c));
+  const x = Float64Array.from(active, (c) =>
+    near === undefined ? at(expectation.centre, c) : at(near.unknowns, c),
+  );
+  const left = (f: Figure): number => {
+    let sum = f.residual;
+    const { columns, values } = f.solved;
+    for (let e = 0; e < columns.length; e += 1) sum -= at(values, e) * at(x, at(local, columns[e] as number));
+    return sum;
+  };
+  const matrix = new Float64Array(n * n);
+  const rhs = new Float64Array(n);
   let halfLog = 0;
-  const { starts, columns, values } = prediction.slopes;
-  const left = (f: (typeof finite)[number]): number =>
-    f.residual - effect(prediction.slopes, f.row, unknowns);
   for (let round = 0; round < rounds; round += 1) {
     matrix.fill(0);
-    const rhs = new Float64Array(count);
-    for (let u = 0; u < count; u += 1) {
+    for (let u = 0; u < n; u += 1) {
       let weight = at(precision, u);
-      if (isDevice(u)) {
-        const x = at(unknowns, u) / model.device_V;
-        weight = (model.deviceFreedom + 1) / (model.deviceFreedom + x * x) / model.device_V ** 2;
+      if (isDevice(active[u] as number)) {
+        const off = at(x, u) / model.device_V;
+        weight = (model.deviceFreedom + 1) / (model.deviceFreedom + off * off) / model.device_V ** 2;
       }
-      matrix[u * count + u] = weight;
+      matrix[u * n + u] = weight;
       rhs[u] = weight * at(centre, u);
     }
     for (const f of finite) {
       const weight = at(trust, f.i) / f.spread ** 2;
       if (weight < 1) continue;
-      const end = at(starts, f.row + 1);
-      for (let e = at(starts, f.row); e < end; e += 1) {
-        const u = at(columns, e);
+      const { columns, values } = f.solved;
+      for (let e = 0; e < columns.length; e += 1) {
+        const u = at(local, columns[e] as number);
         const weighted = weight * at(values, e);
         rhs[u] = at(rhs, u) + weighted * f.residual;
-        for (let d = at(starts, f.row); d <= e; d += 1) {
-          const place = u * count + at(columns, d);
+        for (let d = 0; d <= e; d += 1) {
+          const place = u * n + at(local, columns[d] as number);
           matrix[place] = at(matrix, place) + weighted * at(values, d);
         }
       }
     }
-    halfLog = solveCholesky(matrix, count, rhs);
+    halfLog = solveCholesky(matrix, n, rhs);
     let moved = 0;
-    for (let u = 0; u < count; u += 1) moved = max(moved, abs(at(rhs, u) - at(unknowns, u)));
-    unknowns.set(rhs);
-    for (const f of finite) {
-      const good = log(1 - model.slip) - 0.5 * (left(f) / f.spread) ** 2 - log(f.spread) - 0.5 * logTwoPi;
-      trust[f.i] = 1 / (1 + exp(floor - good));
-    }
+    for (let u = 0; u < n; u += 1) moved = max(moved, abs(at(rhs, u) - at(x, u)));
+    x.set(rhs);
+    for (const f of finite) trust[f.i] = 1 / (1 + exp(slipScore(f, left(f)) - goodScore(f, left(f))));
     if (moved < settled_V) break;
   }
 
-  let score = states + priorHalfLog - halfLog;
-  for (let u = 0; u < count; u += 1) {
-    const x = at(unknowns, u) - at(centre, u);
-    score -= isDevice(u)
-      ? ((model.deviceFreedom + 1) / 2) * log1p((x / model.device_V) ** 2 / model.deviceFreedom)
-      : 0.5 * at(precision, u) * x * x;
+  let score = -halfLog;
+  for (let u = 0; u < n; u += 1) {
+    const off = at(x, u) - at(centre, u);
+    score += 0.5 * log(at(precision, u));
+    score -= isDevice(active[u] as number)
+      ? ((model.deviceFreedom + 1) / 2) * log1p((off / model.device_V) ** 2 / model.deviceFreedom)
+      : 0.5 * at(precision, u) * off * off;
   }
   for (const f of finite) {
-    const good = log(1 - model.slip) - 0.5 * (left(f) / f.spread) ** 2 - log(f.spread) - 0.5 * logTwoPi;
-    score += max(good, floor) + log1p(exp(-abs(good - floor)));
+    const good = goodScore(f, left(f));
+    const bad = slipScore(f, left(f));
+    score += max(good, bad) + log1p(exp(-abs(good - bad)));
   }
-  // A finite figure where overload was predicted can only be a slip: its state has paid for that,
-  // and any figure is as likely as another.
-  const slips = observations.filter((o) => o.state === 'finite').length - finite.length;
-  score -= slips * log(model.slipRange_V);
-  return { prediction, score, unknowns, trust };
+  const unknowns = expectation.centre.slice();
+  active.forEach((c, u) => (unknowns[c] = at(x, u)));
+  const figures = new Set(finite.map((f) => f.i));
+  observations.forEach((observation, i) => {
+    const solved = solutions[i] as Solution;
+    const expected = solved.columns.length === 0 ? solved.volts : solved.volts + effect(solved, unknowns);
+    score += stateOf(ceiling, observations, i, expected);
+    if ((observation.state === 'finite') === abs(expected) > ceiling.volts) trust[i] = 0;
+    // A finite figure where overload was predicted can only be a slip: its state has paid for that,
+    // and any figure is as likely as another.
+    if (observation.state === 'finite' && !figures.has(i)) score -= log(model.slipRange_V);
+  });
+  return { hypothesis, solutions, score, unknowns, trust };
+}
+
+/** What the fit expects a reading of its to be, V; Infinity for overload. */
+export function expectedOf(fitted: Fit, i: number): number {
+  const solved = fitted.solutions[i] as Solution;
+  return solved.columns.length === 0 && solved.overload
+    ? Infinity
+    : solved.volts + effect(solved, fitted.unknowns);
 }

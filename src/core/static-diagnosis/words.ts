@@ -1,5 +1,5 @@
 import type { FaultMode, Position, Stage, Terminal } from '../power-stage';
-import type { Candidate, Diagnosis, NamedFault } from './diagnose';
+import type { Candidate, ConditionCode, Diagnosis, NamedFault } from './diagnosis';
 
 /** What the margin says: one sentence and what is behind it. */
 export interface Conclusion {
@@ -48,7 +48,7 @@ const modeWords: Record<FaultMode, string> = {
 export const faultWords = (fault: NamedFault, stage: Stage): string =>
   `${bareNameOf(fault.component, stage, fault.mode)} ${modeWords[fault.mode]}`;
 
-const allWords = (faults: readonly NamedFault[], stage: Stage): string =>
+export const faultsWords = (faults: readonly NamedFault[], stage: Stage): string =>
   faults.length === 0 ? 'nothing is wrong' : faults.map((f) => faultWords(f, stage)).join(' and ');
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
@@ -62,6 +62,30 @@ function howToTell(faults: readonly NamedFault[]): string {
   return 'only taking it apart tells';
 }
 
+/** What is said first when a trap is likelier than not. */
+const trapHeadlines: Readonly<Record<ConditionCode, string>> = {
+  'motor-connected': 'The motor is still connected.',
+  'leads-swapped': 'The leads are swapped.',
+  'bus-not-discharged': 'The bank is not empty: stop.',
+  'thyristor-front-end': 'This is a thyristor front end.',
+  'entry-slip': 'A decimal point is in the wrong place.',
+  'hot-unit': 'The unit is hot.',
+  'brake-resistor-connected': 'The brake resistor is still connected.',
+  'wrong-stage': 'The stage chosen is not the one in hand.',
+  'meter-battery-low': 'The meter battery is low.',
+  'leads-shorted': 'The leads touch each other.',
+};
+
+/** Traps that leave a fault as certain as it was. */
+const harmless = new Set<ConditionCode>(['hot-unit', 'entry-slip', 'motor-connected']);
+
+/** A trap, said before anything about the unit; null when none stands in the way. */
+function trapped(diagnosis: Diagnosis): Conclusion | null {
+  const [trap] = diagnosis.conditions;
+  if (trap === undefined || (diagnosis.verdict === 'faulty' && harmless.has(trap.code))) return null;
+  return { tone: 'doubt', headline: trapHeadlines[trap.code], detail: trap.advice };
+}
+
 /** A part is not condemned on one touch of a probe. */
 function confirmation(diagnosis: Diagnosis): string {
   const failed = diagnosis.readings.filter((r) => r.state === 'failed');
@@ -72,7 +96,7 @@ function confirmation(diagnosis: Diagnosis): string {
 }
 
 function named(best: Candidate, diagnosis: Diagnosis, stage: Stage): Conclusion {
-  const rivals = (best.equivalents ?? []).filter((faults) => faults.length > 0);
+  const rivals = best.alike.filter((faults) => faults.length > 0);
   const others = diagnosis.candidates.filter((c) => c !== best && c.probability > 0.08);
   const stray = diagnosis.caseNotes.find((n) => n.code === 'not-explained');
   const [open] = diagnosis.next;
@@ -80,7 +104,7 @@ function named(best: Candidate, diagnosis: Diagnosis, stage: Stage): Conclusion 
   if (stray !== undefined)
     return {
       tone: 'failed',
-      headline: `${capital(allWords(best.faults, stage))}, and that is not all.`,
+      headline: `${capital(faultsWords(best.faults, stage))}, and that is not all.`,
       detail: stray.text,
     };
   if (rivals.length > 0) {
@@ -88,27 +112,29 @@ function named(best: Candidate, diagnosis: Diagnosis, stage: Stage): Conclusion 
     return {
       tone: 'failed',
       headline: `One of these ${all.length}: ${howToTell(all.flat())}.`,
-      detail: `${all.map((faults) => capital(allWords(faults, stage))).join('; ')}.`,
+      detail: `${all.map((faults) => capital(faultsWords(faults, stage))).join('; ')}.`,
     };
   }
   if (others.length === 0)
     return {
       tone: 'failed',
-      headline: `${capital(allWords(best.faults, stage))}. Nothing else fits.`,
+      headline: `${capital(faultsWords(best.faults, stage))}. Nothing else fits.`,
       detail: diagnosis.verdict === 'faulty' ? confirmation(diagnosis) : `Still a doubt.${more}`,
     };
   return {
     tone: diagnosis.verdict === 'faulty' ? 'failed' : 'doubt',
-    headline: `Most likely ${allWords(best.faults, stage)}.`,
+    headline: `Most likely ${faultsWords(best.faults, stage)}.`,
     detail: `Also possible: ${others
       .slice(0, 3)
-      .map((c) => allWords(c.faults, stage))
+      .map((c) => faultsWords(c.faults, stage))
       .join('; ')}.${more}`,
   };
 }
 
 /** The diagnosis as a technician would say it. */
 export function conclude(diagnosis: Diagnosis, stage: Stage): Conclusion {
+  const trap = trapped(diagnosis);
+  if (trap !== null) return trap;
   if (diagnosis.verdict === 'invalid') {
     const [note] = diagnosis.caseNotes;
     const fresh = note?.code === 'no-readings';

@@ -2,6 +2,7 @@
 import { closest } from 'fastest-levenshtein';
 import { dischargeVerb } from './discharge';
 import { parseInput, schemasOf } from './manners';
+import { moduleVerdictVerb } from './module-verdict';
 import { plateVerb } from './plate';
 import { staticDiagnose } from './static-diagnose';
 import { staticReadings } from './static-readings';
@@ -10,7 +11,13 @@ import type { Problem, Refusal, Verb } from './verb';
 export type { Problem, Refusal, Verb } from './verb';
 export { schemasOf } from './manners';
 
-export const verbs: readonly Verb[] = [dischargeVerb, plateVerb, staticDiagnose, staticReadings];
+export const verbs: readonly Verb[] = [
+  dischargeVerb,
+  moduleVerdictVerb,
+  plateVerb,
+  staticDiagnose,
+  staticReadings,
+];
 
 export const findVerb = (name: string): Verb | undefined => verbs.find((v) => v.name === name);
 

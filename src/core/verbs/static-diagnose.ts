@@ -34,6 +34,7 @@ const output = z.strictObject({
         faults: z.array(namedFault),
         probability,
         equivalents: z.array(z.array(namedFault)).optional(),
+        alike: z.array(z.array(namedFault)),
       }),
     )
     .max(50),
@@ -47,7 +48,16 @@ const output = z.strictObject({
   ),
   conditions: z.array(z.strictObject({ code: z.string(), probability, advice: z.string() })),
   repeat: z.array(z.strictObject({ ...probe, why: z.string() })),
-  next: z.array(z.strictObject({ ...probe, gainBits: z.number() })),
+  next: z.array(
+    z.strictObject({
+      ...probe,
+      gainBits: z.number(),
+      handling_s: z.number(),
+      between: z.array(z.array(namedFault)).length(2),
+    }),
+  ),
+  enough: z.string().nullable(),
+  effort: z.strictObject({ hypotheses: z.number(), fitted: z.number(), prunedMass: z.number() }),
   unseen: z.array(namedFault),
   caseNotes: noteSchema,
   readings: z.array(

@@ -57,7 +57,7 @@ export function useDiagnosis(stage: Stage | null, meter: Meter, readings: readon
           const worker = remote.current;
           if (worker === null) return;
           setState((s) => ({ ...s, busy: true }));
-          const { diagnosis, took_ms } = await worker.diagnose(on, meter, request);
+          const { diagnosis, took_ms } = await worker.diagnose(on, meter, request, undefined);
           if (remote.current === worker)
             setState({ diagnosis, busy: wanted.current !== null, failed: false, took_ms });
         }

@@ -1,0 +1,28 @@
+import type { Ceiling, Expectation, Fit } from './fit';
+import type { Observation } from './observations';
+import type { Hypothesis, Tables } from './solve';
+
+/** Hypotheses whose answers to the probes taken are one and the same, with the one fit they share. */
+export interface Weighed {
+  fit: Fit;
+  /** Each with ln of prior × evidence, best first. */
+  members: { hypothesis: Hypothesis; score: number }[];
+  probability: number;
+}
+
+export interface Posterior {
+  weighed: Weighed[];
+  /** Estimated share of what was pruned. */
+  prunedMass: number;
+  /** How many hypotheses were looked at, fitted, and polished. */
+  looked: number;
+  fitted: number;
+}
+
+export interface Question {
+  tables: Tables;
+  observations: readonly Observation[];
+  rows: readonly number[];
+  expectation: Expectation;
+  ceiling: Ceiling;
+}

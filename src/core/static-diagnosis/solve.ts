@@ -1,0 +1,285 @@
+import { at, influence, operatingPoint, type Network } from '../circuit';
+import {
+  familyOf,
+  probeKey,
+  positions,
+  type Fault,
+  type Meter,
+  type Probe,
+  type Stage,
+} from '../power-stage';
+import type { Circumstance } from './circumstances';
+import {
+  column,
+  families,
+  networkWith,
+  ohmOf,
+  reach,
+  usual_A,
+  waysOf,
+  type Ground,
+  type Ways,
+} from './ground';
+import type { Variant } from './variants';
+
+// Taken once: looking a global up at every use costs more than the function itself.
+const { abs, log, min } = Math;
+
+/** What the meter would show on one probe and how that follows the unknowns. */
+export interface Solution {
+  /** One number per different answer: hypotheses that share it cannot be told apart by the probe. */
+  id: number;
+  volts: number;
+  /** The display shows overload. */
+  overload: boolean;
+  /** Sparse: columns (see `column`) and V per unit of each. Empty well above the ceiling. */
+  columns: Uint8Array;
+  values: Float64Array;
+  /** Node voltages, where bigger hypotheses may start from them. */
+  point?: Float64Array;
+}
+
+/** A state of the unit that is tried, under one circumstance. */
+export interface Hypothesis {
+  /** Which of the grounds. */
+  circumstance: number;
+  faults: readonly Fault[];
+  /** Names of the faults, joined: what a candidate is. */
+  name: string;
+  /** ln of the share of all units. */
+  logPrior: number;
+  /** The same without one of the faults, for each fault. */
+  without: readonly Hypothesis[];
+  /** The same under the circumstance whose readings these are, mirrored. */
+  twin: Hypothesis | null;
+  /** Solutions so far, by the probe's row. */
+  solved: (Solution | undefined)[];
+  /** Where current can go from red and to black, by row; made when first asked. */
+  reaches: { red: Int32Array; black: Int32Array } | null;
+}
+
+/** Everything that can be computed before the first reading, filled as it is asked for. */
+export interface Tables {
+  stage: Stage;
+  meter: Meter;
+  /** Where the linearisation stands: drops of the families against the typical ones, V. */
+  familyShift_V: Readonly<Record<string, number>>;
+  variants: readonly Variant[];
+  circumstances: readonly Circumstance[];
+  grounds: readonly Ground[];
+  /** May grow: a probe outside the plan is added when it is first read. */
+  probes: Probe[];
+  rows: Map<string, number>;
+  /** The right set-up: sound and single faults; then the traps, each sound and with gross faults. */
+  singles: readonly Hypothesis[];
+  trapped: readonly Hypothesis[];
+  pairs: readonly Hypothesis[];
+  /** Made on demand. */
+  more: Map<string, Hypothesis>;
+  /** Tables around other drops, made on demand. */
+  others: Map<string, Tables>;
+  /** Answers solved again around a fit, by the answer they replace. */
+  polished: Map<number, { solution: Solution; around: Float64Array }>;
+  counts: { solved: number; shared: number };
+  /** The network that was solved last: hypotheses are mostly asked for row after row. */
+  last: { of: Hypothesis; network: Network; ways: Ways } | null;
+}
+
+/** Below this an unknown is left out: under 0.1 mV for the largest deviations. */
+const negligible = 5e-4;
+/** Two answers nearer than this are one, V. */
+const same_V = 2e-5;
+const overloadMargin_V = 0.6;
+
+const noColumns = new Uint8Array(0);
+const noValues = new Float64Array(0);
+/** Anything well above the ceiling is one and the same overload. */
+export const overload: Solution = {
+  id: 0,
+  volts: Infinity,
+  overload: true,
+  columns: noColumns,
+  values: noValues,
+};
+let nextId = 1;
+
+/** The row of a probe; a new one for a probe that was not planned. */
+export function rowOf(tables: Tables, probe: Probe): number {
+  const key = probeKey(probe);
+  const known = tables.rows.get(key);
+  if (known !== undefined) return known;
+  tables.rows.set(key, tables.probes.length);
+  tables.probes.push({ red: probe.red, black: probe.black });
+  return tables.probes.length - 1;
+}
+
+/** Solves one probe of a network and its sensitivities. */
+export function solve(
+  { network, meter }: { network: Network; meter: Meter },
+  ground: Ground,
+  faults: readonly Fault[],
+  probe: Probe,
+  near?: Float64Array,
+): Solution {
+  const law = { testCurrent_A: meter.testCurrent_mA / 1000, openCircuit_V: meter.openCircuit_V };
+  const red = network.index.get(probe.red) ?? 0;
+  const black = network.index.get(probe.black) ?? 0;
+  const point = operatingPoint(network, { law, red, black }, near);
+  if (!point.converged) return overload;
+  const volts = at(point.volts, red) - at(point.volts, black);
+  if (abs(volts) > min(meter.ceiling_V + overloadMargin_V, meter.openCircuit_V - 0.1)) return overload;
+  nextId += 1;
+  const answer = influence(point, red, black);
+  const row = new Float64Array(column.count);
+  const add = (place: number, value: number) => {
+    row[place] = at(row, place) + value;
+  };
+  const { numbers } = network;
+  ground.positionOf.forEach((position, k) => {
+    const from = at(numbers.diodeFrom, k);
+    const to = at(numbers.diodeTo, k);
+    const perVolt = at(point.conductances_S, k) * (at(answer, from) - at(answer, to));
+    const ampere = at(point.currents_A, k);
+    add(positions.indexOf(position), perVolt);
+    const family = familyOf(position);
+    if (family !== null) add(column.firstFamily + families.indexOf(family), perVolt);
+    if (ampere > 1e-9) add(column.slope, perVolt * at(numbers.emission_V, k) * log(ampere / usual_A));
+  });
+  for (const fault of faults) {
+    if (fault.mode !== 'leaky') continue;
+    const path = at(ground.path, positions.indexOf(fault.component));
+    const a = at(numbers.conductorFrom, path);
+    const b = at(numbers.conductorTo, path);
+    const ampere = (at(point.volts, a) - at(point.volts, b)) / ohmOf(fault);
+    add(column.leak(fault.component), ampere * (at(answer, a) - at(answer, b)));
+  }
+  const open = ground.brakeResistor >= 0 ? ground.brakeResistor : ground.busCharge;
+  if (open >= 0) {
+    const a = at(numbers.conductorFrom, open);
+    const b = at(numbers.conductorTo, open);
+    const across = at(point.volts, a) - at(point.volts, b);
+    const conductance_S = at(numbers.conductor_S, open);
+    // A resistor that grows takes more of the drop; a source that grows pushes current in.
+    const ampere =
+      open === ground.brakeResistor ? across * conductance_S : at(numbers.emf_V, open) * conductance_S;
+    add(column.circumstance, ampere * (at(answer, a) - at(answer, b)));
+  }
+  const kept = [...row.keys()].filter((u) => abs(at(row, u)) > negligible);
+  return {
+    id: nextId,
+    volts,
+    overload: abs(volts) > meter.ceiling_V,
+    columns: Uint8Array.from(kept),
+    values: Float64Array.from(kept, (u) => at(row, u)),
+    ...(faults.length < 2 ? { point: point.volts } : {}),
+  };
+}
+
+/** Well below what overloads the display on a resistor alone. */
+const leastConductance_S = ({ testCurrent_mA, openCircuit_V }: Meter): number =>
+  (0.1 * testCurrent_mA) / 1000 / openCircuit_V;
+
+function networkOf(tables: Tables, h: Hypothesis): { network: Network; ways: Ways } {
+  if (tables.last?.of === h) return tables.last;
+  const network = networkWith(tables.grounds[h.circumstance] as Ground, h.faults);
+  tables.last = { of: h, network, ways: waysOf(network, leastConductance_S(tables.meter)) };
+  return tables.last;
+}
+
+/** Which nodes current from red can get to without black, and from which it can get to black. */
+function reachesOf(tables: Tables, h: Hypothesis, row: number): { red: number; black: number } {
+  if (h.reaches === null || h.reaches.red.length <= row) {
+    const ground = tables.grounds[h.circumstance] as Ground;
+    const { ways } = networkOf(tables, h);
+    const node = (name: string): number => ground.network.index.get(name) ?? 0;
+    h.reaches = {
+      red: Int32Array.from(tables.probes, (p) => reach(ways.out, node(p.red), node(p.black))),
+      black: Int32Array.from(tables.probes, (p) => reach(ways.into, node(p.black), node(p.red))),
+    };
+  }
+  return { red: at(h.reaches.red, row), black: at(h.reaches.black, row) };
+}
+
+/** Could this fault change what the probe shows, the rest being as it is? Errs on yes. */
+function matters(tables: Tables, fault: Fault, rest: Hypothesis, row: number, shown: Solution): boolean {
+  const ground = tables.grounds[rest.circumstance] as Ground;
+  const p = positions.indexOf(fault.component);
+  const adds = fault.mode === 'short' || fault.mode === 'leaky';
+  // Taking a way away or making it worse changes nothing where nothing flows.
+  if (!adds && shown.overload) return false;
+  if (!adds && at(ground.diode, p) >= 0) return shown.columns.includes(p);
+  const place = at(ground.path, p);
+  if (place < 0) return false;
+  const { red, black } = reachesOf(tables, rest, row);
+  const a = 1 << at(ground.network.numbers.conductorFrom, place);
+  const b = 1 << at(ground.network.numbers.conductorTo, place);
+  return ((red & a) !== 0 && (black & b) !== 0) || ((red & b) !== 0 && (black & a) !== 0);
+}
+
+/** The answer of a hypothesis where it is that of a smaller one; undefined where it must be solved. */
+export function shared(tables: Tables, h: Hypothesis, row: number): Solution | undefined {
+  const known = h.solved[row];
+  if (known !== undefined) return known;
+  if (h.twin !== null) {
+    const { red, black } = tables.probes[row] as Probe;
+    return shared(tables, h.twin, rowOf(tables, { red: black, black: red }));
+  }
+  for (let i = 0; i < h.faults.length; i += 1) {
+    const rest = h.without[i] as Hypothesis;
+    const smaller = rest.faults.length === 0 ? solution(tables, rest, row) : shared(tables, rest, row);
+    if (smaller !== undefined && !matters(tables, h.faults[i] as Fault, rest, row, smaller)) {
+      tables.counts.shared += 1;
+      h.solved[row] = smaller;
+      return smaller;
+    }
+  }
+  return undefined;
+}
+
+/** What a hypothesis says a probe shows; solved when first asked for. */
+export function solution(tables: Tables, h: Hypothesis, row: number): Solution {
+  const known = shared(tables, h, row);
+  if (known !== undefined) return known;
+  if (h.twin !== null) {
+    const { red, black } = tables.probes[row] as Probe;
+    return solution(tables, h.twin, rowOf(tables, { red: black, black: red }));
+  }
+  h.without.forEach((rest) => solution(tables, rest, row));
+  const afterAll = shared(tables, h, row);
+  if (afterAll !== undefined) return afterAll;
+  const ground = tables.grounds[h.circumstance] as Ground;
+  const { network, ways } = networkOf(tables, h);
+  const { red, black } = tables.probes[row] as Probe;
+  const node = (name: string): number => network.index.get(name) ?? 0;
+  const passes = (reach(ways.out, node(red), node(red)) >> node(black)) & 1;
+  if (passes === 0) {
+    h.solved[row] = overload;
+    return overload;
+  }
+  const start = h.without.find((rest) => rest.solved[row]?.point !== undefined)?.solved[row]?.point;
+  let answer = solve({ network, meter: tables.meter }, ground, h.faults, { red, black }, start);
+  tables.counts.solved += 1;
+  // A bigger hypothesis that changed nothing after all shares the smaller one's answer.
+  for (const rest of h.without) {
+    const smaller = rest.solved[row];
+    if (smaller !== undefined && alike(smaller, answer)) answer = smaller;
+  }
+  h.solved[row] = answer;
+  return answer;
+}
+
+const alike = (a: Solution, b: Solution): boolean =>
+  a === b ||
+  (abs(a.volts - b.volts) < same_V &&
+    a.columns.length === b.columns.length &&
+    a.columns.every((c, i) => c === b.columns[i]));
+
+/** Effect on a reading of the unknowns from column `from` on, V. */
+export function effect({ columns, values }: Solution, unknowns: Float64Array, from = 0): number {
+  let sum = 0;
+  for (let e = 0; e < columns.length; e += 1) {
+    const c = columns[e] as number;
+    if (c >= from) sum += at(values, e) * at(unknowns, c);
+  }
+  return sum;
+}
