@@ -137,7 +137,7 @@ test('later on that bench: a slip put right, the bank filled, and a source that 
   await expect(margin.getByText('corrected').first()).toBeVisible();
 
   // The other polarity: the bank climbs through the meter until it is full.
-  await page.getByRole('button', { name: 'Reverse readings too' }).click();
+  await page.getByRole('radio', { name: 'full' }).click();
   await expect(page.getByRole('heading', { name: 'Fill the bank' })).toBeVisible();
   await field.press('c');
   await page.getByRole('button', { name: /^DC\+ to DC-: ↑/ }).click();

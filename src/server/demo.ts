@@ -50,7 +50,7 @@ function proofEntries(
 }
 
 /**
- * Fills a new database with Pellow Quay: its people, machines and three jobs (demo/scenario.json).
+ * Fills a new database with Pellow Quay: its people, machines and jobs (demo/scenario.json).
  * Times are set relative to now, so that the board's clocks run.
  */
 export async function loadDemo(now = new Date()): Promise<void> {

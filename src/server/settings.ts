@@ -1,5 +1,7 @@
 import * as z from 'zod';
 import { greatestLimits, type Limits } from '../core/make-safe';
+import { usualConsequences, type Consequence } from '../core/story';
+import { consequencesSchema } from '../core/story/schema';
 import { db } from './connection';
 
 /** A site may set its limits lower than the usual ones, never higher. */
@@ -15,4 +17,14 @@ export async function limits(): Promise<Limits> {
 
 export async function setLimits(next: Limits): Promise<void> {
   await db().models.Setting.upsert({ key: 'limits', value: limitsSchema.parse(next) });
+}
+
+/** The table of consequences: the shop's own, or the usual one. */
+export async function consequences(): Promise<readonly Consequence[]> {
+  const row = await db().models.Setting.findByPk('consequences');
+  return row === null ? usualConsequences : consequencesSchema.parse(row.value);
+}
+
+export async function setConsequences(next: readonly Consequence[]): Promise<void> {
+  await db().models.Setting.upsert({ key: 'consequences', value: consequencesSchema.parse(next) });
 }

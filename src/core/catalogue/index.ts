@@ -22,7 +22,7 @@ export function usualStrip(stage: Stage): Screw[] {
     screw('L1', 'L1'),
     screw('L2', 'L2'),
     ...(stage.frontEnd === 'diode-1ph' ? [] : [screw('L3', 'L3')]),
-    ...(stage.link !== 'none' ? [screw('+R', 'DC+R')] : []),
+    ...(stage.link !== 'none' && stage.dcrAccessible ? [screw('+R', 'DC+R')] : []),
     screw('DC+', 'DC+'),
     ...(stage.brake ? [screw('BR', 'BR')] : []),
     screw('DC−', 'DC-'),
@@ -30,4 +30,19 @@ export function usualStrip(stage: Stage): Screw[] {
     screw('V', 'V'),
     screw('W', 'W'),
   ];
+}
+
+/** The strip of a drive after its stage was changed: what it has stays, what is missing is added in the usual place. */
+export function stripFor(strip: readonly Screw[], stage: Stage): Screw[] {
+  const usual = usualStrip(stage);
+  const kept = strip.filter((s) => usual.some((u) => u.terminal === s.terminal));
+  return usual.reduce<Screw[]>((list, screw, i) => {
+    if (list.some((s) => s.terminal === screw.terminal)) return list;
+    const before = usual
+      .slice(0, i)
+      .reverse()
+      .find((u) => list.some((s) => s.terminal === u.terminal));
+    const place = before === undefined ? 0 : list.findIndex((s) => s.terminal === before.terminal) + 1;
+    return [...list.slice(0, place), screw, ...list.slice(place)];
+  }, kept);
 }

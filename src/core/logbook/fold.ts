@@ -3,6 +3,7 @@ import type { Value, Probe } from '../power-stage';
 import { inOrder, timeOf, type Entry, type EntryOf, type Person } from './entry';
 import type { Payload } from './kinds';
 import { lift } from './lift';
+import { applyModule, isModuleEntry, type TestedModule } from './modules';
 import { applySafety, benchLock, freshSafety, isSafety, settle, type SafetyState } from './safety';
 import type { LookItem } from './vocabulary';
 
@@ -37,6 +38,9 @@ export interface JobState {
   look: Partial<Record<LookItem, Payload<'look.finding'>>>;
   safety: SafetyState;
   readings: readonly KeptReading[];
+  /** Readings that were taken again as a whole, with the reason. */
+  setAside: readonly { reason: string; readings: readonly KeptReading[] }[];
+  modules: readonly TestedModule[];
   notes: readonly EntryOf<'note.added'>[];
   questions: readonly Question[];
   signed: EntryOf<'sheet.signed'> | null;
@@ -54,6 +58,8 @@ export const emptyJob: JobState = {
   look: {},
   safety: freshSafety,
   readings: [],
+  setAside: [],
+  modules: [],
   notes: [],
   questions: [],
   signed: null,
@@ -74,6 +80,7 @@ function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied 
     const step = applySafety(state.safety, entry, state.drive);
     return 'void' in step ? { void: step.void } : { safety: step.state };
   }
+  if (isModuleEntry(entry)) return applyModule(state.modules, entry);
   switch (entry.kind) {
     case 'job.opened':
       return state.opened === null || entry.corrects !== undefined
@@ -91,6 +98,22 @@ function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied 
       return { asFound: { impossible: entry.payload.reason } };
     case 'look.finding':
       return { look: { ...state.look, [entry.payload.item]: entry.payload } };
+    case 'identify.stage':
+      return state.drive === null
+        ? { void: 'The drive was not identified yet.' }
+        : {
+            drive: { ...state.drive, stage: entry.payload.stage, strip: entry.payload.strip },
+            // What was signed was judged on another stage.
+            signed: null,
+          };
+    case 'static.retake':
+      return state.readings.length === 0
+        ? {}
+        : {
+            readings: [],
+            setAside: [...state.setAside, { reason: entry.payload.reason, readings: state.readings }],
+            signed: null,
+          };
     case 'static.reading':
       return applyReading(state, entry, limits);
     case 'note.added':

@@ -10,3 +10,5 @@ export type { BenchLock, Figure, Proof, SafetyState } from './safety';
 export { benchLock, holdsUntil, missingSteps, proofOf, waitOver } from './safety';
 export type { JobSummary, StageId, StageLine } from './stages';
 export { currentStage, stageIds, stageLines, stageNames, summarise } from './stages';
+export { moduleQuestion, type TestedModule } from './modules';
+export { levelsOf, type Level } from './levels';

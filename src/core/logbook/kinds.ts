@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { sourceKinds, sourceStates } from '../make-safe';
+import { moduleKinds } from '../module-test';
 import { plateSchema } from '../plate/schema';
 import { terminals } from '../power-stage';
 import { stageSchema, terminalSchema } from '../power-stage/schema';
@@ -18,6 +19,7 @@ export const screwSchema = z.strictObject({
   terminal: z.enum([...terminals, 'PE']),
 });
 
+const moduleDevice = z.int().min(1).max(7);
 const yesNo = z.enum(['yes', 'no', 'not-sure']);
 
 /** What each kind of entry carries. */
@@ -99,6 +101,33 @@ export const payloads = {
     black: terminalSchema,
     value: z.union([z.literal('OL'), z.literal('climbing'), z.number().min(-100).max(100)]),
     typed: z.string().max(40),
+  }),
+  /** The readings so far were taken under conditions that spoil them: they stay in the log only. */
+  'static.retake': z.strictObject({ reason: short.min(1) }),
+  'identify.stage': z.strictObject({
+    stage: stageSchema,
+    strip: z.array(screwSchema).min(4).max(30),
+    reason: optionalShort,
+  }),
+  'module.begun': z.strictObject({ kind: z.enum(moduleKinds), name: short.min(1) }),
+  'module.proven': z.strictObject({ module: z.uuid(), lampLights: z.boolean(), polarityRight: z.boolean() }),
+  'module.touch': z.strictObject({
+    module: z.uuid(),
+    device: moduleDevice,
+    gate: z.enum(['plus', 'minus']),
+    lamp: z.enum(['on', 'off', 'dim']),
+    holds: z.boolean(),
+  }),
+  'module.diode': z.strictObject({
+    module: z.uuid(),
+    device: moduleDevice,
+    forward_V: z.number().min(-10).max(10),
+    reverse: z.union([z.literal('OL'), z.number().min(-10).max(10)]),
+  }),
+  'module.gate': z.strictObject({
+    module: z.uuid(),
+    device: moduleDevice,
+    ohm: z.union([z.literal('OL'), z.number().min(0).max(1e9)]),
   }),
   'note.added': z.strictObject({ stage: z.string().max(20), text: long.min(1), photos }),
   'question.opened': z.strictObject({ text: short.min(1) }),

@@ -115,3 +115,18 @@ export function familyOf(position: string): Family | null {
   if (position.startsWith('pre.')) return 'precharge';
   return null;
 }
+
+const frontEndWords: Readonly<Record<Stage['frontEnd'], string>> = {
+  'diode-3ph': 'six diodes',
+  'diode-1ph': 'four diodes',
+  'scr-half-3ph': 'half-controlled',
+};
+
+/** A stage in a few words: "half-controlled, link, brake". */
+export const stageWords = (s: Stage): string =>
+  [
+    frontEndWords[s.frontEnd],
+    ...(s.link === 'none' ? [] : [s.link]),
+    ...(s.fuse === 'inverter' ? ['inverter fuse'] : []),
+    s.brake ? 'brake' : 'no brake',
+  ].join(', ');

@@ -1,5 +1,14 @@
 // The static-test sheet: identity, safety record, readings with states, conclusion, and what the test cannot see.
-import { proofOf, timeOf, type JobState, type LogLine, type Person } from '../logbook';
+import {
+  levelsOf,
+  moduleQuestion,
+  proofOf,
+  timeOf,
+  type JobState,
+  type LogLine,
+  type Person,
+} from '../logbook';
+import { devicesOf, moduleVerdict } from '../module-test';
 import { proofSteps, sourceWords, type Limits } from '../make-safe';
 import { bareNameOf, conclude, faultWords, type Diagnosis, type PositionState } from '../static-diagnosis';
 import { probeKey, type Value } from '../power-stage';
@@ -32,6 +41,14 @@ export interface Sheet {
   readings: SheetReading[];
   positions: { name: string; state: PositionState }[];
   conclusion: { headline: string; detail: string; level: string; verdict: Diagnosis['verdict'] };
+  /** Three verdicts that are never merged. */
+  levels: { name: string; state: string }[];
+  modules: {
+    name: string;
+    kind: string;
+    verdict: string;
+    devices: { name: string; verdict: string; why: string }[];
+  }[];
   unseen: string[];
   questions: { text: string; answer: string | null }[];
   remarks: string[];
@@ -163,6 +180,22 @@ function readingsOf(state: JobState, diagnosis: Diagnosis): SheetReading[] {
   return [...groups.values()];
 }
 
+function modulesOf(state: JobState): Sheet['modules'] {
+  return state.modules.map((m) => {
+    const { devices, verdict } = moduleVerdict(moduleQuestion(m));
+    return {
+      name: m.name,
+      kind: m.kind,
+      verdict,
+      devices: devices.map((d) => ({
+        name: devicesOf(m.kind).find((x) => x.device === d.device)?.name ?? String(d.device),
+        verdict: d.verdict,
+        why: d.why,
+      })),
+    };
+  });
+}
+
 const voidLines = (log: readonly LogLine[]): Sheet['voided'] =>
   log.flatMap((l) =>
     l.void === null
@@ -215,6 +248,8 @@ export function sheetOf(state: JobState, diagnosis: Diagnosis, limits: Limits): 
       level: levels[verdict],
       verdict,
     },
+    levels: levelsOf(state).map(({ name, state: proven }) => ({ name, state: proven })),
+    modules: modulesOf(state),
     unseen: [
       ...neverSeen,
       ...(stage === null
@@ -222,7 +257,11 @@ export function sheetOf(state: JobState, diagnosis: Diagnosis, limits: Limits): 
         : diagnosis.unseen.map((f) => `with the probes taken: whether the ${faultWords(f, stage)}`)),
     ],
     questions: state.questions.map(({ text, answer }) => ({ text, answer })),
-    remarks: diagnosis.caseNotes.map((n) => n.text),
+    remarks: [
+      ...diagnosis.conditions.map((c) => c.advice),
+      ...diagnosis.caseNotes.map((n) => n.text),
+      ...state.setAside.map((a) => `${a.readings.length} earlier readings were set aside: ${a.reason}`),
+    ],
     signature: signerOf(state),
     voided: voidLines(state.log),
   };

@@ -147,6 +147,7 @@ function SheetDocument({ sheet, paper }: { sheet: Sheet; paper: 'A4' | 'LETTER' 
           <Text style={s.headline}>{sheet.conclusion.headline}</Text>
           <Text>{sheet.conclusion.detail}</Text>
           <Text style={{ marginTop: 3, fontWeight: 600 }}>Verdict level: {sheet.conclusion.level}</Text>
+          <Text>{sheet.levels.map((l) => `${l.name}: ${l.state}`).join('; ')}.</Text>
         </View>
         <Section title="Readings, V">
           <Row
@@ -175,6 +176,16 @@ function SheetDocument({ sheet, paper }: { sheet: Sheet; paper: 'A4' | 'LETTER' 
         <Section title="State per position">
           <Text>{sheet.positions.map((p) => `${p.name}: ${p.state}`).join('; ')}.</Text>
         </Section>
+        {sheet.modules.map((m) => (
+          <Section key={m.name} title={`Module by lamp and battery: ${m.name}`}>
+            <Text style={{ fontWeight: 600 }}>{m.verdict.replace('-', ' ')}</Text>
+            {m.devices.map((d) => (
+              <Text key={d.name}>
+                {d.name}: {d.verdict.replace('-', ' ')}. {d.why}
+              </Text>
+            ))}
+          </Section>
+        ))}
         {sheet.safety !== null && <SafetyPart safety={sheet.safety} />}
         <Section title="As found and looked at">
           <Text>{sheet.asFound.join('; ')}.</Text>

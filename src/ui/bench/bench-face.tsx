@@ -5,36 +5,48 @@ import { readDiodeTest, type Typed } from '@/core/entry-text';
 import { benchLock, type KeptReading } from '@/core/logbook';
 import {
   commonMeter,
-  forwardPlan,
   probeKey,
-  reversePlan,
   type PlannedProbe,
   type Position,
   type Probe,
+  type Terminal,
   type Value,
 } from '@/core/power-stage';
-import type { PositionState } from '@/core/static-diagnosis';
+import type { Diagnosis, PositionState } from '@/core/static-diagnosis';
 import { Primary, Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';
 import { FaceHead } from '../kit/face';
 import { clockTime } from '../kit/time';
 import { useNow } from '../kit/use-now';
 import type { FaceProps } from '../job/faces';
+import { ModuleTest } from '../module-test/module-face';
 import { BandGauge } from './band-gauge';
-import { leadWords, rowsOf, stepTitle } from './bench-plan';
+import { leadWords, outsideTable, planOf, rowsOf, stepTitle, type PlanKind } from './bench-plan';
 import { FigureField, type Keys } from './figure-field';
 import { KeySheet } from './key-sheet';
+import { Guidance, PlanChoice } from './plan-bar';
 import { ReadingsTable, shownValue } from './readings-table';
 import { Schematic } from './schematic';
 import { play } from './sounds';
+import { StageEditor } from './stage-editor';
 import { TerminalStrip } from './terminal-strip';
+import { TrapNotice } from './trap-notice';
 import type { DiagnosisState } from './use-diagnosis';
 import { useWakeLock } from './use-wake-lock';
 
 /** Why a probe is open that was read before: to put a slip of the finger right, or to measure again. */
 type Purpose = 'new' | 'repeat' | 'correct';
 
-const planned = (probe: Probe): PlannedProbe => ({ ...probe, group: 'lines' });
+const planned = ({ red, black }: Probe): PlannedProbe => ({ red, black, group: 'lines' });
+
+/** What the tool would have probed now; a doubtful reading once more first. */
+function guidedStep(result: Diagnosis, readings: readonly KeptReading[]): PlannedProbe | null {
+  if (result.enough !== null) return null;
+  const times = (probe: Probe): number => readings.filter((r) => probeKey(r) === probeKey(probe)).length;
+  const again = result.repeat.find((r) => times(r) === 1);
+  const next = again ?? result.next.find((n) => times(n) === 0);
+  return next === undefined ? null : planned(next);
+}
 
 /** The static test: one probe, one figure, one key. */
 export function BenchFace({
@@ -46,7 +58,10 @@ export function BenchFace({
 }: FaceProps & { diagnosis: DiagnosisState }) {
   const now = useNow(store.clockOffset_ms);
   const { drive, safety, readings } = store.state;
-  const [withReverse, setWithReverse] = useState(false);
+  const [kind, setKind] = useState<PlanKind>('quick');
+  const [picked, setPicked] = useState<Terminal | null>(null);
+  const [editing, setEditing] = useState(false);
+  const [onModule, setOnModule] = useState(false);
   const [chosen, setChosen] = useState<{ probe: PlannedProbe; purpose: Purpose } | null>(null);
   const [text, setText] = useState('');
   const [trouble, setTrouble] = useState<Exclude<Typed, { kind: 'value' }> | null>(null);
@@ -59,15 +74,23 @@ export function BenchFace({
 
   const stage = drive?.stage ?? null;
   const plan = useMemo(
-    () => (stage === null ? [] : [...forwardPlan(stage), ...(withReverse ? reversePlan(stage) : [])]),
-    [stage, withReverse],
+    () => (stage === null ? [] : planOf(stage, kind === 'full' ? 'full' : 'quick')),
+    [stage, kind],
   );
   const newest = useMemo(() => new Map(readings.map((r) => [probeKey(r), r])), [readings]);
-  const due = plan.find((p) => !newest.has(probeKey(p))) ?? null;
-  const step = chosen?.probe ?? due;
-  const purpose: Purpose = chosen?.purpose ?? 'new';
   const last: KeptReading | undefined = readings[readings.length - 1];
   const result = diagnosis.diagnosis;
+  const guided = kind === 'guided';
+  // A suggestion made before the newest reading was weighed is none.
+  const stale = diagnosis.busy || result === null;
+  const due: PlannedProbe | null = guided
+    ? stale
+      ? null
+      : guidedStep(result, readings)
+    : (plan.find((p) => !newest.has(probeKey(p))) ?? null);
+  const step = chosen?.probe ?? due;
+  const purpose: Purpose =
+    chosen?.purpose ?? (step !== null && newest.has(probeKey(step)) ? 'repeat' : 'new');
   const judgements = useMemo(() => result?.readings ?? [], [result]);
 
   // The sound follows the judgement of the newest reading, not the keystroke.
@@ -95,6 +118,7 @@ export function BenchFace({
 
   const open = (probe: PlannedProbe, why: Purpose) => {
     setChosen({ probe, purpose: why });
+    setPicked(null);
     setText('');
     setTrouble(null);
     input.current?.focus({ preventScroll: true });
@@ -113,6 +137,14 @@ export function BenchFace({
   };
   const inPlan = (probe: Probe): PlannedProbe =>
     plan.find((p) => probeKey(p) === probeKey(probe)) ?? planned(probe);
+  const pick = (terminal: Terminal) => {
+    if (picked === null) setPicked(terminal);
+    else if (picked === terminal) setPicked(null);
+    else {
+      const probe = inPlan({ red: picked, black: terminal });
+      open(probe, newest.has(probeKey(probe)) ? 'repeat' : 'new');
+    }
+  };
   const unsettled = result?.verdict === 'faulty' || result?.verdict === 'doubtful';
   const suggestion = result?.repeat[0] ?? (due === null && unsettled ? result.next[0] : undefined);
   const index = step === null ? plan.length : plan.findIndex((p) => probeKey(p) === probeKey(step));
@@ -145,11 +177,36 @@ export function BenchFace({
     (result?.positions ?? []).map((p) => [p.component, p.state]),
   );
   const previous = last ?? null;
-  const done = plan.filter((p) => newest.has(probeKey(p))).length;
+  const rows = rowsOf(stage, kind === 'full' || readings.some((r) => r.red === 'DC+' || r.black === 'DC-'));
+  const others = outsideTable([...(kind === 'full' ? plan : []), ...readings], rows);
+
+  if (onModule) return <ModuleTest store={store} close={() => setOnModule(false)} />;
+  if (editing)
+    return (
+      <StageEditor
+        stage={stage}
+        strip={drive.strip}
+        close={() => setEditing(false)}
+        keep={(next, strip) => {
+          store.record('identify.stage', { stage: next, strip });
+          setEditing(false);
+        }}
+      />
+    );
 
   return (
     <>
-      <FaceHead title={step === null ? 'All planned readings are taken' : stepTitle(step)}>
+      <FaceHead
+        title={
+          step !== null
+            ? stepTitle(step)
+            : guided && stale
+              ? 'Weighing what to probe next…'
+              : guided
+                ? 'No further probe needed'
+                : 'All planned readings are taken'
+        }
+      >
         {step !== null ? (
           <>
             {leadWords(step, previous, drive.strip).map((l) => (
@@ -158,12 +215,12 @@ export function BenchFace({
                 {l.mark === l.terminal ? '' : ` (${l.terminal.replace('DC-', 'DC−')})`}.{' '}
               </span>
             ))}
-            {index >= 0 && `Reading ${index + 1} of ${plan.length}.`}{' '}
+            {!guided && index >= 0 && `Reading ${index + 1} of ${plan.length}.`}{' '}
             {purpose === 'repeat' && 'Measuring again: both values are kept.'}
             {purpose === 'correct' && 'Putting a slip right: the first stays in the log.'}
           </>
         ) : (
-          'Choose a cell to take one again, add the reverse readings, or go on to the sheet.'
+          'Choose a cell to take one again, two screws for a probe of your own, another plan, or go on to the sheet.'
         )}
       </FaceHead>
       {lock.open ? (
@@ -180,7 +237,39 @@ export function BenchFace({
           </Secondary>
         </Caution>
       )}
-      <TerminalStrip strip={drive.strip} red={step?.red ?? null} black={step?.black ?? null} />
+      {result !== null && (
+        <TrapNotice
+          diagnosis={result}
+          editStage={() => setEditing(true)}
+          retake={(reason) => store.record('static.retake', { reason })}
+          goTo={goTo}
+        />
+      )}
+      <Box display="flex" gap="2" flexWrap="wrap" alignItems="center" mb="2">
+        <PlanChoice
+          kind={kind}
+          choose={(next) => {
+            setKind(next);
+            setChosen(null);
+            input.current?.focus({ preventScroll: true });
+          }}
+        />
+        <Secondary onClick={() => setEditing(true)}>Stage</Secondary>
+        <Secondary onClick={() => setOnModule(true)}>Module test</Secondary>
+      </Box>
+      <TerminalStrip
+        strip={drive.strip}
+        red={picked ?? step?.red ?? null}
+        black={picked === null ? (step?.black ?? null) : null}
+        picked={picked}
+        pick={pick}
+      />
+      {picked !== null && (
+        <Text role="status" fontSize="0.94rem">
+          Red on {picked}: now choose the screw for black.
+        </Text>
+      )}
+      {guided && result !== null && <Guidance diagnosis={result} stage={stage} stale={stale} />}
       {step?.group === 'fill' && (
         <Text mb="1" fontSize="0.95rem">
           Hold the leads: the bank fills through the meter, about 1 V per second and 1000 µF. Keep{' '}
@@ -210,7 +299,8 @@ export function BenchFace({
       )}
       <Box mt="2">
         <ReadingsTable
-          rows={rowsOf(stage, withReverse)}
+          rows={rows}
+          others={others}
           readings={readings}
           judgements={judgements}
           selected={step}
@@ -219,14 +309,11 @@ export function BenchFace({
         />
       </Box>
       <Box display="flex" gap="2" flexWrap="wrap" mt="3" mb="4">
-        <Secondary onClick={() => setWithReverse(!withReverse)} aria-pressed={withReverse}>
-          {withReverse ? 'Forward readings only' : 'Reverse readings too'}
-        </Secondary>
         <Secondary onClick={() => setQuiet(!quiet)} aria-pressed={quiet}>
           {quiet ? 'Sounds on' : 'Sounds off'}
         </Secondary>
         <Secondary onClick={() => setHelp(true)}>? keys</Secondary>
-        <Primary onClick={() => goTo('hand-over')} disabled={done === 0}>
+        <Primary onClick={() => goTo('hand-over')} disabled={readings.length === 0}>
           To the sheet
         </Primary>
       </Box>

@@ -1,7 +1,11 @@
 import type { Screw } from '@/core/logbook';
 import {
+  forwardPlan,
+  fullPlan,
   linesOf,
   motorTerminals,
+  probeKey,
+  reversePlan,
   type PlannedProbe,
   type Probe,
   type Stage,
@@ -39,6 +43,40 @@ export function rowsOf(stage: Stage, withReverse: boolean): Row[] {
   return withReverse ? [...forward, ...reverse] : forward;
 }
 
+export type PlanKind = 'quick' | 'full' | 'guided';
+
+/** The steps of a fixed plan, in the order hands walk them. */
+export function planOf(stage: Stage, kind: 'quick' | 'full'): PlannedProbe[] {
+  const quick = forwardPlan(stage);
+  if (kind === 'quick') return quick;
+  const walked = [...quick, ...reversePlan(stage)];
+  const known = new Set(walked.map(probeKey));
+  const motor = (t: string) => motorTerminals.some((m) => m === t);
+  const rest = fullPlan(stage)
+    .filter((p) => !known.has(probeKey(p)))
+    .map((p): PlannedProbe => ({
+      ...p,
+      group:
+        motor(p.red) && motor(p.black)
+          ? 'motor'
+          : p.red.startsWith('L') && p.black.startsWith('L')
+            ? 'lines'
+            : 'link',
+    }));
+  return [...walked, ...rest];
+}
+
+/** Probes that have no place in the table of terminals against the bus. */
+export const outsideTable = (probes: readonly Probe[], rows: readonly Row[]): Probe[] => {
+  const inside = new Set([
+    ...rows.flatMap((r) => r.cells.map((c) => probeKey(c.probe))),
+    'DC->DC+',
+    'DC+>DC-',
+  ]);
+  const unique = new Map(probes.map((p) => [probeKey(p), p]));
+  return [...unique.values()].filter((p) => !inside.has(probeKey(p)));
+};
+
 const sideWords: Record<PlannedProbe['group'], string> = {
   bus: 'Bus junctions',
   upper: 'Upper',
@@ -67,7 +105,7 @@ export function stepTitle(step: PlannedProbe): string {
     const [first = '', ...rest] = side.split(',');
     return `${first} ${deviceWords(moving)}${rest.length > 0 ? ', reverse' : ''}`;
   }
-  return side;
+  return step.group === 'bus' || step.group === 'fill' ? side : `${step.red} to ${step.black}`;
 }
 
 /** Where the leads go, said against the step before: one lead stays parked. */

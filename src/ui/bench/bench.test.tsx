@@ -36,7 +36,7 @@ describe('what the bench says of a step', () => {
 
   it('says where the leads are for those who do not see the strip', () => {
     render(<TerminalStrip strip={strip} red="DC-" black="L2" />);
-    expect(screen.getByRole('img', { name: 'Power strip: red lead on N, black lead on S' })).toBeTruthy();
+    expect(screen.getByRole('group', { name: 'Power strip: red lead on N, black lead on S' })).toBeTruthy();
   });
 });
 

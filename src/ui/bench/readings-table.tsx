@@ -9,6 +9,7 @@ export const shownValue = (value: Value): string =>
   value === 'OL' ? 'OL' : value === 'climbing' ? '↑' : value.toFixed(3);
 
 function Cell({
+  as,
   probe,
   own,
   judgement,
@@ -16,6 +17,7 @@ function Cell({
   unsent,
   select,
 }: {
+  as: 'td' | 'div';
   probe: Probe;
   own: readonly KeptReading[];
   judgement: ReadingJudgement | undefined;
@@ -31,7 +33,7 @@ function Cell({
       ? 'not probed'
       : `${last.value === 'OL' ? 'overload' : shownValue(last.value)}, ${markWord(mark)}`;
   return (
-    <Box as="td" p="0" textAlign="right">
+    <Box as={as} p="0" textAlign="right">
       <Box
         asChild
         minH="44px"
@@ -79,6 +81,7 @@ function Cell({
 /** All readings with their states; a cell is chosen to take it again. */
 export function ReadingsTable({
   rows,
+  others,
   readings,
   judgements,
   selected,
@@ -86,6 +89,8 @@ export function ReadingsTable({
   select,
 }: {
   rows: readonly Row[];
+  /** Probes with no place in the table. */
+  others: readonly Probe[];
   readings: readonly KeptReading[];
   judgements: readonly ReadingJudgement[];
   selected: Probe | null;
@@ -94,8 +99,9 @@ export function ReadingsTable({
 }) {
   const chosen = selected === null ? '' : probeKey(selected);
   const [head] = rows;
-  const cell = (probe: Probe) => (
+  const cell = (probe: Probe, as?: 'div') => (
     <Cell
+      as={as ?? 'td'}
       key={probeKey(probe)}
       probe={probe}
       own={readings.filter((r) => probeKey(r) === probeKey(probe))}
@@ -170,6 +176,25 @@ export function ReadingsTable({
           ))}
         </tbody>
       </Box>
+      {others.length > 0 && (
+        <Box display="grid" gridTemplateColumns="repeat(auto-fill, minmax(190px, 1fr))" columnGap="4" mt="2">
+          {others.map((probe) => (
+            <Box
+              key={probeKey(probe)}
+              display="grid"
+              gridTemplateColumns="1fr auto"
+              alignItems="center"
+              borderBottom="1px solid"
+              borderColor="line"
+            >
+              <Text as="span" fontFamily="heading" fontWeight="500" fontSize="0.95rem">
+                {probe.red} to {probe.black}
+              </Text>
+              {cell(probe, 'div')}
+            </Box>
+          ))}
+        </Box>
+      )}
     </Box>
   );
 }

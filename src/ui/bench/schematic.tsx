@@ -1,7 +1,7 @@
 import { linesOf, motorTerminals, type Position, type Probe, type Stage } from '@/core/power-stage';
 import type { PositionState } from '@/core/static-diagnosis';
-import type { Mark } from '../kit/state-mark';
-import { markColour } from '../kit/state-mark';
+import { markColour, type Mark } from '../kit/state-mark';
+import { ink, InLine, Junction, SmallMark } from './symbols';
 
 export const markOfPosition = (state: PositionState | undefined): Mark =>
   state === undefined || state === 'unprobed' || state === 'unknown'
@@ -12,57 +12,9 @@ export const markOfPosition = (state: PositionState | undefined): Mark =>
         ? 'doubt'
         : 'failed';
 
-const ink = 'var(--chakra-colors-ink)';
 const topY = 34;
 const bottomY = 206;
 const middleY = 120;
-
-/** A junction standing on its anode, after IEC 60617 (S00641); its state as a mark beside it. */
-function Junction({ x, y, mark, transistor }: { x: number; y: number; mark: Mark; transistor: boolean }) {
-  const colour = mark === 'unprobed' || mark === 'sound' ? ink : markColour(mark);
-  return (
-    <g stroke={colour} strokeWidth={mark === 'failed' ? 2.6 : 1.8} fill="none">
-      {transistor && (
-        <>
-          <path d={`M${x} ${y - 30} V${y - 14} M${x} ${y + 14} V${y + 30}`} />
-          <path
-            d={`M${x - 22} ${y} H${x - 13} M${x - 13} ${y - 10} V${y + 10} M${x - 9} ${y - 13} V${y + 13}`}
-          />
-          <path d={`M${x - 9} ${y - 7} L${x} ${y - 14} M${x - 9} ${y + 7} L${x} ${y + 14}`} />
-          <path d={`M${x - 5} ${y + 13.5} L${x} ${y + 14} L${x - 2} ${y + 9}`} fill={colour} />
-          <path d={`M${x} ${y - 22} H${x + 14} V${y - 7} M${x + 14} ${y + 7} V${y + 22} H${x}`} />
-        </>
-      )}
-      <g transform={`translate(${transistor ? x + 14 : x} ${y})`}>
-        {!transistor && <path d="M0 -30 V-8 M0 8 V30" />}
-        <path
-          d="M-8 8 H8 L0 -7 Z M-8 -7 H8"
-          fill={mark === 'failed' ? 'var(--chakra-colors-failed-wash)' : 'var(--chakra-colors-card)'}
-        />
-      </g>
-      <SmallMark x={x + (transistor ? 32 : 17)} y={y} mark={mark} />
-    </g>
-  );
-}
-
-function SmallMark({ x, y, mark }: { x: number; y: number; mark: Mark }) {
-  const colour = markColour(mark);
-  if (mark === 'sound') return <circle cx={x} cy={y} r="4.5" fill={colour} stroke="none" />;
-  if (mark === 'failed')
-    return (
-      <path
-        d={`M${x - 5} ${y - 5} L${x + 5} ${y + 5} M${x + 5} ${y - 5} L${x - 5} ${y + 5}`}
-        stroke={colour}
-        strokeWidth="3"
-      />
-    );
-  return (
-    <g>
-      <circle cx={x} cy={y} r="4.5" fill="none" stroke={colour} strokeWidth="1.5" />
-      {mark === 'doubt' && <path d={`M${x} ${y - 4.5} a4.5 4.5 0 0 1 0 9 z`} fill={colour} stroke="none" />}
-    </g>
-  );
-}
 
 function Leg({
   x,
@@ -70,6 +22,7 @@ function Leg({
   upper,
   lower,
   transistor,
+  thyristor = false,
   below,
 }: {
   x: number;
@@ -77,12 +30,14 @@ function Leg({
   upper: Mark;
   lower: Mark;
   transistor: boolean;
+  /** The upper device is one. */
+  thyristor?: boolean;
   below: boolean;
 }) {
   return (
     <g>
       <path d={`M${x} ${topY} V48 M${x} 108 V132 M${x} 192 V${bottomY}`} stroke={ink} strokeWidth="1.6" />
-      <Junction x={x} y={78} mark={upper} transistor={transistor} />
+      <Junction x={x} y={78} mark={upper} transistor={transistor} thyristor={thyristor} />
       <Junction x={x} y={162} mark={lower} transistor={transistor} />
       <circle cx={x} cy={middleY} r="3" fill={ink} />
       <path d={`M${x} ${middleY} H${x + (below ? 20 : -20)}`} stroke={ink} strokeWidth="1.4" />
@@ -117,7 +72,10 @@ export function Schematic({
   const linkX = rectEnd + 52;
   const bankX = linkX + 62;
   const brakeX = bankX + 74;
-  const invX = (stage.brake ? brakeX : bankX) + 82;
+  const fuseX = (stage.brake ? brakeX : bankX) + 46;
+  const invX = (stage.brake ? brakeX : bankX) + (stage.fuse === 'inverter' ? 112 : 82);
+  const half = stage.frontEnd === 'scr-half-3ph';
+  const precharge = half && stage.scrPrecharge === 'diodes';
   const end = invX + 2 * 84 + 64;
   const joint =
     stage.link === 'none' ? null : stage.link === 'link' ? ('bus.link' as const) : ('bus.precharge' as const);
@@ -158,7 +116,7 @@ export function Schematic({
   };
   return (
     <svg
-      viewBox={`0 0 ${end} 240`}
+      viewBox={`0 ${precharge ? -66 : 0} ${end} ${precharge ? 306 : 240}`}
       style={{ width: '100%', maxWidth: end, display: 'block' }}
       role="img"
       aria-label="Schematic of the power stage with the state of every device"
@@ -169,19 +127,36 @@ export function Schematic({
         strokeWidth="1.8"
         fill="none"
       />
+      {precharge && (
+        <g>
+          <path d={`M85 -34 H${bankX} V${topY}`} stroke={ink} strokeWidth="1.4" fill="none" />
+          {lines.map((l, i) => (
+            <g key={l}>
+              <path
+                d={`M${52 + i * gap} 110 H${52 + i * gap + 33} V-14`}
+                stroke={ink}
+                strokeWidth="1.1"
+                strokeDasharray="3 3"
+                fill="none"
+              />
+              <path d={`M${52 + i * gap + 33} -20 V-34`} stroke={ink} strokeWidth="1.4" />
+              <path
+                d={`M${52 + i * gap + 26} -14 h14 l-7 -12 z m0 -12 h14`}
+                fill="var(--chakra-colors-card)"
+                stroke={mark(`pre.${l}`) === 'failed' ? markColour('failed') : ink}
+                strokeWidth="1.6"
+              />
+              <SmallMark x={52 + i * gap + 48} y={-18} mark={mark(`pre.${l}`)} />
+            </g>
+          ))}
+          <InLine x={linkX + 30} y={-34} kind="resistor" mark={mark('bus.precharge')} />
+        </g>
+      )}
+      {stage.fuse === 'inverter' && <InLine x={fuseX} y={topY} kind="fuse" mark={mark('bus.fuse')} />}
       {joint !== null && (
         <>
           <path d={`M${linkX + 12} ${topY} H${end - 30}`} stroke={ink} strokeWidth="1.8" />
-          <rect
-            x={linkX - 12}
-            y={topY - 6}
-            width="24"
-            height="12"
-            fill="var(--chakra-colors-card)"
-            stroke={mark(joint) === 'failed' ? markColour('failed') : ink}
-            strokeWidth="1.8"
-          />
-          <SmallMark x={linkX} y={topY - 16} mark={mark(joint)} />
+          <InLine x={linkX} y={topY} kind={joint === 'bus.link' ? 'link' : 'resistor'} mark={mark(joint)} />
           <text
             x={linkX - 26}
             y={topY - 9}
@@ -208,6 +183,7 @@ export function Schematic({
           upper={mark(`rect.${l}.hi`)}
           lower={mark(`rect.${l}.lo`)}
           transistor={false}
+          thyristor={half}
           below={false}
         />
       ))}

@@ -1,3 +1,4 @@
+import type { KeyboardEvent } from 'react';
 import type { Screw } from '@/core/logbook';
 import type { Terminal } from '@/core/power-stage';
 
@@ -38,10 +39,16 @@ export function TerminalStrip({
   strip,
   red,
   black,
+  pick,
+  picked = null,
 }: {
   strip: readonly Screw[];
   red: Terminal | null;
   black: Terminal | null;
+  /** Free order: a screw was chosen, first for red, then for black. */
+  pick?: (terminal: Terminal) => void;
+  /** The screw chosen for red so far. */
+  picked?: Terminal | null;
 }) {
   const at = (terminal: Terminal | null): number => {
     const index = strip.findIndex((s) => s.terminal === terminal);
@@ -54,7 +61,8 @@ export function TerminalStrip({
     <svg
       viewBox={`0 0 ${width} 148`}
       style={{ width: '100%', maxWidth: width, display: 'block' }}
-      role="img"
+      role="group"
+      data-leads={red === null || black === null ? '' : `${red} ${black}`}
       aria-label={
         red === null || black === null
           ? 'Power strip'
@@ -64,8 +72,27 @@ export function TerminalStrip({
       {strip.map(({ mark, terminal }, i) => {
         const x = 10 + i * pitch;
         const touched = terminal === red || terminal === black;
+        const free = terminal !== 'PE' && pick !== undefined;
+        const choose = () => terminal !== 'PE' && pick?.(terminal);
         return (
-          <g key={`${mark}-${terminal}`}>
+          <g
+            key={`${mark}-${terminal}`}
+            {...(free
+              ? {
+                  role: 'button',
+                  tabIndex: 0,
+                  'aria-pressed': picked === terminal,
+                  'aria-label': `${picked === null || picked === terminal ? 'Red' : 'Black'} lead on ${mark}${mark === terminal ? '' : `, ${terminal}`}`,
+                  onClick: choose,
+                  onKeyDown: (e: KeyboardEvent) => {
+                    if (e.key !== 'Enter' && e.key !== ' ') return;
+                    e.preventDefault();
+                    choose();
+                  },
+                  style: { cursor: 'pointer' },
+                }
+              : {})}
+          >
             <rect
               x={x}
               y="64"
@@ -74,7 +101,8 @@ export function TerminalStrip({
               rx="3"
               fill="var(--chakra-colors-paper)"
               stroke={ink}
-              strokeWidth={touched ? 3 : 1.6}
+              strokeWidth={touched || picked === terminal ? 3 : 1.6}
+              {...(picked === terminal ? { strokeDasharray: '5 3' } : {})}
             />
             <circle cx={x + 27} cy="86" r="9" fill="none" stroke={ink} strokeWidth="1.6" />
             <path d={`M${x + 21} 92 L${x + 33} 80`} stroke={ink} strokeWidth="1.6" />

@@ -4,10 +4,13 @@ import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useCallback, useMemo } from 'react';
 import type { DriveType } from '@/core/catalogue';
-import { mustStayDead, stageLines, type Entry, type Person, type StageId } from '@/core/logbook';
+import { levelsOf, mustStayDead, stageLines, type Entry, type Person, type StageId } from '@/core/logbook';
 import type { Limits } from '@/core/make-safe';
 import { commonMeter } from '@/core/power-stage';
+import type { Consequence } from '@/core/story';
 import { BenchConclusion } from '../bench/conclusion';
+import { Levels } from '../bench/levels';
+import { Story } from '../bench/story';
 import { useDiagnosis } from '../bench/use-diagnosis';
 import { Secondary } from '../kit/buttons';
 import { TopBar } from '../kit/top-bar';
@@ -97,6 +100,7 @@ export function JobCard({
   limits,
   catalogue,
   knownSources,
+  consequences,
 }: {
   jobId: string;
   stage: StageId;
@@ -106,6 +110,7 @@ export function JobCard({
   limits: Limits;
   catalogue: readonly DriveType[];
   knownSources: readonly string[];
+  consequences: readonly Consequence[];
 }) {
   const router = useRouter();
   const store = useJob(jobId, entries, person, limits);
@@ -173,7 +178,13 @@ export function JobCard({
               Because of {dead.join(', ')}.
             </Say>
           )}
-          {onBench && state.drive !== null && <BenchConclusion stage={state.drive.stage} state={diagnosis} />}
+          {onBench && state.drive !== null && (
+            <>
+              <BenchConclusion stage={state.drive.stage} state={diagnosis} />
+              <Levels levels={levelsOf(state)} />
+              {diagnosis.diagnosis !== null && <Story diagnosis={diagnosis.diagnosis} table={consequences} />}
+            </>
+          )}
         </Margin>
       </Box>
     </>

@@ -1,6 +1,7 @@
 import { lookWords } from '../look/look-words';
 import { sourceWords, unsafeSources } from '@/core/make-safe';
 import type { Entry } from '@/core/logbook';
+import { stageWords } from '@/core/power-stage';
 
 const shown = (value: 'OL' | 'climbing' | number): string =>
   value === 'OL' ? 'overload' : value === 'climbing' ? 'still climbing' : `${value.toFixed(3)} V`;
@@ -40,6 +41,22 @@ export function entryWords(entry: Entry): string {
       return `Discharged through ${entry.payload.ohm} Ω from ${entry.payload.startVolts} V`;
     case 'static.reading':
       return `${entry.payload.red} to ${entry.payload.black} ${shown(entry.payload.value)}`;
+    case 'static.retake':
+      return `Readings set aside, to be taken again: ${entry.payload.reason}`;
+    case 'identify.stage':
+      return `Power stage: ${stageWords(entry.payload.stage)}`;
+    case 'module.begun':
+      return `Module test begun: ${entry.payload.name}`;
+    case 'module.proven':
+      return entry.payload.lampLights && entry.payload.polarityRight
+        ? 'Lamp and battery proven'
+        : 'Lamp or battery not proven';
+    case 'module.touch':
+      return `Device ${entry.payload.device}, ${entry.payload.gate} on the gate: lamp ${entry.payload.lamp}${entry.payload.holds ? '' : ', does not hold'}`;
+    case 'module.diode':
+      return `Device ${entry.payload.device}, diode ${entry.payload.forward_V.toFixed(3)} V, reverse ${entry.payload.reverse}`;
+    case 'module.gate':
+      return `Device ${entry.payload.device}, gate to emitter ${entry.payload.ohm === 'OL' ? 'open' : `${entry.payload.ohm} Ω`}`;
     case 'note.added':
       return entry.payload.text;
     case 'question.opened':

@@ -158,6 +158,9 @@ export function SheetPage({
             <StateMark mark={verdictMark[sheet.conclusion.verdict] ?? 'doubt'} label={null} /> Verdict level:{' '}
             <strong>{sheet.conclusion.level}</strong>
           </Text>
+          <Text mt="1" fontSize="0.92rem">
+            {sheet.levels.map((l) => `${l.name}: ${l.state}`).join('; ')}.
+          </Text>
         </Box>
         <Part title="Readings">
           <Readings sheet={sheet} />
@@ -196,6 +199,18 @@ export function SheetPage({
             </Box>
           </Part>
         )}
+        {sheet.modules.map((m) => (
+          <Part key={m.name} title={`Module by lamp and battery: ${m.name}`}>
+            <Text fontWeight="600">{m.verdict.replace('-', ' ')}</Text>
+            <Box as="ul" pl="5">
+              {m.devices.map((d) => (
+                <li key={d.name}>
+                  {d.name}: {d.verdict.replace('-', ' ')}. {d.why}
+                </li>
+              ))}
+            </Box>
+          </Part>
+        ))}
         <Part title="As found and looked at">
           <Text>{sheet.asFound.join('; ')}.</Text>
           <Text>

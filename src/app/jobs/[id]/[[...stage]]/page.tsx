@@ -6,7 +6,7 @@ import { currentPerson } from '@/server/current-person';
 import { entriesAfter, knownSources } from '@/server/jobs';
 import { uuidSchema } from '@/server/border';
 import { people } from '@/server/people';
-import { limits } from '@/server/settings';
+import { consequences, limits } from '@/server/settings';
 import { JobCard } from '@/ui/job/job-card';
 
 export const dynamic = 'force-dynamic';
@@ -33,12 +33,13 @@ export default async function JobPage({ params }: Props) {
     const site = await limits();
     redirect(`/jobs/${id}/${currentStage(stageLines(fold(entries, { limits: site }), site))}`);
   }
-  const [person, everybody, within, types, met] = await Promise.all([
+  const [person, everybody, within, types, met, table] = await Promise.all([
     currentPerson(),
     people(),
     limits(),
     catalogue(),
     knownSources(id),
+    consequences(),
   ]);
   return (
     <JobCard
@@ -50,6 +51,7 @@ export default async function JobPage({ params }: Props) {
       limits={within}
       catalogue={types}
       knownSources={met}
+      consequences={table}
     />
   );
 }

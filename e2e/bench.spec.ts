@@ -1,0 +1,171 @@
+/** Demo units with hidden faults, judged through the screen: the unit answers each probe the bench asks for. */
+import { expect, test, type Page } from '@playwright/test';
+import { choosePerson, craneSlew, gradingDrum, ines, netDrum, picture, visit, watchConsole } from './demo';
+
+interface Hidden {
+  stage: Record<string, unknown>;
+  faults?: { component: string; mode: string; ohm?: number }[];
+  conditions?: { motorConnected?: boolean };
+}
+
+const field = (page: Page) => page.getByRole('textbox', { name: 'What the meter shows, volts' });
+const conclusion = (page: Page) => page.getByRole('complementary', { name: 'Evidence' });
+
+/** Where the bench wants the leads, by the neutral names of the terminals. */
+async function wanted(page: Page): Promise<{ red: string; black: string } | null> {
+  const strip = await page.getByRole('group', { name: /^Power strip/ }).getAttribute('data-leads');
+  if (strip === null || strip === '') return null;
+  const [r = '', b = ''] = strip.split(' ');
+  return { red: r, black: b };
+}
+
+/** Answers probes like the unit on the bench would, until no more is asked. */
+async function measure(page: Page, hidden: Hidden, most: number): Promise<number> {
+  for (let taken = 0; taken < most; taken += 1) {
+    await expect(page.getByText('Weighing what to probe next…')).toHaveCount(0, { timeout: 20_000 });
+    const probe = await wanted(page);
+    if (probe === null) return taken;
+    const answer = await page.request.post('/api/v1/calc/static-readings', {
+      data: { ...hidden, probes: [probe] },
+    });
+    const { readings } = (await answer.json()) as { readings: { value: number | 'OL' }[] };
+    const value = readings[0]?.value ?? 'OL';
+    await expect(field(page)).toBeFocused();
+    if (value === 'OL') await page.keyboard.press('o');
+    else {
+      await page.keyboard.type(value.toFixed(3));
+      await page.keyboard.press('Enter');
+    }
+    await expect(page.getByRole('status').filter({ hasText: /^Kept/ })).toContainText(
+      `Kept ${probe.red} to ${probe.black}`,
+    );
+  }
+  return most;
+}
+
+test.beforeEach(async ({ page }) => {
+  await choosePerson(page, ines);
+});
+
+test('two dead parts of the net-drum by the quick plan, with the story behind them', async ({ page }) => {
+  test.setTimeout(120_000);
+  const errors = watchConsole(page);
+  await visit(page, `/jobs/${netDrum}/bench`);
+  await measure(
+    page,
+    {
+      stage: { brake: true, link: 'link', dcrAccessible: true },
+      faults: [
+        { component: 'rect.L1.hi', mode: 'open' },
+        { component: 'inv.V.lo', mode: 'short' },
+      ],
+    },
+    15,
+  );
+  await expect(conclusion(page)).toContainText(/L1 upper diode is open/);
+  await expect(conclusion(page)).toContainText(/V lower transistor \(or its diode\) is shorted/);
+  await expect(conclusion(page).getByRole('region', { name: 'Before fitting parts' })).toContainText(
+    'motor and cable insulation',
+  );
+  expect(errors).toEqual([]);
+});
+
+test('the motor still on the grading drum is seen, taken off, and everything is taken again', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  const stage = { frontEnd: 'diode-1ph' };
+  await visit(page, `/jobs/${gradingDrum}/bench`);
+  await page.getByRole('radio', { name: 'full' }).click();
+  await measure(page, { stage, conditions: { motorConnected: true } }, 60);
+  const trap = page.getByRole('alert', { name: 'Trap: Motor still connected' });
+  await expect(trap).toContainText('Take the motor leads off');
+  await trap.getByRole('button', { name: 'Set aside, take all again' }).click();
+  await expect(conclusion(page)).toContainText('Readings set aside');
+  await page.getByRole('radio', { name: 'quick' }).click();
+  await measure(page, { stage }, 60);
+  await expect(trap).toHaveCount(0);
+  await expect(conclusion(page).getByRole('heading', { level: 3 }).first()).toContainText('Not shorted');
+});
+
+test('the half-controlled crane slew, guided: thyristors are not condemned, and it says when to stop', async ({
+  page,
+}) => {
+  test.setTimeout(180_000);
+  await visit(page, `/jobs/${craneSlew}/bench`);
+  await page.getByRole('radio', { name: 'guided' }).click();
+  const hidden = {
+    stage: { frontEnd: 'scr-half-3ph', brake: true, capacitance_uF: 3300, bleederOhm: 82_000 },
+    faults: [{ component: 'rect.L3.lo', mode: 'open' }],
+  };
+  await measure(page, hidden, 8);
+  await expect(page.getByText(/^Separates/)).toBeVisible();
+  await picture(page, 'guided-test');
+  const taken = 8 + (await measure(page, hidden, 50));
+  await expect(page.getByRole('status').filter({ hasText: 'Enough probing.' })).toBeVisible();
+  await expect(conclusion(page)).toContainText('L3 lower diode is open');
+  expect(taken).toBeLessThan(30);
+});
+
+test('the stage is put together in the editor, and free probes are taken by two screws', async ({ page }) => {
+  await visit(page, `/jobs/${craneSlew}/bench`);
+  await page.getByRole('button', { name: 'Stage', exact: true }).click();
+  await page.getByRole('radio', { name: 'link or choke' }).click();
+  await page
+    .getByRole('group', { name: 'Fuse before the inverter' })
+    .getByRole('radio', { name: 'yes' })
+    .click();
+  await expect(page.getByText('Power stage: half-controlled, link, inverter fuse, brake')).toBeVisible();
+  await picture(page, 'stage-editor');
+  await page.getByRole('textbox', { name: 'Precharge resistor' }).fill('none');
+  await page.getByRole('button', { name: 'Keep this stage' }).click();
+  await expect(page.getByText('A figure above zero; an estimate will do.')).toBeVisible();
+  await page.getByRole('textbox', { name: 'Precharge resistor' }).fill('33');
+  await page.getByRole('button', { name: 'Keep this stage' }).click();
+  await expect(page.getByRole('button', { name: 'Red lead on +R, DC+R' })).toBeVisible();
+
+  await page.getByRole('button', { name: 'Red lead on U' }).click();
+  await expect(page.getByText('Red on U: now choose the screw for black.')).toBeVisible();
+  await page.getByRole('button', { name: 'Black lead on V' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'U to V' })).toBeVisible();
+});
+
+test('a dual module by lamp and battery, keys only, on the sheet beside the other levels', async ({
+  page,
+}) => {
+  await visit(page, `/jobs/${netDrum}/bench`);
+  await page.getByRole('button', { name: 'Module test' }).click();
+  await page.getByRole('textbox', { name: 'Which one' }).fill('V leg');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  const asked = (name: RegExp) => page.getByRole('group', { name });
+  await asked(/^Lamp straight/)
+    .getByRole('radio', { name: 'no' })
+    .click();
+  await expect(page.getByRole('alert').filter({ hasText: 'Change the lamp' })).toBeVisible();
+  await asked(/^Lamp straight/)
+    .getByRole('radio', { name: 'yes' })
+    .click();
+  await asked(/^Polarity/)
+    .getByRole('radio', { name: 'yes' })
+    .click();
+  await page.getByRole('button', { name: 'Lamp and battery proven' }).click();
+
+  await expect(asked(/^Touch G1 with plus/)).toBeFocused();
+  await page.keyboard.press('1');
+  await expect(asked(/^Touch G1 with minus/)).toBeFocused();
+  await page.keyboard.press('1');
+  await expect(asked(/^Touch G2 with plus/)).toBeFocused();
+  await picture(page, 'module-test');
+  await page.keyboard.press('1');
+  await expect(asked(/^Touch G2 with minus/)).toBeFocused();
+  await page.keyboard.press('4');
+  const devices = page.getByRole('region', { name: 'Devices' });
+  await expect(devices).toContainText('1 Upper: switches');
+  await expect(devices).toContainText('2 Lower: shorted');
+  await expect(devices).toContainText('Replace the module.');
+  await expect(page.getByRole('region', { name: 'Verdict levels' })).toContainText(/Gates switch.*no/);
+  await visit(page, `/jobs/${netDrum}/sheet`);
+  await expect(page.getByText('Module by lamp and battery: V leg')).toBeVisible();
+  await expect(page.getByText(/Runs under load \(powered test\): not tested/)).toBeVisible();
+});

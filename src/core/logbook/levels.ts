@@ -1,0 +1,43 @@
+import { moduleVerdict } from '../module-test';
+import type { JobState } from './fold';
+import { moduleQuestion } from './modules';
+
+/** Three verdicts that are never merged: each says only what its own test can see. */
+export interface Level {
+  id: 'not-shorted' | 'gate-switches' | 'runs-under-load';
+  name: string;
+  state: 'yes' | 'no' | 'doubt' | 'not tested';
+}
+
+/** How far each level is proven. The first rests on what was signed; the third waits for a powered test. */
+export function levelsOf(state: JobState): Level[] {
+  const signed = state.signed?.payload.verdict;
+  const modules = state.modules.map((m) => moduleVerdict(moduleQuestion(m)).verdict);
+  return [
+    {
+      id: 'not-shorted',
+      name: 'Not shorted (diode test)',
+      state:
+        signed === undefined || signed === 'invalid'
+          ? 'not tested'
+          : signed === 'not-shorted'
+            ? 'yes'
+            : signed === 'faulty'
+              ? 'no'
+              : 'doubt',
+    },
+    {
+      id: 'gate-switches',
+      name: 'Gates switch (lamp test)',
+      state:
+        modules.length === 0
+          ? 'not tested'
+          : modules.includes('replace')
+            ? 'no'
+            : modules.every((v) => v === 'switches')
+              ? 'yes'
+              : 'doubt',
+    },
+    { id: 'runs-under-load', name: 'Runs under load (powered test)', state: 'not tested' },
+  ];
+}
