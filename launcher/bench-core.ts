@@ -1,6 +1,7 @@
 /** Timed parts of the core, bundled and run in a process of their own (see bench.ts). */
 import { commonMeter, forwardPlan, fullPlan, networkOf, readings, stage } from '@/core/power-stage';
-import { diagnose, tablesFor } from '@/core/static-diagnosis';
+import { diagnose, prepare, tablesFor, type Taken } from '@/core/static-diagnosis';
+import { ngspiceReadings } from '../checks/ngspice';
 
 const median = (list: number[]): number =>
   [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)] ?? NaN;
@@ -15,21 +16,48 @@ function timed(times: number, work: () => void): number {
   return median(all);
 }
 
-const on = stage({ brake: true, link: 'link', dcrAccessible: true });
-const faults = [{ component: 'rect.L2.hi', mode: 'open' }] as const;
-const network = networkOf({ stage: on, temperature_C: 25, faults });
-const forward = readings(network, forwardPlan(on), commonMeter);
-const full = readings(network, fullPlan(on), commonMeter);
+// The largest stage there is, with two parts dead.
+const on = stage({
+  frontEnd: 'scr-half-3ph',
+  brake: true,
+  link: 'precharge',
+  dcrAccessible: true,
+  fuse: 'inverter',
+});
+const faults = [
+  { component: 'rect.L2.lo', mode: 'open' },
+  { component: 'inv.V.lo', mode: 'leaky', ohm: 800 },
+] as const;
+const network = networkOf({ stage: on, temperature_C: 18, faults });
+const forward: Taken[] = readings(network, forwardPlan(on), commonMeter);
+const full: Taken[] = readings(network, fullPlan(on), commonMeter);
+
 const tables = tablesFor(on, commonMeter);
+const started = performance.now();
+const slices = [...prepare(tables)].length;
+const prepare_ms = performance.now() - started;
 // Warm: a worker has judged some readings before the one that is measured.
-for (let i = 0; i < 20; i += 1) diagnose(tables, full);
+for (let i = 0; i < 5; i += 1) diagnose(tables, forward);
+
+const first = performance.now();
+const { effort } = diagnose(tables, full);
+const wholePosterior_ms = performance.now() - first;
+const ngspice_ms = timed(3, () => void ngspiceReadings(network, fullPlan(on), commonMeter)) / full.length;
+const hypotheses = tables.singles.length + tables.trapped.length + tables.pairs.length;
 
 process.stdout.write(
   JSON.stringify({
-    hypotheses: tables.singles.length + tables.trapped.length + tables.pairs.length,
-    prepare_ms: timed(3, () => void tablesFor(on, commonMeter)),
-    forward_ms: timed(60, () => void diagnose(tables, forward)),
-    full_ms: timed(60, () => void diagnose(tables, full)),
+    hypotheses,
+    probes: full.length,
+    slices,
+    prepare_ms,
+    wholePosterior_ms,
+    prunedMass: effort.prunedMass,
+    again_ms: timed(20, () => void diagnose(tables, full)),
+    forward_ms: timed(20, () => void diagnose(tables, forward)),
+    afterOneMore_ms: timed(20, () => void diagnose(tables, full.slice(0, 30))),
     reading_ms: timed(30, () => void readings(network, fullPlan(on), commonMeter)) / full.length,
+    ngspice_ms,
+    memory_MB: process.memoryUsage().heapUsed / 1e6,
   }),
 );

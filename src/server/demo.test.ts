@@ -28,6 +28,9 @@ describe('the demo', () => {
     expect(jobs.map((l) => l.machine).sort()).toEqual([
       'Brine circulation pump',
       'Ice crusher',
+      'Net-drum',
+      'Quay crane slew',
+      'Shellfish grading drum',
       'Slipway winch',
     ]);
     expect((await machines()).map((m) => m.name)).toContain('Quay crane slew');
@@ -54,7 +57,9 @@ describe('the demo', () => {
   });
 
   it('reads the catalogue and the limits', async () => {
-    expect((await catalogue()).map((t) => t.maker)).toEqual(['Dunlin', 'Godwit', 'Knot', 'Whimbrel']);
+    expect(new Set((await catalogue()).map((t) => t.maker))).toEqual(
+      new Set(['Dunlin', 'Godwit', 'Knot', 'Whimbrel']),
+    );
     expect(await limits()).toEqual(greatestLimits);
     expect(limitsSchema.safeParse({ hands_V: 51, test_V: 5 }).success).toBe(false);
   });

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { greatestLimits, proofSteps, sourceKinds } from '../make-safe';
-import { benchLock, extend, fold, mustStayDead, type Entry, type Payload } from '.';
-import { drive, ines, job, odo, pip, proven, start, unit } from './__tests__/job';
+import { benchLock, extend, fold, levelsOf, mustStayDead, type Entry, type Payload } from '.';
+import { drive, ines, job, odo, opening, pip, proven, start, unit } from './__tests__/job';
 
 const context = { limits: greatestLimits };
 const reading = (value: number | 'OL' = 0.45): Payload<'static.reading'> => ({
@@ -213,5 +213,41 @@ describe('the fold, whatever happens', () => {
       }),
       seeded,
     );
+  });
+});
+
+describe('readings set aside, another stage, and modules', () => {
+  it('keeps readings that were taken again as a whole, with the reason, out of the judgement', () => {
+    const j = proven();
+    j.add('static.reading', { red: 'L1', black: 'DC+', value: 0.451, typed: '0.451' });
+    j.add('static.retake', { reason: 'Motor still connected' });
+    const state = fold(j.entries, { limits: greatestLimits });
+    expect(state.readings).toEqual([]);
+    expect(state.setAside).toMatchObject([{ reason: 'Motor still connected', readings: [{ value: 0.451 }] }]);
+  });
+
+  it('judges on the stage that was put together last', () => {
+    const j = proven();
+    const half = { ...drive.stage, frontEnd: 'scr-half-3ph' as const };
+    j.add('identify.stage', { stage: half, strip: drive.strip });
+    expect(fold(j.entries, { limits: greatestLimits }).drive?.stage.frontEnd).toBe('scr-half-3ph');
+    const early = job();
+    early.add('job.opened', opening);
+    early.add('identify.stage', { stage: half, strip: drive.strip });
+    expect(fold(early.entries, { limits: greatestLimits }).log[1]?.void).toContain('not identified');
+  });
+
+  it('never lets one verdict level stand for another', () => {
+    const j = proven();
+    const module = j.add('module.begun', { kind: 'single', name: 'V lower' });
+    j.add('module.proven', { module, lampLights: true, polarityRight: true });
+    j.add('module.touch', { module, device: 1, gate: 'plus', lamp: 'on', holds: true });
+    j.add('module.touch', { module, device: 1, gate: 'minus', lamp: 'off', holds: true });
+    j.add('module.diode', { module, device: 1, forward_V: 0.37, reverse: 'OL' });
+    j.add('module.gate', { module, device: 1, ohm: 'OL' });
+    const state = fold(j.entries, { limits: greatestLimits });
+    expect(levelsOf(state).map((l) => l.state)).toEqual(['not tested', 'yes', 'not tested']);
+    j.add('module.touch', { module: 'elsewhere', device: 1, gate: 'plus', lamp: 'on', holds: true });
+    expect(fold(j.entries, { limits: greatestLimits }).log.at(-1)?.void).toContain('not begun');
   });
 });

@@ -36,13 +36,12 @@ const freeOf = (h: Hypothesis): Set<number> => {
   return new Set([...leaks, ...odd, column.circumstance]);
 };
 
-/** Do two fits predict the same for the probes taken, as far as the noise lets us see? */
-function equal(question: Question, a: Fit, b: Fit): boolean {
-  const [freeA, freeB] = [freeOf(a.hypothesis), freeOf(b.hypothesis)];
-  const { ceiling } = question;
-  return question.rows.every((_, i) => {
-    const x = comesTo(a.solutions[i] as Solution, a.unknowns, a.unknowns, freeA, ceiling.volts);
-    const y = comesTo(b.solutions[i] as Solution, a.unknowns, b.unknowns, freeB, ceiling.volts);
+/** Does a fit predict what a group's leader does, as far as the noise lets us see? */
+function equal({ rows, ceiling }: Question, group: Group, b: Fit, freeB: ReadonlySet<number>): boolean {
+  const common = group.leader.fit.unknowns;
+  return rows.every((_, i) => {
+    const x = at(group.expects, i);
+    const y = comesTo(b.solutions[i] as Solution, common, b.unknowns, freeB, ceiling.volts);
     return x === y || abs(x - y) < 3 * model.reading_V;
   });
 }
@@ -50,6 +49,8 @@ function equal(question: Question, a: Fit, b: Fit): boolean {
 /** Hypotheses that the readings taken cannot tell apart, together. */
 export interface Group {
   leader: Weighed;
+  /** What the leader expects of each observation, V; Infinity for overload. */
+  expects: Float64Array;
   weighed: Weighed[];
   probability: number;
   /** Names of the faults with their share, best first. */
@@ -58,6 +59,7 @@ export interface Group {
 
 /** A name listed with less than this is not worth listing. */
 const negligible = 1e-9;
+const idle = 1e-7;
 const mostEquivalents = 200;
 const worthAThought = 0.05;
 
@@ -67,10 +69,22 @@ const includes = (bigger: readonly NamedFault[], smaller: readonly NamedFault[])
 
 export function groupsOf(question: Question, { weighed }: Posterior): Group[] {
   const groups: Group[] = [];
+  const { ceiling } = question;
   for (const w of weighed) {
     const own = w.members.reduce((sum, m) => sum + exp(m.score - (w.members[0]?.score ?? 0)), 0);
-    const home = groups.find((g) => equal(question, g.leader.fit, w.fit));
-    const group: Group = home ?? { leader: w, weighed: [], probability: 0, byName: new Map() };
+    const { fit } = w;
+    const free = freeOf(fit.hypothesis);
+    // What is next to impossible need not be compared with anything.
+    const home = w.probability < idle ? undefined : groups.find((g) => equal(question, g, fit, free));
+    const expects = (): Float64Array =>
+      Float64Array.from(fit.solutions, (s) => comesTo(s, fit.unknowns, fit.unknowns, free, ceiling.volts));
+    const group: Group = home ?? {
+      leader: w,
+      expects: expects(),
+      weighed: [],
+      probability: 0,
+      byName: new Map(),
+    };
     if (home === undefined) groups.push(group);
     group.probability += w.probability;
     group.weighed.push(w);
@@ -152,6 +166,21 @@ export function unseenOf(question: Question, best: Weighed): NamedFault[] {
 const neverSeenOpen = (stage: Stage, position: Position): boolean =>
   position === 'bus.bleeder' || (familyOf(position) !== null && !isJunction(stage, position));
 
+/** A reading follows its own device about one to one, and its neighbours in parallel less. */
+const direct = 0.5;
+
+/** Was a junction read by itself, not only along with others in parallel? */
+function readDirectly({ tables, rows }: Question, component: Position): boolean {
+  const sound = tables.singles[0];
+  const place = column.device(component);
+  return rows.some((row) => {
+    if (sound === undefined) return false;
+    const { columns, values } = solution(tables, sound, row);
+    const e = columns.indexOf(place);
+    return e >= 0 && abs(at(values, e)) > direct;
+  });
+}
+
 /** The state of every position, all hypotheses taken together. */
 export function positionStates(
   question: Question,
@@ -180,7 +209,9 @@ export function positionStates(
     const tried = (mode: FaultMode) =>
       variants.some((v) => v.fault.component === component && v.fault.mode === mode);
     const gross = (['short', 'open'] as const).filter(tried);
-    const unprobed = gross.length > 0 && gross.every((mode) => hidden.has(`${component} ${mode}`));
+    const unprobed =
+      (isJunction(stage, component) && !readDirectly(question, component)) ||
+      (gross.length > 0 && gross.every((mode) => hidden.has(`${component} ${mode}`)));
     const [worst, chance = 0] = [...modes].sort((a, b) => b[1] - a[1])[0] ?? [];
     if (unprobed && faulty < 0.5) return { component, state: 'unprobed', probability: 1 - faulty };
     if (1 - faulty >= 0.5) {

@@ -126,7 +126,7 @@ export function diagnose(tables: Tables, readings: readonly Taken[], temperature
   if (leader.fit.hypothesis.faults.length > 0 && slips >= 2)
     caseNotes.push({
       code: 'not-explained',
-      text: `No one to three faults explain ${slips} of the readings: more than that, or the wrong stage.`,
+      text: `Up to three faults do not explain ${slips} of the readings: more than that, or the wrong stage.`,
     });
   const last = readings[readings.length - 1] ?? null;
   const next = nextProbes(question, explanationsOf(groups), last);

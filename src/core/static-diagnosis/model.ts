@@ -15,7 +15,7 @@ export const model = {
   slopeKnown: 0.05,
   /** All drops this far under (over) the usual mean a hot unit (a cold one or a flat meter), V. */
   hotBelow_V: 0.05,
-  flatAbove_V: 0.05,
+  flatAbove_V: 0.065,
   driftDoubt_V: 0.008,
   /** … where no family is nearer to the usual than this, V. */
   allOff_V: 0.02,

@@ -11,6 +11,10 @@ const { abs, exp, max, min } = Math;
 
 /** A hypothesis this many nats behind the best is not looked at further. */
 const hopeless = 24;
+/** … and with its figures looked at, without a fit. */
+const unpromising = 14;
+/** … and fitted: not solved again around its fit. */
+const settledBehind = 11;
 const mostFits = 160;
 const mostRounds = 4;
 /** Families of hypotheses whose open sizes are solved again around their fits. */
@@ -116,7 +120,7 @@ function fitted(question: Question, scored: readonly Scored[], start: Fit | unde
           ? lot.best.score
           : lot.best.score + optimistic(question, lot.best.hypothesis, lot.solutions, near),
     }));
-    const bar = max(...hopes.map((h) => h.hope)) - hopeless;
+    const bar = max(...hopes.map((h) => h.hope)) - unpromising;
     const chosen = hopes
       .filter((h) => h.hope >= bar)
       .sort((a, b) => b.hope - a.hope)
@@ -214,7 +218,7 @@ export function weigh(question: Question, near: Fit): Posterior {
   let list = polishBest(question, fitted(question, alive, near));
   let more = 0;
   const [best] = shareOut(list);
-  if (best !== undefined && unexplained(best) >= 2) {
+  if (best !== undefined && unexplained(best) >= 1) {
     const triples = tripleFaults(question, list);
     more = triples.length;
     list = polishBest(question, [...list, ...fitted(question, triples, best.fit)]);
@@ -250,7 +254,12 @@ function tripleFaults(question: Question, list: readonly Weighed[]): Scored[] {
 
 /** Solves the most promising again around their own fits, where the tables' straight lines bend. */
 function polishBest(question: Question, list: Weighed[]): Weighed[] {
-  const ranked = [...list].sort((a, b) => hopeOf(question, b) - hopeOf(question, a));
+  const hopes = list.map((w) => ({ w, hope: hopeOf(question, w) }));
+  const bar = max(...hopes.map((h) => h.hope)) - settledBehind;
+  const ranked = hopes
+    .filter((h) => h.hope >= bar)
+    .sort((a, b) => b.hope - a.hope)
+    .map((h) => h.w);
   const names = new Map<string, number>();
   const chosen = new Set<Weighed>();
   for (const w of ranked) {

@@ -21,7 +21,7 @@ import { useNow } from '../kit/use-now';
 import type { FaceProps } from '../job/faces';
 import { ModuleTest } from '../module-test/module-face';
 import { BandGauge } from './band-gauge';
-import { leadWords, outsideTable, planOf, rowsOf, stepTitle, type PlanKind } from './bench-plan';
+import { isPlainMark, leadWords, outsideTable, planOf, rowsOf, stepTitle, type PlanKind } from './bench-plan';
 import { FigureField, type Keys } from './figure-field';
 import { KeySheet } from './key-sheet';
 import { Guidance, PlanChoice } from './plan-bar';
@@ -212,7 +212,7 @@ export function BenchFace({
             {leadWords(step, previous, drive.strip).map((l) => (
               <span key={l.lead}>
                 {l.lead} {l.verb} <strong style={{ color: 'var(--chakra-colors-ink)' }}>{l.mark}</strong>
-                {l.mark === l.terminal ? '' : ` (${l.terminal.replace('DC-', 'DC−')})`}.{' '}
+                {isPlainMark(l.mark, l.terminal) ? '' : ` (${l.terminal.replace('DC-', 'DC−')})`}.{' '}
               </span>
             ))}
             {!guided && index >= 0 && `Reading ${index + 1} of ${plan.length}.`}{' '}

@@ -123,3 +123,7 @@ export function leadWords(
   });
   return [say('Red', step.red, before?.red), say('Black', step.black, before?.black)];
 }
+
+/** The letters on a plate may use a true minus sign. */
+export const isPlainMark = (mark: string, terminal: string): boolean =>
+  mark.replaceAll('−', '-') === terminal;

@@ -1,6 +1,7 @@
 import type { KeyboardEvent } from 'react';
 import type { Screw } from '@/core/logbook';
 import type { Terminal } from '@/core/power-stage';
+import { isPlainMark } from './bench-plan';
 
 const pitch = 60;
 const ink = 'var(--chakra-colors-ink)';
@@ -82,7 +83,7 @@ export function TerminalStrip({
                   role: 'button',
                   tabIndex: 0,
                   'aria-pressed': picked === terminal,
-                  'aria-label': `${picked === null || picked === terminal ? 'Red' : 'Black'} lead on ${mark}${mark === terminal ? '' : `, ${terminal}`}`,
+                  'aria-label': `${picked === null || picked === terminal ? 'Red' : 'Black'} lead on ${mark}${isPlainMark(mark, terminal) ? '' : `, ${terminal}`}`,
                   onClick: choose,
                   onKeyDown: (e: KeyboardEvent) => {
                     if (e.key !== 'Enter' && e.key !== ' ') return;
@@ -125,7 +126,7 @@ export function TerminalStrip({
               fontSize="12.5"
               fill="var(--chakra-colors-soft)"
             >
-              {terminal === mark ? '' : terminal.replace('DC-', 'DC−')}
+              {isPlainMark(mark, terminal) ? '' : terminal.replace('DC-', 'DC−')}
             </text>
           </g>
         );
