@@ -1,6 +1,16 @@
 /** Demo units with hidden faults, judged through the screen: the unit answers each probe the bench asks for. */
 import { expect, test, type Page } from '@playwright/test';
-import { choosePerson, craneSlew, gradingDrum, ines, netDrum, picture, visit, watchConsole } from './demo';
+import {
+  choosePerson,
+  craneSlew,
+  gradingDrum,
+  ines,
+  netDrum,
+  odo,
+  picture,
+  visit,
+  watchConsole,
+} from './demo';
 
 interface Hidden {
   stage: Record<string, unknown>;
@@ -168,4 +178,21 @@ test('a dual module by lamp and battery, keys only, on the sheet beside the othe
   await visit(page, `/jobs/${netDrum}/sheet`);
   await expect(page.getByText('Module by lamp and battery: V leg')).toBeVisible();
   await expect(page.getByText(/Runs under load \(powered test\): not tested/)).toBeVisible();
+});
+
+test('the shop lead writes down what a dead part means, and the bench says it', async ({ page }) => {
+  await choosePerson(page, odo);
+  await visit(page, '/settings');
+  const editor = page.getByRole('region', { name: 'Consequences' });
+  const chain = editor.getByRole('textbox', { name: 'Chain of cause' }).first();
+  await chain.fill('');
+  await editor.getByRole('button', { name: 'Keep table' }).click();
+  await expect(editor.getByRole('alert')).toContainText('every line needs its chain of cause');
+  await chain.fill('Two phases at once: ask the harbour about the supply.');
+  await editor.getByRole('button', { name: 'Keep table' }).click();
+  await expect(editor.getByText(/^Table kept/)).toBeVisible();
+  const answer = await page.request.get('/api/v1/consequences');
+  expect(JSON.stringify(await answer.json())).toContain('ask the harbour');
+  await choosePerson(page, ines);
+  expect((await page.request.put('/api/v1/consequences', { data: [] })).status()).toBe(403);
 });

@@ -1,13 +1,18 @@
 import type { Metadata } from 'next';
 import { currentPerson } from '@/server/current-person';
 import { people } from '@/server/people';
-import { limits } from '@/server/settings';
+import { consequences, limits } from '@/server/settings';
 import { SettingsPage } from '@/ui/settings/settings-page';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Site settings' };
 
 export default async function Page() {
-  const [within, everybody, person] = await Promise.all([limits(), people(), currentPerson()]);
-  return <SettingsPage limits={within} people={everybody} person={person} />;
+  const [within, table, everybody, person] = await Promise.all([
+    limits(),
+    consequences(),
+    people(),
+    currentPerson(),
+  ]);
+  return <SettingsPage limits={within} consequences={table} people={everybody} person={person} />;
 }

@@ -239,12 +239,12 @@ describe('readings set aside, another stage, and modules', () => {
 
   it('never lets one verdict level stand for another', () => {
     const j = proven();
-    const module = j.add('module.begun', { kind: 'single', name: 'V lower' });
-    j.add('module.proven', { module, lampLights: true, polarityRight: true });
-    j.add('module.touch', { module, device: 1, gate: 'plus', lamp: 'on', holds: true });
-    j.add('module.touch', { module, device: 1, gate: 'minus', lamp: 'off', holds: true });
-    j.add('module.diode', { module, device: 1, forward_V: 0.37, reverse: 'OL' });
-    j.add('module.gate', { module, device: 1, ohm: 'OL' });
+    const begun = j.add('module.begun', { kind: 'single', name: 'V lower' });
+    j.add('module.proven', { module: begun, lampLights: true, polarityRight: true });
+    j.add('module.touch', { module: begun, device: 1, gate: 'plus', lamp: 'on', holds: true });
+    j.add('module.touch', { module: begun, device: 1, gate: 'minus', lamp: 'off', holds: true });
+    j.add('module.diode', { module: begun, device: 1, forward_V: 0.37, reverse: 'OL' });
+    j.add('module.gate', { module: begun, device: 1, ohm: 'OL' });
     const state = fold(j.entries, { limits: greatestLimits });
     expect(levelsOf(state).map((l) => l.state)).toEqual(['not tested', 'yes', 'not tested']);
     j.add('module.touch', { module: 'elsewhere', device: 1, gate: 'plus', lamp: 'on', holds: true });

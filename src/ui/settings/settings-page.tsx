@@ -3,20 +3,24 @@ import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Person } from '@/core/logbook';
 import { greatestLimits, type Limits } from '@/core/make-safe';
+import type { Consequence } from '@/core/story';
 import { numberFrom } from '../identify/number-from';
 import { Primary } from '../kit/buttons';
 import { Caution } from '../kit/caution';
 import { FaceHead, FieldGrid, KeptNote } from '../kit/face';
 import { Field } from '../kit/field';
 import { TopBar } from '../kit/top-bar';
+import { ConsequencesEditor } from './consequences-editor';
 
 /** The site's limits for hands and for the diode test. */
 export function SettingsPage({
   limits,
+  consequences,
   people,
   person,
 }: {
   limits: Limits;
+  consequences: readonly Consequence[];
   people: readonly Person[];
   person: Person;
 }) {
@@ -77,6 +81,7 @@ export function SettingsPage({
           <Text>The shop lead sets these.</Text>
         )}
         <KeptNote text={kept} />
+        <ConsequencesEditor table={consequences} lead={lead} />
       </Box>
     </>
   );

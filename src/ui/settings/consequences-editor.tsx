@@ -1,0 +1,118 @@
+import { Box, chakra, Heading, Text } from '@chakra-ui/react';
+import { useId, useState } from 'react';
+import type { Consequence } from '@/core/story';
+import { Primary, Secondary } from '../kit/buttons';
+import { KeptNote } from '../kit/face';
+import { Field } from '../kit/field';
+
+const Area = chakra('textarea');
+
+function Line({
+  line,
+  change,
+  remove,
+  disabled,
+}: {
+  line: Consequence;
+  change: (line: Consequence) => void;
+  remove: () => void;
+  disabled: boolean;
+}) {
+  const id = useId();
+  return (
+    <Box as="li" borderTop="1px solid" borderColor="line" py="3" display="grid" gap="2">
+      <Text fontSize="0.92rem" color="soft">
+        {line.parts.join(', ')} {line.modes.join(' or ')}
+        {line.atLeast > 1 && `, ${line.atLeast} legs at least`}
+      </Text>
+      <Field
+        label="Chain of cause"
+        value={line.chain}
+        maxLength={300}
+        disabled={disabled}
+        onChange={(e) => change({ ...line, chain: e.target.value })}
+      />
+      <Box>
+        <label htmlFor={id}>To inspect before fitting parts, one a line</label>
+        <Area
+          id={id}
+          value={line.inspect.join('\n')}
+          disabled={disabled}
+          rows={Math.max(2, line.inspect.length)}
+          width="100%"
+          p="2"
+          bg="paper"
+          border="1px solid"
+          borderColor="line"
+          borderRadius="3px"
+          onChange={(e) => change({ ...line, inspect: e.target.value.split('\n') })}
+        />
+      </Box>
+      {!disabled && (
+        <Box>
+          <Secondary minH="44px" fontSize="0.9rem" onClick={remove}>
+            Take this line out
+          </Secondary>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+/** What a dead part usually means, as this shop has seen it. */
+export function ConsequencesEditor({ table, lead }: { table: readonly Consequence[]; lead: boolean }) {
+  const [lines, setLines] = useState(table);
+  const [kept, setKept] = useState<string | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const save = async () => {
+    setKept(null);
+    const tidy = lines.map((l) => ({
+      ...l,
+      inspect: l.inspect.map((i) => i.trim()).filter((i) => i !== ''),
+    }));
+    const answer = await fetch('/api/v1/consequences', { method: 'PUT', body: JSON.stringify(tidy) }).catch(
+      () => null,
+    );
+    if (answer?.ok === true) {
+      setTrouble(null);
+      setKept('Table kept. It is shown beside every faulty verdict from now on.');
+    } else
+      setTrouble(
+        answer?.status === 422
+          ? 'Not kept: every line needs its chain of cause, and nothing longer than 300 letters.'
+          : 'Not kept: the server does not answer or refuses. What you wrote stays here; try again.',
+      );
+  };
+  return (
+    <Box as="section" aria-label="Consequences" mt="8">
+      <Heading as="h2" fontFamily="heading" fontWeight="600" fontSize="1.3rem">
+        What a dead part usually means
+      </Heading>
+      <Text mb="2">
+        Shown beside a faulty verdict. Common practice, no source: write down what you have seen.
+      </Text>
+      <Box as="ol" listStyleType="none">
+        {lines.map((line) => (
+          <Line
+            key={line.id}
+            line={line}
+            disabled={!lead}
+            change={(next) => setLines(lines.map((l) => (l.id === line.id ? next : l)))}
+            remove={() => setLines(lines.filter((l) => l.id !== line.id))}
+          />
+        ))}
+      </Box>
+      {trouble !== null && (
+        <Text role="alert" color="failed" mb="2">
+          {trouble}
+        </Text>
+      )}
+      {lead ? (
+        <Primary onClick={() => void save()}>Keep table</Primary>
+      ) : (
+        <Text>The shop lead keeps this table.</Text>
+      )}
+      <KeptNote text={kept} />
+    </Box>
+  );
+}
