@@ -4,7 +4,13 @@ const config = {
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   // Native modules: through CommonJS getters the solver's kernels run many times slower.
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
-  roots: ['<rootDir>/src', '<rootDir>/launcher', '<rootDir>/checks', '<rootDir>/catalogue'],
+  roots: [
+    '<rootDir>/src',
+    '<rootDir>/launcher',
+    '<rootDir>/checks',
+    '<rootDir>/catalogue',
+    '<rootDir>/stand-ins',
+  ],
   modulePathIgnorePatterns: ['<rootDir>/.next', '<rootDir>/.data', '<rootDir>/.cache'],
   transform: {
     '^.+\\.(m?[jt]s|[jt]sx)$': [

@@ -112,7 +112,7 @@ export async function test(args: string[]): Promise<number> {
           step('formatting', () => run(bin('prettier'), ['--check', '--log-level=warn', '.'])),
         ]
       : []),
-    ...(wants('unit') ? [jest('unit', ['src', 'launcher', 'catalogue'], long)] : []),
+    ...(wants('unit') ? [jest('unit', ['src', 'launcher', 'catalogue', 'stand-ins'], long)] : []),
     ...(wants('checks') ? [jest('checks', ['checks'], long)] : []),
     ...(wants('e2e') ? [e2e] : []),
   ];
