@@ -1,8 +1,11 @@
 /** Demo units with hidden faults, judged through the screen: the unit answers each probe the bench asks for. */
+import { connect } from 'node:net';
+import { createInterface } from 'node:readline';
 import { expect, test, type Page } from '@playwright/test';
 import {
   choosePerson,
   craneSlew,
+  entry,
   gradingDrum,
   ines,
   netDrum,
@@ -115,6 +118,59 @@ test('the half-controlled crane slew, guided: thyristors are not condemned, and 
   await expect(page.getByRole('status').filter({ hasText: 'Enough probing.' })).toBeVisible();
   await expect(conclusion(page)).toContainText('L3 lower diode is open');
   expect(taken).toBeLessThan(30);
+});
+
+/** The hand on the simulated meter's leads: one command, one answer. */
+function handOnLeads() {
+  const socket = connect(Number(process.env['E2E_METER_CONTROL'] ?? 4402), '127.0.0.1');
+  const waiting: ((answer: string) => void)[] = [];
+  createInterface({ input: socket }).on('line', (line) => waiting.shift()?.(line));
+  return {
+    say: (command: string) =>
+      new Promise<string>((resolve) => {
+        waiting.push(resolve);
+        socket.write(`${command}\n`);
+      }),
+    leave: () => socket.destroy(),
+  };
+}
+
+test('a unit through the simulated meter, hands on the leads only; a pulled cable is said', async ({
+  page,
+}) => {
+  test.setTimeout(180_000);
+  // A new unit on the same bench: what was read on the last one is set aside.
+  const aside = entry(craneSlew, 'static.retake', { reason: 'another unit' });
+  const answer = await page.request.post(`/api/v1/jobs/${craneSlew}/entries`, { data: { entries: [aside] } });
+  expect(answer.ok()).toBe(true);
+  await visit(page, `/jobs/${craneSlew}/bench`);
+  const hand = handOnLeads();
+  try {
+    const stage = { frontEnd: 'scr-half-3ph', brake: true, capacitance_uF: 3300 };
+    const faults = [{ component: 'inv.W.hi', mode: 'short' }];
+    expect(await hand.say(`unit ${JSON.stringify({ stage, faults })}`)).toBe('ok');
+    await hand.say('lift');
+    await page.getByRole('button', { name: 'Meter by cable' }).click();
+    const meter = page.getByRole('group', { name: 'Meter', exact: true });
+    await expect(meter).toContainText('OL');
+    for (let taken = 0; taken < 6; taken += 1) {
+      const probe = await wanted(page);
+      if (probe === null) break;
+      await hand.say(`touch ${probe.red} ${probe.black}`);
+      const kept = page.getByRole('status').filter({ hasText: `${probe.red} to ${probe.black}` });
+      await expect(kept).toContainText('Kept', { timeout: 10_000 });
+      await hand.say('lift');
+      await expect(meter).toContainText('open: touch the two screws');
+    }
+    await expect(conclusion(page)).toContainText(/W upper transistor/);
+    await hand.say('garbage 9');
+    await expect(meter.getByRole('alert')).toContainText('cannot be read');
+    await hand.say('pull');
+    await expect(meter.getByRole('alert')).toContainText('No meter on the data port');
+    await expect(meter).toContainText('open: touch the two screws', { timeout: 15_000 });
+  } finally {
+    hand.leave();
+  }
 });
 
 test('the stage is put together in the editor, and free probes are taken by two screws', async ({ page }) => {

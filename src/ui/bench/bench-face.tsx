@@ -3,6 +3,7 @@ import { Box, Text } from '@chakra-ui/react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { readDiodeTest, type Typed } from '@/core/entry-text';
 import { benchLock, type KeptReading } from '@/core/logbook';
+import { mayConfirmOpen, type Heard } from '@/core/meter-stream';
 import {
   commonMeter,
   probeKey,
@@ -24,6 +25,7 @@ import { BandGauge } from './band-gauge';
 import { isPlainMark, leadWords, outsideTable, planOf, rowsOf, stepTitle, type PlanKind } from './bench-plan';
 import { FigureField, type Keys } from './figure-field';
 import { KeySheet } from './key-sheet';
+import { MeterBar } from './meter-bar';
 import { Guidance, PlanChoice } from './plan-bar';
 import { ReadingsTable, shownValue } from './readings-table';
 import { Schematic } from './schematic';
@@ -32,6 +34,7 @@ import { StageEditor } from './stage-editor';
 import { TerminalStrip } from './terminal-strip';
 import { TrapNotice } from './trap-notice';
 import type { DiagnosisState } from './use-diagnosis';
+import { useMeter } from './use-meter';
 import { useWakeLock } from './use-wake-lock';
 
 /** Why a probe is open that was read before: to put a slip of the finger right, or to measure again. */
@@ -67,6 +70,9 @@ export function BenchFace({
   const [trouble, setTrouble] = useState<Exclude<Typed, { kind: 'value' }> | null>(null);
   const [help, setHelp] = useState(false);
   const [quiet, setQuiet] = useState(false);
+  const [metered, setMetered] = useState(false);
+  const heard = useRef<(h: Heard) => void>(() => undefined);
+  const meter = useMeter(metered, (h) => heard.current(h));
   const input = useRef<HTMLInputElement>(null);
   const sounded = useRef<string | null>(null);
   const lock = benchLock(safety, drive, limits, person, now === 0 ? safety.lastAt : now);
@@ -108,6 +114,25 @@ export function BenchFace({
     if (lock.open) input.current?.focus({ preventScroll: true });
   }, [stepKeyNow, lock.open]);
 
+  const keep = (value: Value, typed: string) => {
+    if (step === null || !lock.open) return;
+    const corrected = purpose === 'correct' ? newest.get(probeKey(step))?.entryId : undefined;
+    store.record(
+      'static.reading',
+      { red: step.red, black: step.black, value, typed: typed.slice(0, 40) },
+      corrected,
+    );
+    setChosen(null);
+    setText('');
+    setTrouble(null);
+  };
+  // The figure belongs to the step that is open when it counts, which only this render knows.
+  useEffect(() => {
+    heard.current = (h) => {
+      if (h.kind === 'counted') keep(h.volts, 'meter');
+    };
+  });
+
   if (drive === null || stage === null)
     return (
       <>
@@ -123,17 +148,8 @@ export function BenchFace({
     setTrouble(null);
     input.current?.focus({ preventScroll: true });
   };
-  const keep = (value: Value, typed: string) => {
-    if (step === null || !lock.open) return;
-    const corrected = purpose === 'correct' ? newest.get(probeKey(step))?.entryId : undefined;
-    store.record(
-      'static.reading',
-      { red: step.red, black: step.black, value, typed: typed.slice(0, 40) },
-      corrected,
-    );
-    setChosen(null);
-    setText('');
-    setTrouble(null);
+  const confirmOpen = () => {
+    if (meter !== null && !meter.gone && mayConfirmOpen(meter.now)) keep('OL', 'meter');
   };
   const inPlan = (probe: Probe): PlannedProbe =>
     plan.find((p) => probeKey(p) === probeKey(probe)) ?? planned(probe);
@@ -172,6 +188,7 @@ export function BenchFace({
         open(inPlan(suggestion), newest.has(probeKey(suggestion)) ? 'repeat' : 'new');
     },
     help: () => setHelp(true),
+    pedal: confirmOpen,
   };
   const states: Partial<Record<Position, PositionState>> = Object.fromEntries(
     (result?.positions ?? []).map((p) => [p.component, p.state]),
@@ -256,6 +273,15 @@ export function BenchFace({
         />
         <Secondary onClick={() => setEditing(true)}>Stage</Secondary>
         <Secondary onClick={() => setOnModule(true)}>Module test</Secondary>
+        <Secondary
+          aria-pressed={metered}
+          onClick={() => {
+            setMetered(!metered);
+            input.current?.focus({ preventScroll: true });
+          }}
+        >
+          {metered ? 'Meter: listening' : 'Meter by cable'}
+        </Secondary>
       </Box>
       <TerminalStrip
         strip={drive.strip}
@@ -276,6 +302,7 @@ export function BenchFace({
           <b>overload</b> when it gets there, <b>climbing</b> if you do not wait.
         </Text>
       )}
+      {metered && <MeterBar meter={meter} confirmOpen={confirmOpen} />}
       <FigureField
         text={text}
         setText={(t) => {

@@ -52,6 +52,7 @@ function Harness({ log }: { log: string[] }) {
     back: say('back'),
     suggested: say('suggested'),
     help: say('help'),
+    pedal: say('pedal'),
   };
   return (
     <ChakraProvider value={system}>
@@ -75,9 +76,9 @@ describe('the figure field', () => {
     const log: string[] = [];
     render(<Harness log={log} />);
     const field = screen.getByRole('textbox');
-    await userEvent.type(field, 'osrc?{ArrowUp}');
+    await userEvent.type(field, 'osrc? {ArrowUp}');
     await userEvent.type(field, '451 mV{Enter}');
-    expect(log).toEqual(['overload', 'short', 'repeat', 'climbing', 'help', 'back', 'keep 451 mV']);
+    expect(log).toEqual(['overload', 'short', 'repeat', 'climbing', 'help', 'pedal', 'back', 'keep 451 mV']);
   });
 
   it('takes OL typed in full as one overload', async () => {

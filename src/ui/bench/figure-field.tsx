@@ -15,6 +15,7 @@ export interface Keys {
   back: () => void;
   suggested: () => void;
   help: () => void;
+  pedal: () => void;
 }
 
 const letters: Record<string, keyof Keys> = {
@@ -24,6 +25,7 @@ const letters: Record<string, keyof Keys> = {
   r: 'repeat',
   n: 'suggested',
   '?': 'help',
+  ' ': 'pedal',
 };
 
 /** The one field that has focus: figure and Enter, or one key for what is no figure. */

@@ -11,6 +11,7 @@ const keys: [string, string][] = [
   ['R', 'measure the last one again; both values are kept'],
   ['↑', 'back: put a slip of the finger right; the first stays in the log'],
   ['N', 'take the suggested probe'],
+  ['space', 'meter by cable: yes, it is overload (a pedal sends the same)'],
   ['?', 'this sheet'],
 ];
 

@@ -1,0 +1,12 @@
+import { guarded } from '@/server/border';
+import { meterEvents } from '@/server/meter';
+
+export const dynamic = 'force-dynamic';
+
+/** The lines of the meter as they come (docs/meter-lines.md). */
+export const GET = guarded(
+  async (request) =>
+    new Response(meterEvents(request.signal), {
+      headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-store' },
+    }),
+);
