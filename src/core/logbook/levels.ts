@@ -12,7 +12,8 @@ export interface Level {
 /** How far each level is proven. The first rests on what was signed; the third waits for a powered test. */
 export function levelsOf(state: JobState): Level[] {
   const signed = state.signed?.payload.verdict;
-  const modules = state.modules.map((m) => moduleVerdict(moduleQuestion(m)).verdict);
+  const begun = state.modules.filter((m) => m.touches.length + m.diode.length + m.gate.length > 0);
+  const modules = begun.map((m) => moduleVerdict(moduleQuestion(m)).verdict);
   return [
     {
       id: 'not-shorted',

@@ -34,19 +34,28 @@ describe('conclusions', () => {
     expect(conclude(base, unit).detail).toMatch(/^\d+ positions still to probe/);
   });
 
-  it('names what cannot be told apart and how to tell', () => {
-    const said = told({
-      verdict: 'faulty',
-      candidates: [
-        {
-          faults: [fault('bus.cap')],
-          probability: 0.97,
-          alike: [[fault('brk.switch'), fault('brk.diode')]],
-        },
-      ],
-    });
+  const alike: Partial<Diagnosis> = {
+    verdict: 'faulty',
+    candidates: [
+      {
+        faults: [fault('bus.cap')],
+        probability: 0.97,
+        alike: [[fault('brk.switch'), fault('brk.diode')]],
+      },
+    ],
+  };
+
+  it('names what no probe can tell apart and how to tell', () => {
+    const said = told({ ...alike, next: [] });
     expect(said.headline).toBe('One of these 2: disconnect the bank to tell.');
     expect(said.detail).toContain('Brake transistor is shorted and brake freewheel diode is shorted');
+  });
+
+  it('names the probe that would tell while there is one', () => {
+    const next = { red: 'BR', black: 'DC+', gainBits: 0.9, handling_s: 4, between: [[], []] } as const;
+    const said = told({ ...alike, next: [{ ...next, between: [[], []] }] });
+    expect(said.headline).toBe('One of these 2 so far.');
+    expect(said.detail).toContain('Next, BR to DC+ tells most.');
   });
 
   it('says most likely where another fits too', () => {

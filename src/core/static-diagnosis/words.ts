@@ -109,10 +109,11 @@ function named(best: Candidate, diagnosis: Diagnosis, stage: Stage): Conclusion 
     };
   if (rivals.length > 0) {
     const all = [best.faults, ...rivals];
+    const how = open === undefined ? `: ${howToTell(all.flat())}` : ' so far';
     return {
       tone: 'failed',
-      headline: `One of these ${all.length}: ${howToTell(all.flat())}.`,
-      detail: `${all.map((faults) => capital(faultsWords(faults, stage))).join('; ')}.`,
+      headline: `One of these ${all.length}${how}.`,
+      detail: `${all.map((faults) => capital(faultsWords(faults, stage))).join('; ')}.${more}`,
     };
   }
   if (others.length === 0)
