@@ -109,11 +109,12 @@ function lotsOf({ tables, rows }: Question, scored: readonly Scored[]): Lot[] {
  * better one shows the rest in another light, so this goes round until the best stays the best.
  */
 function fitted(question: Question, scored: readonly Scored[], start: Fit | undefined): Weighed[] {
-  const waiting = new Set(lotsOf(question, scored));
+  const lots = lotsOf(question, scored);
+  const waiting = new Set(lots);
   const done: Weighed[] = [];
   let near = start;
   for (let round = 0; round < mostRounds && waiting.size > 0; round += 1) {
-    const hopes = [...waiting].map((lot) => ({
+    const hopes = lots.map((lot) => ({
       lot,
       hope:
         near === undefined
@@ -122,9 +123,10 @@ function fitted(question: Question, scored: readonly Scored[], start: Fit | unde
     }));
     const bar = max(...hopes.map((h) => h.hope)) - unpromising;
     const chosen = hopes
-      .filter((h) => h.hope >= bar)
+      .filter((h) => h.hope >= bar && waiting.has(h.lot))
       .sort((a, b) => b.hope - a.hope)
       .slice(0, mostFits);
+    if (chosen.length === 0) break;
     for (const { lot } of chosen) {
       waiting.delete(lot);
       const { best, members, solutions } = lot;
