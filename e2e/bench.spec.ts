@@ -91,7 +91,7 @@ test('the motor still on the grading drum is seen, taken off, and everything is 
   await visit(page, `/jobs/${gradingDrum}/bench`);
   await page.getByRole('radio', { name: 'full' }).click();
   await measure(page, { stage, conditions: { motorConnected: true } }, 60);
-  const trap = page.getByRole('alert', { name: 'Trap: Motor still connected' });
+  const trap = page.getByRole('alert', { name: 'Trap: The motor is still connected.' });
   await expect(trap).toContainText('Take the motor leads off');
   await trap.getByRole('button', { name: 'Set aside, take all again' }).click();
   await expect(conclusion(page)).toContainText('Readings set aside');

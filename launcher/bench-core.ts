@@ -53,6 +53,7 @@ process.stdout.write(
     prepare_ms,
     wholePosterior_ms,
     prunedMass: effort.prunedMass,
+    roughMass: effort.roughMass,
     again_ms: timed(20, () => void diagnose(tables, full)),
     forward_ms: timed(20, () => void diagnose(tables, forward)),
     afterOneMore_ms: timed(20, () => void diagnose(tables, full.slice(0, 30))),

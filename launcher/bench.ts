@@ -15,6 +15,7 @@ interface Core {
   prepare_ms: number;
   wholePosterior_ms: number;
   prunedMass: number;
+  roughMass: number;
   again_ms: number;
   forward_ms: number;
   afterOneMore_ms: number;
@@ -84,6 +85,7 @@ export async function bench(): Promise<number> {
     '≤ 250 ms, tables prepared',
   );
   line('… share left out', c.prunedMass.toExponential(1), '≤ 1e-3');
+  line('… share weighed roughly, without a fit', c.roughMass.toExponential(1), 'reported');
   line('… the same readings again', `${c.again_ms.toFixed(0)} ms`, '≤ 50 ms');
   line('conclusion at 15 readings of a fixed plan, median', `${c.forward_ms.toFixed(0)} ms`, '≤ 50 ms');
   line('conclusion at 30 readings, median', `${c.afterOneMore_ms.toFixed(0)} ms`, '≤ 50 ms');

@@ -13,16 +13,14 @@ export interface Diagnosed {
   diagnosis: Diagnosis;
   /** Computing time of this answer, ms. */
   took_ms: number;
-  /** How much of the tables is solved ahead, 0 to 1. */
-  prepared: number;
 }
 
-let current: { tables: Tables; ahead: Generator<number>; prepared: number } | null = null;
+let current: { tables: Tables; ahead: Generator<number> } | null = null;
 
 function tablesOf(stage: Stage, meter: Meter): NonNullable<typeof current> {
   const tables = keptTables(stage, meter);
   if (current?.tables !== tables) {
-    current = { tables, ahead: prepare(tables), prepared: 0 };
+    current = { tables, ahead: prepare(tables) };
     solveAhead(current);
   }
   return current;
@@ -32,14 +30,11 @@ function tablesOf(stage: Stage, meter: Meter): NonNullable<typeof current> {
 function solveAhead(work: NonNullable<typeof current>): void {
   setTimeout(() => {
     if (work !== current) return;
-    const { value, done } = work.ahead.next();
-    work.prepared = done === true ? 1 : value;
-    if (done !== true) solveAhead(work);
+    if (work.ahead.next().done !== true) solveAhead(work);
   }, 0);
 }
 
 const api = {
-  prepare: (stage: Stage, meter: Meter): number => tablesOf(stage, meter).prepared,
   diagnose: (
     stage: Stage,
     meter: Meter,
@@ -49,7 +44,7 @@ const api = {
     const work = tablesOf(stage, meter);
     const started = performance.now();
     const diagnosis = diagnose(work.tables, readings, temperature_C);
-    return { diagnosis, took_ms: performance.now() - started, prepared: work.prepared };
+    return { diagnosis, took_ms: performance.now() - started };
   },
 };
 export type StaticDiagnosisWorker = typeof api;

@@ -99,6 +99,10 @@ function touch(before: Listening, volts: number, at_ms: number): { next: Listeni
   return { next: { ...next, state: 'settling' }, heard: null };
 }
 
+/** The same while nobody waits for a figure: what is touched now must be lifted before anything counts. */
+export const deaf = (now: Listening): Listening =>
+  now.state === 'open' ? now : { ...now, window: [], armed: false, state: 'settling' };
+
 /** Time has passed without a line. */
 export const listenOn = (before: Listening, now_ms: number): Listening =>
   now_ms - before.lastLineAt_ms > silent_ms && before.trouble !== 'silent'

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { hear, listening, listenOn, mayConfirmOpen, readLine, type Heard, type Listening } from '.';
+import { deaf, hear, listening, listenOn, mayConfirmOpen, readLine, type Heard, type Listening } from '.';
 
 /** Lines five a second, from 0 ms on. */
 function listen(lines: readonly string[], from: Listening = listening(0), start_ms = 0, every_ms = 200) {
@@ -96,6 +96,16 @@ describe('hands-free', () => {
     const { heard, now } = listen([open, ...held(0.45, 40)], listening(0), 0, 1);
     expect(heard).toEqual([]);
     expect(now.trouble).toBe('burst');
+  });
+
+  it('counts nothing that was touched while nobody waited for it, until the leads were lifted', () => {
+    let now = listening(0);
+    [open, ...held(0.45, 9)].forEach((line, i) => {
+      now = deaf(hear(now, line, i * 200).next);
+    });
+    const resting = listen(held(0.45, 9), now, 2000);
+    expect(resting.heard).toEqual([]);
+    expect(listen([open, ...held(0.45, 9)], resting.now, resting.at_ms).heard).toHaveLength(1);
   });
 
   it('remembers the battery warning of the meter', () => {

@@ -1,50 +1,47 @@
 import { at } from '../circuit';
 import { familyOf, isJunction, positionsOf, type FaultMode, type Position, type Stage } from '../power-stage';
 import type { Candidate, Diagnosis, NamedFault } from './diagnosis';
-import { freeColumns, type Fit } from './fit';
+import type { Fit } from './fit';
 import { column } from './ground';
 import { nameOfFaults, withFault } from './hypotheses';
 import { model } from './model';
 import type { Posterior, Question, Weighed } from './question';
-import { solution, type Hypothesis, type Solution } from './solve';
+import { isBlocked, solution, type Hypothesis, type Solution } from './solve';
 import { inertFaults } from './variants';
 
 // Taken once: looking a global up at every use costs more than the function itself.
-const { abs, exp, log, min } = Math;
+const { abs, log, min } = Math;
 
-const namesOf = (h: Hypothesis): NamedFault[] => h.faults.map(({ component, mode }) => ({ component, mode }));
+export const namesOf = ({ faults }: Hypothesis): NamedFault[] =>
+  faults.map(({ component, mode }) => ({ component, mode }));
 
-/** What an answer comes to with a unit's shared drops and a hypothesis' own open sizes, V. */
+/** What a fit's answer comes to with a unit's shared drops and the fit's own open sizes, V; Infinity: overload. */
 function comesTo(
-  solved: Solution,
+  { hypothesis, solutions, unknowns }: Fit,
+  i: number,
   common: Float64Array,
-  own: Float64Array,
-  free: ReadonlySet<number>,
   ceiling_V: number,
 ): number {
-  if (solved.overload && solved.columns.length === 0) return Infinity;
+  const solved = solutions[i] as Solution;
+  if (isBlocked(solved)) return Infinity;
   let volts = solved.volts;
   for (let e = 0; e < solved.columns.length; e += 1) {
     const c = solved.columns[e] as number;
-    volts += at(solved.values, e) * at(free.has(c) ? own : common, c);
+    volts += at(solved.values, e) * at(hypothesis.open.includes(c) ? unknowns : common, c);
   }
   return abs(volts) > ceiling_V ? Infinity : volts;
 }
 
-const freeOf = (h: Hypothesis): Set<number> => {
-  const { leaks, odd } = freeColumns(h);
-  return new Set([...leaks, ...odd, column.circumstance]);
-};
+/** Nearer than this two figures are the same to us, V. */
+const same_V = 3 * model.reading_V;
 
 /** Does a fit predict what a group's leader does, as far as the noise lets us see? */
-function equal({ rows, ceiling }: Question, group: Group, b: Fit, freeB: ReadonlySet<number>): boolean {
-  const common = group.leader.fit.unknowns;
-  return rows.every((_, i) => {
+const equal = ({ rows, ceiling }: Question, group: Group, other: Fit): boolean =>
+  rows.every((_, i) => {
     const x = at(group.expects, i);
-    const y = comesTo(b.solutions[i] as Solution, common, b.unknowns, freeB, ceiling.volts);
-    return x === y || abs(x - y) < 3 * model.reading_V;
+    const y = comesTo(other, i, group.leader.fit.unknowns, ceiling.volts);
+    return x === y || abs(x - y) < same_V;
   });
-}
 
 /** Hypotheses that the readings taken cannot tell apart, together. */
 export interface Group {
@@ -59,7 +56,8 @@ export interface Group {
 
 /** A name listed with less than this is not worth listing. */
 const negligible = 1e-9;
-const idle = 1e-7;
+/** What has less is not compared with anything: it counts as rest. */
+const idle = 1e-5;
 const mostEquivalents = 200;
 const worthAThought = 0.05;
 
@@ -71,25 +69,19 @@ export function groupsOf(question: Question, { weighed }: Posterior): Group[] {
   const groups: Group[] = [];
   const { ceiling } = question;
   for (const w of weighed) {
-    const own = w.members.reduce((sum, m) => sum + exp(m.score - (w.members[0]?.score ?? 0)), 0);
+    if (w.probability < idle) continue;
     const { fit } = w;
-    const free = freeOf(fit.hypothesis);
-    // What is next to impossible need not be compared with anything.
-    const home = w.probability < idle ? undefined : groups.find((g) => equal(question, g, fit, free));
-    const expects = (): Float64Array =>
-      Float64Array.from(fit.solutions, (s) => comesTo(s, fit.unknowns, fit.unknowns, free, ceiling.volts));
-    const group: Group = home ?? {
-      leader: w,
-      expects: expects(),
-      weighed: [],
-      probability: 0,
-      byName: new Map(),
-    };
-    if (home === undefined) groups.push(group);
+    let group = groups.find((g) => equal(question, g, fit));
+    if (group === undefined) {
+      const expects = Float64Array.from(fit.solutions, (_, i) =>
+        comesTo(fit, i, fit.unknowns, ceiling.volts),
+      );
+      group = { leader: w, expects, weighed: [], probability: 0, byName: new Map() };
+      groups.push(group);
+    }
     group.probability += w.probability;
     group.weighed.push(w);
-    for (const { hypothesis, score } of w.members) {
-      const probability = (w.probability * exp(score - (w.members[0]?.score ?? 0))) / own;
+    for (const { hypothesis, probability } of w.members) {
       const known = group.byName.get(hypothesis.name);
       if (known === undefined)
         group.byName.set(hypothesis.name, { faults: namesOf(hypothesis), probability });
@@ -144,17 +136,17 @@ export function candidatesOf(question: Question, groups: readonly Group[]): Cand
 export function unseenOf(question: Question, best: Weighed): NamedFault[] {
   const { tables, rows } = question;
   const { hypothesis } = best.fit;
-  const hidden = tables.variants.flatMap((variant) => {
-    const { component, mode, ohm } = variant.fault;
+  const hidden = tables.variants.flatMap(({ fault, weightTogether }, v) => {
+    const { component, mode, ohm } = fault;
     // A leak counts at about its usual size.
-    if (mode === 'leaky' && variant.weightTogether === 0) return [];
+    if (mode === 'leaky' && weightTogether === 0) return [];
     if (mode === 'leaky' && abs(log((ohm ?? 0) / 1000)) > 0.5) return [];
-    const more = withFault(tables, hypothesis, variant);
+    const more = withFault(tables, hypothesis, v);
     if (more === null) return [];
     const same = rows.every((row) => {
       const a = solution(tables, hypothesis, row);
       const b = solution(tables, more, row);
-      return a === b || (a.overload && b.overload) || abs(a.volts - b.volts) < 3 * model.reading_V;
+      return a === b || (a.overload && b.overload) || abs(a.volts - b.volts) < same_V;
     });
     return same ? [{ component, mode }] : [];
   });
@@ -189,16 +181,13 @@ export function positionStates(
 ): Diagnosis['positions'] {
   const { stage, variants } = question.tables;
   const chances = new Map<string, Map<FaultMode, number>>();
-  for (const w of weighed) {
-    const top = w.members[0]?.score ?? 0;
-    const own = w.members.reduce((sum, m) => sum + exp(m.score - top), 0);
-    for (const { hypothesis, score } of w.members)
+  for (const { members } of weighed)
+    for (const { hypothesis, probability } of members)
       for (const { component, mode } of hypothesis.faults) {
         const modes = chances.get(component) ?? new Map<FaultMode, number>();
         chances.set(component, modes);
-        modes.set(mode, (modes.get(mode) ?? 0) + (w.probability * exp(score - top)) / own);
+        modes.set(mode, (modes.get(mode) ?? 0) + probability);
       }
-  }
   const hidden = new Set(unseen.map((f) => `${f.component} ${f.mode}`));
   return positionsOf(stage).map((component) => {
     const modes = chances.get(component) ?? new Map<FaultMode, number>();

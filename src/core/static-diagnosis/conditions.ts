@@ -1,14 +1,13 @@
 import { at, saturationAt, thermalVolts } from '../circuit';
 import { typicalDevices, type Family } from '../power-stage';
 import type { Condition, ConditionCode } from './diagnosis';
-import { decimalFactors, expectedOf, type Expectation, type Fit } from './fit';
+import { decimalFactors, expectedOf, normalBelow, type Expectation, type Fit } from './fit';
 import { column, families, usual_A, usualTemperature_C } from './ground';
 import { model } from './model';
-import { slipsOf } from './judge';
 import type { Posterior, Question, Weighed } from './question';
 
 // Taken once: looking a global up at every use costs more than the function itself.
-const { abs, exp, log, max, min } = Math;
+const { abs, log, max, min } = Math;
 
 /** A condition is asserted from this probability on. */
 export const asserted = 0.5;
@@ -75,8 +74,6 @@ export const familyShiftOf = (
 ): Record<string, number> =>
   Object.fromEntries(families.map((f) => [f, (familyShift_V[f] ?? 0) + at(unknowns, column.family(f))]));
 
-const normalTail = (x: number): number => 1 / (1 + exp(-1.7 * x));
-
 /** Are all drops off the same way, more than makes differ among themselves? */
 function drift(question: Question, best: Fit, temperature_C: number | undefined): Condition[] {
   const read = new Set(
@@ -95,9 +92,10 @@ function drift(question: Question, best: Fit, temperature_C: number | undefined)
   const mean = shifts.reduce((a, b) => a + b, 0) / shifts.length;
   const low = max(...shifts);
   const high = min(...shifts);
-  const hot = normalTail((-mean - model.hotBelow_V) / model.driftDoubt_V) * (low < -model.allOff_V ? 1 : 0.3);
+  const hot =
+    normalBelow((-mean - model.hotBelow_V) / model.driftDoubt_V) * (low < -model.allOff_V ? 1 : 0.3);
   const flat =
-    normalTail((mean - model.flatAbove_V) / model.driftDoubt_V) * (high > model.allOff_V ? 1 : 0.3);
+    normalBelow((mean - model.flatAbove_V) / model.driftDoubt_V) * (high > model.allOff_V ? 1 : 0.3);
   const off = `They are ${abs(mean * 1000).toFixed(0)} mV ${mean < 0 ? 'under' : 'over'} the usual.`;
   return [
     ...(hot > 0.05 ? [condition('hot-unit', hot, off)] : []),
@@ -105,18 +103,18 @@ function drift(question: Question, best: Fit, temperature_C: number | undefined)
   ];
 }
 
-/** A figure that fits with its decimal point moved. */
-function slips(question: Question, best: Fit): Condition[] {
-  const moved = slipsOf(question, best).flatMap((o) => {
-    const expected = expectedOf(best, question.observations.indexOf(o));
-    if (o.state !== 'finite' || !Number.isFinite(expected)) return [];
+/** Figures that fit with their decimal point moved; as sure as the fit is that they are slips. */
+function slips({ observations }: Question, best: Fit): Condition[] {
+  const moved = observations.flatMap((o, i) => {
+    const doubt = 1 - at(best.trust, i);
+    const expected = expectedOf(best, i);
+    if (o.state !== 'finite' || doubt < asserted || !Number.isFinite(expected)) return [];
     const factor = decimalFactors.find((f) => abs(o.volts / f - expected) < 5 * model.reading_V);
-    return factor === undefined ? [] : [{ probe: o.probe, meant: o.volts / factor }];
+    if (factor === undefined) return [];
+    const meant = (o.volts / factor).toFixed(3);
+    return [condition('entry-slip', doubt, `${o.probe.red} to ${o.probe.black} would fit as ${meant} V.`)];
   });
-  const [one] = moved;
-  if (one === undefined) return [];
-  const said = `${one.probe.red} to ${one.probe.black} would fit as ${one.meant.toFixed(3)} V.`;
-  return [condition('entry-slip', 0.9, said)];
+  return moved.slice(0, 1);
 }
 
 /** Every trap that the figures betray, likeliest first. */
@@ -127,15 +125,11 @@ export function conditionsOf(
   temperature_C: number | undefined,
 ): Condition[] {
   const chances = new Map<ConditionCode, number>();
-  for (const w of weighed) {
-    const top = w.members[0]?.score ?? 0;
-    const own = w.members.reduce((sum, m) => sum + exp(m.score - top), 0);
-    for (const { hypothesis, score } of w.members) {
+  for (const { members } of weighed)
+    for (const { hypothesis, probability } of members) {
       const code = question.tables.circumstances[hypothesis.circumstance]?.code ?? null;
-      if (code !== null)
-        chances.set(code, (chances.get(code) ?? 0) + (w.probability * exp(score - top)) / own);
+      if (code !== null) chances.set(code, (chances.get(code) ?? 0) + probability);
     }
-  }
   return [
     ...[...chances].filter(([, p]) => p > 0.05).map(([code, p]) => condition(code, p)),
     ...slips(question, best.fit),

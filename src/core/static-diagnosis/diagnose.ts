@@ -6,6 +6,7 @@ import { invalid, type Candidate, type Condition, type Diagnosis, type NextProbe
 import { tablesFor } from './hypotheses';
 import { inSoundBand, judgeReadings, repeatsOf, slipsOf } from './judge';
 import { explanationsBefore, explanationsOf, nextProbes } from './next-probe';
+import { suspected } from './model';
 import { observe, type Observation, type Taken } from './observations';
 import type { Question } from './question';
 import { firstLook, weigh } from './search';
@@ -46,7 +47,10 @@ function unusable(stage: Stage, observations: readonly Observation[]): Diagnosis
       'only-overload',
       'Every reading is overload: check leads, meter range and contact first.',
       {
-        conditions: observations.length < 8 ? [] : [condition('leads-swapped', 0.6)],
+        conditions:
+          observations.length < suspected.allOverload.from
+            ? []
+            : [condition('leads-swapped', suspected.allOverload.chance)],
       },
     );
   if (observations.every((o) => o.state === 'finite' && Math.abs(o.volts) < 0.02))
@@ -54,7 +58,12 @@ function unusable(stage: Stage, observations: readonly Observation[]): Diagnosis
       'only-zero',
       'Every reading is zero: touch the leads together and apart, then try again.',
       {
-        conditions: [condition('leads-shorted', observations.length < 3 ? 0.7 : 0.97)],
+        conditions: [
+          condition(
+            'leads-shorted',
+            observations.length < suspected.allZero.from ? suspected.allZero.few : suspected.allZero.many,
+          ),
+        ],
       },
     );
   return null;
@@ -150,6 +159,7 @@ export function diagnose(tables: Tables, readings: readonly Taken[], temperature
     effort: {
       hypotheses: posterior.looked,
       fitted: posterior.fitted,
+      roughMass: posterior.roughMass,
       prunedMass: posterior.prunedMass,
     },
   };

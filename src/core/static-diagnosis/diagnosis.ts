@@ -63,8 +63,8 @@ export interface Diagnosis {
   readings: ReadingJudgement[];
   /** Fitted drop of each family relative to the typical one, V. */
   familyShift_V: Record<string, number>;
-  /** What the computing looked at, and an estimate of the share it left out. */
-  effort: { hypotheses: number; fitted: number; prunedMass: number };
+  /** What the computing looked at and fitted; the shares it weighed roughly and left out. */
+  effort: { hypotheses: number; fitted: number; roughMass: number; prunedMass: number };
 }
 
 export const invalid = (code: string, text: string, extra: Partial<Diagnosis> = {}): Diagnosis => ({
@@ -80,6 +80,6 @@ export const invalid = (code: string, text: string, extra: Partial<Diagnosis> = 
   caseNotes: [{ code, text }],
   readings: [],
   familyShift_V: {},
-  effort: { hypotheses: 0, fitted: 0, prunedMass: 0 },
+  effort: { hypotheses: 0, fitted: 0, roughMass: 0, prunedMass: 0 },
   ...extra,
 });

@@ -2,7 +2,7 @@ import { at } from '../circuit';
 import { model } from './model';
 import type { Observation } from './observations';
 import { column } from './ground';
-import { effect, type Hypothesis, type Solution } from './solve';
+import { effect, isBlocked, type Hypothesis, type Solution } from './solve';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { abs, exp, log, log1p, max, min, sqrt } = Math;
@@ -23,11 +23,12 @@ export interface Fit {
 const floor = log(model.slip / model.slipRange_V);
 const logTwoPi = log(2 * Math.PI);
 
+/** The chance that a normal variate lies below x deviations, by its logistic likeness. */
+export const normalBelow = (x: number): number => 1 / (1 + exp(-1.7 * x));
+
 /** The chance that a display shows overload for a predicted voltage. */
-function overloadChance(volts: number, ceiling_V: number): number {
-  const x = (abs(volts) - ceiling_V) / model.ceiling_V;
-  return 1 / (1 + exp(-1.7 * x));
-}
+const overloadChance = (volts: number, ceiling_V: number): number =>
+  normalBelow((abs(volts) - ceiling_V) / model.ceiling_V);
 
 /** ln likelihood of the observed state alone; finite figures are weighed in the fit. */
 function stateScore(observation: Observation, predicted_V: number, ceiling_V: number): number {
@@ -121,6 +122,9 @@ interface Figure {
 const goodScore = (f: Figure, left_V: number): number =>
   log(1 - model.slip) - 0.5 * (left_V / f.spread) ** 2 - log(f.spread) - 0.5 * logTwoPi;
 
+/** What a slip costs against a figure that fits, nats: no reading can cost a hypothesis more. */
+export const slipCost = log((1 - model.slip) / model.reading_V) - 0.5 * logTwoPi - floor;
+
 /** Factors by which a decimal point in the wrong place changes a figure. */
 export const decimalFactors = [10, 0.1, 100, 0.01, 1000] as const;
 
@@ -146,19 +150,16 @@ export interface Expectation {
   spread: Float64Array;
 }
 
+/** How far a column may lie from what was expected, under one hypothesis. */
+export function spreadOf({ open, faults }: Hypothesis, { spread }: Expectation, c: number): number {
+  if (!open.includes(c) || c === column.circumstance) return at(spread, c);
+  if (c < column.leak0) return model.degradedSpread_V;
+  return faults.length > 1 ? model.leakSpreadBeside : model.leakSpread;
+}
+
 const rounds = 6;
 /** A fit that moves less than this from one round to the next has settled, V. */
 const settled_V = 4e-4;
-
-/** Columns that a hypothesis leaves wider open than a sound device. */
-export function freeColumns({ faults }: Hypothesis): { leaks: Set<number>; odd: Set<number> } {
-  const of = (mode: string, place: (f: (typeof faults)[number]) => number) =>
-    new Set(faults.filter((f) => f.mode === mode).map(place));
-  return {
-    leaks: of('leaky', (f) => column.leak(f.component)),
-    odd: of('degraded', (f) => column.device(f.component)),
-  };
-}
 
 /**
  * Most likely unknowns under one hypothesis (iteratively re-weighted least squares: a slip of one
@@ -173,11 +174,11 @@ export function fit(
   solutions: readonly Solution[],
   { expectation, ceiling, near }: { expectation: Expectation; ceiling: Ceiling; near?: Fit | undefined },
 ): Fit {
-  const { odd } = freeColumns(hypothesis);
-  const isDevice = (u: number) => u < column.leak0 && !odd.has(u);
+  const { open } = hypothesis;
+  const isDevice = (u: number) => u < column.leak0 && !open.includes(u);
   const finite = observations.flatMap((observation, i): Figure[] => {
     const solved = solutions[i] as Solution;
-    if (observation.state !== 'finite' || (solved.overload && solved.columns.length === 0)) return [];
+    if (observation.state !== 'finite' || isBlocked(solved)) return [];
     const spread = model.reading_V / sqrt(min(observation.repeats, 4));
     return [{ i, solved, volts: observation.volts, residual: observation.volts - solved.volts, spread }];
   });
@@ -192,14 +193,10 @@ export function fit(
   });
   const n = active.length;
   const studentGain = (model.deviceFreedom + 1) / model.deviceFreedom;
-  const leakSpread = hypothesis.faults.length > 1 ? model.leakSpreadBeside : model.leakSpread;
-  const spreadOf = (c: number): number =>
-    odd.has(c)
-      ? model.degradedSpread_V
-      : c >= column.leak0 && c < column.circumstance
-        ? leakSpread
-        : at(expectation.spread, c);
-  const precision = Float64Array.from(active, (c) => (isDevice(c) ? studentGain : 1) / spreadOf(c) ** 2);
+  const precision = Float64Array.from(
+    active,
+    (c) => (isDevice(c) ? studentGain : 1) / spreadOf(hypothesis, expectation, c) ** 2,
+  );
   const centre = Float64Array.from(active, (c) => at(expectation.centre, c));
   const x = Float64Array.from(active, (c) =>
     near === undefined ? at(expectation.centre, c) : at(near.unknowns, c),
@@ -264,7 +261,7 @@ export function fit(
   const figures = new Set(finite.map((f) => f.i));
   observations.forEach((observation, i) => {
     const solved = solutions[i] as Solution;
-    const expected = solved.columns.length === 0 ? solved.volts : solved.volts + effect(solved, unknowns);
+    const expected = solved.volts + effect(solved, unknowns);
     score += stateOf(ceiling, observations, i, expected);
     if ((observation.state === 'finite') === abs(expected) > ceiling.volts) trust[i] = 0;
     // A finite figure where overload was predicted can only be a slip: its state has paid for that,
@@ -277,7 +274,5 @@ export function fit(
 /** What the fit expects a reading of its to be, V; Infinity for overload. */
 export function expectedOf(fitted: Fit, i: number): number {
   const solved = fitted.solutions[i] as Solution;
-  return solved.columns.length === 0 && solved.overload
-    ? Infinity
-    : solved.volts + effect(solved, fitted.unknowns);
+  return isBlocked(solved) ? Infinity : solved.volts + effect(solved, fitted.unknowns);
 }

@@ -23,6 +23,10 @@ const { exp, log } = Math;
 export const usualTemperature_C = 25;
 /** Drops are compared at this current; a device's own deviation is its deviation here. */
 export const usual_A = 1e-3;
+
+/** A position's number: looked up in every inner loop. */
+export const placeOf = Object.fromEntries(positions.map((p, i) => [p, i])) as Record<Position, number>;
+
 /**
  * What every unit leaves open, as columns of a fit: each device's own deviation (V at the usual
  * current), each leak's resistance (ln), what the circumstance leaves open (ln), and what all devices
@@ -30,10 +34,10 @@ export const usual_A = 1e-3;
  */
 export const families: readonly Family[] = ['rectifier', 'freewheel', 'brake', 'precharge'];
 export const column = {
-  device: (position: Position): number => positions.indexOf(position),
+  device: (position: Position): number => placeOf[position],
   /** The columns before this are the devices' own. */
   leak0: positions.length,
-  leak: (position: Position): number => positions.length + positions.indexOf(position),
+  leak: (position: Position): number => positions.length + placeOf[position],
   circumstance: 2 * positions.length,
   /** From here on the columns are shared by all devices. */
   firstFamily: 2 * positions.length + 1,
@@ -50,8 +54,9 @@ export interface Ground {
   diode: Int32Array;
   resistor: Int32Array;
   path: Int32Array;
-  /** Of each diode: its position. */
-  positionOf: readonly Position[];
+  /** Of each diode: the columns of its own deviation and of its family's drop. */
+  deviceColumn: Int32Array;
+  familyColumn: Int32Array;
   brakeResistor: number;
   busCharge: number;
 }
@@ -75,14 +80,15 @@ export function groundOf(circumstance: Circumstance, familyShift_V: Partial<Reco
       : [{ type: 'R', name: 'brake.resistor', a: 'BR', b: 'DC+', ohm: brakeResistor_ohm }];
   const network = compile([...base, ...paths, ...resistor], terminals);
   const conductors = network.links.flatMap(({ element }) => (element.type === 'D' ? [] : [element.name]));
-  const diodes = network.diodes.map((d) => d.name);
+  const diodes = network.diodes.map((d) => d.name as Position);
   return {
     circumstance,
     network,
     diode: Int32Array.from(positions, (p) => diodes.indexOf(p)),
     resistor: Int32Array.from(positions, (p) => conductors.indexOf(p)),
     path: Int32Array.from(positions, (p) => conductors.indexOf(`F.${p}`)),
-    positionOf: network.diodes.map((d) => d.name as Position),
+    deviceColumn: Int32Array.from(diodes, column.device),
+    familyColumn: Int32Array.from(diodes, (d) => column.family(familyOf(d) as Family)),
     brakeResistor: conductors.indexOf('brake.resistor'),
     busCharge: conductors.indexOf('bus.charge'),
   };
@@ -92,7 +98,7 @@ export const ohmOf = (fault: Fault): number =>
   fault.ohm ?? (fault.mode === 'short' ? defaultShortOhm : defaultLeakOhm);
 
 /** The changes that faults make, at their nominal sizes or at those fitted. */
-export function changesOf(ground: Ground, faults: readonly Fault[], fitted?: Float64Array): Changes {
+function changesOf(ground: Ground, faults: readonly Fault[], fitted?: Float64Array): Changes {
   const diodes = new Map<
     number,
     { diode: number; saturation_A?: number; emission_V?: number; shift_V?: number }
@@ -100,25 +106,21 @@ export function changesOf(ground: Ground, faults: readonly Fault[], fitted?: Flo
   const conductors: { conductor: number; conductance_S?: number; emf_V?: number }[] = [];
   const { numbers } = ground.network;
   if (fitted !== undefined)
-    ground.positionOf.forEach((position, diode) => {
+    ground.deviceColumn.forEach((own, diode) => {
       const slope = at(fitted, column.slope);
       const usual = at(numbers.emission_V, diode);
       const emission_V = usual * (1 + slope);
       const drop_V = usual * log(usual_A / at(numbers.saturation_A, diode));
-      const family = familyOf(position);
       diodes.set(diode, {
         diode,
         emission_V,
         // The slope turns the curve about the usual current.
         saturation_A: usual_A * exp(-drop_V / emission_V),
-        shift_V:
-          at(numbers.shift_V, diode) +
-          at(fitted, column.device(position)) +
-          (family === null ? 0 : at(fitted, column.family(family))),
+        shift_V: at(numbers.shift_V, diode) + at(fitted, own) + at(fitted, at(ground.familyColumn, diode)),
       });
     });
   for (const fault of faults) {
-    const p = positions.indexOf(fault.component);
+    const p = placeOf[fault.component];
     const diode = at(ground.diode, p);
     const resistor = at(ground.resistor, p);
     if (fault.mode === 'short' || fault.mode === 'leaky') {

@@ -8,7 +8,7 @@ import {
   type Stage,
 } from '../power-stage';
 import { circumstancesOf } from './circumstances';
-import { groundOf } from './ground';
+import { column, groundOf } from './ground';
 import { share } from './model';
 import { solution, type Hypothesis, type Tables } from './solve';
 import { normalisers, pairWeight, variantsOf, type Variant } from './variants';
@@ -19,22 +19,44 @@ export const nameOfFaults = (faults: readonly { component: string; mode: string 
     .sort()
     .join(' + ');
 
-const hypothesis = (
-  circumstance: number,
-  faults: readonly Fault[],
-  prior: number,
-  without: readonly Hypothesis[],
-  twin: Hypothesis | null = null,
-): Hypothesis => ({
-  circumstance,
+/** The columns that a fault of this kind leaves open. */
+const openOf = ({ component, mode }: Fault): number[] =>
+  mode === 'leaky' ? [column.leak(component)] : mode === 'degraded' ? [column.device(component)] : [];
+
+function hypothesis({
+  circumstance = 0,
+  fits = false,
   faults,
-  name: nameOfFaults(faults),
-  logPrior: Math.log(prior),
+  variants,
+  prior,
   without,
-  twin,
-  solved: [],
-  reaches: null,
-});
+  twin = null,
+}: {
+  circumstance?: number;
+  /** The circumstance has a size of its own that is fitted. */
+  fits?: boolean;
+  faults: readonly Fault[];
+  variants: readonly number[];
+  prior: number;
+  without: readonly Hypothesis[];
+  twin?: Hypothesis | null;
+}): Hypothesis {
+  return {
+    circumstance,
+    faults,
+    variants,
+    open: [...faults.flatMap(openOf), ...(fits ? [column.circumstance] : [])],
+    name: nameOfFaults(faults),
+    logPrior: Math.log(prior),
+    without,
+    twin,
+    solved: [],
+    reaches: null,
+  };
+}
+
+const keyOf = (circumstance: number, variants: readonly number[]): string =>
+  `${circumstance}:${variants.join()}`;
 
 const isGross = ({ mode }: Fault): boolean => mode === 'short' || mode === 'open';
 
@@ -52,30 +74,49 @@ export function tablesFor(
   const circumstances = circumstancesOf(stage);
   const norm = normalisers(variants);
   const usual = circumstances[0]?.prior ?? 1;
-  const sound = hypothesis(0, [], usual * share.sound, []);
-  const single = (v: Variant) => hypothesis(0, [v.fault], usual * norm.one * v.weight, [sound]);
-  const faulty = variants.map(single);
-  const pairs = variants.flatMap((a, i) =>
-    variants.slice(i + 1).flatMap((b, j) => {
-      const weight = pairWeight(a, b);
+  const sound = hypothesis({ faults: [], variants: [], prior: usual * share.sound, without: [] });
+  const faulty = variants.map((v, i) =>
+    hypothesis({ faults: [v.fault], variants: [i], prior: usual * norm.one * v.weight, without: [sound] }),
+  );
+  const pairs = faulty.flatMap((one, i) =>
+    faulty.slice(i + 1).flatMap((other, d) => {
+      const j = i + 1 + d;
+      const weight = pairWeight(variants[i] as Variant, variants[j] as Variant);
       if (weight === 0) return [];
-      const [withoutA, withoutB] = [faulty[i + 1 + j] as Hypothesis, faulty[i] as Hypothesis];
-      return [hypothesis(0, [a.fault, b.fault], usual * norm.two * weight, [withoutA, withoutB])];
+      const faults = [...one.faults, ...other.faults];
+      const prior = usual * norm.two * weight;
+      return [hypothesis({ faults, variants: [i, j], prior, without: [other, one] })];
     }),
   );
-  const trapped = circumstances.flatMap((circumstance, c) => {
-    if (circumstance.code === null) return [];
-    if (circumstance.mirrored)
-      return [sound, ...faulty].map((twin) =>
-        hypothesis(c, twin.faults, (Math.exp(twin.logPrior) / usual) * circumstance.prior, [], twin),
-      );
-    const base = hypothesis(c, [], circumstance.prior * share.sound, []);
-    const has = new Set(positionsOf(circumstance.stage));
+  const trapped = circumstances.flatMap((trap, circumstance) => {
+    if (trap.code === null) return [];
+    if (trap.mirrored)
+      return [sound, ...faulty].map((twin) => mirrored(twin, circumstance, trap.prior / usual));
+    const fits = trap.busVolts !== 0 || trap.brakeResistor_ohm !== null;
+    const common = { circumstance, fits };
+    const base = hypothesis({
+      ...common,
+      faults: [],
+      variants: [],
+      prior: trap.prior * share.sound,
+      without: [],
+    });
+    const has = new Set(positionsOf(trap.stage));
     return [
       base,
-      ...variants
-        .filter((v) => isGross(v.fault) && has.has(v.fault.component))
-        .map((v) => hypothesis(c, [v.fault], circumstance.prior * norm.one * v.weight, [base])),
+      ...variants.flatMap(({ fault, weight }, i) =>
+        isGross(fault) && has.has(fault.component)
+          ? [
+              hypothesis({
+                ...common,
+                faults: [fault],
+                variants: [i],
+                prior: trap.prior * norm.one * weight,
+                without: [base],
+              }),
+            ]
+          : [],
+      ),
     ];
   });
   const probes: Probe[] = fullPlan(stage).map(({ red, black }) => ({ red, black }));
@@ -88,57 +129,68 @@ export function tablesFor(
     grounds: circumstances.map((c) => groundOf(c, familyShift_V)),
     probes,
     rows: new Map(probes.map((p, row) => [probeKey(p), row])),
+    mirrors: [],
     singles: [sound, ...faulty],
     trapped,
     pairs,
-    more: new Map(),
+    known: new Map(
+      [sound, ...faulty, ...trapped, ...pairs].map((h) => [keyOf(h.circumstance, h.variants), h]),
+    ),
     others: new Map(),
     polished: new Map(),
-    counts: { solved: 0, shared: 0 },
     last: null,
   };
 }
 
-/** A hypothesis with one more fault; null where it has a fault of that part already. */
-export function withFault(tables: Tables, h: Hypothesis, variant: Variant): Hypothesis | null {
-  const { fault } = variant;
+/** What a hypothesis becomes when red and black are the other way round. */
+const mirrored = (twin: Hypothesis, circumstance: number, share: number): Hypothesis =>
+  hypothesis({
+    circumstance,
+    faults: twin.faults,
+    variants: twin.variants,
+    prior: Math.exp(twin.logPrior) * share,
+    without: [],
+    twin,
+  });
+
+/**
+ * A hypothesis with one more fault; null where it has a fault of that part already.
+ * @param variant number of the fault among the tables' variants
+ */
+export function withFault(tables: Tables, h: Hypothesis, variant: number): Hypothesis | null {
+  const { fault, weight } = tables.variants[variant] as Variant;
   if (h.faults.some((f) => f.component === fault.component)) return null;
-  const key = `${h.circumstance} ${keyOfSizes([...h.faults, fault])}`;
-  const known = lookup(tables).get(key);
+  const variants = [...h.variants, variant].sort((a, b) => a - b);
+  const key = keyOf(h.circumstance, variants);
+  const known = tables.known.get(key);
   if (known !== undefined) return known;
-  const faults = [...h.faults, fault];
-  const norm = tables.variants.reduce((sum, v) => sum + v.weight, 0);
-  const without = faults.map((_, i) =>
-    i === faults.length - 1 ? h : (withFault(tables, withoutFault(tables, h, i), variant) as Hypothesis),
-  );
-  const prior = (Math.exp(h.logPrior) * share.three * variant.weight) / norm / share.two;
-  const made = hypothesis(h.circumstance, faults, prior, without);
-  lookup(tables).set(key, made);
+  const make = (): Hypothesis => {
+    if (h.twin !== null) return mirrored(withFault(tables, h.twin, variant) as Hypothesis, h.circumstance, 1);
+    const norm = tables.variants.reduce((sum, v) => sum + v.weight, 0);
+    return hypothesis({
+      circumstance: h.circumstance,
+      fits: h.open.includes(column.circumstance),
+      faults: variants.map((i) => (tables.variants[i] as Variant).fault),
+      variants,
+      prior: (Math.exp(h.logPrior) * share.three * weight) / norm / share.two,
+      without: variants.map((left) =>
+        left === variant ? h : (withFault(tables, smaller(tables, h, left), variant) as Hypothesis),
+      ),
+    });
+  };
+  const made = make();
+  tables.known.set(key, made);
   return made;
 }
 
-const keyOfSizes = (faults: readonly Fault[]): string =>
-  faults
-    .map((f) => `${f.component} ${f.mode} ${f.ohm ?? ''}`)
-    .sort()
-    .join(' + ');
-
-/** Every hypothesis by its faults; the prepared ones are entered when it is first asked. */
-function lookup(tables: Tables): Map<string, Hypothesis> {
-  if (tables.more.size === 0)
-    for (const h of [...tables.singles, ...tables.trapped, ...tables.pairs])
-      tables.more.set(`${h.circumstance} ${keyOfSizes(h.faults)}`, h);
-  return tables.more;
-}
-
-function withoutFault(tables: Tables, h: Hypothesis, i: number): Hypothesis {
-  const smaller = h.without[i];
-  if (smaller !== undefined) return smaller;
-  const key = `${h.circumstance} ${keyOfSizes(h.faults.filter((_, k) => k !== i))}`;
-  const known = lookup(tables).get(key);
-  if (known === undefined) throw new RangeError(`no hypothesis ${key}`);
-  return known;
-}
+/** The same without one of its faults: made with it, so it is there. */
+const smaller = (tables: Tables, h: Hypothesis, left: number): Hypothesis =>
+  tables.known.get(
+    keyOf(
+      h.circumstance,
+      h.variants.filter((v) => v !== left),
+    ),
+  ) as Hypothesis;
 
 /**
  * Solves ahead what readings will ask for, some hypotheses at a time.

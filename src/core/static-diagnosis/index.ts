@@ -20,10 +20,17 @@ export type {
 export { prepare, tablesFor } from './hypotheses';
 export { directBand, directJunction } from './junctions';
 export { soundBand } from './model';
-export { handlingSeconds } from './next-probe';
 export type { Taken } from './observations';
 export type { Tables } from './solve';
-export { bareNameOf, conclude, faultsWords, faultWords, nameOf, type Conclusion } from './words';
+export {
+  bareNameOf,
+  conclude,
+  faultsWords,
+  faultWords,
+  nameOf,
+  trapHeadlines,
+  type Conclusion,
+} from './words';
 
 const kept = new Map<string, Tables>();
 /** Tables weigh some tens of megabytes once solved. */

@@ -9,7 +9,7 @@ import {
   type Stage,
 } from '../power-stage';
 import type { ReadingJudgement } from './diagnosis';
-import { expectedOf, type Fit } from './fit';
+import type { Fit } from './fit';
 import { column } from './ground';
 import { directBand, directJunction } from './junctions';
 import { model } from './model';
@@ -46,7 +46,7 @@ export function judgeReadings(
 }
 
 /** Devices that stand off their sisters under a fit, with the probe that reads them. */
-export const oddDevices = (
+const oddDevices = (
   { observations }: Question,
   best: Fit,
 ): { position: Position; off_V: number; probe: Probe }[] =>
@@ -87,7 +87,3 @@ export const inSoundBand = ({ observations }: Question, component: Position): bo
     const band = directBand(o.probe);
     return band === null || (o.volts >= band[0] && o.volts <= band[1]);
   });
-
-/** What the best explanation expects of each reading, V; Infinity for overload. */
-export const expectations = ({ observations }: Question, best: Fit): number[] =>
-  observations.map((_, i) => expectedOf(best, i));

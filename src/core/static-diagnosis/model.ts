@@ -86,6 +86,14 @@ export const circumstancePrior = {
   'wrong-stage': 0.002,
 } as const;
 
+/** What is likely where no verdict can be given at all (common practice, no source). */
+export const suspected = {
+  /** All of so many probes overload: the leads are swapped, rather than nothing touched. */
+  allOverload: { from: 8, chance: 0.6 },
+  /** All readings zero: few, many. */
+  allZero: { few: 0.7, many: 0.97, from: 3 },
+} as const;
+
 /** Faults that come together more often than by chance, as factors (common practice, no source). */
 export const together = {
   /** Upper and lower device of one leg. */

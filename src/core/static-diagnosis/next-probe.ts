@@ -1,7 +1,7 @@
 import { probeKey, type Probe, type Stage } from '../power-stage';
 import type { NamedFault, NextProbe } from './diagnosis';
 import { model } from './model';
-import type { Group } from './candidates';
+import { namesOf, type Group } from './candidates';
 import type { Question } from './question';
 import { effect, rowOf, solution, type Hypothesis, type Tables } from './solve';
 
@@ -17,7 +17,7 @@ const handling = { touch: 2, leadMoved: 2, fillPerMillifarad: 2.5, longestFill: 
  * @param last where the leads are now
  * @param filled the bank was filled to overload already
  */
-export function handlingSeconds(
+function handlingSeconds(
   stage: Stage,
   probe: Probe,
   { last, blocks, filled }: { last: Probe | null; blocks: boolean; filled: boolean },
@@ -33,15 +33,18 @@ const entropy = (weights: Iterable<number>): number => {
   return sum;
 };
 
+const faultsOf = (h: Hypothesis | undefined): NamedFault[] => (h === undefined ? [] : namesOf(h));
+
 /** What tells no more than this is not worth a probe, bits. */
-export const worthless = 0.01;
+const worthless = 0.01;
 const mostWeighed = 120;
+const worthWeighing = 1e-4;
 
 interface Answers {
   /** What each explanation expects, in bins; with its share. */
   bins: Map<string, number>;
   /** The likeliest explanation of each bin. */
-  likeliest: Map<string, NamedFault[]>;
+  likeliest: Map<string, Hypothesis>;
 }
 
 /**
@@ -62,17 +65,17 @@ export function nextProbes(
   if (sound === undefined) return [];
   return tables.probes
     .slice()
-    .flatMap((probe) => {
+    .flatMap((probe): NextProbe[] => {
       if (taken.has(probeKey(probe))) return [];
       const row = rowOf(tables, probe);
       const { bins, likeliest } = likely.reduce<Answers>(
-        (answers, { hypothesis, unknowns, share, faults }) => {
+        (answers, { hypothesis, unknowns, share }) => {
           const solved = solution(tables, hypothesis, row);
           const key = solved.overload
             ? 'OL'
             : String(round((solved.volts + effect(solved, unknowns)) / bin_V));
           answers.bins.set(key, (answers.bins.get(key) ?? 0) + share / total);
-          if (!answers.likeliest.has(key)) answers.likeliest.set(key, faults);
+          if (!answers.likeliest.has(key)) answers.likeliest.set(key, hypothesis);
           return answers;
         },
         { bins: new Map(), likeliest: new Map() },
@@ -87,10 +90,7 @@ export function nextProbes(
           black: probe.black,
           gainBits,
           handling_s: handlingSeconds(tables.stage, probe, { last, blocks, filled }),
-          between: [likeliest.get(one[0]) ?? [], likeliest.get(other[0]) ?? []] as [
-            NamedFault[],
-            NamedFault[],
-          ],
+          between: [faultsOf(likeliest.get(one[0])), faultsOf(likeliest.get(other[0]))],
         },
       ];
     })
@@ -103,31 +103,20 @@ export interface Explanation {
   hypothesis: Hypothesis;
   unknowns: Float64Array;
   share: number;
-  faults: NamedFault[];
 }
-
-const named = ({ faults }: Hypothesis): NamedFault[] =>
-  faults.map(({ component, mode }) => ({ component, mode }));
 
 /** The likeliest explanations after some readings. */
-export function explanationsOf(groups: readonly Group[]): Explanation[] {
-  const list = groups.flatMap((group) =>
-    group.weighed.flatMap((w) => {
-      const top = w.members[0]?.score ?? 0;
-      const own = w.members.reduce((sum, m) => sum + exp(m.score - top), 0);
-      return w.members.slice(0, mostWeighed).map(({ hypothesis, score }) => ({
-        hypothesis,
-        unknowns: w.fit.unknowns,
-        share: (w.probability * exp(score - top)) / own,
-        faults: named(hypothesis),
-      }));
-    }),
-  );
-  return list
-    .filter((l) => l.share > 1e-4)
+export const explanationsOf = (groups: readonly Group[]): Explanation[] =>
+  groups
+    .flatMap((group) =>
+      group.weighed.flatMap(({ fit, members }) =>
+        members
+          .filter((m) => m.probability > worthWeighing)
+          .map(({ hypothesis, probability }) => ({ hypothesis, unknowns: fit.unknowns, share: probability })),
+      ),
+    )
     .sort((a, b) => b.share - a.share)
     .slice(0, mostWeighed);
-}
 
 /** Before any reading: sound and single faults by how often they occur. */
 export const explanationsBefore = (tables: Tables, unknowns: Float64Array): Explanation[] =>
@@ -135,5 +124,4 @@ export const explanationsBefore = (tables: Tables, unknowns: Float64Array): Expl
     hypothesis,
     unknowns,
     share: exp(hypothesis.logPrior),
-    faults: named(hypothesis),
   }));

@@ -1,9 +1,9 @@
 import { at } from '../circuit';
 import type { Probe } from '../power-stage';
-import { fit, freeColumns, type Fit } from './fit';
+import { fit, type Fit } from './fit';
 import { column, networkWith, type Ground } from './ground';
 import type { Question } from './question';
-import { effect, solve, type Hypothesis, type Solution } from './solve';
+import { effect, follows, solve, type Hypothesis, type Solution } from './solve';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { abs, exp, max } = Math;
@@ -29,9 +29,6 @@ export function polished(question: Question, start: Fit): Fit {
   const h = start.hypothesis;
   const actual = h.twin ?? h;
   const ground = tables.grounds[actual.circumstance] as Ground;
-  const { leaks, odd } = freeColumns(h);
-  const bends = (solved: Solution): boolean =>
-    solved.columns.some((c) => leaks.has(c) || odd.has(c) || c === column.circumstance);
   let best = start;
   let around = start.unknowns;
   for (let round = 0; round < rounds; round += 1) {
@@ -40,7 +37,7 @@ export function polished(question: Question, start: Fit): Fit {
     const solutions = best.solutions.map((solved, i): Solution => {
       const first = start.solutions[i] as Solution;
       if (first.columns.length === 0) return solved;
-      if (!bends(first) && (first.columns.length <= straightColumns || isNear(first, around, null)))
+      if (!follows(first, h.open) && (first.columns.length <= straightColumns || isNear(first, around, null)))
         return solved;
       const known = tables.polished.get(first.id);
       if (known !== undefined && isNear(known.solution, around, known.around)) return known.solution;

@@ -5,14 +5,17 @@ import type { Hypothesis, Tables } from './solve';
 /** Hypotheses whose answers to the probes taken are one and the same, with the one fit they share. */
 export interface Weighed {
   fit: Fit;
-  /** Each with ln of prior × evidence, best first. */
-  members: { hypothesis: Hypothesis; score: number }[];
+  /** Each with ln of prior × evidence and its own share, best first. */
+  members: { hypothesis: Hypothesis; score: number; probability: number }[];
+  /** Of all members together. */
   probability: number;
 }
 
 export interface Posterior {
   weighed: Weighed[];
-  /** Estimated share of what was pruned. */
+  /** Share of what was weighed roughly, without a fit of its own. */
+  roughMass: number;
+  /** Upper estimate of the share of what was left out altogether. */
   prunedMass: number;
   /** How many hypotheses were looked at, fitted, and polished. */
   looked: number;

@@ -1,19 +1,11 @@
 import { at, influence, operatingPoint, type Network } from '../circuit';
-import {
-  familyOf,
-  probeKey,
-  positions,
-  type Fault,
-  type Meter,
-  type Probe,
-  type Stage,
-} from '../power-stage';
+import { probeKey, type Fault, type Meter, type Probe, type Stage } from '../power-stage';
 import type { Circumstance } from './circumstances';
 import {
   column,
-  families,
   networkWith,
   ohmOf,
+  placeOf,
   reach,
   usual_A,
   waysOf,
@@ -44,6 +36,10 @@ export interface Hypothesis {
   /** Which of the grounds. */
   circumstance: number;
   faults: readonly Fault[];
+  /** Numbers of the same among the tables' variants, in rising order: what tells hypotheses apart. */
+  variants: readonly number[];
+  /** Columns that it leaves wider open than a sound device: sizes of leaks, drops of worn parts, … */
+  open: readonly number[];
   /** Names of the faults, joined: what a candidate is. */
   name: string;
   /** ln of the share of all units. */
@@ -70,17 +66,18 @@ export interface Tables {
   /** May grow: a probe outside the plan is added when it is first read. */
   probes: Probe[];
   rows: Map<string, number>;
+  /** The row of the same probe with the leads swapped, where it was asked for. */
+  mirrors: (number | undefined)[];
   /** The right set-up: sound and single faults; then the traps, each sound and with gross faults. */
   singles: readonly Hypothesis[];
   trapped: readonly Hypothesis[];
   pairs: readonly Hypothesis[];
-  /** Made on demand. */
-  more: Map<string, Hypothesis>;
+  /** Every hypothesis there is by its key; more are made on demand. */
+  known: Map<string, Hypothesis>;
   /** Tables around other drops, made on demand. */
   others: Map<string, Tables>;
   /** Answers solved again around a fit, by the answer they replace. */
   polished: Map<number, { solution: Solution; around: Float64Array }>;
-  counts: { solved: number; shared: number };
   /** The network that was solved last: hypotheses are mostly asked for row after row. */
   last: { of: Hypothesis; network: Network; ways: Ways } | null;
 }
@@ -103,6 +100,13 @@ export const overload: Solution = {
 };
 let nextId = 1;
 
+/** Far above the ceiling, whatever the unit's own drops are. */
+export const isBlocked = (s: Solution): boolean => s.overload && s.columns.length === 0;
+
+/** Does the answer follow one of these columns? */
+export const follows = ({ columns }: Solution, open: readonly number[]): boolean =>
+  open.length > 0 && columns.some((c) => open.includes(c));
+
 /** The row of a probe; a new one for a probe that was not planned. */
 export function rowOf(tables: Tables, probe: Probe): number {
   const key = probeKey(probe);
@@ -111,6 +115,13 @@ export function rowOf(tables: Tables, probe: Probe): number {
   tables.rows.set(key, tables.probes.length);
   tables.probes.push({ red: probe.red, black: probe.black });
   return tables.probes.length - 1;
+}
+
+function mirrorOf(tables: Tables, row: number): number {
+  const known = tables.mirrors[row];
+  if (known !== undefined) return known;
+  const { red, black } = tables.probes[row] as Probe;
+  return (tables.mirrors[row] = rowOf(tables, { red: black, black: red }));
 }
 
 /** Solves one probe of a network and its sensitivities. */
@@ -135,19 +146,18 @@ export function solve(
     row[place] = at(row, place) + value;
   };
   const { numbers } = network;
-  ground.positionOf.forEach((position, k) => {
+  for (let k = 0; k < ground.deviceColumn.length; k += 1) {
     const from = at(numbers.diodeFrom, k);
     const to = at(numbers.diodeTo, k);
     const perVolt = at(point.conductances_S, k) * (at(answer, from) - at(answer, to));
     const ampere = at(point.currents_A, k);
-    add(positions.indexOf(position), perVolt);
-    const family = familyOf(position);
-    if (family !== null) add(column.firstFamily + families.indexOf(family), perVolt);
+    add(at(ground.deviceColumn, k), perVolt);
+    add(at(ground.familyColumn, k), perVolt);
     if (ampere > 1e-9) add(column.slope, perVolt * at(numbers.emission_V, k) * log(ampere / usual_A));
-  });
+  }
   for (const fault of faults) {
     if (fault.mode !== 'leaky') continue;
-    const path = at(ground.path, positions.indexOf(fault.component));
+    const path = at(ground.path, placeOf[fault.component]);
     const a = at(numbers.conductorFrom, path);
     const b = at(numbers.conductorTo, path);
     const ampere = (at(point.volts, a) - at(point.volts, b)) / ohmOf(fault);
@@ -179,7 +189,7 @@ export function solve(
 const leastConductance_S = ({ testCurrent_mA, openCircuit_V }: Meter): number =>
   (0.1 * testCurrent_mA) / 1000 / openCircuit_V;
 
-function networkOf(tables: Tables, h: Hypothesis): { network: Network; ways: Ways } {
+function networkAndWays(tables: Tables, h: Hypothesis): { network: Network; ways: Ways } {
   if (tables.last?.of === h) return tables.last;
   const network = networkWith(tables.grounds[h.circumstance] as Ground, h.faults);
   tables.last = { of: h, network, ways: waysOf(network, leastConductance_S(tables.meter)) };
@@ -190,7 +200,7 @@ function networkOf(tables: Tables, h: Hypothesis): { network: Network; ways: Way
 function reachesOf(tables: Tables, h: Hypothesis, row: number): { red: number; black: number } {
   if (h.reaches === null || h.reaches.red.length <= row) {
     const ground = tables.grounds[h.circumstance] as Ground;
-    const { ways } = networkOf(tables, h);
+    const { ways } = networkAndWays(tables, h);
     const node = (name: string): number => ground.network.index.get(name) ?? 0;
     h.reaches = {
       red: Int32Array.from(tables.probes, (p) => reach(ways.out, node(p.red), node(p.black))),
@@ -203,7 +213,7 @@ function reachesOf(tables: Tables, h: Hypothesis, row: number): { red: number; b
 /** Could this fault change what the probe shows, the rest being as it is? Errs on yes. */
 function matters(tables: Tables, fault: Fault, rest: Hypothesis, row: number, shown: Solution): boolean {
   const ground = tables.grounds[rest.circumstance] as Ground;
-  const p = positions.indexOf(fault.component);
+  const p = placeOf[fault.component];
   const adds = fault.mode === 'short' || fault.mode === 'leaky';
   // Taking a way away or making it worse changes nothing where nothing flows.
   if (!adds && shown.overload) return false;
@@ -220,15 +230,11 @@ function matters(tables: Tables, fault: Fault, rest: Hypothesis, row: number, sh
 export function shared(tables: Tables, h: Hypothesis, row: number): Solution | undefined {
   const known = h.solved[row];
   if (known !== undefined) return known;
-  if (h.twin !== null) {
-    const { red, black } = tables.probes[row] as Probe;
-    return shared(tables, h.twin, rowOf(tables, { red: black, black: red }));
-  }
+  if (h.twin !== null) return shared(tables, h.twin, mirrorOf(tables, row));
   for (let i = 0; i < h.faults.length; i += 1) {
     const rest = h.without[i] as Hypothesis;
     const smaller = rest.faults.length === 0 ? solution(tables, rest, row) : shared(tables, rest, row);
     if (smaller !== undefined && !matters(tables, h.faults[i] as Fault, rest, row, smaller)) {
-      tables.counts.shared += 1;
       h.solved[row] = smaller;
       return smaller;
     }
@@ -238,34 +244,26 @@ export function shared(tables: Tables, h: Hypothesis, row: number): Solution | u
 
 /** What a hypothesis says a probe shows; solved when first asked for. */
 export function solution(tables: Tables, h: Hypothesis, row: number): Solution {
-  const known = shared(tables, h, row);
+  const known = h.solved[row];
   if (known !== undefined) return known;
-  if (h.twin !== null) {
-    const { red, black } = tables.probes[row] as Probe;
-    return solution(tables, h.twin, rowOf(tables, { red: black, black: red }));
-  }
-  h.without.forEach((rest) => solution(tables, rest, row));
-  const afterAll = shared(tables, h, row);
-  if (afterAll !== undefined) return afterAll;
+  if (h.twin !== null) return solution(tables, h.twin, mirrorOf(tables, row));
+  // With the smaller ones answered it shows whether this one shares one of their answers.
+  for (const rest of h.without) solution(tables, rest, row);
+  return shared(tables, h, row) ?? (h.solved[row] = solvedAnew(tables, h, row));
+}
+
+function solvedAnew(tables: Tables, h: Hypothesis, row: number): Solution {
   const ground = tables.grounds[h.circumstance] as Ground;
-  const { network, ways } = networkOf(tables, h);
+  const { network, ways } = networkAndWays(tables, h);
   const { red, black } = tables.probes[row] as Probe;
   const node = (name: string): number => network.index.get(name) ?? 0;
   const passes = (reach(ways.out, node(red), node(red)) >> node(black)) & 1;
-  if (passes === 0) {
-    h.solved[row] = overload;
-    return overload;
-  }
-  const start = h.without.find((rest) => rest.solved[row]?.point !== undefined)?.solved[row]?.point;
-  let answer = solve({ network, meter: tables.meter }, ground, h.faults, { red, black }, start);
-  tables.counts.solved += 1;
+  if (passes === 0) return overload;
+  const smaller = h.without.flatMap((rest) => rest.solved[row] ?? []);
+  const start = smaller.find((s) => s.point !== undefined)?.point;
+  const answer = solve({ network, meter: tables.meter }, ground, h.faults, { red, black }, start);
   // A bigger hypothesis that changed nothing after all shares the smaller one's answer.
-  for (const rest of h.without) {
-    const smaller = rest.solved[row];
-    if (smaller !== undefined && alike(smaller, answer)) answer = smaller;
-  }
-  h.solved[row] = answer;
-  return answer;
+  return smaller.find((s) => alike(s, answer)) ?? answer;
 }
 
 const alike = (a: Solution, b: Solution): boolean =>

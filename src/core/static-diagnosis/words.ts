@@ -63,7 +63,7 @@ function howToTell(faults: readonly NamedFault[]): string {
 }
 
 /** What is said first when a trap is likelier than not. */
-const trapHeadlines: Readonly<Record<ConditionCode, string>> = {
+export const trapHeadlines: Readonly<Record<ConditionCode, string>> = {
   'motor-connected': 'The motor is still connected.',
   'leads-swapped': 'The leads are swapped.',
   'bus-not-discharged': 'The bank is not empty: stop.',

@@ -57,7 +57,12 @@ const output = z.strictObject({
     }),
   ),
   enough: z.string().nullable(),
-  effort: z.strictObject({ hypotheses: z.number(), fitted: z.number(), prunedMass: z.number() }),
+  effort: z.strictObject({
+    hypotheses: z.number(),
+    fitted: z.number(),
+    roughMass: z.number(),
+    prunedMass: z.number(),
+  }),
   unseen: z.array(namedFault),
   caseNotes: noteSchema,
   readings: z.array(

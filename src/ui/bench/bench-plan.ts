@@ -66,13 +66,15 @@ export function planOf(stage: Stage, kind: 'quick' | 'full'): PlannedProbe[] {
   return [...walked, ...rest];
 }
 
+/** The two readings across the bus: beside the rows of terminals in the table. */
+export const busProbe: Probe = { red: 'DC-', black: 'DC+' };
+export const fillProbe: Probe = { red: 'DC+', black: 'DC-' };
+
 /** Probes that have no place in the table of terminals against the bus. */
 export const outsideTable = (probes: readonly Probe[], rows: readonly Row[]): Probe[] => {
-  const inside = new Set([
-    ...rows.flatMap((r) => r.cells.map((c) => probeKey(c.probe))),
-    'DC->DC+',
-    'DC+>DC-',
-  ]);
+  const inside = new Set(
+    [...rows.flatMap((r) => r.cells.map((c) => c.probe)), busProbe, fillProbe].map(probeKey),
+  );
   const unique = new Map(probes.map((p) => [probeKey(p), p]));
   return [...unique.values()].filter((p) => !inside.has(probeKey(p)));
 };

@@ -18,7 +18,16 @@ const stateWords: Readonly<Record<Listening['state'], string>> = {
 };
 
 /** What the meter sends and what becomes of it. */
-export function MeterBar({ meter, confirmOpen }: { meter: MeterState | null; confirmOpen: () => void }) {
+export function MeterBar({
+  meter,
+  ready,
+  confirmOpen,
+}: {
+  meter: MeterState | null;
+  /** A step is open for a figure. */
+  ready: boolean;
+  confirmOpen: () => void;
+}) {
   const trouble =
     meter === null
       ? null
@@ -46,13 +55,18 @@ export function MeterBar({ meter, confirmOpen }: { meter: MeterState | null; con
         {meter === null || meter.gone ? '–' : meter.shows === null ? 'OL' : meter.shows.toFixed(3)}
       </Text>
       <Text flex="1" role={trouble === null ? undefined : 'alert'}>
-        {trouble ?? (meter === null ? 'Listening…' : stateWords[meter.now.state])}
+        {trouble ??
+          (meter === null
+            ? 'Listening…'
+            : ready
+              ? stateWords[meter.now.state]
+              : 'no probe is asked for: nothing counts now')}
         {meter?.now.batteryLow === true && ' Its battery is low: change it, the figures drift.'}
       </Text>
       <KeyButton
         keyName="space"
         onClick={confirmOpen}
-        disabled={meter === null || meter.gone || !mayConfirmOpen(meter.now)}
+        disabled={!ready || meter === null || meter.gone || !mayConfirmOpen(meter.now)}
       >
         overload it is
       </KeyButton>

@@ -3,7 +3,7 @@ import type { KeptReading } from '@/core/logbook';
 import { probeKey, type Probe, type Value } from '@/core/power-stage';
 import type { ReadingJudgement } from '@/core/static-diagnosis';
 import { markColour, markWord, StateMark, type Mark } from '../kit/state-mark';
-import type { Row } from './bench-plan';
+import { busProbe, fillProbe, type Row } from './bench-plan';
 
 export const shownValue = (value: Value): string =>
   value === 'OL' ? 'OL' : value === 'climbing' ? '↑' : value.toFixed(3);
@@ -111,8 +111,6 @@ export function ReadingsTable({
       select={() => select(probe)}
     />
   );
-  const bus: Probe = { red: 'DC-', black: 'DC+' };
-  const fill: Probe = { red: 'DC+', black: 'DC-' };
   return (
     <Box overflowX="auto">
       <Box
@@ -171,7 +169,7 @@ export function ReadingsTable({
                 </Text>
               </Text>
               {row.cells.map(({ probe }) => cell(probe))}
-              {row.id === 'upper' ? cell(bus) : row.id === 'upper-reverse' ? cell(fill) : <td />}
+              {row.id === 'upper' ? cell(busProbe) : row.id === 'upper-reverse' ? cell(fillProbe) : <td />}
             </tr>
           ))}
         </tbody>

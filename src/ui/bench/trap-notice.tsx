@@ -1,21 +1,8 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { StageId } from '@/core/logbook';
-import type { ConditionCode, Diagnosis } from '@/core/static-diagnosis';
+import { trapHeadlines, type ConditionCode, type Diagnosis } from '@/core/static-diagnosis';
 import { Secondary } from '../kit/buttons';
 import { Why } from '../kit/why';
-
-const names: Readonly<Record<ConditionCode, string>> = {
-  'motor-connected': 'Motor still connected',
-  'leads-swapped': 'Leads swapped',
-  'bus-not-discharged': 'Bank not empty',
-  'thyristor-front-end': 'Thyristor front end',
-  'entry-slip': 'Slip of the decimal point',
-  'hot-unit': 'Hot unit',
-  'brake-resistor-connected': 'Brake resistor still connected',
-  'wrong-stage': 'Another stage than chosen',
-  'meter-battery-low': 'Flat meter battery',
-  'leads-shorted': 'Leads touching',
-};
 
 const stageTraps = new Set<ConditionCode>(['thyristor-front-end', 'wrong-stage']);
 const noRetake = new Set<ConditionCode>([...stageTraps, 'hot-unit', 'entry-slip']);
@@ -34,7 +21,7 @@ export function TrapNotice({
 }) {
   const [trap] = diagnosis.conditions;
   if (trap === undefined) return null;
-  const name = names[trap.code];
+  const name = trapHeadlines[trap.code];
   return (
     <Box
       role="alert"
@@ -48,7 +35,7 @@ export function TrapNotice({
       aria-label={`Trap: ${name}`}
     >
       <Text>
-        <b>{name}.</b> {trap.advice}
+        <b>{name}</b> {trap.advice}
       </Text>
       <Box display="flex" gap="2" flexWrap="wrap" mt="1.5" alignItems="center">
         {stageTraps.has(trap.code) && <Secondary onClick={editStage}>Change the stage</Secondary>}

@@ -1,6 +1,6 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
-import { hear, listening, listenOn, readLine, type Heard, type Listening } from '@/core/meter-stream';
+import { deaf, hear, listening, listenOn, readLine, type Heard, type Listening } from '@/core/meter-stream';
 
 export interface MeterState {
   now: Listening;
@@ -14,13 +14,18 @@ const lookAgain_ms = 300;
 
 /**
  * Listens to the meter's data port while it is wanted.
+ * @param ready a step is open for a figure; while none is, no figure counts, and the leads must come off first
  * @param counted called once for each figure that counts
  */
-export function useMeter(wanted: boolean, counted: (heard: Heard) => void): MeterState | null {
+export function useMeter(
+  wanted: boolean,
+  ready: boolean,
+  counted: (heard: Heard) => void,
+): MeterState | null {
   const [state, setState] = useState<MeterState | null>(null);
-  const tell = useRef(counted);
+  const waits = useRef({ ready, counted });
   useEffect(() => {
-    tell.current = counted;
+    waits.current = { ready, counted };
   });
   useEffect(() => {
     if (!wanted) return;
@@ -35,8 +40,8 @@ export function useMeter(wanted: boolean, counted: (heard: Heard) => void): Mete
       if (said.kind === 'open') shows = null;
       gone = false;
       const step = hear(now, e.data, performance.now());
-      now = step.next;
-      if (step.heard !== null) tell.current(step.heard);
+      now = waits.current.ready ? step.next : deaf(step.next);
+      if (step.heard !== null && waits.current.ready) waits.current.counted(step.heard);
       publish();
     };
     // The browser opens a stream that ended again by itself.

@@ -1,16 +1,24 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
+import { readDiodeTest } from '@/core/entry-text';
+import { commonMeter } from '@/core/power-stage';
+import { numberFrom } from '../identify/number-from';
 import { Secondary } from '../kit/buttons';
 import { Field } from '../kit/field';
 import { Why } from '../kit/why';
 
-/** "OL", a figure, or null where it is neither. */
-function reading(text: string): 'OL' | number | null {
-  const trimmed = text.trim().replace(',', '.');
-  if (/^(ol|o\.?l\.?|open)$/i.test(trimmed)) return 'OL';
-  const value = Number(trimmed);
-  return trimmed === '' || !Number.isFinite(value) ? null : value;
+/** Above any diode's drop: what an open diode is kept as. */
+const openDiode_V = 3;
+
+/** A figure or overload as the bench reads it; null where it is neither or not sure. */
+function diodeReading(text: string): 'OL' | number | null {
+  const typed = readDiodeTest(text, commonMeter.ceiling_V);
+  return typed.kind === 'value' && typed.value !== 'climbing' ? typed.value : null;
 }
+
+/** Ohms, or overload for an open gate. */
+const gateReading = (text: string): 'OL' | number | null =>
+  diodeReading(text) === 'OL' ? 'OL' : numberFrom(text);
 
 /** The diode across the device and the gate's own resistance, where they were measured. */
 export function MeterReadings({
@@ -25,13 +33,12 @@ export function MeterReadings({
   const [gate, setGate] = useState('');
   const [trouble, setTrouble] = useState<string | null>(null);
   const keep = () => {
-    const [f, r, g] = [reading(forward), reading(reverse), reading(gate)];
+    const [f, r, g] = [diodeReading(forward), diodeReading(reverse), gateReading(gate)];
     const asksDiode = forward.trim() !== '' || reverse.trim() !== '';
     if (asksDiode && (f === null || r === null))
       return setTrouble('Both diode readings: volts like 0.371, or OL.');
     if (gate.trim() !== '' && g === null) return setTrouble('Ohms, or OL for open.');
-    // An open diode shows overload forward: above any diode's drop.
-    if (f !== null && r !== null) keepDiode(f === 'OL' ? 3 : f, r);
+    if (f !== null && r !== null) keepDiode(f === 'OL' ? openDiode_V : f, r);
     if (g !== null) keepGate(g);
     setTrouble(null);
     setForward('');
