@@ -183,7 +183,7 @@ describe(`random units, seed ${seed}`, () => {
   });
 
   it('reaches the verdict of the full plan guided, with at most half the probes', () => {
-    const lot = given.filter((_, i) => long || i % 2 === 0);
+    const lot = given.filter((_, i) => i % (long ? 6 : 2) === 0);
     const shares: number[] = [];
     const differs: string[] = [];
     for (const g of lot) {

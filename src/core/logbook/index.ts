@@ -12,3 +12,4 @@ export type { JobSummary, StageId, StageLine } from './stages';
 export { currentStage, stageIds, stageLines, stageNames, summarise } from './stages';
 export { moduleQuestion, type TestedModule } from './modules';
 export { levelsOf, type Level } from './levels';
+export { counted } from './count';

@@ -1,5 +1,6 @@
 import { unsafeSources, type Limits } from '../make-safe';
 import { forwardPlan, probeKey } from '../power-stage';
+import { counted } from './count';
 import type { JobState } from './fold';
 import { lookItems } from './vocabulary';
 import { missingSteps, proofOf } from './safety';
@@ -116,7 +117,7 @@ export function stageLines(state: JobState, limits: Limits): StageLine[] {
       safety.meterBefore === null
         ? 'prove the meter'
         : left > 0
-          ? `${left} figures left`
+          ? `${counted(left, 'figure')} left`
           : 'prove the meter after',
     );
   }
@@ -127,7 +128,7 @@ export function stageLines(state: JobState, limits: Limits): StageLine[] {
     const taken = new Set(job.readings.map(probeKey));
     const done = plan.filter((p) => taken.has(probeKey(p))).length;
     const all = plan.length > 0 && done === plan.length;
-    if (all) return line('bench', true, `${done} readings`);
+    if (all) return line('bench', true, counted(done, 'reading'));
     const note =
       done > 0
         ? `reading ${done} of ${plan.length}`
@@ -142,7 +143,7 @@ function asFoundNote(state: JobState): string {
   if (state.asFound === null) return 'alarm and fault slots';
   if ('impossible' in state.asFound) return 'not captured';
   const { active, slots } = state.asFound.captured;
-  return `${active === undefined || active === '' ? 'no alarm' : `alarm ${active}`}, ${slots.length} slots`;
+  return `${active === undefined || active === '' ? 'no alarm' : `alarm ${active}`}, ${counted(slots.length, 'slot')}`;
 }
 
 /** The one stage that waits for the technician. */

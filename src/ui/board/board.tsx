@@ -1,7 +1,7 @@
 'use client';
 import { Box, Heading, Text } from '@chakra-ui/react';
 import NextLink from 'next/link';
-import { stageNames, type JobSummary, type Person } from '@/core/logbook';
+import { counted, stageNames, type JobSummary, type Person } from '@/core/logbook';
 import { Primary } from '../kit/buttons';
 import { StateMark, type Mark } from '../kit/state-mark';
 import { span } from '../kit/time';
@@ -107,9 +107,11 @@ function JobLine({ line, now }: { line: BoardLine; now: number }) {
               <Text fontFamily="heading" fontWeight="600">
                 {stageNames[line.stage]}
               </Text>
-              <Text color="soft" fontSize="0.93rem">
-                next: {line.next}
-              </Text>
+              {line.next !== '' && (
+                <Text color="soft" fontSize="0.93rem">
+                  next: {line.next}
+                </Text>
+              )}
             </>
           ) : (
             <Text fontWeight="500">
@@ -119,8 +121,7 @@ function JobLine({ line, now }: { line: BoardLine; now: number }) {
           )}
           {line.openQuestions > 0 && (
             <Text fontSize="0.93rem" color="doubt" fontWeight="500">
-              <StateMark mark="doubt" label={null} /> {line.openQuestions} open{' '}
-              {line.openQuestions === 1 ? 'question' : 'questions'}
+              <StateMark mark="doubt" label={null} /> {counted(line.openQuestions, 'open question')}
             </Text>
           )}
         </Box>

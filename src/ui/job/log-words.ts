@@ -1,6 +1,6 @@
 import { lookWords } from '../look/look-words';
 import { sourceWords, unsafeSources } from '@/core/make-safe';
-import type { Entry } from '@/core/logbook';
+import { counted, type Entry } from '@/core/logbook';
 import { stageWords } from '@/core/power-stage';
 
 const shown = (value: 'OL' | 'climbing' | number): string =>
@@ -18,7 +18,7 @@ export function entryWords(entry: Entry): string {
     case 'identify.motor':
       return `Motor: ${entry.payload.plate.power.value} ${entry.payload.plate.power.unit}, ${entry.payload.plate.amps} A`;
     case 'as-found.captured':
-      return `As found: ${entry.payload.active ?? 'no alarm'}, ${entry.payload.slots.length} slots`;
+      return `As found: ${entry.payload.active ?? 'no alarm'}, ${counted(entry.payload.slots.length, 'slot')}`;
     case 'as-found.impossible':
       return `As found not captured: ${entry.payload.reason}`;
     case 'look.finding':

@@ -1,14 +1,13 @@
 'use client';
-import { Box, chakra, Text } from '@chakra-ui/react';
+import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { stageNames, type StageId } from '@/core/logbook';
 import { Primary } from '../kit/buttons';
 import { FaceHead, Section } from '../kit/face';
+import { LongField } from '../kit/field';
 import { Photos } from '../kit/photos';
 import { clockTime } from '../kit/time';
 import type { FaceProps } from './faces';
-
-const Textarea = chakra('textarea');
 
 /** A stage without a face of its own yet: what was done is kept in words. */
 export function NotesFace({ store, stage }: FaceProps & { stage: StageId }) {
@@ -40,20 +39,15 @@ export function NotesFace({ store, stage }: FaceProps & { stage: StageId }) {
             setPhotos([]);
           }}
         >
-          <Textarea
-            aria-label={`Note for ${stageNames[stage]}`}
-            value={text}
-            onChange={(e) => setText(e.target.value)}
-            bg="paper"
-            border="1px solid"
-            borderColor="line"
-            borderRadius="3px"
-            width="100%"
-            p="3"
-            minH="120px"
-            maxLength={4000}
-            mb="3"
-          />
+          <Box mb="3">
+            <LongField
+              label={`Note for ${stageNames[stage]}`}
+              value={text}
+              onChange={(e) => setText(e.target.value)}
+              minH="120px"
+              maxLength={4000}
+            />
+          </Box>
           <Box mb="3">
             <Photos label={`${stageNames[stage]} note`} photos={photos} onChange={setPhotos} />
           </Box>

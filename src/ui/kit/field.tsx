@@ -3,6 +3,7 @@ import { useId, type ComponentProps, type ReactNode } from 'react';
 
 const Input = chakra('input');
 const Chooser = chakra('select');
+const Area = chakra('textarea');
 type InputProps = ComponentProps<typeof Input>;
 
 /** The box around what is typed or chosen. */
@@ -80,6 +81,31 @@ export function Field({
           </Text>
         )}
       </Box>
+    </Frame>
+  );
+}
+
+/** The same for text of several lines. */
+export function LongField({
+  label,
+  hint,
+  error,
+  ...rest
+}: Pick<Framing, 'label' | 'hint' | 'error'> & ComponentProps<typeof Area>) {
+  const id = useId();
+  const framing = { label, hint, error };
+  return (
+    <Frame id={id} {...framing}>
+      <Area
+        id={id}
+        {...boxed}
+        height="auto"
+        py="2"
+        borderColor={error === undefined ? 'line' : 'failed'}
+        aria-invalid={error !== undefined}
+        aria-describedby={described(id, framing)}
+        {...rest}
+      />
     </Frame>
   );
 }

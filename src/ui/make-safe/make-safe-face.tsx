@@ -3,7 +3,7 @@ import { Box, Text } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { peakBusVolts } from '@/core/discharge';
-import { benchLock, missingSteps, proofOf, waitOver } from '@/core/logbook';
+import { benchLock, counted, missingSteps, proofOf, waitOver } from '@/core/logbook';
 import { unsafeSources } from '@/core/make-safe';
 import { Primary, Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';
@@ -184,7 +184,7 @@ export function MakeSafeFace({ store, person, limits, knownSources, goTo }: Face
           safety.meterBefore === null
             ? ''
             : left.length > 0
-              ? `${left.length} figures left`
+              ? `${counted(left.length, 'figure')} left`
               : `highest ${proof.highest_V} V`
         }
         open={safety.meterBefore !== null && left.length > 0}

@@ -1,11 +1,34 @@
-import { Box, chakra, Heading, Text } from '@chakra-ui/react';
-import { useId, useState } from 'react';
+import { Box, Heading, Text } from '@chakra-ui/react';
+import { useState } from 'react';
 import type { Consequence } from '@/core/story';
 import { Primary, Secondary } from '../kit/buttons';
 import { KeptNote } from '../kit/face';
-import { Field } from '../kit/field';
+import { LongField } from '../kit/field';
 
-const Area = chakra('textarea');
+const partWords: Readonly<Record<string, string>> = {
+  'rect.': 'rectifier',
+  'inv.': 'inverter',
+  'brk.': 'brake chopper',
+  'bus.cap': 'bank',
+  'bus.precharge': 'precharge resistor',
+  'bus.fuse': 'inverter fuse',
+  'bus.link': 'link or choke',
+};
+const modeWords: Readonly<Record<Consequence['modes'][number], string>> = {
+  short: 'shorted',
+  open: 'open',
+  leaky: 'leaking',
+  degraded: 'worn',
+};
+
+/** When a line of the table is shown: "Rectifier shorted, open or leaking, in two legs or more". */
+function occasion({ parts, modes, atLeast }: Consequence): string {
+  const named = parts.map((p) => partWords[p] ?? p).join(', ');
+  const said = modes.map((m) => modeWords[m]);
+  const last = said.pop() ?? '';
+  const how = said.length === 0 ? last : `${said.join(', ')} or ${last}`;
+  return `${named.charAt(0).toUpperCase()}${named.slice(1)} ${how}${atLeast > 1 ? `, in ${atLeast} legs or more` : ''}`;
+}
 
 function Line({
   line,
@@ -18,36 +41,26 @@ function Line({
   remove: () => void;
   disabled: boolean;
 }) {
-  const id = useId();
   return (
     <Box as="li" borderTop="1px solid" borderColor="line" py="3" display="grid" gap="2">
-      <Text fontSize="0.92rem" color="soft">
-        {line.parts.join(', ')} {line.modes.join(' or ')}
-        {line.atLeast > 1 && `, ${line.atLeast} legs at least`}
-      </Text>
-      <Field
+      <Heading as="h3" fontFamily="heading" fontWeight="600" fontSize="1.05rem">
+        {occasion(line)}
+      </Heading>
+      <LongField
         label="Chain of cause"
         value={line.chain}
-        maxLength={300}
+        rows={2}
         disabled={disabled}
+        maxLength={300}
         onChange={(e) => change({ ...line, chain: e.target.value })}
       />
-      <Box>
-        <label htmlFor={id}>To inspect before fitting parts, one a line</label>
-        <Area
-          id={id}
-          value={line.inspect.join('\n')}
-          disabled={disabled}
-          rows={Math.max(2, line.inspect.length)}
-          width="100%"
-          p="2"
-          bg="paper"
-          border="1px solid"
-          borderColor="line"
-          borderRadius="3px"
-          onChange={(e) => change({ ...line, inspect: e.target.value.split('\n') })}
-        />
-      </Box>
+      <LongField
+        label="To inspect before fitting parts, one a line"
+        value={line.inspect.join('\n')}
+        rows={Math.max(2, line.inspect.length)}
+        disabled={disabled}
+        onChange={(e) => change({ ...line, inspect: e.target.value.split('\n') })}
+      />
       {!disabled && (
         <Box>
           <Secondary minH="44px" fontSize="0.9rem" onClick={remove}>

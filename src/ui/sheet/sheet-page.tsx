@@ -202,7 +202,7 @@ export function SheetPage({
         {sheet.modules.map((m) => (
           <Part key={m.name} title={`Module by lamp and battery: ${m.name}`}>
             <Text fontWeight="600">{m.verdict.replace('-', ' ')}</Text>
-            <Box as="ul" pl="5">
+            <Box as="ul" pl="5" listStyleType="disc">
               {m.devices.map((d) => (
                 <li key={d.name}>
                   {d.name}: {d.verdict.replace('-', ' ')}. {d.why}
@@ -218,7 +218,7 @@ export function SheetPage({
           </Text>
         </Part>
         <Part title="What this test cannot see">
-          <Box as="ul" pl="5">
+          <Box as="ul" pl="5" listStyleType="disc">
             {sheet.unseen.map((u) => (
               <li key={u}>{u}</li>
             ))}
