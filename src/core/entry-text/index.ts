@@ -42,7 +42,7 @@ export function readDiodeTest(text: string, ceiling_V: number): Typed {
   const [, sign = '', digits = '', unit = ''] = match;
   const number = Number(digits) * (sign === '-' ? -1 : 1);
   const volts = unit === 'MV' ? number / 1000 : number;
-  if (unit === '' && digits === '1')
+  if (unit === '' && digits === '1' && sign === '')
     return {
       kind: 'question',
       why: 'A lone 1 is how some meters show overload.',

@@ -1,5 +1,6 @@
 'use client';
 import { Box, Text } from '@chakra-ui/react';
+import dynamic from 'next/dynamic';
 import { useEffect, useRef, useState } from 'react';
 import { benchLock } from '@/core/logbook';
 import { mayConfirmOpen } from '@/core/meter-stream';
@@ -28,8 +29,12 @@ import { useMeter } from './use-meter';
 import { useSteps } from './use-steps';
 import { useWakeLock } from './use-wake-lock';
 
+/** Seldom opened, and it brings a reader of tables along. */
+const ReadingsFile = dynamic(() => import('./readings-file').then((m) => m.ReadingsFile));
+
 /** The static test: one probe, one figure, one key. */
 export function BenchFace({
+  jobId,
   store,
   person,
   limits,
@@ -38,7 +43,7 @@ export function BenchFace({
 }: FaceProps & { diagnosis: DiagnosisState }) {
   const now = useNow(store.clockOffset_ms);
   const { drive, safety, readings } = store.state;
-  const [aside, setAside] = useState<'stage' | 'module' | null>(null);
+  const [aside, setAside] = useState<'stage' | 'module' | 'file' | null>(null);
   const [help, setHelp] = useState(false);
   const [quiet, setQuiet] = useState(false);
   const [metered, setMetered] = useState(false);
@@ -84,6 +89,22 @@ export function BenchFace({
       />
     );
 
+  if (aside === 'file')
+    return (
+      <ReadingsFile
+        jobId={jobId}
+        stage={stage}
+        strip={drive.strip}
+        readings={readings}
+        locked={lock.open ? null : lock.text}
+        keep={(given) => {
+          for (const { red, black, value, typed } of given)
+            store.record('static.reading', { red, black, value, typed });
+        }}
+        close={() => setAside(null)}
+      />
+    );
+
   const confirmOpen = () => {
     if (meter !== null && !meter.gone && mayConfirmOpen(meter.now)) keep('OL', 'meter');
   };
@@ -124,6 +145,7 @@ export function BenchFace({
         <PlanChoice kind={steps.kind} choose={steps.choosePlan} />
         <Secondary onClick={() => setAside('stage')}>Stage</Secondary>
         <Secondary onClick={() => setAside('module')}>Module test</Secondary>
+        <Secondary onClick={() => setAside('file')}>Readings as a file</Secondary>
         <Secondary
           aria-pressed={metered}
           onClick={() => {
