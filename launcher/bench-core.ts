@@ -43,7 +43,7 @@ const first = performance.now();
 const { effort } = diagnose(tables, full);
 const wholePosterior_ms = performance.now() - first;
 const ngspice_ms = timed(3, () => void ngspiceReadings(network, fullPlan(on), commonMeter)) / full.length;
-const hypotheses = tables.singles.length + tables.trapped.length + tables.pairs.length;
+const hypotheses = tables.enumerated.length;
 
 process.stdout.write(
   JSON.stringify({

@@ -56,8 +56,6 @@ export interface Group {
 
 /** A name listed with less than this is not worth listing. */
 const negligible = 1e-9;
-/** What has less is not compared with anything: it counts as rest. */
-const idle = 1e-5;
 const mostEquivalents = 200;
 const worthAThought = 0.05;
 
@@ -69,7 +67,6 @@ export function groupsOf(question: Question, { weighed }: Posterior): Group[] {
   const groups: Group[] = [];
   const { ceiling } = question;
   for (const w of weighed) {
-    if (w.probability < idle) continue;
     const { fit } = w;
     let group = groups.find((g) => equal(question, g, fit));
     if (group === undefined) {
@@ -163,7 +160,7 @@ const direct = 0.5;
 
 /** Was a junction read by itself, not only along with others in parallel? */
 function readDirectly({ tables, rows }: Question, component: Position): boolean {
-  const sound = tables.singles[0];
+  const sound = tables.all[0];
   const place = column.device(component);
   return rows.some((row) => {
     if (sound === undefined) return false;
@@ -176,18 +173,16 @@ function readDirectly({ tables, rows }: Question, component: Position): boolean 
 /** The state of every position, all hypotheses taken together. */
 export function positionStates(
   question: Question,
-  { weighed }: Posterior,
+  { ofVariant }: Posterior,
   unseen: readonly NamedFault[],
 ): Diagnosis['positions'] {
   const { stage, variants } = question.tables;
   const chances = new Map<string, Map<FaultMode, number>>();
-  for (const { members } of weighed)
-    for (const { hypothesis, probability } of members)
-      for (const { component, mode } of hypothesis.faults) {
-        const modes = chances.get(component) ?? new Map<FaultMode, number>();
-        chances.set(component, modes);
-        modes.set(mode, (modes.get(mode) ?? 0) + probability);
-      }
+  variants.forEach(({ fault: { component, mode } }, v) => {
+    const modes = chances.get(component) ?? new Map<FaultMode, number>();
+    chances.set(component, modes);
+    modes.set(mode, (modes.get(mode) ?? 0) + at(ofVariant, v));
+  });
   const hidden = new Set(unseen.map((f) => `${f.component} ${f.mode}`));
   return positionsOf(stage).map((component) => {
     const modes = chances.get(component) ?? new Map<FaultMode, number>();

@@ -120,16 +120,14 @@ function slips({ observations }: Question, best: Fit): Condition[] {
 /** Every trap that the figures betray, likeliest first. */
 export function conditionsOf(
   question: Question,
-  { weighed }: Posterior,
+  { ofCircumstance }: Posterior,
   best: Weighed,
   temperature_C: number | undefined,
 ): Condition[] {
   const chances = new Map<ConditionCode, number>();
-  for (const { members } of weighed)
-    for (const { hypothesis, probability } of members) {
-      const code = question.tables.circumstances[hypothesis.circumstance]?.code ?? null;
-      if (code !== null) chances.set(code, (chances.get(code) ?? 0) + probability);
-    }
+  question.tables.circumstances.forEach(({ code }, c) => {
+    if (code !== null) chances.set(code, (chances.get(code) ?? 0) + at(ofCircumstance, c));
+  });
   return [
     ...[...chances].filter(([, p]) => p > 0.05).map(([code, p]) => condition(code, p)),
     ...slips(question, best.fit),

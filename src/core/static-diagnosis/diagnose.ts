@@ -2,6 +2,7 @@ import { terminalsOf, type Stage, type Terminal } from '../power-stage';
 import { ceilingFor } from './fit';
 import { candidatesOf, groupsOf, positionStates, unseenOf, type Group } from './candidates';
 import { asserted, condition, conditionsOf, expectationFor, familyShiftOf } from './conditions';
+import { incredible } from './credible';
 import { invalid, type Candidate, type Condition, type Diagnosis, type NextProbe } from './diagnosis';
 import { tablesFor } from './hypotheses';
 import { inSoundBand, judgeReadings, repeatsOf, slipsOf } from './judge';
@@ -16,6 +17,8 @@ import { enoughProbing } from './stopping';
 const sure = 0.9;
 /** A sound unit that looks the same keeps a unit from being condemned from this share on. */
 const negligibleShare = 0.02;
+/** More are no test of one unit: a plan has a hundred probes at most. */
+const mostReadings = 1000;
 /** Beyond this shift of a family's drop the tables are made again around the fitted unit, V. */
 const linear_V = 0.1;
 const grid_V = 0.02;
@@ -24,7 +27,12 @@ const grid_V = 0.02;
 const reachable = (stage: Stage): ReadonlySet<Terminal> => new Set<Terminal>([...terminalsOf(stage), 'DC+R']);
 
 /** Reasons why no verdict can be given at all; null when there is something to weigh. */
-function unusable(stage: Stage, observations: readonly Observation[]): Diagnosis | null {
+function unusable(stage: Stage, observations: readonly Observation[], readings: number): Diagnosis | null {
+  if (readings > mostReadings)
+    return invalid(
+      'too-many-readings',
+      `${readings} readings are no test of one unit: a plan has a hundred probes at most, and each is repeated a few times.`,
+    );
   if (observations.length === 0) return invalid('no-readings', 'No reading was taken yet.');
   const known = reachable(stage);
   const absent = observations.flatMap(({ probe }) => [probe.red, probe.black]).filter((t) => !known.has(t));
@@ -94,7 +102,7 @@ function around(tables: Tables, shift_V: Readonly<Record<string, number>>): Tabl
  */
 export function diagnose(tables: Tables, readings: readonly Taken[], temperature_C?: number): Diagnosis {
   const observations = observe(readings);
-  const refused = unusable(tables.stage, observations);
+  const refused = unusable(tables.stage, observations, readings.length);
   if (refused !== null) return { ...refused, next: firstProbes(tables, observations, temperature_C) };
   const ceiling = ceilingFor(observations, tables.meter.ceiling_V);
   const ask = (on: Tables): Question => ({
@@ -114,7 +122,7 @@ export function diagnose(tables: Tables, readings: readonly Taken[], temperature
   if (look === null) return impossible();
   const posterior = weigh(question, look);
   const [best] = posterior.weighed;
-  const sound = near.singles[0];
+  const sound = near.all[0];
   if (best === undefined || sound === undefined) return impossible();
 
   const groups = groupsOf(question, posterior);
@@ -126,6 +134,15 @@ export function diagnose(tables: Tables, readings: readonly Taken[], temperature
   const repeat = repeatsOf(question, leader.fit);
   const missing = positions.filter((p) => p.state === 'unprobed' && p.component !== 'bus.bleeder');
   const slips = slipsOf(question, leader.fit).length;
+  const familyShift_V = familyShiftOf(near.familyShift_V, leader.fit.unknowns);
+  const readingsJudged = judgeReadings(question, sound, leader.fit.unknowns);
+  const objection = incredible(leader, { slips, readings: observations.length, shift_V: familyShift_V });
+  if (objection !== null)
+    return invalid('not-explained', objection, {
+      repeat,
+      readings: readingsJudged,
+      conditions: conditions.filter((c) => c.probability >= asserted),
+    });
   const caseNotes: Diagnosis['caseNotes'] = [];
   if (missing.length > 0)
     caseNotes.push({
@@ -154,8 +171,8 @@ export function diagnose(tables: Tables, readings: readonly Taken[], temperature
     enough: enoughProbing({ verdict, candidates, missing: missing.length, repeat, next, conditions }),
     unseen,
     caseNotes,
-    readings: judgeReadings(question, sound, leader.fit.unknowns),
-    familyShift_V: familyShiftOf(near.familyShift_V, leader.fit.unknowns),
+    readings: readingsJudged,
+    familyShift_V,
     effort: {
       hypotheses: posterior.looked,
       fitted: posterior.fitted,

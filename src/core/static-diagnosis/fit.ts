@@ -58,6 +58,14 @@ export const ceilingFor = (observations: readonly Observation[], volts: number):
 /** Farther from the ceiling than this a state is certain, V. */
 const certain_V = 0.4;
 
+export type Standing = 'above' | 'below' | 'near';
+
+/** Where a predicted voltage stands against the ceiling. */
+export const standingOf = (predicted_V: number, ceiling_V: number): Standing => {
+  const above = abs(predicted_V) - ceiling_V;
+  return above > certain_V ? 'above' : above < -certain_V ? 'below' : 'near';
+};
+
 /**
  * ln likelihood of an observed state.
  * @param open the voltage follows a size that is still open: near the ceiling both states are possible
@@ -70,9 +78,8 @@ export function stateOf(
   open = false,
 ): number {
   const { blocked, conducting } = bounds[i] as Ceiling['bounds'][number];
-  const above = abs(predicted_V) - ceiling_V;
-  if (above > certain_V) return blocked;
-  if (above < -certain_V) return conducting;
+  const standing = standingOf(predicted_V, ceiling_V);
+  if (standing !== 'near') return standing === 'above' ? blocked : conducting;
   return open ? max(blocked, conducting) : stateScore(observations[i] as Observation, predicted_V, ceiling_V);
 }
 
@@ -150,11 +157,18 @@ export interface Expectation {
   spread: Float64Array;
 }
 
-/** How far a column may lie from what was expected, under one hypothesis. */
-export function spreadOf({ open, faults }: Hypothesis, { spread }: Expectation, c: number): number {
+/**
+ * How far a column may lie from what was expected, under one hypothesis.
+ * @param beside it has other faults beside
+ */
+export function spreadOf(
+  { open, beside }: { open: readonly number[]; beside: boolean },
+  { spread }: Expectation,
+  c: number,
+): number {
   if (!open.includes(c) || c === column.circumstance) return at(spread, c);
   if (c < column.leak0) return model.degradedSpread_V;
-  return faults.length > 1 ? model.leakSpreadBeside : model.leakSpread;
+  return beside ? model.leakSpreadBeside : model.leakSpread;
 }
 
 const rounds = 6;
@@ -195,7 +209,9 @@ export function fit(
   const studentGain = (model.deviceFreedom + 1) / model.deviceFreedom;
   const precision = Float64Array.from(
     active,
-    (c) => (isDevice(c) ? studentGain : 1) / spreadOf(hypothesis, expectation, c) ** 2,
+    (c) =>
+      (isDevice(c) ? studentGain : 1) /
+      spreadOf({ open, beside: hypothesis.faults.length > 1 }, expectation, c) ** 2,
   );
   const centre = Float64Array.from(active, (c) => at(expectation.centre, c));
   const x = Float64Array.from(active, (c) =>

@@ -7,10 +7,11 @@ import {
   type Probe,
   type Stage,
 } from '../power-stage';
+import { answer } from './answers';
 import { circumstancesOf } from './circumstances';
 import { column, groundOf } from './ground';
 import { share } from './model';
-import { solution, type Hypothesis, type Tables } from './solve';
+import type { Hypothesis, Tables } from './solve';
 import { normalisers, pairWeight, variantsOf, type Variant } from './variants';
 
 export const nameOfFaults = (faults: readonly { component: string; mode: string }[]): string =>
@@ -42,6 +43,7 @@ function hypothesis({
   twin?: Hypothesis | null;
 }): Hypothesis {
   return {
+    number: -1,
     circumstance,
     faults,
     variants,
@@ -119,6 +121,8 @@ export function tablesFor(
       ),
     ];
   });
+  const all = [sound, ...faulty, ...trapped, ...pairs];
+  all.forEach((h, number) => (h.number = number));
   const probes: Probe[] = fullPlan(stage).map(({ red, black }) => ({ red, black }));
   return {
     stage,
@@ -130,12 +134,12 @@ export function tablesFor(
     probes,
     rows: new Map(probes.map((p, row) => [probeKey(p), row])),
     mirrors: [],
-    singles: [sound, ...faulty],
-    trapped,
-    pairs,
-    known: new Map(
-      [sound, ...faulty, ...trapped, ...pairs].map((h) => [keyOf(h.circumstance, h.variants), h]),
-    ),
+    all,
+    logPriors: all.map((h) => h.logPrior),
+    singles: [sound, ...faulty].map((h) => h.number),
+    enumerated: all.map((h) => h.number),
+    known: new Map(all.map((h) => [keyOf(h.circumstance, h.variants), h])),
+    answers: [],
     others: new Map(),
     polished: new Map(),
     last: null,
@@ -179,6 +183,8 @@ export function withFault(tables: Tables, h: Hypothesis, variant: number): Hypot
     });
   };
   const made = make();
+  made.number = tables.all.push(made) - 1;
+  tables.logPriors.push(made.logPrior);
   tables.known.set(key, made);
   return made;
 }
@@ -197,10 +203,11 @@ const smaller = (tables: Tables, h: Hypothesis, left: number): Hypothesis =>
  * @returns how much is done, 0 to 1, after each slice
  */
 export function* prepare(tables: Tables, slice = 40): Generator<number> {
-  const all = [...tables.singles, ...tables.trapped, ...tables.pairs];
-  for (const [i, h] of all.entries()) {
-    for (let row = 0; row < tables.probes.length; row += 1) solution(tables, h, row);
-    if (i % slice === slice - 1) yield (i + 1) / all.length;
+  const { all, enumerated } = tables;
+  for (const i of enumerated) {
+    const h = all[i] as Hypothesis;
+    for (let row = 0; row < tables.probes.length; row += 1) answer(tables, h, row);
+    if (i % slice === slice - 1) yield (i + 1) / enumerated.length;
   }
   yield 1;
 }

@@ -61,7 +61,7 @@ export function nextProbes(
   const filled = observations.some((o) => o.key === 'DC+>DC-' && o.state === 'OL');
   const total = likely.reduce((sum, l) => sum + l.share, 0);
   const bin_V = 4 * model.reading_V + model.device_V;
-  const sound = tables.singles[0];
+  const sound = tables.all[0];
   if (sound === undefined) return [];
   return tables.probes
     .slice()
@@ -120,8 +120,7 @@ export const explanationsOf = (groups: readonly Group[]): Explanation[] =>
 
 /** Before any reading: sound and single faults by how often they occur. */
 export const explanationsBefore = (tables: Tables, unknowns: Float64Array): Explanation[] =>
-  tables.singles.map((hypothesis) => ({
-    hypothesis,
-    unknowns,
-    share: exp(hypothesis.logPrior),
-  }));
+  tables.singles.map((number) => {
+    const hypothesis = tables.all[number] as Hypothesis;
+    return { hypothesis, unknowns, share: exp(hypothesis.logPrior) };
+  });

@@ -5,14 +5,20 @@ import type { Hypothesis, Tables } from './solve';
 /** Hypotheses whose answers to the probes taken are one and the same, with the one fit they share. */
 export interface Weighed {
   fit: Fit;
-  /** Each with ln of prior × evidence and its own share, best first. */
-  members: { hypothesis: Hypothesis; score: number; probability: number }[];
+  /** Each with its own share, best first. */
+  members: { hypothesis: Hypothesis; probability: number }[];
   /** Of all members together. */
   probability: number;
+  /** Weighed with another's drops: the fit is none of its own. */
+  rough: boolean;
 }
 
 export interface Posterior {
+  /** What has a share worth comparing, best first. */
   weighed: Weighed[];
+  /** The chance of each fault at each size, by the number of the variant. */
+  ofVariant: Float64Array;
+  ofCircumstance: Float64Array;
   /** Share of what was weighed roughly, without a fit of its own. */
   roughMass: number;
   /** Upper estimate of the share of what was left out altogether. */

@@ -1,5 +1,6 @@
 import { at, influence, operatingPoint, type Network } from '../circuit';
 import { probeKey, type Fault, type Meter, type Probe, type Stage } from '../power-stage';
+import type { AnswersOfRow } from './answers';
 import type { Circumstance } from './circumstances';
 import {
   column,
@@ -33,6 +34,8 @@ export interface Solution {
 
 /** A state of the unit that is tried, under one circumstance. */
 export interface Hypothesis {
+  /** Counts through all hypotheses of the tables, in the order they were made. */
+  number: number;
   /** Which of the grounds. */
   circumstance: number;
   faults: readonly Fault[];
@@ -68,12 +71,20 @@ export interface Tables {
   rows: Map<string, number>;
   /** The row of the same probe with the leads swapped, where it was asked for. */
   mirrors: (number | undefined)[];
-  /** The right set-up: sound and single faults; then the traps, each sound and with gross faults. */
-  singles: readonly Hypothesis[];
-  trapped: readonly Hypothesis[];
-  pairs: readonly Hypothesis[];
-  /** Every hypothesis there is by its key; more are made on demand. */
+  /**
+   * Every hypothesis there is, by its number: sound and single faults in the right set-up first, then the
+   * traps, each sound and with gross faults, then the pairs. More are made on demand and come after.
+   */
+  all: Hypothesis[];
+  /** Their ln priors: looked through with every reading, so kept together. */
+  logPriors: number[];
+  /** Numbers of sound and the single faults, and of all that were there from the start. */
+  singles: readonly number[];
+  enumerated: readonly number[];
+  /** The same by their keys. */
   known: Map<string, Hypothesis>;
+  /** What hypotheses answer to a probe, by its row. */
+  answers: (AnswersOfRow | undefined)[];
   /** Tables around other drops, made on demand. */
   others: Map<string, Tables>;
   /** Answers solved again around a fit, by the answer they replace. */
