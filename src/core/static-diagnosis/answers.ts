@@ -1,28 +1,8 @@
 import { at } from '../circuit';
 import { column } from './ground';
-import { standingOf, type Standing } from './fit';
-import { shared, solution, type Hypothesis, type Solution, type Tables } from './solve';
-
-/** A solution as a hypothesis gives it: the same for all that leave the same sizes open in it. */
-export interface Answer {
-  solution: Solution;
-  /** Columns that the answer follows and the hypothesis leaves open. */
-  open: readonly number[];
-  /** The faults are several: their sizes are known less well. */
-  beside: boolean;
-  /** It follows a leak: near the ceiling both states are possible. */
-  leaks: boolean;
-}
-
-/** The answers of all hypotheses to one probe, each different one once. */
-export interface AnswersOfRow {
-  /** Number of the answer by the number of the hypothesis; `unasked` where it was not asked for yet. */
-  of: Int32Array;
-  answers: Answer[];
-  /** Of each: is it surely above the ceiling, surely below, or near it? */
-  states: Standing[];
-  bySolution: Map<number, number[]>;
-}
+import { standingOf } from './fit';
+import { shared, solution } from './solve';
+import type { Answer, AnswersOfRow, Hypothesis, Solution, Tables } from './tables';
 
 const noColumns: readonly number[] = [];
 

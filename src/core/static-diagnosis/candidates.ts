@@ -6,8 +6,9 @@ import { column } from './ground';
 import { nameOfFaults, withFault } from './hypotheses';
 import { model } from './model';
 import type { Posterior, Question, Weighed } from './question';
-import { isBlocked, solution, type Hypothesis, type Solution } from './solve';
+import { isBlocked, solution } from './solve';
 import { inertFaults } from './variants';
+import type { Hypothesis, Solution } from './tables';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { abs, log, min } = Math;

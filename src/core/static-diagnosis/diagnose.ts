@@ -11,8 +11,9 @@ import { suspected } from './model';
 import { observe, type Observation, type Taken } from './observations';
 import type { Question } from './question';
 import { firstLook, weigh } from './search';
-import { rowOf, type Tables } from './solve';
+import { rowOf } from './solve';
 import { enoughProbing } from './stopping';
+import type { Tables } from './tables';
 
 const sure = 0.9;
 /** A sound unit that looks the same keeps a unit from being condemned from this share on. */

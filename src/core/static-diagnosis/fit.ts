@@ -2,7 +2,8 @@ import { at } from '../circuit';
 import { model } from './model';
 import type { Observation } from './observations';
 import { column } from './ground';
-import { effect, isBlocked, type Hypothesis, type Solution } from './solve';
+import { effect, isBlocked } from './solve';
+import type { Hypothesis, Solution, Standing } from './tables';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { abs, exp, log, log1p, max, min, sqrt } = Math;
@@ -57,8 +58,6 @@ export const ceilingFor = (observations: readonly Observation[], volts: number):
 
 /** Farther from the ceiling than this a state is certain, V. */
 const certain_V = 0.4;
-
-export type Standing = 'above' | 'below' | 'near';
 
 /** Where a predicted voltage stands against the ceiling. */
 export const standingOf = (predicted_V: number, ceiling_V: number): Standing => {

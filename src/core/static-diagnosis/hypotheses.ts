@@ -11,8 +11,8 @@ import { answer } from './answers';
 import { circumstancesOf } from './circumstances';
 import { column, groundOf } from './ground';
 import { share } from './model';
-import type { Hypothesis, Tables } from './solve';
 import { normalisers, pairWeight, variantsOf, type Variant } from './variants';
+import type { Hypothesis, Tables } from './tables';
 
 export const nameOfFaults = (faults: readonly { component: string; mode: string }[]): string =>
   faults

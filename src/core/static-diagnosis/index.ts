@@ -4,7 +4,6 @@ import { diagnose } from './diagnose';
 import type { Diagnosis } from './diagnosis';
 import { tablesFor } from './hypotheses';
 import type { Taken } from './observations';
-import type { Tables } from './solve';
 
 export { diagnose } from './diagnose';
 export type {
@@ -21,7 +20,7 @@ export { prepare, tablesFor } from './hypotheses';
 export { directBand, directJunction } from './junctions';
 export { soundBand } from './model';
 export type { Taken } from './observations';
-export type { Tables } from './solve';
+export type { Tables } from './tables';
 export {
   bareNameOf,
   conclude,
@@ -31,6 +30,7 @@ export {
   trapHeadlines,
   type Conclusion,
 } from './words';
+import type { Tables } from './tables';
 
 const kept = new Map<string, Tables>();
 /** Tables weigh some tens of megabytes once solved. */

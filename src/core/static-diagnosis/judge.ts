@@ -14,8 +14,9 @@ import { column } from './ground';
 import { directBand, directJunction } from './junctions';
 import { model } from './model';
 import type { Observation } from './observations';
-import { effect, solution, type Hypothesis } from './solve';
+import { effect, solution } from './solve';
 import type { Question } from './question';
+import type { Hypothesis } from './tables';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { abs } = Math;

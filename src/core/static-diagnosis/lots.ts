@@ -1,12 +1,13 @@
 // Hypotheses that the probes taken cannot tell apart are one lot: weighed once for all its members.
 import { at } from '../circuit';
-import { answer, answerAtHand, answersOf, unasked, type Answer, type AnswersOfRow } from './answers';
+import { answer, answerAtHand, answersOf, unasked } from './answers';
 import { slipCost, spreadOf, stateOf, type Ceiling, type Fit } from './fit';
 import { column } from './ground';
 import { model } from './model';
 import type { Observation } from './observations';
 import type { Question } from './question';
-import { isBlocked, type Hypothesis, type Solution } from './solve';
+import { isBlocked } from './solve';
+import type { Answer, AnswersOfRow, Hypothesis, Solution } from './tables';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { exp, log, max, min } = Math;

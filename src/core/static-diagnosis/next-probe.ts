@@ -3,7 +3,8 @@ import type { NamedFault, NextProbe } from './diagnosis';
 import { model } from './model';
 import { namesOf, type Group } from './candidates';
 import type { Question } from './question';
-import { effect, rowOf, solution, type Hypothesis, type Tables } from './solve';
+import { effect, rowOf, solution } from './solve';
+import type { Hypothesis, Tables } from './tables';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { exp, log2, min, round } = Math;

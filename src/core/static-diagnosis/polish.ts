@@ -3,7 +3,8 @@ import type { Probe } from '../power-stage';
 import { fit, type Fit } from './fit';
 import { column, networkWith, type Ground } from './ground';
 import type { Question } from './question';
-import { effect, follows, solve, type Hypothesis, type Solution } from './solve';
+import { effect, follows, solve } from './solve';
+import type { Hypothesis, Solution } from './tables';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { abs, exp, max } = Math;

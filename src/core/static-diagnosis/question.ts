@@ -1,6 +1,6 @@
 import type { Ceiling, Expectation, Fit } from './fit';
 import type { Observation } from './observations';
-import type { Hypothesis, Tables } from './solve';
+import type { Hypothesis, Tables } from './tables';
 
 /** Hypotheses whose answers to the probes taken are one and the same, with the one fit they share. */
 export interface Weighed {

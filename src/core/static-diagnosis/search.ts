@@ -5,7 +5,8 @@ import { withFault } from './hypotheses';
 import { hopeless, lotsOf, roughlyBy, solutionsOf, type Lot } from './lots';
 import { polished } from './polish';
 import type { Posterior, Question, Weighed } from './question';
-import { follows, type Hypothesis, type Solution } from './solve';
+import { follows } from './solve';
+import type { Hypothesis, Solution } from './tables';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { abs, exp, max } = Math;

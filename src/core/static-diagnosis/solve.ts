@@ -1,7 +1,5 @@
 import { at, influence, operatingPoint, type Network } from '../circuit';
-import { probeKey, type Fault, type Meter, type Probe, type Stage } from '../power-stage';
-import type { AnswersOfRow } from './answers';
-import type { Circumstance } from './circumstances';
+import { probeKey, type Fault, type Meter, type Probe } from '../power-stage';
 import {
   column,
   networkWith,
@@ -13,85 +11,10 @@ import {
   type Ground,
   type Ways,
 } from './ground';
-import type { Variant } from './variants';
+import type { Hypothesis, Solution, Tables } from './tables';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { abs, log, min } = Math;
-
-/** What the meter would show on one probe and how that follows the unknowns. */
-export interface Solution {
-  /** One number per different answer: hypotheses that share it cannot be told apart by the probe. */
-  id: number;
-  volts: number;
-  /** The display shows overload. */
-  overload: boolean;
-  /** Sparse: columns (see `column`) and V per unit of each. Empty well above the ceiling. */
-  columns: Uint8Array;
-  values: Float64Array;
-  /** Node voltages, where bigger hypotheses may start from them. */
-  point?: Float64Array;
-}
-
-/** A state of the unit that is tried, under one circumstance. */
-export interface Hypothesis {
-  /** Counts through all hypotheses of the tables, in the order they were made. */
-  number: number;
-  /** Which of the grounds. */
-  circumstance: number;
-  faults: readonly Fault[];
-  /** Numbers of the same among the tables' variants, in rising order: what tells hypotheses apart. */
-  variants: readonly number[];
-  /** Columns that it leaves wider open than a sound device: sizes of leaks, drops of worn parts, … */
-  open: readonly number[];
-  /** Names of the faults, joined: what a candidate is. */
-  name: string;
-  /** ln of the share of all units. */
-  logPrior: number;
-  /** The same without one of the faults, for each fault. */
-  without: readonly Hypothesis[];
-  /** The same under the circumstance whose readings these are, mirrored. */
-  twin: Hypothesis | null;
-  /** Solutions so far, by the probe's row. */
-  solved: (Solution | undefined)[];
-  /** Where current can go from red and to black, by row; made when first asked. */
-  reaches: { red: Int32Array; black: Int32Array } | null;
-}
-
-/** Everything that can be computed before the first reading, filled as it is asked for. */
-export interface Tables {
-  stage: Stage;
-  meter: Meter;
-  /** Where the linearisation stands: drops of the families against the typical ones, V. */
-  familyShift_V: Readonly<Record<string, number>>;
-  variants: readonly Variant[];
-  circumstances: readonly Circumstance[];
-  grounds: readonly Ground[];
-  /** May grow: a probe outside the plan is added when it is first read. */
-  probes: Probe[];
-  rows: Map<string, number>;
-  /** The row of the same probe with the leads swapped, where it was asked for. */
-  mirrors: (number | undefined)[];
-  /**
-   * Every hypothesis there is, by its number: sound and single faults in the right set-up first, then the
-   * traps, each sound and with gross faults, then the pairs. More are made on demand and come after.
-   */
-  all: Hypothesis[];
-  /** Their ln priors: looked through with every reading, so kept together. */
-  logPriors: number[];
-  /** Numbers of sound and the single faults, and of all that were there from the start. */
-  singles: readonly number[];
-  enumerated: readonly number[];
-  /** The same by their keys. */
-  known: Map<string, Hypothesis>;
-  /** What hypotheses answer to a probe, by its row. */
-  answers: (AnswersOfRow | undefined)[];
-  /** Tables around other drops, made on demand. */
-  others: Map<string, Tables>;
-  /** Answers solved again around a fit, by the answer they replace. */
-  polished: Map<number, { solution: Solution; around: Float64Array }>;
-  /** The network that was solved last: hypotheses are mostly asked for row after row. */
-  last: { of: Hypothesis; network: Network; ways: Ways } | null;
-}
 
 /** Below this an unknown is left out: under 0.1 mV for the largest deviations. */
 const negligible = 5e-4;
