@@ -4,6 +4,8 @@ import type { Screw } from '../logbook';
 import type { Stage } from '../power-stage';
 import type { driveTypeSchema } from './schema';
 
+export type { Control, LiveKey, Parameter, UnitState } from './control-shape';
+
 export type DriveType = z.output<typeof driveTypeSchema>;
 export type DriveModel = DriveType['models'][number];
 

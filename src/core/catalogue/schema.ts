@@ -2,6 +2,8 @@ import * as z from 'zod';
 import { screwSchema } from '../logbook/schema';
 import { stageSchema as wholeStageSchema } from '../power-stage/schema';
 
+export { controlSchema } from './control-schema';
+
 const positive = z.number().positive();
 const text = z.string().trim().min(1).max(200);
 

@@ -1,0 +1,182 @@
+import * as z from 'zod';
+import { conceptIds, type ConceptId } from '../concepts';
+import { alarmFamilies } from '../logbook';
+
+const text = z.string().trim().min(1).max(200);
+const mark = z.string().trim().min(1).max(12);
+const register = z.int().min(0).max(65_535);
+
+/** A figure, or a share of what the model is rated for. */
+const amount = z.union([
+  z.number(),
+  z.strictObject({ of: z.enum(['rated-amps', 'rated-power', 'supply-volts']), times: z.number() }),
+]);
+
+const parameterSchema = z.strictObject({
+  /** As the keypad shows it. */
+  number: z.string().regex(/^\S{1,12}$/),
+  name: text,
+  concept: z.enum(conceptIds as [ConceptId, ...ConceptId[]]).optional(),
+  unit: z.string().max(8).optional(),
+  /** Value = raw word × scale. */
+  scale: z.number().positive().default(1),
+  min: amount,
+  max: amount,
+  /** Where it differs between regions, one for each. */
+  default: z.union([amount, z.strictObject({ '50Hz': amount, '60Hz': amount })]),
+  choices: z
+    .array(z.strictObject({ value: z.int(), name: text, means: text.optional() }))
+    .min(2)
+    .optional(),
+  /** What must be unlocked to change it; 0 is always open. */
+  lock: z.int().min(0).max(3).default(0),
+  readOnly: z.boolean().default(false),
+  /** Changed at standstill only. */
+  stop: z.boolean().default(false),
+  /** Other parameters that go back to their defaults when it is written. */
+  resets: z.union([z.literal('all'), z.array(z.string())]).optional(),
+  /** There only while another parameter has one of these values, or an option is fitted. */
+  needs: z
+    .union([
+      z.strictObject({ number: z.string(), is: z.array(z.number()).min(1) }),
+      z.strictObject({ option: text }),
+    ])
+    .optional(),
+  register,
+});
+
+export const liveKeys = [
+  'state',
+  'alarm',
+  'output-frequency',
+  'reference',
+  'output-current',
+  'bus-voltage',
+  'heatsink',
+  'inputs',
+  'relays',
+  'AI1',
+  'AI2',
+  'place',
+  'serial',
+  'run-hours',
+] as const;
+
+/** States of the unit under neutral names. */
+export const unitStates = [
+  'off',
+  'precharge',
+  'not-ready',
+  'ready',
+  'running',
+  'stopping',
+  'tripped',
+  'safe-stop',
+] as const;
+
+const liveSchema = z.strictObject({
+  key: z.enum(liveKeys),
+  register,
+  scale: z.number().positive().default(1),
+  /** Of a word of bits: what each bit from the lowest is; null where it means nothing. */
+  bits: z.array(z.string().nullable()).max(16).optional(),
+  /** Of an enumeration: the neutral name of each value. */
+  values: z
+    .array(z.strictObject({ value: z.int(), means: z.enum([...unitStates, 'local', 'remote']) }))
+    .optional(),
+});
+
+const alarmSchema = z.strictObject({
+  code: z.string().trim().min(1).max(12),
+  /** Its number on the bus. */
+  value: z.int().min(1).max(65_535),
+  name: text,
+  family: z.enum(alarmFamilies),
+  latched: z.boolean(),
+  /** How it is put back once its cause is gone. */
+  reset: z.enum(['reset', 'power-off', 'by-itself']),
+  firstChecks: z.array(text).min(1).max(6),
+});
+
+export interface MenuItem {
+  name: string;
+  /** Numbers of the parameters in it, in the order the keypad shows them. */
+  parameters?: string[] | undefined;
+  menus?: MenuItem[] | undefined;
+}
+const menuSchema: z.ZodType<MenuItem> = z.lazy(() =>
+  z.strictObject({
+    name: text,
+    parameters: z.array(z.string()).optional(),
+    menus: z.array(menuSchema).optional(),
+  }),
+);
+
+/** The shapes of control.json, one part after the other. */
+export const controlShape = z.strictObject({
+  inputs: z
+    .array(z.strictObject({ id: z.string().regex(/^DI[1-9]$/), mark }))
+    .min(1)
+    .max(9),
+  analogInputs: z.array(z.strictObject({ id: z.enum(['AI1', 'AI2']), mark })).max(2),
+  relays: z
+    .array(z.strictObject({ id: z.string().regex(/^RO[1-4]$/), marks: z.array(mark).min(2).max(3) }))
+    .max(4),
+  analogOutput: mark.nullable(),
+  /** Own 24 V for the inputs, their common, own 10 V for a knob, and its common. */
+  supply: z.strictObject({ plus24: mark, common: mark, plus10: mark.nullable(), analogCommon: mark }),
+  knob: z.boolean(),
+  /** Two channels that must both have 24 V against their own return. */
+  safeStop: z
+    .strictObject({
+      channels: z.array(z.strictObject({ id: z.enum(['STO1', 'STO2']), mark })).length(2),
+      supply: mark,
+      return: mark,
+      factoryJumpers: z.array(z.tuple([mark, mark])),
+    })
+    .nullable(),
+  locks: z.array(
+    z.strictObject({ level: z.int().min(1).max(3), code: z.int().min(0).max(9999), opens: text }),
+  ),
+  options: z.array(z.strictObject({ id: text, name: text })),
+  parameters: z.array(parameterSchema).min(1).max(400),
+  alarms: z.array(alarmSchema).min(1),
+  keypad: z.strictObject({
+    keys: z.array(z.strictObject({ name: text, does: text })).min(1),
+    menu: z.array(menuSchema).min(1),
+    displays: z.array(z.strictObject({ shows: text, means: text })),
+    lamps: z.array(
+      z.strictObject({ name: text, looks: z.array(z.strictObject({ look: text, means: text })) }),
+    ),
+  }),
+  modbus: z.strictObject({
+    unit: z.int().min(1).max(247),
+    identification: z.strictObject({ vendor: text, product: text, revision: text }),
+    live: z.array(liveSchema).min(1),
+    history: z.strictObject({ register, slots: z.int().min(1).max(30) }),
+    /** Bits of the serial control word. */
+    control: z.strictObject({ register, reference: register, bits: z.array(z.string().nullable()).max(16) }),
+  }),
+  fitting: z.strictObject({
+    fuses: z.array(z.strictObject({ type: text, fuse_A: z.number(), kind: text, wire_mm2: z.number() })),
+    torques: z.array(z.strictObject({ terminals: text, torque_Nm: z.number() })),
+    sizes: z.array(
+      z.strictObject({
+        types: z.array(text),
+        width_mm: z.number(),
+        height_mm: z.number(),
+        depth_mm: z.number(),
+        weight_kg: z.number(),
+        holes: z.array(z.tuple([z.number(), z.number()])),
+        clearance_mm: z.number(),
+      }),
+    ),
+    storage: z.array(z.strictObject({ fromYears: z.number(), step: text })),
+    derating: z.array(z.strictObject({ when: text, perUnit: text, percent: z.number() })),
+  }),
+});
+
+export type Control = z.output<typeof controlShape>;
+export type Parameter = Control['parameters'][number];
+export type LiveKey = (typeof liveKeys)[number];
+export type UnitState = (typeof unitStates)[number];

@@ -1,0 +1,41 @@
+import type { Control } from '../catalogue';
+
+/** One entry of the fault history, newest first. */
+export interface Slot {
+  code: string;
+  /** Run hours when it happened. */
+  runHours: number;
+  /** Minutes since 1970 where the clock was set; 0 where it never was. */
+  clock_min: number;
+}
+
+const wordsPerSlot = 4;
+
+/** The history from its registers, read as one block from its first register. */
+export const slotsOf = ({ alarms, modbus }: Control, block: readonly number[]): Slot[] =>
+  Array.from({ length: modbus.history.slots }, (_, i) =>
+    block.slice(i * wordsPerSlot, (i + 1) * wordsPerSlot),
+  ).flatMap(([value = 0, runHours = 0, high = 0, low = 0]) =>
+    value === 0
+      ? []
+      : [
+          {
+            code: alarms.find((a) => a.value === value)?.code ?? `${value}`,
+            runHours,
+            clock_min: high * 0x10000 + low,
+          },
+        ],
+  );
+
+/** The other way: the block of registers that holds a history. */
+export const wordsOfSlots = ({ alarms, modbus }: Control, slots: readonly Slot[]): number[] =>
+  Array.from({ length: modbus.history.slots }, (_, i) => slots[i]).flatMap((slot) =>
+    slot === undefined
+      ? [0, 0, 0, 0]
+      : [
+          alarms.find((a) => a.code === slot.code)?.value ?? 0,
+          slot.runHours & 0xffff,
+          Math.floor(slot.clock_min / 0x10000) & 0xffff,
+          slot.clock_min & 0xffff,
+        ],
+  );

@@ -1,0 +1,13 @@
+// Words of a drive to values and back, under its type.
+export {
+  defaultOf,
+  limitsOf,
+  meaningOf,
+  parameterFor,
+  rawOf,
+  valueOf,
+  type Rating,
+  type Values,
+} from './parameters';
+export { liveOf, wordsOf, type Live } from './live';
+export { slotsOf, wordsOfSlots, type Slot } from './history';

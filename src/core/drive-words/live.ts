@@ -1,0 +1,97 @@
+import type { Control, LiveKey, UnitState } from '../catalogue';
+
+/** What a drive shows of itself just now; what it does not show is not there. */
+export interface Live {
+  state?: UnitState;
+  /** Code of the active alarm; null: none. */
+  alarm?: string | null;
+  outputFrequency_Hz?: number;
+  reference_Hz?: number;
+  outputCurrent_A?: number;
+  busVolts?: number;
+  heatsink_C?: number;
+  /** Terminals by id, as the drive sees them. */
+  inputs?: Readonly<Record<string, boolean>>;
+  relays?: Readonly<Record<string, boolean>>;
+  /** V or mA. */
+  AI1?: number;
+  AI2?: number;
+  place?: 'local' | 'remote';
+  /** Bits of the serial control word. */
+  serial?: Readonly<Record<string, boolean>>;
+  runHours?: number;
+}
+
+type Entry = Control['modbus']['live'][number];
+
+const figures = {
+  'output-frequency': 'outputFrequency_Hz',
+  reference: 'reference_Hz',
+  'output-current': 'outputCurrent_A',
+  'bus-voltage': 'busVolts',
+  heatsink: 'heatsink_C',
+  AI1: 'AI1',
+  AI2: 'AI2',
+  'run-hours': 'runHours',
+} as const satisfies Partial<Record<LiveKey, keyof Live>>;
+const words = { inputs: 'inputs', relays: 'relays', serial: 'serial' } as const;
+
+const isFigure = (key: LiveKey): key is keyof typeof figures => key in figures;
+const isWord = (key: LiveKey): key is keyof typeof words => key in words;
+
+const bitsOf = ({ bits = [] }: Entry, raw: number): Record<string, boolean> =>
+  Object.fromEntries(bits.flatMap((name, i) => (name === null ? [] : [[name, ((raw >> i) & 1) === 1]])));
+
+function entryOf(control: Control, entry: Entry, raw: number): Live {
+  const { key, scale, values } = entry;
+  if (isFigure(key)) return { [figures[key]]: Number((raw * scale).toFixed(6)) };
+  if (isWord(key)) return { [words[key]]: bitsOf(entry, raw) };
+  if (key === 'alarm')
+    return raw === 0
+      ? { alarm: null }
+      : { alarm: control.alarms.find((a) => a.value === raw)?.code ?? `${raw}` };
+  const means = values?.find((v) => v.value === raw)?.means;
+  return means === undefined
+    ? {}
+    : key === 'place'
+      ? { place: means as 'local' | 'remote' }
+      : { state: means as UnitState };
+}
+
+/**
+ * Live values from words of the bus.
+ * @param wordAt the word of a register; undefined where it was not read
+ */
+export const liveOf = (control: Control, wordAt: (register: number) => number | undefined): Live =>
+  Object.assign(
+    {},
+    ...control.modbus.live.map((entry) => {
+      const raw = wordAt(entry.register);
+      return raw === undefined ? {} : entryOf(control, entry, raw);
+    }),
+  ) as Live;
+
+/** The other way: what the registers hold for live values. */
+export function wordsOf(control: Control, live: Live): Map<number, number> {
+  const raw = ({ key, scale, values, bits = [] }: Entry): number | undefined => {
+    if (isFigure(key)) {
+      const value = live[figures[key]];
+      return value === undefined ? undefined : Math.round(value / scale) & 0xffff;
+    }
+    if (isWord(key)) {
+      const set = live[words[key]];
+      return (
+        set && bits.reduce((word, name, i) => word | (name !== null && set[name] === true ? 1 << i : 0), 0)
+      );
+    }
+    if (key === 'alarm') return live.alarm ? control.alarms.find((a) => a.code === live.alarm)?.value : 0;
+    const means = key === 'place' ? live.place : live.state;
+    return values?.find((v) => v.means === means)?.value;
+  };
+  return new Map(
+    control.modbus.live.flatMap((entry): [number, number][] => {
+      const word = raw(entry);
+      return word === undefined ? [] : [[entry.register, word]];
+    }),
+  );
+}

@@ -1,0 +1,67 @@
+import type { Control, Parameter } from '../catalogue';
+import type { ConceptId } from '../concepts';
+
+/** What a model is rated for: limits and defaults may be shares of it. */
+export interface Rating {
+  ratedAmps: number;
+  power_kW: number;
+  supply_V: number;
+}
+
+/** Values by parameter number, in the unit of the parameter; of a choice its number. */
+export type Values = Readonly<Record<string, number>>;
+
+type Amount = Parameter['min'];
+
+const amountOf = (amount: Amount, rating: Rating): number => {
+  if (typeof amount === 'number') return amount;
+  const whole = {
+    'rated-amps': rating.ratedAmps,
+    'rated-power': rating.power_kW,
+    'supply-volts': rating.supply_V,
+  }[amount.of];
+  return whole * amount.times;
+};
+
+/** To the nearest step the drive can hold. */
+const stepped = (value: number, { scale }: Parameter): number =>
+  Number((Math.round(value / scale) * scale).toFixed(6));
+
+/** The range of a parameter on one model. */
+export const limitsOf = (p: Parameter, rating: Rating): { min: number; max: number } => ({
+  min: stepped(amountOf(p.min, rating), p),
+  max: stepped(amountOf(p.max, rating), p),
+});
+
+/** What the factory sets on one model for one region. */
+export function defaultOf(p: Parameter, rating: Rating, region: '50Hz' | '60Hz'): number {
+  const amount = typeof p.default === 'object' && '50Hz' in p.default ? p.default[region] : p.default;
+  return stepped(amountOf(amount, rating), p);
+}
+
+/** Value to the word on the bus; negative values in two's complement. */
+export const rawOf = (p: Parameter, value: number): number => Math.round(value / p.scale) & 0xffff;
+
+/** The word on the bus to a value; signed where the range goes below zero. */
+export function valueOf(p: Parameter, raw: number): number {
+  const signed = typeof p.min === 'number' && p.min < 0 && raw > 0x7fff ? raw - 0x10000 : raw;
+  return stepped(signed * p.scale, p);
+}
+
+/** The parameter that carries a concept on this type. */
+export const parameterFor = (
+  { parameters }: Pick<Control, 'parameters'>,
+  concept: ConceptId,
+): Parameter | undefined => parameters.find((p) => p.concept === concept);
+
+/** What a concept is set to: the neutral choice, or the figure; undefined where unknown or not there. */
+export function meaningOf(
+  control: Pick<Control, 'parameters'>,
+  values: Values,
+  concept: ConceptId,
+): string | number | undefined {
+  const p = parameterFor(control, concept);
+  const value = p === undefined ? undefined : values[p.number];
+  if (p === undefined || value === undefined) return undefined;
+  return p.choices === undefined ? value : p.choices.find((c) => c.value === value)?.means;
+}
