@@ -1,0 +1,131 @@
+import type { Control, Parameter } from '../catalogue';
+import type { ConceptId, InputFunction } from '../concepts';
+import { meaningOf, parameterFor, type Live, type Values } from '../drive-words';
+
+/** All that is known of a unit that will not run. What is not known is not there. */
+export interface Facts {
+  control: Control;
+  supply_V: number;
+  values: Values;
+  live: Live;
+}
+
+/** What a link rests on: where it was read, and what it said. */
+export interface Evidence {
+  what: string;
+  said: string;
+}
+
+/** A look that settles an unknown link. */
+export interface Look {
+  what: string;
+  /** Common practice, no source. */
+  minutes: number;
+}
+
+export interface Link {
+  id: LinkId;
+  name: string;
+  state: 'closed' | 'open' | 'unknown';
+  why: string;
+  evidence: Evidence[];
+  look?: Look;
+}
+
+export const linkIds = [
+  'supply',
+  'precharge',
+  'trip',
+  'safe-stop',
+  'enable',
+  'interlock',
+  'coast',
+  'place',
+  'run',
+  'direction',
+  'reference',
+  'limits',
+  'output',
+] as const;
+export type LinkId = (typeof linkIds)[number];
+
+/** An input that carries a function, with the parameter that says so. */
+export interface Carrier {
+  id: string;
+  mark: string;
+  parameter: Parameter;
+  carries: InputFunction;
+  /** What the unit sees on it. */
+  on: boolean | undefined;
+}
+
+/** Every input with what it is told to do, where that is known. */
+export const carriers = ({ control, values, live }: Facts): Carrier[] =>
+  control.inputs.flatMap(({ id, mark }): Carrier[] => {
+    const concept = `input.${id}` as ConceptId;
+    const parameter = parameterFor(control, concept);
+    const carries = meaningOf(control, values, concept);
+    return parameter === undefined || typeof carries !== 'string'
+      ? []
+      : [{ id, mark, parameter, carries: carries as InputFunction, on: live.inputs?.[id] }];
+  });
+
+/** Are the functions of all inputs known? Else one of the others may carry what is looked for. */
+export const inputsKnown = (facts: Facts): boolean =>
+  carriers(facts).length ===
+  facts.control.inputs.filter(({ id }) => parameterFor(facts.control, `input.${id}` as ConceptId)).length;
+
+export const meaning = ({ control, values }: Facts, concept: ConceptId): string | number | undefined =>
+  meaningOf(control, values, concept);
+
+/** "5-03 Input X3: interlock", as the keypad says it. */
+export function saysParameter({ control, values }: Facts, concept: ConceptId): Evidence[] {
+  const p = parameterFor(control, concept);
+  const value = p === undefined ? undefined : values[p.number];
+  if (p === undefined || value === undefined) return [];
+  const said =
+    p.choices?.find((c) => c.value === value)?.name ?? `${value}${p.unit === undefined ? '' : ` ${p.unit}`}`;
+  return [{ what: `${p.number} ${p.name}`, said }];
+}
+
+/** "X3, carries interlock (5-03): off". */
+export const saysInput = ({ mark, parameter, carries, on }: Carrier): Evidence => ({
+  what: `${mark}, ${functionWords[carries]} (${parameter.number})`,
+  said: on === undefined ? 'not read' : on ? 'on' : 'off',
+});
+
+export const functionWords: Readonly<Record<InputFunction, string>> = {
+  none: 'no function',
+  run: 'run',
+  'run-forward': 'run forward',
+  'run-reverse': 'run reverse',
+  'start-pulse': 'start, pulse',
+  'stop-break': 'stop, break',
+  reverse: 'reverse',
+  jog: 'jog',
+  enable: 'enable',
+  interlock: 'interlock',
+  'coast-break': 'coast, break',
+  'external-trip': 'external trip, make',
+  'external-trip-break': 'external trip, break',
+  reset: 'reset',
+  'local-remote': 'local or remote',
+  'preset-1': 'preset bit 1',
+  'preset-2': 'preset bit 2',
+  'preset-3': 'preset bit 3',
+  'second-ramp': 'second ramp',
+  'motor-up': 'speed up',
+  'motor-down': 'speed down',
+  'fast-stop-break': 'fast stop, break',
+};
+
+/** Look at the bits of the inputs on the display. */
+export const lookAtInput = ({ mark }: Pick<Carrier, 'mark'>): Look => ({
+  what: `Read the bit of ${mark} in the input monitor.`,
+  minutes: 1,
+});
+
+export const lookAtParameter = ({ control }: Facts, concept: ConceptId): Look => {
+  const p = parameterFor(control, concept);
+  return { what: p === undefined ? 'Look at the display.' : `Read ${p.number} ${p.name}.`, minutes: 1 };
+};

@@ -1,0 +1,71 @@
+// The links that have nothing to do with control: supply, precharge, trips.
+import type { Facts, Link } from './facts';
+
+/** Bus volts of a rectified supply under no load: its peak (any textbook). */
+const peak = Math.SQRT2;
+/** Below this share of it the unit does not start (common practice, no source). */
+const enough = 0.8;
+
+type Judged = Omit<Link, 'id' | 'name'>;
+
+export function supply({ live, supply_V, control }: Facts): Judged {
+  const alarm = control.alarms.find((a) => a.code === live.alarm);
+  if (alarm?.family === 'input-phase-loss' || alarm?.family === 'undervoltage')
+    return {
+      state: 'open',
+      why: `The unit says ${alarm.code}: ${alarm.name}.`,
+      evidence: [{ what: 'active alarm', said: alarm.code }],
+    };
+  const { busVolts } = live;
+  if (busVolts === undefined)
+    return {
+      state: 'unknown',
+      why: 'Bus volts were not read.',
+      evidence: [],
+      look: {
+        what: 'Read the bus voltage on the display; a dark display needs the supply measured.',
+        minutes: 1,
+      },
+    };
+  const expected = peak * supply_V;
+  const evidence = [
+    { what: 'bus voltage', said: `${busVolts} V; ${supply_V} V rectified peaks at ${expected.toFixed(0)} V` },
+  ];
+  return busVolts >= enough * expected
+    ? { state: 'closed', why: 'The bus is up.', evidence }
+    : { state: 'open', why: 'The bus is not up: supply, fuses, contactor, precharge.', evidence };
+}
+
+export function precharge({ live }: Facts): Judged {
+  const evidence = live.state === undefined ? [] : [{ what: 'state', said: live.state }];
+  if (live.state === undefined)
+    return {
+      state: 'unknown',
+      why: 'The state was not read.',
+      evidence,
+      look: { what: 'Read the state on the display.', minutes: 1 },
+    };
+  return live.state === 'off' || live.state === 'precharge'
+    ? { state: 'open', why: 'The unit still charges its bank: the bypass relay has not closed.', evidence }
+    : { state: 'closed', why: 'Charged.', evidence };
+}
+
+export function trip({ live, control }: Facts): Judged {
+  if (live.alarm === undefined)
+    return {
+      state: 'unknown',
+      why: 'The active alarm was not read.',
+      evidence: [],
+      look: { what: 'Read the display: is there an alarm?', minutes: 1 },
+    };
+  const evidence = [{ what: 'active alarm', said: live.alarm ?? 'none' }];
+  if (live.alarm === null) return { state: 'closed', why: 'No trip.', evidence };
+  const alarm = control.alarms.find((a) => a.code === live.alarm);
+  if (alarm?.latched === false)
+    return { state: 'closed', why: `${alarm.name}: a warning, no trip.`, evidence };
+  return {
+    state: 'open',
+    why: `Tripped: ${alarm?.name ?? live.alarm}. It stays until it is reset, and comes back until its cause is gone.`,
+    evidence,
+  };
+}
