@@ -4,6 +4,7 @@ import { createInterface } from 'node:readline';
 import { expect, test, type Page } from '@playwright/test';
 import {
   choosePerson,
+  choosePlan,
   craneSlew,
   entry,
   gradingDrum,
@@ -89,13 +90,13 @@ test('the motor still on the grading drum is seen, taken off, and everything is 
   test.setTimeout(120_000);
   const stage = { frontEnd: 'diode-1ph' };
   await visit(page, `/jobs/${gradingDrum}/bench`);
-  await page.getByRole('radio', { name: 'full' }).click();
+  await choosePlan(page, 'full');
   await measure(page, { stage, conditions: { motorConnected: true } }, 60);
   const trap = page.getByRole('alert', { name: 'Trap: The motor is still connected.' });
   await expect(trap).toContainText('Take the motor leads off');
   await trap.getByRole('button', { name: 'Set aside, take all again' }).click();
   await expect(conclusion(page)).toContainText('Readings set aside');
-  await page.getByRole('radio', { name: 'quick' }).click();
+  await choosePlan(page, 'quick');
   await measure(page, { stage }, 60);
   await expect(trap).toHaveCount(0);
   await expect(conclusion(page).getByRole('heading', { level: 3 }).first()).toContainText('Not shorted');
@@ -106,7 +107,7 @@ test('the half-controlled crane slew, guided: thyristors are not condemned, and 
 }) => {
   test.setTimeout(180_000);
   await visit(page, `/jobs/${craneSlew}/bench`);
-  await page.getByRole('radio', { name: 'guided' }).click();
+  await choosePlan(page, 'guided');
   const hidden = {
     stage: { frontEnd: 'scr-half-3ph', brake: true, capacitance_uF: 3300, bleederOhm: 82_000 },
     faults: [{ component: 'rect.L3.lo', mode: 'open' }],

@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { expect, test } from '@playwright/test';
-import { choosePerson, ines, picture, visit, watchConsole, winch } from './demo';
+import { choosePerson, choosePlan, ines, picture, visit, watchConsole, winch } from './demo';
 import { answerSources, lockAndTag, proveMeter, read, takeFigures } from './hands';
 
 // One unit: its upper diode on L2 blown in a supply surge, one lower diode off its sisters at first.
@@ -137,7 +137,7 @@ test('later on that bench: a slip put right, the bank filled, and a source that 
   await expect(margin.getByText('corrected').first()).toBeVisible();
 
   // The other polarity: the bank climbs through the meter until it is full.
-  await page.getByRole('radio', { name: 'full' }).click();
+  await choosePlan(page, 'full');
   await expect(page.getByRole('heading', { name: 'Fill the bank' })).toBeVisible();
   await field.press('c');
   await page.getByRole('button', { name: /^DC\+ to DC-: ↑/ }).click();
