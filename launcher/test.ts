@@ -110,6 +110,7 @@ export async function test(args: string[]): Promise<number> {
     { present: () => onPath('chromium'), package: 'chromium' },
     { present: () => onPath('ngspice'), package: 'ngspice' },
     { present: () => onPath('pdftotext'), package: 'poppler-utils' },
+    { present: () => onPath('mbpoll'), package: 'mbpoll' },
   ]);
   mkdirSync(results, { recursive: true });
   const wants = (part: Part) => only === undefined || only === part;

@@ -1,0 +1,135 @@
+/**
+ * The rig: the hand on inputs, wires, load and hidden faults. HTTP with JSON on loopback.
+ * GET /  → what is set and what the drive shows;  POST / → one order of `orderSchema`.
+ */
+import { createServer, type IncomingMessage, type Server } from 'node:http';
+import * as z from 'zod';
+import { conceptIds, type ConceptId } from '@/core/concepts';
+import { parameterFor, type Values } from '@/core/drive-words';
+import type { Holder } from './memory';
+import { plantSchema, type Plant } from './plant';
+import { boxed } from './types';
+import { shownBy, step } from './unit';
+
+const changes = plantSchema.partial().extend({
+  mains: plantSchema.shape.mains.partial().optional(),
+  supply24: plantSchema.shape.supply24.partial().optional(),
+  safeStop: plantSchema.shape.safeStop.partial().optional(),
+  serial: plantSchema.shape.serial.partial().optional(),
+  motor: plantSchema.shape.motor.partial().optional(),
+  load: plantSchema.shape.load.partial().optional(),
+  hidden: plantSchema.shape.hidden.partial().optional(),
+  bus: plantSchema.shape.bus.partial().optional(),
+});
+
+/** Settings by concept: a neutral choice, or a figure. */
+const byConcept = z.partialRecord(
+  z.enum(conceptIds as [ConceptId, ...ConceptId[]]),
+  z.union([z.string(), z.number()]),
+);
+
+export const orderSchema = z.strictObject({
+  /** A new drive from the box, on a plant in order. */
+  drive: z
+    .strictObject({ type: z.string(), model: z.string(), fitted: z.array(z.string()).default([]) })
+    .optional(),
+  plant: changes.optional(),
+  /** What somebody set on it before you came. */
+  set: byConcept.optional(),
+  /** Time that passes at once, s. */
+  wait_s: z.number().min(0).max(600).optional(),
+});
+export type Order = z.output<typeof orderSchema>;
+
+const step_s = 0.005;
+
+/** Lets time pass. */
+export function pass(holder: Holder, seconds: number): void {
+  for (let t = 0; t < seconds - 1e-9; t += step_s) holder.unit = step(holder.unit, holder.plant, step_s);
+}
+
+function merged(plant: Plant, differs: NonNullable<Order['plant']>): Plant {
+  const inner = Object.fromEntries(
+    Object.entries(differs).map(([key, value]) => {
+      const before = plant[key as keyof Plant];
+      return [
+        key,
+        typeof value === 'object' && value !== null && !Array.isArray(value) && typeof before === 'object'
+          ? { ...before, ...value }
+          : value,
+      ];
+    }),
+  );
+  return plantSchema.parse({ ...plant, ...inner });
+}
+
+function valuesFor(holder: Holder, set: NonNullable<Order['set']>): Values {
+  const { control } = holder.unit.settings;
+  return Object.fromEntries(
+    Object.entries(set).map(([concept, to]) => {
+      const p = parameterFor(control, concept as ConceptId);
+      const value = typeof to === 'number' ? to : p?.choices?.find((c) => c.means === to)?.value;
+      if (p === undefined || value === undefined)
+        throw new Error(`this type cannot set ${concept} to ${String(to)}`);
+      return [p.number, value];
+    }),
+  );
+}
+
+export async function obey(holder: Holder, order: Order): Promise<void> {
+  if (order.drive !== undefined) Object.assign(holder, await boxed(order.drive));
+  if (order.set !== undefined) {
+    const values = valuesFor(holder, order.set);
+    const { settings } = holder.unit;
+    holder.unit = {
+      ...holder.unit,
+      settings: {
+        ...settings,
+        values: { ...settings.values, ...values },
+        saved: { ...settings.saved, ...values },
+      },
+    };
+  }
+  if (order.plant !== undefined) holder.plant = merged(holder.plant, order.plant);
+  if (order.wait_s !== undefined) pass(holder, order.wait_s);
+}
+
+const stateOf = ({ unit, plant }: Holder) => ({
+  type: unit.settings.control.modbus.identification,
+  plant,
+  shows: shownBy(unit, plant),
+  history: unit.history,
+  shaft_Hz: unit.machine.shaft_Hz,
+});
+
+const most_bytes = 64_000;
+
+async function bodyOf(request: IncomingMessage): Promise<unknown> {
+  let text = '';
+  for await (const chunk of request) {
+    text += String(chunk);
+    if (text.length > most_bytes) throw new Error('the order is too long');
+  }
+  return JSON.parse(text);
+}
+
+export const rigServer = (holder: Holder): Server =>
+  createServer((request, response) => {
+    const reply = (status: number, body: unknown) => {
+      response.writeHead(status, { 'content-type': 'application/json' }).end(JSON.stringify(body));
+    };
+    const act = async () => {
+      if (request.method === 'POST') await obey(holder, orderSchema.parse(await bodyOf(request)));
+      reply(200, stateOf(holder));
+    };
+    act().catch((error: unknown) =>
+      reply(422, {
+        error:
+          error instanceof z.ZodError
+            ? z.prettifyError(error)
+            : error instanceof Error
+              ? error.message
+              : 'no',
+      }),
+    );
+  });

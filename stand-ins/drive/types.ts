@@ -1,0 +1,57 @@
+import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { controlSchema, driveTypeSchema } from '@/core/catalogue/schema';
+import type { ConceptId } from '@/core/concepts';
+import { meaningOf } from '@/core/drive-words';
+import type { Holder } from './memory';
+import { plantInOrder } from './plant';
+import { factorySettings } from './settings';
+import { newUnit } from './unit';
+
+const read = async (...path: string[]): Promise<unknown> =>
+  JSON.parse(await readFile(join(process.cwd(), 'catalogue', ...path), 'utf8'));
+
+/** Contacts that are closed while all is well. */
+const restClosed: readonly (string | number | undefined)[] = [
+  'enable',
+  'interlock',
+  'coast-break',
+  'stop-break',
+  'external-trip-break',
+  'fast-stop-break',
+];
+
+/** A drive out of its box, on a plant in order that stands still. */
+export async function boxed({
+  type: typeId,
+  model,
+  fitted,
+}: {
+  type: string;
+  model: string;
+  fitted: readonly string[];
+}): Promise<Holder> {
+  const type = driveTypeSchema.parse(await read(typeId, 'type.json'));
+  const control = controlSchema.parse(await read(typeId, 'control.json'));
+  const rated = type.models.find((m) => m.type === model);
+  if (rated === undefined)
+    throw new Error(
+      `${type.maker} ${type.range} has no model ${model}: ${type.models.map((m) => m.type).join(', ')}`,
+    );
+  const { ratedAmps, power_kW } = rated;
+  const { supply_V } = type;
+  const settings = factorySettings(control, { ratedAmps, power_kW, supply_V }, { fitted });
+  const plant = plantInOrder({ supply_V, motor: { ratedAmps, power_kW } });
+  const contacts = Object.fromEntries(
+    control.inputs.map(({ id }) => [
+      id,
+      restClosed.includes(meaningOf(control, settings.values, `input.${id}` as ConceptId)),
+    ]),
+  );
+  const bank = {
+    capacitance_F: rated.capacitance_uF * 1e-6,
+    bleeder_ohm: rated.bleederOhm,
+    precharge_ohm: type.stage.prechargeOhm,
+  };
+  return { plant: { ...plant, contacts }, unit: newUnit(settings, bank, plant.ambient_C) };
+}
