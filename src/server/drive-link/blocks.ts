@@ -1,0 +1,18 @@
+/** One read of the bus may ask for this many registers. */
+export const longestBlock = 125;
+
+export interface Block {
+  start: number;
+  count: number;
+}
+
+/** Registers as the fewest reads that touch no other register: a hole in a block is an exception on most drives. */
+export function blocksOf(registers: readonly number[]): Block[] {
+  const sorted = [...new Set(registers)].sort((a, b) => a - b);
+  return sorted.reduce<Block[]>((blocks, register) => {
+    const last = blocks[blocks.length - 1];
+    if (last === undefined || register !== last.start + last.count || last.count >= longestBlock)
+      return [...blocks, { start: register, count: 1 }];
+    return [...blocks.slice(0, -1), { ...last, count: last.count + 1 }];
+  }, []);
+}

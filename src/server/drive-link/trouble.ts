@@ -1,0 +1,54 @@
+/** What went wrong on the bus, in words for the person at the drive. */
+export class LinkTrouble extends Error {
+  constructor(
+    readonly code:
+      | 'refused'
+      | 'silent'
+      | 'broken'
+      | 'not-allowed'
+      | 'taken'
+      | 'not-there'
+      | 'out-of-range'
+      | 'locked'
+      | 'running'
+      | 'exception'
+      | 'uncertain',
+    message: string,
+  ) {
+    super(message);
+  }
+}
+
+const byException: Readonly<Record<number, [LinkTrouble['code'], string]>> = {
+  2: ['not-there', 'The drive has no such entry, or it cannot be written.'],
+  3: ['out-of-range', 'The drive refuses the value: out of its range.'],
+  4: ['locked', 'The drive refuses: the entry is locked.'],
+  6: ['running', 'The drive is busy or running: this entry can be changed at standstill only.'],
+};
+
+const fieldOf = (error: unknown, key: string): unknown =>
+  typeof error === 'object' && error !== null && key in error
+    ? (error as Record<string, unknown>)[key]
+    : undefined;
+
+/** The client rejects with things that are no errors: told apart by what they carry. */
+export function asTrouble(error: unknown, target: string): LinkTrouble {
+  if (error instanceof LinkTrouble) return error;
+  const exception = fieldOf(error, 'modbusCode');
+  if (typeof exception === 'number') {
+    const [code, words] = byException[exception] ?? [
+      'exception',
+      `The drive answers with exception ${exception}.`,
+    ];
+    return new LinkTrouble(code, words);
+  }
+  const errno = String(fieldOf(error, 'code') ?? fieldOf(error, 'errno') ?? '');
+  if (/ECONNREFUSED|EHOSTUNREACH|ENETUNREACH|ENOTFOUND/.test(errno))
+    return new LinkTrouble(
+      'refused',
+      `Nothing listens at ${target}: is the drive powered, the cable in, the address right?`,
+    );
+  if (/ETIMEDOUT/.test(errno) || /timed out/i.test(String(fieldOf(error, 'message'))))
+    return new LinkTrouble('silent', `The drive at ${target} does not answer: unit address, power, cable.`);
+  return new LinkTrouble('broken', `The answer from ${target} was broken off or unreadable.`);
+}
