@@ -145,15 +145,18 @@ export function BenchFace({
         <PlanChoice kind={steps.kind} choose={steps.choosePlan} />
         <Secondary onClick={() => setAside('stage')}>Stage</Secondary>
         <Secondary onClick={() => setAside('module')}>Module test</Secondary>
-        <Secondary onClick={() => setAside('file')}>Readings as a file</Secondary>
+        <Secondary aria-label="Readings as a file" onClick={() => setAside('file')}>
+          File
+        </Secondary>
         <Secondary
+          aria-label="Meter by cable"
           aria-pressed={metered}
           onClick={() => {
             setMetered(!metered);
             steps.focus();
           }}
         >
-          {metered ? 'Meter: listening' : 'Meter by cable'}
+          Meter
         </Secondary>
       </Box>
       <TerminalStrip
