@@ -7,6 +7,7 @@ import {
   meaning,
   saysInput,
   saysParameter,
+  serialBit,
   type Carrier,
   type Evidence,
   type Facts,
@@ -132,16 +133,11 @@ function runBySerial(facts: Facts, before: readonly Evidence[]): Judged {
   const evidence = [...before, ...saysParameter(facts, 'run.serial-control')];
   if (meaning(facts, 'run.serial-control') === 'off')
     return { state: 'open', why: 'Run comes from the serial link, and serial control is off.', evidence };
-  const bit = facts.live.serial?.['run'];
-  if (bit === undefined)
-    return {
-      state: 'unknown',
-      why: 'The serial control word was not read.',
-      evidence,
-      look: { what: 'Read the serial control word.', minutes: 2 },
-    };
-  const word = [...evidence, { what: 'serial control word', said: bit ? 'run' : 'no run' }];
-  return bit
+  const bit = serialBit(facts, 'run', ['run', 'no run']);
+  if (bit.on === undefined)
+    return { state: 'unknown', why: 'The serial control word was not read.', evidence, look: bit.look };
+  const word = [...evidence, bit.said];
+  return bit.on
     ? { state: 'closed', why: 'The controller gives run.', evidence: word }
     : { state: 'open', why: 'The controller gives no run.', evidence: word };
 }

@@ -129,3 +129,15 @@ export const lookAtParameter = ({ control }: Facts, concept: ConceptId): Look =>
   const p = parameterFor(control, concept);
   return { what: p === undefined ? 'Look at the display.' : `Read ${p.number} ${p.name}.`, minutes: 1 };
 };
+
+/** A bit of the serial control word, with what it said. */
+export function serialBit(
+  { live }: Facts,
+  name: string,
+  [set, unset]: readonly [string, string],
+): { on: boolean; said: Evidence } | { on: undefined; look: Look } {
+  const on = live.serial?.[name];
+  return on === undefined
+    ? { on, look: { what: `Read the serial control word in the monitor: ${set}, or ${unset}?`, minutes: 2 } }
+    : { on, said: { what: 'serial control word', said: on ? set : unset } };
+}

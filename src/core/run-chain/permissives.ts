@@ -8,6 +8,7 @@ import {
   meaning,
   saysInput,
   saysParameter,
+  serialBit,
   type Carrier,
   type Facts,
   type Link,
@@ -109,7 +110,6 @@ export function coast(facts: Facts): Judged {
   const source = meaning(facts, 'coast.source');
   const control = meaning(facts, 'run.serial-control');
   const evidence = [...saysParameter(facts, 'coast.source'), ...saysParameter(facts, 'run.serial-control')];
-  const released = facts.live.serial?.['coast-release'];
   if (control === 'off' || source === 'terminals' || source === 'both')
     return { state: 'closed', why: 'The serial side alone cannot hold it still.', evidence };
   if (source === undefined && control === undefined)
@@ -119,15 +119,11 @@ export function coast(facts: Facts): Judged {
       evidence,
       look: lookAtParameter(facts, 'coast.source'),
     };
-  if (released === undefined)
-    return {
-      state: 'unknown',
-      why: 'The serial control word was not read.',
-      evidence,
-      look: { what: 'Read the serial control word in the monitor: is its coast bit released?', minutes: 2 },
-    };
-  const word = [...evidence, { what: 'serial control word', said: released ? 'coast released' : 'coast' }];
-  return released
+  const bit = serialBit(facts, 'coast-release', ['coast released', 'coast']);
+  if (bit.on === undefined)
+    return { state: 'unknown', why: 'The serial control word was not read.', evidence, look: bit.look };
+  const word = [...evidence, bit.said];
+  return bit.on
     ? { state: 'closed', why: 'The serial side lets it run.', evidence: word }
     : {
         state: 'open',

@@ -1,6 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { Given, Line } from '@/core/readings-file';
 import { Secondary } from '../kit/buttons';
+import { PlainTable } from '../kit/plain-table';
 import { StateMark, type Mark } from '../kit/state-mark';
 import { shownValue } from './readings-table';
 
@@ -30,78 +31,51 @@ export function ReadingLines({
   answer: (index: number, reading: Given) => void;
 }) {
   return (
-    <Box
-      as="table"
-      width="100%"
-      css={{
-        borderCollapse: 'collapse',
-        '& th': {
-          textAlign: 'left',
-          fontWeight: 500,
-          color: 'var(--chakra-colors-soft)',
-          fontSize: '0.9rem',
-        },
-        '& td, & th': {
-          borderBottom: '1px solid var(--chakra-colors-line)',
-          padding: '6px 10px 6px 0',
-          verticalAlign: 'top',
-        },
-      }}
-    >
-      <thead>
-        <tr>
-          <th>line</th>
-          <th>red to black</th>
-          <th>V</th>
-          <th>state</th>
-        </tr>
-      </thead>
-      <tbody>
-        {lines.map((line, i) => {
-          const answered = answers[i];
-          const reading =
-            line.kind === 'question' ? answered : line.kind === 'unreadable' ? undefined : line.reading;
-          const { mark, words } = stateOf(line, answered !== undefined);
-          return (
-            <tr key={`${line.line} ${i}`}>
-              <Text as="td" fontFamily="mono" color="soft">
-                {line.line}
+    <PlainTable heads={['line', 'red to black', 'V', 'state']}>
+      {lines.map((line, i) => {
+        const answered = answers[i];
+        const reading =
+          line.kind === 'question' ? answered : line.kind === 'unreadable' ? undefined : line.reading;
+        const { mark, words } = stateOf(line, answered !== undefined);
+        return (
+          <tr key={`${line.line} ${i}`}>
+            <Text as="td" fontFamily="mono" color="soft">
+              {line.line}
+            </Text>
+            {reading === undefined ? (
+              <Text asChild fontFamily="mono" css={{ overflowWrap: 'anywhere' }}>
+                <td colSpan={2}>{line.given.slice(0, 60)}</td>
               </Text>
-              {reading === undefined ? (
-                <Text asChild fontFamily="mono" css={{ overflowWrap: 'anywhere' }}>
-                  <td colSpan={2}>{line.given.slice(0, 60)}</td>
+            ) : (
+              <>
+                <Text as="td" fontFamily="mono" whiteSpace="nowrap">
+                  {reading.red} to {reading.black}
                 </Text>
-              ) : (
-                <>
-                  <Text as="td" fontFamily="mono" whiteSpace="nowrap">
-                    {reading.red} to {reading.black}
-                  </Text>
-                  <Text as="td" fontFamily="mono">
-                    {shownValue(reading.value)}
-                  </Text>
-                </>
+                <Text as="td" fontFamily="mono">
+                  {shownValue(reading.value)}
+                </Text>
+              </>
+            )}
+            <td>
+              {mark !== null && <StateMark mark={mark} label={null} />} {words}
+              {line.kind === 'question' && (
+                <Box display="flex" gap="2" flexWrap="wrap" mt="1">
+                  {line.choices.map((c) => (
+                    <Secondary
+                      key={c.words}
+                      minH="44px"
+                      aria-pressed={same(c.reading, answered)}
+                      onClick={() => answer(i, c.reading)}
+                    >
+                      {c.words}
+                    </Secondary>
+                  ))}
+                </Box>
               )}
-              <td>
-                {mark !== null && <StateMark mark={mark} label={null} />} {words}
-                {line.kind === 'question' && (
-                  <Box display="flex" gap="2" flexWrap="wrap" mt="1">
-                    {line.choices.map((c) => (
-                      <Secondary
-                        key={c.words}
-                        minH="44px"
-                        aria-pressed={same(c.reading, answered)}
-                        onClick={() => answer(i, c.reading)}
-                      >
-                        {c.words}
-                      </Secondary>
-                    ))}
-                  </Box>
-                )}
-              </td>
-            </tr>
-          );
-        })}
-      </tbody>
-    </Box>
+            </td>
+          </tr>
+        );
+      })}
+    </PlainTable>
   );
 }

@@ -6,6 +6,7 @@ import type { Person } from '@/core/logbook';
 import type { Value } from '@/core/power-stage';
 import type { Sheet } from '@/core/static-sheet';
 import { Secondary } from '../kit/buttons';
+import { PlainTable } from '../kit/plain-table';
 import { StateMark, type Mark } from '../kit/state-mark';
 import { dateTime } from '../kit/time';
 import { TopBar } from '../kit/top-bar';
@@ -43,51 +44,27 @@ function Part({ title, children }: { title: string; children: ReactNode }) {
 
 function Readings({ sheet }: { sheet: Sheet }) {
   return (
-    <Box overflowX="auto">
-      <Box
-        as="table"
-        width="100%"
-        css={{
-          borderCollapse: 'collapse',
-          '& th': {
-            textAlign: 'left',
-            fontWeight: 500,
-            color: 'var(--chakra-colors-soft)',
-            fontSize: '0.9rem',
-          },
-          '& td, & th': { borderBottom: '1px solid var(--chakra-colors-line)', padding: '4px 10px 4px 0' },
-        }}
-      >
-        <thead>
-          <tr>
-            {['red', 'black', 'value, V', 'earlier', 'expected', 'state', 'by'].map((h) => (
-              <th key={h}>{h}</th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {sheet.readings.map((r) => (
-            <tr key={`${r.red}>${r.black}`}>
-              <td>{r.red}</td>
-              <td>{r.black}</td>
-              <Text as="td" fontFamily="mono" fontSize="1.05rem">
-                {shown(r.values[r.values.length - 1] ?? null)}
-              </Text>
-              <Text as="td" fontFamily="mono" color="soft">
-                {r.values.slice(0, -1).map(shown).join(', ')}
-              </Text>
-              <Text as="td" fontFamily="mono" color="soft">
-                {shown(r.expected)}
-              </Text>
-              <td>
-                <StateMark mark={markOf(r.state)} label={null} /> {r.state}
-              </td>
-              <td>{r.by}</td>
-            </tr>
-          ))}
-        </tbody>
-      </Box>
-    </Box>
+    <PlainTable heads={['red', 'black', 'value, V', 'earlier', 'expected', 'state', 'by']}>
+      {sheet.readings.map((r) => (
+        <tr key={`${r.red}>${r.black}`}>
+          <td>{r.red}</td>
+          <td>{r.black}</td>
+          <Text as="td" fontFamily="mono" fontSize="1.05rem">
+            {shown(r.values[r.values.length - 1] ?? null)}
+          </Text>
+          <Text as="td" fontFamily="mono" color="soft">
+            {r.values.slice(0, -1).map(shown).join(', ')}
+          </Text>
+          <Text as="td" fontFamily="mono" color="soft">
+            {shown(r.expected)}
+          </Text>
+          <td>
+            <StateMark mark={markOf(r.state)} label={null} /> {r.state}
+          </td>
+          <td>{r.by}</td>
+        </tr>
+      ))}
+    </PlainTable>
   );
 }
 
