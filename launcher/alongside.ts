@@ -2,31 +2,61 @@ import { spawn } from 'node:child_process';
 import { createInterface } from 'node:readline';
 import { root } from './paths';
 
-/** Where `./grim start` has the simulated meter listen; the tests have theirs beside it. */
-export const meterPorts = { start: [4401, 4402], e2e: [4411, 4412] } as const;
+/** Where what runs beside the server listens; the tests have theirs beside it. */
+export const portsAlongside = {
+  start: { meter: [4401, 4402], drive: [4403, 4404], link: [4405] },
+  e2e: { meter: [4411, 4412], drive: [4413, 4414], link: [4415] },
+} as const;
 
-export interface RunningMeter {
-  /** `host:port` of its data port, for the server. */
-  at: string;
-  controlPort: number;
+interface Running {
   stop: () => void;
 }
 
-/** Starts the stand-in as a process of its own; null where something else has its ports. */
-export async function runMeter([dataPort, controlPort]: readonly [
-  number,
-  number,
-]): Promise<RunningMeter | null> {
-  const child = spawn(
-    process.execPath,
-    ['--import', 'tsx', 'stand-ins/meter/main.ts', String(dataPort), String(controlPort)],
-    { cwd: root, stdio: ['pipe', 'pipe', 'inherit'] },
-  );
+/** Starts a process of ours that ends with its pipe; null where something else has its ports. */
+async function run(
+  script: string,
+  ports: readonly number[],
+  env: Record<string, string> = {},
+): Promise<Running | null> {
+  const child = spawn(process.execPath, ['--import', 'tsx', script, ...ports.map(String)], {
+    cwd: root,
+    stdio: ['pipe', 'pipe', 'inherit'],
+    env: { ...process.env, ...env },
+  });
   const first = await new Promise<string>((resolve) => {
     createInterface({ input: child.stdout }).once('line', resolve);
     child.once('exit', () => resolve('gone'));
   });
-  return first.startsWith('listening')
-    ? { at: `127.0.0.1:${dataPort}`, controlPort, stop: () => void child.stdin.end() }
-    : null;
+  return first.startsWith('listening') ? { stop: () => void child.stdin.end() } : null;
+}
+
+export interface Alongside {
+  /** What the server must know of them. */
+  env: Record<string, string>;
+  stop: () => void;
+}
+
+/** The simulated meter and drive that ship, unless real ones are named, and the link to drives. */
+export async function runAlongside(
+  which: keyof typeof portsAlongside,
+  databaseUrl: string,
+): Promise<Alongside> {
+  const ports = portsAlongside[which];
+  const [meter, drive, link] = await Promise.all([
+    process.env['GRIM_METER'] === undefined ? run('stand-ins/meter/main.ts', ports.meter) : null,
+    run('stand-ins/drive/main.ts', ports.drive),
+    run('src/server/drive-link/main.ts', ports.link, { DATABASE_URL: databaseUrl }),
+  ]);
+  return {
+    env: {
+      GRIM_METER: process.env['GRIM_METER'] ?? `127.0.0.1:${ports.meter[0]}`,
+      GRIM_LINK: `127.0.0.1:${ports.link[0]}`,
+      ...(drive === null
+        ? {}
+        : { GRIM_RIG: `127.0.0.1:${ports.drive[1]}`, GRIM_RIG_DRIVE: `127.0.0.1:${ports.drive[0]}` }),
+    },
+    stop: () => {
+      for (const one of [meter, drive, link]) one?.stop();
+    },
+  };
 }

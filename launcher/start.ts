@@ -1,7 +1,7 @@
 import { ensureBuilt } from './build';
 import { ensureDatabase, startCluster } from './cluster';
 import { prepareDatabase } from './database';
-import { meterPorts, runMeter } from './meter';
+import { runAlongside } from './alongside';
 import { anotherStart, claimPort, serve } from './serve';
 import { say } from './terminal';
 
@@ -24,13 +24,12 @@ export async function start(args: string[]): Promise<number> {
     const url = cluster.url('grim');
     await prepareDatabase(url, { demo: true });
     if (!dev) ensureBuilt();
-    // The simulated meter ships with the demo; a real one is named by GRIM_METER.
-    const meter = process.env['GRIM_METER'] === undefined ? await runMeter(meterPorts.start) : null;
-    const served = await serve(port, { DATABASE_URL: url }, { dev });
+    const alongside = await runAlongside('start', url);
+    const served = await serve(port, { DATABASE_URL: url, ...alongside.env }, { dev });
     say(`serving on http://127.0.0.1:${port} (Ctrl-C stops everything)`);
     await Promise.race([interruption, served.ended]);
     await served.stop();
-    meter?.stop();
+    alongside.stop();
     if (!interrupted) say('the server ended by itself; run ./grim start again.');
     return interrupted ? 0 : 1;
   } finally {

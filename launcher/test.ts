@@ -4,10 +4,10 @@ import { ensureBuilt } from './build';
 import { ensureDatabase, removeCluster, startCluster, type Cluster } from './cluster';
 import { prepareDatabase } from './database';
 import { ensureDebian, onPath } from './debian';
-import { meterPorts, runMeter } from './meter';
+import { portsAlongside, runAlongside } from './alongside';
 import { bin, inRoot, root } from './paths';
 import { serve } from './serve';
-import { plainWords, say, Trouble } from './terminal';
+import { plainWords, say } from './terminal';
 
 interface Tally {
   passed: number;
@@ -79,15 +79,12 @@ async function e2e(cluster: Cluster): Promise<Tally> {
   await prepareDatabase(url, { demo: true });
   const file = `${results}/e2e.json`;
   rmSync(file, { force: true });
-  const meter = await runMeter(meterPorts.e2e);
-  if (meter === null) throw new Trouble('the ports of the simulated meter are taken');
-  const served = await serve(e2ePort, {
-    DATABASE_URL: url,
-    GRIM_METER: meter.at,
-  });
+  const alongside = await runAlongside('e2e', url);
+  const served = await serve(e2ePort, { DATABASE_URL: url, ...alongside.env });
   try {
     const env = {
-      E2E_METER_CONTROL: String(meter.controlPort),
+      E2E_METER_CONTROL: String(portsAlongside.e2e.meter[1]),
+      E2E_RIG: alongside.env['GRIM_RIG'] ?? '',
       E2E_PORT: String(e2ePort),
       E2E_DATABASE_URL: url,
       PLAYWRIGHT_JSON_OUTPUT_NAME: file,
@@ -95,7 +92,7 @@ async function e2e(cluster: Cluster): Promise<Tally> {
     run(bin('playwright'), ['test', '--reporter=list,json'], env);
   } finally {
     await served.stop();
-    meter.stop();
+    alongside.stop();
   }
   return playwrightTally(file);
 }

@@ -28,3 +28,15 @@ export async function consequences(): Promise<readonly Consequence[]> {
 export async function setConsequences(next: readonly Consequence[]): Promise<void> {
   await db().models.Setting.upsert({ key: 'consequences', value: consequencesSchema.parse(next) });
 }
+
+const drivesSchema = z.array(z.string().trim().min(3).max(100)).max(200);
+
+/** Addresses of drives that the link may talk to, beside those on this machine. */
+export async function listedDrives(): Promise<readonly string[]> {
+  const row = await db().models.Setting.findByPk('drives');
+  return row === null ? [] : drivesSchema.parse(row.value);
+}
+
+export async function setListedDrives(next: readonly string[]): Promise<void> {
+  await db().models.Setting.upsert({ key: 'drives', value: drivesSchema.parse(next) });
+}

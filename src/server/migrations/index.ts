@@ -1,10 +1,14 @@
 import type { QueryInterface, Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug, type RunnableMigration } from 'umzug';
 import * as m0001 from './0001-ground';
+import * as m0002 from './0002-link-locks';
 import type { Migration } from './migration';
 
 // A static list, no glob: it survives bundling, Jest and tsx alike.
-const list: [string, { up: Migration; down: Migration }][] = [['0001-ground', m0001]];
+const list: [string, { up: Migration; down: Migration }][] = [
+  ['0001-ground', m0001],
+  ['0002-link-locks', m0002],
+];
 
 export const migrator = (sequelize: Sequelize): Umzug<QueryInterface> =>
   new Umzug<QueryInterface>({

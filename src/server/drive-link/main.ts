@@ -1,0 +1,27 @@
+/** The link as a process: `main.ts <port>`, with DATABASE_URL; ends with its parent's pipe. */
+import { closeDb, db } from '../connection';
+import { listedDrives } from '../settings';
+import { locksIn } from './locks';
+import { linkServer } from './server';
+
+const port = Number(process.argv[2] ?? 0);
+const link = linkServer({
+  listed: listedDrives,
+  locks: locksIn(db().sequelize),
+  patience: { timeout_ms: 800, retries: 2 },
+});
+link.server.once('error', (error) => {
+  process.stdout.write(`taken ${error.message}\n`);
+  process.exit(1);
+});
+link.server.listen(port, '127.0.0.1', () => process.stdout.write(`listening ${port}\n`));
+process.stdin
+  .on(
+    'end',
+    () =>
+      void link
+        .close()
+        .then(closeDb)
+        .then(() => process.exit(0)),
+  )
+  .resume();

@@ -1,0 +1,135 @@
+/**
+ * The link as a service on loopback, for the server alone. Every request names its target.
+ * POST /identify {target} · /read {target, registers} · /write {target, register, word};
+ * GET /watch?target=…&registers=1,2,3  → the words again and again, as server-sent events.
+ */
+import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
+import * as z from 'zod';
+import { allowed } from './allowed';
+import { openBus, type Bus, type Patience, type Target } from './bus';
+import { renew_ms, type Locks } from './locks';
+import { asTrouble, LinkTrouble } from './trouble';
+
+const register = z.int().min(0).max(65_535);
+const target = z.string().max(100);
+const orders = {
+  '/identify': z.strictObject({ target }),
+  '/read': z.strictObject({ target, registers: z.array(register).min(1).max(2000) }),
+  '/write': z.strictObject({ target, register, word: register }),
+};
+const watched = z.object({
+  target,
+  registers: z
+    .string()
+    .transform((text) => text.split(',').map(Number))
+    .pipe(z.array(register).min(1).max(250)),
+});
+
+/** Live values are asked for this often: five times a second and a little more. */
+const watch_ms = 150;
+const most_bytes = 64_000;
+
+export interface LinkOptions {
+  /** Targets that an administrator listed; looked up with every request. */
+  listed: () => Promise<readonly string[]>;
+  locks: Locks;
+  patience: Patience;
+}
+
+async function bodyOf(request: IncomingMessage): Promise<unknown> {
+  let text = '';
+  for await (const chunk of request) {
+    text += String(chunk);
+    if (text.length > most_bytes) throw new LinkTrouble('exception', 'The request is too long.');
+  }
+  return JSON.parse(text);
+}
+
+export function linkServer({ listed, locks, patience }: LinkOptions): {
+  server: Server;
+  close: () => Promise<void>;
+} {
+  const buses = new Map<string, Bus>();
+  const keyOf = ({ host, port }: Target): string => `${host}:${port}`;
+
+  async function busFor(text: string): Promise<Bus> {
+    const to = allowed(text, await listed());
+    if (!(await locks.take(keyOf(to))))
+      throw new LinkTrouble(
+        'taken',
+        `Another program of ours talks to ${text} just now. Two writers are never let at one drive.`,
+      );
+    const key = `${keyOf(to)}/${to.unit}`;
+    const known = buses.get(key) ?? openBus(to, patience);
+    buses.set(key, known);
+    return known;
+  }
+  const renewal = setInterval(() => {
+    for (const key of buses.keys()) void locks.take(key.replace(/\/\d+$/, '')).catch(() => undefined);
+  }, renew_ms);
+
+  async function obey(path: string, body: unknown): Promise<unknown> {
+    if (path === '/identify') {
+      const order = orders[path].parse(body);
+      return (await busFor(order.target)).identify();
+    }
+    if (path === '/read') {
+      const order = orders[path].parse(body);
+      return { words: await (await busFor(order.target)).read(order.registers) };
+    }
+    if (path === '/write') {
+      const order = orders[path].parse(body);
+      return { word: await (await busFor(order.target)).write(order.register, order.word) };
+    }
+    throw new LinkTrouble('exception', 'There is no such order.');
+  }
+
+  async function watch(url: URL, response: ServerResponse): Promise<void> {
+    const asked = watched.parse(Object.fromEntries(url.searchParams));
+    const bus = await busFor(asked.target);
+    response.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-store' });
+    let open = true;
+    response.on('close', () => (open = false));
+    while (open) {
+      const started = performance.now();
+      try {
+        response.write(`data: ${JSON.stringify(await bus.read(asked.registers))}\n\n`);
+      } catch (error) {
+        const { code, message } = asTrouble(error, asked.target);
+        response.write(`event: trouble\ndata: ${JSON.stringify({ code, message })}\n\n`);
+        await new Promise((resolve) => setTimeout(resolve, 1000));
+      }
+      const left = watch_ms - (performance.now() - started);
+      if (left > 0) await new Promise((resolve) => setTimeout(resolve, left));
+    }
+    response.end();
+  }
+
+  const server = createServer((request, response) => {
+    const url = new URL(request.url ?? '/', 'http://link');
+    const act = async () => {
+      if (request.method === 'GET' && url.pathname === '/watch') return watch(url, response);
+      const result = await obey(url.pathname, await bodyOf(request));
+      response.writeHead(200, { 'content-type': 'application/json' }).end(JSON.stringify(result));
+    };
+    act().catch((error: unknown) => {
+      const { code, message } =
+        error instanceof z.ZodError
+          ? { code: 'exception', message: z.prettifyError(error) }
+          : asTrouble(error, 'the drive');
+      if (!response.headersSent)
+        response.writeHead(error instanceof z.ZodError ? 422 : 502, { 'content-type': 'application/json' });
+      response.end(JSON.stringify({ code, message }));
+    });
+  });
+  return {
+    server,
+    close: async () => {
+      clearInterval(renewal);
+      server.closeAllConnections();
+      await Promise.all([...buses.values()].map((b) => b.close()));
+      await locks.release();
+      await new Promise((resolve) => server.close(resolve));
+    },
+  };
+}
