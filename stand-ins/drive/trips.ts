@@ -1,5 +1,5 @@
 // What makes the simulated drive trip, and how long it must last.
-import type { AlarmFamily } from '@/core/logbook';
+import type { AlarmFamily } from '@/core/concepts';
 import type { Plant } from './plant';
 import { figureOf, functionOn, placeOf, setTo, type Unit } from './view';
 

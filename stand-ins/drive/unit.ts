@@ -1,6 +1,5 @@
 // The simulated drive: what its electronics see and its firmware makes of it, one step after the other.
-import type { UnitState } from '@/core/catalogue';
-import type { ConceptId, InputFunction } from '@/core/concepts';
+import type { ConceptId, InputFunction, UnitState } from '@/core/concepts';
 import type { Live, Slot } from '@/core/drive-words';
 import { atRest, stepped, type Bank } from './machine';
 import type { Plant } from './plant';

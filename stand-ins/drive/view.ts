@@ -1,6 +1,5 @@
 // What the firmware can see: its settings by meaning, its terminals, the place that holds, the reference.
-import type { UnitState } from '@/core/catalogue';
-import type { ConceptId, InputFunction } from '@/core/concepts';
+import type { ConceptId, InputFunction, UnitState } from '@/core/concepts';
 import { meaningOf, type Slot } from '@/core/drive-words';
 import type { Bank, Machine } from './machine';
 import { inputIsOn, safeStopIsOn, type Plant } from './plant';

@@ -1,6 +1,5 @@
 import * as z from 'zod';
-import { conceptIds, type ConceptId } from '../concepts';
-import { alarmFamilies } from '../logbook';
+import { alarmFamilies, conceptIds, unitStates, type ConceptId } from '../concepts';
 
 const text = z.string().trim().min(1).max(200);
 const mark = z.string().trim().min(1).max(12);
@@ -60,18 +59,6 @@ export const liveKeys = [
   'place',
   'serial',
   'run-hours',
-] as const;
-
-/** States of the unit under neutral names. */
-export const unitStates = [
-  'off',
-  'precharge',
-  'not-ready',
-  'ready',
-  'running',
-  'stopping',
-  'tripped',
-  'safe-stop',
 ] as const;
 
 const liveSchema = z.strictObject({
@@ -179,4 +166,3 @@ export const controlShape = z.strictObject({
 export type Control = z.output<typeof controlShape>;
 export type Parameter = Control['parameters'][number];
 export type LiveKey = (typeof liveKeys)[number];
-export type UnitState = (typeof unitStates)[number];

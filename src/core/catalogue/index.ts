@@ -1,10 +1,9 @@
 // Drive types as data: what the catalogue says of a make, and what a job takes over from it.
 import type * as z from 'zod';
-import type { Screw } from '../logbook';
-import type { Stage } from '../power-stage';
+import type { Screw, Stage } from '../power-stage';
 import type { driveTypeSchema } from './schema';
 
-export type { Control, LiveKey, Parameter, UnitState } from './control-shape';
+export type { Control, LiveKey, Parameter } from './control-shape';
 
 export type DriveType = z.output<typeof driveTypeSchema>;
 export type DriveModel = DriveType['models'][number];

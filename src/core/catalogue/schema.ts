@@ -1,6 +1,5 @@
 import * as z from 'zod';
-import { screwSchema } from '../logbook/schema';
-import { stageSchema as wholeStageSchema } from '../power-stage/schema';
+import { screwSchema, stageSchema as wholeStageSchema } from '../power-stage/schema';
 
 export { controlSchema } from './control-schema';
 

@@ -10,6 +10,8 @@ export {
   type Unit,
 } from './dictionary';
 
+export { alarmFamilies, unitStates, type AlarmFamily, type UnitState } from './vocabulary';
+
 export interface Concept {
   id: ConceptId;
   name: string;

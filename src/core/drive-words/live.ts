@@ -1,4 +1,5 @@
-import type { Control, LiveKey, UnitState } from '../catalogue';
+import type { Control, LiveKey } from '../catalogue';
+import type { UnitState } from '../concepts';
 
 /** What a drive shows of itself just now; what it does not show is not there. */
 export interface Live {

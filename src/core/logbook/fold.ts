@@ -1,3 +1,4 @@
+import type { Live, Slot, Values } from '../drive-words';
 import type { Limits, SourceKind } from '../make-safe';
 import type { Value, Probe } from '../power-stage';
 import { inOrder, timeOf, type Entry, type EntryOf, type Person } from './entry';
@@ -12,6 +13,16 @@ export interface KeptReading extends Probe {
   value: Value;
   at: number;
   by: Person;
+}
+
+/** What is known of the drive's settings and of what it shows. */
+export interface SeenDrive {
+  values: Values;
+  live: Live;
+  history: readonly Slot[];
+  /** Where it was read over the link last, and when; null: only by a person. */
+  target: string | null;
+  readAt: number | null;
 }
 
 export interface Question {
@@ -41,6 +52,8 @@ export interface JobState {
   /** Readings that were taken again as a whole, with the reason. */
   setAside: readonly { reason: string; readings: readonly KeptReading[] }[];
   modules: readonly TestedModule[];
+  /** Null before anybody looked. */
+  seen: SeenDrive | null;
   notes: readonly EntryOf<'note.added'>[];
   questions: readonly Question[];
   signed: EntryOf<'sheet.signed'> | null;
@@ -60,6 +73,7 @@ export const emptyJob: JobState = {
   readings: [],
   setAside: [],
   modules: [],
+  seen: null,
   notes: [],
   questions: [],
   signed: null,
@@ -116,6 +130,12 @@ function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied 
           };
     case 'static.reading':
       return applyReading(state, entry, limits);
+    case 'drive.read': {
+      const { values, live, history, target } = entry.payload;
+      return { seen: { values, live: live as Live, history, target, readAt: timeOf(entry) } };
+    }
+    case 'drive.seen':
+      return { seen: seenToo(state.seen, entry) };
     case 'note.added':
       return { notes: [...state.notes, entry] };
     case 'question.opened':
@@ -129,6 +149,22 @@ function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied 
     case 'sheet.signed':
       return entry.by.role === 'apprentice' ? { void: 'A technician or the lead signs.' } : { signed: entry };
   }
+}
+
+/** What a person saw is put over what was known. */
+function seenToo(before: SeenDrive | null, { payload }: EntryOf<'drive.seen'>): SeenDrive {
+  const live = payload.live as Live;
+  const known = before ?? { values: {}, live: {}, history: [], target: null, readAt: null };
+  return {
+    ...known,
+    values: { ...known.values, ...payload.values },
+    live: {
+      ...known.live,
+      ...live,
+      ...(live.inputs === undefined ? {} : { inputs: { ...known.live.inputs, ...live.inputs } }),
+      ...(live.serial === undefined ? {} : { serial: { ...known.live.serial, ...live.serial } }),
+    },
+  };
 }
 
 /** A reading counts only while the dead proof holds for the one who takes it. */

@@ -1,10 +1,10 @@
 // A job is a logbook: appended entries, and the pure fold from them to the state of the job.
 export type { Entry, EntryOf, Person, Role } from './entry';
 export { inOrder, timeOf } from './entry';
-export type { Kind, Payload, Screw } from './kinds';
-export type { AlarmFamily, DangerSign, LookItem } from './vocabulary';
-export { alarmFamilies, dangerSigns, lookItems } from './vocabulary';
-export type { FoldContext, JobState, KeptReading, LogLine, Question } from './fold';
+export type { Kind, Payload } from './kinds';
+export type { DangerSign, LookItem } from './vocabulary';
+export { dangerSigns, lookItems } from './vocabulary';
+export type { FoldContext, JobState, KeptReading, LogLine, Question, SeenDrive } from './fold';
 export { emptyJob, extend, fold, mustStayDead, sourcesMet } from './fold';
 export type { BenchLock, Figure, Proof, SafetyState } from './safety';
 export { benchLock, holdsUntil, missingSteps, proofOf, waitOver } from './safety';

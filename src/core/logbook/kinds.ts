@@ -1,10 +1,11 @@
 import * as z from 'zod';
+import { alarmFamilies } from '../concepts';
+import { liveSchema, slotSchema, valuesSchema } from '../drive-words/schema';
 import { sourceKinds, sourceStates } from '../make-safe';
 import { moduleKinds } from '../module-test';
 import { plateSchema } from '../plate/schema';
-import { terminals } from '../power-stage';
-import { stageSchema, terminalSchema } from '../power-stage/schema';
-import { alarmFamilies, dangerSigns, lookItems } from './vocabulary';
+import { screwSchema, stageSchema, terminalSchema } from '../power-stage/schema';
+import { dangerSigns, lookItems } from './vocabulary';
 
 const short = z.string().trim().max(200);
 const long = z.string().trim().max(4000);
@@ -12,12 +13,6 @@ const optionalShort = short.optional();
 const sha256 = z.string().regex(/^[0-9a-f]{64}$/);
 const photos = z.array(sha256).max(20).default([]);
 const positive = z.number().positive();
-
-/** One screw of the power strip: the letters on its plate and what it is. */
-export const screwSchema = z.strictObject({
-  mark: z.string().trim().min(1).max(12),
-  terminal: z.enum([...terminals, 'PE']),
-});
 
 const moduleDevice = z.int().min(1).max(7);
 const yesNo = z.enum(['yes', 'no', 'not-sure']);
@@ -129,6 +124,17 @@ export const payloads = {
     device: moduleDevice,
     ohm: z.union([z.literal('OL'), z.number().min(0).max(1e9)]),
   }),
+  /** A read-out over the link: who answered, every entry, live values and the fault history. */
+  'drive.read': z.strictObject({
+    target: short.min(1),
+    typeId: short.min(1),
+    identity: z.strictObject({ vendor: short, product: short, revision: short }),
+    values: valuesSchema,
+    live: liveSchema,
+    history: z.array(slotSchema).max(30),
+  }),
+  /** What was read off the display or at the terminals, by a person. */
+  'drive.seen': z.strictObject({ values: valuesSchema.default({}), live: liveSchema.default({}) }),
   'note.added': z.strictObject({ stage: z.string().max(20), text: long.min(1), photos }),
   'question.opened': z.strictObject({ text: short.min(1) }),
   'question.closed': z.strictObject({ question: z.uuid(), answer: short.min(1) }),
@@ -143,4 +149,3 @@ export const payloads = {
 
 export type Kind = keyof typeof payloads;
 export type Payload<K extends Kind> = z.output<(typeof payloads)[K]>;
-export type Screw = z.output<typeof screwSchema>;

@@ -10,6 +10,7 @@ export const stageIds = [
   'identify',
   'as-found',
   'look',
+  'trace',
   'make-safe',
   'bench',
   'motor',
@@ -27,6 +28,7 @@ export const stageNames: Readonly<Record<StageId, string>> = {
   identify: 'Identify',
   'as-found': 'As found',
   look: 'Look',
+  trace: 'Trace',
   'make-safe': 'Make safe',
   bench: 'Bench',
   motor: 'Motor and cable',
@@ -79,6 +81,7 @@ export function stageLines(state: JobState, limits: Limits): StageLine[] {
           ? `${found} found`
           : `${looked} of ${lookItems.length}`,
     ),
+    line('trace', false, state.seen === null ? '' : state.seen.readAt === null ? 'looked at' : 'read out'),
     makeSafeLine(state, limits),
     benchLine(state),
     line('motor', false, ''),

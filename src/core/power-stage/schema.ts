@@ -18,3 +18,9 @@ export const stageSchema = z.strictObject({
 });
 
 export const terminalSchema = z.enum(terminals);
+
+/** One screw of the power strip: the letters on its plate and what it is. */
+export const screwSchema = z.strictObject({
+  mark: z.string().trim().min(1).max(12),
+  terminal: z.enum([...terminals, 'PE']),
+});

@@ -34,6 +34,12 @@ export const stage = (differs: Partial<Stage> = {}): Stage => ({
 export const terminals = ['L1', 'L2', 'L3', 'U', 'V', 'W', 'BR', 'DC+', 'DC-', 'DC+R'] as const;
 export type Terminal = (typeof terminals)[number];
 
+/** One screw of the power strip: the letters on its plate and what it is. */
+export interface Screw {
+  mark: string;
+  terminal: Terminal | 'PE';
+}
+
 export const positions = [
   ...(['L1', 'L2', 'L3'] as const).flatMap((l) => [`rect.${l}.hi`, `rect.${l}.lo`] as const),
   ...(['U', 'V', 'W'] as const).flatMap((p) => [`inv.${p}.hi`, `inv.${p}.lo`] as const),

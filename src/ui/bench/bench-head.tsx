@@ -1,4 +1,5 @@
-import type { BenchLock, KeptReading, SafetyState, Screw, StageId } from '@/core/logbook';
+import type { Screw } from '@/core/power-stage';
+import type { BenchLock, KeptReading, SafetyState, StageId } from '@/core/logbook';
 import { Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';
 import { FaceHead } from '../kit/face';

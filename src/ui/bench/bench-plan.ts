@@ -1,4 +1,3 @@
-import type { Screw } from '@/core/logbook';
 import {
   forwardPlan,
   fullPlan,
@@ -10,6 +9,7 @@ import {
   type Probe,
   type Stage,
   type Terminal,
+  type Screw,
 } from '@/core/power-stage';
 
 export interface Row {

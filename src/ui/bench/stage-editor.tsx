@@ -1,8 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { stripFor } from '@/core/catalogue';
-import type { Screw } from '@/core/logbook';
-import { stageWords, type Stage } from '@/core/power-stage';
+import { stageWords, type Stage, type Screw } from '@/core/power-stage';
 import { Primary, Secondary } from '../kit/buttons';
 import { FieldGrid } from '../kit/face';
 import { Choice, Field } from '../kit/field';

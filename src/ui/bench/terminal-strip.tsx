@@ -1,6 +1,5 @@
 import type { KeyboardEvent } from 'react';
-import type { Screw } from '@/core/logbook';
-import type { Terminal } from '@/core/power-stage';
+import type { Terminal, Screw } from '@/core/power-stage';
 import { isPlainMark } from './bench-plan';
 
 const pitch = 60;

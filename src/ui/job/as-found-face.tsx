@@ -1,7 +1,8 @@
 'use client';
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { alarmFamilies, mustStayDead, type AlarmFamily } from '@/core/logbook';
+import { alarmFamilies, type AlarmFamily } from '@/core/concepts';
+import { mustStayDead } from '@/core/logbook';
 import { Primary, Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';
 import { FaceHead, FieldGrid, Section } from '../kit/face';

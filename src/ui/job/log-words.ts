@@ -57,6 +57,10 @@ export function entryWords(entry: Entry): string {
       return `Device ${entry.payload.device}, diode ${entry.payload.forward_V.toFixed(3)} V, reverse ${entry.payload.reverse}`;
     case 'module.gate':
       return `Device ${entry.payload.device}, gate to emitter ${entry.payload.ohm === 'OL' ? 'open' : `${entry.payload.ohm} Ω`}`;
+    case 'drive.read':
+      return `Read out of ${entry.payload.identity.vendor} ${entry.payload.identity.product} at ${entry.payload.target}: ${counted(Object.keys(entry.payload.values).length, 'value')}`;
+    case 'drive.seen':
+      return 'Read off the display';
     case 'note.added':
       return entry.payload.text;
     case 'question.opened':
