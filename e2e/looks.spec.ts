@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
-import { choosePerson, iceCrusher, ines, pump, watchConsole, visit } from './demo';
+import { choosePerson, iceCrusher, ines, pump, visit, watchConsole, winch } from './demo';
 
 const pages = [
   '/',
@@ -10,6 +10,7 @@ const pages = [
   `/jobs/${pump}/identify`,
   `/jobs/${pump}/as-found`,
   `/jobs/${pump}/look`,
+  `/jobs/${winch}/trace`,
   `/jobs/${iceCrusher}/make-safe`,
   `/jobs/${pump}/bench`,
   `/jobs/${pump}/hand-over`,

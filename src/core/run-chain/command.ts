@@ -2,6 +2,7 @@
 import {
   carriers,
   functionWords,
+  inputsKnown,
   lookAtInput,
   lookAtParameter,
   meaning,
@@ -157,7 +158,15 @@ export function direction(facts: Facts): Judged {
       why: 'Forward and reverse are given at once.',
       evidence: [...evidence, saysInput(forward)],
     };
-  if (reversing.length === 0 && !serial) return { state: 'closed', why: 'Forward.', evidence };
+  if (reversing.length === 0 && !serial)
+    return inputsKnown(facts)
+      ? { state: 'closed', why: 'Forward.', evidence }
+      : {
+          state: 'unknown',
+          why: 'Not every input function was read: one may say reverse.',
+          evidence,
+          look: { what: 'Read the functions of the inputs.', minutes: 3 },
+        };
   if (reverse === undefined)
     return {
       state: 'unknown',

@@ -2,7 +2,11 @@
 import { coast, enable, interlock, safeStop } from './permissives';
 import { direction, limits, output, place, reference, run } from './command';
 import { precharge, supply, trip } from './power';
-import type { Facts, Link, LinkId, Look } from './facts';
+import type { RunChain } from './chain';
+import type { Facts, Link, LinkId } from './facts';
+
+export type { RunChain } from './chain';
+export { chainWords } from './words';
 
 export { linkIds, type Evidence, type Facts, type Link, type LinkId, type Look } from './facts';
 
@@ -25,16 +29,6 @@ const links: readonly {
   { id: 'limits', name: 'Limits', judge: limits },
   { id: 'output', name: 'Output', judge: output },
 ];
-
-export interface RunChain {
-  links: Link[];
-  /** The first link that is open. */
-  firstOpen: LinkId | null;
-  /** Links before it that nobody looked at: the answer may be there. */
-  unknownBefore: LinkId[];
-  /** The cheapest look that settles one of them. */
-  next: (Look & { settles: LinkId }) | null;
-}
 
 /** The chain of permissives of a unit, from the supply to its output. */
 export function runChain(facts: Facts): RunChain {

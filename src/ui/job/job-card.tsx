@@ -33,6 +33,7 @@ const LookFace = dynamic(() => import('../look/look-face').then((m) => m.LookFac
 const MakeSafeFace = dynamic(() => import('../make-safe/make-safe-face').then((m) => m.MakeSafeFace), {
   loading,
 });
+const TraceFace = dynamic(() => import('../trace/trace-face').then((m) => m.TraceFace), { loading });
 const BenchFace = dynamic(() => import('../bench/bench-face').then((m) => m.BenchFace), { loading });
 const HandOverFace = dynamic(() => import('./hand-over-face').then((m) => m.HandOverFace), { loading });
 const NotesFace = dynamic(() => import('./notes-face').then((m) => m.NotesFace), { loading });
@@ -165,12 +166,13 @@ export function JobCard({
           {open === 'identify' && <IdentifyFace {...face} />}
           {open === 'as-found' && <AsFoundFace {...face} />}
           {open === 'look' && <LookFace {...face} />}
+          {open === 'trace' && <TraceFace {...face} />}
           {open === 'make-safe' && <MakeSafeFace {...face} />}
           {open === 'bench' && <BenchFace {...face} diagnosis={diagnosis} />}
           {open === 'hand-over' && <HandOverFace {...face} diagnosis={diagnosis} />}
-          {!['take', 'identify', 'as-found', 'look', 'make-safe', 'bench', 'hand-over'].includes(open) && (
-            <NotesFace key={open} {...face} stage={open} />
-          )}
+          {!['take', 'identify', 'as-found', 'look', 'trace', 'make-safe', 'bench', 'hand-over'].includes(
+            open,
+          ) && <NotesFace key={open} {...face} stage={open} />}
         </Box>
         <Margin store={store}>
           {dead.length > 0 && !onBench && (

@@ -1,0 +1,109 @@
+/** A drive that will not run: the rig hides why, the screens find it over the link. */
+import { expect, test, type Page } from '@playwright/test';
+import { choosePerson, entry, ines, openJob, picture, visit, watchConsole, winch } from './demo';
+import { order, winchReady } from './rig';
+
+const contacts = { DI1: true, DI2: false, DI3: true, DI4: false, DI5: false, DI6: false };
+
+test.beforeEach(async ({ page }) => {
+  await choosePerson(page, ines);
+  await winchReady(page.request);
+});
+
+async function readOut(page: Page): Promise<void> {
+  await visit(page, `/jobs/${winch}/trace`);
+  const link = page.getByRole('region', { name: 'Link to the drive' });
+  await expect(async () => {
+    await link.getByRole('button', { name: 'Look for drives' }).click();
+    await expect(link.getByRole('combobox', { name: 'Drive' })).toContainText('Whimbrel W4', {
+      timeout: 2000,
+    });
+  }).toPass({ timeout: 20_000 });
+  await link.getByRole('button', { name: 'Read out' }).click();
+  await expect(page.getByText(/^Read out: \d+ entries/)).toBeVisible();
+}
+const says = (page: Page, text: RegExp) =>
+  expect(page.getByRole('status').filter({ hasText: text })).toBeVisible({ timeout: 8000 });
+
+test('interlock open, on an input other than the usual one', async ({ page }) => {
+  const errors = watchConsole(page);
+  await order(page.request, {
+    set: { 'input.DI3': 'none', 'input.DI5': 'interlock' },
+    plant: { contacts },
+    wait_s: 1,
+  });
+  await readOut(page);
+  await says(page, /Interlocks: open\..*X5 carries “interlock” and is off/);
+  const reasons = page.getByRole('region', { name: 'Interlocks' });
+  await expect(reasons).toContainText('X5, interlock (5-05): off');
+  await picture(page, 'run-chain');
+  // Watched live, the answer moves on as soon as the contact closes.
+  await page.getByRole('button', { name: 'Watch live' }).click();
+  await order(page.request, { plant: { contacts: { ...contacts, DI1: false, DI5: true } } });
+  await says(page, /Run: open\..*X1, X2 off/);
+  await order(page.request, { plant: { contacts: { ...contacts, DI5: true } } });
+  await says(page, /Nothing holds it\./);
+  expect(errors).toEqual([]);
+});
+
+test('the return of the safe stop is missing', async ({ page }) => {
+  await order(page.request, { plant: { contacts, safeStop: { returnTied: false } }, wait_s: 1 });
+  await readOut(page);
+  await says(page, /Safe stop: open\..*return SC is not tied/);
+});
+
+test('coast from the serial side, with no wire on any input', async ({ page }) => {
+  await order(page.request, { plant: { contacts, serial: { coastRelease: false } }, wait_s: 1 });
+  await readOut(page);
+  await says(page, /No coast: open\..*with no wire on any input/);
+});
+
+test('run lamp on, shaft still: the reference is zero', async ({ page }) => {
+  await order(page.request, { plant: { AI1: 0, contacts: { ...contacts, DI1: false } }, wait_s: 1 });
+  await order(page.request, { plant: { contacts }, wait_s: 1 });
+  await readOut(page);
+  await says(page, /Reference: open\..*run lamp on, shaft still.*A1 is at zero/);
+});
+
+test('off the display, without any link', async ({ page }) => {
+  const { request } = page;
+  const { entries } = (await (await request.get(`/api/v1/jobs/${winch}/entries`)).json()) as {
+    entries: { kind: string; payload: unknown }[];
+  };
+  const job = await openJob(request, 'A winch without a link');
+  const drive = entry(job, 'identify.drive', entries.find((e) => e.kind === 'identify.drive')?.payload);
+  expect((await request.post(`/api/v1/jobs/${job}/entries`, { data: { entries: [drive] } })).ok()).toBe(true);
+  await visit(page, `/jobs/${job}/trace`);
+  await says(page, /Nothing is open so far\./);
+  await page.getByRole('combobox', { name: 'A setting' }).selectOption('5-03');
+  await page.getByRole('combobox', { name: 'Set to' }).selectOption({ label: 'interlock' });
+  await page.getByRole('button', { name: 'Keep this setting' }).click();
+  await page.getByRole('button', { name: 'X3: not read' }).click();
+  await page.getByRole('button', { name: 'X3: on' }).click();
+  await says(page, /Interlocks: open\..*X3 carries/);
+  await page.getByRole('textbox', { name: 'Bus voltage' }).fill('none');
+  await page.getByRole('textbox', { name: 'Reference' }).focus();
+  await expect(page.getByText('A figure as the display shows it')).toBeVisible();
+  await page.getByRole('combobox', { name: 'Active alarm' }).selectOption('EARTH');
+  await says(page, /No trip: open\..*current to earth/);
+});
+
+test('a silent drive, a wrong drive and no drive are told apart, and nothing is kept of them', async ({
+  page,
+}) => {
+  await order(page.request, { plant: { bus: { silent: true } } });
+  const asked = { target: '', typeId: 'whimbrel-w4' };
+  const { found } = (await (await page.request.get('/api/v1/drives')).json()) as {
+    found: { target: string; trouble: string | null }[];
+  };
+  expect(found[0]?.trouble).toContain('does not answer');
+  asked.target = found[0]?.target ?? '';
+  await order(page.request, { plant: { bus: { silent: false } } });
+  const post = (data: unknown) => page.request.post('/api/v1/drives/read', { data });
+  const wrong = await post({ ...asked, typeId: 'knot-k3' });
+  expect(wrong.status()).toBe(422);
+  expect((await post({ ...asked, target: '127.0.0.1:9' })).status()).toBe(502);
+  const foreign = await post({ ...asked, target: '192.0.2.1:502' });
+  expect(((await foreign.json()) as { error: string }).error).toContain('not on the list');
+  expect((await post({ ...asked, extra: 1 })).status()).toBe(422);
+});

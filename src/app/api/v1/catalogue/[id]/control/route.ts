@@ -1,0 +1,9 @@
+import { guarded, Refused } from '@/server/border';
+import { controlOf } from '@/server/drives';
+
+/** Settings, alarms and bus of one drive type. */
+export const GET = guarded(async (_request, { params }: { params: Promise<{ id: string }> }) => {
+  const control = await controlOf((await params).id);
+  if (control === null) throw new Refused(404, 'The catalogue says nothing of the settings of this type.');
+  return Response.json(control);
+});

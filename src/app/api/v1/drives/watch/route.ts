@@ -1,0 +1,17 @@
+import * as z from 'zod';
+import { guarded, Refused } from '@/server/border';
+import { watch } from '@/server/drives';
+
+export const dynamic = 'force-dynamic';
+
+const asked = z.object({ target: z.string().max(100), typeId: z.string().max(100) });
+
+/** Live values of one drive as they come. */
+export const GET = guarded(async (request) => {
+  const query = asked.safeParse(Object.fromEntries(new URL(request.url).searchParams));
+  if (!query.success) throw new Refused(422, 'target and typeId are wanted.');
+  const { target, typeId } = query.data;
+  return new Response(await watch(target, typeId, request.signal), {
+    headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-store' },
+  });
+});

@@ -1,0 +1,173 @@
+import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import * as z from 'zod';
+import type { Control } from '../core/catalogue';
+import { controlSchema } from '../core/catalogue/schema';
+import { liveOf, slotsOf, valueOf, type Live, type Slot, type Values } from '../core/drive-words';
+import { Refused } from './border';
+import { catalogue } from './catalogue';
+import { listedDrives } from './settings';
+
+const controls = new Map<string, Promise<Control>>();
+
+/** Settings and bus of a drive type; null where its folder says nothing of them. */
+export async function controlOf(typeId: string): Promise<Control | null> {
+  // Only folders that the catalogue knows are ever opened.
+  if (!(await catalogue()).some((t) => t.id === typeId)) return null;
+  const read = async () =>
+    controlSchema.parse(
+      JSON.parse(await readFile(join(process.cwd(), 'catalogue', typeId, 'control.json'), 'utf8')),
+    );
+  const known = controls.get(typeId) ?? read();
+  controls.set(typeId, known);
+  return known.catch((error: unknown) => {
+    controls.delete(typeId);
+    if ((error as NodeJS.ErrnoException).code === 'ENOENT') return null;
+    throw error;
+  });
+}
+
+const troubleSchema = z.object({ code: z.string(), message: z.string() });
+const identitySchema = z.object({ vendor: z.string(), product: z.string(), revision: z.string() });
+const wordsSchema = z.object({ words: z.array(z.tuple([z.number(), z.number()])) });
+export type Identity = z.output<typeof identitySchema>;
+
+const linkAddress = (): string => `http://${process.env['GRIM_LINK'] ?? '127.0.0.1:4405'}`;
+
+/** @throws Refused with the link's own words */
+async function ask<S extends z.ZodType>(path: string, body: unknown, answers: S): Promise<z.output<S>> {
+  const answer = await fetch(`${linkAddress()}${path}`, { method: 'POST', body: JSON.stringify(body) }).catch(
+    () => {
+      throw new Refused(
+        502,
+        'The link to drives is not running: start Grim Spanner again with ./grim start.',
+      );
+    },
+  );
+  const text: unknown = await answer.json();
+  if (answer.ok) return answers.parse(text);
+  throw new Refused(answer.status === 422 ? 422 : 502, troubleSchema.parse(text).message);
+}
+
+/** Addresses that may be asked: the simulated drive that ships, and those on the list. */
+export async function knownTargets(): Promise<string[]> {
+  const simulated = process.env['GRIM_RIG_DRIVE'];
+  return [...(simulated === undefined ? [] : [simulated]), ...(await listedDrives())];
+}
+
+export interface Found {
+  target: string;
+  identity: Identity | null;
+  /** Types of the catalogue that say this of themselves. */
+  typeIds: string[];
+  trouble: string | null;
+}
+
+/** Asks each known address who it is. */
+export async function scan(): Promise<Found[]> {
+  const types = await catalogue();
+  return Promise.all(
+    (await knownTargets()).map(async (target): Promise<Found> => {
+      try {
+        const identity = await ask('/identify', { target }, identitySchema);
+        const matches = await Promise.all(types.map(async (t) => isOf(identity, await controlOf(t.id))));
+        return {
+          target,
+          identity,
+          typeIds: types.filter((_, i) => matches[i]).map((t) => t.id),
+          trouble: null,
+        };
+      } catch (error) {
+        if (!(error instanceof Refused)) throw error;
+        return { target, identity: null, typeIds: [], trouble: error.message };
+      }
+    }),
+  );
+}
+
+const isOf = (identity: Identity, control: Control | null): boolean =>
+  control !== null &&
+  identity.vendor === control.modbus.identification.vendor &&
+  identity.product === control.modbus.identification.product;
+
+export interface ReadOut {
+  identity: Identity;
+  values: Values;
+  live: Live;
+  history: Slot[];
+}
+
+const wordsPerSlot = 4;
+
+/**
+ * Everything the drive has: entries, live values, fault history.
+ * @throws Refused where another type answers than the one identified, or the link fails
+ */
+export async function readOut(target: string, typeId: string): Promise<ReadOut> {
+  const control = await controlOf(typeId);
+  if (control === null)
+    throw new Refused(422, 'The catalogue does not say how this type is read over a link.');
+  const identity = await ask('/identify', { target }, identitySchema);
+  if (!isOf(identity, control)) {
+    const { vendor, product } = control.modbus.identification;
+    throw new Refused(
+      409,
+      `Another drive answers at ${target}: ${identity.vendor} ${identity.product}, where ${vendor} ${product} was identified. Nothing was read.`,
+    );
+  }
+  const { live, history } = control.modbus;
+  const slots = Array.from({ length: history.slots * wordsPerSlot }, (_, i) => history.register + i);
+  const registers = [...control.parameters.map((p) => p.register), ...live.map((l) => l.register), ...slots];
+  const { words } = await ask('/read', { target, registers }, wordsSchema);
+  const byRegister = new Map(words);
+  return {
+    identity,
+    values: Object.fromEntries(
+      control.parameters.flatMap((p) => {
+        const word = byRegister.get(p.register);
+        return word === undefined || p.concept === 'lock.code' ? [] : [[p.number, valueOf(p, word)]];
+      }),
+    ),
+    live: liveOf(control, (r) => byRegister.get(r)),
+    history: slotsOf(
+      control,
+      slots.map((r) => byRegister.get(r) ?? 0),
+    ),
+  };
+}
+
+/** Live values as server-sent events: `data` a `Live`, or `trouble` with words. */
+export async function watch(
+  target: string,
+  typeId: string,
+  signal: AbortSignal,
+): Promise<ReadableStream<Uint8Array>> {
+  const control = await controlOf(typeId);
+  if (control === null)
+    throw new Refused(422, 'The catalogue does not say how this type is read over a link.');
+  const registers = control.modbus.live.map((l) => l.register).join();
+  const asked = new URLSearchParams({ target, registers });
+  const answer = await fetch(`${linkAddress()}/watch?${asked}`, { signal }).catch(() => {
+    throw new Refused(502, 'The link to drives is not running: start Grim Spanner again with ./grim start.');
+  });
+  if (!answer.ok || answer.body === null)
+    throw new Refused(502, troubleSchema.parse(await answer.json()).message);
+  let rest = '';
+  const decoder = new TextDecoder();
+  const encoder = new TextEncoder();
+  const event = (text: string): string => {
+    const data = /^data: (.*)$/m.exec(text)?.[1];
+    if (text.startsWith('event: trouble') || data === undefined) return `${text}\n\n`;
+    const words = new Map(wordsSchema.shape.words.parse(JSON.parse(data)));
+    return `data: ${JSON.stringify(liveOf(control, (r) => words.get(r)))}\n\n`;
+  };
+  return answer.body.pipeThrough(
+    new TransformStream<Uint8Array, Uint8Array>({
+      transform(chunk, controller) {
+        const parts = (rest + decoder.decode(chunk, { stream: true })).split('\n\n');
+        rest = parts.pop() ?? '';
+        for (const part of parts) controller.enqueue(encoder.encode(event(part)));
+      },
+    }),
+  );
+}

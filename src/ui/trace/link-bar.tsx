@@ -1,0 +1,101 @@
+import { Box, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import { Secondary } from '../kit/buttons';
+import { Select } from '../kit/field';
+
+interface Found {
+  target: string;
+  identity: { vendor: string; product: string; revision: string } | null;
+  typeIds: string[];
+  trouble: string | null;
+}
+
+/** Look who answers, take one, read it out, watch it live. */
+export function LinkBar({
+  typeId,
+  target,
+  take,
+  reading,
+  read,
+  watching,
+  watch,
+  trouble,
+}: {
+  typeId: string;
+  target: string | null;
+  take: (target: string | null) => void;
+  reading: boolean;
+  read: () => void;
+  watching: boolean;
+  watch: (on: boolean) => void;
+  trouble: string | null;
+}) {
+  const [found, setFound] = useState<Found[] | null>(null);
+  const [looking, setLooking] = useState(false);
+  const [failed, setFailed] = useState<string | null>(null);
+  const look = async () => {
+    setLooking(true);
+    setFailed(null);
+    try {
+      const answer = await fetch('/api/v1/drives');
+      if (!answer.ok) throw new Error();
+      const { found: list } = (await answer.json()) as { found: Found[] };
+      setFound(list);
+      take(
+        list.find((f) => f.typeIds.includes(typeId))?.target ??
+          list.find((f) => f.identity !== null)?.target ??
+          null,
+      );
+    } catch {
+      setFailed('The server does not answer. Type what the display shows instead.');
+    } finally {
+      setLooking(false);
+    }
+  };
+  const silent = found?.filter((f) => f.trouble !== null) ?? [];
+  const answering = found?.filter((f) => f.identity !== null) ?? [];
+  return (
+    <Box as="section" aria-label="Link to the drive" borderTop="1px solid" borderColor="line" pt="3" mb="4">
+      <Box display="flex" gap="2" flexWrap="wrap" alignItems="end">
+        <Secondary onClick={() => void look()} disabled={looking}>
+          {looking ? 'Looking…' : 'Look for drives'}
+        </Secondary>
+        {answering.length > 0 && (
+          <Box minW="260px">
+            <Select
+              label="Drive"
+              value={target ?? ''}
+              onChange={take}
+              options={answering.map((f) => ({
+                value: f.target,
+                label: `${f.identity?.vendor} ${f.identity?.product} ${f.identity?.revision}, ${f.target}`,
+              }))}
+            />
+          </Box>
+        )}
+        <Secondary onClick={read} disabled={target === null || reading}>
+          {reading ? 'Reading…' : 'Read out'}
+        </Secondary>
+        <Secondary onClick={() => watch(!watching)} disabled={target === null} aria-pressed={watching}>
+          {watching ? 'Watching live' : 'Watch live'}
+        </Secondary>
+      </Box>
+      <Text mt="2" fontSize="0.94rem" color="soft">
+        Reading only: nothing is written, nothing is started.
+      </Text>
+      {found !== null && found.length === 0 && (
+        <Text mt="2">No address is listed: the shop lead adds one in the settings.</Text>
+      )}
+      {silent.map((f) => (
+        <Text key={f.target} mt="2" color="doubt">
+          {f.trouble}
+        </Text>
+      ))}
+      {(trouble ?? failed) !== null && (
+        <Text role="alert" mt="2" color="failed">
+          {trouble ?? failed}
+        </Text>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,35 @@
+import { useEffect, useState } from 'react';
+import type { Live } from '@/core/drive-words';
+
+export interface LiveState {
+  live: Live | null;
+  /** Words of what went wrong; the last values stay. */
+  trouble: string | null;
+}
+
+const silence = { live: null, trouble: null };
+
+/** Live values of a drive over the link while it is watched. */
+export function useLive(target: string | null, typeId: string | null): LiveState {
+  const [state, setState] = useState<LiveState & { of: string }>({ ...silence, of: '' });
+  const of = target === null || typeId === null ? '' : `${target} ${typeId}`;
+  useEffect(() => {
+    if (target === null || typeId === null) return;
+    const name = `${target} ${typeId}`;
+    const source = new EventSource(`/api/v1/drives/watch?${new URLSearchParams({ target, typeId })}`);
+    source.onmessage = ({ data }: MessageEvent<string>) =>
+      setState({ live: JSON.parse(data) as Live, trouble: null, of: name });
+    source.addEventListener('trouble', (e) => {
+      const { message } = JSON.parse((e as MessageEvent<string>).data) as { message: string };
+      setState((s) => ({ ...s, trouble: message, of: name }));
+    });
+    source.onerror = () =>
+      setState((s) => ({
+        ...s,
+        trouble: 'The link is gone; trying again. Values shown are the last that came.',
+        of: name,
+      }));
+    return () => source.close();
+  }, [target, typeId]);
+  return state.of === of ? state : silence;
+}
