@@ -1,6 +1,7 @@
 // The headless verbs: names, schemas, and one way to run them.
 import { closest } from 'fastest-levenshtein';
 import { dischargeVerb } from './discharge';
+import { loopCheckVerb } from './loop-check';
 import { parseInput, schemasOf } from './manners';
 import { moduleVerdictVerb } from './module-verdict';
 import { plateVerb } from './plate';
@@ -13,6 +14,7 @@ export { schemasOf } from './manners';
 
 export const verbs: readonly Verb[] = [
   dischargeVerb,
+  loopCheckVerb,
   moduleVerdictVerb,
   plateVerb,
   staticDiagnose,

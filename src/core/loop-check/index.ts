@@ -1,0 +1,138 @@
+// The loop of a 24 V input: source plus, contacts and wires, terminal, input, common, return, source minus.
+
+export const elementKinds = ['contact', 'wire', 'terminal', 'input', 'common', 'return'] as const;
+
+export interface LoopElement {
+  id: string;
+  kind: (typeof elementKinds)[number];
+}
+
+export interface Loop {
+  source: { volts: number };
+  /** In the order of the current, from plus to minus; of sink wiring the input comes first. */
+  elements: readonly LoopElement[];
+  /** Volts behind an element, to the source's own minus. */
+  measured: readonly { after: string; volts: number }[];
+  /** What the drive shows of the input. */
+  bit?: 0 | 1 | undefined;
+  /** How the drive's inputs are set. */
+  selector?: 'source' | 'sink' | undefined;
+}
+
+export interface LoopVerdict {
+  open: string | null;
+  verdict: 'open' | 'weak' | 'complete' | 'selector' | 'input' | 'source-dead' | 'contradictory' | 'measure';
+  /** Where to measure next. */
+  next?: { after: string };
+  why: string;
+}
+
+/** An input of type 1 is on from 15 V and off up to 5 V (IEC 61131-2, from memory). */
+const on_V = 15;
+const off_V = 5;
+
+type Level = 'high' | 'low' | 'between';
+const levelOf = (volts: number): Level => (volts >= on_V ? 'high' : volts <= off_V ? 'low' : 'between');
+
+const kindWords: Readonly<Record<LoopElement['kind'], string>> = {
+  contact: 'its contact does not close, or its wire is off',
+  wire: 'the wire is broken or off its screw',
+  terminal: 'the screw does not hold its wire',
+  input: 'the input itself',
+  common: 'the common is not connected',
+  return: 'the return is not tied to the minus of the source that feeds the loop',
+};
+
+/** Which way round the loop is wired: with sink wiring current comes out of the input first. */
+const wiredAs = (elements: readonly LoopElement[]): 'source' | 'sink' => {
+  const input = elements.findIndex((e) => e.kind === 'input');
+  const contact = elements.findIndex((e) => e.kind === 'contact');
+  return input >= 0 && contact > input ? 'sink' : 'source';
+};
+
+/**
+ * What the volts measured along a loop say.
+ * A loop without a break has the whole voltage up to the input and none behind it; a break keeps the
+ * voltage up to itself.
+ */
+export function checkLoop({ source, elements, measured, bit, selector }: Loop): LoopVerdict {
+  if (levelOf(source.volts) !== 'high')
+    return {
+      open: null,
+      verdict: 'source-dead',
+      why: `The source gives ${source.volts} V: below ${on_V} V no input is sure to come on. Look at the source, its fuse, and what else hangs on it.`,
+    };
+  const volts = new Map(measured.map((m) => [m.after, m.volts]));
+  const levels = elements.map(({ id }) => {
+    const v = volts.get(id);
+    return v === undefined ? null : levelOf(v);
+  });
+  const lastHigh = levels.lastIndexOf('high');
+  const firstLow = levels.indexOf('low');
+  const between = levels.indexOf('between');
+  if (firstLow >= 0 && lastHigh > firstLow)
+    return {
+      open: null,
+      verdict: 'contradictory',
+      next: { after: elements[firstLow]?.id ?? '' },
+      why: `No voltage after ${elements[firstLow]?.id}, and voltage again after ${elements[lastHigh]?.id}: was the meter on the same minus? Measure there once more.`,
+    };
+  if (between >= 0 && elements[between]?.kind !== 'input')
+    return {
+      open: elements[between]?.id ?? null,
+      verdict: 'weak',
+      why: `After ${elements[between]?.id} only part of the voltage is left: a bad contact or a half-broken wire there, or another load on this loop.`,
+    };
+  // Behind the last element is the minus itself.
+  const low = firstLow < 0 ? elements.length - 1 : firstLow;
+  const unseen = low - (lastHigh + 1);
+  if (measured.length === 0 || unseen > 0) {
+    const at = elements[lastHigh + 1 + Math.floor((unseen - 1) / 2)] ?? elements[0];
+    return {
+      open: null,
+      verdict: 'measure',
+      ...(at === undefined ? {} : { next: { after: at.id } }),
+      why: 'The voltage is lost somewhere between: measure halfway.',
+    };
+  }
+  const breaks = elements[low];
+  if (breaks !== undefined && breaks.kind !== 'input')
+    return {
+      open: breaks.id,
+      verdict: 'open',
+      why: `Voltage before ${breaks.id} and none behind it: ${kindWords[breaks.kind]}.`,
+    };
+  return behindTheInput(elements, bit, selector);
+}
+
+/** The loop is complete: the whole voltage is over the input. */
+function behindTheInput(
+  elements: readonly LoopElement[],
+  bit: 0 | 1 | undefined,
+  selector: 'source' | 'sink' | undefined,
+): LoopVerdict {
+  if (bit !== 0)
+    return {
+      open: null,
+      verdict: 'complete',
+      why:
+        bit === 1
+          ? 'The path is complete, and the drive sees it.'
+          : 'The path is complete: the whole voltage is over the input. Now read its bit.',
+    };
+  const wired = wiredAs(elements);
+  if (selector !== undefined && selector !== wired)
+    return {
+      open: null,
+      verdict: 'selector',
+      why: `The path is complete and the bit still 0: it is wired as ${wired}, and the inputs are set to ${selector}.`,
+    };
+  return {
+    open: null,
+    verdict: 'input',
+    why:
+      selector === undefined
+        ? 'The path is complete and the bit still 0: look at the source or sink selector first, then at the input itself.'
+        : 'The path is complete, the selector right, and the bit still 0: the input itself; try another one.',
+  };
+}
