@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { screwSchema, stageSchema as wholeStageSchema } from '../power-stage/schema';
 
 export { controlSchema } from './control-schema';
+export { controlShape } from './control-shape';
 
 const positive = z.number().positive();
 const text = z.string().trim().min(1).max(200);

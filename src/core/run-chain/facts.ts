@@ -2,9 +2,12 @@ import type { Control, Parameter } from '../catalogue';
 import type { ConceptId, InputFunction } from '../concepts';
 import { meaningOf, parameterFor, type Live, type Values } from '../drive-words';
 
+/** What the chain needs to know of a type. */
+export type ChainControl = Pick<Control, 'inputs' | 'analogInputs' | 'safeStop' | 'parameters' | 'alarms'>;
+
 /** All that is known of a unit that will not run. What is not known is not there. */
 export interface Facts {
-  control: Control;
+  control: ChainControl;
   supply_V: number;
   values: Values;
   live: Live;

@@ -8,7 +8,15 @@ import type { Facts, Link, LinkId } from './facts';
 export type { RunChain } from './chain';
 export { chainWords } from './words';
 
-export { linkIds, type Evidence, type Facts, type Link, type LinkId, type Look } from './facts';
+export {
+  linkIds,
+  type ChainControl,
+  type Evidence,
+  type Facts,
+  type Link,
+  type LinkId,
+  type Look,
+} from './facts';
 
 const links: readonly {
   id: LinkId;

@@ -5,6 +5,7 @@ import { loopCheckVerb } from './loop-check';
 import { parseInput, schemasOf } from './manners';
 import { moduleVerdictVerb } from './module-verdict';
 import { plateVerb } from './plate';
+import { runChainVerb } from './run-chain';
 import { staticDiagnose } from './static-diagnose';
 import { staticReadings } from './static-readings';
 import type { Problem, Refusal, Verb } from './verb';
@@ -17,6 +18,7 @@ export const verbs: readonly Verb[] = [
   loopCheckVerb,
   moduleVerdictVerb,
   plateVerb,
+  runChainVerb,
   staticDiagnose,
   staticReadings,
 ];
