@@ -5,6 +5,7 @@ const commands: Record<string, () => Promise<(args: string[]) => Promise<number>
   test: async () => (await import('./test')).test,
   db: async () => (await import('./db')).db,
   bench: async () => (await import('./bench')).bench,
+  rig: async () => (await import('./rig')).rig,
 };
 
 const [command = '', ...args] = process.argv.slice(2);
