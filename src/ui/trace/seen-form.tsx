@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import { useState } from 'react';
+import { useState, type KeyboardEvent } from 'react';
 import type { Control } from '@/core/catalogue';
 import type { Live, Values } from '@/core/drive-words';
 import { Secondary } from '../kit/buttons';
@@ -67,6 +67,11 @@ export function InputBits({
   );
 }
 
+/** A figure is kept when its field is left; Enter leaves it. */
+const leaveOnEnter = (e: KeyboardEvent<HTMLInputElement>) => {
+  if (e.key === 'Enter') e.currentTarget.blur();
+};
+
 const numberFrom = (text: string): number | null => {
   const value = Number(text.trim().replace(',', '.'));
   return text.trim() === '' || !Number.isFinite(value) ? null : value;
@@ -104,7 +109,9 @@ export function SeenForm({
         <Select
           label="State"
           value={live.state ?? ''}
-          onChange={(state) => keep({ live: { state: state as NonNullable<Live['state']> } })}
+          onChange={(state) => {
+            if (state !== '') keep({ live: { state: state as NonNullable<Live['state']> } });
+          }}
           options={[
             { value: '', label: 'not read' },
             { value: 'ready', label: 'ready' },
@@ -119,7 +126,9 @@ export function SeenForm({
         <Select
           label="Active alarm"
           value={live.alarm === undefined ? '' : (live.alarm ?? 'none')}
-          onChange={(alarm) => keep({ live: { alarm: alarm === 'none' ? null : alarm } })}
+          onChange={(alarm) => {
+            if (alarm !== '') keep({ live: { alarm: alarm === 'none' ? null : alarm } });
+          }}
           options={[
             { value: '', label: 'not read' },
             { value: 'none', label: 'none' },
@@ -133,6 +142,7 @@ export function SeenForm({
           value={bus}
           error={error('bus')}
           onChange={(e) => setBus(e.target.value)}
+          onKeyDown={leaveOnEnter}
           onBlur={() => bus !== '' && figure('bus', bus, (busVolts) => keep({ live: { busVolts } }))}
         />
         <Field
@@ -142,6 +152,7 @@ export function SeenForm({
           value={reference}
           error={error('reference')}
           onChange={(e) => setReference(e.target.value)}
+          onKeyDown={leaveOnEnter}
           onBlur={() =>
             reference !== '' &&
             figure('reference', reference, (reference_Hz) => keep({ live: { reference_Hz } }))

@@ -1,0 +1,63 @@
+// From an alarm to its cause.
+import { costOf, minutesWith, posterior, skipped, tryingMinutes, type Answer, type Skipped } from './reason';
+import type { Cause, Check, TraceTable } from './table';
+
+export { posterior, skipped, tryingMinutes, type Answer, type Skipped } from './reason';
+export type { Cause, Check, Hazard, TraceTable } from './table';
+export { usualTables } from './usual-tables';
+
+export interface Trace {
+  /** Every cause with its chance, likeliest first. */
+  causes: (Cause & { probability: number })[];
+  /** The check that saves most, or null where trying the likeliest remedy is better. */
+  next: { check: Check; saves_min: number; why: string } | null;
+  /** Checks left, best first; the person may take any. */
+  others: { check: Check; saves_min: number }[];
+}
+
+/** A dead check is preferred to a live one that is worth up to this much more. */
+const similar = 1.25;
+const isDead = ({ hazard }: Check): boolean => hazard === 'none' || hazard === 'dead';
+
+/**
+ * Where a trace stands and what to check next.
+ * @param answers outcomes by check, or why there is none; a check that was skipped is not offered again
+ */
+export function traceFrom(table: TraceTable, answers: readonly Answer[]): Trace {
+  const chances = posterior(table, answers);
+  const ranked = table.causes
+    .map((cause, i) => ({ ...cause, probability: chances[i] ?? 0 }))
+    .sort((a, b) => b.probability - a.probability);
+  const without = tryingMinutes(table, chances);
+  const measuredDead = answers.some(
+    ({ check, outcome }) =>
+      !skipped.includes(outcome as Skipped) && table.checks.find((c) => c.id === check)?.hazard === 'dead',
+  );
+  const left = table.checks
+    .filter((c) => !answers.some((a) => a.check === c.id))
+    .filter((c) => !table.deadFirst || measuredDead || isDead(c))
+    .map((check) => ({ check, saves_min: without - minutesWith(table, chances, check) }))
+    .sort((a, b) => b.saves_min - a.saves_min);
+  const [best] = left;
+  const dead = left.find((l) => isDead(l.check) && l.saves_min > 0);
+  const chosen =
+    best !== undefined &&
+    !isDead(best.check) &&
+    dead !== undefined &&
+    best.saves_min <= similar * dead.saves_min
+      ? dead
+      : best;
+  const useful = chosen !== undefined && chosen.saves_min > 0 ? chosen : null;
+  const [likeliest] = ranked;
+  return {
+    causes: ranked,
+    next:
+      useful === null
+        ? null
+        : {
+            ...useful,
+            why: `It costs about ${costOf(useful.check).toFixed(0)} minutes, hazard counted in, and saves ${useful.saves_min.toFixed(0)} of ${without.toFixed(0)} to be expected. Likeliest so far: ${likeliest?.name ?? 'nothing'} (${((likeliest?.probability ?? 0) * 100).toFixed(0)} %).`,
+          },
+    others: left.filter((l) => l !== useful),
+  };
+}
