@@ -1,7 +1,8 @@
-import { readFileSync, readdirSync } from 'node:fs';
+import { existsSync, readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { stageOf, usualStrip } from '@/core/catalogue';
-import { driveTypeSchema } from '@/core/catalogue/schema';
+import { controlSchema, driveTypeSchema } from '@/core/catalogue/schema';
+import { defaultOf, limitsOf } from '@/core/drive-words';
 import { stage, terminalsOf } from '@/core/power-stage';
 
 const home = join(process.cwd(), 'catalogue');
@@ -24,4 +25,64 @@ it('has a strip for a drive that no catalogue knows', () => {
     stage({ link: 'link', dcrAccessible: true }),
   ])
     expect(usualStrip(s).map((screw) => screw.terminal)).toEqual(expect.arrayContaining(terminalsOf(s)));
+});
+
+const controlled = folders.map((f) => f.name).filter((name) => existsSync(join(home, name, 'control.json')));
+const read = (name: string, file: string): unknown =>
+  JSON.parse(readFileSync(join(home, name, file), 'utf8'));
+
+it.each(controlled)('%s: its settings hold together', (name) => {
+  const control = controlSchema.parse(read(name, 'control.json'));
+  const { models, supply_V } = driveTypeSchema.parse(read(name, 'type.json'));
+  expect(control.parameters.length).toBeGreaterThanOrEqual(60);
+  expect(control.parameters.length).toBeLessThanOrEqual(150);
+  const inMenu = JSON.stringify(control.keypad.menu);
+  for (const p of control.parameters) {
+    expect(inMenu).toContain(`"${p.number}"`);
+    for (const { ratedAmps, power_kW } of models) {
+      const rating = { ratedAmps, power_kW, supply_V };
+      const { min, max } = limitsOf(p, rating);
+      for (const region of ['50Hz', '60Hz'] as const) {
+        const value = defaultOf(p, rating, region);
+        expect([p.number, value >= min && value <= max]).toEqual([p.number, true]);
+        expect(Math.round(value / p.scale)).toBeLessThan(0x10000);
+      }
+    }
+  }
+});
+
+it.each<[string, (control: Record<string, unknown>) => void, string]>([
+  [
+    'a number twice',
+    (c) =>
+      void (c['parameters'] as { number: string }[]).splice(
+        1,
+        1,
+        (c['parameters'] as { number: string }[])[0] as { number: string },
+      ),
+    'is there twice',
+  ],
+  [
+    'a choice that no concept knows',
+    (c) =>
+      void (c['parameters'] as { choices: { means: string }[] }[])[0]?.choices.forEach(
+        (x) => (x.means = '70Hz'),
+      ),
+    'is no choice of region',
+  ],
+  [
+    'a menu with a stranger in it',
+    (c) => void (c['keypad'] as { menu: { parameters: string[] }[] }).menu[0]?.parameters.push('99-99'),
+    'there is no parameter 99-99',
+  ],
+  [
+    'a board that nobody sells',
+    (c) => void ((c['options'] as unknown[]).length = 0),
+    'there is no option enc',
+  ],
+])('says what is wrong: %s', (_, spoil, words) => {
+  const control = structuredClone(read('whimbrel-w4', 'control.json')) as Record<string, unknown>;
+  spoil(control);
+  const { error } = controlSchema.safeParse(control);
+  expect(error?.issues.map((i) => i.message).join('; ')).toContain(words);
 });
