@@ -107,3 +107,69 @@ test('a silent drive, a wrong drive and no drive are told apart, and nothing is 
   expect(((await foreign.json()) as { error: string }).error).toContain('not on the list');
   expect((await post({ ...asked, extra: 1 })).status()).toBe(422);
 });
+
+const tracer = (page: Page) => page.getByRole('region', { name: 'Tracer' });
+const firstSuspect = (page: Page) =>
+  tracer(page).getByRole('list', { name: 'Suspects' }).getByRole('listitem').first();
+
+test('a lost input phase: the dead check comes before the live one, and the cause is kept', async ({
+  page,
+}) => {
+  await order(page.request, { plant: { mains: { lost: 'L2' }, contacts }, wait_s: 12 });
+  await readOut(page);
+  await says(page, /Supply: open\..*input phase lost/);
+  await expect(tracer(page)).toContainText('What is behind P-LOSS');
+  const asked = tracer(page).getByRole('region', { name: 'Check' });
+  for (let i = 0; i < 4; i += 1) {
+    const what = (await asked.textContent()) ?? '';
+    if (/ohms through each line fuse/.test(what)) break;
+    expect(what).not.toContain('Live parts');
+    await asked.getByRole('button', { name: 'not sure' }).click();
+    await expect(asked).not.toHaveText(what);
+  }
+  await picture(page, 'tracer');
+  await expect(asked).toContainText('Isolated, proven dead');
+  await asked.getByRole('button', { name: 'one is open' }).click();
+  await expect(firstSuspect(page)).toContainText('a line fuse is blown');
+  await tracer(page)
+    .getByRole('textbox', { name: 'Confirmed: a line fuse is blown' })
+    .fill('F2 out: trips. New F2 in: runs.');
+  await tracer(page).getByRole('button', { name: 'Keep this cause' }).click();
+  await expect(tracer(page)).toContainText('F2 out: trips. New F2 in: runs.');
+  await page.reload();
+  await expect(tracer(page)).toContainText('F2 out: trips. New F2 in: runs.');
+});
+
+test('overvoltage on stopping the slipway winch', async ({ page }) => {
+  const set = { 'protect.overvoltage-control': 'off', 'ramp.up': 12, 'ramp.down': 1.5 };
+  await order(page.request, {
+    set,
+    plant: { AI1: 10, load: { torque: 0.2, inertia_s: 4 }, contacts },
+    wait_s: 16,
+  });
+  await order(page.request, { plant: { contacts: { ...contacts, DI1: false } }, wait_s: 3 });
+  await readOut(page);
+  await expect(tracer(page)).toContainText('What is behind O-VOLT D');
+  await expect(firstSuspect(page)).toContainText('deceleration is too short');
+  const entries = tracer(page).getByRole('button', { name: /^Read the chopper entry/ });
+  if ((await entries.count()) > 0) await entries.click();
+  await tracer(page).getByRole('button', { name: 'chopper off' }).click();
+  await expect(firstSuspect(page)).toContainText('brake chopper is switched off');
+});
+
+test('a ground fault: no second reset, nothing with power on before a dead measurement', async ({ page }) => {
+  await order(page.request, { plant: { hidden: { groundFault: true }, contacts }, wait_s: 2 });
+  await readOut(page);
+  await says(page, /No trip: open\..*current to earth/);
+  await expect(tracer(page).getByRole('note').filter({ hasText: 'No second reset' })).toBeVisible();
+  await expect(tracer(page)).not.toContainText('does it trip on run');
+  await tracer(page).getByRole('button', { name: 'good', exact: true }).first().click();
+  await expect(tracer(page)).toContainText('does it trip on run');
+});
+
+test('an encoder that is selected and not there is named by the unit', async ({ page }) => {
+  await order(page.request, { set: { 'control.mode': 'vector-encoder' }, plant: { contacts }, wait_s: 2 });
+  await readOut(page);
+  await says(page, /No trip: open\..*encoder lost/);
+  await expect(page.getByText('First checks for ENC: is an encoder fitted at all?')).toBeVisible();
+});

@@ -9,7 +9,7 @@ export const portsAlongside = {
 } as const;
 
 interface Running {
-  stop: () => void;
+  stop: () => Promise<void>;
 }
 
 /** Starts a process of ours that ends with its pipe; null where something else has its ports. */
@@ -27,13 +27,20 @@ async function run(
     createInterface({ input: child.stdout }).once('line', resolve);
     child.once('exit', () => resolve('gone'));
   });
-  return first.startsWith('listening') ? { stop: () => void child.stdin.end() } : null;
+  const ended = new Promise<void>((resolve) => child.once('exit', () => resolve()));
+  const stop = async () => {
+    child.stdin.end();
+    const patience = setTimeout(() => child.kill('SIGKILL'), 5000);
+    await ended;
+    clearTimeout(patience);
+  };
+  return first.startsWith('listening') ? { stop } : null;
 }
 
 export interface Alongside {
   /** What the server must know of them. */
   env: Record<string, string>;
-  stop: () => void;
+  stop: () => Promise<void>;
 }
 
 /** The simulated meter and drive that ship, unless real ones are named, and the link to drives. */
@@ -55,8 +62,8 @@ export async function runAlongside(
         ? {}
         : { GRIM_RIG: `127.0.0.1:${ports.drive[1]}`, GRIM_RIG_DRIVE: `127.0.0.1:${ports.drive[0]}` }),
     },
-    stop: () => {
-      for (const one of [meter, drive, link]) one?.stop();
+    stop: async () => {
+      await Promise.all([meter, drive, link].map((one) => one?.stop()));
     },
   };
 }

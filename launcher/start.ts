@@ -29,7 +29,7 @@ export async function start(args: string[]): Promise<number> {
     say(`serving on http://127.0.0.1:${port} (Ctrl-C stops everything)`);
     await Promise.race([interruption, served.ended]);
     await served.stop();
-    alongside.stop();
+    await alongside.stop();
     if (!interrupted) say('the server ended by itself; run ./grim start again.');
     return interrupted ? 0 : 1;
   } finally {

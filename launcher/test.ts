@@ -92,7 +92,7 @@ async function e2e(cluster: Cluster): Promise<Tally> {
     run(bin('playwright'), ['test', '--reporter=list,json'], env);
   } finally {
     await served.stop();
-    alongside.stop();
+    await alongside.stop();
   }
   return playwrightTally(file);
 }

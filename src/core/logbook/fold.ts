@@ -54,6 +54,9 @@ export interface JobState {
   modules: readonly TestedModule[];
   /** Null before anybody looked. */
   seen: SeenDrive | null;
+  /** Answers of the tracer, in their order; the newest of a check counts. */
+  traced: readonly EntryOf<'trace.answered'>[];
+  causes: readonly EntryOf<'trace.confirmed'>[];
   notes: readonly EntryOf<'note.added'>[];
   questions: readonly Question[];
   signed: EntryOf<'sheet.signed'> | null;
@@ -74,6 +77,8 @@ export const emptyJob: JobState = {
   setAside: [],
   modules: [],
   seen: null,
+  traced: [],
+  causes: [],
   notes: [],
   questions: [],
   signed: null,
@@ -136,6 +141,13 @@ function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied 
     }
     case 'drive.seen':
       return { seen: seenToo(state.seen, entry) };
+    case 'trace.answered': {
+      const { family, check } = entry.payload;
+      const others = state.traced.filter((t) => t.payload.family !== family || t.payload.check !== check);
+      return { traced: [...others, entry] };
+    }
+    case 'trace.confirmed':
+      return { causes: [...state.causes, entry] };
     case 'note.added':
       return { notes: [...state.notes, entry] };
     case 'question.opened':

@@ -135,6 +135,20 @@ export const payloads = {
   }),
   /** What was read off the display or at the terminals, by a person. */
   'drive.seen': z.strictObject({ values: valuesSchema.default({}), live: liveSchema.default({}) }),
+  /** One answer of a trace: an outcome of its table, or why there is none. */
+  'trace.answered': z.strictObject({
+    family: short.min(1),
+    check: short.min(1),
+    outcome: short.min(1),
+    words: short,
+  }),
+  /** The cause, shown by making and breaking it. */
+  'trace.confirmed': z.strictObject({
+    family: short.min(1),
+    cause: short.min(1),
+    name: short.min(1),
+    how: long.min(1),
+  }),
   'note.added': z.strictObject({ stage: z.string().max(20), text: long.min(1), photos }),
   'question.opened': z.strictObject({ text: short.min(1) }),
   'question.closed': z.strictObject({ question: z.uuid(), answer: short.min(1) }),

@@ -81,7 +81,7 @@ export function stageLines(state: JobState, limits: Limits): StageLine[] {
           ? `${found} found`
           : `${looked} of ${lookItems.length}`,
     ),
-    line('trace', false, state.seen === null ? '' : state.seen.readAt === null ? 'looked at' : 'read out'),
+    traceLine(state),
     makeSafeLine(state, limits),
     benchLine(state),
     line('motor', false, ''),
@@ -101,6 +101,13 @@ export function stageLines(state: JobState, limits: Limits): StageLine[] {
       state.signed === null ? 'sheet not signed' : 'static sheet signed',
     ),
   ];
+
+  function traceLine({ causes, seen, traced }: JobState): StageLine {
+    const last = causes[causes.length - 1];
+    if (last !== undefined) return line('trace', true, last.payload.name);
+    if (traced.length > 0) return line('trace', false, `${counted(traced.length, 'check')} made`);
+    return line('trace', false, seen === null ? '' : seen.readAt === null ? 'looked at' : 'read out');
+  }
 
   function makeSafeLine(job: JobState, within: Limits): StageLine {
     if (drive === null) return line('make-safe', false, 'identify first', true);
@@ -151,7 +158,8 @@ function asFoundNote(state: JobState): string {
 
 /** The one stage that waits for the technician. */
 export const currentStage = (lines: readonly StageLine[]): StageId =>
-  lines.find((l) => l.state === 'todo')?.id ?? 'hand-over';
+  // A dead drive is never traced with power on: that stage is there when it is wanted, not next.
+  lines.find((l) => l.state === 'todo' && l.id !== 'trace')?.id ?? 'hand-over';
 
 /** What the board shows of a job; the one derived state that is stored, in the entry's transaction. */
 export interface JobSummary {

@@ -61,6 +61,10 @@ export function entryWords(entry: Entry): string {
       return `Read out of ${entry.payload.identity.vendor} ${entry.payload.identity.product} at ${entry.payload.target}: ${counted(Object.keys(entry.payload.values).length, 'value')}`;
     case 'drive.seen':
       return 'Read off the display';
+    case 'trace.answered':
+      return `Checked: ${entry.payload.words}`;
+    case 'trace.confirmed':
+      return `Cause: ${entry.payload.name}`;
     case 'note.added':
       return entry.payload.text;
     case 'question.opened':

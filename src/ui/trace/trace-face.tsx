@@ -3,6 +3,7 @@ import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import type { Payload } from '@/core/logbook';
 import { chainWords, runChain, type Link, type LinkId } from '@/core/run-chain';
+import { usualTables } from '@/core/tracing';
 import { Primary } from '../kit/buttons';
 import { FaceHead, KeptNote } from '../kit/face';
 import { StateMark } from '../kit/state-mark';
@@ -10,6 +11,7 @@ import type { FaceProps } from '../job/faces';
 import { Ladder, linkMark } from './ladder';
 import { LinkBar } from './link-bar';
 import { InputBits, SeenForm, type Seen } from './seen-form';
+import { Tracer } from './tracer';
 import { useControl } from './use-control';
 import { useLive } from './use-live';
 
@@ -107,6 +109,10 @@ export function TraceFace({ store, goTo }: FaceProps) {
   const { headline, detail } = chainWords(chain);
   const open = chosen ?? chain.firstOpen ?? chain.next?.settles ?? 'output';
   const link = chain.links.find((l) => l.id === open);
+  // The active alarm; without one, the newest that the drive wrote down.
+  const code = live.alarm ?? seen?.history[0]?.code;
+  const alarm = control.alarms.find((a) => a.code === code);
+  const table = usualTables.find((t) => t.family === alarm?.family);
   return (
     <>
       <FaceHead title="Why will it not run?">
@@ -120,6 +126,14 @@ export function TraceFace({ store, goTo }: FaceProps) {
       </Box>
       <Ladder links={chain.links} firstOpen={chain.firstOpen} chosen={open} choose={setChosen} />
       {link !== undefined && <Reasons link={link} />}
+      {alarm !== undefined && table !== undefined && (
+        <Tracer key={table.family} store={store} table={table} alarm={`${alarm.code}, ${alarm.name}`} />
+      )}
+      {alarm !== undefined && table === undefined && (
+        <Text mb="3">
+          First checks for {alarm.code}: {alarm.firstChecks.join('; ')}.
+        </Text>
+      )}
       {typeId !== null && (
         <LinkBar
           typeId={typeId}
