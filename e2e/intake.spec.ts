@@ -43,7 +43,9 @@ test('a new job in half a minute, then identified, with what the plate says at o
     }),
   ]);
   const { sha256 } = (await photo.json()) as { sha256: string };
-  const kept = await sharp(await (await page.request.get(`/api/v1/blobs/${sha256}`)).body()).metadata();
+  const kept = await sharp(
+    await (await page.request.get(`/api/v1/blobs/${sha256}`, { maxRetries: 2 })).body(),
+  ).metadata();
   expect(kept.exif).toBeUndefined();
   expect(kept.width).toBe(2000);
   await drive.getByRole('button', { name: 'Keep drive label' }).click();

@@ -82,7 +82,16 @@ export async function serve(
   await claimPort(port);
   const child = spawn(
     process.execPath,
-    [nextCli, dev ? 'dev' : 'start', '-H', '127.0.0.1', '-p', String(port)],
+    [
+      nextCli,
+      dev ? 'dev' : 'start',
+      '-H',
+      '127.0.0.1',
+      '-p',
+      String(port),
+      // A client that comes back after some quiet seconds must not meet a connection that is just closing.
+      ...(dev ? [] : ['--keepAliveTimeout', '65000']),
+    ],
     {
       cwd: root,
       // A group of its own: Ctrl-C reaches the launcher alone, which then ends things in order.

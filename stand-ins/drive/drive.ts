@@ -42,6 +42,7 @@ export async function startDrive({
     socket.on('close', () => sockets.delete(socket));
   });
   const rig = rigServer(holder);
+  rig.keepAliveTimeout = 65_000;
   const ports = [await listen(bus, busPort), await listen(rig, rigPort)] as const;
   let then = performance.now();
   const tick = setInterval(() => {
