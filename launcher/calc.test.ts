@@ -9,8 +9,10 @@ const calc = (args: string[], input = '') => {
 it('lists its verbs', () => {
   expect(calc(['--list']).lines.map((l) => l.split('\t')[0])).toEqual([
     'discharge',
+    'loop-check',
     'module-verdict',
     'plate',
+    'run-chain',
     'static-diagnose',
     'static-readings',
   ]);
