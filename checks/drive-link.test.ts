@@ -3,7 +3,7 @@ import { execFile } from 'node:child_process';
 import { promisify } from 'node:util';
 import { openBus, type Bus } from '@/server/drive-link/bus';
 import { blocksOf } from '@/server/drive-link/blocks';
-import { startDrive, type DriveStandIn } from '../stand-ins/drive/drive';
+import { simulateDrive, type DriveStandIn } from '../stand-ins/drive/drive';
 import { seeded } from './random';
 
 const long = process.env['GRIM_LONG'] === '1';
@@ -24,7 +24,7 @@ const manners = (changes: Record<string, unknown>): Promise<void> => order({ pla
 const polite = { delay_ms: 0, drop: 0, garble: 0, busy: 0, silent: false };
 
 beforeAll(async () => {
-  drive = await startDrive({ random: seeded(long ? Date.now() % 1e9 : 4) });
+  drive = await simulateDrive({ random: seeded(long ? Date.now() % 1e9 : 4) });
   bus = openBus({ host: '127.0.0.1', port: drive.busPort, unit: 1 }, { timeout_ms: 250, retries: 2 });
   await order({ wait_s: 3 });
 });

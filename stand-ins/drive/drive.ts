@@ -21,7 +21,7 @@ const listen = (server: Server, port: number): Promise<number> =>
   });
 
 /** Starts the simulated drive on loopback: its bus, its rig, and its time. */
-export async function startDrive({
+export async function simulateDrive({
   busPort = 0,
   rigPort = 0,
   type = 'whimbrel-w4',

@@ -43,7 +43,7 @@ export interface Drive {
 const noLoad = 0.4;
 /** Bridge and motor lose about this share of what passes (common practice, no source). */
 const lost = 0.04;
-/** Peak of the rectified line: √2 × volts; with a phase missing the same peak, but less often. */
+/** Peak of the rectified line: √2 × volts. */
 const peakOf = ({ mains }: Plant): number => (mains.on ? Math.SQRT2 * mains.volts : 0);
 
 /** Slip at rated torque, Hz. */
@@ -62,6 +62,40 @@ export const currentFor = (torque: number): number =>
  */
 export const overloadSeconds = (share: number): number =>
   share <= 1.02 ? Infinity : (60 * (1.5 ** 2 - 1)) / (share ** 2 - 1);
+
+/** What line and rectifier have in the way of the bank, Ω; with a phase missing it is fed a third as often. */
+const lineOhm = 0.4;
+/** Below this a load no longer draws its power, V. */
+const leastBus_V = 20;
+
+/**
+ * Bus volts after a step. Under the peak of the line the bank is fed through a resistance while a load
+ * draws: C·dv/dt = (V − v)/R − P/v, the load's current held for the step. Above it the rectifier blocks
+ * and the energy of the bank pays for all.
+ */
+function busAfter({
+  busVolts,
+  peak,
+  feed_ohm,
+  out_W,
+  capacitance_F,
+  dt_s,
+}: {
+  busVolts: number;
+  peak: number;
+  feed_ohm: number;
+  out_W: number;
+  capacitance_F: number;
+  dt_s: number;
+}): number {
+  if (busVolts <= peak) {
+    const rests = peak - (feed_ohm * out_W) / Math.max(leastBus_V, busVolts);
+    return Math.max(0, rests + (busVolts - rests) * Math.exp(-dt_s / (feed_ohm * capacitance_F)));
+  }
+  const energy = Math.max(0, (capacitance_F * busVolts ** 2) / 2 - out_W * dt_s);
+  // Drawn down to the peak it is fed again from there.
+  return Math.max(peak, Math.sqrt((2 * energy) / capacitance_F));
+}
 
 /** One step of the physics. */
 export function stepped(plant: Plant, bank: Bank, drive: Drive, before: Machine, dt_s: number): Machine {
@@ -86,32 +120,25 @@ export function stepped(plant: Plant, bank: Bank, drive: Drive, before: Machine,
   const drawn_W = flux ? shaft_W + lost * motor.power_kW * 1000 * Math.max(0.2, share) : 0;
   const current_A = share * motor.ratedAmps * (motor.lost === null || !flux ? 1 : 1.7);
 
-  const peak = peakOf(plant);
   const { busVolts } = before;
   const chopping =
     drive.chopper.on && busVolts > drive.chopper.above_V ? busVolts ** 2 / drive.chopper.ohm : 0;
   const out_W = drawn_W + chopping + busVolts ** 2 / bank.bleeder_ohm;
-  // The line stiffly fills what is drawn from the bus, up to its peak; through the resistor it takes its time.
   const open = hidden.prechargeOpen && !drive.bypassed;
-  const fed =
-    peak <= busVolts || open
-      ? 0
-      : drive.bypassed
-        ? Math.min(1, dt_s / 0.004) * (peak - busVolts) * (plant.mains.lost === null ? 1 : 0.5)
-        : ((peak - busVolts) / bank.precharge_ohm / bank.capacitance_F) * dt_s;
-  const fedVolts = Math.min(peak, busVolts + fed);
-  const energy = Math.max(0, (bank.capacitance_F * Math.max(busVolts, fedVolts) ** 2) / 2 - out_W * dt_s);
-  const afterwards = Math.sqrt((2 * energy) / bank.capacitance_F);
-  const held =
-    drive.bypassed && !open && peak > 0 && busVolts <= peak && out_W > 0
-      ? Math.max(afterwards, peak * 0.97)
-      : afterwards;
+  const fed = busAfter({
+    busVolts,
+    peak: open ? 0 : peakOf(plant),
+    feed_ohm: drive.bypassed ? lineOhm * (plant.mains.lost === null ? 1 : 3) : bank.precharge_ohm,
+    out_W,
+    capacitance_F: bank.capacitance_F,
+    dt_s,
+  });
 
-  const load_share = current_A / Math.max(0.1, drive.overload_A);
-  const time = overloadSeconds(load_share);
+  const loadShare = current_A / Math.max(0.1, drive.overload_A);
+  const time = overloadSeconds(loadShare);
   const overload =
     time === Infinity ? Math.max(0, before.overload - dt_s / 120) : before.overload + dt_s / time;
   const rise = 35 * (current_A / motor.ratedAmps) ** 2 * (hidden.fanStuck ? 3 : 1);
   const heatsink_C = before.heatsink_C + ((plant.ambient_C + rise - before.heatsink_C) * dt_s) / 120;
-  return { shaft_Hz, busVolts: held, current_A, torque, heatsink_C, overload };
+  return { shaft_Hz, busVolts: fed, current_A, torque, heatsink_C, overload };
 }

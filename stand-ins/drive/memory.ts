@@ -1,5 +1,5 @@
 // The registers of the simulated drive: live values, history, parameters and the serial control word.
-import { rawOf, valueOf, wordsOf, wordsOfSlots } from '@/core/drive-words';
+import { historyRegisters, rawOf, valueOf, wordsOf, wordsOfSlots } from '@/core/drive-words';
 import { exceptions, type Exception, type Memory } from './modbus';
 import type { Plant } from './plant';
 import { isThere, written, type Refused } from './settings';
@@ -19,63 +19,61 @@ export interface Holder {
   plant: Plant;
 }
 
+const serialBits = {
+  run: 'run',
+  reverse: 'reverse',
+  'coast-release': 'coastRelease',
+} as const satisfies Record<string, keyof Plant['serial']>;
+const isSerialBit = (name: string | null): name is keyof typeof serialBits =>
+  name !== null && name in serialBits;
+
+/** Each of a run of addresses, or null as soon as one is not there. */
+function each<T>(start: number, count: number, at: (address: number) => T | null): T[] | null {
+  const found: T[] = [];
+  for (let address = start; address < start + count; address += 1) {
+    const value = at(address);
+    if (value === null) return null;
+    found.push(value);
+  }
+  return found;
+}
+
 export function memoryOf(holder: Holder): Memory {
   const control = () => holder.unit.settings.control;
-  const live = () => wordsOf(control(), shownBy(holder.unit, holder.plant));
-  const inputBits = () => control().modbus.live.find((l) => l.key === 'inputs')?.bits ?? [];
+  const shown = () => shownBy(holder.unit, holder.plant);
+  const parameterAt = (register: number) => control().parameters.find((p) => p.register === register);
+  const controlBits = () => control().modbus.control.bits;
+  const serialBit = (name: string | null): boolean =>
+    isSerialBit(name) && holder.plant.serial[serialBits[name]];
+  const setSerial = (changes: Partial<Plant['serial']>): void => {
+    holder.plant = { ...holder.plant, serial: { ...holder.plant.serial, ...changes, talks: true } };
+  };
+  const setSerialBit = (name: string | null, on: boolean): void =>
+    setSerial(isSerialBit(name) ? { [serialBits[name]]: on } : {});
 
-  function holding(register: number): number | null {
+  /** Every register that is there now, with its word. */
+  function registers(): Map<number, number> {
+    const { settings, history } = holder.unit;
     const { modbus, parameters } = control();
-    const p = parameters.find((x) => x.register === register);
-    if (p !== undefined) {
-      const { settings } = holder.unit;
-      return isThere(settings, p) && p.concept !== 'lock.code'
-        ? rawOf(p, settings.values[p.number] ?? 0)
-        : p.concept === 'lock.code'
-          ? 0
-          : null;
-    }
-    const shown = live().get(register);
-    if (shown !== undefined) return shown;
-    const slot = register - modbus.history.register;
-    if (slot >= 0 && slot < modbus.history.slots * 4)
-      return wordsOfSlots(control(), holder.unit.history)[slot] ?? 0;
-    if (register === modbus.control.register) return serialWord();
-    if (register === modbus.control.reference)
-      return Math.round(holder.plant.serial.reference_Hz * 10) & 0xffff;
-    return null;
+    const slots = wordsOfSlots(control(), history);
+    const word = controlBits().reduce((w, name, i) => w | (serialBit(name) ? 1 << i : 0), 0);
+    return new Map([
+      ...wordsOf(control(), shown()),
+      ...historyRegisters(control()).map((r, i): [number, number] => [r, slots[i] ?? 0]),
+      [modbus.control.register, word],
+      [modbus.control.reference, Math.round(holder.plant.serial.reference_Hz * 10) & 0xffff],
+      ...parameters.flatMap((p): [number, number][] =>
+        isThere(settings, p)
+          ? // A code that was entered is nobody's to read.
+            [[p.register, p.concept === 'lock.code' ? 0 : rawOf(p, settings.values[p.number] ?? 0)]]
+          : [],
+      ),
+    ]);
   }
 
-  const serialBits = () => control().modbus.control.bits;
-  const serialBit = (name: string | null): boolean => {
-    const { serial } = holder.plant;
-    return (
-      (name === 'run' && serial.run) ||
-      (name === 'reverse' && serial.reverse) ||
-      (name === 'coast-release' && serial.coastRelease)
-    );
-  };
-  const serialWord = (): number =>
-    serialBits().reduce((word, name, i) => word | (serialBit(name) ? 1 << i : 0), 0);
-  const setSerialBit = (name: string | null, on: boolean): void => {
-    const { serial } = holder.plant;
-    const changed = {
-      ...serial,
-      talks: true,
-      ...(name === 'run'
-        ? { run: on }
-        : name === 'reverse'
-          ? { reverse: on }
-          : name === 'coast-release'
-            ? { coastRelease: on }
-            : {}),
-    };
-    holder.plant = { ...holder.plant, serial: changed };
-  };
-
   function writeHolding(register: number, word: number): Exception | null {
-    const { parameters, modbus } = control();
-    const p = parameters.find((x) => x.register === register);
+    const { modbus } = control();
+    const p = parameterAt(register);
     if (p !== undefined) {
       const running = holder.unit.state === 'running' || holder.unit.state === 'stopping';
       const result = written(holder.unit.settings, p, valueOf(p, word), { running });
@@ -84,30 +82,35 @@ export function memoryOf(holder: Holder): Memory {
       return null;
     }
     if (register === modbus.control.register) {
-      serialBits().forEach((name, i) => setSerialBit(name, ((word >> i) & 1) === 1));
+      controlBits().forEach((name, i) => setSerialBit(name, ((word >> i) & 1) === 1));
       return null;
     }
     if (register !== modbus.control.reference) return exceptions.illegalAddress;
-    holder.plant = {
-      ...holder.plant,
-      serial: { ...holder.plant.serial, talks: true, reference_Hz: word / 10 },
-    };
+    setSerial({ reference_Hz: word / 10 });
     return null;
   }
 
   return {
-    holding,
+    holding: (start, count) => {
+      const all = registers();
+      return each(start, count, (r) => all.get(r) ?? null);
+    },
     writeHolding,
-    coil: (address) => (address < serialBits().length ? serialBit(serialBits()[address] ?? null) : null),
+    coils: (start, count) =>
+      each(start, count, (a) => (a < controlBits().length ? serialBit(controlBits()[a] ?? null) : null)),
     writeCoil: (address, on) => {
-      if (address >= serialBits().length) return exceptions.illegalAddress;
-      setSerialBit(serialBits()[address] ?? null, on);
+      if (address >= controlBits().length) return exceptions.illegalAddress;
+      setSerialBit(controlBits()[address] ?? null, on);
       return null;
     },
-    discrete: (address) => {
-      if (address >= inputBits().length) return null;
-      const name = inputBits()[address] ?? null;
-      return name !== null && shownBy(holder.unit, holder.plant).inputs?.[name] === true;
+    discretes: (start, count) => {
+      const { inputs } = shown();
+      const bits = control().modbus.live.find((l) => l.key === 'inputs')?.bits ?? [];
+      return each(start, count, (a) => {
+        if (a >= bits.length) return null;
+        const name = bits[a] ?? null;
+        return name !== null && inputs?.[name] === true;
+      });
     },
     get identification() {
       return control().modbus.identification;

@@ -8,7 +8,13 @@ const bits = (start: number, bytes: number[]): Map<number, boolean> =>
     ),
   );
 
-const memory = (): Memory & { words: Map<number, number>; coils: Map<number, boolean> } => {
+/** Of a run of addresses, or null where one is missing. */
+const run = <T>(of: ReadonlyMap<number, T>, start: number, count: number): T[] | null => {
+  const list = Array.from({ length: count }, (_, i) => of.get(start + i));
+  return list.every((v) => v !== undefined) ? (list as T[]) : null;
+};
+
+const memory = (): Memory & { words: Map<number, number> } => {
   const words = new Map([
     [0x01, 0],
     [0x02, 0],
@@ -25,12 +31,11 @@ const memory = (): Memory & { words: Map<number, number>; coils: Map<number, boo
   const discretes = bits(0xc4, [0xac, 0xdb, 0x35]);
   return {
     words,
-    coils,
-    holding: (r) => words.get(r) ?? null,
+    holding: (start, count) => run(words, start, count),
+    coils: (start, count) => run(coils, start, count),
+    discretes: (start, count) => run(discretes, start, count),
     writeHolding: (r, w) => (words.has(r) ? (words.set(r, w), null) : 2),
-    coil: (a) => coils.get(a) ?? null,
     writeCoil: (a, on) => (coils.has(a) ? (coils.set(a, on), null) : 2),
-    discrete: (a) => discretes.get(a) ?? null,
     identification: { vendor: 'Company identification', product: 'Product code XX', revision: 'V2.11' },
   };
 };
@@ -87,7 +92,7 @@ describe('what is refused', () => {
     expect(
       ask('10 0002 0002 04 0007 0007', {
         ...of,
-        holding: (r) => (r === 3 ? null : (of.words.get(r) ?? null)),
+        holding: (start, count) => (start + count > 3 ? null : of.holding(start, count)),
       }),
     ).toBe('9002');
     expect(of.words.get(2)).toBe(0);

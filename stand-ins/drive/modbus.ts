@@ -14,11 +14,12 @@ export type Exception = (typeof exceptions)[keyof typeof exceptions];
 
 /** What the protocol reads and writes. A null or an exception says that it is not to be had. */
 export interface Memory {
-  holding: (register: number) => number | null;
+  /** Words of a block; null where any of them is not there. */
+  holding: (start: number, count: number) => number[] | null;
   writeHolding: (register: number, word: number) => Exception | null;
-  coil: (address: number) => boolean | null;
+  coils: (start: number, count: number) => boolean[] | null;
   writeCoil: (address: number, on: boolean) => Exception | null;
-  discrete: (address: number) => boolean | null;
+  discretes: (start: number, count: number) => boolean[] | null;
   identification: { vendor: string; product: string; revision: string };
 }
 
@@ -42,20 +43,20 @@ const most = {
 const counted = (count: number, limit: number): number =>
   count < 1 || count > limit ? refuse(exceptions.illegalValue) : count;
 
-function bitsFrom(read: (address: number) => boolean | null, start: number, count: number): Buffer {
-  const bytes = Buffer.alloc(Math.ceil(count / 8));
-  for (let i = 0; i < count; i += 1) {
-    const bit = read(start + i) ?? refuse(exceptions.illegalAddress);
+function bitsFrom(bits: readonly boolean[] | null): Buffer {
+  const there = bits ?? refuse(exceptions.illegalAddress);
+  const bytes = Buffer.alloc(Math.ceil(there.length / 8));
+  there.forEach((bit, i) => {
     if (bit) bytes[i >> 3] = (bytes[i >> 3] ?? 0) | (1 << (i & 7));
-  }
+  });
   return Buffer.concat([Buffer.from([bytes.length]), bytes]);
 }
 
-function wordsFrom({ holding }: Memory, start: number, count: number): Buffer {
-  const bytes = Buffer.alloc(1 + 2 * count);
-  bytes[0] = 2 * count;
-  for (let i = 0; i < count; i += 1)
-    bytes.writeUInt16BE(holding(start + i) ?? refuse(exceptions.illegalAddress), 1 + 2 * i);
+function wordsFrom(words: readonly number[] | null): Buffer {
+  const there = words ?? refuse(exceptions.illegalAddress);
+  const bytes = Buffer.alloc(1 + 2 * there.length);
+  bytes[0] = 2 * there.length;
+  there.forEach((word, i) => bytes.writeUInt16BE(word, 1 + 2 * i));
   return bytes;
 }
 
@@ -65,8 +66,7 @@ const done = (exception: Exception | null): void => {
 
 function writeWords(memory: Memory, start: number, count: number, bytes: Buffer): void {
   // All must be there before the first is written.
-  for (let i = 0; i < count; i += 1)
-    if (memory.holding(start + i) === null) refuse(exceptions.illegalAddress);
+  if (memory.holding(start, count) === null) refuse(exceptions.illegalAddress);
   for (let i = 0; i < count; i += 1) done(memory.writeHolding(start + i, bytes.readUInt16BE(2 * i)));
 }
 
@@ -98,12 +98,12 @@ function body(memory: Memory, request: Buffer): Buffer {
       : refuse(exceptions.illegalValue);
   switch (request[0]) {
     case 1:
-      return bitsFrom(memory.coil, word(1), counted(word(3), most.bits));
+      return bitsFrom(memory.coils(word(1), counted(word(3), most.bits)));
     case 2:
-      return bitsFrom(memory.discrete, word(1), counted(word(3), most.bits));
+      return bitsFrom(memory.discretes(word(1), counted(word(3), most.bits)));
     case 3:
     case 4:
-      return wordsFrom(memory, word(1), counted(word(3), most.registers));
+      return wordsFrom(memory.holding(word(1), counted(word(3), most.registers)));
     case 5: {
       const on = word(3);
       if (on !== 0 && on !== 0xff00) refuse(exceptions.illegalValue);
@@ -129,7 +129,7 @@ function body(memory: Memory, request: Buffer): Buffer {
       const read = counted(word(3), most.registers);
       const written = counted(word(7), most.bothWritten);
       writeWords(memory, word(5), written, bytes(9, 2 * written));
-      return wordsFrom(memory, word(1), read);
+      return wordsFrom(memory.holding(word(1), read));
     }
     case 43:
       return identify(memory, request);

@@ -11,7 +11,11 @@ export interface Slot {
 
 const wordsPerSlot = 4;
 
-/** The history from its registers, read as one block from its first register. */
+/** Every register of the history, in order. */
+export const historyRegisters = ({ modbus: { history } }: Control): number[] =>
+  Array.from({ length: history.slots * wordsPerSlot }, (_, i) => history.register + i);
+
+/** The history from the words of its registers. */
 export const slotsOf = ({ alarms, modbus }: Control, block: readonly number[]): Slot[] =>
   Array.from({ length: modbus.history.slots }, (_, i) =>
     block.slice(i * wordsPerSlot, (i + 1) * wordsPerSlot),

@@ -10,4 +10,4 @@ export {
   type Values,
 } from './parameters';
 export { liveOf, wordsOf, type Live } from './live';
-export { slotsOf, wordsOfSlots, type Slot } from './history';
+export { historyRegisters, slotsOf, wordsOfSlots, type Slot } from './history';

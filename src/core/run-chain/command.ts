@@ -12,10 +12,9 @@ import {
   type Carrier,
   type Evidence,
   type Facts,
-  type Link,
+  type Judged,
 } from './facts';
 
-type Judged = Omit<Link, 'id' | 'name'>;
 type Place = 'local' | 'remote';
 
 const carrierOf = (facts: Facts, ...functions: Carrier['carries'][]): Carrier | undefined =>

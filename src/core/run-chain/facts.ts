@@ -35,6 +35,9 @@ export interface Link {
   look?: Look;
 }
 
+/** A link as it is judged, before it has its name. */
+export type Judged = Omit<Link, 'id' | 'name'>;
+
 export const linkIds = [
   'supply',
   'precharge',

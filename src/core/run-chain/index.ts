@@ -3,7 +3,7 @@ import { coast, enable, interlock, safeStop } from './permissives';
 import { direction, limits, output, place, reference, run } from './command';
 import { precharge, supply, trip } from './power';
 import type { RunChain } from './chain';
-import type { Facts, Link, LinkId } from './facts';
+import type { Facts, Judged, Link, LinkId } from './facts';
 
 export type { RunChain } from './chain';
 export { chainWords } from './words';
@@ -21,7 +21,7 @@ export {
 const links: readonly {
   id: LinkId;
   name: string;
-  judge: (facts: Facts) => Omit<Link, 'id' | 'name'> | null;
+  judge: (facts: Facts) => Judged | null;
 }[] = [
   { id: 'supply', name: 'Supply', judge: supply },
   { id: 'precharge', name: 'Precharge', judge: precharge },

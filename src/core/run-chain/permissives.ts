@@ -11,11 +11,9 @@ import {
   serialBit,
   type Carrier,
   type Facts,
-  type Link,
+  type Judged,
 } from './facts';
 import type { InputFunction } from '../concepts';
-
-type Judged = Omit<Link, 'id' | 'name'>;
 
 export function safeStop({ control, live }: Facts): Judged | null {
   const { safeStop: pair } = control;

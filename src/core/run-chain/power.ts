@@ -1,12 +1,10 @@
 // The links that have nothing to do with control: supply, precharge, trips.
-import type { Facts, Link } from './facts';
+import type { Facts, Judged } from './facts';
 
 /** Bus volts of a rectified supply under no load: its peak (any textbook). */
 const peak = Math.SQRT2;
 /** Below this share of it the unit does not start (common practice, no source). */
 const enough = 0.8;
-
-type Judged = Omit<Link, 'id' | 'name'>;
 
 export function supply({ live, supply_V, control }: Facts): Judged {
   const alarm = control.alarms.find((a) => a.code === live.alarm);

@@ -55,6 +55,10 @@ interface Rough {
   near: Fit;
 }
 
+/** What a lot promises, seen with the drops of another fit; by its states alone where there is none yet. */
+const hopesBy = (question: Question, near: Fit | null): ((lot: Lot, bar: number) => number) =>
+  near === null ? (lot) => lot.score : roughlyBy(question, near);
+
 /**
  * Fits each lot that may decide, once; the rest is weighed roughly. Which may is judged with the drops of
  * the best fit so far; a better one shows the rest in another light, so this goes round until the best
@@ -69,10 +73,12 @@ function weighLots(
 ): { fitted: Judged[]; rough: Rough | null } {
   const made = new Map<Lot, Judged>();
   let near = start;
+  /** The fit whose drops the hopes were seen with. */
+  let by = near;
   let hopes: number[] = [];
   for (let round = 0; round < mostRounds; round += 1) {
-    const hopeOfLot: (lot: Lot, bar: number) => number =
-      near === null ? (lot) => lot.score : roughlyBy(question, near);
+    by = near;
+    const hopeOfLot = hopesBy(question, by);
     let top = -Infinity;
     hopes = lots.map((lot) => {
       const hope = hopeOfLot(lot, top - hopeless);
@@ -101,10 +107,10 @@ function weighLots(
   }
   const fitted = [...made.values()];
   const measure = bestOf(fitted);
-  if (near === null || measure === null) return { fitted, rough: null };
-  const scale = bestScore(measure) - (hopes[lots.indexOf(measure.lot)] as number);
+  if (by === null || measure === null) return { fitted, rough: null };
+  const scale = bestScore(measure) - hopesBy(question, by)(measure.lot, -Infinity);
   const scores = hopes.map((hope, l) => (made.has(lots[l] as Lot) ? -Infinity : hope + scale));
-  return { fitted, rough: { lots, scores, near } };
+  return { fitted, rough: { lots, scores, near: by } };
 }
 
 /** Shares out all probability among what was weighed. */

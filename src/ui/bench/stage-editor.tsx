@@ -5,7 +5,7 @@ import { stageWords, type Stage, type Screw } from '@/core/power-stage';
 import { Primary, Secondary } from '../kit/buttons';
 import { FieldGrid } from '../kit/face';
 import { Choice, Field } from '../kit/field';
-import { numberFrom } from '../identify/number-from';
+import { numberFrom } from '../kit/number-from';
 import { Schematic } from './schematic';
 
 const yesNo = [

@@ -9,7 +9,7 @@ import { Primary } from '../kit/buttons';
 import { FieldGrid, KeptNote } from '../kit/face';
 import { Choice, Field, Select } from '../kit/field';
 import { Photos } from '../kit/photos';
-import { numberFrom } from './number-from';
+import { numberFrom } from '../kit/number-from';
 
 type Drive = Payload<'identify.drive'>;
 interface LabelText {

@@ -8,7 +8,7 @@ import type { Payload } from '@/core/logbook';
 import { system } from '../kit/theme';
 import { DriveForm } from './drive-form';
 import { MotorForm } from './motor-form';
-import { numberFrom } from './number-from';
+import { numberFrom } from '../kit/number-from';
 
 const show = (children: ReactNode) => render(<ChakraProvider value={system}>{children}</ChakraProvider>);
 

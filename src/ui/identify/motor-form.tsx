@@ -10,7 +10,7 @@ import { Choice, Field } from '../kit/field';
 import { Photos } from '../kit/photos';
 import { StateMark, type Mark } from '../kit/state-mark';
 import { Why } from '../kit/why';
-import { numberFrom } from './number-from';
+import { numberFrom } from '../kit/number-from';
 
 type Motor = Payload<'identify.motor'>;
 type PlateField =

@@ -2,7 +2,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { dischargeTool } from '@/core/discharge';
-import { numberFrom } from '../identify/number-from';
+import { numberFrom } from '../kit/number-from';
 import { Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';
 import { FieldGrid } from '../kit/face';

@@ -2,7 +2,7 @@ import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { readDiodeTest } from '@/core/entry-text';
 import { commonMeter } from '@/core/power-stage';
-import { numberFrom } from '../identify/number-from';
+import { numberFrom } from '../kit/number-from';
 import { Secondary } from '../kit/buttons';
 import { Field } from '../kit/field';
 import { Why } from '../kit/why';

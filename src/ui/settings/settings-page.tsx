@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { Person } from '@/core/logbook';
 import { greatestLimits, type Limits } from '@/core/make-safe';
 import type { Consequence } from '@/core/story';
-import { numberFrom } from '../identify/number-from';
+import { numberFrom } from '../kit/number-from';
 import { Primary } from '../kit/buttons';
 import { Caution } from '../kit/caution';
 import { FaceHead, FieldGrid, KeptNote } from '../kit/face';

@@ -5,6 +5,7 @@ import type { Live, Values } from '@/core/drive-words';
 import { Secondary } from '../kit/buttons';
 import { FieldGrid } from '../kit/face';
 import { Choice, Field, Select } from '../kit/field';
+import { figureFrom } from '../kit/number-from';
 
 export interface Seen {
   values?: Values;
@@ -72,11 +73,6 @@ const leaveOnEnter = (e: KeyboardEvent<HTMLInputElement>) => {
   if (e.key === 'Enter') e.currentTarget.blur();
 };
 
-const numberFrom = (text: string): number | null => {
-  const value = Number(text.trim().replace(',', '.'));
-  return text.trim() === '' || !Number.isFinite(value) ? null : value;
-};
-
 /** What the display shows, where no link reads it: live figures, and any setting by its number. */
 export function SeenForm({
   control,
@@ -94,7 +90,7 @@ export function SeenForm({
   const [trouble, setTrouble] = useState<{ of: 'bus' | 'reference' | 'value'; words: string } | null>(null);
   const parameter = control.parameters.find((p) => p.number === number);
   const figure = (of: 'bus' | 'reference' | 'value', text: string, kept: (v: number) => void) => {
-    const v = numberFrom(text);
+    const v = figureFrom(text);
     if (v === null) return setTrouble({ of, words: 'A figure as the display shows it, like 25.0.' });
     setTrouble(null);
     kept(v);
