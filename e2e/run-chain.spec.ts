@@ -1,6 +1,6 @@
 /** A drive that will not run: the rig hides why, the screens find it over the link. */
 import { expect, test, type Page } from '@playwright/test';
-import { choosePerson, entry, ines, openJob, picture, visit, watchConsole, winch } from './demo';
+import { choosePerson, entry, ines, odo, openJob, picture, visit, watchConsole, winch } from './demo';
 import { order, winchReady } from './rig';
 
 const contacts = { DI1: true, DI2: false, DI3: true, DI4: false, DI5: false, DI6: false };
@@ -172,4 +172,39 @@ test('an encoder that is selected and not there is named by the unit', async ({ 
   await readOut(page);
   await says(page, /No trip: open\..*encoder lost/);
   await expect(page.getByText('First checks for ENC: is an encoder fitted at all?')).toBeVisible();
+});
+
+test('the shop lead lists a drive; a line that is no address says so; nobody else may', async ({ page }) => {
+  expect((await page.request.put('/api/v1/drives', { data: ['10.0.0.1:502'] })).status()).toBe(403);
+  await choosePerson(page, odo);
+  await visit(page, '/settings');
+  const list = page.getByRole('region', { name: 'Drives on the network' });
+  const addresses = list.getByRole('textbox', { name: 'Addresses, one a line' });
+  await addresses.fill('127.0.0.1:9\nthe winch');
+  await list.getByRole('button', { name: 'Keep list' }).click();
+  await expect(list.getByRole('alert')).toContainText('the winch: write host:port');
+  await expect(addresses).toHaveValue('127.0.0.1:9\nthe winch');
+  await addresses.fill('127.0.0.1:9');
+  await list.getByRole('button', { name: 'Keep list' }).click();
+  await expect(list.getByText('List kept.')).toBeVisible();
+  const { found } = (await (await page.request.get('/api/v1/drives')).json()) as {
+    found: { target: string; trouble: string | null }[];
+  };
+  expect(found.find((f) => f.target === '127.0.0.1:9')?.trouble).toContain('Nothing listens');
+  expect((await page.request.put('/api/v1/drives', { data: [] })).ok()).toBe(true);
+});
+
+test('no page of a browser reaches the link or the rig', async ({ request }) => {
+  const link = process.env['E2E_LINK'] || '127.0.0.1:4405';
+  const from = { origin: 'http://elsewhere.example' };
+  const asked = await request.post(`http://${link}/identify`, {
+    data: { target: '127.0.0.1:4403' },
+    headers: from,
+  });
+  expect(((await asked.json()) as { code: string }).code).toBe('not-allowed');
+  const rig = await request.post(`http://${process.env['E2E_RIG'] || '127.0.0.1:4404'}`, {
+    data: {},
+    headers: from,
+  });
+  expect(rig.status()).toBe(422);
 });

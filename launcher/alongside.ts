@@ -40,6 +40,8 @@ async function run(
 export interface Alongside {
   /** What the server must know of them. */
   env: Record<string, string>;
+  /** What could not start because something else has its port. */
+  missing: string[];
   stop: () => Promise<void>;
 }
 
@@ -54,7 +56,11 @@ export async function runAlongside(
     run('stand-ins/drive/main.ts', ports.drive),
     run('src/server/drive-link/main.ts', ports.link, { DATABASE_URL: databaseUrl }),
   ]);
+  const started = { meter, drive, link };
   return {
+    missing: Object.entries(started).flatMap(([name, one]) =>
+      one === null && !(name === 'meter' && process.env['GRIM_METER'] !== undefined) ? [name] : [],
+    ),
     env: {
       GRIM_METER: process.env['GRIM_METER'] ?? `127.0.0.1:${ports.meter[0]}`,
       GRIM_LINK: `127.0.0.1:${ports.link[0]}`,
@@ -63,7 +69,7 @@ export async function runAlongside(
         : { GRIM_RIG: `127.0.0.1:${ports.drive[1]}`, GRIM_RIG_DRIVE: `127.0.0.1:${ports.drive[0]}` }),
     },
     stop: async () => {
-      await Promise.all([meter, drive, link].map((one) => one?.stop()));
+      await Promise.all(Object.values(started).map((one) => one?.stop()));
     },
   };
 }

@@ -25,11 +25,15 @@ export async function start(args: string[]): Promise<number> {
     await prepareDatabase(url, { demo: true });
     if (!dev) ensureBuilt();
     const alongside = await runAlongside('start', url);
-    const served = await serve(port, { DATABASE_URL: url, ...alongside.env }, { dev });
-    say(`serving on http://127.0.0.1:${port} (Ctrl-C stops everything)`);
-    await Promise.race([interruption, served.ended]);
-    await served.stop();
-    await alongside.stop();
+    for (const name of alongside.missing) say(`the ${name} does not run: another program has its port.`);
+    try {
+      const served = await serve(port, { DATABASE_URL: url, ...alongside.env }, { dev });
+      say(`serving on http://127.0.0.1:${port} (Ctrl-C stops everything)`);
+      await Promise.race([interruption, served.ended]);
+      await served.stop();
+    } finally {
+      await alongside.stop();
+    }
     if (!interrupted) say('the server ended by itself; run ./grim start again.');
     return interrupted ? 0 : 1;
   } finally {

@@ -7,7 +7,7 @@ import { ensureDebian, onPath } from './debian';
 import { portsAlongside, runAlongside } from './alongside';
 import { bin, inRoot, root } from './paths';
 import { serve } from './serve';
-import { plainWords, say } from './terminal';
+import { plainWords, say, Trouble } from './terminal';
 
 interface Tally {
   passed: number;
@@ -80,18 +80,24 @@ async function e2e(cluster: Cluster): Promise<Tally> {
   const file = `${results}/e2e.json`;
   rmSync(file, { force: true });
   const alongside = await runAlongside('e2e', url);
-  const served = await serve(e2ePort, { DATABASE_URL: url, ...alongside.env });
   try {
-    const env = {
-      E2E_METER_CONTROL: String(portsAlongside.e2e.meter[1]),
-      E2E_RIG: alongside.env['GRIM_RIG'] ?? '',
-      E2E_PORT: String(e2ePort),
-      E2E_DATABASE_URL: url,
-      PLAYWRIGHT_JSON_OUTPUT_NAME: file,
-    };
-    run(bin('playwright'), ['test', '--reporter=list,json'], env);
+    if (alongside.missing.length > 0)
+      throw new Trouble(`the ports of ${alongside.missing.join(', ')} are taken by another program`);
+    const served = await serve(e2ePort, { DATABASE_URL: url, ...alongside.env });
+    try {
+      const env = {
+        E2E_METER_CONTROL: String(portsAlongside.e2e.meter[1]),
+        E2E_LINK: alongside.env['GRIM_LINK'] ?? '',
+        E2E_RIG: alongside.env['GRIM_RIG'] ?? '',
+        E2E_PORT: String(e2ePort),
+        E2E_DATABASE_URL: url,
+        PLAYWRIGHT_JSON_OUTPUT_NAME: file,
+      };
+      run(bin('playwright'), ['test', '--reporter=list,json'], env);
+    } finally {
+      await served.stop();
+    }
   } finally {
-    await served.stop();
     await alongside.stop();
   }
   return playwrightTally(file);

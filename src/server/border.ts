@@ -11,15 +11,17 @@ export class Refused extends Error {
   }
 }
 
-const loopback = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
+/** Does a Host header name this machine? */
+export const isOwnHost = (host: string | null | undefined): boolean =>
+  /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/.test(host ?? '');
 
 /**
  * Until sign-in comes the server answers to its own machine only: a foreign Host (DNS rebinding) or
  * a page from elsewhere (Origin) is turned away.
  */
 function ownMachineOnly(request: Request): void {
-  const host = request.headers.get('host') ?? '';
-  if (!loopback.test(host)) throw new Refused(403, 'This server answers to its own machine only.');
+  const host = request.headers.get('host');
+  if (!isOwnHost(host)) throw new Refused(403, 'This server answers to its own machine only.');
   const origin = request.headers.get('origin');
   if (origin !== null && origin !== `http://${host}`)
     throw new Refused(403, 'Requests from other pages are refused.');

@@ -1,31 +1,17 @@
-import { readFile } from 'node:fs/promises';
-import { join } from 'node:path';
 import * as z from 'zod';
 import type { Control } from '../core/catalogue';
-import { controlSchema } from '../core/catalogue/schema';
-import { liveOf, slotsOf, valueOf, type Live, type Slot, type Values } from '../core/drive-words';
+import {
+  historyRegisters,
+  liveOf,
+  slotsOf,
+  valueOf,
+  type Live,
+  type Slot,
+  type Values,
+} from '../core/drive-words';
 import { Refused } from './border';
-import { catalogue } from './catalogue';
+import { catalogue, controlOf } from './catalogue';
 import { listedDrives } from './settings';
-
-const controls = new Map<string, Promise<Control>>();
-
-/** Settings and bus of a drive type; null where its folder says nothing of them. */
-export async function controlOf(typeId: string): Promise<Control | null> {
-  // Only folders that the catalogue knows are ever opened.
-  if (!(await catalogue()).some((t) => t.id === typeId)) return null;
-  const read = async () =>
-    controlSchema.parse(
-      JSON.parse(await readFile(join(process.cwd(), 'catalogue', typeId, 'control.json'), 'utf8')),
-    );
-  const known = controls.get(typeId) ?? read();
-  controls.set(typeId, known);
-  return known.catch((error: unknown) => {
-    controls.delete(typeId);
-    if ((error as NodeJS.ErrnoException).code === 'ENOENT') return null;
-    throw error;
-  });
-}
 
 const troubleSchema = z.object({ code: z.string(), message: z.string() });
 const identitySchema = z.object({ vendor: z.string(), product: z.string(), revision: z.string() });
@@ -35,18 +21,22 @@ export type Identity = z.output<typeof identitySchema>;
 const linkAddress = (): string => `http://${process.env['GRIM_LINK'] ?? '127.0.0.1:4405'}`;
 
 /** @throws Refused with the link's own words */
-async function ask<S extends z.ZodType>(path: string, body: unknown, answers: S): Promise<z.output<S>> {
-  const answer = await fetch(`${linkAddress()}${path}`, { method: 'POST', body: JSON.stringify(body) }).catch(
-    () => {
-      throw new Refused(
-        502,
-        'The link to drives is not running: start Grim Spanner again with ./grim start.',
-      );
-    },
-  );
-  const text: unknown = await answer.json();
-  if (answer.ok) return answers.parse(text);
-  throw new Refused(answer.status === 422 ? 422 : 502, troubleSchema.parse(text).message);
+async function atLink(path: string, init: RequestInit): Promise<Response> {
+  const answer = await fetch(`${linkAddress()}${path}`, init).catch(() => {
+    throw new Refused(502, 'The link to drives is not running: start Grim Spanner again with ./grim start.');
+  });
+  if (answer.ok) return answer;
+  throw new Refused(answer.status === 422 ? 422 : 502, troubleSchema.parse(await answer.json()).message);
+}
+
+const ask = async <S extends z.ZodType>(path: string, body: unknown, answers: S): Promise<z.output<S>> =>
+  answers.parse(await (await atLink(path, { method: 'POST', body: JSON.stringify(body) })).json());
+
+async function controlNeeded(typeId: string): Promise<Control> {
+  const control = await controlOf(typeId);
+  if (control === null)
+    throw new Refused(422, 'The catalogue does not say how this type is read over a link.');
+  return control;
 }
 
 /** Addresses that may be asked: the simulated drive that ships, and those on the list. */
@@ -97,16 +87,12 @@ export interface ReadOut {
   history: Slot[];
 }
 
-const wordsPerSlot = 4;
-
 /**
  * Everything the drive has: entries, live values, fault history.
  * @throws Refused where another type answers than the one identified, or the link fails
  */
 export async function readOut(target: string, typeId: string): Promise<ReadOut> {
-  const control = await controlOf(typeId);
-  if (control === null)
-    throw new Refused(422, 'The catalogue does not say how this type is read over a link.');
+  const control = await controlNeeded(typeId);
   const identity = await ask('/identify', { target }, identitySchema);
   if (!isOf(identity, control)) {
     const { vendor, product } = control.modbus.identification;
@@ -115,9 +101,8 @@ export async function readOut(target: string, typeId: string): Promise<ReadOut> 
       `Another drive answers at ${target}: ${identity.vendor} ${identity.product}, where ${vendor} ${product} was identified. Nothing was read.`,
     );
   }
-  const { live, history } = control.modbus;
-  const slots = Array.from({ length: history.slots * wordsPerSlot }, (_, i) => history.register + i);
-  const registers = [...control.parameters.map((p) => p.register), ...live.map((l) => l.register), ...slots];
+  const slots = historyRegisters(control);
+  const registers = [...control.parameters, ...control.modbus.live].map((x) => x.register).concat(slots);
   const { words } = await ask('/read', { target, registers }, wordsSchema);
   const byRegister = new Map(words);
   return {
@@ -142,16 +127,11 @@ export async function watch(
   typeId: string,
   signal: AbortSignal,
 ): Promise<ReadableStream<Uint8Array>> {
-  const control = await controlOf(typeId);
-  if (control === null)
-    throw new Refused(422, 'The catalogue does not say how this type is read over a link.');
+  const control = await controlNeeded(typeId);
   const registers = control.modbus.live.map((l) => l.register).join();
   const asked = new URLSearchParams({ target, registers });
-  const answer = await fetch(`${linkAddress()}/watch?${asked}`, { signal }).catch(() => {
-    throw new Refused(502, 'The link to drives is not running: start Grim Spanner again with ./grim start.');
-  });
-  if (!answer.ok || answer.body === null)
-    throw new Refused(502, troubleSchema.parse(await answer.json()).message);
+  const { body } = await atLink(`/watch?${asked}`, { signal });
+  if (body === null) throw new Refused(502, 'The link sends no values.');
   let rest = '';
   const decoder = new TextDecoder();
   const encoder = new TextEncoder();
@@ -161,7 +141,7 @@ export async function watch(
     const words = new Map(wordsSchema.shape.words.parse(JSON.parse(data)));
     return `data: ${JSON.stringify(liveOf(control, (r) => words.get(r)))}\n\n`;
   };
-  return answer.body.pipeThrough(
+  return body.pipeThrough(
     new TransformStream<Uint8Array, Uint8Array>({
       transform(chunk, controller) {
         const parts = (rest + decoder.decode(chunk, { stream: true })).split('\n\n');

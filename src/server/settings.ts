@@ -3,6 +3,7 @@ import { greatestLimits, type Limits } from '../core/make-safe';
 import { usualConsequences, type Consequence } from '../core/story';
 import { consequencesSchema } from '../core/story/schema';
 import { db } from './connection';
+import { readTarget } from './drive-link/allowed';
 
 /** A site may set its limits lower than the usual ones, never higher. */
 export const limitsSchema = z.strictObject({
@@ -29,7 +30,15 @@ export async function setConsequences(next: readonly Consequence[]): Promise<voi
   await db().models.Setting.upsert({ key: 'consequences', value: consequencesSchema.parse(next) });
 }
 
-const drivesSchema = z.array(z.string().trim().min(3).max(100)).max(200);
+export const drivesSchema = z
+  .array(
+    z
+      .string()
+      .trim()
+      .max(100)
+      .refine((text) => readTarget(text) !== null, 'write host:port, e.g. 192.168.0.20:502'),
+  )
+  .max(200);
 
 /** Addresses of drives that the link may talk to, beside those on this machine. */
 export async function listedDrives(): Promise<readonly string[]> {

@@ -119,6 +119,8 @@ export const rigServer = (holder: Holder): Server =>
       response.writeHead(status, { 'content-type': 'application/json' }).end(JSON.stringify(body));
     };
     const act = async () => {
+      // No page of a browser has its hand on the rig.
+      if (request.headers.origin !== undefined) throw new Error('only from the command line');
       if (request.method === 'POST') await obey(holder, orderSchema.parse(await bodyOf(request)));
       reply(200, stateOf(holder));
     };

@@ -5,6 +5,7 @@
  */
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
 import * as z from 'zod';
+import { isOwnHost } from '../border';
 import { allowed } from './allowed';
 import { openBus, type Bus, type Patience, type Target } from './bus';
 import { renew_ms, type Locks } from './locks';
@@ -17,6 +18,12 @@ const orders = {
   '/read': z.strictObject({ target, registers: z.array(register).min(1).max(2000) }),
   '/write': z.strictObject({ target, register, word: register }),
 };
+/** The server asks, nobody else: whatever a browser sends bears an origin, a rebound name another host. */
+function serverOnly({ headers }: IncomingMessage): void {
+  if (headers.origin !== undefined || headers['sec-fetch-site'] !== undefined || !isOwnHost(headers.host))
+    throw new LinkTrouble('not-allowed', 'The link answers to the server of this machine only.');
+}
+
 const watched = z.object({
   target,
   registers: z
@@ -108,6 +115,7 @@ export function linkServer({ listed, locks, patience }: LinkOptions): {
   const server = createServer((request, response) => {
     const url = new URL(request.url ?? '/', 'http://link');
     const act = async () => {
+      serverOnly(request);
       if (request.method === 'GET' && url.pathname === '/watch') return watch(url, response);
       const result = await obey(url.pathname, await bodyOf(request));
       response.writeHead(200, { 'content-type': 'application/json' }).end(JSON.stringify(result));

@@ -11,16 +11,19 @@ import { FaceHead, FieldGrid, KeptNote } from '../kit/face';
 import { Field } from '../kit/field';
 import { TopBar } from '../kit/top-bar';
 import { ConsequencesEditor } from './consequences-editor';
+import { DrivesList } from './drives-list';
 
 /** The site's limits for hands and for the diode test. */
 export function SettingsPage({
   limits,
   consequences,
+  drives,
   people,
   person,
 }: {
   limits: Limits;
   consequences: readonly Consequence[];
+  drives: readonly string[];
   people: readonly Person[];
   person: Person;
 }) {
@@ -81,6 +84,7 @@ export function SettingsPage({
           <Text>The shop lead sets these.</Text>
         )}
         <KeptNote text={kept} />
+        <DrivesList drives={drives} lead={lead} />
         <ConsequencesEditor table={consequences} lead={lead} />
       </Box>
     </>

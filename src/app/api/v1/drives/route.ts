@@ -1,7 +1,16 @@
-import { guarded } from '@/server/border';
+import { guarded, jsonBody, Refused } from '@/server/border';
+import { currentPerson } from '@/server/current-person';
 import { scan } from '@/server/drives';
+import { drivesSchema, listedDrives, setListedDrives } from '@/server/settings';
 
 export const dynamic = 'force-dynamic';
 
 /** What answers at the known addresses. */
 export const GET = guarded(async () => Response.json({ found: await scan() }));
+
+/** The shop lead lists the drives that may be talked to. */
+export const PUT = guarded(async (request) => {
+  if ((await currentPerson()).role !== 'lead') throw new Refused(403, 'The shop lead keeps this list.');
+  await setListedDrives(await jsonBody(request, drivesSchema, 32 * 1024));
+  return Response.json({ drives: await listedDrives() });
+});

@@ -1,5 +1,5 @@
 import { guarded, Refused } from '@/server/border';
-import { controlOf } from '@/server/drives';
+import { controlOf } from '@/server/catalogue';
 
 /** Settings, alarms and bus of one drive type. */
 export const GET = guarded(async (_request, { params }: { params: Promise<{ id: string }> }) => {
