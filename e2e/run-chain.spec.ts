@@ -127,6 +127,7 @@ test('a lost input phase: the dead check comes before the live one, and the caus
     await asked.getByRole('button', { name: 'not sure' }).click();
     await expect(asked).not.toHaveText(what);
   }
+  await tracer(page).evaluate((el) => el.scrollIntoView());
   await picture(page, 'tracer');
   await expect(asked).toContainText('Isolated, proven dead');
   await asked.getByRole('button', { name: 'one is open' }).click();
@@ -171,7 +172,10 @@ test('an encoder that is selected and not there is named by the unit', async ({ 
   await order(page.request, { set: { 'control.mode': 'vector-encoder' }, plant: { contacts }, wait_s: 2 });
   await readOut(page);
   await says(page, /No trip: open\..*encoder lost/);
-  await expect(page.getByText('First checks for ENC: is an encoder fitted at all?')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'First checks' })).toContainText(
+    'is an encoder fitted at all?',
+  );
+  await expect(page.getByText('First checks for ENC')).toBeVisible();
 });
 
 test('the shop lead lists a drive; a line that is no address says so; nobody else may', async ({ page }) => {

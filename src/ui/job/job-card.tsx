@@ -175,7 +175,7 @@ export function JobCard({
           ) && <NotesFace key={open} {...face} stage={open} />}
         </Box>
         <Margin store={store}>
-          {dead.length > 0 && !onBench && (
+          {dead.length > 0 && !onBench && open !== 'trace' && (
             <Say tone="failed" headline="Do not restore mains to read it.">
               Because of {dead.join(', ')}.
             </Say>

@@ -54,7 +54,7 @@ export function SettingsPage({
     <>
       <TopBar people={people} person={person} />
       <Box as="main" bg="card" borderRadius="4px" mx={{ base: 0, md: 5 }} p={{ base: 4, md: 7 }} maxW="800px">
-        <FaceHead title="Site settings">Limits of the dead proof.</FaceHead>
+        <FaceHead title="Site settings">What holds for every job of this site.</FaceHead>
         <Caution title="Only downwards.">
           A site may set less, wet places do. Nobody can raise a limit above {greatestLimits.hands_V} V and{' '}
           {greatestLimits.test_V} V, and nobody can override one on a job.

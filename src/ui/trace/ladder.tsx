@@ -8,35 +8,33 @@ export const linkMark: Readonly<Record<Link['state'], Mark>> = {
   unknown: 'unprobed',
 };
 
-/** A contact: its wire, and its arm closed, lifted, or a question mark where nobody looked. */
+/** A contact in its wire: its arm closed, lifted, or a question mark where nobody looked. */
 function Contact({ state, first }: { state: Link['state']; first: boolean }) {
   const colour = markColour(linkMark[state]);
-  const arm = state === 'closed' ? 'M36 22 L64 22' : 'M36 22 L62 7';
+  const wire = <Box flex="1" height="2.5px" bg="ink" />;
   return (
-    <svg viewBox="0 0 100 44" width="100%" height="44" aria-hidden preserveAspectRatio="none">
-      {first && <circle cx="50" cy="20" r="19" fill={colour} opacity="0.16" />}
-      <path
-        d="M0 22 L36 22 M64 22 L100 22"
-        stroke="currentColor"
-        strokeWidth="2.5"
-        vectorEffect="non-scaling-stroke"
-      />
-      {state === 'unknown' ? (
-        <text x="50" y="28" textAnchor="middle" fontSize="20" fill={colour} fontWeight="600">
-          ?
-        </text>
-      ) : (
-        <path
-          d={arm}
-          stroke={colour}
-          strokeWidth="4"
-          strokeLinecap="round"
-          vectorEffect="non-scaling-stroke"
-        />
-      )}
-      <circle cx="36" cy="22" r="3.4" fill={colour} />
-      <circle cx="64" cy="22" r="3.4" fill={colour} />
-    </svg>
+    <Box as="span" display="flex" alignItems="center" aria-hidden>
+      {wire}
+      <svg viewBox="30 0 40 44" width="40" height="44">
+        {first && <circle cx="50" cy="20" r="19" fill={colour} opacity="0.16" />}
+        {state === 'unknown' ? (
+          <text x="50" y="28" textAnchor="middle" fontSize="20" fill={colour} fontWeight="600">
+            ?
+          </text>
+        ) : (
+          <path
+            d={state === 'closed' ? 'M36 22 L64 22' : 'M36 22 L62 7'}
+            stroke={colour}
+            strokeWidth="4"
+            strokeLinecap="round"
+          />
+        )}
+        <path d="M30 22 L36 22 M64 22 L70 22" stroke="currentColor" strokeWidth="2.5" />
+        <circle cx="36" cy="22" r="3.4" fill={colour} />
+        <circle cx="64" cy="22" r="3.4" fill={colour} />
+      </svg>
+      {wire}
+    </Box>
   );
 }
 

@@ -136,6 +136,7 @@ export function SeenForm({
           figure
           unit="V"
           value={bus}
+          placeholder={live.busVolts?.toFixed(0)}
           error={error('bus')}
           onChange={(e) => setBus(e.target.value)}
           onKeyDown={leaveOnEnter}
@@ -146,6 +147,7 @@ export function SeenForm({
           figure
           unit="Hz"
           value={reference}
+          placeholder={live.reference_Hz?.toFixed(1)}
           error={error('reference')}
           onChange={(e) => setReference(e.target.value)}
           onKeyDown={leaveOnEnter}

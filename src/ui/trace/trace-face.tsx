@@ -1,10 +1,11 @@
 'use client';
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
-import type { Payload } from '@/core/logbook';
+import { mustStayDead, type Payload } from '@/core/logbook';
 import { chainWords, runChain, type Link, type LinkId } from '@/core/run-chain';
 import { usualTables } from '@/core/tracing';
 import { Primary } from '../kit/buttons';
+import { Caution } from '../kit/caution';
 import { FaceHead, KeptNote } from '../kit/face';
 import { StateMark } from '../kit/state-mark';
 import type { FaceProps } from '../job/faces';
@@ -106,6 +107,7 @@ export function TraceFace({ store, goTo }: FaceProps) {
     }
   };
   const keep = ({ values = {}, live: saw = {} }: Seen) => store.record('drive.seen', { values, live: saw });
+  const dead = mustStayDead(store.state);
   const { headline, detail } = chainWords(chain);
   const open = chosen ?? chain.firstOpen ?? chain.next?.settles ?? 'output';
   const link = chain.links.find((l) => l.id === open);
@@ -118,7 +120,12 @@ export function TraceFace({ store, goTo }: FaceProps) {
       <FaceHead title="Why will it not run?">
         From the supply to the output: the first open link is the answer.
       </FaceHead>
-      <Box role="status" mb="4">
+      {dead.length > 0 && (
+        <Caution grave title="Do not restore mains to read it.">
+          Because of {dead.join(', ')}. What a display or a link says needs another control supply.
+        </Caution>
+      )}
+      <Box role="status" my="4">
         <Text fontFamily="heading" fontWeight="600" fontSize="1.5rem" lineHeight="1.15">
           {headline}
         </Text>
@@ -130,9 +137,16 @@ export function TraceFace({ store, goTo }: FaceProps) {
         <Tracer key={table.family} store={store} table={table} alarm={`${alarm.code}, ${alarm.name}`} />
       )}
       {alarm !== undefined && table === undefined && (
-        <Text mb="3">
-          First checks for {alarm.code}: {alarm.firstChecks.join('; ')}.
-        </Text>
+        <Box as="section" aria-label="First checks" mb="4">
+          <Text fontFamily="heading" fontWeight="600" fontSize="1.1rem">
+            First checks for {alarm.code}
+          </Text>
+          <Box as="ol" pl="5" listStyleType="decimal">
+            {alarm.firstChecks.map((c) => (
+              <li key={c}>{c}</li>
+            ))}
+          </Box>
+        </Box>
       )}
       {typeId !== null && (
         <LinkBar

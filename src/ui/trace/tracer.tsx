@@ -5,6 +5,7 @@ import { skipped, traceFrom, type Check, type Hazard, type Skipped, type TraceTa
 import { Primary, Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';
 import { LongField } from '../kit/field';
+import { Why } from '../kit/why';
 import type { JobStore } from '../job/use-job';
 
 const skipWords: Readonly<Record<Skipped, string>> = {
@@ -27,11 +28,13 @@ function Bars({ causes }: { causes: ReturnType<typeof traceFrom>['causes'] }) {
     <Box as="ul" aria-label="Suspects" listStyleType="none" mb="4">
       {causes.map((c) => (
         <Box as="li" key={c.id} mb="1">
-          <Text>
-            {c.name}{' '}
-            <span style={{ color: 'var(--chakra-colors-soft)' }}>{(c.probability * 100).toFixed(0)} %</span>
-          </Text>
-          <Box height="5px" bg="cardEdge">
+          <Text>{c.name}</Text>
+          <Box
+            height="5px"
+            bg="cardEdge"
+            role="img"
+            aria-label={`${(c.probability * 100).toFixed(0)} of 100`}
+          >
             <Box height="5px" bg="ink" width={`${(c.probability * 100).toFixed(1)}%`} />
           </Box>
         </Box>
@@ -56,8 +59,9 @@ function Asked({
       <Text fontFamily="heading" fontWeight="600" fontSize="1.25rem" lineHeight="1.2" mt="2">
         {check.what}
       </Text>
-      <Text color="soft">
-        About {check.minutes} minutes{check.tool === undefined ? '' : `, with ${check.tool}`}. {why}
+      <Text as="div" color="soft">
+        About {check.minutes} minutes{check.tool === undefined ? '' : `, with: ${check.tool}`}.{' '}
+        {why !== null && <Why>{why}</Why>}
       </Text>
       <Box display="flex" gap="2" flexWrap="wrap" mt="2">
         {check.outcomes.map((o) => (
