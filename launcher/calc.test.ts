@@ -15,6 +15,7 @@ it('lists its verbs', () => {
     'run-chain',
     'static-diagnose',
     'static-readings',
+    'trace-next',
   ]);
 });
 

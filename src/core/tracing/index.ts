@@ -3,8 +3,18 @@ import { costOf, minutesWith, posterior, skipped, tryingMinutes, type Answer, ty
 import type { Cause, Check, TraceTable } from './table';
 
 export { posterior, skipped, tryingMinutes, type Answer, type Skipped } from './reason';
-export type { Cause, Check, Hazard, TraceTable } from './table';
-export { usualTables } from './usual-tables';
+export {
+  troubles,
+  type Cause,
+  type Check,
+  type Hazard,
+  type ReadRule,
+  type TraceTable,
+  type Trouble,
+} from './table';
+export { tablesWith, usualTables } from './usual-tables';
+export { driveSays, type DriveFacts, type Said } from './drive-says';
+export { newestBurst, type Burst } from './slots';
 
 export interface Trace {
   /** Every cause with its chance, likeliest first. */

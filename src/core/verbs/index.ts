@@ -8,6 +8,7 @@ import { plateVerb } from './plate';
 import { runChainVerb } from './run-chain';
 import { staticDiagnose } from './static-diagnose';
 import { staticReadings } from './static-readings';
+import { traceNextVerb } from './trace-next';
 import type { Problem, Refusal, Verb } from './verb';
 
 export type { Problem, Refusal, Verb } from './verb';
@@ -21,6 +22,7 @@ export const verbs: readonly Verb[] = [
   runChainVerb,
   staticDiagnose,
   staticReadings,
+  traceNextVerb,
 ];
 
 export const findVerb = (name: string): Verb | undefined => verbs.find((v) => v.name === name);

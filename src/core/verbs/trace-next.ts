@@ -1,0 +1,97 @@
+import * as z from 'zod';
+import { skipped, traceFrom, usualTables } from '../tracing';
+import { traceFamilies, traceTableSchema } from '../tracing/schema';
+import { verb } from './verb';
+import { always } from './vocabulary-schema';
+
+const name = z.string().min(1).max(60);
+
+const input = z
+  .strictObject({
+    ...always,
+    family: z.enum(traceFamilies).optional(),
+    /** A table of one's own; without it the one that ships for the family. */
+    table: traceTableSchema.optional(),
+    answers: z
+      .array(z.strictObject({ check: name, outcome: name }))
+      .max(50)
+      .prefault([]),
+  })
+  .superRefine(({ family, table, answers }, ctx) => {
+    const asked = table ?? usualTables.find((t) => t.family === family);
+    if (asked === undefined)
+      return ctx.addIssue({
+        code: 'custom',
+        path: ['family'],
+        message: `one of ${usualTables.map((t) => t.family).join(', ')}, or a table`,
+      });
+    answers.forEach(({ check, outcome }, i) => {
+      const known = asked.checks.find((c) => c.id === check);
+      if (known === undefined)
+        ctx.addIssue({
+          code: 'custom',
+          path: ['answers', i, 'check'],
+          message: `one of ${asked.checks.map((c) => c.id).join(', ')}`,
+        });
+      else if (![...known.outcomes.map((o) => o.id), ...skipped].includes(outcome))
+        ctx.addIssue({
+          code: 'custom',
+          path: ['answers', i, 'outcome'],
+          message: `one of ${[...known.outcomes.map((o) => o.id), ...skipped].join(', ')}`,
+        });
+    });
+  });
+
+const checkOut = {
+  check: z.string(),
+  what: z.string(),
+  minutes: z.number(),
+  hazard: z.enum(['none', 'dead', 'control', 'live']),
+  tool: z.string().nullable(),
+  saves_min: z.number(),
+  outcomes: z.array(z.strictObject({ id: z.string(), words: z.string() })),
+};
+
+const output = z.strictObject({
+  id: z.json().optional(),
+  family: z.enum(traceFamilies),
+  provenance: z.string(),
+  causes: z.array(
+    z.strictObject({ id: z.string(), name: z.string(), probability: z.number(), remedy: z.string() }),
+  ),
+  next: z.strictObject({ ...checkOut, why: z.string() }).nullable(),
+  others: z.array(z.strictObject(checkOut)),
+});
+
+export const traceNextVerb = verb({
+  name: 'trace-next',
+  summary: 'From an alarm family and answers so far: suspects, and the check that saves most minutes.',
+  input,
+  output,
+  run: ({ family, table, answers }) => {
+    const used = table ?? usualTables.find((t) => t.family === family);
+    if (used === undefined) throw new Error('the schema lets no unknown family through');
+    const { causes, next, others } = traceFrom(used, answers);
+    const said = ({ check, saves_min }: (typeof others)[number]) => ({
+      check: check.id,
+      what: check.what,
+      minutes: check.minutes,
+      hazard: check.hazard,
+      tool: check.tool ?? null,
+      saves_min,
+      outcomes: check.outcomes.map(({ id, words }) => ({ id, words })),
+    });
+    return {
+      family: used.family,
+      provenance: used.provenance,
+      causes: causes.map(({ id, name: called, probability, remedy }) => ({
+        id,
+        name: called,
+        probability,
+        remedy,
+      })),
+      next: next === null ? null : { ...said(next), why: next.why },
+      others: others.map(said),
+    };
+  },
+});
