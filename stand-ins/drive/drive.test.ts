@@ -172,6 +172,7 @@ describe('physics against closed forms', () => {
     bypassed: false,
     chopper: { on: false, above_V: 800, ohm: 60 },
     overload_A: 15,
+    rated_A: 15,
   };
 
   it('an idle bank runs down through its bleeder: v = v0·exp(−t/RC)', () => {
@@ -207,7 +208,13 @@ describe('physics against closed forms', () => {
     expect(overloadSeconds(1.5)).toBeCloseTo(60, 9);
     for (const share of [1.1, 1.5, 2]) {
       const plant = plantWith({ load: { torque: 1, kind: 'constant', inertia_s: 200 } });
-      const drive = { ...off, output_Hz: 48 + ratedSlip(plant), bypassed: true, overload_A: 15 / share };
+      const drive = {
+        ...off,
+        output_Hz: 48 + ratedSlip(plant),
+        bypassed: true,
+        overload_A: 15 / share,
+        rated_A: 15,
+      };
       let machine = { ...atRest(22), busVolts: 560, shaft_Hz: 48 };
       let t = 0;
       for (; machine.overload < 1; t += 0.05)

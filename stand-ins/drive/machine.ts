@@ -37,6 +37,8 @@ export interface Drive {
   chopper: { on: boolean; above_V: number; ohm: number };
   /** Current from which overload counts, A. */
   overload_A: number;
+  /** What the drive is rated for: its own heat follows it. */
+  rated_A: number;
 }
 
 /** No-load share of the rated current (common practice, no source). */
@@ -138,7 +140,7 @@ export function stepped(plant: Plant, bank: Bank, drive: Drive, before: Machine,
   const time = overloadSeconds(loadShare);
   const overload =
     time === Infinity ? Math.max(0, before.overload - dt_s / 120) : before.overload + dt_s / time;
-  const rise = 35 * (current_A / motor.ratedAmps) ** 2 * (hidden.fanStuck ? 3 : 1);
+  const rise = 35 * (current_A / drive.rated_A) ** 2 * (hidden.fanStuck ? 3 : 1);
   const heatsink_C = before.heatsink_C + ((plant.ambient_C + rise - before.heatsink_C) * dt_s) / 120;
   return { shaft_Hz, busVolts: fed, current_A, torque, heatsink_C, overload };
 }

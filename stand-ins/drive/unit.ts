@@ -1,6 +1,7 @@
 // The simulated drive: what its electronics see and its firmware makes of it, one step after the other.
 import type { ConceptId, InputFunction, UnitState } from '@/core/concepts';
 import type { Live, Slot } from '@/core/drive-words';
+import { identAsked, identBroken, identDone, identified, identOutput_Hz } from './identification';
 import { atRest, stepped, type Bank } from './machine';
 import type { Plant } from './plant';
 import { powerCycled, type Settings } from './settings';
@@ -24,6 +25,7 @@ export const newUnit = (settings: Settings, bank: Bank, ambient_C: number): Unit
   armed: false,
   doubts: {},
   resetSeen: false,
+  restarts: 0,
   history: [],
   runHours: 0,
 });
@@ -61,16 +63,29 @@ function wantsRun(unit: Unit, plant: Plant): { run: boolean; reverse: boolean } 
   return { run: on('run') || on('run-forward') || on('run-reverse'), reverse };
 }
 
+/** Amps that the motor model bears for ever; some makes take them in percent of the drive. */
+function overloadOf(unit: Unit): number {
+  const { ratedAmps } = unit.settings.rating;
+  const percent = figureOf(unit, 'protect.overload-percent', 100);
+  return figureOf(unit, 'protect.overload-amps', (percent / 100) * ratedAmps);
+}
+
 /** Output moves along the ramp; it waits while the current or the bus says so. */
 function ramped(unit: Unit, target_Hz: number, dt_s: number): number {
   const { output_Hz, machine, settings } = unit;
+  const countsTo = setTo(unit, 'ramp.counts-to') ?? settings.control.rampCountsTo;
   const whole =
-    setTo(unit, 'ramp.counts-to') === 'base'
+    countsTo === 'base'
       ? figureOf(unit, 'motor.frequency', 50)
       : figureOf(unit, 'limit.maximum-frequency', 50);
   const rising = Math.abs(target_Hz) > Math.abs(output_Hz);
   const seconds = Math.max(0.05, figureOf(unit, rising ? 'ramp.up' : 'ramp.down', 5));
-  const limit_A = (figureOf(unit, 'limit.current', 150) / 100) * settings.rating.ratedAmps;
+  const { ratedAmps } = settings.rating;
+  const limit_A = figureOf(
+    unit,
+    'limit.current-amps',
+    (figureOf(unit, 'limit.current', 150) / 100) * ratedAmps,
+  );
   if (rising && machine.current_A > limit_A) return output_Hz;
   const holdsBus = setTo(unit, 'protect.overvoltage-control') === 'on';
   if (!rising && holdsBus && machine.busVolts > 1.9 * settings.rating.supply_V) return output_Hz;
@@ -97,7 +112,8 @@ export function step(before: Unit, plant: Plant, dt_s: number): Unit {
         above_V: 1.92 * unit.settings.rating.supply_V,
         ohm: figureOf(unit, 'brake.resistance', 60),
       },
-      overload_A: figureOf(unit, 'protect.overload-amps', unit.settings.rating.ratedAmps),
+      overload_A: overloadOf(unit),
+      rated_A: unit.settings.rating.ratedAmps,
     },
     unit.machine,
     dt_s,
@@ -155,6 +171,19 @@ function commanded(unit: Unit, plant: Plant, dt_s: number): Unit {
   const { run, reverse } = wantsRun(unit, plant);
   const armed = unit.armed || !run;
   const locked = reverse && setTo(unit, 'limit.reverse') === 'locked';
+  const ident = identAsked(unit);
+  if (ident !== null && run && armed) {
+    if (unit.state === 'running' && identDone(unit, ident))
+      return into(unit, 'ready', {
+        armed: false,
+        latched: false,
+        output_Hz: 0,
+        settings: identified(unit, plant),
+      });
+    return into(unit, 'running', { armed, output_Hz: ramped(unit, identOutput_Hz(unit, ident), dt_s) });
+  }
+  if (ident !== null && unit.state === 'running')
+    return into(unit, 'ready', { armed, latched: false, output_Hz: 0, settings: identBroken(unit) });
   if (run && armed && !locked) {
     const sign = reverse ? -1 : 1;
     return into(unit, 'running', {
@@ -186,9 +215,21 @@ function held(unit: Unit, plant: Plant, causeThere: boolean): Unit {
   const asked = functionOn(unit, plant, 'reset') === true;
   const rising = asked && !unit.resetSeen;
   const goes = alarm?.reset === 'by-itself' || (alarm?.reset === 'reset' && rising);
-  return goes && !causeThere
-    ? into(unit, 'not-ready', { alarm: null, resetSeen: asked, armed: false })
-    : into(unit, 'tripped', { resetSeen: asked });
+  if (goes && !causeThere)
+    return into(unit, 'not-ready', { alarm: null, resetSeen: asked, armed: false, restarts: 0 });
+  const byItself =
+    alarm?.reset === 'reset' &&
+    unit.restarts < figureOf(unit, 'restart.count', 0) &&
+    unit.inState_s >= figureOf(unit, 'restart.delay', 5);
+  // Armed: with run still given it starts, unasked. That is what the setting does.
+  if (byItself && !causeThere)
+    return into(unit, 'not-ready', {
+      alarm: null,
+      resetSeen: asked,
+      armed: true,
+      restarts: unit.restarts + 1,
+    });
+  return into(unit, 'tripped', { resetSeen: asked });
 }
 
 /** What the unit shows of itself. */

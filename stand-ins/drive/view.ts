@@ -25,6 +25,8 @@ export interface Unit {
   /** Seconds that a suspicion lasts, by alarm family. */
   doubts: Readonly<Record<string, number>>;
   resetSeen: boolean;
+  /** Automatic restarts since somebody reset it. */
+  restarts: number;
   history: Slot[];
   runHours: number;
 }

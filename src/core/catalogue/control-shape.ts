@@ -105,7 +105,16 @@ export const controlShape = z.strictObject({
     .array(z.strictObject({ id: z.string().regex(/^DI[1-9]$/), mark }))
     .min(1)
     .max(9),
-  analogInputs: z.array(z.strictObject({ id: z.enum(['AI1', 'AI2']), mark })).max(2),
+  analogInputs: z
+    .array(
+      z.strictObject({
+        id: z.enum(['AI1', 'AI2']),
+        mark,
+        /** Where volts or current is chosen by a jumper or switch, not by a parameter. */
+        jumper: text.optional(),
+      }),
+    )
+    .max(2),
   relays: z
     .array(z.strictObject({ id: z.string().regex(/^RO[1-4]$/), marks: z.array(mark).min(2).max(3) }))
     .max(4),
@@ -122,6 +131,8 @@ export const controlShape = z.strictObject({
       factoryJumpers: z.array(z.tuple([mark, mark])),
     })
     .nullable(),
+  /** The frequency that a ramp time counts to, where no parameter says so. */
+  rampCountsTo: z.enum(['maximum', 'base']),
   locks: z.array(
     z.strictObject({ level: z.int().min(1).max(3), code: z.int().min(0).max(9999), opens: text }),
   ),

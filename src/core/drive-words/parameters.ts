@@ -48,11 +48,20 @@ export function valueOf(p: Parameter, raw: number): number {
   return stepped(signed * p.scale, p);
 }
 
+/** By concept, once for each list: the simulated drive asks some hundred times a step. */
+const byConcept = new WeakMap<readonly Parameter[], ReadonlyMap<string, Parameter>>();
+
 /** The parameter that carries a concept on this type. */
-export const parameterFor = (
+export function parameterFor(
   { parameters }: Pick<Control, 'parameters'>,
   concept: ConceptId,
-): Parameter | undefined => parameters.find((p) => p.concept === concept);
+): Parameter | undefined {
+  const known =
+    byConcept.get(parameters) ??
+    new Map(parameters.flatMap((p) => (p.concept === undefined ? [] : [[p.concept, p] as const])));
+  byConcept.set(parameters, known);
+  return known.get(concept);
+}
 
 /** What a concept is set to: the neutral choice, or the figure; undefined where unknown or not there. */
 export function meaningOf(
