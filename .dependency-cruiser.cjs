@@ -19,7 +19,7 @@ module.exports = {
       from: { path: '^src/core', pathNot: '\\.test\\.tsx?$' },
       to: {
         dependencyTypes: ['npm', 'npm-dev', 'core'],
-        pathNot: 'node_modules/(zod|fastest-levenshtein|papaparse|@types/papaparse)/',
+        pathNot: 'node_modules/(zod|fastest-levenshtein|papaparse|@types/papaparse|jsonc-parser)/',
       },
     },
     {

@@ -1,7 +1,7 @@
 import { existsSync, readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { stageOf, usualStrip } from '@/core/catalogue';
-import { controlSchema, driveTypeSchema } from '@/core/catalogue/schema';
+import { checkFile, controlSchema, driveTypeSchema, publishedSchemas } from '@/core/catalogue/schema';
 import { defaultOf, limitsOf } from '@/core/drive-words';
 import { stage, terminalsOf } from '@/core/power-stage';
 
@@ -85,4 +85,60 @@ it.each<[string, (control: Record<string, unknown>) => void, string]>([
   spoil(control);
   const { error } = controlSchema.safeParse(control);
   expect(error?.issues.map((i) => i.message).join('; ')).toContain(words);
+});
+
+describe('a type that a workshop writes', () => {
+  const text = (file: string) => readFileSync(join(home, 'whimbrel-w4', file), 'utf8');
+  const problems = (checked: ReturnType<typeof checkFile>) => ('problems' in checked ? checked.problems : []);
+
+  it('passes as docs/catalogue.md shows the smallest one', () => {
+    const page = readFileSync(join(process.cwd(), 'docs/catalogue.md'), 'utf8');
+    const [type = '', control = ''] = [...page.matchAll(/```json\n([\s\S]*?)```/g)].map((m) => m[1]);
+    expect(problems(checkFile(type, driveTypeSchema))).toEqual([]);
+    expect(problems(checkFile(control, controlSchema))).toEqual([]);
+  });
+
+  it('is told the line of a value that is out of its kind', () => {
+    const lines = text('control.json').split('\n');
+    const at = lines.findIndex((l) => l.includes('"number": "3-02"'));
+    lines[at] = (lines[at] ?? '').replace('"min": 0.1', '"min": "short"');
+    expect(problems(checkFile(lines.join('\n'), controlSchema))).toEqual([
+      expect.objectContaining({
+        line: at + 1,
+        path: expect.stringMatching(/parameters\.\d+\.min/) as string,
+      }),
+    ]);
+  });
+
+  it('is told the line of a key too many, and of a name that is not there', () => {
+    const changed = text('type.json').replace('"maker"', '"colour": "grey",\n  "maker"');
+    expect(problems(checkFile(changed, driveTypeSchema))).toEqual([
+      { line: 3, path: 'colour', message: 'no such key' },
+    ]);
+    const lines = text('control.json').split('\n');
+    const at = lines.findIndex((l) => l.includes('"name": "Serial"'));
+    lines[at] = (lines[at] ?? '').replace('"9-01"', '"9-99"');
+    expect(problems(checkFile(lines.join('\n'), controlSchema))).toEqual([
+      expect.objectContaining({ line: at + 1, message: 'there is no parameter 9-99' }),
+    ]);
+  });
+
+  it('is told what is missing', () => {
+    const changed = text('type.json').replace(/ *"phases": 3,\n/, '');
+    const [only, ...more] = problems(checkFile(changed, driveTypeSchema));
+    expect(only?.message).toMatch(/^missing: /);
+    expect(more).toEqual([]);
+  });
+
+  it('is told where it is no JSON at all', () => {
+    expect(problems(checkFile('{\n  "id": "x",\n  maker: 1\n}', driveTypeSchema))[0]).toMatchObject({
+      line: 3,
+      message: expect.stringContaining('not JSON here') as string,
+    });
+    expect(problems(checkFile('', driveTypeSchema))).toHaveLength(1);
+  });
+});
+
+it.each(['type', 'control'] as const)('the published schema of %s.json is the one in use', (which) => {
+  expect(read('.', `${which}.schema.json`)).toEqual(JSON.parse(JSON.stringify(publishedSchemas()[which])));
 });

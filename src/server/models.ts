@@ -64,6 +64,14 @@ export class Setting extends Model<Row<Setting>, NewRow<Setting>> {
   declare value: unknown;
 }
 
+export class DriveTypeRow extends Model<Row<DriveTypeRow>, NewRow<DriveTypeRow>> {
+  declare id: string;
+  declare type: unknown;
+  declare control: unknown;
+  declare byId: string;
+  declare receivedAt: CreationOptional<Date>;
+}
+
 // Functions, not constants: Sequelize writes into the definitions it is given.
 const uuid = () => ({ type: DataTypes.UUID, allowNull: false });
 const text = () => ({ type: DataTypes.TEXT, allowNull: false });
@@ -139,6 +147,16 @@ export function initModels(sequelize: Sequelize) {
     table('Blob', 'blobs'),
   );
   Setting.init({ key: { ...text(), primaryKey: true }, value: json() }, table('Setting', 'settings'));
-  return { Person, Asset, Job, Entry, JobSummary, Blob, Setting };
+  DriveTypeRow.init(
+    {
+      id: { ...text(), primaryKey: true },
+      type: json(),
+      control: { type: DataTypes.JSONB, allowNull: true },
+      byId: uuid(),
+      receivedAt: { ...time(), defaultValue: DataTypes.NOW },
+    },
+    table('DriveType', 'drive_types'),
+  );
+  return { Person, Asset, Job, Entry, JobSummary, Blob, Setting, DriveType: DriveTypeRow };
 }
 export type Models = ReturnType<typeof initModels>;

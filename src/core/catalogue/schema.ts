@@ -1,8 +1,11 @@
 import * as z from 'zod';
 import { screwSchema, stageSchema as wholeStageSchema } from '../power-stage/schema';
 
+export { checkFile, type FileProblem } from './check-file';
 export { controlSchema } from './control-schema';
-export { controlShape } from './control-shape';
+import { controlShape } from './control-shape';
+
+export { controlShape };
 
 const positive = z.number().positive();
 const text = z.string().trim().min(1).max(200);
@@ -32,3 +35,9 @@ export const driveTypeSchema = z.strictObject({
   /** The power strip in the order of its screws, with the letters on the plate. */
   strip: z.array(screwSchema).min(4),
 });
+
+/** Both files as JSON Schema, for editors; what only reads across the file is told when it is checked. */
+export const publishedSchemas = (): { type: unknown; control: unknown } => {
+  const published = (schema: z.ZodType) => z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' });
+  return { type: published(driveTypeSchema), control: published(controlShape) };
+};

@@ -2,12 +2,14 @@ import type { QueryInterface, Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug, type RunnableMigration } from 'umzug';
 import * as m0001 from './0001-ground';
 import * as m0002 from './0002-link-locks';
+import * as m0003 from './0003-drive-types';
 import type { Migration } from './migration';
 
 // A static list, no glob: it survives bundling, Jest and tsx alike.
 const list: [string, { up: Migration; down: Migration }][] = [
   ['0001-ground', m0001],
   ['0002-link-locks', m0002],
+  ['0003-drive-types', m0003],
 ];
 
 export const migrator = (sequelize: Sequelize): Umzug<QueryInterface> =>

@@ -13,7 +13,7 @@ import { Ladder, linkMark } from './ladder';
 import { LinkBar } from './link-bar';
 import { InputBits, SeenForm, type Seen } from './seen-form';
 import { Tracer } from './tracer';
-import { useControl } from './use-control';
+import { useControl } from '../catalogue/use-control';
 import { useLive } from './use-live';
 
 function Reasons({ link }: { link: Link }) {

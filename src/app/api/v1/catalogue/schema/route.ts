@@ -1,0 +1,5 @@
+import { publishedSchemas } from '@/core/catalogue/schema';
+import { guarded } from '@/server/border';
+
+/** JSON Schema of type.json and control.json. */
+export const GET = guarded(() => Promise.resolve(Response.json(publishedSchemas())));

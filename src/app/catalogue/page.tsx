@@ -1,0 +1,13 @@
+import type { Metadata } from 'next';
+import { catalogue } from '@/server/catalogue';
+import { currentPerson } from '@/server/current-person';
+import { people } from '@/server/people';
+import { CataloguePage } from '@/ui/catalogue/catalogue-page';
+
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = { title: 'Drive types' };
+
+export default async function Page() {
+  const [types, everybody, person] = await Promise.all([catalogue(), people(), currentPerson()]);
+  return <CataloguePage types={types} people={everybody} person={person} />;
+}

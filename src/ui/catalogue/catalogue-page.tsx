@@ -1,0 +1,52 @@
+'use client';
+import { Box, Text } from '@chakra-ui/react';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { DriveType } from '@/core/catalogue';
+import type { Person } from '@/core/logbook';
+import { FaceHead, FieldGrid } from '../kit/face';
+import { Select } from '../kit/field';
+import { TopBar } from '../kit/top-bar';
+import { TypeSheet } from './type-sheet';
+import { Upload } from './upload';
+
+/** The manual that is never the right one: what is known of each type, and how to add one. */
+export function CataloguePage({
+  types,
+  people,
+  person,
+}: {
+  types: readonly DriveType[];
+  people: readonly Person[];
+  person: Person;
+}) {
+  const router = useRouter();
+  const [chosen, setChosen] = useState(types[0]?.id ?? '');
+  const type = types.find((t) => t.id === chosen);
+  return (
+    <>
+      <TopBar people={people} person={person} />
+      <Box as="main" bg="card" borderRadius="4px" mx={{ base: 0, md: 5 }} p={{ base: 4, md: 7 }}>
+        <FaceHead title="Drive types">
+          Entries, alarms, terminals, fuses and torques of every type that the catalogue knows.
+        </FaceHead>
+        <FieldGrid min="260px">
+          <Select
+            label="Type"
+            value={chosen}
+            onChange={setChosen}
+            options={types.map((t) => ({ value: t.id, label: `${t.maker} ${t.range}` }))}
+          />
+        </FieldGrid>
+        {type === undefined ? <Text>The catalogue is empty.</Text> : <TypeSheet key={type.id} type={type} />}
+        <Upload
+          lead={person.role === 'lead'}
+          added={(id) => {
+            setChosen(id);
+            router.refresh();
+          }}
+        />
+      </Box>
+    </>
+  );
+}
