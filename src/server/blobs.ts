@@ -26,6 +26,14 @@ export async function keepPhoto(bytes: Buffer): Promise<string> {
   return sha256;
 }
 
+/** Keeps text as it is, e.g. the samples of a trend. @returns its address */
+export async function keepText(text: string, mediaType: string): Promise<string> {
+  const bytes = Buffer.from(text, 'utf8');
+  const sha256 = createHash('sha256').update(bytes).digest('hex');
+  await db().models.Blob.findOrCreate({ where: { sha256 }, defaults: { sha256, mediaType, bytes } });
+  return sha256;
+}
+
 export async function blob(sha256: string): Promise<{ mediaType: string; bytes: Buffer } | null> {
   const row = await db().models.Blob.findByPk(sha256);
   return row === null ? null : { mediaType: row.mediaType, bytes: row.bytes };

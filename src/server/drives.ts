@@ -15,24 +15,42 @@ import { listedDrives } from './settings';
 
 const troubleSchema = z.object({ code: z.string(), message: z.string() });
 const identitySchema = z.object({ vendor: z.string(), product: z.string(), revision: z.string() });
-const wordsSchema = z.object({ words: z.array(z.tuple([z.number(), z.number()])) });
+export const wordsSchema = z.object({ words: z.array(z.tuple([z.number(), z.number()])) });
 export type Identity = z.output<typeof identitySchema>;
 
 const linkAddress = (): string => `http://${process.env['GRIM_LINK'] ?? '127.0.0.1:4405'}`;
 
-/** @throws Refused with the link's own words */
+/** What the link refuses, with its own word for it. */
+export class LinkRefused extends Refused {
+  constructor(
+    status: number,
+    message: string,
+    readonly code: string,
+  ) {
+    super(status, message);
+  }
+}
+
+/** @throws LinkRefused with the link's own words; Refused where the link does not run */
 async function atLink(path: string, init: RequestInit): Promise<Response> {
   const answer = await fetch(`${linkAddress()}${path}`, init).catch(() => {
     throw new Refused(502, 'The link to drives is not running: start Grim Spanner again with ./grim start.');
   });
   if (answer.ok) return answer;
-  throw new Refused(answer.status === 422 ? 422 : 502, troubleSchema.parse(await answer.json()).message);
+  const { code, message } = troubleSchema.parse(await answer.json());
+  throw new LinkRefused(answer.status === 422 ? 422 : 502, message, code);
 }
 
-const ask = async <S extends z.ZodType>(path: string, body: unknown, answers: S): Promise<z.output<S>> =>
+/** Asks the link for something. @throws as `atLink` */
+export const ask = async <S extends z.ZodType>(
+  path: string,
+  body: unknown,
+  answers: S,
+): Promise<z.output<S>> =>
   answers.parse(await (await atLink(path, { method: 'POST', body: JSON.stringify(body) })).json());
 
-async function controlNeeded(typeId: string): Promise<Control> {
+/** @throws Refused where nothing is known of the type's bus */
+export async function controlNeeded(typeId: string): Promise<Control> {
   const control = await controlOf(typeId);
   if (control === null)
     throw new Refused(422, 'The catalogue does not say how this type is read over a link.');
@@ -87,20 +105,24 @@ export interface ReadOut {
   history: Slot[];
 }
 
+/** Who answers, where it is the type that was identified. @throws Refused where it is another */
+export async function rightDrive(target: string, control: Control): Promise<Identity> {
+  const identity = await ask('/identify', { target }, identitySchema);
+  if (isOf(identity, control)) return identity;
+  const { vendor, product } = control.modbus.identification;
+  throw new Refused(
+    409,
+    `Another drive answers at ${target}: ${identity.vendor} ${identity.product}, where ${vendor} ${product} was identified. Nothing was read or written.`,
+  );
+}
+
 /**
  * Everything the drive has: entries, live values, fault history.
  * @throws Refused where another type answers than the one identified, or the link fails
  */
 export async function readOut(target: string, typeId: string): Promise<ReadOut> {
   const control = await controlNeeded(typeId);
-  const identity = await ask('/identify', { target }, identitySchema);
-  if (!isOf(identity, control)) {
-    const { vendor, product } = control.modbus.identification;
-    throw new Refused(
-      409,
-      `Another drive answers at ${target}: ${identity.vendor} ${identity.product}, where ${vendor} ${product} was identified. Nothing was read.`,
-    );
-  }
+  const identity = await rightDrive(target, control);
   const slots = historyRegisters(control);
   const registers = [...control.parameters, ...control.modbus.live].map((x) => x.register).concat(slots);
   const { words } = await ask('/read', { target, registers }, wordsSchema);

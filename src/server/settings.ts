@@ -2,6 +2,8 @@ import * as z from 'zod';
 import { greatestLimits, type Limits } from '../core/make-safe';
 import { usualConsequences, type Consequence } from '../core/story';
 import { consequencesSchema } from '../core/story/schema';
+import { usualTables, type TraceTable } from '../core/tracing';
+import { traceTablesSchema } from '../core/tracing/schema';
 import { db } from './connection';
 import { readTarget } from './drive-link/allowed';
 
@@ -28,6 +30,19 @@ export async function consequences(): Promise<readonly Consequence[]> {
 
 export async function setConsequences(next: readonly Consequence[]): Promise<void> {
   await db().models.Setting.upsert({ key: 'consequences', value: consequencesSchema.parse(next) });
+}
+
+/** Trace tables that the shop put in the place of the usual ones. */
+export async function ownTraceTables(): Promise<readonly TraceTable[]> {
+  const row = await db().models.Setting.findByPk('trace-tables');
+  return row === null ? [] : traceTablesSchema.parse(row.value);
+}
+
+/** Keeps what differs from the usual tables only, so that better usual ones still come with an update. */
+export async function setTraceTables(next: readonly TraceTable[]): Promise<void> {
+  const usual = new Set(usualTables.map((t) => JSON.stringify(traceTablesSchema.parse([t]))));
+  const own = traceTablesSchema.parse(next).filter((t) => !usual.has(JSON.stringify([t])));
+  await db().models.Setting.upsert({ key: 'trace-tables', value: own });
 }
 
 export const drivesSchema = z

@@ -5,6 +5,7 @@ import { inOrder, timeOf, type Entry, type EntryOf, type Person } from './entry'
 import type { Payload } from './kinds';
 import { lift } from './lift';
 import { applyModule, isModuleEntry, type TestedModule } from './modules';
+import { applyRegister, holdsSignature, isRegisterEntry, noRegisters, type Registers } from './registers';
 import { applySafety, benchLock, freshSafety, isSafety, settle, type SafetyState } from './safety';
 import type { LookItem } from './vocabulary';
 
@@ -57,6 +58,8 @@ export interface JobState {
   /** Answers of the tracer, in their order; the newest of a check counts. */
   traced: readonly EntryOf<'trace.answered'>[];
   causes: readonly EntryOf<'trace.confirmed'>[];
+  /** Jumpers, writes, walked loops, kept trends. */
+  registers: Registers;
   notes: readonly EntryOf<'note.added'>[];
   questions: readonly Question[];
   signed: EntryOf<'sheet.signed'> | null;
@@ -79,6 +82,7 @@ export const emptyJob: JobState = {
   seen: null,
   traced: [],
   causes: [],
+  registers: noRegisters,
   notes: [],
   questions: [],
   signed: null,
@@ -100,6 +104,10 @@ function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied 
     return 'void' in step ? { void: step.void } : { safety: step.state };
   }
   if (isModuleEntry(entry)) return applyModule(state.modules, entry);
+  if (isRegisterEntry(entry)) {
+    const step = applyRegister(state.registers, entry);
+    return 'void' in step ? step : afterRegister({ ...state.registers, ...step }, state);
+  }
   switch (entry.kind) {
     case 'job.opened':
       return state.opened === null || entry.corrects !== undefined
@@ -159,9 +167,20 @@ function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied 
         ),
       };
     case 'sheet.signed':
-      return entry.by.role === 'apprentice' ? { void: 'A technician or the lead signs.' } : { signed: entry };
+      return entry.by.role === 'apprentice'
+        ? { void: 'A technician or the lead signs.' }
+        : signedWith(entry, holdsSignature(state.registers));
   }
 }
+
+/** A jumper or a trial that comes after the signature takes it off. */
+const afterRegister = (registers: Registers, { signed }: JobState): Applied => ({
+  registers,
+  signed: holdsSignature(registers) === null ? signed : null,
+});
+
+const signedWith = (signed: EntryOf<'sheet.signed'>, held: string | null): Applied =>
+  held === null ? { signed } : { void: held };
 
 /** What a person saw is put over what was known. */
 function seenToo(before: SeenDrive | null, { payload }: EntryOf<'drive.seen'>): SeenDrive {

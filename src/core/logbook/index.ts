@@ -3,7 +3,7 @@ export type { Entry, EntryOf, Person, Role } from './entry';
 export { inOrder, timeOf } from './entry';
 export type { Kind, Payload } from './kinds';
 export type { DangerSign, LookItem } from './vocabulary';
-export { dangerSigns, lookItems } from './vocabulary';
+export { dangerSigns, lookItems, loopGuards, neverJumpered, type LoopGuard } from './vocabulary';
 export type { FoldContext, JobState, KeptReading, LogLine, Question, SeenDrive } from './fold';
 export { emptyJob, extend, fold, mustStayDead, sourcesMet } from './fold';
 export type { BenchLock, Figure, Proof, SafetyState } from './safety';
@@ -11,5 +11,13 @@ export { benchLock, holdsUntil, missingSteps, proofOf, waitOver } from './safety
 export type { JobSummary, StageId, StageLine } from './stages';
 export { currentStage, stageIds, stageLines, stageNames, summarise } from './stages';
 export { moduleQuestion, type TestedModule } from './modules';
+export {
+  holdsSignature,
+  openJumpers,
+  openTrials,
+  type DriveWrite,
+  type Registers,
+  type TemporaryJumper,
+} from './registers';
 export { levelsOf, type Level } from './levels';
 export { counted } from './count';

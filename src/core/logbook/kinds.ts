@@ -1,10 +1,10 @@
 import * as z from 'zod';
 import { alarmFamilies } from '../concepts';
-import { liveSchema, slotSchema, valuesSchema } from '../drive-words/schema';
 import { sourceKinds, sourceStates } from '../make-safe';
 import { moduleKinds } from '../module-test';
 import { plateSchema } from '../plate/schema';
 import { screwSchema, stageSchema, terminalSchema } from '../power-stage/schema';
+import { driveKinds } from './drive-kinds';
 import { dangerSigns, lookItems } from './vocabulary';
 
 const short = z.string().trim().max(200);
@@ -124,31 +124,7 @@ export const payloads = {
     device: moduleDevice,
     ohm: z.union([z.literal('OL'), z.number().min(0).max(1e9)]),
   }),
-  /** A read-out over the link: who answered, every entry, live values and the fault history. */
-  'drive.read': z.strictObject({
-    target: short.min(1),
-    typeId: short.min(1),
-    identity: z.strictObject({ vendor: short, product: short, revision: short }),
-    values: valuesSchema,
-    live: liveSchema,
-    history: z.array(slotSchema).max(30),
-  }),
-  /** What was read off the display or at the terminals, by a person. */
-  'drive.seen': z.strictObject({ values: valuesSchema.default({}), live: liveSchema.default({}) }),
-  /** One answer of a trace: an outcome of its table, or why there is none. */
-  'trace.answered': z.strictObject({
-    family: short.min(1),
-    check: short.min(1),
-    outcome: short.min(1),
-    words: short,
-  }),
-  /** The cause, shown by making and breaking it. */
-  'trace.confirmed': z.strictObject({
-    family: short.min(1),
-    cause: short.min(1),
-    name: short.min(1),
-    how: long.min(1),
-  }),
+  ...driveKinds,
   'note.added': z.strictObject({ stage: z.string().max(20), text: long.min(1), photos }),
   'question.opened': z.strictObject({ text: short.min(1) }),
   'question.closed': z.strictObject({ question: z.uuid(), answer: short.min(1) }),

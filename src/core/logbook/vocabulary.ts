@@ -4,3 +4,20 @@ export const dangerSigns = ['bang', 'smell', 'blown-fuse', 'smoke'] as const;
 export const lookItems = ['capacitors', 'soot', 'moisture', 'fan', 'lugs', 'smell', 'fuses'] as const;
 export type LookItem = (typeof lookItems)[number];
 export type DangerSign = (typeof dangerSigns)[number];
+
+/** What a 24 V loop watches over. */
+export const loopGuards = [
+  'process',
+  'level-or-pressure',
+  'thermal-relay',
+  'remote-enable',
+  'other',
+  'safe-stop',
+  'emergency-stop',
+  'guard',
+  'over-travel',
+] as const;
+export type LoopGuard = (typeof loopGuards)[number];
+
+/** These are never jumpered, and never set to no function, with a motor connected. */
+export const neverJumpered: readonly LoopGuard[] = ['safe-stop', 'emergency-stop', 'guard', 'over-travel'];

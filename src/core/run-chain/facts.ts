@@ -66,7 +66,11 @@ export interface Carrier {
 }
 
 /** Every input with what it is told to do, where that is known. */
-export const carriers = ({ control, values, live }: Facts): Carrier[] =>
+export const carriers = ({
+  control,
+  values,
+  live,
+}: Pick<Facts, 'values' | 'live'> & { control: Pick<ChainControl, 'inputs' | 'parameters'> }): Carrier[] =>
   control.inputs.flatMap(({ id, mark }): Carrier[] => {
     const concept = `input.${id}` as ConceptId;
     const parameter = parameterFor(control, concept);

@@ -14,6 +14,7 @@ export {
 } from './table';
 export { tablesWith, usualTables } from './usual-tables';
 export { driveSays, type DriveFacts, type Said } from './drive-says';
+export { familyWords } from './family-words';
 export { newestBurst, type Burst } from './slots';
 
 export interface Trace {

@@ -65,6 +65,22 @@ export function entryWords(entry: Entry): string {
       return `Checked: ${entry.payload.words}`;
     case 'trace.confirmed':
       return `Cause: ${entry.payload.name}`;
+    case 'loop.checked':
+      return `Loop of ${entry.payload.input}: ${entry.payload.why}`;
+    case 'jumper.set':
+      return `${entry.payload.form === 'jumper' ? 'Temporary jumper' : 'Set to no function'}: ${entry.payload.where}, until ${entry.payload.removeBy}, accepted by ${entry.payload.approver}`;
+    case 'jumper.removed':
+      return `Jumper out: ${entry.payload.how}`;
+    case 'drive.write-asked':
+      return `To be written: ${entry.payload.number} ${entry.payload.name}, ${entry.payload.shownFrom} to ${entry.payload.shownTo}${entry.payload.trial ? ', a trial' : ''}`;
+    case 'drive.write-done':
+      return `Written and read back: ${entry.payload.found}`;
+    case 'drive.write-failed':
+      return `Not written: ${entry.payload.why}`;
+    case 'trial.kept':
+      return `Trial value stays: ${entry.payload.reason}`;
+    case 'trend.kept':
+      return `Trend kept: ${entry.payload.names.join(', ')}, ${entry.payload.seconds.toFixed(0)} s`;
     case 'note.added':
       return entry.payload.text;
     case 'question.opened':

@@ -1,5 +1,6 @@
 'use client';
 import { Box, Text } from '@chakra-ui/react';
+import NextLink from 'next/link';
 import { useState } from 'react';
 import type { Person } from '@/core/logbook';
 import { greatestLimits, type Limits } from '@/core/make-safe';
@@ -85,6 +86,10 @@ export function SettingsPage({
         )}
         <KeptNote text={kept} />
         <DrivesList drives={drives} lead={lead} />
+        <Text mt="6">
+          <NextLink href="/settings/traces">Trace tables</NextLink>: causes of each alarm and what each check
+          tells of them.
+        </Text>
         <ConsequencesEditor table={consequences} lead={lead} />
       </Box>
     </>

@@ -1,0 +1,23 @@
+import type { Facts } from './facts';
+import { carriers } from './facts';
+
+const runs = ['run', 'run-forward', 'run-reverse', 'start-pulse', 'jog'] as const;
+
+/**
+ * Is run given from anywhere that is known, whether the unit follows it now or not?
+ * @returns where, as a sentence; null where none is given
+ */
+export function runGiven({
+  control,
+  values,
+  live,
+}: Pick<Facts, 'values' | 'live'> & {
+  control: Pick<Facts['control'], 'inputs' | 'parameters'>;
+}): string | null {
+  if (live.state === 'running' || live.state === 'stopping') return 'The drive is running.';
+  const wire = carriers({ control, values, live }).find(
+    (c) => runs.some((r) => r === c.carries) && c.on === true,
+  );
+  if (wire !== undefined) return `Run is given at ${wire.mark}.`;
+  return live.serial?.['run'] === true ? 'Run is given from the serial side.' : null;
+}
