@@ -15,6 +15,8 @@ const asException: Readonly<Record<Refused, Exception>> = {
 
 /** What holds unit and plant, and takes new ones. */
 export interface Holder {
+  /** What was in the box. */
+  box: { type: string; model: string };
   unit: Unit;
   plant: Plant;
 }

@@ -5,7 +5,7 @@
 import { createServer, type IncomingMessage, type Server } from 'node:http';
 import * as z from 'zod';
 import { conceptIds, type ConceptId } from '@/core/concepts';
-import { parameterFor, type Values } from '@/core/drive-words';
+import { meaningOf, parameterFor, type Values } from '@/core/drive-words';
 import type { Holder } from './memory';
 import { plantSchema, type Plant } from './plant';
 import { boxed } from './types';
@@ -94,8 +94,18 @@ export async function obey(holder: Holder, order: Order): Promise<void> {
   if (order.wait_s !== undefined) pass(holder, order.wait_s);
 }
 
-const stateOf = ({ unit, plant }: Holder) => ({
+const stateOf = ({ unit, plant, box }: Holder) => ({
   type: unit.settings.control.modbus.identification,
+  typeId: box.type,
+  model: box.model,
+  inputs: unit.settings.control.inputs.map(({ id, mark }) => ({
+    id,
+    mark,
+    does: String(
+      meaningOf(unit.settings.control, unit.settings.values, `input.${id}` as ConceptId) ?? 'none',
+    ),
+  })),
+  safeStop: unit.settings.control.safeStop !== null,
   plant,
   shows: shownBy(unit, plant),
   history: unit.history,

@@ -53,5 +53,9 @@ export async function boxed({
     bleeder_ohm: rated.bleederOhm,
     precharge_ohm: type.stage.prechargeOhm,
   };
-  return { plant: { ...plant, contacts }, unit: newUnit(settings, bank, plant.ambient_C) };
+  return {
+    box: { type: typeId, model },
+    plant: { ...plant, contacts },
+    unit: newUnit(settings, bank, plant.ambient_C),
+  };
 }

@@ -10,6 +10,9 @@ const minutes = z.number().min(0).max(2000);
 /** The names a table may bear: an alarm family, or a trouble without an alarm. */
 export const traceFamilies = [...alarmFamilies, ...troubles] as const;
 
+/** No power and no second reset before a dead measurement: of these nobody edits it away. */
+const neverResetTwice = ['desaturation', 'short-circuit', 'ground'] as const;
+
 const shape = z.strictObject({
   family: z.enum(traceFamilies),
   provenance: text,
@@ -56,13 +59,16 @@ const shape = z.strictObject({
 });
 
 /** A table as a shop edits it: names once each, and under every cause the chances of a check are one. */
-export const traceTableSchema: z.ZodType<TraceTable> = shape.superRefine(({ causes, checks }, ctx) => {
+export const traceTableSchema: z.ZodType<TraceTable> = shape.superRefine((table, ctx) => {
+  const { family, deadFirst, causes, checks } = table;
   const issue = (path: (string | number)[], message: string) =>
     ctx.addIssue({ code: 'custom', path, message });
   const once = (list: readonly { id: string }[], path: (string | number)[]) =>
     list.forEach((x, i) => {
       if (list.findIndex((y) => y.id === x.id) !== i) issue([...path, i, 'id'], `${x.id} is there twice`);
     });
+  if (!deadFirst && (neverResetTwice as readonly string[]).includes(family))
+    issue(['deadFirst'], 'after this alarm something is measured dead first; no shop may change that');
   once(causes, ['causes']);
   once(checks, ['checks']);
   checks.forEach(({ outcomes, read = [] }, i) => {

@@ -151,6 +151,9 @@ export function Board({
         <Text asChild color="benchSoft" minH="44px" display="inline-flex" alignItems="center">
           <NextLink href="/catalogue">Drive types</NextLink>
         </Text>
+        <Text asChild color="benchSoft" minH="44px" display="inline-flex" alignItems="center">
+          <NextLink href="/rig">Rig</NextLink>
+        </Text>
       </TopBar>
       <Box as="main" px={{ base: 3, md: 5 }} pb="8">
         <Box display="flex" alignItems="center" justifyContent="space-between" gap="4" mb="3" mt="1">

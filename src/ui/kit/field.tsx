@@ -123,7 +123,13 @@ export function Select({
   options,
   value,
   onChange,
-}: Framing & { options: readonly Option[]; value: string; onChange: (value: string) => void }) {
+  disabled = false,
+}: Framing & {
+  options: readonly Option[];
+  value: string;
+  onChange: (value: string) => void;
+  disabled?: boolean;
+}) {
   const id = useId();
   return (
     <Frame id={id} label={label} hint={hint} error={error}>
@@ -132,6 +138,7 @@ export function Select({
         {...boxed}
         borderColor="line"
         value={value}
+        disabled={disabled}
         aria-describedby={described(id, { label, hint, error })}
         onChange={(e) => onChange(e.target.value)}
       >

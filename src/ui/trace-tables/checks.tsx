@@ -90,6 +90,7 @@ export function Checks({
               <Select
                 label="Exposes one to"
                 value={k.hazard}
+                disabled={disabled}
                 onChange={(v) =>
                   change({ ...k, hazard: hazards.find((h) => h.value === v)?.value ?? k.hazard })
                 }

@@ -1,7 +1,15 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { JobState } from '@/core/logbook';
-import { skipped, traceFrom, type Check, type Hazard, type Skipped, type TraceTable } from '@/core/tracing';
+import {
+  skipped,
+  traceFrom,
+  type Check,
+  type Hazard,
+  type Said,
+  type Skipped,
+  type TraceTable,
+} from '@/core/tracing';
 import { Primary, Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';
 import { LongField } from '../kit/field';
@@ -79,8 +87,43 @@ function Asked({
   );
 }
 
+/** What the drive itself answers: taken with one touch each, never by itself. */
+function DriveAnswers({ said, take }: { said: readonly Said[]; take: (one: Said) => void }) {
+  return (
+    <Box as="section" aria-label="The drive says" borderLeft="5px solid" borderColor="focus" pl="3" mb="4">
+      <Text color="soft" mb="1">
+        The drive itself answers:
+      </Text>
+      <Box as="ul" listStyleType="none">
+        {said.map((one) => (
+          <Box as="li" key={one.check.id} mb="2">
+            <Text>
+              {one.check.what} <b>{one.check.outcomes.find((o) => o.id === one.outcome)?.words}</b>, by{' '}
+              {one.evidence}.
+            </Text>
+            <Secondary mt="1" onClick={() => take(one)}>
+              Take it
+            </Secondary>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
 /** From the alarm to its cause, a check at a time; any other check may be taken. */
-export function Tracer({ store, table, alarm }: { store: JobStore; table: TraceTable; alarm: string }) {
+export function Tracer({
+  store,
+  table,
+  alarm,
+  said,
+}: {
+  store: JobStore;
+  table: TraceTable;
+  alarm: string;
+  /** Checks that the drive answers itself. */
+  said: readonly Said[];
+}) {
   const [taken, setTaken] = useState<string | null>(null);
   const [how, setHow] = useState('');
   const { traced, causes } = store.state;
@@ -89,6 +132,7 @@ export function Tracer({ store, table, alarm }: { store: JobStore; table: TraceT
   const own = others.find((o) => o.check.id === taken);
   const asked = own?.check ?? next?.check;
   const [likeliest] = suspects;
+  const offered = said.filter((one) => !given.some((g) => g.check === one.check.id));
   const confirmed = causes.filter((c) => c.payload.family === table.family);
   const say = (check: Check) => (outcome: string, words: string) => {
     store.record('trace.answered', {
@@ -108,6 +152,17 @@ export function Tracer({ store, table, alarm }: { store: JobStore; table: TraceT
         <Caution grave title="No second reset">
           before something was measured dead.
         </Caution>
+      )}
+      {offered.length > 0 && (
+        <DriveAnswers
+          said={offered}
+          take={({ check, outcome, evidence }) =>
+            say(check)(
+              outcome,
+              `${check.what} ${check.outcomes.find((o) => o.id === outcome)?.words ?? outcome}, by ${evidence}`,
+            )
+          }
+        />
       )}
       {asked === undefined ? (
         <Text mb="3">No further check is worth its minutes. {likeliest?.remedy}</Text>

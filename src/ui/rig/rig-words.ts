@@ -1,0 +1,112 @@
+/** The rig of the simulated drive, as its server tells it. */
+export interface RigState {
+  type: { vendor: string; product: string; revision: string };
+  typeId: string;
+  model: string;
+  inputs: { id: string; mark: string; does: string }[];
+  safeStop: boolean;
+  plant: {
+    mains: { on: boolean; volts: number; lost: string | null };
+    contacts: Record<string, boolean>;
+    wiresOff: string[];
+    wiring: 'source' | 'sink';
+    supply24: { from: 'drive' | 'foreign'; on: boolean; returnTied: boolean };
+    safeStop: { channel1: boolean; channel2: boolean; returnTied: boolean };
+    AI1: number;
+    AI2: number;
+    knob_percent: number;
+    keypadRun: boolean;
+    serial: { talks: boolean; run: boolean; reverse: boolean; coastRelease: boolean; reference_Hz: number };
+    motor: { connected: boolean; lost: string | null };
+    load: { torque: number; inertia_s: number };
+    hidden: Record<string, boolean>;
+    ambient_C: number;
+    bus: { delay_ms: number; drop: number; garble: number; busy: number; silent: boolean };
+  };
+  shows: {
+    state?: string;
+    alarm?: string | null;
+    outputFrequency_Hz?: number;
+    reference_Hz?: number;
+    outputCurrent_A?: number;
+    busVolts?: number;
+    heatsink_C?: number;
+  };
+  shaft_Hz: number;
+}
+
+export interface Hidden {
+  name: string;
+  /** What it looks like from the display; the trainee gets no more. */
+  looks: string;
+  order: (rig: RigState) => unknown;
+}
+
+const withRun = (rig: RigState, more: Record<string, boolean> = {}) => {
+  const run = rig.inputs.find((i) => i.does === 'run' || i.does === 'run-forward')?.id ?? 'DI1';
+  return { ...rig.plant.contacts, [run]: true, ...more };
+};
+const carrying = (rig: RigState, ...functions: string[]): string | undefined =>
+  rig.inputs.find((i) => functions.includes(i.does))?.id;
+const free = (rig: RigState): string =>
+  [...rig.inputs].reverse().find((i) => !/^(run|run-forward|enable|interlock)$/.test(i.does))?.id ?? 'DI5';
+
+/** Faults to look for, each as orders to the rig. */
+export const hiddenFaults: readonly Hidden[] = [
+  {
+    name: 'interlock open, on another input',
+    looks: 'no alarm, does not run',
+    order: (rig) => {
+      const usual = carrying(rig, 'interlock', 'enable');
+      const moved = free(rig);
+      return {
+        set: {
+          ...(usual === undefined ? {} : { [`input.${usual}`]: 'none' }),
+          [`input.${moved}`]: 'interlock',
+        },
+        plant: { contacts: withRun(rig, { [moved]: false }) },
+      };
+    },
+  },
+  {
+    name: 'safe-stop return missing',
+    looks: 'safe stop open',
+    order: (rig) => ({ plant: { safeStop: { returnTied: false }, contacts: withRun(rig) } }),
+  },
+  {
+    name: 'coast from the serial side',
+    looks: 'no alarm, does not run',
+    order: (rig) => ({
+      set: { 'coast.source': 'either', 'run.serial-control': 'on' },
+      plant: { serial: { coastRelease: false }, contacts: withRun(rig) },
+    }),
+  },
+  {
+    name: 'reference at zero',
+    looks: 'run lamp on, shaft still',
+    order: (rig) => ({ plant: { AI1: 0, knob_percent: 0, contacts: withRun(rig) } }),
+  },
+  {
+    name: 'input phase lost',
+    looks: 'trips after some seconds',
+    order: (rig) => ({ plant: { mains: { lost: 'L2' }, contacts: withRun(rig) } }),
+  },
+  {
+    name: 'encoder asked for and not there',
+    looks: 'trips at once',
+    order: (rig) => ({ set: { 'control.mode': 'vector-encoder' }, plant: { contacts: withRun(rig) } }),
+  },
+  {
+    name: 'ground fault',
+    looks: 'trips at once',
+    order: (rig) => ({ plant: { hidden: { groundFault: true }, contacts: withRun(rig) } }),
+  },
+  {
+    name: 'short ramp on a heavy load',
+    looks: 'trips when it is stopped',
+    order: (rig) => ({
+      set: { 'ramp.down': 1, 'protect.overvoltage-control': 'off' },
+      plant: { AI1: 10, knob_percent: 100, load: { torque: 0.2, inertia_s: 4 }, contacts: withRun(rig) },
+    }),
+  },
+];

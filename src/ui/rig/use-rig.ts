@@ -1,0 +1,44 @@
+import { useCallback, useEffect, useState } from 'react';
+import type { RigState } from './rig-words';
+
+/** How often the rig is looked at, ms. */
+const look_ms = 500;
+
+/** The simulated drive's rig: its state, and a way to give it an order. */
+export function useRig() {
+  const [rig, setRig] = useState<RigState | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const ask = useCallback(async (order: unknown): Promise<boolean> => {
+    const answer = await fetch(
+      '/api/v1/rig',
+      order === null ? {} : { method: 'POST', body: JSON.stringify(order) },
+    ).catch(() => null);
+    if (answer === null) {
+      setTrouble('The server does not answer. What is shown is the last that came.');
+      return false;
+    }
+    const body = (await answer.json()) as RigState & { error?: string };
+    if (!answer.ok) {
+      setTrouble(body.error ?? 'The rig refuses.');
+      return false;
+    }
+    setRig(body);
+    // What the rig refused stays said until an order is taken.
+    if (order !== null) setTrouble(null);
+    return true;
+  }, []);
+  useEffect(() => {
+    let stopped = false;
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const look = async () => {
+      await ask(null);
+      if (!stopped) timer = setTimeout(() => void look(), look_ms);
+    };
+    timer = setTimeout(() => void look(), 0);
+    return () => {
+      stopped = true;
+      clearTimeout(timer);
+    };
+  }, [ask]);
+  return { rig, trouble, order: ask };
+}

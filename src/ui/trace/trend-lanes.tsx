@@ -1,0 +1,132 @@
+import { Box } from '@chakra-ui/react';
+import { bisector, curveStepAfter, extent, line, scaleLinear } from 'd3';
+import { useState } from 'react';
+import { PlainTable } from '../kit/plain-table';
+import { Why } from '../kit/why';
+import type { Series } from './trend-series';
+import type { Sample } from './use-trend';
+
+const width = 720;
+const lane = 84;
+const inset = { left: 58, right: 12, bottom: 30 };
+
+/** A lane's range: what came, with some air, and never nothing. */
+function rangeOf(values: readonly number[], unit: string): [number, number] {
+  if (unit === 'bit') return [-0.1, 1.1];
+  const [low = 0, high = 1] = extent(values) as [number | undefined, number | undefined];
+  const air = Math.max(0.05 * (high - low), 0.02 * Math.abs(high), 0.5);
+  return [low - air, high + air];
+}
+
+/** Values over one time axis, each in a lane with its own scale: units never share one. */
+export function TrendLanes({ samples, series }: { samples: readonly Sample[]; series: readonly Series[] }) {
+  const [hover, setHover] = useState<number | null>(null);
+  const first = samples[0]?.at_s ?? 0;
+  const last = samples[samples.length - 1]?.at_s ?? 1;
+  const height = series.length * lane + inset.bottom;
+  const x = scaleLinear([first, Math.max(last, first + 10)], [inset.left, width - inset.right]);
+  const nearest = bisector((s: Sample) => s.at_s).center;
+  const shown = hover === null ? samples[samples.length - 1] : samples[hover];
+  return (
+    <Box as="figure">
+      <svg
+        viewBox={`0 0 ${width} ${height}`}
+        style={{ width: '100%', display: 'block' }}
+        role="img"
+        aria-label={`${series.map((s) => s.name).join(', ')} over ${(last - first).toFixed(0)} seconds`}
+        onPointerMove={(e) => {
+          const box = e.currentTarget.getBoundingClientRect();
+          const at = x.invert(((e.clientX - box.left) / box.width) * width);
+          setHover(samples.length === 0 ? null : nearest(samples, at));
+        }}
+        onPointerLeave={() => setHover(null)}
+      >
+        {series.map((one, i) => {
+          const points = samples.flatMap((s) => {
+            const value = one.of(s.live);
+            return value === null ? [] : [{ at_s: s.at_s, value }];
+          });
+          const top = i * lane + 8;
+          const y = scaleLinear(
+            rangeOf(
+              points.map((p) => p.value),
+              one.unit,
+            ),
+            [top + lane - 18, top],
+          );
+          const path = line<{ at_s: number; value: number }>()
+            .x((p) => x(p.at_s))
+            .y((p) => y(p.value));
+          const now = shown === undefined ? null : one.of(shown.live);
+          return (
+            <g key={one.id}>
+              {(one.unit === 'bit' ? [0, 1] : y.ticks(3)).map((t) => (
+                <g key={t}>
+                  <line
+                    x1={inset.left}
+                    x2={width - inset.right}
+                    y1={y(t)}
+                    y2={y(t)}
+                    stroke="var(--chakra-colors-line)"
+                  />
+                  <text
+                    x={inset.left - 6}
+                    y={y(t) + 4}
+                    textAnchor="end"
+                    fontSize="11"
+                    fill="var(--chakra-colors-soft)"
+                    style={{ fontFamily: "'IBM Plex Mono'" }}
+                  >
+                    {t}
+                  </text>
+                </g>
+              ))}
+              <path
+                d={(one.unit === 'bit' ? path.curve(curveStepAfter) : path)(points) ?? ''}
+                fill="none"
+                stroke="var(--chakra-colors-ink)"
+                strokeWidth="2"
+              />
+              <text x={inset.left + 6} y={top + 11} fontSize="13" fill="var(--chakra-colors-ink)">
+                {one.name}
+                {one.unit === 'bit' || one.unit === '' ? '' : `, ${one.unit}`}
+                {now === null ? '' : `: ${Number(now.toFixed(2))}`}
+              </text>
+            </g>
+          );
+        })}
+        {shown !== undefined && hover !== null && (
+          <line
+            x1={x(shown.at_s)}
+            x2={x(shown.at_s)}
+            y1={4}
+            y2={height - inset.bottom}
+            stroke="var(--chakra-colors-focus)"
+          />
+        )}
+        <g fontSize="11.5" fill="var(--chakra-colors-soft)" style={{ fontFamily: "'IBM Plex Mono'" }}>
+          {x.ticks(8).map((t) => (
+            <text key={t} x={x(t)} y={height - 14} textAnchor="middle">
+              {t}
+            </text>
+          ))}
+          <text x={width - inset.right} y={height - 1} textAnchor="end">
+            seconds
+          </text>
+        </g>
+      </svg>
+      <Why label="table">
+        <PlainTable heads={['s', ...series.map((s) => (s.unit === '' ? s.name : `${s.name}, ${s.unit}`))]}>
+          {samples.slice(-20).map((s) => (
+            <tr key={s.at_s}>
+              <td>{s.at_s.toFixed(1)}</td>
+              {series.map((one) => (
+                <td key={one.id}>{one.of(s.live) ?? ''}</td>
+              ))}
+            </tr>
+          ))}
+        </PlainTable>
+      </Why>
+    </Box>
+  );
+}
