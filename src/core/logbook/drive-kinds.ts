@@ -33,6 +33,8 @@ export const driveKinds = {
     cause: short.min(1),
     name: short.min(1),
     how: long.min(1),
+    remedy: z.string().trim().max(300).optional(),
+    watch: short.optional(),
   }),
   /** A 24 V loop walked with the meter. */
   'loop.checked': z.strictObject({

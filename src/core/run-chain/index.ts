@@ -10,6 +10,7 @@ export { chainWords } from './words';
 export { runGiven } from './run-given';
 
 export {
+  functionWords,
   linkIds,
   type ChainControl,
   type Evidence,

@@ -12,6 +12,9 @@ import { devicesOf, moduleVerdict } from '../module-test';
 import { proofSteps, sourceWords, type Limits } from '../make-safe';
 import { bareNameOf, conclude, faultWords, type Diagnosis, type PositionState } from '../static-diagnosis';
 import { probeKey, type Value } from '../power-stage';
+import { changesMade, tracePaths, type TracePath } from './trace-lines';
+
+export type { TracePath } from './trace-lines';
 
 export interface SheetReading {
   red: string;
@@ -50,6 +53,9 @@ export interface Sheet {
     devices: { name: string; verdict: string; why: string }[];
   }[];
   unseen: string[];
+  traces: TracePath[];
+  /** Jumpers, values written to the drive, loops walked. */
+  changes: string[];
   questions: { text: string; answer: string | null }[];
   remarks: string[];
   signature: { name: string; role: string; at: string } | null;
@@ -256,6 +262,8 @@ export function sheetOf(state: JobState, diagnosis: Diagnosis, limits: Limits): 
         ? []
         : diagnosis.unseen.map((f) => `with the probes taken: whether the ${faultWords(f, stage)}`)),
     ],
+    traces: tracePaths(state),
+    changes: changesMade(state),
     questions: state.questions.map(({ text, answer }) => ({ text, answer })),
     remarks: [
       ...diagnosis.conditions.map((c) => c.advice),

@@ -106,3 +106,64 @@ describe('the static-test sheet', () => {
     expect(sheetOf(voided, diagnosis, greatestLimits).voided[0]?.why).toMatch(/Identify the drive first/);
   });
 });
+
+describe('traces on the sheet', () => {
+  const by = { id: 'i', name: 'Ines Tarrow', role: 'technician' as const };
+  const made = { v: 1, id: 'x', jobId: 'j', at: '2026-11-20T13:00:00Z', by };
+  const answered = (check: string, words: string) => ({
+    ...made,
+    kind: 'trace.answered' as const,
+    payload: { family: 'ground', check, outcome: 'yes', words },
+  });
+  const jumper = {
+    form: 'jumper' as const,
+    where: 'X3',
+    guards: 'process' as const,
+    plant: 'existing' as const,
+    landed: 'yes' as const,
+    motorConnected: true,
+    reason: 'level switch ordered',
+    approver: 'A. Fenn',
+    removeBy: '2026-11-27',
+    id: 'j1',
+    by,
+    removed: null,
+  };
+  const traced: JobState = {
+    ...state,
+    traced: [answered('whole', 'Insulation of both: low'), answered('motor', 'Motor alone: low')],
+    causes: [
+      {
+        ...made,
+        kind: 'trace.confirmed',
+        payload: {
+          family: 'ground',
+          cause: 'motor',
+          name: 'the motor winding leaks to earth',
+          how: 'motor off: runs; motor on: trips',
+          watch: 'water in the terminal box',
+        },
+      },
+    ],
+    registers: { ...emptyJob.registers, jumpers: [jumper] },
+  };
+  const sheet = sheetOf(traced, diagnosis, greatestLimits);
+
+  it('are a path, with the cause, how it was shown and what to watch', () => {
+    expect(sheet.traces).toEqual([
+      {
+        trouble: 'ground fault',
+        steps: ['Insulation of both: low', 'Motor alone: low'],
+        causes: [
+          'the motor winding leaks to earth, shown by: motor off: runs; motor on: trips Watch: water in the terminal box',
+        ],
+      },
+    ]);
+  });
+
+  it('stand beside jumpers that are still in', () => {
+    expect(sheet.changes).toEqual([
+      'X3: temporary jumper, level switch ordered; accepted by A. Fenn; STILL IN, comes out by 2026-11-27',
+    ]);
+  });
+});

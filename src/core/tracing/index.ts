@@ -30,6 +30,13 @@ export interface Trace {
 const similar = 1.25;
 const isDead = ({ hazard }: Check): boolean => hazard === 'none' || hazard === 'dead';
 
+/** Was something measured dead, with an outcome? */
+export const measuredDead = (table: TraceTable, answers: readonly Answer[]): boolean =>
+  answers.some(
+    ({ check, outcome }) =>
+      !skipped.includes(outcome as Skipped) && table.checks.find((c) => c.id === check)?.hazard === 'dead',
+  );
+
 /**
  * Where a trace stands and what to check next.
  * @param answers outcomes by check, or why there is none; a check that was skipped is not offered again
@@ -40,13 +47,10 @@ export function traceFrom(table: TraceTable, answers: readonly Answer[]): Trace 
     .map((cause, i) => ({ ...cause, probability: chances[i] ?? 0 }))
     .sort((a, b) => b.probability - a.probability);
   const without = tryingMinutes(table, chances);
-  const measuredDead = answers.some(
-    ({ check, outcome }) =>
-      !skipped.includes(outcome as Skipped) && table.checks.find((c) => c.id === check)?.hazard === 'dead',
-  );
+  const powered = measuredDead(table, answers);
   const left = table.checks
     .filter((c) => !answers.some((a) => a.check === c.id))
-    .filter((c) => !table.deadFirst || measuredDead || isDead(c))
+    .filter((c) => !table.deadFirst || powered || isDead(c))
     .map((check) => ({ check, saves_min: without - minutesWith(table, chances, check) }))
     .sort((a, b) => b.saves_min - a.saves_min);
   const [best] = left;

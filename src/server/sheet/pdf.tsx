@@ -198,6 +198,25 @@ function SheetDocument({ sheet, paper }: { sheet: Sheet; paper: 'A4' | 'LETTER' 
             <Text key={u}>– {u}</Text>
           ))}
         </Section>
+        {sheet.traces.map((t) => (
+          <Section key={t.trouble} title={`Traced: ${t.trouble}`}>
+            {t.steps.map((s, i) => (
+              <Text key={s}>
+                {i + 1}. {s}
+              </Text>
+            ))}
+            {t.causes.map((c) => (
+              <Text key={c}>Cause: {c}</Text>
+            ))}
+          </Section>
+        ))}
+        {sheet.changes.length > 0 && (
+          <Section title="Bridged, written, walked">
+            {sheet.changes.map((c, i) => (
+              <Text key={i}>– {c}</Text>
+            ))}
+          </Section>
+        )}
         {sheet.questions.length > 0 && (
           <Section title="Questions">
             {sheet.questions.map((q) => (

@@ -1,6 +1,7 @@
 'use client';
 import { Box, Text } from '@chakra-ui/react';
 import NextLink from 'next/link';
+import { holdsSignature } from '@/core/logbook';
 import { conclude } from '@/core/static-diagnosis';
 import type { DiagnosisState } from '../bench/use-diagnosis';
 import { Primary, Secondary } from '../kit/buttons';
@@ -30,7 +31,8 @@ export function HandOverFace({
   diagnosis,
   goTo,
 }: FaceProps & { diagnosis: DiagnosisState }) {
-  const { drive, readings, signed, questions } = store.state;
+  const { drive, readings, signed, questions, registers, traced } = store.state;
+  const held = holdsSignature(registers);
   const result = diagnosis.diagnosis;
   const said = drive === null || result === null ? null : conclude(result, drive.stage);
   const open = questions.filter((q) => q.answer === null);
@@ -62,9 +64,14 @@ export function HandOverFace({
               {open.length} open {open.length === 1 ? 'question goes' : 'questions go'} on the sheet.
             </Text>
           )}
+          {held !== null && (
+            <Text mb="2" color="failed" fontWeight="500">
+              {held}
+            </Text>
+          )}
           {signed === null ? (
             <Primary
-              disabled={apprentice || waiting}
+              disabled={apprentice || waiting || held !== null}
               onClick={() =>
                 store.record('sheet.signed', {
                   verdict: result.verdict,
@@ -88,7 +95,7 @@ export function HandOverFace({
           )}
         </Section>
       )}
-      {readings.length > 0 && (
+      {(readings.length > 0 || traced.length > 0) && (
         <Section title="Take it along">
           <Box display="flex" gap="2" flexWrap="wrap">
             <Secondary asChild>

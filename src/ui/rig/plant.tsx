@@ -1,4 +1,6 @@
 import { Text } from '@chakra-ui/react';
+import type { InputFunction } from '@/core/concepts';
+import { functionWords } from '@/core/run-chain';
 import { FieldGrid } from '../kit/face';
 import { Choice, Select } from '../kit/field';
 import { Dial, Row, Switch } from './switches';
@@ -30,7 +32,7 @@ export function Plant({ rig, set }: { rig: RigState; set: (changes: unknown) => 
         {inputs.map(({ id, mark, does }) => (
           <Switch
             key={id}
-            label={`${mark} ${does}`}
+            label={`${mark}, ${functionWords[does as InputFunction] ?? does}`}
             words={['closed', 'open']}
             on={plant.contacts[id] === true}
             turn={(on) => set({ contacts: { ...plant.contacts, [id]: on } })}
@@ -59,7 +61,7 @@ export function Plant({ rig, set }: { rig: RigState; set: (changes: unknown) => 
           />
         ))}
       </Row>
-      <FieldGrid>
+      <FieldGrid min="300px">
         <Choice
           label="Contacts switch"
           value={plant.wiring}
@@ -131,8 +133,8 @@ export function Plant({ rig, set }: { rig: RigState; set: (changes: unknown) => 
           options={phases(['U', 'V', 'W'])}
         />
         <Dial label="Mains" unit="V" value={mains.volts} set={(volts) => set({ mains: { volts } })} />
-        <Dial label="Analog 1" unit="V, mA" value={plant.AI1} set={(AI1) => set({ AI1 })} />
-        <Dial label="Analog 2" unit="V, mA" value={plant.AI2} set={(AI2) => set({ AI2 })} />
+        <Dial label="Analog 1" unit="V" value={plant.AI1} set={(AI1) => set({ AI1 })} />
+        <Dial label="Analog 2" unit="V" value={plant.AI2} set={(AI2) => set({ AI2 })} />
         <Dial
           label="Knob"
           unit="%"

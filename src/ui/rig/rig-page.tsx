@@ -27,7 +27,8 @@ function Shows({ rig }: { rig: RigState }) {
   return (
     <Box as="section" aria-label="The drive shows" bg="paper" px="4" py="3" mb="5">
       <Text fontFamily="heading" fontWeight="600" fontSize="1.5rem">
-        {rig.type.vendor} {rig.type.product}: {(shows.alarm ?? null) === null ? shows.state : `trip ${shows.alarm}`}
+        {rig.type.vendor} {rig.type.product}:{' '}
+        {(shows.alarm ?? null) === null ? shows.state : `trip ${shows.alarm}`}
       </Text>
       <Box display="flex" flexWrap="wrap" columnGap="6" rowGap="2" mt="2">
         {figures.map(([name, figure]) => (

@@ -201,6 +201,27 @@ export function SheetPage({
             ))}
           </Box>
         </Part>
+        {sheet.traces.map((t) => (
+          <Part key={t.trouble} title={`Traced: ${t.trouble}`}>
+            <Box as="ol" pl="5" listStyleType="decimal">
+              {t.steps.map((s) => (
+                <li key={s}>{s}</li>
+              ))}
+            </Box>
+            {t.causes.map((c) => (
+              <Text key={c} fontWeight="500">
+                {c}
+              </Text>
+            ))}
+          </Part>
+        ))}
+        {sheet.changes.length > 0 && (
+          <Part title="Bridged, written, walked">
+            {sheet.changes.map((c) => (
+              <Text key={c}>{c}</Text>
+            ))}
+          </Part>
+        )}
         {sheet.questions.length > 0 && (
           <Part title="Questions">
             {sheet.questions.map((q) => (

@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import type { Cause } from '@/core/tracing';
 import { Secondary } from '../kit/buttons';
 import { Section } from '../kit/face';
-import { Field } from '../kit/field';
+import { Field, LongField } from '../kit/field';
 import { numberFrom } from '../kit/number-from';
 
 /** What may be behind it, how often, and what its cure takes. */
@@ -34,14 +34,16 @@ export function Causes({
             gridTemplateColumns={{ base: '1fr', md: '2fr 2fr 110px 130px auto' }}
             alignItems="end"
           >
-            <Field
+            <LongField
               label="Cause"
+              rows={2}
               value={c.name}
               disabled={disabled}
               onChange={(e) => change({ ...c, name: e.target.value })}
             />
-            <Field
+            <LongField
               label="Remedy"
+              rows={2}
               value={c.remedy}
               disabled={disabled}
               onChange={(e) => change({ ...c, remedy: e.target.value })}

@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Control } from '@/core/catalogue';
 import type { JobStore } from '../job/use-job';
@@ -28,9 +28,6 @@ export function LoopPanel({
   if (terminal === undefined) return null;
   return (
     <Box mb="5">
-      <Text fontFamily="heading" fontWeight="600" fontSize="1.15rem" mb="2">
-        24 V loops
-      </Text>
       <Box display="flex" gap="2" flexWrap="wrap" mb="3">
         <Secondary aria-expanded={open} onClick={() => setOpen(!open)}>
           Walk a loop

@@ -97,10 +97,7 @@ export function SeenForm({
   };
   const error = (of: 'bus' | 'reference' | 'value') => (trouble?.of === of ? trouble.words : undefined);
   return (
-    <Box as="section" aria-label="Off the display" borderTop="1px solid" borderColor="line" pt="3">
-      <Text fontFamily="heading" fontWeight="600" fontSize="1.1rem" mb="2">
-        Off the display
-      </Text>
+    <Box as="section" aria-label="Off the display">
       <FieldGrid>
         <Select
           label="State"

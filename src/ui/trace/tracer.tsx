@@ -12,7 +12,7 @@ import {
 } from '@/core/tracing';
 import { Primary, Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';
-import { LongField } from '../kit/field';
+import { Field, LongField } from '../kit/field';
 import { Why } from '../kit/why';
 import type { JobStore } from '../job/use-job';
 
@@ -126,6 +126,7 @@ export function Tracer({
 }) {
   const [taken, setTaken] = useState<string | null>(null);
   const [how, setHow] = useState('');
+  const [watch, setWatch] = useState('');
   const { traced, causes } = store.state;
   const given = answersOf(traced, table.family);
   const { causes: suspects, next, others } = traceFrom(table, given);
@@ -201,9 +202,16 @@ export function Tracer({
         <Box maxW="560px">
           <LongField
             label={`Confirmed: ${likeliest.name}`}
-            hint="How it was made and broken, once each. Remedy and what to watch go on the report."
+            hint="How it was made and broken, once each."
             value={how}
             onChange={(e) => setHow(e.target.value)}
+          />
+          <Text my="2">Remedy: {likeliest.remedy}</Text>
+          <Field
+            label="What to watch afterwards"
+            value={watch}
+            maxLength={200}
+            onChange={(e) => setWatch(e.target.value)}
           />
           <Secondary
             mt="2"
@@ -214,8 +222,11 @@ export function Tracer({
                 cause: likeliest.id,
                 name: likeliest.name,
                 how: how.trim(),
+                remedy: likeliest.remedy,
+                ...(watch.trim() === '' ? {} : { watch: watch.trim() }),
               });
               setHow('');
+              setWatch('');
             }}
           >
             Keep this cause
@@ -224,7 +235,8 @@ export function Tracer({
       )}
       {confirmed.map((c) => (
         <Text key={c.id} mt="2">
-          <b>{c.payload.name}.</b> {c.payload.how}
+          <b>{c.payload.name}.</b> {c.payload.how} {c.payload.remedy}{' '}
+          {c.payload.watch !== undefined && `Watch: ${c.payload.watch}`}
         </Text>
       ))}
     </Box>

@@ -1,22 +1,20 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { Live } from '@/core/drive-words';
 import type { JobStore } from '../job/use-job';
 import { Primary, Secondary } from '../kit/buttons';
 import { TrendLanes } from './trend-lanes';
 import { mostSeries, seriesOf } from './trend-series';
-import { useTrend, type Sample } from './use-trend';
+import type { Sample, useTrend } from './use-trend';
 
 /** Live values over time: up to eight, held still when wanted, kept as an entry when asked. */
 export function Trend({
   store,
   terminals,
-  live,
+  trend,
 }: {
   store: JobStore;
   terminals: readonly { id: string; mark: string }[];
-  /** As it comes over the link; null while nothing is watched. */
-  live: Live | null;
+  trend: ReturnType<typeof useTrend>;
 }) {
   const all = seriesOf(terminals);
   const [chosen, setChosen] = useState<readonly string[]>([
@@ -26,7 +24,7 @@ export function Trend({
   ]);
   const [held, setHeld] = useState<readonly Sample[] | null>(null);
   const [said, setSaid] = useState<{ kept: boolean; words: string } | null>(null);
-  const { samples, startedAt, clear } = useTrend(live);
+  const { samples, startedAt, clear } = trend;
   const shown = held ?? samples;
   const series = all.filter((s) => chosen.includes(s.id));
   const keep = async () => {
@@ -46,9 +44,6 @@ export function Trend({
   };
   return (
     <Box as="section" aria-label="Trend" mb="5">
-      <Text fontFamily="heading" fontWeight="600" fontSize="1.15rem" mb="2">
-        Trend
-      </Text>
       <Box role="group" aria-label="Values" display="flex" gap="2" flexWrap="wrap" mb="3">
         {all.map((s) => {
           const on = chosen.includes(s.id);

@@ -116,14 +116,12 @@ export function Trials({
 }) {
   const [wish, setWish] = useState<WriteWish | null>(null);
   const [any, setAny] = useState(false);
+  const [refusals, setRefusals] = useState(0);
   const { writing, trouble, note, write } = useWrite(store, target, typeId);
   const ideas = trialsFor({ control, rating, values }, family === undefined ? { link } : { link, family });
   const ready = target !== null && Object.keys(values).length > 0;
   return (
     <Box as="section" aria-label="Trials" mb="5">
-      <Text fontFamily="heading" fontWeight="600" fontSize="1.15rem" mb="1">
-        Trials
-      </Text>
       {!ready && (
         <Text color="soft">
           A trial writes to the drive: look for drives and read out first. Without a link, change the entry at
@@ -132,11 +130,12 @@ export function Trials({
       )}
       {wish !== null && (
         <ConfirmWrite
-          key={`${wish.parameter.number} ${wish.to}`}
+          // After a refusal both questions are asked again: one of them may have been answered wrongly.
+          key={`${wish.parameter.number} ${wish.to} ${refusals}`}
           wish={wish}
           writing={writing}
           cancel={() => setWish(null)}
-          go={() => void write(wish).then((took) => took && setWish(null))}
+          go={() => void write(wish).then((took) => (took ? setWish(null) : setRefusals((n) => n + 1)))}
         />
       )}
       {trouble !== null && (

@@ -1,0 +1,239 @@
+/** Trials over the link: asked for in the log, confirmed, read back, put back; and what is refused. */
+import { expect, test, type Page } from '@playwright/test';
+import { choosePerson, entry, ines, openJob, pip, visit, watchConsole, winch } from './demo';
+import { order, winchReady } from './rig';
+import { contacts, panel, readOut, says } from './trace';
+
+const stopped = { ...contacts, DI1: false };
+const tracer = (page: Page) => page.getByRole('region', { name: 'Tracer' });
+
+/** A job of its own on the winch's drive. */
+async function winchJob(page: Page, machine: string): Promise<string> {
+  const { request } = page;
+  const { entries } = (await (await request.get(`/api/v1/jobs/${winch}/entries`)).json()) as {
+    entries: { kind: string; payload: unknown }[];
+  };
+  const job = await openJob(request, machine);
+  const drive = entry(job, 'identify.drive', entries.find((e) => e.kind === 'identify.drive')?.payload);
+  expect((await request.post(`/api/v1/jobs/${job}/entries`, { data: { entries: [drive] } })).ok()).toBe(true);
+  return job;
+}
+
+async function confirm(page: Page): Promise<void> {
+  const form = page.getByRole('region', { name: 'Write to the drive' });
+  const go = form.getByRole('button', { name: 'Write and read back' });
+  await expect(form.getByRole('note')).toContainText('may start');
+  await expect(go).toBeDisabled();
+  await form.getByRole('checkbox', { name: /run input is open/ }).check();
+  await expect(go).toBeDisabled();
+  await form.getByRole('checkbox', { name: /People are clear/ }).check();
+  await go.click();
+}
+const trials = (page: Page) => page.getByRole('region', { name: 'Trials' });
+
+test.beforeEach(async ({ page }) => {
+  await choosePerson(page, ines);
+  await winchReady(page.request);
+});
+
+test('an encoder that is asked for and not there: found, shown by a trial, put back', async ({ page }) => {
+  const errors = watchConsole(page);
+  const job = await winchJob(page, 'A winch with feedback');
+  await order(page.request, { set: { 'control.mode': 'vector-encoder' }, plant: { contacts }, wait_s: 2 });
+  await readOut(page, job);
+  await says(page, /No trip: open\..*encoder lost/);
+  const own = tracer(page).getByRole('region', { name: 'The drive says' });
+  await expect(own).toContainText('1-07 Control mode: vector, encoder');
+  await own.getByRole('button', { name: 'Take it' }).click();
+  const fitted = tracer(page).getByRole('button', { name: /^Look at the motor and into the unit/ });
+  if ((await fitted.count()) > 0) await fitted.click();
+  await tracer(page).getByRole('button', { name: 'none fitted' }).click();
+  const suspects = tracer(page).getByRole('list', { name: 'Suspects' }).getByRole('listitem');
+  await expect(suspects.first()).toContainText('feedback is selected and no encoder is fitted');
+
+  await panel(page, 'Trials');
+  await trials(page).getByRole('button', { name: 'Try 1-07 Control mode: vector' }).click();
+  // Run is still given: the server looks at the drive and refuses.
+  await confirm(page);
+  await expect(trials(page).getByRole('alert')).toContainText('Run is given at X1');
+  await order(page.request, { plant: { contacts: { ...stopped, DI4: true } }, wait_s: 1 });
+  await confirm(page);
+  await expect(trials(page)).toContainText('1-07 Control mode is vector, read back');
+  await order(page.request, { plant: { contacts: { ...stopped, DI4: false } }, wait_s: 1 });
+  await order(page.request, { plant: { contacts }, wait_s: 8 });
+  await page.getByRole('button', { name: 'Watch live' }).click();
+  await says(page, /Nothing holds it\./);
+
+  await order(page.request, { plant: { contacts: stopped }, wait_s: 8 });
+  await trials(page).getByRole('button', { name: 'Put vector, encoder back' }).click();
+  await confirm(page);
+  await expect(trials(page)).toContainText('1-07 Control mode is vector, encoder, read back');
+  await expect(trials(page).getByRole('list', { name: 'Trials in the drive' })).toHaveCount(0);
+  expect(errors).toEqual([]);
+});
+
+test('a locked entry is opened with the code of the catalogue and shut again', async ({ page }) => {
+  const job = await winchJob(page, 'A winch with a lock');
+  await order(page.request, { plant: { contacts: stopped }, wait_s: 1 });
+  await readOut(page, job);
+  await panel(page, 'Trials');
+  await trials(page).getByRole('button', { name: 'Write another entry' }).click();
+  await trials(page).getByRole('combobox', { name: 'Entry' }).selectOption('3-05');
+  await trials(page).getByRole('combobox', { name: 'New value' }).selectOption({ label: 'motor frequency' });
+  await trials(page).getByRole('button', { name: 'Look at it before it is written' }).click();
+  await confirm(page);
+  await expect(trials(page)).toContainText('3-05 Ramps count to is motor frequency, read back');
+  // A value out of range never leaves the page.
+  await trials(page).getByRole('combobox', { name: 'Entry' }).selectOption('3-02');
+  await trials(page).getByRole('textbox', { name: 'New value' }).fill('6000');
+  await trials(page).getByRole('button', { name: 'Look at it before it is written' }).click();
+  await expect(trials(page).getByText('From 0.1 to 600 s.')).toBeVisible();
+});
+
+test('the link breaks while writing: the log says that it was tried, and that nobody knows', async ({
+  page,
+}) => {
+  const job = await winchJob(page, 'A winch with a bad plug');
+  await order(page.request, { plant: { contacts: stopped }, wait_s: 1 });
+  await readOut(page, job);
+  await panel(page, 'Trials');
+  await trials(page).getByRole('button', { name: 'Write another entry' }).click();
+  await trials(page).getByRole('combobox', { name: 'Entry' }).selectOption('3-02');
+  await trials(page).getByRole('textbox', { name: 'New value' }).fill('8');
+  await trials(page).getByRole('button', { name: 'Look at it before it is written' }).click();
+  await order(page.request, { plant: { bus: { silent: true } } });
+  await confirm(page);
+  await expect(trials(page).getByRole('alert')).toContainText('does not answer', { timeout: 20_000 });
+  await order(page.request, { plant: { bus: { silent: false } } });
+  const { entries } = (await (await page.request.get(`/api/v1/jobs/${job}/entries`)).json()) as {
+    entries: { kind: string; payload: Record<string, unknown> }[];
+  };
+  expect(entries.map((e) => e.kind).slice(-2)).toEqual(['drive.write-asked', 'drive.write-failed']);
+  // It was never sent: the drive did not answer the look before it.
+  expect(entries.at(-1)?.payload['certain']).toBe(true);
+});
+
+test('what the server refuses to write', async ({ page }) => {
+  const { request } = page;
+  await order(request, { plant: { contacts: stopped }, wait_s: 1 });
+  const { found } = (await (await request.get('/api/v1/drives')).json()) as { found: { target: string }[] };
+  const right = {
+    target: found[0]?.target ?? '',
+    typeId: 'whimbrel-w4',
+    number: '3-02',
+    from: 5,
+    to: 8,
+    confirmed: true,
+  };
+  const refusal = async (differs: Record<string, unknown>) => {
+    const answer = await request.post('/api/v1/drives/write', { data: { ...right, ...differs } });
+    return [answer.status(), ((await answer.json()) as { error: string }).error] as const;
+  };
+  expect(await refusal({ from: 3 })).toEqual([409, expect.stringContaining('read out again')]);
+  expect(await refusal({ confirmed: false })).toEqual([422, expect.any(String)]);
+  expect(await refusal({ typeId: 'knot-k3', number: 'A-03', from: 20 })).toEqual([
+    409,
+    expect.stringContaining('Another drive answers'),
+  ]);
+  expect(await refusal({ number: '99-99' })).toEqual([422, expect.stringContaining('no entry')]);
+  expect(await refusal({ number: '1-10', from: 0, to: 1 })).toEqual([
+    422,
+    expect.stringContaining('read only'),
+  ]);
+  expect(await refusal({ number: '4-07', from: 2, to: 9 })).toEqual([
+    422,
+    expect.stringContaining('no choice'),
+  ]);
+  expect(await refusal({ to: 6000 })).toEqual([502, expect.stringContaining('out of its range')]);
+  expect(await refusal({ number: '1-14', from: 0, to: 1 })).toEqual([
+    409,
+    expect.stringContaining('not there'),
+  ]);
+  await choosePerson(page, pip);
+  expect((await refusal({}))[0]).toBe(403);
+});
+
+test('a loop is walked, a jumper stands in the register and holds the signature', async ({ page }) => {
+  const job = await winchJob(page, 'A winch with a loop');
+  await visit(page, `/jobs/${job}/trace`);
+  await panel(page, '24 V loops');
+  await page.getByRole('button', { name: 'Walk a loop' }).click();
+  const walk = page.getByRole('region', { name: 'Loop check' });
+  await page.getByRole('combobox', { name: 'Input', exact: true }).selectOption({ label: 'X3' });
+  await walk.getByRole('textbox', { name: 'Contacts on the way' }).fill('S1, K3');
+  await walk.getByRole('textbox', { name: 'after S1' }).fill('24,0');
+  await expect(walk.getByRole('status')).toContainText('measure halfway');
+  await walk.getByRole('textbox', { name: 'after K3' }).fill('0.2');
+  await expect(walk.getByRole('status')).toContainText('Open: K3');
+  await walk.getByRole('button', { name: 'Keep this walk' }).click();
+  await expect(page.getByText('Walk of X3 kept.')).toBeVisible();
+
+  await page.getByRole('button', { name: 'Temporary jumper' }).click();
+  const form = page.getByRole('region', { name: 'Before a remedy' });
+  await form.getByRole('radio', { name: 'existing' }).check();
+  await form
+    .getByRole('group', { name: /wire landed at X3/ })
+    .getByRole('radio', { name: 'yes' })
+    .check();
+  await form.getByRole('textbox', { name: 'Number on it' }).fill('114');
+  await expect(form).toContainText('Ask why the voltage is missing');
+  await form.getByRole('combobox', { name: 'What does the loop watch over?' }).selectOption('guard');
+  await form
+    .getByRole('group', { name: 'Is a motor connected?' })
+    .getByRole('radio', { name: 'yes' })
+    .check();
+  await expect(form.getByRole('note')).toContainText('never jumpered');
+  await expect(form.getByRole('button', { name: 'Enter it in the register' })).toHaveCount(0);
+  await form
+    .getByRole('combobox', { name: 'What does the loop watch over?' })
+    .selectOption('level-or-pressure');
+  await form.getByRole('button', { name: 'Enter it in the register' }).click();
+  await expect(form.getByRole('alert')).toContainText('who accepts the risk');
+  await form.getByRole('textbox', { name: 'Reason' }).fill('level switch ordered');
+  await form.getByRole('textbox', { name: 'Who accepts the risk' }).fill('A. Fenn, works manager');
+  await form.getByRole('button', { name: 'Enter it in the register' }).click();
+
+  const register = page.getByRole('region', { name: 'Temporary jumpers' });
+  await expect(register).toContainText('The job cannot be signed off before.');
+  // Whoever signs all the same signs nothing: the log says why.
+  const signed = entry(job, 'sheet.signed', { verdict: 'doubtful', headline: 'x', detail: '', seq: 0 });
+  await page.request.post(`/api/v1/jobs/${job}/entries`, { data: { entries: [signed] } });
+  await expect(page.getByRole('region', { name: 'Kept' })).toContainText(
+    'A temporary jumper is still in: X3',
+  );
+  await register.getByRole('button', { name: 'It is out…' }).click();
+  await register.getByRole('textbox', { name: 'How it was proven out' }).fill('K3 opened: X3 goes off');
+  await register.getByRole('button', { name: 'Strike it from the register' }).click();
+  await expect(register).toContainText('Out: K3 opened: X3 goes off');
+  await page.reload();
+  await expect(register).toContainText('Out: K3 opened: X3 goes off');
+});
+
+test('a trend is watched, held still and kept', async ({ page }) => {
+  const job = await winchJob(page, 'A winch over time');
+  await order(page.request, { plant: { contacts: stopped }, wait_s: 1 });
+  await readOut(page, job);
+  await panel(page, 'Trend');
+  const trend = page.getByRole('region', { name: 'Trend' });
+  await expect(trend).toContainText('Nothing yet');
+  await page.getByRole('button', { name: 'Watch live' }).click();
+  await order(page.request, { plant: { contacts } });
+  await trend.getByRole('button', { name: 'X1', exact: true }).click();
+  const chart = trend.getByRole('img', { name: /Output, Current, Bus, X1 over [2-9] seconds/ });
+  await expect(chart).toBeVisible({ timeout: 15_000 });
+  await trend.getByRole('button', { name: 'Hold still' }).click();
+  const still = await chart.getAttribute('aria-label');
+  await page.waitForTimeout(1200);
+  expect(await chart.getAttribute('aria-label')).toBe(still);
+  await trend.getByText('table', { exact: true }).click();
+  await expect(trend.getByRole('columnheader', { name: 'Bus, V' })).toBeVisible();
+  await trend.getByRole('button', { name: 'Keep this trend' }).click();
+  await expect(trend.getByRole('status')).toContainText('Trend kept');
+  const { entries } = (await (await page.request.get(`/api/v1/jobs/${job}/entries`)).json()) as {
+    entries: { kind: string; payload: { sha256?: string } }[];
+  };
+  const kept = entries.find((e) => e.kind === 'trend.kept')?.payload.sha256;
+  const blob = await (await page.request.get(`/api/v1/blobs/${kept}`)).json();
+  expect(blob).toMatchObject({ names: ['Output, Hz', 'Current, A', 'Bus, V', 'X1, bit'] });
+  expect((blob as { rows: number[][] }).rows.length).toBeGreaterThan(8);
+});
