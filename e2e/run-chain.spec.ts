@@ -65,6 +65,17 @@ test('off the display, without any link', async ({ page }) => {
   await page.getByRole('button', { name: 'X3: not read' }).click();
   await page.getByRole('button', { name: 'X3: on' }).click();
   await says(page, /Interlocks: open\..*X3 carries/);
+  // The row of bits: X3 turned and read again tells that this display counts from the right.
+  const row = page.getByRole('region', { name: 'Row of bits' });
+  await row.getByRole('textbox', { name: 'Bits of the input monitor' }).fill('0001O1');
+  await expect(row.getByText('Noughts and ones')).toBeVisible();
+  await row.getByRole('textbox', { name: 'Bits of the input monitor' }).fill('000101');
+  await expect(row.getByRole('row')).toHaveCount(3);
+  await row.getByRole('combobox', { name: 'Turned' }).selectOption({ label: 'X3' });
+  await row.getByRole('textbox', { name: 'Bits after it' }).fill('000001');
+  await row.getByRole('button', { name: 'Keep these bits, first bit right' }).click();
+  await expect(page.getByRole('button', { name: 'X1: on' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'X3: off' })).toBeVisible();
   await page.getByRole('textbox', { name: 'Bus voltage' }).fill('none');
   await page.getByRole('textbox', { name: 'Reference' }).focus();
   await expect(page.getByText('A figure as the display shows it')).toBeVisible();

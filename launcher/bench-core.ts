@@ -1,6 +1,7 @@
 /** Timed parts of the core, bundled and run in a process of their own (see bench.ts). */
 import { commonMeter, forwardPlan, fullPlan, networkOf, readings, stage } from '@/core/power-stage';
 import { diagnose, prepare, tablesFor, type Taken } from '@/core/static-diagnosis';
+import { traceFrom, usualTables } from '@/core/tracing';
 import { ngspiceReadings } from '../checks/ngspice';
 
 const median = (list: number[]): number =>
@@ -59,6 +60,12 @@ process.stdout.write(
     afterOneMore_ms: timed(20, () => void diagnose(tables, full.slice(0, 30))),
     reading_ms: timed(30, () => void readings(network, fullPlan(on), commonMeter)) / full.length,
     ngspice_ms,
+    // The slowest table, with one answer given.
+    trace_ms: Math.max(
+      ...usualTables.map((table) =>
+        timed(20, () => void traceFrom(table, [{ check: table.checks[0]?.id ?? '', outcome: 'yes' }])),
+      ),
+    ),
     memory_MB: process.memoryUsage().heapUsed / 1e6,
   }),
 );

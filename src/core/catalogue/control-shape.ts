@@ -136,7 +136,10 @@ export const controlShape = z.strictObject({
   locks: z.array(
     z.strictObject({ level: z.int().min(1).max(3), code: z.int().min(0).max(9999), opens: text }),
   ),
-  options: z.array(z.strictObject({ id: text, name: text })),
+  /** Boards that bring entries with them, and terminals. */
+  options: z.array(z.strictObject({ id: text, name: text, terminals: z.array(mark).optional() })),
+  /** Where each group of control terminals is, in the order of its screws. */
+  places: z.array(z.strictObject({ marks: z.array(mark).min(1), where: text })),
   parameters: z.array(parameterSchema).min(1).max(400),
   alarms: z.array(alarmSchema).min(1),
   keypad: z.strictObject({

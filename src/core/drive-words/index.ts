@@ -11,3 +11,4 @@ export {
 } from './parameters';
 export { liveOf, wordsOf, type Live } from './live';
 export { historyRegisters, slotsOf, wordsOfSlots, type Slot } from './history';
+export { bitsFrom, bitsOfTerminals, wayRound, type WayRound } from './bits';

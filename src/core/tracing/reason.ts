@@ -9,8 +9,8 @@ export interface Answer {
   outcome: string;
 }
 
-/** What a hazard weighs, in minutes (common practice, no source). */
-const hazard_min: Readonly<Record<Hazard, number>> = { none: 0, dead: 1, control: 4, live: 20 };
+/** What a hazard weighs, in minutes: isolating and proving dead takes its time too (common practice, no source). */
+const hazard_min: Readonly<Record<Hazard, number>> = { none: 0, dead: 6, control: 4, live: 20 };
 
 export const costOf = ({ minutes, hazard }: Check): number => minutes + hazard_min[hazard];
 

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { alarmFamilies, conceptIds, type ConceptId } from '../concepts';
 import { liveFigures, troubles, type TraceTable } from './table';
 
-const text = z.string().trim().min(1).max(300);
+const text = z.string().trim().min(1, 'nothing is written there').max(300);
 const id = z.string().regex(/^[a-z0-9-]{1,40}$/);
 const chance = z.number().min(0).max(1);
 const minutes = z.number().min(0).max(2000);

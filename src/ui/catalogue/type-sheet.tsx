@@ -103,6 +103,42 @@ function Alarms({ control }: { control: Control }) {
   );
 }
 
+function Terminals({ control }: { control: Control }) {
+  const { places, options, analogInputs, supply, safeStop } = control;
+  const rows: [string, string][] = [
+    ...places.map((p): [string, string] => [p.where, p.marks.join('  ')]),
+    ...options.map((o): [string, string] => [`only with ${o.name}`, o.terminals?.join('  ') ?? '']),
+    ...analogInputs.flatMap((a): [string, string][] =>
+      a.jumper === undefined ? [] : [[`volts or current at ${a.mark}`, a.jumper]],
+    ),
+    ['own 24 V and its common', `${supply.plus24}, ${supply.common}`],
+    ...(safeStop === null
+      ? []
+      : [
+          [
+            'safe stop',
+            `${safeStop.channels.map((c) => c.mark).join(' and ')} from ${safeStop.supply}, return ${safeStop.return}; comes with jumpers ${safeStop.factoryJumpers.map((j) => j.join('–')).join(', ')}`,
+          ] as [string, string],
+        ]),
+  ];
+  return (
+    <Section title="Control terminals">
+      <PlainTable heads={['Where', 'Screws']}>
+        {rows.map(([where, screws]) => (
+          <tr key={`${where} ${screws}`}>
+            <td>{where}</td>
+            <td>
+              <Text as="span" fontFamily="mono" whiteSpace="pre-wrap">
+                {screws}
+              </Text>
+            </td>
+          </tr>
+        ))}
+      </PlainTable>
+    </Section>
+  );
+}
+
 function Panel({ control }: { control: Control }) {
   const { keypad } = control;
   const rows = [
@@ -173,6 +209,7 @@ export function TypeSheet({ type }: { type: DriveType }) {
         <>
           <Entries control={control} type={type} />
           <Alarms control={control} />
+          <Terminals control={control} />
           <Panel control={control} />
           <Fitting control={control} />
         </>

@@ -11,6 +11,14 @@ import { Causes } from './causes';
 import { Checks } from './checks';
 import { changed, withCause, withCheck, withoutCause } from './edit';
 
+/** "1.causes.4.name" as a person counts: "causes 5, name"; the table is the one that is open, or was. */
+const placeWords = (path: string): string =>
+  path
+    .split('.')
+    .slice(1)
+    .map((part) => (/^\d+$/.test(part) ? String(Number(part) + 1) : part))
+    .join(' ');
+
 interface Refusal {
   error?: string;
   problems?: { path: string; allowed: string }[];
@@ -49,7 +57,7 @@ export function TraceTablesPage({
     setTrouble(
       first === undefined
         ? `Not kept: ${said.error ?? 'the server does not answer. What you wrote stays here; try again.'}`
-        : `Not kept: ${first.allowed} (${first.path}).`,
+        : `Not kept: ${placeWords(first.path)}: ${first.allowed}.`,
     );
   };
   return (

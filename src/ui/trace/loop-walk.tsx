@@ -94,30 +94,29 @@ export function LoopWalk({
       <Text mt="3" mb="1">
         Volts behind each, black lead on the minus of the source that feeds the loop:
       </Text>
-      <Box as="ol" listStyleType="none" mb="3">
+      <Box
+        as="ol"
+        listStyleType="none"
+        mb="3"
+        display="grid"
+        gap="3"
+        gridTemplateColumns="repeat(auto-fill, minmax(min(100%, 170px), 1fr))"
+        alignItems="start"
+      >
         {elements.map(({ id }) => (
           <Box
             as="li"
             key={id}
-            display="grid"
-            gridTemplateColumns="1fr 150px"
-            gap="3"
-            alignItems="end"
-            mb="2"
-            borderLeft="4px solid"
+            borderLeft="5px solid"
             borderColor={said.open === id ? 'failed' : said.next?.after === id ? 'focus' : 'line'}
             pl="3"
           >
-            <Text pb="3" fontWeight={said.open === id || said.next?.after === id ? 600 : 400}>
-              {id}
-              {said.open === id && ': open'}
-              {said.next?.after === id && ': measure here'}
-            </Text>
             <Field
               label={`after ${id}`}
               figure
               unit="V"
               value={typed[id] ?? ''}
+              hint={said.open === id ? 'open here' : said.next?.after === id ? 'measure here' : undefined}
               onChange={(e) => setTyped({ ...typed, [id]: e.target.value })}
             />
           </Box>

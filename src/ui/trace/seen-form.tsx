@@ -6,6 +6,7 @@ import { Secondary } from '../kit/buttons';
 import { FieldGrid } from '../kit/face';
 import { Choice, Field, Select } from '../kit/field';
 import { figureFrom } from '../kit/number-from';
+import { BitsForm } from './bits-form';
 
 export interface Seen {
   values?: Values;
@@ -98,6 +99,7 @@ export function SeenForm({
   const error = (of: 'bus' | 'reference' | 'value') => (trouble?.of === of ? trouble.words : undefined);
   return (
     <Box as="section" aria-label="Off the display">
+      <BitsForm terminals={control.inputs} keep={(inputs) => keep({ live: { inputs } })} />
       <FieldGrid>
         <Select
           label="State"

@@ -7,7 +7,7 @@ import type { Series } from './trend-series';
 import type { Sample } from './use-trend';
 
 const width = 720;
-const lane = 84;
+const lane = 96;
 const inset = { left: 58, right: 12, bottom: 30 };
 
 /** A lane's range: what came, with some air, and never nothing. */
@@ -52,7 +52,7 @@ export function TrendLanes({ samples, series }: { samples: readonly Sample[]; se
               points.map((p) => p.value),
               one.unit,
             ),
-            [top + lane - 18, top],
+            [top + lane - 16, top + 20],
           );
           const path = line<{ at_s: number; value: number }>()
             .x((p) => x(p.at_s))
@@ -87,7 +87,7 @@ export function TrendLanes({ samples, series }: { samples: readonly Sample[]; se
                 stroke="var(--chakra-colors-ink)"
                 strokeWidth="2"
               />
-              <text x={inset.left + 6} y={top + 11} fontSize="13" fill="var(--chakra-colors-ink)">
+              <text x={inset.left + 6} y={top + 10} fontSize="13" fill="var(--chakra-colors-ink)">
                 {one.name}
                 {one.unit === 'bit' || one.unit === '' ? '' : `, ${one.unit}`}
                 {now === null ? '' : `: ${Number(now.toFixed(2))}`}
