@@ -6,6 +6,9 @@ const pages = [
   '/',
   '/jobs/new',
   '/settings',
+  '/settings/traces',
+  '/catalogue',
+  '/rig',
   `/jobs/${pump}/take`,
   `/jobs/${pump}/identify`,
   `/jobs/${pump}/as-found`,
@@ -36,6 +39,26 @@ for (const theme of ['day', 'night'] as const)
     }
     expect(said).toEqual([]);
   });
+
+test('axe finds nothing in any panel of the trace page', async ({ page }) => {
+  test.setTimeout(120_000);
+  await choosePerson(page, ines);
+  await visit(page, `/jobs/${winch}/trace`);
+  const panels = page.getByRole('group', { name: 'What to do' }).getByRole('button');
+  for (const panel of await panels.all()) {
+    await panel.click();
+    for (const more of ['Walk a loop', 'Temporary jumper']) {
+      const opener = page.getByRole('button', { name: more });
+      if ((await opener.count()) > 0) await opener.click();
+    }
+    const { violations } = await new AxeBuilder({ page })
+      .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+      .analyze();
+    expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 120)).join(' | ')}`)).toEqual(
+      [],
+    );
+  }
+});
 
 for (const width of [390, 820])
   test(`nothing runs out of a screen ${width} px wide`, async ({ page }) => {

@@ -2,7 +2,7 @@ import { useCallback, useEffect, useState } from 'react';
 import type { RigState } from './rig-words';
 
 /** How often the rig is looked at, ms. */
-const look_ms = 500;
+const look_ms = 800;
 
 /** The simulated drive's rig: its state, and a way to give it an order. */
 export function useRig() {

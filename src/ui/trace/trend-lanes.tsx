@@ -29,92 +29,94 @@ export function TrendLanes({ samples, series }: { samples: readonly Sample[]; se
   const shown = hover === null ? samples[samples.length - 1] : samples[hover];
   return (
     <Box as="figure">
-      <svg
-        viewBox={`0 0 ${width} ${height}`}
-        style={{ width: '100%', display: 'block' }}
-        role="img"
-        aria-label={`${series.map((s) => s.name).join(', ')} over ${(last - first).toFixed(0)} seconds`}
-        onPointerMove={(e) => {
-          const box = e.currentTarget.getBoundingClientRect();
-          const at = x.invert(((e.clientX - box.left) / box.width) * width);
-          setHover(samples.length === 0 ? null : nearest(samples, at));
-        }}
-        onPointerLeave={() => setHover(null)}
-      >
-        {series.map((one, i) => {
-          const points = samples.flatMap((s) => {
-            const value = one.of(s.live);
-            return value === null ? [] : [{ at_s: s.at_s, value }];
-          });
-          const top = i * lane + 8;
-          const y = scaleLinear(
-            rangeOf(
-              points.map((p) => p.value),
-              one.unit,
-            ),
-            [top + lane - 16, top + 20],
-          );
-          const path = line<{ at_s: number; value: number }>()
-            .x((p) => x(p.at_s))
-            .y((p) => y(p.value));
-          const now = shown === undefined ? null : one.of(shown.live);
-          return (
-            <g key={one.id}>
-              {(one.unit === 'bit' ? [0, 1] : y.ticks(3)).map((t) => (
-                <g key={t}>
-                  <line
-                    x1={inset.left}
-                    x2={width - inset.right}
-                    y1={y(t)}
-                    y2={y(t)}
-                    stroke="var(--chakra-colors-line)"
-                  />
-                  <text
-                    x={inset.left - 6}
-                    y={y(t) + 4}
-                    textAnchor="end"
-                    fontSize="11"
-                    fill="var(--chakra-colors-soft)"
-                    style={{ fontFamily: "'IBM Plex Mono'" }}
-                  >
-                    {t}
-                  </text>
-                </g>
-              ))}
-              <path
-                d={(one.unit === 'bit' ? path.curve(curveStepAfter) : path)(points) ?? ''}
-                fill="none"
-                stroke="var(--chakra-colors-ink)"
-                strokeWidth="2"
-              />
-              <text x={inset.left + 6} y={top + 10} fontSize="13" fill="var(--chakra-colors-ink)">
-                {one.name}
-                {one.unit === 'bit' || one.unit === '' ? '' : `, ${one.unit}`}
-                {now === null ? '' : `: ${Number(now.toFixed(2))}`}
+      <Box overflowX="auto" tabIndex={0} role="group" aria-label="Trend chart">
+        <svg
+          viewBox={`0 0 ${width} ${height}`}
+          style={{ width: '100%', minWidth: 540, display: 'block' }}
+          role="img"
+          aria-label={`${series.map((s) => s.name).join(', ')} over ${(last - first).toFixed(0)} seconds`}
+          onPointerMove={(e) => {
+            const box = e.currentTarget.getBoundingClientRect();
+            const at = x.invert(((e.clientX - box.left) / box.width) * width);
+            setHover(samples.length === 0 ? null : nearest(samples, at));
+          }}
+          onPointerLeave={() => setHover(null)}
+        >
+          {series.map((one, i) => {
+            const points = samples.flatMap((s) => {
+              const value = one.of(s.live);
+              return value === null ? [] : [{ at_s: s.at_s, value }];
+            });
+            const top = i * lane + 8;
+            const y = scaleLinear(
+              rangeOf(
+                points.map((p) => p.value),
+                one.unit,
+              ),
+              [top + lane - 16, top + 20],
+            );
+            const path = line<{ at_s: number; value: number }>()
+              .x((p) => x(p.at_s))
+              .y((p) => y(p.value));
+            const now = shown === undefined ? null : one.of(shown.live);
+            return (
+              <g key={one.id}>
+                {(one.unit === 'bit' ? [0, 1] : y.ticks(3)).map((t) => (
+                  <g key={t}>
+                    <line
+                      x1={inset.left}
+                      x2={width - inset.right}
+                      y1={y(t)}
+                      y2={y(t)}
+                      stroke="var(--chakra-colors-line)"
+                    />
+                    <text
+                      x={inset.left - 6}
+                      y={y(t) + 4}
+                      textAnchor="end"
+                      fontSize="11"
+                      fill="var(--chakra-colors-soft)"
+                      style={{ fontFamily: "'IBM Plex Mono'" }}
+                    >
+                      {t}
+                    </text>
+                  </g>
+                ))}
+                <path
+                  d={(one.unit === 'bit' ? path.curve(curveStepAfter) : path)(points) ?? ''}
+                  fill="none"
+                  stroke="var(--chakra-colors-ink)"
+                  strokeWidth="2"
+                />
+                <text x={inset.left + 6} y={top + 10} fontSize="13" fill="var(--chakra-colors-ink)">
+                  {one.name}
+                  {one.unit === 'bit' || one.unit === '' ? '' : `, ${one.unit}`}
+                  {now === null ? '' : `: ${Number(now.toFixed(2))}`}
+                </text>
+              </g>
+            );
+          })}
+          {shown !== undefined && hover !== null && (
+            <line
+              x1={x(shown.at_s)}
+              x2={x(shown.at_s)}
+              y1={4}
+              y2={height - inset.bottom}
+              stroke="var(--chakra-colors-focus)"
+            />
+          )}
+          <g fontSize="11.5" fill="var(--chakra-colors-soft)" style={{ fontFamily: "'IBM Plex Mono'" }}>
+            {x.ticks(8).map((t) => (
+              <text key={t} x={x(t)} y={height - 14} textAnchor="middle">
+                {t}
               </text>
-            </g>
-          );
-        })}
-        {shown !== undefined && hover !== null && (
-          <line
-            x1={x(shown.at_s)}
-            x2={x(shown.at_s)}
-            y1={4}
-            y2={height - inset.bottom}
-            stroke="var(--chakra-colors-focus)"
-          />
-        )}
-        <g fontSize="11.5" fill="var(--chakra-colors-soft)" style={{ fontFamily: "'IBM Plex Mono'" }}>
-          {x.ticks(8).map((t) => (
-            <text key={t} x={x(t)} y={height - 14} textAnchor="middle">
-              {t}
+            ))}
+            <text x={width - inset.right} y={height - 1} textAnchor="end">
+              seconds
             </text>
-          ))}
-          <text x={width - inset.right} y={height - 1} textAnchor="end">
-            seconds
-          </text>
-        </g>
-      </svg>
+          </g>
+        </svg>
+      </Box>
       <Why label="table">
         <PlainTable heads={['s', ...series.map((s) => (s.unit === '' ? s.name : `${s.name}, ${s.unit}`))]}>
           {samples.slice(-20).map((s) => (
