@@ -9,6 +9,7 @@ const calc = (args: string[], input = '') => {
 it('lists its verbs', () => {
   expect(calc(['--list']).lines.map((l) => l.split('\t')[0])).toEqual([
     'discharge',
+    'insulation',
     'loop-check',
     'module-verdict',
     'plate',
@@ -16,6 +17,8 @@ it('lists its verbs', () => {
     'static-diagnose',
     'static-readings',
     'trace-next',
+    'unbalance',
+    'winding',
   ]);
 });
 

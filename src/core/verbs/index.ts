@@ -1,6 +1,7 @@
 // The headless verbs: names, schemas, and one way to run them.
 import { closest } from 'fastest-levenshtein';
 import { dischargeVerb } from './discharge';
+import { insulationVerb } from './insulation';
 import { loopCheckVerb } from './loop-check';
 import { parseInput, schemasOf } from './manners';
 import { moduleVerdictVerb } from './module-verdict';
@@ -9,6 +10,8 @@ import { runChainVerb } from './run-chain';
 import { staticDiagnose } from './static-diagnose';
 import { staticReadings } from './static-readings';
 import { traceNextVerb } from './trace-next';
+import { unbalanceVerb } from './unbalance';
+import { windingVerb } from './winding';
 import type { Problem, Refusal, Verb } from './verb';
 
 export type { Problem, Refusal, Verb } from './verb';
@@ -16,6 +19,7 @@ export { schemasOf } from './manners';
 
 export const verbs: readonly Verb[] = [
   dischargeVerb,
+  insulationVerb,
   loopCheckVerb,
   moduleVerdictVerb,
   plateVerb,
@@ -23,6 +27,8 @@ export const verbs: readonly Verb[] = [
   staticDiagnose,
   staticReadings,
   traceNextVerb,
+  unbalanceVerb,
+  windingVerb,
 ];
 
 export const findVerb = (name: string): Verb | undefined => verbs.find((v) => v.name === name);

@@ -1,0 +1,49 @@
+// The two-point line of an analog input.
+
+export const signals = ['0-10V', '0-20mA', '4-20mA', '±10V'] as const;
+export type Signal = (typeof signals)[number];
+
+const rangeOf: Readonly<Record<Signal, { low: number; high: number; unit: 'V' | 'mA' }>> = {
+  '0-10V': { low: 0, high: 10, unit: 'V' },
+  '0-20mA': { low: 0, high: 20, unit: 'mA' },
+  '4-20mA': { low: 4, high: 20, unit: 'mA' },
+  '±10V': { low: -10, high: 10, unit: 'V' },
+};
+
+export interface Line {
+  signal: Signal;
+  /** What the lowest and the highest signal stand for, e.g. Hz. */
+  atLow: number;
+  atHigh: number;
+}
+
+/** What a signal stands for; outside its range the line goes on. */
+export function scaled({ signal, atLow, atHigh }: Line, value: number): number {
+  const { low, high } = rangeOf[signal];
+  return atLow + ((value - low) / (high - low)) * (atHigh - atLow);
+}
+
+export interface Point {
+  signal: number;
+  unit: 'V' | 'mA';
+  stands: number;
+  /** As it is written on paper. */
+  sum: string;
+}
+
+const figure = (value: number): number => Number(value.toFixed(3));
+
+/** Five points to check a scaling by: none, a quarter, half, three quarters, all of the signal. */
+export function fivePoints(line: Line): Point[] {
+  const { low, high, unit } = rangeOf[line.signal];
+  return [0, 0.25, 0.5, 0.75, 1].map((share) => {
+    const signal = low + share * (high - low);
+    const stands = figure(scaled(line, signal));
+    return {
+      signal,
+      unit,
+      stands,
+      sum: `${line.atLow} + (${signal} − ${low}) ÷ ${high - low} × ${figure(line.atHigh - line.atLow)} = ${stands}`,
+    };
+  });
+}

@@ -1,0 +1,97 @@
+// IEEE 43 (from memory): correction to 40 °C, minimum after one minute, polarization index.
+
+export interface InsulationTest {
+  ratedVolts: number;
+  /** A figure after one minute must be among them. */
+  readings: readonly { at_s: number; megohm: number }[];
+  winding_C: number;
+  construction?: 'random' | 'form' | undefined;
+  material?: 'thermosetting' | 'thermoplastic' | undefined;
+  kind?: 'modern' | 'before-1970' | undefined;
+}
+
+export interface InsulationResult {
+  correctedTo40C_Mohm: number;
+  minimum_Mohm: number;
+  polarizationIndex: number | null;
+  polarizationNote?: string;
+  verdict: 'pass' | 'fail' | 'doubtful';
+  source: string;
+  /** The correction as it is written on paper, and what is to be known of it. */
+  sum: string;
+  notes: string[];
+}
+
+const source = 'IEEE 43, from memory';
+/** A reading counts as the one-minute or the ten-minute figure this close to it, s. */
+const near_s = 5;
+/** Above this one-minute figure the index has no meaning, MΩ. */
+const indexMeansNothing_Mohm = 5000;
+/** Least index of class B and above. */
+const leastIndex = 2;
+
+export const readingAt = (readings: InsulationTest['readings'], at_s: number): number | undefined =>
+  readings.find((r) => Math.abs(r.at_s - at_s) <= near_s)?.megohm;
+
+/** Factor that brings a reading to 40 °C, and the rule it comes from. */
+export function correctionTo40C(
+  winding_C: number,
+  material: 'thermosetting' | 'thermoplastic',
+): { factor: number; rule: string } {
+  if (material === 'thermoplastic')
+    return { factor: 0.5 ** ((40 - winding_C) / 10), rule: `0.5^((40 − ${winding_C}) ÷ 10)` };
+  const slope = winding_C >= 40 ? 4230 : 1245;
+  return {
+    factor: Math.exp(-slope * (1 / (winding_C + 273) - 1 / 313)),
+    rule: `e^(−${slope} × (1 ÷ ${winding_C + 273} − 1 ÷ 313))`,
+  };
+}
+
+/** Least one-minute resistance at 40 °C, MΩ. */
+export function minimumOf({ ratedVolts, construction, kind }: InsulationTest): number {
+  if (kind === 'before-1970') return ratedVolts / 1000 + 1;
+  return construction === 'form' && ratedVolts >= 1000 ? 100 : 5;
+}
+
+function indexOf(
+  readings: InsulationTest['readings'],
+  oneMinute: number,
+): { index: number | null; note?: string } {
+  const tenMinutes = readingAt(readings, 600);
+  if (tenMinutes === undefined) return { index: null, note: 'No figure after ten minutes was taken.' };
+  if (oneMinute > indexMeansNothing_Mohm)
+    return { index: null, note: 'Above 5 GΩ after one minute the index has no meaning.' };
+  return oneMinute > 0
+    ? { index: Number((tenMinutes / oneMinute).toFixed(2)) }
+    : { index: null, note: 'Nothing to divide by: the one-minute figure is zero.' };
+}
+
+/** @throws never; the one-minute figure is asked for by the schema and taken as zero where it is missing */
+export function insulation(test: InsulationTest): InsulationResult {
+  const { readings, winding_C, material = 'thermosetting' } = test;
+  const oneMinute = readingAt(readings, 60) ?? 0;
+  const { factor, rule } = correctionTo40C(winding_C, material);
+  const corrected = Number((oneMinute * factor).toPrecision(4));
+  const minimum = minimumOf(test);
+  const { index, note } = indexOf(readings, oneMinute);
+  const outside = winding_C < 10 || winding_C > 85;
+  const low = index !== null && index < leastIndex;
+  return {
+    correctedTo40C_Mohm: corrected,
+    minimum_Mohm: minimum,
+    polarizationIndex: index,
+    ...(note === undefined ? {} : { polarizationNote: note }),
+    verdict: corrected < minimum ? 'fail' : low || outside ? 'doubtful' : 'pass',
+    source,
+    sum: `${oneMinute} MΩ × ${rule} = ${corrected} MΩ at 40 °C`,
+    notes: [
+      ...(outside
+        ? ['The rule is given from 10 to 85 °C only: bring the winding there and measure again.']
+        : []),
+      ...(low ? ['The index is below 2: damp or dirt. Dry it and measure again.'] : []),
+      ...(winding_C > 40 && material === 'thermoplastic'
+        ? ['Doubling every 10 °C flatters a hot winding: be sure that it is an old one.']
+        : []),
+    ],
+  };
+}
