@@ -1,0 +1,3 @@
+// What to enter on a drive, and why.
+export { loadKinds, type Choices, type LoadKind } from './rule';
+export { factoryValues, startUpSheet, type SheetRow, type StartUp, type StartUpSheet } from './sheet';
