@@ -6,7 +6,9 @@ import { loopCheckVerb } from './loop-check';
 import { parseInput, schemasOf } from './manners';
 import { moduleVerdictVerb } from './module-verdict';
 import { plateVerb } from './plate';
+import { rampVerb } from './ramp';
 import { runChainVerb } from './run-chain';
+import { settingsVerb } from './settings';
 import { staticDiagnose } from './static-diagnose';
 import { staticReadings } from './static-readings';
 import { traceNextVerb } from './trace-next';
@@ -23,7 +25,9 @@ export const verbs: readonly Verb[] = [
   loopCheckVerb,
   moduleVerdictVerb,
   plateVerb,
+  rampVerb,
   runChainVerb,
+  settingsVerb,
   staticDiagnose,
   staticReadings,
   traceNextVerb,

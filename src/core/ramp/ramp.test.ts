@@ -1,0 +1,135 @@
+import fc from 'fast-check';
+import {
+  inertiaFromCoastDown,
+  inertiaOf,
+  rampAnswer,
+  shortestDown,
+  shortestUp,
+  simulate,
+  speedOf,
+  type RampCase,
+} from '.';
+
+/** A 5.5 kW, 1450 rpm motor: 36.2 N·m. */
+const base: RampCase = {
+  motor: { torque_Nm: 36.2, rpm: 1450, hz: 50, inertia_kgm2: 0.02 },
+  load: { torque_Nm: 15, curve: 'constant', inertia_kgm2: 0.2 },
+  drive: { limit: 1.5, busVolts: 565, tripVolts: 820, capacitance_F: 820e-6, losses: 0, regulated: false },
+  ramp: { up_s: 5, down_s: 5, rounding: 0, to_Hz: 50, countsTo_Hz: 50, hold_s: 1 },
+};
+const on = (differs: { [K in keyof RampCase]?: Partial<RampCase[K]> }): RampCase => ({
+  motor: { ...base.motor, ...differs.motor },
+  load: { ...base.load, ...differs.load },
+  drive: { ...base.drive, ...differs.drive },
+  ramp: { ...base.ramp, ...differs.ramp },
+});
+const omega = speedOf(base, 50);
+const inertia = inertiaOf(base);
+
+describe('closed forms', () => {
+  it('a constant-torque ramp needs J·ω/t + T', () => {
+    const { samples } = simulate(base);
+    const middle = samples.find((s) => s.t > 2.4 && s.t < 2.6);
+    expect(middle?.torque_Nm).toBeCloseTo((inertia * omega) / 5 + 15, 1);
+  });
+
+  it('shortest acceleration is J·ω ÷ (T_limit − T_load), and the run agrees', () => {
+    const seconds = (inertia * omega) / (1.5 * 36.2 - 15);
+    expect(shortestUp(base).seconds).toBeCloseTo(seconds, 6);
+    expect(simulate(on({ ramp: { up_s: seconds * 1.01 } })).trip).toBeNull();
+    expect(simulate(on({ ramp: { up_s: seconds * 0.98 } })).trip).toMatchObject({
+      why: 'overcurrent',
+      while: 'up',
+    });
+  });
+
+  it('a regulated drive holds the ramp instead, and gets there as fast as the torque lets it', () => {
+    const run = simulate(on({ ramp: { up_s: 0.2 }, drive: { regulated: true } }));
+    expect(run.trip).toBeNull();
+    expect(run.reachedAt_s).toBeCloseTo((inertia * omega) / (1.5 * 36.2 - 15), 0);
+  });
+
+  it('without braking the bus takes the energy of what turns: ½CΔV² = ½Jω²', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.005, max: 0.08, noNaN: true }), (inertia_kgm2) => {
+        const free = on({
+          motor: { inertia_kgm2 },
+          load: { torque_Nm: 0, inertia_kgm2: 0 },
+          drive: { tripVolts: 5000, limit: 20 },
+          ramp: { up_s: 2, down_s: 0.5, hold_s: 0.2 },
+        });
+        const { samples, stoodAt_s } = simulate(free);
+        expect(stoodAt_s).not.toBeNull();
+        const top = samples.reduce((most, s) => Math.max(most, s.busVolts), 0);
+        const expected = Math.sqrt(565 ** 2 + (inertia_kgm2 * omega ** 2) / 820e-6);
+        expect(top / expected).toBeGreaterThan(0.99);
+        expect(top / expected).toBeLessThan(1.01);
+      }),
+      { numRuns: 15 },
+    );
+  });
+
+  it('losses take their share', () => {
+    const top = (losses: number) =>
+      Math.max(
+        ...simulate(on({ load: { torque_Nm: 0 }, drive: { losses, tripVolts: 5000 } })).samples.map(
+          (s) => s.busVolts,
+        ),
+      );
+    expect(top(0.1)).toBeLessThan(top(0.02));
+  });
+
+  it('inertia from a coast-down: J = T·t/ω', () => {
+    expect(inertiaFromCoastDown(3, 20, 1450)).toBeCloseTo((3 * 20) / omega, 9);
+  });
+});
+
+describe('stopping', () => {
+  it('trips where the ramp is too short for the bank, and not at the shortest that was found', () => {
+    const heavy = on({ load: { torque_Nm: 2, inertia_kgm2: 1 }, drive: { losses: 0.05 } });
+    expect(simulate(on({ ...heavy, ramp: { down_s: 1 } })).trip).toMatchObject({ while: 'down' });
+    const { seconds } = shortestDown(heavy);
+    if (seconds === null) throw new Error('no ramp');
+    const with_s = (down_s: number) =>
+      simulate({ ...heavy, ramp: { ...heavy.ramp, up_s: 60, hold_s: 0, down_s } }).trip;
+    expect(with_s(seconds * 1.05)).toBeNull();
+    expect(with_s(seconds * 0.9)).toMatchObject({ why: 'overvoltage', while: 'down' });
+  });
+
+  it('a brake resistor lets the same stop through, and its need is told', () => {
+    const heavy = on({ load: { torque_Nm: 2, inertia_kgm2: 0.5 }, ramp: { down_s: 2 } });
+    expect(simulate(heavy).trip).toMatchObject({ why: 'overvoltage' });
+    const braked = on({ ...heavy, drive: { chopper: { above_V: 780, ohm: 60 } } });
+    expect(simulate(braked).trip).toBeNull();
+    const { brake, turning_J } = rampAnswer(braked, { cycle_s: 30 });
+    expect(brake.energy_J).toBeLessThan(turning_J);
+    expect(brake.average_W).toBeCloseTo(brake.energy_J / 30, 6);
+    expect(brake.most_ohm).toBeCloseTo(780 ** 2 / brake.peak_W, 6);
+  });
+
+  it('a regulated drive stretches the ramp instead of tripping', () => {
+    const heavy = on({
+      load: { torque_Nm: 4, inertia_kgm2: 1 },
+      ramp: { down_s: 2 },
+      drive: { losses: 0.05, regulated: true },
+    });
+    const run = simulate(heavy);
+    expect(run.trip).toBeNull();
+    expect(run.stoodAt_s).toBeGreaterThan(5 + 1 + 2.2);
+  });
+
+  it('a pump that brakes itself gives nothing back', () => {
+    const pump = on({ load: { curve: 'square', torque_Nm: 34, inertia_kgm2: 0.01 }, ramp: { down_s: 10 } });
+    expect(rampAnswer(pump).brake.energy_J).toBeLessThan(50);
+  });
+
+  it('S-rounded ends ask for more torque in the middle', () => {
+    const most = (rounding: number) =>
+      Math.max(...simulate(on({ ramp: { rounding } })).samples.map((s) => s.torque_Nm));
+    expect(most(0.5)).toBeGreaterThan(most(0) * 1.05);
+  });
+});
+
+it('a load beyond the limit has no shortest ramp', () => {
+  expect(shortestUp(on({ load: { torque_Nm: 60 } })).seconds).toBeNull();
+});
