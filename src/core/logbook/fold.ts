@@ -7,6 +7,7 @@ import { lift } from './lift';
 import { applyModule, isModuleEntry, type TestedModule } from './modules';
 import { applyRegister, holdsSignature, isRegisterEntry, noRegisters, type Registers } from './registers';
 import { applySafety, benchLock, freshSafety, isSafety, settle, type SafetyState } from './safety';
+import { applyStartUp, isStartUpEntry, noStartUp, type StartUpState } from './start-up';
 import type { LookItem } from './vocabulary';
 
 export interface KeptReading extends Probe {
@@ -60,6 +61,7 @@ export interface JobState {
   causes: readonly EntryOf<'trace.confirmed'>[];
   /** Jumpers, writes, walked loops, kept trends. */
   registers: Registers;
+  startUp: StartUpState;
   notes: readonly EntryOf<'note.added'>[];
   questions: readonly Question[];
   signed: EntryOf<'sheet.signed'> | null;
@@ -83,6 +85,7 @@ export const emptyJob: JobState = {
   traced: [],
   causes: [],
   registers: noRegisters,
+  startUp: noStartUp,
   notes: [],
   questions: [],
   signed: null,
@@ -104,6 +107,10 @@ function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied 
     return 'void' in step ? { void: step.void } : { safety: step.state };
   }
   if (isModuleEntry(entry)) return applyModule(state.modules, entry);
+  if (isStartUpEntry(entry)) {
+    const step = applyStartUp(state.startUp, entry, entry.by.role === 'apprentice');
+    return 'void' in step ? step : { startUp: { ...state.startUp, ...step } };
+  }
   if (isRegisterEntry(entry)) {
     const step = applyRegister(state.registers, entry);
     return 'void' in step ? step : afterRegister({ ...state.registers, ...step }, state);

@@ -3,7 +3,15 @@ export type { Entry, EntryOf, Person, Role } from './entry';
 export { inOrder, timeOf } from './entry';
 export type { Kind, Payload } from './kinds';
 export type { DangerSign, LookItem } from './vocabulary';
-export { dangerSigns, lookItems, loopGuards, neverJumpered, type LoopGuard } from './vocabulary';
+export {
+  dangerSigns,
+  lookItems,
+  loopGuards,
+  neverJumpered,
+  valueReasons,
+  type LoopGuard,
+  type ValueReason,
+} from './vocabulary';
 export type { FoldContext, JobState, KeptReading, LogLine, Question, SeenDrive } from './fold';
 export { emptyJob, extend, fold, mustStayDead, sourcesMet } from './fold';
 export type { BenchLock, Figure, Proof, SafetyState } from './safety';
@@ -19,5 +27,6 @@ export {
   type Registers,
   type TemporaryJumper,
 } from './registers';
+export { earthFor_s, motorAgainst, type StartUpState } from './start-up';
 export { levelsOf, type Level } from './levels';
 export { counted } from './count';

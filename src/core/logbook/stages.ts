@@ -4,6 +4,7 @@ import { counted } from './count';
 import type { JobState } from './fold';
 import { lookItems } from './vocabulary';
 import { missingSteps, proofOf } from './safety';
+import { motorAgainst } from './start-up';
 
 export const stageIds = [
   'take',
@@ -84,7 +85,7 @@ export function stageLines(state: JobState, limits: Limits): StageLine[] {
     traceLine(state),
     makeSafeLine(state, limits),
     benchLine(state),
-    line('motor', false, ''),
+    motorLine(state),
     line('decide', false, ''),
     line('prepare', false, ''),
     line('swap', false, ''),
@@ -94,13 +95,28 @@ export function stageLines(state: JobState, limits: Limits): StageLine[] {
       state.signed?.payload.verdict === 'not-shorted' ? '' : 'locked: bench not passed',
       state.signed?.payload.verdict !== 'not-shorted',
     ),
-    line('settings', false, ''),
+    line(
+      'settings',
+      state.startUp.signed !== null,
+      state.startUp.signed !== null
+        ? 'start-up sheet signed'
+        : state.startUp.chosen === null
+          ? ''
+          : 'start-up sheet begun',
+    ),
     line(
       'hand-over',
       state.signed !== null,
       state.signed === null ? 'sheet not signed' : 'static sheet signed',
     ),
   ];
+
+  function motorLine({ startUp }: JobState): StageLine {
+    const against = motorAgainst(startUp);
+    if (against.length > 0) return line('motor', false, 'held: see what failed');
+    const tests = startUp.insulations.length + startUp.windings.length;
+    return line('motor', startUp.insulations.length > 0, tests === 0 ? '' : counted(tests, 'test'));
+  }
 
   function traceLine({ causes, seen, traced }: JobState): StageLine {
     const last = causes[causes.length - 1];

@@ -21,3 +21,7 @@ export type LoopGuard = (typeof loopGuards)[number];
 
 /** These are never jumpered, and never set to no function, with a motor connected. */
 export const neverJumpered: readonly LoopGuard[] = ['safe-stop', 'emergency-stop', 'guard', 'over-travel'];
+
+/** One-tap reasons for a value that no rule gives. */
+export const valueReasons = ['as found', 'site rule', 'process need', 'maker’s sheet'] as const;
+export type ValueReason = (typeof valueReasons)[number];

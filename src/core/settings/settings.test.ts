@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { controlSchema } from '../catalogue/schema';
 import { limitsOf } from '../drive-words';
 import type { Plate } from '../plate';
-import { startUpSheet, type Choices, type StartUp } from '.';
+import { differing, sheetAgainst, startUpSheet, type Choices, type StartUp } from '.';
 
 const types = ['dunlin-d1', 'knot-k3', 'whimbrel-w4', 'godwit-g4', 'godwit-g6'] as const;
 const controls = Object.fromEntries(
@@ -186,4 +186,34 @@ it.each(types)('%s: every value is one its entry takes, with a rule and a sum', 
 
 it('region comes first: it resets what is entered before it', () => {
   expect(sheet().rows[0]?.concept).toBe('region');
+});
+
+describe('what stands against signing', () => {
+  const control = controls['whimbrel-w4'] as StartUp['control'];
+  const inDrive = (values: Record<string, number>) => {
+    const made = sheet({ values });
+    return sheetAgainst(made, {}, control, values);
+  };
+  const asSheet = () => {
+    const values = Object.fromEntries(
+      sheet().rows.flatMap((r) => (r.value === null ? [] : [[r.number, r.value]])),
+    );
+    return { ...values, '1-10': 1 };
+  };
+
+  it('nothing, when the drive has what the sheet says and the identification is done', () => {
+    expect(inDrive(asSheet())).toEqual([]);
+  });
+
+  it('a wrong region and a stale identification', () => {
+    expect(inDrive({ ...asSheet(), '0-01': 1 }).join(' ')).toMatch(/under-fluxed.*0-01 Region/);
+    expect(inDrive({ ...asSheet(), '1-10': 2 }).join()).toContain('stale');
+    expect(inDrive({ ...asSheet(), '1-10': 0 }).join()).toContain('not run yet');
+  });
+
+  it('an entry that is otherwise, unless that value was typed with a reason', () => {
+    const values = { ...asSheet(), '3-01': 2 };
+    expect(inDrive(values).join()).toContain('One entry is otherwise in the drive: 3-01 Acceleration');
+    expect(differing(sheet({ values }), { '3-01': { value: 2, reason: 'process need' } })).toEqual([]);
+  });
 });

@@ -35,8 +35,15 @@ const MakeSafeFace = dynamic(() => import('../make-safe/make-safe-face').then((m
 });
 const TraceFace = dynamic(() => import('../trace/trace-face').then((m) => m.TraceFace), { loading });
 const BenchFace = dynamic(() => import('../bench/bench-face').then((m) => m.BenchFace), { loading });
+const MotorFace = dynamic(() => import('../motor/motor-face').then((m) => m.MotorFace), { loading });
+const SettingsFace = dynamic(() => import('../start-up/settings-face').then((m) => m.SettingsFace), {
+  loading,
+});
 const HandOverFace = dynamic(() => import('./hand-over-face').then((m) => m.HandOverFace), { loading });
 const NotesFace = dynamic(() => import('./notes-face').then((m) => m.NotesFace), { loading });
+
+/** Stages that take notes until they have steps of their own. */
+const withoutFace: readonly StageId[] = ['decide', 'prepare', 'swap', 'first-power'];
 
 /** What the server could not take, with what was typed; nothing is dropped unseen. */
 function Troubles({ store }: { store: JobStore }) {
@@ -170,9 +177,9 @@ export function JobCard({
           {open === 'make-safe' && <MakeSafeFace {...face} />}
           {open === 'bench' && <BenchFace {...face} diagnosis={diagnosis} />}
           {open === 'hand-over' && <HandOverFace {...face} diagnosis={diagnosis} />}
-          {!['take', 'identify', 'as-found', 'look', 'trace', 'make-safe', 'bench', 'hand-over'].includes(
-            open,
-          ) && <NotesFace key={open} {...face} stage={open} />}
+          {open === 'motor' && <MotorFace {...face} />}
+          {open === 'settings' && <SettingsFace {...face} />}
+          {withoutFace.includes(open) && <NotesFace key={open} {...face} stage={open} />}
         </Box>
         <Margin store={store}>
           {dead.length > 0 && !onBench && open !== 'trace' && (

@@ -81,6 +81,24 @@ export function entryWords(entry: Entry): string {
       return `Trial value stays: ${entry.payload.reason}`;
     case 'trend.kept':
       return `Trend kept: ${entry.payload.names.join(', ')}, ${entry.payload.seconds.toFixed(0)} s`;
+    case 'motor.disconnected':
+      return 'Drive, thermistors and encoder disconnected for the tester';
+    case 'motor.winding':
+      return `Winding ${entry.payload.ohms.uv} / ${entry.payload.ohms.vw} / ${entry.payload.ohms.wu} Ω at ${entry.payload.temperature_C} °C`;
+    case 'motor.insulation':
+      return `Insulation of ${entry.payload.of.replaceAll('-', ' ')} ${entry.payload.between === 'earth' ? 'to earth' : 'between cores'}: ${entry.payload.readings[0]?.megohm} MΩ`;
+    case 'motor.earthed':
+      return `Winding earthed for ${entry.payload.seconds} s`;
+    case 'motor.unbalance':
+      return `Unbalance of ${entry.payload.of}: ${entry.payload.values.join(' / ')}`;
+    case 'startup.choices':
+      return `Start-up: ${entry.payload.choices.load.replaceAll('-', ' ')}, ${entry.payload.choices.region}`;
+    case 'startup.value':
+      return entry.payload.value === null
+        ? `${entry.payload.number}: as the rule says`
+        : `${entry.payload.number}: ${entry.payload.value} typed, ${entry.payload.reason}`;
+    case 'startup.signed':
+      return `Start-up sheet signed, ${entry.payload.entries} entries`;
     case 'note.added':
       return entry.payload.text;
     case 'question.opened':

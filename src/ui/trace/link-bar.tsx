@@ -17,7 +17,7 @@ export function LinkBar({
   take,
   reading,
   read,
-  watching,
+  watching = false,
   watch,
   trouble,
 }: {
@@ -26,8 +26,9 @@ export function LinkBar({
   take: (target: string | null) => void;
   reading: boolean;
   read: () => void;
-  watching: boolean;
-  watch: (on: boolean) => void;
+  watching?: boolean;
+  /** Without it only whole read-outs are offered. */
+  watch?: (on: boolean) => void;
   trouble: string | null;
 }) {
   const [found, setFound] = useState<Found[] | null>(null);
@@ -76,9 +77,11 @@ export function LinkBar({
         <Secondary onClick={read} disabled={target === null || reading}>
           {reading ? 'Reading…' : 'Read out'}
         </Secondary>
-        <Secondary onClick={() => watch(!watching)} disabled={target === null} aria-pressed={watching}>
-          {watching ? 'Watching live' : 'Watch live'}
-        </Secondary>
+        {watch !== undefined && (
+          <Secondary onClick={() => watch(!watching)} disabled={target === null} aria-pressed={watching}>
+            {watching ? 'Watching live' : 'Watch live'}
+          </Secondary>
+        )}
       </Box>
       <Text mt="2" fontSize="0.94rem" color="soft">
         Reading only: nothing is written, nothing is started.

@@ -1,11 +1,11 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import type { Control } from '@/core/catalogue';
-import type { Rating } from '@/core/drive-words';
 import { mustStayDead, openTrials, type Payload } from '@/core/logbook';
 import { chainWords, runChain, type LinkId } from '@/core/run-chain';
 import { newestBurst } from '@/core/tracing';
 import { movesUnasked } from '@/core/trials';
+import { ratingOf } from '../catalogue/rating-of';
 import type { FaceProps } from '../job/faces';
 import { Caution } from '../kit/caution';
 import { KeptNote } from '../kit/face';
@@ -34,16 +34,6 @@ const panels: readonly { id: Panel; name: string }[] = [
 ];
 
 type Drive = Payload<'identify.drive'>;
-
-function ratingOf(
-  { typeId, type, ratedAmps, supply_V, phases }: Drive,
-  types: FaceProps['catalogue'],
-): Rating {
-  const model = types.find((t) => t.id === typeId)?.models.find((m) => m.type === type);
-  // Of a model that no catalogue knows: about what its amps carry.
-  const carried_kW = (Math.sqrt(phases) * supply_V * ratedAmps * 0.8) / 1000;
-  return { ratedAmps, supply_V, power_kW: model?.power_kW ?? carried_kW };
-}
 
 /** The chain from the link or off the display, and one panel of what can be done about it. */
 export function TraceWork({

@@ -1,18 +1,14 @@
-import type { Live } from '@/core/drive-words';
+import type { Lane } from '../kit/lanes';
+import type { Sample } from './use-trend';
 
 /** What a trend can show: a live value with its unit. */
-export interface Series {
-  id: string;
-  name: string;
-  unit: string;
-  of: (live: Live) => number | null;
-}
+export type Series = Lane<Sample>;
 
 const figure = (
   id: 'outputFrequency_Hz' | 'reference_Hz' | 'outputCurrent_A' | 'busVolts' | 'heatsink_C' | 'AI1' | 'AI2',
   name: string,
   unit: string,
-): Series => ({ id, name, unit, of: (live) => live[id] ?? null });
+): Series => ({ id, name, unit, of: ({ live }) => live[id] ?? null });
 
 const figures: readonly Series[] = [
   figure('outputFrequency_Hz', 'Output', 'Hz'),
@@ -34,6 +30,6 @@ export const seriesOf = (terminals: readonly { id: string; mark: string }[]): Se
     id,
     name: mark,
     unit: 'bit',
-    of: ({ inputs }) => (inputs?.[id] === undefined ? null : inputs[id] ? 1 : 0),
+    of: ({ live: { inputs } }) => (inputs?.[id] === undefined ? null : inputs[id] ? 1 : 0),
   })),
 ];

@@ -2,7 +2,7 @@ import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { JobStore } from '../job/use-job';
 import { Primary, Secondary } from '../kit/buttons';
-import { TrendLanes } from './trend-lanes';
+import { Lanes } from '../kit/lanes';
 import { mostSeries, seriesOf } from './trend-series';
 import type { Sample, useTrend } from './use-trend';
 
@@ -30,7 +30,7 @@ export function Trend({
   const keep = async () => {
     if (startedAt === null || shown.length === 0) return;
     const names = series.map((s) => (s.unit === '' ? s.name : `${s.name}, ${s.unit}`));
-    const rows = shown.map((s) => [Number(s.at_s.toFixed(2)), ...series.map((one) => one.of(s.live))]);
+    const rows = shown.map((s) => [Number(s.at_s.toFixed(2)), ...series.map((one) => one.of(s))]);
     const answer = await fetch('/api/v1/trends', {
       method: 'POST',
       body: JSON.stringify({ startedAt, names, rows }),
@@ -66,7 +66,7 @@ export function Trend({
       ) : series.length === 0 ? (
         <Text color="soft">Choose a value.</Text>
       ) : (
-        <TrendLanes samples={shown} series={series} />
+        <Lanes name="Trend chart" samples={shown} series={series} />
       )}
       <Box display="flex" gap="2" flexWrap="wrap" mt="2">
         <Secondary

@@ -1,14 +1,15 @@
 import { Box } from '@chakra-ui/react';
 import { bisector, curveStepAfter, extent, line, scaleLinear } from 'd3';
 import { useState } from 'react';
-import { PlainTable } from '../kit/plain-table';
-import { Why } from '../kit/why';
-import type { Series } from './trend-series';
-import type { Sample } from './use-trend';
+import { PlainTable } from './plain-table';
+import { Why } from './why';
 
 const width = 720;
 const lane = 96;
 const inset = { left: 58, right: 12, bottom: 30 };
+
+const shownFigure = (value: number | null): string =>
+  value === null ? '' : String(Number(value.toFixed(2)));
 
 /** A lane's range: what came, with some air, and never nothing. */
 function rangeOf(values: readonly number[], unit: string): [number, number] {
@@ -18,18 +19,40 @@ function rangeOf(values: readonly number[], unit: string): [number, number] {
   return [low - air, high + air];
 }
 
+/** One lane: a value with its unit; `bit` is drawn in steps. */
+export interface Lane<S> {
+  id: string;
+  name: string;
+  unit: string;
+  of: (sample: S) => number | null;
+  /** A line that must not be crossed, e.g. the trip level. */
+  limit?: { value: number; name: string };
+}
+
 /** Values over one time axis, each in a lane with its own scale: units never share one. */
-export function TrendLanes({ samples, series }: { samples: readonly Sample[]; series: readonly Series[] }) {
+export function Lanes<S extends { at_s: number }>({
+  name,
+  samples,
+  series,
+  marks = [],
+}: {
+  /** What the chart is called to those who listen. */
+  name: string;
+  samples: readonly S[];
+  series: readonly Lane<S>[];
+  /** Moments with a name. */
+  marks?: readonly { at_s: number; name: string }[];
+}) {
   const [hover, setHover] = useState<number | null>(null);
   const first = samples[0]?.at_s ?? 0;
   const last = samples[samples.length - 1]?.at_s ?? 1;
   const height = series.length * lane + inset.bottom;
   const x = scaleLinear([first, Math.max(last, first + 10)], [inset.left, width - inset.right]);
-  const nearest = bisector((s: Sample) => s.at_s).center;
+  const nearest = bisector((s: S) => s.at_s).center;
   const shown = hover === null ? samples[samples.length - 1] : samples[hover];
   return (
     <Box as="figure">
-      <Box overflowX="auto" tabIndex={0} role="group" aria-label="Trend chart">
+      <Box overflowX="auto" tabIndex={0} role="group" aria-label={name}>
         <svg
           viewBox={`0 0 ${width} ${height}`}
           style={{ width: '100%', minWidth: 540, display: 'block' }}
@@ -44,7 +67,7 @@ export function TrendLanes({ samples, series }: { samples: readonly Sample[]; se
         >
           {series.map((one, i) => {
             const points = samples.flatMap((s) => {
-              const value = one.of(s.live);
+              const value = one.of(s);
               return value === null ? [] : [{ at_s: s.at_s, value }];
             });
             const top = i * lane + 8;
@@ -58,7 +81,7 @@ export function TrendLanes({ samples, series }: { samples: readonly Sample[]; se
             const path = line<{ at_s: number; value: number }>()
               .x((p) => x(p.at_s))
               .y((p) => y(p.value));
-            const now = shown === undefined ? null : one.of(shown.live);
+            const now = shown === undefined ? null : one.of(shown);
             return (
               <g key={one.id}>
                 {(one.unit === 'bit' ? [0, 1] : y.ticks(3)).map((t) => (
@@ -96,6 +119,27 @@ export function TrendLanes({ samples, series }: { samples: readonly Sample[]; se
               </g>
             );
           })}
+          {marks.map((m) => (
+            <g key={m.name}>
+              <line
+                x1={x(m.at_s)}
+                x2={x(m.at_s)}
+                y1={4}
+                y2={height - inset.bottom}
+                stroke="var(--chakra-colors-failed)"
+                strokeWidth="1.6"
+              />
+              <text
+                x={x(m.at_s) - 5}
+                y={height - inset.bottom - 4}
+                textAnchor="end"
+                fontSize="12.5"
+                fill="var(--chakra-colors-failed)"
+              >
+                {m.name}
+              </text>
+            </g>
+          ))}
           {shown !== undefined && hover !== null && (
             <line
               x1={x(shown.at_s)}
@@ -123,7 +167,7 @@ export function TrendLanes({ samples, series }: { samples: readonly Sample[]; se
             <tr key={s.at_s}>
               <td>{s.at_s.toFixed(1)}</td>
               {series.map((one) => (
-                <td key={one.id}>{one.of(s.live) ?? ''}</td>
+                <td key={one.id}>{shownFigure(one.of(s))}</td>
               ))}
             </tr>
           ))}

@@ -1,0 +1,59 @@
+import * as z from 'zod';
+import { choicesSchema } from '../settings/schema';
+import { valueReasons } from './vocabulary';
+
+const short = z.string().trim().max(200);
+const ohm = z.number().positive().max(1e6);
+const celsius = z.number().min(-40).max(200);
+/** Was it disconnected before the tester was put on, or is there none? */
+const off = z.enum(['off', 'none']);
+
+/** Kinds of entries about motor, cable and the start-up of a drive. */
+export const startUpKinds = {
+  /** The tester kills what is left connected. */
+  'motor.disconnected': z.strictObject({ drive: z.literal('off'), thermistors: off, encoder: off }),
+  'motor.winding': z.strictObject({
+    ohms: z.strictObject({ uv: ohm, vw: ohm, wu: ohm }),
+    temperature_C: celsius,
+    reference_C: celsius,
+    material: z.enum(['copper', 'aluminium']).default('copper'),
+  }),
+  'motor.insulation': z.strictObject({
+    of: z.enum(['motor', 'cable', 'motor-and-cable']),
+    between: z.enum(['earth', 'cores']),
+    ratedVolts: z.number().positive().max(20_000),
+    testVolts: z.number().positive().max(10_000),
+    readings: z
+      .array(z.strictObject({ at_s: z.number().min(0).max(3600), megohm: z.number().min(0).max(1e9) }))
+      .min(1)
+      .max(12),
+    winding_C: celsius,
+    construction: z.enum(['random', 'form']).default('random'),
+    material: z.enum(['thermosetting', 'thermoplastic']).default('thermosetting'),
+    kind: z.enum(['modern', 'before-1970']).default('modern'),
+  }),
+  /** Earthed for as long as this after the test it names. */
+  'motor.earthed': z.strictObject({ test: z.uuid(), seconds: z.number().min(0).max(36_000) }),
+  'motor.unbalance': z.strictObject({
+    of: z.enum(['voltage', 'current']),
+    fedFrom: z.enum(['line', 'drive']),
+    values: z.tuple([z.number().min(0), z.number().min(0), z.number().min(0)]),
+  }),
+  'startup.choices': z.strictObject({
+    choices: choicesSchema,
+    supply: z.strictObject({ volts: z.number().positive().max(1000), hz: z.number().positive().max(1000) }),
+  }),
+  /** A value in the place of the one that the rule gives; null takes it back. */
+  'startup.value': z.strictObject({
+    number: short.min(1),
+    value: z.number().nullable(),
+    reason: z.enum(valueReasons).nullable(),
+  }),
+  'startup.signed': z.strictObject({
+    /** The newest entry that the signer had seen. */
+    seq: z.int().min(0),
+    entries: z.int().min(1),
+    /** What the page knew to stand against it; the fold takes none. */
+    against: z.array(short).max(50),
+  }),
+} as const;

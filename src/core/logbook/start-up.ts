@@ -1,0 +1,117 @@
+import { insulation } from '../insulation';
+import { winding } from '../winding';
+import { timeOf, type Entry, type EntryOf } from './entry';
+import type { Payload } from './kinds';
+
+export interface StartUpState {
+  disconnected: Payload<'motor.disconnected'> | null;
+  windings: readonly EntryOf<'motor.winding'>[];
+  insulations: readonly EntryOf<'motor.insulation'>[];
+  /** Seconds a winding was earthed after a test, by the test's entry. */
+  earthed: Readonly<Record<string, number>>;
+  unbalances: readonly EntryOf<'motor.unbalance'>[];
+  chosen: Payload<'startup.choices'> | null;
+  /** Values that stand in the place of a rule's, by entry number. */
+  typed: Readonly<Record<string, { value: number; reason: string }>>;
+  signed: EntryOf<'startup.signed'> | null;
+}
+
+export const noStartUp: StartUpState = {
+  disconnected: null,
+  windings: [],
+  insulations: [],
+  earthed: {},
+  unbalances: [],
+  chosen: null,
+  typed: {},
+  signed: null,
+};
+
+export type StartUpEntry = Extract<Entry, { kind: `motor.${string}` | `startup.${string}` }>;
+export const isStartUpEntry = (entry: Entry): entry is StartUpEntry =>
+  entry.kind.startsWith('motor.') || entry.kind.startsWith('startup.');
+
+/** A tester must not meet electronics: nothing counts before it was said what is disconnected. */
+const connected = {
+  void: 'First disconnect drive, thermistors and encoder: the tester kills what is left connected.',
+};
+
+/** The start-up after one more entry; a reason where the entry does not count. */
+export function applyStartUp(
+  state: StartUpState,
+  entry: StartUpEntry,
+  apprentice: boolean,
+): Partial<StartUpState> | { void: string } {
+  switch (entry.kind) {
+    case 'motor.disconnected':
+      return { disconnected: entry.payload };
+    case 'motor.winding':
+      return state.disconnected === null ? connected : { windings: [...state.windings, entry], signed: null };
+    case 'motor.insulation':
+      return state.disconnected === null
+        ? connected
+        : { insulations: [...state.insulations, entry], signed: null };
+    case 'motor.earthed':
+      return state.insulations.some((i) => i.id === entry.payload.test)
+        ? { earthed: { ...state.earthed, [entry.payload.test]: entry.payload.seconds } }
+        : { void: 'What it speaks of is not in this job.' };
+    case 'motor.unbalance':
+      return { unbalances: [...state.unbalances, entry] };
+    case 'startup.choices':
+      return { chosen: entry.payload, signed: null };
+    case 'startup.value': {
+      const { number, value, reason } = entry.payload;
+      const { [number]: _, ...others } = state.typed;
+      if (value === null) return { typed: others, signed: null };
+      return reason === null
+        ? { void: 'A value that no rule gives needs a reason.' }
+        : { typed: { ...others, [number]: { value, reason } }, signed: null };
+    }
+    case 'startup.signed': {
+      const against = [...entry.payload.against, ...motorAgainst(state)];
+      return apprentice
+        ? { void: 'A technician or the lead signs.' }
+        : against.length > 0
+          ? { void: against.join(' ') }
+          : { signed: entry };
+    }
+  }
+}
+
+/** The newest test of each thing: what was put right and measured again counts. */
+const newestOf = (tests: StartUpState['insulations']): StartUpState['insulations'] =>
+  tests.filter(
+    (t, i) =>
+      !tests
+        .slice(i + 1)
+        .some((u) => u.payload.of === t.payload.of && u.payload.between === t.payload.between),
+  );
+
+/** Seconds a winding must be earthed after a test: four times as long as it took (IEEE 43, from memory). */
+export const earthFor_s = ({ payload }: EntryOf<'motor.insulation'>): number =>
+  4 * Math.max(...payload.readings.map((r) => r.at_s));
+
+/** What motor and cable hold against a drive being connected to them. */
+export function motorAgainst({ windings, insulations, earthed }: StartUpState): string[] {
+  const last = windings[windings.length - 1];
+  return [
+    ...(last !== undefined && winding(last.payload).verdict === 'fail'
+      ? ['The motor’s windings are not alike: no drive is connected to it.']
+      : []),
+    ...newestOf(insulations).flatMap((test) => {
+      const { of, between } = test.payload;
+      const what = `${of === 'motor-and-cable' ? 'Motor and cable' : of === 'motor' ? 'The motor' : 'The cable'} ${between === 'earth' ? 'to earth' : 'between cores'}`;
+      return [
+        ...(insulation(test.payload).verdict === 'fail'
+          ? [`${what} failed the insulation test: no drive is connected to it.`]
+          : []),
+        ...((earthed[test.id] ?? 0) < earthFor_s(test)
+          ? [`${what}: earth it for ${earthFor_s(test)} s after the test.`]
+          : []),
+      ];
+    }),
+  ];
+}
+
+/** When a test was made, for the trend over jobs. */
+export const testedAt = (test: StartUpState['insulations'][number]): number => timeOf(test);

@@ -1,0 +1,50 @@
+import type { Control } from '../catalogue';
+import { meaningOf, type Values } from '../drive-words';
+import type { SheetRow, StartUpSheet } from './sheet';
+
+/** A value typed in the place of the rule's, with its reason. */
+export type Typed = Readonly<Record<string, { value: number; reason: string }>>;
+
+/** What is to be entered: the rule's value, or the one that was typed. */
+export const wantedOf = (row: SheetRow, typed: Typed): number | null => typed[row.number]?.value ?? row.value;
+
+const differs = (row: SheetRow, typed: Typed): boolean => {
+  const wanted = wantedOf(row, typed);
+  // Identification goes back to none when it has run: that is no difference.
+  return (
+    row.concept !== 'motor.ident' && row.now !== null && wanted !== null && Math.abs(row.now - wanted) > 1e-6
+  );
+};
+
+/** Entries that the drive has otherwise than the sheet. */
+export const differing = (sheet: StartUpSheet, typed: Typed): SheetRow[] =>
+  sheet.rows.filter((row) => differs(row, typed));
+
+const identStates: Readonly<Record<string, string>> = {
+  stale: 'The identification is stale: a plate value was changed after it. Run it again.',
+  failed: 'The identification failed: run it again, with enable and safe stop made.',
+  'not-done': 'The identification was not run yet.',
+};
+
+/** What stands against signing the sheet; a motor of another region and a stale identification among it. */
+export function sheetAgainst(
+  sheet: StartUpSheet,
+  typed: Typed,
+  control: Pick<Control, 'parameters'>,
+  values: Values,
+): string[] {
+  const wrong = sheet.findings.filter((f) => f.severity === 'wrong').map((f) => f.text);
+  const asked = sheet.rows.some((r) => r.concept === 'motor.ident' && r.value !== null);
+  const state = meaningOf(control, values, 'motor.ident-state');
+  const ident = asked && typeof state === 'string' ? identStates[state] : undefined;
+  const other = differing(sheet, typed).map((r) => `${r.number} ${r.name}`);
+  return [
+    ...wrong,
+    ...(ident === undefined ? [] : [ident]),
+    ...(other.length === 0
+      ? []
+      : [
+          `${other.length === 1 ? 'One entry is' : `${other.length} entries are`} otherwise in the drive: ${other.slice(0, 4).join(', ')}${other.length > 4 ? ' …' : ''}.`,
+        ]),
+  ];
+}

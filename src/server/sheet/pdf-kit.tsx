@@ -1,0 +1,108 @@
+import { join } from 'node:path';
+import { Document, Font, Page, StyleSheet, Text, View } from '@react-pdf/renderer';
+import type { ReactNode } from 'react';
+
+const fontFile = (family: string, weight: string, name: string): string =>
+  join(process.cwd(), 'node_modules', '@expo-google-fonts', family, weight, name);
+
+// Full fonts, not the subsets for the screen: a missing sign would be printed as a wrong one.
+Font.register({
+  family: 'Barlow',
+  fonts: [
+    { src: fontFile('barlow', '400Regular', 'Barlow_400Regular.ttf') },
+    { src: fontFile('barlow', '600SemiBold', 'Barlow_600SemiBold.ttf'), fontWeight: 600 },
+  ],
+});
+Font.register({ family: 'Plex', src: fontFile('ibm-plex-mono', '400Regular', 'IBMPlexMono_400Regular.ttf') });
+Font.registerHyphenationCallback((word) => [word]);
+
+const ink = '#1A2326';
+const soft = '#556060';
+/** What every paper of ours looks like. */
+export const s = StyleSheet.create({
+  page: {
+    fontFamily: 'Barlow',
+    fontSize: 9.5,
+    color: ink,
+    paddingVertical: 40,
+    paddingHorizontal: 46,
+    lineHeight: 1.3,
+  },
+  title: { fontSize: 17, fontWeight: 600, lineHeight: 1.2, marginBottom: 8 },
+  h2: {
+    fontSize: 11.5,
+    fontWeight: 600,
+    marginTop: 12,
+    marginBottom: 4,
+    borderBottomWidth: 0.7,
+    borderColor: ink,
+    paddingBottom: 2,
+  },
+  row: { flexDirection: 'row' },
+  label: { width: 118, color: soft },
+  verdict: { borderWidth: 1.4, borderColor: ink, padding: 9, marginTop: 10 },
+  headline: { fontSize: 13, fontWeight: 600, marginBottom: 2 },
+  cell: { paddingVertical: 1.8, paddingRight: 8 },
+  mono: { fontFamily: 'Plex', fontSize: 9 },
+  line: { flexDirection: 'row', borderBottomWidth: 0.4, borderColor: '#C9BFA8' },
+  foot: {
+    position: 'absolute',
+    bottom: 20,
+    left: 46,
+    right: 46,
+    flexDirection: 'row',
+    justifyContent: 'space-between',
+    color: soft,
+    fontSize: 8,
+  },
+});
+
+export const when = (iso: string): string => `${iso.slice(0, 10)} ${iso.slice(11, 16)} UTC`;
+
+export function Section({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <View>
+      <Text style={s.h2} minPresenceAhead={40}>
+        {title}
+      </Text>
+      {children}
+    </View>
+  );
+}
+
+/** A line of a table; widths in percent. */
+export function Row({ cells, widths, mono = [] }: { cells: ReactNode[]; widths: number[]; mono?: number[] }) {
+  return (
+    <View style={s.line} wrap={false}>
+      {cells.map((cell, i) => (
+        <View key={i} style={[s.cell, { width: `${widths[i] ?? 10}%`, flexDirection: 'row' }]}>
+          {typeof cell === 'string' ? <Text style={mono.includes(i) ? s.mono : {}}>{cell}</Text> : cell}
+        </View>
+      ))}
+    </View>
+  );
+}
+
+/** A paper with its title, its page numbers and what it defers to. */
+export function Paper({
+  title,
+  paper,
+  children,
+}: {
+  title: string;
+  paper: 'a4' | 'letter';
+  children: ReactNode;
+}) {
+  return (
+    <Document title={title} creator="Grim Spanner">
+      <Page size={paper === 'a4' ? 'A4' : 'LETTER'} style={s.page}>
+        <Text style={s.title}>{title}</Text>
+        {children}
+        <View style={s.foot} fixed>
+          <Text>Grim Spanner. Local codes and qualified persons decide.</Text>
+          <Text render={({ pageNumber, totalPages }) => `${pageNumber} / ${totalPages}`} />
+        </View>
+      </Page>
+    </Document>
+  );
+}

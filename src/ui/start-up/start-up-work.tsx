@@ -1,0 +1,177 @@
+import { Box, Text } from '@chakra-ui/react';
+import { useMemo, useState } from 'react';
+import type { Control } from '@/core/catalogue';
+import { holdsSignature, motorAgainst, type Payload } from '@/core/logbook';
+import type { Plate } from '@/core/plate';
+import { sheetAgainst, startUpSheet } from '@/core/settings';
+import { ratingOf } from '../catalogue/rating-of';
+import type { FaceProps } from '../job/faces';
+import { Primary, Secondary } from '../kit/buttons';
+import { Caution } from '../kit/caution';
+import { KeptNote, Section } from '../kit/face';
+import { PanelSwitch } from '../kit/panel-switch';
+import { dateTime } from '../kit/time';
+import { ConfirmWrite } from '../trace/confirm-write';
+import { LinkBar } from '../trace/link-bar';
+import { useReadOut } from '../trace/use-read-out';
+import { useWrite, type WriteWish } from '../trace/use-write';
+import { ChoicesForm } from './choices-form';
+import { Ramps } from './ramps';
+import { SheetRows } from './sheet-rows';
+
+type Panel = 'choices' | 'sheet' | 'ramps';
+const panels: readonly { id: Panel; name: string }[] = [
+  { id: 'choices', name: 'Load and control' },
+  { id: 'sheet', name: 'Start-up sheet' },
+  { id: 'ramps', name: 'Ramps' },
+];
+
+/** The start-up sheet, against what is in the drive, until it is signed. */
+export function StartUpWork({
+  jobId,
+  store,
+  person,
+  catalogue,
+  drive,
+  plate,
+  control,
+}: FaceProps & { drive: Payload<'identify.drive'>; plate: Plate; control: Control }) {
+  const { startUp, seen, registers, seq } = store.state;
+  const { chosen, typed, signed } = startUp;
+  const [panel, setPanel] = useState<Panel>(chosen === null ? 'choices' : 'sheet');
+  const [target, setTarget] = useState<string | null>(null);
+  const [wish, setWish] = useState<WriteWish | null>(null);
+  const readOut = useReadOut(store, target, drive.typeId);
+  const { writing, trouble, note, write } = useWrite(store, target, drive.typeId);
+  const rating = useMemo(() => ratingOf(drive, catalogue), [drive, catalogue]);
+  const values = useMemo(() => seen?.values ?? {}, [seen]);
+  const sheet = useMemo(
+    () =>
+      chosen === null
+        ? null
+        : startUpSheet({ plate, control, rating, values, choices: chosen.choices, supply: chosen.supply }),
+    [plate, control, rating, values, chosen],
+  );
+  const held = holdsSignature(registers);
+  const against =
+    sheet === null
+      ? []
+      : [
+          ...sheetAgainst(sheet, typed, control, values),
+          ...motorAgainst(startUp),
+          ...(held === null ? [] : [held]),
+        ];
+  const apprentice = person.role === 'apprentice';
+  const waiting = store.unsent.size > 0;
+  return (
+    <>
+      {sheet?.findings
+        .filter((f) => f.severity === 'wrong')
+        .map((f) => (
+          <Caution key={f.code} grave title="Wrong.">
+            {f.text} {f.sum}.
+          </Caution>
+        ))}
+      <PanelSwitch
+        label="Settings"
+        panels={chosen === null ? panels.slice(0, 1) : panels}
+        open={panel}
+        choose={setPanel}
+      />
+      {panel === 'choices' && (
+        <ChoicesForm
+          control={control}
+          plate_Hz={plate.hz}
+          supply_V={drive.supply_V}
+          chosen={chosen}
+          keep={(next) => {
+            store.record('startup.choices', next);
+            setPanel('sheet');
+          }}
+        />
+      )}
+      {panel === 'sheet' && sheet !== null && (
+        <>
+          {drive.typeId !== null && (
+            <LinkBar
+              typeId={drive.typeId}
+              target={target}
+              take={setTarget}
+              reading={readOut.reading}
+              read={() => void readOut.read()}
+              trouble={readOut.trouble ?? trouble}
+            />
+          )}
+          <KeptNote text={note ?? readOut.note} />
+          {wish !== null && (
+            <ConfirmWrite
+              key={`${wish.parameter.number} ${wish.to}`}
+              wish={wish}
+              writing={writing}
+              cancel={() => setWish(null)}
+              go={() => void write(wish).then((took) => took && setWish(null))}
+            />
+          )}
+          <SheetRows
+            rows={sheet.rows}
+            control={control}
+            typed={typed}
+            setValue={(number, value, reason) => store.record('startup.value', { number, value, reason })}
+            write={
+              target === null
+                ? null
+                : (parameter, from, to) =>
+                    setWish({ parameter, from, to, reason: 'start-up sheet', trial: false })
+            }
+          />
+          <Section title="Signing">
+            {against.map((line) => (
+              <Text key={line} color="failed" fontWeight="500" mb="1">
+                {line}
+              </Text>
+            ))}
+            {seen === null && (
+              <Text mb="2">
+                Nothing was read back: read out over the link, or the sheet says that it was entered by hand.
+              </Text>
+            )}
+            {signed === null ? (
+              <Primary
+                disabled={apprentice || waiting || against.length > 0}
+                onClick={() =>
+                  store.record('startup.signed', { seq, entries: sheet.rows.length, against: [] })
+                }
+              >
+                {apprentice
+                  ? 'A technician signs'
+                  : waiting
+                    ? 'Waiting for the server'
+                    : `Sign as ${person.name}`}
+              </Primary>
+            ) : (
+              <Text mb="2">
+                Signed by {signed.by.name}, {dateTime(signed.receivedAt ?? signed.at)}. A change takes the
+                signature off.
+              </Text>
+            )}
+            <Box display="flex" gap="2" flexWrap="wrap" mt="3">
+              <Secondary asChild>
+                <a href={`/api/v1/jobs/${jobId}/start-up?form=pdf`} download>
+                  PDF
+                </a>
+              </Secondary>
+              <Secondary asChild>
+                <a href={`/api/v1/jobs/${jobId}/start-up?form=csv`} download>
+                  CSV
+                </a>
+              </Secondary>
+            </Box>
+          </Section>
+        </>
+      )}
+      {panel === 'ramps' && chosen !== null && (
+        <Ramps plate={plate} rating={rating} drive={drive} catalogue={catalogue} choices={chosen.choices} />
+      )}
+    </>
+  );
+}
