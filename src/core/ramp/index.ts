@@ -22,6 +22,8 @@ export interface BrakeNeed {
   average_W: number;
   /** Most ohms that still take the peak at the chopper's voltage; null where nothing comes back. */
   most_ohm: number | null;
+  /** Of a hanging load: what comes back all the way while it is lowered at full speed, W. */
+  lowering_W: number | null;
   sum: string;
 }
 
@@ -37,14 +39,18 @@ export interface RampAnswer {
 const figure = (value: number): string => String(Number(value.toPrecision(3)));
 
 /** What a resistor must bear for this stop. @param cycle_s time from stop to stop */
-export function brakeNeed({ brake }: Run, chopper_V: number, cycle_s: number): BrakeNeed {
-  const { peak_W, energy_J } = brake;
+export function brakeNeed(given: RampCase, { brake }: Run, chopper_V: number, cycle_s: number): BrakeNeed {
+  const lowering_W =
+    given.load.curve === 'hoisting' ? given.load.torque_Nm * speedOf(given, given.ramp.to_Hz) : null;
+  const { energy_J } = brake;
+  const peak_W = Math.max(brake.peak_W, lowering_W ?? 0);
   const most_ohm = peak_W > 0 ? chopper_V ** 2 / peak_W : null;
   return {
     peak_W,
     energy_J,
     average_W: energy_J / cycle_s,
     most_ohm,
+    lowering_W,
     sum:
       most_ohm === null
         ? 'nothing comes back'
@@ -64,7 +70,12 @@ export function rampAnswer(given: RampCase, { cycle_s = 60 } = {}): RampAnswer {
     run,
     shortestUp: shortestUp(given),
     shortestDown: shortestDown(given),
-    brake: brakeNeed(untripped(given), given.drive.chopper?.above_V ?? 0.95 * given.drive.tripVolts, cycle_s),
+    brake: brakeNeed(
+      given,
+      untripped(given),
+      given.drive.chopper?.above_V ?? 0.95 * given.drive.tripVolts,
+      cycle_s,
+    ),
     turning_J: 0.5 * inertiaOf(given) * top ** 2,
   };
 }

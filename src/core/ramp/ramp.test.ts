@@ -118,6 +118,12 @@ describe('stopping', () => {
     expect(run.stoodAt_s).toBeGreaterThan(5 + 1 + 2.2);
   });
 
+  it('a hanging load gives its torque times speed back all the way down', () => {
+    const hanging = on({ load: { curve: 'hoisting', torque_Nm: 20, inertia_kgm2: 0.02 } });
+    expect(rampAnswer(hanging).brake.lowering_W).toBeCloseTo(20 * omega, 6);
+    expect(rampAnswer(base).brake.lowering_W).toBeNull();
+  });
+
   it('a pump that brakes itself gives nothing back', () => {
     const pump = on({ load: { curve: 'square', torque_Nm: 34, inertia_kgm2: 0.01 }, ramp: { down_s: 10 } });
     expect(rampAnswer(pump).brake.energy_J).toBeLessThan(50);

@@ -51,6 +51,7 @@ const output = z.strictObject({
     energy_J: z.number(),
     average_W: z.number(),
     most_ohm: z.number().nullable(),
+    lowering_W: z.number().nullable(),
     sum: z.string(),
   }),
   turning_J: z.number(),

@@ -2,6 +2,7 @@ import { Text, View, renderToBuffer } from '@react-pdf/renderer';
 import { Paper, Row, s, Section, when } from '../sheet/pdf-kit';
 import type { StartUpPaper } from './paper';
 
+// No monospaced cells here: the shipped Plex file breaks the PDF on letters, and entries have letters.
 const widths = [10, 22, 18, 16, 34];
 
 function StartUpDocument({ sheet, paper }: { sheet: StartUpPaper; paper: 'a4' | 'letter' }) {
@@ -26,7 +27,6 @@ function StartUpDocument({ sheet, paper }: { sheet: StartUpPaper; paper: 'a4' | 
           <Row
             key={r.number}
             widths={widths}
-            mono={[0, 2, 3]}
             cells={[
               r.number,
               r.name,

@@ -29,6 +29,29 @@ export interface Lane<S> {
   limit?: { value: number; name: string };
 }
 
+/** A level that must not be crossed. */
+const LimitLine = ({ at, name }: { at: number; name: string }) => (
+  <g>
+    <line
+      x1={inset.left}
+      x2={width - inset.right}
+      y1={at}
+      y2={at}
+      stroke="var(--chakra-colors-failed)"
+      strokeDasharray="6 5"
+    />
+    <text
+      x={width - inset.right - 4}
+      y={at + 12}
+      textAnchor="end"
+      fontSize="11.5"
+      fill="var(--chakra-colors-failed)"
+    >
+      {name}
+    </text>
+  </g>
+);
+
 /** Values over one time axis, each in a lane with its own scale: units never share one. */
 export function Lanes<S extends { at_s: number }>({
   name,
@@ -73,7 +96,7 @@ export function Lanes<S extends { at_s: number }>({
             const top = i * lane + 8;
             const y = scaleLinear(
               rangeOf(
-                points.map((p) => p.value),
+                [...points.map((p) => p.value), ...(one.limit === undefined ? [] : [one.limit.value])],
                 one.unit,
               ),
               [top + lane - 16, top + 20],
@@ -105,6 +128,7 @@ export function Lanes<S extends { at_s: number }>({
                     </text>
                   </g>
                 ))}
+                {one.limit !== undefined && <LimitLine at={y(one.limit.value)} name={one.limit.name} />}
                 <path
                   d={(one.unit === 'bit' ? path.curve(curveStepAfter) : path)(points) ?? ''}
                   fill="none"
@@ -132,6 +156,27 @@ export function Lanes<S extends { at_s: number }>({
               <text
                 x={x(m.at_s) - 5}
                 y={height - inset.bottom - 4}
+                textAnchor="end"
+                fontSize="12.5"
+                fill="var(--chakra-colors-failed)"
+              >
+                {m.name}
+              </text>
+            </g>
+          ))}
+          {marks.map((m) => (
+            <g key={m.name}>
+              <line
+                x1={x(m.at_s)}
+                x2={x(m.at_s)}
+                y1={4}
+                y2={height - inset.bottom}
+                stroke="var(--chakra-colors-failed)"
+                strokeWidth="1.6"
+              />
+              <text
+                x={x(m.at_s) - 5}
+                y={16}
                 textAnchor="end"
                 fontSize="12.5"
                 fill="var(--chakra-colors-failed)"

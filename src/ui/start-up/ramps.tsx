@@ -158,9 +158,9 @@ export function Ramps({
           ]}
         />
         <Field
-          label="At full speed"
+          label="At full speed, of the plate"
           figure
-          unit="% of plate"
+          unit="%"
           value={load}
           onChange={(e) => setLoad(e.target.value)}
         />
@@ -230,6 +230,12 @@ export function Ramps({
           Shortest safe acceleration {shortest(answer?.shortestUp)}, deceleration{' '}
           {shortest(answer?.shortestDown)}.
         </Text>
+        {answer !== null && answer.brake.lowering_W !== null && (
+          <Text fontWeight="500">
+            Lowering gives {figure(answer.brake.lowering_W / 1000)} kW back all the way down: a brake resistor
+            for that, and a brake that is proven to close.
+          </Text>
+        )}
         {answer !== null && answer.brake.energy_J > 1 && (
           <Text>
             A brake resistor would take {figure(answer.brake.peak_W / 1000)} kW at the peak and{' '}

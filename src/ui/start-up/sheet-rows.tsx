@@ -88,7 +88,7 @@ function Row({
     <Box
       as="li"
       display="grid"
-      gridTemplateColumns={{ base: '1fr', md: '1.2fr 1.4fr auto' }}
+      gridTemplateColumns={{ base: '1fr', md: '1.1fr 1.4fr 200px' }}
       columnGap="4"
       borderBottom="1px solid"
       borderColor="line"
@@ -141,7 +141,7 @@ function Row({
         )}
       </Box>
       <Box textAlign={{ md: 'right' }}>
-        {row.now !== null && (
+        {row.now !== null && row.concept !== 'motor.ident' && (
           <Text color={there ? 'sound' : 'failed'} fontSize="0.95rem">
             <StateMark mark={there ? 'sound' : 'failed'} label={null} />{' '}
             {there ? 'in the drive' : `drive has ${shownAs(parameter, row.now)}`}

@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import type { Control } from '@/core/catalogue';
 import { holdsSignature, motorAgainst, type Payload } from '@/core/logbook';
 import type { Plate } from '@/core/plate';
-import { sheetAgainst, startUpSheet } from '@/core/settings';
+import { differing, sheetAgainst, startUpSheet, wantedOf, type SheetRow, type Typed } from '@/core/settings';
 import { ratingOf } from '../catalogue/rating-of';
 import type { FaceProps } from '../job/faces';
 import { Primary, Secondary } from '../kit/buttons';
@@ -26,6 +26,22 @@ const panels: readonly { id: Panel; name: string }[] = [
   { id: 'ramps', name: 'Ramps' },
 ];
 
+/**
+ * What differs, as writes. What resets others is written alone, and the drive read again: the rest would be
+ * compared with values that are gone.
+ */
+function wishesFor(rows: readonly SheetRow[], control: Control, typed: Typed): WriteWish[] {
+  const all = rows.flatMap((row): WriteWish[] => {
+    const parameter = control.parameters.find((p) => p.number === row.number);
+    const to = wantedOf(row, typed);
+    return parameter === undefined || to === null || row.now === null
+      ? []
+      : [{ parameter, from: row.now, to, reason: 'start-up sheet', trial: false }];
+  });
+  const resetting = all.filter((w) => w.parameter.resets !== undefined);
+  return resetting.length > 0 ? resetting.slice(0, 1) : all;
+}
+
 /** The start-up sheet, against what is in the drive, until it is signed. */
 export function StartUpWork({
   jobId,
@@ -40,7 +56,8 @@ export function StartUpWork({
   const { chosen, typed, signed } = startUp;
   const [panel, setPanel] = useState<Panel>(chosen === null ? 'choices' : 'sheet');
   const [target, setTarget] = useState<string | null>(null);
-  const [wish, setWish] = useState<WriteWish | null>(null);
+  const [wishes, setWishes] = useState<readonly WriteWish[]>([]);
+  const [refusals, setRefusals] = useState(0);
   const readOut = useReadOut(store, target, drive.typeId);
   const { writing, trouble, note, write } = useWrite(store, target, drive.typeId);
   const rating = useMemo(() => ratingOf(drive, catalogue), [drive, catalogue]);
@@ -61,6 +78,16 @@ export function StartUpWork({
           ...motorAgainst(startUp),
           ...(held === null ? [] : [held]),
         ];
+  const toWrite = sheet === null ? [] : wishesFor(differing(sheet, typed), control, typed);
+  /** One after the other; the first that is not taken stops it. */
+  const writeAll = async ([first, ...others]: readonly WriteWish[]): Promise<void> => {
+    if (first === undefined) return setWishes([]);
+    if (!(await write(first))) {
+      setWishes([first, ...others]);
+      return setRefusals((n) => n + 1);
+    }
+    await writeAll(others);
+  };
   const apprentice = person.role === 'apprentice';
   const waiting = store.unsent.size > 0;
   return (
@@ -103,14 +130,19 @@ export function StartUpWork({
             />
           )}
           <KeptNote text={note ?? readOut.note} />
-          {wish !== null && (
+          {wishes.length > 0 && (
             <ConfirmWrite
-              key={`${wish.parameter.number} ${wish.to}`}
-              wish={wish}
+              key={`${wishes.map((w) => `${w.parameter.number} ${w.to}`).join()} ${refusals}`}
+              wishes={wishes}
               writing={writing}
-              cancel={() => setWish(null)}
-              go={() => void write(wish).then((took) => took && setWish(null))}
+              cancel={() => setWishes([])}
+              go={() => void writeAll(wishes)}
             />
+          )}
+          {target !== null && wishes.length === 0 && toWrite.length > 1 && (
+            <Secondary mb="3" onClick={() => setWishes(toWrite)}>
+              Write all {toWrite.length} that differ
+            </Secondary>
           )}
           <SheetRows
             rows={sheet.rows}
@@ -121,7 +153,7 @@ export function StartUpWork({
               target === null
                 ? null
                 : (parameter, from, to) =>
-                    setWish({ parameter, from, to, reason: 'start-up sheet', trial: false })
+                    setWishes([{ parameter, from, to, reason: 'start-up sheet', trial: false }])
             }
           />
           <Section title="Signing">

@@ -7,21 +7,21 @@ import { Tick } from '../kit/tick';
 import { shownAs } from './shown-as';
 import type { WriteWish } from './use-write';
 
-/** What will be written, what may move, and the two things that must be so before it. */
+/** What will be written, one after the other, what may move, and the two things that must be so before it. */
 export function ConfirmWrite({
-  wish,
+  wishes,
   writing,
   go,
   cancel,
 }: {
-  wish: WriteWish;
+  wishes: readonly WriteWish[];
   writing: boolean;
   go: () => void;
   cancel: () => void;
 }) {
   const [open, setOpen] = useState(false);
   const [clear, setClear] = useState(false);
-  const { parameter, from, to, reason } = wish;
+  const warnings = [...new Set(wishes.map((w) => mayMove(w.parameter)))];
   return (
     <Box
       as="section"
@@ -33,14 +33,23 @@ export function ConfirmWrite({
       py="3"
       mb="4"
     >
-      <Caution title="It may move.">{mayMove(parameter)}</Caution>
-      <Text fontFamily="heading" fontWeight="600" fontSize="1.2rem">
-        {parameter.number} {parameter.name}
-      </Text>
-      <Text fontFamily="mono" fontSize="1.6rem" lineHeight="1.3" overflowWrap="anywhere">
-        {shownAs(parameter, from)} → {shownAs(parameter, to)}
-      </Text>
-      <Text color="soft">{reason}</Text>
+      <Caution title="It may move.">{warnings.join(' ')}</Caution>
+      {wishes.map(({ parameter, from, to, reason }) => (
+        <Box key={parameter.number} mb="2">
+          <Text fontFamily="heading" fontWeight="600" fontSize="1.2rem">
+            {parameter.number} {parameter.name}
+          </Text>
+          <Text
+            fontFamily="mono"
+            fontSize={wishes.length > 1 ? '1.1rem' : '1.6rem'}
+            lineHeight="1.3"
+            overflowWrap="anywhere"
+          >
+            {shownAs(parameter, from)} → {shownAs(parameter, to)}
+          </Text>
+          <Text color="soft">{reason}</Text>
+        </Box>
+      ))}
       <Box mt="2">
         <Tick label="The run input is open, and nothing else gives run" checked={open} onChange={setOpen} />
         <Tick label="People are clear of the machine and know of it" checked={clear} onChange={setClear} />

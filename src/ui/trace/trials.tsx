@@ -132,7 +132,7 @@ export function Trials({
         <ConfirmWrite
           // After a refusal both questions are asked again: one of them may have been answered wrongly.
           key={`${wish.parameter.number} ${wish.to} ${refusals}`}
-          wish={wish}
+          wishes={[wish]}
           writing={writing}
           cancel={() => setWish(null)}
           go={() => void write(wish).then((took) => (took ? setWish(null) : setRefusals((n) => n + 1)))}

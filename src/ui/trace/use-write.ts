@@ -74,7 +74,7 @@ export function useWrite(store: JobStore, target: string | null, typeId: string 
       const took = Math.abs(body.found - to) < parameter.scale / 2;
       setNote(
         took
-          ? `${number} ${name} is ${shownAs(parameter, body.found)}, read back.${body.kept === false ? ' It lasts until power off: this type keeps edits only when told to.' : ''}`
+          ? `${number} ${name} is ${shownAs(parameter, body.found)}, read back.${body.kept === false ? ' It lasts until power off: this type keeps edits only when told to.' : ''}${parameter.resets === undefined ? '' : ' It put other entries back: read out again.'}`
           : `Written, but ${number} reads ${shownAs(parameter, body.found)}: the drive did not take it as it is.`,
       );
       return took;

@@ -1,0 +1,201 @@
+/** From the plate to a signed start-up sheet: a winch on a Whimbrel, a pump on a Dunlin. */
+import { expect, test, type Page } from '@playwright/test';
+import { choosePerson, entry, gradingDrum, ines, openJob, picture, visit, watchConsole, winch } from './demo';
+import { order, winchReady } from './rig';
+import { contacts } from './trace';
+
+const stopped = { ...contacts, DI1: false };
+
+/** A job of its own with the drive of a demo job, and a motor. */
+async function jobWith(page: Page, from: string, machine: string, plate: object): Promise<string> {
+  const { request } = page;
+  const { entries } = (await (await request.get(`/api/v1/jobs/${from}/entries`)).json()) as {
+    entries: { kind: string; payload: unknown }[];
+  };
+  const job = await openJob(request, machine);
+  const made = [
+    entry(job, 'identify.drive', entries.find((e) => e.kind === 'identify.drive')?.payload),
+    entry(job, 'identify.motor', { plate, photos: [] }),
+  ];
+  const answer = await request.post(`/api/v1/jobs/${job}/entries`, { data: { entries: made } });
+  expect(answer.ok(), await answer.text()).toBe(true);
+  return job;
+}
+
+const link = (page: Page) => page.getByRole('region', { name: 'Link to the drive' });
+async function readOut(page: Page, product: string): Promise<void> {
+  await expect(async () => {
+    await link(page).getByRole('button', { name: 'Look for drives' }).click();
+    await expect(link(page).getByRole('combobox', { name: 'Drive' })).toContainText(product, {
+      timeout: 2000,
+    });
+  }).toPass({ timeout: 20_000 });
+  await readAgain(page);
+}
+async function readAgain(page: Page): Promise<void> {
+  const read = page.waitForResponse((r) => r.url().endsWith('/drives/read'));
+  await link(page).getByRole('button', { name: 'Read out' }).click();
+  expect((await read).ok()).toBe(true);
+}
+async function confirm(page: Page): Promise<void> {
+  const form = page.getByRole('region', { name: 'Write to the drive' });
+  await form.getByRole('checkbox', { name: /run input is open/ }).check();
+  await form.getByRole('checkbox', { name: /People are clear/ }).check();
+  await form.getByRole('button', { name: 'Write and read back' }).click();
+  await expect(form).toHaveCount(0, { timeout: 60_000 });
+}
+const rows = (page: Page) => page.getByRole('list', { name: 'Start-up sheet' });
+const row = (page: Page, number: string) =>
+  rows(page)
+    .getByRole('listitem')
+    .filter({ has: page.getByText(number, { exact: true }) });
+const signing = (page: Page) => page.getByRole('button', { name: /^Sign as/ });
+
+test.beforeEach(async ({ page }) => {
+  await choosePerson(page, ines);
+  await winchReady(page.request);
+});
+
+test('a winch: a wrong region and a stale identification hold the signature until they are put right', async ({
+  page,
+}) => {
+  test.setTimeout(240_000);
+  const errors = watchConsole(page);
+  const plate = {
+    power: { value: 7.5, unit: 'kW' },
+    volts: 400,
+    amps: 14.8,
+    hz: 50,
+    rpm: 1455,
+    cosPhi: 0.84,
+  };
+  const job = await jobWith(page, winch, 'A winch to start', plate);
+  await order(page.request, { set: { region: '60Hz' }, plant: { contacts: stopped }, wait_s: 1 });
+  await visit(page, `/jobs/${job}/settings`);
+  await page.getByRole('combobox', { name: 'Load' }).selectOption({ label: 'winch' });
+  await page.getByRole('checkbox', { name: 'A mechanical brake is proven to close' }).check();
+  await page.getByRole('checkbox', { name: 'A brake resistor is fitted' }).check();
+  await page.getByRole('textbox', { name: 'Deceleration' }).fill('0');
+  await page.getByRole('button', { name: 'Make the sheet' }).click();
+  await expect(page.getByText('A ramp takes some time')).toBeVisible();
+  await page.getByRole('textbox', { name: 'Deceleration' }).fill('4');
+  await page.getByRole('button', { name: 'Make the sheet' }).click();
+  await readOut(page, 'Whimbrel W4');
+  await expect(page.getByRole('note').filter({ hasText: '17 % under-fluxed' })).toBeVisible();
+  await expect(signing(page)).toBeDisabled();
+
+  // What resets the rest goes first, alone; then the drive is read again.
+  for (const number of ['0-01', '0-02']) {
+    await row(page, number).getByRole('button', { name: 'Write' }).click();
+    await confirm(page);
+    await readAgain(page);
+  }
+  await expect(page.getByRole('note').filter({ hasText: 'under-fluxed' })).toHaveCount(0);
+  await page.getByRole('button', { name: /^Write all \d+ that differ/ }).click();
+  await confirm(page);
+  await row(page, '1-09').getByRole('button', { name: 'Write' }).click();
+  await confirm(page);
+  await readAgain(page);
+  await expect(page.getByText('The identification was not run yet.')).toBeVisible();
+  await expect(signing(page)).toBeDisabled();
+  await order(page.request, { plant: { contacts }, wait_s: 6 });
+  await order(page.request, { plant: { contacts: stopped }, wait_s: 1 });
+  await readAgain(page);
+  await expect(signing(page)).toBeEnabled();
+  await picture(page, 'start-up');
+
+  // A plate value changed afterwards makes it stale.
+  await row(page, '1-05').getByRole('button', { name: 'Another value for 1-05' }).click();
+  await row(page, '1-05').getByRole('textbox', { name: 'Value' }).fill('1450');
+  await row(page, '1-05').getByRole('radio', { name: 'maker’s sheet' }).check();
+  await row(page, '1-05').getByRole('button', { name: 'Keep this value' }).click();
+  await expect(page.getByText('One entry is otherwise in the drive: 1-05 Motor speed.')).toBeVisible();
+  await row(page, '1-05').getByRole('button', { name: 'Write' }).click();
+  await confirm(page);
+  await readAgain(page);
+  await expect(page.getByText('The identification is stale')).toBeVisible();
+  await expect(signing(page)).toBeDisabled();
+  await row(page, '1-09').getByRole('button', { name: 'Write' }).click();
+  await confirm(page);
+  await order(page.request, { plant: { contacts }, wait_s: 6 });
+  await order(page.request, { plant: { contacts: stopped }, wait_s: 1 });
+  await readAgain(page);
+  await signing(page).click();
+  await expect(page.getByText('Signed by Ines Tarrow')).toBeVisible();
+
+  const sheet = await page.request.get(`/api/v1/jobs/${job}/start-up?form=csv`);
+  const csv = await sheet.text();
+  expect(csv).toContain('1-05,Motor speed,1450 rpm,1450 rpm');
+  expect(csv).toContain('maker’s sheet');
+  const pdf = await page.request.get(`/api/v1/jobs/${job}/start-up?form=pdf&paper=letter`);
+  expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
+  expect(errors).toEqual([]);
+});
+
+test('a pump on a Dunlin: entries behind the code, and a motor that failed holds the job', async ({
+  page,
+}) => {
+  test.setTimeout(180_000);
+  const plate = { power: { value: 1.1, unit: 'kW' }, volts: 230, amps: 4.6, hz: 50, rpm: 1420, cosPhi: 0.8 };
+  const job = await jobWith(page, gradingDrum, 'A pump to start', plate);
+  await order(page.request, { drive: { type: 'dunlin-d1', model: 'D1-7' }, wait_s: 3 });
+  await visit(page, `/jobs/${job}/settings`);
+  await page.getByRole('combobox', { name: 'Load' }).selectOption({ label: 'fan or centrifugal pump' });
+  await page.getByRole('button', { name: 'Make the sheet' }).click();
+  await readOut(page, 'Dunlin D1');
+  await expect(row(page, '06')).toContainText('4.6 A');
+  await expect(row(page, '38')).toContainText('Opens with code 27');
+  await page.getByRole('button', { name: /^Write all \d+ that differ/ }).click();
+  await confirm(page);
+  await readAgain(page);
+  await expect(signing(page)).toBeEnabled();
+
+  await visit(page, `/jobs/${job}/motor`);
+  await page.getByRole('checkbox', { name: /The drive is off/ }).check();
+  for (const what of ['Thermistors', 'Encoder'])
+    await page.getByRole('group', { name: what }).getByRole('radio', { name: 'none fitted' }).check();
+  await page.getByRole('button', { name: 'All of it is off' }).click();
+  await page.getByRole('textbox', { name: 'After 1 minute' }).fill('0,8');
+  await page.getByRole('button', { name: 'Keep this test' }).click();
+  await expect(page.getByRole('note').filter({ hasText: 'failed the insulation test' })).toBeVisible();
+  await picture(page, 'motor-and-cable');
+  await visit(page, `/jobs/${job}/settings`);
+  await expect(page.getByText(/failed the insulation test/)).toBeVisible();
+  await expect(signing(page)).toBeDisabled();
+
+  await visit(page, `/jobs/${job}/motor`);
+  await page.getByRole('textbox', { name: 'After 1 minute' }).fill('240');
+  await page.getByRole('button', { name: 'Keep this test' }).click();
+  await page.getByRole('button', { name: 'It was earthed for 240 s' }).last().click();
+  await expect(page.getByRole('note').filter({ hasText: 'Held' })).toHaveCount(0);
+  await visit(page, `/jobs/${job}/settings`);
+  await signing(page).click();
+  await expect(page.getByText('Signed by Ines Tarrow')).toBeVisible();
+});
+
+test('ramps are drawn and follow the handle; a short one trips', async ({ page }) => {
+  const plate = {
+    power: { value: 7.5, unit: 'kW' },
+    volts: 400,
+    amps: 14.8,
+    hz: 50,
+    rpm: 1455,
+    cosPhi: 0.84,
+  };
+  const job = await jobWith(page, winch, 'A conveyor to stop', plate);
+  await visit(page, `/jobs/${job}/settings`);
+  await page.getByRole('combobox', { name: 'Load' }).selectOption({ label: 'conveyor, mixer, drum' });
+  await page.getByRole('button', { name: 'Make the sheet' }).click();
+  await page.getByRole('group', { name: 'Settings' }).getByRole('button', { name: 'Ramps' }).click();
+  const said = page.getByRole('status').filter({ hasText: 'Shortest safe acceleration' });
+  await expect(said).toContainText('without a trip');
+  await page.getByRole('radio', { name: 'known' }).check();
+  await page.getByRole('textbox', { name: 'Of all, at the motor shaft' }).fill('1.2');
+  const handle = page.getByRole('slider', { name: 'Deceleration' });
+  await handle.fill('1');
+  await expect(said).toContainText('trips on over');
+  await picture(page, 'ramps');
+  await handle.focus();
+  for (let i = 0; i < 3; i += 1) await handle.press('PageUp');
+  await expect(page.getByRole('img', { name: /Shaft, Motor torque/ })).toBeVisible();
+});
