@@ -102,6 +102,7 @@ test('a winch: a wrong region and a stale identification hold the signature unti
   await order(page.request, { plant: { contacts: stopped }, wait_s: 1 });
   await readAgain(page);
   await expect(signing(page)).toBeEnabled();
+  await page.evaluate(() => window.scrollTo(0, 0));
   await picture(page, 'start-up');
 
   // A plate value changed afterwards makes it stale.
@@ -194,6 +195,7 @@ test('ramps are drawn and follow the handle; a short one trips', async ({ page }
   const handle = page.getByRole('slider', { name: 'Deceleration' });
   await handle.fill('1');
   await expect(said).toContainText('trips on over');
+  await page.getByRole('slider', { name: 'Acceleration' }).evaluate((el) => el.scrollIntoView());
   await picture(page, 'ramps');
   await handle.focus();
   for (let i = 0; i < 3; i += 1) await handle.press('PageUp');

@@ -1,6 +1,10 @@
 /** Timed parts of the core, bundled and run in a process of their own (see bench.ts). */
+import { readFileSync } from 'node:fs';
+import { controlSchema } from '@/core/catalogue/schema';
 import { commonMeter, forwardPlan, fullPlan, networkOf, readings, stage } from '@/core/power-stage';
 import { diagnose, prepare, tablesFor, type Taken } from '@/core/static-diagnosis';
+import { rampAnswer, simulate, type RampCase } from '@/core/ramp';
+import { startUpSheet } from '@/core/settings';
 import { traceFrom, usualTables } from '@/core/tracing';
 import { ngspiceReadings } from '../checks/ngspice';
 
@@ -46,8 +50,47 @@ const wholePosterior_ms = performance.now() - first;
 const ngspice_ms = timed(3, () => void ngspiceReadings(network, fullPlan(on), commonMeter)) / full.length;
 const hypotheses = tables.enumerated.length;
 
+const control = controlSchema.parse(JSON.parse(readFileSync('catalogue/godwit-g4/control.json', 'utf8')));
+const startUp = (): void =>
+  void startUpSheet({
+    plate: { power: { value: 5.5, unit: 'kW' }, volts: 400, amps: 11.2, hz: 50, rpm: 1450, cosPhi: 0.83 },
+    control,
+    rating: { ratedAmps: 12, power_kW: 5.5, supply_V: 400 },
+    supply: { volts: 400, hz: 50 },
+    choices: {
+      load: 'conveyor',
+      region: '50Hz',
+      runFrom: 'terminals',
+      speedFrom: 'AI1',
+      wiring: 'two-wire',
+      signal: '0-10V',
+      reverse: false,
+      encoder: false,
+      coupled: true,
+      brakeProven: false,
+      brakeResistor: false,
+      singlePhaseFed: false,
+    },
+  });
+const rampCase: RampCase = {
+  motor: { torque_Nm: 36.2, rpm: 1450, hz: 50, inertia_kgm2: 0.02 },
+  load: { torque_Nm: 15, curve: 'constant', inertia_kgm2: 0.4 },
+  drive: {
+    limit: 1.5,
+    busVolts: 565,
+    tripVolts: 820,
+    capacitance_F: 680e-6,
+    losses: 0.05,
+    regulated: false,
+  },
+  ramp: { up_s: 5, down_s: 5, rounding: 0.2, to_Hz: 50, countsTo_Hz: 50, hold_s: 1 },
+};
+
 process.stdout.write(
   JSON.stringify({
+    startUp_ms: timed(50, startUp),
+    rampCurves_ms: timed(20, () => void simulate(rampCase)),
+    rampAnswer_ms: timed(10, () => void rampAnswer(rampCase)),
     hypotheses,
     probes: full.length,
     slices,

@@ -24,6 +24,9 @@ interface Core {
   reading_ms: number;
   ngspice_ms: number;
   trace_ms: number;
+  startUp_ms: number;
+  rampCurves_ms: number;
+  rampAnswer_ms: number;
   memory_MB: number;
 }
 
@@ -44,7 +47,7 @@ function core(): Core {
     { cwd: root, stdio: 'inherit' },
   );
   if (made.status !== 0) throw new Trouble('the benchmark could not be bundled');
-  const ran = spawnSync(process.execPath, [bundle], { encoding: 'utf8' });
+  const ran = spawnSync(process.execPath, [bundle], { cwd: root, encoding: 'utf8' });
   return JSON.parse(ran.stdout) as Core;
 }
 
@@ -108,6 +111,10 @@ export async function bench(): Promise<number> {
   );
 
   line('tracer, from an answer to the next check, slowest table', `${c.trace_ms.toFixed(2)} ms`, '≤ 30 ms');
+
+  line('start-up sheet, whole', `${c.startUp_ms.toFixed(2)} ms`, '≤ 10 ms');
+  line('ramp curves of one run-up and stop', `${c.rampCurves_ms.toFixed(1)} ms`, '≤ 33 ms');
+  line('… with the shortest ramps and the brake', `${c.rampAnswer_ms.toFixed(1)} ms`, '≤ 33 ms');
 
   ensureBuilt();
   const cluster = await startCluster('test', { durable: false });

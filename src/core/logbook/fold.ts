@@ -113,7 +113,9 @@ function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied 
   }
   if (isRegisterEntry(entry)) {
     const step = applyRegister(state.registers, entry);
-    return 'void' in step ? step : afterRegister({ ...state.registers, ...step }, state);
+    return 'void' in step
+      ? step
+      : { ...afterRegister({ ...state.registers, ...step }, state), seen: seenAfter(state, entry) };
   }
   switch (entry.kind) {
     case 'job.opened':
@@ -178,6 +180,16 @@ function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied 
         ? { void: 'A technician or the lead signs.' }
         : signedWith(entry, holdsSignature(state.registers));
   }
+}
+
+/** What was written and read back is known of the drive. */
+function seenAfter({ seen, registers }: JobState, entry: Entry): SeenDrive | null {
+  if (entry.kind !== 'drive.write-done') return seen;
+  const write = registers.writes.find((w) => w.id === entry.payload.asked);
+  const known = seen ?? { values: {}, live: {}, history: [], target: null, readAt: null };
+  return write === undefined
+    ? seen
+    : { ...known, values: { ...known.values, [write.number]: entry.payload.found } };
 }
 
 /** A jumper or a trial that comes after the signature takes it off. */

@@ -92,6 +92,7 @@ describe('values written to the drive', () => {
     const j = begun();
     const asked = j.add('drive.write-asked', write());
     j.add('drive.write-done', { asked, found: 0 });
+    expect(stateOf(j).seen?.values).toEqual({ '4-07': 0 });
     expect(openTrials(stateOf(j).registers).map((w) => w.id)).toEqual([asked]);
     expect(holdsSignature(stateOf(j).registers)).toMatch(/4-07 Coast from/);
     const back = j.add(

@@ -76,7 +76,7 @@ export function Field({
           {...rest}
         />
         {unit !== undefined && (
-          <Text as="span" color="soft" minW="2em">
+          <Text as="span" color="soft" minW="2em" whiteSpace="nowrap">
             {unit}
           </Text>
         )}

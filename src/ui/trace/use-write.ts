@@ -70,7 +70,6 @@ export function useWrite(store: JobStore, target: string | null, typeId: string 
       const body = answer === null ? {} : ((await answer.json().catch(() => ({}))) as Answer);
       if (body.found === undefined) return failed(body.error ?? unknown, body.certain === true);
       store.record('drive.write-done', { asked: id, found: body.found });
-      store.record('drive.seen', { values: { [number]: body.found }, live: {} });
       const took = Math.abs(body.found - to) < parameter.scale / 2;
       setNote(
         took

@@ -41,7 +41,7 @@ export const motorRules: readonly Rule[] = [
   fromPlate('motor.cosphi', 'Power factor', ({ plate }) =>
     plate.cosPhi === undefined
       ? null
-      : { value: plate.cosPhi, sum: `cos φ ${plate.cosPhi}; it is not the efficiency` },
+      : { value: plate.cosPhi, sum: `power factor ${plate.cosPhi} on the plate; it is not the efficiency` },
   ),
   chosen('control.mode', 'Control mode', ({ choices, sums }) => ({
     value:
