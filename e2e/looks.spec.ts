@@ -14,6 +14,8 @@ const pages = [
   `/jobs/${pump}/as-found`,
   `/jobs/${pump}/look`,
   `/jobs/${winch}/trace`,
+  `/jobs/${winch}/motor`,
+  `/jobs/${winch}/settings`,
   `/jobs/${iceCrusher}/make-safe`,
   `/jobs/${pump}/bench`,
   `/jobs/${pump}/hand-over`,

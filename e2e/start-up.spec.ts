@@ -49,6 +49,38 @@ const row = (page: Page, number: string) =>
   rows(page)
     .getByRole('listitem')
     .filter({ has: page.getByText(number, { exact: true }) });
+const panel = (page: Page, name: string) =>
+  page.getByRole('group', { name: 'Settings' }).getByRole('button', { name }).click();
+
+/** Walks the commissioning run: each step as it asks for it. */
+async function walkRun(page: Page): Promise<void> {
+  await panel(page, 'Commissioning run');
+  const said = page.getByRole('status').filter({ hasText: /step/ });
+  for (let i = 0; i < 40; i += 1) {
+    const words = (await said.textContent()) ?? '';
+    if (words.includes('Every step is settled')) return;
+    const speeds = page.getByRole('button', { name: 'Keep these currents' });
+    const whole = page.getByRole('button', { name: 'Keep the whole sequence' });
+    if ((await speeds.count()) > 0) {
+      for (const [n, hz, amps] of [
+        ['1', '12', '3,1'],
+        ['2', '25', '3.4'],
+      ] as const) {
+        await page.getByRole('textbox', { name: `Speed ${n}` }).fill(hz);
+        await page.getByRole('textbox', { name: `Current ${n}` }).fill(amps);
+      }
+      await speeds.click();
+    } else if ((await whole.count()) > 0) {
+      await expect(whole).toBeDisabled();
+      for (const part of ['reset', 'start', 'stopped', 'start refused', 'reset again', 'start again'])
+        await page.getByRole('checkbox', { name: part, exact: true }).check();
+      await expect(whole).toBeDisabled();
+      await page.getByRole('textbox', { name: 'Qualified person who answers for it' }).fill('A. Fenn');
+      await whole.click();
+    } else await page.getByRole('button', { name: 'Seen and right' }).click();
+    await expect(said).not.toHaveText(words);
+  }
+}
 const signing = (page: Page) => page.getByRole('button', { name: /^Sign as/ });
 
 test.beforeEach(async ({ page }) => {
@@ -101,6 +133,20 @@ test('a winch: a wrong region and a stale identification hold the signature unti
   await order(page.request, { plant: { contacts }, wait_s: 6 });
   await order(page.request, { plant: { contacts: stopped }, wait_s: 1 });
   await readAgain(page);
+  await expect(page.getByText(/steps of the commissioning run are open/)).toBeVisible();
+  await panel(page, 'Commissioning run');
+  // It turns the wrong way: two output leads, never the input.
+  await page
+    .getByRole('list', { name: 'Steps of the run' })
+    .getByRole('button', { name: /Direction/ })
+    .click();
+  await page.getByRole('button', { name: 'Not right' }).click();
+  await page.getByRole('radio', { name: 'there is none' }).check();
+  await expect(page.getByRole('region', { name: 'Direction' })).toContainText('Swap two of U, V, W');
+  await expect(page.getByRole('region', { name: 'Direction' })).toContainText('Never at the input');
+  await picture(page, 'commissioning');
+  await walkRun(page);
+  await panel(page, 'Start-up sheet');
   await expect(signing(page)).toBeEnabled();
   await page.evaluate(() => window.scrollTo(0, 0));
   await picture(page, 'start-up');
@@ -149,6 +195,8 @@ test('a pump on a Dunlin: entries behind the code, and a motor that failed holds
   await page.getByRole('button', { name: /^Write all \d+ that differ/ }).click();
   await confirm(page);
   await readAgain(page);
+  await walkRun(page);
+  await panel(page, 'Start-up sheet');
   await expect(signing(page)).toBeEnabled();
 
   await visit(page, `/jobs/${job}/motor`);
@@ -187,7 +235,7 @@ test('ramps are drawn and follow the handle; a short one trips', async ({ page }
   await visit(page, `/jobs/${job}/settings`);
   await page.getByRole('combobox', { name: 'Load' }).selectOption({ label: 'conveyor, mixer, drum' });
   await page.getByRole('button', { name: 'Make the sheet' }).click();
-  await page.getByRole('group', { name: 'Settings' }).getByRole('button', { name: 'Ramps' }).click();
+  await panel(page, 'Ramps');
   const said = page.getByRole('status').filter({ hasText: 'Shortest safe acceleration' });
   await expect(said).toContainText('without a trip');
   await page.getByRole('radio', { name: 'known' }).check();

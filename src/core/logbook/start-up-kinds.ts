@@ -49,6 +49,20 @@ export const startUpKinds = {
     value: z.number().nullable(),
     reason: z.enum(valueReasons).nullable(),
   }),
+  /** A step of the commissioning run. */
+  'commission.step': z.strictObject({
+    step: short.min(1),
+    outcome: z.enum(['ok', 'not-ok', 'not-there']),
+    /** Parts of a safety sequence that were seen. */
+    seen: z.array(short).max(10).default([]),
+    qualified: short.min(1).optional(),
+    /** Currents at speeds. */
+    speeds: z
+      .array(z.strictObject({ hz: z.number().min(0).max(1000), amps: z.number().min(0).max(5000) }))
+      .max(6)
+      .default([]),
+    note: short.optional(),
+  }),
   'startup.signed': z.strictObject({
     /** The newest entry that the signer had seen. */
     seq: z.int().min(0),

@@ -13,6 +13,8 @@ export interface StartUpState {
   chosen: Payload<'startup.choices'> | null;
   /** Values that stand in the place of a rule's, by entry number. */
   typed: Readonly<Record<string, { value: number; reason: string }>>;
+  /** Steps of the commissioning run, as they were settled. */
+  run: readonly EntryOf<'commission.step'>[];
   signed: EntryOf<'startup.signed'> | null;
 }
 
@@ -24,12 +26,16 @@ export const noStartUp: StartUpState = {
   unbalances: [],
   chosen: null,
   typed: {},
+  run: [],
   signed: null,
 };
 
-export type StartUpEntry = Extract<Entry, { kind: `motor.${string}` | `startup.${string}` }>;
+export type StartUpEntry = Extract<
+  Entry,
+  { kind: `motor.${string}` | `startup.${string}` | `commission.${string}` }
+>;
 export const isStartUpEntry = (entry: Entry): entry is StartUpEntry =>
-  entry.kind.startsWith('motor.') || entry.kind.startsWith('startup.');
+  /^(motor|startup|commission)\./.test(entry.kind);
 
 /** A tester must not meet electronics: nothing counts before it was said what is disconnected. */
 const connected = {
@@ -67,6 +73,8 @@ export function applyStartUp(
         ? { void: 'A value that no rule gives needs a reason.' }
         : { typed: { ...others, [number]: { value, reason } }, signed: null };
     }
+    case 'commission.step':
+      return { run: [...state.run, entry], signed: null };
     case 'startup.signed': {
       const against = [...entry.payload.against, ...motorAgainst(state)];
       return apprentice

@@ -97,6 +97,8 @@ export function entryWords(entry: Entry): string {
       return entry.payload.value === null
         ? `${entry.payload.number}: as the rule says`
         : `${entry.payload.number}: ${entry.payload.value} typed, ${entry.payload.reason}`;
+    case 'commission.step':
+      return `Run, ${entry.payload.step.replaceAll('-', ' ')}: ${entry.payload.outcome === 'ok' ? 'seen and right' : entry.payload.outcome === 'not-ok' ? 'not right' : 'not there'}${entry.payload.qualified === undefined ? '' : `, ${entry.payload.qualified}`}`;
     case 'startup.signed':
       return `Start-up sheet signed, ${entry.payload.entries} entries`;
     case 'note.added':

@@ -155,27 +155,6 @@ export function Lanes<S extends { at_s: number }>({
               />
               <text
                 x={x(m.at_s) - 5}
-                y={height - inset.bottom - 4}
-                textAnchor="end"
-                fontSize="12.5"
-                fill="var(--chakra-colors-failed)"
-              >
-                {m.name}
-              </text>
-            </g>
-          ))}
-          {marks.map((m) => (
-            <g key={m.name}>
-              <line
-                x1={x(m.at_s)}
-                x2={x(m.at_s)}
-                y1={4}
-                y2={height - inset.bottom}
-                stroke="var(--chakra-colors-failed)"
-                strokeWidth="1.6"
-              />
-              <text
-                x={x(m.at_s) - 5}
                 y={16}
                 textAnchor="end"
                 fontSize="12.5"

@@ -1,6 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import type { Control } from '@/core/catalogue';
+import { runState } from '@/core/commissioning';
 import { holdsSignature, motorAgainst, type Payload } from '@/core/logbook';
 import type { Plate } from '@/core/plate';
 import { differing, sheetAgainst, startUpSheet, wantedOf, type SheetRow, type Typed } from '@/core/settings';
@@ -17,13 +18,16 @@ import { useReadOut } from '../trace/use-read-out';
 import { useWrite, type WriteWish } from '../trace/use-write';
 import { ChoicesForm } from './choices-form';
 import { Ramps } from './ramps';
+import { stepsFor } from './run-of';
+import { RunPanel } from './run-panel';
 import { SheetRows } from './sheet-rows';
 
-type Panel = 'choices' | 'sheet' | 'ramps';
+type Panel = 'choices' | 'sheet' | 'ramps' | 'run';
 const panels: readonly { id: Panel; name: string }[] = [
   { id: 'choices', name: 'Load and control' },
   { id: 'sheet', name: 'Start-up sheet' },
   { id: 'ramps', name: 'Ramps' },
+  { id: 'run', name: 'Commissioning run' },
 ];
 
 /**
@@ -69,6 +73,12 @@ export function StartUpWork({
         : startUpSheet({ plate, control, rating, values, choices: chosen.choices, supply: chosen.supply }),
     [plate, control, rating, values, chosen],
   );
+  const steps = useMemo(
+    () => (chosen === null ? [] : stepsFor(control, values, chosen.choices)),
+    [control, values, chosen],
+  );
+  const results = startUp.run.map((r) => r.payload);
+  const left = runState(steps, results).open;
   const held = holdsSignature(registers);
   const against =
     sheet === null
@@ -77,6 +87,14 @@ export function StartUpWork({
           ...sheetAgainst(sheet, typed, control, values),
           ...motorAgainst(startUp),
           ...(held === null ? [] : [held]),
+          ...(left.length === 0
+            ? []
+            : [
+                `${left.length} steps of the commissioning run are open: ${left
+                  .slice(0, 3)
+                  .map((s) => s.title)
+                  .join(', ')}${left.length > 3 ? ' …' : ''}.`,
+              ]),
         ];
   const toWrite = sheet === null ? [] : wishesFor(differing(sheet, typed), control, typed);
   /** One after the other; the first that is not taken stops it. */
@@ -200,6 +218,14 @@ export function StartUpWork({
             </Box>
           </Section>
         </>
+      )}
+      {panel === 'run' && chosen !== null && (
+        <RunPanel
+          steps={steps}
+          results={results}
+          plate_A={plate.amps}
+          keep={(result) => store.record('commission.step', result)}
+        />
       )}
       {panel === 'ramps' && chosen !== null && (
         <Ramps plate={plate} rating={rating} drive={drive} catalogue={catalogue} choices={chosen.choices} />

@@ -1,0 +1,87 @@
+// The commissioning run.
+import { sequence, type Step } from './steps';
+
+export { sequence, stepsOf, type RunOf, type Step } from './steps';
+
+export interface StepResult {
+  step: string;
+  outcome: 'ok' | 'not-ok' | 'not-there';
+  /** Parts of a safety sequence that were seen. */
+  seen: readonly string[];
+  /** Who answers for it, by name. */
+  qualified?: string | undefined;
+}
+
+/** A safety step counts only with every part seen and a named person; the others by their outcome. */
+export function isSettled(step: Step, result: StepResult | undefined): boolean {
+  if (result === undefined || result.outcome === 'not-ok') return false;
+  if (step.qualified !== true) return true;
+  if (result.outcome === 'not-there') return result.qualified !== undefined;
+  return sequence.every((part) => result.seen.includes(part)) && result.qualified !== undefined;
+}
+
+export interface RunState {
+  /** The first step that is not settled. */
+  next: Step | null;
+  open: Step[];
+  failed: Step[];
+}
+
+/** How far a run is. @param results the newest of each step counts */
+export function runState(steps: readonly Step[], results: readonly StepResult[]): RunState {
+  const newest = new Map(results.map((r) => [r.step, r]));
+  const open = steps.filter((s) => !isSettled(s, newest.get(s.id)));
+  return {
+    next: open[0] ?? null,
+    open,
+    failed: open.filter((s) => newest.get(s.id)?.outcome === 'not-ok'),
+  };
+}
+
+/** How a wrong direction is put right. */
+export interface Cure {
+  how: string;
+  steps: string[];
+  /** What must not be done, and why. */
+  never: string;
+}
+
+/** @param wrong which of them turns the wrong way, both seen before coupling */
+export function directionCure(wrong: { drive: boolean; bypass: boolean | null }): Cure | null {
+  const never =
+    'Never at the input of the drive: its rectifier does not care about the sequence, and a bypass would turn the other way then.';
+  const dead = ['Stop, isolate, wait as the label says, prove dead.'];
+  const after = ['Mark the cores, covers on, and look at the direction again.'];
+  const made = (how: string, swap: string): Cure => ({ how, steps: [...dead, swap, ...after], never });
+  if (!wrong.drive && wrong.bypass !== true) return null;
+  if (wrong.bypass === null)
+    return made(
+      'Swap two motor leads, or invert the direction by its entry and put a label on the unit.',
+      'Swap two of U, V, W at the output of the drive.',
+    );
+  if (wrong.drive && wrong.bypass)
+    return made('Both turn wrong: swap two leads at the motor.', 'Swap two leads in the motor’s box.');
+  return wrong.drive
+    ? made(
+        'Only the drive turns wrong: swap on the drive’s side of the tee.',
+        'Swap two leads between drive and tee.',
+      )
+    : made('Only the bypass turns wrong: swap at its feed.', 'Swap two leads at the feed of the bypass.');
+}
+
+/** Is a motor’s current at some speed what one expects? (common practice, no source) */
+export function currentPlausible(
+  amps: number,
+  plate_A: number,
+): { verdict: 'ok' | 'doubt' | 'wrong'; why: string } {
+  const share = amps / plate_A;
+  const percent = `${(100 * share).toFixed(0)} % of the plate`;
+  if (share > 1.05)
+    return { verdict: 'wrong', why: `${percent}: above it. Stop and look at load and settings.` };
+  if (share < 0.15)
+    return {
+      verdict: 'doubt',
+      why: `${percent}: less than a motor draws unloaded. Is it connected, are the entries right?`,
+    };
+  return { verdict: 'ok', why: percent };
+}
