@@ -222,6 +222,30 @@ test('a pump on a Dunlin: entries behind the code, and a motor that failed holds
   await expect(page.getByText('Signed by Ines Tarrow')).toBeVisible();
 });
 
+test('a hot place on one phase gives less than the motor asks', async ({ page }) => {
+  const plate = { power: { value: 5.5, unit: 'kW' }, volts: 400, amps: 11, hz: 50, rpm: 1450, cosPhi: 0.84 };
+  const job = await jobWith(page, winch, 'A drum in the sun', plate);
+  await visit(page, `/jobs/${job}/settings`);
+  await page.getByRole('button', { name: 'Make the sheet' }).click();
+  await panel(page, 'Supply and place');
+  await page.getByRole('textbox', { name: 'Air into the unit' }).fill('hot');
+  await page.getByRole('button', { name: 'Keep this place' }).click();
+  await expect(page.getByText('Figures in every field')).toBeVisible();
+  await page.getByRole('textbox', { name: 'Air into the unit' }).fill('45');
+  await page.getByRole('button', { name: 'Keep this place' }).click();
+  const said = page.getByRole('status').filter({ hasText: 'may give here' });
+  await expect(said).toContainText('13.5 A');
+  await page.getByRole('radio', { name: 'one phase' }).check();
+  await page.getByRole('textbox', { name: 'Stored unpowered' }).fill('4');
+  await page.getByRole('button', { name: 'Keep this place' }).click();
+  await expect(said).toContainText('6.8 A');
+  await expect(said).toContainText('asks for more than the unit gives here');
+  await expect(said).toContainText('two hours each');
+  await panel(page, 'Start-up sheet');
+  await expect(page.getByText('The motor asks for more than the unit gives here.')).toBeVisible();
+  await expect(signing(page)).toBeDisabled();
+});
+
 test('ramps are drawn and follow the handle; a short one trips', async ({ page }) => {
   const plate = {
     power: { value: 7.5, unit: 'kW' },

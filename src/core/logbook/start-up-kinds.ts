@@ -43,6 +43,18 @@ export const startUpKinds = {
     choices: choicesSchema,
     supply: z.strictObject({ volts: z.number().positive().max(1000), hz: z.number().positive().max(1000) }),
   }),
+  /** Where the drive is to work. */
+  'startup.place': z.strictObject({
+    phases: z.union([z.literal(1), z.literal(3)]),
+    earthing: z.enum(['star-earthed', 'isolated', 'corner-earthed']),
+    ambient_C: z.number().min(-30).max(80),
+    altitude_m: z.number().min(-400).max(6000),
+    carrier_kHz: z.number().min(0.5).max(30),
+    sideBySide: z.boolean(),
+    storedYears: z.number().min(0).max(60),
+    motors: z.int().min(1).max(20),
+    singlePhaseMotor: z.boolean(),
+  }),
   /** A value in the place of the one that the rule gives; null takes it back. */
   'startup.value': z.strictObject({
     number: short.min(1),

@@ -11,6 +11,7 @@ export interface StartUpState {
   earthed: Readonly<Record<string, number>>;
   unbalances: readonly EntryOf<'motor.unbalance'>[];
   chosen: Payload<'startup.choices'> | null;
+  place: Payload<'startup.place'> | null;
   /** Values that stand in the place of a rule's, by entry number. */
   typed: Readonly<Record<string, { value: number; reason: string }>>;
   /** Steps of the commissioning run, as they were settled. */
@@ -25,6 +26,7 @@ export const noStartUp: StartUpState = {
   earthed: {},
   unbalances: [],
   chosen: null,
+  place: null,
   typed: {},
   run: [],
   signed: null,
@@ -65,6 +67,8 @@ export function applyStartUp(
       return { unbalances: [...state.unbalances, entry] };
     case 'startup.choices':
       return { chosen: entry.payload, signed: null };
+    case 'startup.place':
+      return { place: entry.payload, signed: null };
     case 'startup.value': {
       const { number, value, reason } = entry.payload;
       const { [number]: _, ...others } = state.typed;

@@ -93,6 +93,8 @@ export function entryWords(entry: Entry): string {
       return `Unbalance of ${entry.payload.of}: ${entry.payload.values.join(' / ')}`;
     case 'startup.choices':
       return `Start-up: ${entry.payload.choices.load.replaceAll('-', ' ')}, ${entry.payload.choices.region}`;
+    case 'startup.place':
+      return `Place: ${entry.payload.ambient_C} °C, ${entry.payload.altitude_m} m, ${entry.payload.phases === 3 ? 'three phases' : 'one phase'}`;
     case 'startup.value':
       return entry.payload.value === null
         ? `${entry.payload.number}: as the rule says`

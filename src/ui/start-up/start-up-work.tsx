@@ -2,6 +2,7 @@ import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import type { Control } from '@/core/catalogue';
 import { runState } from '@/core/commissioning';
+import { meaningOf } from '@/core/drive-words';
 import { holdsSignature, motorAgainst, type Payload } from '@/core/logbook';
 import type { Plate } from '@/core/plate';
 import { differing, sheetAgainst, startUpSheet, wantedOf, type SheetRow, type Typed } from '@/core/settings';
@@ -17,14 +18,17 @@ import { LinkBar } from '../trace/link-bar';
 import { useReadOut } from '../trace/use-read-out';
 import { useWrite, type WriteWish } from '../trace/use-write';
 import { ChoicesForm } from './choices-form';
+import { fitHere } from './fit-of';
+import { PlacePanel } from './place-panel';
 import { Ramps } from './ramps';
 import { stepsFor } from './run-of';
 import { RunPanel } from './run-panel';
 import { SheetRows } from './sheet-rows';
 
-type Panel = 'choices' | 'sheet' | 'ramps' | 'run';
+type Panel = 'choices' | 'place' | 'sheet' | 'ramps' | 'run';
 const panels: readonly { id: Panel; name: string }[] = [
   { id: 'choices', name: 'Load and control' },
+  { id: 'place', name: 'Supply and place' },
   { id: 'sheet', name: 'Start-up sheet' },
   { id: 'ramps', name: 'Ramps' },
   { id: 'run', name: 'Commissioning run' },
@@ -79,6 +83,14 @@ export function StartUpWork({
   );
   const results = startUp.run.map((r) => r.payload);
   const left = runState(steps, results).open;
+  const fit = useMemo(
+    () =>
+      startUp.place === null || chosen === null
+        ? null
+        : fitHere(startUp.place, { drive, plate, control, supplyVolts: chosen.supply.volts }),
+    [startUp.place, chosen, drive, plate, control],
+  );
+  const carrier = meaningOf(control, values, 'switching.frequency');
   const held = holdsSignature(registers);
   const against =
     sheet === null
@@ -86,6 +98,7 @@ export function StartUpWork({
       : [
           ...sheetAgainst(sheet, typed, control, values),
           ...motorAgainst(startUp),
+          ...(fit?.findings.filter((f) => f.severity === 'wrong').map((f) => f.text) ?? []),
           ...(held === null ? [] : [held]),
           ...(left.length === 0
             ? []
@@ -218,6 +231,18 @@ export function StartUpWork({
             </Box>
           </Section>
         </>
+      )}
+      {panel === 'place' && (
+        <PlacePanel
+          place={startUp.place}
+          phases={drive.phases}
+          type={drive.type}
+          control={control}
+          ratedAmps={drive.ratedAmps}
+          carrier_kHz={typeof carrier === 'number' ? carrier : 4}
+          fit={fit}
+          keep={(place) => store.record('startup.place', place)}
+        />
       )}
       {panel === 'run' && chosen !== null && (
         <RunPanel

@@ -1,0 +1,122 @@
+// Supply and fit. Where no source is named: common practice, no source.
+import type { Control } from '../catalogue';
+
+export interface Place {
+  /** What the type is made for. */
+  type: { phases: 1 | 3; supply_V: number; ratedAmps: number };
+  supply: { phases: 1 | 3; volts: number; earthing: 'star-earthed' | 'isolated' | 'corner-earthed' };
+  motor: { amps: number; singlePhase: boolean };
+  ambient_C: number;
+  altitude_m: number;
+  carrier_kHz: number;
+  sideBySide: boolean;
+  storedYears: number;
+  motors: number;
+}
+
+export interface Fit {
+  findings: { severity: 'info' | 'doubt' | 'wrong'; text: string; sum: string }[];
+  /** Share of its rating that the unit may give here. */
+  derating: number;
+  /** Steps before full voltage, of a unit that was stored. */
+  reforming: string[];
+}
+
+type Derating = Control['fitting']['derating'][number];
+
+/** Supply volts may differ this much from the type's (IEC 61800-2, from memory: ±10 %). */
+const supplyTolerance = 0.1;
+/** A three-phase unit on one phase gives about this share; the maker's figure decides. */
+const singlePhaseShare = 0.5;
+
+/** "above 40 °C", 2 % each °C: what that takes at a figure. */
+function taken({ when, perUnit, percent }: Derating, place: Place): { percent: number; sum: string } | null {
+  const above = Number(/above (\d+(?:\.\d+)?)/.exec(when)?.[1] ?? NaN);
+  const [figure, unit] = when.includes('°C')
+    ? [place.ambient_C, '°C']
+    : when.includes('kHz')
+      ? [place.carrier_kHz, 'kHz']
+      : when.includes(' m')
+        ? [place.altitude_m, 'm']
+        : [NaN, ''];
+  if (when.includes('side by side'))
+    return place.sideBySide ? { percent, sum: `side by side: ${percent} %` } : null;
+  if (!(figure > above)) return null;
+  const step = Number(/^(\d+(?:\.\d+)?) /.exec(perUnit)?.[1] ?? 1);
+  const steps = Math.ceil((figure - above) / step - 1e-9);
+  return { percent: steps * percent, sum: `${figure} ${unit}: ${steps} × ${percent} %` };
+}
+
+/** Whether a unit may work where it is to be, and how much of itself it may give. */
+export function fitOf(place: Place, fitting: Pick<Control['fitting'], 'derating' | 'storage'>): Fit {
+  const findings: Fit['findings'] = [];
+  const add = (severity: Fit['findings'][number]['severity'], text: string, sum: string) =>
+    findings.push({ severity, text, sum });
+  const { type, supply, motor } = place;
+  if (motor.singlePhase)
+    add(
+      'wrong',
+      'A single-phase motor does not run on a drive.',
+      'its auxiliary winding and capacitor want the line',
+    );
+  const off = supply.volts / type.supply_V - 1;
+  if (Math.abs(off) > supplyTolerance)
+    add(
+      'wrong',
+      `The supply is ${off > 0 ? 'above' : 'below'} what the unit takes.`,
+      `${supply.volts} V ÷ ${type.supply_V} V = ${(100 * (1 + off)).toFixed(0)} %, ±10 % allowed`,
+    );
+  if (type.phases === 1 && supply.phases === 3)
+    add(
+      'info',
+      'One phase and neutral, or two phases as the plate says: not all three.',
+      'made for one phase',
+    );
+  const onePhase = type.phases === 3 && supply.phases === 1;
+  const parts = fitting.derating.flatMap((d) => taken(d, place) ?? []);
+  const lost = parts.reduce((sum, p) => sum + p.percent, 0);
+  const derating = Math.max(0, (1 - lost / 100) * (onePhase ? singlePhaseShare : 1));
+  const gives = derating * type.ratedAmps;
+  const sum = `${type.ratedAmps} A × ${derating.toFixed(2)} = ${gives.toFixed(1)} A${parts.length === 0 ? '' : ` (${parts.map((p) => p.sum).join(', ')})`}`;
+  if (onePhase)
+    add(
+      'doubt',
+      'Made for three phases and fed from one: about half is usual, the maker’s figure decides; phase supervision off, with a note.',
+      sum,
+    );
+  if (motor.amps * place.motors > gives)
+    add(
+      'wrong',
+      'The motor asks for more than the unit gives here.',
+      `${motor.amps * place.motors} A asked; ${sum}`,
+    );
+  else if (derating < 1) add('doubt', 'The unit gives less here than its plate says.', sum);
+  if (place.motors > 1)
+    add(
+      'doubt',
+      'Several motors on one drive: an overload relay for each, and no identification.',
+      `${place.motors} motors`,
+    );
+  if (supply.earthing !== 'star-earthed')
+    add(
+      'doubt',
+      'The supply is not earthed at its star point: take the filter and varistor screws out.',
+      supply.earthing.replace('-', ' '),
+    );
+  add(
+    'info',
+    'Residual current: type B only. Earth conductor 10 mm² copper, or two, because of leakage.',
+    'IEC 61800-5-1, from memory; the local code decides',
+  );
+  const storage = [...fitting.storage]
+    .sort((a, b) => b.fromYears - a.fromYears)
+    .find((s) => place.storedYears >= s.fromYears);
+  return {
+    findings,
+    derating,
+    reforming:
+      storage === undefined
+        ? []
+        : [`Stored ${place.storedYears} years: ${storage.step}, before full voltage.`],
+  };
+}
