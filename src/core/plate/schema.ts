@@ -17,3 +17,13 @@ export const plateSchema = z.strictObject({
     .max(4)
     .optional(),
 });
+
+/** What is doubtful or wrong, as it leaves a verb. */
+export const findingsSchema = z.array(
+  z.strictObject({
+    code: z.string(),
+    severity: z.enum(['info', 'doubt', 'wrong']),
+    text: z.string(),
+    sum: z.string(),
+  }),
+);

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { plateSums } from '../plate';
-import { plateSchema } from '../plate/schema';
+import { findingsSchema, plateSchema } from '../plate/schema';
 import { always } from './vocabulary-schema';
 import { verb } from './verb';
 
@@ -13,14 +13,7 @@ const output = z.strictObject({
   torque_Nm: z.number(),
   apparentPower_kVA: z.number(),
   efficiencyTimesPf: z.number(),
-  findings: z.array(
-    z.strictObject({
-      code: z.string(),
-      severity: z.enum(['info', 'doubt', 'wrong']),
-      text: z.string(),
-      sum: z.string(),
-    }),
-  ),
+  findings: findingsSchema,
 });
 
 export const plateVerb = verb({

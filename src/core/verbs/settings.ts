@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { controlShape } from '../catalogue/schema';
 import { conceptIds, type ConceptId } from '../concepts';
 import { valuesSchema } from '../drive-words/schema';
-import { plateSchema } from '../plate/schema';
+import { findingsSchema, plateSchema } from '../plate/schema';
 import { startUpSheet } from '../settings';
 import { choicesSchema } from '../settings/schema';
 import { verb } from './verb';
@@ -43,14 +43,7 @@ const output = z.strictObject({
       now: z.number().nullable(),
     }),
   ),
-  findings: z.array(
-    z.strictObject({
-      code: z.string(),
-      severity: z.enum(['info', 'doubt', 'wrong']),
-      text: z.string(),
-      sum: z.string(),
-    }),
-  ),
+  findings: findingsSchema,
 });
 
 export const settingsVerb = verb({
