@@ -114,6 +114,9 @@ test('a winch: a wrong region and a stale identification hold the signature unti
   await page.getByRole('button', { name: 'Make the sheet' }).click();
   await readOut(page, 'Whimbrel W4');
   await expect(page.getByRole('note').filter({ hasText: '17 % under-fluxed' })).toBeVisible();
+  // 0 to 10 V over 0 to 50 Hz, and what is sold between 3 and 5 kΩ.
+  await expect(page.getByRole('row').filter({ hasText: '7.5 V' })).toContainText('37.5 Hz');
+  await expect(page.getByText(/4\.7 kΩ or 5 kΩ/)).toBeVisible();
   await expect(signing(page)).toBeDisabled();
 
   // What resets the rest goes first, alone; then the drive is read again.

@@ -120,7 +120,14 @@ export const controlShape = z.strictObject({
     .max(4),
   analogOutput: mark.nullable(),
   /** Own 24 V for the inputs, their common, own 10 V for a knob, and its common. */
-  supply: z.strictObject({ plus24: mark, common: mark, plus10: mark.nullable(), analogCommon: mark }),
+  supply: z.strictObject({
+    plus24: mark,
+    common: mark,
+    plus10: mark.nullable(),
+    analogCommon: mark,
+    /** Least and most ohms of a potentiometer between the 10 V and its common. */
+    potentiometer_ohm: z.tuple([z.number().positive(), z.number().positive()]).optional(),
+  }),
   knob: z.boolean(),
   /** Two channels that must both have 24 V against their own return. */
   safeStop: z

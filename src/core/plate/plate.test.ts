@@ -57,3 +57,38 @@ describe('a motor plate', () => {
     expect(codes(plate)).toContain(code);
   });
 });
+
+describe('a handbook’s full-load currents', () => {
+  // NFPA 70, table of full-load currents of three-phase motors at 460 V, from memory: hp and amps.
+  const table: [hp: number, amps: number][] = [
+    [1, 2.1],
+    [2, 3.4],
+    [3, 4.8],
+    [5, 7.6],
+    [7.5, 11],
+    [10, 14],
+    [15, 21],
+    [20, 27],
+    [25, 34],
+    [30, 40],
+    [40, 52],
+    [50, 65],
+    [75, 96],
+    [100, 124],
+  ];
+  const sumsOf = (hp: number, amps: number) =>
+    plateSums({ power: { value: hp, unit: 'hp' }, volts: 460, amps, hz: 60, rpm: 1755 });
+  const codes = (hp: number, amps: number) => sumsOf(hp, amps).findings.map((f) => `${f.severity} ${f.code}`);
+
+  it.each(table)('%d hp at %d A is a motor that can be', (hp, amps) => {
+    expect(codes(hp, amps).filter((c) => c.startsWith('wrong'))).toEqual([]);
+    const { efficiencyTimesPf } = sumsOf(hp, amps);
+    expect(efficiencyTimesPf).toBeGreaterThan(0.44);
+    expect(efficiencyTimesPf).toBeLessThan(0.92);
+  });
+
+  it.each(table)('%d hp at a fifth or at twice of %d A is questioned', (hp, amps) => {
+    expect(codes(hp, amps / 5)).toContain('wrong product-impossible');
+    expect(codes(hp, amps * 2).some((c) => /product/.test(c))).toBe(true);
+  });
+});

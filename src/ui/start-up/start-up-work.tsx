@@ -17,6 +17,7 @@ import { ConfirmWrite } from '../trace/confirm-write';
 import { LinkBar } from '../trace/link-bar';
 import { useReadOut } from '../trace/use-read-out';
 import { useWrite, type WriteWish } from '../trace/use-write';
+import { AnalogLine } from './analog-line';
 import { ChoicesForm } from './choices-form';
 import { fitHere } from './fit-of';
 import { PlacePanel } from './place-panel';
@@ -187,6 +188,7 @@ export function StartUpWork({
                     setWishes([{ parameter, from, to, reason: 'start-up sheet', trial: false }])
             }
           />
+          {chosen !== null && <AnalogLine control={control} choices={chosen.choices} plate_Hz={plate.hz} />}
           <Section title="Signing">
             {against.map((line) => (
               <Text key={line} color="failed" fontWeight="500" mb="1">
