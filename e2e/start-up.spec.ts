@@ -1,49 +1,21 @@
 /** From the plate to a signed start-up sheet: a winch on a Whimbrel, a pump on a Dunlin. */
 import { expect, test, type Page } from '@playwright/test';
-import { choosePerson, entry, gradingDrum, ines, openJob, picture, visit, watchConsole, winch } from './demo';
+import { choosePerson, gradingDrum, ines, picture, visit, watchConsole, winch } from './demo';
 import { order, winchReady } from './rig';
-import { contacts } from './trace';
+import { contacts, findAndRead, jobWith, readAgain, writeTaken } from './trace';
 
 const stopped = { ...contacts, DI1: false };
 
-/** A job of its own with the drive of a demo job, and a motor. */
-async function jobWith(page: Page, from: string, machine: string, plate: object): Promise<string> {
-  const { request } = page;
-  const { entries } = (await (await request.get(`/api/v1/jobs/${from}/entries`)).json()) as {
-    entries: { kind: string; payload: unknown }[];
-  };
-  const job = await openJob(request, machine);
-  const made = [
-    entry(job, 'identify.drive', entries.find((e) => e.kind === 'identify.drive')?.payload),
-    entry(job, 'identify.motor', { plate, photos: [] }),
-  ];
-  const answer = await request.post(`/api/v1/jobs/${job}/entries`, { data: { entries: made } });
-  expect(answer.ok(), await answer.text()).toBe(true);
-  return job;
-}
+/** The winch's motor, and a conveyor's like it. */
+const winchPlate = {
+  power: { value: 7.5, unit: 'kW' },
+  volts: 400,
+  amps: 14.8,
+  hz: 50,
+  rpm: 1455,
+  cosPhi: 0.84,
+};
 
-const link = (page: Page) => page.getByRole('region', { name: 'Link to the drive' });
-async function readOut(page: Page, product: string): Promise<void> {
-  await expect(async () => {
-    await link(page).getByRole('button', { name: 'Look for drives' }).click();
-    await expect(link(page).getByRole('combobox', { name: 'Drive' })).toContainText(product, {
-      timeout: 2000,
-    });
-  }).toPass({ timeout: 20_000 });
-  await readAgain(page);
-}
-async function readAgain(page: Page): Promise<void> {
-  const read = page.waitForResponse((r) => r.url().endsWith('/drives/read'));
-  await link(page).getByRole('button', { name: 'Read out' }).click();
-  expect((await read).ok()).toBe(true);
-}
-async function confirm(page: Page): Promise<void> {
-  const form = page.getByRole('region', { name: 'Write to the drive' });
-  await form.getByRole('checkbox', { name: /run input is open/ }).check();
-  await form.getByRole('checkbox', { name: /People are clear/ }).check();
-  await form.getByRole('button', { name: 'Write and read back' }).click();
-  await expect(form).toHaveCount(0, { timeout: 60_000 });
-}
 const rows = (page: Page) => page.getByRole('list', { name: 'Start-up sheet' });
 const row = (page: Page, number: string) =>
   rows(page)
@@ -93,15 +65,7 @@ test('a winch: a wrong region and a stale identification hold the signature unti
 }) => {
   test.setTimeout(240_000);
   const errors = watchConsole(page);
-  const plate = {
-    power: { value: 7.5, unit: 'kW' },
-    volts: 400,
-    amps: 14.8,
-    hz: 50,
-    rpm: 1455,
-    cosPhi: 0.84,
-  };
-  const job = await jobWith(page, winch, 'A winch to start', plate);
+  const job = await jobWith(page, winch, 'A winch to start', winchPlate);
   await order(page.request, { set: { region: '60Hz' }, plant: { contacts: stopped }, wait_s: 1 });
   await visit(page, `/jobs/${job}/settings`);
   await page.getByRole('combobox', { name: 'Load' }).selectOption({ label: 'winch' });
@@ -112,7 +76,7 @@ test('a winch: a wrong region and a stale identification hold the signature unti
   await expect(page.getByText('A ramp takes some time')).toBeVisible();
   await page.getByRole('textbox', { name: 'Deceleration' }).fill('4');
   await page.getByRole('button', { name: 'Make the sheet' }).click();
-  await readOut(page, 'Whimbrel W4');
+  await findAndRead(page, 'Whimbrel W4');
   await expect(page.getByRole('note').filter({ hasText: '17 % under-fluxed' })).toBeVisible();
   // 0 to 10 V over 0 to 50 Hz, and what is sold between 3 and 5 kΩ.
   await expect(page.getByRole('row').filter({ hasText: '7.5 V' })).toContainText('37.5 Hz');
@@ -122,14 +86,14 @@ test('a winch: a wrong region and a stale identification hold the signature unti
   // What resets the rest goes first, alone; then the drive is read again.
   for (const number of ['0-01', '0-02']) {
     await row(page, number).getByRole('button', { name: 'Write' }).click();
-    await confirm(page);
+    await writeTaken(page);
     await readAgain(page);
   }
   await expect(page.getByRole('note').filter({ hasText: 'under-fluxed' })).toHaveCount(0);
   await page.getByRole('button', { name: /^Write all \d+ that differ/ }).click();
-  await confirm(page);
+  await writeTaken(page);
   await row(page, '1-09').getByRole('button', { name: 'Write' }).click();
-  await confirm(page);
+  await writeTaken(page);
   await readAgain(page);
   await expect(page.getByText('The identification was not run yet.')).toBeVisible();
   await expect(signing(page)).toBeDisabled();
@@ -144,6 +108,11 @@ test('a winch: a wrong region and a stale identification hold the signature unti
     .getByRole('button', { name: /Direction/ })
     .click();
   await page.getByRole('button', { name: 'Not right' }).click();
+  await page
+    .getByRole('group', { name: 'On the bypass' })
+    .getByRole('radio', { name: 'turns right' })
+    .check();
+  await expect(page.getByRole('region', { name: 'Direction' })).toContainText('between drive and tee');
   await page.getByRole('radio', { name: 'there is none' }).check();
   await expect(page.getByRole('region', { name: 'Direction' })).toContainText('Swap two of U, V, W');
   await expect(page.getByRole('region', { name: 'Direction' })).toContainText('Never at the input');
@@ -161,12 +130,12 @@ test('a winch: a wrong region and a stale identification hold the signature unti
   await row(page, '1-05').getByRole('button', { name: 'Keep this value' }).click();
   await expect(page.getByText('One entry is otherwise in the drive: 1-05 Motor speed.')).toBeVisible();
   await row(page, '1-05').getByRole('button', { name: 'Write' }).click();
-  await confirm(page);
+  await writeTaken(page);
   await readAgain(page);
   await expect(page.getByText('The identification is stale')).toBeVisible();
   await expect(signing(page)).toBeDisabled();
   await row(page, '1-09').getByRole('button', { name: 'Write' }).click();
-  await confirm(page);
+  await writeTaken(page);
   await order(page.request, { plant: { contacts }, wait_s: 6 });
   await order(page.request, { plant: { contacts: stopped }, wait_s: 1 });
   await readAgain(page);
@@ -192,11 +161,11 @@ test('a pump on a Dunlin: entries behind the code, and a motor that failed holds
   await visit(page, `/jobs/${job}/settings`);
   await page.getByRole('combobox', { name: 'Load' }).selectOption({ label: 'fan or centrifugal pump' });
   await page.getByRole('button', { name: 'Make the sheet' }).click();
-  await readOut(page, 'Dunlin D1');
+  await findAndRead(page, 'Dunlin D1');
   await expect(row(page, '06')).toContainText('4.6 A');
   await expect(row(page, '38')).toContainText('Opens with code 27');
   await page.getByRole('button', { name: /^Write all \d+ that differ/ }).click();
-  await confirm(page);
+  await writeTaken(page);
   await readAgain(page);
   await walkRun(page);
   await panel(page, 'Start-up sheet');
@@ -250,15 +219,7 @@ test('a hot place on one phase gives less than the motor asks', async ({ page })
 });
 
 test('ramps are drawn and follow the handle; a short one trips', async ({ page }) => {
-  const plate = {
-    power: { value: 7.5, unit: 'kW' },
-    volts: 400,
-    amps: 14.8,
-    hz: 50,
-    rpm: 1455,
-    cosPhi: 0.84,
-  };
-  const job = await jobWith(page, winch, 'A conveyor to stop', plate);
+  const job = await jobWith(page, winch, 'A conveyor to stop', winchPlate);
   await visit(page, `/jobs/${job}/settings`);
   await page.getByRole('combobox', { name: 'Load' }).selectOption({ label: 'conveyor, mixer, drum' });
   await page.getByRole('button', { name: 'Make the sheet' }).click();

@@ -1,21 +1,72 @@
 import { expect, type Page } from '@playwright/test';
-import { visit, winch } from './demo';
+import { entry, openJob, visit, winch } from './demo';
 
 /** Contacts of the winch's inputs with run given and the interlock made. */
 export const contacts = { DI1: true, DI2: false, DI3: true, DI4: false, DI5: false, DI6: false };
 
-/** Opens the trace page of a job, finds the drive and reads it out. */
-export async function readOut(page: Page, job = winch): Promise<void> {
-  await visit(page, `/jobs/${job}/trace`);
-  const link = page.getByRole('region', { name: 'Link to the drive' });
+/** A job of its own with the drive of a demo job, and a motor where one is given. */
+export async function jobWith(page: Page, from: string, machine: string, plate?: object): Promise<string> {
+  const { request } = page;
+  const { entries } = (await (await request.get(`/api/v1/jobs/${from}/entries`)).json()) as {
+    entries: { kind: string; payload: unknown }[];
+  };
+  const job = await openJob(request, machine);
+  const made = [
+    entry(job, 'identify.drive', entries.find((e) => e.kind === 'identify.drive')?.payload),
+    ...(plate === undefined ? [] : [entry(job, 'identify.motor', { plate, photos: [] })]),
+  ];
+  const answer = await request.post(`/api/v1/jobs/${job}/entries`, { data: { entries: made } });
+  expect(answer.ok(), await answer.text()).toBe(true);
+  return job;
+}
+
+const link = (page: Page) => page.getByRole('region', { name: 'Link to the drive' });
+
+/** Finds the drive over the link and reads it out. */
+export async function findAndRead(page: Page, product: string): Promise<void> {
   await expect(async () => {
-    await link.getByRole('button', { name: 'Look for drives' }).click();
-    await expect(link.getByRole('combobox', { name: 'Drive' })).toContainText('Whimbrel W4', {
+    await link(page).getByRole('button', { name: 'Look for drives' }).click();
+    await expect(link(page).getByRole('combobox', { name: 'Drive' })).toContainText(product, {
       timeout: 2000,
     });
   }).toPass({ timeout: 20_000 });
-  await link.getByRole('button', { name: 'Read out' }).click();
+  await readAgain(page);
+}
+
+/** Reads out once more; the page has kept it. */
+export async function readAgain(page: Page): Promise<void> {
+  const read = page.waitForResponse((r) => r.url().endsWith('/drives/read'));
+  await link(page).getByRole('button', { name: 'Read out' }).click();
+  expect((await read).ok()).toBe(true);
   await expect(page.getByText(/^Read out: \d+ entries/)).toBeVisible();
+}
+
+/** Opens the trace page of a job, finds the winch's drive and reads it out. */
+export async function readOut(page: Page, job = winch): Promise<void> {
+  await visit(page, `/jobs/${job}/trace`);
+  await findAndRead(page, 'Whimbrel W4');
+}
+
+const form = (page: Page) => page.getByRole('region', { name: 'Write to the drive' });
+
+/** Says yes to both questions before a write, each of which alone is not enough, and writes. */
+export async function confirmWrite(page: Page): Promise<void> {
+  const go = form(page).getByRole('button', { name: 'Write and read back' });
+  await expect(form(page).getByRole('note')).toContainText('may start');
+  await expect(go).toBeDisabled();
+  await form(page)
+    .getByRole('checkbox', { name: /run input is open/ })
+    .check();
+  await expect(go).toBeDisabled();
+  await form(page)
+    .getByRole('checkbox', { name: /People are clear/ })
+    .check();
+  await go.click();
+}
+/** The same, and it was taken. */
+export async function writeTaken(page: Page): Promise<void> {
+  await confirmWrite(page);
+  await expect(form(page)).toHaveCount(0, { timeout: 60_000 });
 }
 
 /** The page says it aloud. */

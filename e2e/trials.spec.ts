@@ -1,34 +1,13 @@
 /** Trials over the link: asked for in the log, confirmed, read back, put back; and what is refused. */
 import { expect, test, type Page } from '@playwright/test';
-import { choosePerson, entry, ines, openJob, pip, visit, watchConsole, winch } from './demo';
+import { choosePerson, entry, ines, pip, visit, watchConsole, winch } from './demo';
 import { order, winchReady } from './rig';
-import { contacts, panel, readOut, says } from './trace';
+import { confirmWrite, contacts, jobWith, panel, readOut, says } from './trace';
 
 const stopped = { ...contacts, DI1: false };
 const tracer = (page: Page) => page.getByRole('region', { name: 'Tracer' });
 
-/** A job of its own on the winch's drive. */
-async function winchJob(page: Page, machine: string): Promise<string> {
-  const { request } = page;
-  const { entries } = (await (await request.get(`/api/v1/jobs/${winch}/entries`)).json()) as {
-    entries: { kind: string; payload: unknown }[];
-  };
-  const job = await openJob(request, machine);
-  const drive = entry(job, 'identify.drive', entries.find((e) => e.kind === 'identify.drive')?.payload);
-  expect((await request.post(`/api/v1/jobs/${job}/entries`, { data: { entries: [drive] } })).ok()).toBe(true);
-  return job;
-}
-
-async function confirm(page: Page): Promise<void> {
-  const form = page.getByRole('region', { name: 'Write to the drive' });
-  const go = form.getByRole('button', { name: 'Write and read back' });
-  await expect(form.getByRole('note')).toContainText('may start');
-  await expect(go).toBeDisabled();
-  await form.getByRole('checkbox', { name: /run input is open/ }).check();
-  await expect(go).toBeDisabled();
-  await form.getByRole('checkbox', { name: /People are clear/ }).check();
-  await go.click();
-}
+const winchJob = (page: Page, machine: string) => jobWith(page, winch, machine);
 const trials = (page: Page) => page.getByRole('region', { name: 'Trials' });
 
 test.beforeEach(async ({ page }) => {
@@ -54,10 +33,10 @@ test('an encoder that is asked for and not there: found, shown by a trial, put b
   await panel(page, 'Trials');
   await trials(page).getByRole('button', { name: 'Try 1-07 Control mode: vector' }).click();
   // Run is still given: the server looks at the drive and refuses.
-  await confirm(page);
+  await confirmWrite(page);
   await expect(trials(page).getByRole('alert')).toContainText('Run is given at X1');
   await order(page.request, { plant: { contacts: { ...stopped, DI4: true } }, wait_s: 1 });
-  await confirm(page);
+  await confirmWrite(page);
   await expect(trials(page)).toContainText('1-07 Control mode is vector, read back');
   await order(page.request, { plant: { contacts: { ...stopped, DI4: false } }, wait_s: 1 });
   await order(page.request, { plant: { contacts }, wait_s: 8 });
@@ -66,7 +45,7 @@ test('an encoder that is asked for and not there: found, shown by a trial, put b
 
   await order(page.request, { plant: { contacts: stopped }, wait_s: 8 });
   await trials(page).getByRole('button', { name: 'Put vector, encoder back' }).click();
-  await confirm(page);
+  await confirmWrite(page);
   await expect(trials(page)).toContainText('1-07 Control mode is vector, encoder, read back');
   await expect(trials(page).getByRole('list', { name: 'Trials in the drive' })).toHaveCount(0);
   expect(errors).toEqual([]);
@@ -81,7 +60,7 @@ test('a locked entry is opened with the code of the catalogue and shut again', a
   await trials(page).getByRole('combobox', { name: 'Entry' }).selectOption('3-05');
   await trials(page).getByRole('combobox', { name: 'New value' }).selectOption({ label: 'motor frequency' });
   await trials(page).getByRole('button', { name: 'Look at it before it is written' }).click();
-  await confirm(page);
+  await confirmWrite(page);
   await expect(trials(page)).toContainText('3-05 Ramps count to is motor frequency, read back');
   // A value out of range never leaves the page.
   await trials(page).getByRole('combobox', { name: 'Entry' }).selectOption('3-02');
@@ -102,7 +81,7 @@ test('the link breaks while writing: the log says that it was tried, and that no
   await trials(page).getByRole('textbox', { name: 'New value' }).fill('8');
   await trials(page).getByRole('button', { name: 'Look at it before it is written' }).click();
   await order(page.request, { plant: { bus: { silent: true } } });
-  await confirm(page);
+  await confirmWrite(page);
   await expect(trials(page).getByRole('alert')).toContainText('does not answer', { timeout: 20_000 });
   await order(page.request, { plant: { bus: { silent: false } } });
   const { entries } = (await (await page.request.get(`/api/v1/jobs/${job}/entries`)).json()) as {

@@ -4,7 +4,7 @@ import { controlSchema } from '@/core/catalogue/schema';
 import { commonMeter, forwardPlan, fullPlan, networkOf, readings, stage } from '@/core/power-stage';
 import { diagnose, prepare, tablesFor, type Taken } from '@/core/static-diagnosis';
 import { rampAnswer, simulate, type RampCase } from '@/core/ramp';
-import { startUpSheet } from '@/core/settings';
+import { startUpSheet, usualChoices } from '@/core/settings';
 import { traceFrom, usualTables } from '@/core/tracing';
 import { ngspiceReadings } from '../checks/ngspice';
 
@@ -57,20 +57,7 @@ const startUp = (): void =>
     control,
     rating: { ratedAmps: 12, power_kW: 5.5, supply_V: 400 },
     supply: { volts: 400, hz: 50 },
-    choices: {
-      load: 'conveyor',
-      region: '50Hz',
-      runFrom: 'terminals',
-      speedFrom: 'AI1',
-      wiring: 'two-wire',
-      signal: '0-10V',
-      reverse: false,
-      encoder: false,
-      coupled: true,
-      brakeProven: false,
-      brakeResistor: false,
-      singlePhaseFed: false,
-    },
+    choices: { ...usualChoices({ plate_Hz: 50, knob: false }), load: 'conveyor' },
   });
 const rampCase: RampCase = {
   motor: { torque_Nm: 36.2, rpm: 1450, hz: 50, inertia_kgm2: 0.02 },

@@ -19,6 +19,8 @@ export interface Written {
   found: number;
   /** False where the type keeps edits only after an entry that saves. */
   kept: boolean;
+  /** True where a lock was opened for it and could not be shut again. */
+  lockOpen: boolean;
 }
 
 const wordSchema = z.object({ word: z.number() });
@@ -26,7 +28,7 @@ const wordSchema = z.object({ word: z.number() });
 /** The entry, the input functions and the live values, just before writing. */
 async function lookFirst(target: string, control: Control, parameter: Parameter) {
   const watched = control.parameters.filter(
-    (p) => p.number === parameter.number || /^(input\.DI|place\.|run\.|coast\.)/.test(p.concept ?? ''),
+    (p) => p.number === parameter.number || p.concept?.startsWith('input.DI') === true,
   );
   const registers = [...watched, ...control.modbus.live].map((x) => x.register);
   const { words } = await ask('/read', { target, registers }, wordsSchema);
@@ -46,17 +48,24 @@ async function unlocked<T>(
   control: Control,
   lock: number,
   work: () => Promise<T>,
-): Promise<T> {
+): Promise<{ done: T; lockOpen: boolean }> {
   const entry = parameterFor(control, 'lock.code');
   const code = control.locks.find((l) => l.level === lock)?.code;
-  if (lock === 0 || entry === undefined || code === undefined) return work();
+  if (lock === 0 || entry === undefined || code === undefined) return { done: await work(), lockOpen: false };
   const turn = (value: number) =>
     ask('/write', { target, register: entry.register, word: rawOf(entry, value) }, wordSchema);
+  const shut = () =>
+    turn(0).then(
+      () => false,
+      () => true,
+    );
   await turn(code);
   try {
-    return await work();
-  } finally {
-    await turn(0).catch(() => undefined);
+    const done = await work();
+    return { done, lockOpen: await shut() };
+  } catch (error) {
+    await shut();
+    throw error;
   }
 }
 
@@ -84,11 +93,15 @@ export async function writeEntry({ target, typeId, number, from, to }: WriteOrde
     );
   const given = runGiven({ control, values, live });
   if (given !== null) throw new Refused(409, `${given} Nothing was written: take run away first.`);
-  const { word } = await unlocked(target, control, parameter.lock, () =>
+  const {
+    done: { word },
+    lockOpen,
+  } = await unlocked(target, control, parameter.lock, () =>
     ask('/write', { target, register: parameter.register, word: rawOf(parameter, to) }, wordSchema),
   );
   return {
     found: valueOf(parameter, word),
     kept: parameterFor(control, 'store.save') === undefined,
+    lockOpen,
   };
 }

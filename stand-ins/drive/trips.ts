@@ -1,5 +1,6 @@
 // What makes the simulated drive trip, and how long it must last.
 import type { AlarmFamily } from '@/core/concepts';
+import { tripShare } from '@/core/ramp';
 import type { Plant } from './plant';
 import { figureOf, functionOn, placeOf, setTo, type Unit } from './view';
 
@@ -43,7 +44,7 @@ function suspicions(unit: Unit, plant: Plant): Suspicion[] {
     },
     {
       families: [running && slowing ? 'overvoltage-decelerating' : 'overvoltage-rest', 'overvoltage'],
-      there: machine.busVolts > 2.05 * supply_V,
+      there: machine.busVolts > tripShare * supply_V,
       after_s: 0,
     },
     {

@@ -1,6 +1,7 @@
 // The simulated drive: what its electronics see and its firmware makes of it, one step after the other.
 import type { ConceptId, InputFunction, UnitState } from '@/core/concepts';
 import type { Live, Slot } from '@/core/drive-words';
+import { chopShare } from '@/core/ramp';
 import { identAsked, identBroken, identDone, identified, identOutput_Hz } from './identification';
 import { atRest, stepped, type Bank } from './machine';
 import type { Plant } from './plant';
@@ -109,7 +110,7 @@ export function step(before: Unit, plant: Plant, dt_s: number): Unit {
       bypassed: unit.bypassed,
       chopper: {
         on: setTo(unit, 'brake.chopper') === 'on',
-        above_V: 1.92 * unit.settings.rating.supply_V,
+        above_V: chopShare * unit.settings.rating.supply_V,
         ohm: figureOf(unit, 'brake.resistance', 60),
       },
       overload_A: overloadOf(unit),

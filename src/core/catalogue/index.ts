@@ -47,3 +47,26 @@ export function stripFor(strip: readonly Screw[], stage: Stage): Screw[] {
     return [...list.slice(0, place), screw, ...list.slice(place)];
   }, kept);
 }
+
+/** What a job's drive says of itself, as far as the catalogue is asked. */
+export interface KnownDrive {
+  typeId: string | null;
+  type: string;
+  ratedAmps: number;
+  supply_V: number;
+  phases: 1 | 3;
+}
+
+/** The model of the catalogue that a drive is. */
+export const modelOf = (
+  { typeId, type }: Pick<KnownDrive, 'typeId' | 'type'>,
+  types: readonly DriveType[],
+): DriveModel | undefined => types.find((t) => t.id === typeId)?.models.find((m) => m.type === type);
+
+/** What limits and defaults of a drive are shares of. */
+export function ratingOf(drive: KnownDrive, types: readonly DriveType[]) {
+  const { ratedAmps, supply_V, phases } = drive;
+  // Of a model that no catalogue knows: about what its amps carry.
+  const carried_kW = (Math.sqrt(phases) * supply_V * ratedAmps * 0.8) / 1000;
+  return { ratedAmps, supply_V, power_kW: modelOf(drive, types)?.power_kW ?? carried_kW };
+}

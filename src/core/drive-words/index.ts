@@ -5,6 +5,7 @@ export {
   meaningOf,
   parameterFor,
   rawOf,
+  shownAs,
   valueOf,
   type Rating,
   type Values,

@@ -74,3 +74,7 @@ export function meaningOf(
   if (p === undefined || value === undefined) return undefined;
   return p.choices === undefined ? value : p.choices.find((c) => c.value === value)?.means;
 }
+
+/** A value as the keypad shows it: the name of a choice, or the figure with its unit. */
+export const shownAs = ({ choices, unit }: Pick<Parameter, 'choices' | 'unit'>, value: number): string =>
+  choices?.find((c) => c.value === value)?.name ?? `${value}${unit === undefined ? '' : ` ${unit}`}`;

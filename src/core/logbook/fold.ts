@@ -1,4 +1,3 @@
-import type { Live, Slot, Values } from '../drive-words';
 import type { Limits, SourceKind } from '../make-safe';
 import type { Value, Probe } from '../power-stage';
 import { inOrder, timeOf, type Entry, type EntryOf, type Person } from './entry';
@@ -6,6 +5,7 @@ import type { Payload } from './kinds';
 import { lift } from './lift';
 import { applyModule, isModuleEntry, type TestedModule } from './modules';
 import { applyRegister, holdsSignature, isRegisterEntry, noRegisters, type Registers } from './registers';
+import { readOut, seenToo, written, type SeenDrive } from './seen';
 import { applySafety, benchLock, freshSafety, isSafety, settle, type SafetyState } from './safety';
 import { applyStartUp, isStartUpEntry, noStartUp, type StartUpState } from './start-up';
 import type { LookItem } from './vocabulary';
@@ -15,16 +15,6 @@ export interface KeptReading extends Probe {
   value: Value;
   at: number;
   by: Person;
-}
-
-/** What is known of the drive's settings and of what it shows. */
-export interface SeenDrive {
-  values: Values;
-  live: Live;
-  history: readonly Slot[];
-  /** Where it was read over the link last, and when; null: only by a person. */
-  target: string | null;
-  readAt: number | null;
 }
 
 export interface Question {
@@ -113,9 +103,7 @@ function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied 
   }
   if (isRegisterEntry(entry)) {
     const step = applyRegister(state.registers, entry);
-    return 'void' in step
-      ? step
-      : { ...afterRegister({ ...state.registers, ...step }, state), seen: seenAfter(state, entry) };
+    return 'void' in step ? step : afterRegister(state, { ...state.registers, ...step }, entry);
   }
   switch (entry.kind) {
     case 'job.opened':
@@ -152,10 +140,8 @@ function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied 
           };
     case 'static.reading':
       return applyReading(state, entry, limits);
-    case 'drive.read': {
-      const { values, live, history, target } = entry.payload;
-      return { seen: { values, live: live as Live, history, target, readAt: timeOf(entry) } };
-    }
+    case 'drive.read':
+      return { seen: readOut(entry) };
     case 'drive.seen':
       return { seen: seenToo(state.seen, entry) };
     case 'trace.answered': {
@@ -182,40 +168,27 @@ function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied 
   }
 }
 
-/** What was written and read back is known of the drive. */
-function seenAfter({ seen, registers }: JobState, entry: Entry): SeenDrive | null {
-  if (entry.kind !== 'drive.write-done') return seen;
-  const write = registers.writes.find((w) => w.id === entry.payload.asked);
-  const known = seen ?? { values: {}, live: {}, history: [], target: null, readAt: null };
-  return write === undefined
-    ? seen
-    : { ...known, values: { ...known.values, [write.number]: entry.payload.found } };
+/** A jumper or a trial that comes after a signature takes it off; so does a value that was written. */
+function afterRegister(
+  { seen, signed, startUp }: JobState,
+  registers: Registers,
+  entry: Entry,
+): Partial<JobState> {
+  const write =
+    entry.kind === 'drive.write-done'
+      ? registers.writes.find((w) => w.id === entry.payload.asked)
+      : undefined;
+  return {
+    registers,
+    signed: holdsSignature(registers) === null ? signed : null,
+    ...(write === undefined || write.found === null
+      ? {}
+      : { seen: written(seen, write.number, write.found), startUp: { ...startUp, signed: null } }),
+  };
 }
-
-/** A jumper or a trial that comes after the signature takes it off. */
-const afterRegister = (registers: Registers, { signed }: JobState): Applied => ({
-  registers,
-  signed: holdsSignature(registers) === null ? signed : null,
-});
 
 const signedWith = (signed: EntryOf<'sheet.signed'>, held: string | null): Applied =>
   held === null ? { signed } : { void: held };
-
-/** What a person saw is put over what was known. */
-function seenToo(before: SeenDrive | null, { payload }: EntryOf<'drive.seen'>): SeenDrive {
-  const live = payload.live as Live;
-  const known = before ?? { values: {}, live: {}, history: [], target: null, readAt: null };
-  return {
-    ...known,
-    values: { ...known.values, ...payload.values },
-    live: {
-      ...known.live,
-      ...live,
-      ...(live.inputs === undefined ? {} : { inputs: { ...known.live.inputs, ...live.inputs } }),
-      ...(live.serial === undefined ? {} : { serial: { ...known.live.serial, ...live.serial } }),
-    },
-  };
-}
 
 /** A reading counts only while the dead proof holds for the one who takes it. */
 function applyReading(state: JobState, entry: EntryOf<'static.reading'>, limits: Limits): Applied {

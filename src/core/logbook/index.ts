@@ -12,7 +12,8 @@ export {
   type LoopGuard,
   type ValueReason,
 } from './vocabulary';
-export type { FoldContext, JobState, KeptReading, LogLine, Question, SeenDrive } from './fold';
+export type { FoldContext, JobState, KeptReading, LogLine, Question } from './fold';
+export type { SeenDrive } from './seen';
 export { emptyJob, extend, fold, mustStayDead, sourcesMet } from './fold';
 export type { BenchLock, Figure, Proof, SafetyState } from './safety';
 export { benchLock, holdsUntil, missingSteps, proofOf, waitOver } from './safety';

@@ -1,6 +1,6 @@
 import { insulation } from '../insulation';
 import { winding } from '../winding';
-import { timeOf, type Entry, type EntryOf } from './entry';
+import type { Entry, EntryOf } from './entry';
 import type { Payload } from './kinds';
 
 export interface StartUpState {
@@ -124,6 +124,3 @@ export function motorAgainst({ windings, insulations, earthed }: StartUpState): 
     }),
   ];
 }
-
-/** When a test was made, for the trend over jobs. */
-export const testedAt = (test: StartUpState['insulations'][number]): number => timeOf(test);

@@ -1,3 +1,5 @@
+import { written } from '../figures';
+
 export interface Power {
   value: number;
   unit: 'kW' | 'hp';
@@ -81,7 +83,6 @@ export function plateSums(plate: Plate): PlateSums {
 }
 
 const percent = (fraction: number): string => `${(100 * fraction).toFixed(1)} %`;
-const figure = (value: number, digits = 3): string => String(Number(value.toPrecision(digits)));
 
 /** Least credible efficiency × power factor by size (common practice, no source). */
 const leastProduct = (power_kW: number, poles: number): number => {
@@ -96,7 +97,7 @@ function findings(plate: Plate, sums: Omit<PlateSums, 'findings'>): Finding[] {
     found.push({ code, severity, text, sum });
   const { power_kW, poles, synchronousRpm, slip, efficiencyTimesPf } = sums;
 
-  const slipSum = `(${figure(synchronousRpm, 4)} − ${plate.rpm}) ÷ ${figure(synchronousRpm, 4)} = ${percent(slip)}`;
+  const slipSum = `(${written(synchronousRpm, 4)} − ${plate.rpm}) ÷ ${written(synchronousRpm, 4)} = ${percent(slip)}`;
   if (poles % 2 !== 0) add('poles-odd', 'wrong', 'A motor has an even number of poles.', `poles = ${poles}`);
   if (slip < 0)
     add('slip-negative', 'wrong', 'Faster than synchronous speed: rpm, Hz or poles is wrong.', slipSum);
@@ -117,7 +118,7 @@ function findings(plate: Plate, sums: Omit<PlateSums, 'findings'>): Finding[] {
       slipSum,
     );
 
-  const product = `${figure(power_kW)} kW ÷ (√3 × ${plate.volts} V × ${plate.amps} A) = ${efficiencyTimesPf.toFixed(2)}`;
+  const product = `${written(power_kW)} kW ÷ (√3 × ${plate.volts} V × ${plate.amps} A) = ${efficiencyTimesPf.toFixed(2)}`;
   const least = leastProduct(power_kW, poles);
   if (efficiencyTimesPf > 1)
     add('product-impossible', 'wrong', 'More power out than in: power, volts or amps is wrong.', product);

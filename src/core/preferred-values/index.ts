@@ -1,5 +1,7 @@
 // IEC 60063 (from memory): E3 to E24 as printed there, E48 to E192 as rounded powers of ten.
 
+import { rounded } from '../figures';
+
 const e24 = [
   1.0, 1.1, 1.2, 1.3, 1.5, 1.6, 1.8, 2.0, 2.2, 2.4, 2.7, 3.0, 3.3, 3.6, 3.9, 4.3, 4.7, 5.1, 5.6, 6.2, 6.8,
   7.5, 8.2, 9.1,
@@ -30,28 +32,21 @@ export const series: Readonly<Record<SeriesName, readonly number[]>> = {
 /** What potentiometers are sold in beside E3 (common practice, no source). */
 const oneTwoFive = [1, 2, 5];
 
-const tidy = (value: number): number => Number(value.toPrecision(6));
-
 /** Every value of a list of decade values between two figures, both counted in. */
 function within(decade: readonly number[], least: number, most: number): number[] {
   if (!(least > 0) || most < least) return [];
   const found: number[] = [];
   for (let power = Math.floor(Math.log10(least)) - 1; power <= Math.log10(most) + 1; power += 1)
     for (const d of decade) {
-      const value = tidy(d * 10 ** power);
+      const value = rounded(d * 10 ** power, 6);
       if (value >= least && value <= most) found.push(value);
     }
   return [...new Set(found)].sort((a, b) => a - b);
 }
 
-/** The nearest value of a series, by ratio. @param value above zero */
-export function nearest(name: SeriesName, value: number): number {
-  const near = within(series[name], value / 5, value * 5);
-  return near.reduce(
-    (best, v) => (Math.abs(Math.log(v / value)) < Math.abs(Math.log(best / value)) ? v : best),
-    near[0] ?? value,
-  );
-}
+/** The largest value of a series that is not above a figure, e.g. the ohms a resistor may have at most. */
+export const notAbove = (name: SeriesName, most: number): number | null =>
+  within(series[name], most / 10, most).at(-1) ?? null;
 
 /** Potentiometers that are sold inside a window, ohms, with the series each belongs to. */
 export const potentiometers = (least_ohm: number, most_ohm: number): { ohm: number; sold: string }[] => [

@@ -1,4 +1,5 @@
-import { nearest, potentiometers, series } from '.';
+import fc from 'fast-check';
+import { notAbove, potentiometers, series, seriesNames } from '.';
 
 // IEC 60063, from memory.
 it('has the printed series', () => {
@@ -22,8 +23,23 @@ it('a window of 3 to 5 kΩ has 4.7 kΩ of one series and 5 kΩ of the other', ()
   expect(potentiometers(-1, 4000)).toEqual([]);
 });
 
-it('takes the nearest by ratio', () => {
-  expect(nearest('E12', 50)).toBe(47);
-  expect(nearest('E24', 1040)).toBe(1000);
-  expect(nearest('E3', 9.9)).toBe(10);
+it('the largest that is sold and not above a figure: 56.7 Ω at most is 56 of E12, 47 of E3', () => {
+  expect(notAbove('E12', 56.7)).toBe(56);
+  expect(notAbove('E3', 56.7)).toBe(47);
+  expect(notAbove('E24', 1000)).toBe(1000);
+  expect(notAbove('E24', 0)).toBeNull();
+});
+
+it.each(seriesNames)('%s leaves no gap wider than its step', (name) => {
+  fc.assert(
+    fc.property(fc.double({ min: 0.1, max: 1e6, noNaN: true }), (most) => {
+      const sold = notAbove(name, most);
+      if (sold === null) throw new Error('nothing is sold');
+      expect(sold).toBeLessThanOrEqual(most);
+      // The widest step of the printed series is E3's from 2.2 to 4.7.
+      const next = series[name].map((v) => v * 10 ** Math.floor(Math.log10(most))).find((v) => v > most);
+      expect(sold).toBeGreaterThan(most / 2.3);
+      if (next !== undefined) expect(next).toBeGreaterThan(sold);
+    }),
+  );
 });

@@ -1,4 +1,5 @@
 // Ramps seen, not guessed.
+import { written } from '../figures';
 import { inertiaOf, speedOf, type RampCase } from './model';
 import { shortestDown, shortestUp, type Shortest } from './shortest';
 import { simulate, type Run } from './simulate';
@@ -12,6 +13,7 @@ export {
   type LoadCurve,
   type RampCase,
 } from './model';
+export { chopShare, machineCase, tripShare, type InertiaKnown, type MachineWords } from './machine-case';
 export { shortestDown, shortestUp, type Shortest } from './shortest';
 export { simulate, type Run, type Sample, type Trip } from './simulate';
 
@@ -36,8 +38,6 @@ export interface RampAnswer {
   turning_J: number;
 }
 
-const figure = (value: number): string => String(Number(value.toPrecision(3)));
-
 /** What a resistor must bear for this stop. @param cycle_s time from stop to stop */
 export function brakeNeed(given: RampCase, { brake }: Run, chopper_V: number, cycle_s: number): BrakeNeed {
   const lowering_W =
@@ -54,7 +54,7 @@ export function brakeNeed(given: RampCase, { brake }: Run, chopper_V: number, cy
     sum:
       most_ohm === null
         ? 'nothing comes back'
-        : `(${figure(chopper_V)} V)² ÷ ${figure(peak_W)} W = ${figure(most_ohm)} Ω at most; ${figure(energy_J)} J ÷ ${figure(cycle_s)} s = ${figure(energy_J / cycle_s)} W on average`,
+        : `(${written(chopper_V)} V)² ÷ ${written(peak_W)} W = ${written(most_ohm)} Ω at most; ${written(energy_J)} J ÷ ${written(cycle_s)} s = ${written(energy_J / cycle_s)} W on average`,
   };
 }
 

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import {
   inertiaFromCoastDown,
   inertiaOf,
+  machineCase,
   rampAnswer,
   shortestDown,
   shortestUp,
@@ -138,4 +139,40 @@ describe('stopping', () => {
 
 it('a load beyond the limit has no shortest ramp', () => {
   expect(shortestUp(on({ load: { torque_Nm: 60 } })).seconds).toBeNull();
+});
+
+describe('a machine in a few words', () => {
+  const words = {
+    plate: { power: { value: 5.5, unit: 'kW' as const }, volts: 400, amps: 11.2, hz: 50, rpm: 1450 },
+    supply_V: 400,
+    capacitance_F: 820e-6,
+    curve: 'constant' as const,
+    loadShare: 0.5,
+    inertia: { as: 'multiple' as const, ofMotor: 4 },
+    limit: 1.5,
+    brake_ohm: null,
+    up_s: 5,
+    down_s: 5,
+    rounding: 0,
+  };
+
+  it('has the torque of its plate, and its bus at the peak of the supply', () => {
+    const made = machineCase(words);
+    expect(made.motor.torque_Nm).toBeCloseTo((9550 * 5.5) / 1450, 9);
+    expect(made.load.torque_Nm).toBeCloseTo(made.motor.torque_Nm / 2, 9);
+    expect(made.drive.busVolts).toBeCloseTo(Math.SQRT2 * 400, 9);
+    expect(made.drive.tripVolts).toBeCloseTo(820, 9);
+    expect(made.drive.chopper).toBeUndefined();
+    expect(machineCase({ ...words, brake_ohm: 60 }).drive.chopper).toEqual({ above_V: 768, ohm: 60 });
+  });
+
+  it('knows its inertia by kind, as a figure, or from a coast-down', () => {
+    const own = machineCase(words).motor.inertia_kgm2;
+    expect(inertiaOf(machineCase(words))).toBeCloseTo(5 * own, 9);
+    expect(inertiaOf(machineCase({ ...words, inertia: { as: 'figure', kgm2: 1.2 } }))).toBeCloseTo(1.2, 9);
+    const coast = machineCase({ ...words, inertia: { as: 'coast-down', seconds: 10 } });
+    expect(inertiaOf(coast)).toBeCloseTo(inertiaFromCoastDown(coast.load.torque_Nm, 10, 1450), 9);
+    // A figure below the motor's own cannot be.
+    expect(machineCase({ ...words, inertia: { as: 'figure', kgm2: 1e-6 } }).load.inertia_kgm2).toBe(0);
+  });
 });

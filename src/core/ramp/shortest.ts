@@ -1,3 +1,4 @@
+import { written } from '../figures';
 import { inertiaOf, loadTorque, speedOf, type RampCase } from './model';
 import { simulate } from './simulate';
 
@@ -7,7 +8,6 @@ export interface Shortest {
   sum: string;
 }
 
-const figure = (value: number, digits = 3): string => String(Number(value.toPrecision(digits)));
 /** Ramps longer than this are not looked for, s. */
 const longest_s = 3600;
 
@@ -25,11 +25,11 @@ export function shortestUp(given: RampCase): Shortest {
   return spare <= 0
     ? {
         seconds: null,
-        sum: `the load asks for ${figure(load)} N·m and the limit gives ${figure(most)} N·m: nothing is left to accelerate`,
+        sum: `the load asks for ${written(load)} N·m and the limit gives ${written(most)} N·m: nothing is left to accelerate`,
       }
     : {
         seconds: (inertia * top) / spare,
-        sum: `${figure(inertia)} kg·m² × ${figure(top)} rad/s ÷ (${figure(most)} − ${figure(load)} N·m)`,
+        sum: `${written(inertia)} kg·m² × ${written(top)} rad/s ÷ (${written(most)} − ${written(load)} N·m)`,
       };
 }
 

@@ -45,85 +45,131 @@ function along(share: number, rounding: number): number {
   return slope * (share - r / 2);
 }
 
-/**
- * A run from standstill to speed and back. Explicit steps with the ramp as the speed wanted: what the motor must give
- * is J·dω/dt plus the load, limited by the drive; what comes back goes into bank and brake resistor.
- */
-export function simulate(given: RampCase): Run {
+/** What a run is computed with, once for all its steps. */
+interface Bounds {
+  dt: number;
+  /** Shaft at speed, rad/s. */
+  top: number;
+  up_s: number;
+  down_s: number;
+  inertia: number;
+  most_Nm: number;
+  rated_W: number;
+  /** The bank at its supply, and as full as a regulated drive lets it get, J. */
+  floor_J: number;
+  full_J: number;
+}
+
+function boundsOf(given: RampCase): Bounds {
   const { drive, ramp, motor } = given;
-  const top = speedOf(given, ramp.to_Hz);
   const up_s = (ramp.up_s * ramp.to_Hz) / ramp.countsTo_Hz;
   const down_s = (ramp.down_s * ramp.to_Hz) / ramp.countsTo_Hz;
-  const whole_s = up_s + ramp.hold_s + down_s;
-  const dt = whole_s / steps;
+  const bank_J = (volts: number): number => 0.5 * drive.capacitance_F * volts ** 2;
+  return {
+    dt: (up_s + ramp.hold_s + down_s) / steps,
+    top: speedOf(given, ramp.to_Hz),
+    up_s,
+    down_s,
+    inertia: inertiaOf(given),
+    most_Nm: drive.limit * motor.torque_Nm,
+    rated_W: motor.torque_Nm * speedOf(given, motor.hz),
+    floor_J: bank_J(drive.busVolts),
+    full_J: bank_J(regulatedShare * drive.tripVolts),
+  };
+}
+
+/** What moves from step to step. */
+interface State {
+  omega: number;
+  energy_J: number;
+  /** How far the ramps have run, s; a regulated drive holds them back. */
+  upTime: number;
+  downTime: number;
+}
+
+interface Step {
+  next: State;
+  torque_Nm: number;
+  /** Asked for more torque than the current limit gives. */
+  short: boolean;
+  /** What comes back to the bus, and what the chopper takes, W. */
+  back_W: number;
+  chopped_W: number;
+}
+
+/** One explicit step: what the motor must give is J·dω/dt plus the load; what comes back goes into bank and resistor. */
+function advance(given: RampCase, b: Bounds, state: State, busVolts: number, up: boolean): Step {
+  const { drive, ramp, motor } = given;
+  const { omega } = state;
+  const { dt } = b;
+  const upTime = state.upTime + (up ? dt : 0);
+  const downTime = state.downTime + (up ? 0 : dt);
+  const wanted = up
+    ? b.top * along(b.up_s > 0 ? upTime / b.up_s : 1, ramp.rounding)
+    : b.top * (1 - along(b.down_s > 0 ? downTime / b.down_s : 1, ramp.rounding));
+  const pull = loadTorque(given, omega);
+  const needed = (b.inertia * (wanted - omega)) / dt + pull;
+  const within = Math.max(-b.most_Nm, Math.min(b.most_Nm, needed));
+  const { chopper } = drive;
+  const chopped_W = chopper !== undefined && busVolts > chopper.above_V ? busVolts ** 2 / chopper.ohm : 0;
+  const loss_W = drive.losses * b.rated_W * currentShare(within / motor.torque_Nm);
+  // A regulated drive brakes no harder than its bank and resistor can take.
+  const room_W = (b.full_J - state.energy_J) / dt + chopped_W + loss_W;
+  const eased = drive.regulated && !up && -within * omega > room_W;
+  const torque_Nm = eased ? -Math.max(0, room_W) / omega : within;
+  // At rest friction holds: it takes as much torque as is asked of it.
+  const moves = omega > 0 || torque_Nm > pull || given.load.curve === 'hoisting';
+  const after = moves ? Math.max(0, omega + ((torque_Nm - pull) / b.inertia) * dt) : omega;
+  const back_W = Math.max(0, (-torque_Nm * (omega + after)) / 2 - loss_W);
+  const lags = drive.regulated && up && after < wanted - 0.02 * b.top;
+  return {
+    next: {
+      omega: after,
+      energy_J: Math.max(b.floor_J, state.energy_J + (back_W - chopped_W) * dt),
+      upTime: lags ? state.upTime : upTime,
+      downTime: eased ? state.downTime : downTime,
+    },
+    torque_Nm,
+    short: Math.abs(needed) > b.most_Nm * 1.001,
+    back_W,
+    chopped_W,
+  };
+}
+
+/** A run from standstill to speed and back, in equal steps. */
+export function simulate(given: RampCase): Run {
+  const { drive, ramp, motor } = given;
+  const bounds = boundsOf(given);
+  const { dt, top } = bounds;
   const every = Math.max(1, Math.floor(steps / kept));
-  const inertia = inertiaOf(given);
-  const most_Nm = drive.limit * motor.torque_Nm;
-  const rated_W = (motor.torque_Nm * motor.rpm * 2 * Math.PI) / 60;
   const samples: Sample[] = [];
   const brake = { peak_W: 0, energy_J: 0 };
-  let omega = 0;
-  let energy_J = 0.5 * drive.capacitance_F * drive.busVolts ** 2;
-  const floor_J = energy_J;
-  const full_J = 0.5 * drive.capacitance_F * (regulatedShare * drive.tripVolts) ** 2;
-  let upTime = 0;
-  let downTime = 0;
-  let trip: Trip | null = null;
+  let state: State = { omega: 0, energy_J: bounds.floor_J, upTime: 0, downTime: 0 };
   let reachedAt_s: number | null = null;
-  let stoodAt_s: number | null = null;
-
   for (let i = 0; i <= steps * patience; i += 1) {
     const t = i * dt;
-    const goingUp = reachedAt_s === null || t < reachedAt_s + ramp.hold_s;
-    const busVolts = Math.sqrt((2 * energy_J) / drive.capacitance_F);
-    if (goingUp) upTime += dt;
-    else downTime += dt;
-    const wanted = goingUp
-      ? top * along(up_s > 0 ? upTime / up_s : 1, ramp.rounding)
-      : top * (1 - along(down_s > 0 ? downTime / down_s : 1, ramp.rounding));
-    const pull = loadTorque(given, omega);
-    const needed = (inertia * (wanted - omega)) / dt + pull;
-    const chopping =
-      drive.chopper !== undefined && busVolts > drive.chopper.above_V ? busVolts ** 2 / drive.chopper.ohm : 0;
-    const within = Math.max(-most_Nm, Math.min(most_Nm, needed));
-    const loss_W = drive.losses * rated_W * currentShare(within / motor.torque_Nm);
-    // A regulated drive brakes no harder than its bank and resistor can take.
-    const room_W = (full_J - energy_J) / dt + chopping + loss_W;
-    const torque =
-      drive.regulated && !goingUp && -within * omega > room_W ? -Math.max(0, room_W) / omega : within;
-    if (torque !== within) downTime -= dt;
-    if (Math.abs(needed) > most_Nm * 1.001 && !drive.regulated && trip === null)
-      trip = { why: 'overcurrent', t, while: goingUp ? 'up' : 'down' };
-    // At rest friction holds: it takes as much torque as is asked of it.
-    const moves = omega > 0 || torque > pull || given.load.curve === 'hoisting';
-    const before = omega;
-    if (moves) omega = Math.max(0, omega + ((torque - pull) / inertia) * dt);
-    if (drive.regulated && goingUp && omega < wanted - 0.02 * top) upTime -= dt;
-
-    // What the shaft gives back between the two speeds of the step, less the losses.
-    const shaft_W = torque * ((before + omega) / 2);
-    const back_W = Math.max(0, -shaft_W - loss_W);
-    energy_J = Math.max(floor_J, energy_J + (back_W - chopping) * dt);
-    brake.energy_J += back_W * dt;
-    brake.peak_W = Math.max(brake.peak_W, back_W);
-    if (busVolts > drive.tripVolts && trip === null)
-      trip = { why: 'overvoltage', t, while: goingUp ? 'up' : 'down' };
-
+    const up = reachedAt_s === null || t < reachedAt_s + ramp.hold_s;
+    const busVolts = Math.sqrt((2 * state.energy_J) / drive.capacitance_F);
+    const step = advance(given, bounds, state, busVolts, up);
+    state = step.next;
+    brake.energy_J += step.back_W * dt;
+    brake.peak_W = Math.max(brake.peak_W, step.back_W);
+    const current = currentShare(step.torque_Nm / motor.torque_Nm);
     if (i % every === 0)
       samples.push({
         t,
-        rpm: (omega * 60) / (2 * Math.PI),
-        torque_Nm: torque,
-        current: currentShare(torque / motor.torque_Nm),
+        rpm: (state.omega * 60) / (2 * Math.PI),
+        torque_Nm: step.torque_Nm,
+        current,
         busVolts,
-        brake_W: chopping,
+        brake_W: step.chopped_W,
       });
-    if (trip !== null) break;
-    if (reachedAt_s === null && omega >= 0.995 * top) reachedAt_s = t;
-    if (!goingUp && omega <= 0.002 * top) {
-      stoodAt_s = t;
-      break;
-    }
+    const why =
+      step.short && !drive.regulated ? 'overcurrent' : busVolts > drive.tripVolts ? 'overvoltage' : null;
+    if (why !== null)
+      return { samples, trip: { why, t, while: up ? 'up' : 'down' }, stoodAt_s: null, reachedAt_s, brake };
+    if (reachedAt_s === null && state.omega >= 0.995 * top) reachedAt_s = t;
+    if (!up && state.omega <= 0.002 * top) return { samples, trip: null, stoodAt_s: t, reachedAt_s, brake };
   }
-  return { samples, trip, stoodAt_s, reachedAt_s, brake };
+  return { samples, trip: null, stoodAt_s: null, reachedAt_s, brake };
 }

@@ -1,6 +1,6 @@
 import type { Control, Parameter } from '../catalogue';
 import type { ConceptId, InputFunction } from '../concepts';
-import { meaningOf, parameterFor, type Live, type Values } from '../drive-words';
+import { meaningOf, parameterFor, shownAs, type Live, type Values } from '../drive-words';
 
 /** What the chain needs to know of a type. */
 export type ChainControl = Pick<Control, 'inputs' | 'analogInputs' | 'safeStop' | 'parameters' | 'alarms'>;
@@ -93,9 +93,7 @@ export function saysParameter({ control, values }: Facts, concept: ConceptId): E
   const p = parameterFor(control, concept);
   const value = p === undefined ? undefined : values[p.number];
   if (p === undefined || value === undefined) return [];
-  const said =
-    p.choices?.find((c) => c.value === value)?.name ?? `${value}${p.unit === undefined ? '' : ` ${p.unit}`}`;
-  return [{ what: `${p.number} ${p.name}`, said }];
+  return [{ what: `${p.number} ${p.name}`, said: shownAs(p, value) }];
 }
 
 /** "X3, carries interlock (5-03): off". */

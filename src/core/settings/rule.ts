@@ -37,6 +37,22 @@ export interface Context {
   supply: { volts: number; hz: number };
 }
 
+/** To begin with: what most machines have. */
+export const usualChoices = ({ plate_Hz, knob }: { plate_Hz: number; knob: boolean }): Choices => ({
+  load: 'other',
+  region: plate_Hz >= 55 ? '60Hz' : '50Hz',
+  runFrom: 'terminals',
+  speedFrom: knob ? 'knob' : 'AI1',
+  wiring: 'two-wire',
+  signal: '0-10V',
+  reverse: false,
+  encoder: false,
+  coupled: true,
+  brakeProven: false,
+  brakeResistor: false,
+  singlePhaseFed: false,
+});
+
 /** What a rule comes to: a figure or a neutral choice, or why nothing may be entered. */
 export type Outcome =
   /** Of neutral choices the first that the type has. */

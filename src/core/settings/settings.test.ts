@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { controlSchema } from '../catalogue/schema';
 import { limitsOf } from '../drive-words';
 import type { Plate } from '../plate';
-import { differing, sheetAgainst, startUpSheet, type Choices, type StartUp } from '.';
+import { differing, sheetAgainst, startUpSheet, usualChoices, type Choices, type StartUp } from '.';
 
 const types = ['dunlin-d1', 'knot-k3', 'whimbrel-w4', 'godwit-g4', 'godwit-g6'] as const;
 const controls = Object.fromEntries(
@@ -16,20 +16,7 @@ const plate: Plate = {
   rpm: 1450,
   cosPhi: 0.83,
 };
-const choices: Choices = {
-  load: 'conveyor',
-  region: '50Hz',
-  runFrom: 'terminals',
-  speedFrom: 'AI1',
-  wiring: 'two-wire',
-  signal: '0-10V',
-  reverse: false,
-  encoder: false,
-  coupled: true,
-  brakeProven: false,
-  brakeResistor: false,
-  singlePhaseFed: false,
-};
+const choices: Choices = { ...usualChoices({ plate_Hz: 50, knob: false }), load: 'conveyor' };
 type Differs = Omit<Partial<StartUp>, 'choices' | 'plate'> & {
   type?: (typeof types)[number];
   plate?: Partial<Plate>;

@@ -1,8 +1,7 @@
 import type { Control, Parameter } from '../catalogue';
 import type { ConceptId } from '../concepts';
-import { defaultOf, limitsOf, meaningOf, parameterFor, type Values } from '../drive-words';
+import { limitsOf, meaningOf, parameterFor, shownAs, type Rating, type Values } from '../drive-words';
 import { plateSums, type Finding, type Plate } from '../plate';
-import type { Rating } from '../drive-words';
 import { vPerHz } from './flux';
 import { controlRules } from './rules/control';
 import { limitRules } from './rules/limits';
@@ -47,9 +46,6 @@ export interface StartUpSheet {
   /** About the plate, and about plate and region together. */
   findings: Finding[];
 }
-
-const shownAs = ({ choices, unit }: Parameter, value: number): string =>
-  choices?.find((c) => c.value === value)?.name ?? `${value}${unit === undefined ? '' : ` ${unit}`}`;
 
 /** To a step of the entry, down or to the nearest; never below its least nor above its most. */
 function stepped(p: Parameter, rating: Rating, wanted: number, rounding: Rule['rounding']) {
@@ -144,10 +140,3 @@ export function startUpSheet(startUp: StartUp): StartUpSheet {
     findings: [...context.sums.findings, ...vPerHz(plate, control, rating, region)],
   };
 }
-
-/** What the factory sets on a model for a region, by number. */
-export const factoryValues = (
-  control: Pick<Control, 'parameters'>,
-  rating: Rating,
-  region: '50Hz' | '60Hz',
-): Values => Object.fromEntries(control.parameters.map((p) => [p.number, defaultOf(p, rating, region)]));

@@ -1,5 +1,5 @@
 import type { Control } from '../catalogue';
-import { meaningOf, parameterFor, type Live, type Values } from '../drive-words';
+import { meaningOf, parameterFor, shownAs, type Live, type Values } from '../drive-words';
 import type { Check, LiveFigure, ReadRule, TraceTable } from './table';
 
 /** What is known of the drive, from the link or off its display. */
@@ -53,9 +53,10 @@ function read({ concept, live }: ReadRule, facts: DriveFacts): Figure | null {
   if (concept === undefined) return null;
   const p = parameterFor(facts.control, concept);
   const value = meaningOf(facts.control, facts.values, concept);
-  if (p === undefined || value === undefined) return null;
-  const shown = p.choices?.find((c) => c.means === value)?.name ?? `${value} ${p.unit ?? ''}`.trim();
-  return { value, said: `${p.number} ${p.name}: ${shown}` };
+  const raw = p === undefined ? undefined : facts.values[p.number];
+  return p === undefined || value === undefined || raw === undefined
+    ? null
+    : { value, said: `${p.number} ${p.name}: ${shownAs(p, raw)}` };
 }
 
 const holds = ({ is, atLeast = -Infinity, below = Infinity }: ReadRule, { value }: Figure): boolean =>

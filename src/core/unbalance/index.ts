@@ -1,5 +1,7 @@
 // NEMA MG 1 (from memory): unbalance is the largest deviation from the mean over the mean.
 
+import { rounded } from '../figures';
+
 export interface UnbalanceTest {
   values: readonly [number, number, number];
   of: 'voltage' | 'current';
@@ -16,14 +18,12 @@ export interface UnbalanceResult {
   sum: string;
 }
 
-const figure = (value: number): number => Number(value.toPrecision(5));
-
 /** @param values of one kind; all zero is no unbalance */
 export function unbalanceOf(values: readonly number[]): { mean: number; unbalance_percent: number } {
   const mean = values.reduce((a, b) => a + b, 0) / values.length;
   const worst = Math.max(...values.map((v) => Math.abs(v - mean)));
   return {
-    mean: figure(mean),
+    mean: rounded(mean, 5),
     unbalance_percent: mean === 0 ? 0 : Number(((100 * worst) / mean).toFixed(2)),
   };
 }
@@ -63,7 +63,7 @@ const limitsFor = ({ of, fedFrom = 'line' }: UnbalanceTest): Limits =>
 export function unbalance(test: UnbalanceTest): UnbalanceResult {
   const { mean, unbalance_percent } = unbalanceOf(test.values);
   const { pass, doubtful, source } = limitsFor(test);
-  const worst = figure(Math.max(...test.values.map((v) => Math.abs(v - mean))));
+  const worst = rounded(Math.max(...test.values.map((v) => Math.abs(v - mean))), 5);
   return {
     mean,
     unbalance_percent,

@@ -1,3 +1,4 @@
+import { rounded } from '../figures';
 import { unbalanceOf } from '../unbalance';
 
 export interface WindingTest {
@@ -22,8 +23,6 @@ const zeroAt_C = { copper: 234.5, aluminium: 225 } as const;
 const alike_percent = 2;
 const apart_percent = 5;
 
-const figure = (value: number): number => Number(value.toPrecision(5));
-
 /** R₂ = R₁ · (k + T₂) ÷ (k + T₁). */
 export function winding({
   ohms,
@@ -34,9 +33,9 @@ export function winding({
   const k = zeroAt_C[material];
   const factor = (k + reference_C) / (k + temperature_C);
   const corrected = {
-    uv: figure(ohms.uv * factor),
-    vw: figure(ohms.vw * factor),
-    wu: figure(ohms.wu * factor),
+    uv: rounded(ohms.uv * factor, 5),
+    vw: rounded(ohms.vw * factor, 5),
+    wu: rounded(ohms.wu * factor, 5),
   };
   const { mean, unbalance_percent } = unbalanceOf([corrected.uv, corrected.vw, corrected.wu]);
   return {

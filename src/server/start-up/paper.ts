@@ -1,3 +1,5 @@
+import { ratingOf } from '../../core/catalogue';
+import { shownAs } from '../../core/drive-words';
 import { fold, timeOf } from '../../core/logbook';
 import { plateSums } from '../../core/plate';
 import { startUpSheet, wantedOf } from '../../core/settings';
@@ -35,25 +37,16 @@ export async function startUpOfJob(jobId: string): Promise<StartUpPaper | null> 
   const control = drive === null || drive.typeId === null ? null : await controlOf(drive.typeId);
   if (drive === null || motor === null || startUp.chosen === null || control === null)
     throw new Refused(422, 'There is no sheet yet: plates, a known type and the load are needed first.');
-  const model = (await catalogue())
-    .find((t) => t.id === drive.typeId)
-    ?.models.find((m) => m.type === drive.type);
   const { plate } = motor;
   const sums = plateSums(plate);
-  const rating = {
-    ratedAmps: drive.ratedAmps,
-    supply_V: drive.supply_V,
-    power_kW: model?.power_kW ?? sums.power_kW,
-  };
+  const rating = ratingOf(drive, await catalogue());
   const { choices, supply } = startUp.chosen;
   const values = seen?.values ?? {};
   const { rows, findings } = startUpSheet({ plate, control, rating, values, choices, supply });
   const shown = (number: string, value: number | null): string => {
     const p = control.parameters.find((x) => x.number === number);
     if (p === undefined || value === null) return '';
-    return (
-      p.choices?.find((c) => c.value === value)?.name ?? `${value}${p.unit === undefined ? '' : ` ${p.unit}`}`
-    );
+    return shownAs(p, value);
   };
   return {
     title: 'Start-up sheet',

@@ -4,7 +4,7 @@ import { stripFor } from '@/core/catalogue';
 import { stageWords, type Stage, type Screw } from '@/core/power-stage';
 import { Primary, Secondary } from '../kit/buttons';
 import { FieldGrid } from '../kit/face';
-import { Choice, Field } from '../kit/field';
+import { Choice, Figure } from '../kit/field';
 import { numberFrom } from '../kit/number-from';
 import { Schematic } from './schematic';
 
@@ -103,24 +103,8 @@ export function StageEditor({
         />
       </Box>
       <FieldGrid>
-        {resistor && (
-          <Field
-            label="Precharge resistor"
-            figure
-            unit="Ω"
-            value={ohms}
-            onChange={(e) => setOhms(e.target.value)}
-            error={trouble}
-          />
-        )}
-        <Field
-          label="Bank"
-          figure
-          unit="µF"
-          value={bank}
-          onChange={(e) => setBank(e.target.value)}
-          error={resistor ? undefined : trouble}
-        />
+        {resistor && <Figure label="Precharge resistor" unit="Ω" text={ohms} set={setOhms} error={trouble} />}
+        <Figure label="Bank" unit="µF" text={bank} set={setBank} error={resistor ? undefined : trouble} />
       </FieldGrid>
       <Box display="flex" gap="2" flexWrap="wrap">
         <Primary onClick={done}>Keep this stage</Primary>

@@ -1,14 +1,14 @@
 'use client';
-import { Box, Text } from '@chakra-ui/react';
+import { Text } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useRef, useState, type FormEvent } from 'react';
 import { v7 } from 'uuid';
 import type { Payload, Person } from '@/core/logbook';
+import { CardPage } from '../kit/card-page';
 import { Primary } from '../kit/buttons';
 import { Caution } from '../kit/caution';
-import { FaceHead, FieldGrid } from '../kit/face';
-import { Choice, Field, Select } from '../kit/field';
-import { TopBar } from '../kit/top-bar';
+import { FieldGrid } from '../kit/face';
+import { Choice, Field, Figure, Select } from '../kit/field';
 
 type YesNo = 'yes' | 'no' | 'not-sure';
 const yesNo = [
@@ -102,84 +102,77 @@ export function NewJob({
   };
 
   return (
-    <>
-      <TopBar people={people} person={person} />
-      <Box
-        as="main"
-        bg="card"
-        borderRadius="4px"
-        mx={{ base: 0, md: 5 }}
-        mb="5"
-        p={{ base: 4, md: 7 }}
-        maxW="1000px"
-      >
-        <FaceHead title="New job">Half a minute; the rest comes at the machine.</FaceHead>
-        <form onSubmit={(e) => void submit(e)} noValidate>
-          <FieldGrid min="240px">
-            <Select
-              label="Machine"
-              value={machine}
-              onChange={setMachine}
-              options={[
-                ...machines.map((m) => ({ value: m.id, label: `${m.name}, ${m.site}` })),
-                { value: newMachine, label: 'another machine' },
-              ]}
-            />
-            {machine === newMachine && (
-              <>
-                <Field
-                  label="Its name"
-                  value={name}
-                  onChange={(e) => setName(e.target.value)}
-                  maxLength={200}
-                />
-                <Field label="Place" value={site} onChange={(e) => setSite(e.target.value)} maxLength={200} />
-              </>
-            )}
-            <Field
-              label="What is wrong?"
-              value={complaint}
-              onChange={(e) => setComplaint(e.target.value)}
-              maxLength={200}
-              autoFocus
-            />
-            <Select label="Standing since" value={stopped} onChange={setStopped} options={since} />
-            <Field
-              label="May stand for"
-              figure
-              unit="h"
-              hint="empty if nobody said"
-              value={allowed}
-              onChange={(e) => setAllowed(e.target.value)}
-            />
-            <Field
-              label="Who waits downstream?"
-              value={downstream}
-              onChange={(e) => setDownstream(e.target.value)}
-              maxLength={200}
-            />
-          </FieldGrid>
-          <FieldGrid min="240px">
-            <Choice label="Is anyone in danger?" options={yesNo} value={danger} onChange={setDanger} />
-            <Choice label="Is a load suspended?" options={yesNo} value={suspended} onChange={setSuspended} />
-            <Choice label="Is there a bypass?" options={yesNo} value={bypass} onChange={setBypass} />
-          </FieldGrid>
-          {(danger === 'yes' || suspended === 'yes') && (
-            <Caution grave title="People first.">
-              Clear the area and have the load lowered or blocked by whoever is responsible for it, before
-              anything else.
-            </Caution>
+    <CardPage
+      title="New job"
+      about="Half a minute; the rest comes at the machine."
+      people={people}
+      person={person}
+      maxW="1000px"
+    >
+      <form onSubmit={(e) => void submit(e)} noValidate>
+        <FieldGrid min="240px">
+          <Select
+            label="Machine"
+            value={machine}
+            onChange={setMachine}
+            options={[
+              ...machines.map((m) => ({ value: m.id, label: `${m.name}, ${m.site}` })),
+              { value: newMachine, label: 'another machine' },
+            ]}
+          />
+          {machine === newMachine && (
+            <>
+              <Field
+                label="Its name"
+                value={name}
+                onChange={(e) => setName(e.target.value)}
+                maxLength={200}
+              />
+              <Field label="Place" value={site} onChange={(e) => setSite(e.target.value)} maxLength={200} />
+            </>
           )}
-          {trouble !== null && (
-            <Text role="alert" color="failed" fontWeight="500" mb="3">
-              {trouble}
-            </Text>
-          )}
-          <Primary type="submit" disabled={busy}>
-            {busy ? 'Opening…' : 'Open job'}
-          </Primary>
-        </form>
-      </Box>
-    </>
+          <Field
+            label="What is wrong?"
+            value={complaint}
+            onChange={(e) => setComplaint(e.target.value)}
+            maxLength={200}
+            autoFocus
+          />
+          <Select label="Standing since" value={stopped} onChange={setStopped} options={since} />
+          <Figure
+            label="May stand for"
+            unit="h"
+            hint="empty if nobody said"
+            text={allowed}
+            set={setAllowed}
+          />
+          <Field
+            label="Who waits downstream?"
+            value={downstream}
+            onChange={(e) => setDownstream(e.target.value)}
+            maxLength={200}
+          />
+        </FieldGrid>
+        <FieldGrid min="240px">
+          <Choice label="Is anyone in danger?" options={yesNo} value={danger} onChange={setDanger} />
+          <Choice label="Is a load suspended?" options={yesNo} value={suspended} onChange={setSuspended} />
+          <Choice label="Is there a bypass?" options={yesNo} value={bypass} onChange={setBypass} />
+        </FieldGrid>
+        {(danger === 'yes' || suspended === 'yes') && (
+          <Caution grave title="People first.">
+            Clear the area and have the load lowered or blocked by whoever is responsible for it, before
+            anything else.
+          </Caution>
+        )}
+        {trouble !== null && (
+          <Text role="alert" color="failed" fontWeight="500" mb="3">
+            {trouble}
+          </Text>
+        )}
+        <Primary type="submit" disabled={busy}>
+          {busy ? 'Opening…' : 'Open job'}
+        </Primary>
+      </form>
+    </CardPage>
   );
 }

@@ -1,12 +1,12 @@
 'use client';
-import { Box, Text } from '@chakra-ui/react';
+import { Text } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { DriveType } from '@/core/catalogue';
 import type { Person } from '@/core/logbook';
-import { FaceHead, FieldGrid } from '../kit/face';
+import { CardPage } from '../kit/card-page';
+import { FieldGrid } from '../kit/face';
 import { Select } from '../kit/field';
-import { TopBar } from '../kit/top-bar';
 import { TypeSheet } from './type-sheet';
 import { Upload } from './upload';
 
@@ -24,29 +24,28 @@ export function CataloguePage({
   const [chosen, setChosen] = useState(types[0]?.id ?? '');
   const type = types.find((t) => t.id === chosen);
   return (
-    <>
-      <TopBar people={people} person={person} />
-      <Box as="main" bg="card" borderRadius="4px" mx={{ base: 0, md: 5 }} p={{ base: 4, md: 7 }}>
-        <FaceHead title="Drive types">
-          Entries, alarms, terminals, fuses and torques of every type that the catalogue knows.
-        </FaceHead>
-        <FieldGrid min="260px">
-          <Select
-            label="Type"
-            value={chosen}
-            onChange={setChosen}
-            options={types.map((t) => ({ value: t.id, label: `${t.maker} ${t.range}` }))}
-          />
-        </FieldGrid>
-        {type === undefined ? <Text>The catalogue is empty.</Text> : <TypeSheet key={type.id} type={type} />}
-        <Upload
-          lead={person.role === 'lead'}
-          added={(id) => {
-            setChosen(id);
-            router.refresh();
-          }}
+    <CardPage
+      title="Drive types"
+      about="Entries, alarms, terminals, fuses and torques of every type that the catalogue knows."
+      people={people}
+      person={person}
+    >
+      <FieldGrid min="260px">
+        <Select
+          label="Type"
+          value={chosen}
+          onChange={setChosen}
+          options={types.map((t) => ({ value: t.id, label: `${t.maker} ${t.range}` }))}
         />
-      </Box>
-    </>
+      </FieldGrid>
+      {type === undefined ? <Text>The catalogue is empty.</Text> : <TypeSheet key={type.id} type={type} />}
+      <Upload
+        lead={person.role === 'lead'}
+        added={(id) => {
+          setChosen(id);
+          router.refresh();
+        }}
+      />
+    </CardPage>
   );
 }

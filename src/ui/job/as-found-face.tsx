@@ -68,7 +68,7 @@ export function AsFoundFace({ store, goTo }: FaceProps) {
           <Select
             label="What kind is it?"
             value={family}
-            onChange={(v) => setFamily(v as AlarmFamily)}
+            onChange={setFamily}
             options={alarmFamilies.map((f) => ({ value: f, label: familyLabel(f) }))}
           />
           <Field

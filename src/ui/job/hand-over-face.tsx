@@ -9,6 +9,7 @@ import { FaceHead, Section } from '../kit/face';
 import { StateMark, type Mark } from '../kit/state-mark';
 import { dateTime } from '../kit/time';
 import type { FaceProps } from './faces';
+import { SignButton } from './sign-button';
 
 const marks: Record<string, Mark> = {
   'not-shorted': 'sound',
@@ -36,8 +37,6 @@ export function HandOverFace({
   const result = diagnosis.diagnosis;
   const said = drive === null || result === null ? null : conclude(result, drive.stage);
   const open = questions.filter((q) => q.answer === null);
-  const apprentice = person.role === 'apprentice';
-  const waiting = store.unsent.size > 0;
   return (
     <>
       <FaceHead title="Static-test sheet">
@@ -70,9 +69,11 @@ export function HandOverFace({
             </Text>
           )}
           {signed === null ? (
-            <Primary
-              disabled={apprentice || waiting || held !== null}
-              onClick={() =>
+            <SignButton
+              person={person}
+              waiting={store.unsent.size > 0}
+              held={held !== null}
+              sign={() =>
                 store.record('sheet.signed', {
                   verdict: result.verdict,
                   headline: said.headline,
@@ -80,13 +81,7 @@ export function HandOverFace({
                   seq: store.state.seq,
                 })
               }
-            >
-              {apprentice
-                ? 'A technician signs'
-                : waiting
-                  ? 'Waiting for the server'
-                  : `Sign as ${person.name}`}
-            </Primary>
+            />
           ) : (
             <Text>
               Signed by {signed.by.name}, {dateTime(signed.receivedAt ?? signed.at)}. A new reading takes the

@@ -85,6 +85,16 @@ export function Field({
   );
 }
 
+/** A figure as it is typed: text until it is read, so that nothing typed is lost. */
+export const Figure = ({
+  text,
+  set,
+  ...rest
+}: Framing & { text: string; set: (text: string) => void } & Omit<
+    InputProps,
+    'value' | 'onChange' | 'set' | 'label'
+  >) => <Field figure value={text} onChange={(e) => set(e.target.value)} {...rest} />;
+
 /** The same for text of several lines. */
 export function LongField({
   label,
@@ -110,13 +120,18 @@ export function LongField({
   );
 }
 
-export interface Option {
-  value: string;
+export interface Option<V extends string = string> {
+  value: V;
   label: string;
 }
 
+/** Options from words by value. */
+export const optionsOf = <V extends string>(words: Readonly<Record<V, string>>): Option<V>[] =>
+  // Keys of a record that was written out are of its key type.
+  (Object.keys(words) as V[]).map((value) => ({ value, label: words[value] }));
+
 /** A labelled choice from a list. */
-export function Select({
+export function Select<V extends string>({
   label,
   hint,
   error,
@@ -125,9 +140,9 @@ export function Select({
   onChange,
   disabled = false,
 }: Framing & {
-  options: readonly Option[];
-  value: string;
-  onChange: (value: string) => void;
+  options: readonly Option<V>[];
+  value: V;
+  onChange: (value: V) => void;
   disabled?: boolean;
 }) {
   const id = useId();
@@ -140,7 +155,10 @@ export function Select({
         value={value}
         disabled={disabled}
         aria-describedby={described(id, { label, hint, error })}
-        onChange={(e) => onChange(e.target.value)}
+        onChange={(e) => {
+          const chosen = options.find((o) => o.value === e.target.value);
+          if (chosen !== undefined) onChange(chosen.value);
+        }}
       >
         {options.map((o) => (
           <option key={o.value} value={o.value}>

@@ -6,7 +6,7 @@ import { numberFrom } from '../kit/number-from';
 import { Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';
 import { FieldGrid } from '../kit/face';
-import { Field } from '../kit/field';
+import { Figure } from '../kit/field';
 
 /** A bank that does not run down by itself: the sums of a discharge resistor, and the record of its use. */
 export function DischargeTool({
@@ -31,8 +31,8 @@ export function DischargeTool({
         and eye protection as your rules ask; licensed persons only where they say so.
       </Caution>
       <FieldGrid>
-        <Field label="Bank now" figure unit="V" value={from} onChange={(e) => setFrom(e.target.value)} />
-        <Field label="Resistor" figure unit="Ω" value={ohm} onChange={(e) => setOhm(e.target.value)} />
+        <Figure label="Bank now" unit="V" text={from} set={setFrom} />
+        <Figure label="Resistor" unit="Ω" text={ohm} set={setOhm} />
       </FieldGrid>
       {sums !== null && start !== null && resistance !== null && (
         <>

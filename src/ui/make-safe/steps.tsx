@@ -6,7 +6,7 @@ import type { Payload } from '@/core/logbook';
 import { sourceKinds, sourceWords, type SourceKind } from '@/core/make-safe';
 import { Primary, Secondary } from '../kit/buttons';
 import { FieldGrid } from '../kit/face';
-import { Field, Select } from '../kit/field';
+import { Field, Figure, Select } from '../kit/field';
 import { StateMark, type Mark } from '../kit/state-mark';
 
 interface StepProps {
@@ -91,12 +91,11 @@ export function MeterProof({
           hint="a live socket, a proving unit"
           maxLength={200}
         />
-        <Field
+        <Figure
           label={`It shows, ${when}`}
-          figure
           unit="V"
-          value={volts}
-          onChange={(e) => setVolts(e.target.value)}
+          text={volts}
+          set={setVolts}
           disabled={disabled}
           error={error}
         />
@@ -117,7 +116,7 @@ export function SourceBack({ keep }: { keep: (kind: SourceKind) => void }) {
         <Select
           label="A source has come back"
           value={kind}
-          onChange={(v) => setKind(v as SourceKind)}
+          onChange={setKind}
           options={sourceKinds.map((k) => ({ value: k, label: sourceWords[k].name }))}
         />
       </Box>

@@ -4,7 +4,7 @@ import { insulation } from '@/core/insulation';
 import { earthFor_s, type EntryOf, type Payload } from '@/core/logbook';
 import { Primary, Secondary } from '../kit/buttons';
 import { FieldGrid, Section } from '../kit/face';
-import { Choice, Field, Select } from '../kit/field';
+import { Choice, Field, Select, optionsOf } from '../kit/field';
 import { figureFrom, numberFrom } from '../kit/number-from';
 import { Verdict } from './verdict';
 
@@ -112,18 +112,8 @@ export function InsulationTest({
         {ratedVolts <= 1000 ? 500 : 1000} V DC. Motor and cable together first; apart only where that is low.
       </Text>
       <FieldGrid>
-        <Select
-          label="Of"
-          value={of}
-          onChange={(v) => setOf(v as Test['of'])}
-          options={Object.entries(ofWords).map(([value, label]) => ({ value, label }))}
-        />
-        <Select
-          label="Between"
-          value={between}
-          onChange={(v) => setBetween(v as Test['between'])}
-          options={Object.entries(betweenWords).map(([value, label]) => ({ value, label }))}
-        />
+        <Select label="Of" value={of} onChange={setOf} options={optionsOf(ofWords)} />
+        <Select label="Between" value={between} onChange={setBetween} options={optionsOf(betweenWords)} />
         <Field label="After 1 minute" figure unit="MΩ" value={one} onChange={(e) => setOne(e.target.value)} />
         <Field
           label="After 10 minutes"

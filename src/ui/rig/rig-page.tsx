@@ -3,10 +3,10 @@ import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { DriveType } from '@/core/catalogue';
 import type { Person } from '@/core/logbook';
+import { CardPage } from '../kit/card-page';
 import { Primary, Secondary } from '../kit/buttons';
-import { FaceHead, FieldGrid, Section } from '../kit/face';
+import { FieldGrid, Section } from '../kit/face';
 import { Select } from '../kit/field';
-import { TopBar } from '../kit/top-bar';
 import { hiddenFaults, type RigState } from './rig-words';
 import { Plant } from './plant';
 import { useRig } from './use-rig';
@@ -28,7 +28,7 @@ function Shows({ rig }: { rig: RigState }) {
     <Box as="section" aria-label="The drive shows" bg="paper" px="4" py="3" mb="5">
       <Text fontFamily="heading" fontWeight="600" fontSize="1.5rem">
         {rig.type.vendor} {rig.type.product}:{' '}
-        {(shows.alarm ?? null) === null ? shows.state : `trip ${shows.alarm}`}
+        {shows.alarm === undefined || shows.alarm === null ? shows.state : `trip ${shows.alarm}`}
       </Text>
       <Box display="flex" flexWrap="wrap" columnGap="6" rowGap="2" mt="2">
         {figures.map(([name, figure]) => (
@@ -78,60 +78,57 @@ export function RigPage({
     }
   };
   return (
-    <>
-      <TopBar people={people} person={person} />
-      <Box as="main" bg="card" borderRadius="4px" mx={{ base: 0, md: 5 }} p={{ base: 4, md: 7 }}>
-        <FaceHead title="Rig">
-          A simulated drive on a simulated plant: nothing here is connected to anything real.
-        </FaceHead>
-        {trouble !== null && (
-          <Text role="alert" color="failed" mb="3">
-            {trouble}
+    <CardPage
+      title="Rig"
+      about="A simulated drive on a simulated plant: nothing here is connected to anything real."
+      people={people}
+      person={person}
+    >
+      {trouble !== null && (
+        <Text role="alert" color="failed" mb="3">
+          {trouble}
+        </Text>
+      )}
+      {rig === null ? (
+        <Text role="status">{trouble === null ? 'Looking at the rig…' : ''}</Text>
+      ) : (
+        <>
+          <Shows rig={rig} />
+          <FieldGrid min="240px">
+            <Select
+              label="Drive"
+              value={`${rig.typeId} ${rig.model}`}
+              onChange={(v) => {
+                const [type, model] = v.split(' ');
+                if (type !== undefined && model !== undefined) void fresh(rig, { type, model });
+              }}
+              options={models.map((m) => ({
+                value: `${m.type} ${m.model}`,
+                label: `${m.maker} ${m.model}`,
+              }))}
+            />
+            <Select
+              label="Fault to hide"
+              value={String(fault)}
+              onChange={(v) => setFault(Number(v))}
+              options={hiddenFaults.map((h, i) => ({ value: String(i), label: h.name }))}
+            />
+          </FieldGrid>
+          <Box display="flex" gap="2" flexWrap="wrap" mb="3">
+            <Primary onClick={() => void hide(rig, fault, true)}>Hide it</Primary>
+            <Secondary onClick={() => void hide(rig, Math.floor(Math.random() * hiddenFaults.length), false)}>
+              Hide any, and do not tell
+            </Secondary>
+            <Secondary onClick={() => void fresh(rig)}>A new drive, all in order</Secondary>
+          </Box>
+          <Text role="status" fontWeight="500" minH="1.5em">
+            {told}
           </Text>
-        )}
-        {rig === null ? (
-          <Text role="status">{trouble === null ? 'Looking at the rig…' : ''}</Text>
-        ) : (
-          <>
-            <Shows rig={rig} />
-            <FieldGrid min="240px">
-              <Select
-                label="Drive"
-                value={`${rig.typeId} ${rig.model}`}
-                onChange={(v) => {
-                  const [type, model] = v.split(' ');
-                  if (type !== undefined && model !== undefined) void fresh(rig, { type, model });
-                }}
-                options={models.map((m) => ({
-                  value: `${m.type} ${m.model}`,
-                  label: `${m.maker} ${m.model}`,
-                }))}
-              />
-              <Select
-                label="Fault to hide"
-                value={String(fault)}
-                onChange={(v) => setFault(Number(v))}
-                options={hiddenFaults.map((h, i) => ({ value: String(i), label: h.name }))}
-              />
-            </FieldGrid>
-            <Box display="flex" gap="2" flexWrap="wrap" mb="3">
-              <Primary onClick={() => void hide(rig, fault, true)}>Hide it</Primary>
-              <Secondary
-                onClick={() => void hide(rig, Math.floor(Math.random() * hiddenFaults.length), false)}
-              >
-                Hide any, and do not tell
-              </Secondary>
-              <Secondary onClick={() => void fresh(rig)}>A new drive, all in order</Secondary>
-            </Box>
-            <Text role="status" fontWeight="500" minH="1.5em">
-              {told}
-            </Text>
-            <Section title="Plant">
-              <Plant rig={rig} set={(plant) => void order({ plant })} />
-            </Section>
-          </>
-        )}
-      </Box>
-    </>
+          <Section title="Plant">
+            <Plant rig={rig} set={(plant) => void order({ plant })} />
+          </Section>
+        </>
+      )}
+    </CardPage>
   );
 }

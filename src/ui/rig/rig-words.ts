@@ -1,3 +1,5 @@
+import type { Live } from '@/core/drive-words';
+
 /** The rig of the simulated drive, as its server tells it. */
 export interface RigState {
   type: { vendor: string; product: string; revision: string };
@@ -23,15 +25,7 @@ export interface RigState {
     ambient_C: number;
     bus: { delay_ms: number; drop: number; garble: number; busy: number; silent: boolean };
   };
-  shows: {
-    state?: string;
-    alarm?: string | null;
-    outputFrequency_Hz?: number;
-    reference_Hz?: number;
-    outputCurrent_A?: number;
-    busVolts?: number;
-    heatsink_C?: number;
-  };
+  shows: Live;
   shaft_Hz: number;
 }
 

@@ -1,9 +1,9 @@
 import { Box, Heading, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Consequence } from '@/core/story';
-import { Primary, Secondary } from '../kit/buttons';
-import { KeptNote } from '../kit/face';
+import { Secondary } from '../kit/buttons';
 import { LongField } from '../kit/field';
+import { LeadKeeps } from '../kit/lead-keeps';
 
 const partWords: Readonly<Record<string, string>> = {
   'rect.': 'rectifier',
@@ -115,17 +115,14 @@ export function ConsequencesEditor({ table, lead }: { table: readonly Consequenc
           />
         ))}
       </Box>
-      {trouble !== null && (
-        <Text role="alert" color="failed" mb="2">
-          {trouble}
-        </Text>
-      )}
-      {lead ? (
-        <Primary onClick={() => void save()}>Keep table</Primary>
-      ) : (
-        <Text>The shop lead keeps this table.</Text>
-      )}
-      <KeptNote text={kept} />
+      <LeadKeeps
+        lead={lead}
+        label="Keep table"
+        others="The shop lead keeps this table."
+        save={() => void save()}
+        trouble={trouble}
+        kept={kept}
+      />
     </Box>
   );
 }

@@ -1,16 +1,16 @@
 'use client';
-import { Box, Text } from '@chakra-ui/react';
+import { Text } from '@chakra-ui/react';
 import NextLink from 'next/link';
 import { useState } from 'react';
 import type { Person } from '@/core/logbook';
 import { greatestLimits, type Limits } from '@/core/make-safe';
 import type { Consequence } from '@/core/story';
+import { CardPage } from '../kit/card-page';
 import { numberFrom } from '../kit/number-from';
 import { Primary } from '../kit/buttons';
 import { Caution } from '../kit/caution';
-import { FaceHead, FieldGrid, KeptNote } from '../kit/face';
-import { Field } from '../kit/field';
-import { TopBar } from '../kit/top-bar';
+import { FieldGrid, KeptNote } from '../kit/face';
+import { Figure } from '../kit/field';
 import { ConsequencesEditor } from './consequences-editor';
 import { DrivesList } from './drives-list';
 
@@ -52,46 +52,40 @@ export function SettingsPage({
     else setTrouble('Not kept: the server does not answer or refuses. Try again.');
   };
   return (
-    <>
-      <TopBar people={people} person={person} />
-      <Box as="main" bg="card" borderRadius="4px" mx={{ base: 0, md: 5 }} p={{ base: 4, md: 7 }} maxW="800px">
-        <FaceHead title="Site settings">What holds for every job of this site.</FaceHead>
-        <Caution title="Only downwards.">
-          A site may set less, wet places do. Nobody can raise a limit above {greatestLimits.hands_V} V and{' '}
-          {greatestLimits.test_V} V, and nobody can override one on a job.
-        </Caution>
-        <FieldGrid>
-          <Field
-            label="Hands"
-            figure
-            unit="V"
-            value={hands}
-            onChange={(e) => setHands(e.target.value)}
-            disabled={!lead}
-          />
-          <Field
-            label="Diode and ohms test"
-            figure
-            unit="V"
-            value={test}
-            onChange={(e) => setTest(e.target.value)}
-            disabled={!lead}
-            error={trouble}
-          />
-        </FieldGrid>
-        {lead ? (
-          <Primary onClick={() => void save()}>Keep limits</Primary>
-        ) : (
-          <Text>The shop lead sets these.</Text>
-        )}
-        <KeptNote text={kept} />
-        <DrivesList drives={drives} lead={lead} />
-        <Text mt="6">
-          <NextLink href="/settings/traces">Trace tables</NextLink>: causes of each alarm and what each check
-          tells of them.
-        </Text>
-        <ConsequencesEditor table={consequences} lead={lead} />
-      </Box>
-    </>
+    <CardPage
+      title="Site settings"
+      about="What holds for every job of this site."
+      people={people}
+      person={person}
+      maxW="800px"
+    >
+      <Caution title="Only downwards.">
+        A site may set less, wet places do. Nobody can raise a limit above {greatestLimits.hands_V} V and{' '}
+        {greatestLimits.test_V} V, and nobody can override one on a job.
+      </Caution>
+      <FieldGrid>
+        <Figure label="Hands" unit="V" text={hands} set={setHands} disabled={!lead} />
+        <Figure
+          label="Diode and ohms test"
+          unit="V"
+          text={test}
+          set={setTest}
+          disabled={!lead}
+          error={trouble}
+        />
+      </FieldGrid>
+      {lead ? (
+        <Primary onClick={() => void save()}>Keep limits</Primary>
+      ) : (
+        <Text>The shop lead sets these.</Text>
+      )}
+      <KeptNote text={kept} />
+      <DrivesList drives={drives} lead={lead} />
+      <Text mt="6">
+        <NextLink href="/settings/traces">Trace tables</NextLink>: causes of each alarm and what each check
+        tells of them.
+      </Text>
+      <ConsequencesEditor table={consequences} lead={lead} />
+    </CardPage>
   );
 }

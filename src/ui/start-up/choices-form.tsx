@@ -2,10 +2,10 @@ import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Control } from '@/core/catalogue';
 import type { Payload } from '@/core/logbook';
-import { loadKinds, type Choices, type LoadKind } from '@/core/settings';
+import { loadKinds, usualChoices, type Choices, type LoadKind } from '@/core/settings';
 import { Primary } from '../kit/buttons';
 import { FieldGrid } from '../kit/face';
-import { Choice, Field, Select } from '../kit/field';
+import { Choice, Figure, Select, type Option } from '../kit/field';
 import { figureFrom, numberFrom } from '../kit/number-from';
 import { Tick } from '../kit/tick';
 
@@ -19,22 +19,6 @@ const loadWords: Readonly<Record<LoadKind, string>> = {
   winch: 'winch',
   other: 'something else',
 };
-
-/** To begin with: what most machines of this kind have. */
-const usual = (control: Control, hz: number): Choices => ({
-  load: 'other',
-  region: hz >= 55 ? '60Hz' : '50Hz',
-  runFrom: 'terminals',
-  speedFrom: control.knob ? 'knob' : 'AI1',
-  wiring: 'two-wire',
-  signal: '0-10V',
-  reverse: false,
-  encoder: false,
-  coupled: true,
-  brakeProven: false,
-  brakeResistor: false,
-  singlePhaseFed: false,
-});
 
 const yesNo: readonly {
   key: keyof Choices &
@@ -63,16 +47,18 @@ export function ChoicesForm({
   chosen: Chosen | null;
   keep: (chosen: Chosen) => void;
 }) {
-  const [choices, setChoices] = useState<Choices>(chosen?.choices ?? usual(control, plate_Hz));
+  const [choices, setChoices] = useState<Choices>(
+    chosen?.choices ?? usualChoices({ plate_Hz, knob: control.knob }),
+  );
   const [volts, setVolts] = useState(String(chosen?.supply.volts ?? supply_V));
   const [up, setUp] = useState(choices.up_s === undefined ? '' : String(choices.up_s));
   const [down, setDown] = useState(choices.down_s === undefined ? '' : String(choices.down_s));
   const [lowest, setLowest] = useState(choices.minimum_Hz === undefined ? '' : String(choices.minimum_Hz));
   const [error, setError] = useState<string | undefined>();
   const set = (differs: Partial<Choices>) => setChoices({ ...choices, ...differs });
-  const speeds = [
+  const speeds: Option<Choices['speedFrom']>[] = [
     { value: 'keypad', label: 'keypad' },
-    ...(control.knob ? [{ value: 'knob', label: 'knob on the unit' }] : []),
+    ...(control.knob ? [{ value: 'knob' as const, label: 'knob on the unit' }] : []),
     ...control.analogInputs.map((a) => ({ value: a.id, label: `analog ${a.mark}` })),
     { value: 'preset', label: 'fixed speeds' },
     { value: 'serial', label: 'serial' },
@@ -106,20 +92,14 @@ export function ChoicesForm({
         <Select
           label="Load"
           value={choices.load}
-          onChange={(v) => set({ load: loadKinds.find((l) => l === v) ?? 'other' })}
+          onChange={(load) => set({ load })}
           options={loadKinds.map((l) => ({ value: l, label: loadWords[l] }))}
         />
-        <Field
-          label="Supply, measured"
-          figure
-          unit="V"
-          value={volts}
-          onChange={(e) => setVolts(e.target.value)}
-        />
+        <Figure label="Supply, measured" unit="V" text={volts} set={setVolts} />
         <Select
           label="Run from"
           value={choices.runFrom}
-          onChange={(v) => set({ runFrom: v as Choices['runFrom'] })}
+          onChange={(runFrom) => set({ runFrom })}
           options={[
             { value: 'terminals', label: 'terminals' },
             { value: 'keypad', label: 'keypad' },
@@ -129,13 +109,13 @@ export function ChoicesForm({
         <Select
           label="Speed from"
           value={choices.speedFrom}
-          onChange={(v) => set({ speedFrom: v as Choices['speedFrom'] })}
+          onChange={(speedFrom) => set({ speedFrom })}
           options={speeds}
         />
         <Select
           label="Run wiring"
           value={choices.wiring}
-          onChange={(v) => set({ wiring: v as Choices['wiring'] })}
+          onChange={(wiring) => set({ wiring })}
           options={[
             { value: 'two-wire', label: 'contact that stays' },
             { value: 'three-wire', label: 'start pulse and stop' },
@@ -145,37 +125,16 @@ export function ChoicesForm({
         <Select
           label="Signal"
           value={choices.signal ?? '0-10V'}
-          onChange={(v) => set({ signal: v as Choices['signal'] })}
+          onChange={(signal) => set({ signal })}
           options={[
             { value: '0-10V', label: '0 to 10 V' },
             { value: '0-20mA', label: '0 to 20 mA' },
             { value: '4-20mA', label: '4 to 20 mA' },
           ]}
         />
-        <Field
-          label="Acceleration"
-          hint="Empty: the rule’s"
-          figure
-          unit="s"
-          value={up}
-          onChange={(e) => setUp(e.target.value)}
-        />
-        <Field
-          label="Deceleration"
-          hint="Empty: the rule’s"
-          figure
-          unit="s"
-          value={down}
-          onChange={(e) => setDown(e.target.value)}
-        />
-        <Field
-          label="Lowest frequency"
-          hint="Empty: 0"
-          figure
-          unit="Hz"
-          value={lowest}
-          onChange={(e) => setLowest(e.target.value)}
-        />
+        <Figure label="Acceleration" hint="Empty: the rule’s" unit="s" text={up} set={setUp} />
+        <Figure label="Deceleration" hint="Empty: the rule’s" unit="s" text={down} set={setDown} />
+        <Figure label="Lowest frequency" hint="Empty: 0" unit="Hz" text={lowest} set={setLowest} />
       </FieldGrid>
       <Choice
         label="Region"

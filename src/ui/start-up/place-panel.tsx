@@ -5,7 +5,7 @@ import type { Payload } from '@/core/logbook';
 import type { Fit } from '@/core/supply';
 import { Primary } from '../kit/buttons';
 import { FieldGrid, Section } from '../kit/face';
-import { Choice, Field, Select } from '../kit/field';
+import { Choice, Figure, Select } from '../kit/field';
 import { figureFrom } from '../kit/number-from';
 import { PlainTable } from '../kit/plain-table';
 import { StateMark, type Mark } from '../kit/state-mark';
@@ -79,13 +79,7 @@ export function PlacePanel({
   const [single, setSingle] = useState(place?.singlePhaseMotor ?? false);
   const [trouble, setTrouble] = useState<string | null>(null);
   const field = (key: keyof typeof typed, label: string, unit: string) => (
-    <Field
-      label={label}
-      figure
-      unit={unit}
-      value={typed[key]}
-      onChange={(e) => setTyped({ ...typed, [key]: e.target.value })}
-    />
+    <Figure label={label} unit={unit} text={typed[key]} set={(text) => setTyped({ ...typed, [key]: text })} />
   );
   const save = () => {
     const figures = Object.fromEntries(
@@ -122,7 +116,7 @@ export function PlacePanel({
         <Select
           label="Supply earthed"
           value={earthing}
-          onChange={(v) => setEarthing(v as Place['earthing'])}
+          onChange={setEarthing}
           options={[
             { value: 'star-earthed', label: 'at its star point' },
             { value: 'isolated', label: 'not at all' },

@@ -1,14 +1,25 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { DriveType } from '@/core/catalogue';
+import { modelOf, type DriveType } from '@/core/catalogue';
 import type { Rating } from '@/core/drive-words';
 import type { Payload } from '@/core/logbook';
-import { plateSums, type Plate } from '@/core/plate';
-import { inertiaFromCoastDown, type LoadCurve, type RampCase, type Sample } from '@/core/ramp';
+import { written } from '@/core/figures';
+import type { Plate } from '@/core/plate';
+import { notAbove } from '@/core/preferred-values';
+import {
+  chopShare,
+  inertiaOf,
+  machineCase,
+  tripShare,
+  type BrakeNeed,
+  type InertiaKnown,
+  type LoadCurve,
+  type RampCase,
+  type Sample,
+} from '@/core/ramp';
 import type { Choices, LoadKind } from '@/core/settings';
-import { modelOf } from '../catalogue/rating-of';
 import { FieldGrid, Section } from '../kit/face';
-import { Choice, Field, Select } from '../kit/field';
+import { Choice, Figure, Select } from '../kit/field';
 import { Lanes, type Lane } from '../kit/lanes';
 import { numberFrom } from '../kit/number-from';
 import { Why } from '../kit/why';
@@ -26,13 +37,6 @@ const classOf: Readonly<Record<LoadKind, number>> = {
   winch: 2,
   other: 2,
 };
-
-/** A motor's own inertia from its torque, kg·m² (common practice, no source: about 6 ms to its speed at rated torque per pole pair). */
-const ownInertia = (torque_Nm: number, rpm: number): number =>
-  (0.08 * torque_Nm) / ((rpm * 2 * Math.PI) / 60);
-
-const trips_V = 2.05;
-const chops_V = 1.92;
 
 interface Point extends Sample {
   at_s: number;
@@ -81,7 +85,42 @@ function Handle({ label, value, set }: { label: string; value: number; set: (sec
   );
 }
 
-const figure = (value: number, digits = 3): string => String(Number(value.toPrecision(digits)));
+/** What a brake resistor must bear, and what is sold for it. */
+function BrakeWords({ brake }: { brake: BrakeNeed }) {
+  const { peak_W, average_W, energy_J, most_ohm, lowering_W } = brake;
+  const sold = most_ohm === null ? null : notAbove('E12', most_ohm);
+  return (
+    <>
+      {lowering_W !== null && (
+        <Text fontWeight="500">
+          Lowering gives {written(lowering_W / 1000)} kW back all the way down: a brake resistor for that, and
+          a brake that is proven to close.
+        </Text>
+      )}
+      {energy_J > 1 && most_ohm !== null && (
+        <Text>
+          A brake resistor would take {written(peak_W / 1000)} kW at the peak and {written(average_W)} W on
+          average with a stop a minute: at most {written(most_ohm)} Ω
+          {sold === null ? '' : `, ${sold} Ω as they are sold`}, never below the chopper&rsquo;s least. Its
+          thermal switch drops the line contactor.
+        </Text>
+      )}
+    </>
+  );
+}
+
+/** As long as no figure was typed, the kind of machine says how much turns. */
+const inertiaKnown = (
+  by: 'class' | 'figure' | 'coast',
+  kgm2: number | null,
+  seconds: number | null,
+  load: LoadKind,
+): InertiaKnown =>
+  by === 'figure' && kgm2 !== null
+    ? { as: 'figure', kgm2 }
+    : by === 'coast' && seconds !== null
+      ? { as: 'coast-down', seconds }
+      : { as: 'multiple', ofMotor: classOf[load] };
 
 /** A run-up and a stop, drawn before anything turns. */
 export function Ramps({
@@ -97,8 +136,6 @@ export function Ramps({
   catalogue: readonly DriveType[];
   choices: Choices;
 }) {
-  const sums = plateSums(plate);
-  const own = ownInertia(sums.torque_Nm, plate.rpm);
   const [up, setUp] = useState(choices.up_s ?? 6);
   const [down, setDown] = useState(choices.down_s ?? 8);
   const [curve, setCurve] = useState<LoadCurve>(curveOf(choices.load));
@@ -108,48 +145,31 @@ export function Ramps({
   const [coast, setCoast] = useState('');
   const [ohm, setOhm] = useState('60');
   const [rounding, setRounding] = useState('0');
-  const torque = (sums.torque_Nm * (numberFrom(load) ?? 0)) / 100;
-  const total =
-    known === 'figure'
-      ? (numberFrom(inertia) ?? own)
-      : known === 'coast'
-        ? inertiaFromCoastDown(Math.max(torque, 0.1), numberFrom(coast) ?? 5, plate.rpm)
-        : own * (1 + classOf[choices.load]);
-  const given: RampCase = {
-    motor: { torque_Nm: sums.torque_Nm, rpm: plate.rpm, hz: plate.hz, inertia_kgm2: own },
-    load: { torque_Nm: torque, curve, inertia_kgm2: Math.max(0, total - own) },
-    drive: {
-      limit: choices.load === 'fan-or-pump' ? 1.1 : 1.5,
-      busVolts: Math.SQRT2 * rating.supply_V,
-      tripVolts: trips_V * rating.supply_V,
-      capacitance_F: (modelOf(drive, catalogue)?.capacitance_uF ?? 100 * rating.power_kW) * 1e-6,
-      losses: 0.05,
-      regulated: false,
-      ...(choices.brakeResistor
-        ? { chopper: { above_V: chops_V * rating.supply_V, ohm: numberFrom(ohm) ?? 60 } }
-        : {}),
-    },
-    ramp: {
-      up_s: up,
-      down_s: down,
-      rounding: (numberFrom(rounding) ?? 0) / 100,
-      to_Hz: plate.hz,
-      countsTo_Hz: plate.hz,
-      hold_s: 1,
-    },
-  };
+  const given = machineCase({
+    plate,
+    supply_V: rating.supply_V,
+    capacitance_F: (modelOf(drive, catalogue)?.capacitance_uF ?? 100 * rating.power_kW) * 1e-6,
+    curve,
+    loadShare: (numberFrom(load) ?? 0) / 100,
+    inertia: inertiaKnown(known, numberFrom(inertia), numberFrom(coast), choices.load),
+    limit: choices.load === 'fan-or-pump' ? 1.1 : 1.5,
+    brake_ohm: choices.brakeResistor ? (numberFrom(ohm) ?? 60) : null,
+    up_s: up,
+    down_s: down,
+    rounding: (numberFrom(rounding) ?? 0) / 100,
+  });
   const { answer, failed } = useRamp(given, 60);
   const points: Point[] = answer?.run.samples.map((s) => ({ ...s, at_s: s.t })) ?? [];
   const trip = answer?.run.trip ?? null;
   const shortest = (s: { seconds: number | null } | undefined): string =>
-    s === undefined ? '…' : s.seconds === null ? 'none is long enough' : `${figure(s.seconds)} s`;
+    s === undefined ? '…' : s.seconds === null ? 'none is long enough' : `${written(s.seconds)} s`;
   return (
     <Section title="Ramps">
       <FieldGrid>
         <Select
           label="Load torque"
           value={curve}
-          onChange={(v) => setCurve(v as LoadCurve)}
+          onChange={setCurve}
           options={[
             { value: 'constant', label: 'the same at any speed' },
             { value: 'linear', label: 'grows with speed' },
@@ -157,29 +177,9 @@ export function Ramps({
             { value: 'hoisting', label: 'a load that hangs' },
           ]}
         />
-        <Field
-          label="At full speed, of the plate"
-          figure
-          unit="%"
-          value={load}
-          onChange={(e) => setLoad(e.target.value)}
-        />
-        <Field
-          label="S-rounding"
-          figure
-          unit="%"
-          value={rounding}
-          onChange={(e) => setRounding(e.target.value)}
-        />
-        {choices.brakeResistor && (
-          <Field
-            label="Brake resistor"
-            figure
-            unit="Ω"
-            value={ohm}
-            onChange={(e) => setOhm(e.target.value)}
-          />
-        )}
+        <Figure label="At full speed, of the plate" unit="%" text={load} set={setLoad} />
+        <Figure label="S-rounding" unit="%" text={rounding} set={setRounding} />
+        {choices.brakeResistor && <Figure label="Brake resistor" unit="Ω" text={ohm} set={setOhm} />}
       </FieldGrid>
       <Choice
         label="Inertia"
@@ -193,23 +193,9 @@ export function Ramps({
       />
       <FieldGrid>
         {known === 'figure' && (
-          <Field
-            label="Of all, at the motor shaft"
-            figure
-            unit="kg·m²"
-            value={inertia}
-            onChange={(e) => setInertia(e.target.value)}
-          />
+          <Figure label="Of all, at the motor shaft" unit="kg·m²" text={inertia} set={setInertia} />
         )}
-        {known === 'coast' && (
-          <Field
-            label="From full speed to rest"
-            figure
-            unit="s"
-            value={coast}
-            onChange={(e) => setCoast(e.target.value)}
-          />
-        )}
+        {known === 'coast' && <Figure label="From full speed to rest" unit="s" text={coast} set={setCoast} />}
       </FieldGrid>
       <Handle label="Acceleration" value={up} set={setUp} />
       <Handle label="Deceleration" value={down} set={setDown} />
@@ -224,31 +210,18 @@ export function Ramps({
             ? 'Computing…'
             : trip === null
               ? 'It comes up and stops without a trip.'
-              : `It trips on ${trip.why} after ${figure(trip.t)} s, ${trip.while === 'up' ? 'accelerating' : 'decelerating'}.`}
+              : `It trips on ${trip.why} after ${written(trip.t)} s, ${trip.while === 'up' ? 'accelerating' : 'decelerating'}.`}
         </Text>
         <Text>
           Shortest safe acceleration {shortest(answer?.shortestUp)}, deceleration{' '}
           {shortest(answer?.shortestDown)}.
         </Text>
-        {answer !== null && answer.brake.lowering_W !== null && (
-          <Text fontWeight="500">
-            Lowering gives {figure(answer.brake.lowering_W / 1000)} kW back all the way down: a brake resistor
-            for that, and a brake that is proven to close.
-          </Text>
-        )}
-        {answer !== null && answer.brake.energy_J > 1 && (
-          <Text>
-            A brake resistor would take {figure(answer.brake.peak_W / 1000)} kW at the peak and{' '}
-            {figure(answer.brake.average_W)} W on average with a stop a minute: at most{' '}
-            {figure(answer.brake.most_ohm ?? 0)} Ω, never below the chopper&rsquo;s least. Its thermal switch
-            drops the line contactor.
-          </Text>
-        )}
+        {answer !== null && <BrakeWords brake={answer.brake} />}
         {answer !== null && (
           <Why>
-            {answer.shortestUp.sum}. {answer.shortestDown.sum}. {answer.brake.sum}. Inertia {figure(total)}{' '}
-            kg·m²; {figure(answer.turning_J)} J turn at full speed. Trip at {trips_V} × and chopper at{' '}
-            {chops_V} × the supply volts: common practice, no source.
+            {answer.shortestUp.sum}. {answer.shortestDown.sum}. {answer.brake.sum}. Inertia{' '}
+            {written(inertiaOf(given))} kg·m²; {written(answer.turning_J)} J turn at full speed. Trip at{' '}
+            {tripShare} × and chopper at {chopShare} × the supply volts: common practice, no source.
           </Why>
         )}
       </Box>

@@ -13,7 +13,7 @@ import type { Payload } from '@/core/logbook';
 import { Primary, Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';
 import { FieldGrid } from '../kit/face';
-import { Choice, Field } from '../kit/field';
+import { Choice, Field, Figure } from '../kit/field';
 import { numberFrom } from '../kit/number-from';
 import { StateMark } from '../kit/state-mark';
 import { Tick } from '../kit/tick';
@@ -21,24 +21,28 @@ import { Tick } from '../kit/tick';
 type Kept = Payload<'commission.step'>;
 type Keep = (result: Kept) => void;
 
-/** Which pair of leads is swapped, and which never. */
-function Cure({ wrong }: { wrong: boolean }) {
-  const [bypass, setBypass] = useState<'none' | 'right' | 'wrong' | null>(null);
+type Turns = 'right' | 'wrong';
+const turns = [
+  { value: 'right', label: 'turns right' },
+  { value: 'wrong', label: 'turns wrong' },
+] as const;
+
+/** Which pair of leads is swapped, and which never: both directions are seen before coupling. */
+function Cure() {
+  const [drive, setDrive] = useState<Turns>('wrong');
+  const [bypass, setBypass] = useState<Turns | 'none' | null>(null);
   const cure =
     bypass === null
       ? null
-      : directionCure({ drive: wrong, bypass: bypass === 'none' ? null : bypass === 'wrong' });
+      : directionCure({ drive: drive === 'wrong', bypass: bypass === 'none' ? null : bypass === 'wrong' });
   return (
     <Box my="3">
+      <Choice label="On the drive" value={drive} onChange={setDrive} options={turns} />
       <Choice
-        label="And on the bypass?"
+        label="On the bypass"
         value={bypass}
         onChange={setBypass}
-        options={[
-          { value: 'none', label: 'there is none' },
-          { value: 'right', label: 'turns right' },
-          { value: 'wrong', label: 'turns wrong' },
-        ]}
+        options={[{ value: 'none', label: 'there is none' }, ...turns]}
       />
       {cure !== null && (
         <Box mt="2">
@@ -74,13 +78,12 @@ function Speeds({ plate_A, keep }: { plate_A: number; keep: (speeds: Kept['speed
       {typed.map((row, i) => (
         <FieldGrid key={i} min="140px">
           {(['hz', 'amps'] as const).map((key) => (
-            <Field
+            <Figure
               key={key}
               label={key === 'hz' ? `Speed ${i + 1}` : `Current ${i + 1}`}
-              figure
               unit={key === 'hz' ? 'Hz' : 'A'}
-              value={row[key]}
-              onChange={(e) => setTyped(typed.map((t, k) => (k === i ? { ...t, [key]: e.target.value } : t)))}
+              text={row[key]}
+              set={(text) => setTyped(typed.map((t, k) => (k === i ? { ...t, [key]: text } : t)))}
             />
           ))}
         </FieldGrid>
@@ -161,7 +164,7 @@ function Asked({ step, plate_A, keep }: { step: Step; plate_A: number; keep: Kee
       {step.qualified === true && (
         <Sequence keep={(seen, qualified) => keep(result('ok', { seen, qualified }))} />
       )}
-      {step.id === 'direction' && wrong && <Cure wrong />}
+      {step.id === 'direction' && wrong && <Cure />}
       <Box display="flex" gap="2" flexWrap="wrap">
         {step.qualified !== true && step.id !== 'speeds' && (
           <Primary onClick={() => keep(result('ok'))}>Seen and right</Primary>

@@ -1,14 +1,14 @@
+import { shownAs } from '@/core/drive-words';
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Control, Parameter } from '@/core/catalogue';
 import { valueReasons, type ValueReason } from '@/core/logbook';
 import { wantedOf, type SheetRow, type Typed } from '@/core/settings';
 import { Primary, Secondary } from '../kit/buttons';
-import { Choice, Field, Select } from '../kit/field';
+import { Choice, Figure, Select } from '../kit/field';
 import { figureFrom } from '../kit/number-from';
 import { StateMark } from '../kit/state-mark';
 import { Why } from '../kit/why';
-import { shownAs } from '../trace/shown-as';
 
 /** Another value than the rule's, with its reason. */
 function Override({
@@ -26,13 +26,7 @@ function Override({
   return (
     <Box display="grid" gap="2" my="2" maxW="520px">
       {parameter.choices === undefined ? (
-        <Field
-          label="Value"
-          figure
-          unit={parameter.unit}
-          value={text}
-          onChange={(e) => setText(e.target.value)}
-        />
+        <Figure label="Value" unit={parameter.unit} text={text} set={setText} />
       ) : (
         <Select
           label="Value"

@@ -1,14 +1,14 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
-import type { Control } from '@/core/catalogue';
+import { ratingOf, type Control } from '@/core/catalogue';
 import { runState } from '@/core/commissioning';
 import { meaningOf } from '@/core/drive-words';
 import { holdsSignature, motorAgainst, type Payload } from '@/core/logbook';
 import type { Plate } from '@/core/plate';
 import { differing, sheetAgainst, startUpSheet, wantedOf, type SheetRow, type Typed } from '@/core/settings';
-import { ratingOf } from '../catalogue/rating-of';
 import type { FaceProps } from '../job/faces';
-import { Primary, Secondary } from '../kit/buttons';
+import { SignButton } from '../job/sign-button';
+import { Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';
 import { KeptNote, Section } from '../kit/face';
 import { PanelSwitch } from '../kit/panel-switch';
@@ -67,8 +67,9 @@ export function StartUpWork({
   const [target, setTarget] = useState<string | null>(null);
   const [wishes, setWishes] = useState<readonly WriteWish[]>([]);
   const [refusals, setRefusals] = useState(0);
-  const readOut = useReadOut(store, target, drive.typeId);
-  const { writing, trouble, note, write } = useWrite(store, target, drive.typeId);
+  const [note, setNote] = useState<string | null>(null);
+  const readOut = useReadOut(store, target, drive.typeId, setNote);
+  const { writing, trouble, write } = useWrite(store, target, drive.typeId, setNote);
   const rating = useMemo(() => ratingOf(drive, catalogue), [drive, catalogue]);
   const values = useMemo(() => seen?.values ?? {}, [seen]);
   const sheet = useMemo(
@@ -120,8 +121,6 @@ export function StartUpWork({
     }
     await writeAll(others);
   };
-  const apprentice = person.role === 'apprentice';
-  const waiting = store.unsent.size > 0;
   return (
     <>
       {sheet?.findings
@@ -161,7 +160,7 @@ export function StartUpWork({
               trouble={readOut.trouble ?? trouble}
             />
           )}
-          <KeptNote text={note ?? readOut.note} />
+          <KeptNote text={note} />
           {wishes.length > 0 && (
             <ConfirmWrite
               key={`${wishes.map((w) => `${w.parameter.number} ${w.to}`).join()} ${refusals}`}
@@ -201,18 +200,12 @@ export function StartUpWork({
               </Text>
             )}
             {signed === null ? (
-              <Primary
-                disabled={apprentice || waiting || against.length > 0}
-                onClick={() =>
-                  store.record('startup.signed', { seq, entries: sheet.rows.length, against: [] })
-                }
-              >
-                {apprentice
-                  ? 'A technician signs'
-                  : waiting
-                    ? 'Waiting for the server'
-                    : `Sign as ${person.name}`}
-              </Primary>
+              <SignButton
+                person={person}
+                waiting={store.unsent.size > 0}
+                held={against.length > 0}
+                sign={() => store.record('startup.signed', { seq, entries: sheet.rows.length, against: [] })}
+              />
             ) : (
               <Text mb="2">
                 Signed by {signed.by.name}, {dateTime(signed.receivedAt ?? signed.at)}. A change takes the

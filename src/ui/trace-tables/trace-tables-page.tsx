@@ -3,10 +3,11 @@ import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Person } from '@/core/logbook';
 import { familyWords, tablesWith, usualTables, type TraceTable } from '@/core/tracing';
-import { Primary, Secondary } from '../kit/buttons';
-import { FaceHead, FieldGrid, KeptNote } from '../kit/face';
+import { CardPage } from '../kit/card-page';
+import { Secondary } from '../kit/buttons';
+import { FieldGrid } from '../kit/face';
 import { Field, Select } from '../kit/field';
-import { TopBar } from '../kit/top-bar';
+import { LeadKeeps } from '../kit/lead-keeps';
 import { Causes } from './causes';
 import { Checks } from './checks';
 import { changed, withCause, withCheck, withoutCause } from './edit';
@@ -61,77 +62,65 @@ export function TraceTablesPage({
     );
   };
   return (
-    <>
-      <TopBar people={people} person={person} />
-      <Box
-        as="main"
-        bg="card"
-        borderRadius="4px"
-        mx={{ base: 0, md: 5 }}
-        p={{ base: 4, md: 7 }}
-        maxW="1100px"
-      >
-        <FaceHead title="Trace tables">
-          Causes of each alarm, how often, and what each check tells of them. They shape which check comes
-          next.
-        </FaceHead>
-        <FieldGrid min="260px">
-          <Select
-            label="Alarm or trouble"
-            value={family ?? ''}
-            onChange={(v) => setFamily(tables.find((t) => t.family === v)?.family)}
-            options={tables.map((t) => ({ value: t.family, label: familyWords[t.family] }))}
-          />
-          {table !== undefined && (
-            <Field
-              label="Where this is from"
-              value={table.provenance}
-              disabled={!lead}
-              onChange={(e) => put({ ...table, provenance: e.target.value })}
-            />
-          )}
-        </FieldGrid>
+    <CardPage
+      title="Trace tables"
+      about="Causes of each alarm, how often, and what each check tells of them. They shape which check comes next."
+      people={people}
+      person={person}
+      maxW="1100px"
+    >
+      <FieldGrid min="260px">
+        <Select
+          label="Alarm or trouble"
+          value={family ?? ''}
+          onChange={(v) => setFamily(tables.find((t) => t.family === v)?.family)}
+          options={tables.map((t) => ({ value: t.family, label: familyWords[t.family] }))}
+        />
         {table !== undefined && (
-          <Box key={table === usual ? `${table.family} usual` : table.family}>
-            {table.deadFirst && (
-              <Text fontWeight="500" mb="3">
-                No power and no second reset before something was measured dead: that stays.
-              </Text>
-            )}
-            <Causes
-              causes={table.causes}
-              disabled={!lead}
-              change={(c) => put({ ...table, causes: changed(table.causes, c) })}
-              add={() => put(withCause(table))}
-              remove={(id) => put(withoutCause(table, id))}
-            />
-            <Checks
-              checks={table.checks}
-              causes={table.causes}
-              disabled={!lead}
-              change={(k) => put({ ...table, checks: changed(table.checks, k) })}
-              add={() => put(withCheck(table))}
-              remove={(id) => put({ ...table, checks: table.checks.filter((k) => k.id !== id) })}
-            />
-          </Box>
+          <Field
+            label="Where this is from"
+            value={table.provenance}
+            disabled={!lead}
+            onChange={(e) => put({ ...table, provenance: e.target.value })}
+          />
         )}
-        {trouble !== null && (
-          <Text role="alert" color="failed" mb="2">
-            {trouble}
-          </Text>
+      </FieldGrid>
+      {table !== undefined && (
+        <Box key={table === usual ? `${table.family} usual` : table.family}>
+          {table.deadFirst && (
+            <Text fontWeight="500" mb="3">
+              No power and no second reset before something was measured dead: that stays.
+            </Text>
+          )}
+          <Causes
+            causes={table.causes}
+            disabled={!lead}
+            change={(c) => put({ ...table, causes: changed(table.causes, c) })}
+            add={() => put(withCause(table))}
+            remove={(id) => put(withoutCause(table, id))}
+          />
+          <Checks
+            checks={table.checks}
+            causes={table.causes}
+            disabled={!lead}
+            change={(k) => put({ ...table, checks: changed(table.checks, k) })}
+            add={() => put(withCheck(table))}
+            remove={(id) => put({ ...table, checks: table.checks.filter((k) => k.id !== id) })}
+          />
+        </Box>
+      )}
+      <LeadKeeps
+        lead={lead}
+        label="Keep tables"
+        others="The shop lead keeps these tables."
+        save={() => void save()}
+        trouble={trouble}
+        kept={kept}
+      >
+        {table !== undefined && usual !== undefined && table !== usual && (
+          <Secondary onClick={() => put(usual)}>Back to the usual table</Secondary>
         )}
-        {lead ? (
-          <Box display="flex" gap="3" flexWrap="wrap">
-            <Primary onClick={() => void save()}>Keep tables</Primary>
-            {usual !== undefined && table !== usual && (
-              <Secondary onClick={() => put(usual)}>Back to the usual table</Secondary>
-            )}
-          </Box>
-        ) : (
-          <Text>The shop lead keeps these tables.</Text>
-        )}
-        <KeptNote text={kept} />
-      </Box>
-    </>
+      </LeadKeeps>
+    </CardPage>
   );
 }

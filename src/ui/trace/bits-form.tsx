@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { bitsFrom, bitsOfTerminals, wayRound, type WayRound } from '@/core/drive-words';
 import { Primary } from '../kit/buttons';
 import { FieldGrid } from '../kit/face';
-import { Field, Select } from '../kit/field';
+import { Figure, Select } from '../kit/field';
 import { PlainTable } from '../kit/plain-table';
 
 interface Terminal {
@@ -41,13 +41,12 @@ export function BitsForm({
   return (
     <Box as="section" aria-label="Row of bits" mb="5">
       <FieldGrid>
-        <Field
+        <Figure
           label="Bits of the input monitor"
           hint="As the display shows them: 001000"
-          figure
-          value={first}
+          text={first}
           error={error(first, before)}
-          onChange={(e) => setFirst(e.target.value)}
+          set={setFirst}
         />
       </FieldGrid>
       {before !== null && newest !== null && (
@@ -82,17 +81,16 @@ export function BitsForm({
                 ...terminals.map((t) => ({ value: t.id, label: t.mark })),
               ]}
             />
-            <Field
+            <Figure
               label="Bits after it"
-              figure
-              value={second}
+              text={second}
               error={
                 error(second, after) ??
                 (after !== null && index >= 0 && way === null
                   ? 'Not one bit at either end changed: turn that input again and read both anew.'
                   : undefined)
               }
-              onChange={(e) => setSecond(e.target.value)}
+              set={setSecond}
             />
           </FieldGrid>
           {way !== null && (

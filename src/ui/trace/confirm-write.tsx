@@ -1,10 +1,10 @@
+import { shownAs } from '@/core/drive-words';
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { mayMove } from '@/core/trials';
 import { Primary, Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';
 import { Tick } from '../kit/tick';
-import { shownAs } from './shown-as';
 import type { WriteWish } from './use-write';
 
 /** What will be written, one after the other, what may move, and the two things that must be so before it. */

@@ -1,12 +1,11 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Control } from '@/core/catalogue';
-import { limitsOf, type Rating, type Values } from '@/core/drive-words';
+import { limitsOf, type Rating, type Values, shownAs } from '@/core/drive-words';
 import { Secondary } from '../kit/buttons';
 import { FieldGrid } from '../kit/face';
-import { Choice, Field, Select } from '../kit/field';
+import { Choice, Figure, Select } from '../kit/field';
 import { figureFrom } from '../kit/number-from';
-import { shownAs } from './shown-as';
 import type { WriteWish } from './use-write';
 
 const usualReasons = ['trial', 'as on the plate', 'as found before', 'process need'] as const;
@@ -57,16 +56,15 @@ export function EntryEditor({
           ]}
         />
         {parameter?.choices === undefined ? (
-          <Field
+          <Figure
             label="New value"
-            figure
             unit={parameter?.unit}
-            value={text}
+            text={text}
             error={error}
             hint={
               parameter === undefined || from === undefined ? undefined : `Now ${shownAs(parameter, from)}`
             }
-            onChange={(e) => setText(e.target.value)}
+            set={setText}
           />
         ) : (
           <Select

@@ -4,7 +4,7 @@ import { neverJumpered, type LoopGuard, type Payload } from '@/core/logbook';
 import { Primary } from '../kit/buttons';
 import { Caution } from '../kit/caution';
 import { FieldGrid } from '../kit/face';
-import { Choice, Field, Select } from '../kit/field';
+import { Choice, Field, Select, optionsOf } from '../kit/field';
 
 type Jumper = Payload<'jumper.set'>;
 
@@ -93,11 +93,8 @@ export function JumperForm({ where, keep }: { where: string; keep: (jumper: Jump
         <Select
           label="What does the loop watch over?"
           value={guards}
-          onChange={(v) => setGuards(v as LoopGuard | '')}
-          options={[
-            { value: '', label: 'choose' },
-            ...Object.entries(guardWords).map(([value, label]) => ({ value, label })),
-          ]}
+          onChange={setGuards}
+          options={[{ value: '', label: 'choose' }, ...optionsOf(guardWords)]}
         />
       </FieldGrid>
       <Choice

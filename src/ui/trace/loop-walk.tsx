@@ -6,7 +6,7 @@ import type { Payload } from '@/core/logbook';
 import { Primary, Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';
 import { FieldGrid } from '../kit/face';
-import { Choice, Field } from '../kit/field';
+import { Choice, Field, Figure } from '../kit/field';
 import { figureFrom } from '../kit/number-from';
 import { StateMark, type Mark } from '../kit/state-mark';
 import { loopOf } from './loop-elements';
@@ -68,13 +68,7 @@ export function LoopWalk({
         on the strip.
       </Caution>
       <FieldGrid>
-        <Field
-          label="Source, to its own minus"
-          figure
-          unit="V"
-          value={source}
-          onChange={(e) => setSource(e.target.value)}
-        />
+        <Figure label="Source, to its own minus" unit="V" text={source} set={setSource} />
         <Field
           label="Contacts on the way"
           hint="As the drawing names them, with commas: S1, K3, door"
@@ -111,13 +105,12 @@ export function LoopWalk({
             borderColor={said.open === id ? 'failed' : said.next?.after === id ? 'focus' : 'line'}
             pl="3"
           >
-            <Field
+            <Figure
               label={`after ${id}`}
-              figure
               unit="V"
-              value={typed[id] ?? ''}
+              text={typed[id] ?? ''}
               hint={said.open === id ? 'open here' : said.next?.after === id ? 'measure here' : undefined}
-              onChange={(e) => setTyped({ ...typed, [id]: e.target.value })}
+              set={(text) => setTyped({ ...typed, [id]: text })}
             />
           </Box>
         ))}

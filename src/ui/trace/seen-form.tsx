@@ -4,7 +4,7 @@ import type { Control } from '@/core/catalogue';
 import type { Live, Values } from '@/core/drive-words';
 import { Secondary } from '../kit/buttons';
 import { FieldGrid } from '../kit/face';
-import { Choice, Field, Select } from '../kit/field';
+import { Choice, Field, Figure, Select } from '../kit/field';
 import { figureFrom } from '../kit/number-from';
 import { BitsForm } from './bits-form';
 
@@ -105,7 +105,7 @@ export function SeenForm({
           label="State"
           value={live.state ?? ''}
           onChange={(state) => {
-            if (state !== '') keep({ live: { state: state as NonNullable<Live['state']> } });
+            if (state !== '') keep({ live: { state } });
           }}
           options={[
             { value: '', label: 'not read' },
@@ -192,13 +192,12 @@ export function SeenForm({
               ]}
             />
           ) : (
-            <Field
+            <Figure
               label="Set to"
-              figure
               unit={parameter?.unit}
-              value={value}
+              text={value}
               error={error('value')}
-              onChange={(e) => setValue(e.target.value)}
+              set={setValue}
             />
           )}
         </FieldGrid>

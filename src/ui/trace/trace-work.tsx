@@ -1,11 +1,10 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
-import type { Control } from '@/core/catalogue';
+import { ratingOf, type Control } from '@/core/catalogue';
 import { mustStayDead, openTrials, type Payload } from '@/core/logbook';
 import { chainWords, runChain, type LinkId } from '@/core/run-chain';
 import { newestBurst } from '@/core/tracing';
 import { movesUnasked } from '@/core/trials';
-import { ratingOf } from '../catalogue/rating-of';
 import type { FaceProps } from '../job/faces';
 import { Caution } from '../kit/caution';
 import { KeptNote } from '../kit/face';
@@ -50,9 +49,10 @@ export function TraceWork({
   const [watching, setWatching] = useState(false);
   const [chosen, setChosen] = useState<LinkId | null>(null);
   const [panel, setPanel] = useState<Panel | null>(null);
-  const { live: now, trouble } = useLive(watching ? target : null, typeId);
-  const readOut = useReadOut(store, target, typeId);
-  const trend = useTrend(now);
+  const trend = useTrend();
+  const { live: now, trouble } = useLive(watching ? target : null, typeId, trend.add);
+  const [note, setNote] = useState<string | null>(null);
+  const readOut = useReadOut(store, target, typeId, setNote);
   const live = useMemo(() => ({ ...seen?.live, ...now }), [seen, now]);
   const values = useMemo(() => seen?.values ?? {}, [seen]);
   const chain = useMemo(
@@ -103,7 +103,7 @@ export function TraceWork({
           trouble={readOut.trouble ?? trouble}
         />
       )}
-      <KeptNote text={readOut.note} />
+      <KeptNote text={note} />
       <InputBits
         control={control}
         inputs={live.inputs}

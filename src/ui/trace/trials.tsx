@@ -2,7 +2,7 @@ import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Control } from '@/core/catalogue';
 import type { AlarmFamily } from '@/core/concepts';
-import type { Rating, Values } from '@/core/drive-words';
+import { shownAs, type Rating, type Values } from '@/core/drive-words';
 import type { DriveWrite } from '@/core/logbook';
 import type { LinkId } from '@/core/run-chain';
 import { trialsFor } from '@/core/trials';
@@ -11,7 +11,6 @@ import { Primary, Secondary } from '../kit/buttons';
 import { Field } from '../kit/field';
 import { ConfirmWrite } from './confirm-write';
 import { EntryEditor } from './entry-editor';
-import { shownAs } from './shown-as';
 import { useWrite, type WriteWish } from './use-write';
 
 /** Trial values that are in the drive: put back, or kept with a reason. */
@@ -117,7 +116,8 @@ export function Trials({
   const [wish, setWish] = useState<WriteWish | null>(null);
   const [any, setAny] = useState(false);
   const [refusals, setRefusals] = useState(0);
-  const { writing, trouble, note, write } = useWrite(store, target, typeId);
+  const [note, setNote] = useState<string | null>(null);
+  const { writing, trouble, write } = useWrite(store, target, typeId, setNote);
   const ideas = trialsFor({ control, rating, values }, family === undefined ? { link } : { link, family });
   const ready = target !== null && Object.keys(values).length > 0;
   return (

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Live } from '@/core/drive-words';
 
 export interface LiveState {
@@ -9,16 +9,26 @@ export interface LiveState {
 
 const silence = { live: null, trouble: null };
 
-/** Live values of a drive over the link while it is watched. */
-export function useLive(target: string | null, typeId: string | null): LiveState {
+/**
+ * Live values of a drive over the link while it is watched.
+ * @param came called with every set of values, in the order they come
+ */
+export function useLive(target: string | null, typeId: string | null, came: (live: Live) => void): LiveState {
+  const listener = useRef(came);
+  useEffect(() => {
+    listener.current = came;
+  }, [came]);
   const [state, setState] = useState<LiveState & { of: string }>({ ...silence, of: '' });
   const of = target === null || typeId === null ? '' : `${target} ${typeId}`;
   useEffect(() => {
     if (target === null || typeId === null) return;
     const name = `${target} ${typeId}`;
     const source = new EventSource(`/api/v1/drives/watch?${new URLSearchParams({ target, typeId })}`);
-    source.onmessage = ({ data }: MessageEvent<string>) =>
-      setState({ live: JSON.parse(data) as Live, trouble: null, of: name });
+    source.onmessage = ({ data }: MessageEvent<string>) => {
+      const live = JSON.parse(data) as Live;
+      setState({ live, trouble: null, of: name });
+      listener.current(live);
+    };
     source.addEventListener('trouble', (e) => {
       const { message } = JSON.parse((e as MessageEvent<string>).data) as { message: string };
       setState((s) => ({ ...s, trouble: message, of: name }));

@@ -4,16 +4,20 @@ import type { JobStore } from '../job/use-job';
 
 type ReadOut = Omit<Payload<'drive.read'>, 'target' | 'typeId'>;
 
-/** A whole read-out over the link; it lands in the logbook. */
-export function useReadOut(store: JobStore, target: string | null, typeId: string | null) {
+/** A whole read-out over the link; it lands in the logbook. @param say what was done, in place of what was said before */
+export function useReadOut(
+  store: JobStore,
+  target: string | null,
+  typeId: string | null,
+  say: (note: string | null) => void,
+) {
   const [reading, setReading] = useState(false);
   const [trouble, setTrouble] = useState<string | null>(null);
-  const [note, setNote] = useState<string | null>(null);
   const read = async () => {
     if (target === null || typeId === null) return;
     setReading(true);
     setTrouble(null);
-    setNote(null);
+    say(null);
     try {
       const answer = await fetch('/api/v1/drives/read', {
         method: 'POST',
@@ -23,7 +27,7 @@ export function useReadOut(store: JobStore, target: string | null, typeId: strin
       const body = (await answer.json()) as ReadOut & { error?: string };
       if (!answer.ok) return setTrouble(body.error ?? 'Not read.');
       store.record('drive.read', { target, typeId, ...body });
-      setNote(
+      say(
         `Read out: ${Object.keys(body.values).length} entries, ${body.history.length} in the fault history.`,
       );
     } catch {
@@ -32,5 +36,5 @@ export function useReadOut(store: JobStore, target: string | null, typeId: strin
       setReading(false);
     }
   };
-  return { reading, trouble, note, read };
+  return { reading, trouble, read };
 }

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useState } from 'react';
 import type { Live } from '@/core/drive-words';
 
 export interface Sample {
@@ -7,34 +7,31 @@ export interface Sample {
   live: Live;
 }
 
+interface Collected {
+  startedAt: string | null;
+  began_ms: number;
+  samples: readonly Sample[];
+}
+
 /** Five minutes at five a second and some more. */
 const mostSamples = 1800;
+const nothing: Collected = { startedAt: null, began_ms: 0, samples: [] };
 
-/**
- * Collects live values while they come.
- * @param live a new object with every value that came; null while nothing is watched
- */
-export function useTrend(live: Live | null) {
-  const [samples, setSamples] = useState<readonly Sample[]>([]);
-  const [startedAt, setStartedAt] = useState<string | null>(null);
-  const started = useRef<number | null>(null);
-  useEffect(() => {
-    if (live === null) return;
+/** Collects live values as they come. */
+export function useTrend() {
+  const [{ samples, startedAt }, setCollected] = useState(nothing);
+  const add = useCallback((live: Live) => {
     const now = performance.now();
-    const first = started.current === null;
-    started.current ??= now;
-    const at_s = (now - started.current) / 1000;
-    // The first value marks the start; both states belong to the same event.
-    const keep = () => {
-      if (first) setStartedAt(new Date().toISOString());
-      setSamples((before) => [...before.slice(1 - mostSamples), { at_s, live }]);
-    };
-    keep();
-  }, [live]);
-  const clear = useCallback(() => {
-    started.current = null;
-    setStartedAt(null);
-    setSamples([]);
+    const wall = new Date().toISOString();
+    setCollected(({ startedAt: since, began_ms, samples: before }) => {
+      const began = since === null ? now : began_ms;
+      return {
+        startedAt: since ?? wall,
+        began_ms: began,
+        samples: [...before.slice(1 - mostSamples), { at_s: (now - began) / 1000, live }],
+      };
+    });
   }, []);
-  return { samples, startedAt, clear };
+  const clear = useCallback(() => setCollected(nothing), []);
+  return { samples, startedAt, add, clear };
 }

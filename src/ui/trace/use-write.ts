@@ -1,9 +1,9 @@
+import { shownAs } from '@/core/drive-words';
 import { useState } from 'react';
 import type { Parameter } from '@/core/catalogue';
 import type { Payload } from '@/core/logbook';
 import { mayMove } from '@/core/trials';
 import type { JobStore } from '../job/use-job';
-import { shownAs } from './shown-as';
 
 export interface WriteWish {
   parameter: Parameter;
@@ -17,6 +17,7 @@ export interface WriteWish {
 interface Answer {
   found?: number;
   kept?: boolean;
+  lockOpen?: boolean;
   error?: string;
   certain?: boolean;
 }
@@ -28,16 +29,20 @@ const unknown =
  * Writes one entry of the drive. What is asked for is in the log before it is sent, and what became of it after:
  * whatever breaks in between, the log says that it was tried.
  */
-export function useWrite(store: JobStore, target: string | null, typeId: string | null) {
+export function useWrite(
+  store: JobStore,
+  target: string | null,
+  typeId: string | null,
+  say: (note: string | null) => void,
+) {
   const [writing, setWriting] = useState(false);
   const [trouble, setTrouble] = useState<string | null>(null);
-  const [note, setNote] = useState<string | null>(null);
 
   const write = async ({ parameter, from, to, reason, trial, restores }: WriteWish): Promise<boolean> => {
     if (target === null || typeId === null) return false;
     setWriting(true);
     setTrouble(null);
-    setNote(null);
+    say(null);
     const { number, name } = parameter;
     const asked: Payload<'drive.write-asked'> = {
       target,
@@ -71,9 +76,16 @@ export function useWrite(store: JobStore, target: string | null, typeId: string 
       if (body.found === undefined) return failed(body.error ?? unknown, body.certain === true);
       store.record('drive.write-done', { asked: id, found: body.found });
       const took = Math.abs(body.found - to) < parameter.scale / 2;
-      setNote(
+      say(
         took
-          ? `${number} ${name} is ${shownAs(parameter, body.found)}, read back.${body.kept === false ? ' It lasts until power off: this type keeps edits only when told to.' : ''}${parameter.resets === undefined ? '' : ' It put other entries back: read out again.'}`
+          ? [
+              `${number} ${name} is ${shownAs(parameter, body.found)}, read back.`,
+              ...(body.kept === false
+                ? ['It lasts until power off: this type keeps edits only when told to.']
+                : []),
+              ...(parameter.resets === undefined ? [] : ['It put other entries back: read out again.']),
+              ...(body.lockOpen === true ? ['Its lock could not be shut again: shut it by hand.'] : []),
+            ].join(' ')
           : `Written, but ${number} reads ${shownAs(parameter, body.found)}: the drive did not take it as it is.`,
       );
       return took;
@@ -81,5 +93,5 @@ export function useWrite(store: JobStore, target: string | null, typeId: string 
       setWriting(false);
     }
   };
-  return { writing, trouble, note, write };
+  return { writing, trouble, write };
 }
