@@ -1,16 +1,12 @@
 /** @jest-environment jsdom */
-import { ChakraProvider } from '@chakra-ui/react';
-import { render, screen, waitFor } from '@testing-library/react';
+import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import type { ReactNode } from 'react';
 import type { DriveType } from '@/core/catalogue';
 import type { Payload } from '@/core/logbook';
-import { system } from '../kit/theme';
+import { show } from '../__tests__/show';
 import { DriveForm } from './drive-form';
 import { MotorForm } from './motor-form';
 import { numberFrom } from '../kit/number-from';
-
-const show = (children: ReactNode) => render(<ChakraProvider value={system}>{children}</ChakraProvider>);
 
 const whimbrel: DriveType = {
   id: 'whimbrel-w4',

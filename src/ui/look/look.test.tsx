@@ -1,13 +1,12 @@
 /** @jest-environment jsdom */
-import { ChakraProvider } from '@chakra-ui/react';
-import { render, screen, within } from '@testing-library/react';
+import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { emptyJob, type JobState } from '@/core/logbook';
 import { greatestLimits } from '@/core/make-safe';
 import { AsFoundFace } from '../job/as-found-face';
 import type { FaceProps } from '../job/faces';
 import { TakeFace } from '../job/take-face';
-import { system } from '../kit/theme';
+import { show } from '../__tests__/show';
 import { LookFace } from './look-face';
 
 function props(state: Partial<JobState> = {}): {
@@ -39,8 +38,6 @@ function props(state: Partial<JobState> = {}): {
   };
   return { face, recorded, went };
 }
-const show = (element: React.ReactNode) => render(<ChakraProvider value={system}>{element}</ChakraProvider>);
-
 it('keeps each finding as it is made; cannot check now is an answer', async () => {
   const { face, recorded } = props();
   show(<LookFace {...face} />);

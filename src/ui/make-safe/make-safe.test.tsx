@@ -1,17 +1,14 @@
 /** @jest-environment jsdom */
-import { ChakraProvider } from '@chakra-ui/react';
-import { render, screen, within } from '@testing-library/react';
+import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import type { ReactNode } from 'react';
 import { fold } from '@/core/logbook';
 import { greatestLimits, proofSteps, sourceKinds, sourceWords, type Source } from '@/core/make-safe';
 import { stage } from '@/core/power-stage';
-import { system } from '../kit/theme';
+import { show } from '../__tests__/show';
 import { DischargeTool } from './discharge-tool';
 import { FiguresGrid } from './figures-grid';
 import { SourcesGrid } from './sources-grid';
 
-const show = (children: ReactNode) => render(<ChakraProvider value={system}>{children}</ChakraProvider>);
 const unit = stage({ brake: true, link: 'link' });
 const fresh = fold([], { limits: greatestLimits }).safety;
 

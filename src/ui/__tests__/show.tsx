@@ -1,0 +1,139 @@
+/** What tests of the interface share: our theme, people, a job's store that folds as the real one does. */
+import { readFileSync } from 'node:fs';
+import { ChakraProvider } from '@chakra-ui/react';
+import { render } from '@testing-library/react';
+import { useState, type ReactNode } from 'react';
+import { controlSchema, driveTypeSchema } from '@/core/catalogue/schema';
+import { fold, type Entry, type Kind, type Payload, type Person } from '@/core/logbook';
+import { greatestLimits } from '@/core/make-safe';
+import type { JobStore } from '../job/use-job';
+import { system } from '../kit/theme';
+
+export const show = (children: ReactNode) =>
+  render(<ChakraProvider value={system}>{children}</ChakraProvider>);
+
+export const ines: Person = {
+  id: '0190a000-0000-7000-8000-000000000001',
+  name: 'Ines Tarrow',
+  role: 'technician',
+};
+export const odo: Person = {
+  ...ines,
+  id: '0190a000-0000-7000-8000-000000000002',
+  name: 'Odo Wrack',
+  role: 'lead',
+};
+export const pip: Person = {
+  ...ines,
+  id: '0190a000-0000-7000-8000-000000000003',
+  name: 'Pip Sallow',
+  role: 'apprentice',
+};
+
+const readJson = (...path: string[]): unknown => JSON.parse(readFileSync(path.join('/'), 'utf8'));
+export const controlOf = (type: string) => controlSchema.parse(readJson('catalogue', type, 'control.json'));
+export const typeOf = (type: string) => driveTypeSchema.parse(readJson('catalogue', type, 'type.json'));
+
+export type Said = { [K in Kind]: [kind: K, payload: Payload<K>] }[Kind];
+
+let made = 0;
+export function entryOf([kind, payload]: Said, by: Person = ines): Entry {
+  made += 1;
+  const at = new Date(Date.UTC(2026, 10, 20, 13) + made * 5000).toISOString();
+  const id = `0190b000-0000-7000-8000-${String(made).padStart(12, '0')}`;
+  return { v: 1, id, jobId: 'j', at, receivedAt: at, seq: made, kind, payload, by } as unknown as Entry;
+}
+
+/** A face with a store of its own; what it records is folded, and told to `log`. */
+export function WithStore({
+  said = [],
+  log,
+  person = ines,
+  children,
+}: {
+  said?: readonly Said[];
+  log?: Said[];
+  person?: Person;
+  children: (store: JobStore) => ReactNode;
+}) {
+  const [entries, setEntries] = useState(() => said.map((s) => entryOf(s, person)));
+  const store: JobStore = {
+    state: fold(entries, { limits: greatestLimits }),
+    unsent: new Set(),
+    refused: [],
+    online: true,
+    clockOffset_ms: 0,
+    record: (kind, payload) => {
+      const one = [kind, payload] as unknown as Said;
+      const entry = entryOf(one, person);
+      log?.push(one);
+      setEntries((list) => [...list, entry]);
+      return entry.id;
+    },
+    dismiss: () => undefined,
+  };
+  return children(store);
+}
+
+export const winchDrive: Payload<'identify.drive'> = {
+  typeId: 'whimbrel-w4',
+  maker: 'Whimbrel',
+  type: 'W4-15',
+  serial: '40-1187',
+  supply_V: 400,
+  phases: 3,
+  ratedAmps: 15,
+  labelWait_min: 5,
+  drawingOnlySimilar: false,
+  stage: {
+    frontEnd: 'diode-3ph',
+    link: 'link',
+    fuse: 'none',
+    brake: true,
+    dcrAccessible: true,
+    scrPrecharge: 'none',
+    prechargeOhm: 47,
+    linkOhm: 0.1,
+    bleederOhm: 150_000,
+    capacitance_uF: 820,
+  },
+  strip: [
+    { mark: 'P', terminal: 'DC+' },
+    { mark: 'N', terminal: 'DC-' },
+    { mark: 'U', terminal: 'U' },
+    { mark: 'V', terminal: 'V' },
+  ],
+  photos: [],
+};
+export const winchMotor: Payload<'identify.motor'> = {
+  plate: { power: { value: 7.5, unit: 'kW' }, volts: 400, amps: 14.8, hz: 50, rpm: 1455, cosPhi: 0.84 },
+  photos: [],
+};
+
+export interface Asked {
+  url: string;
+  method: string;
+  body: unknown;
+}
+
+/** A server that answers as told; what was asked of it is kept. */
+export function answering(answer: (asked: Asked) => { status?: number; body: unknown } | null): Asked[] {
+  const asked: Asked[] = [];
+  globalThis.fetch = ((url: unknown, init: RequestInit = {}) => {
+    const one: Asked = {
+      url: String(url),
+      method: init.method ?? 'GET',
+      body: typeof init.body === 'string' ? JSON.parse(init.body) : null,
+    };
+    asked.push(one);
+    const said = answer(one);
+    if (said === null) return Promise.reject(new Error('no network'));
+    const { status = 200, body } = said;
+    return Promise.resolve({
+      ok: status < 400,
+      status,
+      json: () => Promise.resolve(body),
+    } as Response);
+  }) as typeof fetch;
+  return asked;
+}
