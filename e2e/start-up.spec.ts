@@ -1,6 +1,6 @@
 /** From the plate to a signed start-up sheet: a winch on a Whimbrel, a pump on a Dunlin. */
 import { expect, test, type Page } from '@playwright/test';
-import { choosePerson, gradingDrum, ines, picture, visit, watchConsole, winch } from './demo';
+import { choosePerson, entry, gradingDrum, ines, picture, visit, watchConsole, winch } from './demo';
 import { order, winchReady } from './rig';
 import { contacts, findAndRead, jobWith, readAgain, writeTaken } from './trace';
 
@@ -24,38 +24,85 @@ const row = (page: Page, number: string) =>
 const panel = (page: Page, name: string) =>
   page.getByRole('group', { name: 'Settings' }).getByRole('button', { name }).click();
 
-/** Walks the commissioning run: each step as it asks for it. */
-async function walkRun(page: Page): Promise<void> {
+/** The step that is asked. */
+const taken = (page: Page) =>
+  page
+    .locator('section[aria-label]')
+    .filter({ has: page.getByRole('button', { name: 'Not right', exact: true }) });
+const press = (page: Page, name: string | RegExp) => page.getByRole('button', { name }).click();
+
+/** What the asked step wants, by hand. */
+async function byHand(page: Page): Promise<void> {
+  const step = taken(page);
+  const boxes = step.getByRole('checkbox');
+  if ((await step.getByRole('textbox', { name: 'Speed 1' }).count()) > 0) {
+    for (const [n, hz, amps] of [
+      ['1', '12', '3,1'],
+      ['2', '25', '3.4'],
+    ] as const) {
+      await page.getByRole('textbox', { name: `Speed ${n}` }).fill(hz);
+      await page.getByRole('textbox', { name: `Current ${n}` }).fill(amps);
+    }
+    return press(page, 'Keep these currents');
+  }
+  if ((await boxes.count()) > 0) {
+    const keep = step.getByRole('button', { name: /^Keep (the whole sequence|all of it)/ });
+    await expect(keep).toBeDisabled();
+    for (const box of await boxes.all()) await box.check();
+    const who = step.getByRole('textbox', { name: 'Qualified person who answers for it' });
+    if ((await who.count()) > 0) {
+      await expect(keep).toBeDisabled();
+      await who.fill('A. Fenn');
+    }
+    return keep.click();
+  }
+  const figure = step.getByRole('textbox', { name: /Power terminals at|Frame to bar/ });
+  if ((await figure.count()) > 0) {
+    await expect(step.getByRole('button', { name: 'Seen and right' })).toBeDisabled();
+    await figure.fill('0,08');
+  }
+  await step.getByRole('button', { name: 'Seen and right' }).click();
+}
+
+/** Walks the commissioning run to its end, or until a step; steps in `otherwise` are walked as given there. */
+async function walkRun(
+  page: Page,
+  otherwise: Record<string, () => Promise<void>> = {},
+  until?: string,
+): Promise<void> {
   await panel(page, 'Commissioning run');
-  const said = page.getByRole('status').filter({ hasText: /step/ });
+  const said = page.getByRole('status').filter({ hasText: /steps? (are open|is settled)/ });
   for (let i = 0; i < 40; i += 1) {
     const words = (await said.textContent()) ?? '';
     if (words.includes('Every step is settled')) return;
-    const speeds = page.getByRole('button', { name: 'Keep these currents' });
-    const whole = page.getByRole('button', { name: 'Keep the whole sequence' });
-    if ((await speeds.count()) > 0) {
-      for (const [n, hz, amps] of [
-        ['1', '12', '3,1'],
-        ['2', '25', '3.4'],
-      ] as const) {
-        await page.getByRole('textbox', { name: `Speed ${n}` }).fill(hz);
-        await page.getByRole('textbox', { name: `Current ${n}` }).fill(amps);
-      }
-      await speeds.click();
-    } else if ((await whole.count()) > 0) {
-      await expect(whole).toBeDisabled();
-      for (const part of ['reset', 'start', 'stopped', 'start refused', 'reset again', 'start again'])
-        await page.getByRole('checkbox', { name: part, exact: true }).check();
-      await expect(whole).toBeDisabled();
-      await page.getByRole('textbox', { name: 'Qualified person who answers for it' }).fill('A. Fenn');
-      await whole.click();
-    } else await page.getByRole('button', { name: 'Seen and right' }).click();
+    const step = (await taken(page).getAttribute('aria-label')) ?? '';
+    if (step === until) return;
+    await (otherwise[step] ?? (() => byHand(page)))();
     await expect(said).not.toHaveText(words);
   }
+}
+
+/** The power goes long enough, and is there again. */
+async function powerCycle(page: Page): Promise<void> {
+  await order(page.request, { plant: { mains: { on: false } }, wait_s: 400 });
+  await order(page.request, { plant: { mains: { on: true } }, wait_s: 5 });
+}
+
+/** Over the link: saved, dark, and everything as it was. */
+async function savedAndDark(page: Page, saves: boolean): Promise<void> {
+  if (saves) {
+    await press(page, 'Save in the drive');
+    await writeTaken(page);
+  }
+  await press(page, 'Power goes now');
+  await powerCycle(page);
+  await press(page, /It was dark and is back/);
+  await press(page, 'Keep what the link saw');
 }
 const signing = (page: Page) => page.getByRole('button', { name: /^Sign as/ });
 
 test.beforeEach(async ({ page }) => {
+  page.setDefaultTimeout(20_000);
   await choosePerson(page, ines);
   await winchReady(page.request);
 });
@@ -101,12 +148,61 @@ test('a winch: a wrong region and a stale identification hold the signature unti
   await order(page.request, { plant: { contacts: stopped }, wait_s: 1 });
   await readAgain(page);
   await expect(page.getByText(/steps of the commissioning run are open/)).toBeVisible();
+  const linked = {
+    Display: () => press(page, 'Keep what the link saw'),
+    'Kept in memory': async () => {
+      // Nothing was saved yet: what was written is gone with the power.
+      await press(page, 'Power goes now');
+      await powerCycle(page);
+      await press(page, /It was dark and is back/);
+      await expect(taken(page)).toContainText(/was .*, is /);
+      await picture(page, 'commissioning');
+      await panel(page, 'Start-up sheet');
+      for (const number of ['0-01', '0-02']) {
+        await row(page, number).getByRole('button', { name: 'Write' }).click();
+        await writeTaken(page);
+        await readAgain(page);
+      }
+      await press(page, /^Write all \d+ that differ/);
+      await writeTaken(page);
+      await row(page, '1-09').getByRole('button', { name: 'Write' }).click();
+      await writeTaken(page);
+      await order(page.request, { plant: { contacts }, wait_s: 6 });
+      await order(page.request, { plant: { contacts: stopped }, wait_s: 1 });
+      await readAgain(page);
+      await panel(page, 'Commissioning run');
+      await savedAndDark(page, true);
+    },
+    // Its bit, both ways, over the link.
+    'X4: preset bit 1': async () => {
+      const keep = page.getByRole('button', { name: 'Keep what the link saw' });
+      await expect(taken(page)).toContainText('seen at 0');
+      await expect(keep).toBeDisabled();
+      await order(page.request, { plant: { contacts: { ...stopped, DI4: true } }, wait_s: 1 });
+      await expect(taken(page)).not.toContainText('not yet seen at 1');
+      await keep.click();
+      await order(page.request, { plant: { contacts: stopped }, wait_s: 1 });
+    },
+    'A1 at three points': async () => {
+      for (const volts of [0, 5, 10]) {
+        await order(page.request, { plant: { AI1: volts }, wait_s: 1 });
+        await expect(taken(page)).toContainText(`${volts} → ${volts * 5} Hz`);
+        await press(page, 'Take this point');
+      }
+      await press(page, 'Keep these points');
+    },
+  };
   await panel(page, 'Commissioning run');
-  // It turns the wrong way: two output leads, never the input.
   await page
     .getByRole('list', { name: 'Steps of the run' })
     .getByRole('button', { name: /Direction/ })
     .click();
+  const first = page.getByRole('group', { name: 'First' });
+  await expect(first.getByRole('button')).toHaveText(['Run inputs off', 'Covers']);
+  await first.getByRole('button', { name: 'Covers' }).click();
+  await first.getByRole('button', { name: 'Wires' }).click();
+  await walkRun(page, linked, 'Direction');
+  // It turns the wrong way: two output leads, never the input.
   await page.getByRole('button', { name: 'Not right' }).click();
   await page
     .getByRole('group', { name: 'On the bypass' })
@@ -116,8 +212,8 @@ test('a winch: a wrong region and a stale identification hold the signature unti
   await page.getByRole('radio', { name: 'there is none' }).check();
   await expect(page.getByRole('region', { name: 'Direction' })).toContainText('Swap two of U, V, W');
   await expect(page.getByRole('region', { name: 'Direction' })).toContainText('Never at the input');
-  await picture(page, 'commissioning');
-  await walkRun(page);
+  await press(page, 'Seen and right');
+  await walkRun(page, linked);
   await panel(page, 'Start-up sheet');
   await expect(signing(page)).toBeEnabled();
   await page.evaluate(() => window.scrollTo(0, 0));
@@ -138,6 +234,11 @@ test('a winch: a wrong region and a stale identification hold the signature unti
   await writeTaken(page);
   await order(page.request, { plant: { contacts }, wait_s: 6 });
   await order(page.request, { plant: { contacts: stopped }, wait_s: 1 });
+  await readAgain(page);
+  // Written after the power was away: it is proven once more that it was kept.
+  await expect(page.getByText('A step of the run is open: Kept in memory.')).toBeVisible();
+  await walkRun(page, { 'Kept in memory': () => savedAndDark(page, true) });
+  await panel(page, 'Start-up sheet');
   await readAgain(page);
   await signing(page).click();
   await expect(page.getByText('Signed by Ines Tarrow')).toBeVisible();
@@ -192,6 +293,54 @@ test('a pump on a Dunlin: entries behind the code, and a motor that failed holds
   await visit(page, `/jobs/${job}/settings`);
   await signing(page).click();
   await expect(page.getByText('Signed by Ines Tarrow')).toBeVisible();
+});
+
+test('a pump may run until a day with what is open and named, never with a guard that is bridged', async ({
+  page,
+}) => {
+  test.setTimeout(180_000);
+  const plate = { power: { value: 1.1, unit: 'kW' }, volts: 230, amps: 4.6, hz: 50, rpm: 1420, cosPhi: 0.8 };
+  const job = await jobWith(page, gradingDrum, 'A pump to run', plate);
+  await visit(page, `/jobs/${job}/settings`);
+  await page.getByRole('combobox', { name: 'Load' }).selectOption({ label: 'fan or centrifugal pump' });
+  await press(page, 'Make the sheet');
+  // By hand: nothing is read, every step is looked at, and one stays open.
+  await walkRun(page, {}, 'Partner machines');
+  await panel(page, 'Start-up sheet');
+  const form = page.getByRole('region', { name: 'May run until' });
+  await expect(form.getByRole('checkbox')).toHaveCount(1);
+  await expect(signing(page)).toBeDisabled();
+  await form.getByRole('checkbox', { name: /Partner machines/ }).check();
+  await form.getByRole('textbox', { name: 'Agreed with' }).fill('harbour master');
+  await form.getByLabel('May run until', { exact: true }).fill('2020-01-01');
+  await expect(form.getByText('A day from today on')).toBeVisible();
+  await expect(signing(page)).toBeDisabled();
+  const until = new Date(Date.now() + 7 * 86_400_000).toISOString().slice(0, 10);
+  await form.getByLabel('May run until', { exact: true }).fill(until);
+  await picture(page, 'may-run-until');
+  await signing(page).click();
+  await expect(page.getByText(/agreed with harbour master/)).toBeVisible();
+  await visit(page, '/');
+  await expect(page.locator(`a[href="/jobs/${job}"]`)).toContainText(
+    'runs with 1 open matter until',
+  );
+
+  const bridged = entry(job, 'jumper.set', {
+    form: 'jumper',
+    where: 'S1 to S4',
+    guards: 'guard',
+    plant: 'existing',
+    landed: 'yes',
+    motorConnected: false,
+    reason: 'gate switch broken',
+    approver: 'O. Wrack',
+    removeBy: until,
+  });
+  await page.request.post(`/api/v1/jobs/${job}/entries`, { data: { entries: [bridged] } });
+  await visit(page, `/jobs/${job}/settings`);
+  await expect(page.getByText(/It bypasses a safety function/)).toBeVisible();
+  await expect(form).toHaveCount(0);
+  await expect(signing(page)).toBeDisabled();
 });
 
 test('a hot place on one phase gives less than the motor asks', async ({ page }) => {

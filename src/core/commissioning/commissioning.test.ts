@@ -1,4 +1,18 @@
-import { currentPlausible, directionCure, runState, sequence, stepsOf, type RunOf, type StepResult } from '.';
+import {
+  analogPoint,
+  bitWatch,
+  currentPlausible,
+  cycleDifferences,
+  directionCure,
+  displayReady,
+  noBits,
+  runState,
+  sequence,
+  stepsOf,
+  waitsFor,
+  type RunOf,
+  type StepResult,
+} from '.';
 
 const run: RunOf = {
   inputs: [
@@ -8,16 +22,18 @@ const run: RunOf = {
   analogs: [{ id: 'AI1', mark: 'A1' }],
   relays: [],
   channels: ['safe stop', 'emergency stop'],
+  output: false,
+  places: { local: 'keypad', remote: 'terminals' },
+  identification: null,
   lifting: false,
   serial: false,
 };
 const ok = (step: string): StepResult => ({ step, outcome: 'ok', seen: [] });
-const wholeSequence = (step: string): StepResult => ({
-  ...ok(step),
-  seen: [...sequence],
-  qualified: 'A. Fenn',
-});
-const all = stepsOf(run).map((s) => (s.qualified === true ? wholeSequence(s.id) : ok(s.id)));
+const all = stepsOf(run).map((s) => ({
+  ...ok(s.id),
+  seen: [...(s.parts ?? [])],
+  ...(s.qualified === true ? { qualified: 'A. Fenn' } : {}),
+}));
 
 it('goes from before power to the station, one step for each input that does something', () => {
   const ids = stepsOf(run).map((s) => s.id);
@@ -71,4 +87,89 @@ it('a current above the plate is wrong, and one below a motor’s own is doubtfu
   expect(currentPlausible(16, 14.8).verdict).toBe('wrong');
   expect(currentPlausible(9, 14.8).verdict).toBe('ok');
   expect(currentPlausible(1, 14.8).verdict).toBe('doubt');
+});
+
+it('the identification and the analog output are steps where there is one', () => {
+  const ids = stepsOf({ ...run, identification: 'standstill', output: true }).map((s) => s.id);
+  expect(ids).toEqual(expect.arrayContaining(['identification', 'output']));
+  expect(ids.indexOf('identification')).toBeGreaterThan(ids.indexOf('direction'));
+});
+
+it('covers go on after earth and torque were measured, and it turns after the covers', () => {
+  const steps = stepsOf(run);
+  const step = (id: string) => steps.find((s) => s.id === id) ?? steps[0]!;
+  const open = (id: string, results: StepResult[]) => waitsFor(step(id), steps, results).map((s) => s.id);
+  expect(open('covers', [ok('wires')])).toEqual(['torque', 'earth']);
+  expect(open('covers', [ok('wires'), ok('torque'), ok('earth')])).toEqual([]);
+  expect(open('direction', [ok('run-off')])).toEqual(['covers']);
+});
+
+it('local and remote are settled with every cell of their table', () => {
+  const places = stepsOf(run).find((s) => s.id === 'places');
+  expect(places?.parts).toHaveLength(7);
+  const some = all.map((r) => (r.step === 'places' ? { ...r, seen: r.seen.slice(1) } : r));
+  expect(runState(stepsOf(run), some).open.map((s) => s.id)).toEqual(['places']);
+});
+
+it('what guards people, turns or brakes never waits', () => {
+  const waiting = stepsOf({ ...run, lifting: true })
+    .filter((s) => s.mayWait)
+    .map((s) => s.id);
+  for (const id of ['covers', 'direction', 'speeds', 'brake', 'safety-safe stop', 'safety-emergency stop'])
+    expect(waiting).not.toContain(id);
+  expect(waiting).toContain('partners');
+});
+
+describe('what the link shows', () => {
+  it('a bit that was seen both ways, and others that moved with it', () => {
+    const once = bitWatch(noBits, { DI1: false, DI2: false }, 'DI1');
+    expect(once).toMatchObject({ off: true, on: false, moved: [] });
+    const both = bitWatch(once, { DI1: true, DI2: false }, 'DI1');
+    expect(both).toMatchObject({ off: true, on: true, moved: [] });
+    const wrong = bitWatch(both, { DI1: true, DI2: true }, 'DI1');
+    // It stays told, also when the other one is back.
+    expect(bitWatch(wrong, { DI1: true, DI2: false }, 'DI1').moved).toEqual(['DI2']);
+  });
+
+  it('a display that is not ready says why', () => {
+    expect(displayReady({ state: 'ready', alarm: null, outputFrequency_Hz: 0 }, null)).toEqual([]);
+    expect(
+      displayReady({ state: 'tripped', alarm: 'F07', outputFrequency_Hz: 2 }, 'Run is given at 1.'),
+    ).toEqual([
+      'It shows alarm F07.',
+      'It says “tripped”, not ready.',
+      'It gives out 2 Hz.',
+      'Run is given at 1.',
+    ]);
+  });
+
+  it.each([
+    [5, 25, true],
+    [5, 25.7, true],
+    [5, 30, false],
+    [0, 0, true],
+  ])('%d V that the drive takes for %d Hz: %s', (volts, hz, agrees) => {
+    const point = analogPoint({ signal: '0-10V', atLow: 0, atHigh: 50 }, volts, hz);
+    expect(point).toMatchObject({ agrees, share: volts / 10, expected_Hz: volts * 5 });
+  });
+
+  it('half of 4 to 20 mA is 12 mA', () => {
+    expect(analogPoint({ signal: '4-20mA', atLow: 10, atHigh: 50 }, 12, 30)).toMatchObject({
+      expected_Hz: 30,
+      share: 0.5,
+    });
+  });
+
+  it('what was not kept when the power went; codes and commands pass', () => {
+    const p = (number: string, concept: string, readOnly = false) => ({
+      number,
+      name: number,
+      concept,
+      readOnly,
+    });
+    const parameters = [p('1', 'ramp.up'), p('2', 'lock.code'), p('3', 'motor.ident-state', true)] as never;
+    expect(
+      cycleDifferences({ parameters }, { '1': 5, '2': 17, '3': 1 }, { '1': 10, '2': 0, '3': 2 }),
+    ).toEqual([{ number: '1', name: '1', before: 5, after: 10 }]);
+  });
 });

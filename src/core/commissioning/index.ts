@@ -1,23 +1,29 @@
 // The commissioning run.
-import { sequence, type Step } from './steps';
+import type { Step } from './steps';
 
-export { sequence, stepsOf, type RunOf, type Step } from './steps';
+export { sequence, stepsOf, type RunOf, type Step, type Watch } from './steps';
+export { analogPoint, bitWatch, cycleDifferences, displayReady, noBits, type BitsSeen } from './evidence';
 
 export interface StepResult {
   step: string;
   outcome: 'ok' | 'not-ok' | 'not-there';
-  /** Parts of a safety sequence that were seen. */
+  /** Parts that were seen. */
   seen: readonly string[];
   /** Who answers for it, by name. */
   qualified?: string | undefined;
 }
 
-/** A safety step counts only with every part seen and a named person; the others by their outcome. */
+/** A step with parts counts only with each of them seen, a safety step only with a named person; the others by their outcome. */
 export function isSettled(step: Step, result: StepResult | undefined): boolean {
   if (result === undefined || result.outcome === 'not-ok') return false;
-  if (step.qualified !== true) return true;
-  if (result.outcome === 'not-there') return result.qualified !== undefined;
-  return sequence.every((part) => result.seen.includes(part)) && result.qualified !== undefined;
+  if (step.qualified === true && result.qualified === undefined) return false;
+  return result.outcome === 'not-there' || (step.parts ?? []).every((part) => result.seen.includes(part));
+}
+
+/** What must be settled before a step can be, and is not. */
+export function waitsFor(step: Step, steps: readonly Step[], results: readonly StepResult[]): Step[] {
+  const open = new Set(runState(steps, results).open.map((s) => s.id));
+  return steps.filter((s) => step.after?.includes(s.id) === true && open.has(s.id));
 }
 
 export interface RunState {

@@ -1,5 +1,15 @@
 // Common practice, no source: from before power to the real station.
 
+/** What a step can look at by itself where the link is there. */
+export type Watch =
+  | { as: 'input'; id: string }
+  | { as: 'relay'; id: string }
+  | { as: 'analog'; id: 'AI1' | 'AI2' }
+  /** Ready, at rest, no alarm. */
+  | { as: 'display' }
+  /** What is in the drive before and after its power was away. */
+  | { as: 'power-cycle' };
+
 export interface Step {
   id: string;
   group: 'before power' | 'save' | 'direction' | 'first run' | 'inputs' | 'safety' | 'places' | 'station';
@@ -7,8 +17,17 @@ export interface Step {
   /** What is done, and what must be seen. */
   do: string;
   caution?: string;
+  /** Each of them must be seen. */
+  parts?: readonly string[];
   /** A named qualified person answers for it. */
   qualified?: boolean;
+  watch?: Watch;
+  /** A figure that is kept with it. */
+  figure?: { label: string; unit: string };
+  /** Settled before this one can be. */
+  after?: readonly string[];
+  /** The machine may run for a while without it, with a date and a name. */
+  mayWait: boolean;
 }
 
 const moves = 'The machine may move: people clear, guard on, a hand at the emergency stop.';
@@ -16,34 +35,61 @@ const moves = 'The machine may move: people clear, guard on, a hand at the emerg
 /** What a start-up asks of its run. */
 export interface RunOf {
   inputs: readonly { id: string; mark: string; does: string }[];
-  analogs: readonly { id: string; mark: string }[];
+  analogs: readonly { id: 'AI1' | 'AI2'; mark: string }[];
   relays: readonly { id: string; mark: string }[];
+  /** The analog output, where the type has one. */
+  output: boolean;
   /** Channels that stop it safely: safe stop, emergency stop. */
   channels: readonly string[];
+  /** Where run comes from: on the spot, and in daily work. */
+  places: { local: string; remote: string };
+  /** The identification that is to run, in words; null: none. */
+  identification: string | null;
   lifting: boolean;
   serial: boolean;
 }
 
-/** The steps of a run, in the order they are made. */
-export function stepsOf({ inputs, analogs, relays, channels, lifting, serial }: RunOf): Step[] {
-  const before = (id: string, title: string, what: string): Step => ({
+/** The parts of a safety sequence, each of which must be seen. */
+export const sequence = ['reset', 'start', 'stopped', 'start refused', 'reset again', 'start again'] as const;
+
+function beforePower(): Step[] {
+  const step = (id: string, title: string, what: string, more: Partial<Step> = {}): Step => ({
     id,
     group: 'before power',
     title,
     do: what,
+    mayWait: false,
+    ...more,
   });
   return [
-    before('wires', 'Wires', 'Every wire ticked from both ends, strands and ferrules in, none left over.'),
-    before('torque', 'Torques', 'Power and control screws to the torque of the table.'),
-    before('earth', 'Earth', 'Protective earth continuous from frame to bar, measured.'),
-    before('run-off', 'Run inputs off', 'Every source of run is off: terminals, keypad, controller.'),
-    before('covers', 'Covers', 'Covers on, nobody in front, only then the tick.'),
-    before('supply', 'Supply', 'The three voltages measured and alike, as the type takes them.'),
+    step('wires', 'Wires', 'Every wire ticked from both ends, strands and ferrules in, none left over.'),
+    step('torque', 'Torques', 'Power and control screws to the torque of the table.', {
+      figure: { label: 'Power terminals at', unit: 'N·m' },
+    }),
+    step('earth', 'Earth', 'Protective earth continuous from frame to bar, measured.', {
+      figure: { label: 'Frame to bar', unit: 'Ω' },
+    }),
+    step('run-off', 'Run inputs off', 'Every source of run is off: terminals, keypad, controller.'),
+    step('covers', 'Covers', 'Covers on, nobody in front, only then the tick.', {
+      after: ['wires', 'torque', 'earth'],
+    }),
+    step('supply', 'Supply', 'The three voltages measured and alike, as the type takes them.'),
+    step('display', 'Display', 'Power on: it says ready, stands at 0 Hz, and shows no alarm.', {
+      watch: { as: 'display' },
+      after: ['covers', 'run-off', 'supply'],
+    }),
+  ];
+}
+
+function firstTurns({ identification, lifting }: RunOf): Step[] {
+  return [
     {
       id: 'saved',
       group: 'save',
       title: 'Kept in memory',
       do: 'Save, switch off until dark, switch on, read back: everything as entered.',
+      watch: { as: 'power-cycle' },
+      mayWait: false,
     },
     {
       id: 'direction',
@@ -51,13 +97,32 @@ export function stepsOf({ inputs, analogs, relays, channels, lifting, serial }: 
       title: 'Direction',
       do: 'Slowly, a few turns: it turns as the arrow says.',
       caution: moves,
+      after: ['run-off', 'covers'],
+      mayWait: false,
     },
+    ...(identification === null
+      ? []
+      : [
+          {
+            id: 'identification',
+            group: 'first run' as const,
+            title: `Identification ${identification}`,
+            do: 'Enable and safe stop made. It whistles. Afterwards its state is “done”, also after the power was away.',
+            caution:
+              identification === 'rotating'
+                ? 'The shaft turns: nothing on it, guard on, people clear.'
+                : 'The shaft may jerk: people clear, no load that hangs free.',
+            mayWait: false,
+          },
+        ]),
     {
       id: 'speeds',
       group: 'first run',
       title: 'Two or three speeds',
       do: 'At a quarter, half and full speed: current at or below the plate, no noise, no heat.',
       caution: moves,
+      after: ['direction'],
+      mayWait: false,
     },
     ...(lifting
       ? [
@@ -67,9 +132,15 @@ export function stepsOf({ inputs, analogs, relays, channels, lifting, serial }: 
             title: 'Mechanical brake',
             do: 'It opens with torque there and closes before standstill is lost; it holds the load with the drive off.',
             caution: moves,
+            mayWait: false,
           },
         ]
       : []),
+  ];
+}
+
+function signals({ inputs, analogs, relays, output }: RunOf): Step[] {
+  return [
     ...inputs
       .filter((i) => i.does !== 'none')
       .map((i): Step => ({
@@ -78,26 +149,55 @@ export function stepsOf({ inputs, analogs, relays, channels, lifting, serial }: 
         title: `${i.mark}: ${i.does}`,
         do: `Turn what ${i.mark} is wired to: its bit follows, and nothing else does.`,
         caution: 'Run input open, unless it is the one that is tested.',
+        watch: { as: 'input', id: i.id },
+        mayWait: true,
       })),
     ...analogs.map((a): Step => ({
       id: `analog-${a.id}`,
       group: 'inputs',
       title: `${a.mark} at three points`,
       do: 'None, half and all of the signal: the reference is as the line says.',
+      watch: { as: 'analog', id: a.id },
+      mayWait: true,
     })),
     ...relays.map((r): Step => ({
       id: `relay-${r.id}`,
       group: 'inputs',
       title: `Relay ${r.mark}`,
       do: 'What hangs on it follows its function.',
+      watch: { as: 'relay', id: r.id },
+      mayWait: true,
     })),
+    ...(output
+      ? [
+          {
+            id: 'output',
+            group: 'inputs' as const,
+            title: 'Analog output',
+            do: 'At rest and at a speed: what reads it shows the same as the drive.',
+            mayWait: true,
+          },
+        ]
+      : []),
+  ];
+}
+
+/** The steps of a run, in the order they are made. */
+export function stepsOf(run: RunOf): Step[] {
+  const { channels, places, serial } = run;
+  return [
+    ...beforePower(),
+    ...firstTurns(run),
+    ...signals(run),
     ...channels.map((c): Step => ({
       id: `safety-${c}`,
       group: 'safety',
       title: `${c}: the whole sequence`,
       do: 'Reset, start, stop by this channel, start refused, reset, start. Each seen.',
       caution: moves,
+      parts: sequence,
       qualified: true,
+      mayWait: false,
     })),
     {
       id: 'places',
@@ -105,6 +205,16 @@ export function stepsOf({ inputs, analogs, relays, channels, lifting, serial }: 
       title: 'Local and remote',
       do: 'Each place runs it and stops it, and the other does not meanwhile.',
       caution: moves,
+      parts: [
+        `local (${places.local}): runs it`,
+        `local: stops it`,
+        `local: run from ${places.remote} does nothing`,
+        `remote (${places.remote}): runs it`,
+        `remote: stops it`,
+        `remote: run from ${places.local} does nothing`,
+        'changing over at standstill starts nothing',
+      ],
+      mayWait: true,
     },
     {
       id: 'automatic',
@@ -114,15 +224,14 @@ export function stepsOf({ inputs, analogs, relays, channels, lifting, serial }: 
         ? 'The controller gives run and speed; it follows, and says so back.'
         : 'It follows its own reference in daily work.',
       caution: moves,
+      mayWait: true,
     },
     {
       id: 'partners',
       group: 'station',
       title: 'Partner machines',
       do: 'Whatever shares its reference or its enable still works as before.',
+      mayWait: true,
     },
   ];
 }
-
-/** The parts of a safety sequence, each of which must be seen. */
-export const sequence = ['reset', 'start', 'stopped', 'start refused', 'reset again', 'start again'] as const;

@@ -1,6 +1,7 @@
 // Words of a drive to values and back, under its type.
 export {
   defaultOf,
+  isCommand,
   limitsOf,
   meaningOf,
   parameterFor,

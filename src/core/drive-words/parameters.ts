@@ -75,6 +75,10 @@ export function meaningOf(
   return p.choices === undefined ? value : p.choices.find((c) => c.value === value)?.means;
 }
 
+/** Entries that are told something and go back by themselves: what they read afterwards says nothing. */
+const commands: readonly (string | undefined)[] = ['store.save', 'factory.reset'] satisfies ConceptId[];
+export const isCommand = ({ concept }: Pick<Parameter, 'concept'>): boolean => commands.includes(concept);
+
 /** A value as the keypad shows it: the name of a choice, or the figure with its unit. */
 export const shownAs = ({ choices, unit }: Pick<Parameter, 'choices' | 'unit'>, value: number): string =>
   choices?.find((c) => c.value === value)?.name ?? `${value}${unit === undefined ? '' : ` ${unit}`}`;

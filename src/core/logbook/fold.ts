@@ -7,7 +7,15 @@ import { applyModule, isModuleEntry, type TestedModule } from './modules';
 import { applyRegister, holdsSignature, isRegisterEntry, noRegisters, type Registers } from './registers';
 import { readOut, seenToo, written, type SeenDrive } from './seen';
 import { applySafety, benchLock, freshSafety, isSafety, settle, type SafetyState } from './safety';
-import { applyStartUp, isStartUpEntry, noStartUp, type StartUpState } from './start-up';
+import { standing } from './standing';
+import {
+  afterWrite,
+  applyStartUp,
+  cycleRead,
+  isStartUpEntry,
+  noStartUp,
+  type StartUpState,
+} from './start-up';
 import type { LookItem } from './vocabulary';
 
 export interface KeptReading extends Probe {
@@ -98,7 +106,11 @@ function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied 
   }
   if (isModuleEntry(entry)) return applyModule(state.modules, entry);
   if (isStartUpEntry(entry)) {
-    const step = applyStartUp(state.startUp, entry, entry.by.role === 'apprentice');
+    const around = {
+      values: state.seen?.values ?? {},
+      standing: entry.kind === 'startup.signed' ? standing(state) : [],
+    };
+    const step = applyStartUp(state.startUp, entry, around);
     return 'void' in step ? step : { startUp: { ...state.startUp, ...step } };
   }
   if (isRegisterEntry(entry)) {
@@ -141,7 +153,7 @@ function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied 
     case 'static.reading':
       return applyReading(state, entry, limits);
     case 'drive.read':
-      return { seen: readOut(entry) };
+      return { seen: readOut(entry), startUp: cycleRead(state.startUp, entry.payload.values) };
     case 'drive.seen':
       return { seen: seenToo(state.seen, entry) };
     case 'trace.answered': {
@@ -181,9 +193,10 @@ function afterRegister(
   return {
     registers,
     signed: holdsSignature(registers) === null ? signed : null,
+    ...(entry.kind === 'jumper.set' ? { startUp: { ...startUp, signed: null } } : {}),
     ...(write === undefined || write.found === null
       ? {}
-      : { seen: written(seen, write.number, write.found), startUp: { ...startUp, signed: null } }),
+      : { seen: written(seen, write.number, write.found), startUp: afterWrite(startUp) }),
   };
 }
 

@@ -29,5 +29,7 @@ export {
   type TemporaryJumper,
 } from './registers';
 export { earthFor_s, motorAgainst, type StartUpState } from './start-up';
+export { standing } from './standing';
+export type { Matter } from './matter';
 export { levelsOf, type Level } from './levels';
 export { counted } from './count';

@@ -55,6 +55,7 @@ export const payloads = {
   }),
   'identify.motor': z.strictObject({
     plate: plateSchema,
+    serial: optionalShort,
     connection: z.enum(['star', 'delta']).optional(),
     insulationClass: z.string().trim().max(4).optional(),
     photos,

@@ -1,4 +1,4 @@
-import type { Entry, EntryOf, Person } from './entry';
+import { timeOf, type Entry, type EntryOf, type Person } from './entry';
 import type { Payload } from './kinds';
 import { neverJumpered } from './vocabulary';
 
@@ -16,6 +16,8 @@ export interface DriveWrite extends Payload<'drive.write-asked'> {
   by: Person;
   /** Asked: sent, and no word yet of what became of it. */
   outcome: 'asked' | 'done' | 'failed' | 'uncertain';
+  /** When it was taken; null: not. */
+  doneAt: number | null;
   /** What the drive had when it was read back. */
   found: number | null;
   /** Of a trial: the write that put it back, or why it stays. */
@@ -78,6 +80,7 @@ export function applyRegister(
         id: entry.id,
         by: entry.by,
         outcome: 'asked',
+        doneAt: null,
         found: null,
         settled: null,
       };
@@ -87,7 +90,7 @@ export function applyRegister(
       const { asked, found } = entry.payload;
       const write = writes.find((w) => w.id === asked);
       if (write === undefined) return unknown;
-      const done = changedAt(writes, asked, { outcome: 'done', found });
+      const done = changedAt(writes, asked, { outcome: 'done', found, doneAt: timeOf(entry) });
       return {
         writes:
           write.restores === undefined

@@ -4,6 +4,7 @@ import { counted } from './count';
 import type { JobState } from './fold';
 import { lookItems } from './vocabulary';
 import { missingSteps, proofOf } from './safety';
+import { standing } from './standing';
 import { motorAgainst } from './start-up';
 
 export const stageIds = [
@@ -99,7 +100,7 @@ export function stageLines(state: JobState, limits: Limits): StageLine[] {
       'settings',
       state.startUp.signed !== null,
       state.startUp.signed !== null
-        ? 'start-up sheet signed'
+        ? startUpSigned(state.startUp.signed.payload.mayRun?.until)
         : state.startUp.chosen === null
           ? ''
           : 'start-up sheet begun',
@@ -165,6 +166,9 @@ export function stageLines(state: JobState, limits: Limits): StageLine[] {
   }
 }
 
+const startUpSigned = (until: string | undefined): string =>
+  until === undefined ? 'start-up sheet signed' : `signed, may run until ${until}`;
+
 function asFoundNote(state: JobState): string {
   if (state.asFound === null) return 'alarm and fault slots';
   if ('impossible' in state.asFound) return 'not captured';
@@ -191,8 +195,20 @@ export interface JobSummary {
   downstream: string | null;
   stayDead: boolean;
   openQuestions: number;
+  /** It runs with something open, until a day; not there: it does not. */
+  mayRun?: { until: string; open: number } | undefined;
   conclusion: { verdict: string; headline: string } | null;
   lastAt: string | null;
+}
+
+/** What a machine runs with, of what was named at the signature and is not settled since. */
+function mayRunOf(state: JobState): Pick<JobSummary, 'mayRun'> {
+  const mayRun = state.startUp.signed?.payload.mayRun;
+  if (mayRun === undefined) return {};
+  const now = new Set(standing(state).map((m) => m.id));
+  const inLog = /^(jumper|trial|question|test):/;
+  const open = mayRun.open.filter((o) => !inLog.test(o.id) || now.has(o.id)).length;
+  return open === 0 ? {} : { mayRun: { until: mayRun.until, open } };
 }
 
 export function summarise(state: JobState, limits: Limits, stayDead: boolean): JobSummary | null {
@@ -214,6 +230,7 @@ export function summarise(state: JobState, limits: Limits, stayDead: boolean): J
     downstream: opened.downstream ?? null,
     stayDead,
     openQuestions: state.questions.filter((q) => q.answer === null).length,
+    ...mayRunOf(state),
     conclusion:
       state.signed === null
         ? null

@@ -65,21 +65,37 @@ export const startUpKinds = {
   'commission.step': z.strictObject({
     step: short.min(1),
     outcome: z.enum(['ok', 'not-ok', 'not-there']),
-    /** Parts of a safety sequence that were seen. */
+    /** Parts of it that were seen. */
     seen: z.array(short).max(10).default([]),
+    /** Over the link, or by a person. */
+    seenBy: z.enum(['link', 'hand']).default('hand'),
     qualified: short.min(1).optional(),
     /** Currents at speeds. */
     speeds: z
       .array(z.strictObject({ hz: z.number().min(0).max(1000), amps: z.number().min(0).max(5000) }))
       .max(6)
       .default([]),
-    note: short.optional(),
+    figure: z.strictObject({ value: z.number().min(0).max(1e6), unit: short }).optional(),
+    note: z.string().trim().max(500).optional(),
   }),
+  /** What is in the drive was kept, and its power goes now. */
+  'commission.power-off': z.strictObject({}),
   'startup.signed': z.strictObject({
     /** The newest entry that the signer had seen. */
     seq: z.int().min(0),
     entries: z.int().min(1),
     /** What the page knew to stand against it; the fold takes none. */
-    against: z.array(short).max(50),
+    against: z.array(z.string().max(500)).max(50),
+    /** It may run until a day with what is still open, each named. */
+    mayRun: z
+      .strictObject({
+        until: z.iso.date(),
+        approver: short.min(1),
+        open: z
+          .array(z.strictObject({ id: short.min(1), text: z.string().max(500) }))
+          .min(1)
+          .max(80),
+      })
+      .optional(),
   }),
 } as const;

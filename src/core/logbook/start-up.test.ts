@@ -1,5 +1,5 @@
 import { greatestLimits } from '../make-safe';
-import { earthFor_s, fold, motorAgainst, stageLines, type Payload } from '.';
+import { earthFor_s, fold, motorAgainst, stageLines, standing, summarise, type Payload } from '.';
 import { drive, job, odo, opening, pip } from './__tests__/job';
 
 const stateOf = (j: ReturnType<typeof job>) => fold(j.entries, { limits: greatestLimits });
@@ -118,5 +118,119 @@ describe('the signature of the start-up sheet', () => {
     });
     j.add('startup.value', { number: '3-01', value: null, reason: null });
     expect(stateOf(j).startUp.typed).toEqual({});
+  });
+});
+
+describe('what stands open', () => {
+  const jumper = (differs: Partial<Payload<'jumper.set'>> = {}): Payload<'jumper.set'> => ({
+    form: 'jumper',
+    where: 'X1 to X7',
+    guards: 'process',
+    plant: 'existing',
+    landed: 'yes',
+    motorConnected: true,
+    reason: 'float switch broken',
+    approver: 'O. Wrack',
+    removeBy: '2026-12-01',
+    ...differs,
+  });
+  const until = (open: { id: string; text: string }[], day = '2026-12-01') => ({
+    ...signature,
+    mayRun: { until: day, approver: 'harbour master', open },
+  });
+  const named = (j: ReturnType<typeof job>) => standing(stateOf(j)).map(({ id, text }) => ({ id, text }));
+
+  it('holds the signature, until it is named with a day and somebody who agrees', () => {
+    const j = ready();
+    j.add('jumper.set', jumper());
+    j.add('question.opened', { text: 'whose is the grey wire?' });
+    j.add('startup.value', { number: '3-01', value: 3, reason: 'for the test only' });
+    expect(standing(stateOf(j))).toHaveLength(3);
+    j.add('startup.signed', signature);
+    expect(stateOf(j).log.at(-1)?.void).toMatch(/temporary jumper.*test only.*grey wire/);
+    j.add('startup.signed', until(named(j).slice(1)));
+    expect(stateOf(j).startUp.signed).toBeNull();
+    j.add('startup.signed', until(named(j)));
+    expect(stateOf(j).startUp.signed?.payload.mayRun?.open).toHaveLength(3);
+    expect(summarise(stateOf(j), greatestLimits, false)?.mayRun).toEqual({ until: '2026-12-01', open: 3 });
+    expect(stageLines(stateOf(j), greatestLimits).find((l) => l.id === 'settings')?.note).toBe(
+      'signed, may run until 2026-12-01',
+    );
+  });
+
+  it('never holds for a bypassed safety function, and not after its day', () => {
+    const j = ready();
+    j.add('jumper.set', jumper({ guards: 'guard', motorConnected: false }));
+    expect(standing(stateOf(j))[0]).toMatchObject({ mayWait: false });
+    j.add('startup.signed', until(named(j)));
+    expect(stateOf(j).log.at(-1)?.void).toMatch(/bypasses a safety function/);
+    const k = ready();
+    k.add('question.opened', { text: 'which fuse?' });
+    k.add('startup.signed', until(named(k), '2026-11-19'));
+    expect(stateOf(k).log.at(-1)?.void).toMatch(/is over/);
+  });
+
+  it('is told on the board as long as it is not settled', () => {
+    const j = ready();
+    const id = j.add('jumper.set', jumper());
+    j.add('startup.signed', until(named(j)));
+    j.add('jumper.removed', { jumper: id, how: 'switch replaced' });
+    expect(summarise(stateOf(j), greatestLimits, false)?.mayRun).toBeUndefined();
+    expect(stateOf(j).startUp.signed).not.toBeNull();
+    j.add('jumper.set', jumper());
+    expect(stateOf(j).startUp.signed).toBeNull();
+  });
+});
+
+describe('what is kept when the power goes', () => {
+  const read = (values: Record<string, number>): Payload<'drive.read'> => ({
+    target: '127.0.0.1:5020',
+    typeId: 'whimbrel-w4',
+    identity: { vendor: 'Whimbrel', product: 'W4', revision: '1' },
+    values,
+    live: {},
+    history: [],
+  });
+  const saved: Payload<'commission.step'> = {
+    step: 'saved',
+    outcome: 'ok',
+    seen: [],
+    seenBy: 'link',
+    speeds: [],
+  };
+
+  it('is compared with the first read-out after it', () => {
+    const j = ready();
+    j.add('drive.read', read({ '3-01': 5 }));
+    expect(stateOf(j).startUp.cycle).toBeNull();
+    j.add('commission.power-off', {});
+    expect(stateOf(j).startUp.cycle).toEqual({ before: { '3-01': 5 }, after: null });
+    j.add('drive.read', read({ '3-01': 10 }));
+    j.add('drive.read', read({ '3-01': 11 }));
+    expect(stateOf(j).startUp.cycle).toEqual({ before: { '3-01': 5 }, after: { '3-01': 10 } });
+  });
+
+  it('is open again after a value was written', () => {
+    const j = ready();
+    j.add('drive.read', read({ '3-01': 5 }));
+    j.add('commission.step', saved);
+    const asked = j.add('drive.write-asked', {
+      target: '127.0.0.1:5020',
+      typeId: 'whimbrel-w4',
+      number: '3-01',
+      name: 'Acceleration',
+      from: 5,
+      to: 6,
+      shownFrom: '5 s',
+      shownTo: '6 s',
+      reason: 'start-up sheet',
+      trial: false,
+      mayMove: 'nothing',
+      runOpen: true,
+      peopleClear: true,
+    });
+    expect(stateOf(j).startUp.run).toHaveLength(1);
+    j.add('drive.write-done', { asked, found: 6 });
+    expect(stateOf(j).startUp).toMatchObject({ run: [], cycle: null });
   });
 });

@@ -1,7 +1,9 @@
 import { insulation } from '../insulation';
 import { winding } from '../winding';
-import type { Entry, EntryOf } from './entry';
+import type { Values } from '../drive-words';
+import { timeOf, type Entry, type EntryOf } from './entry';
 import type { Payload } from './kinds';
+import type { Matter } from './matter';
 
 export interface StartUpState {
   disconnected: Payload<'motor.disconnected'> | null;
@@ -16,6 +18,8 @@ export interface StartUpState {
   typed: Readonly<Record<string, { value: number; reason: string }>>;
   /** Steps of the commissioning run, as they were settled. */
   run: readonly EntryOf<'commission.step'>[];
+  /** What was in the drive when its power went, and what was read first after it; null: its power did not go yet. */
+  cycle: { before: Values; after: Values | null } | null;
   signed: EntryOf<'startup.signed'> | null;
 }
 
@@ -29,6 +33,7 @@ export const noStartUp: StartUpState = {
   place: null,
   typed: {},
   run: [],
+  cycle: null,
   signed: null,
 };
 
@@ -44,11 +49,19 @@ const connected = {
   void: 'First disconnect drive, thermistors and encoder: the tester kills what is left connected.',
 };
 
+/** What the rest of the job tells about a start-up. */
+export interface AroundStartUp {
+  /** What is known to be in the drive. */
+  values: Values;
+  /** What stands against a signature. */
+  standing: readonly Matter[];
+}
+
 /** The start-up after one more entry; a reason where the entry does not count. */
 export function applyStartUp(
   state: StartUpState,
   entry: StartUpEntry,
-  apprentice: boolean,
+  around: AroundStartUp,
 ): Partial<StartUpState> | { void: string } {
   switch (entry.kind) {
     case 'motor.disconnected':
@@ -79,16 +92,41 @@ export function applyStartUp(
     }
     case 'commission.step':
       return { run: [...state.run, entry], signed: null };
+    case 'commission.power-off':
+      return { cycle: { before: around.values, after: null }, signed: null };
     case 'startup.signed': {
-      const against = [...entry.payload.against, ...motorAgainst(state)];
-      return apprentice
-        ? { void: 'A technician or the lead signs.' }
-        : against.length > 0
-          ? { void: against.join(' ') }
-          : { signed: entry };
+      const against = signatureAgainst(entry, around.standing);
+      return against.length > 0 ? { void: against.join(' ') } : { signed: entry };
     }
   }
 }
+
+/** Why a signature does not count; none: it does. */
+function signatureAgainst(entry: EntryOf<'startup.signed'>, standing: readonly Matter[]): string[] {
+  if (entry.by.role === 'apprentice') return ['A technician or the lead signs.'];
+  const { against, mayRun } = entry.payload;
+  const named = new Set(mayRun?.open.map((o) => o.id));
+  const over = mayRun !== undefined && Date.parse(`${mayRun.until}T23:59:59Z`) < timeOf(entry);
+  return [
+    ...against,
+    ...standing.filter((m) => !m.mayWait || !named.has(m.id)).map((m) => m.text),
+    ...(over ? ['The day until which it may run is over.'] : []),
+  ];
+}
+
+/** A read-out: the first one after the power was away tells what was kept. */
+export const cycleRead = (state: StartUpState, values: Values): StartUpState =>
+  state.cycle === null || state.cycle.after !== null
+    ? state
+    : { ...state, cycle: { ...state.cycle, after: values } };
+
+/** A value was written: nobody knows whether it was kept, and what was signed was signed without it. */
+export const afterWrite = (state: StartUpState): StartUpState => ({
+  ...state,
+  run: state.run.filter((r) => r.payload.step !== 'saved'),
+  cycle: null,
+  signed: null,
+});
 
 /** The newest test of each thing: what was put right and measured again counts. */
 const newestOf = (tests: StartUpState['insulations']): StartUpState['insulations'] =>

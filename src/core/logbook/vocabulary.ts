@@ -23,5 +23,14 @@ export type LoopGuard = (typeof loopGuards)[number];
 export const neverJumpered: readonly LoopGuard[] = ['safe-stop', 'emergency-stop', 'guard', 'over-travel'];
 
 /** One-tap reasons for a value that no rule gives. */
-export const valueReasons = ['as found', 'site rule', 'process need', 'maker’s sheet'] as const;
+export const valueReasons = [
+  'as found',
+  'site rule',
+  'process need',
+  'maker’s sheet',
+  'for the test only',
+] as const;
 export type ValueReason = (typeof valueReasons)[number];
+
+/** Set to get going, and forgotten: it stands open until it is taken back. */
+export const testOnly: ValueReason = 'for the test only';

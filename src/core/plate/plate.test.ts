@@ -1,4 +1,4 @@
-import { plateSums, polesFrom } from '.';
+import { fittingReadings, plateSums, polesFrom } from '.';
 
 const good = {
   power: { value: 5.5, unit: 'kW' as const },
@@ -90,5 +90,47 @@ describe('a handbook’s full-load currents', () => {
   it.each(table)('%d hp at a fifth or at twice of %d A is questioned', (hp, amps) => {
     expect(codes(hp, amps / 5)).toContain('wrong product-impossible');
     expect(codes(hp, amps * 2).some((c) => /product/.test(c))).toBe(true);
+  });
+});
+
+describe('a plate that cannot be', () => {
+  const first = (plate: Parameters<typeof plateSums>[0]) => fittingReadings(plate)[0];
+
+  it('is read in the other unit where that fits', () => {
+    const us = { volts: 460, amps: 14, hz: 60, rpm: 1755, cosPhi: 0.84 };
+    expect(first({ ...us, power: { value: 10, unit: 'kW' } })).toMatchObject({
+      as: '10 hp',
+      plate: { power: { value: 10, unit: 'hp' } },
+    });
+    expect(first({ ...good, power: { value: 7.5, unit: 'kW' } })?.as).toBe('7.5 hp');
+  });
+
+  it.each([
+    ['a slipped decimal of the amps', { ...good, amps: 112 }, '11.2 A'],
+    ['a slipped decimal of the power', { ...good, power: { value: 55, unit: 'kW' as const } }, '5.5 kW'],
+    ['four poles at 970 rpm and 50 Hz', { ...good, rpm: 970, poles: 4 }, '6 poles'],
+  ])('%s is found', (_, plate, as) => {
+    expect(fittingReadings(plate).map((f) => f.as)).toContain(as);
+  });
+
+  it('offers nothing for a plate that can be, nor where nothing helps', () => {
+    expect(fittingReadings(good)).toEqual([]);
+    expect(fittingReadings({ ...good, rpm: 1255 })).toEqual([]);
+  });
+
+  // Figures of motors that cannot be: the issue of every day.
+  it.each([
+    [{ power: { value: 0.11, unit: 'kW' as const }, volts: 230, amps: 2, hz: 50, rpm: 1380 }, 'wrong'],
+    [{ power: { value: 2.2, unit: 'kW' as const }, volts: 400, amps: 5, hz: 60, rpm: 1590 }, 'doubt'],
+    [{ power: { value: 0.75, unit: 'kW' as const }, volts: 400, amps: 2, hz: 60, rpm: 1590 }, 'doubt'],
+    [{ power: { value: 4, unit: 'kW' as const }, volts: 400, amps: 9, hz: 50, rpm: 970, poles: 4 }, 'wrong'],
+  ])('%o is asked about', (plate, severity) => {
+    expect(plateSums(plate).findings.map((f) => f.severity)).toContain(severity);
+  });
+
+  it('is kept as typed, with a doubt, when the plate really says so', () => {
+    const { findings } = plateSums({ ...good, amps: 112, asWritten: true });
+    expect(findings.filter((f) => f.severity === 'wrong')).toEqual([]);
+    expect(findings.find((f) => f.code === 'product-impossible')?.text).toMatch(/Kept: the plate says so/);
   });
 });

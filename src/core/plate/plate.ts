@@ -15,6 +15,8 @@ export interface Plate {
   cosPhi?: number | undefined;
   serviceFactor?: number | undefined;
   poles?: number | undefined;
+  /** Read again: the figures stand like this on the plate, whatever the sums say. */
+  asWritten?: boolean | undefined;
   /** The other pair of a dual-voltage plate. */
   alternatives?: { connection: 'star' | 'delta'; volts: number; amps: number }[] | undefined;
 }
@@ -79,8 +81,15 @@ export function plateSums(plate: Plate): PlateSums {
     apparentPower_kVA,
     efficiencyTimesPf,
   };
-  return { ...sums, findings: findings(plate, sums) };
+  const found = findings(plate, sums);
+  return { ...sums, findings: plate.asWritten === true ? found.map(kept) : found };
 }
+
+/** What a plate really says is no error of the one who reads it: it stays a doubt. */
+const kept = (finding: Finding): Finding =>
+  finding.severity === 'wrong'
+    ? { ...finding, severity: 'doubt', text: `${finding.text} Kept: the plate says so.` }
+    : finding;
 
 const percent = (fraction: number): string => `${(100 * fraction).toFixed(1)} %`;
 
@@ -111,12 +120,7 @@ function findings(plate: Plate, sums: Omit<PlateSums, 'findings'>): Finding[] {
   else if (slip < 0.003) add('slip-low', 'doubt', 'Very little slip: read the rpm once more.', slipSum);
   else if (slip > 0.12) add('slip-high', 'wrong', 'Far too much slip: rpm, Hz or poles is wrong.', slipSum);
   else if (slip > 0.08)
-    add(
-      'slip-large',
-      power_kW < 1.1 ? 'info' : 'doubt',
-      'Much slip: usual in fractional sizes only.',
-      slipSum,
-    );
+    add('slip-large', 'doubt', 'Much slip: usual in fractional sizes only. Read the rpm once more.', slipSum);
 
   const product = `${written(power_kW)} kW ÷ (√3 × ${plate.volts} V × ${plate.amps} A) = ${efficiencyTimesPf.toFixed(2)}`;
   const least = leastProduct(power_kW, poles);

@@ -12,6 +12,7 @@ export const plateSchema = z.strictObject({
   cosPhi: positive.optional(),
   serviceFactor: positive.optional(),
   poles: z.int().min(2).max(200).optional(),
+  asWritten: z.boolean().optional(),
   alternatives: z
     .array(z.strictObject({ connection: z.enum(['star', 'delta']), volts: positive, amps: positive }))
     .max(4)

@@ -1,5 +1,6 @@
 import type { Control } from '../catalogue';
 import { meaningOf, type Values } from '../drive-words';
+import { isLifting, type Choices } from './rule';
 import type { SheetRow, StartUpSheet } from './sheet';
 
 /** A value typed in the place of the rule's, with its reason. */
@@ -26,25 +27,63 @@ const identStates: Readonly<Record<string, string>> = {
   'not-done': 'The identification was not run yet.',
 };
 
+/** One thing that speaks against a sheet; its id stays the same. */
+export interface Against {
+  id: string;
+  text: string;
+}
+
+/** Stops that let a load go: refused without a brake that is proven to close. */
+const lettingGo: readonly string[] = ['coast', 'dc-injection'];
+
+/** A load that pulls must not be let go by the stop that was typed, or that is in the drive. */
+function stopAgainst(
+  sheet: StartUpSheet,
+  typed: Typed,
+  { parameters }: Pick<Control, 'parameters'>,
+  { load, brakeProven }: Choices,
+): Against[] {
+  if (!isLifting(load) || brakeProven) return [];
+  const row = sheet.rows.find((r) => r.concept === 'stop.mode');
+  const wanted = row === undefined ? null : wantedOf(row, typed);
+  const means = parameters
+    .find((p) => p.number === row?.number)
+    ?.choices?.find((c) => c.value === wanted)?.means;
+  return means !== undefined && lettingGo.includes(means)
+    ? [
+        {
+          id: 'stop',
+          text: 'A load that pulls is stopped by ramp: coast and DC injection are refused as long as no closing brake is proven.',
+        },
+      ]
+    : [];
+}
+
 /** What stands against signing the sheet; a motor of another region and a stale identification among it. */
 export function sheetAgainst(
   sheet: StartUpSheet,
   typed: Typed,
   control: Pick<Control, 'parameters'>,
   values: Values,
-): string[] {
-  const wrong = sheet.findings.filter((f) => f.severity === 'wrong').map((f) => f.text);
+  choices: Choices,
+): Against[] {
   const asked = sheet.rows.some((r) => r.concept === 'motor.ident' && r.value !== null);
   const state = meaningOf(control, values, 'motor.ident-state');
   const ident = asked && typeof state === 'string' ? identStates[state] : undefined;
   const other = differing(sheet, typed).map((r) => `${r.number} ${r.name}`);
   return [
-    ...wrong,
-    ...(ident === undefined ? [] : [ident]),
+    ...sheet.findings
+      .filter((f) => f.severity === 'wrong')
+      .map((f) => ({ id: `plate:${f.code}`, text: f.text })),
+    ...stopAgainst(sheet, typed, control, choices),
+    ...(ident === undefined ? [] : [{ id: 'identification', text: ident }]),
     ...(other.length === 0
       ? []
       : [
-          `${other.length === 1 ? 'One entry is' : `${other.length} entries are`} otherwise in the drive: ${other.slice(0, 4).join(', ')}${other.length > 4 ? ' …' : ''}.`,
+          {
+            id: 'entries',
+            text: `${other.length === 1 ? 'One entry is' : `${other.length} entries are`} otherwise in the drive: ${other.slice(0, 4).join(', ')}${other.length > 4 ? ' …' : ''}.`,
+          },
         ]),
   ];
 }

@@ -30,7 +30,9 @@ export interface Choices {
 }
 
 export interface Context {
+  /** Of several motors alike their sum in power and current. */
   plate: Plate;
+  motors: number;
   sums: PlateSums;
   rating: Rating;
   choices: Choices;

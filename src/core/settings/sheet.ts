@@ -1,7 +1,7 @@
 import type { Control, Parameter } from '../catalogue';
 import type { ConceptId } from '../concepts';
 import { limitsOf, meaningOf, parameterFor, shownAs, type Rating, type Values } from '../drive-words';
-import { plateSums, type Finding, type Plate } from '../plate';
+import { kilowatts, plateSums, type Finding, type Plate } from '../plate';
 import { vPerHz } from './flux';
 import { controlRules } from './rules/control';
 import { limitRules } from './rules/limits';
@@ -14,6 +14,8 @@ export interface StartUp {
   rating: Rating;
   supply: { volts: number; hz: number };
   choices: Choices;
+  /** Motors alike on the one drive. */
+  motors?: number | undefined;
   /** What is in the drive now, where it was read. */
   values?: Values | undefined;
 }
@@ -128,8 +130,20 @@ function rowFor({ control, rating, values }: StartUp, context: Context, rule: Ru
 
 /** Every value to enter on a drive for one motor, load and supply, in the order in which it is entered. */
 export function startUpSheet(startUp: StartUp): StartUpSheet {
-  const { plate, control, rating, supply, choices, values } = startUp;
-  const context: Context = { plate, sums: plateSums(plate), rating, choices, supply };
+  const { plate, control, rating, supply, choices, values, motors = 1 } = startUp;
+  const sum = {
+    ...plate,
+    amps: motors * plate.amps,
+    power: { ...plate.power, value: motors * plate.power.value },
+  };
+  const context: Context = {
+    plate: sum,
+    motors,
+    sums: { ...plateSums(plate), power_kW: kilowatts(sum.power) },
+    rating,
+    choices,
+    supply,
+  };
   const percent = parameterFor(control, 'protect.overload-percent');
   const floor = percent === undefined ? 0 : limitsOf(percent, rating).min;
   const rules = [...motorRules, ...limitRules(floor), ...controlRules];

@@ -1,8 +1,9 @@
 import { ratingOf } from '../../core/catalogue';
 import { shownAs } from '../../core/drive-words';
-import { fold, timeOf } from '../../core/logbook';
+import { fold, timeOf, type Payload } from '../../core/logbook';
 import { plateSums } from '../../core/plate';
-import { startUpSheet, wantedOf } from '../../core/settings';
+import { inShort, releaseOf } from '../../core/release';
+import { wantedOf } from '../../core/settings';
 import { Refused } from '../border';
 import { catalogue, controlOf } from '../catalogue';
 import { entriesAfter } from '../jobs';
@@ -25,24 +26,45 @@ export interface StartUpPaper {
   rows: PaperRow[];
   findings: string[];
   motorTests: string[];
+  /** The steps of the run with what was seen. */
+  run: string[];
+  /** What stands against a signature, as long as there is none. */
+  against: string[];
   signature: { name: string; at: string } | null;
+  mayRun: { until: string; approver: string; open: string[] } | null;
   readBack: boolean;
 }
+
+const outcomeWords = { ok: 'seen and right', 'not-ok': 'not right', 'not-there': 'not there' } as const;
+
+/** One step of the run on paper. */
+const stepWords = (title: string, result: Payload<'commission.step'>): string =>
+  [
+    `${title}: ${outcomeWords[result.outcome]}${result.seenBy === 'link' ? ', over the link' : ''}`,
+    ...(result.figure === undefined ? [] : [`${result.figure.value} ${result.figure.unit}`]),
+    ...result.speeds.map((s) => `${s.hz} Hz ${s.amps} A`),
+    ...(result.qualified === undefined ? [] : [result.qualified]),
+    ...(result.note === undefined ? [] : [result.note]),
+  ].join('; ');
 
 /** The sheet as it stands; null when there is no such job. @throws Refused where plates or choices are missing */
 export async function startUpOfJob(jobId: string): Promise<StartUpPaper | null> {
   const entries = await entriesAfter(jobId, 0);
   if (entries === null) return null;
-  const { drive, motor, opened, seen, startUp } = fold(entries, { limits: await limits() });
+  const state = fold(entries, { limits: await limits() });
+  const { drive, motor, opened, seen, startUp } = state;
   const control = drive === null || drive.typeId === null ? null : await controlOf(drive.typeId);
   if (drive === null || motor === null || startUp.chosen === null || control === null)
     throw new Refused(422, 'There is no sheet yet: plates, a known type and the load are needed first.');
   const { plate } = motor;
   const sums = plateSums(plate);
   const rating = ratingOf(drive, await catalogue());
-  const { choices, supply } = startUp.chosen;
+  const release = releaseOf(state, control, rating);
+  if (release === null) throw new Error('plates and choices are there');
+  const { supply } = startUp.chosen;
   const values = seen?.values ?? {};
-  const { rows, findings } = startUpSheet({ plate, control, rating, values, choices, supply });
+  const { rows, findings } = release.sheet;
+  const { choices } = release;
   const shown = (number: string, value: number | null): string => {
     const p = control.parameters.find((x) => x.number === number);
     if (p === undefined || value === null) return '';
@@ -90,6 +112,18 @@ export async function startUpOfJob(jobId: string): Promise<StartUpPaper | null> 
           `Insulation of ${i.of.replaceAll('-', ' ')} ${i.between === 'earth' ? 'to earth' : 'between cores'}: ${i.readings.map((r) => `${r.megohm} MΩ after ${r.at_s} s`).join(', ')} at ${i.winding_C} °C`,
       ),
     ],
+    run: release.steps.flatMap((step) => {
+      const result = startUp.run.filter((r) => r.payload.step === step.id).at(-1)?.payload;
+      return result === undefined ? [] : [stepWords(step.title, result)];
+    }),
+    against: startUp.signed === null ? inShort(release.matters).map((m) => m.text) : [],
+    mayRun:
+      startUp.signed?.payload.mayRun === undefined
+        ? null
+        : {
+            ...startUp.signed.payload.mayRun,
+            open: startUp.signed.payload.mayRun.open.map((o) => o.text),
+          },
     signature:
       startUp.signed === null
         ? null

@@ -47,6 +47,28 @@ function StartUpDocument({ sheet, paper }: { sheet: StartUpPaper; paper: 'a4' | 
           ))}
         </Section>
       )}
+      {sheet.run.length > 0 && (
+        <Section title="Commissioning run">
+          {sheet.run.map((t) => (
+            <Text key={t}>{t}</Text>
+          ))}
+        </Section>
+      )}
+      {sheet.against.length > 0 && (
+        <Section title="Stands open">
+          {sheet.against.map((t) => (
+            <Text key={t}>– {t}</Text>
+          ))}
+        </Section>
+      )}
+      {sheet.mayRun !== null && (
+        <Section title={`May run until ${sheet.mayRun.until}, with`}>
+          {sheet.mayRun.open.map((t) => (
+            <Text key={t}>– {t}</Text>
+          ))}
+          <Text>Agreed with {sheet.mayRun.approver}.</Text>
+        </Section>
+      )}
       <Section title="Signed">
         <Text>
           {sheet.signature === null ? 'Not signed.' : `${sheet.signature.name}, ${when(sheet.signature.at)}.`}{' '}

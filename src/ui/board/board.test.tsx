@@ -76,3 +76,12 @@ it('counts down in minutes and seconds, never below zero', () => {
   expect(countdown(247)).toBe('4:07');
   expect(countdown(-3)).toBe('0:00');
 });
+
+it.each([
+  [2, 'runs with 2 open matters until'],
+  [-2, 'overdue: ran with 2 open matters until'],
+])('a machine that may run for %d more days says so', (days, words) => {
+  const until = new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
+  show([line({ mayRun: { until, open: 2 } })]);
+  expect(screen.getByText(new RegExp(words))).toBeTruthy();
+});

@@ -4,7 +4,7 @@ import NextLink from 'next/link';
 import { counted, stageNames, type JobSummary, type Person } from '@/core/logbook';
 import { Primary } from '../kit/buttons';
 import { StateMark, type Mark } from '../kit/state-mark';
-import { span } from '../kit/time';
+import { day, span } from '../kit/time';
 import { TopBar } from '../kit/top-bar';
 import { useNow } from '../kit/use-now';
 
@@ -43,6 +43,17 @@ function StopClock({ line, now }: { line: BoardLine; now: number }) {
         {now === 0 ? '' : `stopped ${span(stopped_min)} of ${span(allowed)}`}
       </Text>
     </Box>
+  );
+}
+
+/** It runs with something open: until when, and whether that day is over. */
+function MayRun({ mayRun, now }: { mayRun: NonNullable<JobSummary['mayRun']>; now: number }) {
+  const over = now !== 0 && Date.parse(`${mayRun.until}T23:59:59`) < now;
+  return (
+    <Text fontSize="0.93rem" color={over ? 'failed' : 'doubt'} fontWeight="500" suppressHydrationWarning>
+      <StateMark mark={over ? 'failed' : 'doubt'} label={null} /> {over ? 'overdue: ran with' : 'runs with'}{' '}
+      {counted(mayRun.open, 'open matter')} until {day(mayRun.until)}
+    </Text>
   );
 }
 
@@ -119,6 +130,7 @@ function JobLine({ line, now }: { line: BoardLine; now: number }) {
               {line.conclusion.headline}
             </Text>
           )}
+          {line.mayRun !== undefined && <MayRun mayRun={line.mayRun} now={now} />}
           {line.openQuestions > 0 && (
             <Text fontSize="0.93rem" color="doubt" fontWeight="500">
               <StateMark mark="doubt" label={null} /> {counted(line.openQuestions, 'open question')}

@@ -145,4 +145,23 @@ describe('the motor’s plate', () => {
     await fill({ Power: '5.5', Volts: '400', Amps: '112', Speed: '1455' });
     expect(await screen.findByText(/5\.5 kW ÷ \(√3 × 400 V × 112 A\) = 0\.07/)).toBeTruthy();
   });
+
+  it('asks about a plate that cannot be, offers what would fit, and keeps it when it really says so', async () => {
+    const kept: Payload<'identify.motor'>[] = [];
+    show(<MotorForm motor={null} keep={(m) => kept.push(m)} />);
+    await fill({ Power: '5.5', Volts: '400', Amps: '112', Speed: '1455', 'Motor serial number': 'M-77' });
+    const keep = () => userEvent.click(screen.getByRole('button', { name: 'Keep motor plate' }));
+    await keep();
+    expect(await screen.findByText(/Not kept yet: the figures cannot be true together/)).toBeTruthy();
+    expect(kept).toEqual([]);
+    await userEvent.click(screen.getByRole('button', { name: 'It is 11.2 A' }));
+    expect((screen.getByLabelText('Amps') as HTMLInputElement).value).toBe('11.2');
+    expect(screen.queryByRole('checkbox', { name: /the plate says so/ })).toBeNull();
+    await userEvent.clear(screen.getByLabelText('Amps'));
+    await fill({ Amps: '112' });
+    await userEvent.click(screen.getByRole('checkbox', { name: /the plate says so/ }));
+    await keep();
+    await waitFor(() => expect(kept).toHaveLength(1));
+    expect(kept[0]).toMatchObject({ serial: 'M-77', plate: { amps: 112, asWritten: true } });
+  });
 });

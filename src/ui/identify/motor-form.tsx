@@ -3,12 +3,13 @@ import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import type { Payload } from '@/core/logbook';
-import { plateSums, type Finding, type Plate } from '@/core/plate';
-import { Primary } from '../kit/buttons';
+import { fittingReadings, plateSums, type Finding, type Plate } from '@/core/plate';
+import { Primary, Secondary } from '../kit/buttons';
 import { FieldGrid, KeptNote, Section } from '../kit/face';
 import { Choice, Field } from '../kit/field';
 import { Photos } from '../kit/photos';
 import { StateMark, type Mark } from '../kit/state-mark';
+import { Tick } from '../kit/tick';
 import { Why } from '../kit/why';
 import { numberFrom } from '../kit/number-from';
 
@@ -24,7 +25,8 @@ type PlateField =
   | 'poles'
   | 'volts2'
   | 'amps2'
-  | 'insulationClass';
+  | 'insulationClass'
+  | 'serial';
 type PlateText = Record<PlateField, string>;
 
 const asText = (m: Motor | null): PlateText => {
@@ -42,6 +44,7 @@ const asText = (m: Motor | null): PlateText => {
     volts2: n(other?.volts),
     amps2: n(other?.amps),
     insulationClass: m?.insulationClass ?? '',
+    serial: m?.serial ?? '',
   };
 };
 
@@ -80,6 +83,8 @@ function plateFrom(text: PlateText, unit: 'kW' | 'hp', connection: 'star' | 'del
   };
 }
 
+const isWrong = (plate: Plate): boolean => plateSums(plate).findings.some((f) => f.severity === 'wrong');
+
 const marks: Record<Finding['severity'], Mark> = { info: 'unprobed', doubt: 'doubt', wrong: 'failed' };
 const words: Record<Finding['severity'], string> = { info: 'note', doubt: 'doubt', wrong: 'wrong' };
 
@@ -106,13 +111,43 @@ function Sums({ plate }: { plate: Plate }) {
   );
 }
 
+/** A plate that cannot be: what would fit, or that it really says so. */
+function Asked({
+  plate,
+  asWritten,
+  setAsWritten,
+  take,
+}: {
+  plate: Plate;
+  asWritten: boolean;
+  setAsWritten: (really: boolean) => void;
+  take: (plate: Plate) => void;
+}) {
+  return (
+    <Section title="Read it again">
+      {fittingReadings(plate).map((f) => (
+        <Box key={f.as} display="flex" alignItems="center" gap="3" flexWrap="wrap" mb="2">
+          <Secondary type="button" onClick={() => take(f.plate)}>
+            It is {f.as}
+          </Secondary>
+          <Text as="span" color="soft">
+            fits: {f.sum}
+          </Text>
+        </Box>
+      ))}
+      <Tick label="I read it again: the plate says so" checked={asWritten} onChange={setAsWritten} />
+    </Section>
+  );
+}
+
 /** The motor's rating plate. */
 export function MotorForm({ motor, keep }: { motor: Motor | null; keep: (motor: Motor) => void }) {
   const [unit, setUnit] = useState<'kW' | 'hp'>(motor?.plate.power.unit ?? 'kW');
   const [connection, setConnection] = useState<'star' | 'delta'>(motor?.connection ?? 'star');
   const [photos, setPhotos] = useState<string[]>(motor?.photos ?? []);
   const [kept, setKept] = useState<string | null>(null);
-  const { register, control, handleSubmit, setError, formState } = useForm<PlateText>({
+  const [asWritten, setAsWritten] = useState(motor?.plate.asWritten ?? false);
+  const { register, control, handleSubmit, setError, setValue, formState } = useForm<PlateText>({
     defaultValues: asText(motor),
   });
   const text = useWatch({ control }) as PlateText;
@@ -135,10 +170,13 @@ export function MotorForm({ motor, keep }: { motor: Motor | null; keep: (motor: 
         if (!numberFrom(form[name])) setError(name, { message: 'Needed, above zero' });
       return;
     }
+    const wrong = isWrong(read);
+    if (wrong && !asWritten) return setKept('Not kept yet: the figures cannot be true together. See below.');
     keep({
-      plate: read,
+      plate: wrong ? { ...read, asWritten } : read,
       connection,
       photos,
+      ...(form.serial.trim() === '' ? {} : { serial: form.serial.trim() }),
       ...(form.insulationClass.trim() === '' ? {} : { insulationClass: form.insulationClass.trim() }),
     });
     setKept('Motor plate kept.');
@@ -164,6 +202,7 @@ export function MotorForm({ motor, keep }: { motor: Motor | null; keep: (motor: 
         {figure('serviceFactor', 'Service factor')}
         {figure('poles', 'Poles')}
         <Field label="Insulation class" maxLength={4} {...register('insulationClass')} />
+        <Field label="Motor serial number" maxLength={200} {...register('serial')} />
       </FieldGrid>
       <FieldGrid min="150px">
         <Choice
@@ -179,6 +218,19 @@ export function MotorForm({ motor, keep }: { motor: Motor | null; keep: (motor: 
         {figure('amps2', 'Other pair, amps', 'A')}
       </FieldGrid>
       {plate !== null && <Sums plate={plate} />}
+      {plate !== null && isWrong(plate) && (
+        <Asked
+          plate={plate}
+          asWritten={asWritten}
+          setAsWritten={setAsWritten}
+          take={({ power, amps, poles }) => {
+            setUnit(power.unit);
+            setValue('power', String(power.value));
+            setValue('amps', String(amps));
+            if (poles !== undefined) setValue('poles', String(poles));
+          }}
+        />
+      )}
       <Box mb="3">
         <Photos label="Motor plate" photos={photos} onChange={setPhotos} />
       </Box>

@@ -101,6 +101,8 @@ export function entryWords(entry: Entry): string {
         : `${entry.payload.number}: ${entry.payload.value} typed, ${entry.payload.reason}`;
     case 'commission.step':
       return `Run, ${entry.payload.step.replaceAll('-', ' ')}: ${entry.payload.outcome === 'ok' ? 'seen and right' : entry.payload.outcome === 'not-ok' ? 'not right' : 'not there'}${entry.payload.qualified === undefined ? '' : `, ${entry.payload.qualified}`}`;
+    case 'commission.power-off':
+      return 'Power goes: what is in the drive was kept';
     case 'startup.signed':
       return `Start-up sheet signed, ${entry.payload.entries} entries`;
     case 'note.added':

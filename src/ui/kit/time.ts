@@ -5,6 +5,10 @@ export const clockTime = (iso: string | number): string =>
 export const dateTime = (iso: string | number): string =>
   new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' }).format(new Date(iso));
 
+/** 4 December 2026. */
+export const day = (iso: string): string =>
+  new Intl.DateTimeFormat('en-GB', { dateStyle: 'long', timeZone: 'UTC' }).format(new Date(iso));
+
 /** 1 h 52, 12 min, 3 d 4 h. */
 export function span(minutes: number): string {
   const m = Math.max(0, Math.round(minutes));

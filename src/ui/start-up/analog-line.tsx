@@ -1,7 +1,8 @@
 import { Text } from '@chakra-ui/react';
-import { fivePoints, type Line } from '@/core/analog-scaling';
+import { fivePoints } from '@/core/analog-scaling';
 import type { Control } from '@/core/catalogue';
 import { potentiometers } from '@/core/preferred-values';
+import { lineOf } from '@/core/release';
 import type { Choices } from '@/core/settings';
 import { Section } from '../kit/face';
 import { PlainTable } from '../kit/plain-table';
@@ -20,9 +21,9 @@ export function AnalogLine({
   plate_Hz: number;
 }) {
   const input = control.analogInputs.find((a) => a.id === choices.speedFrom);
-  const signal = choices.signal;
-  if (input === undefined || signal === undefined) return null;
-  const line: Line = { signal, atLow: choices.minimum_Hz ?? 0, atHigh: choices.maximum_Hz ?? plate_Hz };
+  const line = lineOf(control, choices, plate_Hz);
+  if (input === undefined || line === null) return null;
+  const { signal } = line;
   const window = control.supply.potentiometer_ohm;
   const sold = window === undefined || signal !== '0-10V' ? [] : potentiometers(window[0], window[1]);
   return (

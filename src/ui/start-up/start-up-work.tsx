@@ -1,30 +1,25 @@
-import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import { ratingOf, type Control } from '@/core/catalogue';
-import { runState } from '@/core/commissioning';
-import { meaningOf } from '@/core/drive-words';
-import { holdsSignature, motorAgainst, type Payload } from '@/core/logbook';
+import { meaningOf, parameterFor, type Values } from '@/core/drive-words';
+import type { Payload } from '@/core/logbook';
 import type { Plate } from '@/core/plate';
-import { differing, sheetAgainst, startUpSheet, wantedOf, type SheetRow, type Typed } from '@/core/settings';
+import { lineOf, releaseOf } from '@/core/release';
 import type { FaceProps } from '../job/faces';
-import { SignButton } from '../job/sign-button';
-import { Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';
-import { KeptNote, Section } from '../kit/face';
+import { KeptNote } from '../kit/face';
 import { PanelSwitch } from '../kit/panel-switch';
-import { dateTime } from '../kit/time';
-import { ConfirmWrite } from '../trace/confirm-write';
 import { LinkBar } from '../trace/link-bar';
+import { useLive } from '../trace/use-live';
 import { useReadOut } from '../trace/use-read-out';
 import { useWrite, type WriteWish } from '../trace/use-write';
-import { AnalogLine } from './analog-line';
 import { ChoicesForm } from './choices-form';
-import { fitHere } from './fit-of';
+import type { Watched } from './evidence';
 import { PlacePanel } from './place-panel';
 import { Ramps } from './ramps';
-import { stepsFor } from './run-of';
 import { RunPanel } from './run-panel';
-import { SheetRows } from './sheet-rows';
+import { SheetPanel } from './sheet-panel';
+import { Signing } from './signing';
+import { AskToWrite, useWishes } from './wishes';
 
 type Panel = 'choices' | 'place' | 'sheet' | 'ramps' | 'run';
 const panels: readonly { id: Panel; name: string }[] = [
@@ -34,22 +29,21 @@ const panels: readonly { id: Panel; name: string }[] = [
   { id: 'ramps', name: 'Ramps' },
   { id: 'run', name: 'Commissioning run' },
 ];
-
-/**
- * What differs, as writes. What resets others is written alone, and the drive read again: the rest would be
- * compared with values that are gone.
- */
-function wishesFor(rows: readonly SheetRow[], control: Control, typed: Typed): WriteWish[] {
-  const all = rows.flatMap((row): WriteWish[] => {
-    const parameter = control.parameters.find((p) => p.number === row.number);
-    const to = wantedOf(row, typed);
-    return parameter === undefined || to === null || row.now === null
-      ? []
-      : [{ parameter, from: row.now, to, reason: 'start-up sheet', trial: false }];
-  });
-  const resetting = all.filter((w) => w.parameter.resets !== undefined);
-  return resetting.length > 0 ? resetting.slice(0, 1) : all;
+/** Asks for the write that keeps everything in memory; null where the type keeps it by itself, or was not read. */
+function saving(
+  control: Control,
+  values: Values,
+  ask: (wishes: readonly WriteWish[]) => void,
+): (() => void) | null {
+  const parameter = parameterFor(control, 'store.save');
+  const from = parameter === undefined ? undefined : values[parameter.number];
+  const to = parameter?.choices?.find((c) => c.means === 'now')?.value;
+  return parameter === undefined || from === undefined || to === undefined
+    ? null
+    : () => ask([{ parameter, from, to, reason: 'kept in memory', trial: false }]);
 }
+
+const nothing = (): void => undefined;
 
 /** The start-up sheet, against what is in the drive, until it is signed. */
 export function StartUpWork({
@@ -61,69 +55,36 @@ export function StartUpWork({
   plate,
   control,
 }: FaceProps & { drive: Payload<'identify.drive'>; plate: Plate; control: Control }) {
-  const { startUp, seen, registers, seq } = store.state;
-  const { chosen, typed, signed } = startUp;
+  const { state } = store;
+  const { startUp, seen, seq } = state;
+  const { chosen, signed } = startUp;
   const [panel, setPanel] = useState<Panel>(chosen === null ? 'choices' : 'sheet');
   const [target, setTarget] = useState<string | null>(null);
-  const [wishes, setWishes] = useState<readonly WriteWish[]>([]);
-  const [refusals, setRefusals] = useState(0);
   const [note, setNote] = useState<string | null>(null);
   const readOut = useReadOut(store, target, drive.typeId, setNote);
   const { writing, trouble, write } = useWrite(store, target, drive.typeId, setNote);
+  const wishes = useWishes(write);
   const rating = useMemo(() => ratingOf(drive, catalogue), [drive, catalogue]);
   const values = useMemo(() => seen?.values ?? {}, [seen]);
-  const sheet = useMemo(
-    () =>
-      chosen === null
-        ? null
-        : startUpSheet({ plate, control, rating, values, choices: chosen.choices, supply: chosen.supply }),
-    [plate, control, rating, values, chosen],
-  );
-  const steps = useMemo(
-    () => (chosen === null ? [] : stepsFor(control, values, chosen.choices)),
-    [control, values, chosen],
-  );
-  const results = startUp.run.map((r) => r.payload);
-  const left = runState(steps, results).open;
-  const fit = useMemo(
-    () =>
-      startUp.place === null || chosen === null
-        ? null
-        : fitHere(startUp.place, { drive, plate, control, supplyVolts: chosen.supply.volts }),
-    [startUp.place, chosen, drive, plate, control],
-  );
+  const release = useMemo(() => releaseOf(state, control, rating), [state, control, rating]);
+  const { live, trouble: silent } = useLive(panel === 'run' ? target : null, drive.typeId, nothing);
   const carrier = meaningOf(control, values, 'switching.frequency');
-  const held = holdsSignature(registers);
-  const against =
-    sheet === null
-      ? []
-      : [
-          ...sheetAgainst(sheet, typed, control, values),
-          ...motorAgainst(startUp),
-          ...(fit?.findings.filter((f) => f.severity === 'wrong').map((f) => f.text) ?? []),
-          ...(held === null ? [] : [held]),
-          ...(left.length === 0
-            ? []
-            : [
-                `${left.length} steps of the commissioning run are open: ${left
-                  .slice(0, 3)
-                  .map((s) => s.title)
-                  .join(', ')}${left.length > 3 ? ' …' : ''}.`,
-              ]),
-        ];
-  const toWrite = sheet === null ? [] : wishesFor(differing(sheet, typed), control, typed);
-  /** One after the other; the first that is not taken stops it. */
-  const writeAll = async ([first, ...others]: readonly WriteWish[]): Promise<void> => {
-    if (first === undefined) return setWishes([]);
-    if (!(await write(first))) {
-      setWishes([first, ...others]);
-      return setRefusals((n) => n + 1);
-    }
-    await writeAll(others);
+  const watched: Watched = {
+    live,
+    control,
+    values,
+    line: release === null ? null : lineOf(control, release.choices, plate.hz),
+    lost: release?.lost ?? null,
+    away: startUp.cycle !== null && startUp.cycle.after === null,
+    save: target === null ? null : saving(control, values, wishes.ask),
+    powerOff: () => store.record('commission.power-off', {}),
+    read: () => void readOut.read(),
+    reading: readOut.reading,
+    silent,
   };
   return (
     <>
-      {sheet?.findings
+      {release?.sheet.findings
         .filter((f) => f.severity === 'wrong')
         .map((f) => (
           <Caution key={f.code} grave title="Wrong.">
@@ -148,83 +109,46 @@ export function StartUpWork({
           }}
         />
       )}
-      {panel === 'sheet' && sheet !== null && (
+      {(panel === 'sheet' || panel === 'run') && drive.typeId !== null && (
         <>
-          {drive.typeId !== null && (
-            <LinkBar
-              typeId={drive.typeId}
-              target={target}
-              take={setTarget}
-              reading={readOut.reading}
-              read={() => void readOut.read()}
-              trouble={readOut.trouble ?? trouble}
-            />
-          )}
+          <LinkBar
+            typeId={drive.typeId}
+            target={target}
+            take={setTarget}
+            reading={readOut.reading}
+            read={() => void readOut.read()}
+            trouble={readOut.trouble ?? trouble ?? silent}
+          />
           <KeptNote text={note} />
-          {wishes.length > 0 && (
-            <ConfirmWrite
-              key={`${wishes.map((w) => `${w.parameter.number} ${w.to}`).join()} ${refusals}`}
-              wishes={wishes}
-              writing={writing}
-              cancel={() => setWishes([])}
-              go={() => void writeAll(wishes)}
-            />
-          )}
-          {target !== null && wishes.length === 0 && toWrite.length > 1 && (
-            <Secondary mb="3" onClick={() => setWishes(toWrite)}>
-              Write all {toWrite.length} that differ
-            </Secondary>
-          )}
-          <SheetRows
-            rows={sheet.rows}
+          <AskToWrite {...wishes} writing={writing} />
+        </>
+      )}
+      {panel === 'sheet' && release !== null && (
+        <>
+          <SheetPanel
+            store={store}
             control={control}
-            typed={typed}
-            setValue={(number, value, reason) => store.record('startup.value', { number, value, reason })}
-            write={
-              target === null
-                ? null
-                : (parameter, from, to) =>
-                    setWishes([{ parameter, from, to, reason: 'start-up sheet', trial: false }])
+            plate={plate}
+            release={release}
+            linked={target !== null}
+            wishes={wishes}
+          />
+          <Signing
+            jobId={jobId}
+            person={person}
+            matters={release.matters}
+            signed={signed}
+            waiting={store.unsent.size > 0}
+            readBack={seen !== null}
+            sign={(mayRun) =>
+              store.record('startup.signed', {
+                seq,
+                entries: release.sheet.rows.length,
+                against: [],
+                ...(mayRun === null ? {} : { mayRun }),
+              })
             }
           />
-          {chosen !== null && <AnalogLine control={control} choices={chosen.choices} plate_Hz={plate.hz} />}
-          <Section title="Signing">
-            {against.map((line) => (
-              <Text key={line} color="failed" fontWeight="500" mb="1">
-                {line}
-              </Text>
-            ))}
-            {seen === null && (
-              <Text mb="2">
-                Nothing was read back: read out over the link, or the sheet says that it was entered by hand.
-              </Text>
-            )}
-            {signed === null ? (
-              <SignButton
-                person={person}
-                waiting={store.unsent.size > 0}
-                held={against.length > 0}
-                sign={() => store.record('startup.signed', { seq, entries: sheet.rows.length, against: [] })}
-              />
-            ) : (
-              <Text mb="2">
-                Signed by {signed.by.name}, {dateTime(signed.receivedAt ?? signed.at)}. A change takes the
-                signature off.
-              </Text>
-            )}
-            <Box display="flex" gap="2" flexWrap="wrap" mt="3">
-              <Secondary asChild>
-                <a href={`/api/v1/jobs/${jobId}/start-up?form=pdf`} download>
-                  PDF
-                </a>
-              </Secondary>
-              <Secondary asChild>
-                <a href={`/api/v1/jobs/${jobId}/start-up?form=csv`} download>
-                  CSV
-                </a>
-              </Secondary>
-            </Box>
-          </Section>
         </>
       )}
       {panel === 'place' && (
@@ -235,20 +159,21 @@ export function StartUpWork({
           control={control}
           ratedAmps={drive.ratedAmps}
           carrier_kHz={typeof carrier === 'number' ? carrier : 4}
-          fit={fit}
+          fit={release?.fit ?? null}
           keep={(place) => store.record('startup.place', place)}
         />
       )}
-      {panel === 'run' && chosen !== null && (
+      {panel === 'run' && release !== null && (
         <RunPanel
-          steps={steps}
-          results={results}
+          steps={release.steps}
+          results={startUp.run.map((r) => r.payload)}
           plate_A={plate.amps}
+          watched={watched}
           keep={(result) => store.record('commission.step', result)}
         />
       )}
-      {panel === 'ramps' && chosen !== null && (
-        <Ramps plate={plate} rating={rating} drive={drive} catalogue={catalogue} choices={chosen.choices} />
+      {panel === 'ramps' && release !== null && (
+        <Ramps plate={plate} rating={rating} drive={drive} catalogue={catalogue} choices={release.choices} />
       )}
     </>
   );

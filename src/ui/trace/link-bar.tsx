@@ -84,7 +84,7 @@ export function LinkBar({
         )}
       </Box>
       <Text mt="2" fontSize="0.94rem" color="soft">
-        Reading only: nothing is written, nothing is started.
+        Looking and reading: nothing is written, nothing is started.
       </Text>
       {found !== null && found.length === 0 && (
         <Text mt="2">No address is listed: the shop lead adds one in the settings.</Text>

@@ -1,4 +1,4 @@
-import { shownAs } from '@/core/drive-words';
+import { isCommand, shownAs } from '@/core/drive-words';
 import { useState } from 'react';
 import type { Parameter } from '@/core/catalogue';
 import type { Payload } from '@/core/logbook';
@@ -75,9 +75,12 @@ export function useWrite(
       const body = answer === null ? {} : ((await answer.json().catch(() => ({}))) as Answer);
       if (body.found === undefined) return failed(body.error ?? unknown, body.certain === true);
       store.record('drive.write-done', { asked: id, found: body.found });
-      const took = Math.abs(body.found - to) < parameter.scale / 2;
+      const command = isCommand(parameter);
+      const took = command || Math.abs(body.found - to) < parameter.scale / 2;
       say(
-        took
+        command
+          ? `${number} ${name} was told: ${shownAs(parameter, to)}.`
+          : took
           ? [
               `${number} ${name} is ${shownAs(parameter, body.found)}, read back.`,
               ...(body.kept === false

@@ -22,13 +22,17 @@ const overPercent = (context: Context, floor: number): Outcome => {
         remedy: `An external overload relay or thermistor, or a smaller drive. The smallest motor it can protect draws ${((floor / 100) * rating.ratedAmps).toFixed(1)} A.`,
         sum,
       }
-    : { value: Math.floor(exact + 1e-9), sum: `${sum}, rounded down`, warnings: serviceFactor(context) };
+    : { value: Math.floor(exact + 1e-9), sum: `${sum}, rounded down`, warnings: overloadWarnings(context) };
 };
 
-const serviceFactor = ({ plate }: Context): string[] =>
-  plate.serviceFactor !== undefined && plate.serviceFactor > 1
+const overloadWarnings = ({ plate, motors }: Context): string[] => [
+  ...(plate.serviceFactor !== undefined && plate.serviceFactor > 1
     ? ['The service factor is no reason to raise it.']
-    : [];
+    : []),
+  ...(motors > 1
+    ? [`The drive sees the sum of ${motors} motors: an overload relay for each protects them.`]
+    : []),
+];
 
 export const limitRules = (percentFloor: number): readonly Rule[] => [
   {
@@ -42,7 +46,7 @@ export const limitRules = (percentFloor: number): readonly Rule[] => [
       const sum = `${plate.amps} A of a ${rating.ratedAmps} A drive`;
       return plate.amps > rating.ratedAmps
         ? { refused: 'The motor asks for more than the drive can give.', remedy: 'A larger drive.', sum }
-        : { value: plate.amps, sum, warnings: serviceFactor(context) };
+        : { value: plate.amps, sum, warnings: overloadWarnings(context) };
     },
   },
   {

@@ -28,7 +28,10 @@ export const motorRules: readonly Rule[] = [
     value: plate.volts,
     sum: `${plate.volts} V`,
   })),
-  fromPlate('motor.current', 'Motor current', ({ plate }) => ({ value: plate.amps, sum: `${plate.amps} A` })),
+  fromPlate('motor.current', 'Motor current', ({ plate, motors }) => ({
+    value: plate.amps,
+    sum: motors > 1 ? `${motors} motors of ${plate.amps / motors} A` : `${plate.amps} A`,
+  })),
   fromPlate('motor.frequency', 'Base frequency', ({ plate }) => ({ value: plate.hz, sum: `${plate.hz} Hz` })),
   fromPlate('motor.speed', 'Motor speed', ({ plate, sums }) => ({
     value: plate.rpm,
@@ -43,23 +46,27 @@ export const motorRules: readonly Rule[] = [
       ? null
       : { value: plate.cosPhi, sum: `power factor ${plate.cosPhi} on the plate; it is not the efficiency` },
   ),
-  chosen('control.mode', 'Control mode', ({ choices, sums }) => ({
+  chosen('control.mode', 'Control mode', ({ choices, sums, motors }) => ({
     value:
-      sums.slip === 0
-        ? ['permanent-magnet']
-        : choices.encoder
-          ? ['vector-encoder', 'vector', 'v-hz']
-          : isVariableTorque(choices.load)
-            ? ['v-hz']
-            : ['vector', 'v-hz'],
+      motors > 1
+        ? ['v-hz']
+        : sums.slip === 0
+          ? ['permanent-magnet']
+          : choices.encoder
+            ? ['vector-encoder', 'vector', 'v-hz']
+            : isVariableTorque(choices.load)
+              ? ['v-hz']
+              : ['vector', 'v-hz'],
     sum:
-      sums.slip === 0
-        ? 'no slip on the plate: a permanent-magnet or reluctance motor'
-        : choices.encoder
-          ? 'an encoder is fitted'
-          : isVariableTorque(choices.load)
-            ? 'a fan or centrifugal pump asks for no more'
-            : 'torque from standstill; it needs an identification',
+      motors > 1
+        ? 'several motors: a model of one fits none of them'
+        : sums.slip === 0
+          ? 'no slip on the plate: a permanent-magnet or reluctance motor'
+          : choices.encoder
+            ? 'an encoder is fitted'
+            : isVariableTorque(choices.load)
+              ? 'a fan or centrifugal pump asks for no more'
+              : 'torque from standstill; it needs an identification',
     ...(sums.slip === 0 ? { warnings: ['Ask what motor it is before anything is started.'] } : {}),
   })),
   chosen('control.torque-curve', 'Load kind', ({ choices: { load } }) => ({
@@ -70,8 +77,8 @@ export const motorRules: readonly Rule[] = [
     value: encoder ? 'encoder' : 'none',
     sum: encoder ? 'fitted' : 'none fitted: asked for, the unit trips on encoder loss',
   })),
-  chosen('motor.ident', 'Identification', ({ choices, sums }) => {
-    if (isVariableTorque(choices.load) || sums.slip === 0) return null;
+  chosen('motor.ident', 'Identification', ({ choices, sums, motors }) => {
+    if (isVariableTorque(choices.load) || sums.slip === 0 || motors > 1) return null;
     const rotating = !choices.coupled && !isLifting(choices.load);
     return {
       value: rotating ? ['rotating', 'standstill'] : ['standstill'],

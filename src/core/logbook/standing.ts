@@ -1,0 +1,42 @@
+import type { Matter } from './matter';
+import { openJumpers, openTrials, type Registers } from './registers';
+import { motorAgainst, type StartUpState } from './start-up';
+import { neverJumpered, testOnly } from './vocabulary';
+
+/** What stands against a start-up by the logbook alone; what the type of the drive tells, comes on top. */
+export function standing({
+  registers,
+  questions,
+  startUp,
+}: {
+  registers: Registers;
+  questions: readonly { id: string; text: string; answer: string | null }[];
+  startUp: StartUpState;
+}): Matter[] {
+  return [
+    ...motorAgainst(startUp).map((text): Matter => ({ id: `motor:${text}`, text, mayWait: false })),
+    ...openJumpers(registers).map((j): Matter => {
+      const safety = neverJumpered.includes(j.guards);
+      return {
+        id: `jumper:${j.id}`,
+        text: `A temporary jumper is in: ${j.where}, for ${j.reason}, out by ${j.removeBy}.${safety ? ' It bypasses a safety function.' : ''}`,
+        mayWait: !safety,
+      };
+    }),
+    ...openTrials(registers).map((w): Matter => ({
+      id: `trial:${w.id}`,
+      text: `A trial value is in the drive: ${w.number} ${w.name} ${w.shownTo}, was ${w.shownFrom}.`,
+      mayWait: true,
+    })),
+    ...Object.entries(startUp.typed)
+      .filter(([, { reason }]) => reason === testOnly)
+      .map(([number]): Matter => ({
+        id: `test:${number}`,
+        text: `A value for the test only: ${number}.`,
+        mayWait: true,
+      })),
+    ...questions
+      .filter((q) => q.answer === null)
+      .map((q): Matter => ({ id: `question:${q.id}`, text: `An open question: ${q.text}`, mayWait: true })),
+  ];
+}
