@@ -321,9 +321,7 @@ test('a pump may run until a day with what is open and named, never with a guard
   await signing(page).click();
   await expect(page.getByText(/agreed with harbour master/)).toBeVisible();
   await visit(page, '/');
-  await expect(page.locator(`a[href="/jobs/${job}"]`)).toContainText(
-    'runs with 1 open matter until',
-  );
+  await expect(page.locator(`a[href="/jobs/${job}"]`)).toContainText('runs with 1 open matter until');
 
   const bridged = entry(job, 'jumper.set', {
     form: 'jumper',
@@ -380,9 +378,43 @@ test('ramps are drawn and follow the handle; a short one trips', async ({ page }
   const handle = page.getByRole('slider', { name: 'Deceleration' });
   await handle.fill('1');
   await expect(said).toContainText('trips on over');
+  // The grip in the chart is the same ramp.
+  const grip = page.getByRole('slider', { name: 'stands' });
+  await grip.focus();
+  for (let i = 0; i < 3; i += 1) await grip.press('PageUp');
+  await expect(handle).toHaveValue('4');
+  const from = await grip.boundingBox();
+  if (from === null) throw new Error('no grip');
+  await page.mouse.move(from.x + from.width / 2, from.y + from.height - 8);
+  await page.mouse.down();
+  await page.mouse.move(from.x + from.width / 2 - 60, from.y + from.height - 8, { steps: 4 });
+  await page.mouse.up();
+  expect(Number(await handle.inputValue())).toBeLessThan(3.5);
+  await handle.fill('1');
   await page.getByRole('slider', { name: 'Acceleration' }).evaluate((el) => el.scrollIntoView());
   await picture(page, 'ramps');
   await handle.focus();
   for (let i = 0; i < 3; i += 1) await handle.press('PageUp');
   await expect(page.getByRole('img', { name: /Shaft, Motor torque/ })).toBeVisible();
+});
+
+test('a load that hangs is drawn both ways; a resistor below the chopper’s least is refused', async ({
+  page,
+}) => {
+  const job = await jobWith(page, winch, 'A hoist to lower', winchPlate);
+  await visit(page, `/jobs/${job}/settings`);
+  await page.getByRole('combobox', { name: 'Load' }).selectOption({ label: 'hoist' });
+  await page.getByRole('checkbox', { name: 'A brake resistor is fitted' }).check();
+  await page.getByRole('button', { name: 'Make the sheet' }).click();
+  await panel(page, 'Ramps');
+  const said = page.getByRole('status').filter({ hasText: 'Shortest safe acceleration' });
+  await expect(said).toContainText('without a trip');
+  await page.getByRole('radio', { name: 'lowered' }).check();
+  await page.getByRole('textbox', { name: 'Brake resistor' }).fill('400');
+  await expect(said).toContainText('trips on overvoltage');
+  await page.getByRole('textbox', { name: 'Brake resistor' }).fill('12');
+  await expect(said).toContainText('below the chopper’s least of 20 Ω');
+  await page.getByRole('textbox', { name: 'Brake resistor' }).fill('40');
+  await expect(said).toContainText('without a trip');
+  await expect(said).toContainText('a stop every 60 s');
 });

@@ -22,6 +22,8 @@ export interface BrakeNeed {
   energy_J: number;
   /** Over a cycle of stops. */
   average_W: number;
+  /** Share of the cycle in which something comes back. */
+  duty: number;
   /** Most ohms that still take the peak at the chopper's voltage; null where nothing comes back. */
   most_ohm: number | null;
   /** Of a hanging load: what comes back all the way while it is lowered at full speed, W. */
@@ -41,7 +43,9 @@ export interface RampAnswer {
 /** What a resistor must bear for this stop. @param cycle_s time from stop to stop */
 export function brakeNeed(given: RampCase, { brake }: Run, chopper_V: number, cycle_s: number): BrakeNeed {
   const lowering_W =
-    given.load.curve === 'hoisting' ? given.load.torque_Nm * speedOf(given, given.ramp.to_Hz) : null;
+    given.load.curve === 'hoisting'
+      ? Math.abs(given.load.torque_Nm) * speedOf(given, given.ramp.to_Hz)
+      : null;
   const { energy_J } = brake;
   const peak_W = Math.max(brake.peak_W, lowering_W ?? 0);
   const most_ohm = peak_W > 0 ? chopper_V ** 2 / peak_W : null;
@@ -49,6 +53,7 @@ export function brakeNeed(given: RampCase, { brake }: Run, chopper_V: number, cy
     peak_W,
     energy_J,
     average_W: energy_J / cycle_s,
+    duty: Math.min(1, brake.time_s / cycle_s),
     most_ohm,
     lowering_W,
     sum:

@@ -17,7 +17,7 @@ export interface MachineWords {
   supply_V: number;
   capacitance_F: number;
   curve: LoadCurve;
-  /** Load at rated speed, as a share of the motor's torque. */
+  /** Load at rated speed, as a share of the motor's torque; negative for one that is lowered. */
   loadShare: number;
   inertia: InertiaKnown;
   /** Current limit as a share of the motor's current. */
@@ -45,7 +45,10 @@ function totalInertia(own: number, torque_Nm: number, rpm: number, known: Inerti
     case 'figure':
       return Math.max(own, known.kgm2);
     case 'coast-down':
-      return Math.max(own, inertiaFromCoastDown(Math.max(torque_Nm, leastTorque_Nm), known.seconds, rpm));
+      return Math.max(
+        own,
+        inertiaFromCoastDown(Math.max(Math.abs(torque_Nm), leastTorque_Nm), known.seconds, rpm),
+      );
   }
 }
 

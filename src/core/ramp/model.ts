@@ -10,7 +10,7 @@ export interface RampCase {
     inertia_kgm2: number;
   };
   load: {
-    /** At rated speed. Hoisting: the torque of the hanging load, which drives while lowering. */
+    /** At rated speed. Hoisting: the torque of the hanging load; negative while it is lowered, it drives then. */
     torque_Nm: number;
     curve: LoadCurve;
     inertia_kgm2: number;

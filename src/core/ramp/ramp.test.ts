@@ -125,6 +125,20 @@ describe('stopping', () => {
     expect(rampAnswer(base).brake.lowering_W).toBeNull();
   });
 
+  it('a load that is lowered fills the bank before it is stopped, and a resistor carries it', () => {
+    const lowered = on({ load: { curve: 'hoisting', torque_Nm: -20, inertia_kgm2: 0.02 } });
+    expect(simulate(lowered).trip).toMatchObject({ why: 'overvoltage', while: 'up' });
+    expect(rampAnswer(lowered).shortestDown.seconds).toBeNull();
+    const braked = on({ ...lowered, drive: { chopper: { above_V: 780, ohm: 60 } } });
+    const { run, brake } = rampAnswer(braked, { cycle_s: 60 });
+    expect(run.trip).toBeNull();
+    // Without losses all of it comes back: its torque times the angle of both ramps and the second between.
+    const turned_rad = omega * (5 / 2 + 1 + 5 / 2);
+    expect(brake.energy_J / (20 * turned_rad)).toBeCloseTo(1, 1);
+    expect(run.samples.at(-1)?.back_J).toBeCloseTo(brake.energy_J, -2);
+    expect(brake.duty).toBeGreaterThan(0.05);
+  });
+
   it('a pump that brakes itself gives nothing back', () => {
     const pump = on({ load: { curve: 'square', torque_Nm: 34, inertia_kgm2: 0.01 }, ramp: { down_s: 10 } });
     expect(rampAnswer(pump).brake.energy_J).toBeLessThan(50);

@@ -35,8 +35,8 @@ export function shortestUp(given: RampCase): Shortest {
 
 /** Shortest deceleration that neither torque limit nor bus forbids, found by trying. */
 export function shortestDown(given: RampCase): Shortest {
-  const stops = (down_s: number): boolean =>
-    simulate({
+  const stops = (down_s: number): boolean => {
+    const { trip } = simulate({
       ...given,
       drive: { ...given.drive, regulated: false },
       // The way up is not the question: gentle, and from there down.
@@ -46,7 +46,10 @@ export function shortestDown(given: RampCase): Shortest {
         hold_s: 0,
         down_s,
       },
-    }).trip?.while !== 'down';
+    });
+    // A load that is lowered fills the bank before it is stopped: then no ramp helps.
+    return trip === null || (trip.while === 'up' && trip.why === 'overcurrent');
+  };
   if (!stops(longest_s)) return { seconds: null, sum: 'no ramp is long enough: it needs a brake resistor' };
   let low = 0.01;
   let high = longest_s;

@@ -8,6 +8,8 @@ export interface Sample {
   current: number;
   busVolts: number;
   brake_W: number;
+  /** Energy that came back to the bus so far, J. */
+  back_J: number;
 }
 
 export interface Trip {
@@ -23,7 +25,8 @@ export interface Run {
   /** When it stood again, s; null where it tripped or did not get there. */
   stoodAt_s: number | null;
   reachedAt_s: number | null;
-  brake: { peak_W: number; energy_J: number };
+  /** What came back: at most, in all, and for how long. */
+  brake: { peak_W: number; energy_J: number; time_s: number };
 }
 
 /** A regulated drive keeps its bus below this share of the trip. */
@@ -143,7 +146,7 @@ export function simulate(given: RampCase): Run {
   const { dt, top } = bounds;
   const every = Math.max(1, Math.floor(steps / kept));
   const samples: Sample[] = [];
-  const brake = { peak_W: 0, energy_J: 0 };
+  const brake = { peak_W: 0, energy_J: 0, time_s: 0 };
   let state: State = { omega: 0, energy_J: bounds.floor_J, upTime: 0, downTime: 0 };
   let reachedAt_s: number | null = null;
   for (let i = 0; i <= steps * patience; i += 1) {
@@ -153,6 +156,7 @@ export function simulate(given: RampCase): Run {
     const step = advance(given, bounds, state, busVolts, up);
     state = step.next;
     brake.energy_J += step.back_W * dt;
+    brake.time_s += step.back_W > 0 ? dt : 0;
     brake.peak_W = Math.max(brake.peak_W, step.back_W);
     const current = currentShare(step.torque_Nm / motor.torque_Nm);
     if (i % every === 0)
@@ -163,6 +167,7 @@ export function simulate(given: RampCase): Run {
         current,
         busVolts,
         brake_W: step.chopped_W,
+        back_J: brake.energy_J,
       });
     const why =
       step.short && !drive.regulated ? 'overcurrent' : busVolts > drive.tripVolts ? 'overvoltage' : null;

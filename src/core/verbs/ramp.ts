@@ -50,6 +50,7 @@ const output = z.strictObject({
     peak_W: z.number(),
     energy_J: z.number(),
     average_W: z.number(),
+    duty: z.number(),
     most_ohm: z.number().nullable(),
     lowering_W: z.number().nullable(),
     sum: z.string(),
@@ -64,6 +65,7 @@ const output = z.strictObject({
         current: z.number(),
         busVolts: z.number(),
         brake_W: z.number(),
+        back_J: z.number(),
       }),
     )
     .optional(),

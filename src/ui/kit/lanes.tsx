@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { bisector, curveStepAfter, extent, line, scaleLinear } from 'd3';
 import { useState } from 'react';
+import { LaneHandle, type Handle } from './lane-handle';
 import { PlainTable } from './plain-table';
 import { Why } from './why';
 
@@ -58,6 +59,7 @@ export function Lanes<S extends { at_s: number }>({
   samples,
   series,
   marks = [],
+  handles = [],
 }: {
   /** What the chart is called to those who listen. */
   name: string;
@@ -65,11 +67,17 @@ export function Lanes<S extends { at_s: number }>({
   series: readonly Lane<S>[];
   /** Moments with a name. */
   marks?: readonly { at_s: number; name: string }[];
+  /** Moments that can be moved. */
+  handles?: readonly Handle[];
 }) {
   const [hover, setHover] = useState<number | null>(null);
+  const [held_s, setHeld_s] = useState<number | null>(null);
   const first = samples[0]?.at_s ?? 0;
-  const last = samples[samples.length - 1]?.at_s ?? 1;
-  const height = series.length * lane + inset.bottom;
+  const ends = samples[samples.length - 1]?.at_s ?? 1;
+  // While a handle is held the axis stays where it is.
+  const last = held_s ?? Math.max(ends, ...handles.map((h) => h.at_s * 1.04));
+  const grips = handles.length > 0 ? 40 : 0;
+  const height = series.length * lane + grips + inset.bottom;
   const x = scaleLinear([first, Math.max(last, first + 10)], [inset.left, width - inset.right]);
   const nearest = bisector((s: S) => s.at_s).center;
   const shown = hover === null ? samples[samples.length - 1] : samples[hover];
@@ -163,6 +171,15 @@ export function Lanes<S extends { at_s: number }>({
                 {m.name}
               </text>
             </g>
+          ))}
+          {handles.map((h) => (
+            <LaneHandle
+              key={h.name}
+              handle={h}
+              x={x}
+              bottom={height - inset.bottom}
+              holding={(held) => setHeld_s(held ? last : null)}
+            />
           ))}
           {shown !== undefined && hover !== null && (
             <line

@@ -1,17 +1,15 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { modelOf, type DriveType } from '@/core/catalogue';
-import type { Rating } from '@/core/drive-words';
+import { modelOf, type Control, type DriveType } from '@/core/catalogue';
+import { limitsOf, parameterFor, type Rating } from '@/core/drive-words';
 import type { Payload } from '@/core/logbook';
 import { written } from '@/core/figures';
 import type { Plate } from '@/core/plate';
-import { notAbove } from '@/core/preferred-values';
 import {
   chopShare,
   inertiaOf,
   machineCase,
   tripShare,
-  type BrakeNeed,
   type InertiaKnown,
   type LoadCurve,
   type RampCase,
@@ -23,6 +21,7 @@ import { Choice, Figure, Select } from '../kit/field';
 import { Lanes, type Lane } from '../kit/lanes';
 import { numberFrom } from '../kit/number-from';
 import { Why } from '../kit/why';
+import { BrakeWords } from './brake-words';
 import { useRamp } from './use-ramp';
 
 const curveOf = (load: LoadKind): LoadCurve =>
@@ -51,6 +50,7 @@ const lanes = (given: RampCase): Lane<Point>[] => [
     limit: { value: given.drive.limit * given.motor.torque_Nm, name: 'current limit' },
   },
   { id: 'current', name: 'Current, of the plate', unit: '%', of: (s) => 100 * s.current },
+  { id: 'back', name: 'Energy given back', unit: 'kJ', of: (s) => s.back_J / 1000 },
   {
     id: 'bus',
     name: 'Bus',
@@ -60,21 +60,25 @@ const lanes = (given: RampCase): Lane<Point>[] => [
   },
 ];
 
-/** A handle for a ramp: dragged, or by the arrow keys. */
-function Handle({ label, value, set }: { label: string; value: number; set: (seconds: number) => void }) {
+const range_s = { min: 0.2, max: 40 };
+const within = (seconds: number): number =>
+  Number(Math.min(range_s.max, Math.max(range_s.min, seconds)).toFixed(1));
+const inSeconds = (value: number): string => `${value.toFixed(1)} s`;
+
+/** A time that is set by a slide. */
+function Slide({ label, value, set }: { label: string; value: number; set: (seconds: number) => void }) {
   return (
     <Box as="label" display="block">
       <Text as="span" fontFamily="heading" fontWeight="500">
         {label}
       </Text>
       <Text as="span" fontFamily="mono" fontSize="1.5rem" ml="3">
-        {value.toFixed(1)} s
+        {inSeconds(value)}
       </Text>
       <Box asChild width="100%" height="48px" css={{ accentColor: 'var(--chakra-colors-ink)' }}>
         <input
           type="range"
-          min={0.2}
-          max={40}
+          {...range_s}
           step={0.1}
           value={value}
           aria-label={label}
@@ -82,30 +86,6 @@ function Handle({ label, value, set }: { label: string; value: number; set: (sec
         />
       </Box>
     </Box>
-  );
-}
-
-/** What a brake resistor must bear, and what is sold for it. */
-function BrakeWords({ brake }: { brake: BrakeNeed }) {
-  const { peak_W, average_W, energy_J, most_ohm, lowering_W } = brake;
-  const sold = most_ohm === null ? null : notAbove('E12', most_ohm);
-  return (
-    <>
-      {lowering_W !== null && (
-        <Text fontWeight="500">
-          Lowering gives {written(lowering_W / 1000)} kW back all the way down: a brake resistor for that, and
-          a brake that is proven to close.
-        </Text>
-      )}
-      {energy_J > 1 && most_ohm !== null && (
-        <Text>
-          A brake resistor would take {written(peak_W / 1000)} kW at the peak and {written(average_W)} W on
-          average with a stop a minute: at most {written(most_ohm)} Ω
-          {sold === null ? '' : `, ${sold} Ω as they are sold`}, never below the chopper&rsquo;s least. Its
-          thermal switch drops the line contactor.
-        </Text>
-      )}
-    </>
   );
 }
 
@@ -128,12 +108,14 @@ export function Ramps({
   rating,
   drive,
   catalogue,
+  control,
   choices,
 }: {
   plate: Plate;
   rating: Rating;
   drive: Payload<'identify.drive'>;
   catalogue: readonly DriveType[];
+  control: Pick<Control, 'parameters'>;
   choices: Choices;
 }) {
   const [up, setUp] = useState(choices.up_s ?? 6);
@@ -145,12 +127,18 @@ export function Ramps({
   const [coast, setCoast] = useState('');
   const [ohm, setOhm] = useState('60');
   const [rounding, setRounding] = useState('0');
+  const [cycle, setCycle] = useState('60');
+  const [way, setWay] = useState<'up' | 'down'>('up');
+  const cycle_s = numberFrom(cycle) ?? 60;
+  const resistor = parameterFor(control, 'brake.resistance');
+  const least_ohm = resistor === undefined ? null : limitsOf(resistor, rating).min;
+  const lowered = curve === 'hoisting' && way === 'down';
   const given = machineCase({
     plate,
     supply_V: rating.supply_V,
     capacitance_F: (modelOf(drive, catalogue)?.capacitance_uF ?? 100 * rating.power_kW) * 1e-6,
     curve,
-    loadShare: (numberFrom(load) ?? 0) / 100,
+    loadShare: ((lowered ? -1 : 1) * (numberFrom(load) ?? 0)) / 100,
     inertia: inertiaKnown(known, numberFrom(inertia), numberFrom(coast), choices.load),
     limit: choices.load === 'fan-or-pump' ? 1.1 : 1.5,
     brake_ohm: choices.brakeResistor ? (numberFrom(ohm) ?? 60) : null,
@@ -158,7 +146,7 @@ export function Ramps({
     down_s: down,
     rounding: (numberFrom(rounding) ?? 0) / 100,
   });
-  const { answer, failed } = useRamp(given, 60);
+  const { answer, failed } = useRamp(given, cycle_s);
   const points: Point[] = answer?.run.samples.map((s) => ({ ...s, at_s: s.t })) ?? [];
   const trip = answer?.run.trip ?? null;
   const shortest = (s: { seconds: number | null } | undefined): string =>
@@ -179,8 +167,21 @@ export function Ramps({
         />
         <Figure label="At full speed, of the plate" unit="%" text={load} set={setLoad} />
         <Figure label="S-rounding" unit="%" text={rounding} set={setRounding} />
+        <Figure label="A stop every" unit="s" text={cycle} set={setCycle} />
         {choices.brakeResistor && <Figure label="Brake resistor" unit="Ω" text={ohm} set={setOhm} />}
       </FieldGrid>
+      {curve === 'hoisting' && (
+        <Choice
+          label="Drawn while it is"
+          value={way}
+          onChange={setWay}
+          options={[
+            { value: 'up', label: 'lifted' },
+            { value: 'down', label: 'lowered' },
+          ]}
+        />
+      )}
+      <Box height="3" />
       <Choice
         label="Inertia"
         value={known}
@@ -197,8 +198,8 @@ export function Ramps({
         )}
         {known === 'coast' && <Figure label="From full speed to rest" unit="s" text={coast} set={setCoast} />}
       </FieldGrid>
-      <Handle label="Acceleration" value={up} set={setUp} />
-      <Handle label="Deceleration" value={down} set={setDown} />
+      <Slide label="Acceleration" value={up} set={setUp} />
+      <Slide label="Deceleration" value={down} set={setDown} />
       {failed && (
         <Text role="alert" color="failed">
           The curves could not be computed on this device.
@@ -216,7 +217,14 @@ export function Ramps({
           Shortest safe acceleration {shortest(answer?.shortestUp)}, deceleration{' '}
           {shortest(answer?.shortestDown)}.
         </Text>
-        {answer !== null && <BrakeWords brake={answer.brake} />}
+        {answer !== null && (
+          <BrakeWords
+            brake={answer.brake}
+            cycle_s={cycle_s}
+            least_ohm={least_ohm}
+            fitted_ohm={choices.brakeResistor ? numberFrom(ohm) : null}
+          />
+        )}
         {answer !== null && (
           <Why>
             {answer.shortestUp.sum}. {answer.shortestDown.sum}. {answer.brake.sum}. Inertia{' '}
@@ -231,6 +239,15 @@ export function Ramps({
           samples={points}
           series={lanes(given)}
           marks={trip === null ? [] : [{ at_s: trip.t, name: 'trips' }]}
+          handles={[
+            { name: 'at speed', at_s: up, shown: inSeconds(up), move: (at) => setUp(within(at)) },
+            {
+              name: 'stands',
+              at_s: up + given.ramp.hold_s + down,
+              shown: inSeconds(down),
+              move: (at) => setDown(within(at - up - given.ramp.hold_s)),
+            },
+          ]}
         />
       )}
     </Section>

@@ -173,7 +173,14 @@ export function StartUpWork({
         />
       )}
       {panel === 'ramps' && release !== null && (
-        <Ramps plate={plate} rating={rating} drive={drive} catalogue={catalogue} choices={release.choices} />
+        <Ramps
+          plate={plate}
+          rating={rating}
+          drive={drive}
+          catalogue={catalogue}
+          control={control}
+          choices={release.choices}
+        />
       )}
     </>
   );

@@ -81,15 +81,15 @@ export function useWrite(
         command
           ? `${number} ${name} was told: ${shownAs(parameter, to)}.`
           : took
-          ? [
-              `${number} ${name} is ${shownAs(parameter, body.found)}, read back.`,
-              ...(body.kept === false
-                ? ['It lasts until power off: this type keeps edits only when told to.']
-                : []),
-              ...(parameter.resets === undefined ? [] : ['It put other entries back: read out again.']),
-              ...(body.lockOpen === true ? ['Its lock could not be shut again: shut it by hand.'] : []),
-            ].join(' ')
-          : `Written, but ${number} reads ${shownAs(parameter, body.found)}: the drive did not take it as it is.`,
+            ? [
+                `${number} ${name} is ${shownAs(parameter, body.found)}, read back.`,
+                ...(body.kept === false
+                  ? ['It lasts until power off: this type keeps edits only when told to.']
+                  : []),
+                ...(parameter.resets === undefined ? [] : ['It put other entries back: read out again.']),
+                ...(body.lockOpen === true ? ['Its lock could not be shut again: shut it by hand.'] : []),
+              ].join(' ')
+            : `Written, but ${number} reads ${shownAs(parameter, body.found)}: the drive did not take it as it is.`,
       );
       return took;
     } finally {

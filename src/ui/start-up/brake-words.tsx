@@ -1,0 +1,50 @@
+import { Text } from '@chakra-ui/react';
+import { written } from '@/core/figures';
+import { notAbove } from '@/core/preferred-values';
+import type { BrakeNeed } from '@/core/ramp';
+
+/** What a brake resistor must bear, what is sold for it, and what the chopper allows. */
+export function BrakeWords({
+  brake,
+  cycle_s,
+  least_ohm,
+  fitted_ohm,
+}: {
+  brake: BrakeNeed;
+  cycle_s: number;
+  /** The chopper's least; null: the type does not say. */
+  least_ohm: number | null;
+  /** The resistor that is fitted; null: none. */
+  fitted_ohm: number | null;
+}) {
+  const { peak_W, average_W, energy_J, duty, most_ohm, lowering_W } = brake;
+  const sold = most_ohm === null ? null : notAbove('E12', most_ohm);
+  const tooSmall = least_ohm !== null && fitted_ohm !== null && fitted_ohm < least_ohm;
+  const tooMuch = least_ohm !== null && most_ohm !== null && most_ohm < least_ohm;
+  return (
+    <>
+      {tooSmall && (
+        <Text color="failed" fontWeight="500">
+          {fitted_ohm} Ω is below the chopper&rsquo;s least of {least_ohm} Ω: it burns the chopper.
+        </Text>
+      )}
+      {lowering_W !== null && (
+        <Text fontWeight="500">
+          Lowering gives {written(lowering_W / 1000)} kW back all the way down: a brake resistor for that, and
+          a brake that is proven to close.
+        </Text>
+      )}
+      {energy_J > 1 && most_ohm !== null && (
+        <Text>
+          A brake resistor would take {written(peak_W / 1000)} kW at the peak and {written(average_W)} W on
+          average with a stop every {cycle_s} s, {(100 * duty).toFixed(0)} % of the time:{' '}
+          {tooMuch
+            ? `at most ${written(most_ohm)} Ω, which the chopper does not take: lengthen the ramp, or a larger drive`
+            : `at most ${written(most_ohm)} Ω${sold === null || (least_ohm !== null && sold < least_ohm) ? '' : `, ${sold} Ω as they are sold`}`}
+          {least_ohm === null ? ', never below the chopper’s least' : `, never below ${least_ohm} Ω`}. Its
+          thermal switch drops the line contactor.
+        </Text>
+      )}
+    </>
+  );
+}
