@@ -1,20 +1,10 @@
 /** From the plate to a signed start-up sheet: a winch on a Whimbrel, a pump on a Dunlin. */
 import { expect, test, type Page } from '@playwright/test';
-import { choosePerson, entry, gradingDrum, ines, picture, visit, watchConsole, winch } from './demo';
+import { boatWinch, brineFeed, choosePerson, entry, ines, picture, visit, watchConsole, winch } from './demo';
 import { order, winchReady } from './rig';
 import { contacts, findAndRead, jobWith, readAgain, writeTaken } from './trace';
 
 const stopped = { ...contacts, DI1: false };
-
-/** The winch's motor, and a conveyor's like it. */
-const winchPlate = {
-  power: { value: 7.5, unit: 'kW' },
-  volts: 400,
-  amps: 14.8,
-  hz: 50,
-  rpm: 1455,
-  cosPhi: 0.84,
-};
 
 const rows = (page: Page) => page.getByRole('list', { name: 'Start-up sheet' });
 const row = (page: Page, number: string) =>
@@ -112,7 +102,7 @@ test('a winch: a wrong region and a stale identification hold the signature unti
 }) => {
   test.setTimeout(240_000);
   const errors = watchConsole(page);
-  const job = await jobWith(page, winch, 'A winch to start', winchPlate);
+  const job = await jobWith(page, boatWinch, 'A winch to start', 'as there');
   await order(page.request, { set: { region: '60Hz' }, plant: { contacts: stopped }, wait_s: 1 });
   await visit(page, `/jobs/${job}/settings`);
   await page.getByRole('combobox', { name: 'Load' }).selectOption({ label: 'winch' });
@@ -256,8 +246,7 @@ test('a pump on a Dunlin: entries behind the code, and a motor that failed holds
   page,
 }) => {
   test.setTimeout(180_000);
-  const plate = { power: { value: 1.1, unit: 'kW' }, volts: 230, amps: 4.6, hz: 50, rpm: 1420, cosPhi: 0.8 };
-  const job = await jobWith(page, gradingDrum, 'A pump to start', plate);
+  const job = await jobWith(page, brineFeed, 'A pump to start', 'as there');
   await order(page.request, { drive: { type: 'dunlin-d1', model: 'D1-7' }, wait_s: 3 });
   await visit(page, `/jobs/${job}/settings`);
   await page.getByRole('combobox', { name: 'Load' }).selectOption({ label: 'fan or centrifugal pump' });
@@ -279,6 +268,9 @@ test('a pump on a Dunlin: entries behind the code, and a motor that failed holds
   await page.getByRole('button', { name: 'All of it is off' }).click();
   await page.getByRole('textbox', { name: 'After 1 minute' }).fill('0,8');
   await page.getByRole('button', { name: 'Keep this test' }).click();
+  // Two years ago the same motor was tested in another job.
+  await expect(page.getByRole('img', { name: /motor and cable to earth: 2 tests/ })).toBeVisible();
+  await expect(page.getByText('It has fallen to half and less since the last test')).toBeVisible();
   await expect(page.getByRole('note').filter({ hasText: 'failed the insulation test' })).toBeVisible();
   await picture(page, 'motor-and-cable');
   await visit(page, `/jobs/${job}/settings`);
@@ -299,8 +291,7 @@ test('a pump may run until a day with what is open and named, never with a guard
   page,
 }) => {
   test.setTimeout(180_000);
-  const plate = { power: { value: 1.1, unit: 'kW' }, volts: 230, amps: 4.6, hz: 50, rpm: 1420, cosPhi: 0.8 };
-  const job = await jobWith(page, gradingDrum, 'A pump to run', plate);
+  const job = await jobWith(page, brineFeed, 'A pump to run', 'as there');
   await visit(page, `/jobs/${job}/settings`);
   await page.getByRole('combobox', { name: 'Load' }).selectOption({ label: 'fan or centrifugal pump' });
   await press(page, 'Make the sheet');
@@ -366,7 +357,7 @@ test('a hot place on one phase gives less than the motor asks', async ({ page })
 });
 
 test('ramps are drawn and follow the handle; a short one trips', async ({ page }) => {
-  const job = await jobWith(page, winch, 'A conveyor to stop', winchPlate);
+  const job = await jobWith(page, boatWinch, 'A conveyor to stop', 'as there');
   await visit(page, `/jobs/${job}/settings`);
   await page.getByRole('combobox', { name: 'Load' }).selectOption({ label: 'conveyor, mixer, drum' });
   await page.getByRole('button', { name: 'Make the sheet' }).click();
@@ -401,7 +392,7 @@ test('ramps are drawn and follow the handle; a short one trips', async ({ page }
 test('a load that hangs is drawn both ways; a resistor below the chopper’s least is refused', async ({
   page,
 }) => {
-  const job = await jobWith(page, winch, 'A hoist to lower', winchPlate);
+  const job = await jobWith(page, boatWinch, 'A hoist to lower', 'as there');
   await visit(page, `/jobs/${job}/settings`);
   await page.getByRole('combobox', { name: 'Load' }).selectOption({ label: 'hoist' });
   await page.getByRole('checkbox', { name: 'A brake resistor is fitted' }).check();

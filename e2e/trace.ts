@@ -4,8 +4,13 @@ import { entry, openJob, visit, winch } from './demo';
 /** Contacts of the winch's inputs with run given and the interlock made. */
 export const contacts = { DI1: true, DI2: false, DI3: true, DI4: false, DI5: false, DI6: false };
 
-/** A job of its own with the drive of a demo job, and a motor where one is given. */
-export async function jobWith(page: Page, from: string, machine: string, plate?: object): Promise<string> {
+/** A job of its own with the drive of a demo job, and a motor where one is given: its plate, or the demo job's own. */
+export async function jobWith(
+  page: Page,
+  from: string,
+  machine: string,
+  plate?: object | 'as there',
+): Promise<string> {
   const { request } = page;
   const { entries } = (await (await request.get(`/api/v1/jobs/${from}/entries`)).json()) as {
     entries: { kind: string; payload: unknown }[];
@@ -13,7 +18,17 @@ export async function jobWith(page: Page, from: string, machine: string, plate?:
   const job = await openJob(request, machine);
   const made = [
     entry(job, 'identify.drive', entries.find((e) => e.kind === 'identify.drive')?.payload),
-    ...(plate === undefined ? [] : [entry(job, 'identify.motor', { plate, photos: [] })]),
+    ...(plate === undefined
+      ? []
+      : [
+          entry(
+            job,
+            'identify.motor',
+            plate === 'as there'
+              ? entries.find((e) => e.kind === 'identify.motor')?.payload
+              : { plate, photos: [] },
+          ),
+        ]),
   ];
   const answer = await request.post(`/api/v1/jobs/${job}/entries`, { data: { entries: made } });
   expect(answer.ok(), await answer.text()).toBe(true);

@@ -8,6 +8,7 @@ import { catalogue } from './catalogue';
 import { closeDb } from './connection';
 import { board, entriesAfter, knownSources, machines } from './jobs';
 import { isNew, loadDemo, migrate } from './maintenance';
+import { earlierTests } from './motor-history';
 import { people, personById } from './people';
 import { limits, limitsSchema } from './settings';
 import * as z from 'zod';
@@ -27,11 +28,14 @@ describe('the demo', () => {
     const jobs = (await board()).filter((l) => l.site === 'Pellow Quay' && l.drive !== null);
     expect(jobs.map((l) => l.machine).sort()).toEqual([
       'Brine circulation pump',
+      'Brine feed pump',
+      'Brine feed pump',
       'Ice crusher',
       'Net-drum',
       'Quay crane slew',
       'Shellfish grading drum',
       'Slipway winch',
+      'Slipway winch, boat side',
     ]);
     expect((await machines()).map((m) => m.name)).toContain('Quay crane slew');
     expect((await people()).map((p) => p.role)).toContain('apprentice');
@@ -54,6 +58,14 @@ describe('the demo', () => {
       why: 'above-limit',
     });
     expect(await knownSources(iceCrusher)).toEqual(expect.arrayContaining(['mains', 'load']));
+  });
+
+  it('finds the tests of a motor in earlier jobs, by its serial number', async () => {
+    const tests = await earlierTests('0190a200-0000-7000-8000-000000000007');
+    expect(tests).toHaveLength(1);
+    expect(tests?.[0]).toMatchObject({ of: 'motor-and-cable', between: 'earth', test: { winding_C: 18 } });
+    expect(await earlierTests('0190a200-0000-7000-8000-000000000008')).toEqual([]);
+    expect(await earlierTests('0190a200-0000-7000-8000-0000000000ff')).toBeNull();
   });
 
   it('reads the catalogue and the limits', async () => {

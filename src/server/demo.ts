@@ -76,6 +76,8 @@ async function loadJob(
   now: Date,
 ): Promise<void> {
   let stage: Stage | null = null;
+  /** The newest entry of each kind so far: later ones may speak of it. */
+  const newest = new Map<string, string>();
   const timed: Timed[] = lines.flatMap((line) => {
     const by = people.find((p) => p.name === line.by);
     if (by === undefined) throw new Error(`demo/scenario.json: nobody is called ${line.by}`);
@@ -88,8 +90,9 @@ async function loadJob(
         jobId,
         at,
         kind,
-        payload: stamped(payload, now),
+        payload: filled(payload, now, newest),
       };
+      newest.set(kind, raw.id);
       const [entry] = newEntriesSchema.parse([raw]);
       return { entry: entry as NewEntry, receivedAt, by };
     };
@@ -120,10 +123,14 @@ async function loadJob(
     );
 }
 
-/** Times in the demo are written as "minutes ago": {"$ago": 90}. */
-function stamped(payload: unknown, now: Date): unknown {
-  if (Array.isArray(payload)) return payload.map((inner) => stamped(inner, now));
+/**
+ * Times in the demo are written as "minutes ago", {"$ago": 90}; an entry that speaks of another, as
+ * {"$newest": "motor.insulation"}.
+ */
+function filled(payload: unknown, now: Date, newest: ReadonlyMap<string, string>): unknown {
+  if (Array.isArray(payload)) return payload.map((inner) => filled(inner, now, newest));
   if (typeof payload !== 'object' || payload === null) return payload;
   if ('$ago' in payload) return new Date(now.getTime() - Number(payload.$ago) * 60_000).toISOString();
-  return Object.fromEntries(Object.entries(payload).map(([k, v]) => [k, stamped(v, now)]));
+  if ('$newest' in payload) return newest.get(String(payload.$newest));
+  return Object.fromEntries(Object.entries(payload).map(([k, v]) => [k, filled(v, now, newest)]));
 }

@@ -1,6 +1,7 @@
 import { unsafeSources, type Limits } from '../make-safe';
 import { forwardPlan, probeKey } from '../power-stage';
 import { counted } from './count';
+import { timeOf } from './entry';
 import type { JobState } from './fold';
 import { lookItems } from './vocabulary';
 import { missingSteps, proofOf } from './safety';
@@ -211,6 +212,13 @@ function mayRunOf(state: JobState): Pick<JobSummary, 'mayRun'> {
   return open === 0 ? {} : { mayRun: { until: mayRun.until, open } };
 }
 
+/** What was signed last. */
+function conclusionOf({ signed, startUp }: JobState): JobSummary['conclusion'] {
+  if (startUp.signed !== null && (signed === null || timeOf(startUp.signed) > timeOf(signed)))
+    return { verdict: 'started', headline: 'Start-up sheet signed' };
+  return signed === null ? null : { verdict: signed.payload.verdict, headline: signed.payload.headline };
+}
+
 export function summarise(state: JobState, limits: Limits, stayDead: boolean): JobSummary | null {
   if (state.opened === null) return null;
   const lines = stageLines(state, limits);
@@ -231,10 +239,7 @@ export function summarise(state: JobState, limits: Limits, stayDead: boolean): J
     stayDead,
     openQuestions: state.questions.filter((q) => q.answer === null).length,
     ...mayRunOf(state),
-    conclusion:
-      state.signed === null
-        ? null
-        : { verdict: state.signed.payload.verdict, headline: state.signed.payload.headline },
+    conclusion: conclusionOf(state),
     lastAt: last?.entry.receivedAt ?? last?.entry.at ?? null,
   };
 }

@@ -152,7 +152,10 @@ describe('what stands open', () => {
     expect(stateOf(j).startUp.signed).toBeNull();
     j.add('startup.signed', until(named(j)));
     expect(stateOf(j).startUp.signed?.payload.mayRun?.open).toHaveLength(3);
-    expect(summarise(stateOf(j), greatestLimits, false)?.mayRun).toEqual({ until: '2026-12-01', open: 3 });
+    expect(summarise(stateOf(j), greatestLimits, false)).toMatchObject({
+      mayRun: { until: '2026-12-01', open: 3 },
+      conclusion: { verdict: 'started', headline: 'Start-up sheet signed' },
+    });
     expect(stageLines(stateOf(j), greatestLimits).find((l) => l.id === 'settings')?.note).toBe(
       'signed, may run until 2026-12-01',
     );

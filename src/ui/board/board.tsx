@@ -10,7 +10,7 @@ import { useNow } from '../kit/use-now';
 
 export type BoardLine = JobSummary & { jobId: string };
 
-const marks: Record<string, Mark> = { 'not-shorted': 'sound', faulty: 'failed' };
+const marks: Record<string, Mark> = { 'not-shorted': 'sound', faulty: 'failed', started: 'sound' };
 
 /** The stop's clock: how long, how much is left, and the same as a bar with its word. */
 function StopClock({ line, now }: { line: BoardLine; now: number }) {

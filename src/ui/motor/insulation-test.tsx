@@ -1,11 +1,14 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { insulation } from '@/core/insulation';
+import { trendsOf, type InsulationThen } from '@/core/motor-history';
 import { earthFor_s, type EntryOf, type Payload } from '@/core/logbook';
 import { Primary, Secondary } from '../kit/buttons';
 import { FieldGrid, Section } from '../kit/face';
 import { Choice, Field, Select, optionsOf } from '../kit/field';
 import { figureFrom, numberFrom } from '../kit/number-from';
+import { InsulationTrend } from './insulation-trend';
+import { useEarlier } from './use-earlier';
 import { Verdict } from './verdict';
 
 type Test = Payload<'motor.insulation'>;
@@ -60,14 +63,41 @@ function Shown({
   );
 }
 
+/** Earlier tests of the same motor and these, each kind over time. */
+function Over({ jobId, tests }: { jobId: string; tests: readonly Kept[] }) {
+  const { tests: earlier, trouble } = useEarlier(jobId);
+  const here = tests.map((t): InsulationThen => ({
+    jobId,
+    at: t.receivedAt ?? t.at,
+    of: t.payload.of,
+    between: t.payload.between,
+    test: t.payload,
+  }));
+  const trends = trendsOf([...(earlier ?? []), ...here]).filter((t) => t.points.length > 1);
+  return (
+    <>
+      {trouble !== null && <Text color="doubt">{trouble}</Text>}
+      {trends.map((t) => (
+        <InsulationTrend
+          key={`${t.of} ${t.between}`}
+          trend={t}
+          name={`Insulation of ${ofWords[t.of]} ${betweenWords[t.between]}`}
+        />
+      ))}
+    </>
+  );
+}
+
 /** Insulation after one minute and, where wanted, ten; corrected to 40 °C against its minimum. */
 export function InsulationTest({
+  jobId,
   tests,
   earthed,
   ratedVolts,
   keep,
   earth,
 }: {
+  jobId: string;
   tests: readonly Kept[];
   earthed: Readonly<Record<string, number>>;
   ratedVolts: number;
@@ -108,6 +138,7 @@ export function InsulationTest({
       {tests.map((t) => (
         <Shown key={t.id} test={t} earthed_s={earthed[t.id]} earth={(s) => earth(t.id, s)} />
       ))}
+      <Over jobId={jobId} tests={tests} />
       <Text color="soft" mb="2">
         {ratedVolts <= 1000 ? 500 : 1000} V DC. Motor and cable together first; apart only where that is low.
       </Text>

@@ -11,7 +11,7 @@ import { UnbalanceTest } from './unbalance-test';
 import { WindingTest } from './winding-test';
 
 /** Motor and cable before a drive meets them. */
-export function MotorFace({ store, goTo }: FaceProps) {
+export function MotorFace({ jobId, store, goTo }: FaceProps) {
   const { motor, startUp } = store.state;
   const against = motorAgainst(startUp);
   return (
@@ -38,6 +38,7 @@ export function MotorFace({ store, goTo }: FaceProps) {
             keep={(test) => store.record('motor.winding', test)}
           />
           <InsulationTest
+            jobId={jobId}
             tests={startUp.insulations}
             earthed={startUp.earthed}
             ratedVolts={motor.plate.volts}

@@ -1,0 +1,10 @@
+import { guarded, Refused, uuidSchema } from '@/server/border';
+import { earlierTests } from '@/server/motor-history';
+
+/** Insulation tests of this job's motor in other jobs. */
+export const GET = guarded(async (_, { params }: { params: Promise<{ id: string }> }) => {
+  const id = uuidSchema.safeParse((await params).id);
+  const tests = id.success ? await earlierTests(id.data) : null;
+  if (tests === null) throw new Refused(404, 'There is no such job.');
+  return Response.json({ tests });
+});
