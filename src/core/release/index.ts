@@ -89,6 +89,7 @@ export function releaseOf(
     choices,
     supply: chosen.supply,
     motors: place?.motors ?? 1,
+    carrier_kHz: place?.carrier_kHz,
   });
   const fit =
     place === null

@@ -36,6 +36,8 @@ export interface Context {
   sums: PlateSums;
   rating: Rating;
   choices: Choices;
+  /** For which it was derated at its place; undefined: nothing was said. */
+  carrier_kHz?: number | undefined;
   supply: { volts: number; hz: number };
 }
 

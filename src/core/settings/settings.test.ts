@@ -241,3 +241,8 @@ describe('several motors on one drive', () => {
     expect(row(two, 'motor.speed').sum).toBe(row(sheet(), 'motor.speed').sum);
   });
 });
+
+it('the carrier is the one for which the unit was derated', () => {
+  expect(row(sheet(), 'switching.frequency')).toMatchObject({ value: 4, warnings: [] });
+  expect(row(sheet({ carrier_kHz: 8 }), 'switching.frequency').warnings.join()).toContain('hotter');
+});

@@ -14,6 +14,8 @@ export interface StartUp {
   rating: Rating;
   supply: { volts: number; hz: number };
   choices: Choices;
+  /** For which it was derated at its place. */
+  carrier_kHz?: number | undefined;
   /** Motors alike on the one drive. */
   motors?: number | undefined;
   /** What is in the drive now, where it was read. */
@@ -130,7 +132,7 @@ function rowFor({ control, rating, values }: StartUp, context: Context, rule: Ru
 
 /** Every value to enter on a drive for one motor, load and supply, in the order in which it is entered. */
 export function startUpSheet(startUp: StartUp): StartUpSheet {
-  const { plate, control, rating, supply, choices, values, motors = 1 } = startUp;
+  const { plate, control, rating, supply, choices, values, motors = 1, carrier_kHz } = startUp;
   const sum = {
     ...plate,
     amps: motors * plate.amps,
@@ -142,6 +144,7 @@ export function startUpSheet(startUp: StartUp): StartUpSheet {
     sums: { ...plateSums(plate), power_kW: kilowatts(sum.power) },
     rating,
     choices,
+    carrier_kHz,
     supply,
   };
   const percent = parameterFor(control, 'protect.overload-percent');

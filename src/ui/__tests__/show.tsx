@@ -1,7 +1,8 @@
 /** What tests of the interface share: our theme, people, a job's store that folds as the real one does. */
 import { readFileSync } from 'node:fs';
 import { ChakraProvider } from '@chakra-ui/react';
-import { render } from '@testing-library/react';
+import { render, screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
 import { useState, type ReactNode } from 'react';
 import { controlSchema, driveTypeSchema } from '@/core/catalogue/schema';
 import { fold, type Entry, type Kind, type Payload, type Person } from '@/core/logbook';
@@ -11,6 +12,14 @@ import { system } from '../kit/theme';
 
 export const show = (children: ReactNode) =>
   render(<ChakraProvider value={system}>{children}</ChakraProvider>);
+
+export const press = (name: string | RegExp) => userEvent.click(screen.getByRole('button', { name }));
+/** One of a group of answers. */
+export const choose = (group: string, answer: string | RegExp) =>
+  userEvent.click(within(screen.getByRole('group', { name: group })).getByRole('radio', { name: answer }));
+export const tick = (name: string | RegExp) => userEvent.click(screen.getByRole('checkbox', { name }));
+export const type = (label: string | RegExp, text: string) =>
+  userEvent.type(screen.getByLabelText(label), text);
 
 export const ines: Person = {
   id: '0190a000-0000-7000-8000-000000000001',

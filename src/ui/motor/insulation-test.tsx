@@ -19,10 +19,13 @@ const betweenWords = { earth: 'to earth', cores: 'between cores' } as const;
 
 function Shown({
   test,
+  again,
   earthed_s,
   earth,
 }: {
   test: Kept;
+  /** The same was measured again since. */
+  again: boolean;
   earthed_s: number | undefined;
   earth: (seconds: number) => void;
 }) {
@@ -48,7 +51,9 @@ function Shown({
         {result.notes.map((n) => (
           <Text key={n}>{n}</Text>
         ))}
-        {(earthed_s ?? 0) >= need ? (
+        {again ? (
+          <Text color="soft">Measured again since.</Text>
+        ) : (earthed_s ?? 0) >= need ? (
           <Text color="sound">Earthed for {earthed_s} s afterwards.</Text>
         ) : (
           <Box display="flex" gap="3" alignItems="center" flexWrap="wrap" my="1">
@@ -135,8 +140,16 @@ export function InsulationTest({
   };
   return (
     <Section title="Insulation">
-      {tests.map((t) => (
-        <Shown key={t.id} test={t} earthed_s={earthed[t.id]} earth={(s) => earth(t.id, s)} />
+      {tests.map((t, i) => (
+        <Shown
+          key={t.id}
+          test={t}
+          again={tests
+            .slice(i + 1)
+            .some((u) => u.payload.of === t.payload.of && u.payload.between === t.payload.between)}
+          earthed_s={earthed[t.id]}
+          earth={(s) => earth(t.id, s)}
+        />
       ))}
       <Over jobId={jobId} tests={tests} />
       <Text color="soft" mb="2">

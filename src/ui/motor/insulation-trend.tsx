@@ -10,7 +10,8 @@ import { Why } from '../kit/why';
 
 const width = 640;
 const height = 190;
-const inset = { left: 64, right: 16, top: 14, bottom: 30 };
+const inset = { left: 64, right: 16, top: 30, bottom: 30 };
+const mostDates = 5;
 const marks: Readonly<Record<Point['verdict'], Mark>> = { pass: 'sound', doubtful: 'doubt', fail: 'failed' };
 const month_ms = 30 * 86_400_000;
 
@@ -24,6 +25,8 @@ function Chart({ trend, name }: { trend: Trend; name: string }) {
   const y = scaleLog([Math.min(...values) / 2, Math.max(...values) * 2], [height - inset.bottom, inset.top]);
   const at = (p: Point): [number, number] => [x(Date.parse(p.at)), y(Math.max(p.corrected_Mohm, 0.01))];
   const shown = hover ?? trend.points[trend.points.length - 1];
+  const ticks = x.ticks(mostDates);
+  const dates = ticks.filter((_, i) => i % Math.ceil(ticks.length / mostDates) === 0);
   const decades = y.ticks().filter((t) => Number.isInteger(Math.log10(t)));
   return (
     <svg
@@ -43,11 +46,14 @@ function Chart({ trend, name }: { trend: Trend; name: string }) {
               stroke="var(--chakra-colors-line)"
             />
             <text x={inset.left - 6} y={y(t) + 4} textAnchor="end">
-              {t} MΩ
+              {t}
             </text>
           </g>
         ))}
-        {x.ticks(5).map((t) => (
+        <text x={4} y={14}>
+          MΩ
+        </text>
+        {dates.map((t) => (
           <text key={t.getTime()} x={x(t)} y={height - 10} textAnchor="middle">
             {t.toISOString().slice(0, 7)}
           </text>
@@ -88,7 +94,7 @@ function Chart({ trend, name }: { trend: Trend; name: string }) {
         />
       ))}
       {shown !== undefined && (
-        <text x={inset.left + 6} y={inset.top + 6} fontSize="13" fill="var(--chakra-colors-ink)">
+        <text x={inset.left} y={14} fontSize="13" fill="var(--chakra-colors-ink)">
           {day(shown.at)}: {written(shown.corrected_Mohm)} MΩ
         </text>
       )}

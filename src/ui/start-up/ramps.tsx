@@ -19,7 +19,7 @@ import type { Choices, LoadKind } from '@/core/settings';
 import { FieldGrid, Section } from '../kit/face';
 import { Choice, Figure, Select } from '../kit/field';
 import { Lanes, type Lane } from '../kit/lanes';
-import { numberFrom } from '../kit/number-from';
+import { figureFrom, numberFrom } from '../kit/number-from';
 import { Why } from '../kit/why';
 import { BrakeWords } from './brake-words';
 import { useRamp } from './use-ramp';
@@ -59,6 +59,21 @@ const lanes = (given: RampCase): Lane<Point>[] => [
     limit: { value: given.drive.tripVolts, name: 'trips' },
   },
 ];
+
+const asIfEmpty = 'drawn as if nothing were typed';
+/** Why a figure cannot be taken; undefined: it can, or nothing was typed. */
+const wrong = (text: string): string | undefined =>
+  text.trim() === '' || numberFrom(text) !== null ? undefined : `A figure above zero; ${asIfEmpty}`;
+/** The same for a share of something: zero is one, and the whole may be the most. */
+const wrongShare = (text: string, most_percent: number): string | undefined => {
+  const value = figureFrom(text);
+  return text.trim() === '' || (value !== null && value >= 0 && value <= most_percent)
+    ? undefined
+    : `From 0 to ${most_percent} %; ${asIfEmpty}`;
+};
+const share = (text: string, most_percent: number): number =>
+  wrongShare(text, most_percent) === undefined ? (figureFrom(text) ?? 0) / 100 : 0;
+const mostLoad_percent = 300;
 
 const range_s = { min: 0.2, max: 40 };
 const within = (seconds: number): number =>
@@ -138,13 +153,13 @@ export function Ramps({
     supply_V: rating.supply_V,
     capacitance_F: (modelOf(drive, catalogue)?.capacitance_uF ?? 100 * rating.power_kW) * 1e-6,
     curve,
-    loadShare: ((lowered ? -1 : 1) * (numberFrom(load) ?? 0)) / 100,
+    loadShare: (lowered ? -1 : 1) * share(load, mostLoad_percent),
     inertia: inertiaKnown(known, numberFrom(inertia), numberFrom(coast), choices.load),
     limit: choices.load === 'fan-or-pump' ? 1.1 : 1.5,
     brake_ohm: choices.brakeResistor ? (numberFrom(ohm) ?? 60) : null,
     up_s: up,
     down_s: down,
-    rounding: (numberFrom(rounding) ?? 0) / 100,
+    rounding: share(rounding, 100),
   });
   const { answer, failed } = useRamp(given, cycle_s);
   const points: Point[] = answer?.run.samples.map((s) => ({ ...s, at_s: s.t })) ?? [];
@@ -165,10 +180,24 @@ export function Ramps({
             { value: 'hoisting', label: 'a load that hangs' },
           ]}
         />
-        <Figure label="At full speed, of the plate" unit="%" text={load} set={setLoad} />
-        <Figure label="S-rounding" unit="%" text={rounding} set={setRounding} />
-        <Figure label="A stop every" unit="s" text={cycle} set={setCycle} />
-        {choices.brakeResistor && <Figure label="Brake resistor" unit="Ω" text={ohm} set={setOhm} />}
+        <Figure
+          label="At full speed, of the plate"
+          unit="%"
+          text={load}
+          error={wrongShare(load, mostLoad_percent)}
+          set={setLoad}
+        />
+        <Figure
+          label="S-rounding"
+          unit="%"
+          text={rounding}
+          error={wrongShare(rounding, 100)}
+          set={setRounding}
+        />
+        <Figure label="A stop every" unit="s" text={cycle} error={wrong(cycle)} set={setCycle} />
+        {choices.brakeResistor && (
+          <Figure label="Brake resistor" unit="Ω" text={ohm} error={wrong(ohm)} set={setOhm} />
+        )}
       </FieldGrid>
       {curve === 'hoisting' && (
         <Choice
@@ -194,9 +223,17 @@ export function Ramps({
       />
       <FieldGrid>
         {known === 'figure' && (
-          <Figure label="Of all, at the motor shaft" unit="kg·m²" text={inertia} set={setInertia} />
+          <Figure
+            label="Of all, at the motor shaft"
+            unit="kg·m²"
+            text={inertia}
+            error={wrong(inertia)}
+            set={setInertia}
+          />
         )}
-        {known === 'coast' && <Figure label="From full speed to rest" unit="s" text={coast} set={setCoast} />}
+        {known === 'coast' && (
+          <Figure label="From full speed to rest" unit="s" text={coast} error={wrong(coast)} set={setCoast} />
+        )}
       </FieldGrid>
       <Slide label="Acceleration" value={up} set={setUp} />
       <Slide label="Deceleration" value={down} set={setDown} />

@@ -1,5 +1,7 @@
 // Where run and speed come from, how it stops, what watches it.
-import { chosen, isLifting, type Rule } from '../rule';
+import { chosen, isLifting, practice, type Rule } from '../rule';
+
+const usualCarrier_kHz = 4;
 
 export const controlRules: readonly Rule[] = [
   chosen('place.selected', 'Control place', () => ({
@@ -85,11 +87,29 @@ export const controlRules: readonly Rule[] = [
     concept: 'restart.count',
     name: 'Automatic restarts',
     formula: '0',
-    provenance: 'common practice, no source',
+    provenance: practice,
     rounding: 'nearest',
     apply: () => ({ value: 0, sum: 'nothing moves unasked' }),
   },
   chosen('start.flying', 'Flying start', () => ({ value: 'off', sum: 'nothing moves unasked' })),
+  {
+    concept: 'switching.frequency',
+    name: 'Carrier',
+    formula: 'as derated for, else 4 kHz',
+    provenance: practice,
+    rounding: 'nearest',
+    apply: ({ carrier_kHz }) => ({
+      value: carrier_kHz ?? usualCarrier_kHz,
+      sum:
+        carrier_kHz === undefined
+          ? `${usualCarrier_kHz} kHz to begin with`
+          : `${carrier_kHz} kHz, for which it was derated`,
+      warnings:
+        (carrier_kHz ?? 0) > usualCarrier_kHz
+          ? ['Quieter, hotter, and harder on the winding and on long cables.']
+          : [],
+    }),
+  },
   chosen('energy.optimising', 'Energy optimising', () => ({
     value: 'off',
     sum: 'left off until the motor runs well',
