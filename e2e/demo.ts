@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process';
 import { expect, type APIRequestContext, type Page } from '@playwright/test';
 import { v7 } from 'uuid';
 
@@ -82,4 +83,11 @@ export async function picture(page: Page, name: string): Promise<void> {
   if (process.env['GRIM_SHOTS'] !== '1') return;
   await page.waitForTimeout(600);
   await page.screenshot({ path: `docs/screenshots/${name}.png` });
+}
+
+/** The words of a PDF that the server makes, as they stand on it. */
+export async function pdfText(request: APIRequestContext, url: string): Promise<string> {
+  const pdf = await request.get(url);
+  expect(pdf.headers()['content-type']).toBe('application/pdf');
+  return execFileSync('pdftotext', ['-layout', '-', '-'], { input: await pdf.body(), encoding: 'utf8' });
 }

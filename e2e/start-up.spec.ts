@@ -1,6 +1,17 @@
 /** From the plate to a signed start-up sheet: a winch on a Whimbrel, a pump on a Dunlin. */
 import { expect, test, type Page } from '@playwright/test';
-import { boatWinch, brineFeed, choosePerson, entry, ines, picture, visit, watchConsole, winch } from './demo';
+import {
+  boatWinch,
+  brineFeed,
+  choosePerson,
+  entry,
+  ines,
+  pdfText,
+  picture,
+  visit,
+  watchConsole,
+  winch,
+} from './demo';
 import { order, winchReady } from './rig';
 import { contacts, findAndRead, jobWith, readAgain, writeTaken } from './trace';
 
@@ -241,8 +252,12 @@ test('a winch: a wrong region and a stale identification hold the signature unti
   const csv = await sheet.text();
   expect(csv).toContain('1-05,Motor speed,1450 rpm,1450 rpm');
   expect(csv).toContain('maker’s sheet');
-  const pdf = await page.request.get(`/api/v1/jobs/${job}/start-up?form=pdf&paper=letter`);
-  expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
+  const paper = await pdfText(page.request, `/api/v1/jobs/${job}/start-up?form=pdf&paper=letter`);
+  expect(paper).toContain('Signed');
+  expect(paper).toMatch(/Ines Tarrow, .* Read back from the drive\./);
+  expect(paper).toContain('Kept in memory: seen and right, over the link');
+  expect(paper).toMatch(/Two or three speeds: seen and right; 12 Hz 3\.1 A; 25 Hz 3\.4 A/);
+  expect(paper).not.toContain('Stands open');
   expect(errors).toEqual([]);
 });
 
@@ -289,6 +304,13 @@ test('a pump on a Dunlin: entries behind the code, and a motor that failed holds
   await visit(page, `/jobs/${job}/settings`);
   await signing(page).click();
   await expect(page.getByText('Signed by Ines Tarrow')).toBeVisible();
+  const sheet = `/api/v1/jobs/${job}/start-up`;
+  expect(await (await page.request.get(`${sheet}?form=csv`)).text()).toContain(
+    '06,Overload,4.6 A,4.6 A',
+  );
+  const paper = await pdfText(page.request, `${sheet}?form=pdf&paper=a4`);
+  expect(paper).toContain('Insulation of motor and cable to earth: 240 MΩ after 60 s');
+  expect(paper).toMatch(/Ines Tarrow, .* Read back from the drive\./);
 });
 
 test('a pump may run until a day with what is open and named, never with a guard that is bridged', async ({
@@ -315,6 +337,10 @@ test('a pump may run until a day with what is open and named, never with a guard
   await picture(page, 'may-run-until');
   await signing(page).click();
   await expect(page.getByText(/agreed with harbour master/)).toBeVisible();
+  const paper = await pdfText(page.request, `/api/v1/jobs/${job}/start-up?form=pdf`);
+  expect(paper).toContain(`May run until ${until}, with`);
+  expect(paper).toContain('A step of the run is open: Partner machines.');
+  expect(paper).toContain('Agreed with harbour master.');
   await visit(page, '/');
   await expect(page.locator(`a[href="/jobs/${job}"]`)).toContainText('runs with 1 open matter until');
 

@@ -1,6 +1,5 @@
-import { execFileSync } from 'node:child_process';
 import { expect, test } from '@playwright/test';
-import { choosePerson, choosePlan, ines, picture, visit, watchConsole, winch } from './demo';
+import { choosePerson, choosePlan, ines, pdfText, picture, visit, watchConsole, winch } from './demo';
 import { answerSources, lockAndTag, proveMeter, read, takeFigures } from './hands';
 
 // One unit: its upper diode on L2 blown in a supply surge, one lower diode off its sisters at first.
@@ -87,12 +86,7 @@ test('the slipway winch, from the board to a signed sheet', async ({ page }) => 
   await expect(page.getByRole('link', { name: /First power, locked/ })).toBeVisible();
 
   for (const paper of ['a4', 'letter']) {
-    const pdf = await page.request.get(`/api/v1/jobs/${winch}/sheet?form=pdf&paper=${paper}`);
-    expect(pdf.headers()['content-type']).toBe('application/pdf');
-    const text = execFileSync('pdftotext', ['-layout', '-', '-'], {
-      input: await pdf.body(),
-      encoding: 'utf8',
-    });
+    const text = await pdfText(page.request, `/api/v1/jobs/${winch}/sheet?form=pdf&paper=${paper}`);
     expect(text).toContain('L2 upper diode is open. Nothing else fits.');
     expect(text).toContain('Verdict level: faulty');
     expect(text).toContain('Proven dead: 3.1 V at most.');

@@ -32,10 +32,10 @@ describe('the demo', () => {
       'Brine feed pump',
       'Ice crusher',
       'Net-drum',
+      'North slipway winch',
       'Quay crane slew',
       'Shellfish grading drum',
       'Slipway winch',
-      'Slipway winch, boat side',
     ]);
     expect((await machines()).map((m) => m.name)).toContain('Quay crane slew');
     expect((await people()).map((p) => p.role)).toContain('apprentice');

@@ -192,7 +192,7 @@ export function stepsOf(run: RunOf): Step[] {
     ...channels.map((c): Step => ({
       id: `safety-${c}`,
       group: 'safety',
-      title: `${c}: the whole sequence`,
+      title: `${c.charAt(0).toUpperCase()}${c.slice(1)}: the whole sequence`,
       do: 'Reset, start, stop by this channel, start refused, reset, start. Each seen.',
       caution: moves,
       parts: sequence,

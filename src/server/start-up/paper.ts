@@ -43,6 +43,7 @@ const stepWords = (title: string, result: Payload<'commission.step'>): string =>
     `${title}: ${outcomeWords[result.outcome]}${result.seenBy === 'link' ? ', over the link' : ''}`,
     ...(result.figure === undefined ? [] : [`${result.figure.value} ${result.figure.unit}`]),
     ...result.speeds.map((s) => `${s.hz} Hz ${s.amps} A`),
+    ...(result.seen.length === 0 ? [] : [result.seen.join(', ')]),
     ...(result.qualified === undefined ? [] : [result.qualified]),
     ...(result.note === undefined ? [] : [result.note]),
   ].join('; ');
