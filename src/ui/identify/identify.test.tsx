@@ -1,40 +1,13 @@
 /** @jest-environment jsdom */
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import type { DriveType } from '@/core/catalogue';
 import type { Payload } from '@/core/logbook';
-import { show } from '../__tests__/show';
+import { show, typeOf } from '../__tests__/show';
 import { DriveForm } from './drive-form';
 import { MotorForm } from './motor-form';
 import { numberFrom } from '../kit/number-from';
 
-const whimbrel: DriveType = {
-  id: 'whimbrel-w4',
-  maker: 'Whimbrel',
-  range: 'W4',
-  about: '',
-  discontinued: false,
-  phases: 3,
-  supply_V: 400,
-  labelWait_min: 5,
-  models: [{ type: 'W4-15', ratedAmps: 15, power_kW: 7.5, capacitance_uF: 820, bleederOhm: 150_000 }],
-  stage: {
-    frontEnd: 'diode-3ph',
-    link: 'link',
-    fuse: 'none',
-    brake: true,
-    dcrAccessible: true,
-    scrPrecharge: 'none',
-    prechargeOhm: 47,
-    linkOhm: 0.1,
-  },
-  strip: [
-    { mark: 'P', terminal: 'DC+' },
-    { mark: 'N', terminal: 'DC-' },
-    { mark: 'U', terminal: 'U' },
-    { mark: 'V', terminal: 'V' },
-  ],
-};
+const whimbrel = typeOf('whimbrel-w4');
 
 describe('figures as people write them', () => {
   it.each([

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { LaneHandle, type Handle } from './lane-handle';
 import { PlainTable } from './plain-table';
 import { Why } from './why';
+import { YTicks } from './y-ticks';
 
 const width = 720;
 const lane = 96;
@@ -115,27 +116,12 @@ export function Lanes<S extends { at_s: number }>({
             const now = shown === undefined ? null : one.of(shown);
             return (
               <g key={one.id}>
-                {(one.unit === 'bit' ? [0, 1] : y.ticks(3)).map((t) => (
-                  <g key={t}>
-                    <line
-                      x1={inset.left}
-                      x2={width - inset.right}
-                      y1={y(t)}
-                      y2={y(t)}
-                      stroke="var(--chakra-colors-line)"
-                    />
-                    <text
-                      x={inset.left - 6}
-                      y={y(t) + 4}
-                      textAnchor="end"
-                      fontSize="11"
-                      fill="var(--chakra-colors-soft)"
-                      style={{ fontFamily: "'IBM Plex Mono'" }}
-                    >
-                      {t}
-                    </text>
-                  </g>
-                ))}
+                <YTicks
+                  ticks={one.unit === 'bit' ? [0, 1] : y.ticks(3)}
+                  y={y}
+                  left={inset.left}
+                  right={width - inset.right}
+                />
                 {one.limit !== undefined && <LimitLine at={y(one.limit.value)} name={one.limit.name} />}
                 <path
                   d={(one.unit === 'bit' ? path.curve(curveStepAfter) : path)(points) ?? ''}

@@ -4,6 +4,7 @@ import { bisector, line, scaleLinear } from 'd3';
 import { useState } from 'react';
 import { busVoltsAfter, discharge, type Bank } from '@/core/discharge';
 import { Why } from '../kit/why';
+import { YTicks } from '../kit/y-ticks';
 import { countdown } from '../kit/time';
 
 const width = 560;
@@ -58,20 +59,7 @@ export default function DischargeChart({
         onPointerLeave={() => setHover(null)}
       >
         <g style={{ fontFamily: "'IBM Plex Mono'" }} fontSize="11.5" fill="var(--chakra-colors-soft)">
-          {y.ticks(4).map((v) => (
-            <g key={v}>
-              <line
-                x1={inset.left}
-                x2={width - inset.right}
-                y1={y(v)}
-                y2={y(v)}
-                stroke="var(--chakra-colors-line)"
-              />
-              <text x={inset.left - 6} y={y(v) + 4} textAnchor="end">
-                {v}
-              </text>
-            </g>
-          ))}
+          <YTicks ticks={y.ticks(4)} y={y} left={inset.left} right={width - inset.right} />
           {x.ticks(6).map((s) => (
             <text key={s} x={x(s)} y={height - inset.bottom + 15} textAnchor="middle">
               {countdown(s)}

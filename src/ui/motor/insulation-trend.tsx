@@ -7,6 +7,7 @@ import { PlainTable } from '../kit/plain-table';
 import { StateMark, type Mark } from '../kit/state-mark';
 import { day } from '../kit/time';
 import { Why } from '../kit/why';
+import { YTicks } from '../kit/y-ticks';
 
 const width = 640;
 const height = 190;
@@ -36,20 +37,7 @@ function Chart({ trend, name }: { trend: Trend; name: string }) {
       aria-label={`${name}: ${trend.points.length} tests, megohms at 40 °C over time`}
     >
       <g style={{ fontFamily: "'IBM Plex Mono'" }} fontSize="11.5" fill="var(--chakra-colors-soft)">
-        {decades.map((t) => (
-          <g key={t}>
-            <line
-              x1={inset.left}
-              x2={width - inset.right}
-              y1={y(t)}
-              y2={y(t)}
-              stroke="var(--chakra-colors-line)"
-            />
-            <text x={inset.left - 6} y={y(t) + 4} textAnchor="end">
-              {t}
-            </text>
-          </g>
-        ))}
+        <YTicks ticks={decades} y={y} left={inset.left} right={width - inset.right} />
         <text x={4} y={14}>
           MΩ
         </text>
