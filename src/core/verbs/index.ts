@@ -8,6 +8,7 @@ import { moduleVerdictVerb } from './module-verdict';
 import { plateVerb } from './plate';
 import { rampVerb } from './ramp';
 import { runChainVerb } from './run-chain';
+import { setAuditVerb, setDiffVerb, setPlanVerb, setTranslateVerb } from './sets';
 import { settingsVerb } from './settings';
 import { staticDiagnose } from './static-diagnose';
 import { staticReadings } from './static-readings';
@@ -27,6 +28,10 @@ export const verbs: readonly Verb[] = [
   plateVerb,
   rampVerb,
   runChainVerb,
+  setAuditVerb,
+  setDiffVerb,
+  setPlanVerb,
+  setTranslateVerb,
   settingsVerb,
   staticDiagnose,
   staticReadings,
