@@ -6,6 +6,7 @@ import { lift } from './lift';
 import { applyModule, isModuleEntry, type TestedModule } from './modules';
 import { applyRegister, holdsSignature, isRegisterEntry, noRegisters, type Registers } from './registers';
 import { readOut, seenToo, written, type SeenDrive } from './seen';
+import { keptSet, setOfReadOut, type KeptSet } from './sets';
 import { applySafety, benchLock, freshSafety, isSafety, settle, type SafetyState } from './safety';
 import { standing } from './standing';
 import {
@@ -54,6 +55,8 @@ export interface JobState {
   modules: readonly TestedModule[];
   /** Null before anybody looked. */
   seen: SeenDrive | null;
+  /** Sets of values: every read-out, and what came otherwise. */
+  sets: readonly KeptSet[];
   /** Answers of the tracer, in their order; the newest of a check counts. */
   traced: readonly EntryOf<'trace.answered'>[];
   causes: readonly EntryOf<'trace.confirmed'>[];
@@ -80,6 +83,7 @@ export const emptyJob: JobState = {
   setAside: [],
   modules: [],
   seen: null,
+  sets: [],
   traced: [],
   causes: [],
   registers: noRegisters,
@@ -153,7 +157,13 @@ function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied 
     case 'static.reading':
       return applyReading(state, entry, limits);
     case 'drive.read':
-      return { seen: readOut(entry), startUp: cycleRead(state.startUp, entry.payload.values) };
+      return {
+        seen: readOut(entry),
+        sets: [...state.sets, setOfReadOut(entry)],
+        startUp: cycleRead(state.startUp, entry.payload.values),
+      };
+    case 'set.kept':
+      return { sets: [...state.sets, keptSet(entry)] };
     case 'drive.seen':
       return { seen: seenToo(state.seen, entry) };
     case 'trace.answered': {

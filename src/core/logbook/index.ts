@@ -14,6 +14,7 @@ export {
 } from './vocabulary';
 export type { FoldContext, JobState, KeptReading, LogLine, Question } from './fold';
 export type { SeenDrive } from './seen';
+export type { KeptSet } from './sets';
 export { emptyJob, extend, fold, mustStayDead, sourcesMet } from './fold';
 export type { BenchLock, Figure, Proof, SafetyState } from './safety';
 export { benchLock, holdsUntil, missingSteps, proofOf, waitOver } from './safety';

@@ -6,19 +6,10 @@ import { asCase, asCsv, asJsonLines, mostReadings, readReadings, type Given } fr
 import { Primary, Secondary } from '../kit/buttons';
 import { Section } from '../kit/face';
 import { LongField } from '../kit/field';
+import { saveText } from '../kit/save-text';
 import { ReadingLines } from './reading-lines';
 
 const biggestFile_bytes = 1_000_000;
-
-/** Hands a text over as a file, also with the server away. */
-function save(name: string, type: string, text: string) {
-  const address = URL.createObjectURL(new Blob([text], { type: `${type};charset=utf-8` }));
-  const link = document.createElement('a');
-  link.href = address;
-  link.download = name;
-  link.click();
-  URL.revokeObjectURL(address);
-}
 
 function Export({
   jobId,
@@ -32,13 +23,11 @@ function Export({
   if (readings.length === 0) return <Text>Nothing has been read yet.</Text>;
   return (
     <Box display="flex" gap="2" flexWrap="wrap" alignItems="center">
-      <Secondary onClick={() => save('readings.csv', 'text/csv', asCsv(readings))}>Readings, CSV</Secondary>
-      <Secondary onClick={() => save('readings.jsonl', 'application/x-ndjson', asJsonLines(readings))}>
+      <Secondary onClick={() => saveText('readings.csv', asCsv(readings))}>Readings, CSV</Secondary>
+      <Secondary onClick={() => saveText('readings.jsonl', asJsonLines(readings))}>
         Readings, JSON lines
       </Secondary>
-      <Secondary
-        onClick={() => save('static-diagnose.json', 'application/json', asCase(jobId, stage, readings))}
-      >
+      <Secondary onClick={() => saveText('static-diagnose.json', asCase(jobId, stage, readings))}>
         Case for calc
       </Secondary>
       <Secondary asChild>

@@ -103,6 +103,8 @@ export function entryWords(entry: Entry): string {
       return `Run, ${entry.payload.step.replaceAll('-', ' ')}: ${entry.payload.outcome === 'ok' ? 'seen and right' : entry.payload.outcome === 'not-ok' ? 'not right' : 'not there'}${entry.payload.qualified === undefined ? '' : `, ${entry.payload.qualified}`}`;
     case 'commission.power-off':
       return 'Power goes: what is in the drive was kept';
+    case 'set.kept':
+      return `Set kept: ${entry.payload.name}, ${counted(Object.keys(entry.payload.values).length, 'value')}`;
     case 'startup.signed':
       return `Start-up sheet signed, ${entry.payload.entries} entries`;
     case 'note.added':

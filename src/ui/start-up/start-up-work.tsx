@@ -8,6 +8,7 @@ import type { FaceProps } from '../job/faces';
 import { Caution } from '../kit/caution';
 import { KeptNote } from '../kit/face';
 import { PanelSwitch } from '../kit/panel-switch';
+import { SetsPanel } from '../sets/sets-panel';
 import { LinkBar } from '../trace/link-bar';
 import { useLive } from '../trace/use-live';
 import { useReadOut } from '../trace/use-read-out';
@@ -21,13 +22,14 @@ import { SheetPanel } from './sheet-panel';
 import { Signing } from './signing';
 import { AskToWrite, useWishes } from './wishes';
 
-type Panel = 'choices' | 'place' | 'sheet' | 'ramps' | 'run';
+type Panel = 'choices' | 'place' | 'sheet' | 'ramps' | 'run' | 'sets';
 const panels: readonly { id: Panel; name: string }[] = [
   { id: 'choices', name: 'Load and control' },
   { id: 'place', name: 'Supply and place' },
   { id: 'sheet', name: 'Start-up sheet' },
   { id: 'ramps', name: 'Ramps' },
   { id: 'run', name: 'Commissioning run' },
+  { id: 'sets', name: 'Parameter sets' },
 ];
 /** Asks for the write that keeps everything in memory; null where the type keeps it by itself, or was not read. */
 function saving(
@@ -93,7 +95,7 @@ export function StartUpWork({
         ))}
       <PanelSwitch
         label="Settings"
-        panels={chosen === null ? panels.slice(0, 1) : panels}
+        panels={chosen === null ? panels.filter((p) => p.id === 'choices' || p.id === 'sets') : panels}
         open={panel}
         choose={setPanel}
       />
@@ -170,6 +172,15 @@ export function StartUpWork({
           plate_A={plate.amps}
           watched={watched}
           keep={(result) => store.record('commission.step', result)}
+        />
+      )}
+      {panel === 'sets' && drive.typeId !== null && (
+        <SetsPanel
+          store={store}
+          catalogue={catalogue}
+          control={control}
+          typeId={drive.typeId}
+          rating={rating}
         />
       )}
       {panel === 'ramps' && release !== null && (

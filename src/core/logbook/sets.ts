@@ -1,0 +1,42 @@
+import type { Rating, Values } from '../drive-words';
+import { timeOf, type EntryOf, type Person } from './entry';
+
+/** A set of values as it was at some moment; it never changes. */
+export interface KeptSet {
+  /** The entry that brought it. */
+  id: string;
+  name: string;
+  typeId: string;
+  /** What the unit is rated for; null: as the drive of the job. */
+  rating: Rating | null;
+  values: Values;
+  strangers: readonly { number: string; text: string }[];
+  source: 'read-out' | 'file' | 'typed' | 'translated';
+  by: Person;
+  at: number;
+}
+
+/** A read-out is a set. */
+export const setOfReadOut = (entry: EntryOf<'drive.read'>): KeptSet => ({
+  id: entry.id,
+  name: `Read-out of ${entry.payload.identity.vendor} ${entry.payload.identity.product}`,
+  typeId: entry.payload.typeId,
+  rating: null,
+  values: entry.payload.values,
+  strangers: [],
+  source: 'read-out',
+  by: entry.by,
+  at: timeOf(entry),
+});
+
+export const keptSet = ({ id, payload, by, ...entry }: EntryOf<'set.kept'>): KeptSet => ({
+  id,
+  name: payload.name,
+  typeId: payload.typeId,
+  rating: payload.rating,
+  values: payload.values,
+  strangers: payload.strangers,
+  source: payload.source,
+  by,
+  at: timeOf({ id, payload, by, ...entry }),
+});

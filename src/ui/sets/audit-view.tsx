@@ -1,0 +1,59 @@
+import { Box, Text } from '@chakra-ui/react';
+import { useMemo } from 'react';
+import type { JobState } from '@/core/logbook';
+import { auditSet, type AuditFinding, type UnitSet } from '@/core/parameters';
+import { StateMark, type Mark } from '../kit/state-mark';
+import { Why } from '../kit/why';
+
+const marks: Readonly<Record<AuditFinding['severity'], Mark>> = {
+  wrong: 'failed',
+  doubt: 'doubt',
+  info: 'unprobed',
+};
+const words: Readonly<Record<AuditFinding['severity'], string>> = {
+  wrong: 'wrong',
+  doubt: 'doubt',
+  info: 'note',
+};
+
+/** Everything that is wrong or doubtful about a set, the worst first. */
+export function AuditView({ set, state }: { set: UnitSet; state: JobState }) {
+  const { motor, startUp } = state;
+  const audit = useMemo(
+    () =>
+      auditSet(set, {
+        plate: motor?.plate,
+        choices: startUp.chosen?.choices,
+        carrier_kHz: startUp.place?.carrier_kHz,
+      }),
+    [set, motor, startUp.chosen, startUp.place],
+  );
+  return (
+    <>
+      <Text role="status" fontWeight="500" mb="2">
+        {audit.findings.length === 0 ? 'Nothing is found against it.' : `${audit.findings.length} found.`}
+      </Text>
+      <Box as="ul" aria-label="Findings" listStyleType="none">
+        {audit.findings.map((f) => (
+          <Box as="li" key={f.rule} borderBottom="1px solid" borderColor="line" py="2">
+            <Text>
+              <StateMark mark={marks[f.severity]} label={words[f.severity]} /> {f.text}{' '}
+              <Text as="span" fontFamily="mono" color="soft">
+                {f.numbers.join(' ')}
+              </Text>
+            </Text>
+            <Why>{f.sum}. Common practice, no source.</Why>
+          </Box>
+        ))}
+      </Box>
+      {audit.notJudged.length > 0 && (
+        <Box mt="3">
+          <Why label={`${audit.notJudged.length} not judged`}>
+            A value or something about the machine is missing:{' '}
+            {audit.notJudged.map((n) => n.about).join(', ')}.
+          </Why>
+        </Box>
+      )}
+    </>
+  );
+}

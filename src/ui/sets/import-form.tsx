@@ -1,0 +1,150 @@
+import { Box, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { DriveType } from '@/core/catalogue';
+import type { Rating } from '@/core/drive-words';
+import type { Payload } from '@/core/logbook';
+import { readSetText, type SetLine } from '@/core/set-files';
+import { useControl } from '../catalogue/use-control';
+import { Primary } from '../kit/buttons';
+import { FieldGrid } from '../kit/face';
+import { Field, Figure, LongField, Select } from '../kit/field';
+import { numberFrom } from '../kit/number-from';
+import { PlainTable } from '../kit/plain-table';
+import { StateMark, type Mark } from '../kit/state-mark';
+
+const marks: Readonly<Record<SetLine['state'], Mark>> = {
+  taken: 'sound',
+  unknown: 'unprobed',
+  refused: 'failed',
+  twice: 'failed',
+};
+const stateWords: Readonly<Record<SetLine['state'], string>> = {
+  taken: 'taken',
+  unknown: 'not known',
+  refused: 'not taken',
+  twice: 'twice',
+};
+
+/** A set from a file, a spreadsheet or paper: each line says what was made of it. */
+export function ImportForm({
+  catalogue,
+  typeId,
+  rating,
+  keep,
+}: {
+  catalogue: readonly DriveType[];
+  typeId: string;
+  rating: Rating;
+  keep: (set: Payload<'set.kept'>) => void;
+}) {
+  const [type, setType] = useState(typeId);
+  const [text, setText] = useState('');
+  const [file, setFile] = useState<string | null>(null);
+  const [name, setName] = useState('');
+  const [amps, setAmps] = useState(String(rating.ratedAmps));
+  const [kilowatts, setKilowatts] = useState(String(rating.power_kW));
+  const { control, trouble } = useControl(type);
+  const ratedAmps = numberFrom(amps);
+  const power_kW = numberFrom(kilowatts);
+  const its: Rating | null =
+    ratedAmps === null || power_kW === null ? null : { ...rating, ratedAmps, power_kW };
+  const read =
+    control === null || its === null || text.trim() === '' ? null : readSetText(text, control, its);
+  const taken = read === null ? 0 : Object.keys(read.values).length;
+  return (
+    <>
+      <FieldGrid min="200px">
+        <Select
+          label="Type"
+          value={type}
+          onChange={setType}
+          options={catalogue.map((t) => ({ value: t.id, label: `${t.maker} ${t.range}` }))}
+        />
+        <Figure label="Rated output of that unit" unit="A" text={amps} set={setAmps} />
+        <Figure label="Rated power of that unit" unit="kW" text={kilowatts} set={setKilowatts} />
+        <Field
+          label="Called"
+          value={name}
+          maxLength={200}
+          hint="e.g. backup of March"
+          onChange={(e) => setName(e.target.value)}
+        />
+      </FieldGrid>
+      <LongField
+        label="Numbers and values"
+        hint="Pasted from a spreadsheet, typed from paper, CSV or JSON: a number and its value a line"
+        rows={8}
+        value={text}
+        onChange={(e) => {
+          setFile(null);
+          setText(e.target.value);
+        }}
+      />
+      <Box asChild my="2">
+        <label>
+          or a file{' '}
+          <input
+            type="file"
+            accept=".csv,.txt,.json,.tsv"
+            onChange={(e) => {
+              const chosen = e.target.files?.[0];
+              if (chosen === undefined) return;
+              void chosen.text().then((content) => {
+                setText(content);
+                setFile(chosen.name);
+                if (name === '') setName(chosen.name);
+              });
+            }}
+          />
+        </label>
+      </Box>
+      {trouble !== null && <Text color="failed">{trouble}</Text>}
+      {read !== null && (
+        <>
+          <Text role="status" fontWeight="500" my="2">
+            {read.trouble ?? `${taken} values of ${read.lines.length} lines are taken.`}
+          </Text>
+          <Primary
+            disabled={taken === 0 || name.trim() === '' || its === null}
+            onClick={() =>
+              its !== null &&
+              keep({
+                name: name.trim(),
+                typeId: type,
+                rating: its,
+                values: read.values,
+                strangers: [
+                  ...read.strangers,
+                  ...read.lines
+                    .filter((l) => l.state === 'refused' || l.state === 'twice')
+                    .map(({ number, text: given }) => ({ number, text: given })),
+                ].slice(0, 400),
+                source: file === null ? 'typed' : 'file',
+                ...(read.about.serial === undefined ? {} : { serial: read.about.serial }),
+                ...(read.about.firmware === undefined ? {} : { firmware: read.about.firmware }),
+              })
+            }
+          >
+            {name.trim() === '' ? 'Give it a name first' : `Keep ${taken} values`}
+          </Primary>
+          <Box mt="3">
+            <PlainTable heads={['Line', 'Number', 'Value', '']}>
+              {[...read.lines]
+                .sort((a, b) => Number(a.state === 'taken') - Number(b.state === 'taken') || a.line - b.line)
+                .map((l) => (
+                  <tr key={l.line}>
+                    <td>{l.line}</td>
+                    <td>{l.number}</td>
+                    <td>{l.text}</td>
+                    <td>
+                      <StateMark mark={marks[l.state]} label={stateWords[l.state]} /> {l.words}
+                    </td>
+                  </tr>
+                ))}
+            </PlainTable>
+          </Box>
+        </>
+      )}
+    </>
+  );
+}
