@@ -16,6 +16,7 @@ export interface DriveWrite extends Payload<'drive.write-asked'> {
   by: Person;
   /** Asked: sent, and no word yet of what became of it. */
   outcome: 'asked' | 'done' | 'failed' | 'uncertain';
+  askedAt: number;
   /** When it was taken; null: not. */
   doneAt: number | null;
   /** What the drive had when it was read back. */
@@ -80,6 +81,7 @@ export function applyRegister(
         id: entry.id,
         by: entry.by,
         outcome: 'asked',
+        askedAt: timeOf(entry),
         doneAt: null,
         found: null,
         settled: null,

@@ -67,6 +67,15 @@ it('readings, commands and what the entry cannot take are skipped with the reaso
   expect(skipped.map((s) => s.why).join()).toMatch(/only be read.*outside 0.1 to 600.*command/);
 });
 
+it('an entry of a board that is not fitted is not planned', () => {
+  const set = of('whimbrel-w4');
+  const encoder = numberOf(set, 'protect.encoder');
+  const { [encoder]: _, ...without } = set.values;
+  const plan = planWrites({ ...set, values: without }, { ...set.values, [encoder]: 0 });
+  expect(plan.steps).toEqual([]);
+  expect(plan.skipped).toMatchObject([{ number: encoder, why: expect.stringContaining('option') as string }]);
+});
+
 describe('an entry that another one brings along', () => {
   /** A type whose entries need others, by concept: no shipped type has such a pair. */
   const needing = (pairs: Record<string, string>): UnitSet => {

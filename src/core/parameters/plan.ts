@@ -88,8 +88,10 @@ const whole = (p: Parameter): number =>
   p.resets === 'all' ? Infinity : Array.isArray(p.resets) ? p.resets.length : 0;
 
 /** Why a value of the target is not written; undefined: it is. */
-function leftOut(p: Parameter, { rating }: UnitSet, value: number): string | undefined {
+function leftOut(p: Parameter, { rating, values }: UnitSet, value: number): string | undefined {
   if (p.readOnly) return 'it can only be read';
+  if (p.needs !== undefined && 'option' in p.needs && values[p.number] === undefined)
+    return 'it is not there: it comes with an option that is not fitted';
   const { min, max } = limitsOf(p, rating);
   if (value < min - 1e-9 || value > max + 1e-9) return `${value} is outside ${min} to ${max}`;
   if (p.choices !== undefined && !p.choices.some((c) => c.value === value))

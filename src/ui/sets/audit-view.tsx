@@ -37,7 +37,11 @@ export function AuditView({ set, state }: { set: UnitSet; state: JobState }) {
         {audit.findings.map((f) => (
           <Box as="li" key={f.rule} borderBottom="1px solid" borderColor="line" py="2">
             <Text>
-              <StateMark mark={marks[f.severity]} label={words[f.severity]} /> {f.text}{' '}
+              <StateMark mark={marks[f.severity]} label={null} />{' '}
+              <Text as="b" color={f.severity === 'info' ? 'soft' : marks[f.severity]}>
+                {words[f.severity]}
+              </Text>{' '}
+              {f.text}{' '}
               <Text as="span" fontFamily="mono" color="soft">
                 {f.numbers.join(' ')}
               </Text>

@@ -11,14 +11,16 @@ import { PanelSwitch } from '../kit/panel-switch';
 import { AuditView } from './audit-view';
 import { CompareView } from './compare-view';
 import { ImportForm } from './import-form';
+import { PlanView, type Writer } from './plan-view';
 import { SetChooser } from './set-chooser';
 import { TranslateView } from './translate-view';
 
-type View = 'audit' | 'compare' | 'translate' | 'import';
+type View = 'audit' | 'compare' | 'translate' | 'plan' | 'import';
 const views: readonly { id: View; name: string }[] = [
   { id: 'audit', name: 'Audit' },
   { id: 'compare', name: 'Compare' },
   { id: 'translate', name: 'Translate' },
+  { id: 'plan', name: 'Write' },
   { id: 'import', name: 'Bring in' },
 ];
 
@@ -37,6 +39,7 @@ export function SetsPanel({
   control,
   typeId,
   rating,
+  writer,
 }: {
   store: JobStore;
   catalogue: readonly DriveType[];
@@ -44,8 +47,10 @@ export function SetsPanel({
   control: Control;
   typeId: string;
   rating: Rating;
+  /** Null: no drive answers. */
+  writer: Writer | null;
 }) {
-  const { sets } = store.state;
+  const { sets, seen, registers } = store.state;
   const [view, setView] = useState<View>(sets.length === 0 ? 'import' : 'audit');
   const [taken, setTaken] = useState<string | null>(null);
   const chosen = sets.find((s) => s.id === taken) ?? sets[sets.length - 1] ?? null;
@@ -77,6 +82,22 @@ export function SetsPanel({
               {view === 'compare' && (
                 <CompareView set={unit} id={chosen.id} sets={sets} drive={{ typeId, control, rating }} />
               )}
+              {view === 'plan' &&
+                (chosen.typeId === typeId ? (
+                  <PlanView
+                    key={chosen.id}
+                    set={{ ...unit, rating }}
+                    name={chosen.name}
+                    control={control}
+                    seen={seen}
+                    changedSince={registers.writes.some(
+                      (w) => w.outcome !== 'failed' && w.askedAt > (seen?.readAt ?? 0),
+                    )}
+                    writer={writer}
+                  />
+                ) : (
+                  <Text>This set is of another type: translate it first, and take what comes of it.</Text>
+                ))}
               {view === 'translate' && (
                 <TranslateView
                   key={chosen.id}

@@ -78,7 +78,7 @@ function Row({ row, choose }: { row: TranslatedRow; choose: (value: number | nul
         <StateMark mark={chosen ? 'sound' : marks[outcome]} label={null} />{' '}
         {chosen ? 'chosen' : words[outcome]}
         {sum === null ? '' : `: ${sum}`}
-        {reason === null ? '' : `. ${reason}`}
+        {reason === null ? '' : `: ${reason}`}
       </Text>
     </Box>
   );

@@ -111,7 +111,7 @@ export function StartUpWork({
           }}
         />
       )}
-      {(panel === 'sheet' || panel === 'run') && drive.typeId !== null && (
+      {(panel === 'sheet' || panel === 'run' || panel === 'sets') && drive.typeId !== null && (
         <>
           <LinkBar
             typeId={drive.typeId}
@@ -181,6 +181,7 @@ export function StartUpWork({
           control={control}
           typeId={drive.typeId}
           rating={rating}
+          writer={target === null ? null : { writing, write }}
         />
       )}
       {panel === 'ramps' && release !== null && (

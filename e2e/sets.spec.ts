@@ -1,0 +1,130 @@
+/** Parameter sets: read out, audited, compared, and a set of another type carried over with its choices. */
+import { readFileSync } from 'node:fs';
+import { expect, test, type Page } from '@playwright/test';
+import { boatWinch, choosePerson, ines, picture, visit, watchConsole } from './demo';
+import { order, winchReady } from './rig';
+import { confirmWrite, contacts, findAndRead, jobWith, readAgain } from './trace';
+
+const stopped = { ...contacts, DI1: false };
+
+const panel = (page: Page, group: string, name: string) =>
+  page.getByRole('group', { name: group }).getByRole('button', { name }).click();
+const sets = (page: Page) => panel(page, 'Settings', 'Parameter sets');
+const view = (page: Page, name: string) => panel(page, 'What to do with a set', name);
+const findings = (page: Page) => page.getByRole('list', { name: 'Findings' });
+
+/** Entries of the old drive as somebody wrote them down, one that it does not have among them. */
+const knotTable = (): string => {
+  const control = JSON.parse(readFileSync('catalogue/knot-k3/control.json', 'utf8')) as {
+    parameters: { number: string; min: unknown; default: unknown; choices?: unknown }[];
+  };
+  const lines = control.parameters
+    .filter((p) => typeof p.default === 'number')
+    .map((p) => `${p.number}\t${String(p.default)}`);
+  return ['number\tvalue', ...lines, 'B-02\t7,4 A', 'Z-77\t1']
+    .filter((l) => !l.startsWith('B-05'))
+    .join('\n');
+};
+
+test.beforeEach(async ({ page }) => {
+  page.setDefaultTimeout(20_000);
+  await choosePerson(page, ines);
+  await winchReady(page.request);
+});
+
+test('a read-out is a set: audited against the plate, compared with the factory, given out', async ({
+  page,
+}) => {
+  const errors = watchConsole(page);
+  const job = await jobWith(page, boatWinch, 'A winch with its set', 'as there');
+  await order(page.request, { set: { 'restart.power-on': 'on', 'motor.current': 15, 'ramp.up': 12 } });
+  await visit(page, `/jobs/${job}/settings`);
+  await page.getByRole('button', { name: 'Make the sheet' }).click();
+  await findAndRead(page, 'Whimbrel W4');
+  await sets(page);
+  await expect(findings(page)).toContainText('Motor current is not the one of the plate.');
+  await expect(findings(page)).toContainText('The machine may start when the power comes back.');
+  await expect(findings(page).getByRole('listitem').first()).toContainText('wrong');
+  await expect(page.getByText(/\d+ not judged/)).toBeVisible();
+  await picture(page, 'set-audit');
+
+  await view(page, 'Compare');
+  const row = page.getByRole('row').filter({ hasText: 'acceleration time' });
+  await expect(row).toContainText('12 s');
+  await expect(row).toContainText('5 s');
+
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'CSV', exact: true }).click(),
+  ]);
+  const path = await download.path();
+  expect(readFileSync(path, 'utf8')).toContain('3-01,Acceleration,12,s,12 s');
+
+  // The file comes back as the same set.
+  await view(page, 'Bring in');
+  await page.locator('input[type="file"]').setInputFiles({
+    name: 'backup.csv',
+    mimeType: 'text/csv',
+    buffer: readFileSync(path),
+  });
+  await expect(page.getByText(/^\d+ values of \d+ lines are taken\.$/)).toBeVisible();
+  await page.getByRole('button', { name: /^Keep \d+ values/ }).click();
+  await view(page, 'Compare');
+  await page.getByRole('combobox', { name: 'With' }).selectOption({ index: 2 });
+  await expect(page.getByText('No difference that matters.')).toBeVisible();
+  expect(errors).toEqual([]);
+});
+
+test('the set of an old Knot is carried to the Whimbrel: every value told, choices made, the rest refused aloud', async ({
+  page,
+}) => {
+  const job = await jobWith(page, boatWinch, 'A Knot replaced', 'as there');
+  await visit(page, `/jobs/${job}/settings`);
+  await sets(page);
+  await page.getByRole('combobox', { name: 'Type' }).selectOption('knot-k3');
+  await page.getByRole('textbox', { name: 'Rated output of that unit' }).fill('10');
+  await page.getByRole('textbox', { name: 'Rated power of that unit' }).fill('4');
+  await page.getByRole('textbox', { name: 'Numbers and values' }).fill('nonsense');
+  await expect(page.getByText('is it the right type?')).toBeVisible();
+  await page.getByRole('textbox', { name: 'Numbers and values' }).fill(knotTable());
+  await expect(page.getByRole('row').filter({ hasText: 'Z-77' })).toContainText('no such entry');
+  await expect(page.getByRole('button', { name: 'Give it a name first' })).toBeDisabled();
+  await page.getByRole('textbox', { name: 'Called' }).fill('Paper of the old unit');
+  await page.getByRole('button', { name: /^Keep \d+ values/ }).click();
+  await expect(page.getByText('1 entry that the type does not know')).toBeVisible();
+
+  await view(page, 'Translate');
+  const list = page.getByRole('list', { name: 'Translation' });
+  const said = page.getByRole('status').filter({ hasText: /values: / });
+  const counts = [
+    ...((await said.textContent()) ?? '').matchAll(/(\d+) (?:carried|converted|clamped|to choose|no home)/g),
+  ];
+  const total = Number(/^(\d+) values/.exec((await said.textContent()) ?? '')?.[1]);
+  expect(counts.reduce((sum, [, n]) => sum + Number(n), 0)).toBe(total);
+  await expect(list.getByRole('listitem').filter({ hasText: 'B-02' })).toContainText('7.4 A');
+  await expect(list.getByRole('listitem').filter({ hasText: 'B-07' })).toContainText('150 % × 10 A = 15 A');
+  await picture(page, 'set-translate');
+  for (const choice of await list.getByRole('combobox').all()) await choice.selectOption({ index: 1 });
+  await page.getByRole('button', { name: 'Keep the carried set' }).click();
+  await expect(page.getByText('Kept as a set of its own.')).toBeVisible();
+  await page.reload();
+  await sets(page);
+  const which = page.getByRole('combobox', { name: 'Set', exact: true });
+  await expect(which).toContainText('carried to whimbrel-w4');
+
+  // Into the drive, in order; the plan is what is left to do.
+  await view(page, 'Write');
+  await expect(page.getByText('Read the drive out first')).toBeVisible();
+  await findAndRead(page, 'Whimbrel W4');
+  const carried = (await which.locator('option', { hasText: 'carried to' }).getAttribute('value')) ?? '';
+  await which.selectOption(carried);
+  await expect(page.getByText(/^\d+ to write, from what was read/)).toBeVisible();
+  await order(page.request, { plant: { contacts: stopped }, wait_s: 1 });
+  await page.getByRole('button', { name: /^Write all \d+/ }).click();
+  await confirmWrite(page);
+  await expect(page.getByText(/^Everything was taken/)).toBeVisible({ timeout: 60_000 });
+  await readAgain(page);
+  await which.selectOption(carried);
+  await expect(page.getByText('The drive has the set.')).toBeVisible();
+  await expect(page.getByText(/comes with an option that is not fitted/).first()).toBeVisible();
+});
