@@ -1,6 +1,8 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test } from '@playwright/test';
-import { choosePerson, iceCrusher, ines, pump, visit, watchConsole, winch } from './demo';
+import { expect, test, type Page } from '@playwright/test';
+import { boatWinch, choosePerson, entry, iceCrusher, ines, pump, visit, watchConsole, winch } from './demo';
+import { winchReady } from './rig';
+import { findAndRead, jobWith } from './trace';
 
 const pages = [
   '/',
@@ -60,6 +62,74 @@ test('axe finds nothing in any panel of the trace page', async ({ page }) => {
       [],
     );
   }
+});
+
+/** Every panel of a start-up that was begun, with sets and a failed test. */
+async function startUpPanels(page: Page, look: (where: string) => Promise<void>): Promise<void> {
+  const { request } = page;
+  await winchReady(request);
+  const job = await jobWith(page, boatWinch, 'A start-up to look at', 'as there');
+  const choices = {
+    ...{ load: 'winch', region: '60Hz', runFrom: 'terminals', speedFrom: 'AI1', wiring: 'two-wire' },
+    ...{ signal: '0-10V', reverse: false, encoder: false, coupled: true, brakeProven: false },
+    ...{ brakeResistor: true, singlePhaseFed: false },
+  };
+  const made = [
+    entry(job, 'startup.choices', { choices, supply: { volts: 400, hz: 50 } }),
+    entry(job, 'motor.disconnected', { drive: 'off', thermistors: 'none', encoder: 'none' }),
+    entry(job, 'motor.insulation', {
+      ...{ of: 'cable', between: 'earth', ratedVolts: 400, testVolts: 500, winding_C: 20 },
+      readings: [{ at_s: 60, megohm: 1 }],
+    }),
+  ];
+  expect((await request.post(`/api/v1/jobs/${job}/entries`, { data: { entries: made } })).ok()).toBe(true);
+  await visit(page, `/jobs/${job}/motor`);
+  await page.getByText('Winding resistance').waitFor();
+  await look('motor');
+  await visit(page, `/jobs/${job}/settings`);
+  await findAndRead(page, 'Whimbrel W4');
+  for (const name of [
+    'Load and control',
+    'Supply and place',
+    'Start-up sheet',
+    'Ramps',
+    'Commissioning run',
+  ]) {
+    await page.getByRole('group', { name: 'Settings' }).getByRole('button', { name }).click();
+    await page.waitForTimeout(400);
+    await look(name);
+  }
+  await page.getByRole('group', { name: 'Settings' }).getByRole('button', { name: 'Parameter sets' }).click();
+  for (const name of ['Audit', 'Compare', 'Translate', 'Write', 'Bring in']) {
+    await page.getByRole('group', { name: 'What to do with a set' }).getByRole('button', { name }).click();
+    await page.waitForTimeout(400);
+    await look(name);
+  }
+}
+
+test('axe finds nothing in any panel of motor, start-up and sets', async ({ page }) => {
+  test.setTimeout(180_000);
+  await choosePerson(page, ines);
+  await startUpPanels(page, async (where) => {
+    const { violations } = await new AxeBuilder({ page })
+      .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+      .analyze();
+    expect(
+      violations.map((v) => `${where} ${v.id}: ${v.nodes.map((n) => n.html.slice(0, 120)).join(' | ')}`),
+    ).toEqual([]);
+  });
+});
+
+test('motor, start-up and sets stay within a screen 390 px wide', async ({ page }) => {
+  test.setTimeout(120_000);
+  await choosePerson(page, ines);
+  await page.setViewportSize({ width: 390, height: 800 });
+  await startUpPanels(page, async (where) => {
+    const over = await page.evaluate(
+      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+    );
+    expect([where, over]).toEqual([where, 0]);
+  });
 });
 
 for (const width of [390, 820])

@@ -416,7 +416,7 @@ test('ramps are drawn and follow the handle; a short one trips', async ({ page }
   await picture(page, 'ramps');
   await handle.focus();
   for (let i = 0; i < 3; i += 1) await handle.press('PageUp');
-  await expect(page.getByRole('img', { name: /Shaft, Motor torque/ })).toBeVisible();
+  await expect(page.getByRole('group', { name: /Shaft, Motor torque/ })).toBeVisible();
 });
 
 test('a load that hangs is drawn both ways; a resistor below the chopper’s least is refused', async ({

@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import { controlSchema } from '@/core/catalogue/schema';
 import { commonMeter, forwardPlan, fullPlan, networkOf, readings, stage } from '@/core/power-stage';
 import { diagnose, prepare, tablesFor, type Taken } from '@/core/static-diagnosis';
+import { auditSet, factorySet, translate } from '@/core/parameters';
 import { rampAnswer, simulate, type RampCase } from '@/core/ramp';
 import { startUpSheet, usualChoices } from '@/core/settings';
 import { traceFrom, usualTables } from '@/core/tracing';
@@ -73,9 +74,32 @@ const rampCase: RampCase = {
   ramp: { up_s: 5, down_s: 5, rounding: 0.2, to_Hz: 50, countsTo_Hz: 50, hold_s: 1 },
 };
 
+/** A set of a thousand entries, on another type and under all rules. */
+function setTimes(): { translate_ms: number; audit_ms: number } {
+  const rating = { ratedAmps: 12, power_kW: 5.5, supply_V: 400 };
+  const more = Array.from({ length: 1000 - control.parameters.length }, (_, i) => {
+    const { concept: _concept, ...plain } = control.parameters[i % control.parameters.length] ?? {
+      ...control.parameters[0],
+    };
+    return { ...plain, number: `X${i}` } as (typeof control.parameters)[number];
+  });
+  const wide = {
+    typeId: 'wide',
+    control: { ...control, parameters: [...control.parameters, ...more] },
+    rating,
+  };
+  const other = controlSchema.parse(JSON.parse(readFileSync('catalogue/whimbrel-w4/control.json', 'utf8')));
+  const set = factorySet(wide, '50Hz');
+  return {
+    translate_ms: timed(10, () => void translate(set, { typeId: 'other', control: other, rating })),
+    audit_ms: timed(20, () => void auditSet(set)),
+  };
+}
+
 process.stdout.write(
   JSON.stringify({
     startUp_ms: timed(50, startUp),
+    ...setTimes(),
     rampCurves_ms: timed(20, () => void simulate(rampCase)),
     rampAnswer_ms: timed(10, () => void rampAnswer(rampCase)),
     hypotheses,

@@ -27,6 +27,8 @@ interface Core {
   startUp_ms: number;
   rampCurves_ms: number;
   rampAnswer_ms: number;
+  translate_ms: number;
+  audit_ms: number;
   memory_MB: number;
 }
 
@@ -115,6 +117,9 @@ export async function bench(): Promise<number> {
   line('start-up sheet, whole', `${c.startUp_ms.toFixed(2)} ms`, '≤ 10 ms');
   line('ramp curves of one run-up and stop', `${c.rampCurves_ms.toFixed(1)} ms`, '≤ 33 ms');
   line('… with the shortest ramps and the brake', `${c.rampAnswer_ms.toFixed(1)} ms`, '≤ 33 ms');
+
+  line('a set of 1,000 entries on another type', `${c.translate_ms.toFixed(1)} ms`, '≤ 100 ms');
+  line('… under all rules', `${c.audit_ms.toFixed(1)} ms`, '≤ 100 ms');
 
   ensureBuilt();
   const cluster = await startCluster('test', { durable: false });

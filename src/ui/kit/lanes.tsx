@@ -88,7 +88,8 @@ export function Lanes<S extends { at_s: number }>({
         <svg
           viewBox={`0 0 ${width} ${height}`}
           style={{ width: '100%', minWidth: 540, display: 'block' }}
-          role="img"
+          // An image hides what can be taken hold of in it.
+          role={handles.length > 0 ? 'group' : 'img'}
           aria-label={`${series.map((s) => s.name).join(', ')} over ${(last - first).toFixed(0)} seconds`}
           onPointerMove={(e) => {
             const box = e.currentTarget.getBoundingClientRect();
