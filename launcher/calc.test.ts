@@ -17,6 +17,7 @@ it('lists its verbs', () => {
     'run-chain',
     'set-audit',
     'set-diff',
+    'set-import',
     'set-plan',
     'set-translate',
     'settings',

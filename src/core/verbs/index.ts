@@ -8,7 +8,7 @@ import { moduleVerdictVerb } from './module-verdict';
 import { plateVerb } from './plate';
 import { rampVerb } from './ramp';
 import { runChainVerb } from './run-chain';
-import { setAuditVerb, setDiffVerb, setPlanVerb, setTranslateVerb } from './sets';
+import { setAuditVerb, setDiffVerb, setImportVerb, setPlanVerb, setTranslateVerb } from './sets';
 import { settingsVerb } from './settings';
 import { staticDiagnose } from './static-diagnose';
 import { staticReadings } from './static-readings';
@@ -30,6 +30,7 @@ export const verbs: readonly Verb[] = [
   runChainVerb,
   setAuditVerb,
   setDiffVerb,
+  setImportVerb,
   setPlanVerb,
   setTranslateVerb,
   settingsVerb,

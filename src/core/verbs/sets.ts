@@ -13,6 +13,7 @@ import {
   type Unit,
 } from '../parameters';
 import { plateSchema } from '../plate/schema';
+import { readSetText } from '../set-files';
 import { choicesSchema } from '../settings/schema';
 import { verb } from './verb';
 import { always } from './vocabulary-schema';
@@ -40,6 +41,40 @@ const id = z.json().optional();
 const side = z
   .strictObject({ number: z.string(), name: z.string(), value: z.number(), shown: z.string() })
   .nullable();
+
+export const setImportVerb = verb({
+  name: 'set-import',
+  summary: 'A set from text, line by line: what was taken, what the type does not know, what cannot be.',
+  input: z.strictObject({
+    ...always,
+    /** A table with any separator, or JSON. */
+    text: z.string().max(2_000_000),
+    unit,
+  }),
+  output: z.strictObject({
+    id,
+    form: z.enum(['table', 'json', 'empty']),
+    values: valuesSchema,
+    strangers: z.array(z.strictObject({ number: z.string(), text: z.string() })),
+    about: z.strictObject({
+      typeId: z.string().optional(),
+      serial: z.string().optional(),
+      firmware: z.string().optional(),
+    }),
+    lines: z.array(
+      z.strictObject({
+        line: z.number(),
+        number: z.string(),
+        text: z.string(),
+        state: z.enum(['taken', 'unknown', 'refused', 'twice']),
+        words: z.string(),
+      }),
+    ),
+    /** Why the text as a whole cannot be read; null: it can. */
+    trouble: z.string().nullable(),
+  }),
+  run: ({ text, unit: given }) => readSetText(text, unitOf(given).control, given.rating),
+});
 
 export const setTranslateVerb = verb({
   name: 'set-translate',
