@@ -1,7 +1,7 @@
 // The parameter store of the simulated drive: ranges, locks, regions, resets, saving.
 import type { Control, Parameter } from '@/core/catalogue';
 import type { ConceptId } from '@/core/concepts';
-import { defaultOf, limitsOf, meaningOf, type Rating, type Values } from '@/core/drive-words';
+import { defaultOf, limitsOf, meaningOf, valuesAfter, type Rating, type Values } from '@/core/drive-words';
 
 export interface Settings {
   control: Control;
@@ -71,13 +71,7 @@ export function written(
     return kept(settings, value === 0 ? now : factory(settings, meaningOf(control, now, p.concept)));
   if (p.concept === 'store.save') return { ...settings, saved: value === 0 ? settings.saved : values };
   const at = region({ control, values: now });
-  const again =
-    p.resets === 'all'
-      ? { ...defaults(control, rating, at), [p.number]: value }
-      : {
-          ...now,
-          ...Object.fromEntries((p.resets ?? []).map((n) => [n, defaults(control, rating, at)[n] ?? 0])),
-        };
+  const again = valuesAfter(p, now, defaults(control, rating, at));
   return kept(settings, plate.some((c) => c === p.concept) ? stale(control, again) : again);
 }
 

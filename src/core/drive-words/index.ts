@@ -8,6 +8,7 @@ export {
   rawOf,
   shownAs,
   valueOf,
+  valuesAfter,
   type Rating,
   type Values,
 } from './parameters';

@@ -75,6 +75,24 @@ export function meaningOf(
   return p.choices === undefined ? value : p.choices.find((c) => c.value === value)?.means;
 }
 
+/**
+ * What is in a drive after an entry was written: what it resets has its factory value again.
+ * @param values with the entry as it was written
+ * @param factory of the region that is in force then
+ */
+export function valuesAfter(
+  { number, resets }: Pick<Parameter, 'number' | 'resets'>,
+  values: Values,
+  factory: Values,
+): Values {
+  if (resets === undefined) return values;
+  const again =
+    resets === 'all'
+      ? factory
+      : { ...values, ...Object.fromEntries(resets.map((n) => [n, factory[n] ?? 0])) };
+  return { ...again, [number]: values[number] ?? 0 };
+}
+
 /** Entries that are told something and go back by themselves: what they read afterwards says nothing. */
 const commands: readonly (string | undefined)[] = ['store.save', 'factory.reset'] satisfies ConceptId[];
 export const isCommand = ({ concept }: Pick<Parameter, 'concept'>): boolean => commands.includes(concept);

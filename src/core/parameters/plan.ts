@@ -1,6 +1,6 @@
 import type { Parameter } from '../catalogue';
 import type { ConceptId } from '../concepts';
-import { limitsOf, shownAs, type Values } from '../drive-words';
+import { limitsOf, shownAs, valuesAfter, type Values } from '../drive-words';
 import { factorySet, regionOf, type UnitSet } from './set';
 import { notCarried } from './shares';
 
@@ -75,13 +75,9 @@ const groupOf = (concept: ConceptId | undefined): Group =>
 export function afterWriting(set: UnitSet, number: string, value: number): UnitSet {
   const p = set.control.parameters.find((x) => x.number === number);
   const now = { ...set, values: { ...set.values, [number]: value } };
-  if (p?.resets === undefined) return now;
-  const factory = factorySet(set, regionOf(now)).values;
-  const again =
-    p.resets === 'all'
-      ? factory
-      : { ...now.values, ...Object.fromEntries(p.resets.map((n) => [n, factory[n] ?? 0])) };
-  return { ...now, values: { ...again, [number]: value } };
+  return p === undefined
+    ? now
+    : { ...now, values: valuesAfter(p, now.values, factorySet(set, regionOf(now)).values) };
 }
 
 const whole = (p: Parameter): number =>

@@ -104,6 +104,9 @@ export function readSetText(text: string, control: Pick<Control, 'parameters'>, 
   const values: Record<string, number> = {};
   const strangers: SetText['strangers'] = [];
   const known = pairs.map((pair) => ({ ...pair, p: entryFor(control, pair.number) }));
+  const texts = new Map<string, string[]>();
+  for (const { p, text: given } of known)
+    if (p !== undefined) texts.set(p.number, [...(texts.get(p.number) ?? []), given]);
   const lines = known.map(({ line, number, text: given, p }): SetLine => {
     const said = (state: SetLine['state'], words: string): SetLine => ({
       line,
@@ -116,8 +119,8 @@ export function readSetText(text: string, control: Pick<Control, 'parameters'>, 
       strangers.push({ number, text: given });
       return said('unknown', 'the type has no such entry; kept as it came');
     }
-    const same = known.filter((k) => k.p?.number === p.number);
-    if (same.some((k) => k.text !== given))
+    const same = texts.get(p.number) ?? [];
+    if (same.some((t) => t !== given))
       return said('twice', `${p.number} comes ${same.length} times with different values`);
     const read = valueFor(p, rating, given);
     if ('refused' in read) return said('refused', read.refused);

@@ -1,6 +1,6 @@
 // Protection, limits, ramps. Where no source is named: common practice, no source.
 import { isLifting } from '../../settings';
-import { when, type AuditRule, type Facts } from './rule';
+import { given, when, type AuditRule, type Facts } from './rule';
 
 const percent = (value: number): string => `${Number(value.toFixed(1))} %`;
 
@@ -29,13 +29,8 @@ const above = (
   severity,
   about,
   concepts: [high, low],
-  judge: ({ num }) => {
-    const a = num(high);
-    const b = num(low);
-    return a === undefined || b === undefined
-      ? undefined
-      : when(a > b, text, `${a} ${unit} against ${b} ${unit}`);
-  },
+  judge: ({ num }) =>
+    given([num(high), num(low)], (a, b) => when(a > b, text, `${a} ${unit} against ${b} ${unit}`)),
 });
 
 export const limitAudits: readonly AuditRule[] = [
@@ -44,67 +39,56 @@ export const limitAudits: readonly AuditRule[] = [
     severity: 'wrong',
     about: 'motor overload against the plate',
     concepts: ['protect.overload-amps', 'protect.overload-percent'],
-    judge: (facts) => {
-      const set = overload_A(facts);
-      const { plate } = facts;
-      return set === undefined || plate === undefined
-        ? undefined
-        : when(
-            set > 1.03 * plate.amps,
-            'The overload lets the motor burn: it is set above the plate.',
-            `${set.toFixed(1)} A against ${plate.amps} A on the plate`,
-          );
-    },
+    judge: (facts) =>
+      given([overload_A(facts), facts.plate], (set, plate) =>
+        when(
+          set > 1.03 * plate.amps,
+          'The overload lets the motor burn: it is set above the plate.',
+          `${set.toFixed(1)} A against ${plate.amps} A on the plate`,
+        ),
+      ),
   },
   {
     id: 'overload-low',
     severity: 'doubt',
     about: 'motor overload far below the plate',
     concepts: ['protect.overload-amps', 'protect.overload-percent'],
-    judge: (facts) => {
-      const set = overload_A(facts);
-      const { plate } = facts;
-      return set === undefined || plate === undefined
-        ? undefined
-        : when(
-            set < 0.85 * plate.amps,
-            'The overload trips before the motor is loaded.',
-            `${set.toFixed(1)} A against ${plate.amps} A on the plate`,
-          );
-    },
+    judge: (facts) =>
+      given([overload_A(facts), facts.plate], (set, plate) =>
+        when(
+          set < 0.85 * plate.amps,
+          'The overload trips before the motor is loaded.',
+          `${set.toFixed(1)} A against ${plate.amps} A on the plate`,
+        ),
+      ),
   },
   {
     id: 'overload-rating',
     severity: 'wrong',
     about: 'motor overload against the drive',
     concepts: ['protect.overload-amps'],
-    judge: ({ num, set: { rating } }) => {
-      const amps = num('protect.overload-amps');
-      return amps === undefined
-        ? undefined
-        : when(
-            amps > rating.ratedAmps,
-            'The overload is set above what the drive gives: the motor is bigger than the drive.',
-            `${amps} A against ${rating.ratedAmps} A rated`,
-          );
-    },
+    judge: ({ num, set: { rating } }) =>
+      given([num('protect.overload-amps')], (amps) =>
+        when(
+          amps > rating.ratedAmps,
+          'The overload is set above what the drive gives: the motor is bigger than the drive.',
+          `${amps} A against ${rating.ratedAmps} A rated`,
+        ),
+      ),
   },
   {
     id: 'limit-low',
     severity: 'doubt',
     about: 'current limit below the motor',
     concepts: ['limit.current', 'limit.current-amps'],
-    judge: (facts) => {
-      const limit = limit_A(facts);
-      const { plate } = facts;
-      return limit === undefined || plate === undefined
-        ? undefined
-        : when(
-            limit < plate.amps,
-            'The current limit is below the plate: the motor never gives its torque and stalls.',
-            `${limit.toFixed(1)} A against ${plate.amps} A`,
-          );
-    },
+    judge: (facts) =>
+      given([limit_A(facts), facts.plate], (limit, plate) =>
+        when(
+          limit < plate.amps,
+          'The current limit is below the plate: the motor never gives its torque and stalls.',
+          `${limit.toFixed(1)} A against ${plate.amps} A`,
+        ),
+      ),
   },
   {
     id: 'limit-load',
@@ -177,12 +161,10 @@ export const limitAudits: readonly AuditRule[] = [
     severity: 'info',
     about: 'lowest frequency',
     concepts: ['limit.minimum-frequency'],
-    judge: ({ num }) => {
-      const least = num('limit.minimum-frequency');
-      return least === undefined
-        ? undefined
-        : when(least > 0, 'The motor turns at once when run is given.', `lowest frequency ${least} Hz`);
-    },
+    judge: ({ num }) =>
+      given([num('limit.minimum-frequency')], (least) =>
+        when(least > 0, 'The motor turns at once when run is given.', `lowest frequency ${least} Hz`),
+      ),
   },
   {
     id: 'ramp-up-short',
@@ -223,80 +205,69 @@ export const limitAudits: readonly AuditRule[] = [
     severity: 'wrong',
     about: 'chopper without a resistor',
     concepts: ['brake.chopper'],
-    judge: ({ is, choices }) => {
-      const chopper = is('brake.chopper');
-      return chopper === undefined || choices === undefined
-        ? undefined
-        : when(
-            chopper === 'on' && !choices.brakeResistor,
-            'The chopper is on and no resistor is fitted.',
-            'chopper on',
-          );
-    },
+    judge: ({ is, choices }) =>
+      given([is('brake.chopper'), choices], (chopper, choices) =>
+        when(
+          chopper === 'on' && !choices.brakeResistor,
+          'The chopper is on and no resistor is fitted.',
+          'chopper on',
+        ),
+      ),
   },
   {
     id: 'chopper-off',
     severity: 'doubt',
     about: 'resistor without a chopper',
     concepts: ['brake.chopper'],
-    judge: ({ is, choices }) => {
-      const chopper = is('brake.chopper');
-      return chopper === undefined || choices === undefined
-        ? undefined
-        : when(
-            chopper === 'off' && choices.brakeResistor,
-            'A resistor is fitted and the chopper is off: it does nothing.',
-            'chopper off',
-          );
-    },
+    judge: ({ is, choices }) =>
+      given([is('brake.chopper'), choices], (chopper, choices) =>
+        when(
+          chopper === 'off' && choices.brakeResistor,
+          'A resistor is fitted and the chopper is off: it does nothing.',
+          'chopper off',
+        ),
+      ),
   },
   {
     id: 'chopper-control',
     severity: 'doubt',
     about: 'chopper and overvoltage control',
     concepts: ['brake.chopper', 'protect.overvoltage-control'],
-    judge: ({ is }) => {
-      const chopper = is('brake.chopper');
-      const control = is('protect.overvoltage-control');
-      return chopper === undefined || control === undefined
-        ? undefined
-        : when(
-            chopper === 'on' && control === 'on',
-            'Overvoltage control stretches the ramp before the chopper works: switch it off where a resistor is fitted.',
-            'both are on',
-          );
-    },
+    judge: ({ is }) =>
+      given([is('brake.chopper'), is('protect.overvoltage-control')], (chopper, control) =>
+        when(
+          chopper === 'on' && control === 'on',
+          'Overvoltage control stretches the ramp before the chopper works: switch it off where a resistor is fitted.',
+          'both are on',
+        ),
+      ),
   },
   {
     id: 'stop-lets-go',
     severity: 'wrong',
     about: 'stop of a load that pulls',
     concepts: ['stop.mode'],
-    judge: ({ is, choices }) => {
-      const stop = is('stop.mode');
-      return stop === undefined || choices === undefined
-        ? undefined
-        : when(
-            isLifting(choices.load) && !choices.brakeProven && (stop === 'coast' || stop === 'dc-injection'),
-            'A load that pulls is let go by this stop, and no closing brake is proven.',
-            `stop mode ${stop}`,
-          );
-    },
+    judge: ({ is, choices }) =>
+      given([is('stop.mode'), choices], (stop, choices) =>
+        when(
+          isLifting(choices.load) && !choices.brakeProven && (stop === 'coast' || stop === 'dc-injection'),
+          'A load that pulls is let go by this stop, and no closing brake is proven.',
+          `stop mode ${stop}`,
+        ),
+      ),
   },
   {
     id: 'carrier-derating',
     severity: 'doubt',
     about: 'carrier against the derating',
     concepts: ['switching.frequency'],
-    judge: ({ num, carrier_kHz }) => {
-      const carrier = num('switching.frequency');
-      return carrier === undefined || carrier_kHz === undefined
-        ? undefined
-        : when(
-            carrier > carrier_kHz,
-            'The carrier is above the one it was derated for.',
-            `${carrier} kHz against ${carrier_kHz} kHz`,
-          );
-    },
+    judge: ({ num, carrier_kHz }) =>
+      given([num('switching.frequency'), carrier_kHz], (carrier, carrier_kHz) =>
+        when(
+          carrier > carrier_kHz,
+          'The carrier is above the one it was derated for.',
+          `${carrier} kHz against ${carrier_kHz} kHz`,
+        ),
+      ),
   },
 ];

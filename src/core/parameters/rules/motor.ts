@@ -1,7 +1,7 @@
 // The motor's plate against the set. Where no source is named: common practice, no source.
 import type { ConceptId } from '../../concepts';
-import { kilowatts } from '../../plate';
-import { when, type AuditRule, type Facts } from './rule';
+import { kilowatts, polesFrom } from '../../plate';
+import { given, when, type AuditRule, type Facts } from './rule';
 
 /** A plate figure may differ from the entry by this share before it is another figure. */
 const same = 0.01;
@@ -17,17 +17,14 @@ const againstPlate = (
   severity: 'wrong',
   about,
   concepts: [concept],
-  judge: ({ plate, num }) => {
-    const entered = num(concept);
-    const wanted = plate === undefined ? undefined : of(plate);
-    return entered === undefined || wanted === undefined
-      ? undefined
-      : when(
-          Math.abs(entered - wanted) > same * wanted,
-          `${about.charAt(0).toUpperCase()}${about.slice(1)} is not the one of the plate.`,
-          `${entered} ${unit} entered, ${Number(wanted.toFixed(3))} ${unit} on the plate`,
-        );
-  },
+  judge: ({ plate, num }) =>
+    given([num(concept), plate === undefined ? undefined : of(plate)], (entered, wanted) =>
+      when(
+        Math.abs(entered - wanted) > same * wanted,
+        `${about.charAt(0).toUpperCase()}${about.slice(1)} is not the one of the plate.`,
+        `${entered} ${unit} entered, ${Number(wanted.toFixed(3))} ${unit} on the plate`,
+      ),
+    ),
 });
 
 /** Slip outside of this is a wrong figure. */
@@ -85,7 +82,7 @@ export const motorAudits: readonly AuditRule[] = [
       const rpm = num('motor.speed');
       const hz = num('motor.frequency');
       if (rpm === undefined || hz === undefined || rpm === 0) return undefined;
-      const poles = Math.max(2, 2 * Math.floor((60 * hz * 1.002) / rpm));
+      const poles = polesFrom(hz, rpm);
       const synchronous = (120 * hz) / poles;
       const slip = 1 - rpm / synchronous;
       return when(
@@ -100,81 +97,69 @@ export const motorAudits: readonly AuditRule[] = [
     severity: 'wrong',
     about: 'identification',
     concepts: ['motor.ident-state', 'motor.ident'],
-    judge: ({ is }) => {
-      const state = is('motor.ident-state');
-      return state === undefined
-        ? undefined
-        : when(
-            state === 'stale' || state === 'failed',
-            'The identification does not count any more: run it again.',
-            `its state is “${state}”`,
-          );
-    },
+    judge: ({ is }) =>
+      given([is('motor.ident-state')], (state) =>
+        when(
+          state === 'stale' || state === 'failed',
+          'The identification does not count any more: run it again.',
+          `its state is “${state}”`,
+        ),
+      ),
   },
   {
     id: 'ident-missing',
     severity: 'doubt',
     about: 'identification for vector control',
     concepts: ['motor.ident-state', 'control.mode'],
-    judge: ({ is }) => {
-      const state = is('motor.ident-state');
-      const mode = is('control.mode');
-      return state === undefined || mode === undefined
-        ? undefined
-        : when(
-            state === 'not-done' && mode !== 'v-hz',
-            'Vector control without an identification: torque and currents are guessed.',
-            `control mode ${mode}, identification not done`,
-          );
-    },
+    judge: ({ is }) =>
+      given([is('motor.ident-state'), is('control.mode')], (state, mode) =>
+        when(
+          state === 'not-done' && mode !== 'v-hz',
+          'Vector control without an identification: torque and currents are guessed.',
+          `control mode ${mode}, identification not done`,
+        ),
+      ),
   },
   {
     id: 'ident-copied',
     severity: 'wrong',
     about: 'copied identification results',
     concepts: ['motor.stator-resistance'],
-    judge: ({ num, otherMotors_ohm }) => {
-      const ohm = num('motor.stator-resistance');
-      return ohm === undefined || otherMotors_ohm === undefined
-        ? undefined
-        : when(
-            ohm !== 0 && otherMotors_ohm.includes(ohm),
-            'The same stator resistance to the last digit as of another motor: it was copied. Run the identification here.',
-            `${ohm} Ω in both`,
-          );
-    },
+    judge: ({ num, otherMotors_ohm }) =>
+      given([num('motor.stator-resistance'), otherMotors_ohm], (ohm, otherMotors_ohm) =>
+        when(
+          ohm !== 0 && otherMotors_ohm.includes(ohm),
+          'The same stator resistance to the last digit as of another motor: it was copied. Run the identification here.',
+          `${ohm} Ω in both`,
+        ),
+      ),
   },
   {
     id: 'mode-feedback',
     severity: 'wrong',
     about: 'control mode and encoder',
     concepts: ['control.mode', 'feedback.encoder'],
-    judge: ({ is }) => {
-      const mode = is('control.mode');
-      const feedback = is('feedback.encoder');
-      return mode === undefined || feedback === undefined
-        ? undefined
-        : when(
-            mode === 'vector-encoder' && feedback === 'none',
-            'Control with an encoder, and no encoder is chosen: it trips or runs away.',
-            `control mode ${mode}, feedback ${feedback}`,
-          );
-    },
+    judge: ({ is }) =>
+      given([is('control.mode'), is('feedback.encoder')], (mode, feedback) =>
+        when(
+          mode === 'vector-encoder' && feedback === 'none',
+          'Control with an encoder, and no encoder is chosen: it trips or runs away.',
+          `control mode ${mode}, feedback ${feedback}`,
+        ),
+      ),
   },
   {
     id: 'encoder-missing',
     severity: 'wrong',
     about: 'encoder that is not fitted',
     concepts: ['feedback.encoder'],
-    judge: ({ is, choices }) => {
-      const feedback = is('feedback.encoder');
-      return feedback === undefined || choices === undefined
-        ? undefined
-        : when(
-            feedback === 'encoder' && !choices.encoder,
-            'An encoder is chosen and none is fitted: the unit trips on its loss.',
-            'feedback encoder, none fitted',
-          );
-    },
+    judge: ({ is, choices }) =>
+      given([is('feedback.encoder'), choices], (feedback, choices) =>
+        when(
+          feedback === 'encoder' && !choices.encoder,
+          'An encoder is chosen and none is fitted: the unit trips on its loss.',
+          'feedback encoder, none fitted',
+        ),
+      ),
   },
 ];

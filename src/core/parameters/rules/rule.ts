@@ -46,3 +46,11 @@ export const practice = 'common practice, no source';
 
 /** A finding where something is so; null where it is not. */
 export const when = (so: boolean, text: string, sum: string): Judged => (so ? { text, sum } : null);
+
+type Known<T> = { [K in keyof T]: Exclude<T[K], undefined> };
+
+/** Judges where every value is known; undefined, so not judged, where one is missing. */
+export const given = <const T extends readonly unknown[]>(
+  values: T,
+  judge: (...known: Known<T>) => Judged,
+): Judged | undefined => (values.includes(undefined) ? undefined : judge(...(values as Known<T>)));

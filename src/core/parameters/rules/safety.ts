@@ -1,6 +1,6 @@
 // What watches, and what moves unasked. Where no source is named: common practice, no source.
 import type { ConceptId } from '../../concepts';
-import { when, type AuditRule, type Severity } from './rule';
+import { given, when, type AuditRule, type Severity } from './rule';
 
 /** A choice that must not be left. */
 const left = (
@@ -15,12 +15,8 @@ const left = (
   severity,
   about,
   concepts: [concept],
-  judge: ({ is }) => {
-    const value = is(concept);
-    return value === undefined
-      ? undefined
-      : when(value === wrong, text, `it is “${value.replaceAll('-', ' ')}”`);
-  },
+  judge: ({ is }) =>
+    given([is(concept)], (value) => when(value === wrong, text, `it is “${value.replaceAll('-', ' ')}”`)),
 });
 
 export const safetyAudits: readonly AuditRule[] = [
@@ -69,49 +65,42 @@ export const safetyAudits: readonly AuditRule[] = [
     severity: 'wrong',
     about: 'input phase supervision off',
     concepts: ['protect.input-phase'],
-    judge: ({ is, choices }) => {
-      const value = is('protect.input-phase');
-      return value === undefined || choices === undefined
-        ? undefined
-        : when(
-            value === 'ignore' && !choices.singlePhaseFed,
-            'Fed from three phases and the loss of one is not noticed: the bank is overloaded until it fails.',
-            'ignored, three-phase feed',
-          );
-    },
+    judge: ({ is, choices }) =>
+      given([is('protect.input-phase'), choices], (value, choices) =>
+        when(
+          value === 'ignore' && !choices.singlePhaseFed,
+          'Fed from three phases and the loss of one is not noticed: the bank is overloaded until it fails.',
+          'ignored, three-phase feed',
+        ),
+      ),
   },
   {
     id: 'input-phase-on',
     severity: 'doubt',
     about: 'input phase supervision on one phase',
     concepts: ['protect.input-phase'],
-    judge: ({ is, choices }) => {
-      const value = is('protect.input-phase');
-      return value === undefined || choices === undefined
-        ? undefined
-        : when(
-            value === 'trip' && choices.singlePhaseFed,
-            'Fed from one phase: it trips at once. No action, and the unit derated.',
-            'trips, one-phase feed',
-          );
-    },
+    judge: ({ is, choices }) =>
+      given([is('protect.input-phase'), choices], (value, choices) =>
+        when(
+          value === 'trip' && choices.singlePhaseFed,
+          'Fed from one phase: it trips at once. No action, and the unit derated.',
+          'trips, one-phase feed',
+        ),
+      ),
   },
   {
     id: 'encoder-off',
     severity: 'wrong',
     about: 'loss of the encoder ignored',
     concepts: ['protect.encoder', 'feedback.encoder'],
-    judge: ({ is }) => {
-      const value = is('protect.encoder');
-      const feedback = is('feedback.encoder');
-      return value === undefined || feedback === undefined
-        ? undefined
-        : when(
-            feedback === 'encoder' && value === 'ignore',
-            'The speed comes from an encoder and its loss is ignored: the machine runs away.',
-            'encoder chosen, its loss ignored',
-          );
-    },
+    judge: ({ is }) =>
+      given([is('protect.encoder'), is('feedback.encoder')], (value, feedback) =>
+        when(
+          feedback === 'encoder' && value === 'ignore',
+          'The speed comes from an encoder and its loss is ignored: the machine runs away.',
+          'encoder chosen, its loss ignored',
+        ),
+      ),
   },
   left(
     'power-on',
@@ -134,12 +123,10 @@ export const safetyAudits: readonly AuditRule[] = [
     severity: 'doubt',
     about: 'automatic restarts',
     concepts: ['restart.count'],
-    judge: ({ num }) => {
-      const count = num('restart.count');
-      return count === undefined
-        ? undefined
-        : when(count > 0, 'After a trip it starts again by itself.', `${count} restarts`);
-    },
+    judge: ({ num }) =>
+      given([num('restart.count')], (count) =>
+        when(count > 0, 'After a trip it starts again by itself.', `${count} restarts`),
+      ),
   },
   left(
     'safe-stop-restart',
@@ -162,16 +149,14 @@ export const safetyAudits: readonly AuditRule[] = [
     severity: 'doubt',
     about: 'code still entered',
     concepts: ['lock.code'],
-    judge: ({ num, set: { control } }) => {
-      const code = num('lock.code');
-      const lock = control.locks.find((l) => l.code === code);
-      return code === undefined
-        ? undefined
-        : when(
-            lock !== undefined,
-            'A code is still entered: what is behind it stands open.',
-            lock?.opens ?? '',
-          );
-    },
+    judge: ({ num, set: { control } }) =>
+      given([num('lock.code')], (code) => {
+        const lock = control.locks.find((l) => l.code === code);
+        return when(
+          lock !== undefined,
+          'A code is still entered: what is behind it stands open.',
+          lock?.opens ?? '',
+        );
+      }),
   },
 ];

@@ -1,6 +1,6 @@
 // Where run and speed come from. Where no source is named: common practice, no source.
 import type { ConceptId } from '../../concepts';
-import { when, type AuditRule, type Facts } from './rule';
+import { given, when, type AuditRule, type Facts } from './rule';
 
 const runFunctions = ['run', 'run-forward', 'run-reverse', 'start-pulse'];
 const reverseFunctions = ['reverse', 'run-reverse'];
@@ -45,13 +45,13 @@ export const sourceAudits: readonly AuditRule[] = [
     judge: ({ is, functions }) => {
       const reverse = is('limit.reverse');
       const asks = functions.filter((f) => reverseFunctions.includes(f.does));
-      return reverse === undefined
-        ? undefined
-        : when(
-            reverse === 'locked' && asks.length > 0,
-            'An input asks for reverse, and reverse is locked: nothing happens.',
-            `${asks.map((a) => a.mark).join(', ')} asks for reverse`,
-          );
+      return given([reverse], (reverse) =>
+        when(
+          reverse === 'locked' && asks.length > 0,
+          'An input asks for reverse, and reverse is locked: nothing happens.',
+          `${asks.map((a) => a.mark).join(', ')} asks for reverse`,
+        ),
+      );
     },
   },
   {
@@ -62,13 +62,13 @@ export const sourceAudits: readonly AuditRule[] = [
     judge: ({ is, functions }) => {
       const reverse = is('limit.reverse');
       const asks = functions.some((f) => reverseFunctions.includes(f.does));
-      return reverse === undefined
-        ? undefined
-        : when(
-            reverse === 'allowed' && !asks,
-            'Reverse is allowed and no input asks for it: a negative reference turns the machine the other way.',
-            'no input with reverse',
-          );
+      return given([reverse], (reverse) =>
+        when(
+          reverse === 'allowed' && !asks,
+          'Reverse is allowed and no input asks for it: a negative reference turns the machine the other way.',
+          'no input with reverse',
+        ),
+      );
     },
   },
   {
@@ -93,16 +93,14 @@ export const sourceAudits: readonly AuditRule[] = [
     severity: 'wrong',
     about: 'run from terminals without a run input',
     concepts: ['place.remote-run'],
-    judge: ({ is, functions }) => {
-      const run = is('place.remote-run');
-      return run === undefined
-        ? undefined
-        : when(
-            run === 'terminals' && !functions.some((f) => runFunctions.includes(f.does)),
-            'Run comes from the terminals and no input is told to run.',
-            'no input with run',
-          );
-    },
+    judge: ({ is, functions }) =>
+      given([is('place.remote-run')], (run) =>
+        when(
+          run === 'terminals' && !functions.some((f) => runFunctions.includes(f.does)),
+          'Run comes from the terminals and no input is told to run.',
+          'no input with run',
+        ),
+      ),
   },
   {
     id: 'same-function',
@@ -123,33 +121,28 @@ export const sourceAudits: readonly AuditRule[] = [
     severity: 'wrong',
     about: 'three-wire run without a stop input',
     concepts: ['run.wiring'],
-    judge: ({ is, functions }) => {
-      const wiring = is('run.wiring');
-      return wiring === undefined
-        ? undefined
-        : when(
-            wiring === 'three-wire' && !functions.some((f) => f.does === 'stop-break'),
-            'Start by pulse and no input that stops: it cannot be stopped at the terminals.',
-            'three-wire, no stop input',
-          );
-    },
+    judge: ({ is, functions }) =>
+      given([is('run.wiring')], (wiring) =>
+        when(
+          wiring === 'three-wire' && !functions.some((f) => f.does === 'stop-break'),
+          'Start by pulse and no input that stops: it cannot be stopped at the terminals.',
+          'three-wire, no stop input',
+        ),
+      ),
   },
   {
     id: 'two-wire-restart',
     severity: 'doubt',
     about: 'two-wire run and power that comes back',
     concepts: ['run.wiring', 'restart.power-on'],
-    judge: ({ is }) => {
-      const wiring = is('run.wiring');
-      const powerOn = is('restart.power-on');
-      return wiring === undefined || powerOn === undefined
-        ? undefined
-        : when(
-            wiring !== 'three-wire' && powerOn === 'on',
-            'A run contact that stays closed starts the machine when the power comes back.',
-            `${wiring}, run at power on`,
-          );
-    },
+    judge: ({ is }) =>
+      given([is('run.wiring'), is('restart.power-on')], (wiring, powerOn) =>
+        when(
+          wiring !== 'three-wire' && powerOn === 'on',
+          'A run contact that stays closed starts the machine when the power comes back.',
+          `${wiring}, run at power on`,
+        ),
+      ),
   },
   jumperRule('AI1'),
   jumperRule('AI2'),
@@ -158,16 +151,14 @@ export const sourceAudits: readonly AuditRule[] = [
     severity: 'doubt',
     about: '4–20 mA without an answer to a broken wire',
     concepts: ['input.AI1-signal', 'input.AI2-signal', 'reference.loss'],
-    judge: (facts) => {
-      const loss = facts.is('reference.loss');
-      return loss === undefined
-        ? undefined
-        : when(
-            speedSignals(facts).includes('4-20mA') && loss === 'ignore',
-            'A broken wire is not noticed: below 4 mA is the only sign of it.',
-            '4–20 mA, loss of reference ignored',
-          );
-    },
+    judge: (facts) =>
+      given([facts.is('reference.loss')], (loss) =>
+        when(
+          speedSignals(facts).includes('4-20mA') && loss === 'ignore',
+          'A broken wire is not noticed: below 4 mA is the only sign of it.',
+          '4–20 mA, loss of reference ignored',
+        ),
+      ),
   },
   {
     id: 'dead-zero',
@@ -177,13 +168,13 @@ export const sourceAudits: readonly AuditRule[] = [
     judge: (facts) => {
       const loss = facts.is('reference.loss');
       const signals = speedSignals(facts);
-      return loss === undefined
-        ? undefined
-        : when(
-            signals.some((s) => s === '0-10V' || s === '0-20mA') && loss === 'trip',
-            'The signal begins at zero and its loss trips: standing still trips.',
-            `${signals.join(', ')}, trip on loss`,
-          );
+      return given([loss], (loss) =>
+        when(
+          signals.some((s) => s === '0-10V' || s === '0-20mA') && loss === 'trip',
+          'The signal begins at zero and its loss trips: standing still trips.',
+          `${signals.join(', ')}, trip on loss`,
+        ),
+      );
     },
   },
   {
@@ -191,44 +182,37 @@ export const sourceAudits: readonly AuditRule[] = [
     severity: 'doubt',
     about: 'ends of the analog line',
     concepts: ['input.AI1-low', 'input.AI1-high'],
-    judge: ({ num }) => {
-      const low = num('input.AI1-low');
-      const high = num('input.AI1-high');
-      return low === undefined || high === undefined
-        ? undefined
-        : when(low >= high, 'More signal means less speed.', `${low} % at zero, ${high} % at full`);
-    },
+    judge: ({ num }) =>
+      given([num('input.AI1-low'), num('input.AI1-high')], (low, high) =>
+        when(low >= high, 'More signal means less speed.', `${low} % at zero, ${high} % at full`),
+      ),
   },
   {
     id: 'serial-watchdog',
     severity: 'wrong',
     about: 'serial control without a watchdog',
     concepts: ['protect.serial'],
-    judge: (facts) => {
-      const watch = facts.is('protect.serial');
-      return watch === undefined
-        ? undefined
-        : when(
-            usesSerial(facts) && watch === 'ignore',
-            'The controller may fall silent, and the machine goes on.',
-            'run or speed from the serial side, its loss ignored',
-          );
-    },
+    judge: (facts) =>
+      given([facts.is('protect.serial')], (watch) =>
+        when(
+          usesSerial(facts) && watch === 'ignore',
+          'The controller may fall silent, and the machine goes on.',
+          'run or speed from the serial side, its loss ignored',
+        ),
+      ),
   },
   {
     id: 'serial-idle',
     severity: 'doubt',
     about: 'serial control that nobody uses',
     concepts: ['run.serial-control'],
-    judge: (facts) => {
-      const serial = facts.is('run.serial-control');
-      return serial === undefined
-        ? undefined
-        : when(
-            serial === 'on' && !usesSerial(facts),
-            'The serial control word is listened to, and nothing comes from there: it may hold the drive.',
-            'serial control on, no source serial',
-          );
-    },
+    judge: (facts) =>
+      given([facts.is('run.serial-control')], (serial) =>
+        when(
+          serial === 'on' && !usesSerial(facts),
+          'The serial control word is listened to, and nothing comes from there: it may hold the drive.',
+          'serial control on, no source serial',
+        ),
+      ),
   },
 ];
