@@ -3,7 +3,14 @@ import type { Control } from '../catalogue';
 import { cycleDifferences, runState, type RunState, type Step } from '../commissioning';
 import { shownAs, type Rating, type Values } from '../drive-words';
 import { standing, type JobState, type Matter, type Payload } from '../logbook';
-import { sheetAgainst, startUpSheet, type Choices, type StartUpSheet } from '../settings';
+import {
+  sheetAgainst,
+  startUpSheet,
+  wantedOf,
+  type Choices,
+  type StartUpSheet,
+  type Typed,
+} from '../settings';
 import { fitOf, type Fit } from '../supply';
 import { driveMatters } from './registers';
 import { stepsFor } from './run';
@@ -26,6 +33,14 @@ export interface Release {
 /** Where it is fed from is said of the place; before that, with the choices. */
 const placed = (choices: Choices, place: Payload<'startup.place'> | null, phases: 1 | 3): Choices =>
   place === null ? choices : { ...choices, singlePhaseFed: phases === 3 && place.phases === 1 };
+
+const wantedValues = (sheet: StartUpSheet, typed: Typed): Values =>
+  Object.fromEntries(
+    sheet.rows.flatMap((row) => {
+      const value = wantedOf(row, typed);
+      return value === null ? [] : [[row.number, value]];
+    }),
+  );
 
 function lostIn(control: Control, cycle: { before: Values; after: Values | null } | null): Release['lost'] {
   if (cycle === null || cycle.after === null) return null;
@@ -115,11 +130,20 @@ export function releaseOf(
   );
   const never = ({ id, text }: { id: string; text: string }): Matter => ({ id, text, mayWait: false });
   const matters = [
-    ...sheetAgainst(sheet, typed, control, values, choices).map(never),
+    ...sheetAgainst(sheet, typed, control, values).map(never),
     ...(fit?.findings ?? [])
       .filter((f) => f.severity === 'wrong')
       .map((f) => never({ id: `place:${f.text}`, text: f.text })),
-    ...driveMatters(control, { values, choices, writes: registers.writes, readAt: seen?.readAt ?? null }),
+    ...driveMatters(
+      { typeId: drive.typeId ?? '', control, rating },
+      {
+        values,
+        wanted: wantedValues(sheet, typed),
+        choices,
+        writes: registers.writes,
+        readAt: seen?.readAt ?? null,
+      },
+    ),
     ...standing({ registers, questions, startUp }),
     ...run.open.map(stepMatter),
   ];

@@ -1,48 +1,25 @@
 import type { Control, Parameter } from '../catalogue';
-import type { ConceptId } from '../concepts';
-import { meaningOf, parameterFor, type Values } from '../drive-words';
+import type { Values } from '../drive-words';
 import type { DriveWrite, Matter } from '../logbook';
+import { auditSet, type AuditFinding, type Unit } from '../parameters';
 import type { Choices } from '../settings';
 
-/** What watches, and whether a machine may run for a while without it (common practice, no source). */
-const supervision: readonly { concept: ConceptId; mayWait: boolean }[] = [
-  { concept: 'protect.overload', mayWait: false },
-  { concept: 'protect.ground-fault', mayWait: false },
-  { concept: 'protect.input-phase', mayWait: true },
-  { concept: 'protect.output-phase', mayWait: true },
-];
+/** Findings of the audit that are registers of a start-up, and whether a machine may run with them for a while. */
+const registers: Readonly<Record<string, { mayWait: boolean }>> = {
+  'overload-off': { mayWait: false },
+  'ground-off': { mayWait: false },
+  'input-phase-off': { mayWait: true },
+  'output-phase-off': { mayWait: true },
+  'code-in': { mayWait: true },
+};
+/** The same of what is to be entered, whether it is in the drive yet or not. */
+const neverEntered: readonly string[] = ['stop-lets-go'];
 
-/** Supervision that does nothing, though nothing about the machine explains it. */
-function supervisionOff(control: Pick<Control, 'parameters'>, values: Values, choices: Choices): Matter[] {
-  return supervision.flatMap(({ concept, mayWait }): Matter[] => {
-    const p = parameterFor(control, concept);
-    const explained = concept === 'protect.input-phase' && choices.singlePhaseFed;
-    return p === undefined || explained || meaningOf(control, values, concept) !== 'ignore'
-      ? []
-      : [
-          {
-            id: `supervision:${p.number}`,
-            text: `Supervision is off: ${p.number} ${p.name}.${mayWait ? '' : ' Nothing runs without it.'}`,
-            mayWait,
-          },
-        ];
-  });
-}
-
-/** A code that was entered and still opens what is behind it. */
-function unlocked(control: Pick<Control, 'parameters' | 'locks'>, values: Values): Matter[] {
-  const code = parameterFor(control, 'lock.code');
-  const lock = control.locks.find((l) => code !== undefined && values[code.number] === l.code);
-  return code === undefined || lock === undefined
-    ? []
-    : [
-        {
-          id: `lock:${lock.level}`,
-          text: `${lock.opens} stand open: enter another figure at ${code.number} ${code.name}, and read out again.`,
-          mayWait: true,
-        },
-      ];
-}
+const matterOf = ({ rule, numbers, text, sum }: AuditFinding, mayWait: boolean): Matter => ({
+  id: `audit:${rule}`,
+  text: `${numbers.join(', ')}: ${text} ${sum}.`,
+  mayWait,
+});
 
 const resetsOthers = (p: Parameter | undefined): p is Parameter => p?.resets !== undefined;
 
@@ -68,17 +45,33 @@ function unread(
       ];
 }
 
-/** What the drive itself keeps open. */
-export const driveMatters = (
-  control: Pick<Control, 'parameters' | 'locks'>,
+/** What the drive itself keeps open, and what may not be entered. */
+export function driveMatters(
+  unit: Unit,
   {
     values,
+    wanted,
     choices,
     writes,
     readAt,
-  }: { values: Values; choices: Choices; writes: readonly DriveWrite[]; readAt: number | null },
-): Matter[] => [
-  ...unread(control, writes, readAt),
-  ...supervisionOff(control, values, choices),
-  ...unlocked(control, values),
-];
+  }: {
+    values: Values;
+    /** What is to be entered, over what is there. */
+    wanted: Values;
+    choices: Choices;
+    writes: readonly DriveWrite[];
+    readAt: number | null;
+  },
+): Matter[] {
+  const found = (of: Values) => auditSet({ ...unit, values: of }, { choices }).findings;
+  return [
+    ...unread(unit.control, writes, readAt),
+    ...found(values).flatMap((f) => {
+      const register = registers[f.rule];
+      return register === undefined ? [] : [matterOf(f, register.mayWait)];
+    }),
+    ...found({ ...values, ...wanted })
+      .filter((f) => neverEntered.includes(f.rule))
+      .map((f) => matterOf(f, false)),
+  ];
+}

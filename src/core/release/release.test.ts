@@ -97,7 +97,7 @@ it('what resets others makes what was known before it doubtful, until the drive 
 describe('supervision that is off', () => {
   const off = (concept: string) => ({ [numberOf(concept)]: valueOf(concept, 'ignore') });
   const matter = (j: ReturnType<typeof job>, concept: string) =>
-    release(j).matters.find((m) => m.id === `supervision:${numberOf(concept)}`);
+    release(j).matters.find((m) => m.id.startsWith('audit:') && m.text.startsWith(numberOf(concept)));
 
   it('of an input phase is a matter on three phases and explained on one', () => {
     const three = started({}, place);
@@ -129,9 +129,9 @@ describe('supervision that is off', () => {
 it('a code that still opens entries is a matter', () => {
   const j = started();
   read(j, { [numberOf('lock.code')]: control.locks[0]?.code ?? -1 });
-  expect(ids(j)).toContain('lock:1');
+  expect(ids(j)).toContain('audit:code-in');
   read(j, { [numberOf('lock.code')]: 0 });
-  expect(ids(j)).not.toContain('lock:1');
+  expect(ids(j)).not.toContain('audit:code-in');
 });
 
 it('a motor that asks for more than the unit gives there never waits', () => {
@@ -172,4 +172,22 @@ it('the line of the speed signal goes from the lowest to the highest frequency',
     atHigh: 50,
   });
   expect(lineOf(control, { ...choices, speedFrom: 'keypad' }, 50)).toBeNull();
+});
+
+describe('a load that pulls', () => {
+  const against = (means: string, brakeProven: boolean) => {
+    const j = started({ load: 'winch', brakeProven });
+    j.add('startup.value', {
+      number: numberOf('stop.mode'),
+      value: valueOf('stop.mode', means),
+      reason: 'process need',
+    });
+    return release(j).matters.filter((m) => m.id === 'audit:stop-lets-go');
+  };
+
+  it.each(['coast', 'dc-injection'])('is not let go by %s without a brake that is proven', (means) => {
+    expect(against(means, false)).toMatchObject([{ mayWait: false }]);
+    expect(against(means, true)).toEqual([]);
+    expect(against('ramp', false)).toEqual([]);
+  });
 });

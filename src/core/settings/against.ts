@@ -1,6 +1,5 @@
 import type { Control } from '../catalogue';
 import { meaningOf, type Values } from '../drive-words';
-import { isLifting, type Choices } from './rule';
 import type { SheetRow, StartUpSheet } from './sheet';
 
 /** A value typed in the place of the rule's, with its reason. */
@@ -33,39 +32,12 @@ export interface Against {
   text: string;
 }
 
-/** Stops that let a load go: refused without a brake that is proven to close. */
-const lettingGo: readonly string[] = ['coast', 'dc-injection'];
-
-/** A load that pulls must not be let go by the stop that was typed, or that is in the drive. */
-function stopAgainst(
-  sheet: StartUpSheet,
-  typed: Typed,
-  { parameters }: Pick<Control, 'parameters'>,
-  { load, brakeProven }: Choices,
-): Against[] {
-  if (!isLifting(load) || brakeProven) return [];
-  const row = sheet.rows.find((r) => r.concept === 'stop.mode');
-  const wanted = row === undefined ? null : wantedOf(row, typed);
-  const means = parameters
-    .find((p) => p.number === row?.number)
-    ?.choices?.find((c) => c.value === wanted)?.means;
-  return means !== undefined && lettingGo.includes(means)
-    ? [
-        {
-          id: 'stop',
-          text: 'A load that pulls is stopped by ramp: coast and DC injection are refused as long as no closing brake is proven.',
-        },
-      ]
-    : [];
-}
-
 /** What stands against signing the sheet; a motor of another region and a stale identification among it. */
 export function sheetAgainst(
   sheet: StartUpSheet,
   typed: Typed,
   control: Pick<Control, 'parameters'>,
   values: Values,
-  choices: Choices,
 ): Against[] {
   const asked = sheet.rows.some((r) => r.concept === 'motor.ident' && r.value !== null);
   const state = meaningOf(control, values, 'motor.ident-state');
@@ -75,7 +47,6 @@ export function sheetAgainst(
     ...sheet.findings
       .filter((f) => f.severity === 'wrong')
       .map((f) => ({ id: `plate:${f.code}`, text: f.text })),
-    ...stopAgainst(sheet, typed, control, choices),
     ...(ident === undefined ? [] : [{ id: 'identification', text: ident }]),
     ...(other.length === 0
       ? []

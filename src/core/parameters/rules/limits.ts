@@ -251,7 +251,7 @@ export const limitAudits: readonly AuditRule[] = [
       given([is('stop.mode'), choices], (stop, choices) =>
         when(
           isLifting(choices.load) && !choices.brakeProven && (stop === 'coast' || stop === 'dc-injection'),
-          'A load that pulls is let go by this stop, and no closing brake is proven.',
+          'A load that pulls is let go by this stop: coast and DC injection are refused as long as no closing brake is proven.',
           `stop mode ${stop}`,
         ),
       ),
