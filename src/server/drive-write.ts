@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import type { Control, Parameter } from '../core/catalogue';
-import { liveOf, parameterFor, rawOf, valueOf, type Values } from '../core/drive-words';
+import { parameterAt, liveOf, parameterFor, rawOf, valueOf, type Values } from '../core/drive-words';
 import { runGiven } from '../core/run-chain';
 import { Refused } from './border';
 import { ask, controlNeeded, rightDrive, wordsSchema } from './drives';
@@ -76,7 +76,7 @@ async function unlocked<T>(
  */
 export async function writeEntry({ target, typeId, number, from, to }: WriteOrder): Promise<Written> {
   const control = await controlNeeded(typeId);
-  const parameter = control.parameters.find((p) => p.number === number);
+  const parameter = parameterAt(control, number);
   if (parameter === undefined) throw new Refused(422, `This type has no entry ${number}.`);
   if (parameter.readOnly) throw new Refused(422, `${number} can be read only.`);
   if (parameter.choices !== undefined && !parameter.choices.some((c) => c.value === to))

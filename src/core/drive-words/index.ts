@@ -4,6 +4,7 @@ export {
   isCommand,
   limitsOf,
   meaningOf,
+  parameterAt,
   parameterFor,
   rawOf,
   shownAs,

@@ -75,6 +75,12 @@ export function meaningOf(
   return p.choices === undefined ? value : p.choices.find((c) => c.value === value)?.means;
 }
 
+/** The parameter of a number, as its type writes it. */
+export const parameterAt = (
+  { parameters }: Pick<Control, 'parameters'>,
+  number: string | undefined,
+): Parameter | undefined => parameters.find((p) => p.number === number);
+
 /**
  * What is in a drive after an entry was written: what it resets has its factory value again.
  * @param values with the entry as it was written

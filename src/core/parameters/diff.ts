@@ -1,5 +1,5 @@
 import { conceptOf, type ConceptId } from '../concepts';
-import { shownAs } from '../drive-words';
+import { parameterAt, shownAs } from '../drive-words';
 import type { UnitSet } from './set';
 import { notCarried } from './shares';
 import { translate } from './translate';
@@ -25,7 +25,7 @@ export interface Difference {
 }
 
 const sideOf = ({ control, values }: UnitSet, number: string): Side | null => {
-  const p = control.parameters.find((x) => x.number === number);
+  const p = parameterAt(control, number);
   const value = values[number];
   return p === undefined || value === undefined
     ? null

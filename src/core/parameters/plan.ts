@@ -1,6 +1,6 @@
 import type { Parameter } from '../catalogue';
 import type { ConceptId } from '../concepts';
-import { limitsOf, shownAs, valuesAfter, type Values } from '../drive-words';
+import { parameterAt, limitsOf, shownAs, valuesAfter, type Values } from '../drive-words';
 import { factorySet, regionOf, type UnitSet } from './set';
 import { notCarried } from './shares';
 
@@ -73,7 +73,7 @@ const groupOf = (concept: ConceptId | undefined): Group =>
  * @param set what it had before
  */
 export function afterWriting(set: UnitSet, number: string, value: number): UnitSet {
-  const p = set.control.parameters.find((x) => x.number === number);
+  const p = parameterAt(set.control, number);
   const now = { ...set, values: { ...set.values, [number]: value } };
   return p === undefined
     ? now

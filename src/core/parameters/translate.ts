@@ -1,6 +1,6 @@
 import type { Parameter } from '../catalogue';
 import { conceptOf, type ConceptId } from '../concepts';
-import { parameterFor, shownAs, type Values } from '../drive-words';
+import { parameterAt, parameterFor, shownAs, type Values } from '../drive-words';
 import { carriedFigure, steppedInto } from './figures';
 import { inputHomes, type InputHome } from './inputs';
 import { factorySet, regionOf, type Unit, type UnitSet } from './set';
@@ -181,7 +181,7 @@ export function translate(from: UnitSet, to: Unit, choices: Choices = {}): Trans
 function withChoice(row: TranslatedRow, choices: Choices, { control }: Unit): TranslatedRow {
   const value = choices[row.from.number];
   if (row.outcome !== 'to-choose' || row.to === null || value === undefined || value === null) return row;
-  const p = control.parameters.find((x) => x.number === row.to?.number);
+  const p = parameterAt(control, row.to?.number);
   return { ...row, to: { ...row.to, value, shown: p === undefined ? String(value) : shownAs(p, value) } };
 }
 

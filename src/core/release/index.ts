@@ -1,7 +1,7 @@
 // May it run? Everything that stands against a start-up, in one list.
 import type { Control } from '../catalogue';
 import { cycleDifferences, runState, type RunState, type Step } from '../commissioning';
-import { shownAs, type Rating, type Values } from '../drive-words';
+import { parameterAt, shownAs, type Rating, type Values } from '../drive-words';
 import { standing, type JobState, type Matter, type Payload } from '../logbook';
 import {
   sheetAgainst,
@@ -45,7 +45,7 @@ const wantedValues = (sheet: StartUpSheet, typed: Typed): Values =>
 function lostIn(control: Control, cycle: { before: Values; after: Values | null } | null): Release['lost'] {
   if (cycle === null || cycle.after === null) return null;
   return cycleDifferences(control, cycle.before, cycle.after).map(({ number, name, before, after }) => {
-    const p = control.parameters.find((x) => x.number === number);
+    const p = parameterAt(control, number);
     const shown = (value: number): string => (p === undefined ? String(value) : shownAs(p, value));
     return { number, text: `${number} ${name} was ${shown(before)}, is ${shown(after)}` };
   });

@@ -1,5 +1,5 @@
 import type { Control, Parameter } from '../catalogue';
-import type { Values } from '../drive-words';
+import { parameterAt, type Values } from '../drive-words';
 import type { DriveWrite, Matter } from '../logbook';
 import { auditSet, type AuditFinding, type Unit } from '../parameters';
 import type { Choices } from '../settings';
@@ -30,7 +30,7 @@ function unread(
   readAt: number | null,
 ): Matter[] {
   const resetting = writes.flatMap((w) => {
-    const p = control.parameters.find((x) => x.number === w.number);
+    const p = parameterAt(control, w.number);
     return w.doneAt !== null && w.doneAt > (readAt ?? 0) && resetsOthers(p) ? [p] : [];
   });
   const last = resetting[resetting.length - 1];

@@ -2,16 +2,14 @@ import type { Line } from '../analog-scaling';
 import type { Control } from '../catalogue';
 import { stepsOf, type Step } from '../commissioning';
 import type { ConceptId, InputFunction } from '../concepts';
-import { meaningOf, type Values } from '../drive-words';
+import { parameterAt, meaningOf, type Values } from '../drive-words';
 import { functionWords } from '../run-chain';
 import { isLifting, type Choices, type StartUpSheet } from '../settings';
 
 /** The identification the sheet asks for, in the words of the concept; null: none. */
 function identificationOf(control: Pick<Control, 'parameters'>, sheet: StartUpSheet): string | null {
   const row = sheet.rows.find((r) => r.concept === 'motor.ident');
-  const choice = control.parameters
-    .find((p) => p.number === row?.number)
-    ?.choices?.find((c) => c.value === row?.value);
+  const choice = parameterAt(control, row?.number)?.choices?.find((c) => c.value === row?.value);
   return choice?.means ?? null;
 }
 

@@ -1,5 +1,5 @@
 import { ratingOf } from '../../core/catalogue';
-import { shownAs } from '../../core/drive-words';
+import { parameterAt, shownAs } from '../../core/drive-words';
 import { fold, timeOf, type Payload } from '../../core/logbook';
 import { plateSums } from '../../core/plate';
 import { inShort, releaseOf } from '../../core/release';
@@ -67,7 +67,7 @@ export async function startUpOfJob(jobId: string): Promise<StartUpPaper | null> 
   const { rows, findings } = release.sheet;
   const { choices } = release;
   const shown = (number: string, value: number | null): string => {
-    const p = control.parameters.find((x) => x.number === number);
+    const p = parameterAt(control, number);
     if (p === undefined || value === null) return '';
     return shownAs(p, value);
   };

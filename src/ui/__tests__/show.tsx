@@ -4,6 +4,7 @@ import { ChakraProvider } from '@chakra-ui/react';
 import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState, type ReactNode } from 'react';
+import { stageOf } from '@/core/catalogue';
 import { controlSchema, driveTypeSchema } from '@/core/catalogue/schema';
 import { fold, type Entry, type Kind, type Payload, type Person } from '@/core/logbook';
 import { greatestLimits } from '@/core/make-safe';
@@ -84,34 +85,21 @@ export function WithStore({
   return children(store);
 }
 
+const whimbrel = typeOf('whimbrel-w4');
+const w415 = whimbrel.models.find((m) => m.type === 'W4-15');
+if (w415 === undefined) throw new Error('the catalogue has no W4-15');
 export const winchDrive: Payload<'identify.drive'> = {
-  typeId: 'whimbrel-w4',
-  maker: 'Whimbrel',
-  type: 'W4-15',
+  typeId: whimbrel.id,
+  maker: whimbrel.maker,
+  type: w415.type,
   serial: '40-1187',
-  supply_V: 400,
-  phases: 3,
-  ratedAmps: 15,
-  labelWait_min: 5,
+  supply_V: whimbrel.supply_V,
+  phases: whimbrel.phases,
+  ratedAmps: w415.ratedAmps,
+  labelWait_min: whimbrel.labelWait_min,
   drawingOnlySimilar: false,
-  stage: {
-    frontEnd: 'diode-3ph',
-    link: 'link',
-    fuse: 'none',
-    brake: true,
-    dcrAccessible: true,
-    scrPrecharge: 'none',
-    prechargeOhm: 47,
-    linkOhm: 0.1,
-    bleederOhm: 150_000,
-    capacitance_uF: 820,
-  },
-  strip: [
-    { mark: 'P', terminal: 'DC+' },
-    { mark: 'N', terminal: 'DC-' },
-    { mark: 'U', terminal: 'U' },
-    { mark: 'V', terminal: 'V' },
-  ],
+  stage: stageOf(whimbrel, w415),
+  strip: whimbrel.strip,
   photos: [],
 };
 export const winchMotor: Payload<'identify.motor'> = {

@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { DriveType } from '@/core/catalogue';
 import type { Rating } from '@/core/drive-words';
 import type { Payload } from '@/core/logbook';
@@ -46,10 +46,14 @@ export function ImportForm({
   const { control, trouble } = useControl(type);
   const ratedAmps = numberFrom(amps);
   const power_kW = numberFrom(kilowatts);
-  const its: Rating | null =
-    ratedAmps === null || power_kW === null ? null : { ...rating, ratedAmps, power_kW };
-  const read =
-    control === null || its === null || text.trim() === '' ? null : readSetText(text, control, its);
+  const its = useMemo<Rating | null>(
+    () => (ratedAmps === null || power_kW === null ? null : { ...rating, ratedAmps, power_kW }),
+    [ratedAmps, power_kW, rating],
+  );
+  const read = useMemo(
+    () => (control === null || its === null || text.trim() === '' ? null : readSetText(text, control, its)),
+    [control, its, text],
+  );
   const taken = read === null ? 0 : Object.keys(read.values).length;
   return (
     <>

@@ -1,3 +1,4 @@
+import { parameterAt } from '@/core/drive-words';
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useRef, useState } from 'react';
 import type { Control } from '@/core/catalogue';
@@ -16,7 +17,7 @@ export interface Writer {
 }
 
 const wishOf = (control: Control, step: PlanStep, reason: string): WriteWish | null => {
-  const parameter = control.parameters.find((p) => p.number === step.number);
+  const parameter = parameterAt(control, step.number);
   return parameter === undefined || step.from === null
     ? null
     : { parameter, from: step.from, to: step.to, reason, trial: false };

@@ -1,3 +1,4 @@
+import { parameterAt } from '@/core/drive-words';
 import type { Control } from '@/core/catalogue';
 import type { Plate } from '@/core/plate';
 import type { Release } from '@/core/release';
@@ -15,7 +16,7 @@ import type { Wishes } from './wishes';
  */
 function wishesFor(rows: readonly SheetRow[], control: Control, typed: Typed): WriteWish[] {
   const all = rows.flatMap((row): WriteWish[] => {
-    const parameter = control.parameters.find((p) => p.number === row.number);
+    const parameter = parameterAt(control, row.number);
     const to = wantedOf(row, typed);
     return parameter === undefined || to === null || row.now === null
       ? []

@@ -1,4 +1,4 @@
-import { shownAs } from '@/core/drive-words';
+import { parameterAt, shownAs } from '@/core/drive-words';
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Control, Parameter } from '@/core/catalogue';
@@ -179,7 +179,7 @@ export function SheetRows({
   return (
     <Box as="ol" aria-label="Start-up sheet" listStyleType="none" mb="4">
       {rows.map((row) => {
-        const parameter = control.parameters.find((p) => p.number === row.number);
+        const parameter = parameterAt(control, row.number);
         return parameter === undefined ? null : (
           <Row
             key={row.number}

@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Control } from '@/core/catalogue';
-import { limitsOf, type Rating, type Values, shownAs } from '@/core/drive-words';
+import { parameterAt, limitsOf, type Rating, type Values, shownAs } from '@/core/drive-words';
 import { Secondary } from '../kit/buttons';
 import { FieldGrid } from '../kit/face';
 import { Choice, Figure, Select } from '../kit/field';
@@ -26,7 +26,7 @@ export function EntryEditor({
   const [text, setText] = useState('');
   const [reason, setReason] = useState<(typeof usualReasons)[number]>('trial');
   const [error, setError] = useState<string | undefined>();
-  const parameter = control.parameters.find((p) => p.number === number);
+  const parameter = parameterAt(control, number);
   const from = parameter === undefined ? undefined : values[parameter.number];
   const take = () => {
     if (parameter === undefined || from === undefined) return;

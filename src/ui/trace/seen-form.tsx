@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState, type KeyboardEvent } from 'react';
 import type { Control } from '@/core/catalogue';
-import type { Live, Values } from '@/core/drive-words';
+import { parameterAt, type Live, type Values } from '@/core/drive-words';
 import { Secondary } from '../kit/buttons';
 import { FieldGrid } from '../kit/face';
 import { Choice, Field, Figure, Select } from '../kit/field';
@@ -89,7 +89,7 @@ export function SeenForm({
   const [number, setNumber] = useState('');
   const [value, setValue] = useState('');
   const [trouble, setTrouble] = useState<{ of: 'bus' | 'reference' | 'value'; words: string } | null>(null);
-  const parameter = control.parameters.find((p) => p.number === number);
+  const parameter = parameterAt(control, number);
   const figure = (of: 'bus' | 'reference' | 'value', text: string, kept: (v: number) => void) => {
     const v = figureFrom(text);
     if (v === null) return setTrouble({ of, words: 'A figure as the display shows it, like 25.0.' });

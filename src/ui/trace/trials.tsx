@@ -2,7 +2,7 @@ import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Control } from '@/core/catalogue';
 import type { AlarmFamily } from '@/core/concepts';
-import { shownAs, type Rating, type Values } from '@/core/drive-words';
+import { parameterAt, shownAs, type Rating, type Values } from '@/core/drive-words';
 import type { DriveWrite } from '@/core/logbook';
 import type { LinkId } from '@/core/run-chain';
 import { trialsFor } from '@/core/trials';
@@ -32,7 +32,7 @@ function OpenTrials({
   return (
     <Box as="ul" aria-label="Trials in the drive" listStyleType="none">
       {writes.map((w) => {
-        const parameter = control.parameters.find((p) => p.number === w.number);
+        const parameter = parameterAt(control, w.number);
         return (
           <Box as="li" key={w.id} borderLeft="5px solid" borderColor="doubt" pl="3" py="1" mb="3">
             <Text>
