@@ -190,7 +190,7 @@ test('a winch: a wrong region and a stale identification hold the signature unti
     'A1 at three points': async () => {
       for (const volts of [0, 5, 10]) {
         await order(page.request, { plant: { AI1: volts }, wait_s: 1 });
-        await expect(taken(page)).toContainText(`${volts} → ${volts * 5} Hz`);
+        await expect(taken(page)).toContainText(`${volts} V → ${volts * 5} Hz`);
         await press(page, 'Take this point');
       }
       await press(page, 'Keep these points');

@@ -10,6 +10,9 @@ const rangeOf: Readonly<Record<Signal, { low: number; high: number; unit: 'V' | 
   '±10V': { low: -10, high: 10, unit: 'V' },
 };
 
+/** What a signal is measured in. */
+export const unitOf = (signal: Signal): 'V' | 'mA' => rangeOf[signal].unit;
+
 export interface Line {
   signal: Signal;
   /** What the lowest and the highest signal stand for, e.g. Hz. */

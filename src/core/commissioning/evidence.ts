@@ -1,5 +1,5 @@
 // What the link shows, as evidence for a step. Common practice, no source.
-import { scaled, type Line } from '../analog-scaling';
+import { scaled, unitOf, type Line } from '../analog-scaling';
 import type { Control } from '../catalogue';
 import { isCommand, type Live, type Values } from '../drive-words';
 
@@ -63,7 +63,7 @@ export function analogPoint(
     expected_Hz,
     agrees: off <= tolerance * span,
     share: span === 0 ? 0 : (expected_Hz - line.atLow) / (line.atHigh - line.atLow),
-    sum: `${signal} stands for ${expected_Hz} Hz, the drive says ${reference_Hz} Hz: ${off.toFixed(2)} Hz off, ${(tolerance * span).toFixed(2)} Hz allowed`,
+    sum: `${signal} ${unitOf(line.signal)} stands for ${expected_Hz} Hz, the drive says ${reference_Hz} Hz: ${off.toFixed(2)} Hz off, ${(tolerance * span).toFixed(2)} Hz allowed`,
   };
 }
 

@@ -139,6 +139,19 @@ describe('stopping', () => {
     expect(brake.duty).toBeGreaterThan(0.05);
   });
 
+  it('a resistor that is enough is enough however long the ramps are', () => {
+    const slow = on({
+      load: { curve: 'hoisting', torque_Nm: -20, inertia_kgm2: 0.02 },
+      ramp: { up_s: 40, down_s: 40 },
+      // 20 N·m at 151.8 rad/s are 3036 W; 780² ÷ 190 Ω are 3202 W.
+      drive: { chopper: { above_V: 780, ohm: 190 } },
+    });
+    expect(simulate(slow).trip).toBeNull();
+    expect(Math.max(...simulate(slow).samples.map((s) => s.busVolts))).toBeLessThan(790);
+    const small = on({ ...slow, drive: { chopper: { above_V: 780, ohm: 260 } } });
+    expect(simulate(small).trip).toMatchObject({ why: 'overvoltage' });
+  });
+
   it('a pump that brakes itself gives nothing back', () => {
     const pump = on({ load: { curve: 'square', torque_Nm: 34, inertia_kgm2: 0.01 }, ramp: { down_s: 10 } });
     expect(rampAnswer(pump).brake.energy_J).toBeLessThan(50);

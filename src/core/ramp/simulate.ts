@@ -101,7 +101,7 @@ interface Step {
 }
 
 /** One explicit step: what the motor must give is J·dω/dt plus the load; what comes back goes into bank and resistor. */
-function advance(given: RampCase, b: Bounds, state: State, busVolts: number, up: boolean): Step {
+function advance(given: RampCase, b: Bounds, state: State, up: boolean): Step {
   const { drive, ramp, motor } = given;
   const { omega } = state;
   const { dt } = b;
@@ -114,16 +114,22 @@ function advance(given: RampCase, b: Bounds, state: State, busVolts: number, up:
   const needed = (b.inertia * (wanted - omega)) / dt + pull;
   const within = Math.max(-b.most_Nm, Math.min(b.most_Nm, needed));
   const { chopper } = drive;
-  const chopped_W = chopper !== undefined && busVolts > chopper.above_V ? busVolts ** 2 / chopper.ohm : 0;
+  const most_W = chopper === undefined ? 0 : chopper.above_V ** 2 / chopper.ohm;
   const loss_W = drive.losses * b.rated_W * currentShare(within / motor.torque_Nm);
   // A regulated drive brakes no harder than its bank and resistor can take.
-  const room_W = (b.full_J - state.energy_J) / dt + chopped_W + loss_W;
+  const room_W = (b.full_J - state.energy_J) / dt + most_W + loss_W;
   const eased = drive.regulated && !up && -within * omega > room_W;
   const torque_Nm = eased ? -Math.max(0, room_W) / omega : within;
   // At rest friction holds: it takes as much torque as is asked of it.
   const moves = omega > 0 || torque_Nm > pull || given.load.curve === 'hoisting';
   const after = moves ? Math.max(0, omega + ((torque_Nm - pull) / b.inertia) * dt) : omega;
   const back_W = Math.max(0, (-torque_Nm * (omega + after)) / 2 - loss_W);
+  // On average the chopper holds the bank at its level, as far as its resistor can.
+  const above_J =
+    chopper === undefined
+      ? 0
+      : state.energy_J + back_W * dt - 0.5 * drive.capacitance_F * chopper.above_V ** 2;
+  const chopped_W = Math.min(most_W, Math.max(0, above_J / dt));
   const lags = drive.regulated && up && after < wanted - 0.02 * b.top;
   return {
     next: {
@@ -153,7 +159,7 @@ export function simulate(given: RampCase): Run {
     const t = i * dt;
     const up = reachedAt_s === null || t < reachedAt_s + ramp.hold_s;
     const busVolts = Math.sqrt((2 * state.energy_J) / drive.capacitance_F);
-    const step = advance(given, bounds, state, busVolts, up);
+    const step = advance(given, bounds, state, up);
     state = step.next;
     brake.energy_J += step.back_W * dt;
     brake.time_s += step.back_W > 0 ? dt : 0;

@@ -69,7 +69,7 @@ export function inShort(matters: readonly Matter[]): Matter[] {
     ...matters.filter((m) => !isStep(m)),
     {
       id: 'steps',
-      text: `${steps.length} steps of the commissioning run are open: ${titles.slice(0, named).join(', ')}${titles.length > named ? ' …' : ''}.`,
+      text: `${steps.length} steps of the commissioning run are open: ${titles.slice(0, named).join(', ')}${titles.length > named ? ' …' : '.'}`,
       mayWait: steps.every((m) => m.mayWait),
     },
   ];

@@ -53,7 +53,7 @@ export function sheetAgainst(
       : [
           {
             id: 'entries',
-            text: `${other.length === 1 ? 'One entry is' : `${other.length} entries are`} otherwise in the drive: ${other.slice(0, 4).join(', ')}${other.length > 4 ? ' …' : ''}.`,
+            text: `${other.length === 1 ? 'One entry is' : `${other.length} entries are`} otherwise in the drive: ${other.slice(0, 4).join(', ')}${other.length > 4 ? ' …' : '.'}`,
           },
         ]),
   ];

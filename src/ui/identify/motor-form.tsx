@@ -146,6 +146,7 @@ export function MotorForm({ motor, keep }: { motor: Motor | null; keep: (motor: 
   const [connection, setConnection] = useState<'star' | 'delta'>(motor?.connection ?? 'star');
   const [photos, setPhotos] = useState<string[]>(motor?.photos ?? []);
   const [kept, setKept] = useState<string | null>(null);
+  const [held, setHeld] = useState(false);
   const [asWritten, setAsWritten] = useState(motor?.plate.asWritten ?? false);
   const { register, control, handleSubmit, setError, setValue, formState } = useForm<PlateText>({
     defaultValues: asText(motor),
@@ -171,7 +172,8 @@ export function MotorForm({ motor, keep }: { motor: Motor | null; keep: (motor: 
       return;
     }
     const wrong = isWrong(read);
-    if (wrong && !asWritten) return setKept('Not kept yet: the figures cannot be true together. See below.');
+    setHeld(wrong && !asWritten);
+    if (wrong && !asWritten) return setKept(null);
     keep({
       plate: wrong ? { ...read, asWritten } : read,
       connection,
@@ -235,6 +237,11 @@ export function MotorForm({ motor, keep }: { motor: Motor | null; keep: (motor: 
         <Photos label="Motor plate" photos={photos} onChange={setPhotos} />
       </Box>
       <Primary type="submit">Keep motor plate</Primary>
+      {held && (
+        <Text role="alert" color="failed" fontWeight="500" mt="2">
+          Not kept yet: the figures cannot be true together. See above what would fit.
+        </Text>
+      )}
       <KeptNote text={kept} />
     </form>
   );

@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { Line } from '@/core/analog-scaling';
+import { unitOf, type Line } from '@/core/analog-scaling';
 import type { Control } from '@/core/catalogue';
 import { analogPoint, bitWatch, displayReady, noBits, type Watch } from '@/core/commissioning';
 import type { Live, Values } from '@/core/drive-words';
@@ -100,7 +100,7 @@ function Points({ live, line, id, take }: { live: Live; line: Line; id: 'AI1' | 
   return (
     <Box>
       <Text fontFamily="mono" fontSize="1.5rem" role="status">
-        {signal} → {now.expected_Hz} Hz, says {reference} Hz
+        {signal} {unitOf(line.signal)} → {now.expected_Hz} Hz, says {reference} Hz
       </Text>
       {points.map((p, i) => (
         <Seen key={i} mark={p.agrees ? 'sound' : 'failed'}>

@@ -188,6 +188,8 @@ export function RunStep({
   });
   const figured = step.figure;
   const byHand = step.parts === undefined && step.id !== 'speeds';
+  // Where the link looks, what it saw comes first.
+  const ByHand = step.watch !== undefined && watched.live !== null ? Secondary : Primary;
   const needsFigure = figured !== undefined && (read === null || read < 0);
   return (
     <Box
@@ -245,7 +247,7 @@ export function RunStep({
           {step.id === 'direction' && wrong && <Cure />}
           <Box display="flex" gap="2" flexWrap="wrap">
             {byHand && (
-              <Primary
+              <ByHand
                 disabled={needsFigure}
                 onClick={() =>
                   keep(
@@ -259,7 +261,7 @@ export function RunStep({
                 }
               >
                 Seen and right
-              </Primary>
+              </ByHand>
             )}
             <Secondary
               onClick={() => {

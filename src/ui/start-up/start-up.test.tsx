@@ -308,7 +308,7 @@ describe('the run over the link', () => {
       sends({ AI1: volts, reference_Hz: hz });
       await press('Take this point');
     }
-    expect(screen.getByText(/5 stands for 25 Hz, the drive says 20 Hz/)).toBeTruthy();
+    expect(screen.getByText(/5 V stands for 25 Hz, the drive says 20 Hz/)).toBeTruthy();
     await press('Keep: not as the line says');
     expect(log.at(-1)).toMatchObject(['commission.step', { step: 'analog-AI1', outcome: 'not-ok' }]);
   });
