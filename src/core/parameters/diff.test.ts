@@ -34,6 +34,12 @@ it('two sets of one type differ where their values do; readings and commands do 
   expect(diffSets(a, a)).toEqual([]);
 });
 
+it('an entry of a board that one unit does not have is no difference that matters', () => {
+  const a = of('whimbrel-w4');
+  const { [numberOf(a, 'feedback.encoder')]: _, ...without } = a.values;
+  expect(diffSets({ ...a, values: without }, a)).toMatchObject([{ matters: false, a: null }]);
+});
+
 it('sets of two types are the same where they mean the same', () => {
   const knot = but(of('knot-k3', 10), 'limit.current', 150);
   const godwit = of('godwit-g4', 24);

@@ -38,7 +38,9 @@ function sameType(a: UnitSet, b: UnitSet): Difference[] {
     const was = sideOf(a, p.number);
     const is = sideOf(b, p.number);
     if (was?.value === is?.value) return [];
-    const passing = p.readOnly || (p.concept !== undefined && notCarried(p.concept) !== undefined);
+    // An entry of a board that one of them does not have says nothing about the other.
+    const boarded = p.needs !== undefined && 'option' in p.needs && (was === null || is === null);
+    const passing = boarded || p.readOnly || (p.concept !== undefined && notCarried(p.concept) !== undefined);
     return [
       {
         concept: p.concept ?? null,
