@@ -1,5 +1,6 @@
 // The registers of the simulated drive: live values, history, parameters and the serial control word.
-import { historyRegisters, rawOf, valueOf, wordsOf, wordsOfSlots } from '@/core/drive-words';
+import type { PadState } from '@/core/keypad';
+import { historyRegisters, rawOf, valueOf, wordsOf, wordsOfSlots, wordsOfText } from '@/core/drive-words';
 import { exceptions, type Exception, type Memory } from './modbus';
 import type { Plant } from './plant';
 import { isThere, written, type Refused } from './settings';
@@ -16,9 +17,11 @@ const asException: Readonly<Record<Refused, Exception>> = {
 /** What holds unit and plant, and takes new ones. */
 export interface Holder {
   /** What was in the box. */
-  box: { type: string; model: string };
+  box: { type: string; model: string; serial: string };
   unit: Unit;
   plant: Plant;
+  /** Where somebody is on its keypad. */
+  pad: PadState;
 }
 
 const serialBits = {
@@ -28,6 +31,13 @@ const serialBits = {
 } as const satisfies Record<string, keyof Plant['serial']>;
 const isSerialBit = (name: string | null): name is keyof typeof serialBits =>
   name !== null && name in serialBits;
+
+/** A serial number, two letters a word, spaces behind. */
+const serialWords = (
+  at: { register: number; words: number } | undefined,
+  serial: string,
+): [number, number][] =>
+  at === undefined ? [] : wordsOfText(serial, at.words).map((word, i) => [at.register + i, word]);
 
 /** Each of a run of addresses, or null as soon as one is not there. */
 function each<T>(start: number, count: number, at: (address: number) => T | null): T[] | null {
@@ -64,6 +74,7 @@ export function memoryOf(holder: Holder): Memory {
       ...historyRegisters(control()).map((r, i): [number, number] => [r, slots[i] ?? 0]),
       [modbus.control.register, word],
       [modbus.control.reference, Math.round(holder.plant.serial.reference_Hz * 10) & 0xffff],
+      ...serialWords(modbus.serialNumber, holder.box.serial),
       ...parameters.flatMap((p): [number, number][] =>
         isThere(settings, p)
           ? // A code that was entered is nobody's to read.

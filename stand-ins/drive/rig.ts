@@ -6,6 +6,7 @@ import { createServer, type IncomingMessage, type Server } from 'node:http';
 import * as z from 'zod';
 import { conceptIds, type ConceptId } from '@/core/concepts';
 import { meaningOf, parameterFor, type Values } from '@/core/drive-words';
+import { atHome, keypadOf, pressKey } from './keypad';
 import type { Holder } from './memory';
 import { plantSchema, type Plant } from './plant';
 import { boxed } from './types';
@@ -31,7 +32,23 @@ const byConcept = z.partialRecord(
 export const orderSchema = z.strictObject({
   /** A new drive from the box, on a plant in order. */
   drive: z
-    .strictObject({ type: z.string(), model: z.string(), fitted: z.array(z.string()).default([]) })
+    .strictObject({
+      type: z.string(),
+      model: z.string(),
+      fitted: z.array(z.string()).default([]),
+      serial: z.string().max(12).optional(),
+    })
+    .optional(),
+  /** Keys of the keypad, one after the other. */
+  keys: z
+    .array(
+      z.strictObject({
+        cap: z.string(),
+        held: z.boolean().default(false),
+        ticks: z.int().min(1).max(200).optional(),
+      }),
+    )
+    .max(5000)
     .optional(),
   plant: changes.optional(),
   /** What somebody set on it before you came. */
@@ -46,6 +63,7 @@ const step_s = 0.005;
 /** Lets time pass. */
 export function pass(holder: Holder, seconds: number): void {
   for (let t = 0; t < seconds - 1e-9; t += step_s) holder.unit = step(holder.unit, holder.plant, step_s);
+  if (holder.unit.state === 'off') holder.pad = atHome;
 }
 
 function merged(plant: Plant, differs: NonNullable<Order['plant']>): Plant {
@@ -91,12 +109,17 @@ export async function obey(holder: Holder, order: Order): Promise<void> {
     };
   }
   if (order.plant !== undefined) holder.plant = merged(holder.plant, order.plant);
+  for (const { ticks, ...press } of order.keys ?? [])
+    pressKey(holder, ticks === undefined ? press : { ...press, ticks });
   if (order.wait_s !== undefined) pass(holder, order.wait_s);
 }
 
-const stateOf = ({ unit, plant, box }: Holder) => ({
+const stateOf = (holder: Holder) => ({ ...stateOfUnit(holder), keypad: keypadOf(holder) });
+
+const stateOfUnit = ({ unit, plant, box }: Holder) => ({
   type: unit.settings.control.modbus.identification,
   typeId: box.type,
+  serial: box.serial,
   model: box.model,
   inputs: unit.settings.control.inputs.map(({ id, mark }) => ({
     id,

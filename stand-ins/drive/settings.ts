@@ -59,8 +59,8 @@ export function written(
   if (p.readOnly) return 'read-only';
   if (p.concept === 'lock.code') return unlocked(settings, p, value);
   if (!byCode && p.lock > opened) return 'locked';
-  if (p.concept !== 'lock.parameters' && meaningOf(control, values, 'lock.parameters') === 'locked')
-    return 'locked';
+  const always = p.concept === 'lock.parameters' || p.concept === 'store.save';
+  if (!always && meaningOf(control, values, 'lock.parameters') === 'locked') return 'locked';
   if (p.stop && running) return 'running';
   const { min, max } = limitsOf(p, rating);
   if (value < min - 1e-9 || value > max + 1e-9) return 'out-of-range';

@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { controlSchema, driveTypeSchema } from '@/core/catalogue/schema';
 import type { ConceptId } from '@/core/concepts';
 import { meaningOf } from '@/core/drive-words';
+import { atHome } from './keypad';
 import type { Holder } from './memory';
 import { plantInOrder } from './plant';
 import { factorySettings } from './settings';
@@ -26,10 +27,12 @@ export async function boxed({
   type: typeId,
   model,
   fitted,
+  serial,
 }: {
   type: string;
   model: string;
   fitted: readonly string[];
+  serial?: string | undefined;
 }): Promise<Holder> {
   const type = driveTypeSchema.parse(await read(typeId, 'type.json'));
   const control = controlSchema.parse(await read(typeId, 'control.json'));
@@ -54,7 +57,8 @@ export async function boxed({
     precharge_ohm: type.stage.prechargeOhm,
   };
   return {
-    box: { type: typeId, model },
+    box: { type: typeId, model, serial: serial ?? `${model.replace(/[^A-Z0-9]/gi, '')}-0001` },
+    pad: atHome,
     plant: { ...plant, contacts },
     unit: newUnit(settings, bank, plant.ambient_C),
   };

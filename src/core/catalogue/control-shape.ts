@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { alarmFamilies, conceptIds, unitStates, type ConceptId } from '../concepts';
+import { operationSchema } from './keypad-shape';
 
 const text = z.string().trim().min(1).max(200);
 const mark = z.string().trim().min(1).max(12);
@@ -152,6 +153,8 @@ export const controlShape = z.strictObject({
   keypad: z.strictObject({
     keys: z.array(z.strictObject({ name: text, does: text })).min(1),
     menu: z.array(menuSchema).min(1),
+    /** Absent: which keys to press is not known. */
+    operation: operationSchema.optional(),
     displays: z.array(z.strictObject({ shows: text, means: text })),
     lamps: z.array(
       z.strictObject({ name: text, looks: z.array(z.strictObject({ look: text, means: text })) }),
@@ -161,6 +164,8 @@ export const controlShape = z.strictObject({
     unit: z.int().min(1).max(247),
     identification: z.strictObject({ vendor: text, product: text, revision: text }),
     live: z.array(liveSchema).min(1),
+    /** Where the serial number of the unit is, two letters a word; absent: it does not say. */
+    serialNumber: z.strictObject({ register, words: z.int().min(1).max(16) }).optional(),
     history: z.strictObject({ register, slots: z.int().min(1).max(30) }),
     /** Bits of the serial control word. */
     control: z.strictObject({ register, reference: register, bits: z.array(z.string().nullable()).max(16) }),

@@ -1,5 +1,6 @@
 import { choicesOf } from '../concepts';
 import type { Control, MenuItem, Parameter } from './control-shape';
+import type { Operation } from './keypad-shape';
 
 type Path = (string | number)[];
 interface Stray {
@@ -33,6 +34,31 @@ function strayChoices({ concept, choices }: Parameter, path: Path): Stray[] {
           },
         ],
   );
+}
+
+/** Touches of keys that are not there, and menus deeper than the keypad can show. */
+function strayTouches(operation: Operation | undefined, menu: readonly MenuItem[], path: Path): Stray[] {
+  if (operation === undefined) return [];
+  const caps = new Set(operation.caps.flat());
+  const { home, groups, list, value, jump, run, stop } = operation;
+  const parts = { home, groups: groups ?? {}, list, value, jump: jump ?? {}, keys: { run, stop } };
+  const unknown = Object.entries(parts).flatMap(([part, touches]) =>
+    Object.entries(touches).flatMap(([does, touch]) =>
+      touch === undefined || caps.has(touch.cap)
+        ? []
+        : [{ path: [...path, part, does], message: `there is no key ${touch.cap}` }],
+    ),
+  );
+  const deep = menu.flatMap((item, i) =>
+    item.menus === undefined
+      ? []
+      : [{ path: ['keypad', 'menu', i], message: 'a group within a group cannot be keyed' }],
+  );
+  const flat =
+    groups === null && menu.length > 1
+      ? [{ path: ['keypad', 'menu'], message: 'a keypad without groups has one list' }]
+      : [];
+  return [...unknown, ...deep, ...flat];
 }
 
 /** What a schema of shapes cannot see: names that must exist, and names that must not recur. */
@@ -74,5 +100,6 @@ export function strayNames({ parameters, options, alarms, keypad }: Control): St
     ...twice(alarms.map((a, i) => ({ name: `alarm number ${a.value}`, path: ['alarms', i, 'value'] }))),
     ...ofParameters,
     ...ofMenu(keypad.menu, ['keypad', 'menu']),
+    ...strayTouches(keypad.operation, keypad.menu, ['keypad', 'operation']),
   ];
 }

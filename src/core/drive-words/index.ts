@@ -8,8 +8,10 @@ export {
   parameterFor,
   rawOf,
   shownAs,
+  textOfWords,
   valueOf,
   valuesAfter,
+  wordsOfText,
   type Rating,
   type Values,
 } from './parameters';

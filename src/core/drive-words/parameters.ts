@@ -106,3 +106,19 @@ export const isCommand = ({ concept }: Pick<Parameter, 'concept'>): boolean => c
 /** A value as the keypad shows it: the name of a choice, or the figure with its unit. */
 export const shownAs = ({ choices, unit }: Pick<Parameter, 'choices' | 'unit'>, value: number): string =>
   choices?.find((c) => c.value === value)?.name ?? `${value}${unit === undefined ? '' : ` ${unit}`}`;
+
+/** Text as words of two letters, the first in the high byte, filled up with spaces. */
+export const wordsOfText = (text: string, words: number): number[] =>
+  Array.from({ length: words }, (_, i) => {
+    const [a, b] = text.padEnd(2 * words).slice(2 * i, 2 * i + 2);
+    return ((a ?? ' ').charCodeAt(0) << 8) | (b ?? ' ').charCodeAt(0);
+  });
+
+/** Words back to their text; what is no letter of the usual ones is left out. */
+export const textOfWords = (words: readonly number[]): string =>
+  words
+    .flatMap((word) => [word >> 8, word & 0xff])
+    .filter((code) => code >= 0x20 && code < 0x7f)
+    .map((code) => String.fromCharCode(code))
+    .join('')
+    .trim();

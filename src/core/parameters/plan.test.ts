@@ -39,10 +39,10 @@ it('region, then application, then motor, sources of run last, each with its rea
   const concepts = steps.map((s) => now.control.parameters.find((p) => p.number === s.number)?.concept);
   expect(concepts.slice(0, 2)).toEqual(['region', 'macro']);
   expect(concepts.indexOf('motor.current')).toBeLessThan(concepts.indexOf('ramp.up'));
-  expect(concepts.at(-1)).toBe('place.remote-run');
+  expect(concepts.slice(-2)).toEqual(['place.remote-run', 'store.save']);
   expect(steps[0]?.why).toContain('puts all others back');
   expect(steps.find((s) => s.number === numberOf(to, 'motor.current'))?.why).toContain('may wipe it');
-  expect(steps.at(-1)).toMatchObject({ mayStart: true, group: 'sources of run' });
+  expect(steps.at(-2)).toMatchObject({ mayStart: true, group: 'sources of run' });
 });
 
 it('what a reset brings back is not written again, and what it takes away is', () => {
@@ -52,7 +52,7 @@ it('what a reset brings back is not written again, and what it takes away is', (
   const target = { ...of('whimbrel-w4').values, [up]: 9 };
   const numbers = planWrites(changed, target).steps.map((s) => s.number);
   // 9 s is what it has now, but the region takes it away.
-  expect(numbers).toEqual([numberOf(now, 'region'), up]);
+  expect(numbers).toEqual([numberOf(now, 'region'), up, numberOf(now, 'store.save')]);
 });
 
 it('readings, commands and what the entry cannot take are skipped with the reason', () => {
@@ -76,6 +76,28 @@ it('an entry of a board that is not fitted is not planned', () => {
   expect(plan.skipped).toMatchObject([{ number: encoder, why: expect.stringContaining('option') as string }]);
 });
 
+it('a drive that is locked is opened first, kept at the end, and locked last where the set says so', () => {
+  const base = of('whimbrel-w4');
+  const [lock, up, save] = [
+    numberOf(base, 'lock.parameters'),
+    numberOf(base, 'ramp.up'),
+    numberOf(base, 'store.save'),
+  ];
+  const locked = { ...base, values: { ...base.values, [lock]: 1 } };
+  const open = planWrites(locked, { ...base.values, [up]: 9 });
+  expect(open.steps.map((s) => [s.number, s.to])).toEqual([
+    [lock, 0],
+    [up, 9],
+    [save, 1],
+  ]);
+  const again = planWrites(base, { ...base.values, [up]: 9, [lock]: 1 });
+  expect(again.steps.map((s) => [s.number, s.to])).toEqual([
+    [up, 9],
+    [lock, 1],
+    [save, 1],
+  ]);
+});
+
 describe('an entry that another one brings along', () => {
   /** A type whose entries need others, by concept: no shipped type has such a pair. */
   const needing = (pairs: Record<string, string>): UnitSet => {
@@ -91,7 +113,7 @@ describe('an entry that another one brings along', () => {
     const set = needing({ 'ramp.up': 'ramp.s-curve' });
     const [up, curve] = [numberOf(set, 'ramp.up'), numberOf(set, 'ramp.s-curve')];
     const { steps } = planWrites(set, { ...set.values, [up]: 9, [curve]: 1 });
-    expect(steps.map((s) => s.number)).toEqual([curve, up]);
+    expect(steps.map((s) => s.number)).toEqual([curve, up, numberOf(set, 'store.save')]);
     expect(steps[1]?.why).toBe(`it is there only after ${curve} was written`);
   });
 
@@ -99,7 +121,7 @@ describe('an entry that another one brings along', () => {
     const set = needing({ 'ramp.up': 'ramp.s-curve', 'ramp.s-curve': 'ramp.up' });
     const [up, curve] = [numberOf(set, 'ramp.up'), numberOf(set, 'ramp.s-curve')];
     const plan = planWrites(set, { ...set.values, [up]: 9, [curve]: 1, [numberOf(set, 'ramp.down')]: 7 });
-    expect(plan.steps.map((s) => s.number)).toEqual([numberOf(set, 'ramp.down')]);
+    expect(plan.steps.map((s) => s.number)).toEqual(['ramp.down', 'store.save'].map((c) => numberOf(set, c)));
     expect([...plan.stuck].sort()).toEqual([up, curve].sort());
   });
 });

@@ -1,6 +1,15 @@
 import type { Parameter } from '../catalogue';
 import type { ConceptId } from '../concepts';
-import { parameterAt, limitsOf, shownAs, valuesAfter, type Values } from '../drive-words';
+import {
+  isCommand,
+  limitsOf,
+  meaningOf,
+  parameterAt,
+  parameterFor,
+  shownAs,
+  valuesAfter,
+  type Values,
+} from '../drive-words';
 import { factorySet, regionOf, type UnitSet } from './set';
 import { notCarried } from './shares';
 
@@ -16,6 +25,7 @@ export const groups = [
   'communication',
   'sources of run',
   'lock',
+  'memory',
 ] as const;
 export type Group = (typeof groups)[number];
 
@@ -62,6 +72,7 @@ const byPrefix: readonly [start: string, group: Group][] = [
   ['run.', 'sources of run'],
   ['coast.', 'sources of run'],
   ['restart.', 'sources of run'],
+  ['store.', 'memory'],
   ['lock.', 'lock'],
 ];
 
@@ -69,11 +80,12 @@ const groupOf = (concept: ConceptId | undefined): Group =>
   byPrefix.find(([start]) => concept?.startsWith(start) === true)?.[1] ?? 'limits';
 
 /**
- * What a unit has after one entry was written: what it resets is back at its factory value.
+ * What a unit has after one entry was written: what it resets is back at its factory value; of a command, nothing else.
  * @param set what it had before
  */
 export function afterWriting(set: UnitSet, number: string, value: number): UnitSet {
   const p = parameterAt(set.control, number);
+  if (p !== undefined && isCommand(p)) return set;
   const now = { ...set, values: { ...set.values, [number]: value } };
   return p === undefined
     ? now
@@ -122,6 +134,7 @@ const groupWords: Readonly<Record<Group, string>> = {
   'inputs and outputs': 'terminals after limits, before anything listens to them',
   communication: 'communication when the rest is in',
   'sources of run': 'sources of run last, with the run inputs off',
+  memory: 'kept at the end: without it everything is gone with the power',
   lock: 'the lock after everything else',
 };
 
@@ -143,6 +156,35 @@ function sorted(wanted: readonly { p: Parameter; after: readonly string[] }[]): 
     left = left.filter((l) => l !== next);
   }
   return { order, stuck: [] };
+}
+
+/** Opened before anything is written, and kept after it, where the type asks for that. */
+function framed(now: UnitSet, steps: readonly PlanStep[]): PlanStep[] {
+  if (steps.length === 0) return [];
+  const { control, values } = now;
+  const told = (p: Parameter | undefined, means: string) => p?.choices?.find((c) => c.means === means)?.value;
+  const lock = parameterFor(control, 'lock.parameters');
+  const open = told(lock, 'open');
+  const shut =
+    lock !== undefined && open !== undefined && meaningOf(control, values, 'lock.parameters') === 'locked';
+  const opening = shut
+    ? [
+        stepOf(
+          lock,
+          values[lock.number],
+          open,
+          'everything is locked: it is opened before anything is written',
+        ),
+      ]
+    : [];
+  const save = parameterFor(control, 'store.save');
+  const keepsIt = told(save, 'now');
+  const saving =
+    save === undefined || keepsIt === undefined
+      ? []
+      : [stepOf(save, values[save.number] ?? 0, keepsIt, groupWords.memory)];
+  const locking = steps.filter((s) => s.group === 'lock' && !(shut && s.to === open));
+  return [...opening, ...steps.filter((s) => s.group !== 'lock'), ...locking, ...saving];
 }
 
 /**
@@ -189,5 +231,5 @@ export function planWrites(now: UnitSet, target: Values): WritePlan {
       ),
     );
   }
-  return { steps, skipped, stuck: stuck.map((p) => p.number) };
+  return { steps: framed(now, steps), skipped, stuck: stuck.map((p) => p.number) };
 }
