@@ -3,6 +3,7 @@ import { screwSchema, stageSchema as wholeStageSchema } from '../power-stage/sch
 
 export { checkFile, type FileProblem } from './check-file';
 export { controlSchema } from './control-schema';
+export { operationSchema } from './keypad-shape';
 import { controlShape } from './control-shape';
 
 export { controlShape };

@@ -88,45 +88,56 @@ const allowed = (order: readonly number[], after: Tour['after']): boolean => {
   });
 };
 
-/** The nearest first, then single stops and short runs of them moved (and turned) while it gets cheaper. */
-function goodOrder(tour: Tour, far: readonly number[][]): number[] {
-  const n = tour.stops.length;
-  const [start, end] = [n, n + 1];
-  const cost = (order: readonly number[]): number => {
-    let at = start;
-    let sum = 0;
-    for (const i of order) {
-      sum += far[at]?.[i] ?? 0;
-      at = i;
-    }
-    return sum + (far[at]?.[end] ?? 0);
-  };
-  let order: number[] = [];
+/** The nearest that is free, again and again. */
+function nearestFirst(tour: Tour, far: readonly number[][]): number[] {
+  const order: number[] = [];
   const left = new Set(tour.stops.keys());
-  for (let at = start; left.size > 0;) {
+  for (let at = tour.stops.length; left.size > 0;) {
     const free = [...left].filter((i) => [...(tour.after[i] ?? [])].every((b) => !left.has(b)));
     const next = free.reduce((a, b) => ((far[at]?.[b] ?? 0) < (far[at]?.[a] ?? 0) ? b : a), free[0] ?? 0);
     order.push(next);
     left.delete(next);
     at = next;
   }
-  let best = cost(order);
-  for (let better = true; better;) {
-    better = false;
-    for (let length = 1; length <= Math.min(12, n); length += 1)
-      for (let i = 0; i + length <= n; i += 1) {
-        const part = order.slice(i, i + length);
-        const rest = [...order.slice(0, i), ...order.slice(i + length)];
-        for (let j = 0; j <= rest.length; j += 1)
-          for (const piece of length === 1 ? [part] : [part, [...part].reverse()]) {
-            const tried = [...rest.slice(0, j), ...piece, ...rest.slice(j)];
-            const whole = cost(tried);
-            if (whole < best - 1e-9 && allowed(tried, tour.after)) {
-              [order, best, better] = [tried, whole, true];
-            }
-          }
+  return order;
+}
+
+/** Longest run of stops that is moved as one. */
+const longestRun = 12;
+
+/** One run of stops moved elsewhere, as it is or turned, where that is cheaper and allowed; null: nothing is. */
+function improved(order: readonly number[], tour: Tour, far: readonly number[][]): number[] | null {
+  const n = order.length;
+  const way = (from: number | undefined, to: number | undefined): number =>
+    far[from ?? n]?.[to ?? n + 1] ?? 0;
+  const along = (part: readonly number[]): number =>
+    part.reduce((sum, stop, k) => (k === 0 ? 0 : sum + way(part[k - 1], stop)), 0);
+  for (let length = 1; length <= Math.min(longestRun, n); length += 1)
+    for (let i = 0; i + length <= n; i += 1) {
+      const part = order.slice(i, i + length);
+      const rest = [...order.slice(0, i), ...order.slice(i + length)];
+      const joint = way(order[i - 1], order[i + length]);
+      const spared =
+        way(order[i - 1], part[0]) + along(part) + way(part[length - 1], order[i + length]) - joint;
+      for (const piece of length === 1 ? [part] : [part, [...part].reverse()]) {
+        const inner = along(piece);
+        for (let j = 0; j <= rest.length; j += 1) {
+          const costs =
+            way(rest[j - 1], piece[0]) + inner + way(piece[length - 1], rest[j]) - way(rest[j - 1], rest[j]);
+          if (costs >= spared - 1e-9) continue;
+          const tried = [...rest.slice(0, j), ...piece, ...rest.slice(j)];
+          if (allowed(tried, tour.after)) return tried;
+        }
       }
-  }
+    }
+  return null;
+}
+
+/** The nearest first, then runs of stops moved while it gets cheaper. */
+function goodOrder(tour: Tour, far: readonly number[][]): number[] {
+  let order = nearestFirst(tour, far);
+  for (let better = improved(order, tour, far); better !== null; better = improved(order, tour, far))
+    order = better;
   return order;
 }
 

@@ -2,6 +2,7 @@
 import { closest } from 'fastest-levenshtein';
 import { dischargeVerb } from './discharge';
 import { insulationVerb } from './insulation';
+import { keyPlanVerb } from './key-plan';
 import { loopCheckVerb } from './loop-check';
 import { parseInput, schemasOf } from './manners';
 import { moduleVerdictVerb } from './module-verdict';
@@ -23,6 +24,7 @@ export { schemasOf } from './manners';
 export const verbs: readonly Verb[] = [
   dischargeVerb,
   insulationVerb,
+  keyPlanVerb,
   loopCheckVerb,
   moduleVerdictVerb,
   plateVerb,

@@ -29,13 +29,15 @@ const unit = z.strictObject({
     .partial({ locks: true, rampCountsTo: true }),
   rating: z.strictObject({ ratedAmps: positive, power_kW: positive, supply_V: positive }),
 });
-const set = unit.extend({ values: valuesSchema });
+/** A set: a unit and its values. */
+export const setSchema = unit.extend({ values: valuesSchema });
+const set = setSchema;
 
 const unitOf = ({ control, ...rest }: z.output<typeof unit>): Unit => ({
   ...rest,
   control: { ...control, locks: control.locks ?? [], rampCountsTo: control.rampCountsTo ?? 'maximum' },
 });
-const setOf = ({ values, ...rest }: z.output<typeof set>) => ({ ...unitOf(rest), values });
+export const setOf = ({ values, ...rest }: z.output<typeof set>) => ({ ...unitOf(rest), values });
 
 const id = z.json().optional();
 const side = z
