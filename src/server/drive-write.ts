@@ -1,9 +1,11 @@
-import * as z from 'zod';
-import type { Control, Parameter } from '../core/catalogue';
-import { parameterAt, liveOf, parameterFor, rawOf, valueOf, type Values } from '../core/drive-words';
+import type { Control } from '../core/catalogue';
+import { parameterAt, parameterFor, rawOf, valueOf } from '../core/drive-words';
 import { runGiven } from '../core/run-chain';
 import { Refused } from './border';
-import { ask, controlNeeded, rightDrive, wordsSchema } from './drives';
+import { look, turnLock } from './drive-hand';
+import { rightDrive, type Talk } from './drive-talk';
+import { controlNeeded, talkTo } from './drives';
+import { noRunOn } from './set-write';
 
 export interface WriteOrder {
   target: string;
@@ -23,43 +25,20 @@ export interface Written {
   lockOpen: boolean;
 }
 
-const wordSchema = z.object({ word: z.number() });
-
-/** The entry, the input functions and the live values, just before writing. */
-async function lookFirst(target: string, control: Control, parameter: Parameter) {
-  const watched = control.parameters.filter(
-    (p) => p.number === parameter.number || p.concept?.startsWith('input.DI') === true,
-  );
-  const registers = [...watched, ...control.modbus.live].map((x) => x.register);
-  const { words } = await ask('/read', { target, registers }, wordsSchema);
-  const byRegister = new Map(words);
-  const values: Values = Object.fromEntries(
-    watched.flatMap((p) => {
-      const word = byRegister.get(p.register);
-      return word === undefined ? [] : [[p.number, valueOf(p, word)]];
-    }),
-  );
-  return { values, live: liveOf(control, (r) => byRegister.get(r)) };
-}
-
-/** Opens the lock of an entry with the code of the catalogue, and shuts it after the work. */
+/** Opens the lock of an entry, and shuts it after the work. */
 async function unlocked<T>(
-  target: string,
+  talk: Talk,
   control: Control,
   lock: number,
   work: () => Promise<T>,
 ): Promise<{ done: T; lockOpen: boolean }> {
-  const entry = parameterFor(control, 'lock.code');
-  const code = control.locks.find((l) => l.level === lock)?.code;
-  if (lock === 0 || entry === undefined || code === undefined) return { done: await work(), lockOpen: false };
-  const turn = (value: number) =>
-    ask('/write', { target, register: entry.register, word: rawOf(entry, value) }, wordSchema);
+  if (lock === 0) return { done: await work(), lockOpen: false };
   const shut = () =>
-    turn(0).then(
+    turnLock(talk, control, 0).then(
       () => false,
       () => true,
     );
-  await turn(code);
+  await turnLock(talk, control, lock);
   try {
     const done = await work();
     return { done, lockOpen: await shut() };
@@ -81,9 +60,10 @@ export async function writeEntry({ target, typeId, number, from, to }: WriteOrde
   if (parameter.readOnly) throw new Refused(422, `${number} can be read only.`);
   if (parameter.choices !== undefined && !parameter.choices.some((c) => c.value === to))
     throw new Refused(422, `${number} has no choice ${to}.`);
-  await rightDrive(target, control);
-  const { values, live } = await lookFirst(target, control, parameter);
-  const now = values[number];
+  const talk = talkTo(target);
+  await noRunOn(target);
+  await rightDrive(talk, control);
+  const { value: now, values, live } = await look(talk, control, parameter);
   if (now === undefined)
     throw new Refused(409, `${number} is not there: it may need an option or another entry.`);
   if (rawOf(parameter, now) !== rawOf(parameter, from))
@@ -93,11 +73,8 @@ export async function writeEntry({ target, typeId, number, from, to }: WriteOrde
     );
   const given = runGiven({ control, values, live });
   if (given !== null) throw new Refused(409, `${given} Nothing was written: take run away first.`);
-  const {
-    done: { word },
-    lockOpen,
-  } = await unlocked(target, control, parameter.lock, () =>
-    ask('/write', { target, register: parameter.register, word: rawOf(parameter, to) }, wordSchema),
+  const { done: word, lockOpen } = await unlocked(talk, control, parameter.lock, () =>
+    talk.write(parameter.register, rawOf(parameter, to)),
   );
   return {
     found: valueOf(parameter, word),

@@ -1,22 +1,15 @@
 import * as z from 'zod';
 import type { Control } from '../core/catalogue';
-import {
-  historyRegisters,
-  liveOf,
-  slotsOf,
-  valueOf,
-  type Live,
-  type Slot,
-  type Values,
-} from '../core/drive-words';
+import { liveOf } from '../core/drive-words';
 import { Refused } from './border';
 import { catalogue, controlOf } from './catalogue';
+import { isOf, readAll, type Identity, type ReadOut, type Talk } from './drive-talk';
 import { listedDrives } from './settings';
 
 const troubleSchema = z.object({ code: z.string(), message: z.string() });
 const identitySchema = z.object({ vendor: z.string(), product: z.string(), revision: z.string() });
+const wordSchema = z.object({ word: z.number() });
 export const wordsSchema = z.object({ words: z.array(z.tuple([z.number(), z.number()])) });
-export type Identity = z.output<typeof identitySchema>;
 
 const linkAddress = (): string => `http://${process.env['GRIM_LINK'] ?? '127.0.0.1:4405'}`;
 
@@ -38,7 +31,7 @@ async function atLink(path: string, init: RequestInit): Promise<Response> {
   });
   if (answer.ok) return answer;
   const { code, message } = troubleSchema.parse(await answer.json());
-  throw new LinkRefused(answer.status === 422 ? 422 : 502, message, code);
+  throw new LinkRefused([409, 422].includes(answer.status) ? answer.status : 502, message, code);
 }
 
 /** Asks the link for something. @throws as `atLink` */
@@ -93,55 +86,17 @@ export async function scan(): Promise<Found[]> {
   );
 }
 
-const isOf = (identity: Identity, control: Control | null): boolean =>
-  control !== null &&
-  identity.vendor === control.modbus.identification.vendor &&
-  identity.product === control.modbus.identification.product;
+/** A drive behind the link. */
+export const talkTo = (target: string): Talk => ({
+  target,
+  identify: () => ask('/identify', { target }, identitySchema),
+  read: async (registers) => (await ask('/read', { target, registers }, wordsSchema)).words,
+  write: async (register, word) => (await ask('/write', { target, register, word }, wordSchema)).word,
+});
 
-export interface ReadOut {
-  identity: Identity;
-  values: Values;
-  live: Live;
-  history: Slot[];
-}
-
-/** Who answers, where it is the type that was identified. @throws Refused where it is another */
-export async function rightDrive(target: string, control: Control): Promise<Identity> {
-  const identity = await ask('/identify', { target }, identitySchema);
-  if (isOf(identity, control)) return identity;
-  const { vendor, product } = control.modbus.identification;
-  throw new Refused(
-    409,
-    `Another drive answers at ${target}: ${identity.vendor} ${identity.product}, where ${vendor} ${product} was identified. Nothing was read or written.`,
-  );
-}
-
-/**
- * Everything the drive has: entries, live values, fault history.
- * @throws Refused where another type answers than the one identified, or the link fails
- */
-export async function readOut(target: string, typeId: string): Promise<ReadOut> {
-  const control = await controlNeeded(typeId);
-  const identity = await rightDrive(target, control);
-  const slots = historyRegisters(control);
-  const registers = [...control.parameters, ...control.modbus.live].map((x) => x.register).concat(slots);
-  const { words } = await ask('/read', { target, registers }, wordsSchema);
-  const byRegister = new Map(words);
-  return {
-    identity,
-    values: Object.fromEntries(
-      control.parameters.flatMap((p) => {
-        const word = byRegister.get(p.register);
-        return word === undefined || p.concept === 'lock.code' ? [] : [[p.number, valueOf(p, word)]];
-      }),
-    ),
-    live: liveOf(control, (r) => byRegister.get(r)),
-    history: slotsOf(
-      control,
-      slots.map((r) => byRegister.get(r) ?? 0),
-    ),
-  };
-}
+/** Everything a drive has. @throws as `readAll` */
+export const readOut = async (target: string, typeId: string): Promise<ReadOut> =>
+  readAll(talkTo(target), await controlNeeded(typeId));
 
 /** Live values as server-sent events: `data` a `Live`, or `trouble` with words. */
 export async function watch(

@@ -63,12 +63,14 @@ const sameEntry = (row: EntryRow, entry: NewEntry): boolean =>
  * Appends entries to a job, all or none, under the job row's lock, and rewrites its summary in the
  * same transaction. Entries that are there already with the same payload are left as they are.
  * @param clock gives the time of keeping; only the demo loader passes one
+ * @param also done in the same transaction
  */
 export async function append(
   jobId: string,
   entries: readonly NewEntry[],
   by: Person | ((entry: NewEntry) => Person),
   clock: (entry: NewEntry) => Date = () => new Date(),
+  also: (transaction: Transaction) => Promise<unknown> = () => Promise.resolve(),
 ): Promise<Kept> {
   const { sequelize, models } = db();
   const site = await limits();
@@ -105,6 +107,7 @@ export async function append(
     );
     await job.update({ headSeq: job.headSeq + fresh.length }, { transaction });
     if (fresh.length > 0) await writeSummary(jobId, job.assetId, site, transaction);
+    await also(transaction);
     const kept = [...known, ...rows].sort((a, b) => a.seq - b.seq);
     const names = await peopleOf(kept, transaction);
     return { kept: kept.map((row) => toEntry(row, names)) };

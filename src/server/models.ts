@@ -72,6 +72,31 @@ export class DriveTypeRow extends Model<Row<DriveTypeRow>, NewRow<DriveTypeRow>>
   declare receivedAt: CreationOptional<Date>;
 }
 
+export class WriteRun extends Model<Row<WriteRun>, NewRow<WriteRun>> {
+  declare id: string;
+  declare jobId: string;
+  declare setId: string;
+  declare name: string;
+  declare target: string;
+  declare typeId: string;
+  declare serial: string | null;
+  declare rating: unknown;
+  declare found: unknown;
+  declare state: string;
+  declare why: string | null;
+  declare byId: string;
+  declare begunAt: CreationOptional<Date>;
+  /** When its writer said last that it is there. */
+  declare heardAt: CreationOptional<Date>;
+}
+
+export class WriteLineRow extends Model<Row<WriteLineRow>, NewRow<WriteLineRow>> {
+  declare runId: string;
+  declare place: number;
+  declare line: unknown;
+  declare settledAt: Date | null;
+}
+
 // Functions, not constants: Sequelize writes into the definitions it is given.
 const uuid = () => ({ type: DataTypes.UUID, allowNull: false });
 const text = () => ({ type: DataTypes.TEXT, allowNull: false });
@@ -157,6 +182,46 @@ export function initModels(sequelize: Sequelize) {
     },
     table('DriveType', 'drive_types'),
   );
-  return { Person, Asset, Job, Entry, JobSummary, Blob, Setting, DriveType: DriveTypeRow };
+  const textOrNull = () => ({ type: DataTypes.TEXT, allowNull: true });
+  WriteRun.init(
+    {
+      id: { ...uuid(), primaryKey: true },
+      jobId: uuid(),
+      setId: uuid(),
+      name: text(),
+      target: text(),
+      typeId: text(),
+      serial: textOrNull(),
+      rating: json(),
+      found: json(),
+      state: text(),
+      why: textOrNull(),
+      byId: uuid(),
+      begunAt: { ...time(), defaultValue: DataTypes.NOW },
+      heardAt: { ...time(), defaultValue: DataTypes.NOW },
+    },
+    table('WriteRun', 'write_runs'),
+  );
+  WriteLineRow.init(
+    {
+      runId: { ...uuid(), primaryKey: true },
+      place: { ...integer(), primaryKey: true },
+      line: json(),
+      settledAt: { type: DataTypes.DATE, allowNull: true },
+    },
+    table('WriteLine', 'write_lines'),
+  );
+  return {
+    Person,
+    Asset,
+    Job,
+    Entry,
+    JobSummary,
+    Blob,
+    Setting,
+    DriveType: DriveTypeRow,
+    WriteRun,
+    WriteLine: WriteLineRow,
+  };
 }
 export type Models = ReturnType<typeof initModels>;

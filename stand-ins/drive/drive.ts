@@ -33,6 +33,7 @@ export async function simulateDrive({
     memory: memoryOf(holder),
     unit: () => holder.unit.settings.control.modbus.unit,
     manners: () => holder.plant.bus,
+    setManners: (bus) => (holder.plant = { ...holder.plant, bus }),
     awake: () => holder.unit.state !== 'off',
     random,
   });

@@ -69,6 +69,10 @@ export const plantSchema = z.strictObject({
     /** Chance of a busy exception. */
     busy: z.number().min(0).max(1),
     silent: z.boolean(),
+    /** The cable is out: connections break off and none is taken. */
+    cableOut: z.boolean(),
+    /** The cable comes out at so many writes from now; the last one still arrives, or does not. Null: it stays in. */
+    cutAtWrite: z.strictObject({ writes: z.int().min(1), arrives: z.boolean() }).nullable(),
   }),
 });
 export type Plant = z.output<typeof plantSchema>;
@@ -103,7 +107,7 @@ export const plantInOrder = ({
     prechargeRelayStuck: false,
   },
   ambient_C: 22,
-  bus: { delay_ms: 0, drop: 0, garble: 0, busy: 0, silent: false },
+  bus: { delay_ms: 0, drop: 0, garble: 0, busy: 0, silent: false, cableOut: false, cutAtWrite: null },
 });
 
 /** What the electronics behind a digital input see: contact, wire, source, return, and which way the input reads. */

@@ -14,6 +14,7 @@ export const driveKinds = {
     target: short.min(1),
     typeId: short.min(1),
     identity: z.strictObject({ vendor: short, product: short, revision: short }),
+    serial: short.optional(),
     values: valuesSchema,
     live: liveSchema,
     history: z.array(slotSchema).max(30),

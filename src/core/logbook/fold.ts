@@ -6,6 +6,7 @@ import { lift } from './lift';
 import { applyModule, isModuleEntry, type TestedModule } from './modules';
 import { applyRegister, holdsSignature, isRegisterEntry, noRegisters, type Registers } from './registers';
 import { readOut, seenToo, written, type SeenDrive } from './seen';
+import { applyRun, isRunEntry, type SetRun } from './set-runs';
 import { keptSet, setOfReadOut, type KeptSet } from './sets';
 import { applySafety, benchLock, freshSafety, isSafety, settle, type SafetyState } from './safety';
 import { standing } from './standing';
@@ -57,6 +58,8 @@ export interface JobState {
   seen: SeenDrive | null;
   /** Sets of values: every read-out, and what came otherwise. */
   sets: readonly KeptSet[];
+  /** Runs of writes to the drive, the newest last. */
+  setRuns: readonly SetRun[];
   /** Answers of the tracer, in their order; the newest of a check counts. */
   traced: readonly EntryOf<'trace.answered'>[];
   causes: readonly EntryOf<'trace.confirmed'>[];
@@ -84,6 +87,7 @@ export const emptyJob: JobState = {
   modules: [],
   seen: null,
   sets: [],
+  setRuns: [],
   traced: [],
   causes: [],
   registers: noRegisters,
@@ -116,6 +120,12 @@ function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied 
     };
     const step = applyStartUp(state.startUp, entry, around);
     return 'void' in step ? step : { startUp: { ...state.startUp, ...step } };
+  }
+  if (isRunEntry(entry)) {
+    const setRuns = applyRun(state.setRuns, entry);
+    if ('void' in setRuns) return setRuns;
+    // Values go to the drive: what was signed was signed without them.
+    return entry.kind === 'set.verified' ? { setRuns } : { setRuns, startUp: afterWrite(state.startUp) };
   }
   if (isRegisterEntry(entry)) {
     const step = applyRegister(state.registers, entry);
@@ -164,6 +174,12 @@ function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied 
       };
     case 'set.kept':
       return { sets: [...state.sets, keptSet(entry)] };
+    case 'set.good':
+      return state.sets.some((s) => s.id === entry.payload.set)
+        ? {
+            sets: state.sets.map((s) => (s.id === entry.payload.set ? { ...s, good: entry.payload.why } : s)),
+          }
+        : { void: 'The set it speaks of is not in this job.' };
     case 'drive.seen':
       return { seen: seenToo(state.seen, entry) };
     case 'trace.answered': {

@@ -1,8 +1,24 @@
 import * as z from 'zod';
 import { valuesSchema } from '../drive-words/schema';
+import { endings } from '../write-run';
 
 const short = z.string().trim().max(200);
 const positive = z.number().positive();
+
+const leftOver = z
+  .array(
+    z.strictObject({
+      number: short,
+      name: short,
+      planned: short,
+      left: short,
+      why: z.string().max(400).nullable(),
+    }),
+  )
+  .max(400);
+
+/** What a person saw to before values go to a drive. */
+const sawTo = { runOpen: z.literal(true), enableOpen: z.literal(true), peopleClear: z.literal(true) };
 
 /** Kinds of entries about parameter sets; read-outs over the link are sets too, and have a kind of their own. */
 export const setKinds = {
@@ -24,5 +40,32 @@ export const setKinds = {
     from: z.uuid().optional(),
     /** What was chosen where nothing could be carried by itself, by the number it comes from. */
     chosen: z.record(short, z.number().nullable()).optional(),
+  }),
+  /** The machine runs well with it: the one to go back to. */
+  'set.good': z.strictObject({ set: z.uuid(), why: short.min(1) }),
+  /** A run of writes; its lines are in the journal of the same id. */
+  'set.write-begun': z.strictObject({
+    run: z.uuid(),
+    set: z.uuid(),
+    name: short.min(1),
+    target: short.min(1),
+    serial: short.nullable(),
+    values: z.int().min(1),
+    ...sawTo,
+  }),
+  'set.write-held': z.strictObject({ run: z.uuid(), why: z.string().max(1000) }),
+  'set.write-resumed': z.strictObject({ run: z.uuid(), leftOut: short.nullable(), ...sawTo }),
+  'set.write-ended': z.strictObject({
+    run: z.uuid(),
+    ending: z.enum(endings),
+    taken: z.int().min(0),
+    leftOver,
+  }),
+  /** Everything read again and compared with what the run was to bring about. */
+  'set.verified': z.strictObject({
+    run: z.uuid(),
+    afterPower: z.boolean(),
+    ending: z.enum(endings),
+    leftOver,
   }),
 } as const;

@@ -12,6 +12,13 @@ export interface KeptSet {
   values: Values;
   strangers: readonly { number: string; text: string }[];
   source: 'read-out' | 'file' | 'typed' | 'translated';
+  /** Of the unit it came from, where it says. */
+  serial: string | null;
+  firmware: string | null;
+  /** The set it was made from. */
+  from: string | null;
+  /** Why it is the one to go back to; null: nobody said so. */
+  good: string | null;
   by: Person;
   at: number;
 }
@@ -25,6 +32,10 @@ export const setOfReadOut = (entry: EntryOf<'drive.read'>): KeptSet => ({
   values: entry.payload.values,
   strangers: [],
   source: 'read-out',
+  serial: entry.payload.serial ?? null,
+  firmware: entry.payload.identity.revision || null,
+  from: null,
+  good: null,
   by: entry.by,
   at: timeOf(entry),
 });
@@ -37,6 +48,10 @@ export const keptSet = ({ id, payload, by, ...entry }: EntryOf<'set.kept'>): Kep
   values: payload.values,
   strangers: payload.strangers,
   source: payload.source,
+  serial: payload.serial ?? null,
+  firmware: payload.firmware ?? null,
+  from: payload.from ?? null,
+  good: null,
   by,
   at: timeOf({ id, payload, by, ...entry }),
 });

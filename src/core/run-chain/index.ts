@@ -7,7 +7,7 @@ import type { Facts, Judged, Link, LinkId } from './facts';
 
 export type { RunChain } from './chain';
 export { chainWords } from './words';
-export { runGiven } from './run-given';
+export { enableGiven, runGiven } from './run-given';
 
 export {
   functionWords,

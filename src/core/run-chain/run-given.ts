@@ -21,3 +21,9 @@ export function runGiven({
   if (wire !== undefined) return `Run is given at ${wire.mark}.`;
   return live.serial?.['run'] === true ? 'Run is given from the serial side.' : null;
 }
+
+/** Is an input on that carries the enable? As a sentence; null where none is known to be. */
+export function enableGiven(facts: Parameters<typeof runGiven>[0]): string | null {
+  const wire = carriers(facts).find((c) => c.carries === 'enable' && c.on === true);
+  return wire === undefined ? null : `The enable is closed at ${wire.mark}.`;
+}

@@ -1,5 +1,6 @@
 /** The link as a process: `main.ts <port>`, with DATABASE_URL; ends with its parent's pipe. */
 import { closeDb, db } from '../connection';
+import { runsWith } from '../set-write';
 import { listedDrives } from '../settings';
 import { locksIn } from './locks';
 import { linkServer } from './server';
@@ -9,6 +10,7 @@ const link = linkServer({
   listed: listedDrives,
   locks: locksIn(db().sequelize),
   patience: { timeout_ms: 800, retries: 2 },
+  runs: runsWith,
 });
 link.server.once('error', (error) => {
   process.stdout.write(`taken ${error.message}\n`);

@@ -1,11 +1,14 @@
 /**
  * The link as a service on loopback, for the server alone. Every request names its target.
  * POST /identify {target} · /read {target, registers} · /write {target, register, word};
+ * POST /run {id, by, do}: a run of writes, whose journal is in the database, begins, goes on, waits, ends, is verified;
  * GET /watch?target=…&registers=1,2,3  → the words again and again, as server-sent events.
  */
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
 import * as z from 'zod';
-import { isOwnHost } from '../border';
+import { isOwnHost, Refused } from '../border';
+import type { Talk } from '../drive-talk';
+import { runDeeds, type Runs } from '../set-write';
 import { allowed } from './allowed';
 import { openBus, type Bus, type Patience, type Target } from './bus';
 import { renew_ms, type Locks } from './locks';
@@ -17,6 +20,11 @@ const orders = {
   '/identify': z.strictObject({ target }),
   '/read': z.strictObject({ target, registers: z.array(register).min(1).max(2000) }),
   '/write': z.strictObject({ target, register, word: register }),
+  '/run': z.strictObject({
+    id: z.uuid(),
+    by: z.uuid(),
+    do: z.enum(runDeeds),
+  }),
 };
 /** The server asks, nobody else: whatever a browser sends bears an origin, a rebound name another host. */
 function serverOnly({ headers }: IncomingMessage): void {
@@ -41,6 +49,8 @@ export interface LinkOptions {
   listed: () => Promise<readonly string[]>;
   locks: Locks;
   patience: Patience;
+  /** Who runs the journals, given how a drive is reached; absent: nobody. */
+  runs?: (talkWith: (target: string) => Promise<Talk>) => Runs;
 }
 
 async function bodyOf(request: IncomingMessage): Promise<unknown> {
@@ -52,7 +62,14 @@ async function bodyOf(request: IncomingMessage): Promise<unknown> {
   return JSON.parse(text);
 }
 
-export function linkServer({ listed, locks, patience }: LinkOptions): {
+/** How a refusal is told. */
+function answerTo(error: unknown): [status: number, said: { code: string; message: string }] {
+  if (error instanceof z.ZodError) return [422, { code: 'exception', message: z.prettifyError(error) }];
+  if (error instanceof Refused) return [error.status, { code: 'not-now', message: error.message }];
+  return [502, asTrouble(error, 'the drive')];
+}
+
+export function linkServer({ listed, locks, patience, runs: runsWith }: LinkOptions): {
   server: Server;
   close: () => Promise<void>;
 } {
@@ -75,6 +92,17 @@ export function linkServer({ listed, locks, patience }: LinkOptions): {
     for (const key of buses.keys()) void locks.take(key.replace(/\/\d+$/, '')).catch(() => undefined);
   }, renew_ms);
 
+  const runs = runsWith?.(async (to) => ({ target: to, ...(await busFor(to)) }));
+
+  async function run({ id, by, do: what }: z.output<(typeof orders)['/run']>): Promise<void> {
+    if (runs === undefined) throw new Refused(409, 'This link writes no sets.');
+    if (what === 'pause') return runs.pause(id);
+    if (what === 'give-up') return runs.giveUp(id, by);
+    if (what === 'verify' || what === 'verify-after-power')
+      return runs.verify(id, by, what === 'verify-after-power');
+    await runs.goOn(id, by, what === 'leave-out');
+  }
+
   async function obey(path: string, body: unknown): Promise<unknown> {
     if (path === '/identify') {
       const order = orders[path].parse(body);
@@ -87,6 +115,10 @@ export function linkServer({ listed, locks, patience }: LinkOptions): {
     if (path === '/write') {
       const order = orders[path].parse(body);
       return { word: await (await busFor(order.target)).write(order.register, order.word) };
+    }
+    if (path === '/run') {
+      await run(orders[path].parse(body));
+      return {};
     }
     throw new LinkTrouble('exception', 'There is no such order.');
   }
@@ -121,12 +153,8 @@ export function linkServer({ listed, locks, patience }: LinkOptions): {
       response.writeHead(200, { 'content-type': 'application/json' }).end(JSON.stringify(result));
     };
     act().catch((error: unknown) => {
-      const { code, message } =
-        error instanceof z.ZodError
-          ? { code: 'exception', message: z.prettifyError(error) }
-          : asTrouble(error, 'the drive');
-      if (!response.headersSent)
-        response.writeHead(error instanceof z.ZodError ? 422 : 502, { 'content-type': 'application/json' });
+      const [status, { code, message }] = answerTo(error);
+      if (!response.headersSent) response.writeHead(status, { 'content-type': 'application/json' });
       response.end(JSON.stringify({ code, message }));
     });
   });

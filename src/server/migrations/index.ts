@@ -3,6 +3,7 @@ import { SequelizeStorage, Umzug, type RunnableMigration } from 'umzug';
 import * as m0001 from './0001-ground';
 import * as m0002 from './0002-link-locks';
 import * as m0003 from './0003-drive-types';
+import * as m0004 from './0004-write-runs';
 import type { Migration } from './migration';
 
 // A static list, no glob: it survives bundling, Jest and tsx alike.
@@ -10,6 +11,7 @@ const list: [string, { up: Migration; down: Migration }][] = [
   ['0001-ground', m0001],
   ['0002-link-locks', m0002],
   ['0003-drive-types', m0003],
+  ['0004-write-runs', m0004],
 ];
 
 export const migrator = (sequelize: Sequelize): Umzug<QueryInterface> =>

@@ -105,6 +105,18 @@ export function entryWords(entry: Entry): string {
       return 'Power goes: what is in the drive was kept';
     case 'set.kept':
       return `Set kept: ${entry.payload.name}, ${counted(Object.keys(entry.payload.values).length, 'value')}`;
+    case 'set.good':
+      return `Marked as good: ${entry.payload.why}`;
+    case 'set.write-begun':
+      return `Writing a set begun: ${entry.payload.name}, ${counted(entry.payload.values, 'value')}`;
+    case 'set.write-held':
+      return `Writing the set is held: ${entry.payload.why}`;
+    case 'set.write-resumed':
+      return `Writing the set goes on${entry.payload.leftOut === null ? '' : ` without ${entry.payload.leftOut}`}`;
+    case 'set.write-ended':
+      return `The set is written: ${entry.payload.ending}, ${counted(entry.payload.taken, 'value')} taken, ${counted(entry.payload.leftOver.length, 'difference')}`;
+    case 'set.verified':
+      return `Compared again${entry.payload.afterPower ? ' after the power was away' : ''}: ${entry.payload.ending}, ${counted(entry.payload.leftOver.length, 'difference')}`;
     case 'startup.signed':
       return `Start-up sheet signed, ${entry.payload.entries} entries`;
     case 'note.added':

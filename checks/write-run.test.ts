@@ -1,0 +1,230 @@
+/** A run of writes against the simulated drive: the cable out after every single write in turn, and drives that misbehave. */
+import { readFileSync } from 'node:fs';
+import { controlSchema } from '@/core/catalogue/schema';
+import { limitsOf, type Values } from '@/core/drive-words';
+import { planWrites, type UnitSet } from '@/core/parameters';
+import { isSettled, lineOf, plannedBy, runReport, type WriteLine } from '@/core/write-run';
+import { openBus, type Bus } from '@/server/drive-link/bus';
+import { readAll, type Talk } from '@/server/drive-talk';
+import { goOn, mayBegin, type Journal } from '@/server/set-write';
+import { simulateDrive, type DriveStandIn } from '../stand-ins/drive/drive';
+import { seeded } from './random';
+
+const control = controlSchema.parse(JSON.parse(readFileSync('catalogue/whimbrel-w4/control.json', 'utf8')));
+const rating = { ratedAmps: 15, power_kW: 7.5, supply_V: 400 };
+jest.setTimeout(60_000);
+const never = () => false;
+
+let drive: DriveStandIn;
+let bus: Bus;
+let talk: Talk;
+const order = async (body: unknown): Promise<void> => {
+  const answer = await fetch(`http://127.0.0.1:${drive.rigPort}`, {
+    method: 'POST',
+    body: JSON.stringify(body),
+  });
+  if (!answer.ok) throw new Error(await answer.text());
+};
+const fresh = () => order({ drive: { type: 'whimbrel-w4', model: 'W4-15' }, wait_s: 2 });
+const plugIn = () => order({ plant: { bus: { cableOut: false, cutAtWrite: null } } });
+
+beforeAll(async () => {
+  drive = await simulateDrive();
+  bus = openBus({ host: '127.0.0.1', port: drive.busPort, unit: 1 }, { timeout_ms: 150, retries: 0 });
+  talk = { target: 'the rig', ...bus };
+});
+afterAll(async () => {
+  await bus.close();
+  await drive.stop();
+});
+
+const journalIn = (lines: WriteLine[]): Journal => ({
+  lines: () => Promise.resolve(structuredClone(lines)),
+  keep: (place, line) => {
+    lines[place] = line;
+    return Promise.resolve();
+  },
+});
+
+/** Sixty entries set to something else: choices, figures, locked ones, sources of run. */
+function sixty(found: Values): Values {
+  const random = seeded(60);
+  const open = control.parameters.filter(
+    (p) =>
+      found[p.number] !== undefined &&
+      !p.readOnly &&
+      p.resets === undefined &&
+      // A run that its own values would start is held, rightly.
+      !/^(lock|store|factory|clock|motor\.ident|motor\.stator|motor\.no-load|serial|run|input\.DI|input\.polarity|place)/.test(
+        p.concept ?? '',
+      ),
+  );
+  return {
+    ...found,
+    ...Object.fromEntries(
+      open.slice(0, 60).map((p) => {
+        const { min, max } = limitsOf(p, rating);
+        const others = p.choices?.filter((c) => c.value !== found[p.number]);
+        const steps = Math.floor((max - min) / p.scale);
+        const value = Number((min + Math.floor(random() * steps) * p.scale).toFixed(6));
+        return [p.number, others?.[0]?.value ?? (value === found[p.number] ? min : value)];
+      }),
+    ),
+  };
+}
+
+const setOf = (values: Values): UnitSet => ({ typeId: 'whimbrel-w4', control, rating, values });
+const linesFor = (from: Values, to: Values): WriteLine[] => planWrites(setOf(from), to).steps.map(lineOf);
+
+/** A fresh drive, what is in it, and a run to the sixty. */
+async function begun() {
+  await fresh();
+  const { values: found } = await readAll(talk, control);
+  const lines = linesFor(found, sixty(found));
+  return { found, lines, journal: journalIn(lines) };
+}
+
+const length = 62;
+
+it('sixty entries and what is kept at the end are written, read back, and are as planned', async () => {
+  const { found, lines, journal } = await begun();
+  expect(lines.length).toBeGreaterThan(55);
+  await mayBegin(talk, control, 'W415-0001');
+  expect(await goOn(talk, control, journal, never)).toEqual({ is: 'done' });
+  expect(lines.every(isSettled)).toBe(true);
+  const left = (await readAll(talk, control)).values;
+  expect(runReport(setOf(found), lines, left)).toEqual({ ending: 'as planned', leftOver: [] });
+  expect(left).toEqual({ ...plannedBy(setOf(found), lines).values });
+});
+
+describe.each([true, false])('the cable comes out at a write that arrives: %s', (arrives) => {
+  it('after every single one in turn: plugged in, the run ends as planned; put back, as found', async () => {
+    for (let writes = 1; writes <= length; writes += 1) {
+      const { found, lines, journal } = await begun();
+      await order({ plant: { bus: { cutAtWrite: { writes, arrives } } } });
+      const stopped = await goOn(talk, control, journal, never);
+      await plugIn();
+      if (stopped.is === 'done') {
+        // The last writes only take the code out again.
+        expect(writes).toBeGreaterThan(lines.length);
+        continue;
+      }
+      expect(stopped.is).toBe('held');
+      const between = (await readAll(talk, control)).values;
+      const said = runReport(setOf(found), lines, between);
+      if (JSON.stringify(between) === JSON.stringify(found)) expect(said.ending).toBe('as found');
+      else expect(said.ending).toBe('in between');
+
+      if (writes % 2 === 0) {
+        await mayBegin(talk, control, 'W415-0001');
+        expect(await goOn(talk, control, journal, never)).toEqual({ is: 'done' });
+        const left = (await readAll(talk, control)).values;
+        expect(runReport(setOf(found), lines, left)).toEqual({ ending: 'as planned', leftOver: [] });
+        expect(left).toEqual(plannedBy(setOf(found), lines).values);
+      } else {
+        const back = linesFor(between, found);
+        expect(await goOn(talk, control, journalIn(back), never)).toEqual({ is: 'done' });
+        const left = (await readAll(talk, control)).values;
+        expect(runReport(setOf(found), lines, left).ending).toBe('as found');
+        expect(left).toEqual(found);
+      }
+    }
+  }, 240_000);
+});
+
+it('twice in one run, and once while the code is being entered: nothing is written twice that was taken', async () => {
+  const { found, lines, journal } = await begun();
+  for (const writes of [1, 20, 17]) {
+    await order({ plant: { bus: { cutAtWrite: { writes, arrives: writes % 2 === 0 } } } });
+    const before = lines.filter((l) => l.state === 'taken').length;
+    expect((await goOn(talk, control, journal, never)).is).toBe('held');
+    expect(lines.filter((l) => l.state === 'taken').length).toBeGreaterThanOrEqual(before);
+    await plugIn();
+  }
+  expect(await goOn(talk, control, journal, never)).toEqual({ is: 'done' });
+  expect(runReport(setOf(found), lines, (await readAll(talk, control)).values).ending).toBe('as planned');
+});
+
+it('paused between two values, it goes on with the next', async () => {
+  const { lines, journal } = await begun();
+  let asked = 0;
+  expect(await goOn(talk, control, journal, () => (asked += 1) > 10)).toEqual({ is: 'paused' });
+  expect(lines.filter((l) => l.state === 'taken')).toHaveLength(10);
+  expect(await goOn(talk, control, journal, never)).toEqual({ is: 'done' });
+});
+
+it('another unit, a closed enable, run given: nothing begins, and a run that goes on is held', async () => {
+  const { lines, journal } = await begun();
+  await expect(mayBegin(talk, control, 'W415-0077')).rejects.toThrow(
+    'Another unit answers: serial number W415-0001',
+  );
+  await order({ plant: { contacts: { DI1: true } }, wait_s: 1 });
+  await expect(mayBegin(talk, control, 'W415-0001')).rejects.toThrow('Take run away');
+  expect(await goOn(talk, control, journal, never)).toMatchObject({
+    is: 'held',
+    why: expect.stringContaining('run') as string,
+  });
+  expect(lines.every((l) => l.state === 'waiting')).toBe(true);
+  await order({ plant: { contacts: { DI1: false } }, set: { 'input.DI5': 'enable' }, wait_s: 1 });
+  await order({ plant: { contacts: { DI5: true } }, wait_s: 1 });
+  await expect(mayBegin(talk, control, 'W415-0001')).rejects.toThrow('enable is closed');
+});
+
+it('a value the drive refuses holds the run until it is left out, and the report says so', async () => {
+  const { found, lines, journal } = await begun();
+  const place = 5;
+  lines[place] = { ...(lines[place] as WriteLine), to: 65_000, shownTo: 'too much' };
+  expect(await goOn(talk, control, journal, never)).toMatchObject({
+    is: 'held',
+    why: expect.stringContaining('out of its range') as string,
+  });
+  expect(lines[place]?.state).toBe('refused');
+  lines[place] = { ...(lines[place] as WriteLine), state: 'left-out' };
+  expect(await goOn(talk, control, journal, never)).toEqual({ is: 'done' });
+  const { ending, leftOver } = runReport(setOf(found), lines, (await readAll(talk, control)).values);
+  expect(ending).toBe('as planned');
+  expect(leftOver).toMatchObject([
+    { number: lines[place]?.number, why: expect.stringContaining('out of its range') as string },
+  ]);
+});
+
+it('a drive that makes another value of it holds the run', async () => {
+  const { lines, journal } = await begun();
+  const clamping: Talk = {
+    ...talk,
+    write: async (register, word) => {
+      const p = control.parameters.find((x) => x.register === register);
+      return talk.write(
+        register,
+        p?.number === lines[3]?.number ? (p?.choices?.[0]?.value ?? word - 1) : word,
+      );
+    },
+  };
+  const figure = lines.findIndex(
+    (l) => control.parameters.find((p) => p.number === l.number)?.choices === undefined && l.to !== 0,
+  );
+  [lines[3], lines[figure]] = [lines[figure] as WriteLine, lines[3] as WriteLine];
+  expect(await goOn(clamping, control, journal, never)).toMatchObject({
+    is: 'held',
+    why: expect.stringContaining('the drive made') as string,
+  });
+  expect(lines[3]?.state).toBe('otherwise');
+});
+
+it('what was not kept in memory is gone with the power, and the comparison says it entry by entry', async () => {
+  const { found, lines, journal } = await begun();
+  const without = lines.filter((l) => l.group !== 'memory');
+  expect(await goOn(talk, control, journalIn(without), never)).toEqual({ is: 'done' });
+  const cycle = async () => {
+    await order({ plant: { mains: { on: false } }, wait_s: 300 });
+    await order({ plant: { mains: { on: true } }, wait_s: 3 });
+  };
+  await cycle();
+  const lost = runReport(setOf(found), without, (await readAll(talk, control)).values);
+  expect(lost.ending).toBe('as found');
+  expect(lost.leftOver).toHaveLength(without.length);
+  expect(await goOn(talk, control, journal, never)).toEqual({ is: 'done' });
+  await cycle();
+  const kept = runReport(setOf(found), lines, (await readAll(talk, control)).values);
+  expect(kept).toEqual({ ending: 'as planned', leftOver: [] });
+});

@@ -1,0 +1,29 @@
+import * as z from 'zod';
+import { guarded, jsonBody, Refused, uuidSchema } from '@/server/border';
+import { currentPerson } from '@/server/current-person';
+import { orderRun, runById, runDeeds } from '@/server/set-write';
+
+interface Params {
+  params: Promise<{ id: string; run: string }>;
+}
+
+const asked = z.strictObject({
+  do: z.enum(runDeeds),
+  /** Where values go to the drive again: yes to run open, enable open, people clear. */
+  confirmed: z.literal(true).optional(),
+});
+
+/** Goes on with a run, leaves a value out, pauses, ends it as it is, or compares again. */
+export const POST = guarded(async (request, { params }: Params) => {
+  const path = await params;
+  const [jobId, id] = [uuidSchema.parse(path.id), uuidSchema.parse(path.run)];
+  const { do: deed, confirmed } = await jsonBody(request, asked, 1000);
+  const by = await currentPerson();
+  if (by.role === 'apprentice') throw new Refused(403, 'A technician or the lead writes to a drive.');
+  const run = await runById(id);
+  if (run.jobId !== jobId) throw new Refused(404, 'There is no such run in this job.');
+  const writes = deed === 'go-on' || deed === 'leave-out';
+  if (writes && confirmed !== true) throw new Refused(422, 'Somebody at the drive says yes first.');
+  await orderRun(id, by.id, deed);
+  return Response.json({});
+});
