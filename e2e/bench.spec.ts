@@ -9,7 +9,7 @@ import {
   entry,
   gradingDrum,
   ines,
-  netDrum,
+  trawlWinch,
   odo,
   picture,
   visit,
@@ -61,10 +61,10 @@ test.beforeEach(async ({ page }) => {
   await choosePerson(page, ines);
 });
 
-test('two dead parts of the net-drum by the quick plan, with the story behind them', async ({ page }) => {
+test('two dead parts of the trawl winch by the quick plan, with the story behind them', async ({ page }) => {
   test.setTimeout(120_000);
   const errors = watchConsole(page);
-  await visit(page, `/jobs/${netDrum}/bench`);
+  await visit(page, `/jobs/${trawlWinch}/bench`);
   await measure(
     page,
     {
@@ -201,7 +201,7 @@ test('the stage is put together in the editor, and free probes are taken by two 
 test('a dual module by lamp and battery, keys only, on the sheet beside the other levels', async ({
   page,
 }) => {
-  await visit(page, `/jobs/${netDrum}/bench`);
+  await visit(page, `/jobs/${trawlWinch}/bench`);
   await page.getByRole('button', { name: 'Module test' }).click();
   await page.getByRole('textbox', { name: 'Which one' }).fill('V leg');
   await page.getByRole('button', { name: 'Begin' }).click();
@@ -232,7 +232,7 @@ test('a dual module by lamp and battery, keys only, on the sheet beside the othe
   await expect(devices).toContainText('2 Lower: shorted');
   await expect(devices).toContainText('Replace the module.');
   await expect(page.getByRole('region', { name: 'Verdict levels' })).toContainText(/Gates switch.*no/);
-  await visit(page, `/jobs/${netDrum}/sheet`);
+  await visit(page, `/jobs/${trawlWinch}/sheet`);
   await expect(page.getByText('Module by lamp and battery: V leg')).toBeVisible();
   await expect(page.getByText(/Runs under load \(powered test\): not tested/)).toBeVisible();
 });

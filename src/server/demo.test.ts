@@ -36,6 +36,7 @@ describe('the demo', () => {
       'Quay crane slew',
       'Shellfish grading drum',
       'Slipway winch',
+      'Trawl winch',
     ]);
     expect((await machines()).map((m) => m.name)).toContain('Quay crane slew');
     expect((await people()).map((p) => p.role)).toContain('apprentice');

@@ -22,16 +22,17 @@ export const paperRoute = <P extends object>(
     rows,
     pdf,
   }: {
-    gather: (jobId: string) => Promise<P | null>;
+    gather: (jobId: string, query: URLSearchParams) => Promise<P | null>;
     rows: (paper: P) => object[];
     pdf: (paper: P, size: 'a4' | 'letter') => Promise<Buffer>;
   },
 ) =>
   guarded(async (request: Request, { params }: Params) => {
     const id = uuidSchema.safeParse((await params).id);
-    const asked = query.safeParse(Object.fromEntries(new URL(request.url).searchParams));
+    const { searchParams } = new URL(request.url);
+    const asked = query.safeParse(Object.fromEntries(searchParams));
     if (!asked.success) throw new Refused(422, 'form is pdf, json or csv; paper is a4 or letter.');
-    const made = id.success ? await gather(id.data) : null;
+    const made = id.success ? await gather(id.data, searchParams) : null;
     if (made === null) throw new Refused(404, 'There is no such job.');
     const { form, paper } = asked.data;
     const headers = {

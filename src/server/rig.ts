@@ -5,7 +5,7 @@ export async function rig(order: string | null): Promise<unknown> {
   const address = process.env['GRIM_RIG'];
   if (address === undefined)
     throw new Refused(404, 'No simulated drive runs beside this server: start it with ./grim start.');
-  if (order !== null && order.length > 32_000) throw new Refused(413, 'The order is too long.');
+  if (order !== null && order.length > 256_000) throw new Refused(413, 'The order is too long.');
   const answer = await fetch(
     `http://${address}/`,
     order === null ? {} : { method: 'POST', body: order },

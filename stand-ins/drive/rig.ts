@@ -135,7 +135,7 @@ const stateOfUnit = ({ unit, plant, box }: Holder) => ({
   shaft_Hz: unit.machine.shaft_Hz,
 });
 
-const most_bytes = 64_000;
+const most_bytes = 256_000;
 
 async function bodyOf(request: IncomingMessage): Promise<unknown> {
   let text = '';

@@ -61,7 +61,7 @@ function byCursor({ lowest, highest, digits }: Track, value: Value, from: number
 
 function trail(node: Node): Press[] {
   const presses: Press[] = [];
-  for (let at: Node | null = node; at?.last != null; at = at.before) presses.push(at.last);
+  for (let at: Node | null = node; at !== null && at.last !== null; at = at.before) presses.push(at.last);
   return presses.reverse();
 }
 

@@ -5,7 +5,7 @@ import { cheapestEdit } from './edit';
 import { effortOf } from './effort';
 import { display, placesOf } from './machine';
 import { ordered } from './order';
-import { padOf, thereWith, trackOf, type Pad, type Press } from './pad';
+import { padOf, same, thereWith, tick_s, trackOf, type Pad, type Press } from './pad';
 import { walksOf, type Spot } from './walk';
 
 export interface KeyStep {
@@ -227,24 +227,43 @@ export const afterKeys = (now: UnitSet, steps: readonly KeyStep[]): UnitSet =>
     .filter((s) => s.does === 'set' || s.does === 'lock')
     .reduce((set, s) => afterWriting(set, s.number, s.to), now);
 
-/** Presses in words: the same key counted, a ramp with how long and what it comes to is watched for. */
-export function pressWords(presses: readonly Press[]): string {
-  const runs = presses.reduce<{ press: Press; times: number }[]>((list, press) => {
+/** The same press counted; a ramp stands alone. */
+export function pressRuns(presses: readonly Press[]): { press: Press; times: number }[] {
+  return presses.reduce<{ press: Press; times: number }[]>((list, press) => {
     const last = list[list.length - 1];
     const again =
       last !== undefined &&
-      last.press.cap === press.cap &&
-      last.press.held === press.held &&
+      same(last.press, press) &&
       last.press.ticks === undefined &&
       press.ticks === undefined;
-    if (!again) return [...list, { press, times: 1 }];
-    return [...list.slice(0, -1), { press, times: last.times + 1 }];
+    return again ? [...list.slice(0, -1), { press, times: last.times + 1 }] : [...list, { press, times: 1 }];
   }, []);
-  return runs
+}
+
+/** Presses in words: "Menu ×2, hold Up 1.2 s". */
+export const pressWords = (presses: readonly Press[]): string =>
+  pressRuns(presses)
     .map(({ press: { cap, held, ticks }, times }) =>
       ticks !== undefined
-        ? `hold ${cap} ${(ticks / 10).toFixed(1)} s`
+        ? `hold ${cap} ${(ticks * tick_s).toFixed(1)} s`
         : `${held ? `hold ${cap}` : cap}${times > 1 ? ` ×${times}` : ''}`,
     )
     .join(', ');
+
+/** Words of a plan back to its presses; null where a word is no press. */
+export function pressesFrom(text: string): Press[] | null {
+  const parts = text
+    .split(/[,\n]/)
+    .map((t) => t.trim())
+    .filter((t) => t !== '');
+  const made = parts.map((part): Press[] | null => {
+    const match = /^(hold )?(\S+?)(?: (\d+(?:\.\d+)?) s)?(?: ?[×x](\d+))?$/.exec(part);
+    if (match === null) return null;
+    const [, hold, cap = '', seconds, times = '1'] = match;
+    const held = hold !== undefined;
+    const press: Press =
+      seconds === undefined ? { cap, held } : { cap, held, ticks: Math.round(Number(seconds) / tick_s) };
+    return Array.from({ length: Number(times) }, () => press);
+  });
+  return made.some((m) => m === null) ? null : made.flatMap((m) => m ?? []);
 }

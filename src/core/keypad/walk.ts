@@ -128,7 +128,7 @@ export function walksOf(pad: Pad): Walks {
     }
     const presses = (to: number): Press[] => {
       const parts: Press[][] = [];
-      for (let at = by[to]; at != null; at = by[at.from]) parts.unshift(at.way.presses);
+      for (let at = by[to] ?? null; at !== null; at = by[at.from] ?? null) parts.unshift(at.way.presses);
       return parts.flat();
     };
     const found = { effort, presses };

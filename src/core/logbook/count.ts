@@ -1,2 +1,10 @@
-/** "1 figure", "3 figures". */
-export const counted = (count: number, what: string): string => `${count} ${what}${count === 1 ? '' : 's'}`;
+const plural = (what: string): string =>
+  /[^aeiou]y$/.test(what)
+    ? `${what.slice(0, -1)}ies`
+    : /(s|x|ch|sh)$/.test(what)
+      ? `${what}es`
+      : `${what}s`;
+
+/** "1 figure", "3 figures", "2 entries". */
+export const counted = (count: number, what: string): string =>
+  `${count} ${count === 1 ? what : plural(what)}`;

@@ -14,3 +14,4 @@ export { diffSets, threeWay, type Difference, type Fate, type ThreeWay } from '.
 export { auditRules, auditSet, type Audit, type AuditFinding } from './audit';
 export type { Around, AuditRule, Severity } from './rules/rule';
 export { afterWriting, groups, planWrites, type Group, type PlanStep, type WritePlan } from './plan';
+export { findEntries, type FoundEntry } from './find';

@@ -1,6 +1,8 @@
 import Papa from 'papaparse';
 import type { Control } from '../catalogue';
 import type { Rating, Values } from '../drive-words';
+import { checksumOf } from './checksum';
+import { pairsOfDcf } from './dcf';
 import { entryFor, valueFor } from './entry';
 
 export interface SetLine {
@@ -14,13 +16,13 @@ export interface SetLine {
 }
 
 export interface SetText {
-  form: 'table' | 'json' | 'empty';
+  form: 'table' | 'json' | 'dcf' | 'empty';
   lines: SetLine[];
   values: Values;
   /** What the type does not know; kept as it came. */
   strangers: { number: string; text: string }[];
   /** What the text says of itself. */
-  about: { typeId?: string; serial?: string; firmware?: string };
+  about: { typeId?: string; serial?: string; firmware?: string; checksum?: string };
   /** Why the text as a whole cannot be read; null: it can. */
   trouble: string | null;
 }
@@ -66,15 +68,16 @@ function pairsOfJson(given: unknown): { pairs: Pair[]; about: SetText['about'] }
     ),
     ...strangers.map((s) => ({ number: String(s['number']), text: String(s['text']) })),
   ].map((pair, i) => ({ ...pair, line: i + 1 }));
-  const [typeId, serial, firmware] = [word('typeId'), word('serial'), word('firmware')];
+  const [typeId, serial, firmware, checksum] = ['typeId', 'serial', 'firmware', 'checksum'].map(word);
   return {
     pairs: isRecord(given['values'])
       ? pairs
-      : pairs.filter((p) => !['typeId', 'serial', 'firmware'].includes(p.number)),
+      : pairs.filter((p) => !['typeId', 'serial', 'firmware', 'checksum'].includes(p.number)),
     about: {
       ...(typeId === undefined ? {} : { typeId }),
       ...(serial === undefined ? {} : { serial }),
       ...(firmware === undefined ? {} : { firmware }),
+      ...(checksum === undefined ? {} : { checksum }),
     },
   };
 }
@@ -85,12 +88,15 @@ const nothing: Omit<SetText, 'trouble'> = { form: 'empty', lines: [], values: {}
 export function readSetText(text: string, control: Pick<Control, 'parameters'>, rating: Rating): SetText {
   const tidy = text.replace(/^\uFEFF/, '').trim();
   if (tidy === '') return { ...nothing, trouble: 'Nothing is there to be read.' };
-  const isJson = tidy.startsWith('{') || tidy.startsWith('[');
+  const isDcf = /^(;.*\s+)*\[[\w ]+\]\s*$/m.test(tidy.slice(0, 400)) && !tidy.startsWith('{');
+  const isJson = !isDcf && (tidy.startsWith('{') || tidy.startsWith('['));
   let made: { pairs: Pair[]; about: SetText['about'] } | null;
   try {
-    made = isJson
-      ? pairsOfJson(JSON.parse(tidy))
-      : { pairs: pairsOf(text.replace(/^\uFEFF/, '')), about: {} };
+    made = isDcf
+      ? pairsOfDcf(tidy, control)
+      : isJson
+        ? pairsOfJson(JSON.parse(tidy))
+        : { pairs: pairsOf(text.replace(/^\uFEFF/, '')), about: {} };
   } catch {
     return {
       ...nothing,
@@ -127,13 +133,21 @@ export function readSetText(text: string, control: Pick<Control, 'parameters'>, 
     values[p.number] = read.value;
     return said('taken', `${p.number} ${p.name}${read.note === null ? '' : `: ${read.note}`}`);
   });
+  const cut =
+    about.checksum !== undefined &&
+    about.typeId !== undefined &&
+    about.checksum !== checksumOf(about.typeId, values);
   return {
-    form: isJson ? 'json' : 'table',
+    form: isDcf ? 'dcf' : isJson ? 'json' : 'table',
     lines,
     values,
     strangers,
     about,
     trouble:
-      Object.keys(values).length === 0 ? 'No entry of this type is in it: is it the right type?' : null,
+      Object.keys(values).length === 0
+        ? 'No entry of this type is in it: is it the right type?'
+        : cut
+          ? 'The checksum of the file is another: something was changed, left out, or belongs to another type.'
+          : null,
   };
 }

@@ -1,7 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { controlSchema } from '../catalogue/schema';
 import { factorySet } from '../parameters';
-import { readSetText, setAsCsv, setAsJson } from '.';
+import { crc32 } from 'node:zlib';
+import { parse } from 'js-ini';
+import { checksumOf, hasObjects, readSetText, setAsCsv, setAsDcf, setAsJson } from '.';
 
 const types = ['dunlin-d1', 'knot-k3', 'whimbrel-w4', 'godwit-g4', 'godwit-g6'] as const;
 const controlOf = (type: string) =>
@@ -90,4 +92,111 @@ it.each([
   ['hello\nworld', /right type/],
 ])('says what is wrong with %j', (text, words) => {
   expect(read(text).trouble).toMatch(words);
+});
+
+describe('a device configuration file', () => {
+  const control = controlOf('godwit-g4');
+  const { values } = factorySet({ typeId: 'godwit-g4', control, rating }, '60Hz');
+  const out = {
+    name: 'as left',
+    typeId: 'godwit-g4',
+    rating,
+    values,
+    strangers: [{ number: '6040:00', text: '15' }],
+  };
+
+  it('of a type with objects comes back as the same set', () => {
+    const back = readSetText(setAsDcf(out, control), control, rating);
+    expect(back).toMatchObject({ form: 'dcf', values, trouble: null, about: { typeId: 'godwit-g4' } });
+    expect(hasObjects(control)).toBe(true);
+    expect(hasObjects(whimbrel)).toBe(false);
+  });
+
+  it('is read by an independent parser: sections, counts, raw values within their limits', () => {
+    const file = parse(setAsDcf(out, control)) as Record<string, Record<string, string | number>>;
+    const indexes = Object.entries(file['ManufacturerObjects']!).filter(([k]) => k !== 'SupportedObjects');
+    expect(file['ManufacturerObjects']!['SupportedObjects']).toBe(indexes.length);
+    for (const [, index] of indexes) {
+      const title = Number(index).toString(16).toUpperCase();
+      const subs = Object.keys(file).filter((k) => k.startsWith(`${title}sub`));
+      expect(file[title]!['SubNumber']).toBe(subs.length + 1);
+    }
+    const ramp = control.parameters.find((p) => p.concept === 'ramp.up')!;
+    const [index, sub] = ramp.number.split(':') as [string, string];
+    const object = file[`${index}sub${Number.parseInt(sub, 16).toString(16).toUpperCase()}`]!;
+    expect(object['ParameterName']).toBe(ramp.name);
+    expect(Number(object['ParameterValue']) * ramp.scale).toBeCloseTo(values[ramp.number]!, 6);
+    for (const o of Object.values(file))
+      if (o['ParameterValue'] !== undefined && o['AccessType'] === 'rw') {
+        expect(Number(o['ParameterValue'])).toBeGreaterThanOrEqual(Number(o['LowLimit']));
+        expect(Number(o['ParameterValue'])).toBeLessThanOrEqual(Number(o['HighLimit']));
+      }
+  });
+
+  // By CiA 306 as remembered: comments, hexadecimal, capitals, a data sheet with defaults only, objects of CiA 402.
+  it('written by somebody else: hexadecimal, small letters, defaults of a data sheet, objects of the profile', () => {
+    const ramp = control.parameters.find((p) => p.concept === 'ramp.up')!;
+    const [index, sub] = ramp.number.split(':') as [string, string];
+    const text = [
+      '; made elsewhere',
+      '[FileInfo]',
+      'FileName=x.eds',
+      '[DeviceInfo]',
+      'ProductName=another',
+      `[${index.toLowerCase()}SUB${Number.parseInt(sub, 16)}]`,
+      'ParameterName=Acceleration',
+      'datatype=0x0006',
+      'DefaultValue=0x64',
+      '[6040]',
+      'ParameterName=Controlword',
+      'ObjectType=0x7',
+      'DefaultValue=$NODEID+0x10',
+      '[1018sub1]',
+      'ParameterName=Vendor-ID',
+      'ParameterValue=0x123',
+      '',
+    ].join('\r\n');
+    const back = readSetText(text, control, rating);
+    expect(back.values).toEqual({ [ramp.number]: 100 * ramp.scale });
+    expect(back.strangers).toEqual([
+      { number: '6040:00', text: '$NODEID+0x10' },
+      { number: '1018:01', text: '0x123' },
+    ]);
+    expect(back.lines.find((l) => l.state === 'taken')?.line).toBe(6);
+  });
+
+  it('of another type says so; one that breaks off keeps what is whole', () => {
+    const text = setAsDcf(out, control);
+    expect(readSetText(text, whimbrel, rating).trouble).toMatch(/right type/);
+    const half = readSetText(text.slice(0, text.length / 2), control, rating);
+    expect(half.form).toBe('dcf');
+    expect(Object.keys(half.values).length).toBeGreaterThan(20);
+    expect(Object.keys(half.values).length).toBeLessThan(Object.keys(values).length);
+  });
+});
+
+describe('the checksum', () => {
+  const { values } = factorySet({ typeId: 'whimbrel-w4', control: whimbrel, rating }, '50Hz');
+
+  it('is CRC-32 as a reference library computes it', () => {
+    const lines = Object.keys(values)
+      .sort()
+      .map((n) => `${n}=${values[n]}`);
+    const text = ['whimbrel-w4', ...lines].join('\n');
+    expect(checksumOf('whimbrel-w4', values)).toBe(
+      crc32(Buffer.from(text)).toString(16).toUpperCase().padStart(8, '0'),
+    );
+  });
+
+  it('does not mind the order, and minds every value', () => {
+    const turned = Object.fromEntries(Object.entries(values).reverse());
+    expect(checksumOf('whimbrel-w4', turned)).toBe(checksumOf('whimbrel-w4', values));
+    expect(checksumOf('whimbrel-w4', { ...values, '3-01': 5.1 })).not.toBe(checksumOf('whimbrel-w4', values));
+  });
+
+  it('of our own file tells that something was changed in it', () => {
+    const text = setAsJson({ name: 'x', typeId: 'whimbrel-w4', rating, values, strangers: [] });
+    expect(read(text).trouble).toBeNull();
+    expect(read(text.replace('"3-01": 5', '"3-01": 9')).trouble).toMatch(/checksum/);
+  });
 });

@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import type { Control } from '../catalogue';
+import { checksumOf } from './checksum';
 import { shownAs, type Rating, type Values } from '../drive-words';
 
 export interface SetOut {
@@ -8,6 +9,8 @@ export interface SetOut {
   rating: Rating;
   values: Values;
   strangers: readonly { number: string; text: string }[];
+  serial?: string;
+  firmware?: string;
 }
 
 /** As a table (RFC 4180): the type's order, then what it does not know. */
@@ -31,4 +34,8 @@ export const setAsCsv = (
 
 /** As our own file, which is read back as it was. */
 export const setAsJson = (set: SetOut): string =>
-  JSON.stringify({ format: 'parameter-set', version: 1, ...set }, null, 2);
+  JSON.stringify(
+    { format: 'parameter-set', version: 1, checksum: checksumOf(set.typeId, set.values), ...set },
+    null,
+    2,
+  );

@@ -49,19 +49,20 @@ export const setImportVerb = verb({
   summary: 'A set from text, line by line: what was taken, what the type does not know, what cannot be.',
   input: z.strictObject({
     ...always,
-    /** A table with any separator, or JSON. */
+    /** A table with any separator, JSON, or a device configuration file (CiA 306). */
     text: z.string().max(2_000_000),
     unit,
   }),
   output: z.strictObject({
     id,
-    form: z.enum(['table', 'json', 'empty']),
+    form: z.enum(['table', 'json', 'dcf', 'empty']),
     values: valuesSchema,
     strangers: z.array(z.strictObject({ number: z.string(), text: z.string() })),
     about: z.strictObject({
       typeId: z.string().optional(),
       serial: z.string().optional(),
       firmware: z.string().optional(),
+      checksum: z.string().optional(),
     }),
     lines: z.array(
       z.strictObject({

@@ -192,8 +192,22 @@ export function Plant({ rig, set }: { rig: RigState; set: (changes: unknown) => 
           on={bus.silent}
           turn={(silent) => set({ bus: { silent } })}
         />
+        <Switch
+          label="Cable"
+          words={['out', 'in']}
+          on={bus.cableOut}
+          turn={(cableOut) => set({ bus: { cableOut, cutAtWrite: null } })}
+        />
       </Row>
       <FieldGrid>
+        <Dial
+          label="Cable comes out at write"
+          unit="0: never"
+          value={bus.cutAtWrite?.writes ?? 0}
+          set={(writes) =>
+            set({ bus: { cutAtWrite: writes < 1 ? null : { writes: Math.round(writes), arrives: true } } })
+          }
+        />
         <Dial
           label="Answers after"
           unit="ms"

@@ -7,6 +7,7 @@ import { CardPage } from '../kit/card-page';
 import { Primary, Secondary } from '../kit/buttons';
 import { FieldGrid, Section } from '../kit/face';
 import { Select } from '../kit/field';
+import { Keypad } from './keypad';
 import { hiddenFaults, type RigState } from './rig-words';
 import { Plant } from './plant';
 import { useRig } from './use-rig';
@@ -124,6 +125,11 @@ export function RigPage({
           <Text role="status" fontWeight="500" minH="1.5em">
             {told}
           </Text>
+          {rig.keypad !== null && (
+            <Section title="Keypad">
+              <Keypad keypad={rig.keypad} press={(keys) => void order({ keys })} />
+            </Section>
+          )}
           <Section title="Plant">
             <Plant rig={rig} set={(plant) => void order({ plant })} />
           </Section>

@@ -5,6 +5,9 @@ export interface RigState {
   type: { vendor: string; product: string; revision: string };
   typeId: string;
   model: string;
+  serial: string;
+  /** Null: the catalogue does not say how its keys work. */
+  keypad: { caps: string[][]; shows: string; cursor: number | null; speedsUp: boolean } | null;
   inputs: { id: string; mark: string; does: string }[];
   safeStop: boolean;
   plant: {
@@ -23,7 +26,15 @@ export interface RigState {
     load: { torque: number; inertia_s: number };
     hidden: Record<string, boolean>;
     ambient_C: number;
-    bus: { delay_ms: number; drop: number; garble: number; busy: number; silent: boolean };
+    bus: {
+      delay_ms: number;
+      drop: number;
+      garble: number;
+      busy: number;
+      silent: boolean;
+      cableOut: boolean;
+      cutAtWrite: { writes: number; arrives: boolean } | null;
+    };
   };
   shows: Live;
   shaft_Hz: number;

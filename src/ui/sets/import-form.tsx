@@ -5,12 +5,14 @@ import type { Rating } from '@/core/drive-words';
 import type { Payload } from '@/core/logbook';
 import { readSetText, type SetLine } from '@/core/set-files';
 import { useControl } from '../catalogue/use-control';
-import { Primary } from '../kit/buttons';
+import { Primary, Secondary } from '../kit/buttons';
 import { FieldGrid } from '../kit/face';
 import { Field, Figure, LongField, Select } from '../kit/field';
 import { numberFrom } from '../kit/number-from';
 import { PlainTable } from '../kit/plain-table';
+import { textOfFile } from '../kit/read-text';
 import { StateMark, type Mark } from '../kit/state-mark';
+import { Why } from '../kit/why';
 
 const marks: Readonly<Record<SetLine['state'], Mark>> = {
   taken: 'sound',
@@ -76,7 +78,7 @@ export function ImportForm({
       </FieldGrid>
       <LongField
         label="Numbers and values"
-        hint="Pasted from a spreadsheet, typed from paper, CSV or JSON: a number and its value a line"
+        hint="Pasted from a spreadsheet, typed from paper, CSV, JSON or DCF: a number and its value a line"
         rows={8}
         value={text}
         onChange={(e) => {
@@ -89,11 +91,11 @@ export function ImportForm({
           or a file{' '}
           <input
             type="file"
-            accept=".csv,.txt,.json,.tsv"
+            accept=".csv,.txt,.json,.tsv,.dcf,.eds"
             onChange={(e) => {
               const chosen = e.target.files?.[0];
               if (chosen === undefined) return;
-              void chosen.text().then((content) => {
+              void textOfFile(chosen).then((content) => {
                 setText(content);
                 setFile(chosen.name);
                 if (name === '') setName(chosen.name);
@@ -102,7 +104,40 @@ export function ImportForm({
           />
         </label>
       </Box>
+      {control !== null && (
+        <Why label="entries of this type, to type from paper">
+          <PlainTable heads={['Entry', 'Takes', '']}>
+            {control.parameters
+              .filter((p) => !p.readOnly)
+              .map((p) => (
+                <tr key={p.number}>
+                  <td>
+                    <b>{p.number}</b> {p.name}
+                  </td>
+                  <td>{p.choices?.map((c) => `${c.value}: ${c.name}`).join(', ') ?? p.unit ?? 'a figure'}</td>
+                  <td>
+                    <Secondary
+                      aria-label={`Add ${p.number} ${p.name}`}
+                      onClick={() => {
+                        setFile(null);
+                        setText(`${text}${text === '' || text.endsWith('\n') ? '' : '\n'}${p.number}\t`);
+                      }}
+                    >
+                      Add
+                    </Secondary>
+                  </td>
+                </tr>
+              ))}
+          </PlainTable>
+        </Why>
+      )}
       {trouble !== null && <Text color="failed">{trouble}</Text>}
+      {read?.about.typeId !== undefined && read.about.typeId !== type && (
+        <Text color="doubt" fontWeight="500">
+          <StateMark mark="doubt" label={null} /> The file says it is of {read.about.typeId}: choose that
+          type, or look at every value.
+        </Text>
+      )}
       {read !== null && (
         <>
           <Text role="status" fontWeight="500" my="2">

@@ -4,6 +4,7 @@ import { meaningOf, parameterFor, type Values } from '@/core/drive-words';
 import type { Payload } from '@/core/logbook';
 import type { Plate } from '@/core/plate';
 import { lineOf, releaseOf } from '@/core/release';
+import { wantedOf } from '@/core/settings';
 import type { FaceProps } from '../job/faces';
 import { Caution } from '../kit/caution';
 import { KeptNote } from '../kit/face';
@@ -69,6 +70,18 @@ export function StartUpWork({
   const rating = useMemo(() => ratingOf(drive, catalogue), [drive, catalogue]);
   const values = useMemo(() => seen?.values ?? {}, [seen]);
   const release = useMemo(() => releaseOf(state, control, rating), [state, control, rating]);
+  const sheet = useMemo(
+    () =>
+      release === null
+        ? null
+        : Object.fromEntries(
+            release.sheet.rows.flatMap((row) => {
+              const value = wantedOf(row, startUp.typed);
+              return value === null ? [] : [[row.number, value]];
+            }),
+          ),
+    [release, startUp.typed],
+  );
   const { live, trouble: silent } = useLive(panel === 'run' ? target : null, drive.typeId, nothing);
   const carrier = meaningOf(control, values, 'switching.frequency');
   const watched: Watched = {
@@ -176,12 +189,15 @@ export function StartUpWork({
       )}
       {panel === 'sets' && drive.typeId !== null && (
         <SetsPanel
+          jobId={jobId}
           store={store}
           catalogue={catalogue}
           control={control}
           typeId={drive.typeId}
           rating={rating}
-          writer={target === null ? null : { writing, write }}
+          target={target}
+          sheet={sheet}
+          ask={target === null ? null : wishes.ask}
         />
       )}
       {panel === 'ramps' && release !== null && (

@@ -1,0 +1,103 @@
+import { Op } from 'sequelize';
+import type { Payload } from '../core/logbook';
+import { checksumOf } from '../core/set-files';
+import { db } from './connection';
+
+/** A set of any job, found by its machine, unit or type. */
+export interface LibrarySet {
+  id: string;
+  jobId: string;
+  at: string;
+  name: string;
+  typeId: string;
+  machine: string;
+  site: string;
+  serial: string | null;
+  firmware: string | null;
+  source: string;
+  values: number;
+  checksum: string;
+  /** Why it is the one to go back to; null: nobody said so. */
+  good: string | null;
+  sameMachine: boolean;
+}
+
+/** So many are looked through, and so many shown. */
+const mostLooked = 1000;
+const mostShown = 60;
+
+const kinds = ['set.kept', 'drive.read'];
+type Kept = Payload<'set.kept'> | Payload<'drive.read'>;
+
+const about = (payload: Kept) =>
+  'identity' in payload
+    ? {
+        name: `Read-out of ${payload.identity.vendor} ${payload.identity.product}`,
+        firmware: payload.identity.revision || null,
+        source: 'read-out',
+      }
+    : { name: payload.name, firmware: payload.firmware ?? null, source: payload.source };
+
+/** Sets of all jobs, those of the job's own machine first, then the newest. @param text words of name, machine, serial, type */
+export async function setLibrary(jobId: string, text: string): Promise<LibrarySet[] | null> {
+  const { Job, Asset, Entry } = db().models;
+  const job = await Job.findByPk(jobId);
+  if (job === null) return null;
+  const rows = await Entry.findAll({
+    where: { kind: { [Op.in]: kinds } },
+    order: [['receivedAt', 'DESC']],
+    limit: mostLooked,
+  });
+  const jobs = new Map(
+    (await Job.findAll({ where: { id: rows.map((r) => r.jobId) } })).map((j) => [j.id, j]),
+  );
+  const assets = new Map((await Asset.findAll()).map((a) => [a.id, a]));
+  const marks = await Entry.findAll({ where: { kind: 'set.good' }, order: [['receivedAt', 'ASC']] });
+  const good = new Map(
+    marks.map((m) => {
+      const { set, why } = m.payload as Payload<'set.good'>;
+      return [set, why];
+    }),
+  );
+  const words = text
+    .toLowerCase()
+    .split(/\s+/)
+    .filter((w) => w !== '');
+  return rows
+    .map((row): LibrarySet => {
+      // It passed the schema of its kind when it was kept.
+      const payload = row.payload as Kept;
+      const asset = assets.get(jobs.get(row.jobId)?.assetId ?? '');
+      return {
+        id: row.id,
+        jobId: row.jobId,
+        at: row.receivedAt.toISOString(),
+        ...about(payload),
+        typeId: payload.typeId,
+        machine: asset?.name ?? '',
+        site: asset?.site ?? '',
+        serial: payload.serial ?? null,
+        values: Object.keys(payload.values).length,
+        checksum: checksumOf(payload.typeId, payload.values),
+        good: good.get(row.id) ?? null,
+        sameMachine: asset?.id === job.assetId,
+      };
+    })
+    .filter((s) => {
+      const all = [s.name, s.machine, s.site, s.serial, s.typeId, s.checksum].join(' ').toLowerCase();
+      return words.every((w) => all.includes(w));
+    })
+    .sort(
+      (a, b) =>
+        Number(b.sameMachine) - Number(a.sameMachine) || Number(b.good !== null) - Number(a.good !== null),
+    )
+    .slice(0, mostShown);
+}
+
+/** Values of one set of the library; null where there is none. */
+export async function librarySet(id: string): Promise<Kept | null> {
+  const row = await db().models.Entry.findOne({
+    where: { id, kind: { [Op.in]: kinds } },
+  });
+  return row === null ? null : (row.payload as Kept);
+}

@@ -1,0 +1,3 @@
+// A set and its keys on paper.
+export { keyPaper, setPaper, type KeyPaper, type SetPaper } from './gather';
+export { keyPdf, setPdf } from './pdf';

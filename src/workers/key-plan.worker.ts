@@ -1,0 +1,9 @@
+import { expose } from 'comlink';
+import { keyPlan, type KeyPlan } from '@/core/keypad';
+
+const api = {
+  plan: (...given: Parameters<typeof keyPlan>): KeyPlan | null => keyPlan(...given),
+};
+export type KeyPlanWorker = typeof api;
+
+expose(api);
