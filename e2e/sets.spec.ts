@@ -3,14 +3,10 @@ import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { boatWinch, choosePerson, ines, picture, visit, watchConsole } from './demo';
 import { order, winchReady } from './rig';
-import { confirmWrite, contacts, findAndRead, jobWith, readAgain } from './trace';
+import { findAndRead, jobWith, panelOf } from './trace';
 
-const stopped = { ...contacts, DI1: false };
-
-const panel = (page: Page, group: string, name: string) =>
-  page.getByRole('group', { name: group }).getByRole('button', { name }).click();
-const sets = (page: Page) => panel(page, 'Settings', 'Parameter sets');
-const view = (page: Page, name: string) => panel(page, 'What to do with a set', name);
+const sets = (page: Page) => panelOf(page, 'Settings', 'Parameter sets');
+const view = (page: Page, name: string) => panelOf(page, 'What to do with a set', name);
 const findings = (page: Page) => page.getByRole('list', { name: 'Findings' });
 
 /** Entries of the old drive as somebody wrote them down, one that it does not have among them. */
@@ -109,22 +105,7 @@ test('the set of an old Knot is carried to the Whimbrel: every value told, choic
   await expect(page.getByText('Kept as a set of its own.')).toBeVisible();
   await page.reload();
   await sets(page);
-  const which = page.getByRole('combobox', { name: 'Set', exact: true });
-  await expect(which).toContainText('carried to whimbrel-w4');
-
-  // Into the drive, in order; the plan is what is left to do.
-  await view(page, 'Write');
-  await expect(page.getByText('Read the drive out first')).toBeVisible();
-  await findAndRead(page, 'Whimbrel W4');
-  const carried = (await which.locator('option', { hasText: 'carried to' }).getAttribute('value')) ?? '';
-  await which.selectOption(carried);
-  await expect(page.getByText(/^\d+ to write, from what was read/)).toBeVisible();
-  await order(page.request, { plant: { contacts: stopped }, wait_s: 1 });
-  await page.getByRole('button', { name: /^Write all \d+/ }).click();
-  await confirmWrite(page);
-  await expect(page.getByText(/^Everything was taken/)).toBeVisible({ timeout: 60_000 });
-  await readAgain(page);
-  await which.selectOption(carried);
-  await expect(page.getByText('The drive has the set.')).toBeVisible();
-  await expect(page.getByText(/comes with an option that is not fitted/).first()).toBeVisible();
+  await expect(page.getByRole('combobox', { name: 'Set', exact: true })).toContainText(
+    'carried to whimbrel-w4',
+  );
 });

@@ -90,3 +90,7 @@ export const says = (page: Page, text: RegExp) =>
 
 export const panel = (page: Page, name: string) =>
   page.getByRole('group', { name: 'What to do' }).getByRole('button', { name }).click();
+
+/** One of a row of panels, by the name of the row. */
+export const panelOf = (page: Page, group: string, name: string) =>
+  page.getByRole('group', { name: group }).getByRole('button', { name }).click();

@@ -1,6 +1,8 @@
 import { Op } from 'sequelize';
+import { meaningOf } from '../core/drive-words';
 import type { Payload } from '../core/logbook';
 import { checksumOf } from '../core/set-files';
+import { controlOf } from './catalogue';
 import { db } from './connection';
 
 /** A set of any job, found by its machine, unit or type. */
@@ -92,6 +94,28 @@ export async function setLibrary(jobId: string, text: string): Promise<LibrarySe
         Number(b.sameMachine) - Number(a.sameMachine) || Number(b.good !== null) - Number(a.good !== null),
     )
     .slice(0, mostShown);
+}
+
+/** Stator resistances in sets of other machines, Ω; null when there is no such job. */
+export async function otherStators(jobId: string): Promise<number[] | null> {
+  const { Job, Entry } = db().models;
+  const job = await Job.findByPk(jobId);
+  if (job === null) return null;
+  const others = await Job.findAll({ where: { assetId: { [Op.ne]: job.assetId } }, attributes: ['id'] });
+  const rows = await Entry.findAll({
+    where: { kind: { [Op.in]: kinds }, jobId: others.map((o) => o.id) },
+    order: [['receivedAt', 'DESC']],
+    limit: mostLooked,
+  });
+  const ohms = await Promise.all(
+    rows.map(async (row) => {
+      const { typeId, values } = row.payload as Kept;
+      const control = await controlOf(typeId);
+      const ohm = control === null ? undefined : meaningOf(control, values, 'motor.stator-resistance');
+      return typeof ohm === 'number' && ohm > 0 ? [ohm] : [];
+    }),
+  );
+  return [...new Set(ohms.flat())];
 }
 
 /** Values of one set of the library; null where there is none. */

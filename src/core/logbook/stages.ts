@@ -198,6 +198,8 @@ export interface JobSummary {
   openQuestions: number;
   /** It runs with something open, until a day; not there: it does not. */
   mayRun?: { until: string; open: number } | undefined;
+  /** No set of the drive's own type is kept in the job; not there: one is, or nothing is known of the type. */
+  noBackup?: true | undefined;
   conclusion: { verdict: string; headline: string } | null;
   lastAt: string | null;
 }
@@ -211,6 +213,10 @@ function mayRunOf(state: JobState): Pick<JobSummary, 'mayRun'> {
   const open = mayRun.open.filter((o) => !inLog.test(o.id) || now.has(o.id)).length;
   return open === 0 ? {} : { mayRun: { until: mayRun.until, open } };
 }
+
+/** Is there a set to go back to? Of a drive that no catalogue knows none can be kept. */
+const hasBackup = ({ drive, sets }: JobState): boolean =>
+  drive === null || drive.typeId === null || sets.some((s) => s.typeId === drive.typeId);
 
 /** What was signed last. */
 function conclusionOf({ signed, startUp }: JobState): JobSummary['conclusion'] {
@@ -239,6 +245,7 @@ export function summarise(state: JobState, limits: Limits, stayDead: boolean): J
     stayDead,
     openQuestions: state.questions.filter((q) => q.answer === null).length,
     ...mayRunOf(state),
+    ...(hasBackup(state) ? {} : { noBackup: true }),
     conclusion: conclusionOf(state),
     lastAt: last?.entry.receivedAt ?? last?.entry.at ?? null,
   };

@@ -61,6 +61,13 @@ export const startUpKinds = {
     value: z.number().nullable(),
     reason: z.enum(valueReasons).nullable(),
   }),
+  /** Shortest safe ramps of the machine, s; null: none is long enough. */
+  'startup.shortest': z.strictObject({
+    up_s: z.number().positive().max(1000).nullable(),
+    down_s: z.number().positive().max(1000).nullable(),
+  }),
+  /** Where the jumper or switch of an analog input stands. */
+  'startup.jumper': z.strictObject({ input: z.enum(['AI1', 'AI2']), position: z.enum(['V', 'mA']) }),
   /** A step of the commissioning run. */
   'commission.step': z.strictObject({
     step: short.min(1),

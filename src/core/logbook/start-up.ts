@@ -16,6 +16,10 @@ export interface StartUpState {
   place: Payload<'startup.place'> | null;
   /** Values that stand in the place of a rule's, by entry number. */
   typed: Readonly<Record<string, { value: number; reason: string }>>;
+  /** Shortest safe ramps as they were computed for the machine. */
+  shortest: Payload<'startup.shortest'> | null;
+  /** Positions of the jumpers of analog inputs. */
+  jumpers: Partial<Record<'AI1' | 'AI2', 'V' | 'mA'>>;
   /** Steps of the commissioning run, as they were settled. */
   run: readonly EntryOf<'commission.step'>[];
   /** What was in the drive when its power went, and what was read first after it; null: its power did not go yet. */
@@ -32,6 +36,8 @@ export const noStartUp: StartUpState = {
   chosen: null,
   place: null,
   typed: {},
+  shortest: null,
+  jumpers: {},
   run: [],
   cycle: null,
   signed: null,
@@ -80,6 +86,10 @@ export function applyStartUp(
       return { unbalances: [...state.unbalances, entry] };
     case 'startup.choices':
       return { chosen: entry.payload, signed: null };
+    case 'startup.shortest':
+      return { shortest: entry.payload };
+    case 'startup.jumper':
+      return { jumpers: { ...state.jumpers, [entry.payload.input]: entry.payload.position } };
     case 'startup.place':
       return { place: entry.payload, signed: null };
     case 'startup.value': {

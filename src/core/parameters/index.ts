@@ -1,5 +1,5 @@
 // Parameter sets: what they mean, whatever the type.
-export { factorySet, regionOf, type Unit, type UnitSet } from './set';
+export { factorySet, fittedWith, regionOf, type Unit, type UnitSet } from './set';
 export {
   outcomes,
   roundTrip,

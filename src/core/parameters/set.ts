@@ -1,5 +1,5 @@
 import type { Control } from '../catalogue';
-import { defaultOf, meaningOf, type Rating, type Values } from '../drive-words';
+import { defaultOf, meaningOf, parameterAt, type Rating, type Values } from '../drive-words';
 
 /** A type with what a unit of it is rated for: what values mean depends on both. */
 export interface Unit {
@@ -34,3 +34,14 @@ export function regionOf({ control, values }: Pick<UnitSet, 'control' | 'values'
   const base = meaningOf(control, values, 'motor.frequency');
   return typeof base === 'number' && base >= 55 ? '60Hz' : '50Hz';
 }
+
+/** A set without the entries of boards that are not fitted: they do not show on such a unit. */
+export const fittedWith = <S extends UnitSet>(set: S, fitted: readonly string[]): S => ({
+  ...set,
+  values: Object.fromEntries(
+    Object.entries(set.values).filter(([number]) => {
+      const needs = parameterAt(set.control, number)?.needs;
+      return needs === undefined || !('option' in needs) || fitted.includes(needs.option);
+    }),
+  ),
+});

@@ -2,7 +2,7 @@ import { ratingOf, type Control } from '../../core/catalogue';
 import { shownAs } from '../../core/drive-words';
 import { keyPlan, pressWords, type KeyPlan } from '../../core/keypad';
 import { fold, type JobState, type KeptSet } from '../../core/logbook';
-import { auditSet, factorySet, type UnitSet } from '../../core/parameters';
+import { auditSet, factorySet, fittedWith, type UnitSet } from '../../core/parameters';
 import { checksumOf } from '../../core/set-files';
 import { Refused } from '../border';
 import { catalogue, controlOf } from '../catalogue';
@@ -95,8 +95,13 @@ export async function keyPaper(jobId: string, query: URLSearchParams): Promise<K
   const from = query.get('from') ?? 'factory-50Hz';
   const other = state.sets.find((s) => s.id === from && s.typeId === unit.typeId);
   const region = from === 'factory-60Hz' ? '60Hz' : '50Hz';
-  const now = other?.values ?? factorySet(unit, region).values;
-  const plan = keyPlan({ ...unit, values: now }, unit.values);
+  const seen = from === 'seen' ? state.seen : null;
+  const fitted = (query.get('fitted') ?? '').split(',');
+  const now =
+    seen === null
+      ? fittedWith({ ...unit, values: other?.values ?? factorySet(unit, region).values }, fitted)
+      : { ...unit, values: seen.values };
+  const plan = keyPlan(now, unit.values);
   if (plan === null) throw new Refused(422, 'The catalogue does not say how the keys of this type work.');
   return {
     title: 'Keys to press',
@@ -104,9 +109,11 @@ export async function keyPaper(jobId: string, query: URLSearchParams): Promise<K
       ...identity(made),
       [
         'From',
-        other === undefined
-          ? `the factory’s, ${region.replace('Hz', ' Hz')}`
-          : `${other.name}, ${when(other.at)}`,
+        seen !== null
+          ? `as read out ${when(seen.readAt ?? 0)}`
+          : other === undefined
+            ? `the factory’s, ${region.replace('Hz', ' Hz')}`
+            : `${other.name}, ${when(other.at)}`,
       ],
       ['In all', `${plan.steps.length} entries, ${plan.presses} presses`],
     ],

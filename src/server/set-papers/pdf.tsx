@@ -116,7 +116,7 @@ function KeyLine({ step, place }: { step: KeyStep; place: number }) {
       <View style={{ width: 10, height: 10, borderWidth: 0.9, marginRight: 6, marginTop: 1 }} />
       <View style={{ flex: 1 }}>
         <Text>
-          {place}. <Text style={{ fontWeight: 600 }}>{`${step.number} ${step.name} → ${step.shownTo}`}</Text>
+          {place}. <Text style={{ fontWeight: 600 }}>{`${step.number} ${step.name}: ${step.shownTo}`}</Text>
           {step.does === 'unlock' ? '  (code)' : step.does === 'save' ? '  (keeps everything)' : ''}
           {step.mayStart ? '  Run off: the machine may start.' : ''}
         </Text>

@@ -20,7 +20,7 @@ export interface RunOrder {
   typeId: string;
   rating: Rating;
   /** The plan as the person saw it. */
-  expects: readonly { number: string; to: number }[];
+  expects: readonly { number: string; from: number | null; to: number }[];
 }
 
 /** Values of a set of this job. @throws Refused where there is none */
@@ -34,18 +34,22 @@ async function valuesOf({ jobId, setId, typeId }: RunOrder): Promise<UnitSet['va
 
 /**
  * Makes the journal of a run: reads the drive, plans from what is in it, and refuses where that is not what the person saw.
+ * @param talk how the drive is reached; through the link, unless told
  * @throws Refused, and as the link does
  */
-export async function makeRun(order: RunOrder, by: Person): Promise<void> {
+export async function makeRun(order: RunOrder, by: Person, talk = talkTo(order.target)): Promise<void> {
   const { id, jobId, setId, name, target, typeId, rating, expects } = order;
   if ((await db().models.WriteRun.findByPk(id)) !== null) return;
   const control = await controlNeeded(typeId);
   const wanted = await valuesOf(order);
-  const { values: found, serial = null } = await readAll(talkTo(target), control);
+  const { values: found, serial = null } = await readAll(talk, control);
   const { steps } = planWrites({ typeId, control, rating, values: found }, wanted);
   const asSeen =
     steps.length === expects.length &&
-    steps.every((s, i) => s.number === expects[i]?.number && s.to === expects[i]?.to);
+    steps.every(({ number, from, to }, i) => {
+      const seen = expects[i];
+      return number === seen?.number && from === seen.from && to === seen.to;
+    });
   if (!asSeen)
     throw new Refused(
       409,

@@ -131,6 +131,11 @@ function JobLine({ line, now }: { line: BoardLine; now: number }) {
             </Text>
           )}
           {line.mayRun !== undefined && <MayRun mayRun={line.mayRun} now={now} />}
+          {line.noBackup === true && (
+            <Text fontSize="0.93rem" color="soft">
+              <StateMark mark="unprobed" label={null} /> no backup of its values
+            </Text>
+          )}
           {line.openQuestions > 0 && (
             <Text fontSize="0.93rem" color="doubt" fontWeight="500">
               <StateMark mark="doubt" label={null} /> {counted(line.openQuestions, 'open question')}

@@ -93,6 +93,10 @@ export function entryWords(entry: Entry): string {
       return `Unbalance of ${entry.payload.of}: ${entry.payload.values.join(' / ')}`;
     case 'startup.choices':
       return `Start-up: ${entry.payload.choices.load.replaceAll('-', ' ')}, ${entry.payload.choices.region}`;
+    case 'startup.shortest':
+      return `Shortest safe ramps: ${entry.payload.up_s ?? '—'} s up, ${entry.payload.down_s ?? '—'} s down`;
+    case 'startup.jumper':
+      return `Jumper of ${entry.payload.input}: ${entry.payload.position}`;
     case 'startup.place':
       return `Place: ${entry.payload.ambient_C} °C, ${entry.payload.altitude_m} m, ${entry.payload.phases === 3 ? 'three phases' : 'one phase'}`;
     case 'startup.value':

@@ -3,11 +3,12 @@ import { useState } from 'react';
 import type { Control } from '@/core/catalogue';
 import { pressWords, type KeyPlan, type KeyStep } from '@/core/keypad';
 import { counted, type KeptSet, type SeenDrive } from '@/core/logbook';
-import { factorySet, type UnitSet } from '@/core/parameters';
+import { factorySet, fittedWith, type UnitSet } from '@/core/parameters';
 import type { KeyPlanWorker } from '@/workers/key-plan.worker';
 import { Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';
 import { Select } from '../kit/field';
+import { Tick } from '../kit/tick';
 import { dateTime } from '../kit/time';
 import { useLatest } from '../kit/use-latest';
 import { Why } from '../kit/why';
@@ -182,12 +183,17 @@ export function KeysView({
 }) {
   const others = sets.filter((s) => s.typeId === set.typeId && s.id !== kept.id);
   const [from, setFrom] = useState('factory-50Hz');
+  const [fitted, setFitted] = useState<readonly string[]>([]);
   const chosen = others.find((s) => s.id === from);
-  const values =
-    from === 'seen' && seen !== null
-      ? seen.values
-      : (chosen?.values ?? factorySet(set, from === 'factory-60Hz' ? '60Hz' : '50Hz').values);
-  const wish: Wish = [{ ...set, control, values }, set.values];
+  const whole: Wish[0] = {
+    ...set,
+    control,
+    values: chosen?.values ?? factorySet(set, from === 'factory-60Hz' ? '60Hz' : '50Hz').values,
+  };
+  // What was read out says by itself which entries are there.
+  const now =
+    from === 'seen' && seen !== null ? { ...whole, values: seen.values } : fittedWith(whole, fitted);
+  const wish: Wish = [now, set.values];
   const {
     answer: plan,
     failed,
@@ -197,7 +203,7 @@ export function KeysView({
     (worker, asked) => worker.plan(...asked),
     control.keypad.operation === undefined ? null : wish,
   );
-  const ticks = useTicks(`grim-keys ${jobId} ${kept.id} ${from}`);
+  const ticks = useTicks(`grim-keys ${jobId} ${kept.id} ${from} ${fitted.join()}`);
   if (control.keypad.operation === undefined)
     return (
       <Text>
@@ -224,11 +230,18 @@ export function KeysView({
           ]}
         />
       </Box>
+      {from !== 'seen' &&
+        control.options.map(({ id, name }) => (
+          <Tick
+            key={id}
+            label={`Fitted: ${name}`}
+            checked={fitted.includes(id)}
+            onChange={(on) => setFitted(on ? [...fitted, id] : fitted.filter((f) => f !== id))}
+          />
+        ))}
       <Box mb="3">
         <Secondary asChild>
-          <a
-            href={`/api/v1/jobs/${jobId}/key-sheet?set=${kept.id}&from=${from === 'seen' ? 'factory-50Hz' : from}`}
-          >
+          <a href={`/api/v1/jobs/${jobId}/key-sheet?set=${kept.id}&from=${from}&fitted=${fitted.join()}`}>
             Sheet to print
           </a>
         </Secondary>

@@ -7,7 +7,7 @@ import { StateMark } from '../kit/state-mark';
 import { dateTime } from '../kit/time';
 import { ConfirmRun } from './confirm-run';
 import { EndedRun, OpenRun } from './run-view';
-import type { SetRuns } from './use-set-runs';
+import { stillAnswers, type SetRuns } from './use-set-runs';
 
 function Steps({ steps }: { steps: readonly PlanStep[] }) {
   return (
@@ -160,6 +160,7 @@ export function PlanView({
           run={ended}
           busy={runs.busy}
           act={(deed) => void runs.act(ended.id, deed)}
+          answers={() => stillAnswers(ended.target)}
           back={found === undefined || found.id === kept.id ? null : () => choose(found.id)}
         />
       )}

@@ -156,16 +156,25 @@ export function EndedRun({
   run,
   busy,
   act,
+  answers,
   back,
 }: {
   run: SetRun;
   busy: boolean;
   act: (deed: Deed) => void;
+  /** Does the drive still answer? Null: nobody knows. */
+  answers: () => Promise<boolean | null>;
   /** Plans the way back to what was in the drive before; null: that was not kept in this job. */
   back: (() => void) | null;
 }) {
   const [off, setOff] = useState(false);
+  const [still, setStill] = useState(false);
   if (run.end === null) return null;
+  const isOff = async () => {
+    const there = await answers();
+    setStill(there === true);
+    setOff(there !== true);
+  };
   const after = run.verified.filter((v) => v.afterPower);
   return (
     <Box as="section" aria-label="What became of it" borderTop="2px solid" borderColor="ink" pt="3" mt="4">
@@ -192,13 +201,25 @@ export function EndedRun({
           dark, switch it on.
         </Text>
       )}
+      {still && (
+        <Text role="alert" color="failed" fontWeight="500" mt="2">
+          The drive still answers over the link: its electronics have power. Wait until the display is dark. A
+          dark display is no proof that the bank is empty.
+        </Text>
+      )}
       <Box display="flex" gap="2" flexWrap="wrap" mt="2" alignItems="center">
         {off ? (
-          <Secondary disabled={busy} onClick={() => act('verify-after-power')}>
+          <Secondary
+            disabled={busy}
+            onClick={() => {
+              setOff(false);
+              act('verify-after-power');
+            }}
+          >
             It is back: compare everything
           </Secondary>
         ) : (
-          <Secondary disabled={busy} onClick={() => setOff(true)}>
+          <Secondary disabled={busy} onClick={() => void isOff()}>
             The power is off now
           </Secondary>
         )}

@@ -18,6 +18,7 @@ import { LibraryView } from './library-view';
 import { PlanView } from './plan-view';
 import { SetChooser } from './set-chooser';
 import { TranslateView } from './translate-view';
+import { useOtherMotors } from './use-other-motors';
 import { useSetRuns } from './use-set-runs';
 
 type View = 'audit' | 'compare' | 'translate' | 'plan' | 'keys' | 'hand' | 'import' | 'library';
@@ -73,6 +74,7 @@ export function SetsPanel({
   const [view, setView] = useState<View>(sets.length === 0 ? 'import' : 'audit');
   const [taken, setTaken] = useState<string | null>(null);
   const runs = useSetRuns(jobId);
+  const otherMotors_ohm = useOtherMotors(jobId);
   const chosen = sets.find((s) => s.id === taken) ?? sets[sets.length - 1] ?? null;
   const { control: itsControl, trouble } = useControl(chosen?.typeId ?? null);
   const unit = chosen === null || itsControl === null ? null : unitOf(chosen, itsControl, rating);
@@ -106,7 +108,14 @@ export function SetsPanel({
             <Text role="status">{trouble ?? 'Fetching what the catalogue says of this type…'}</Text>
           ) : (
             <>
-              {view === 'audit' && <AuditView set={unit} state={state} />}
+              {view === 'audit' && (
+                <AuditView
+                  set={unit}
+                  state={state}
+                  otherMotors_ohm={otherMotors_ohm}
+                  jumper={(input, position) => store.record('startup.jumper', { input, position })}
+                />
+              )}
               {view === 'compare' && (
                 <CompareView
                   set={unit}

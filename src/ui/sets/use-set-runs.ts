@@ -36,6 +36,17 @@ async function told(path: string, body: unknown): Promise<string | null> {
   }
 }
 
+/** Does a drive answer over the link? Null: the server does not. */
+export async function stillAnswers(target: string): Promise<boolean | null> {
+  try {
+    const answer = await fetch('/api/v1/drives');
+    const { found } = (await answer.json()) as { found: { target: string; identity: object | null }[] };
+    return found.some((f) => f.target === target && f.identity !== null);
+  } catch {
+    return null;
+  }
+}
+
 /** The runs of a job: the newest first, looked at again while one is open. */
 export function useSetRuns(jobId: string) {
   const [runs, setRuns] = useState<readonly Run[]>([]);
@@ -80,7 +91,7 @@ export function useSetRuns(jobId: string) {
       tell(path, {
         id: v7(),
         ...order,
-        expects: steps.map(({ number, to }) => ({ number, to })),
+        expects: steps.map(({ number, from, to }) => ({ number, from, to })),
         confirmed: true,
       }),
     act: (run: string, deed: Deed) =>

@@ -16,7 +16,8 @@ import {
   type Sample,
 } from '@/core/ramp';
 import type { Choices, LoadKind } from '@/core/settings';
-import { FieldGrid, Section } from '../kit/face';
+import { Secondary } from '../kit/buttons';
+import { FieldGrid, KeptNote, Section } from '../kit/face';
 import { Choice, Figure, Select } from '../kit/field';
 import { Lanes, type Lane } from '../kit/lanes';
 import { figureFrom, numberFrom } from '../kit/number-from';
@@ -125,6 +126,7 @@ export function Ramps({
   catalogue,
   control,
   choices,
+  keep,
 }: {
   plate: Plate;
   rating: Rating;
@@ -132,7 +134,10 @@ export function Ramps({
   catalogue: readonly DriveType[];
   control: Pick<Control, 'parameters'>;
   choices: Choices;
+  /** Keeps the shortest safe ramps for the audit of sets. */
+  keep: (shortest: Payload<'startup.shortest'>) => void;
 }) {
+  const [kept, setKept] = useState<string | null>(null);
   const [up, setUp] = useState(choices.up_s ?? 6);
   const [down, setDown] = useState(choices.down_s ?? 8);
   const [curve, setCurve] = useState<LoadCurve>(curveOf(choices.load));
@@ -254,6 +259,18 @@ export function Ramps({
           Shortest safe acceleration {shortest(answer?.shortestUp)}, deceleration{' '}
           {shortest(answer?.shortestDown)}.
         </Text>
+        {answer !== null && (
+          <Secondary
+            my="2"
+            onClick={() => {
+              keep({ up_s: answer.shortestUp.seconds, down_s: answer.shortestDown.seconds });
+              setKept('Kept: sets of this job are judged by them.');
+            }}
+          >
+            Keep these for the audit
+          </Secondary>
+        )}
+        <KeptNote text={kept} />
         {answer !== null && (
           <BrakeWords
             brake={answer.brake}

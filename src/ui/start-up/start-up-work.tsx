@@ -208,6 +208,7 @@ export function StartUpWork({
           catalogue={catalogue}
           control={control}
           choices={release.choices}
+          keep={(shortest) => store.record('startup.shortest', shortest)}
         />
       )}
     </>

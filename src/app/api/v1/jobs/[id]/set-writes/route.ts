@@ -15,7 +15,9 @@ const asked = z.strictObject({
   target: z.string().max(100),
   typeId: z.string().max(100),
   rating: z.strictObject({ ratedAmps: positive, power_kW: positive, supply_V: positive }),
-  expects: z.array(z.strictObject({ number: z.string().max(12), to: z.number() })).max(400),
+  expects: z
+    .array(z.strictObject({ number: z.string().max(12), from: z.number().nullable(), to: z.number() }))
+    .max(400),
   /** The person said yes to run open, enable open, people clear. */
   confirmed: z.literal(true),
 });
