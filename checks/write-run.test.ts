@@ -2,14 +2,14 @@
 import { readFileSync } from 'node:fs';
 import { jest } from '@jest/globals';
 import { controlSchema } from '@/core/catalogue/schema';
-import { limitsOf, type Values } from '@/core/drive-words';
+import type { Values } from '@/core/drive-words';
 import { planWrites, type UnitSet } from '@/core/parameters';
 import { isSettled, lineOf, plannedBy, runReport, type WriteLine } from '@/core/write-run';
 import { openBus, type Bus } from '@/server/drive-link/bus';
 import { readAll, type Talk } from '@/server/drive-talk';
 import { goOn, mayBegin, type Journal } from '@/server/set-write';
 import { simulateDrive, type DriveStandIn } from '../stand-ins/drive/drive';
-import { seeded } from './random';
+import { changedSet, runSources } from './changed-set';
 
 const control = controlSchema.parse(JSON.parse(readFileSync('catalogue/whimbrel-w4/control.json', 'utf8')));
 const rating = { ratedAmps: 15, power_kW: 7.5, supply_V: 400 };
@@ -47,33 +47,6 @@ const journalIn = (lines: WriteLine[]): Journal => ({
   },
 });
 
-/** Sixty entries set to something else: choices, figures, locked ones, sources of run. */
-function sixty(found: Values): Values {
-  const random = seeded(60);
-  const open = control.parameters.filter(
-    (p) =>
-      found[p.number] !== undefined &&
-      !p.readOnly &&
-      p.resets === undefined &&
-      // A run that its own values would start is held, rightly.
-      !/^(lock|store|factory|clock|motor\.ident|motor\.stator|motor\.no-load|serial|run|input\.DI|input\.polarity|place)/.test(
-        p.concept ?? '',
-      ),
-  );
-  return {
-    ...found,
-    ...Object.fromEntries(
-      open.slice(0, 60).map((p) => {
-        const { min, max } = limitsOf(p, rating);
-        const others = p.choices?.filter((c) => c.value !== found[p.number]);
-        const steps = Math.floor((max - min) / p.scale);
-        const value = Number((min + Math.floor(random() * steps) * p.scale).toFixed(6));
-        return [p.number, others?.[0]?.value ?? (value === found[p.number] ? min : value)];
-      }),
-    ),
-  };
-}
-
 const setOf = (values: Values): UnitSet => ({ typeId: 'whimbrel-w4', control, rating, values });
 const linesFor = (from: Values, to: Values): WriteLine[] => planWrites(setOf(from), to).steps.map(lineOf);
 
@@ -81,7 +54,7 @@ const linesFor = (from: Values, to: Values): WriteLine[] => planWrites(setOf(fro
 async function begun() {
   await fresh();
   const { values: found } = await readAll(talk, control);
-  const lines = linesFor(found, sixty(found));
+  const lines = linesFor(found, changedSet(setOf(found), found, 60, 60, runSources));
   return { found, lines, journal: journalIn(lines) };
 }
 
@@ -102,41 +75,44 @@ it('sixty entries and what is kept at the end are written, read back, and are as
 const long = process.env['GRIM_LONG'] === '1';
 const ways = [0, 1, 2, 3].map((way) => ({ arrives: way % 2 === 0, goesOn: way < 2, way }));
 
-describe.each(ways)('the cable comes out, the write arrives: $arrives, gone on with: $goesOn', ({ arrives, goesOn, way }) => {
-  it('at every single write in turn: the end is as planned, or as found', async () => {
-    for (let writes = 1; writes <= length; writes += 1) {
-      if (!long && writes % 4 !== way) continue;
-      const { found, lines, journal } = await begun();
-      await order({ plant: { bus: { cutAtWrite: { writes, arrives } } } });
-      const stopped = await goOn(talk, control, journal, never);
-      await plugIn();
-      if (stopped.is === 'done') {
-        // The last writes only take the code out again.
-        expect(writes).toBeGreaterThan(lines.length);
-        continue;
-      }
-      expect(stopped.is).toBe('held');
-      const between = (await readAll(talk, control)).values;
-      const said = runReport(setOf(found), lines, between);
-      if (JSON.stringify(between) === JSON.stringify(found)) expect(said.ending).toBe('as found');
-      else expect(said.ending).toBe('in between');
+describe.each(ways)(
+  'the cable comes out, the write arrives: $arrives, gone on with: $goesOn',
+  ({ arrives, goesOn, way }) => {
+    it('at every single write in turn: the end is as planned, or as found', async () => {
+      for (let writes = 1; writes <= length; writes += 1) {
+        if (!long && writes % 4 !== way) continue;
+        const { found, lines, journal } = await begun();
+        await order({ plant: { bus: { cutAtWrite: { writes, arrives } } } });
+        const stopped = await goOn(talk, control, journal, never);
+        await plugIn();
+        if (stopped.is === 'done') {
+          // The last writes only take the code out again.
+          expect(writes).toBeGreaterThan(lines.length);
+          continue;
+        }
+        expect(stopped.is).toBe('held');
+        const between = (await readAll(talk, control)).values;
+        const said = runReport(setOf(found), lines, between);
+        if (JSON.stringify(between) === JSON.stringify(found)) expect(said.ending).toBe('as found');
+        else expect(said.ending).toBe('in between');
 
-      if (goesOn) {
-        await mayBegin(talk, control, 'W415-0001');
-        expect(await goOn(talk, control, journal, never)).toEqual({ is: 'done' });
-        const left = (await readAll(talk, control)).values;
-        expect(runReport(setOf(found), lines, left)).toEqual({ ending: 'as planned', leftOver: [] });
-        expect(left).toEqual(plannedBy(setOf(found), lines).values);
-      } else {
-        const back = linesFor(between, found);
-        expect(await goOn(talk, control, journalIn(back), never)).toEqual({ is: 'done' });
-        const left = (await readAll(talk, control)).values;
-        expect(runReport(setOf(found), lines, left).ending).toBe('as found');
-        expect(left).toEqual(found);
+        if (goesOn) {
+          await mayBegin(talk, control, 'W415-0001');
+          expect(await goOn(talk, control, journal, never)).toEqual({ is: 'done' });
+          const left = (await readAll(talk, control)).values;
+          expect(runReport(setOf(found), lines, left)).toEqual({ ending: 'as planned', leftOver: [] });
+          expect(left).toEqual(plannedBy(setOf(found), lines).values);
+        } else {
+          const back = linesFor(between, found);
+          expect(await goOn(talk, control, journalIn(back), never)).toEqual({ is: 'done' });
+          const left = (await readAll(talk, control)).values;
+          expect(runReport(setOf(found), lines, left).ending).toBe('as found');
+          expect(left).toEqual(found);
+        }
       }
-    }
-  }, 240_000);
-});
+    }, 240_000);
+  },
+);
 
 it('twice in one run, and once while the code is being entered: nothing is written twice that was taken', async () => {
   const { found, lines, journal } = await begun();

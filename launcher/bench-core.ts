@@ -3,10 +3,12 @@ import { readFileSync } from 'node:fs';
 import { controlSchema } from '@/core/catalogue/schema';
 import { commonMeter, forwardPlan, fullPlan, networkOf, readings, stage } from '@/core/power-stage';
 import { diagnose, prepare, tablesFor, type Taken } from '@/core/static-diagnosis';
+import { keyPlan } from '@/core/keypad';
 import { auditSet, factorySet, translate } from '@/core/parameters';
 import { rampAnswer, simulate, type RampCase } from '@/core/ramp';
 import { startUpSheet, usualChoices } from '@/core/settings';
 import { traceFrom, usualTables } from '@/core/tracing';
+import { changedSet } from '../checks/changed-set';
 import { ngspiceReadings } from '../checks/ngspice';
 
 const median = (list: number[]): number =>
@@ -96,8 +98,22 @@ function setTimes(): { translate_ms: number; audit_ms: number } {
   };
 }
 
+/** Keys for sixty entries on the keypads of four types, the slowest. */
+function keyTimes(): number {
+  const rating = { ratedAmps: 15, power_kW: 7.5, supply_V: 400 };
+  return Math.max(
+    ...['dunlin-d1', 'knot-k3', 'whimbrel-w4', 'godwit-g4'].map((typeId) => {
+      const its = controlSchema.parse(JSON.parse(readFileSync(`catalogue/${typeId}/control.json`, 'utf8')));
+      const now = { ...factorySet({ typeId, control: its, rating }, '50Hz'), control: its };
+      const target = changedSet(now, now.values, 60, 60);
+      return timed(5, () => void keyPlan(now, target));
+    }),
+  );
+}
+
 process.stdout.write(
   JSON.stringify({
+    keys_ms: keyTimes(),
     startUp_ms: timed(50, startUp),
     ...setTimes(),
     rampCurves_ms: timed(20, () => void simulate(rampCase)),

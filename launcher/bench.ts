@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { runAlongside } from './alongside';
 import { timeLink } from './bench-link';
+import { timeWriting } from './bench-writing';
 import { ensureBuilt } from './build';
 import { ensureDatabase, startCluster } from './cluster';
 import { prepareDatabase } from './database';
@@ -29,6 +30,7 @@ interface Core {
   rampAnswer_ms: number;
   translate_ms: number;
   audit_ms: number;
+  keys_ms: number;
   memory_MB: number;
 }
 
@@ -120,6 +122,7 @@ export async function bench(): Promise<number> {
 
   line('a set of 1,000 entries on another type', `${c.translate_ms.toFixed(1)} ms`, '≤ 100 ms');
   line('… under all rules', `${c.audit_ms.toFixed(1)} ms`, '≤ 100 ms');
+  line('keys for 60 entries, the slowest of four keypads', `${c.keys_ms.toFixed(0)} ms`, '≤ 1000 ms');
 
   ensureBuilt();
   const cluster = await startCluster('test', { durable: false });
@@ -151,6 +154,12 @@ async function overHttp(url: string, env: Record<string, string>): Promise<void>
         `read-out of ${link.entries} entries with live values and history`,
         `${link.readOut_ms.toFixed(0)} ms`,
         '≤ 1000 ms for 150',
+      );
+      const writing = await timeWriting(port, drive, rig);
+      line(
+        `a run of ${writing.values} values, begun to compared`,
+        `${(writing.whole_ms / 1000).toFixed(2)} s`,
+        '≤ 5 s for 60',
       );
       line('live values over the link', `${link.live_perSecond.toFixed(1)} /s`, '≥ 5 /s');
     }

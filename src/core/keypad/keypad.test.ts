@@ -2,8 +2,9 @@ import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import type { Control, Operation } from '../catalogue';
 import { controlSchema } from '../catalogue/schema';
-import { limitsOf, parameterAt, type Values } from '../drive-words';
+import { parameterAt, type Values } from '../drive-words';
 import { factorySet, type UnitSet } from '../parameters';
+import { changedSet } from '../../../checks/changed-set';
 import { cheapestEdit } from './edit';
 import { effortOf, rampEffort } from './effort';
 import { arborescence, ordered, type Tour } from './order';
@@ -33,29 +34,8 @@ const numberOf = ({ control }: UnitSet, concept: string) =>
   control.parameters.find((p) => p.concept === concept)?.number ?? '';
 
 /** Some entries set to something else. */
-const changed = (base: UnitSet, count: number, seed: number): Values => {
-  let s = seed;
-  const random = () => (s = (s * 1103515245 + 12345) % 2147483648) / 2147483648;
-  const open = base.control.parameters.filter(
-    (p) =>
-      !p.readOnly && p.resets === undefined && !/^(lock|store|factory|motor\.ident)/.test(p.concept ?? ''),
-  );
-  const some = [...open].sort(() => random() - 0.5).slice(0, count);
-  return {
-    ...base.values,
-    ...Object.fromEntries(
-      some.map((p) => {
-        const { min, max } = limitsOf(p, rating);
-        const steps = Math.floor(random() * Math.floor((max - min) / p.scale));
-        return [
-          p.number,
-          p.choices?.[Math.floor(random() * p.choices.length)]?.value ??
-            Number((min + steps * p.scale).toFixed(6)),
-        ];
-      }),
-    ),
-  };
-};
+const changed = (base: UnitSet, count: number, seed: number): Values =>
+  changedSet(base, base.values, count, seed);
 
 /** Keys pressed one after the other, on a drive that keeps what it is handed. */
 function played(unit: UnitSet & { control: Control }, presses: readonly Press[]) {
