@@ -100,7 +100,7 @@ async function startUpPanels(page: Page, look: (where: string) => Promise<void>)
     await look(name);
   }
   await page.getByRole('group', { name: 'Settings' }).getByRole('button', { name: 'Parameter sets' }).click();
-  for (const name of ['Audit', 'Compare', 'Translate', 'Write', 'Bring in']) {
+  for (const name of ['Audit', 'Compare', 'Translate', 'Write', 'Keys', 'By hand', 'Bring in', 'Library']) {
     await page.getByRole('group', { name: 'What to do with a set' }).getByRole('button', { name }).click();
     await page.waitForTimeout(400);
     await look(name);

@@ -24,11 +24,7 @@ export function PlainTable({ heads, children }: { heads: readonly string[]; chil
         }}
       >
         <thead>
-          <tr>
-            {heads.map((h) => (
-              <th key={h}>{h}</th>
-            ))}
-          </tr>
+          <tr>{heads.map((h, i) => (h === '' ? <td key={i} /> : <th key={i}>{h}</th>))}</tr>
         </thead>
         <tbody>{children}</tbody>
       </Box>

@@ -31,7 +31,7 @@ function Differences({ a, b }: { a: UnitSet; b: UnitSet }) {
   return (
     <>
       <Text role="status" fontWeight="500" mb="1">
-        {shown.length === 0 ? 'No difference that matters.' : `${shown.length} differences.`}
+        {shown.length === 0 ? 'No difference that matters.' : `${counted(shown.length, 'difference')}.`}
       </Text>
       <Tick label="Readings and commands too" checked={all} onChange={setAll} />
       {shown.length > 0 && (
