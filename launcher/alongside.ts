@@ -1,6 +1,7 @@
 import { spawn } from 'node:child_process';
 import { createInterface } from 'node:readline';
 import { root } from './paths';
+import { say } from './terminal';
 
 /** Where what runs beside the server listens; the tests have theirs beside it. */
 export const portsAlongside = {
@@ -12,11 +13,17 @@ interface Running {
   stop: () => Promise<void>;
 }
 
-/** Starts a process of ours that ends with its pipe; null where something else has its ports. */
+const again_ms = 500;
+
+/**
+ * Starts a process of ours that ends with its pipe; null where something else has its ports.
+ * @param again it is started anew when it dies: what it was at is in the database
+ */
 async function run(
   script: string,
   ports: readonly number[],
   env: Record<string, string> = {},
+  again = false,
 ): Promise<Running | null> {
   const child = spawn(process.execPath, ['--import', 'tsx', script, ...ports.map(String)], {
     cwd: root,
@@ -28,7 +35,18 @@ async function run(
     child.once('exit', () => resolve('gone'));
   });
   const ended = new Promise<void>((resolve) => child.once('exit', () => resolve()));
+  let wanted = true;
+  let next: Promise<Running | null> | null = null;
+  if (again && first.startsWith('listening'))
+    void ended.then(async () => {
+      if (!wanted) return;
+      say(`${script} died; it is started again`);
+      await new Promise((resolve) => setTimeout(resolve, again_ms));
+      if (wanted) next = run(script, ports, env, again);
+    });
   const stop = async () => {
+    wanted = false;
+    await (await next)?.stop();
     child.stdin.end();
     const patience = setTimeout(() => child.kill('SIGKILL'), 5000);
     await ended;
@@ -54,7 +72,7 @@ export async function runAlongside(
   const [meter, drive, link] = await Promise.all([
     process.env['GRIM_METER'] === undefined ? run('stand-ins/meter/main.ts', ports.meter) : null,
     run('stand-ins/drive/main.ts', ports.drive),
-    run('src/server/drive-link/main.ts', ports.link, { DATABASE_URL: databaseUrl }),
+    run('src/server/drive-link/main.ts', ports.link, { DATABASE_URL: databaseUrl }, true),
   ]);
   const started = { meter, drive, link };
   return {

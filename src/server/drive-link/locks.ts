@@ -2,9 +2,9 @@ import { randomUUID } from 'node:crypto';
 import { QueryTypes, type Sequelize } from 'sequelize';
 
 /** A holder that was not heard of for this long is gone, s. */
-const stale_s = 10;
+const stale_s = 5;
 /** How often a holder says that it is still there, ms. */
-export const renew_ms = 3000;
+export const renew_ms = 1500;
 
 export interface Locks {
   /** True where the target is ours (again); false where another process talks to it. */
