@@ -152,6 +152,7 @@ test('by keys alone: the sheet, pressed on the keypad, makes the same set', asyn
   await takeSet(page, 'carried to whimbrel-w4');
   const keys = page.getByRole('list', { name: 'Keys' });
   await expect(keys.getByRole('listitem').first()).toBeVisible();
+  await page.getByRole('combobox', { name: 'What is in the unit now' }).evaluate((e) => e.scrollIntoView());
   await picture(page, 'set-keys');
   await page.getByText('All keys in one line').click();
   const list = (await page.locator('[data-keys]').textContent()) ?? '';
@@ -180,6 +181,7 @@ test('by keys alone: the sheet, pressed on the keypad, makes the same set', asyn
   await rig.getByRole('textbox', { name: 'Keys of a sheet' }).fill(list);
   await rig.getByRole('button', { name: 'Press them all' }).click();
   await expect(shows).toContainText('rdy');
+  await rig.evaluate(() => window.scrollTo(0, 0));
   await picture(rig, 'rig');
 
   await findAndRead(page, 'Whimbrel W4');

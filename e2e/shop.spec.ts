@@ -97,7 +97,6 @@ test('the rig: a contact closes, a fault is hidden, another drive comes out of i
   await expect(shows).toContainText('Whimbrel W4: ready');
   await page.getByRole('switch', { name: 'X1, run forward' }).click();
   await expect(shows).toContainText('running');
-  await picture(page, 'rig');
   await page.getByRole('combobox', { name: 'Fault to hide' }).selectOption({ label: 'ground fault' });
   await page.getByRole('button', { name: 'Hide it' }).click();
   await expect(shows).toContainText('trip EARTH', { timeout: 15_000 });

@@ -332,7 +332,6 @@ test('a pump may run until a day with what is open and named, never with a guard
   await expect(signing(page)).toBeDisabled();
   const until = new Date(Date.now() + 7 * 86_400_000).toISOString().slice(0, 10);
   await form.getByLabel('May run until', { exact: true }).fill(until);
-  await picture(page, 'may-run-until');
   await signing(page).click();
   await expect(page.getByText(/agreed with harbour master/)).toBeVisible();
   const paper = await pdfText(page.request, `/api/v1/jobs/${job}/start-up?form=pdf`);
