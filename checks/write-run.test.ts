@@ -9,7 +9,8 @@ import { openBus, type Bus } from '@/server/drive-link/bus';
 import { readAll, type Talk } from '@/server/drive-talk';
 import { goOn, mayBegin, type Journal } from '@/server/set-write';
 import { simulateDrive, type DriveStandIn } from '../stand-ins/drive/drive';
-import { changedSet, runSources } from './changed-set';
+import { changedSet, runSources } from '@/core/parameters/__tests__/changed-set';
+import { seeded } from './random';
 
 const control = controlSchema.parse(JSON.parse(readFileSync('catalogue/whimbrel-w4/control.json', 'utf8')));
 const rating = { ratedAmps: 15, power_kW: 7.5, supply_V: 400 };
@@ -54,7 +55,7 @@ const linesFor = (from: Values, to: Values): WriteLine[] => planWrites(setOf(fro
 async function begun() {
   await fresh();
   const { values: found } = await readAll(talk, control);
-  const lines = linesFor(found, changedSet(setOf(found), found, 60, 60, runSources));
+  const lines = linesFor(found, changedSet(setOf(found), found, 60, seeded(60), runSources));
   return { found, lines, journal: journalIn(lines) };
 }
 

@@ -4,7 +4,8 @@ import { v7 } from 'uuid';
 import { controlSchema } from '@/core/catalogue/schema';
 import type { Values } from '@/core/drive-words';
 import { planWrites } from '@/core/parameters';
-import { changedSet, runSources } from '../checks/changed-set';
+import { changedSet, runSources } from '@/core/parameters/__tests__/changed-set';
+import { seeded } from '../checks/random';
 
 const typeId = 'whimbrel-w4';
 const rating = { ratedAmps: 15, power_kW: 7.5, supply_V: 400 };
@@ -29,7 +30,7 @@ export async function timeWriting(
   const { values } = (await post(`${api}/drives/read`, { target: drive, typeId })) as { values: Values };
   const control = controlSchema.parse(JSON.parse(readFileSync(`catalogue/${typeId}/control.json`, 'utf8')));
   const unit = { typeId, control, rating, values };
-  const wanted = changedSet(unit, values, 60, 60, runSources);
+  const wanted = changedSet(unit, values, 60, seeded(60), runSources);
   const jobId = v7();
   const entry = (kind: string, payload: unknown) => ({
     v: 1,

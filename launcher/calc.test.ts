@@ -10,6 +10,7 @@ it('lists its verbs', () => {
   expect(calc(['--list']).lines.map((l) => l.split('\t')[0])).toEqual([
     'discharge',
     'insulation',
+    'key-plan',
     'loop-check',
     'module-verdict',
     'plate',

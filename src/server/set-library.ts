@@ -1,28 +1,9 @@
 import { Op } from 'sequelize';
 import { meaningOf } from '../core/drive-words';
 import type { Payload } from '../core/logbook';
-import { checksumOf } from '../core/set-files';
+import { checksumOf, type LibrarySet } from '../core/set-files';
 import { controlOf } from './catalogue';
 import { db } from './connection';
-
-/** A set of any job, found by its machine, unit or type. */
-export interface LibrarySet {
-  id: string;
-  jobId: string;
-  at: string;
-  name: string;
-  typeId: string;
-  machine: string;
-  site: string;
-  serial: string | null;
-  firmware: string | null;
-  source: string;
-  values: number;
-  checksum: string;
-  /** Why it is the one to go back to; null: nobody said so. */
-  good: string | null;
-  sameMachine: boolean;
-}
 
 /** So many are looked through, and so many shown. */
 const mostLooked = 1000;

@@ -1,6 +1,6 @@
 // The parameter store of the simulated drive: ranges, locks, regions, resets, saving.
 import type { Control, Parameter } from '@/core/catalogue';
-import type { ConceptId } from '@/core/concepts';
+import { plateConcepts } from '@/core/concepts';
 import { defaultOf, limitsOf, meaningOf, valuesAfter, type Rating, type Values } from '@/core/drive-words';
 
 export interface Settings {
@@ -38,15 +38,6 @@ export const isThere = ({ fitted, values }: Settings, { needs }: Parameter): boo
   needs === undefined ||
   ('option' in needs ? fitted.includes(needs.option) : needs.is.includes(values[needs.number] ?? NaN));
 
-const plate: readonly ConceptId[] = [
-  'motor.power',
-  'motor.voltage',
-  'motor.current',
-  'motor.frequency',
-  'motor.speed',
-  'motor.cosphi',
-];
-
 /** Writes one parameter, with all that hangs on it. */
 export function written(
   settings: Settings,
@@ -72,7 +63,7 @@ export function written(
   if (p.concept === 'store.save') return { ...settings, saved: value === 0 ? settings.saved : values };
   const at = region({ control, values: now });
   const again = valuesAfter(p, now, defaults(control, rating, at));
-  return kept(settings, plate.some((c) => c === p.concept) ? stale(control, again) : again);
+  return kept(settings, plateConcepts.some((c) => c === p.concept) ? stale(control, again) : again);
 }
 
 /** Without an entry that saves, every edit is kept at once. */

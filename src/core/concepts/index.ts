@@ -37,3 +37,13 @@ export const choicesOf = (id: ConceptId): readonly string[] => {
   const { kind } = conceptOf(id);
   return 'choices' in kind ? kind.choices : [];
 };
+
+/** What a motor's plate says. */
+export const plateConcepts: readonly ConceptId[] = [
+  'motor.power',
+  'motor.voltage',
+  'motor.current',
+  'motor.frequency',
+  'motor.speed',
+  'motor.cosphi',
+];

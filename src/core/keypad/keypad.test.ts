@@ -4,7 +4,7 @@ import type { Control, Operation } from '../catalogue';
 import { controlSchema } from '../catalogue/schema';
 import { parameterAt, type Values } from '../drive-words';
 import { factorySet, type UnitSet } from '../parameters';
-import { changedSet } from '../../../checks/changed-set';
+import { changedSet } from '../parameters/__tests__/changed-set';
 import { cheapestEdit } from './edit';
 import { effortOf, rampEffort } from './effort';
 import { arborescence, ordered, type Tour } from './order';
@@ -34,8 +34,11 @@ const numberOf = ({ control }: UnitSet, concept: string) =>
   control.parameters.find((p) => p.concept === concept)?.number ?? '';
 
 /** Some entries set to something else. */
-const changed = (base: UnitSet, count: number, seed: number): Values =>
-  changedSet(base, base.values, count, seed);
+const changed = (base: UnitSet, count: number, seed: number): Values => {
+  let state = seed;
+  const random = () => (state = (state * 16807) % 2147483647) / 2147483647;
+  return changedSet(base, base.values, count, random);
+};
 
 /** Keys pressed one after the other, on a drive that keeps what it is handed. */
 function played(unit: UnitSet & { control: Control }, presses: readonly Press[]) {

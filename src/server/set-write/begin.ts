@@ -1,24 +1,18 @@
 import { lineOf } from '../../core/write-run';
 import { planWrites, type UnitSet } from '../../core/parameters';
-import type { Rating } from '../../core/drive-words';
 import type { Person } from '../../core/logbook';
 import { Refused } from '../border';
 import { db } from '../connection';
 import { readAll } from '../drive-talk';
 import { controlNeeded, talkTo } from '../drives';
 import { append } from '../jobs';
-import { createRun } from './journal';
+import { createRun, type Run } from './journal';
 
-export interface RunOrder {
-  /** Made by the page: asking twice begins one run. */
-  id: string;
-  jobId: string;
-  /** The entry that carries the set. */
-  setId: string;
-  name: string;
-  target: string;
-  typeId: string;
-  rating: Rating;
+/** `id` is made by the page: asking twice begins one run. `setId` is the entry that carries the set. */
+export interface RunOrder extends Pick<
+  Run,
+  'id' | 'jobId' | 'setId' | 'name' | 'target' | 'typeId' | 'rating'
+> {
   /** The plan as the person saw it. */
   expects: readonly { number: string; from: number | null; to: number }[];
 }

@@ -4,6 +4,7 @@ import type { Control } from '@/core/catalogue';
 import { parameterAt, shownAs } from '@/core/drive-words';
 import type { DriveWrite, JobState } from '@/core/logbook';
 import { findEntries } from '@/core/parameters';
+import { ActRow } from '../kit/act-row';
 import { Secondary } from '../kit/buttons';
 import { Section } from '../kit/face';
 import { Field } from '../kit/field';
@@ -79,45 +80,38 @@ export function ByHandView({
       <Box mt="5">
         <Section title="Written by hand in this job">
           {undo.length === 0 && <Text>Nothing that was written stands otherwise than it was.</Text>}
-          {undo.map((w) => {
-            const parameter = parameterAt(control, w.number);
-            return (
-              <Box
-                key={w.id}
-                display="flex"
-                flexWrap="wrap"
-                gap="3"
-                alignItems="center"
-                borderBottom="1px solid"
-                borderColor="line"
-                py="1"
-              >
-                <Text flex="1 1 260px">
-                  <b>{w.number}</b> {w.name}: {w.shownFrom} → {w.shownTo},{' '}
-                  <Text as="span" color="soft">
-                    {dateTime(w.askedAt)}, {w.by.name}, {w.reason}
+          <Box as="ul" listStyleType="none">
+            {undo.map((w) => {
+              const parameter = parameterAt(control, w.number);
+              return (
+                <ActRow key={w.id}>
+                  <Text flex="1 1 260px">
+                    <b>{w.number}</b> {w.name}: {w.shownFrom} → {w.shownTo},{' '}
+                    <Text as="span" color="soft">
+                      {dateTime(w.askedAt)}, {w.by.name}, {w.reason}
+                    </Text>
                   </Text>
-                </Text>
-                {ask !== null && parameter !== undefined && w.found !== null && (
-                  <Secondary
-                    onClick={() =>
-                      ask([
-                        {
-                          parameter,
-                          from: w.found ?? w.to,
-                          to: w.from,
-                          reason: 'wrong entry put back',
-                          trial: false,
-                        },
-                      ])
-                    }
-                  >
-                    Put {w.number} back to {w.shownFrom}
-                  </Secondary>
-                )}
-              </Box>
-            );
-          })}
+                  {ask !== null && parameter !== undefined && w.found !== null && (
+                    <Secondary
+                      onClick={() =>
+                        ask([
+                          {
+                            parameter,
+                            from: w.found ?? w.to,
+                            to: w.from,
+                            reason: 'wrong entry put back',
+                            trial: false,
+                          },
+                        ])
+                      }
+                    >
+                      Put {w.number} back to {w.shownFrom}
+                    </Secondary>
+                  )}
+                </ActRow>
+              );
+            })}
+          </Box>
         </Section>
       </Box>
     </>

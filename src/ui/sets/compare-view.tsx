@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
-import type { ConceptId } from '@/core/concepts';
+import { plateConcepts } from '@/core/concepts';
 import { parameterAt, type Values } from '@/core/drive-words';
 import { counted, type JobState, type KeptSet, type SetRun } from '@/core/logbook';
 import { diffSets, factorySet, threeWay, type Fate, type Unit, type UnitSet } from '@/core/parameters';
@@ -110,15 +110,6 @@ const ofPlate = (drive: Unit, values: Values): Values =>
       return concept !== undefined && plateConcepts.includes(concept);
     }),
   );
-const plateConcepts: readonly ConceptId[] = [
-  'motor.power',
-  'motor.voltage',
-  'motor.current',
-  'motor.frequency',
-  'motor.speed',
-  'motor.cosphi',
-];
-
 /** A set beside another one, the factory's, the plate, the start-up sheet, or as it was before and after a run. */
 export function CompareView({
   set,

@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
+import { BeforeWrite } from '../kit/before-write';
 import { Primary, Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';
 import { Tick } from '../kit/tick';
@@ -22,16 +23,7 @@ export function ConfirmRun({
   const [seen, setSeen] = useState({ run: false, enable: false, clear: false });
   const all = seen.run && seen.enable && seen.clear;
   return (
-    <Box
-      as="section"
-      aria-label="Before values go to the drive"
-      border="2px solid"
-      borderColor="doubt"
-      bg="paper"
-      px="4"
-      py="3"
-      mb="4"
-    >
+    <BeforeWrite label="Before values go to the drive">
       <Caution title="It may move.">
         Values that decide where run comes from are written last. With run given the machine may start as soon
         as they are taken.
@@ -62,6 +54,6 @@ export function ConfirmRun({
           </Secondary>
         )}
       </Box>
-    </Box>
+    </BeforeWrite>
   );
 }

@@ -13,6 +13,7 @@ import { dateTime } from '../kit/time';
 import { useLatest } from '../kit/use-latest';
 import { Why } from '../kit/why';
 import { KeyCaps } from './key-caps';
+import { Skipped } from './plan-view';
 import { setWords } from './set-chooser';
 import { useTicks } from './use-ticks';
 
@@ -144,16 +145,7 @@ function Sheet({ plan, ticks }: { plan: KeyPlan; ticks: ReturnType<typeof useTic
           Out of the lists: <KeyCaps presses={plan.leave} />
         </Text>
       )}
-      {plan.skipped.length > 0 && (
-        <Box mt="4">
-          <Text fontWeight="500">Not keyed</Text>
-          {plan.skipped.map((s) => (
-            <Text key={s.number} color="soft">
-              {s.number} {s.name}: {s.why}
-            </Text>
-          ))}
-        </Box>
-      )}
+      <Skipped title="Not keyed" skipped={plan.skipped} />
       <Box mt="4">
         <Why label="All keys in one line">
           <Text fontFamily="mono" fontSize="0.85rem" data-keys overflowWrap="anywhere">

@@ -2,26 +2,13 @@ import { Box, Text } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import type { Rating, Values } from '@/core/drive-words';
 import type { Payload } from '@/core/logbook';
+import type { LibrarySet } from '@/core/set-files';
+import { ActRow } from '../kit/act-row';
 import { Secondary } from '../kit/buttons';
 import { Field } from '../kit/field';
 import { StateMark } from '../kit/state-mark';
 import { dateTime } from '../kit/time';
 
-interface LibrarySet {
-  id: string;
-  jobId: string;
-  at: string;
-  name: string;
-  typeId: string;
-  machine: string;
-  site: string;
-  serial: string | null;
-  firmware: string | null;
-  values: number;
-  checksum: string;
-  good: string | null;
-  sameMachine: boolean;
-}
 interface Whole {
   name?: string;
   typeId: string;
@@ -109,17 +96,7 @@ export function LibraryView({
       </Text>
       <Box as="ul" aria-label="Library" listStyleType="none">
         {(sets ?? []).map((s) => (
-          <Box
-            as="li"
-            key={s.id}
-            display="flex"
-            flexWrap="wrap"
-            gap="3"
-            alignItems="center"
-            borderBottom="1px solid"
-            borderColor="line"
-            py="2"
-          >
+          <ActRow key={s.id}>
             <Box flex="1 1 300px">
               <Text fontWeight="500">
                 {s.machine}: {s.name}
@@ -142,7 +119,7 @@ export function LibraryView({
             ) : (
               <Secondary onClick={() => void fetchSet(s)}>Take it into this job</Secondary>
             )}
-          </Box>
+          </ActRow>
         ))}
       </Box>
     </>

@@ -31,6 +31,20 @@ function Steps({ steps }: { steps: readonly PlanStep[] }) {
   );
 }
 
+/** Values that are left out, and why. */
+export function Skipped({ title, skipped }: { title: string; skipped: WritePlan['skipped'] }) {
+  return skipped.length === 0 ? null : (
+    <Box mt="4">
+      <Text fontWeight="500">{title}</Text>
+      {skipped.map((s) => (
+        <Text key={s.number} color="soft">
+          {s.number} {s.name}: {s.why}
+        </Text>
+      ))}
+    </Box>
+  );
+}
+
 function Planned({ plan }: { plan: WritePlan }) {
   return (
     <>
@@ -40,16 +54,7 @@ function Planned({ plan }: { plan: WritePlan }) {
         </Text>
       )}
       <Steps steps={plan.steps} />
-      {plan.skipped.length > 0 && (
-        <Box mt="4">
-          <Text fontWeight="500">Not written</Text>
-          {plan.skipped.map((s) => (
-            <Text key={s.number} color="soft">
-              {s.number} {s.name}: {s.why}
-            </Text>
-          ))}
-        </Box>
-      )}
+      <Skipped title="Not written" skipped={plan.skipped} />
     </>
   );
 }

@@ -2,6 +2,7 @@ import { shownAs } from '@/core/drive-words';
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { mayMove } from '@/core/trials';
+import { BeforeWrite } from '../kit/before-write';
 import { Primary, Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';
 import { Tick } from '../kit/tick';
@@ -23,16 +24,7 @@ export function ConfirmWrite({
   const [clear, setClear] = useState(false);
   const warnings = [...new Set(wishes.map((w) => mayMove(w.parameter)))];
   return (
-    <Box
-      as="section"
-      aria-label="Write to the drive"
-      border="2px solid"
-      borderColor="doubt"
-      bg="paper"
-      px="4"
-      py="3"
-      mb="4"
-    >
+    <BeforeWrite label="Write to the drive">
       <Caution title="It may move.">{warnings.join(' ')}</Caution>
       {wishes.map(({ parameter, from, to, reason }) => (
         <Box key={parameter.number} mb="2">
@@ -62,6 +54,6 @@ export function ConfirmWrite({
           Leave it
         </Secondary>
       </Box>
-    </Box>
+    </BeforeWrite>
   );
 }

@@ -1,8 +1,7 @@
 /** Sets that differ from another in so many entries, for tests and timings. */
-import type { Parameter } from '@/core/catalogue';
-import { limitsOf, type Values } from '@/core/drive-words';
-import type { Unit } from '@/core/parameters';
-import { seeded } from './random';
+import type { Parameter } from '../../catalogue';
+import { limitsOf, type Values } from '../../drive-words';
+import type { Unit } from '..';
 
 /** Never set by such a set: locks, memory, resets, commands, and what an identification found. */
 const never = /^(lock|store|factory|clock|motor\.ident|motor\.stator|motor\.no-load|serial)/;
@@ -15,10 +14,9 @@ export function changedSet(
   { control, rating }: Unit,
   found: Values,
   count: number,
-  seed: number,
+  random: () => number,
   except = /^$/,
 ): Values {
-  const random = seeded(seed);
   const open = control.parameters.filter(
     (p) =>
       found[p.number] !== undefined &&
