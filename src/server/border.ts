@@ -70,3 +70,10 @@ export async function jsonBody<S extends z.ZodType>(
 }
 
 export const uuidSchema = z.uuid();
+
+/** An id in an address. @throws Refused 404 where it is none */
+export function idOf(text: string, what: string): string {
+  const id = uuidSchema.safeParse(text);
+  if (!id.success) throw new Refused(404, `There is no such ${what}.`);
+  return id.data;
+}

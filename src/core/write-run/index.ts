@@ -66,11 +66,19 @@ export interface RunReport {
   leftOver: LeftOver[];
 }
 
-const explained = (line: WriteLine | undefined): string | null =>
-  line === undefined || line.state === 'waiting' || line.state === 'taken' || line.state === 'sent'
-    ? null
-    : (line.why ??
-      (line.state === 'left-out' ? 'left out by a person' : 'the drive made another value of it'));
+/** What is known of a value that is not as planned; null: it was taken, and is not there. */
+function explained(line: WriteLine | undefined): string | null {
+  if (line === undefined || line.state === 'taken') return null;
+  if (line.why !== null) return line.why;
+  const words: Readonly<Record<Exclude<LineState, 'taken'>, string>> = {
+    waiting: 'not written before the run was ended',
+    sent: 'sent, and not heard of before the run was ended',
+    refused: 'refused by the drive',
+    otherwise: 'the drive made another value of it',
+    'left-out': 'left out by a person',
+  };
+  return words[line.state];
+}
 
 /** What the drive has once every line that counts was written. */
 export const plannedBy = (found: UnitSet, lines: readonly WriteLine[]): UnitSet =>
@@ -101,7 +109,7 @@ export function runReport(found: UnitSet, lines: readonly WriteLine[], left: Val
     why: explained(lines.find((l) => l.number === number)),
   }));
   const ending: Ending =
-    leftOver.every((l) => l.why !== null) && lines.every(isSettledOrExplained)
+    leftOver.every((l) => l.why !== null) && lines.every(wasTried)
       ? 'as planned'
       : differing(found.values, left).length === 0
         ? 'as found'
@@ -109,4 +117,4 @@ export function runReport(found: UnitSet, lines: readonly WriteLine[], left: Val
   return { ending, leftOver };
 }
 
-const isSettledOrExplained = (line: WriteLine): boolean => line.state !== 'waiting' && line.state !== 'sent';
+const wasTried = ({ state }: WriteLine): boolean => state !== 'waiting' && state !== 'sent';

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { heaviestPayload, newEntriesSchema } from '@/core/logbook/schema';
-import { guarded, jsonBody, Refused, uuidSchema } from '@/server/border';
+import { guarded, idOf, jsonBody, Refused } from '@/server/border';
 import { currentPerson } from '@/server/current-person';
 import { append, entriesAfter, type NewEntry } from '@/server/jobs';
 
@@ -13,11 +13,7 @@ const heaviest = 4 * 1024 * 1024;
 /** `person`: for whom the client made the entries; they are not to be signed by another. */
 const bodySchema = z.strictObject({ person: z.string().optional(), entries: newEntriesSchema });
 
-async function jobIdOf({ params }: Params): Promise<string> {
-  const id = uuidSchema.safeParse((await params).id);
-  if (!id.success) throw new Refused(404, 'There is no such job.');
-  return id.data;
-}
+const jobIdOf = async ({ params }: Params): Promise<string> => idOf((await params).id, 'job');
 
 /** Entries after a seq, with the server's clock for the countdowns. */
 export const GET = guarded(async (request, context: Params) => {

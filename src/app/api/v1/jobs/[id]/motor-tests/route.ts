@@ -1,10 +1,9 @@
-import { guarded, Refused, uuidSchema } from '@/server/border';
+import { guarded, idOf, Refused } from '@/server/border';
 import { earlierTests } from '@/server/motor-history';
 
 /** Insulation tests of this job's motor in other jobs. */
 export const GET = guarded(async (_, { params }: { params: Promise<{ id: string }> }) => {
-  const id = uuidSchema.safeParse((await params).id);
-  const tests = id.success ? await earlierTests(id.data) : null;
+  const tests = await earlierTests(idOf((await params).id, 'job'));
   if (tests === null) throw new Refused(404, 'There is no such job.');
   return Response.json({ tests });
 });

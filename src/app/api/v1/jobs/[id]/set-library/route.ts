@@ -1,11 +1,10 @@
-import { guarded, Refused, uuidSchema } from '@/server/border';
+import { guarded, idOf, Refused } from '@/server/border';
 import { setLibrary } from '@/server/set-library';
 
 /** Sets of all jobs, this machine's first. `?text=` words of name, machine, serial number, type. */
 export const GET = guarded(async (request, { params }: { params: Promise<{ id: string }> }) => {
-  const id = uuidSchema.safeParse((await params).id);
   const text = (new URL(request.url).searchParams.get('text') ?? '').slice(0, 100);
-  const sets = id.success ? await setLibrary(id.data, text) : null;
+  const sets = await setLibrary(idOf((await params).id, 'job'), text);
   if (sets === null) throw new Refused(404, 'There is no such job.');
   return Response.json({ sets });
 });

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { guarded, jsonBody, Refused, uuidSchema } from '@/server/border';
+import { guarded, idOf, jsonBody, Refused } from '@/server/border';
 import { currentPerson } from '@/server/current-person';
 import { makeRun, orderRun, runsOfJob } from '@/server/set-write';
 
@@ -24,12 +24,12 @@ const asked = z.strictObject({
 
 /** The newest runs of a job with their lines. */
 export const GET = guarded(async (_request, { params }: Params) =>
-  Response.json({ runs: await runsOfJob(uuidSchema.parse((await params).id)) }),
+  Response.json({ runs: await runsOfJob(idOf((await params).id, 'job')) }),
 );
 
 /** Begins a run; the same id again is harmless. */
 export const POST = guarded(async (request, { params }: Params) => {
-  const jobId = uuidSchema.parse((await params).id);
+  const jobId = idOf((await params).id, 'job');
   const { confirmed: _, set: setId, ...order } = await jsonBody(request, asked, 100_000);
   const by = await currentPerson();
   if (by.role === 'apprentice') throw new Refused(403, 'A technician or the lead writes to a drive.');

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { guarded, jsonBody, Refused, uuidSchema } from '@/server/border';
+import { guarded, idOf, jsonBody, Refused } from '@/server/border';
 import { currentPerson } from '@/server/current-person';
 import { orderRun, runById, runDeeds } from '@/server/set-write';
 
@@ -16,7 +16,7 @@ const asked = z.strictObject({
 /** Goes on with a run, leaves a value out, pauses, ends it as it is, or compares again. */
 export const POST = guarded(async (request, { params }: Params) => {
   const path = await params;
-  const [jobId, id] = [uuidSchema.parse(path.id), uuidSchema.parse(path.run)];
+  const [jobId, id] = [idOf(path.id, 'job'), idOf(path.run, 'run')];
   const { do: deed, confirmed } = await jsonBody(request, asked, 1000);
   const by = await currentPerson();
   if (by.role === 'apprentice') throw new Refused(403, 'A technician or the lead writes to a drive.');
