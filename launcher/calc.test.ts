@@ -9,6 +9,7 @@ const calc = (args: string[], input = '') => {
 it('lists its verbs', () => {
   expect(calc(['--list']).lines.map((l) => l.split('\t')[0])).toEqual([
     'discharge',
+    'downtime',
     'insulation',
     'key-plan',
     'loop-check',

@@ -60,6 +60,8 @@ export interface JobState {
   sets: readonly KeptSet[];
   /** Runs of writes to the drive, the newest last. */
   setRuns: readonly SetRun[];
+  /** Tasks of the stop, where there is one; null: nobody planned it. */
+  stopPlanned: Payload<'stop.planned'> | null;
   /** Answers of the tracer, in their order; the newest of a check counts. */
   traced: readonly EntryOf<'trace.answered'>[];
   causes: readonly EntryOf<'trace.confirmed'>[];
@@ -88,6 +90,7 @@ export const emptyJob: JobState = {
   seen: null,
   sets: [],
   setRuns: [],
+  stopPlanned: null,
   traced: [],
   causes: [],
   registers: noRegisters,
@@ -174,6 +177,8 @@ function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied 
       };
     case 'set.kept':
       return { sets: [...state.sets, keptSet(entry)] };
+    case 'stop.planned':
+      return { stopPlanned: entry.payload };
     case 'set.good':
       return state.sets.some((s) => s.id === entry.payload.set)
         ? {

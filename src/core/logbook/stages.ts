@@ -89,7 +89,7 @@ export function stageLines(state: JobState, limits: Limits): StageLine[] {
     benchLine(state),
     motorLine(state),
     line('decide', false, ''),
-    line('prepare', false, ''),
+    line('prepare', false, state.stopPlanned === null ? '' : counted(state.stopPlanned.tasks.length, 'task')),
     line('swap', false, ''),
     line(
       'first-power',

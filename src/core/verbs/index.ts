@@ -1,6 +1,7 @@
 // The headless verbs: names, schemas, and one way to run them.
 import { closest } from 'fastest-levenshtein';
 import { dischargeVerb } from './discharge';
+import { downtimeVerb } from './downtime';
 import { insulationVerb } from './insulation';
 import { keyPlanVerb } from './key-plan';
 import { loopCheckVerb } from './loop-check';
@@ -23,6 +24,7 @@ export { schemasOf } from './manners';
 
 export const verbs: readonly Verb[] = [
   dischargeVerb,
+  downtimeVerb,
   insulationVerb,
   keyPlanVerb,
   loopCheckVerb,

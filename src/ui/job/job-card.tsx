@@ -39,11 +39,12 @@ const MotorFace = dynamic(() => import('../motor/motor-face').then((m) => m.Moto
 const SettingsFace = dynamic(() => import('../start-up/settings-face').then((m) => m.SettingsFace), {
   loading,
 });
+const PrepareFace = dynamic(() => import('../prepare/prepare-face').then((m) => m.PrepareFace), { loading });
 const HandOverFace = dynamic(() => import('./hand-over-face').then((m) => m.HandOverFace), { loading });
 const NotesFace = dynamic(() => import('./notes-face').then((m) => m.NotesFace), { loading });
 
 /** Stages that take notes until they have steps of their own. */
-const withoutFace: readonly StageId[] = ['decide', 'prepare', 'swap', 'first-power'];
+const withoutFace: readonly StageId[] = ['decide', 'swap', 'first-power'];
 
 /** What the server could not take, with what was typed; nothing is dropped unseen. */
 function Troubles({ store }: { store: JobStore }) {
@@ -178,6 +179,7 @@ export function JobCard({
           {open === 'bench' && <BenchFace {...face} diagnosis={diagnosis} />}
           {open === 'hand-over' && <HandOverFace {...face} diagnosis={diagnosis} />}
           {open === 'motor' && <MotorFace {...face} />}
+          {open === 'prepare' && <PrepareFace {...face} />}
           {open === 'settings' && <SettingsFace {...face} />}
           {withoutFace.includes(open) && <NotesFace key={open} {...face} stage={open} />}
         </Box>

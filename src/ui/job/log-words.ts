@@ -121,6 +121,8 @@ export function entryWords(entry: Entry): string {
       return `The set is written: ${entry.payload.ending}, ${counted(entry.payload.taken, 'value')} taken, ${counted(entry.payload.leftOver.length, 'difference')}`;
     case 'set.verified':
       return `Compared again${entry.payload.afterPower ? ' after the power was away' : ''}: ${entry.payload.ending}, ${counted(entry.payload.leftOver.length, 'difference')}`;
+    case 'stop.planned':
+      return `Stop planned: ${counted(entry.payload.tasks.length, 'task')}, ${entry.payload.people} at hand`;
     case 'startup.signed':
       return `Start-up sheet signed, ${entry.payload.entries} entries`;
     case 'note.added':

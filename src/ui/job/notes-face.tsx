@@ -10,15 +10,25 @@ import { clockTime } from '../kit/time';
 import type { FaceProps } from './faces';
 
 /** A stage without a face of its own yet: what was done is kept in words. */
-export function NotesFace({ store, stage }: FaceProps & { stage: StageId }) {
+export function NotesFace({
+  store,
+  stage,
+  bare = false,
+}: FaceProps & {
+  stage: StageId;
+  /** Under a face of its own: no head. */
+  bare?: boolean;
+}) {
   const [text, setText] = useState('');
   const [photos, setPhotos] = useState<string[]>([]);
   const notes = store.state.notes.filter((n) => n.payload.stage === stage);
   return (
     <>
-      <FaceHead title={stageNames[stage]}>
-        Grim Spanner has no guided steps for this stage yet. What you write here is kept with the job.
-      </FaceHead>
+      {!bare && (
+        <FaceHead title={stageNames[stage]}>
+          Grim Spanner has no guided steps for this stage yet. What you write here is kept with the job.
+        </FaceHead>
+      )}
       <Section title="Notes">
         <Box as="ul" listStyleType="none" mb="3">
           {notes.map((n) => (

@@ -1,0 +1,165 @@
+// The shortest stop: what must be done while the machine stands, and what need not.
+import type { Task } from './task';
+import { timetable, type Elsewhere, type Job } from './timetable';
+
+export interface PlannedTask {
+  id: string;
+  start_min: number;
+  end_min: number;
+  /** Who does it: numbers from 1; nobody where it is a moment only. */
+  people: number[];
+}
+
+export interface StopPlan {
+  stop_min: number;
+  total_min: number;
+  /** When the machine stops, from the beginning of the work. */
+  stopsAt_min: number;
+  schedule: PlannedTask[];
+  /** The stop is proven to be the shortest. */
+  optimal: boolean;
+  /** No plan stops the machine for less. */
+  bound_min: number;
+}
+
+/** Tasks that wait for each other, ask for one that is not there, have one id, or need more people than there are. */
+export interface TaskTrouble {
+  trouble: 'ring' | 'unknown' | 'twice' | 'people';
+  ids: string[];
+}
+
+/** Hands in it, or the machine standing: never outside of the stop. */
+const inStop = ({ needs }: Task): boolean => needs.includes('stop') || needs.includes('isolated');
+
+/** For each task all that must be over before it, however far back; null where tasks wait for each other in a ring. */
+function allBefore(tasks: readonly Task[]): Map<string, Set<string>> | string[] {
+  const byId = new Map(tasks.map((t) => [t.id, t]));
+  const before = new Map<string, Set<string>>();
+  const under = new Set<string>();
+  const ring: string[] = [];
+  const visit = (id: string): Set<string> => {
+    const known = before.get(id);
+    if (known !== undefined) return known;
+    if (under.has(id)) {
+      ring.push(id);
+      return new Set();
+    }
+    under.add(id);
+    const all = new Set<string>();
+    for (const a of byId.get(id)?.after ?? []) {
+      all.add(a);
+      for (const more of visit(a)) all.add(more);
+    }
+    under.delete(id);
+    before.set(id, all);
+    return all;
+  };
+  tasks.forEach((t) => visit(t.id));
+  return ring.length > 0 ? ring : before;
+}
+
+/** Why the tasks cannot be planned as they are; null: they can. */
+export function taskTrouble(tasks: readonly Task[], people: number): TaskTrouble | null {
+  const ids = tasks.map((t) => t.id);
+  const twice = ids.filter((id, i) => ids.indexOf(id) !== i);
+  if (twice.length > 0) return { trouble: 'twice', ids: twice };
+  const unknown = tasks.flatMap((t) => t.after.filter((a) => !ids.includes(a)));
+  if (unknown.length > 0) return { trouble: 'unknown', ids: unknown };
+  const many = tasks.filter((t) => (t.people ?? 1) > people).map((t) => t.id);
+  if (many.length > 0) return { trouble: 'people', ids: many };
+  const before = allBefore(tasks);
+  return Array.isArray(before) ? { trouble: 'ring', ids: before } : null;
+}
+
+/** Some tasks as jobs that wait for each other, through whatever is between them. */
+const jobsOf = (
+  some: readonly Task[],
+  before: ReadonlyMap<string, ReadonlySet<string>>,
+  limits: (t: Task) => Pick<Job, 'from' | 'by'> = () => ({}),
+): Job[] =>
+  some.map((t) => ({
+    minutes: t.minutes,
+    people: t.people ?? 1,
+    after: some.flatMap((other, k) => (before.get(t.id)?.has(other.id) === true ? [k] : [])),
+    ...limits(t),
+  }));
+
+/** Names to each task: whoever is free, the lowest number first. */
+function staffed(
+  planned: readonly Omit<PlannedTask, 'people'>[],
+  needs: ReadonlyMap<string, number>,
+): PlannedTask[] {
+  const freeAt: number[] = [];
+  return [...planned]
+    .sort((a, b) => a.start_min - b.start_min || a.end_min - b.end_min)
+    .map((task) => {
+      const people: number[] = [];
+      // A moment takes nobody's time.
+      const wanted = task.end_min > task.start_min ? (needs.get(task.id) ?? 1) : 0;
+      for (let who = 0; people.length < wanted; who += 1) {
+        if ((freeAt[who] ?? 0) > task.start_min + 1e-9) continue;
+        people.push(who + 1);
+        freeAt[who] = task.end_min;
+      }
+      return { ...task, people };
+    });
+}
+
+/**
+ * The plan with the shortest stop, and then the shortest work in all. The stop is one window without a gap: what needs
+ * the machine standing or isolated lies in it, and so does what is caught between two of those.
+ * @param tasks without trouble (`taskTrouble`)
+ * @param people how many are at hand
+ */
+export function stopPlan(tasks: readonly Task[], people: number): StopPlan {
+  const all = allBefore(tasks);
+  const before = Array.isArray(all) ? new Map<string, Set<string>>() : all;
+  const isBefore = (a: Task, b: Task): boolean => before.get(b.id)?.has(a.id) === true;
+  const must = tasks.filter(inStop);
+  const within = tasks.filter(
+    (t) => inStop(t) || (must.some((m) => isBefore(m, t)) && must.some((m) => isBefore(t, m))),
+  );
+  const outside = tasks.filter((t) => !within.includes(t));
+  const preparing = outside.filter((t) => within.some((w) => isBefore(t, w)));
+  const nothing = { start: [], minutes: 0, bound: 0, exact: true };
+  const stop = timetable(jobsOf(within, before), people) ?? nothing;
+  const stopsAt = timetable(jobsOf(preparing, before), people)?.minutes ?? 0;
+  const placed = within.map((t, i) => {
+    const start_min = stopsAt + (stop.start[i] ?? 0);
+    return { id: t.id, start_min, end_min: start_min + t.minutes };
+  });
+  const busy = within.map((t, i): Elsewhere => ({
+    from: placed[i]?.start_min ?? 0,
+    to: placed[i]?.end_min ?? 0,
+    people: t.people ?? 1,
+  }));
+  const ends = (t: Task): number[] =>
+    within.flatMap((w, i) => (isBefore(w, t) ? [placed[i]?.end_min ?? 0] : []));
+  const starts = (t: Task): number[] =>
+    within.flatMap((w, i) => (isBefore(t, w) ? [placed[i]?.start_min ?? 0] : []));
+  const rest = timetable(
+    jobsOf(outside, before, (t) => ({
+      from: Math.max(0, ...ends(t)),
+      ...(starts(t).length === 0 ? {} : { by: Math.min(...starts(t)) }),
+    })),
+    people,
+    busy,
+  );
+  const around = outside.map((t, i) => {
+    const start_min = rest?.start[i] ?? 0;
+    return { id: t.id, start_min, end_min: start_min + t.minutes };
+  });
+  const schedule = staffed([...placed, ...around], new Map(tasks.map((t) => [t.id, t.people ?? 1])));
+  return {
+    stop_min: stop.minutes,
+    total_min: Math.max(0, ...schedule.map((s) => s.end_min)),
+    stopsAt_min: stopsAt,
+    schedule,
+    optimal: stop.exact,
+    bound_min: stop.bound,
+  };
+}
+
+export { timetable, type Job, type Timetable } from './timetable';
+export type { NamedTask, Task } from './task';
+export { usualSwap } from './usual';

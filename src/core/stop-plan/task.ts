@@ -1,0 +1,14 @@
+export interface Task {
+  id: string;
+  minutes: number;
+  /** `stop`: the machine stands; `isolated`: it is isolated and proven dead; other words are for the reader. */
+  needs: readonly string[];
+  /** Ids of the tasks that must be over before it. */
+  after: readonly string[];
+  /** How many people at once; 1 unless told. */
+  people?: number | undefined;
+}
+
+export interface NamedTask extends Task {
+  name: string;
+}

@@ -1,0 +1,66 @@
+import * as z from 'zod';
+import { stopPlan, taskTrouble } from '../stop-plan';
+import { verb } from './verb';
+import { always } from './vocabulary-schema';
+
+const minutes = z.number().min(0).max(100_000);
+const name = z.string().min(1).max(100);
+const task = z.strictObject({
+  id: name,
+  minutes,
+  /** `stop`: the machine stands; `isolated`: isolated and proven dead; other words are for the reader. */
+  needs: z.array(name).prefault([]),
+  after: z.array(name).prefault([]),
+  people: z.int().min(1).max(50).optional(),
+});
+
+const words = {
+  ring: 'these wait for each other in a ring',
+  unknown: 'there is no task of that id',
+  twice: 'an id is there twice',
+  people: 'more people than are at hand',
+} as const;
+
+export const downtimeVerb = verb({
+  name: 'downtime',
+  summary: 'Who does what when, so that the machine stands still for the shortest time.',
+  input: z
+    .strictObject({
+      ...always,
+      tasks: z.array(task).max(200),
+      people: z.int().min(1).max(50),
+      allowed_min: minutes.optional(),
+    })
+    .superRefine(({ tasks, people }, ctx) => {
+      const trouble = taskTrouble(tasks, people);
+      if (trouble === null) return;
+      for (const id of trouble.ids)
+        ctx.addIssue({
+          code: 'custom',
+          message: `${words[trouble.trouble]}: ${id}`,
+          path: ['tasks', tasks.findIndex((t) => t.id === id || t.after.includes(id))],
+        });
+    }),
+  output: z.strictObject({
+    id: z.json().optional(),
+    stop_min: z.number(),
+    total_min: z.number(),
+    stopsAt_min: z.number(),
+    schedule: z.array(
+      z.strictObject({
+        id: z.string(),
+        start_min: z.number(),
+        end_min: z.number(),
+        people: z.array(z.number()),
+      }),
+    ),
+    optimal: z.boolean(),
+    bound_min: z.number(),
+    /** Does the stop keep to what is allowed? Null where that was not said. */
+    fits: z.boolean().nullable(),
+  }),
+  run: ({ tasks, people, allowed_min }) => {
+    const plan = stopPlan(tasks, people);
+    return { ...plan, fits: allowed_min === undefined ? null : plan.stop_min <= allowed_min + 1e-9 };
+  },
+});

@@ -1,0 +1,155 @@
+import { Box } from '@chakra-ui/react';
+import { scaleLinear } from 'd3';
+import { useState } from 'react';
+import type { NamedTask, StopPlan } from '@/core/stop-plan';
+import { PlainTable } from '../kit/plain-table';
+import { Why } from '../kit/why';
+
+const width = 720;
+const row = 44;
+const inset = { left: 74, right: 14, top: 26, bottom: 34 };
+
+const fills = {
+  isolated: 'var(--chakra-colors-ink)',
+  stop: 'var(--chakra-colors-doubt)',
+  free: 'var(--chakra-colors-sound)',
+} as const;
+const kindOf = (task: NamedTask | undefined): keyof typeof fills =>
+  task?.needs.includes('isolated') === true
+    ? 'isolated'
+    : task?.needs.includes('stop') === true
+      ? 'stop'
+      : 'free';
+
+/** Who does what when, a lane for each person; the stop is the framed window. */
+export function StopChart({
+  plan,
+  tasks,
+  people,
+}: {
+  plan: StopPlan;
+  tasks: readonly NamedTask[];
+  people: number;
+}) {
+  const [hover, setHover] = useState<string | null>(null);
+  const byId = new Map(tasks.map((t) => [t.id, t]));
+  const x = scaleLinear([0, Math.max(10, plan.total_min)], [inset.left, width - inset.right]);
+  const height = inset.top + people * row + inset.bottom;
+  const shown = plan.schedule.find((s) => s.id === hover);
+  return (
+    <Box as="figure">
+      <Box overflowX="auto" tabIndex={0} role="group" aria-label="Timetable of the stop">
+        <svg
+          viewBox={`0 0 ${width} ${height}`}
+          style={{ width: '100%', minWidth: 540, display: 'block' }}
+          aria-hidden
+        >
+          <rect
+            x={x(plan.stopsAt_min)}
+            y={inset.top - 18}
+            width={Math.max(0, x(plan.stopsAt_min + plan.stop_min) - x(plan.stopsAt_min))}
+            height={people * row + 22}
+            fill="var(--chakra-colors-doubtWash)"
+            stroke="var(--chakra-colors-doubt)"
+            strokeWidth="1.5"
+          />
+          <text x={x(plan.stopsAt_min) + 5} y={inset.top - 5} fontSize="12" fill="var(--chakra-colors-ink)">
+            machine stands, {Math.round(plan.stop_min)} min
+          </text>
+          {Array.from({ length: people }, (_, i) => (
+            <text
+              key={i}
+              x={inset.left - 8}
+              y={inset.top + i * row + 26}
+              textAnchor="end"
+              fontSize="12.5"
+              fill="var(--chakra-colors-ink)"
+            >
+              person {i + 1}
+            </text>
+          ))}
+          {plan.schedule.flatMap((s) =>
+            s.people.map((who) => {
+              const kind = kindOf(byId.get(s.id));
+              return (
+                <g
+                  key={`${s.id} ${who}`}
+                  onMouseEnter={() => setHover(s.id)}
+                  onMouseLeave={() => setHover(null)}
+                >
+                  <rect
+                    x={x(s.start_min) + 0.5}
+                    y={inset.top + (who - 1) * row + 4}
+                    width={Math.max(2, x(s.end_min) - x(s.start_min) - 1)}
+                    height={row - 10}
+                    fill={fills[kind]}
+                    opacity={hover === null || hover === s.id ? 1 : 0.45}
+                  />
+                  {x(s.end_min) - x(s.start_min) > 22 && (
+                    <text
+                      x={(x(s.start_min) + x(s.end_min)) / 2}
+                      y={inset.top + (who - 1) * row + 26}
+                      textAnchor="middle"
+                      fontSize="12"
+                      fontFamily="'IBM Plex Mono'"
+                      fill="var(--chakra-colors-card)"
+                    >
+                      {tasks.findIndex((t) => t.id === s.id) + 1}
+                    </text>
+                  )}
+                </g>
+              );
+            }),
+          )}
+          {x.ticks(8).map((t) => (
+            <g key={t} style={{ fontFamily: "'IBM Plex Mono'" }}>
+              <line
+                x1={x(t)}
+                x2={x(t)}
+                y1={height - inset.bottom + 2}
+                y2={height - inset.bottom + 7}
+                stroke="var(--chakra-colors-ink)"
+              />
+              <text
+                x={x(t)}
+                y={height - 12}
+                textAnchor="middle"
+                fontSize="11.5"
+                fill="var(--chakra-colors-soft)"
+              >
+                {t}
+              </text>
+            </g>
+          ))}
+          <text
+            x={width - inset.right}
+            y={height - 1}
+            textAnchor="end"
+            fontSize="11.5"
+            fill="var(--chakra-colors-soft)"
+          >
+            minutes
+          </text>
+        </svg>
+      </Box>
+      <Box as="figcaption" minH="1.6em" fontSize="0.95rem">
+        {shown === undefined
+          ? 'Dark: isolated, hands in. Ochre: machine stopped. Green: whenever. Numbers as in the list.'
+          : `${byId.get(shown.id)?.name ?? ''}: minute ${shown.start_min} to ${shown.end_min}, person ${shown.people.join(' and ')}`}
+      </Box>
+      <Why label="as a table">
+        <PlainTable heads={['Task', 'From', 'To', 'Who', 'Machine']}>
+          {plan.schedule.map((s) => (
+            <tr key={s.id}>
+              <td>{byId.get(s.id)?.name}</td>
+              <td>{s.start_min}</td>
+              <td>{s.end_min}</td>
+              <td>{s.people.join(', ')}</td>
+              <td>{{ isolated: 'isolated', stop: 'stopped', free: 'as it is' }[kindOf(byId.get(s.id))]}</td>
+            </tr>
+          ))}
+        </PlainTable>
+      </Why>
+    </Box>
+  );
+}
