@@ -1,6 +1,17 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
-import { boatWinch, choosePerson, entry, iceCrusher, ines, pump, visit, watchConsole, winch } from './demo';
+import {
+  boatWinch,
+  choosePerson,
+  entry,
+  iceCrusher,
+  ines,
+  netDrum,
+  pump,
+  visit,
+  watchConsole,
+  winch,
+} from './demo';
 import { winchReady } from './rig';
 import { findAndRead, jobWith } from './trace';
 
@@ -18,6 +29,7 @@ const pages = [
   `/jobs/${winch}/trace`,
   `/jobs/${winch}/motor`,
   `/jobs/${winch}/settings`,
+  `/jobs/${netDrum}/prepare`,
   `/jobs/${iceCrusher}/make-safe`,
   `/jobs/${pump}/bench`,
   `/jobs/${pump}/hand-over`,

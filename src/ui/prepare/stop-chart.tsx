@@ -7,12 +7,17 @@ import { Why } from '../kit/why';
 
 const width = 720;
 const row = 44;
-const inset = { left: 74, right: 14, top: 26, bottom: 34 };
+const inset = { left: 74, right: 14, top: 26, bottom: 46 };
 
 const fills = {
   isolated: 'var(--chakra-colors-ink)',
   stop: 'var(--chakra-colors-doubt)',
   free: 'var(--chakra-colors-sound)',
+} as const;
+const kindWords = {
+  isolated: 'isolated, hands in',
+  stop: 'machine stopped',
+  free: 'as it is',
 } as const;
 const kindOf = (task: NamedTask | undefined): keyof typeof fills =>
   task?.needs.includes('isolated') === true
@@ -49,7 +54,7 @@ export function StopChart({
             y={inset.top - 18}
             width={Math.max(0, x(plan.stopsAt_min + plan.stop_min) - x(plan.stopsAt_min))}
             height={people * row + 22}
-            fill="var(--chakra-colors-doubtWash)"
+            fill="var(--chakra-colors-doubt-wash)"
             stroke="var(--chakra-colors-doubt)"
             strokeWidth="1.5"
           />
@@ -112,7 +117,7 @@ export function StopChart({
               />
               <text
                 x={x(t)}
-                y={height - 12}
+                y={height - 27}
                 textAnchor="middle"
                 fontSize="11.5"
                 fill="var(--chakra-colors-soft)"
@@ -123,7 +128,7 @@ export function StopChart({
           ))}
           <text
             x={width - inset.right}
-            y={height - 1}
+            y={height - 8}
             textAnchor="end"
             fontSize="11.5"
             fill="var(--chakra-colors-soft)"
@@ -132,10 +137,22 @@ export function StopChart({
           </text>
         </svg>
       </Box>
-      <Box as="figcaption" minH="1.6em" fontSize="0.95rem">
-        {shown === undefined
-          ? 'Dark: isolated, hands in. Ochre: machine stopped. Green: whenever. Numbers as in the list.'
-          : `${byId.get(shown.id)?.name ?? ''}: minute ${shown.start_min} to ${shown.end_min}, person ${shown.people.join(' and ')}`}
+      <Box as="figcaption" fontSize="0.95rem">
+        <Box display="flex" flexWrap="wrap" columnGap="4" mb="1">
+          {(['isolated', 'stop', 'free'] as const).map((kind) => (
+            <Box key={kind} display="inline-flex" alignItems="center" gap="1.5">
+              <Box as="span" width="14px" height="14px" style={{ background: fills[kind] }} />
+              {kindWords[kind]}
+            </Box>
+          ))}
+          <Box as="span" color="soft">
+            numbers as in the list
+          </Box>
+        </Box>
+        <Box minH="1.5em">
+          {shown !== undefined &&
+            `${byId.get(shown.id)?.name ?? ''}: minute ${shown.start_min} to ${shown.end_min}, person ${shown.people.join(' and ')}`}
+        </Box>
       </Box>
       <Why label="as a table">
         <PlainTable heads={['Task', 'From', 'To', 'Who', 'Machine']}>
@@ -145,7 +162,7 @@ export function StopChart({
               <td>{s.start_min}</td>
               <td>{s.end_min}</td>
               <td>{s.people.join(', ')}</td>
-              <td>{{ isolated: 'isolated', stop: 'stopped', free: 'as it is' }[kindOf(byId.get(s.id))]}</td>
+              <td>{kindWords[kindOf(byId.get(s.id))]}</td>
             </tr>
           ))}
         </PlainTable>
