@@ -1,8 +1,9 @@
 import { Op } from 'sequelize';
-import { meaningOf } from '../core/drive-words';
+import { ratingOf } from '../core/catalogue';
+import { meaningOf, type Rating } from '../core/drive-words';
 import type { Payload } from '../core/logbook';
 import { checksumOf, type LibrarySet } from '../core/set-files';
-import { controlOf } from './catalogue';
+import { catalogue, controlOf } from './catalogue';
 import { db } from './connection';
 
 /** So many are looked through, and so many shown. */
@@ -99,10 +100,17 @@ export async function otherStators(jobId: string): Promise<number[] | null> {
   return [...new Set(ohms.flat())];
 }
 
-/** Values of one set of the library; null where there is none. */
-export async function librarySet(id: string): Promise<Kept | null> {
-  const row = await db().models.Entry.findOne({
-    where: { id, kind: { [Op.in]: kinds } },
+/** One set of the library with what its unit is rated for, where its job says so; null where there is none. */
+export async function librarySet(id: string): Promise<(Kept & { rating?: Rating }) | null> {
+  const { Entry } = db().models;
+  const row = await Entry.findOne({ where: { id, kind: { [Op.in]: kinds } } });
+  if (row === null) return null;
+  const set = row.payload as Kept;
+  if ('rating' in set) return set;
+  const plate = await Entry.findOne({
+    where: { jobId: row.jobId, kind: 'identify.drive' },
+    order: [['seq', 'DESC']],
   });
-  return row === null ? null : (row.payload as Kept);
+  if (plate === null) return set;
+  return { ...set, rating: ratingOf(plate.payload as Payload<'identify.drive'>, await catalogue()) };
 }

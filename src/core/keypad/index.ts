@@ -1,4 +1,13 @@
 // Keypads as machines, and the fewest touches that key in a set.
 export { padOf, thereWith, type Pad, type Press } from './pad';
 export { display, pressed, type PadDrive, type PadState } from './machine';
-export { afterKeys, keyPlan, pressesFrom, pressRuns, pressWords, type KeyPlan, type KeyStep } from './plan';
+export {
+  afterKeys,
+  heldFor,
+  keyPlan,
+  pressesFrom,
+  pressRuns,
+  pressWords,
+  type KeyPlan,
+  type KeyStep,
+} from './plan';

@@ -240,12 +240,15 @@ export function pressRuns(presses: readonly Press[]): { press: Press; times: num
   }, []);
 }
 
+/** How long a ramp is held, in seconds as people read them. */
+export const heldFor = (ticks: number): string => `${(ticks * tick_s).toFixed(1)} s`;
+
 /** Presses in words: "Menu ×2, hold Up 1.2 s". */
 export const pressWords = (presses: readonly Press[]): string =>
   pressRuns(presses)
     .map(({ press: { cap, held, ticks }, times }) =>
       ticks !== undefined
-        ? `hold ${cap} ${(ticks * tick_s).toFixed(1)} s`
+        ? `hold ${cap} ${heldFor(ticks)}`
         : `${held ? `hold ${cap}` : cap}${times > 1 ? ` ×${times}` : ''}`,
     )
     .join(', ');

@@ -30,7 +30,7 @@ export {
   type TemporaryJumper,
 } from './registers';
 export { earthFor_s, motorAgainst, type StartUpState } from './start-up';
-export type { SetRun } from './set-runs';
+export { foundBefore, type SetRun } from './set-runs';
 export { standing } from './standing';
 export type { Matter } from './matter';
 export { levelsOf, type Level } from './levels';

@@ -1,4 +1,5 @@
 import type { Ending, LeftOver } from '../write-run';
+import type { KeptSet } from './sets';
 import { timeOf, type Entry, type Person } from './entry';
 
 /** A run of writes, as the log tells it. */
@@ -68,3 +69,9 @@ export function applyRun(runs: readonly SetRun[], entry: RunEntry): readonly Set
   };
   return runs.map((r) => (r.id === before.id ? { ...r, ...change() } : r));
 }
+
+/** What was in the drive before a run: the read-out that was newest when it began. */
+export const foundBefore = (
+  sets: readonly KeptSet[],
+  { begunAt }: Pick<SetRun, 'begunAt'>,
+): KeptSet | undefined => sets.filter((s) => s.source === 'read-out' && s.at <= begunAt).at(-1);

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { controlShape, operationSchema } from '../catalogue/schema';
 import { valuesSchema } from '../drive-words/schema';
 import { keyPlan, pressWords } from '../keypad';
-import { setOf, setSchema } from './sets';
+import { setOf, setSchema, skippedSchema } from './sets';
 import { verb } from './verb';
 import { always } from './vocabulary-schema';
 
@@ -43,7 +43,7 @@ export const keyPlanVerb = verb({
     effort: z.number(),
     bound: z.number(),
     exact: z.boolean(),
-    skipped: z.array(z.strictObject({ number: z.string(), name: z.string(), why: z.string() })),
+    skipped: skippedSchema,
     stuck: z.array(z.string()),
   }),
   run: ({ now, keypad: { menu, operation }, target }) => {

@@ -39,6 +39,11 @@ const unitOf = ({ control, ...rest }: z.output<typeof unit>): Unit => ({
 });
 export const setOf = ({ values, ...rest }: z.output<typeof set>) => ({ ...unitOf(rest), values });
 
+/** Values that are left out, and why. */
+export const skippedSchema = z.array(
+  z.strictObject({ number: z.string(), name: z.string(), why: z.string() }),
+);
+
 const id = z.json().optional();
 const side = z
   .strictObject({ number: z.string(), name: z.string(), value: z.number(), shown: z.string() })
@@ -200,7 +205,7 @@ export const setPlanVerb = verb({
         why: z.string(),
       }),
     ),
-    skipped: z.array(z.strictObject({ number: z.string(), name: z.string(), why: z.string() })),
+    skipped: skippedSchema,
     stuck: z.array(z.string()),
   }),
   run: ({ now, target }) => planWrites(setOf(now), target),

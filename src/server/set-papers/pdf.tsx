@@ -1,5 +1,5 @@
 import { Polygon, Svg, Text, View, renderToBuffer } from '@react-pdf/renderer';
-import { pressRuns, type KeyStep, type Press } from '../../core/keypad';
+import { heldFor, pressRuns, type KeyStep, type Press } from '../../core/keypad';
 import { Paper, Row, s, Section } from '../sheet/pdf-kit';
 import type { KeyPaper, SetPaper } from './gather';
 
@@ -83,9 +83,7 @@ function Cap({ press: { cap, held, ticks }, times }: { press: Press; times: numb
         )}
       </View>
       {times > 1 && <Text style={{ fontSize: 8.5, marginLeft: 1.5 }}>×{times}</Text>}
-      {ticks !== undefined && (
-        <Text style={{ fontSize: 7.5, marginLeft: 1.5 }}>{(ticks / 10).toFixed(1)} s</Text>
-      )}
+      {ticks !== undefined && <Text style={{ fontSize: 7.5, marginLeft: 1.5 }}>{heldFor(ticks)}</Text>}
     </View>
   );
 }

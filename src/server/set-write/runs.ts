@@ -82,9 +82,13 @@ export function runsWith(talkWith: (target: string) => Promise<Talk>): Runs {
     await append(run.jobId, [held], by, undefined, (transaction) => setRun(run.id, 'held', why, transaction));
   }
 
-  async function work(run: Run, by: Person, talk: Talk, control: Control): Promise<void> {
-    const flag = { paused: false };
-    active.set(run.id, flag);
+  async function work(
+    run: Run,
+    by: Person,
+    talk: Talk,
+    control: Control,
+    flag: { paused: boolean },
+  ): Promise<void> {
     const heart = setInterval(() => void beat(run.id).catch(() => undefined), beat_ms);
     try {
       const stopped = await goOn(talk, control, journalOf(run.id), () => flag.paused);
@@ -98,26 +102,39 @@ export function runsWith(talkWith: (target: string) => Promise<Talk>): Runs {
     }
   }
 
+  /** Looks at the drive, and takes a run that is held. */
+  async function begin(run: Run, by: Person, talk: Talk, control: Control, leaveOut: boolean): Promise<void> {
+    const { id, jobId, state, serial } = run;
+    const fresh = state === 'writing' && (await linesOf(id)).every((l) => l.state === 'waiting');
+    try {
+      await mayBegin(talk, control, serial);
+    } catch (error) {
+      if (fresh) await setRun(id, 'held', error instanceof Error ? error.message : null);
+      throw error;
+    }
+    if (fresh) return;
+    if (!(await takeRun(id))) throw new Refused(409, 'Somebody else goes on with it just now.');
+    const leftOut = leaveOut ? await leftOutOf(id) : null;
+    const sawTo = { runOpen: true, enableOpen: true, peopleClear: true } as const;
+    await append(jobId, [entry(jobId, 'set.write-resumed', { run: id, leftOut, ...sawTo })], by);
+  }
+
   return {
     goOn: async (id, byId, leaveOut) => {
-      const run = await runById(id);
-      if (run.state === 'ended') throw new Refused(409, 'This run has ended.');
-      const [by, control, talk] = [await personOf(byId), await controlFor(run), await talkWith(run.target)];
       if (active.has(id)) return;
-      const fresh = run.state === 'writing' && (await linesOf(id)).every((l) => l.state === 'waiting');
+      // Reserved before anything is waited for: asked twice at once, one goes on.
+      const flag = { paused: false };
+      active.set(id, flag);
       try {
-        await mayBegin(talk, control, run.serial);
+        const run = await runById(id);
+        if (run.state === 'ended') throw new Refused(409, 'This run has ended.');
+        const [by, control, talk] = [await personOf(byId), await controlFor(run), await talkWith(run.target)];
+        await begin(run, by, talk, control, leaveOut);
+        void work(run, by, talk, control, flag);
       } catch (error) {
-        if (fresh) await setRun(id, 'held', error instanceof Error ? error.message : null);
+        active.delete(id);
         throw error;
       }
-      if (!fresh) {
-        if (!(await takeRun(id))) throw new Refused(409, 'Somebody else goes on with it just now.');
-        const leftOut = leaveOut ? await leftOutOf(id) : null;
-        const sawTo = { runOpen: true, enableOpen: true, peopleClear: true } as const;
-        await append(run.jobId, [entry(run.jobId, 'set.write-resumed', { run: id, leftOut, ...sawTo })], by);
-      }
-      void work(run, by, talk, control);
     },
     pause: (id) => {
       const flag = active.get(id);
@@ -125,7 +142,8 @@ export function runsWith(talkWith: (target: string) => Promise<Talk>): Runs {
     },
     giveUp: async (id, byId) => {
       const run = await runById(id);
-      if (run.state !== 'held') throw new Refused(409, 'Only a run that is held can be ended.');
+      if (run.state !== 'held' || active.has(id))
+        throw new Refused(409, 'Only a run that is held can be ended.');
       await end(run, await personOf(byId));
     },
     verify: async (id, byId, afterPower) => {

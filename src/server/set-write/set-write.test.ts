@@ -4,6 +4,7 @@ import { fold, type Person } from '../../core/logbook';
 import { greatestLimits } from '../../core/make-safe';
 import { planWrites } from '../../core/parameters';
 import { simulateDrive, type DriveStandIn } from '../../../stand-ins/drive/drive';
+import { drive as winchDrive } from '../../core/logbook/__tests__/job';
 import { controlOf } from '../catalogue';
 import { closeDb, db } from '../connection';
 import { openBus, type Bus } from '../drive-link/bus';
@@ -121,7 +122,8 @@ it('a run is begun once, written, compared, and told in the log by who began it'
   await makeRun(given, by, talk);
   await makeRun(given, by, talk);
   expect(await runsOfJob(given.jobId)).toHaveLength(1);
-  await runs.goOn(given.id, by.id, false);
+  // Asked twice at once, it is written once.
+  await Promise.all([runs.goOn(given.id, by.id, false), runs.goOn(given.id, by.id, false)]);
   await until(given.id, 'ended');
   const { setRuns, sets, log } = await stateOf(given.jobId);
   expect(setRuns).toMatchObject([
@@ -257,6 +259,22 @@ describe('the library', () => {
     expect(found[0]?.checksum).toMatch(/^[0-9A-F]{8}$/);
     expect(await librarySet(there.setId)).toMatchObject({ typeId, name: 'wanted' });
     expect(await librarySet(v7())).toBeNull();
+    // A read-out says nothing of its unit's size: its own job does.
+    const unit = { ...winchDrive, ratedAmps: 24, type: 'W4-24' };
+    const identity = { vendor: 'Whimbrel', product: 'W4', revision: '3.2' };
+    const read = made(there.jobId, 'drive.read', {
+      target: 't:1',
+      typeId,
+      identity,
+      values: { '2-03': 150 },
+      live: {},
+      history: [],
+    });
+    await append(there.jobId, [made(there.jobId, 'identify.drive', unit), read], by);
+    expect(await librarySet(read.id)).toMatchObject({
+      values: { '2-03': 150 },
+      rating: { ratedAmps: 24, supply_V: 400 },
+    });
     expect(await setLibrary(v7(), '')).toBeNull();
     expect(await otherStators(here.jobId)).toContain(0.437);
     expect(await otherStators(there.jobId)).not.toContain(0.437);

@@ -1,5 +1,5 @@
 import { wrap, type Remote } from 'comlink';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 
 /**
  * Asks a worker, the newest wish only: while one is computed, what was wished before the newest is dropped.
@@ -32,7 +32,8 @@ export function useLatest<Api, Wish, Answer>(
     [],
   );
 
-  const key = wish === null ? null : JSON.stringify(wish);
+  // A wish may carry a whole drive type: it is written out when it is another one, not with every drawing.
+  const key = useMemo(() => (wish === null ? null : JSON.stringify(wish)), [wish]);
   useEffect(() => {
     if (key === null) return;
     wanted.current = key;

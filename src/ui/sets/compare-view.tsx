@@ -2,7 +2,7 @@ import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import { plateConcepts } from '@/core/concepts';
 import { parameterAt, type Values } from '@/core/drive-words';
-import { counted, type JobState, type KeptSet, type SetRun } from '@/core/logbook';
+import { counted, foundBefore, type JobState, type KeptSet, type SetRun } from '@/core/logbook';
 import { diffSets, factorySet, threeWay, type Fate, type Unit, type UnitSet } from '@/core/parameters';
 import { useControl } from '../catalogue/use-control';
 import { Select } from '../kit/field';
@@ -65,7 +65,7 @@ function AgainstWanted({ set, wanted, drive }: { set: UnitSet; wanted: Values; d
 function Three({ run, sets, drive }: { run: SetRun; sets: readonly KeptSet[]; drive: Unit }) {
   const end = run.end;
   const planned = sets.find((s) => s.id === run.set);
-  const found = sets.filter((s) => s.source === 'read-out' && s.at <= run.begunAt).at(-1);
+  const found = foundBefore(sets, run);
   const left = sets.filter((s) => s.source === 'read-out' && s.at >= (end?.at ?? Infinity))[0];
   if (planned === undefined || found === undefined || left === undefined)
     return <Text>Not all three of that run are in this job.</Text>;

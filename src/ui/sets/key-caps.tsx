@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { pressRuns, type Press } from '@/core/keypad';
+import { heldFor, pressRuns, type Press } from '@/core/keypad';
 
 /** Presses as the caps of their keys, one after the other. */
 export function KeyCaps({ presses }: { presses: readonly Press[] }) {
@@ -36,7 +36,7 @@ export function KeyCaps({ presses }: { presses: readonly Press[] }) {
           )}
           {ticks !== undefined && (
             <Box as="span" fontSize="0.85rem">
-              {(ticks / 10).toFixed(1)} s
+              {heldFor(ticks)}
             </Box>
           )}
         </Box>

@@ -1,6 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { Control } from '@/core/catalogue';
+import type { Rating } from '@/core/drive-words';
 import { pressWords, type KeyPlan, type KeyStep } from '@/core/keypad';
 import { counted, type KeptSet, type SeenDrive } from '@/core/logbook';
 import { factorySet, fittedWith, type UnitSet } from '@/core/parameters';
@@ -21,6 +22,24 @@ const start = () =>
   new Worker(new URL('../../workers/key-plan.worker.ts', import.meta.url), { type: 'module' });
 
 type Wish = [UnitSet & { control: Control }, UnitSet['values']];
+
+/** What is in the unit, and what is wanted of it. */
+function wishFor(
+  set: UnitSet,
+  rating: Rating,
+  control: Control,
+  sets: readonly KeptSet[],
+  seen: SeenDrive | null,
+  from: string,
+  fitted: readonly string[],
+): Wish {
+  const unit = { ...set, rating, control };
+  // What was read out says by itself which entries are there.
+  if (from === 'seen' && seen !== null) return [{ ...unit, values: seen.values }, set.values];
+  const kept = sets.find((s) => s.id === from && s.typeId === set.typeId)?.values;
+  const values = kept ?? factorySet(unit, from === 'factory-60Hz' ? '60Hz' : '50Hz').values;
+  return [fittedWith({ ...unit, values }, fitted), set.values];
+}
 
 const doesWords: Readonly<Record<KeyStep['does'], string>> = {
   unlock: 'enter the code',
@@ -161,6 +180,7 @@ function Sheet({ plan, ticks }: { plan: KeyPlan; ticks: ReturnType<typeof useTic
 export function KeysView({
   jobId,
   set,
+  rating,
   kept,
   control,
   seen,
@@ -168,6 +188,8 @@ export function KeysView({
 }: {
   jobId: string;
   set: UnitSet;
+  /** Of the job's drive, which the keys are pressed on. */
+  rating: Rating;
   kept: KeptSet;
   control: Control;
   seen: SeenDrive | null;
@@ -176,16 +198,10 @@ export function KeysView({
   const others = sets.filter((s) => s.typeId === set.typeId && s.id !== kept.id);
   const [from, setFrom] = useState('factory-50Hz');
   const [fitted, setFitted] = useState<readonly string[]>([]);
-  const chosen = others.find((s) => s.id === from);
-  const whole: Wish[0] = {
-    ...set,
-    control,
-    values: chosen?.values ?? factorySet(set, from === 'factory-60Hz' ? '60Hz' : '50Hz').values,
-  };
-  // What was read out says by itself which entries are there.
-  const now =
-    from === 'seen' && seen !== null ? { ...whole, values: seen.values } : fittedWith(whole, fitted);
-  const wish: Wish = [now, set.values];
+  const wish = useMemo(
+    () => wishFor(set, rating, control, sets, seen, from, fitted),
+    [set, rating, control, sets, seen, from, fitted],
+  );
   const {
     answer: plan,
     failed,

@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
-import type { JobState, KeptSet } from '@/core/logbook';
+import { foundBefore, type JobState, type KeptSet } from '@/core/logbook';
 import { planWrites, type PlanStep, type UnitSet, type WritePlan } from '@/core/parameters';
 import { Secondary } from '../kit/buttons';
 import { StateMark } from '../kit/state-mark';
@@ -59,10 +59,6 @@ function Planned({ plan }: { plan: WritePlan }) {
   );
 }
 
-/** The read-out that was newest when a run began: what was in the drive before it. */
-const before = (sets: readonly KeptSet[], begunAt: number): KeptSet | undefined =>
-  sets.filter((s) => s.source === 'read-out' && s.at <= begunAt).at(-1);
-
 /**
  * From what is in the drive to a set, in the order that spares most; the run that writes it, and what became of it. Nothing
  * of the plan is kept but what was written: read out, and the plan is what is left to do.
@@ -93,7 +89,7 @@ export function PlanView({
   );
   const open = runs.runs.find((r) => r.state !== 'ended');
   const ended = setRuns.filter((r) => r.end !== null).at(-1);
-  const found = ended === undefined ? undefined : before(sets, ended.begunAt);
+  const found = ended === undefined ? undefined : foundBefore(sets, ended);
   const trouble = runs.trouble !== null && (
     <Text role="alert" color="failed" fontWeight="500" mb="2">
       {runs.trouble}

@@ -1,5 +1,5 @@
 import { Text } from '@chakra-ui/react';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { Control, DriveType } from '@/core/catalogue';
 import type { Rating, Values } from '@/core/drive-words';
 import type { KeptSet } from '@/core/logbook';
@@ -77,7 +77,10 @@ export function SetsPanel({
   const otherMotors_ohm = useOtherMotors(jobId);
   const chosen = sets.find((s) => s.id === taken) ?? sets[sets.length - 1] ?? null;
   const { control: itsControl, trouble } = useControl(chosen?.typeId ?? null);
-  const unit = chosen === null || itsControl === null ? null : unitOf(chosen, itsControl, rating);
+  const unit = useMemo(
+    () => (chosen === null || itsControl === null ? null : unitOf(chosen, itsControl, rating)),
+    [chosen, itsControl, rating],
+  );
   const take = (set: Parameters<typeof store.record<'set.kept'>>[1]) => {
     setTaken(store.record('set.kept', set));
     setView('audit');
@@ -144,7 +147,8 @@ export function SetsPanel({
                   <KeysView
                     key={chosen.id}
                     jobId={jobId}
-                    set={{ ...unit, rating }}
+                    set={unit}
+                    rating={rating}
                     kept={chosen}
                     control={control}
                     seen={seen}
