@@ -117,7 +117,18 @@ export const controlShape = z.strictObject({
     )
     .max(2),
   relays: z
-    .array(z.strictObject({ id: z.string().regex(/^RO[1-4]$/), marks: z.array(mark).min(2).max(3) }))
+    .array(
+      z.strictObject({
+        id: z.string().regex(/^RO[1-4]$/),
+        marks: z.array(mark).min(2).max(3),
+        /** Which side of the contact each mark is; not told: common, make, break. */
+        contacts: z
+          .array(z.enum(['common', 'make', 'break']))
+          .min(2)
+          .max(3)
+          .optional(),
+      }),
+    )
     .max(4),
   analogOutput: mark.nullable(),
   /** Own 24 V for the inputs, their common, own 10 V for a knob, and its common. */
@@ -187,6 +198,37 @@ export const controlShape = z.strictObject({
     storage: z.array(z.strictObject({ fromYears: z.number(), step: text })),
     derating: z.array(z.strictObject({ when: text, perUnit: text, percent: z.number() })),
   }),
+  /** What a cabinet and a line ask of it; absent, or a part of it: not known. */
+  mounting: z
+    .strictObject({
+      /** Protection class (IEC 60529), e.g. "IP20". */
+      protection: z
+        .string()
+        .regex(/^IP[0-6][0-9]$/)
+        .optional(),
+      /** Least and most ambient without derating. */
+      ambient_C: z.tuple([z.number(), z.number()]).optional(),
+      cableEntry: z.enum(['below', 'above', 'both']).optional(),
+      /** Screw that holds it. */
+      hole_mm: z.number().positive().optional(),
+      /** What it carries for a while, and of which share of its rated amps. */
+      duty: z
+        .array(
+          z.strictObject({
+            name: z.enum(['normal', 'heavy']),
+            overload_percent: z.number().min(100),
+            seconds: z.number().positive(),
+            share: z.number().positive().max(1),
+          }),
+        )
+        .max(2)
+        .optional(),
+      /** Networks it speaks, and the board that brings each; null: built in. */
+      networks: z.array(z.strictObject({ name: text, option: text.nullable() })).optional(),
+      /** Least ohms at its brake terminals. */
+      brake_ohm: z.array(z.strictObject({ type: text, ohm: z.number().positive() })).optional(),
+    })
+    .optional(),
 });
 
 export type Control = z.output<typeof controlShape>;

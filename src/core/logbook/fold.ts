@@ -8,7 +8,7 @@ import { applyRegister, holdsSignature, isRegisterEntry, noRegisters, type Regis
 import { readOut, seenToo, written, type SeenDrive } from './seen';
 import { applyRun, isRunEntry, type SetRun } from './set-runs';
 import { keptSet, setOfReadOut, type KeptSet } from './sets';
-import { applySafety, benchLock, freshSafety, isSafety, settle, type SafetyState } from './safety';
+import { applySafety, benchLock, freshSafety, handsLock, isSafety, settle, type SafetyState } from './safety';
 import { standing } from './standing';
 import {
   afterWrite,
@@ -18,6 +18,7 @@ import {
   noStartUp,
   type StartUpState,
 } from './start-up';
+import { applySwap, isSwapEntry, noSwap, type SwapEntry, type SwapState } from './swap';
 import type { LookItem } from './vocabulary';
 
 export interface KeptReading extends Probe {
@@ -60,8 +61,8 @@ export interface JobState {
   sets: readonly KeptSet[];
   /** Runs of writes to the drive, the newest last. */
   setRuns: readonly SetRun[];
-  /** Tasks of the stop, where there is one; null: nobody planned it. */
-  stopPlanned: Payload<'stop.planned'> | null;
+  /** Decision, units, wires, stop and hand-over. */
+  swap: SwapState;
   /** Answers of the tracer, in their order; the newest of a check counts. */
   traced: readonly EntryOf<'trace.answered'>[];
   causes: readonly EntryOf<'trace.confirmed'>[];
@@ -90,7 +91,7 @@ export const emptyJob: JobState = {
   seen: null,
   sets: [],
   setRuns: [],
-  stopPlanned: null,
+  swap: noSwap,
   traced: [],
   causes: [],
   registers: noRegisters,
@@ -130,6 +131,7 @@ function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied 
     // Values go to the drive: what was signed was signed without them.
     return entry.kind === 'set.verified' ? { setRuns } : { setRuns, startUp: afterWrite(state.startUp) };
   }
+  if (isSwapEntry(entry)) return afterSwap(state, entry, limits);
   if (isRegisterEntry(entry)) {
     const step = applyRegister(state.registers, entry);
     return 'void' in step ? step : afterRegister(state, { ...state.registers, ...step }, entry);
@@ -142,7 +144,7 @@ function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied 
     case 'take.call':
       return { call: entry.payload };
     case 'identify.drive':
-      return { drive: entry.payload };
+      return { drive: entry.payload, ...(isNewUnit(state) ? newUnit(state) : {}) };
     case 'identify.motor':
       return { motor: entry.payload };
     case 'as-found.captured':
@@ -177,8 +179,6 @@ function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied 
       };
     case 'set.kept':
       return { sets: [...state.sets, keptSet(entry)] };
-    case 'stop.planned':
-      return { stopPlanned: entry.payload };
     case 'set.good':
       return state.sets.some((s) => s.id === entry.payload.set)
         ? {
@@ -209,6 +209,37 @@ function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied 
         ? { void: 'A technician or the lead signs.' }
         : signedWith(entry, holdsSignature(state.registers));
   }
+}
+
+/** The old unit is out, and no plate was read since. */
+const isNewUnit = ({ swap, drive }: JobState): boolean =>
+  swap.outAt !== null && swap.units !== null && drive !== null && drive.type === swap.units.old.type;
+
+/** What was measured and seen was the old unit's; what is isolated stays so, and the new bank is proven anew. */
+const newUnit = ({ readings, setAside, safety }: JobState): Partial<JobState> => ({
+  readings: [],
+  setAside:
+    readings.length === 0 ? setAside : [...setAside, { reason: 'of the unit that came out', readings }],
+  signed: null,
+  seen: null,
+  safety: { ...freshSafety, sources: safety.sources, locked: safety.locked },
+});
+
+function afterSwap(state: JobState, entry: SwapEntry, limits: Limits): Applied {
+  const at = timeOf(entry);
+  const atDrive = entry.kind === 'wire.ticked' || entry.kind === 'swap.unit-out';
+  // A second person may tick the far end of a wire: that takes nothing over.
+  const own = atDrive && state.safety.by?.id === entry.by.id;
+  const safety = own ? settle(state.safety, entry.by, at) : state.safety;
+  const lock = handsLock(safety, state.drive, limits, entry.by, at);
+  const [first] = standing(state).filter((m) => !m.mayWait);
+  const step = applySwap(state.swap, entry, {
+    handsHeld: lock.open ? null : lock.text,
+    standing: first?.text ?? null,
+  });
+  if ('void' in step) return own ? { ...step, safety } : step;
+  const here = own && lock.open ? { safety: { ...safety, lastAt: at } } : {};
+  return { swap: { ...state.swap, ...step }, ...here };
 }
 
 /** A jumper or a trial that comes after a signature takes it off; so does a value that was written. */

@@ -17,7 +17,7 @@ export type { SeenDrive } from './seen';
 export type { KeptSet } from './sets';
 export { emptyJob, extend, fold, mustStayDead, sourcesMet } from './fold';
 export type { BenchLock, Figure, Proof, SafetyState } from './safety';
-export { benchLock, holdsUntil, missingSteps, proofOf, waitOver } from './safety';
+export { benchLock, handsLock, holdsUntil, missingSteps, proofOf, waitOver } from './safety';
 export type { JobSummary, StageId, StageLine } from './stages';
 export { currentStage, stageIds, stageLines, stageNames, summarise } from './stages';
 export { moduleQuestion, type TestedModule } from './modules';
@@ -32,6 +32,7 @@ export {
 export { earthFor_s, motorAgainst, type StartUpState } from './start-up';
 export { foundBefore, type SetRun } from './set-runs';
 export { standing } from './standing';
+export type { SwapState, TaskProgress } from './swap';
 export type { Matter } from './matter';
 export { levelsOf, type Level } from './levels';
 export { counted } from './count';

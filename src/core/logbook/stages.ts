@@ -89,7 +89,11 @@ export function stageLines(state: JobState, limits: Limits): StageLine[] {
     benchLine(state),
     motorLine(state),
     line('decide', false, ''),
-    line('prepare', false, state.stopPlanned === null ? '' : counted(state.stopPlanned.tasks.length, 'task')),
+    line(
+      'prepare',
+      false,
+      state.swap.planned === null ? '' : counted(state.swap.planned.tasks.length, 'task'),
+    ),
     line('swap', false, ''),
     line(
       'first-power',

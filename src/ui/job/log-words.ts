@@ -1,6 +1,8 @@
 import { lookWords } from '../look/look-words';
 import { sourceWords, unsafeSources } from '@/core/make-safe';
 import { counted, type Entry } from '@/core/logbook';
+import { choiceNames } from '@/core/replacement';
+import { roleWords } from '@/core/wires';
 import { stageWords } from '@/core/power-stage';
 
 const shown = (value: 'OL' | 'climbing' | number): string =>
@@ -123,6 +125,46 @@ export function entryWords(entry: Entry): string {
       return `Compared again${entry.payload.afterPower ? ' after the power was away' : ''}: ${entry.payload.ending}, ${counted(entry.payload.leftOver.length, 'difference')}`;
     case 'stop.planned':
       return `Stop planned: ${counted(entry.payload.tasks.length, 'task')}, ${entry.payload.people} at hand`;
+    case 'decide.figures':
+      return 'Figures of the choice kept';
+    case 'decide.made':
+      return `Decided: ${choiceNames[entry.payload.choice].toLowerCase()}, because ${entry.payload.reason}`;
+    case 'swap.units':
+      return `Out: ${entry.payload.old.maker} ${entry.payload.old.type}; in: ${entry.payload.next === null ? 'not chosen' : `${entry.payload.next.maker} ${entry.payload.next.type}`}`;
+    case 'swap.asked':
+      return 'What the place asks of a unit';
+    case 'wire.noted':
+      return `Wire ${entry.payload.number}: ${entry.payload.from ?? 'hangs loose'}, ${roleWords(entry.payload.role)}`;
+    case 'wire.removed':
+      return `A wire taken out of the ledger: ${entry.payload.reason}`;
+    case 'wire.accepted':
+      return `An unknown wire taken on: ${entry.payload.reason}`;
+    case 'wire.chosen':
+      return entry.payload.back
+        ? 'The terminal of a wire as it was proposed'
+        : `A wire goes to ${entry.payload.to ?? 'no terminal'}${entry.payload.reason === '' ? '' : `, ${entry.payload.reason}`}`;
+    case 'wire.ticked':
+      return `A wire ${entry.payload.on ? 'seen' : 'not seen'} at the ${entry.payload.end} end`;
+    case 'stop.begun':
+      return 'The machine stands';
+    case 'stop.task':
+      return `Task ${entry.payload.task}: ${entry.payload.did === 'open' ? 'open again' : entry.payload.did}`;
+    case 'stop.over':
+      return 'The machine runs again';
+    case 'swap.unit-out':
+      return 'The old unit is out';
+    case 'handover.told':
+      return `Told that the override ends: ${entry.payload.who}`;
+    case 'handover.followed':
+      return `Follows its reference: ${entry.payload.points.map((p) => `${p.asked} to ${p.got}`).join(', ')} ${entry.payload.unit}`;
+    case 'handover.partner':
+      return `${entry.payload.machine}: ${entry.payload.right ? 'runs as before' : 'not right'}`;
+    case 'handover.locks':
+      return `Locks: ${entry.payload.locks === 'none' ? 'the type has none' : entry.payload.locks}`;
+    case 'handover.inspection':
+      return `Next look on ${entry.payload.date}`;
+    case 'job.signed-off':
+      return `Handed over to ${entry.payload.second}`;
     case 'startup.signed':
       return `Start-up sheet signed, ${entry.payload.entries} entries`;
     case 'note.added':

@@ -62,7 +62,10 @@ function Answer({ plan, allowed }: { plan: StopPlan; allowed: number | null }) {
 /** Before the swap: who does what when, so that the machine stands still for the shortest time. */
 export function PrepareFace(props: FaceProps) {
   const { store } = props;
-  const { stopPlanned, opened } = store.state;
+  const {
+    swap: { planned: stopPlanned },
+    opened,
+  } = store.state;
   const [typed, setTyped] = useState<readonly TypedTask[]>(() => (stopPlanned?.tasks ?? []).map(typedOf));
   const [people, setPeople] = useState(String(stopPlanned?.people ?? 2));
   const [allowed, setAllowed] = useState(

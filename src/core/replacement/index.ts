@@ -1,0 +1,22 @@
+// Another unit in the place of one.
+export {
+  assumed,
+  choiceFigures,
+  choiceIds,
+  choiceNames,
+  commonFigures,
+  decide,
+  figureNames,
+  type ChoiceFigure,
+  type ChoiceId,
+  type CommonFigure,
+  type Costed,
+  type Decision,
+  type Range,
+  type Situation,
+} from './decide';
+export { fitCheck, fitRules, type FitCheck } from './fit';
+export { networkQuestions } from './rules-network';
+export type { FitRow } from './rule';
+export { sizeOf, unitOfModel, type Asked, type FitControl, type FitUnit, type Size } from './unit';
+export { apartFor, placeHoles, templateOf, type PlacedHoles, type Template } from './drilling';

@@ -1,0 +1,31 @@
+import type { Asked, FitUnit } from './unit';
+
+export interface FitRow {
+  id: string;
+  name: string;
+  /** As it is on the old and on the next unit. */
+  old: string;
+  next: string;
+  verdict: 'fits' | 'adapts' | 'does-not' | 'ask';
+  text: string;
+  sum?: string;
+  action?: { kind: 'buy' | 'move' | 'change' | 'ask'; text: string };
+}
+
+/** One row of the check. It is silent where it does not concern these units. */
+export interface FitRule {
+  id: string;
+  name: string;
+  says: (units: { old: FitUnit; next: FitUnit; asked: Asked }) => Omit<FitRow, 'id' | 'name'> | null;
+}
+
+/** Rows in short. */
+export const row = (
+  verdict: FitRow['verdict'],
+  old: string,
+  next: string,
+  text: string,
+  more: Pick<FitRow, 'sum' | 'action'> = {},
+): Omit<FitRow, 'id' | 'name'> => ({ verdict, old, next, text, ...more });
+
+export const unknown = 'not known';

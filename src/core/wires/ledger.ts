@@ -1,0 +1,99 @@
+import type { Wire, WireFate } from './wire';
+
+/** The two ends of a wire that are looked at when it is on again. */
+export const wireEnds = ['drive', 'field'] as const;
+export type WireEnd = (typeof wireEnds)[number];
+
+/** A wire of the ledger: what was found of it, and what became of it. */
+export interface LedgerWire extends Wire {
+  /** Its number in the ledger, on its label. */
+  number: number;
+  ferrule: string;
+  drawing: string;
+  colour: string;
+  core: string;
+  /** Terminal it has in the drawing; null: nobody looked. */
+  drawnAt: string | null;
+  /** What it is was proven, not read off a drawing. */
+  proven: boolean;
+  /** The rest comes at a desk. */
+  later: boolean;
+  /** The signal feeds another machine as well; what that one does meanwhile, as far as it is known. */
+  shared: { machine: string; meanwhile: string } | null;
+  photos: readonly string[];
+  /** Who takes it on although nobody knows what it is. */
+  accepted: { by: string; reason: string } | null;
+  /** Who saw it at each end when it was on again. */
+  ticked: Partial<Record<WireEnd, string>>;
+}
+
+/** Something about a wire that a person must settle or know. */
+export interface WireMatter {
+  wire: string;
+  text: string;
+  /** The old unit does not come out before it is settled. */
+  holds: boolean;
+}
+
+const named = (w: LedgerWire): string =>
+  `Wire ${String(w.number)}${w.ferrule === '' ? '' : ` “${w.ferrule}”`}${w.from === null ? '' : ` on ${w.from}`}`;
+
+/** A wire with nothing behind it that nobody took on. */
+export const isOpen = (w: Pick<LedgerWire, 'role' | 'accepted'>): boolean =>
+  w.role === 'unknown' && w.accepted === null;
+
+/**
+ * What stands against taking the old unit out, and what is good to know.
+ * @param fates where each goes (`wireMap`)
+ */
+export function wireMatters(wires: readonly LedgerWire[], fates: readonly WireFate[]): WireMatter[] {
+  const fateOf = new Map(fates.map((f) => [f.wire, f]));
+  const numbers = wires.map((w) => w.number);
+  return wires.flatMap((w): WireMatter[] => {
+    const matter = (holds: boolean, text: string): WireMatter => ({
+      wire: w.id,
+      holds,
+      text: `${named(w)}: ${text}`,
+    });
+    const fate = fateOf.get(w.id);
+    const homeless = fate?.outcome === 'no-home' || fate?.outcome === 'by-hand';
+    return [
+      ...(isOpen(w) ? [matter(true, 'nobody knows what it is. Find out, or take it on by name.')] : []),
+      ...(homeless ? [matter(true, `${fate.why} Choose a terminal, or say that it gets none.`)] : []),
+      ...(w.shared !== null && w.shared.meanwhile === ''
+        ? [matter(true, `it feeds ${w.shared.machine} as well. What does that machine do meanwhile?`)]
+        : []),
+      ...(w.later ? [matter(true, 'noted in haste: the rest is still to come.')] : []),
+      ...(numbers.indexOf(w.number) !== wires.indexOf(w)
+        ? [matter(true, 'its number is there twice. Give it another one.')]
+        : []),
+      ...(w.drawnAt !== null && w.drawnAt !== (w.from ?? '')
+        ? [
+            matter(
+              false,
+              `the drawing has it on ${w.drawnAt === '' ? 'no terminal' : w.drawnAt}. What is found counts.`,
+            ),
+          ]
+        : []),
+      ...(!w.proven && w.role !== 'unknown' && w.role !== 'none'
+        ? [matter(false, 'what it does was not proven yet.')]
+        : []),
+    ];
+  });
+}
+
+/** Wires that get a terminal and were not seen at both ends yet. */
+export const unticked = (wires: readonly LedgerWire[], fates: readonly WireFate[]): LedgerWire[] => {
+  const placed = new Set(fates.filter((f) => f.to !== null).map((f) => f.wire));
+  return wires.filter((w) => placed.has(w.id) && wireEnds.some((end) => w.ticked[end] === undefined));
+};
+
+/** What a label says in its code: any reader shows it, and the app finds the wire by it. */
+export const labelText = (jobId: string, wire: Pick<LedgerWire, 'number'>): string =>
+  `grim-spanner job ${jobId} wire ${String(wire.number)}`;
+
+/** The other way; null where it is no label of ours. */
+export function labelFrom(text: string): { jobId: string; number: number } | null {
+  const found = /^grim-spanner job ([0-9a-f-]{36}) wire (\d{1,4})$/.exec(text.trim());
+  return found === null ? null : { jobId: found[1] ?? '', number: Number(found[2]) };
+}

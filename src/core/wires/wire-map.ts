@@ -1,0 +1,173 @@
+import { assign } from './assign';
+import { blocksOf, contactOf, fitting, nodesOf, noPlace } from './blocks';
+import { mapNotes, type MapNote } from './notes';
+import { terminalsOf, type Terminal, type WiredUnit } from './terminals';
+import { mostControlVolts, roleWords, type Jumpers, type Wire, type WireFate } from './wire';
+
+export interface WireMap {
+  fates: WireFate[];
+  counts: Readonly<Record<WireFate['outcome'], number>>;
+  /** Jumpers the new unit comes with that must come out, because a wire takes their place. */
+  jumpersOut: [string, string][];
+  /** Those that stay, as nothing is wired there. */
+  jumpersStay: [string, string][];
+  notes: MapNote[];
+  old: Terminal[];
+  next: Terminal[];
+}
+
+const outcomes = ['goes', 'set', 'no-home', 'cap', 'unknown', 'by-hand', 'chosen'] as const;
+
+/** Roles that have at most one terminal, which takes any number of wires. */
+function direct(wire: Wire, next: readonly Terminal[], options: readonly string[]): WireFate | null {
+  const { id, role } = wire;
+  const none = (outcome: WireFate['outcome'], why: string): WireFate => ({
+    wire: id,
+    to: null,
+    outcome,
+    why,
+    change: null,
+  });
+  if (role === 'none') return none('cap', 'It goes nowhere: cap and tag it.');
+  if (role === 'unknown')
+    return none('unknown', 'Nobody knows what it is: find out before the unit comes out.');
+  if (role === 'option')
+    return none(
+      'by-hand',
+      options.length === 0
+        ? 'The new unit takes no such board.'
+        : `Of an option board: the new unit would need ${options.join(' or ')}.`,
+    );
+  if (role === 'serial' || role === 'thermistor')
+    return none(
+      'by-hand',
+      `Where the new unit has its ${roleWords(role)} is not in the catalogue: see its manual.`,
+    );
+  if (/^(in|relay):|^reference-/.test(role)) return null;
+  const home = next.find((t) => t.role === role);
+  return home === undefined
+    ? none('no-home', `The new unit has no terminal for “${roleWords(role)}”.`)
+    : {
+        wire: id,
+        to: home.mark,
+        outcome: 'goes',
+        why: `${roleWords(role)} is ${home.mark} there.`,
+        change: null,
+      };
+}
+
+/**
+ * Where each wire of an old unit goes on a new one. Inputs, analog inputs and relays are one assignment problem: as few entries
+ * to change as can be, nothing taken from a place that does it already, the contacts of a relay together; the rest follows from
+ * what it is.
+ * @param old what it was wired to, with its values
+ * @param next with the values it will have (the translated set)
+ * @param jumpers positions that were seen on the old unit
+ */
+export function wireMap(
+  wires: readonly Wire[],
+  old: WiredUnit,
+  next: WiredUnit,
+  jumpers: Jumpers = {},
+): WireMap {
+  const oldTerminals = terminalsOf(old, jumpers);
+  const nextTerminals = terminalsOf(next);
+  const free = wires.filter((w) => w.chosen === undefined);
+  const hot = (w: Wire): boolean =>
+    w.volts !== undefined && Math.abs(w.volts) > mostControlVolts && /^(in:|reference-)/.test(w.role);
+  const nodes = nodesOf(
+    free.filter((w) => !hot(w)),
+    old,
+    oldTerminals,
+  );
+  const takenByHand = new Set(wires.flatMap((w) => (typeof w.chosen === 'string' ? [w.chosen] : [])));
+  const blocks = blocksOf(nextTerminals).filter(
+    (b) => !b.terminals.some((t) => t.electrical !== 'relay' && takenByHand.has(t.mark)),
+  );
+  const wanted = new Set(nodes.map((n) => n.does));
+  const fits = nodes.map((n) => blocks.map((b) => fitting(n, b, next, wanted)));
+  const order = (n: number, b: number): number => Math.abs(n - b) * 1e-3;
+  const places = assign(
+    nodes.map((n, i) => [
+      ...blocks.map((b, k) => (fits[i]?.[k]?.cost ?? Infinity) + order(n.order, b.order)),
+      ...nodes.map((_, k) => (k === i ? noPlace : Infinity)),
+    ]),
+  );
+  const placed = nodes.flatMap((n, i): WireFate[] => {
+    const at = places[i] ?? -1;
+    const block = blocks[at];
+    const fit = fits[i]?.[at];
+    return n.wires.map((w): WireFate => {
+      const what = roleWords(w.role);
+      if (block === undefined || fit === undefined || fit.cost === Infinity)
+        return {
+          wire: w.id,
+          to: null,
+          outcome: 'no-home',
+          why: `No free terminal can do “${what}”.`,
+          change: null,
+        };
+      const contact = contactOf(w.role);
+      const home = block.terminals.find((t) => contact === null || t.contact === contact);
+      if (home === undefined)
+        return {
+          wire: w.id,
+          to: null,
+          outcome: 'no-home',
+          why: `The relay ${block.terminals.map((t) => t.mark).join(' ')} has no ${contact ?? ''} contact.`,
+          change: null,
+        };
+      const { change } = fit;
+      return {
+        wire: w.id,
+        to: home.mark,
+        outcome: change === null ? 'goes' : 'set',
+        why:
+          change === null
+            ? `${home.mark} does “${what}”.`
+            : `${home.mark} can do “${what}” once ${change.number} ${change.name} is “${change.shown}”.`,
+        change,
+      };
+    });
+  });
+  const options = next.control.options.map((o) => o.name);
+  const known = new Map(placed.map((f) => [f.wire, f]));
+  const fates = wires.map((w): WireFate => {
+    if (w.chosen !== undefined)
+      return { wire: w.id, to: w.chosen, outcome: 'chosen', why: 'A person chose it.', change: null };
+    if (hot(w))
+      return {
+        wire: w.id,
+        to: null,
+        outcome: 'no-home',
+        why: `${String(w.volts)} V were seen on it: an input takes ${String(mostControlVolts)} V at most. An interposing relay goes between.`,
+        change: null,
+      };
+    return (
+      known.get(w.id) ??
+      direct(w, nextTerminals, options) ?? {
+        wire: w.id,
+        to: null,
+        outcome: 'no-home',
+        why: 'It has no place.',
+        change: null,
+      }
+    );
+  });
+  const used = new Set(fates.flatMap((f) => (f.to === null ? [] : [f.to])));
+  const factory = next.control.safeStop?.factoryJumpers ?? [];
+  const safe = wires.some((w) => w.role === 'safe-1' || w.role === 'safe-2');
+  // A jumper is in the way where a wire takes its live end; the one between the returns goes with the safe stop.
+  const out = factory.filter(([, end]) => used.has(end) || (safe && end === next.control.safeStop?.return));
+  return {
+    fates,
+    counts: Object.fromEntries(
+      outcomes.map((o) => [o, fates.filter((f) => f.outcome === o).length]),
+    ) as WireMap['counts'],
+    jumpersOut: out,
+    jumpersStay: factory.filter((j) => !out.includes(j)),
+    notes: mapNotes({ wires, fates, old, next, oldTerminals, jumpers }),
+    old: oldTerminals,
+    next: nextTerminals,
+  };
+}

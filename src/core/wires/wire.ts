@@ -1,0 +1,73 @@
+import type { Role } from './terminals';
+
+/** A wire as the map asks for it. */
+export interface Wire {
+  id: string;
+  /** Mark of the old terminal, as it was found; null: it hangs loose. */
+  from: string | null;
+  /** What it was proven to be; `none`: it goes nowhere. */
+  role: Role | 'none' | 'unknown';
+  /** Volts seen against the common it belongs to. */
+  volts?: number | undefined;
+  /** A terminal that a person chose; null: it gets none. */
+  chosen?: string | null | undefined;
+}
+
+/** Positions of the jumpers of analog inputs, as they were seen. */
+export type Jumpers = Partial<Record<'AI1' | 'AI2', 'V' | 'mA'>>;
+
+/** An entry that must have another value for a wire to do there what it did. */
+export interface EntryChange {
+  number: string;
+  name: string;
+  value: number;
+  shown: string;
+}
+
+/** Where a wire goes, and why. */
+export interface WireFate {
+  wire: string;
+  /** Mark of the new terminal; null: it gets none. */
+  to: string | null;
+  /**
+   * `goes`: the terminal does that already; `set`: an entry must be changed first; `no-home`: the new unit has nothing for it;
+   * `cap`: it goes nowhere, cap and tag it; `unknown`: nobody knows what it is; `by-hand`: a person decides; `chosen`: one did.
+   */
+  outcome: 'goes' | 'set' | 'no-home' | 'cap' | 'unknown' | 'by-hand' | 'chosen';
+  why: string;
+  change: EntryChange | null;
+}
+
+/** Above this no control terminal of a drive takes a wire (common practice, no source). */
+export const mostControlVolts = 35;
+
+const roleNames: Readonly<Record<string, string>> = {
+  plus24: 'own 24 V',
+  'digital-common': 'common of the inputs',
+  plus10: '10 V for a knob',
+  'analog-common': 'common of the analog signals',
+  'reference-volts': 'reference, volts',
+  'reference-current': 'reference, mA',
+  'analog-out': 'analog output',
+  'safe-1': 'safe stop, channel 1',
+  'safe-2': 'safe stop, channel 2',
+  'safe-supply': 'safe stop, supply',
+  'safe-return': 'safe stop, return',
+  option: 'option board',
+  serial: 'serial link',
+  thermistor: 'thermistor',
+  none: 'goes nowhere',
+  unknown: 'not known',
+};
+
+const spoken = (word: string): string => word.replace(/-break$/, ', break').replaceAll('-', ' ');
+
+/** A role in words. */
+export function roleWords(role: Role | 'none' | 'unknown'): string {
+  const named = roleNames[role];
+  if (named !== undefined) return named;
+  const [kind, what = '', contact = ''] = role.split(':');
+  if (kind === 'power') return what === 'PE' ? 'protective earth' : `power, ${what}`;
+  if (kind === 'in') return spoken(what);
+  return `relay “${spoken(what)}”, ${contact}`;
+}
