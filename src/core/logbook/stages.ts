@@ -1,3 +1,5 @@
+import { choiceNames } from '../replacement';
+import { isOpen } from '../wires';
 import { unsafeSources, type Limits } from '../make-safe';
 import { forwardPlan, probeKey } from '../power-stage';
 import { counted } from './count';
@@ -88,13 +90,9 @@ export function stageLines(state: JobState, limits: Limits): StageLine[] {
     makeSafeLine(state, limits),
     benchLine(state),
     motorLine(state),
-    line('decide', false, ''),
-    line(
-      'prepare',
-      false,
-      state.swap.planned === null ? '' : counted(state.swap.planned.tasks.length, 'task'),
-    ),
-    line('swap', false, ''),
+    line('decide', state.swap.decision !== null, decideNote(state)),
+    line('prepare', readyToSwap(state), prepareNote(state)),
+    line('swap', state.swap.stop.overAt !== null, swapNote(state)),
     line(
       'first-power',
       false,
@@ -112,8 +110,12 @@ export function stageLines(state: JobState, limits: Limits): StageLine[] {
     ),
     line(
       'hand-over',
-      state.signed !== null,
-      state.signed === null ? 'sheet not signed' : 'static sheet signed',
+      state.signed !== null || state.swap.signedOff !== null,
+      state.swap.signedOff !== null
+        ? 'handed over'
+        : state.signed === null
+          ? 'sheet not signed'
+          : 'static sheet signed',
     ),
   ];
 
@@ -169,6 +171,29 @@ export function stageLines(state: JobState, limits: Limits): StageLine[] {
           : 'locked: not proven dead';
     return line('bench', false, note, !proven && done === 0);
   }
+}
+
+const decideNote = ({ swap }: JobState): string =>
+  swap.decision !== null
+    ? choiceNames[swap.decision.payload.choice].toLowerCase()
+    : swap.figures === null
+      ? ''
+      : 'figures kept';
+
+/** Every wire is known or taken on, and the stop is planned. */
+const readyToSwap = ({ swap: { wires, planned } }: JobState): boolean =>
+  planned !== null && wires.length > 0 && !wires.some((w) => isOpen(w) || w.later);
+
+function prepareNote({ swap: { wires, planned } }: JobState): string {
+  const open = wires.filter(isOpen).length;
+  if (wires.length > 0) return `${counted(wires.length, 'wire')}${open > 0 ? `, ${open} unknown` : ''}`;
+  return planned === null ? '' : counted(planned.tasks.length, 'task');
+}
+
+function swapNote({ swap: { stop, outAt } }: JobState): string {
+  if (stop.overAt !== null) return `stood ${Math.round((stop.overAt - (stop.begunAt ?? 0)) / 60_000)} min`;
+  if (outAt !== null) return 'old unit out';
+  return stop.begunAt === null ? '' : 'the machine stands';
 }
 
 const startUpSigned = (until: string | undefined): string =>

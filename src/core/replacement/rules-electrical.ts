@@ -25,14 +25,16 @@ function derating(unit: FitUnit, asked: Asked): { share: number; sum: string } {
   return { share, sum: share === 1 ? 'nothing to take off here' : `× ${share.toFixed(2)} for this place` };
 }
 
-const dutyOf = (unit: FitUnit, name: 'normal' | 'heavy') =>
-  unit.control?.mounting?.duty?.find((d) => d.name === name);
+/** What it carries at a duty; one that is made for heavy duty alone carries the same at normal duty. */
+const dutyOf = (unit: FitUnit, name: 'normal' | 'heavy') => {
+  const duties = unit.control?.mounting?.duty;
+  const heavy = duties?.find((d) => d.name === 'heavy');
+  return name === 'heavy' ? heavy : (duties?.find((d) => d.name === 'normal') ?? heavy);
+};
 
 /** Amps that a unit gives here at a duty, with the sum. */
 function gives(unit: FitUnit, asked: Asked, name: 'normal' | 'heavy'): { amps: number; sum: string } | null {
-  const duty = dutyOf(unit, name);
-  // A unit that is made for heavy duty carries the same at normal duty.
-  const share = duty?.share ?? (name === 'normal' ? dutyOf(unit, 'heavy')?.share : undefined);
+  const share = dutyOf(unit, name)?.share;
   if (share === undefined) return null;
   const place = derating(unit, asked);
   const total = unit.ratedAmps * share * place.share;
@@ -59,15 +61,15 @@ const enough = (
   says: ({ old, next, asked }) => {
     const has = have(next);
     const wanted = asked.wired === null ? have(old) : need(asked.wired);
-    const by = asked.wired === null ? 'the old one has' : 'are wired';
+    const by = asked.wired === null ? 'Of the old one' : 'Wired';
     const [left, right] = [counted(have(old)), counted(has)];
     if (has === undefined || wanted === undefined)
       return row('ask', left, right, 'Not in the catalogue: read it in the manual.', {
         action: { kind: 'ask', text: `${name}: how many does the ${next.type} have?` },
       });
     return has >= wanted
-      ? row('fits', left, right, `${String(wanted)} ${by}.`)
-      : row('does-not', left, right, `${String(wanted)} ${by}, the new one has ${String(has)}.`, {
+      ? row('fits', left, right, `${by}: ${String(wanted)}.`)
+      : row('does-not', left, right, `${by}: ${String(wanted)}; the new one has ${String(has)}.`, {
           action: {
             kind: 'buy',
             text: `${String(wanted - has)} more: ${name.toLowerCase()} by an option or a relay`,
@@ -204,7 +206,11 @@ export const electricalRules: readonly FitRule[] = [
           ? row('ask', said(old), said(next), 'How many ohms has the resistor?', {
               action: { kind: 'ask', text: 'Ohms and watts of the brake resistor, from its plate' },
             })
-          : row('fits', said(old), said(next), 'It is there, if it is ever wanted.');
+          : old.brake && asked.brakes === null
+            ? row('ask', said(old), said(next), 'Is a brake resistor fitted?', {
+                action: { kind: 'ask', text: 'Brake resistor: fitted or not, its ohms and watts' },
+              })
+            : row('fits', said(old), said(next), 'It is there, if it is ever wanted.');
       if (least === null)
         return row('ask', said(old), said(next), 'Its least ohms are not in the catalogue.');
       const sum = `${String(asked.brakeResistor_ohm)} Ω fitted, ${String(least)} Ω at least`;

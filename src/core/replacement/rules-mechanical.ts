@@ -9,8 +9,8 @@ const sizeWords = (u: FitUnit): string => {
 };
 
 const noSize = (old: string, next: string, what: string): Omit<FitRow, 'id' | 'name'> =>
-  row('ask', old, next, `${what} is not in the catalogue: measure it.`, {
-    action: { kind: 'ask', text: `${what}: measure it on the unit or its drawing` },
+  row('ask', old, next, 'Not in the catalogue: measure it, or read it in its manual.', {
+    action: { kind: 'ask', text: `${what}: measure, or read in the manual` },
   });
 
 /** A row about something that the catalogue says of both in a word. */
@@ -41,7 +41,7 @@ export const mechanicalRules: readonly FitRule[] = [
     says: ({ old, next, asked: { room_mm } }) => {
       const [a, b] = [sizeOf(old), sizeOf(next)];
       const [left, right] = [sizeWords(old), sizeWords(next)];
-      if (b === null) return noSize(left, right, 'Its size');
+      if (b === null) return noSize(left, right, 'Size');
       const over = (['width', 'height', 'depth'] as const).flatMap((side) => {
         const room = room_mm[side] ?? (a === null ? null : a[`${side}_mm`]);
         const more = room === null ? 0 : b[`${side}_mm`] - room;
@@ -70,7 +70,7 @@ export const mechanicalRules: readonly FitRule[] = [
     says: ({ old, next }) => {
       const [a, b] = [sizeOf(old), sizeOf(next)];
       const said = (s: typeof a): string => (s === null ? unknown : `${String(s.holes.length)} holes`);
-      if (b === null) return noSize(said(a), said(b), 'Its drilling');
+      if (b === null) return noSize(said(a), said(b), 'Drilling');
       if (a === null)
         return row('adapts', said(a), said(b), 'The old holes are not known.', {
           action: { kind: 'change', text: 'Drill by the template' },
@@ -78,10 +78,15 @@ export const mechanicalRules: readonly FitRule[] = [
       const placed = placeHoles(a, b, next.control?.mounting?.hole_mm ?? null);
       if (placed.kept === b.holes.length)
         return row('fits', said(a), said(b), 'All of its holes are there already.');
+      const { dx, dy } = placed;
+      const parts = [
+        ...(dx === 0 ? [] : [`${String(Math.abs(dx))} mm ${dx < 0 ? 'left' : 'right'}`]),
+        ...(dy === 0 ? [] : [`${String(Math.abs(dy))} mm ${dy < 0 ? 'up' : 'down'}`]),
+      ];
       const moved =
-        placed.dx === 0 && placed.dy === 0
+        parts.length === 0
           ? 'centred on the old place'
-          : `${String(Math.abs(placed.dx))} mm ${placed.dx < 0 ? 'left' : 'right'}, ${String(Math.abs(placed.dy))} mm ${placed.dy < 0 ? 'up' : 'down'} from the centre of the old place`;
+          : `${parts.join(' and ')} from the centre of the old place`;
       return placed.clear
         ? row('adapts', said(a), said(b), `New holes, ${moved}: none runs into an old one.`, {
             sum: `nearest ${placed.nearest_mm.toFixed(1)} mm from an old hole, ${placed.apart_mm.toFixed(0)} mm wanted`,
@@ -105,7 +110,7 @@ export const mechanicalRules: readonly FitRule[] = [
     says: ({ old, next }) => {
       const [a, b] = [sizeOf(old), sizeOf(next)];
       const said = (s: typeof a): string => (s === null ? unknown : `${String(s.clearance_mm)} mm`);
-      if (b === null) return noSize(said(a), said(b), 'Its clearance');
+      if (b === null) return noSize(said(a), said(b), 'Clearance');
       return a !== null && b.clearance_mm > a.clearance_mm
         ? row(
             'ask',
@@ -160,7 +165,7 @@ export const mechanicalRules: readonly FitRule[] = [
         return r === undefined ? unknown : `${String(r[0])} to ${String(r[1])} °C`;
       };
       const r = next.control?.mounting?.ambient_C;
-      if (r === undefined) return noSize(range(old), range(next), 'Its ambient');
+      if (r === undefined) return noSize(range(old), range(next), 'Ambient');
       const was = old.control?.mounting?.ambient_C;
       if (asked.ambient_C === null)
         return was !== undefined && (r[0] > was[0] || r[1] < was[1])
@@ -207,7 +212,7 @@ export const mechanicalRules: readonly FitRule[] = [
       const said = (f: ReturnType<typeof of>): string =>
         f === undefined ? unknown : `${String(f.fuse_A)} A ${f.kind}, ${String(f.wire_mm2)} mm²`;
       const [a, b] = [of(old), of(next)];
-      if (b === undefined) return noSize(said(a), said(b), 'Its fuses');
+      if (b === undefined) return noSize(said(a), said(b), 'Fuses');
       if (a !== undefined && a.fuse_A === b.fuse_A && a.kind === b.kind && a.wire_mm2 >= b.wire_mm2)
         return row('fits', said(a), said(b), 'As they are. The local code decides.');
       const wire = a !== undefined && a.wire_mm2 < b.wire_mm2;

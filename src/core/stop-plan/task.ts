@@ -12,3 +12,11 @@ export interface Task {
 export interface NamedTask extends Task {
   name: string;
 }
+
+export interface PlannedTask {
+  id: string;
+  start_min: number;
+  end_min: number;
+  /** Who does it: numbers from 1; nobody where it is a moment only. */
+  people: number[];
+}

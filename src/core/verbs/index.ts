@@ -2,6 +2,7 @@
 import { closest } from 'fastest-levenshtein';
 import { dischargeVerb } from './discharge';
 import { downtimeVerb } from './downtime';
+import { fitCheckVerb } from './fit-check';
 import { insulationVerb } from './insulation';
 import { keyPlanVerb } from './key-plan';
 import { loopCheckVerb } from './loop-check';
@@ -17,6 +18,7 @@ import { staticReadings } from './static-readings';
 import { traceNextVerb } from './trace-next';
 import { unbalanceVerb } from './unbalance';
 import { windingVerb } from './winding';
+import { wireMapVerb } from './wire-map';
 import type { Problem, Refusal, Verb } from './verb';
 
 export type { Problem, Refusal, Verb } from './verb';
@@ -25,6 +27,7 @@ export { schemasOf } from './manners';
 export const verbs: readonly Verb[] = [
   dischargeVerb,
   downtimeVerb,
+  fitCheckVerb,
   insulationVerb,
   keyPlanVerb,
   loopCheckVerb,
@@ -43,6 +46,7 @@ export const verbs: readonly Verb[] = [
   traceNextVerb,
   unbalanceVerb,
   windingVerb,
+  wireMapVerb,
 ];
 
 export const findVerb = (name: string): Verb | undefined => verbs.find((v) => v.name === name);

@@ -72,7 +72,18 @@ export interface Terminal {
 /** What of a type and its values the wires ask for. */
 export interface WiredUnit {
   type: Pick<DriveType, 'strip'>;
-  control: Control;
+  control: Pick<
+    Control,
+    | 'inputs'
+    | 'analogInputs'
+    | 'analogOutput'
+    | 'relays'
+    | 'safeStop'
+    | 'options'
+    | 'supply'
+    | 'places'
+    | 'parameters'
+  >;
   rating: Rating;
   values: Values;
 }

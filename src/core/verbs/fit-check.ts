@@ -1,0 +1,89 @@
+import * as z from 'zod';
+import { controlShape } from '../catalogue/schema';
+import { fitCheck, type Asked } from '../replacement';
+import { askedSchema } from '../replacement/schema';
+import { verb } from './verb';
+import { always } from './vocabulary-schema';
+
+const positive = z.number().positive();
+
+/** A unit: its plate, and of its type's control.json what the check reads; null: nothing is known of the type. */
+const unit = z.strictObject({
+  maker: z.string().min(1),
+  type: z.string().min(1),
+  supply_V: positive,
+  phases: z.union([z.literal(1), z.literal(3)]),
+  ratedAmps: positive,
+  power_kW: positive.nullable().default(null),
+  discontinued: z.boolean().default(false),
+  brake: z.boolean().default(false),
+  firmware: z.string().nullable().default(null),
+  control: controlShape
+    .pick({
+      inputs: true,
+      analogInputs: true,
+      analogOutput: true,
+      relays: true,
+      safeStop: true,
+      options: true,
+      supply: true,
+      fitting: true,
+      mounting: true,
+    })
+    .nullable()
+    .default(null),
+});
+
+/** Nothing said. */
+const nothing: Omit<Asked, 'supply'> = {
+  motorAmps: null,
+  duty: null,
+  ambient_C: null,
+  altitude_m: null,
+  carrier_kHz: null,
+  sideBySide: false,
+  brakeResistor_ohm: null,
+  brakes: null,
+  feedback: null,
+  network: null,
+  wired: null,
+  room_mm: { width: null, height: null, depth: null },
+  cablesFrom: null,
+  protection: null,
+};
+
+const verdict = z.enum(['fits', 'adapts', 'does-not', 'ask']);
+const action = z.enum(['buy', 'move', 'change', 'ask']);
+
+export const fitCheckVerb = verb({
+  name: 'fit-check',
+  summary: 'Does a unit do in the place of another one? Row by row, with what to buy, move, change or ask.',
+  input: z.strictObject({
+    ...always,
+    old: unit,
+    next: unit,
+    asked: askedSchema.partial().required({ supply: true }),
+  }),
+  output: z.strictObject({
+    id: z.json().optional(),
+    verdict,
+    counts: z.record(verdict, z.number()),
+    rows: z.array(
+      z.strictObject({
+        id: z.string(),
+        name: z.string(),
+        old: z.string(),
+        next: z.string(),
+        verdict,
+        text: z.string(),
+        sum: z.string().optional(),
+        action: z.strictObject({ kind: action, text: z.string() }).optional(),
+      }),
+    ),
+    actions: z.array(z.strictObject({ kind: action, text: z.string(), row: z.string() })),
+  }),
+  run: ({ old, next, asked }) => {
+    const given = Object.fromEntries(Object.entries(asked).filter(([, v]) => v !== undefined));
+    return fitCheck(old, next, { ...nothing, ...(given as Pick<Asked, 'supply'> & Partial<Asked>) });
+  },
+});
