@@ -33,6 +33,7 @@ describe('the demo', () => {
       'Brine feed pump',
       'Ice crusher',
       'Net-drum',
+      'Net-drum',
       'North slipway winch',
       'Quay crane slew',
       'Shellfish grading drum',

@@ -3,6 +3,7 @@ import { choiceIds } from './decide';
 
 const range = z
   .tuple([z.number().min(0).max(1e7), z.number().min(0).max(1e7)])
+  .readonly()
   .refine(([a, b]) => a <= b, 'the first figure is the smaller one')
   .nullable();
 

@@ -99,7 +99,9 @@ function signalRole(
 ): Role | null {
   const signal = meaningOf(control, values, `input.${id}-signal` as ConceptId);
   if (jumper !== undefined) return jumper === 'V' ? 'reference-volts' : 'reference-current';
-  if (typeof signal !== 'string') return null;
+  const chosenByHand = control.analogInputs.find((a) => a.id === id)?.jumper !== undefined;
+  // Neither an entry nor a jumper: it takes volts and nothing else.
+  if (typeof signal !== 'string') return chosenByHand ? null : 'reference-volts';
   return /mA/.test(signal) ? 'reference-current' : 'reference-volts';
 }
 

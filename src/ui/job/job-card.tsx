@@ -39,12 +39,14 @@ const MotorFace = dynamic(() => import('../motor/motor-face').then((m) => m.Moto
 const SettingsFace = dynamic(() => import('../start-up/settings-face').then((m) => m.SettingsFace), {
   loading,
 });
+const DecideFace = dynamic(() => import('../decide/decide-face').then((m) => m.DecideFace), { loading });
 const PrepareFace = dynamic(() => import('../prepare/prepare-face').then((m) => m.PrepareFace), { loading });
+const SwapFace = dynamic(() => import('../swap/swap-face').then((m) => m.SwapFace), { loading });
 const HandOverFace = dynamic(() => import('./hand-over-face').then((m) => m.HandOverFace), { loading });
 const NotesFace = dynamic(() => import('./notes-face').then((m) => m.NotesFace), { loading });
 
 /** Stages that take notes until they have steps of their own. */
-const withoutFace: readonly StageId[] = ['decide', 'swap', 'first-power'];
+const withoutFace: readonly StageId[] = ['first-power'];
 
 /** What the server could not take, with what was typed; nothing is dropped unseen. */
 function Troubles({ store }: { store: JobStore }) {
@@ -179,7 +181,9 @@ export function JobCard({
           {open === 'bench' && <BenchFace {...face} diagnosis={diagnosis} />}
           {open === 'hand-over' && <HandOverFace {...face} diagnosis={diagnosis} />}
           {open === 'motor' && <MotorFace {...face} />}
+          {open === 'decide' && <DecideFace {...face} />}
           {open === 'prepare' && <PrepareFace {...face} />}
+          {open === 'swap' && <SwapFace {...face} />}
           {open === 'settings' && <SettingsFace {...face} />}
           {withoutFace.includes(open) && <NotesFace key={open} {...face} stage={open} />}
         </Box>

@@ -31,10 +31,16 @@ export function StopChart({
   plan,
   tasks,
   people,
+  now_min = null,
+  allowed_min = null,
 }: {
   plan: StopPlan;
   tasks: readonly NamedTask[];
   people: number;
+  /** Of a stop that is under way: where its clock stands. */
+  now_min?: number | null;
+  /** The end of what is allowed, from the beginning of the stop. */
+  allowed_min?: number | null;
 }) {
   const [hover, setHover] = useState<string | null>(null);
   const byId = new Map(tasks.map((t) => [t.id, t]));
@@ -105,6 +111,39 @@ export function StopChart({
                 </g>
               );
             }),
+          )}
+          {(
+            [
+              ['now', now_min, 'var(--chakra-colors-ink)'],
+              [
+                'allowed',
+                allowed_min === null ? null : plan.stopsAt_min + allowed_min,
+                'var(--chakra-colors-failed)',
+              ],
+            ] as const
+          ).map(([name, at, colour]) =>
+            at === null || x(at) > width - inset.right + 1 ? null : (
+              <g key={name}>
+                <line
+                  x1={x(at)}
+                  x2={x(at)}
+                  y1={inset.top - 18}
+                  y2={height - inset.bottom + 4}
+                  stroke={colour}
+                  strokeWidth="2.5"
+                  strokeDasharray={name === 'now' ? undefined : '5 4'}
+                />
+                <text
+                  x={x(at) - 4}
+                  y={height - inset.bottom + 2}
+                  textAnchor="end"
+                  fontSize="12"
+                  fill={colour}
+                >
+                  {name}
+                </text>
+              </g>
+            ),
           )}
           {x.ticks(8).map((t) => (
             <g key={t} style={{ fontFamily: "'IBM Plex Mono'" }}>
