@@ -1,6 +1,8 @@
 import * as z from 'zod';
 import { payloads, type Kind } from './kinds';
 
+export { payloads };
+
 const kinds = Object.keys(payloads) as [Kind, ...Kind[]];
 
 /** The newest shape of every kind. Older ones are lifted by `lift` before they are folded. */

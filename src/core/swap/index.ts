@@ -2,7 +2,7 @@
 import { modelOf, type Control, type DriveType } from '../catalogue';
 import type { Rating } from '../drive-words';
 import type { JobState, KeptSet, Payload } from '../logbook';
-import { factorySet, translate, type UnitSet } from '../parameters';
+import { factorySet, translate, type Translation, type UnitSet } from '../parameters';
 import { fitCheck, unitOfModel, type Asked, type FitCheck, type FitUnit } from '../replacement';
 import { wireMap, wireMatters, type WiredUnit, type WireMap, type WireMatter } from '../wires';
 
@@ -76,6 +76,10 @@ function nextValued(unit: PlateUnit, known: KnownType, old: Valued | null, sets:
   return { set: { ...own.set, values }, from: { from: 'translated', name: old.from.name } };
 }
 
+/** The old unit's set on the new type, row by row; null where no set of the old one is kept. */
+const carriedRows = (old: Valued | null, next: Valued | null): Translation | null =>
+  old === null || next === null || old.from.from === 'factory' ? null : translate(old.set, next.set);
+
 const wiredOf = ({ set }: Valued, known: KnownType): WiredUnit => ({
   type: known.type,
   control: known.control,
@@ -89,6 +93,8 @@ export interface Swap {
   next: { wired: WiredUnit; from: ValuesFrom } | null;
   /** Null where one of the types is not known. */
   map: WireMap | null;
+  /** The old unit's set on the new type; null where there is none, or it is the same type. */
+  carried: Translation | null;
   matters: WireMatter[];
   asked: Asked;
   /** Null before there is a next unit. */
@@ -195,6 +201,7 @@ export function swapOf(state: JobState, known: (typeId: string) => KnownType | n
     old: oldWired === null || old === null ? null : { wired: oldWired, from: old.from },
     next: nextWired === null || next === null ? null : { wired: nextWired, from: next.from },
     map,
+    carried: oldType?.type.id === nextType?.type.id ? null : carriedRows(old, next),
     matters: wireMatters(state.swap.wires, map?.fates ?? []),
     asked,
     fit:

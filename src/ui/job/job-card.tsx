@@ -42,7 +42,9 @@ const SettingsFace = dynamic(() => import('../start-up/settings-face').then((m) 
 const DecideFace = dynamic(() => import('../decide/decide-face').then((m) => m.DecideFace), { loading });
 const PrepareFace = dynamic(() => import('../prepare/prepare-face').then((m) => m.PrepareFace), { loading });
 const SwapFace = dynamic(() => import('../swap/swap-face').then((m) => m.SwapFace), { loading });
-const HandOverFace = dynamic(() => import('./hand-over-face').then((m) => m.HandOverFace), { loading });
+const HandOverFace = dynamic(() => import('../hand-over/hand-over-face').then((m) => m.HandOverFace), {
+  loading,
+});
 const NotesFace = dynamic(() => import('./notes-face').then((m) => m.NotesFace), { loading });
 
 /** Stages that take notes until they have steps of their own. */

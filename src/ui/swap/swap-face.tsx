@@ -1,5 +1,6 @@
 'use client';
 import { Text } from '@chakra-ui/react';
+import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
 import type { FaceProps } from '../job/faces';
 import { NotesFace } from '../job/notes-face';
@@ -19,7 +20,9 @@ type Panel = (typeof panels)[number]['id'];
 
 /** The swap itself: the clock runs, tasks and wires are ticked. */
 export function SwapFace(props: FaceProps) {
-  const [open, setOpen] = useState<Panel>('stop');
+  // A label that was read leads here.
+  const asked = useSearchParams().get('wire') ?? '';
+  const [open, setOpen] = useState<Panel>(asked === '' ? 'stop' : 'wires');
   const now = useSwap(props.store.state, props.catalogue);
   const { planned } = props.store.state.swap;
   return (
@@ -45,7 +48,13 @@ export function SwapFace(props: FaceProps) {
               : 'Old and new unit are chosen under Decide, and the wires noted under Prepare.'}
           </Text>
         ) : (
-          <TickWires {...props} swap={now.swap} control={now.next?.control ?? null} />
+          <TickWires
+            key={asked}
+            {...props}
+            asked={asked}
+            swap={now.swap}
+            control={now.next?.control ?? null}
+          />
         ))}
       {open === 'notes' && <NotesFace {...props} stage="swap" bare />}
     </>

@@ -66,8 +66,18 @@ function OneWire({
 }
 
 /** Wires on again: each ticked from both ends, with what is tightened how far and which jumpers come out. */
-export function TickWires({ store, swap, control }: FaceProps & { swap: Swap; control: Control | null }) {
-  const [find, setFind] = useState('');
+export function TickWires({
+  store,
+  swap,
+  control,
+  asked,
+}: FaceProps & {
+  swap: Swap;
+  control: Control | null;
+  /** Number of the wire whose label was read; empty: none was. */
+  asked: string;
+}) {
+  const [find, setFind] = useState(asked);
   const [left, setLeft] = useState(false);
   const to = new Map((swap.map?.fates ?? []).map((f) => [f.wire, f.to]));
   const placed = store.state.swap.wires.filter((w) => typeof to.get(w.id) === 'string');

@@ -1,15 +1,14 @@
-'use client';
 import { Box, Text } from '@chakra-ui/react';
 import NextLink from 'next/link';
 import { holdsSignature } from '@/core/logbook';
 import { conclude } from '@/core/static-diagnosis';
 import type { DiagnosisState } from '../bench/use-diagnosis';
 import { Primary, Secondary } from '../kit/buttons';
-import { FaceHead, Section } from '../kit/face';
+import { Section } from '../kit/face';
 import { StateMark, type Mark } from '../kit/state-mark';
 import { dateTime } from '../kit/time';
-import type { FaceProps } from './faces';
-import { SignButton } from './sign-button';
+import type { FaceProps } from '../job/faces';
+import { SignButton } from '../job/sign-button';
 
 const marks: Record<string, Mark> = {
   'not-shorted': 'sound',
@@ -25,7 +24,7 @@ const level: Record<string, string> = {
 };
 
 /** Signing the static-test sheet and taking it along. */
-export function HandOverFace({
+export function StaticSheetPanel({
   jobId,
   store,
   person,
@@ -39,9 +38,6 @@ export function HandOverFace({
   const open = questions.filter((q) => q.answer === null);
   return (
     <>
-      <FaceHead title="Static-test sheet">
-        What was measured, what it means, and what this test cannot see.
-      </FaceHead>
       {readings.length === 0 || drive === null || said === null || result === null ? (
         <>
           <Text mb="3">{readings.length > 0 ? 'Weighing the readings…' : 'No reading counts yet.'}</Text>

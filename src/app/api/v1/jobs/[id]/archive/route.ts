@@ -1,0 +1,16 @@
+import { archiveOfJob } from '@/server/archive';
+import { guarded, idOf, Refused } from '@/server/border';
+
+/** The whole job as one open archive (.zip). */
+export const GET = guarded(async (_: Request, { params }: { params: Promise<{ id: string }> }) => {
+  const id = idOf((await params).id, 'job');
+  const zip = await archiveOfJob(id);
+  if (zip === null) throw new Refused(404, 'There is no such job.');
+  return new Response(new Uint8Array(zip), {
+    headers: {
+      'content-type': 'application/zip',
+      'content-disposition': `attachment; filename="job-${id.slice(-12)}.zip"`,
+      'cache-control': 'no-store',
+    },
+  });
+});

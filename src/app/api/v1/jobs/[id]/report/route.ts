@@ -1,0 +1,13 @@
+import { paperRoute } from '@/server/paper-route';
+import { reportOfJob, reportPdf } from '@/server/report';
+
+/** The job report as PDF, JSON, or its record as CSV. */
+export const GET = paperRoute('report', {
+  gather: reportOfJob,
+  rows: (report) =>
+    report.record.flatMap((part) => [
+      ...part.lines.map((text) => ({ part: part.title, text })),
+      ...(part.table?.rows ?? []).map((row) => ({ part: part.title, text: row.join(' | ') })),
+    ]),
+  pdf: reportPdf,
+});

@@ -1,0 +1,34 @@
+import * as z from 'zod';
+import { guarded, idOf, Refused } from '@/server/border';
+import { labelSheets, labelsOf, labelsPdf, wiredJob, type LabelSheet } from '@/server/swap-papers';
+
+const query = z.object({
+  sheet: z.enum(Object.keys(labelSheets) as [LabelSheet, ...LabelSheet[]]).default('a4-3x8'),
+  skip: z.coerce.number().int().min(0).max(99).default(0),
+});
+
+/** Labels for both ends of every wire: `?sheet=` one of the common grids, `&skip=` used already on the first. */
+export const GET = guarded(async (request: Request, { params }: { params: Promise<{ id: string }> }) => {
+  const id = idOf((await params).id, 'job');
+  const asked = query.safeParse(Object.fromEntries(new URL(request.url).searchParams));
+  if (!asked.success)
+    throw new Refused(422, `sheet is one of ${Object.keys(labelSheets).join(', ')}; skip is 0 to 99.`);
+  const made = await wiredJob(id);
+  if (made === null) throw new Refused(404, 'There is no such job.');
+  const { wires } = made.state.swap;
+  if (wires.length === 0) throw new Refused(422, 'No wire is noted yet.');
+  const to = new Map((made.swap.map?.fates ?? []).map((f) => [f.wire, f.to]));
+  const pdf = await labelsPdf(
+    id,
+    labelsOf(wires, (wire) => to.get(wire) ?? null),
+    asked.data.sheet,
+    asked.data.skip,
+  );
+  return new Response(new Uint8Array(pdf), {
+    headers: {
+      'content-type': 'application/pdf',
+      'content-disposition': 'attachment; filename="wire-labels.pdf"',
+      'cache-control': 'no-store',
+    },
+  });
+});

@@ -1,0 +1,18 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { uuidSchema } from '@/server/border';
+import { currentPerson } from '@/server/current-person';
+import { people } from '@/server/people';
+import { reportOfJob } from '@/server/report';
+import { ReportPage } from '@/ui/report/report-page';
+
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = { title: 'Job report' };
+
+export default async function Page({ params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params;
+  const report = uuidSchema.safeParse(id).success ? await reportOfJob(id) : null;
+  if (report === null) notFound();
+  const [everybody, person] = await Promise.all([people(), currentPerson()]);
+  return <ReportPage jobId={id} report={report} people={everybody} person={person} />;
+}

@@ -1,0 +1,12 @@
+import type { Metadata } from 'next';
+import { currentPerson } from '@/server/current-person';
+import { people } from '@/server/people';
+import { ScanPage } from '@/ui/scan/scan-page';
+
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = { title: 'Find a wire' };
+
+export default async function Page() {
+  const [everybody, person] = await Promise.all([people(), currentPerson()]);
+  return <ScanPage people={everybody} person={person} />;
+}
