@@ -1,12 +1,14 @@
 /** Prepare: the shortest stop for a swap, edited, refused where it goes round in a ring, and kept. */
 import { expect, test } from '@playwright/test';
 import { choosePerson, ines, netDrum, visit, watchConsole } from './demo';
+import { panelOf } from './trace';
 
 test('the stop of the net-drum is planned, and a ring is named', async ({ page }) => {
   page.setDefaultTimeout(20_000);
   const errors = watchConsole(page);
   await choosePerson(page, ines);
   await visit(page, `/jobs/${netDrum}/prepare`);
+  await panelOf(page, 'Prepare', 'The stop');
   await expect(page.getByText('No task yet.')).toBeVisible();
   await page.getByRole('button', { name: 'What a swap usually takes' }).click();
   const said = page.getByRole('status').filter({ hasText: 'min stop' });
@@ -41,7 +43,8 @@ test('the stop of the net-drum is planned, and a ring is named', async ({ page }
 
   await page.getByRole('button', { name: 'Keep the plan' }).click();
   await expect(page.getByText('The plan is kept.')).toBeVisible();
-  await page.reload();
+  await visit(page, `/jobs/${netDrum}/prepare`);
+  await panelOf(page, 'Prepare', 'The stop');
   await expect(said).toContainText('110 min stop');
   await expect(page.getByRole('textbox', { name: 'Takes, task 1', exact: true })).toHaveValue('12.5');
   expect(errors).toEqual([]);

@@ -58,5 +58,7 @@ export function publishedArchiveSchema(): unknown {
   return z.toJSONSchema(archiveSchema.extend({ entries: z.array(entry).min(1) }), {
     io: 'input',
     unrepresentable: 'any',
+    // Envelope and photographs are the same in every kind: said once.
+    reused: 'ref',
   });
 }

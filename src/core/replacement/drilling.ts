@@ -87,7 +87,7 @@ const margin_mm = 15;
 /** Printers leave an edge white. */
 const edge_mm = 12;
 /** Foot of a page: ruler and words. */
-const foot_mm = 24;
+const foot_mm = 32;
 
 /**
  * A drilling template true to scale, over as many pages as it takes.

@@ -2,7 +2,7 @@ import { timeOf, type JobState, type LogLine } from '../logbook';
 import { choiceNames } from '../replacement';
 import type { Sheet } from '../static-sheet';
 import type { Swap } from '../swap';
-import { roleWords, wireEnds } from '../wires';
+import { endOf, roleWords, wireEnds } from '../wires';
 import { minuteOf, part, type ReportPart } from './report';
 
 /** What the record takes from elsewhere: papers that have their own makers. */
@@ -49,7 +49,7 @@ function proofs(log: readonly LogLine[]): string[] {
 }
 
 function readings(sheet: Sheet | null): ReportPart[] {
-  if (sheet === null) return [];
+  if (sheet === null || sheet.readings.length === 0) return [];
   return part(
     'readings',
     'Diode test',
@@ -136,7 +136,7 @@ function wires({ swap: s }: JobState, swap: Swap | null): ReportPart[] {
           String(w.number),
           w.ferrule,
           w.from ?? 'loose',
-          fateOf.get(w.id)?.to ?? 'capped',
+          endOf(w, fateOf.get(w.id)),
           roleWords(w.role),
           wireEnds
             .flatMap((e) => (w.ticked[e] === undefined ? [] : [`${e}: ${w.ticked[e] ?? ''}`]))

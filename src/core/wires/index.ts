@@ -20,6 +20,7 @@ export { wireMap, type WireMap } from './wire-map';
 export { assign } from './assign';
 export type { MapNote } from './notes';
 export {
+  endOf,
   isOpen,
   labelFrom,
   labelText,

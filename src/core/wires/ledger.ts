@@ -42,6 +42,13 @@ const named = (w: LedgerWire): string =>
 export const isOpen = (w: Pick<LedgerWire, 'role' | 'accepted'>): boolean =>
   w.role === 'unknown' && w.accepted === null;
 
+/** Where a wire ends up, in a word: a terminal, `cap` where it gets none, `open` where that is not settled. */
+export const endOf = (wire: Pick<LedgerWire, 'accepted'>, fate: WireFate | undefined): string =>
+  fate === undefined
+    ? 'open'
+    : (fate.to ??
+      (fate.outcome === 'cap' || fate.outcome === 'chosen' || wire.accepted !== null ? 'cap' : 'open'));
+
 /**
  * What stands against taking the old unit out, and what is good to know.
  * @param fates where each goes (`wireMap`)

@@ -24,11 +24,5 @@ export async function reportOfJob(jobId: string): Promise<Report | null> {
     startUpBeside(jobId, state.startUp.chosen !== null),
     swapOfState(state),
   ]);
-  return reportOf(state, swap, {
-    sheet:
-      state.readings.length > 0 || sheet === null
-        ? sheet
-        : { ...sheet, readings: [], conclusion: { ...sheet.conclusion, headline: '', detail: '' } },
-    startUp,
-  });
+  return reportOf(state, swap, { sheet, startUp });
 }

@@ -1,4 +1,4 @@
-import { Circle, Image, Line, Polyline, Svg, Text, View, renderToBuffer } from '@react-pdf/renderer';
+import { Circle, Image as Photo, Line, Polyline, Svg, Text, View, renderToBuffer } from '@react-pdf/renderer';
 import { scaleLinear } from 'd3';
 import sharp from 'sharp';
 import type { Report, ReportCurve, ReportPart } from '../../core/report';
@@ -212,7 +212,7 @@ function ReportDocument({
             <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
               {pictures.map((p, i) => (
                 <View key={i} wrap={false} style={{ width: photoWidth, marginRight: 8, marginBottom: 8 }}>
-                  <Image
+                  <Photo
                     src={{ data: p.data, format: 'jpg' }}
                     style={{ width: photoWidth, height: 118, objectFit: 'contain' }}
                   />

@@ -16,12 +16,15 @@ Font.register({
 Font.register({ family: 'Plex', src: fontFile('ibm-plex-mono', '400Regular', 'IBMPlexMono_400Regular.ttf') });
 Font.registerHyphenationCallback((word) => [word]);
 
+/** The face of every paper; who takes it from here has it registered. */
+export const face = 'Barlow';
+
 const ink = '#1A2326';
 const soft = '#556060';
 /** What every paper of ours looks like. */
 export const s = StyleSheet.create({
   page: {
-    fontFamily: 'Barlow',
+    fontFamily: face,
     fontSize: 9.5,
     color: ink,
     paddingVertical: 40,

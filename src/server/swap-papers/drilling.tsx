@@ -4,8 +4,7 @@ import { fitUnitOf } from '../../core/swap';
 import { Refused } from '../border';
 import { catalogue, controlOf } from '../catalogue';
 import { wiredJob } from './gather';
-// Registers the fonts.
-import '../sheet/pdf-kit';
+import { face } from '../sheet/pdf-kit';
 
 const mm = (n: number): number => (n * 72) / 25.4;
 const edge_mm = 12;
@@ -93,7 +92,7 @@ function TilePage({
   return (
     <Page
       size={size === 'a4' ? 'A4' : 'LETTER'}
-      style={{ padding: mm(edge_mm), fontFamily: 'Barlow', fontSize: 9 }}
+      style={{ padding: mm(edge_mm), fontFamily: face, fontSize: 9 }}
     >
       <Svg width={mm(width)} height={mm(height)} viewBox={`0 0 ${width} ${height}`}>
         <Rect

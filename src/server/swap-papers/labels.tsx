@@ -1,8 +1,7 @@
-import { Document, Page, Rect, Svg, Text, View, renderToBuffer } from '@react-pdf/renderer';
+import { Document, Page, Path, Svg, Text, View, renderToBuffer } from '@react-pdf/renderer';
 import QRCode from 'qrcode';
 import { labelText, type LedgerWire } from '../../core/wires';
-// Registers the fonts.
-import '../sheet/pdf-kit';
+import { face } from '../sheet/pdf-kit';
 
 const mm = (n: number): number => (n * 72) / 25.4;
 
@@ -35,27 +34,26 @@ export type LabelSheet = keyof typeof labelSheets;
 /** What stands on a label. */
 export interface Label {
   wire: LedgerWire;
-  to: string | null;
+  /** Terminal, or what becomes of it. */
+  to: string;
   end: 'drive' | 'far';
 }
 
 function Code({ text, side }: { text: string; side: number }) {
   const { modules } = QRCode.create(text, { errorCorrectionLevel: 'M' });
   const size = modules.size;
-  const dark: { x: number; y: number; width: number }[] = [];
+  // One path for all dark runs: a hundred labels of single squares take a renderer many seconds.
+  const runs: string[] = [];
   for (let y = 0; y < size; y += 1)
     for (let x = 0; x < size; x += 1) {
       if (modules.get(y, x) === 0) continue;
-      const last = dark[dark.length - 1];
-      if (last !== undefined && last.y === y && last.x + last.width === x) last.width += 1;
-      else dark.push({ x, y, width: 1 });
+      const from = x;
+      while (x + 1 < size && modules.get(y, x + 1) !== 0) x += 1;
+      runs.push(`M${from} ${y}h${x + 1 - from}v1h${from - x - 1}z`);
     }
   return (
     <Svg width={side} height={side} viewBox={`0 0 ${size} ${size}`}>
-      {dark.map(({ x, y, width }) => (
-        // A hair more, so that no white line shows between the rows.
-        <Rect key={`${x} ${y}`} x={x} y={y} width={width + 0.02} height={1.02} fill="#000000" />
-      ))}
+      <Path d={runs.join('')} fill="#000000" />
     </Svg>
   );
 }
@@ -75,20 +73,18 @@ function OneLabel({
     <View style={{ flexDirection: 'row', padding: mm(small ? 2 : 4), alignItems: 'center' }}>
       <Code text={labelText(jobId, wire)} side={side} />
       <View style={{ flex: 1, marginLeft: mm(2) }}>
-        <Text style={{ fontFamily: 'Barlow', fontWeight: 600, fontSize: small ? 13 : 20, lineHeight: 1.1 }}>
+        <Text style={{ fontFamily: face, fontWeight: 600, fontSize: small ? 13 : 20, lineHeight: 1.1 }}>
           {wire.number}
           {wire.ferrule === '' ? '' : `  ${wire.ferrule}`}
         </Text>
-        <Text style={{ fontFamily: 'Barlow', fontSize: small ? 7.5 : 11 }}>
-          {wire.from ?? 'loose'} <Arrow /> {to ?? 'cap'}
+        <Text style={{ fontFamily: face, fontSize: small ? 7.5 : 11 }}>
+          {wire.from ?? 'loose'} <Arrow /> {to}
         </Text>
         {wire.drawing !== '' && (
-          <Text style={{ fontFamily: 'Barlow', fontSize: small ? 6.5 : 9 }}>{wire.drawing}</Text>
+          <Text style={{ fontFamily: face, fontSize: small ? 6.5 : 9 }}>{wire.drawing}</Text>
         )}
         {!small && (
-          <Text style={{ fontFamily: 'Barlow', fontSize: 8 }}>
-            {end === 'drive' ? 'drive end' : 'far end'}
-          </Text>
+          <Text style={{ fontFamily: face, fontSize: 8 }}>{end === 'drive' ? 'drive end' : 'far end'}</Text>
         )}
       </View>
     </View>
@@ -96,13 +92,13 @@ function OneLabel({
 }
 
 // The face has an arrow in its regular weight only.
-const Arrow = () => <Text style={{ fontFamily: 'Barlow', fontWeight: 400 }}>→</Text>;
+const Arrow = () => <Text style={{ fontFamily: face, fontWeight: 400 }}>→</Text>;
 
 /** Two labels a wire, in the order of their numbers. */
-export const labelsOf = (wires: readonly LedgerWire[], toOf: (id: string) => string | null): Label[] =>
+export const labelsOf = (wires: readonly LedgerWire[], toOf: (wire: LedgerWire) => string): Label[] =>
   [...wires]
     .sort((a, b) => a.number - b.number)
-    .flatMap((wire) => (['drive', 'far'] as const).map((end) => ({ wire, to: toOf(wire.id), end })));
+    .flatMap((wire) => (['drive', 'far'] as const).map((end) => ({ wire, to: toOf(wire), end })));
 
 /** Labels of a job's wires on sheets of labels. `skip`: used already on the first sheet. */
 export function labelsPdf(

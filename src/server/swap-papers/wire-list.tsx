@@ -1,5 +1,5 @@
 import { Text, View, renderToBuffer } from '@react-pdf/renderer';
-import { roleWords, wireEnds } from '../../core/wires';
+import { endOf, roleWords, wireEnds } from '../../core/wires';
 import { Paper, Row, s, Section } from '../sheet/pdf-kit';
 import { identity, wiredJob } from './gather';
 
@@ -50,7 +50,7 @@ export async function wireList(jobId: string): Promise<WireListPaper | null> {
         colour: w.colour,
         core: w.core,
         from: w.from ?? 'loose',
-        to: fateOf.get(w.id)?.to ?? 'cap and tag',
+        to: endOf(w, fateOf.get(w.id)),
         is: roleWords(w.role),
         proven: w.proven ? 'yes' : 'no',
         volts: w.volts === undefined ? '' : String(w.volts),

@@ -169,7 +169,7 @@ function Inspection({ store, done }: Given) {
 }
 
 /** Where a line is settled elsewhere. */
-const elsewhere = { wires: 'swap', stop: 'swap', settings: 'settings', backup: 'settings' } as const;
+const elsewhere = { wires: 'swap', stop: 'swap', settings: 'settings', backup: 'trace' } as const;
 const isElsewhere = (id: string): id is keyof typeof elsewhere => id in elsewhere;
 const buttonWords = {
   wires: 'To the wires',

@@ -134,11 +134,14 @@ export function StopChart({
                   strokeDasharray={name === 'now' ? undefined : '5 4'}
                 />
                 <text
-                  x={x(at) - 4}
-                  y={height - inset.bottom + 2}
-                  textAnchor="end"
+                  x={x(at) + (x(at) < 130 ? 4 : -4)}
+                  y={height - inset.bottom - 3}
+                  textAnchor={x(at) < 130 ? 'start' : 'end'}
                   fontSize="12"
                   fill={colour}
+                  stroke="var(--chakra-colors-card)"
+                  strokeWidth="4"
+                  paintOrder="stroke"
                 >
                   {name}
                 </text>

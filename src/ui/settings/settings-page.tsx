@@ -11,6 +11,7 @@ import { Primary } from '../kit/buttons';
 import { Caution } from '../kit/caution';
 import { FieldGrid, KeptNote } from '../kit/face';
 import { Figure } from '../kit/field';
+import { ArchiveIn } from './archive-in';
 import { ConsequencesEditor } from './consequences-editor';
 import { DrivesList } from './drives-list';
 
@@ -80,6 +81,7 @@ export function SettingsPage({
         <Text>The shop lead sets these.</Text>
       )}
       <KeptNote text={kept} />
+      <ArchiveIn />
       <DrivesList drives={drives} lead={lead} />
       <Text mt="6">
         <NextLink href="/settings/traces">Trace tables</NextLink>: causes of each alarm and what each check

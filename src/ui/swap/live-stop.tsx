@@ -135,6 +135,12 @@ function Clock({
   );
 }
 
+/** Tasks that wait for one, however far on. */
+function waitedForBy(tasks: readonly NamedTask[], id: string, seen: readonly string[] = []): NamedTask[] {
+  const next = tasks.filter((t) => t.after.includes(id) && !seen.includes(t.id));
+  return next.flatMap((t) => [t, ...waitedForBy(tasks, t.id, [...seen, t.id])]);
+}
+
 /** The stop as it goes: tasks ticked, the rest planned anew, the clock against what is allowed. */
 export function LiveStop({
   planned,
@@ -170,6 +176,10 @@ export function LiveStop({
     const waits = t.after.some((a) => (stop.tasks[a]?.doneAt ?? null) === null);
     return waits ? 'waits' : 'ready';
   };
+  const inStop = (t: NamedTask): boolean => t.needs.length > 0;
+  const beforehand = planned.tasks
+    .filter((t) => !inStop(t) && stateOf(t) !== 'done' && waitedForBy(planned.tasks, t.id).some(inStop))
+    .map((t) => t.name);
   const tasks = planned.tasks.map((t, i) => ({ t, place: i + 1, state: stateOf(t) }));
   const shown = all ? tasks : tasks.filter((x) => x.state === 'ready' || x.state === 'under way');
   const wordsOf = (t: NamedTask): string => {
@@ -182,6 +192,12 @@ export function LiveStop({
     <>
       <Clock passed={passed} allowed={planned.allowed_min} ends={answer?.stopEnds_min ?? null} over={over} />
       <Box display="flex" gap="2" flexWrap="wrap" mb="3">
+        {from === null && beforehand.length > 0 && (
+          <Text>
+            <StateMark mark="doubt" label={null} /> Still open, and meant to be done while it runs:{' '}
+            {beforehand.join('; ')}. Left for the stop, they lengthen it.
+          </Text>
+        )}
         {from === null && (
           <Primary onClick={() => store.record('stop.begun', {})}>The machine stands now</Primary>
         )}

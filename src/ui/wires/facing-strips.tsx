@@ -106,6 +106,21 @@ export function FacingStrips({
               />
             );
           })}
+          {leftMarks.map((mark) => {
+            const here = wires.filter((w) => (w.from ?? 'loose') === mark).map((w) => w.number);
+            return (
+              <text
+                key={mark}
+                x={inner.left + 4}
+                y={y(leftMarks, mark) - 4}
+                fontSize="11"
+                fill="var(--chakra-colors-soft)"
+                style={{ fontFamily: 'var(--chakra-fonts-mono)' }}
+              >
+                {here.length > 3 ? `${here.slice(0, 2).join(' ')} +${here.length - 2}` : here.join(' ')}
+              </text>
+            );
+          })}
           {wires.map((w) => {
             const fate = fateOf.get(w.id);
             const colour = markColour(fateMarks[fate?.outcome ?? 'unknown']);
@@ -114,7 +129,7 @@ export function FacingStrips({
             const strong = lit === w.id;
             const d =
               y2 === null
-                ? `M${inner.left} ${y1} h34`
+                ? `M${inner.left} ${y1} h44`
                 : `M${inner.left} ${y1} C${inner.left + 130} ${y1}, ${inner.right - 130} ${y2}, ${inner.right} ${y2}`;
             return (
               <g
@@ -137,20 +152,20 @@ export function FacingStrips({
                   <path
                     d={
                       fate?.outcome === 'cap'
-                        ? `M${inner.left + 36} ${y1 - 6} v12`
-                        : `M${inner.left + 36} ${y1 - 5} l10 10 m0 -10 l-10 10`
+                        ? `M${inner.left + 46} ${y1 - 6} v12`
+                        : `M${inner.left + 44} ${y1 - 5} l10 10 m0 -10 l-10 10`
                     }
                     stroke={colour}
                     strokeWidth="2.6"
                   />
                 )}
-                {w.shared !== null && <circle cx={inner.left + 16} cy={y1} r="5.5" fill={colour} />}
+                {w.shared !== null && <circle cx={inner.left + 34} cy={y1} r="5.5" fill={colour} />}
                 {strong && (
                   <text
-                    x={inner.left + 46}
+                    x={inner.left + 62}
                     y={y1 - 5}
                     fontSize="12.5"
-                    fontFamily="'IBM Plex Mono'"
+                    style={{ fontFamily: 'var(--chakra-fonts-mono)' }}
                     fill="var(--chakra-colors-ink)"
                     stroke="var(--chakra-colors-card)"
                     strokeWidth="4"
@@ -215,7 +230,7 @@ function Screw({
         y={y + rowHeight / 2 + 5}
         textAnchor={side === 'left' ? 'start' : 'end'}
         fontSize="15"
-        fontFamily="'IBM Plex Mono'"
+        style={{ fontFamily: 'var(--chakra-fonts-mono)' }}
         fill="var(--chakra-colors-ink)"
       >
         {mark}

@@ -145,7 +145,7 @@ export function WireForm({
           inputMode="text"
           value={typed.from}
           maxLength={12}
-          list={`marks ${id}`}
+          list={`marks-${id}`}
           autoFocus
           hint={quick ? undefined : 'Empty: it hangs loose'}
           onChange={(e) => from(e.target.value)}
@@ -158,7 +158,7 @@ export function WireForm({
           maxLength={60}
           onChange={(e) => set({ ferrule: e.target.value })}
         />
-        <datalist id={`marks ${id}`}>
+        <datalist id={`marks-${id}`}>
           {terminals.map((t) => (
             <option key={t.mark} value={t.mark} />
           ))}

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { endOf } from '@/core/wires';
 import { guarded, idOf, Refused } from '@/server/border';
 import { labelSheets, labelsOf, labelsPdf, wiredJob, type LabelSheet } from '@/server/swap-papers';
 
@@ -17,10 +18,10 @@ export const GET = guarded(async (request: Request, { params }: { params: Promis
   if (made === null) throw new Refused(404, 'There is no such job.');
   const { wires } = made.state.swap;
   if (wires.length === 0) throw new Refused(422, 'No wire is noted yet.');
-  const to = new Map((made.swap.map?.fates ?? []).map((f) => [f.wire, f.to]));
+  const fateOf = new Map((made.swap.map?.fates ?? []).map((f) => [f.wire, f]));
   const pdf = await labelsPdf(
     id,
-    labelsOf(wires, (wire) => to.get(wire) ?? null),
+    labelsOf(wires, (wire) => endOf(wire, fateOf.get(wire.id))),
     asked.data.sheet,
     asked.data.skip,
   );

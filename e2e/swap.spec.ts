@@ -1,0 +1,387 @@
+/**
+ * The net-drum from the decision to the signed report: a Knot that is no longer made out, a Whimbrel in, ninety minutes allowed, a
+ * reference that the grading drum shares.
+ */
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, readdirSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, test, type Page } from '@playwright/test';
+import { choosePerson, ines, netDrumSwap as job, pdfText, picture, pip, visit, watchConsole } from './demo';
+import { answerSources, lockAndTag, proveMeter, takeFigures } from './hands';
+import { winchReady } from './rig';
+import { findAndRead, panelOf } from './trace';
+
+test.describe.configure({ mode: 'serial' });
+test.beforeEach(async ({ page }) => {
+  page.setDefaultTimeout(20_000);
+  test.setTimeout(240_000);
+  await choosePerson(page, ines);
+});
+
+const wires = (page: Page) => page.getByRole('list', { name: 'Wires' });
+const open = async (page: Page, number: number): Promise<void> => {
+  await wires(page)
+    .getByRole('button', { name: new RegExp(`^${number} `) })
+    .click();
+};
+
+test('decided: the table says on what it hangs, and the person says why', async ({ page }) => {
+  const errors = watchConsole(page);
+  await visit(page, `/jobs/${job}/decide`);
+  const table = page.getByRole('status', { name: 'Expected cost' });
+  await expect(table.getByText('Not possible: no longer made')).toBeVisible();
+  await expect(table).toContainText('Find out first');
+  const fill = (name: string, text: string) =>
+    page.getByRole('textbox', { name, exact: true }).first().fill(text);
+  await fill('An hour of stop costs', 'a lot');
+  await expect(page.getByRole('alert').filter({ hasText: 'A figure, or from - to' })).toBeVisible();
+  await expect(page.getByText('A figure cannot be read: the table waits for it.')).toBeVisible();
+  await fill('An hour of stop costs', '300');
+  await fill('An hour of work costs', '60');
+  await fill('Age of the bank', '11');
+  const of = (choice: string) =>
+    page
+      .locator('div')
+      .filter({ has: page.getByRole('checkbox', { name: choice, exact: true }) })
+      .last()
+      .locator('..');
+  const figures = async (choice: string, texts: string[]) => {
+    const boxes = of(choice).getByRole('textbox');
+    for (const [i, text] of texts.entries()) await boxes.nth(i).fill(text);
+  };
+  await figures('Repair it', ['400 to 700', '6', '72', '2', '80']);
+  await figures('Replace with a newer type', ['1100', '8', '24', '1.5', '97']);
+  await figures('Change settings only', ['0', '1', '0', '0,5', '5-15']);
+  await expect(table).toContainText('Replace with a newer type');
+  await page.getByText('the sum').first().click();
+  await page.getByRole('button', { name: 'Keep the figures' }).click();
+  await expect(page.getByText('The figures are kept.')).toBeVisible();
+  await page.evaluate(() => window.scrollTo(0, 0));
+  await picture(page, 'decide');
+  const keep = page.getByRole('button', { name: 'Keep the decision' });
+  await page.getByRole('radio', { name: 'Replace with a newer type' }).check();
+  await expect(keep).toBeDisabled();
+  await page
+    .getByRole('textbox', { name: 'Reason' })
+    .fill('no longer made, and its bank is eleven years old');
+  await keep.click();
+  await expect(page.getByText('Decided: replace with a newer type', { exact: true })).toBeVisible();
+
+  await panelOf(page, 'Decide', 'Does it fit?');
+  await page
+    .getByRole('combobox', { name: 'Goes in', exact: true })
+    .selectOption({ label: 'Whimbrel W4-15, 15 A' });
+  await page.getByRole('textbox', { name: 'Serial number, goes in' }).fill('W415-0001');
+  await page.getByRole('button', { name: 'Keep both units' }).click();
+  await expect(page.getByText('Not known yet: there is something to ask first.')).toBeVisible();
+  const row = (name: string) =>
+    page.getByRole('row').filter({ has: page.getByRole('cell', { name, exact: true }) });
+  await expect(row('Amps, heavy duty')).toContainText('2.6 A short');
+  await page.getByRole('combobox', { name: 'Duty' }).selectOption('heavy');
+  await page.getByRole('textbox', { name: 'Brake resistor fitted' }).fill('60');
+  await page.getByRole('button', { name: 'Keep what the place asks' }).click();
+  // At heavy duty a size up is asked for; the drum runs at normal duty.
+  await expect(page.getByText('It does not fit as it stands.')).toBeVisible();
+  await expect(page.getByRole('list', { name: 'What to do' })).toContainText('The next size up');
+  await page.getByRole('combobox', { name: 'Duty' }).selectOption('normal');
+  await page.getByRole('button', { name: 'Keep what the place asks' }).click();
+  await expect(page.getByText('It fits with what is listed below.')).toBeVisible();
+  await expect(page.getByRole('list', { name: 'What to do' })).toContainText('Fuses 25 A gG');
+  // With a network the controller is asked about first.
+  await page.getByRole('textbox', { name: 'Network' }).fill('CANopen');
+  await page.getByRole('button', { name: 'Keep what the place asks' }).click();
+  await expect(row('Network')).toContainText('It does not speak CANopen.');
+  await page.getByRole('textbox', { name: 'Network' }).fill('');
+  await page.getByRole('button', { name: 'Keep what the place asks' }).click();
+  await expect(row('Network')).toHaveCount(0);
+  expect(await pdfText(page.request, `/api/v1/jobs/${job}/drilling?paper=a4`)).toContain(
+    'must measure 100 mm',
+  );
+  expect(errors).toEqual([]);
+});
+
+test('prepared: every wire known or taken on, labels that a camera reads, a stop within ninety minutes', async ({
+  page,
+}) => {
+  const errors = watchConsole(page);
+  await visit(page, `/jobs/${job}/prepare`);
+  const settle = page.getByRole('list', { name: 'To be settled' });
+  await expect(settle).toContainText('it feeds Shellfish grading drum as well');
+  await expect(settle).toContainText('nobody knows what it is');
+  await expect(settle).toContainText('the drawing has it on 4');
+  await picture(page, 'wires');
+
+  // The shared reference: what the other machine does meanwhile.
+  await open(page, 16);
+  await page
+    .getByRole('textbox', { name: 'What that machine does meanwhile' })
+    .fill('runs by hand at 20 Hz, Jory stands by');
+  await page.getByRole('button', { name: 'Keep this wire' }).click();
+  await expect(settle).not.toContainText('it feeds Shellfish');
+
+  // In haste: terminal and ferrule, then the next one; a file that is no picture is refused and said.
+  await page.getByRole('button', { name: 'Note in haste' }).click();
+  await page.getByRole('combobox', { name: 'Old terminal' }).fill('CM');
+  await page.getByRole('textbox', { name: 'Ferrule' }).fill('108');
+  await page
+    .getByLabel('Photograph: Wire 22')
+    .setInputFiles({ name: 'note.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') });
+  await expect(page.getByRole('alert').filter({ hasText: 'not a picture' })).toBeVisible();
+  await expect(page.getByRole('textbox', { name: 'Ferrule' })).toHaveValue('108');
+  await page.getByRole('button', { name: 'Keep, next wire' }).click();
+  await expect(page.getByText('Wire 22 is kept.')).toBeVisible();
+  await page.getByRole('button', { name: 'Leave it' }).click();
+  await expect(settle).toContainText('Wire 22 “108” on CM: noted in haste');
+  await open(page, 22);
+  await expect(page.getByText('By its values CM is: common of the inputs')).toBeVisible();
+  await page.getByRole('checkbox', { name: /^Proven/ }).check();
+  await page.getByRole('button', { name: 'Keep this wire' }).click();
+
+  // The unknown one: an apprentice cannot take it on; she can, and it is capped.
+  await open(page, 20);
+  await page.getByRole('button', { name: 'Keep this wire' }).click();
+  await open(page, 20);
+  await page.getByRole('textbox', { name: 'Reason' }).fill('dead, no partner found in the drawing');
+  await page.getByRole('button', { name: 'Take it on as unknown' }).click();
+  await expect(settle).not.toContainText('nobody knows what it is');
+  await expect(settle.getByRole('img', { name: 'holds the swap' })).toHaveCount(0);
+
+  // A label, printed, photographed and read by the camera page.
+  const pdf = await page.request.get(`/api/v1/jobs/${job}/wire-labels?sheet=letter-3x10`);
+  expect(pdf.headers()['content-type']).toBe('application/pdf');
+  const dir = mkdtempSync(join(tmpdir(), 'grim-labels-'));
+  writeFileSync(join(dir, 'l.pdf'), await pdf.body());
+  // The label at the third place of the first row: wire 2, drive end.
+  execFileSync('pdftoppm', [
+    '-r',
+    '200',
+    '-png',
+    '-f',
+    '1',
+    '-l',
+    '1',
+    '-x',
+    '1080',
+    '-y',
+    '90',
+    '-W',
+    '560',
+    '-H',
+    '220',
+    join(dir, 'l.pdf'),
+    join(dir, 'p'),
+  ]);
+  const photo = readdirSync(dir).find((f) => f.endsWith('.png'));
+  await visit(page, '/scan');
+  await page.getByRole('textbox', { name: 'Text of the code' }).fill('something else');
+  await page.getByRole('button', { name: 'Open the wire' }).click();
+  await expect(page.getByText('This is no label of a wire')).toBeVisible();
+  await page.getByLabel('Photograph of a label').setInputFiles(join(dir, photo ?? ''));
+  await page.waitForURL(/\/swap\?wire=2$/);
+  await expect(page.getByRole('list', { name: 'Wires to tick' }).getByRole('listitem')).toHaveCount(1);
+
+  // The stop: what a swap usually takes is more than allowed; drilled by the template beforehand it fits.
+  await visit(page, `/jobs/${job}/prepare`);
+  await panelOf(page, 'Prepare', 'The stop');
+  await page.getByRole('button', { name: 'What a swap usually takes' }).click();
+  const said = page.getByRole('status').filter({ hasText: 'min stop' });
+  await expect(said).toContainText('125 min stop');
+  await expect(page.getByRole('list', { name: 'What would shorten the stop' })).toContainText(
+    'Covers, power',
+  );
+  const minutes = (n: number, text: string) =>
+    page.getByRole('textbox', { name: `Takes, task ${n}`, exact: true }).fill(text);
+  for (const [n, text] of [
+    [4, '15'],
+    [5, '5'],
+    [6, '10'],
+    [7, '5'],
+    [9, '20'],
+    [10, '10'],
+    [11, '10'],
+  ] as const)
+    await minutes(n, text);
+  await expect(said).toContainText('Within the 90 minutes allowed');
+  await page.getByRole('button', { name: 'Keep the plan' }).click();
+  await page.getByLabel('The machine is to stand from').fill('2026-12-01T05:30');
+  const calendar = await page.getByRole('link', { name: 'Kept plan into the calendar' }).getAttribute('href');
+  expect(await (await page.request.get(calendar ?? '')).text()).toContain('BEGIN:VEVENT');
+  expect(errors).toEqual([]);
+});
+
+test('swapped: nothing comes out before it is proven dead; the clock runs; wires are ticked from both ends', async ({
+  page,
+}) => {
+  const errors = watchConsole(page);
+  await visit(page, `/jobs/${job}/swap`);
+  const out = page.getByRole('button', { name: 'The old unit is out' });
+  await expect(out).toBeDisabled();
+  await expect(page.getByText('Still open, and meant to be done while it runs')).toBeVisible();
+  const tick = (did: 'Begin' | 'Done:', name: string) =>
+    page.getByRole('button', { name: `${did} ${name}` }).click();
+  await tick('Done:', 'Drawing against the real wires, photographs');
+  await tick('Done:', 'Print and cut labels');
+  await tick('Done:', 'Enter values at the bench, save, read back');
+  await page.getByRole('button', { name: 'The machine stands now' }).click();
+  await expect(page.getByRole('timer')).toContainText('to spare');
+  await tick('Begin', 'Stop, isolate, lock, wait the label’s time, prove dead');
+
+  await page.getByRole('button', { name: 'To the dead proof' }).click();
+  await expect(page.getByRole('heading', { name: 'Make safe', level: 1 })).toBeVisible();
+  await answerSources(page, ['Mains supply', 'Brake supply', 'Load, springs, pressure']);
+  await lockAndTag(page, 12);
+  await proveMeter(page, 'before');
+  await takeFigures(page, '11', '0.1', '11');
+  await proveMeter(page, 'after');
+
+  await visit(page, `/jobs/${job}/swap`);
+  await expect(page.getByRole('note', { name: /No hand goes in/ })).toContainText('Proven dead');
+  await tick('Done:', 'Stop, isolate, lock, wait the label’s time, prove dead');
+  await expect(page.getByRole('timer')).toContainText(/Runs again at minute \d+: \d+ to spare/);
+  await picture(page, 'swap');
+  await tick('Done:', 'Label every wire');
+  await out.click();
+  await expect(page.getByText('Knot K3-18 out at')).toBeVisible();
+  await page.getByRole('button', { name: 'The Whimbrel W4-15 is in' }).click();
+  await expect(page.getByText('Whimbrel W4-15 is in; its bank is proven anew')).toBeVisible();
+
+  await panelOf(page, 'Swap and wire', 'Wires on');
+  const list = page.getByRole('list', { name: 'Wires to tick' });
+  const boxes = list.getByRole('checkbox');
+  await expect(boxes).toHaveCount(40);
+  for (let i = 0; i < 40; i += 1) await boxes.nth(i).check();
+  await expect(page.getByText('20 of 20 wires seen at both ends')).toBeVisible();
+  await expect(page.getByText('Torque: R S T U V W 1.5 N·m')).toBeVisible();
+
+  await panelOf(page, 'Swap and wire', 'The stop');
+  await page.getByRole('button', { name: /^All \d+ tasks/ }).click();
+  for (const name of [
+    'Wires off, old unit out',
+    'Drill by the template',
+    'New unit in',
+    'Wires on, torque, tick from both ends',
+    'Covers, power, region and values looked at',
+    'Direction, inputs, emergency stop, first run',
+  ])
+    await tick('Done:', name);
+  await expect(page.getByRole('timer')).toContainText('Every task of the stop is done');
+  await page.getByRole('button', { name: 'It runs again' }).click();
+  await expect(page.getByRole('timer')).toContainText('It runs again.');
+  expect(errors).toEqual([]);
+});
+
+test('handed over: read out, followed, the partner looked at, two names, and the report', async ({
+  page,
+}) => {
+  const errors = watchConsole(page);
+  await winchReady(page.request);
+  await visit(page, `/jobs/${job}/hand-over`);
+  const todo = page.getByRole('list', { name: 'To do and to see' });
+  const line = (title: string) => todo.getByRole('listitem').filter({ hasText: title });
+  await expect(line('Wires')).toContainText('Every wire was seen at both ends.');
+  await expect(line('Final backup')).toContainText('No set of this drive is kept.');
+  await expect(
+    page.getByText('Cannot be handed over yet: local to automatic, shellfish grading drum.'),
+  ).toBeVisible();
+
+  await line('Final backup').getByRole('button', { name: 'Read it out' }).click();
+  await page.waitForURL(/trace$/);
+  await page.waitForLoadState('networkidle');
+  await findAndRead(page, 'Whimbrel W4');
+  await visit(page, `/jobs/${job}/hand-over`);
+  await expect(line('Final backup')).toContainText('after the last change');
+
+  const see = (title: string) =>
+    line(title)
+      .getByRole('button', { name: /see to it|again/ })
+      .click();
+  await see('Local to automatic');
+  await page.getByRole('textbox', { name: 'Who was told' }).fill('control room, Jory Pell');
+  await page.getByRole('button', { name: 'They know, and the override is off' }).click();
+
+  await see('Follows its reference');
+  const points = [
+    ['10', '10'],
+    ['25', '24.9'],
+    ['45', '40'],
+  ] as const;
+  for (const [i, [asked, got]] of points.entries()) {
+    await page.getByRole('textbox', { name: `Reference ${i + 1}` }).fill(asked);
+    await page.getByRole('textbox', { name: `Ran at ${i + 1}` }).fill(got);
+  }
+  await page.getByRole('button', { name: 'Keep three references' }).click();
+  await expect(line('Follows its reference')).toContainText('It does not follow');
+  await see('Follows its reference');
+  for (const [i, [asked]] of points.entries()) {
+    await page.getByRole('textbox', { name: `Reference ${i + 1}` }).fill(asked);
+    await page.getByRole('textbox', { name: `Ran at ${i + 1}` }).fill(String(Number(asked) - 0.1));
+  }
+  await page.getByRole('button', { name: 'Keep three references' }).click();
+  await expect(line('Follows its reference')).toContainText('largest error 0.2 %');
+
+  await see('Shellfish grading drum');
+  await page.getByRole('textbox', { name: 'What was seen' }).fill('follows 0 to 50 Hz');
+  await page.getByRole('button', { name: 'It runs as before' }).click();
+  await see('Locks');
+  await page.getByText('back on', { exact: true }).click();
+  await see('Next look');
+  await page.getByLabel('Looked at again on').fill('2027-05-20');
+  await page.getByRole('textbox', { name: 'What is looked at' }).fill('lugs, fan, bank');
+  await page.getByRole('button', { name: 'Keep the date' }).click();
+
+  const sign = page.getByRole('button', { name: 'Sign as Ines Tarrow' });
+  await expect(sign).toBeDisabled();
+  await page.getByRole('checkbox', { name: /^Settings: No start-up sheet/ }).check();
+  await page.getByRole('textbox', { name: 'Who takes it over' }).fill('Ines Tarrow');
+  await expect(page.getByText('The second name is somebody else')).toBeVisible();
+  await expect(sign).toBeDisabled();
+  await page.getByRole('textbox', { name: 'Who takes it over' }).fill('Jory Pell');
+  await page.getByRole('textbox', { name: 'Who that is' }).fill('shift lead');
+  await sign.click();
+  await expect(page.getByText('Handed over by Ines Tarrow to Jory Pell')).toBeVisible();
+  await page.evaluate(() => window.scrollTo(0, 0));
+  await picture(page, 'hand-over');
+
+  await page.getByRole('link', { name: 'Open the report' }).click();
+  const customer = page.getByRole('region', { name: 'For the customer' });
+  await expect(customer).toContainText(
+    'The Knot K3-18 (no. K3-0866) was taken out and a Whimbrel W4-15 (no. W415-0001) put in its place.',
+  );
+  await expect(customer).toContainText(
+    'Shellfish grading drum shares a signal with this machine. It was looked at and runs as before.',
+  );
+  await expect(customer).toContainText('Next look on 2027-05-20');
+  await picture(page, 'report');
+  const text = await pdfText(page.request, `/api/v1/jobs/${job}/report?form=pdf`);
+  for (const words of [
+    'Job report',
+    'For the record',
+    'Proven dead',
+    'Jory Pell',
+    'Settings, old to new',
+    'taken on by Ines Tarrow',
+    'within the 90 allowed',
+    'Follows its reference',
+  ])
+    expect(text.replace(/\s+/g, ' ')).toContain(words);
+  const archive = await page.request.get(`/api/v1/jobs/${job}/archive`);
+  expect(archive.headers()['content-type']).toBe('application/zip');
+
+  // It is here already: taking it in is harmless. What is no archive is refused in words.
+  await visit(page, '/settings');
+  const take = page.getByLabel('Archive of a job');
+  await take.setInputFiles({ name: 'a.zip', mimeType: 'application/zip', buffer: await archive.body() });
+  await expect(page.getByText(/Net-drum is here already, with all its \d+ entries/)).toBeVisible();
+  await take.setInputFiles({ name: 'b.zip', mimeType: 'application/zip', buffer: Buffer.from('no zip') });
+  await expect(page.getByText('This is no archive that can be opened')).toBeVisible();
+  expect(errors).toEqual([]);
+});
+
+test('an apprentice neither decides nor signs nor takes an unknown wire on', async ({ page }) => {
+  await choosePerson(page, pip);
+  await visit(page, `/jobs/${job}/decide`);
+  await expect(page.getByRole('button', { name: 'A technician decides' })).toBeDisabled();
+  await visit(page, `/jobs/${job}/hand-over`);
+  await expect(page.getByText('Handed over by Ines Tarrow to Jory Pell')).toBeVisible();
+});
