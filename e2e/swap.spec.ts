@@ -9,7 +9,7 @@ import { join } from 'node:path';
 import { expect, test, type Page } from '@playwright/test';
 import { choosePerson, ines, netDrumSwap as job, pdfText, picture, pip, visit, watchConsole } from './demo';
 import { answerSources, lockAndTag, proveMeter, takeFigures } from './hands';
-import { winchReady } from './rig';
+import { order, winchReady } from './rig';
 import { findAndRead, panelOf } from './trace';
 
 test.describe.configure({ mode: 'serial' });
@@ -40,12 +40,7 @@ test('decided: the table says on what it hangs, and the person says why', async 
   await fill('An hour of stop costs', '300');
   await fill('An hour of work costs', '60');
   await fill('Age of the bank', '11');
-  const of = (choice: string) =>
-    page
-      .locator('div')
-      .filter({ has: page.getByRole('checkbox', { name: choice, exact: true }) })
-      .last()
-      .locator('..');
+  const of = (choice: string) => page.getByRole('group', { name: choice, exact: true });
   const figures = async (choice: string, texts: string[]) => {
     const boxes = of(choice).getByRole('textbox');
     for (const [i, text] of texts.entries()) await boxes.nth(i).fill(text);
@@ -291,6 +286,22 @@ test('handed over: read out, followed, the partner looked at, two names, and the
   await findAndRead(page, 'Whimbrel W4');
   await visit(page, `/jobs/${job}/hand-over`);
   await expect(line('Final backup')).toContainText('after the last change');
+  // Out of its box three inputs do something else than what is wired to them: it is not handed over like that.
+  await expect(line('Terminals')).toContainText('X3 does');
+  await expect(line('Terminals')).toContainText('5-03 Input X3 must be “reset”');
+  await order(page.request, {
+    set: {
+      'input.DI3': 'reset',
+      'input.DI4': 'preset-1',
+      'input.DI5': 'enable',
+      'output.RO1': 'tripped',
+    },
+    wait_s: 1,
+  });
+  await visit(page, `/jobs/${job}/trace`);
+  await findAndRead(page, 'Whimbrel W4');
+  await visit(page, `/jobs/${job}/hand-over`);
+  await expect(line('Terminals')).toContainText('Each does what is wired to it');
 
   const see = (title: string) =>
     line(title)

@@ -100,6 +100,27 @@ function partnerItems({ swap: { wires, handOver } }: JobState): HandOverItem[] {
   });
 }
 
+/** Terminals that do something else than what is wired to them, by the newest set of the unit. */
+function terminalItem(swap: Swap | null): HandOverItem[] {
+  const fates = swap?.map?.fates ?? [];
+  const wrong = fates.filter((f) => f.to !== null && (f.outcome === 'set' || f.outcome === 'by-hand'));
+  if (swap?.next?.from.from !== 'set') return [];
+  return [
+    wrong.length === 0
+      ? item('terminals', 'Terminals', 'done', 'Each does what is wired to it, by the newest set.', false)
+      : item(
+          'terminals',
+          'Terminals',
+          'failed',
+          `${wrong
+            .map((f) => f.why)
+            .slice(0, 3)
+            .join(' ')}${wrong.length > 3 ? ` And ${wrong.length - 3} more.` : ''}`,
+          false,
+        ),
+  ];
+}
+
 /** What there is to do and to see before a machine goes back, in the order it is done. */
 export function handOverItems(state: JobState, swap: Swap | null): HandOverItem[] {
   const { swap: s } = state;
@@ -122,6 +143,7 @@ export function handOverItems(state: JobState, swap: Swap | null): HandOverItem[
                   .join(', ')}${open.length > 8 ? ' …' : ''}.`,
                 false,
               ),
+          ...terminalItem(swap),
         ]
       : []),
     settingsItem(state),

@@ -74,7 +74,13 @@ export const replacementKinds = {
     reason: short,
     back: z.boolean().default(false),
   }),
-  'wire.ticked': z.strictObject({ wire: z.uuid(), end: z.enum(wireEnds), on: z.boolean() }),
+  'wire.ticked': z.strictObject({
+    wire: z.uuid(),
+    end: z.enum(wireEnds),
+    on: z.boolean(),
+    /** The terminal of the new unit that it was seen on. */
+    to: mark,
+  }),
   /** Tasks of the stop as they are planned now; a later one stands in its place. */
   'stop.planned': z.strictObject({
     people: z.int().min(1).max(20),

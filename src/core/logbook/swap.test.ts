@@ -37,25 +37,25 @@ describe('the ledger of wires', () => {
     const j = proven();
     j.add('wire.noted', wire(1));
     j.add('wire.chosen', { wire: idOf(1), to: 'X5', reason: 'shorter', back: false });
-    j.add('wire.ticked', { wire: idOf(1), end: 'field', on: true }, { by: pip });
+    j.add('wire.ticked', { wire: idOf(1), end: 'field', on: true, to: 'X1' }, { by: pip });
     j.add('wire.noted', wire(1, { ferrule: '17', proven: true }));
     expect(state(j).swap.wires).toMatchObject([
       { number: 1, ferrule: '17', proven: true, chosen: 'X5', ticked: { field: 'Pip Sallow' } },
     ]);
     j.add('wire.chosen', { wire: idOf(1), to: null, reason: '', back: true });
-    j.add('wire.ticked', { wire: idOf(1), end: 'field', on: false });
+    j.add('wire.ticked', { wire: idOf(1), end: 'field', on: false, to: 'X1' });
     expect(state(j).swap.wires[0]).not.toHaveProperty('chosen');
     expect(state(j).swap.wires[0]?.ticked).toEqual({});
     j.add('wire.removed', { wire: idOf(1), reason: 'noted twice' });
     expect(state(j).swap.wires).toEqual([]);
-    j.add('wire.ticked', { wire: idOf(1), end: 'drive', on: true });
+    j.add('wire.ticked', { wire: idOf(1), end: 'drive', on: true, to: 'X1' });
     expect(lastVoid(j)).toContain('not in this job');
   });
 
   it('a second person at the far end does not take the proof over', () => {
     const j = proven();
     j.add('wire.noted', wire(1));
-    j.add('wire.ticked', { wire: idOf(1), end: 'field', on: true }, { by: pip });
+    j.add('wire.ticked', { wire: idOf(1), end: 'field', on: true, to: 'X1' }, { by: pip });
     expect(handsLock(state(j).safety, drive, greatestLimits, ines, j.now()).open).toBe(true);
   });
 });

@@ -78,6 +78,7 @@ function applyWire(
       ...found,
       ...(volts === undefined ? {} : { volts }),
       ...(known?.chosen === undefined ? {} : { chosen: known.chosen }),
+      ...(known?.landed === undefined ? {} : { landed: known.landed }),
       // Taken on as unknown: known now, or another thing.
       accepted: found.role === 'unknown' ? (known?.accepted ?? null) : null,
       ticked: known?.ticked ?? {},
@@ -101,9 +102,14 @@ function applyWire(
         return entry.payload.back ? rest : { ...rest, chosen: entry.payload.to };
       });
     case 'wire.ticked': {
-      const { end, on } = entry.payload;
+      const { end, on, to } = entry.payload;
       const { [end]: _, ...other } = known.ticked;
-      return changed({ ticked: on ? { ...other, [end]: entry.by.name } : other });
+      const ticked = on ? { ...other, [end]: entry.by.name } : other;
+      const { landed: was, ...rest } = known;
+      const landed = end !== 'drive' ? was : on ? to : undefined;
+      return wires.map((w) =>
+        w.id === id ? { ...rest, ticked, ...(landed === undefined ? {} : { landed }) } : w,
+      );
     }
   }
 }

@@ -2,7 +2,7 @@ import { timeOf, type JobState, type LogLine } from '../logbook';
 import { choiceNames } from '../replacement';
 import type { Sheet } from '../static-sheet';
 import type { Swap } from '../swap';
-import { endOf, roleWords, wireEnds } from '../wires';
+import { endOf, roleWords, wireEnds, type LedgerWire } from '../wires';
 import { minuteOf, part, type ReportPart } from './report';
 
 /** What the record takes from elsewhere: papers that have their own makers. */
@@ -119,6 +119,15 @@ const fit = (swap: Swap | null): ReportPart[] =>
       ]),
   });
 
+/** "both ends, Ines Tarrow", or each end with its name. */
+function seenAt(ticked: LedgerWire['ticked']): string {
+  const seen = wireEnds.flatMap((e) => (ticked[e] === undefined ? [] : [[e, ticked[e]] as const]));
+  const names = new Set(seen.map(([, name]) => name));
+  return seen.length === wireEnds.length && names.size === 1
+    ? `both ends, ${[...names][0] ?? ''}`
+    : seen.map(([e, name]) => `${e} end, ${name}`).join('; ');
+}
+
 function wires({ swap: s }: JobState, swap: Swap | null): ReportPart[] {
   const fateOf = new Map((swap?.map?.fates ?? []).map((f) => [f.wire, f]));
   return part(
@@ -138,9 +147,7 @@ function wires({ swap: s }: JobState, swap: Swap | null): ReportPart[] {
           w.from ?? 'loose',
           endOf(w, fateOf.get(w.id)),
           roleWords(w.role),
-          wireEnds
-            .flatMap((e) => (w.ticked[e] === undefined ? [] : [`${e}: ${w.ticked[e] ?? ''}`]))
-            .join(', '),
+          seenAt(w.ticked),
           [
             ...(w.drawnAt !== null && w.drawnAt !== (w.from ?? '')
               ? [`drawing has it on ${w.drawnAt || 'nothing'}`]

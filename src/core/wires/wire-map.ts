@@ -56,6 +56,44 @@ function direct(wire: Wire, next: readonly Terminal[], options: readonly string[
       };
 }
 
+/** Where a wire is or shall be whatever the map would say; null: nowhere; undefined: the map says. */
+const fixedAt = (w: Wire): string | null | undefined => w.landed ?? w.chosen;
+
+/** A wire that is somewhere already, or that a person put there: does the terminal do what it is? */
+function fixed(
+  w: Wire,
+  oldTerminals: readonly Terminal[],
+  nextTerminals: readonly Terminal[],
+  { old, next }: { old: WiredUnit; next: WiredUnit },
+): WireFate {
+  const to = fixedAt(w) ?? null;
+  const said = (outcome: WireFate['outcome'], why: string, change: WireFate['change'] = null): WireFate => ({
+    wire: w.id,
+    to,
+    outcome,
+    why,
+    change,
+  });
+  const settled = w.landed === undefined ? 'chosen' : 'goes';
+  const by = w.landed === undefined ? 'A person chose it.' : `It is on ${to ?? ''}.`;
+  const terminal = nextTerminals.find((t) => t.mark === to);
+  const [node] = nodesOf([w], old, oldTerminals);
+  if (to === null || terminal === undefined || node === undefined || terminal.role === w.role)
+    return said(settled, by);
+  const block = blocksOf(nextTerminals).find((b) => b.id === terminal.block);
+  const fit = block === undefined ? null : fitting(node, block, next, new Set());
+  if (fit === null || fit.cost === Infinity)
+    return said('by-hand', `${by} ${to} cannot do “${roleWords(w.role)}”.`);
+  const does = terminal.role === null ? 'nothing' : `“${roleWords(terminal.role)}”`;
+  return fit.change === null
+    ? said(settled, by)
+    : said(
+        'set',
+        `${by} ${to} does ${does} as it stands: ${fit.change.number} ${fit.change.name} must be “${fit.change.shown}”.`,
+        fit.change,
+      );
+}
+
 /**
  * Where each wire of an old unit goes on a new one. Inputs, analog inputs and relays are one assignment problem: as few entries
  * to change as can be, nothing taken from a place that does it already, the contacts of a relay together; the rest follows from
@@ -72,7 +110,7 @@ export function wireMap(
 ): WireMap {
   const oldTerminals = terminalsOf(old, jumpers);
   const nextTerminals = terminalsOf(next);
-  const free = wires.filter((w) => w.chosen === undefined);
+  const free = wires.filter((w) => fixedAt(w) === undefined);
   const hot = (w: Wire): boolean =>
     w.volts !== undefined && Math.abs(w.volts) > mostControlVolts && /^(in:|reference-)/.test(w.role);
   const nodes = nodesOf(
@@ -80,7 +118,7 @@ export function wireMap(
     old,
     oldTerminals,
   );
-  const takenByHand = new Set(wires.flatMap((w) => (typeof w.chosen === 'string' ? [w.chosen] : [])));
+  const takenByHand = new Set(wires.flatMap((w) => fixedAt(w) ?? []));
   const blocks = blocksOf(nextTerminals).filter(
     (b) => !b.terminals.some((t) => t.electrical !== 'relay' && takenByHand.has(t.mark)),
   );
@@ -133,8 +171,7 @@ export function wireMap(
   const options = next.control.options.map((o) => o.name);
   const known = new Map(placed.map((f) => [f.wire, f]));
   const fates = wires.map((w): WireFate => {
-    if (w.chosen !== undefined)
-      return { wire: w.id, to: w.chosen, outcome: 'chosen', why: 'A person chose it.', change: null };
+    if (fixedAt(w) !== undefined) return fixed(w, oldTerminals, nextTerminals, { old, next });
     if (hot(w))
       return {
         wire: w.id,

@@ -11,6 +11,8 @@ export interface Wire {
   volts?: number | undefined;
   /** A terminal that a person chose; null: it gets none. */
   chosen?: string | null | undefined;
+  /** Where it was seen on the new unit: it stays there whatever the values say. */
+  landed?: string | undefined;
 }
 
 /** Positions of the jumpers of analog inputs, as they were seen. */

@@ -210,6 +210,30 @@ describe('the map from a Knot to a Whimbrel', () => {
     expect(chosen.fates.slice(1).some((f) => f.to === 'X5')).toBe(false);
   });
 
+  it('a wire that was seen on its terminal stays there when the values change, and what is wrong is said', () => {
+    const plain = wired('whimbrel-w4');
+    const landed = (id: string, role: Role, at: string) => ({ id, from: id, role, landed: at });
+    const on = wireMap(
+      [
+        landed('3', 'in:reset', 'X3'),
+        landed('1', 'in:run-forward', 'X1'),
+        landed('V1', 'reference-volts', 'AO'),
+      ],
+      knot,
+      plain,
+    );
+    expect(on.fates.map((f) => [f.to, f.outcome])).toEqual([
+      ['X3', 'set'],
+      ['X1', 'goes'],
+      ['AO', 'by-hand'],
+    ]);
+    expect(on.fates[0]?.why).toMatch(
+      /^It is on X3. X3 does “interlock” as it stands: 5-03 Input X3 must be “reset”/,
+    );
+    expect(on.fates[2]?.why).toContain('AO cannot do');
+    expect(wireMap([landed('3', 'in:reset', 'X3')], knot, whimbrel).fates[0]?.outcome).toBe('goes');
+  });
+
   it('several wires may share a common, and it says so', () => {
     const twin = wireMap(
       [at('CM', 'digital-common'), { ...at('CM', 'digital-common'), id: 'b' }],

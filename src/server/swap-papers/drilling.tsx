@@ -173,15 +173,18 @@ function TilePage({
       {template.holes.map((h, i) => {
         const [x, y] = at(...h.drawn);
         if (x < 0 || y < 0 || x > width || y > height) return null;
-        const beyond = x > width - 34;
+        // Towards the middle of the unit, clear of its outline.
+        const right = h.x_mm > paper.size.width_mm / 2;
         return (
           <Text
             key={`t ${i}`}
             style={{
               position: 'absolute',
-              left: mm(edge_mm + x + (beyond ? -34 : r + 5)),
+              left: mm(edge_mm + x + (right ? -(r + 45) : r + 5)),
               top: mm(edge_mm + y + 1.5),
-              fontSize: 7.5,
+              width: mm(40),
+              textAlign: right ? 'right' : 'left',
+              fontSize: 8,
             }}
           >
             {`${i + 1}: ${h.x_mm} / ${h.y_mm}${h.old ? ', there already' : ''}`}

@@ -78,7 +78,7 @@ function OneLabel({
           {wire.ferrule === '' ? '' : `  ${wire.ferrule}`}
         </Text>
         <Text style={{ fontFamily: face, fontSize: small ? 7.5 : 11 }}>
-          {wire.from ?? 'loose'} <Arrow /> {to}
+          {wire.from ?? 'loose'} to {to}
         </Text>
         {wire.drawing !== '' && (
           <Text style={{ fontFamily: face, fontSize: small ? 6.5 : 9 }}>{wire.drawing}</Text>
@@ -90,9 +90,6 @@ function OneLabel({
     </View>
   );
 }
-
-// The face has an arrow in its regular weight only.
-const Arrow = () => <Text style={{ fontFamily: face, fontWeight: 400 }}>→</Text>;
 
 /** Two labels a wire, in the order of their numbers. */
 export const labelsOf = (wires: readonly LedgerWire[], toOf: (wire: LedgerWire) => string): Label[] =>

@@ -227,7 +227,14 @@ export function ChoicePanel({ store, catalogue, person }: FaceProps) {
           onChange={setStands}
         />
         {choiceIds.map((c) => (
-          <Box key={c} borderTop="1px solid" borderColor="line" pt="2">
+          <Box
+            key={c}
+            role="group"
+            aria-label={choiceNames[c]}
+            borderTop="1px solid"
+            borderColor="line"
+            pt="2"
+          >
             <Tick
               label={choiceNames[c]}
               checked={out[c] === undefined}

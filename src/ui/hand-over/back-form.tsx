@@ -169,9 +169,16 @@ function Inspection({ store, done }: Given) {
 }
 
 /** Where a line is settled elsewhere. */
-const elsewhere = { wires: 'swap', stop: 'swap', settings: 'settings', backup: 'trace' } as const;
+const elsewhere = {
+  terminals: 'settings',
+  wires: 'swap',
+  stop: 'swap',
+  settings: 'settings',
+  backup: 'trace',
+} as const;
 const isElsewhere = (id: string): id is keyof typeof elsewhere => id in elsewhere;
 const buttonWords = {
+  terminals: 'To the settings',
   wires: 'To the wires',
   stop: 'To the stop',
   settings: 'To the settings',

@@ -15,10 +15,13 @@ const endWords: Readonly<Record<WireEnd, string>> = { drive: 'drive end', field:
 function OneWire({
   wire,
   to,
+  wrong,
   tick,
 }: {
   wire: LedgerWire;
   to: string;
+  /** What its terminal does otherwise; undefined: nothing. */
+  wrong: string | undefined;
   tick: (end: WireEnd, on: boolean) => void;
 }) {
   const both = wireEnds.every((e) => wire.ticked[e] !== undefined);
@@ -48,6 +51,11 @@ function OneWire({
           <Text as="span" color="soft">
             {' '}
             · ferrule {wire.ferrule}
+          </Text>
+        )}
+        {wrong !== undefined && (
+          <Text as="span" display="block" color="failed" fontWeight="500">
+            {wrong}
           </Text>
         )}
       </Text>
@@ -80,6 +88,11 @@ export function TickWires({
   const [find, setFind] = useState(asked);
   const [left, setLeft] = useState(false);
   const to = new Map((swap.map?.fates ?? []).map((f) => [f.wire, f.to]));
+  const wrong = new Map(
+    (swap.map?.fates ?? []).flatMap((f) =>
+      f.outcome === 'set' || f.outcome === 'by-hand' ? [[f.wire, f.why]] : [],
+    ),
+  );
   const placed = store.state.swap.wires.filter((w) => typeof to.get(w.id) === 'string');
   const done = placed.filter((w) => wireEnds.every((e) => w.ticked[e] !== undefined)).length;
   const number = Number(find.trim());
@@ -127,7 +140,8 @@ export function TickWires({
             key={w.id}
             wire={w}
             to={to.get(w.id) ?? ''}
-            tick={(end, on) => store.record('wire.ticked', { wire: w.id, end, on })}
+            wrong={wrong.get(w.id)}
+            tick={(end, on) => store.record('wire.ticked', { wire: w.id, end, on, to: to.get(w.id) ?? '' })}
           />
         ))}
       </Box>
