@@ -7,6 +7,9 @@ import { keyPlan } from '@/core/keypad';
 import { auditSet, factorySet, translate } from '@/core/parameters';
 import { rampAnswer, simulate, type RampCase } from '@/core/ramp';
 import { startUpSheet, usualChoices } from '@/core/settings';
+import { movable, stopPlan, usualSwap, type Task } from '@/core/stop-plan';
+import { swapOf } from '@/core/swap';
+import { knownType, stateOf, swapJob } from '@/core/swap/__tests__/swap-job';
 import { traceFrom, usualTables } from '@/core/tracing';
 import { changedSet } from '@/core/parameters/__tests__/changed-set';
 import { seeded } from '../checks/random';
@@ -112,8 +115,61 @@ function keyTimes(): number {
   );
 }
 
+/** Twenty tasks for two people, drawn so that they wait for each other here and there; the slowest of many. */
+function stopTimes(): { plan20_ms: number; proven: number; movable_ms: number } {
+  const random = seeded(20);
+  const plans = Array.from({ length: 40 }, () =>
+    Array.from({ length: 20 }, (_, i): Task => ({
+      id: String(i),
+      minutes: 5 * (1 + Math.floor(random() * 8)),
+      needs: random() < 0.6 ? ['isolated'] : random() < 0.5 ? ['stop'] : [],
+      after:
+        i === 0
+          ? []
+          : [...new Set([0, 1].flatMap(() => (random() < 0.55 ? [String(Math.floor(random() * i))] : [])))],
+      people: random() < 0.2 ? 2 : 1,
+    })),
+  );
+  const proven = plans.filter((tasks) => stopPlan(tasks, 2).optimal).length / plans.length;
+  return {
+    plan20_ms: Math.max(...plans.map((tasks) => timed(1, () => void stopPlan(tasks, 2)))),
+    proven,
+    movable_ms: timed(5, () => void movable(usualSwap, 2)),
+  };
+}
+
+/** The swap of a job with three hundred wires: sets carried over, wires mapped, the fit checked. */
+function wiresTime(): number {
+  const j = swapJob();
+  const some = stateOf(j).swap.wires;
+  for (let i = some.length + 1; i <= 300; i += 1) {
+    const like = some[i % some.length];
+    j.add('wire.noted', {
+      wire: `0190c000-0000-7000-8000-${String(i).padStart(12, '0')}`,
+      number: i,
+      from: like?.from ?? null,
+      role: like?.role ?? 'none',
+      ...{
+        ferrule: String(i),
+        drawing: '',
+        colour: '',
+        core: '',
+        drawnAt: null,
+        proven: true,
+        shared: null,
+        later: false,
+        photos: [],
+      },
+    });
+  }
+  const state = stateOf(j);
+  return timed(10, () => void swapOf(state, knownType));
+}
+
 process.stdout.write(
   JSON.stringify({
+    ...stopTimes(),
+    wires300_ms: wiresTime(),
     keys_ms: keyTimes(),
     startUp_ms: timed(50, startUp),
     ...setTimes(),

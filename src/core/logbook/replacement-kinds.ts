@@ -44,6 +44,10 @@ export const replacementKinds = {
   /** What comes out and what comes in its place; null: another of the same is not chosen yet. */
   'swap.units': z.strictObject({ old: plateUnit, next: plateUnit.nullable() }),
   'swap.asked': askedSchema,
+  /** Where the jumper or switch of an analog input stood on the old unit. */
+  'swap.selector': z.strictObject({ input: z.enum(['AI1', 'AI2']), position: z.enum(['V', 'mA']) }),
+  /** A terminal as it was found, in words and photographs. */
+  'swap.terminal': z.strictObject({ mark, note: short, photos }),
   /** A wire as it was found; a later one of the same wire stands in its place. */
   'wire.noted': z.strictObject({
     wire: z.uuid(),

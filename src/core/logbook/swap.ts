@@ -15,6 +15,10 @@ export interface SwapState {
   units: Payload<'swap.units'> | null;
   asked: Payload<'swap.asked'> | null;
   wires: readonly LedgerWire[];
+  /** Where jumpers of analog inputs stood on the old unit. */
+  selectors: Partial<Record<'AI1' | 'AI2', 'V' | 'mA'>>;
+  /** Terminals that were looked at by themselves. */
+  terminals: readonly EntryOf<'swap.terminal'>[];
   /** Tasks of the stop, where there is one; null: nobody planned it. */
   planned: Payload<'stop.planned'> | null;
   stop: {
@@ -40,6 +44,8 @@ export const noSwap: SwapState = {
   units: null,
   asked: null,
   wires: [],
+  selectors: {},
+  terminals: [],
   planned: null,
   stop: { begunAt: null, overAt: null, tasks: {} },
   outAt: null,
@@ -137,6 +143,10 @@ export function applySwap(
       return { units: entry.payload };
     case 'swap.asked':
       return { asked: entry.payload };
+    case 'swap.selector':
+      return { selectors: { ...state.selectors, [entry.payload.input]: entry.payload.position } };
+    case 'swap.terminal':
+      return { terminals: [...state.terminals, entry] };
     case 'wire.noted':
     case 'wire.removed':
     case 'wire.accepted':

@@ -194,6 +194,12 @@ export const electricalRules: readonly FitRule[] = [
         return u.brake ? `yes${least === null ? '' : `, from ${String(least)} Ω`}` : 'no';
       };
       const wanted = asked.brakes ?? (old.brake && asked.brakeResistor_ohm !== null);
+      if (next.control === null && !next.brake)
+        return wanted
+          ? row('ask', said(old), unknown, 'Has it a chopper?', {
+              action: { kind: 'ask', text: 'Chopper of the new unit, and its least ohms' },
+            })
+          : null;
       if (!next.brake)
         return wanted
           ? row('does-not', said(old), said(next), 'The load drives the motor, and it has no chopper.', {

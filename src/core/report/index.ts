@@ -20,15 +20,17 @@ function photosOf({ log }: JobState): ReportPhoto[] {
     const caption =
       entry.kind === 'wire.noted'
         ? `Wire ${entry.payload.number}, ${entry.payload.from ?? 'loose'}`
-        : entry.kind === 'look.finding'
-          ? `Look: ${entry.payload.item}`
-          : entry.kind === 'note.added'
-            ? entry.payload.text.slice(0, 80)
-            : entry.kind === 'identify.drive'
-              ? `Plate: ${entry.payload.maker} ${entry.payload.type}`
-              : entry.kind === 'identify.motor'
-                ? 'Plate of the motor'
-                : 'As found';
+        : entry.kind === 'swap.terminal'
+          ? `Terminal ${entry.payload.mark}${entry.payload.note === '' ? '' : `: ${entry.payload.note}`}`
+          : entry.kind === 'look.finding'
+            ? `Look: ${entry.payload.item}`
+            : entry.kind === 'note.added'
+              ? entry.payload.text.slice(0, 80)
+              : entry.kind === 'identify.drive'
+                ? `Plate: ${entry.payload.maker} ${entry.payload.type}`
+                : entry.kind === 'identify.motor'
+                  ? 'Plate of the motor'
+                  : 'As found';
     return payload.photos.flatMap((sha256) => {
       if (seen.has(sha256)) return [];
       seen.add(sha256);

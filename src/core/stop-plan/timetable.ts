@@ -30,7 +30,9 @@ export interface Timetable {
 }
 
 /** So many states are looked at before the best so far is taken. */
-const mostStates = 60_000;
+const mostStates = 40_000;
+/** So many timetables are made in haste before the search, as long as none meets the bound. */
+const tries = 60;
 const near = 1e-9;
 
 /** From the start of each job to the end of all, by what waits for it. */
@@ -88,32 +90,102 @@ function earliest(
   return job.by !== undefined && at + job.minutes > job.by + near ? NaN : at;
 }
 
-/** What is left can never be done before this: the longest chain, the work shared out, and what needs everybody by itself. */
+/** What holds of the jobs whatever was started: their tails, and who keeps everybody busy. */
+interface Shape {
+  tails: readonly number[];
+  /** The same without the minutes of jobs that take everybody. */
+  sharedTails: readonly number[];
+  /** Jobs in an order in which each comes after what it waits for. */
+  order: readonly number[];
+  everybody: readonly boolean[];
+}
+
+function shapeOf(jobs: readonly Job[], people: number): Shape {
+  const everybody = jobs.map((j) => j.people >= people);
+  const order: number[] = [];
+  const seen = new Set<number>();
+  const visit = (i: number): void => {
+    if (seen.has(i)) return;
+    seen.add(i);
+    jobs[i]?.after.forEach(visit);
+    order.push(i);
+  };
+  jobs.forEach((_, i) => visit(i));
+  const shared = jobs.map((j, i) => (everybody[i] === true ? { ...j, minutes: 0 } : j));
+  return { tails: tailsOf(jobs), sharedTails: tailsOf(shared), order, everybody };
+}
+
+/**
+ * What is left can never be done before this: the longest chain; the work shared out, also of those alone that cannot start before
+ * a moment and have so much after them; and what takes everybody on top of the rest.
+ * @param enough above this it need not be any sharper
+ */
 function boundOf(
   jobs: readonly Job[],
-  tails: readonly number[],
+  { tails, sharedTails, order, everybody }: Shape,
   { ends, now }: State,
   people: number,
+  enough = Infinity,
 ): number {
-  let chain = now;
-  let shared = 0;
+  let least = now;
+  let work = 0;
+  let all = 0;
   let alone = 0;
-  for (let i = 0; i < jobs.length; i += 1) {
+  let sharedChain = 0;
+  const ready = new Float64Array(jobs.length);
+  const left: number[] = [];
+  for (const i of order) {
     const job = jobs[i];
     if (job === undefined) continue;
     const end = ends[i] ?? NaN;
     if (!Number.isNaN(end)) {
-      if (end > chain) chain = end;
-      shared += Math.max(0, end - now) * job.people;
+      ready[i] = end - job.minutes;
+      if (end > least) least = end;
+      work += Math.max(0, end - now) * job.people;
       continue;
     }
-    let ready = Math.max(now, job.from ?? 0);
-    for (const a of job.after) ready = Math.max(ready, ends[a] ?? 0);
-    chain = Math.max(chain, ready + (tails[i] ?? 0));
+    let from = Math.max(now, job.from ?? 0);
+    for (const a of job.after) {
+      const before = (ready[a] ?? 0) + (jobs[a]?.minutes ?? 0);
+      if (before > from) from = before;
+    }
+    ready[i] = from;
+    left.push(i);
+    const tail = tails[i] ?? 0;
+    if (from + tail > least) least = from + tail;
+    if (everybody[i] === true) all += job.minutes;
+    else {
+      work += job.minutes * job.people;
+      const chain = sharedTails[i] ?? 0;
+      if (chain > sharedChain) sharedChain = chain;
+    }
     if (2 * job.people > people) alone += job.minutes;
-    shared += job.minutes * job.people;
   }
-  return Math.max(chain, now + shared / people, now + alone);
+  least = Math.max(least, now + all + work / people, now + all + sharedChain, now + alone);
+  // The rest costs more, and may not be needed.
+  if (least > enough) return least;
+  left.sort((x, y) => (ready[y] ?? 0) - (ready[x] ?? 0));
+  for (const b of left) {
+    const after = (tails[b] ?? 0) - (jobs[b]?.minutes ?? 0);
+    let sum = 0;
+    for (const i of left) {
+      const job = jobs[i];
+      if (job === undefined || (tails[i] ?? 0) - job.minutes < after) continue;
+      sum += job.minutes * Math.min(job.people, people);
+      const bound = (ready[i] ?? 0) + sum / people + after;
+      if (bound > least) least = bound;
+    }
+  }
+  return least;
+}
+
+/** Numbers that look drawn and are the same every time (a linear congruence). */
+function stirred(): () => number {
+  let x = 12345;
+  return () => {
+    x = (x * 1103515245 + 12345) % 2147483648;
+    return x / 2147483648;
+  };
 }
 
 const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
@@ -139,53 +211,98 @@ export function timetable(
   people: number,
   elsewhere: readonly Elsewhere[] = [],
 ): Timetable | null {
-  const tails = tailsOf(jobs);
+  const shape = shapeOf(jobs, people);
+  const { tails } = shape;
   const empty = () => new Float64Array(jobs.length).fill(NaN);
   const begin: State = { ends: empty(), starts: empty(), now: 0, left: jobs.length };
   const grain = grainOf(jobs, elsewhere);
   const raised = (least: number): number => (grain > 0 ? Math.ceil((least - near) / grain) * grain : least);
-  const bound = raised(boundOf(jobs, tails, begin, people));
+  const bound = raised(boundOf(jobs, shape, begin, people));
   let best: { starts: Float64Array; minutes: number } = { starts: begin.starts, minutes: Infinity };
   let states = 0;
-  const seen = new Map<string, Float64Array[]>();
-  /** Has a state with the same jobs started been seen that is never worse? */
-  const dominated = ({ ends, now }: State): boolean => {
-    let key = '';
-    const mine = new Float64Array(jobs.length);
-    for (let i = 0; i < jobs.length; i += 1) {
-      const end = ends[i] ?? NaN;
-      key += Number.isNaN(end) ? '0' : '1';
-      mine[i] = Number.isNaN(end) || end < now ? now : end;
+  const started = (state: State, i: number, at: number): State => {
+    const [ends, starts] = [state.ends.slice(), state.starts.slice()];
+    starts[i] = at;
+    ends[i] = at + (jobs[i]?.minutes ?? 0);
+    return { ends, starts, now: at, left: state.left - 1 };
+  };
+  const open = (state: State): { i: number; at: number }[] =>
+    jobs.flatMap((_, i) => {
+      if (!Number.isNaN(state.ends[i] ?? NaN)) return [];
+      const at = earliest(jobs, state, i, people, elsewhere);
+      return Number.isNaN(at) ? [] : [{ i, at }];
+    });
+  const take = (state: State): void => {
+    const minutes = Math.max(0, ...state.ends);
+    if (minutes < best.minutes - near) best = { starts: state.starts, minutes };
+  };
+  const random = stirred();
+  /** Whatever can start first starts, the one with the longest way to the end before the others, a little at random. */
+  const greedy = (noise: number): void => {
+    let state = begin;
+    while (state.left > 0) {
+      const could = open(state);
+      const first = Math.min(...could.map((c) => c.at));
+      const weighed = could
+        .filter((c) => c.at <= first + near)
+        .map((c) => ({ ...c, weight: (tails[c.i] ?? 0) * (1 + noise * (random() - 0.5)) }))
+        .sort((x, y) => y.weight - x.weight);
+      const [next] = weighed;
+      if (next === undefined) return;
+      state = started(state, next.i, next.at);
     }
-    const atLeastAsGood = (a: Float64Array, b: Float64Array): boolean =>
-      a.every((end, i) => end <= (b[i] ?? 0) + near);
-    const others = seen.get(key) ?? [];
-    if (others.some((o) => atLeastAsGood(o, mine))) return true;
-    seen.set(key, [...others.filter((o) => !atLeastAsGood(mine, o)), mine]);
+    take(state);
+  };
+  for (let k = 0; k < tries && best.minutes > bound + near; k += 1) greedy(k === 0 ? 0 : 0.2 + (k % 5) * 0.4);
+  const seen = new Map<string, State[]>();
+  const never = (a: State, b: State): boolean => {
+    if (a.now > b.now + near) return false;
+    for (let i = 0; i < jobs.length; i += 1) {
+      const end = a.ends[i] ?? NaN;
+      if (end > a.now && end > Math.max(b.ends[i] ?? NaN, b.now) + near) return false;
+    }
+    return true;
+  };
+  /** Has a state with the same jobs started been seen that is never worse? */
+  const dominated = (state: State): boolean => {
+    let key = '';
+    for (let i = 0; i < jobs.length; i += 16) {
+      let bits = 0;
+      for (let k = i; k < Math.min(jobs.length, i + 16); k += 1)
+        if (!Number.isNaN(state.ends[k] ?? NaN)) bits |= 1 << (k - i);
+      key += String.fromCharCode(bits);
+    }
+    const others = seen.get(key);
+    if (others === undefined) {
+      seen.set(key, [state]);
+      return false;
+    }
+    if (others.some((o) => never(o, state))) return true;
+    seen.set(key, [...others.filter((o) => !never(state, o)), state]);
     return false;
   };
   const visit = (state: State): void => {
     if (best.minutes <= bound + near || states > mostStates) return;
     states += 1;
     if (state.left === 0) {
-      const minutes = Math.max(0, ...state.ends);
-      if (minutes < best.minutes - near) best = { starts: state.starts, minutes };
+      take(state);
       return;
     }
-    const next = jobs
-      .flatMap((_, i) => {
-        if (!Number.isNaN(state.ends[i] ?? NaN)) return [];
-        const at = earliest(jobs, state, i, people, elsewhere);
-        return Number.isNaN(at) ? [] : [{ i, at }];
+    const next = open(state)
+      .map(({ i, at }) => {
+        const then = started(state, i, at);
+        return {
+          then,
+          at,
+          least: raised(boundOf(jobs, shape, then, people, best.minutes - grain + near)),
+          tail: tails[i] ?? 0,
+        };
       })
-      // The longest way to the end first: a good timetable early leaves more out.
-      .sort((a, b) => a.at - b.at || (tails[b.i] ?? 0) - (tails[a.i] ?? 0));
-    for (const { i, at } of next) {
-      const [ends, starts] = [state.ends.slice(), state.starts.slice()];
-      starts[i] = at;
-      ends[i] = at + (jobs[i]?.minutes ?? 0);
-      const then: State = { ends, starts, now: at, left: state.left - 1 };
-      if (raised(boundOf(jobs, tails, then, people)) >= best.minutes - near) continue;
+      .filter((n) => n.least < best.minutes - near)
+      // The most promising first: a good timetable early leaves more out.
+      .sort((a, b) => a.least - b.least || a.at - b.at || b.tail - a.tail);
+    for (const { then, least } of next) {
+      if (least >= best.minutes - near) continue;
       if (!dominated(then)) visit(then);
     }
   };

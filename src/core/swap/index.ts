@@ -1,6 +1,6 @@
 // The swap of a job: what its units, sets and wires make of each other.
 import { modelOf, type Control, type DriveType } from '../catalogue';
-import type { Rating } from '../drive-words';
+import type { Rating, Values } from '../drive-words';
 import type { JobState, KeptSet, Payload } from '../logbook';
 import { factorySet, translate, type Translation, type UnitSet } from '../parameters';
 import { fitCheck, unitOfModel, type Asked, type FitCheck, type FitUnit } from '../replacement';
@@ -50,6 +50,8 @@ const newestOf = (sets: readonly KeptSet[], typeId: string | null): KeptSet | un
 
 interface Valued {
   set: UnitSet & { control: Control };
+  /** What the kept set itself tells; null: none is kept. */
+  kept: Values | null;
   from: ValuesFrom;
 }
 
@@ -60,10 +62,11 @@ function valued(unit: PlateUnit, known: KnownType, sets: readonly KeptSet[]): Va
   const factory = factorySet(bare, '50Hz');
   const kept = newestOf(sets, unit.typeId);
   return kept === undefined
-    ? { set: { ...bare, values: factory.values }, from: { from: 'factory', name: null } }
+    ? { set: { ...bare, values: factory.values }, kept: null, from: { from: 'factory', name: null } }
     : {
         // A set from paper may be short of entries: what it does not tell is as the factory made it.
         set: { ...bare, values: { ...factory.values, ...kept.values } },
+        kept: kept.values,
         from: { from: 'set', name: kept.name },
       };
 }
@@ -73,12 +76,14 @@ function nextValued(unit: PlateUnit, known: KnownType, old: Valued | null, sets:
   const own = valued(unit, known, sets);
   if (own.from.from === 'set' || old === null || old.from.from === 'factory') return own;
   const { values } = translate(old.set, own.set);
-  return { set: { ...own.set, values }, from: { from: 'translated', name: old.from.name } };
+  return { set: { ...own.set, values }, kept: null, from: { from: 'translated', name: old.from.name } };
 }
 
 /** The old unit's set on the new type, row by row; null where no set of the old one is kept. */
 const carriedRows = (old: Valued | null, next: Valued | null): Translation | null =>
-  old === null || next === null || old.from.from === 'factory' ? null : translate(old.set, next.set);
+  old === null || next === null || old.kept === null
+    ? null
+    : translate({ ...old.set, values: old.kept }, next.set);
 
 const wiredOf = ({ set }: Valued, known: KnownType): WiredUnit => ({
   type: known.type,
@@ -194,7 +199,7 @@ export function swapOf(state: JobState, known: (typeId: string) => KnownType | n
   const map =
     oldWired === null || nextWired === null
       ? null
-      : wireMap(state.swap.wires, oldWired, nextWired, state.startUp.jumpers);
+      : wireMap(state.swap.wires, oldWired, nextWired, state.swap.selectors);
   const asked = askedOf(state);
   return {
     units,

@@ -206,7 +206,8 @@ describe('the map from a Knot to a Whimbrel', () => {
       knot,
       whimbrel,
     );
-    expect(chosen.fates[0]).toMatchObject({ to: 'X5', outcome: 'chosen' });
+    // Chosen, and what must be set for it is said.
+    expect(chosen.fates[0]).toMatchObject({ to: 'X5', outcome: 'set', change: { shown: 'run forward' } });
     expect(chosen.fates.slice(1).some((f) => f.to === 'X5')).toBe(false);
   });
 

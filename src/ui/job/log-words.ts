@@ -133,6 +133,10 @@ export function entryWords(entry: Entry): string {
       return `Out: ${entry.payload.old.maker} ${entry.payload.old.type}; in: ${entry.payload.next === null ? 'not chosen' : `${entry.payload.next.maker} ${entry.payload.next.type}`}`;
     case 'swap.asked':
       return 'What the place asks of a unit';
+    case 'swap.selector':
+      return `Selector of ${entry.payload.input} on the old unit: ${entry.payload.position}`;
+    case 'swap.terminal':
+      return `Terminal ${entry.payload.mark}${entry.payload.note === '' ? '' : `: ${entry.payload.note}`}`;
     case 'wire.noted':
       return `Wire ${entry.payload.number}: ${entry.payload.from ?? 'hangs loose'}, ${roleWords(entry.payload.role)}`;
     case 'wire.removed':

@@ -30,7 +30,8 @@ export function Photos({
 }: {
   label: string;
   photos: readonly string[];
-  onChange: (photos: string[]) => void;
+  /** Absent: they are looked at only. */
+  onChange?: (photos: string[]) => void;
 }) {
   const [pending, setPending] = useState<Pending[]>([]);
   const add = async (files: readonly File[]) => {
@@ -42,7 +43,7 @@ export function Photos({
       if ('sha256' in answer) kept.push(answer.sha256);
       else failed.push({ file, error: answer.error });
     }
-    if (kept.length > 0) onChange([...new Set([...photos, ...kept])]);
+    if (kept.length > 0) onChange?.([...new Set([...photos, ...kept])]);
     setPending(failed);
   };
   return (
@@ -70,22 +71,24 @@ export function Photos({
           />
         </a>
       ))}
-      <Secondary asChild>
-        <label style={{ cursor: 'pointer' }}>
-          <Camera size={18} aria-hidden /> Photo
-          <input
-            type="file"
-            accept="image/*"
-            multiple
-            aria-label={`Photograph: ${label}`}
-            style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
-            onChange={(e) => {
-              void add([...(e.target.files ?? [])]);
-              e.target.value = '';
-            }}
-          />
-        </label>
-      </Secondary>
+      {onChange !== undefined && (
+        <Secondary asChild>
+          <label style={{ cursor: 'pointer' }}>
+            <Camera size={18} aria-hidden /> Photo
+            <input
+              type="file"
+              accept="image/*"
+              multiple
+              aria-label={`Photograph: ${label}`}
+              style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
+              onChange={(e) => {
+                void add([...(e.target.files ?? [])]);
+                e.target.value = '';
+              }}
+            />
+          </label>
+        </Secondary>
+      )}
       {pending.map((p) => (
         <Box key={p.file.name} fontSize="0.9rem">
           {p.error === null ? (

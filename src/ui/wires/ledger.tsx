@@ -13,6 +13,8 @@ import { Tick } from '../kit/tick';
 import { FacingStrips } from './facing-strips';
 import { wireName } from './fate-words';
 import { Labels } from './labels';
+import { NoteLine } from './note-line';
+import { TerminalPhotos } from './terminal-photos';
 import { WireDecision } from './wire-decision';
 import { WireForm } from './wire-form';
 import { WireLine } from './wire-line';
@@ -122,10 +124,7 @@ export function Ledger({ jobId, store, swap }: FaceProps & { swap: Swap }) {
               </Box>
             ))}
             {map?.notes.map((n) => (
-              <Box as="li" key={n.id} py="1" display="flex" gap="2" alignItems="baseline">
-                <StateMark mark="doubt" label="to know" />
-                <span>{n.text}</span>
-              </Box>
+              <NoteLine key={n.id} note={n} store={store} />
             ))}
           </Box>
         </Section>
@@ -199,6 +198,7 @@ export function Ledger({ jobId, store, swap }: FaceProps & { swap: Swap }) {
           ))}
         </Box>
       </Section>
+      <TerminalPhotos store={store} marks={map?.old.map((t) => t.mark) ?? []} />
       {wires.length > 0 && <Labels jobId={jobId} wires={wires.length} />}
     </>
   );

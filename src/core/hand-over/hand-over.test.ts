@@ -1,0 +1,83 @@
+import { swapOf } from '../swap';
+import { knownType, stateOf, swapJob } from '../swap/__tests__/swap-job';
+import { againstHandOver, followError, handOverItems } from '.';
+
+type Job = ReturnType<typeof swapJob>;
+const items = (j: Job) => handOverItems(stateOf(j), swapOf(stateOf(j), knownType));
+const itemOf = (j: Job, id: string) => items(j).find((i) => i.id === id);
+const points = (...got: number[]) => got.map((g, i) => ({ asked: [10, 25, 45][i] ?? 0, got: g }));
+
+it('a machine does not go back while people were not told and a partner was not looked at', () => {
+  const j = swapJob();
+  const { never, byName } = againstHandOver(items(j));
+  expect(never.map((i) => i.id)).toEqual(['told', 'partner:Shellfish grading drum']);
+  expect(byName.map((i) => i.id)).toEqual(['settings', 'followed', 'backup', 'locks', 'inspection']);
+  j.add('handover.told', { who: 'control room', how: '' });
+  j.add('handover.partner', { machine: 'Shellfish grading drum', right: false, note: 'jerks' });
+  expect(againstHandOver(items(j)).never).toMatchObject([
+    { state: 'failed', text: 'It does not run as before. jerks' },
+  ]);
+  j.add('handover.partner', { machine: 'Shellfish grading drum', right: true, note: '' });
+  expect(againstHandOver(items(j)).never).toEqual([]);
+});
+
+it('speeds follow within two percent of the largest reference', () => {
+  // 0.8 of 45 Hz.
+  expect(followError(points(10, 24.2, 45))).toBeCloseTo(0.8 / 45, 9);
+  const j = swapJob();
+  j.add('handover.followed', { unit: 'Hz', points: points(10, 24.2, 45) });
+  expect(itemOf(j, 'followed')?.state).toBe('done');
+  j.add('handover.followed', { unit: 'Hz', points: points(10, 24, 45) });
+  expect(itemOf(j, 'followed')).toMatchObject({ state: 'failed' });
+  j.add('handover.followed', { unit: 'Hz', points: [10, 10, 45].map((asked) => ({ asked, got: asked })) });
+  expect(itemOf(j, 'followed')?.text).toContain('Three different references');
+});
+
+it('a backup counts when it was read out after the last change', () => {
+  const j = swapJob();
+  const values = { '5-01': 1 };
+  const read = () =>
+    j.add('drive.read', {
+      target: '127.0.0.1:1',
+      typeId: 'knot-k3',
+      identity: { vendor: 'Knot', product: 'K3', revision: '2' },
+      values,
+      live: {},
+      history: [],
+    });
+  expect(itemOf(j, 'backup')?.text).toContain('Nothing was read out');
+  read();
+  expect(itemOf(j, 'backup')?.state).toBe('done');
+  const asked = j.add('drive.write-asked', {
+    target: '127.0.0.1:1',
+    typeId: 'knot-k3',
+    number: '5-01',
+    name: 'Input',
+    from: 1,
+    to: 2,
+    shownFrom: '1',
+    shownTo: '2',
+    reason: 'test',
+    trial: false,
+  } as never);
+  j.add('drive.write-done', { asked, found: 2 } as never);
+  expect(itemOf(j, 'backup')?.state).toBe('open');
+  read();
+  expect(itemOf(j, 'backup')?.state).toBe('done');
+});
+
+it('locks left open and a stop that goes on are said', () => {
+  const j = swapJob();
+  j.add('handover.locks', { locks: 'open', note: 'code lost' });
+  expect(itemOf(j, 'locks')).toMatchObject({ state: 'failed', text: 'Left open. code lost', mayWait: true });
+  j.add('stop.begun', {});
+  expect(itemOf(j, 'stop')).toMatchObject({ state: 'open', mayWait: false });
+  j.add('stop.over', {}, { after: 60 * 60 });
+  expect(itemOf(j, 'stop')?.text).toBe('It stood 60 minutes.');
+});
+
+it('what stands in the registers stands here too', () => {
+  const j = swapJob();
+  j.add('question.opened', { text: 'who has the code?' });
+  expect(items(j).at(-1)).toMatchObject({ title: 'Register', state: 'open', mayWait: true });
+});

@@ -1,0 +1,115 @@
+import { swapOf } from '../swap';
+import { knownType, stateOf, swapJob } from '../swap/__tests__/swap-job';
+import { reportOf } from '.';
+
+type Job = ReturnType<typeof swapJob>;
+const report = (j: Job) =>
+  reportOf(stateOf(j), swapOf(stateOf(j), knownType), { sheet: null, startUp: null });
+const sentences = (j: Job) => report(j).customer.flatMap((c) => c.sentences);
+const partOf = (j: Job, id: string) => report(j).record.find((p) => p.id === id);
+
+it('begins in plain words with what was wrong, and leaves out what is not there', () => {
+  const j = swapJob();
+  expect(report(j).customer.map((c) => c.heading)).toEqual([
+    'What was wrong',
+    'What we found',
+    'What you should know',
+  ]);
+  expect(sentences(j)[0]).toBe(
+    'Knot trips on overvoltage when it pays out, three times this week; no longer made.',
+  );
+  expect(report(j).signed).toBeNull();
+  expect(report(j).record.every((p) => p.lines.length > 0 || (p.table?.rows.length ?? 0) > 0)).toBe(true);
+});
+
+it('says the decision, and what was the cheapest where another way was taken', () => {
+  const j = swapJob();
+  j.add('decide.made', {
+    choice: 'newer',
+    reason: 'no longer made',
+    costs: [
+      { choice: 'newer', mid: 2100, stop_h: 1.5 },
+      { choice: 'repair', mid: 1800, stop_h: 2 },
+      { choice: 'exchange', mid: null, stop_h: 0 },
+    ],
+    cheapest: 'repair',
+  });
+  expect(sentences(j)).toContain('We decided to replace with a newer type: no longer made.');
+  expect(partOf(j, 'decision')?.lines[1]).toBe('Least expected cost was: repair it.');
+  expect(partOf(j, 'decision')?.table?.rows[2]).toEqual([
+    'Exchange for the same type',
+    'not possible',
+    '0.0',
+  ]);
+});
+
+it('has every wire once, with where it ended and who saw it', () => {
+  const j = swapJob();
+  const [first] = stateOf(j).swap.wires;
+  for (const end of ['drive', 'field'] as const)
+    j.add('wire.ticked', { wire: first?.id ?? '', end, on: true, to: 'R' });
+  const rows = partOf(j, 'wires')?.table?.rows ?? [];
+  expect(rows).toHaveLength(21);
+  expect(rows[0]).toEqual(['1', 'L1', 'R', 'R', 'power, L1', 'both ends, Ines Tarrow', '']);
+  expect(rows[12]?.[6]).toBe('drawing has it on 4');
+  expect(rows[19]?.[3]).toBe('open');
+  expect(rows[20]?.[3]).toBe('cap');
+});
+
+it('every value of the old set ends in one row, with its sum', () => {
+  const rows = partOf(swapJob(), 'settings')?.table?.rows ?? [];
+  expect(rows).toHaveLength(66);
+  expect(rows.find((r) => r[0]?.startsWith('B-05'))?.[5]).toContain('80 % × 18 A = 14.4 A');
+});
+
+it('the stop is told against what was allowed, task by task', () => {
+  const j = swapJob();
+  const task = {
+    id: 'out',
+    name: 'Old unit out',
+    minutes: 20,
+    needs: ['isolated' as const],
+    after: [],
+    people: 1,
+  };
+  j.add('stop.planned', { people: 2, allowed_min: 90, tasks: [task] });
+  j.add('stop.begun', {});
+  j.add('stop.task', { task: 'out', did: 'begun' }, { after: 300 });
+  j.add('stop.task', { task: 'out', did: 'done' }, { after: 1500 });
+  j.add('stop.over', {}, { after: 4200 });
+  expect(sentences(j)).toContain('The machine stood for 100 minutes, 10 longer than the 90 allowed.');
+  expect(partOf(j, 'stop')?.table?.rows).toEqual([['Old unit out', '20', '5', '30']]);
+});
+
+it('photographs come once, with what they show; entries that do not count are listed with their reason', () => {
+  const j = swapJob();
+  const sha = 'a'.repeat(64);
+  j.add('swap.terminal', { mark: '5', note: 'two cores', photos: [sha] });
+  j.add('note.added', { stage: 'swap', text: 'the same', photos: [sha] });
+  j.add('wire.ticked', { wire: '0190c000-0000-7000-8000-000000000042', end: 'drive', on: true, to: 'R' });
+  expect(report(j).photos).toHaveLength(1);
+  expect(report(j).photos[0]?.caption).toContain('Terminal 5: two cores');
+  expect(partOf(j, 'void')?.lines).toHaveLength(1);
+});
+
+it('two names, and what both took on', () => {
+  const j = swapJob();
+  j.add('handover.followed', {
+    unit: 'Hz',
+    points: [45, 10, 25].map((asked) => ({ asked, got: asked - 0.1 })),
+  });
+  j.add('job.signed-off', {
+    second: 'Jory Pell',
+    secondIs: 'shift lead',
+    open: [{ id: 'locks', text: 'Locks: left open' }],
+    seq: 1,
+  });
+  const { signed, curves } = report(j);
+  expect(signed?.names).toEqual([
+    { name: 'Ines Tarrow', is: 'technician' },
+    { name: 'Jory Pell', is: 'shift lead' },
+  ]);
+  expect(signed?.open).toEqual(['Locks: left open']);
+  expect(sentences(j)).toContain('Left open: Locks: left open.');
+  expect(curves[0]?.series[0]?.points.map((p) => p[0])).toEqual([10, 25, 45]);
+});
