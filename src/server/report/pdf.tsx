@@ -1,9 +1,10 @@
 import { Circle, Image as Photo, Line, Polyline, Svg, Text, View, renderToBuffer } from '@react-pdf/renderer';
 import { scaleLinear } from 'd3';
 import sharp from 'sharp';
-import type { Report, ReportCurve, ReportPart } from '../../core/report';
+import type { Report, ReportCurve } from '../../core/report';
 import { blob } from '../blobs';
 import { Paper, Row, s, Section } from '../sheet/pdf-kit';
+import { pagesOf, type Piece } from './page-breaks';
 
 /** A page holds this many photographs across; they are printed small, and lie whole in the archive. */
 const photoEdge_px = 700;
@@ -14,20 +15,7 @@ interface Picture {
   data: Buffer;
 }
 
-/** How wide each column is by what stands in it, in percent. */
-function widthsOf({ heads, rows }: NonNullable<ReportPart['table']>): number[] {
-  const need = heads.map((h, i) => {
-    const lengths = rows.map((r) => (r[i] ?? '').length);
-    const longest = Math.max(h.length, ...lengths, 3);
-    // A long cell wraps: it asks for the root of what it has beyond a line.
-    return longest <= 14 ? longest + 1.5 : 14 + Math.sqrt(longest - 14) * 3;
-  });
-  const sum = need.reduce((a, b) => a + b, 0);
-  return need.map((n) => (100 * n) / sum);
-}
-
-function Part({ part }: { part: ReportPart }) {
-  const widths = part.table === null ? [] : widthsOf(part.table);
+function Part({ part }: { part: Piece }) {
   return (
     <Section title={part.title}>
       {part.lines.map((line, i) => (
@@ -38,10 +26,10 @@ function Part({ part }: { part: ReportPart }) {
       {part.table !== null && (
         <View style={{ fontSize: 8.3, marginTop: 3 }}>
           <View style={{ fontWeight: 600 }}>
-            <Row widths={widths} cells={part.table.heads} />
+            <Row widths={part.widths} cells={part.table.heads} />
           </View>
           {part.table.rows.map((row, i) => (
-            <Row key={i} widths={widths} cells={row.map((cell) => cell.replaceAll('→', 'to'))} />
+            <Row key={i} widths={part.widths} cells={row.map((cell) => cell.replaceAll('→', 'to'))} />
           ))}
         </View>
       )}
@@ -174,8 +162,47 @@ function ReportDocument({
   pictures: readonly Picture[];
   size: 'a4' | 'letter';
 }) {
+  const pages = pagesOf(report.record);
+  const more = [
+    ...pages.map((parts, i) => (
+      <View key={`p${i}`}>
+        {i === 0 && <Text style={[s.title, { marginBottom: 0 }]}>For the record</Text>}
+        {parts.map((part) => (
+          <Part key={part.id} part={part} />
+        ))}
+      </View>
+    )),
+    ...(report.curves.length === 0 && pictures.length === 0
+      ? []
+      : [
+          <View key="pictures">
+            {report.curves.length > 0 && (
+              <Section title="Curves">
+                {report.curves.map((c) => (
+                  <Curve key={c.title} curve={c} />
+                ))}
+              </Section>
+            )}
+            {pictures.length > 0 && (
+              <Section title="Photographs">
+                <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
+                  {pictures.map((p, i) => (
+                    <View key={i} wrap={false} style={{ width: photoWidth, marginRight: 8, marginBottom: 8 }}>
+                      <Photo
+                        src={{ data: p.data, format: 'jpg' }}
+                        style={{ width: photoWidth, height: 118, objectFit: 'contain' }}
+                      />
+                      <Text style={{ fontSize: 8 }}>{p.caption}</Text>
+                    </View>
+                  ))}
+                </View>
+              </Section>
+            )}
+          </View>,
+        ]),
+  ];
   return (
-    <Paper title={report.title} paper={size}>
+    <Paper title={report.title} paper={size} more={more}>
       {report.identity.map(([label, value]) => (
         <View key={label} style={s.row}>
           <Text style={s.label}>{label}</Text>
@@ -195,34 +222,6 @@ function ReportDocument({
         ))}
       </View>
       <Signature signed={report.signed} />
-      <View break>
-        <Text style={[s.title, { marginBottom: 0 }]}>For the record</Text>
-        {report.record.map((part) => (
-          <Part key={part.id} part={part} />
-        ))}
-        {report.curves.length > 0 && (
-          <Section title="Curves">
-            {report.curves.map((c) => (
-              <Curve key={c.title} curve={c} />
-            ))}
-          </Section>
-        )}
-        {pictures.length > 0 && (
-          <Section title="Photographs">
-            <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
-              {pictures.map((p, i) => (
-                <View key={i} wrap={false} style={{ width: photoWidth, marginRight: 8, marginBottom: 8 }}>
-                  <Photo
-                    src={{ data: p.data, format: 'jpg' }}
-                    style={{ width: photoWidth, height: 118, objectFit: 'contain' }}
-                  />
-                  <Text style={{ fontSize: 8 }}>{p.caption}</Text>
-                </View>
-              ))}
-            </View>
-          </Section>
-        )}
-      </View>
     </Paper>
   );
 }

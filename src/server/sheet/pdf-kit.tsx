@@ -77,35 +77,59 @@ export function Section({ title, children }: { title: string; children: ReactNod
 export function Row({ cells, widths, mono = [] }: { cells: ReactNode[]; widths: number[]; mono?: number[] }) {
   return (
     <View style={s.line} wrap={false}>
-      {cells.map((cell, i) => (
-        <View key={i} style={[s.cell, { width: `${widths[i] ?? 10}%`, flexDirection: 'row' }]}>
-          {typeof cell === 'string' ? <Text style={mono.includes(i) ? s.mono : {}}>{cell}</Text> : cell}
-        </View>
-      ))}
+      {cells.map((cell, i) => {
+        const width = `${widths[i] ?? 10}%`;
+        // Text by itself where it is only text: a box around each cell takes the layout twice as long.
+        return typeof cell === 'string' ? (
+          <Text key={i} style={[s.cell, mono.includes(i) ? s.mono : {}, { width }]}>
+            {cell}
+          </Text>
+        ) : (
+          <View key={i} style={[s.cell, { width, flexDirection: 'row' }]}>
+            {cell}
+          </View>
+        );
+      })}
     </View>
   );
 }
 
-/** A paper with its title, its page numbers and what it defers to. */
+const Foot = () => (
+  <View style={s.foot} fixed>
+    <Text>Grim Spanner. Local codes and qualified persons decide.</Text>
+    <Text render={({ pageNumber, totalPages }) => `${pageNumber} / ${totalPages}`} />
+  </View>
+);
+
+/**
+ * A paper with its title, its page numbers and what it defers to.
+ * @param more what begins a page of its own each: a long paper in one piece is laid out again with every page
+ */
 export function Paper({
   title,
   paper,
   children,
+  more = [],
 }: {
   title: string;
   paper: 'a4' | 'letter';
   children: ReactNode;
+  more?: readonly ReactNode[];
 }) {
+  const size = paper === 'a4' ? 'A4' : 'LETTER';
   return (
     <Document title={title} creator="Grim Spanner">
-      <Page size={paper === 'a4' ? 'A4' : 'LETTER'} style={s.page}>
+      <Page size={size} style={s.page}>
         <Text style={s.title}>{title}</Text>
         {children}
-        <View style={s.foot} fixed>
-          <Text>Grim Spanner. Local codes and qualified persons decide.</Text>
-          <Text render={({ pageNumber, totalPages }) => `${pageNumber} / ${totalPages}`} />
-        </View>
+        <Foot />
       </Page>
+      {more.map((page, i) => (
+        <Page key={i} size={size} style={s.page}>
+          {page}
+          <Foot />
+        </Page>
+      ))}
     </Document>
   );
 }
