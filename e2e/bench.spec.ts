@@ -11,7 +11,6 @@ import {
   ines,
   trawlWinch,
   odo,
-  picture,
   visit,
   watchConsole,
 } from './demo';
@@ -114,7 +113,6 @@ test('the half-controlled crane slew, guided: thyristors are not condemned, and 
   };
   await measure(page, hidden, 8);
   await expect(page.getByText(/^Separates/)).toBeVisible();
-  await picture(page, 'guided-test');
   const taken = 8 + (await measure(page, hidden, 50));
   await expect(page.getByRole('status').filter({ hasText: 'Enough probing.' })).toBeVisible();
   await expect(conclusion(page)).toContainText('L3 lower diode is open');
@@ -183,7 +181,6 @@ test('the stage is put together in the editor, and free probes are taken by two 
     .getByRole('radio', { name: 'yes' })
     .click();
   await expect(page.getByText('Power stage: half-controlled, link, inverter fuse, brake')).toBeVisible();
-  await picture(page, 'stage-editor');
   await page.getByRole('textbox', { name: 'Precharge resistor' }).fill('none');
   await page.getByRole('button', { name: 'Keep this stage' }).click();
   await expect(page.getByText('A figure above zero; an estimate will do.')).toBeVisible();
@@ -223,7 +220,6 @@ test('a dual module by lamp and battery, keys only, on the sheet beside the othe
   await expect(asked(/^Touch G1 with minus/)).toBeFocused();
   await page.keyboard.press('1');
   await expect(asked(/^Touch G2 with plus/)).toBeFocused();
-  await picture(page, 'module-test');
   await page.keyboard.press('1');
   await expect(asked(/^Touch G2 with minus/)).toBeFocused();
   await page.keyboard.press('4');

@@ -160,7 +160,6 @@ test('a winch: a wrong region and a stale identification hold the signature unti
       await powerCycle(page);
       await press(page, /It was dark and is back/);
       await expect(taken(page)).toContainText(/was .*, is /);
-      await picture(page, 'commissioning');
       await panel(page, 'Start-up sheet');
       for (const number of ['0-01', '0-02']) {
         await row(page, number).getByRole('button', { name: 'Write' }).click();

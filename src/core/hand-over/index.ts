@@ -1,5 +1,5 @@
 // Handing a machine back. Where no source is named: common practice, no source.
-import { standing, timeOf, type JobState } from '../logbook';
+import { counted, standing, timeOf, type JobState } from '../logbook';
 import type { Swap } from '../swap';
 import { unticked } from '../wires';
 
@@ -155,7 +155,7 @@ export function handOverItems(state: JobState, swap: Swap | null): HandOverItem[
                 'stop',
                 'The stop',
                 'done',
-                `It stood ${Math.round((s.stop.overAt - s.stop.begunAt) / 60_000)} minutes${typeof s.planned?.allowed_min !== 'number' ? '' : `, ${s.planned.allowed_min} were allowed`}.`,
+                `It stood ${counted(Math.round((s.stop.overAt - s.stop.begunAt) / 60_000), 'minute')}${typeof s.planned?.allowed_min !== 'number' ? '' : `, ${s.planned.allowed_min} were allowed`}.`,
                 false,
               ),
         ]

@@ -1,4 +1,4 @@
-import type { JobState } from '../logbook';
+import { counted, type JobState } from '../logbook';
 import { choiceNames } from '../replacement';
 import type { Swap } from '../swap';
 import type { Report } from './report';
@@ -49,7 +49,7 @@ function doneWords(state: JobState, swap: Swap | null): string[] {
     const stood = Math.round((s.stop.overAt - s.stop.begunAt) / 60_000);
     const allowed = s.planned?.allowed_min;
     out.push(
-      `The machine stood for ${stood} minutes${allowed === null || allowed === undefined ? '' : stood <= allowed ? `, within the ${allowed} allowed` : `, ${stood - allowed} longer than the ${allowed} allowed`}.`,
+      `The machine stood for ${counted(stood, 'minute')}${allowed === null || allowed === undefined ? '' : stood <= allowed ? `, within the ${allowed} allowed` : `, ${stood - allowed} longer than the ${allowed} allowed`}.`,
     );
   }
   const run = setRuns.at(-1);

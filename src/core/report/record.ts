@@ -1,4 +1,4 @@
-import { timeOf, type JobState, type LogLine } from '../logbook';
+import { counted, timeOf, type JobState, type LogLine } from '../logbook';
 import { choiceNames } from '../replacement';
 import type { Sheet } from '../static-sheet';
 import type { Swap } from '../swap';
@@ -145,7 +145,7 @@ function wires({ swap: s }: JobState, swap: Swap | null): ReportPart[] {
           String(w.number),
           w.ferrule,
           w.from ?? 'loose',
-          endOf(w, fateOf.get(w.id)),
+          endOf(fateOf.get(w.id)),
           roleWords(w.role),
           seenAt(w.ticked),
           [
@@ -168,7 +168,7 @@ function stop({ swap: { planned, stop: gone } }: JobState): ReportPart[] {
     'stop',
     'The stop',
     [
-      `Stood from ${minuteOf(gone.begunAt)}${gone.overAt === null ? ', and stands' : ` to ${minuteOf(gone.overAt)}: ${minute(gone.overAt)} minutes`}${planned.allowed_min === null ? '' : `, ${planned.allowed_min} allowed`}.`,
+      `Stood from ${minuteOf(gone.begunAt)}${gone.overAt === null ? ', and stands' : ` to ${minuteOf(gone.overAt)}: ${counted(Number(minute(gone.overAt)), 'minute')}`}${planned.allowed_min === null ? '' : `, ${planned.allowed_min} allowed`}.`,
     ],
     {
       heads: ['Task', 'Planned, min', 'Begun at minute', 'Done at minute'],

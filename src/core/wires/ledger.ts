@@ -43,11 +43,10 @@ export const isOpen = (w: Pick<LedgerWire, 'role' | 'accepted'>): boolean =>
   w.role === 'unknown' && w.accepted === null;
 
 /** Where a wire ends up, in a word: a terminal, `cap` where it gets none, `open` where that is not settled. */
-export const endOf = (wire: Pick<LedgerWire, 'accepted'>, fate: WireFate | undefined): string =>
+export const endOf = (fate: WireFate | undefined): string =>
   fate === undefined
     ? 'open'
-    : (fate.to ??
-      (fate.outcome === 'cap' || fate.outcome === 'chosen' || wire.accepted !== null ? 'cap' : 'open'));
+    : (fate.to ?? (fate.outcome === 'cap' || fate.outcome === 'chosen' ? 'cap' : 'open'));
 
 /**
  * What stands against taking the old unit out, and what is good to know.

@@ -29,6 +29,8 @@ function direct(wire: Wire, next: readonly Terminal[], options: readonly string[
     change: null,
   });
   if (role === 'none') return none('cap', 'It goes nowhere: cap and tag it.');
+  if (role === 'unknown' && wire.accepted)
+    return none('cap', `Nobody knows what it is; ${wire.accepted.by} took it on: cap and tag it.`);
   if (role === 'unknown')
     return none('unknown', 'Nobody knows what it is: find out before the unit comes out.');
   if (role === 'option')

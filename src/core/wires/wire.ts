@@ -7,6 +7,8 @@ export interface Wire {
   from: string | null;
   /** What it was proven to be; `none`: it goes nowhere. */
   role: Role | 'none' | 'unknown';
+  /** Who took an unknown one on, and why. */
+  accepted?: { by: string; reason: string } | null | undefined;
   /** Volts seen against the common it belongs to. */
   volts?: number | undefined;
   /** A terminal that a person chose; null: it gets none. */

@@ -28,7 +28,10 @@ it('long cells take more room, and a part without a table stays whole', () => {
 });
 
 it('widths add up to the page', () => {
-  const widths = widthsOf({ heads: ['No.', 'Why'], rows: [['1', 'because of something long, and more than that']] });
+  const widths = widthsOf({
+    heads: ['No.', 'Why'],
+    rows: [['1', 'because of something long, and more than that']],
+  });
   expect(widths.reduce((a, b) => a + b, 0)).toBeCloseTo(100, 6);
   expect(widths[1]).toBeGreaterThan(widths[0] ?? 0);
 });

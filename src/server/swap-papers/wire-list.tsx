@@ -50,7 +50,7 @@ export async function wireList(jobId: string): Promise<WireListPaper | null> {
         colour: w.colour,
         core: w.core,
         from: w.from ?? 'loose',
-        to: endOf(w, fateOf.get(w.id)),
+        to: endOf(fateOf.get(w.id)),
         is: roleWords(w.role),
         proven: w.proven ? 'yes' : 'no',
         volts: w.volts === undefined ? '' : String(w.volts),

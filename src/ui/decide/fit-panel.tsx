@@ -95,7 +95,7 @@ export function FitPanel({ jobId, store, catalogue, swap }: FaceProps & { swap: 
                   <td>{r.name}</td>
                   <td>{r.old}</td>
                   <td>{r.next}</td>
-                  <td>
+                  <td style={{ minWidth: 220 }}>
                     {r.text}
                     {r.sum !== undefined && (
                       <Why label="the sum">

@@ -30,7 +30,7 @@ function OneWire({
       as="li"
       id={`wire-${wire.number}`}
       display="grid"
-      gridTemplateColumns={{ base: '1fr', md: '2.6em 8.5em minmax(0, 1fr) auto' }}
+      gridTemplateColumns={{ base: '2.6em minmax(0, 1fr)', md: '2.6em 8.5em minmax(0, 1fr)' }}
       columnGap="3"
       alignItems="center"
       borderBottom="1px solid"
@@ -44,7 +44,7 @@ function OneWire({
       <Text fontFamily="mono" fontSize="1.15rem">
         {wire.from ?? 'loose'} → {to}
       </Text>
-      <Text>
+      <Text gridColumn={{ base: '2', md: 'auto' }}>
         <StateMark mark={both ? 'sound' : 'unprobed'} label={both ? 'both ends seen' : 'open'} />{' '}
         {roleWords(wire.role)}
         {wire.ferrule !== '' && (
@@ -59,7 +59,7 @@ function OneWire({
           </Text>
         )}
       </Text>
-      <Box display="flex" gap="4" flexWrap="wrap">
+      <Box gridColumn="2 / -1" display="flex" columnGap="5" flexWrap="wrap">
         {wireEnds.map((end) => (
           <Tick
             key={end}

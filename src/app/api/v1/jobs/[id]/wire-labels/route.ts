@@ -21,7 +21,7 @@ export const GET = guarded(async (request: Request, { params }: { params: Promis
   const fateOf = new Map((made.swap.map?.fates ?? []).map((f) => [f.wire, f]));
   const pdf = await labelsPdf(
     id,
-    labelsOf(wires, (wire) => endOf(wire, fateOf.get(wire.id))),
+    labelsOf(wires, (wire) => endOf(fateOf.get(wire.id))),
     asked.data.sheet,
     asked.data.skip,
   );
