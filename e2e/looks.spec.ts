@@ -45,7 +45,7 @@ const pages = [
 
 for (const theme of ['day', 'night'] as const)
   test(`axe finds nothing by ${theme}`, async ({ page, context, baseURL }) => {
-    test.setTimeout(180_000);
+    test.setTimeout(360_000);
     await choosePerson(page, ines);
     await context.addCookies([{ name: 'grim_theme', value: theme, url: baseURL ?? '' }]);
     const said = watchConsole(page);
@@ -62,6 +62,36 @@ for (const theme of ['day', 'night'] as const)
     }
     expect(said).toEqual([]);
   });
+
+test('axe finds nothing in any panel of a swap', async ({ page }) => {
+  test.setTimeout(180_000);
+  await choosePerson(page, ines);
+  for (const [path, group] of [
+    ['decide', 'Decide'],
+    ['prepare', 'Prepare'],
+    ['swap', 'Swap and wire'],
+    ['hand-over', 'Hand over'],
+  ] as const) {
+    await visit(page, `/jobs/${netDrumSwap}/${path}`);
+    for (const panel of await page
+      .getByRole('group', { name: group, exact: true })
+      .getByRole('button')
+      .all()) {
+      await panel.click();
+      for (const more of ['Add a wire', 'What a swap usually takes']) {
+        const opener = page.getByRole('button', { name: more });
+        if ((await opener.count()) > 0) await opener.click();
+      }
+      await page.waitForTimeout(400);
+      const { violations } = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+        .analyze();
+      expect(
+        violations.map((v) => `${path} ${v.id}: ${v.nodes.map((n) => n.html.slice(0, 120)).join(' | ')}`),
+      ).toEqual([]);
+    }
+  }
+});
 
 test('axe finds nothing in any panel of the trace page', async ({ page }) => {
   test.setTimeout(120_000);

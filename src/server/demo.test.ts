@@ -94,6 +94,22 @@ describe('photographs', () => {
     expect(await blob('0'.repeat(64))).toBeNull();
   });
 
+  it('may weigh twenty megabytes, and are kept small', async () => {
+    const [width, height] = [2800, 2500];
+    const noise = Buffer.alloc(width * height * 3);
+    for (let i = 0, x = 1; i < noise.length; i += 1) {
+      x = (x * 1103515245 + 12345) & 0x7fffffff;
+      noise[i] = x >> 16;
+    }
+    const raw = await sharp(noise, { raw: { width, height, channels: 3 } })
+      .png({ compressionLevel: 0 })
+      .toBuffer();
+    expect(raw.length).toBeGreaterThan(20 * 1024 * 1024);
+    const kept = await blob(await keepPhoto(raw));
+    expect(kept?.bytes.length).toBeLessThan(raw.length / 4);
+    expect((await sharp(kept?.bytes).metadata()).width).toBe(2000);
+  }, 30_000);
+
   it('must be pictures', async () => {
     await expect(keepPhoto(Buffer.from('%PDF-1.4'))).rejects.toThrow();
   });

@@ -1,17 +1,9 @@
 // Common practice, no source: what a shop weighs, as expected cost. The figures are the person's.
 
+import { choiceIds, choiceNames, type ChoiceId } from './choices';
+
 /** A figure as it is known: from, to; null: nobody said. */
 export type Range = readonly [number, number] | null;
-
-export const choiceIds = ['repair', 'exchange', 'newer', 'settings'] as const;
-export type ChoiceId = (typeof choiceIds)[number];
-
-export const choiceNames: Readonly<Record<ChoiceId, string>> = {
-  repair: 'Repair it',
-  exchange: 'Exchange for the same type',
-  newer: 'Replace with a newer type',
-  settings: 'Change settings only',
-};
 
 export const choiceFigures = ['price', 'work_h', 'lead_h', 'stop_h', 'holds_percent'] as const;
 export type ChoiceFigure = (typeof choiceFigures)[number];

@@ -1,14 +1,12 @@
 // Another unit in the place of one.
+export { choiceIds, choiceNames, type ChoiceId } from './choices';
 export {
   assumed,
   choiceFigures,
-  choiceIds,
-  choiceNames,
   commonFigures,
   decide,
   figureNames,
   type ChoiceFigure,
-  type ChoiceId,
   type CommonFigure,
   type Costed,
   type Decision,

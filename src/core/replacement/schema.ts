@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { choiceIds } from './decide';
+import { choiceIds } from './choices';
 
 const range = z
   .tuple([z.number().min(0).max(1e7), z.number().min(0).max(1e7)])

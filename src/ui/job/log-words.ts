@@ -2,7 +2,6 @@ import { lookWords } from '../look/look-words';
 import { sourceWords, unsafeSources } from '@/core/make-safe';
 import { counted, type Entry } from '@/core/logbook';
 import { choiceNames } from '@/core/replacement';
-import { roleWords } from '@/core/wires';
 import { stageWords } from '@/core/power-stage';
 
 const shown = (value: 'OL' | 'climbing' | number): string =>
@@ -138,7 +137,7 @@ export function entryWords(entry: Entry): string {
     case 'swap.terminal':
       return `Terminal ${entry.payload.mark}${entry.payload.note === '' ? '' : `: ${entry.payload.note}`}`;
     case 'wire.noted':
-      return `Wire ${entry.payload.number}: ${entry.payload.from ?? 'hangs loose'}, ${roleWords(entry.payload.role)}`;
+      return `Wire ${entry.payload.number}: ${entry.payload.from === null ? 'hangs loose' : `on ${entry.payload.from}`}${entry.payload.role === 'unknown' ? ', not known' : ''}`;
     case 'wire.removed':
       return `A wire taken out of the ledger: ${entry.payload.reason}`;
     case 'wire.accepted':

@@ -1,0 +1,10 @@
+/** Ways out of a failed unit. */
+export const choiceIds = ['repair', 'exchange', 'newer', 'settings'] as const;
+export type ChoiceId = (typeof choiceIds)[number];
+
+export const choiceNames: Readonly<Record<ChoiceId, string>> = {
+  repair: 'Repair it',
+  exchange: 'Exchange for the same type',
+  newer: 'Replace with a newer type',
+  settings: 'Change settings only',
+};
