@@ -16,7 +16,8 @@ module.exports = {
       name: 'core-is-pure',
       comment: 'No React, Next, database, Node or browser API in the computing.',
       severity: 'error',
-      from: { path: '^src/core', pathNot: '\\.test\\.tsx?$' },
+      // What tests are made of is test code.
+      from: { path: '^src/core', pathNot: '(\\.test\\.tsx?$|/__tests__/)' },
       to: {
         dependencyTypes: ['npm', 'npm-dev', 'core'],
         pathNot:
@@ -27,7 +28,7 @@ module.exports = {
       name: 'core-rooms-by-their-face',
       comment: 'index.ts computes; schema.ts (Zod) is for the borders of the system.',
       severity: 'error',
-      from: { path: '^src/core/([^/]+)/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^src/core/([^/]+)/', pathNot: '(\\.test\\.ts$|/__tests__/)' },
       to: { path: '^src/core/([^/]+)/', pathNot: '^src/core/$1/|^src/core/[^/]+/(index|schema)\\.ts$' },
     },
     {

@@ -43,6 +43,15 @@ const pages = [
   `/jobs/${pump}/sheet`,
 ];
 
+const axe = async (page: Page, where: string): Promise<void> => {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  expect(
+    violations.map((v) => `${where} ${v.id}: ${v.nodes.map((n) => n.html.slice(0, 120)).join(' | ')}`),
+  ).toEqual([]);
+};
+
 for (const theme of ['day', 'night'] as const)
   test(`axe finds nothing by ${theme}`, async ({ page, context, baseURL }) => {
     test.setTimeout(360_000);
@@ -53,12 +62,7 @@ for (const theme of ['day', 'night'] as const)
       await visit(page, path);
       await page.locator('main').waitFor();
       await page.waitForTimeout(700);
-      const { violations } = await new AxeBuilder({ page })
-        .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
-        .analyze();
-      expect(
-        violations.map((v) => `${path} ${v.id}: ${v.nodes.map((n) => n.html.slice(0, 120)).join(' | ')}`),
-      ).toEqual([]);
+      await axe(page, path);
     }
     expect(said).toEqual([]);
   });
@@ -83,12 +87,7 @@ test('axe finds nothing in any panel of a swap', async ({ page }) => {
         if ((await opener.count()) > 0) await opener.click();
       }
       await page.waitForTimeout(400);
-      const { violations } = await new AxeBuilder({ page })
-        .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
-        .analyze();
-      expect(
-        violations.map((v) => `${path} ${v.id}: ${v.nodes.map((n) => n.html.slice(0, 120)).join(' | ')}`),
-      ).toEqual([]);
+      await axe(page, path);
     }
   }
 });

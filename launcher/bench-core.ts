@@ -9,7 +9,7 @@ import { rampAnswer, simulate, type RampCase } from '@/core/ramp';
 import { startUpSheet, usualChoices } from '@/core/settings';
 import { movable, stopPlan, usualSwap, type Task } from '@/core/stop-plan';
 import { swapOf } from '@/core/swap';
-import { knownType, stateOf, swapJob } from '@/core/swap/__tests__/swap-job';
+import { knownType, noted, stateOf, swapJob } from '@/core/swap/__tests__/swap-job';
 import { traceFrom, usualTables } from '@/core/tracing';
 import { changedSet } from '@/core/parameters/__tests__/changed-set';
 import { seeded } from '../checks/random';
@@ -144,23 +144,7 @@ function wiresTime(): number {
   const some = stateOf(j).swap.wires;
   for (let i = some.length + 1; i <= 300; i += 1) {
     const like = some[i % some.length];
-    j.add('wire.noted', {
-      wire: `0190c000-0000-7000-8000-${String(i).padStart(12, '0')}`,
-      number: i,
-      from: like?.from ?? null,
-      role: like?.role ?? 'none',
-      ...{
-        ferrule: String(i),
-        drawing: '',
-        colour: '',
-        core: '',
-        drawnAt: null,
-        proven: true,
-        shared: null,
-        later: false,
-        photos: [],
-      },
-    });
+    j.add('wire.noted', noted(i, like?.from ?? null, like?.role ?? 'none'));
   }
   const state = stateOf(j);
   return timed(10, () => void swapOf(state, knownType));

@@ -16,5 +16,13 @@ export {
 export { fitCheck, fitRules, type FitCheck } from './fit';
 export { networkQuestions } from './rules-network';
 export type { FitRow } from './rule';
-export { sizeOf, unitOfModel, type Asked, type FitControl, type FitUnit, type Size } from './unit';
+export {
+  nothingAsked,
+  sizeOf,
+  unitOfModel,
+  type Asked,
+  type FitControl,
+  type FitUnit,
+  type Size,
+} from './unit';
 export { apartFor, placeHoles, templateOf, type PlacedHoles, type Template } from './drilling';

@@ -72,3 +72,21 @@ export interface Asked {
   cablesFrom: 'below' | 'above' | null;
   protection: string | null;
 }
+
+/** Nothing is said but the supply. */
+export const nothingAsked: Omit<Asked, 'supply'> = {
+  motorAmps: null,
+  duty: null,
+  ambient_C: null,
+  altitude_m: null,
+  carrier_kHz: null,
+  sideBySide: false,
+  brakeResistor_ohm: null,
+  brakes: null,
+  feedback: null,
+  network: null,
+  wired: null,
+  room_mm: { width: null, height: null, depth: null },
+  cablesFrom: null,
+  protection: null,
+};

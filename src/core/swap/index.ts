@@ -3,7 +3,7 @@ import { modelOf, type Control, type DriveType } from '../catalogue';
 import type { Rating, Values } from '../drive-words';
 import type { JobState, KeptSet, Payload } from '../logbook';
 import { factorySet, translate, type Translation, type UnitSet } from '../parameters';
-import { fitCheck, unitOfModel, type Asked, type FitCheck, type FitUnit } from '../replacement';
+import { fitCheck, nothingAsked, unitOfModel, type Asked, type FitCheck, type FitUnit } from '../replacement';
 import { wireMap, wireMatters, type WiredUnit, type WireMap, type WireMatter } from '../wires';
 
 type Units = Payload<'swap.units'>;
@@ -136,20 +136,12 @@ export function askedOf(state: JobState): Asked {
       phases: place?.phases ?? drive?.phases ?? 3,
       earthing: place?.earthing ?? 'star-earthed',
     },
+    ...nothingAsked,
     motorAmps: motor?.plate.amps ?? null,
-    duty: null,
     ambient_C: place?.ambient_C ?? null,
     altitude_m: place?.altitude_m ?? null,
     carrier_kHz: place?.carrier_kHz ?? null,
     sideBySide: place?.sideBySide ?? false,
-    brakeResistor_ohm: null,
-    brakes: null,
-    feedback: null,
-    network: null,
-    wired: null,
-    room_mm: { width: null, height: null, depth: null },
-    cablesFrom: null,
-    protection: null,
   };
   return {
     ...said,

@@ -1,5 +1,5 @@
 import { swapOf, unitsOf } from '.';
-import { knownType, stateOf, swapJob, units } from './__tests__/swap-job';
+import { knownType, noted, stateOf, swapJob, units } from './__tests__/swap-job';
 
 const swapNow = (j = swapJob()) => {
   const swap = swapOf(stateOf(j), knownType);
@@ -38,21 +38,7 @@ it('what the ledger has counts for the fit', () => {
 
 it('a jumper that was seen on the old unit settles its signal', () => {
   const j = swapJob();
-  j.add('wire.noted', {
-    wire: '0190c000-0000-7000-8000-000000000099',
-    number: 99,
-    from: 'C1',
-    role: 'reference-current',
-    ferrule: '',
-    drawing: '',
-    colour: '',
-    core: '',
-    drawnAt: null,
-    proven: true,
-    shared: null,
-    later: false,
-    photos: [],
-  });
+  j.add('wire.noted', noted(99, 'C1', 'reference-current'));
   const about = () => swapNow(j).map?.notes.map((n) => n.id) ?? [];
   expect(about()).toContain('selector:AI2');
   j.add('swap.selector', { input: 'AI2', position: 'mA' });

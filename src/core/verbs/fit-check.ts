@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { controlShape } from '../catalogue/schema';
-import { fitCheck, type Asked } from '../replacement';
+import { fitCheck, nothingAsked, type Asked } from '../replacement';
 import { askedSchema } from '../replacement/schema';
 import { verb } from './verb';
 import { always } from './vocabulary-schema';
@@ -34,24 +34,6 @@ const unit = z.strictObject({
     .default(null),
 });
 
-/** Nothing said. */
-const nothing: Omit<Asked, 'supply'> = {
-  motorAmps: null,
-  duty: null,
-  ambient_C: null,
-  altitude_m: null,
-  carrier_kHz: null,
-  sideBySide: false,
-  brakeResistor_ohm: null,
-  brakes: null,
-  feedback: null,
-  network: null,
-  wired: null,
-  room_mm: { width: null, height: null, depth: null },
-  cablesFrom: null,
-  protection: null,
-};
-
 const verdict = z.enum(['fits', 'adapts', 'does-not', 'ask']);
 const action = z.enum(['buy', 'move', 'change', 'ask']);
 
@@ -84,6 +66,6 @@ export const fitCheckVerb = verb({
   }),
   run: ({ old, next, asked }) => {
     const given = Object.fromEntries(Object.entries(asked).filter(([, v]) => v !== undefined));
-    return fitCheck(old, next, { ...nothing, ...(given as Pick<Asked, 'supply'> & Partial<Asked>) });
+    return fitCheck(old, next, { ...nothingAsked, ...(given as Pick<Asked, 'supply'> & Partial<Asked>) });
   },
 });

@@ -8,6 +8,7 @@ import ICAL from 'ical.js';
 import jsQR from 'jsqr';
 import sharp from 'sharp';
 import { v7 } from 'uuid';
+import { units } from '../../core/swap/__tests__/swap-job';
 import { labelFrom } from '../../core/wires';
 import { Refused } from '../border';
 import { closeDb } from '../connection';
@@ -27,18 +28,6 @@ import {
 } from '.';
 
 const swapJob = '0190a200-0000-7000-8000-00000000000b';
-const units = {
-  old: {
-    typeId: 'knot-k3',
-    maker: 'Knot',
-    type: 'K3-18',
-    serial: 'K3-0866',
-    supply_V: 400,
-    phases: 3,
-    ratedAmps: 18,
-  },
-  next: { typeId: 'whimbrel-w4', maker: 'Whimbrel', type: 'W4-15', supply_V: 400, phases: 3, ratedAmps: 15 },
-};
 const task = (id: string, minutes: number, needs: string[], after: string[]) => ({
   id,
   name: `Task ${id}, with a comma`,

@@ -8,6 +8,7 @@ import { Primary, Secondary } from '../kit/buttons';
 import { CardPage } from '../kit/card-page';
 import { Section } from '../kit/face';
 import { Field } from '../kit/field';
+import { FileButton } from '../kit/file-button';
 import { useReader } from './use-reader';
 
 const everySoOften_ms = 250;
@@ -102,22 +103,12 @@ export function ScanPage({ people, person }: { people: readonly Person[]; person
         </Text>
       </Section>
       <Section title="Or a photograph">
-        <Secondary asChild>
-          <label style={{ cursor: 'pointer' }}>
-            Photograph of a label
-            <input
-              type="file"
-              accept="image/*"
-              aria-label="Photograph of a label"
-              style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
-              onChange={(e) => {
-                const file = e.target.files?.[0];
-                if (file !== undefined) void photo(file);
-                e.target.value = '';
-              }}
-            />
-          </label>
-        </Secondary>
+        <FileButton
+          label="Photograph of a label"
+          said="Photograph of a label"
+          accept="image/*"
+          take={(file) => void photo(file)}
+        />
       </Section>
       <Section title="Or what another reader showed">
         <form

@@ -1,8 +1,8 @@
 import { Box, Text } from '@chakra-ui/react';
 import NextLink from 'next/link';
 import { useState } from 'react';
-import { Secondary } from '../kit/buttons';
 import { Section } from '../kit/face';
+import { FileButton } from '../kit/file-button';
 
 interface TakenIn {
   jobId: string;
@@ -41,23 +41,13 @@ export function ArchiveIn() {
         An archive of a job (.zip, from its report) is taken in whole: entries, photographs, names. Taking it
         in twice is harmless.
       </Text>
-      <Secondary asChild>
-        <label style={{ cursor: 'pointer' }}>
-          Take an archive in
-          <input
-            type="file"
-            accept=".zip,application/zip"
-            aria-label="Archive of a job"
-            disabled={busy}
-            style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
-            onChange={(e) => {
-              const file = e.target.files?.[0];
-              if (file !== undefined) void take(file);
-              e.target.value = '';
-            }}
-          />
-        </label>
-      </Secondary>
+      <FileButton
+        label="Take an archive in"
+        said="Archive of a job"
+        accept=".zip,application/zip"
+        disabled={busy}
+        take={(file) => void take(file)}
+      />
       <Box role="status" mt="2">
         {busy && <Text>Taking it in…</Text>}
         {!busy && said !== null && 'taken' in said && (

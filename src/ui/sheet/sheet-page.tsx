@@ -1,15 +1,12 @@
 'use client';
-import { Box, Heading, Text } from '@chakra-ui/react';
-import NextLink from 'next/link';
-import type { ReactNode } from 'react';
+import { Box, Text } from '@chakra-ui/react';
 import type { Person } from '@/core/logbook';
 import type { Value } from '@/core/power-stage';
 import type { Sheet } from '@/core/static-sheet';
-import { Secondary } from '../kit/buttons';
+import { PaperPage, Part } from '../kit/paper-page';
 import { PlainTable } from '../kit/plain-table';
 import { StateMark, type Mark } from '../kit/state-mark';
 import { dateTime } from '../kit/time';
-import { TopBar } from '../kit/top-bar';
 
 const shown = (v: Value | null): string =>
   v === null ? '' : v === 'OL' ? 'overload' : v === 'climbing' ? 'climbing' : v.toFixed(3);
@@ -21,26 +18,6 @@ const verdictMark: Record<string, Mark> = {
   doubtful: 'doubt',
   invalid: 'doubt',
 };
-
-function Part({ title, children }: { title: string; children: ReactNode }) {
-  return (
-    <Box as="section" mt="6">
-      <Heading
-        as="h2"
-        fontFamily="heading"
-        fontWeight="600"
-        fontSize="1.2rem"
-        borderBottom="1px solid"
-        borderColor="ink"
-        mb="2"
-        pb="1"
-      >
-        {title}
-      </Heading>
-      {children}
-    </Box>
-  );
-}
 
 function Readings({ sheet }: { sheet: Sheet }) {
   return (
@@ -81,173 +58,138 @@ export function SheetPage({
   person: Person;
 }) {
   return (
-    <>
-      <TopBar people={people} person={person}>
-        <Secondary asChild color="benchInk" minH="44px" _hover={{ opacity: 0.8 }}>
-          <NextLink href={`/jobs/${jobId}/hand-over`}>Back to the job</NextLink>
-        </Secondary>
-      </TopBar>
-      <Box
-        as="main"
-        bg="card"
-        borderRadius="4px"
-        mx={{ base: 0, md: 'auto' }}
-        mb="6"
-        p={{ base: 4, md: 10 }}
-        maxW="900px"
-      >
-        <Box display="flex" justifyContent="space-between" gap="4" flexWrap="wrap" mb="4">
-          <Heading as="h1" fontFamily="heading" fontWeight="600" fontSize="1.8rem">
-            {sheet.title}
-          </Heading>
-          <Box display="flex" gap="2" className="no-print" flexWrap="wrap">
-            {(['a4', 'letter'] as const).map((paper) => (
-              <Secondary asChild key={paper}>
-                <a href={`/api/v1/jobs/${jobId}/sheet?form=pdf&paper=${paper}`} download>
-                  PDF, {paper === 'a4' ? 'A4' : 'letter'}
-                </a>
-              </Secondary>
+    <PaperPage
+      jobId={jobId}
+      title={sheet.title}
+      links={[
+        ['PDF, A4', 'sheet?form=pdf&paper=a4'],
+        ['PDF, letter', 'sheet?form=pdf&paper=letter'],
+      ]}
+      identity={sheet.identity.map((i) => [i.label, i.value] as const)}
+      people={people}
+      person={person}
+    >
+      <Box border="2px solid" borderColor="ink" bg="paper" p="4" mt="5">
+        <Text fontFamily="heading" fontWeight="600" fontSize="1.5rem" lineHeight="1.15" mb="1">
+          {sheet.conclusion.headline}
+        </Text>
+        <Text>{sheet.conclusion.detail}</Text>
+        <Text mt="2">
+          <StateMark mark={verdictMark[sheet.conclusion.verdict] ?? 'doubt'} label={null} /> Verdict level:{' '}
+          <strong>{sheet.conclusion.level}</strong>
+        </Text>
+        <Text mt="1" fontSize="0.92rem">
+          {sheet.levels.map((l) => `${l.name}: ${l.state}`).join('; ')}.
+        </Text>
+      </Box>
+      <Part title="Readings">
+        <Readings sheet={sheet} />
+      </Part>
+      {sheet.safety !== null && (
+        <Part title="Made safe">
+          <Text fontWeight="600">{sheet.safety.statement}</Text>
+          <Text>
+            By {sheet.safety.by}. Meter proven {sheet.safety.meter}. Limits: {sheet.safety.limits}.
+          </Text>
+          <Box
+            as="ul"
+            listStyleType="none"
+            mt="2"
+            display="grid"
+            gridTemplateColumns={{ base: '1fr', sm: '1fr 1fr' }}
+            columnGap="6"
+          >
+            {sheet.safety.figures.map((f) => (
+              <Box
+                as="li"
+                key={`${f.between} ${f.quantity} ${f.where}`}
+                display="flex"
+                justifyContent="space-between"
+                borderBottom="1px solid"
+                borderColor="line"
+              >
+                <span>
+                  {f.between} {f.quantity}, {f.where}
+                </span>
+                <Text as="span" fontFamily="mono">
+                  {f.volts} V
+                </Text>
+              </Box>
             ))}
           </Box>
-        </Box>
-        <Box
-          as="dl"
-          display="grid"
-          gridTemplateColumns={{ base: '1fr', sm: '170px 1fr' }}
-          columnGap="4"
-          rowGap="0.5"
-        >
-          {sheet.identity.map((i) => (
-            <Box key={i.label} display="contents">
-              <Text as="dt" color="soft">
-                {i.label}
-              </Text>
-              <dd>{i.value}</dd>
-            </Box>
+        </Part>
+      )}
+      {sheet.modules.map((m) => (
+        <Part key={m.name} title={`Module by lamp and battery: ${m.name}`}>
+          <Text fontWeight="600">{m.verdict.replace('-', ' ')}</Text>
+          <Box as="ul" pl="5" listStyleType="disc">
+            {m.devices.map((d) => (
+              <li key={d.name}>
+                {d.name}: {d.verdict.replace('-', ' ')}. {d.why}
+              </li>
+            ))}
+          </Box>
+        </Part>
+      ))}
+      <Part title="As found and looked at">
+        <Text>{sheet.asFound.join('; ')}.</Text>
+        <Text>
+          {sheet.look.map((l) => `${l.item}: ${l.state}${l.note === '' ? '' : ` (${l.note})`}`).join('; ')}
+        </Text>
+      </Part>
+      <Part title="What this test cannot see">
+        <Box as="ul" pl="5" listStyleType="disc">
+          {sheet.unseen.map((u) => (
+            <li key={u}>{u}</li>
           ))}
         </Box>
-        <Box border="2px solid" borderColor="ink" bg="paper" p="4" mt="5">
-          <Text fontFamily="heading" fontWeight="600" fontSize="1.5rem" lineHeight="1.15" mb="1">
-            {sheet.conclusion.headline}
-          </Text>
-          <Text>{sheet.conclusion.detail}</Text>
-          <Text mt="2">
-            <StateMark mark={verdictMark[sheet.conclusion.verdict] ?? 'doubt'} label={null} /> Verdict level:{' '}
-            <strong>{sheet.conclusion.level}</strong>
-          </Text>
-          <Text mt="1" fontSize="0.92rem">
-            {sheet.levels.map((l) => `${l.name}: ${l.state}`).join('; ')}.
-          </Text>
-        </Box>
-        <Part title="Readings">
-          <Readings sheet={sheet} />
-        </Part>
-        {sheet.safety !== null && (
-          <Part title="Made safe">
-            <Text fontWeight="600">{sheet.safety.statement}</Text>
-            <Text>
-              By {sheet.safety.by}. Meter proven {sheet.safety.meter}. Limits: {sheet.safety.limits}.
-            </Text>
-            <Box
-              as="ul"
-              listStyleType="none"
-              mt="2"
-              display="grid"
-              gridTemplateColumns={{ base: '1fr', sm: '1fr 1fr' }}
-              columnGap="6"
-            >
-              {sheet.safety.figures.map((f) => (
-                <Box
-                  as="li"
-                  key={`${f.between} ${f.quantity} ${f.where}`}
-                  display="flex"
-                  justifyContent="space-between"
-                  borderBottom="1px solid"
-                  borderColor="line"
-                >
-                  <span>
-                    {f.between} {f.quantity}, {f.where}
-                  </span>
-                  <Text as="span" fontFamily="mono">
-                    {f.volts} V
-                  </Text>
-                </Box>
-              ))}
-            </Box>
-          </Part>
-        )}
-        {sheet.modules.map((m) => (
-          <Part key={m.name} title={`Module by lamp and battery: ${m.name}`}>
-            <Text fontWeight="600">{m.verdict.replace('-', ' ')}</Text>
-            <Box as="ul" pl="5" listStyleType="disc">
-              {m.devices.map((d) => (
-                <li key={d.name}>
-                  {d.name}: {d.verdict.replace('-', ' ')}. {d.why}
-                </li>
-              ))}
-            </Box>
-          </Part>
-        ))}
-        <Part title="As found and looked at">
-          <Text>{sheet.asFound.join('; ')}.</Text>
-          <Text>
-            {sheet.look.map((l) => `${l.item}: ${l.state}${l.note === '' ? '' : ` (${l.note})`}`).join('; ')}
-          </Text>
-        </Part>
-        <Part title="What this test cannot see">
-          <Box as="ul" pl="5" listStyleType="disc">
-            {sheet.unseen.map((u) => (
-              <li key={u}>{u}</li>
+      </Part>
+      {sheet.traces.map((t) => (
+        <Part key={t.trouble} title={`Traced: ${t.trouble}`}>
+          <Box as="ol" pl="5" listStyleType="decimal">
+            {t.steps.map((s) => (
+              <li key={s}>{s}</li>
             ))}
           </Box>
+          {t.causes.map((c) => (
+            <Text key={c} fontWeight="500">
+              {c}
+            </Text>
+          ))}
         </Part>
-        {sheet.traces.map((t) => (
-          <Part key={t.trouble} title={`Traced: ${t.trouble}`}>
-            <Box as="ol" pl="5" listStyleType="decimal">
-              {t.steps.map((s) => (
-                <li key={s}>{s}</li>
-              ))}
-            </Box>
-            {t.causes.map((c) => (
-              <Text key={c} fontWeight="500">
-                {c}
-              </Text>
-            ))}
-          </Part>
-        ))}
-        {sheet.changes.length > 0 && (
-          <Part title="Bridged, written, walked">
-            {sheet.changes.map((c) => (
-              <Text key={c}>{c}</Text>
-            ))}
-          </Part>
-        )}
-        {sheet.questions.length > 0 && (
-          <Part title="Questions">
-            {sheet.questions.map((q) => (
-              <Text key={q.text}>
-                {q.text} <strong>{q.answer ?? 'open'}</strong>
-              </Text>
-            ))}
-          </Part>
-        )}
-        {sheet.voided.length > 0 && (
-          <Part title="Entries that do not count">
-            {sheet.voided.map((v) => (
-              <Text key={`${v.at} ${v.why}`} suppressHydrationWarning>
-                {dateTime(v.at)}, {v.by}: {v.why}
-              </Text>
-            ))}
-          </Part>
-        )}
-        <Part title="Signed">
-          <Text suppressHydrationWarning>
-            {sheet.signature === null
-              ? 'Not signed.'
-              : `${sheet.signature.name}, ${sheet.signature.role}, ${dateTime(sheet.signature.at)}`}
-          </Text>
+      ))}
+      {sheet.changes.length > 0 && (
+        <Part title="Bridged, written, walked">
+          {sheet.changes.map((c) => (
+            <Text key={c}>{c}</Text>
+          ))}
         </Part>
-      </Box>
-    </>
+      )}
+      {sheet.questions.length > 0 && (
+        <Part title="Questions">
+          {sheet.questions.map((q) => (
+            <Text key={q.text}>
+              {q.text} <strong>{q.answer ?? 'open'}</strong>
+            </Text>
+          ))}
+        </Part>
+      )}
+      {sheet.voided.length > 0 && (
+        <Part title="Entries that do not count">
+          {sheet.voided.map((v) => (
+            <Text key={`${v.at} ${v.why}`} suppressHydrationWarning>
+              {dateTime(v.at)}, {v.by}: {v.why}
+            </Text>
+          ))}
+        </Part>
+      )}
+      <Part title="Signed">
+        <Text suppressHydrationWarning>
+          {sheet.signature === null
+            ? 'Not signed.'
+            : `${sheet.signature.name}, ${sheet.signature.role}, ${dateTime(sheet.signature.at)}`}
+        </Text>
+      </Part>
+    </PaperPage>
   );
 }

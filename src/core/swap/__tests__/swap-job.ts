@@ -47,3 +47,24 @@ const known = new Map(
   ]),
 );
 export const knownType = (id: string): KnownType | null => known.get(id) ?? null;
+
+/** A wire of the ledger as it is noted, proven and plain. */
+export const noted = (
+  n: number,
+  from: string | null,
+  role: Payload<'wire.noted'>['role'],
+): Payload<'wire.noted'> => ({
+  wire: `0190c000-0000-7000-8000-${String(n).padStart(12, '0')}`,
+  number: n,
+  from,
+  role,
+  ferrule: String(n),
+  drawing: '',
+  colour: '',
+  core: '',
+  drawnAt: null,
+  proven: true,
+  shared: null,
+  later: false,
+  photos: [],
+});

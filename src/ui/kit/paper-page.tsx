@@ -1,0 +1,107 @@
+'use client';
+import { Box, Heading, Text } from '@chakra-ui/react';
+import NextLink from 'next/link';
+import type { ReactNode } from 'react';
+import type { Person } from '@/core/logbook';
+import { Secondary } from './buttons';
+import { TopBar } from './top-bar';
+
+/** A headed part of a paper. */
+export function Part({
+  title,
+  level = 'h2',
+  children,
+}: {
+  title: string;
+  level?: 'h2' | 'h3';
+  children: ReactNode;
+}) {
+  return (
+    <Box as="section" mt="6">
+      <Heading
+        as={level}
+        fontFamily="heading"
+        fontWeight="600"
+        fontSize="1.2rem"
+        borderBottom="1px solid"
+        borderColor="ink"
+        mb="2"
+        pb="1"
+      >
+        {title}
+      </Heading>
+      {children}
+    </Box>
+  );
+}
+
+/** A paper of a job as a page: its title, what may be taken along, what it is about; it prints as it stands. */
+export function PaperPage({
+  jobId,
+  title,
+  links,
+  identity,
+  people,
+  person,
+  children,
+}: {
+  jobId: string;
+  title: string;
+  /** Labels and paths below the job's address. */
+  links: readonly (readonly [label: string, path: string])[];
+  identity: readonly (readonly [label: string, value: string])[];
+  people: readonly Person[];
+  person: Person;
+  children: ReactNode;
+}) {
+  return (
+    <>
+      <TopBar people={people} person={person}>
+        <Secondary asChild color="benchInk" minH="44px" _hover={{ opacity: 0.8 }}>
+          <NextLink href={`/jobs/${jobId}/hand-over`}>Back to the job</NextLink>
+        </Secondary>
+      </TopBar>
+      <Box
+        as="main"
+        bg="card"
+        borderRadius="4px"
+        mx={{ base: 0, md: 'auto' }}
+        mb="6"
+        p={{ base: 4, md: 10 }}
+        maxW="940px"
+      >
+        <Box display="flex" justifyContent="space-between" gap="4" flexWrap="wrap" mb="4">
+          <Heading as="h1" fontFamily="heading" fontWeight="600" fontSize="1.8rem">
+            {title}
+          </Heading>
+          <Box display="flex" gap="2" className="no-print" flexWrap="wrap">
+            {links.map(([label, path]) => (
+              <Secondary asChild key={label}>
+                <a href={`/api/v1/jobs/${jobId}/${path}`} download>
+                  {label}
+                </a>
+              </Secondary>
+            ))}
+          </Box>
+        </Box>
+        <Box
+          as="dl"
+          display="grid"
+          gridTemplateColumns={{ base: '1fr', sm: '170px 1fr' }}
+          columnGap="4"
+          rowGap="0.5"
+        >
+          {identity.map(([label, value]) => (
+            <Box key={label} display="contents">
+              <Text as="dt" color="soft">
+                {label}
+              </Text>
+              <dd>{value}</dd>
+            </Box>
+          ))}
+        </Box>
+        {children}
+      </Box>
+    </>
+  );
+}
