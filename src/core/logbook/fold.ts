@@ -144,7 +144,7 @@ function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied 
     case 'take.call':
       return { call: entry.payload };
     case 'identify.drive':
-      return { drive: entry.payload, ...(isNewUnit(state) ? newUnit(state) : {}) };
+      return { drive: entry.payload, ...(isNewUnit(state) ? newUnit(state, timeOf(entry)) : {}) };
     case 'identify.motor':
       return { motor: entry.payload };
     case 'as-found.captured':
@@ -212,11 +212,11 @@ function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied 
 }
 
 /** The old unit is out, and no plate was read since. */
-const isNewUnit = ({ swap, drive }: JobState): boolean =>
-  swap.outAt !== null && swap.units !== null && drive !== null && drive.type === swap.units.old.type;
+const isNewUnit = ({ swap }: JobState): boolean => swap.outAt !== null && swap.inAt === null;
 
 /** What was measured and seen was the old unit's; what is isolated stays so, and the new bank is proven anew. */
-const newUnit = ({ readings, setAside, safety }: JobState): Partial<JobState> => ({
+const newUnit = ({ readings, setAside, safety, swap }: JobState, at: number): Partial<JobState> => ({
+  swap: { ...swap, inAt: at },
   readings: [],
   setAside:
     readings.length === 0 ? setAside : [...setAside, { reason: 'of the unit that came out', readings }],

@@ -107,6 +107,10 @@ describe('the old unit', () => {
     expect(after.setAside).toMatchObject([{ reason: 'of the unit that came out' }]);
     expect(after.safety.locked).not.toBeNull();
     expect(handsLock(after.safety, after.drive, greatestLimits, ines, j.now()).open).toBe(false);
+    // Its plate put right later is no third unit.
+    j.add('identify.drive', { ...drive, type: 'W4-24', serial: 'W424-0002' });
+    expect(state(j).swap.inAt).toBe(after.swap.inAt);
+    expect(state(j).setAside).toHaveLength(1);
   });
 });
 

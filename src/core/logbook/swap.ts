@@ -26,8 +26,9 @@ export interface SwapState {
     overAt: number | null;
     tasks: Readonly<Record<string, TaskProgress>>;
   };
-  /** When the old unit came out. */
+  /** When the old unit came out, and when the plate of the new one was read after that. */
   outAt: number | null;
+  inAt: number | null;
   handOver: {
     told: EntryOf<'handover.told'> | null;
     followed: EntryOf<'handover.followed'> | null;
@@ -49,6 +50,7 @@ export const noSwap: SwapState = {
   planned: null,
   stop: { begunAt: null, overAt: null, tasks: {} },
   outAt: null,
+  inAt: null,
   handOver: { told: null, followed: null, partners: {}, locks: null, inspection: null },
   signedOff: null,
 };
@@ -184,7 +186,7 @@ export function applySwap(
         return {
           void: `Nobody knows what wire ${String(open.number)} is, and nobody took it on: the old unit does not come out.`,
         };
-      return handsHeld === null ? { outAt: at, ...unsigned } : { void: handsHeld };
+      return handsHeld === null ? { outAt: at, inAt: null, ...unsigned } : { void: handsHeld };
     }
     case 'handover.told':
       return { handOver: { ...state.handOver, told: entry } };

@@ -58,6 +58,10 @@ function direct(wire: Wire, next: readonly Terminal[], options: readonly string[
       };
 }
 
+/** More volts were seen on it than a control terminal takes. */
+const hot = (w: Wire): boolean =>
+  w.volts !== undefined && Math.abs(w.volts) > mostControlVolts && /^(in:|reference-)/.test(w.role);
+
 /** Where a wire is or shall be whatever the map would say; null: nowhere; undefined: the map says. */
 const fixedAt = (w: Wire): string | null | undefined => w.landed ?? w.chosen;
 
@@ -79,19 +83,25 @@ function fixed(
   const settled = w.landed === undefined ? 'chosen' : 'goes';
   const by = w.landed === undefined ? 'A person chose it.' : `It is on ${to ?? ''}.`;
   const terminal = nextTerminals.find((t) => t.mark === to);
-  const [node] = nodesOf([w], old, oldTerminals);
-  if (to === null || terminal === undefined || node === undefined || terminal.role === w.role)
+  if (to === null || terminal === undefined || w.role === 'none' || w.role === 'unknown')
     return said(settled, by);
+  if (hot(w) && terminal.electrical !== 'power' && terminal.electrical !== 'relay')
+    return said('by-hand', `${by} ${String(w.volts)} V were seen on it: that terminal does not take them.`);
+  if (terminal.role === w.role || /^(option|serial|thermistor)$/.test(w.role)) return said(settled, by);
+  const [node] = nodesOf([w], old, oldTerminals);
+  const is = terminal.role === null ? 'nothing' : `“${roleWords(terminal.role)}”`;
+  const contact = contactOf(w.role);
+  if (node === undefined || (contact !== null && terminal.contact !== contact))
+    return said('by-hand', `${by} ${to} is ${is}, not “${roleWords(w.role)}”.`);
   const block = blocksOf(nextTerminals).find((b) => b.id === terminal.block);
   const fit = block === undefined ? null : fitting(node, block, next, new Set());
   if (fit === null || fit.cost === Infinity)
     return said('by-hand', `${by} ${to} cannot do “${roleWords(w.role)}”.`);
-  const does = terminal.role === null ? 'nothing' : `“${roleWords(terminal.role)}”`;
   return fit.change === null
     ? said(settled, by)
     : said(
         'set',
-        `${by} ${to} does ${does} as it stands: ${fit.change.number} ${fit.change.name} must be “${fit.change.shown}”.`,
+        `${by} ${to} does ${is} as it stands: ${fit.change.number} ${fit.change.name} must be “${fit.change.shown}”.`,
         fit.change,
       );
 }
@@ -113,8 +123,6 @@ export function wireMap(
   const oldTerminals = terminalsOf(old, jumpers);
   const nextTerminals = terminalsOf(next);
   const free = wires.filter((w) => fixedAt(w) === undefined);
-  const hot = (w: Wire): boolean =>
-    w.volts !== undefined && Math.abs(w.volts) > mostControlVolts && /^(in:|reference-)/.test(w.role);
   const nodes = nodesOf(
     free.filter((w) => !hot(w)),
     old,

@@ -235,6 +235,17 @@ describe('the map from a Knot to a Whimbrel', () => {
     expect(wireMap([landed('3', 'in:reset', 'X3')], knot, whimbrel).fates[0]?.outcome).toBe('goes');
   });
 
+  it('what a person chose is looked at too: another phase, the other contact, mains on an input', () => {
+    const chosen = (id: string, role: Role, to: string, more: Partial<Wire> = {}) =>
+      wireMap([{ id, from: id, role, chosen: to, ...more }], knot, whimbrel).fates[0];
+    expect(chosen('T1', 'power:U', 'R')).toMatchObject({ outcome: 'by-hand' });
+    expect(chosen('T1', 'power:U', 'R')?.why).toBe('A person chose it. R is “power, L1”, not “power, U”.');
+    expect(chosen('30A', 'relay:tripped:make', 'R1B')?.outcome).toBe('by-hand');
+    expect(chosen('30A', 'relay:tripped:make', 'R1A')?.outcome).toBe('chosen');
+    expect(chosen('1', 'in:run-forward', 'X1', { volts: 230 })?.why).toContain('230 V were seen');
+    expect(chosen('CM', 'digital-common', 'CA')?.outcome).toBe('by-hand');
+  });
+
   it('several wires may share a common, and it says so', () => {
     const twin = wireMap(
       [at('CM', 'digital-common'), { ...at('CM', 'digital-common'), id: 'b' }],

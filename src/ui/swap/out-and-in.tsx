@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import { modelOf, stageOf } from '@/core/catalogue';
-import { handsLock, timeOf } from '@/core/logbook';
+import { handsLock } from '@/core/logbook';
 import type { FaceProps } from '../job/faces';
 import { Primary, Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';
@@ -19,9 +19,7 @@ export function OutAndIn({ store, person, limits, goTo, now: { swap, next } }: F
   const holds = (swap?.matters ?? []).filter((m) => m.holds);
   const units = swap?.units ?? null;
   const incoming = units?.next ?? null;
-  const isIn =
-    outAt !== null &&
-    state.log.some((l) => l.entry.kind === 'identify.drive' && l.void === null && timeOf(l.entry) >= outAt);
+  const isIn = state.swap.inAt !== null;
   const putIn = () => {
     const model = incoming === null || next === null ? undefined : modelOf(incoming, [next.type]);
     if (incoming === null || next === null || model === undefined) {
