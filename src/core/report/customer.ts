@@ -1,6 +1,7 @@
 import { counted, type JobState } from '../logbook';
 import { choiceNames } from '../replacement';
 import type { Swap } from '../swap';
+import { unticked } from '../wires';
 import type { Report } from './report';
 
 const sentence = (text: string): string => {
@@ -42,9 +43,13 @@ function doneWords(state: JobState, swap: Swap | null): string[] {
     out.push(
       `The ${unitWords(swap.units.old)} was taken out${swap.units.next === null ? '' : ` and a ${unitWords(swap.units.next)} put in its place`}.`,
     );
-  const wired = (swap?.map?.fates ?? []).filter((f) => f.to !== null).length;
+  const fates = swap?.map?.fates ?? [];
+  const wired = fates.filter((f) => f.to !== null).length;
+  const unseen = unticked(s.wires, fates).length;
   if (s.outAt !== null && wired > 0)
-    out.push(`${wired} wires were moved over, each looked at from both ends.`);
+    out.push(
+      `${wired} wires were moved over, ${unseen === 0 ? 'each looked at from both ends' : `${wired - unseen} of them looked at from both ends`}.`,
+    );
   if (s.stop.begunAt !== null && s.stop.overAt !== null) {
     const stood = Math.round((s.stop.overAt - s.stop.begunAt) / 60_000);
     const allowed = s.planned?.allowed_min;

@@ -56,6 +56,16 @@ it('has every wire once, with where it ended and who saw it', () => {
   expect(rows[20]?.[3]).toBe('cap');
 });
 
+it('does not say that a wire was looked at when it was not', () => {
+  const j = swapJob();
+  const state = stateOf(j);
+  const out = { ...state, swap: { ...state.swap, outAt: 1 } };
+  const { customer } = reportOf(out, swapOf(out, knownType), { sheet: null, startUp: null });
+  expect(customer.flatMap((c) => c.sentences)).toContain(
+    '19 wires were moved over, 0 of them looked at from both ends.',
+  );
+});
+
 it('every value of the old set ends in one row, with its sum', () => {
   const rows = partOf(swapJob(), 'settings')?.table?.rows ?? [];
   expect(rows).toHaveLength(66);
