@@ -10,6 +10,7 @@ it('lists its verbs', () => {
   expect(calc(['--list']).lines.map((l) => l.split('\t')[0])).toEqual([
     'discharge',
     'downtime',
+    'fit-check',
     'insulation',
     'key-plan',
     'loop-check',
@@ -28,6 +29,7 @@ it('lists its verbs', () => {
     'trace-next',
     'unbalance',
     'winding',
+    'wire-map',
   ]);
 });
 
