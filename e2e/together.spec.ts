@@ -1,6 +1,7 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { expect, test } from '@playwright/test';
 import { choosePerson, ines, openJob, visit } from './demo';
+import { panelOf } from './trace';
 
 test('two tabs on one job show each other’s entries within two seconds', async ({ page, context }) => {
   await choosePerson(page, ines);
@@ -9,6 +10,7 @@ test('two tabs on one job show each other’s entries within two seconds', async
   await visit(page, `/jobs/${jobId}/decide`);
   await visit(other, `/jobs/${jobId}/take`);
   await expect(other.getByRole('heading', { name: 'Take the job' })).toBeVisible();
+  await panelOf(page, 'Decide', 'Notes');
   await page.getByLabel('Note for Decide').fill('a spare is on the shelf');
   await page.getByRole('button', { name: 'Keep note' }).click();
   await expect(other.getByRole('complementary').getByText('a spare is on the shelf')).toBeVisible({
@@ -59,6 +61,7 @@ test('a server killed between two entries loses none that was shown as kept, and
     await visit(page, `${home}/jobs/${jobId}/decide`);
     const margin = page.getByRole('complementary');
     const note = async (text: string) => {
+      await panelOf(page, 'Decide', 'Notes');
       await page.getByLabel('Note for Decide').fill(text);
       await page.getByRole('button', { name: 'Keep note' }).click();
     };
