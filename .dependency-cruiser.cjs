@@ -21,7 +21,7 @@ module.exports = {
       to: {
         dependencyTypes: ['npm', 'npm-dev', 'core'],
         pathNot:
-          'node_modules/(zod|fastest-levenshtein|papaparse|@types/papaparse|jsonc-parser|ini|@types/ini|crc-32|tinyqueue)/',
+          'node_modules/(zod|fastest-levenshtein|papaparse|@types/papaparse|jsonc-parser|ini|@types/ini|crc-32|tinyqueue|fft\\.js)/',
       },
     },
     {

@@ -17,6 +17,7 @@ import { staticDiagnose } from './static-diagnose';
 import { staticReadings } from './static-readings';
 import { traceNextVerb } from './trace-next';
 import { unbalanceVerb } from './unbalance';
+import { waveformVerb } from './waveform';
 import { windingVerb } from './winding';
 import { wireMapVerb } from './wire-map';
 import type { Problem, Refusal, Verb } from './verb';
@@ -45,6 +46,7 @@ export const verbs: readonly Verb[] = [
   staticReadings,
   traceNextVerb,
   unbalanceVerb,
+  waveformVerb,
   windingVerb,
   wireMapVerb,
 ];

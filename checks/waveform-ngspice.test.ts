@@ -1,0 +1,129 @@
+/**
+ * Simulated waveforms against ngspice on the same circuits, which shares nothing with ours: every family of faults,
+ * three and one phase. Asked: the bus within 0.5 %, ripple and RMS currents within 3 %.
+ */
+import {
+  partAt,
+  simulateWave,
+  usualBank,
+  usualInverter,
+  usualLink,
+  usualMotor,
+  usualRectifier,
+  usualSupply,
+  waveCase,
+  type Run,
+  type WaveCase,
+} from '@/core/waveform';
+import { ngspiceWave } from './waveform-deck';
+
+const window = [0.06, 0.1] as const;
+const inverting = { window: [0.05, 0.1], load: { kind: 'inverter' } } as const;
+const onePhase = { ...usualSupply, phases: 1, vll: 230 } as const;
+
+const circuits: readonly (readonly [string, WaveCase])[] = [
+  ['three phases, sound', waveCase({ window })],
+  ['a load of constant power', waveCase({ window, load: { kind: 'P', P: 5500, Vmin: 100 } })],
+  ['no choke', waveCase({ window, link: { Ldc: 0, Rdc: 0.01, Rpre: 0 } })],
+  ['a diode open', waveCase({ window, rectifier: { ...usualRectifier, openDiode: 'rect.L2.lo' } })],
+  [
+    'a diode shorted, on a weak supply',
+    waveCase({
+      window,
+      supply: { ...usualSupply, Rs: 2 },
+      rectifier: { ...usualRectifier, shortDiode: 'rect.L1.hi' },
+    }),
+  ],
+  ['a phase lost', waveCase({ window, supply: { ...usualSupply, openPhase: 'L3' } })],
+  ['an unbalanced supply', waveCase({ window, supply: { ...usualSupply, vscale: [1, 0.94, 1] } })],
+  ['a weak bank', waveCase({ window, bank: { ...usualBank, C: 0.00014, ESR: 1 } })],
+  ['precharge not bridged', waveCase({ window, link: { ...usualLink, Rpre: 22 } })],
+  [
+    'one phase, sound',
+    waveCase({ window, supply: onePhase, load: { kind: 'R', R: 60 }, bank: { ...usualBank, v0: 310 } }),
+  ],
+  [
+    'one phase, a diode open',
+    waveCase({
+      window,
+      supply: onePhase,
+      load: { kind: 'R', R: 60 },
+      bank: { ...usualBank, v0: 310 },
+      rectifier: { ...usualRectifier, openDiode: 'rect.L1.hi' },
+    }),
+  ],
+  ['inverter, sine and triangle', waveCase(inverting)],
+  [
+    'inverter, space vectors at their limit',
+    waveCase({ ...inverting, inverter: { ...usualInverter, mode: 'svm', m: 1.1 } }),
+  ],
+  [
+    'a transistor that does not switch',
+    waveCase({ ...inverting, inverter: { ...usualInverter, openSwitch: 'inv.U.hi' } }),
+  ],
+  [
+    'a lower gate missing',
+    waveCase({ ...inverting, inverter: { ...usualInverter, openSwitch: 'inv.W.lo' } }),
+  ],
+  ['an output phase open', waveCase({ ...inverting, motor: { ...usualMotor, openPhase: 'V' } })],
+  [
+    'an earth fault',
+    waveCase({ ...inverting, inverter: { ...usualInverter, earthFault: { phase: 'U', ohm: 10 } } }),
+  ],
+  [
+    'a motor that turns',
+    waveCase({ ...inverting, motor: { ...usualMotor, R: 0.8, emf: 190, emfLag_deg: 12 } }),
+  ],
+];
+
+const off = (ours: number, theirs: number, floor: number): number =>
+  (100 * Math.abs(ours - theirs)) / Math.max(Math.abs(theirs), floor);
+
+/** The bus of ours at a frequency, peak. */
+function busPart(run: Run, hz: number): number {
+  const [t0, t1] = run.t;
+  const values = (run.samples.vdc ?? new Float64Array(0)).subarray(0, -1);
+  return partAt({ t0: t0 ?? 0, dt: (t1 ?? 1) - (t0 ?? 0), values }, hz).peak;
+}
+
+describe('waveforms against ngspice', () => {
+  it.each(circuits)(
+    '%s',
+    (name, given) => {
+      const ripple_Hz = simulateWave(given).figures['vdc_ripple_hz'] ?? NaN;
+      const spice = ngspiceWave(given, given.load.kind === 'inverter' ? 2e-6 : 4e-6, ripple_Hz);
+      const ways =
+        given.load.kind === 'inverter' && given.inverter.earthFault === null
+          ? (['whole', 'split'] as const)
+          : (['whole'] as const);
+      for (const how of ways) {
+        const { figures, run } = simulateWave(given, how);
+        const largest = Math.max(...['ia', 'ib', 'ic'].map((k) => spice.rms[k] ?? 0));
+        const largestOut = Math.max(...['iu', 'iv', 'iw'].map((k) => spice.rms[k] ?? 0));
+        const bus = off(figures['vdc_avg'] ?? NaN, spice.mean['vdc'] ?? NaN, 1);
+        const ripple = off(busPart(run, ripple_Hz), spice.ripple, 0.5);
+        const wrong: Record<string, number> = {};
+        let worst = 0;
+        for (const key of ['ia', 'ib', 'ic', 'iu', 'iv', 'iw', 'vuv', 'vvw', 'vwu']) {
+          const ours = figures[`${key}_rms`];
+          if (ours === undefined) continue;
+          // A dead phase has no RMS to be a share of.
+          const d = off(
+            ours,
+            spice.rms[key] ?? NaN,
+            key.startsWith('v') ? 1 : 0.05 * (/i[abc]/.test(key) ? largest : largestOut),
+          );
+          worst = Math.max(worst, d);
+          if (!(d < 3)) wrong[key] = d;
+        }
+        process.stdout.write(
+          `waveform, ${name}, ${how}: bus ${bus.toFixed(3)} %, ripple ${ripple.toFixed(2)} %, worst RMS ${worst.toFixed(2)} %\n`,
+        );
+        expect(bus).toBeLessThan(0.5);
+        expect(ripple).toBeLessThan(3);
+        expect(wrong).toEqual({});
+      }
+    },
+    120_000,
+  );
+});

@@ -1,0 +1,167 @@
+/** Lines and output phases, in order. */
+export const lineNames = ['L1', 'L2', 'L3'] as const;
+export const phaseNames = ['U', 'V', 'W'] as const;
+export type LineName = (typeof lineNames)[number];
+export type PhaseName = (typeof phaseNames)[number];
+export type DiodeName = `rect.${LineName}.${'hi' | 'lo'}`;
+export type SwitchName = `inv.${PhaseName}.${'hi' | 'lo'}`;
+
+export type Three = readonly [number, number, number];
+
+/** Everything in V, A, Ω, H, F, s, Hz, W; angles in degrees. The names are those of docs/contracts/waveform.md. */
+export interface Supply {
+  /** Line-to-line RMS. */
+  vll: number;
+  f: number;
+  phases: 1 | 3;
+  vscale: Three;
+  phi_deg: Three;
+  Rs: number;
+  Ls: number;
+  openPhase: LineName | null;
+}
+
+export interface Rectifier {
+  Vf: number;
+  Ron: number;
+  Roff: number;
+  openDiode: DiodeName | null;
+  shortDiode: DiodeName | null;
+}
+
+/** In series between rectifier and bank; `Rpre` is a precharge resistor that is not bridged. */
+export interface Link {
+  Ldc: number;
+  Rdc: number;
+  Rpre: number;
+}
+
+export interface Bank {
+  C: number;
+  ESR: number;
+  v0: number;
+}
+
+export type Load =
+  { kind: 'R'; R: number } | { kind: 'P'; P: number; Vmin: number } | { kind: 'inverter' } | { kind: 'none' };
+
+export interface Inverter {
+  mode: 'spwm' | 'svm';
+  /** Phase peak over half the bus. */
+  m: number;
+  f1: number;
+  fc: number;
+  deadTime: number;
+  Vce: number;
+  Rce: number;
+  Vfd: number;
+  Rfd: number;
+  openSwitch: SwitchName | null;
+  earthFault: { phase: PhaseName; ohm: number } | null;
+}
+
+export interface Motor {
+  kind: 'RL';
+  R: number;
+  L: number;
+  /** Phase peak of the voltage the turning motor makes, at f1. */
+  emf: number;
+  /** By how much that lags the inverter's reference. */
+  emfLag_deg: number;
+  openPhase: PhaseName | null;
+}
+
+export interface WaveCase {
+  supply: Supply;
+  rectifier: Rectifier;
+  link: Link;
+  bank: Bank;
+  load: Load;
+  /** Looked at only where `load` is the inverter. */
+  inverter: Inverter;
+  motor: Motor;
+  /** What is looked at; everything before it is computed and not kept. */
+  window: readonly [number, number];
+}
+
+export const usualSupply: Supply = {
+  vll: 400,
+  f: 50,
+  phases: 3,
+  vscale: [1, 1, 1],
+  phi_deg: [0, -120, 120],
+  Rs: 0.03,
+  Ls: 0.00015,
+  openPhase: null,
+};
+export const usualRectifier: Rectifier = {
+  Vf: 0.8,
+  Ron: 0.005,
+  Roff: 1e5,
+  openDiode: null,
+  shortDiode: null,
+};
+export const usualLink: Link = { Ldc: 0.002, Rdc: 0.05, Rpre: 0 };
+export const usualBank: Bank = { C: 0.0007, ESR: 0.1, v0: 548 };
+export const usualInverter: Inverter = {
+  mode: 'spwm',
+  m: 0.8,
+  f1: 40,
+  fc: 4000,
+  deadTime: 2e-6,
+  Vce: 1,
+  Rce: 0.02,
+  Vfd: 0.9,
+  Rfd: 0.01,
+  openSwitch: null,
+  earthFault: null,
+};
+export const usualMotor: Motor = { kind: 'RL', R: 4, L: 0.012, emf: 0, emfLag_deg: 0, openPhase: null };
+
+/** A three-phase drive of a few kilowatts on a resistor, as the contract's example has it. */
+export const waveCase = (differs: Partial<WaveCase> = {}): WaveCase => ({
+  supply: usualSupply,
+  rectifier: usualRectifier,
+  link: usualLink,
+  bank: usualBank,
+  load: { kind: 'R', R: 53 },
+  inverter: usualInverter,
+  motor: usualMotor,
+  window: [0.9, 1],
+  ...differs,
+});
+
+export interface CaseProblem {
+  path: string;
+  given: unknown;
+  allowed: string;
+}
+
+const longest_s = 20;
+
+/** What makes a circuit impossible or too long to compute; empty: it can be computed. */
+export function caseProblems(c: WaveCase): CaseProblem[] {
+  const list: CaseProblem[] = [];
+  const say = (path: string, given: unknown, allowed: string) => list.push({ path, given, allowed });
+  if (c.supply.Rs <= 0 && c.supply.Ls <= 0)
+    say(
+      'supply.Rs',
+      c.supply.Rs,
+      'a supply with some resistance or inductance: without either its short-circuit current has no end',
+    );
+  if (c.bank.C <= 0) say('bank.C', c.bank.C, 'more than 0 F: without a bank there is no bus to compute');
+  if (c.load.kind === 'R' && c.load.R <= 0) say('load.R', c.load.R, 'more than 0 Ω');
+  if (c.load.kind === 'inverter' && c.motor.R <= 0 && c.motor.L <= 0)
+    say('motor.R', c.motor.R, 'a motor with some resistance or inductance');
+  if (c.load.kind === 'inverter' && c.inverter.fc < 5 * c.inverter.f1)
+    say('inverter.fc', c.inverter.fc, 'at least five times f1');
+  const [from, to] = c.window;
+  if (!(from >= 0 && to > from && to <= longest_s))
+    say('window', c.window, `from 0 s or later, to something after it, at most ${longest_s} s`);
+  const inverterWindow_s = 5;
+  if (c.load.kind === 'inverter' && to * c.inverter.fc > inverterWindow_s * 16_000)
+    say('window', c.window, `at most ${inverterWindow_s * 16_000} periods of the carrier`);
+  if (c.supply.phases === 1 && c.supply.openPhase !== null && c.supply.openPhase !== 'L3')
+    say('supply.openPhase', c.supply.openPhase, 'null: with its one phase open nothing is fed');
+  return list;
+}

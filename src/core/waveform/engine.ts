@@ -1,0 +1,311 @@
+import { stepsOf, type Steps } from './exponential';
+import { LOAD, legStates, networkFor, ONE, SIN, type LegState, type Network } from './network';
+import type { WaveCase } from './case';
+import { topologyOf, type Topology } from './topology';
+
+/** Samples in a period of the supply, and the longest step. */
+export const samplesPerPeriod = 512;
+/** A sample is 2¹⁴ ticks, so all times are whole ticks: 2.4 ns at 50 Hz. */
+export const longestLevel = 14;
+export const ticksPerSample = 2 ** longestLevel;
+/** So many events on end are chatter: then steps of 2⁶ ticks (0.15 µs at 50 Hz) are taken blind. */
+const chatterEvents = 60;
+const blindLevel = 6;
+/** A current or voltage so little below zero is zero. */
+const slack = 1e-7;
+
+interface Pattern {
+  topology: Topology;
+  steps: Steps;
+  watched: number;
+}
+
+export type Gate = 'none' | 'hi' | 'lo';
+
+export interface Engine {
+  net: Network;
+  ticksPerSecond: number;
+  /** x, then s, now. */
+  z: Float64Array;
+  ticks: () => number;
+  /** Current drawn from the bus besides what the network draws itself, A. */
+  draw: (amps: number) => void;
+  gate: (leg: number, gate: Gate) => void;
+  /** On to a time, through whatever happens on the way. */
+  advance: (toTicks: number) => void;
+  /** Goes up whenever something moved: what was read stays true while it stands. */
+  changes: () => number;
+  /** The first so many outputs now, in the order of `outputNames`. */
+  read: (into: Float64Array, count: number) => void;
+  /** Volts across the bank now. */
+  busVolts: () => number;
+  /** What is called around each stretch: at its start and at its end. */
+  listen: (atStart: () => void, atEnd: () => void) => void;
+  events: () => number;
+  patterns: () => number;
+}
+
+/** `rows`·z, the first `count` of them. Apart from the engine, so that nothing in the loop can change under it. */
+function stepInto(
+  rows: Float64Array,
+  z: Float64Array,
+  into: Float64Array,
+  count: number,
+  width: number,
+): void {
+  let p = 0;
+  for (let i = 0; i < count; i += 1) {
+    let sum = 0;
+    for (let j = 0; j < width; j += 1) sum += (rows[p + j] as number) * (z[j] as number);
+    p += width;
+    into[i] = sum;
+  }
+}
+
+/** Does everything that is watched stay above zero? */
+function holds(watch: Float64Array, z: Float64Array, count: number, width: number): boolean {
+  let p = 0;
+  for (let i = 0; i < count; i += 1) {
+    let sum = 0;
+    for (let j = 0; j < width; j += 1) sum += (watch[p + j] as number) * (z[j] as number);
+    if (sum < -slack) return false;
+    p += width;
+  }
+  return true;
+}
+
+const gateCode: Readonly<Record<Gate, LegState>> = {
+  none: legStates.none,
+  hi: legStates.noneHi,
+  lo: legStates.noneLo,
+};
+
+/** Patterns of the circuits computed last: the same circuit at another reference, or again, finds them made. */
+const circuits = new Map<string, Map<number, Pattern>>();
+const circuitsKept = 12;
+
+function patternsOf(given: WaveCase, driven: boolean): Map<number, Pattern> {
+  const { supply, rectifier, link, bank, load, inverter, motor } = given;
+  const { m: _m, mode: _mode, fc: _fc, deadTime: _dead, ...devices } = inverter;
+  const v0 = { ...bank, v0: 0 };
+  const key = JSON.stringify([
+    driven,
+    supply,
+    rectifier,
+    link,
+    v0,
+    load,
+    ...(driven ? [] : [devices, motor]),
+  ]);
+  const kept = circuits.get(key) ?? new Map<number, Pattern>();
+  circuits.delete(key);
+  circuits.set(key, kept);
+  for (const oldest of circuits.keys()) {
+    if (circuits.size <= circuitsKept) break;
+    circuits.delete(oldest);
+  }
+  return kept;
+}
+
+/** The running circuit. With `driven`, only source, rectifier, link and bank, and a current that is drawn. */
+export function engineFor(given: WaveCase, driven: boolean): Engine {
+  const net = networkFor(given, driven);
+  const { n, m } = net;
+  const ticksPerSecond = given.supply.f * samplesPerPeriod * ticksPerSample;
+  const width = n + m;
+  const omega = 2 * Math.PI * given.supply.f;
+  const omega1 = 2 * Math.PI * given.inverter.f1;
+  const pairs = m > 4 ? [omega, omega1] : [omega];
+  const turns = Array.from({ length: longestLevel + 1 }, (_, k) =>
+    Float64Array.from(
+      pairs.flatMap((w) => [Math.cos, Math.sin].map((f) => f((w * 2 ** k) / ticksPerSecond))),
+    ),
+  );
+
+  // Numbers that change at each step live in arrays: a changing number in a closure is a new object each time.
+  let z = new Float64Array(width);
+  let next = new Float64Array(width);
+  const start = new Float64Array(width);
+  const clock = new Float64Array(1);
+  z[net.bankState] = given.bank.v0;
+  z[n + ONE] = 1;
+  pairs.forEach((_, i) => (z[n + SIN + 2 * i + 1] = 1));
+  let events = 0;
+  let changes = 0;
+  const on = net.valves.map((v) => v.fixed === 'on');
+  const legs: LegState[] = net.legs.map(() => legStates.none);
+  const gates: Gate[] = net.legs.map(() => 'none');
+  const patterns = patternsOf(given, driven);
+  let atStart: (() => void) | null = null;
+  let atEnd: (() => void) | null = null;
+
+  function patternNow(): Pattern {
+    let key = 0;
+    for (const v of on) key = key * 2 + (v ? 1 : 0);
+    for (const l of legs) key = key * 8 + l;
+    const kept = patterns.get(key);
+    if (kept !== undefined) return kept;
+    const topology = topologyOf(net, on, legs);
+    const matrix = new Float64Array(width * width);
+    matrix.set(topology.derivative);
+    pairs.forEach((w, i) => {
+      const s = n + SIN + 2 * i;
+      matrix[s * width + s + 1] = w;
+      matrix[(s + 1) * width + s] = -w;
+    });
+    const made = {
+      topology,
+      steps: stepsOf(matrix, n, m, 1 / ticksPerSecond, longestLevel),
+      watched: topology.meaning.length,
+    };
+    patterns.set(key, made);
+    return made;
+  }
+
+  /** z after 2^level ticks, into `next`. */
+  function tryStep(pattern: Pattern, level: number): void {
+    const turn = turns[level] as Float64Array;
+    stepInto(pattern.steps.byLevel[level] as Float64Array, z, next, n, width);
+    next[n + ONE] = 1;
+    next[n + LOAD] = z[n + LOAD] as number;
+    for (let i = 0; i < pairs.length; i += 1) {
+      const at = n + SIN + 2 * i;
+      const c = turn[2 * i] as number;
+      const s = turn[2 * i + 1] as number;
+      const sin = z[at] as number;
+      const cos = z[at + 1] as number;
+      next[at] = sin * c + cos * s;
+      next[at + 1] = cos * c - sin * s;
+    }
+  }
+
+  function take(level: number): void {
+    const kept = z;
+    z = next;
+    next = kept;
+    clock[0] = (clock[0] as number) + (1 << level);
+    changes += 1;
+  }
+
+  /** Turns what has to turn until all that conducts agrees with the volts. */
+  function resolve(): Pattern {
+    let pattern = patternNow();
+    for (let round = 0; round < 40; round += 1) {
+      const { watch, meaning } = pattern.topology;
+      let turned = false;
+      for (let i = 0; i < pattern.watched; i += 1) {
+        let sum = 0;
+        for (let j = 0; j < width; j += 1) sum += (watch[i * width + j] as number) * (z[j] as number);
+        if (sum >= -slack) continue;
+        const what = meaning[i] as (typeof meaning)[number];
+        if (what.of === 'valve') on[what.index] = what.becomes === 1;
+        else
+          legs[what.index] =
+            what.becomes === legStates.none
+              ? gateCode[gates[what.index] ?? 'none']
+              : (what.becomes as LegState);
+        turned = true;
+        // After some rounds one at a time: two that turn each other back settle so.
+        if (round > 8) break;
+      }
+      if (!turned) return pattern;
+      pattern = patternNow();
+    }
+    return pattern;
+  }
+
+  let pattern = resolve();
+
+  /** Straight to a time with what conducts now; false, and nothing moved, where that does not hold at its end. */
+  function stretch(to: number): boolean {
+    const from = clock[0] as number;
+    start.set(z);
+    while ((clock[0] as number) < to) {
+      const level = Math.min(longestLevel, 31 - Math.clz32(to - (clock[0] as number)));
+      tryStep(pattern, level);
+      take(level);
+    }
+    if (holds(pattern.topology.watch, z, pattern.watched, width)) return true;
+    z.set(start);
+    clock[0] = from;
+    return false;
+  }
+
+  /** To just after the first change of what conducts, at most to a time. */
+  function toEvent(to: number, blind: number): void {
+    let level = longestLevel;
+    while ((clock[0] as number) < to && level >= 0) {
+      level = Math.min(level, 31 - Math.clz32(to - (clock[0] as number)));
+      tryStep(pattern, level);
+      if (holds(pattern.topology.watch, next, pattern.watched, width)) take(level);
+      else if (level > blind) level -= 1;
+      else {
+        take(level);
+        return;
+      }
+    }
+  }
+
+  function advance(to: number): void {
+    let here = 0;
+    atStart?.();
+    while ((clock[0] as number) < to) {
+      if (stretch(to)) break;
+      toEvent(to, here > chatterEvents ? blindLevel : 0);
+      events += 1;
+      here += 1;
+      atEnd?.();
+      changes += 1;
+      pattern = resolve();
+      atStart?.();
+    }
+    atEnd?.();
+  }
+
+  function gate(leg: number, wanted: Gate): void {
+    const at = net.legs[leg];
+    if (at === undefined) return;
+    const works = (wanted === 'hi' && !at.hiOpen) || (wanted === 'lo' && !at.loOpen) ? wanted : 'none';
+    const state = legs[leg];
+    const gives = state === legStates.hiSwitch || state === legStates.loDiode;
+    const takes = state === legStates.loSwitch || state === legStates.hiDiode;
+    gates[leg] = works;
+    if (gives) legs[leg] = works === 'hi' ? legStates.hiSwitch : legStates.loDiode;
+    else if (takes) legs[leg] = works === 'lo' ? legStates.loSwitch : legStates.hiDiode;
+    else legs[leg] = gateCode[works];
+    changes += 1;
+    pattern = resolve();
+  }
+
+  const bus = new Float64Array(1);
+
+  const engine: Engine = {
+    net,
+    ticksPerSecond,
+    get z() {
+      return z;
+    },
+    ticks: () => clock[0] as number,
+    changes: () => changes,
+    draw: (amps) => {
+      z[n + LOAD] = amps;
+      changes += 1;
+      // What is drawn moves the bus at once through the bank's resistance.
+      if (!holds(pattern.topology.watch, z, pattern.watched, width)) pattern = resolve();
+    },
+    gate,
+    advance,
+    read: (into, count) => stepInto(pattern.topology.outputs, z, into, count, width),
+    busVolts: () => {
+      stepInto(pattern.topology.outputs, z, bus, 1, width);
+      return bus[0] as number;
+    },
+    listen: (start, end) => {
+      atStart = start;
+      atEnd = end;
+    },
+    events: () => events,
+    patterns: () => patterns.size,
+  };
+  return engine;
+}

@@ -1,0 +1,61 @@
+import type { Inverter } from './case';
+import type { Gate } from './engine';
+
+export interface Edge {
+  tick: number;
+  leg: number;
+  gate: Gate;
+}
+
+/** What the three legs are asked for at a time, −1 … 1 (beyond: overmodulated). */
+export function references({ mode, m, f1 }: Inverter, t: number): [number, number, number] {
+  const angle = 2 * Math.PI * f1 * t;
+  const a = m * Math.sin(angle);
+  const b = m * Math.sin(angle - (2 * Math.PI) / 3);
+  const c = m * Math.sin(angle + (2 * Math.PI) / 3);
+  if (mode === 'spwm') return [a, b, c];
+  // Centred in the band, which is what space vectors with evenly shared zero states come to.
+  const middle = (Math.max(a, b, c) + Math.min(a, b, c)) / 2;
+  return [a - middle, b - middle, c - middle];
+}
+
+/** Where a leg's reference meets the triangle in the half period that begins at `from`. */
+function crossing(inverter: Inverter, leg: number, from: number, half: number, rising: boolean): number {
+  let t = from + half / 2;
+  for (let i = 0; i < 30; i += 1) {
+    const r = Math.max(-1, Math.min(1, references(inverter, t)[leg] ?? 0));
+    const better = from + (half * (rising ? 1 + r : 1 - r)) / 2;
+    if (Math.abs(better - t) < 1e-7 * half) return better;
+    t = better;
+  }
+  return t;
+}
+
+/** Edges fall on every 64th tick (0.15 µs at 50 Hz), which saves short steps and moves no figure. */
+const edgeTicks = 64;
+
+/** All changes of the gates up to a time, in order: natural sampling by a triangle, each gate on later by the dead time. */
+export function gateEdges(inverter: Inverter, until_s: number, ticksPerSecond: number): Edge[] {
+  const half = 0.5 / inverter.fc;
+  const toTick = (s: number) => edgeTicks * Math.round((s * ticksPerSecond) / edgeTicks);
+  const dead = toTick(inverter.deadTime);
+  const edges: Edge[] = [];
+  for (let leg = 0; leg < 3; leg += 1) {
+    let high = (references(inverter, 0)[leg] ?? 0) > -1;
+    edges.push({ tick: 0, leg, gate: high ? 'hi' : 'lo' });
+    let pending: Edge | null = null;
+    for (let k = 0; k * half < until_s; k += 1) {
+      const rising = k % 2 === 0;
+      const at = toTick(crossing(inverter, leg, k * half, half, rising));
+      const end = toTick((k + 1) * half);
+      // Low from where the rising triangle meets the reference, high from where the falling one does; never met: it stays.
+      if (high !== rising || at >= end) continue;
+      if (pending !== null && pending.tick <= at) edges.push(pending);
+      edges.push({ tick: at, leg, gate: 'none' });
+      high = !high;
+      pending = { tick: at + dead, leg, gate: high ? 'hi' : 'lo' };
+    }
+    if (pending !== null) edges.push(pending);
+  }
+  return edges.sort((a, b) => a.tick - b.tick);
+}

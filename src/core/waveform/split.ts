@@ -1,0 +1,120 @@
+import { phaseNames, type WaveCase } from './case';
+import { engineFor, ticksPerSample, type Gate } from './engine';
+import { gateEdges, type Edge } from './gates';
+import { legsFor } from './legs';
+import { motorNames, pairs, recorderFor, samplesIn, samplesOf } from './recorder';
+import { tallyOf, type Sums } from './tally';
+import { wholePeriodsFrom, type Run } from './whole';
+
+/** The bus is summed with the windings: what they draw at once shows in it at once. */
+const names = [...motorNames, 'vdc'] as const;
+const sumKinds = ['mean', 'square', 'least', 'most', 'sin1', 'cos1'] as const;
+
+/**
+ * The drive in two halves that meet at the bus: source to bank exactly, event by event, and the three windings in
+ * closed form between gate edges, on the bus as it was and moved just before. What they draw in a sample's time is
+ * drawn from the bus as its average. Without an earth fault nothing else joins the two.
+ */
+export function runSplit(given: WaveCase): Run {
+  const { inverter, window, bank } = given;
+  const engine = engineFor(given, true);
+  const perSecond = engine.ticksPerSecond;
+  const edges: Edge[] = gateEdges(inverter, window[1], perSecond);
+  const legs = legsFor(given);
+  const room = samplesIn(window, perSecond);
+  const recorder = recorderFor(engine, null, room);
+  const tally = tallyOf(names, inverter.f1, perSecond);
+  const samples = samplesOf(motorNames, room);
+  let before = new Float64Array(names.length);
+  let after = new Float64Array(names.length);
+  const start = Math.round(window[0] * perSecond);
+  const whole = Math.round(wholePeriodsFrom(window, inverter.f1) * perSecond);
+  const end = Math.round(window[1] * perSecond);
+  const gates: Gate[] = phaseNames.map(() => 'none');
+  let recording = false;
+  const began = new Float64Array(1);
+  /** The bus at a sample with nothing drawn, by how much it moves a tick, and when. */
+  const smooth = Float64Array.of(engine.busVolts(), 0, 0);
+  /** The bus at a tick: what is drawn drops at once in the bank's resistance. */
+  const busAt = (tick: number): number =>
+    (smooth[0] as number) +
+    (smooth[1] as number) * (tick - (smooth[2] as number)) -
+    bank.ESR * legs.drawnNow();
+
+  function read(row: Float64Array, tick: number): void {
+    for (let k = 0; k < 3; k += 1) {
+      row[k] = legs.i[k] as number;
+      row[3 + k] = legs.v[k] as number;
+    }
+    pairs(row, 3);
+    row[motorNames.length] = busAt(tick);
+  }
+  function begins(tick: number): void {
+    if (!recording) return;
+    began[0] = tick;
+    read(before, tick);
+  }
+  function ended(tick: number): void {
+    if (!recording) return;
+    read(after, tick);
+    tally.add(before, after, began[0] as number, tick);
+    const kept = before;
+    before = after;
+    after = kept;
+  }
+
+  let edge = 0;
+  while (engine.ticks() < end) {
+    const now = engine.ticks();
+    if (now === start) {
+      recorder.begin();
+      recording = true;
+    }
+    if (now === whole) tally.beginWhole();
+    if (now >= start) {
+      recorder.sample();
+      read(after, now);
+      samples.add(now / perSecond, after);
+    }
+    const mark = now < start ? start : now < whole ? whole : end;
+    const upTo = Math.min(mark, now + ticksPerSample);
+    let at = now;
+    let charge = 0;
+    while (at < upTo) {
+      let turned = false;
+      while (edge < edges.length && (edges[edge] as Edge).tick <= at) {
+        const { leg, gate } = edges[edge] as Edge;
+        gates[leg] = gate;
+        edge += 1;
+        turned = true;
+      }
+      if (turned) legs.turn(gates);
+      const to = Math.min(upTo, edges[edge]?.tick ?? upTo);
+      charge += legs.pass(at, to, perSecond, busAt((at + to) / 2), begins, ended) * (to - at);
+      at = to;
+    }
+    const mean = charge / (upTo - now);
+    engine.draw(mean);
+    engine.advance(upTo);
+    // What the bus would stand at with nothing drawn this moment: that moves smoothly.
+    const there = engine.busVolts() + bank.ESR * mean;
+    smooth[1] = (there - (smooth[0] as number)) / (upTo - now);
+    smooth[0] = there;
+    smooth[2] = upTo;
+  }
+  recorder.sample();
+  read(after, end);
+  samples.add(end / perSecond, after);
+  const line = recorder.result();
+  const motor = tally.sums();
+  const sums = Object.fromEntries(
+    sumKinds.map((kind) => [kind, { ...line.sums[kind], ...motor[kind] }]),
+  ) as unknown as Sums;
+  return {
+    t: line.t,
+    sums,
+    samples: { ...line.samples, ...samples.columns() },
+    events: engine.events(),
+    patterns: engine.patterns(),
+  };
+}

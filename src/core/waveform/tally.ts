@@ -1,0 +1,85 @@
+/** Integrals over a window, exact for what is straight between events. */
+export interface Sums {
+  mean: Record<string, number>;
+  square: Record<string, number>;
+  least: Record<string, number>;
+  most: Record<string, number>;
+  /** Mean of y·sin ω₁t and of y·cos ω₁t over whole periods of f1. */
+  sin1: Record<string, number>;
+  cos1: Record<string, number>;
+}
+
+export interface Tally {
+  /** A stretch from one tick to another, with the values at its ends. */
+  add: (before: Float64Array, after: Float64Array, from: number, to: number) => void;
+  /** From here on the periods of f1 are whole. */
+  beginWhole: () => void;
+  sums: () => Sums;
+}
+
+/** @param f1 Hz; null: nothing is asked of it. @param ticksPerSecond the unit of time of `add` */
+export function tallyOf(names: readonly string[], f1: number | null, ticksPerSecond: number): Tally {
+  const count = names.length;
+  const zeros = () => new Float64Array(count);
+  const [mean, square, sin1, cos1] = [zeros(), zeros(), zeros(), zeros()] as const;
+  const least = zeros().fill(Infinity);
+  const most = zeros().fill(-Infinity);
+  const omega1 = (2 * Math.PI * (f1 ?? 0)) / ticksPerSecond;
+  let whole = false;
+  /** Ticks summed, of them in whole periods; sine and cosine where the last stretch ended, and where that was. */
+  const clock = new Float64Array(5);
+
+  function add(before: Float64Array, after: Float64Array, from: number, to: number): void {
+    const long = to - from;
+    if (long <= 0) return;
+    clock[0] = (clock[0] as number) + long;
+    let [s0, c0, s1, c1] = [0, 0, 0, 0];
+    if (whole) {
+      clock[1] = (clock[1] as number) + long;
+      const known = Math.abs((clock[4] as number) - from) < 0.1;
+      s0 = known ? (clock[2] as number) : Math.sin(omega1 * from);
+      c0 = known ? (clock[3] as number) : Math.cos(omega1 * from);
+      s1 = Math.sin(omega1 * to);
+      c1 = Math.cos(omega1 * to);
+      clock[2] = s1;
+      clock[3] = c1;
+      clock[4] = to;
+    }
+    const half = long / 2;
+    for (let i = 0; i < count; i += 1) {
+      const a = before[i] as number;
+      const b = after[i] as number;
+      mean[i] = (mean[i] as number) + (a + b) * half;
+      square[i] = (square[i] as number) + ((a * a + a * b + b * b) / 3) * long;
+      if (a < (least[i] as number)) least[i] = a;
+      if (b < (least[i] as number)) least[i] = b;
+      if (a > (most[i] as number)) most[i] = a;
+      if (b > (most[i] as number)) most[i] = b;
+      if (!whole) continue;
+      sin1[i] = (sin1[i] as number) + (a * s0 + b * s1) * half;
+      cos1[i] = (cos1[i] as number) + (a * c0 + b * c1) * half;
+    }
+  }
+
+  const named = (list: Float64Array, over: number) =>
+    Object.fromEntries(names.map((name, i) => [name, (list[i] as number) / over]));
+
+  return {
+    add,
+    beginWhole: () => {
+      whole = f1 !== null;
+    },
+    sums: () => {
+      const all = clock[0] as number;
+      const inWhole = clock[1] as number;
+      return {
+        mean: named(mean, all),
+        square: named(square, all),
+        least: named(least, 1),
+        most: named(most, 1),
+        sin1: named(sin1, inWhole),
+        cos1: named(cos1, inWhole),
+      };
+    },
+  };
+}

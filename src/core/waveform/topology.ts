@@ -1,0 +1,198 @@
+import { GROUND, leastOhm, legStates, LOAD, offOhm, ONE, type LegState, type Network } from './network';
+import { solveRows } from './rows';
+
+/** One pattern of conduction: how x goes on, what is watched, what is shown. Rows of n + m. */
+export interface Topology {
+  /** [[A, B], [0, S]] without the rows of S, which are the same for all. */
+  derivative: Float64Array;
+  /** Must stay above zero, row by row; what a fall below means is in `meaning`. */
+  watch: Float64Array;
+  meaning: readonly { of: 'valve' | 'leg'; index: number; becomes: number }[];
+  /** Output rows, in the order of `outputNames`. */
+  outputs: Float64Array;
+}
+
+export const outputNames = ['vdc', 'ia', 'ib', 'ic', 'idc', 'iu', 'iv', 'iw', 'vu', 'vv', 'vw'] as const;
+export type OutputName = (typeof outputNames)[number];
+
+/** Rows of one pattern of conduction. @param on per valve; @param legs per leg, of `legStates` */
+export function topologyOf(net: Network, on: readonly boolean[], legs: readonly LegState[]): Topology {
+  const { n, m, given } = net;
+  const width = n + m;
+  const size = net.nodes;
+  const G = new Float64Array(size * size);
+  const J = new Float64Array(size * width);
+  const inject = (at: number, column: number, amps: number) => {
+    if (at !== GROUND) J[at * width + column] = (J[at * width + column] as number) + amps;
+  };
+  const conduct = (a: number, b: number, g: number) => {
+    const add = (i: number, j: number, v: number) => {
+      if (i !== GROUND && j !== GROUND) G[i * size + j] = (G[i * size + j] as number) + v;
+    };
+    add(a, a, g);
+    add(b, b, g);
+    add(a, b, -g);
+    add(b, a, -g);
+  };
+  /** A conducting device: g·(v_a − v_b − drop) from a to b. */
+  const drops = (a: number, b: number, g: number, drop: number) => {
+    conduct(a, b, g);
+    inject(a, n + ONE, g * drop);
+    inject(b, n + ONE, -g * drop);
+  };
+
+  for (const b of net.branches) {
+    if (b.current !== null) {
+      b.current.forEach((share, k) => {
+        inject(b.from, k, -share);
+        inject(b.to, k, share);
+      });
+    } else {
+      conduct(b.from, b.to, 1 / b.R);
+      for (let k = 0; k < m; k += 1) {
+        inject(b.from, n + k, -(b.emf[k] as number) / b.R);
+        inject(b.to, n + k, (b.emf[k] as number) / b.R);
+      }
+    }
+  }
+  const gBank = 1 / Math.max(given.bank.ESR, leastOhm);
+  conduct(net.bus, GROUND, gBank);
+  inject(net.bus, net.bankState, gBank);
+  inject(net.bus, n + LOAD, -1);
+  if (given.load.kind === 'R') conduct(net.bus, GROUND, 1 / given.load.R);
+  if (net.earth !== null) conduct(net.earth.from, net.earth.to, 1 / net.earth.ohm);
+  net.valves.forEach((v, i) => {
+    if (on[i] === true) drops(v.anode, v.cathode, 1 / v.Ron, v.Vf);
+    else conduct(v.anode, v.cathode, 1 / v.Roff);
+  });
+  const { Vce, Vfd } = given.inverter;
+  const gSwitch = 1 / Math.max(given.inverter.Rce, leastOhm);
+  const gDiode = 1 / Math.max(given.inverter.Rfd, leastOhm);
+  net.legs.forEach((leg, i) => {
+    conduct(net.bus, leg.node, 1 / offOhm);
+    conduct(leg.node, GROUND, 1 / offOhm);
+    if (legs[i] === legStates.hiSwitch) drops(net.bus, leg.node, gSwitch, Vce);
+    if (legs[i] === legStates.hiDiode) drops(leg.node, net.bus, gDiode, Vfd);
+    if (legs[i] === legStates.loSwitch) drops(leg.node, GROUND, gSwitch, Vce);
+    if (legs[i] === legStates.loDiode) drops(GROUND, leg.node, gDiode, Vfd);
+  });
+
+  // Where only inductances meet, their currents add up to nothing by themselves; the volts follow from their slopes adding up to nothing.
+  for (let at = 0; at < size; at += 1) {
+    if (G[at * size + at] !== 0) continue;
+    J.fill(0, at * width, (at + 1) * width);
+    for (const b of net.branches) {
+      if (b.from !== at && b.to !== at) continue;
+      const sign = b.from === at ? 1 : -1;
+      const w = 1e-3 / b.L;
+      if (b.from !== GROUND) G[at * size + b.from] = (G[at * size + b.from] as number) + sign * w;
+      if (b.to !== GROUND) G[at * size + b.to] = (G[at * size + b.to] as number) - sign * w;
+      b.current?.forEach((share, k) => inject(at, k, sign * w * b.R * share));
+      for (let k = 0; k < m; k += 1) inject(at, n + k, -sign * w * (b.emf[k] as number));
+    }
+  }
+  const volts = solveRows(G, J, size, width);
+
+  const row = (fill: (add: (from: Float64Array | number, at: number, times: number) => void) => void) => {
+    const out = new Float64Array(width);
+    fill((from, at, times) => {
+      if (typeof from === 'number') {
+        out[from] = (out[from] as number) + times;
+        return;
+      }
+      if (at === GROUND) return;
+      for (let j = 0; j < width; j += 1)
+        out[j] = (out[j] as number) + times * (from[at * width + j] as number);
+    });
+    return out;
+  };
+  /** times·(v_a − v_b) + offset. */
+  const between = (a: number, b: number, times = 1, offset = 0) =>
+    row((add) => {
+      add(volts, a, times);
+      add(volts, b, -times);
+      add(n + ONE, 0, offset);
+    });
+
+  const derivative = new Float64Array(n * width);
+  for (const b of net.branches) {
+    if (b.state < 0) continue;
+    const slope = row((add) => {
+      add(volts, b.from, 1 / b.L);
+      add(volts, b.to, -1 / b.L);
+      add(b.state, 0, -b.R / b.L);
+      for (let k = 0; k < m; k += 1) add(n + k, 0, (b.emf[k] as number) / b.L);
+    });
+    derivative.set(slope, b.state * width);
+  }
+  const charging = row((add) => {
+    add(volts, net.bus, gBank / given.bank.C);
+    add(net.bankState, 0, -gBank / given.bank.C);
+  });
+  derivative.set(charging, net.bankState * width);
+
+  const watched: Float64Array[] = [];
+  const meaning: { of: 'valve' | 'leg'; index: number; becomes: number }[] = [];
+  const watch = (line: Float64Array, of: 'valve' | 'leg', index: number, becomes: number) => {
+    watched.push(line);
+    meaning.push({ of, index, becomes });
+  };
+  net.valves.forEach((v, i) => {
+    if (v.fixed !== null) return;
+    if (on[i] === true) watch(between(v.anode, v.cathode, 1 / v.Ron, -v.Vf / v.Ron), 'valve', i, 0);
+    else watch(between(v.anode, v.cathode, -1, v.Vf), 'valve', i, 1);
+  });
+  net.legs.forEach((leg, i) => {
+    const state = legs[i] ?? legStates.none;
+    const at = leg.node;
+    const ends = (line: Float64Array) => watch(line, 'leg', i, legStates.none);
+    if (state === legStates.hiSwitch) ends(between(net.bus, at, gSwitch, -Vce * gSwitch));
+    else if (state === legStates.hiDiode) ends(between(at, net.bus, gDiode, -Vfd * gDiode));
+    else if (state === legStates.loSwitch) ends(between(at, GROUND, gSwitch, -Vce * gSwitch));
+    else if (state === legStates.loDiode) ends(between(GROUND, at, gDiode, -Vfd * gDiode));
+    else {
+      watch(between(at, net.bus, -1, Vfd), 'leg', i, legStates.hiDiode);
+      watch(between(GROUND, at, -1, Vfd), 'leg', i, legStates.loDiode);
+      if (state === legStates.noneHi) watch(between(net.bus, at, -1, Vce), 'leg', i, legStates.hiSwitch);
+      if (state === legStates.noneLo) watch(between(at, GROUND, -1, Vce), 'leg', i, legStates.loSwitch);
+    }
+  });
+
+  const current = (index: number | null | undefined) => {
+    const b = index === null || index === undefined ? undefined : net.branches[index];
+    if (b === undefined) return new Float64Array(width);
+    const { current: known } = b;
+    if (known !== null) return row((add) => known.forEach((share, k) => add(k, 0, share)));
+    return row((add) => {
+      add(volts, b.from, 1 / b.R);
+      add(volts, b.to, -1 / b.R);
+      for (let k = 0; k < m; k += 1) add(n + k, 0, (b.emf[k] as number) / b.R);
+    });
+  };
+  const [ia, ib, ic] = net.lines;
+  // Of one phase, what goes in at L1 comes back at L2.
+  const second = given.supply.phases === 1 ? current(ia).map((v) => -v) : current(ib);
+  /** What a leg gives: the winding's current and, on the phase with the fault, what goes to earth. */
+  const given3 = net.legs.map((leg, k) => {
+    const winding = current(net.motor[k]);
+    if (net.earth?.from !== leg.node) return winding;
+    const lost = between(leg.node, net.earth.to, 1 / net.earth.ohm);
+    return winding.map((v, j) => v + (lost[j] as number));
+  });
+  const none = new Float64Array(width);
+  const rows = [
+    between(net.bus, GROUND),
+    current(ia),
+    second,
+    current(ic),
+    current(net.choke),
+    ...[0, 1, 2].map((k) => given3[k] ?? none),
+    ...[0, 1, 2].map((k) => (net.legs[k] === undefined ? none : between(net.legs[k].node, GROUND))),
+  ];
+  const flat = (list: readonly Float64Array[]) => {
+    const out = new Float64Array(list.length * width);
+    list.forEach((line, i) => out.set(line, i * width));
+    return out;
+  };
+  return { derivative, watch: flat(watched), meaning, outputs: flat(rows) };
+}
