@@ -69,7 +69,7 @@ export function waveformDeck(given: WaveCase, step_s: number): string {
   if (supply.phases === 1) asked.splice(2, 1, 'i(VIa)');
   lines.push(
     // Between switching edges the trapezoid is quicker; without them it rings where diodes let go, and Gear does not.
-    `.options ${load.kind === 'inverter' ? 'reltol=3e-4' : 'reltol=1e-4 method=gear'} abstol=1e-5 vntol=1e-3 itl4=100`,
+    `.options ${load.kind === 'inverter' ? `reltol=${given.inverter.earthFault === null ? 1e-4 : 3e-4}` : 'reltol=1e-4 method=gear'} abstol=1e-5 vntol=1e-3 itl4=100`,
     `.control`,
     `tran ${step_s} ${to} ${from} ${step_s} uic`,
     'set wr_vecnames',

@@ -18,7 +18,9 @@ import {
 import { ngspiceWave } from './waveform-deck';
 
 const window = [0.06, 0.1] as const;
-const inverting = { window: [0.05, 0.1], load: { kind: 'inverter' } } as const;
+/** Two whole periods of supply and inverter alike. */
+const at50 = { ...usualInverter, f1: 50 };
+const inverting = { window: [0.02, 0.06], load: { kind: 'inverter' }, inverter: at50 } as const;
 const onePhase = { ...usualSupply, phases: 1, vll: 230 } as const;
 
 const circuits: readonly (readonly [string, WaveCase])[] = [
@@ -55,21 +57,15 @@ const circuits: readonly (readonly [string, WaveCase])[] = [
   ['inverter, sine and triangle', waveCase(inverting)],
   [
     'inverter, space vectors at their limit',
-    waveCase({ ...inverting, inverter: { ...usualInverter, mode: 'svm', m: 1.1 } }),
+    waveCase({ ...inverting, inverter: { ...at50, mode: 'svm', m: 1.1 } }),
   ],
   [
     'a transistor that does not switch',
-    waveCase({ ...inverting, inverter: { ...usualInverter, openSwitch: 'inv.U.hi' } }),
+    waveCase({ ...inverting, inverter: { ...at50, openSwitch: 'inv.U.hi' } }),
   ],
-  [
-    'a lower gate missing',
-    waveCase({ ...inverting, inverter: { ...usualInverter, openSwitch: 'inv.W.lo' } }),
-  ],
+  ['a lower gate missing', waveCase({ ...inverting, inverter: { ...at50, openSwitch: 'inv.W.lo' } })],
   ['an output phase open', waveCase({ ...inverting, motor: { ...usualMotor, openPhase: 'V' } })],
-  [
-    'an earth fault',
-    waveCase({ ...inverting, inverter: { ...usualInverter, earthFault: { phase: 'U', ohm: 10 } } }),
-  ],
+  ['an earth fault', waveCase({ ...inverting, inverter: { ...at50, earthFault: { phase: 'U', ohm: 10 } } })],
   [
     'a motor that turns',
     waveCase({ ...inverting, motor: { ...usualMotor, R: 0.8, emf: 190, emfLag_deg: 12 } }),

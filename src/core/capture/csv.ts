@@ -1,0 +1,161 @@
+import Papa from 'papaparse';
+import { BadCapture, unitOfRole, type Capture, type ChannelRole } from './capture';
+import { evenCapture, type RawChannel } from './even';
+
+/** A file as columns, before anybody has said what they are. */
+export interface Columns {
+  names: readonly string[];
+  /** Numbers, a gap as NaN. */
+  values: readonly Float64Array[];
+  /** Columns that go up all the way: they may be times. */
+  rising: readonly number[];
+}
+
+/** What each column is. */
+export interface Layout {
+  /** The column of times; null where there is none: then `step_s` is the time between samples. */
+  time: number | null;
+  timeUnit: 's' | 'ms' | 'us';
+  step_s: number | null;
+  channels: readonly {
+    column: number;
+    role: ChannelRole;
+    /** What one unit of the column is, V or A: probe and range. */
+    scale: number;
+    /** Its own times, where the file has two time bases. */
+    time?: number;
+  }[];
+}
+
+const unitSeconds = { s: 1, ms: 1e-3, us: 1e-6 } as const;
+
+const numberOf = (cell: string | undefined, comma: boolean): number => {
+  const text = (cell ?? '').trim();
+  if (text === '') return NaN;
+  return Number(comma ? text.replace(/\./g, '').replace(',', '.') : text);
+};
+
+/**
+ * Reads text as columns, whatever stands above them, with any separator and either decimal sign.
+ * @throws BadCapture where there are no columns of numbers
+ */
+export function columnsOf(text: string): Columns {
+  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
+  const rows = data;
+  const middle = rows[Math.floor(rows.length / 2)] ?? [];
+  const comma = middle.some((c) => /^\s*[-+]?\d+,\d+(e[-+]?\d+)?\s*$/i.test(c));
+  const isNumbers = (row: readonly string[]) =>
+    row.filter((c) => Number.isFinite(numberOf(c, comma))).length >= Math.max(1, middle.length - 1);
+  const first = rows.findIndex(isNumbers);
+  if (first < 0 || rows.length - first < 16)
+    throw new BadCapture(
+      'No columns of numbers were found: save the capture as CSV, one row a sample, and try again.',
+    );
+  const width = Math.max(middle.length, rows[first]?.length ?? 0);
+  const head = rows
+    .slice(0, first)
+    .reverse()
+    .find((r) => r.length >= Math.min(2, width));
+  const body = rows.slice(first);
+  const values = Array.from({ length: width }, (_, c) => {
+    const column = new Float64Array(body.length);
+    for (let k = 0; k < body.length; k += 1) column[k] = numberOf(body[k]?.[c], comma);
+    return column;
+  });
+  const names = values.map((_, c) => head?.[c]?.trim() || `column ${c + 1}`);
+  const used = values.flatMap((column, c) => (column.some((v) => Number.isFinite(v)) ? [c] : []));
+  const rising = used.flatMap((c, at) => (goesUp(values[c] as Float64Array) ? [at] : []));
+  return {
+    names: used.map((c) => names[c] as string),
+    values: used.map((c) => values[c] as Float64Array),
+    rising,
+  };
+}
+
+function goesUp(values: Float64Array): boolean {
+  for (let k = 1; k < values.length; k += 1)
+    if (!((values[k] as number) > (values[k - 1] as number))) return false;
+  return true;
+}
+
+const namedRoles: readonly (readonly [RegExp, ChannelRole])[] = [
+  [/v?dc\b|bus|link/i, 'vdc'],
+  [/\bi?_?(l1|ia|il1|r)\b|line.*1/i, 'ia'],
+  [/\bi?_?(l2|ib|il2|s)\b|line.*2/i, 'ib'],
+  [/\bi?_?(l3|ic|il3|t)\b|line.*3/i, 'ic'],
+  [/u\s*[-–]?\s*v\b|vuv/i, 'vuv'],
+  [/v\s*[-–]?\s*w\b|vvw/i, 'vvw'],
+  [/w\s*[-–]?\s*u\b|vwu/i, 'vwu'],
+  [/\bi?_?u\b|iu\b/i, 'iu'],
+  [/\biv\b/i, 'iv'],
+  [/\bi?_?w\b|iw\b/i, 'iw'],
+];
+
+/** What columns probably are, by their names and by which goes up. A person looks at it and changes it. */
+export function guessLayout({ names, values, rising }: Columns): Layout {
+  const named = rising.find((c) => /^(t|time|zeit|second|x)/i.test(names[c] ?? ''));
+  const time = named ?? rising[0] ?? null;
+  const unit = /\b(ms|millisec)/i.test(names[time ?? -1] ?? '')
+    ? 'ms'
+    : /[uµ]s\b/i.test(names[time ?? -1] ?? '')
+      ? 'us'
+      : 's';
+  const others = rising.filter((c) => c !== time);
+  return {
+    time,
+    timeUnit: unit,
+    step_s: null,
+    channels: values.flatMap((_, column) => {
+      if (column === time || others.includes(column)) return [];
+      const role = namedRoles.find(([pattern]) => pattern.test(names[column] ?? ''))?.[1] ?? 'other';
+      const scale = /\bmV\b|\(mA\)|\bmA\b/.test(names[column] ?? '')
+        ? 1e-3
+        : /\bkV\b|\bkA\b/.test(names[column] ?? '')
+          ? 1e3
+          : 1;
+      // A second time base stands before the columns it belongs to.
+      const own = others.filter((c) => c < column).pop();
+      return [{ column, role, scale, ...(own === undefined ? {} : { time: own }) }];
+    }),
+  };
+}
+
+/** Columns as a capture, by what each is. @throws BadCapture */
+export function captureOf({ names, values }: Columns, layout: Layout): Capture {
+  const { time, step_s } = layout;
+  if (time === null && !(step_s !== null && step_s > 0))
+    throw new BadCapture('No column is the time: say how long it is from one sample to the next.');
+  const scale = unitSeconds[layout.timeUnit];
+  const timesOf = (column: number | null): Float64Array => {
+    const count = values[0]?.length ?? 0;
+    if (column === null) return Float64Array.from({ length: count }, (_, k) => k * (step_s ?? 1));
+    return (values[column] ?? new Float64Array(0)).map((t) => t * scale);
+  };
+  const main = timesOf(time);
+  const raw = layout.channels.map(({ column, role, scale: by, time: own }): RawChannel => {
+    const times = own === undefined ? main : timesOf(own);
+    const given = (values[column] ?? new Float64Array(0)).map((v) => v * by);
+    // A shorter time base ends in empty cells.
+    let length = times.length;
+    while (length > 0 && !Number.isFinite(times[length - 1])) length -= 1;
+    return {
+      name: names[column] ?? `column ${column + 1}`,
+      role,
+      unit: unitOfRole(role),
+      times: times.slice(0, length),
+      values: given.slice(0, length),
+    };
+  });
+  return evenCapture(raw);
+}
+
+/** A capture as CSV: times and channels, named. */
+export function captureCsv({ t0, dt, channels }: Capture): string {
+  const head = ['time (s)', ...channels.map((c) => (c.unit === '' ? c.name : `${c.name} (${c.unit})`))];
+  const count = channels[0]?.values.length ?? 0;
+  const rows = Array.from({ length: count }, (_, k) => [
+    Number((t0 + k * dt).toPrecision(10)),
+    ...channels.map((c) => Number((c.values[k] as number).toPrecision(6))),
+  ]);
+  return `${Papa.unparse([head, ...rows], { newline: '\n' })}\n`;
+}

@@ -1,0 +1,56 @@
+import type { Capture } from './capture';
+
+/**
+ * A picture of a long record: of each stretch its lowest and highest sample, in their order, so that no peak is lost.
+ * @returns times and values, at most `points` of each
+ */
+export function thinned(
+  values: Float64Array,
+  { t0, dt }: Pick<Capture, 't0' | 'dt'>,
+  points: number,
+): { t: Float64Array; v: Float64Array } {
+  const count = values.length;
+  if (count <= points) {
+    return { t: Float64Array.from(values, (_, k) => t0 + k * dt), v: values };
+  }
+  const stretches = Math.floor(points / 2);
+  const t = new Float64Array(2 * stretches);
+  const v = new Float64Array(2 * stretches);
+  for (let s = 0; s < stretches; s += 1) {
+    const from = Math.floor((s * count) / stretches);
+    const to = Math.floor(((s + 1) * count) / stretches);
+    let [low, high] = [from, from];
+    for (let k = from + 1; k < to; k += 1) {
+      if ((values[k] as number) < (values[low] as number)) low = k;
+      if ((values[k] as number) > (values[high] as number)) high = k;
+    }
+    const [first, second] = low < high ? [low, high] : [high, low];
+    t[2 * s] = t0 + first * dt;
+    v[2 * s] = values[first] as number;
+    t[2 * s + 1] = t0 + second * dt;
+    v[2 * s + 1] = values[second] as number;
+  }
+  return { t, v };
+}
+
+/** A record short enough to keep: the last whole stretch of it, each sample the mean of so many as it takes. */
+export function shortened(capture: Capture, most: number): Capture {
+  const count = capture.channels[0]?.values.length ?? 0;
+  const by = Math.ceil(count / most);
+  if (by <= 1) return capture;
+  const kept = Math.floor(count / by);
+  return {
+    t0: capture.t0 + ((by - 1) / 2) * capture.dt,
+    dt: by * capture.dt,
+    notes: [...capture.notes, `Kept as ${kept} samples, each the mean of ${by}.`],
+    channels: capture.channels.map((c) => {
+      const values = new Float64Array(kept);
+      for (let i = 0; i < kept; i += 1) {
+        let sum = 0;
+        for (let k = 0; k < by; k += 1) sum += c.values[i * by + k] as number;
+        values[i] = sum / by;
+      }
+      return { ...c, values };
+    }),
+  };
+}
