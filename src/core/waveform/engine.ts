@@ -115,6 +115,9 @@ export function engineFor(given: WaveCase, driven: boolean): Engine {
   const width = n + m;
   const omega = 2 * Math.PI * given.supply.f;
   const omega1 = 2 * Math.PI * given.inverter.f1;
+  const { Vce, Vfd, Rce, Rfd } = given.inverter;
+  /** Switches and diodes alike: then a gated leg is one resistance, and there are far fewer patterns. */
+  const plain = Vce === 0 && Vfd === 0 && Rce === Rfd;
   const pairs = m > 4 ? [omega, omega1] : [omega];
   const turns = Array.from({ length: longestLevel + 1 }, (_, k) =>
     Float64Array.from(
@@ -142,7 +145,7 @@ export function engineFor(given: WaveCase, driven: boolean): Engine {
   function patternNow(): Pattern {
     let key = 0;
     for (const v of on) key = key * 2 + (v ? 1 : 0);
-    for (const l of legs) key = key * 8 + l;
+    for (const l of legs) key = key * 9 + l;
     const kept = patterns.get(key);
     if (kept !== undefined) return kept;
     const topology = topologyOf(net, on, legs);
@@ -270,7 +273,11 @@ export function engineFor(given: WaveCase, driven: boolean): Engine {
     const gives = state === legStates.hiSwitch || state === legStates.loDiode;
     const takes = state === legStates.loSwitch || state === legStates.hiDiode;
     gates[leg] = works;
-    if (gives) legs[leg] = works === 'hi' ? legStates.hiSwitch : legStates.loDiode;
+    if (plain && works !== 'none') legs[leg] = works === 'hi' ? legStates.hiBoth : legStates.loBoth;
+    else if (plain && (state === legStates.hiBoth || state === legStates.loBoth)) {
+      // Which diode takes over hangs on which way the current goes: volts decide, from nothing.
+      legs[leg] = legStates.none;
+    } else if (gives) legs[leg] = works === 'hi' ? legStates.hiSwitch : legStates.loDiode;
     else if (takes) legs[leg] = works === 'lo' ? legStates.loSwitch : legStates.hiDiode;
     else legs[leg] = gateCode[works];
     changes += 1;

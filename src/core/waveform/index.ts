@@ -20,6 +20,7 @@ export {
   type Spectrum,
 } from './spectrum';
 export type { Run } from './whole';
+export { circuitOf, scaledLoad, type Assumed, type MotorWords, type Running, type UnitWords } from './unit';
 
 export interface Wave {
   run: Run;

@@ -51,6 +51,9 @@ export const legStates = {
   hiDiode: 4,
   loSwitch: 5,
   loDiode: 6,
+  /** A switch and its diode without a drop: one resistance both ways. */
+  hiBoth: 7,
+  loBoth: 8,
 } as const;
 export type LegState = (typeof legStates)[keyof typeof legStates];
 

@@ -77,7 +77,7 @@ export function recorderFor(engine: Engine, f1: number | null, room: number): Re
   const rows = f1 === null ? busRows : outputNames.length;
   let before = new Float64Array(names.length);
   let after = new Float64Array(names.length);
-  const tally = tallyOf(names, f1, engine.ticksPerSecond);
+  const tally = tallyOf(names, f1, busNames.length, engine.ticksPerSecond);
   const samples = samplesOf(names, room);
   let listening = false;
   const from = new Float64Array(1);

@@ -7,7 +7,7 @@ import { tallyOf, type Sums } from './tally';
 import { wholePeriodsFrom, type Run } from './whole';
 
 /** The bus is summed with the windings: what they draw at once shows in it at once. */
-const names = [...motorNames, 'vdc'] as const;
+const names = ['vdc', ...motorNames] as const;
 const sumKinds = ['mean', 'square', 'least', 'most', 'sin1', 'cos1'] as const;
 
 /**
@@ -23,8 +23,8 @@ export function runSplit(given: WaveCase): Run {
   const legs = legsFor(given);
   const room = samplesIn(window, perSecond);
   const recorder = recorderFor(engine, null, room);
-  const tally = tallyOf(names, inverter.f1, perSecond);
-  const samples = samplesOf(motorNames, room);
+  const tally = tallyOf(names, inverter.f1, 1, perSecond);
+  const samples = samplesOf(names, room);
   let before = new Float64Array(names.length);
   let after = new Float64Array(names.length);
   const start = Math.round(window[0] * perSecond);
@@ -43,11 +43,11 @@ export function runSplit(given: WaveCase): Run {
 
   function read(row: Float64Array, tick: number): void {
     for (let k = 0; k < 3; k += 1) {
-      row[k] = legs.i[k] as number;
-      row[3 + k] = legs.v[k] as number;
+      row[1 + k] = legs.i[k] as number;
+      row[4 + k] = legs.v[k] as number;
     }
-    pairs(row, 3);
-    row[motorNames.length] = busAt(tick);
+    pairs(row, 4);
+    row[0] = busAt(tick);
   }
   function begins(tick: number): void {
     if (!recording) return;

@@ -17,8 +17,17 @@ export interface Tally {
   sums: () => Sums;
 }
 
-/** @param f1 Hz; null: nothing is asked of it. @param ticksPerSecond the unit of time of `add` */
-export function tallyOf(names: readonly string[], f1: number | null, ticksPerSecond: number): Tally {
+/**
+ * @param f1 Hz; null: nothing is asked of it
+ * @param ofMotor from this name on they are the motor's, and summed over whole periods of f1 only
+ * @param ticksPerSecond the unit of time of `add`
+ */
+export function tallyOf(
+  names: readonly string[],
+  f1: number | null,
+  ofMotor: number,
+  ticksPerSecond: number,
+): Tally {
   const count = names.length;
   const zeros = () => new Float64Array(count);
   const [mean, square, sin1, cos1] = [zeros(), zeros(), zeros(), zeros()] as const;
@@ -46,7 +55,8 @@ export function tallyOf(names: readonly string[], f1: number | null, ticksPerSec
       clock[4] = to;
     }
     const half = long / 2;
-    for (let i = 0; i < count; i += 1) {
+    const upTo = whole ? count : ofMotor;
+    for (let i = 0; i < upTo; i += 1) {
       const a = before[i] as number;
       const b = after[i] as number;
       mean[i] = (mean[i] as number) + (a + b) * half;
@@ -61,8 +71,10 @@ export function tallyOf(names: readonly string[], f1: number | null, ticksPerSec
     }
   }
 
-  const named = (list: Float64Array, over: number) =>
-    Object.fromEntries(names.map((name, i) => [name, (list[i] as number) / over]));
+  const named = (list: Float64Array, over: number, overMotor: number) =>
+    Object.fromEntries(
+      names.map((name, i) => [name, (list[i] as number) / (i < ofMotor ? over : overMotor)]),
+    );
 
   return {
     add,
@@ -73,12 +85,12 @@ export function tallyOf(names: readonly string[], f1: number | null, ticksPerSec
       const all = clock[0] as number;
       const inWhole = clock[1] as number;
       return {
-        mean: named(mean, all),
-        square: named(square, all),
-        least: named(least, 1),
-        most: named(most, 1),
-        sin1: named(sin1, inWhole),
-        cos1: named(cos1, inWhole),
+        mean: named(mean, all, inWhole),
+        square: named(square, all, inWhole),
+        least: named(least, 1, 1),
+        most: named(most, 1, 1),
+        sin1: named(sin1, inWhole, inWhole),
+        cos1: named(cos1, inWhole, inWhole),
       };
     },
   };

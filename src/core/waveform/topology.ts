@@ -75,6 +75,8 @@ export function topologyOf(net: Network, on: readonly boolean[], legs: readonly 
     if (legs[i] === legStates.hiDiode) drops(leg.node, net.bus, gDiode, Vfd);
     if (legs[i] === legStates.loSwitch) drops(leg.node, GROUND, gSwitch, Vce);
     if (legs[i] === legStates.loDiode) drops(GROUND, leg.node, gDiode, Vfd);
+    if (legs[i] === legStates.hiBoth) conduct(net.bus, leg.node, gSwitch);
+    if (legs[i] === legStates.loBoth) conduct(leg.node, GROUND, gSwitch);
   });
 
   // Where only inductances meet, their currents add up to nothing by themselves; the volts follow from their slopes adding up to nothing.
@@ -145,6 +147,7 @@ export function topologyOf(net: Network, on: readonly boolean[], legs: readonly 
   net.legs.forEach((leg, i) => {
     const state = legs[i] ?? legStates.none;
     const at = leg.node;
+    if (state === legStates.hiBoth || state === legStates.loBoth) return;
     const ends = (line: Float64Array) => watch(line, 'leg', i, legStates.none);
     if (state === legStates.hiSwitch) ends(between(net.bus, at, gSwitch, -Vce * gSwitch));
     else if (state === legStates.hiDiode) ends(between(at, net.bus, gDiode, -Vfd * gDiode));

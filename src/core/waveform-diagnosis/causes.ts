@@ -1,0 +1,164 @@
+import { lineNames, phaseNames, type DiodeName, type SwitchName, type WaveCase } from '../waveform';
+
+export type CauseFamily = 'sound' | 'supply' | 'input' | 'bus' | 'output';
+
+/** A thing that may be wrong, as a change to the sound circuit. Sizes are tried in turn and the best kept. */
+export interface Cause {
+  id: string;
+  family: CauseFamily;
+  /** As a sentence, with what else it may be. */
+  name: string;
+  /** What to look at first. */
+  first: string;
+  /** How often it is met, relative to the others: common practice, no source. */
+  weight: number;
+  changes: readonly ((sound: WaveCase) => WaveCase)[];
+}
+
+const rectifier =
+  (change: Partial<WaveCase['rectifier']>) =>
+  (c: WaveCase): WaveCase => ({
+    ...c,
+    rectifier: { ...c.rectifier, ...change },
+  });
+const inverter =
+  (change: Partial<WaveCase['inverter']>) =>
+  (c: WaveCase): WaveCase => ({
+    ...c,
+    inverter: { ...c.inverter, ...change },
+  });
+const weaker =
+  (line: number, by: number) =>
+  (c: WaveCase): WaveCase => {
+    const [a, b, d] = c.supply.vscale;
+    const scale = [a, b, d].map((v, k) => (k === line ? v * by : v)) as [number, number, number];
+    return { ...c, supply: { ...c.supply, vscale: scale } };
+  };
+/** The bank comes down slowly through the resistor: it is looked at later, and begins lower. */
+const stuck =
+  (ohm: number) =>
+  (c: WaveCase): WaveCase => {
+    const [from, to] = c.window;
+    const later = Math.min(0.3, 3 * ohm * c.bank.C);
+    return {
+      ...c,
+      link: { ...c.link, Rpre: ohm },
+      bank: { ...c.bank, v0: 0.85 * c.bank.v0 },
+      window: [from + later, to + later],
+    };
+  };
+/** Of an earth fault the whole network is computed: with legs of one plain resistance that is quick, and moves the currents little. */
+const plainLegs = { deadTime: 0, Vce: 0, Vfd: 0, Rce: 0.05, Rfd: 0.05 };
+const side = { hi: 'upper', lo: 'lower' } as const;
+
+/** Everything that is tried on this circuit. @param prechargeOhm of the unit; 0: it has none */
+export function causesFor(sound: WaveCase, prechargeOhm: number): Cause[] {
+  const three = sound.supply.phases === 3;
+  const lines = three ? lineNames : lineNames.slice(0, 2);
+  const each = lines.flatMap((line) => (['hi', 'lo'] as const).map((end) => [line, end] as const));
+  const list: Cause[] = [
+    {
+      id: 'sound',
+      family: 'sound',
+      name: 'Nothing wrong: this is what the sound unit gives',
+      first: '',
+      weight: 6,
+      changes: [(c) => c],
+    },
+    {
+      id: 'bank-weak',
+      family: 'bus',
+      name: 'The bank is weak: capacitance down, ESR up',
+      first: 'capacitance and ESR of the bank, dead and discharged',
+      weight: 1.5,
+      changes: [0.25, 0.5, 0.12].map((by) => (c) => ({
+        ...c,
+        bank: { ...c.bank, C: c.bank.C * by, ESR: c.bank.ESR * (1 + 2 / by) },
+      })),
+    },
+    ...each.flatMap(([line, end]): Cause[] => {
+      const position: DiodeName = `rect.${line}.${end}`;
+      return [
+        {
+          id: `diode-open.${position}`,
+          family: 'input',
+          name: `${line} ${side[end]} rectifier diode open`,
+          first: `diode test of ${line} against DC${end === 'hi' ? '+' : '-'}, dead`,
+          weight: 1,
+          changes: [rectifier({ openDiode: position })],
+        },
+        {
+          id: `diode-short.${position}`,
+          family: 'input',
+          name: `${line} ${side[end]} rectifier diode shorted`,
+          first: `do not switch on again: diode test of ${line}, dead; the fuses`,
+          weight: 0.4,
+          changes: [rectifier({ shortDiode: position })],
+        },
+      ];
+    }),
+  ];
+  if (three)
+    lineNames.forEach((line, k) => {
+      list.push(
+        {
+          id: `phase-lost.${line}`,
+          family: 'supply',
+          name: `Input phase ${line} missing (fuse, contactor, lug), or both its diodes open`,
+          first: `volts of ${line} against the others at the drive's own terminals; its fuse`,
+          weight: 2,
+          changes: [(c) => ({ ...c, supply: { ...c.supply, openPhase: line } })],
+        },
+        {
+          id: `unbalance.${line}`,
+          family: 'supply',
+          name: `Supply unbalanced: ${line} low`,
+          first: 'the three line-to-line volts under load',
+          weight: 1.5,
+          changes: [0.93, 0.97, 0.87].map((by) => weaker(k, by)),
+        },
+      );
+    });
+  if (prechargeOhm > 0)
+    list.push({
+      id: 'precharge-stuck',
+      family: 'bus',
+      name: 'Precharge resistor not bridged: its relay or thyristor stays open',
+      first: 'volts across the precharge resistor under load; the relay’s supply',
+      weight: 1.5,
+      changes: [stuck(prechargeOhm)],
+    });
+  if (sound.load.kind === 'inverter')
+    for (const phase of phaseNames) {
+      for (const end of ['hi', 'lo'] as const) {
+        const position: SwitchName = `inv.${phase}.${end}`;
+        list.push({
+          id: `switch.${position}`,
+          family: 'output',
+          name: `${phase} ${side[end]} transistor does not switch, or its gate drive is missing`,
+          first: `six gate pulses compared with the bus dead; then the ${side[end]} transistor of ${phase} out of circuit`,
+          weight: 1.5,
+          changes: [inverter({ openSwitch: position })],
+        });
+      }
+      list.push(
+        {
+          id: `output-open.${phase}`,
+          family: 'output',
+          name: `Output ${phase} open: cable, lug, contactor or winding`,
+          first: `current and continuity of ${phase} from the drive to the motor`,
+          weight: 1.5,
+          changes: [(c) => ({ ...c, motor: { ...c.motor, openPhase: phase } })],
+        },
+        {
+          id: `earth.${phase}`,
+          family: 'output',
+          name: `${phase} has an earth fault in motor or cable`,
+          first: 'insulation of cable and motor, the drive disconnected',
+          weight: 1,
+          changes: [inverter({ ...plainLegs, earthFault: { phase, ohm: 40 } })],
+        },
+      );
+    }
+  return list;
+}

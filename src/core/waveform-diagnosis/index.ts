@@ -1,0 +1,4 @@
+// Which fault gives what was measured: simulated faults of this unit, compared.
+export { causesFor, type Cause, type CauseFamily } from './causes';
+export { diagnoseWave, type Difference, type Found, type Measured, type WaveDiagnosis } from './diagnose';
+export { figureUnit, figureWords, judgedKeys } from './figure-keys';
