@@ -4,11 +4,21 @@ import { inOrder, timeOf, type Entry, type EntryOf, type Person } from './entry'
 import type { Payload } from './kinds';
 import { lift } from './lift';
 import { applyModule, isModuleEntry, type TestedModule } from './modules';
+import { applyPower, isPowerEntry, noPower, type PowerState } from './power';
 import { applyRegister, holdsSignature, isRegisterEntry, noRegisters, type Registers } from './registers';
 import { readOut, seenToo, written, type SeenDrive } from './seen';
 import { applyRun, isRunEntry, type SetRun } from './set-runs';
 import { keptSet, setOfReadOut, type KeptSet } from './sets';
-import { applySafety, benchLock, freshSafety, handsLock, isSafety, settle, type SafetyState } from './safety';
+import {
+  applySafety,
+  benchLock,
+  freshSafety,
+  handsLock,
+  isSafety,
+  poweredUp,
+  settle,
+  type SafetyState,
+} from './safety';
 import { standing } from './standing';
 import {
   afterWrite,
@@ -63,6 +73,8 @@ export interface JobState {
   setRuns: readonly SetRun[];
   /** Decision, units, wires, stop and hand-over. */
   swap: SwapState;
+  /** First power and what was measured under power. */
+  power: PowerState;
   /** Answers of the tracer, in their order; the newest of a check counts. */
   traced: readonly EntryOf<'trace.answered'>[];
   causes: readonly EntryOf<'trace.confirmed'>[];
@@ -92,6 +104,7 @@ export const emptyJob: JobState = {
   sets: [],
   setRuns: [],
   swap: noSwap,
+  power: noPower,
   traced: [],
   causes: [],
   registers: noRegisters,
@@ -132,6 +145,13 @@ function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied 
     return entry.kind === 'set.verified' ? { setRuns } : { setRuns, startUp: afterWrite(state.startUp) };
   }
   if (isSwapEntry(entry)) return afterSwap(state, entry, limits);
+  if (isPowerEntry(entry)) {
+    const step = applyPower(state, entry);
+    if ('void' in step) return step;
+    const power = { ...state.power, ...step };
+    // Switched on, nothing that was proven dead is.
+    return entry.kind === 'power.on' ? { power, safety: poweredUp(state.safety, timeOf(entry)) } : { power };
+  }
   if (isRegisterEntry(entry)) {
     const step = applyRegister(state.registers, entry);
     return 'void' in step ? step : afterRegister(state, { ...state.registers, ...step }, entry);
@@ -222,6 +242,7 @@ const newUnit = ({ readings, setAside, safety, swap }: JobState, at: number): Pa
     readings.length === 0 ? setAside : [...setAside, { reason: 'of the unit that came out', readings }],
   signed: null,
   seen: null,
+  power: noPower,
   safety: { ...freshSafety, sources: safety.sources, locked: safety.locked },
 });
 

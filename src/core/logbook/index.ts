@@ -32,6 +32,7 @@ export {
 export { earthFor_s, motorAgainst, type StartUpState } from './start-up';
 export { foundBefore, type SetRun } from './set-runs';
 export { standing } from './standing';
+export { powerLock, runsUnderLoad, type PowerState } from './power';
 export type { SwapState, TaskProgress } from './swap';
 export type { Matter } from './matter';
 export { levelsOf, type Level } from './levels';

@@ -5,6 +5,7 @@ import { moduleKinds } from '../module-test';
 import { plateSchema } from '../plate/schema';
 import { screwSchema, stageSchema, terminalSchema } from '../power-stage/schema';
 import { driveKinds } from './drive-kinds';
+import { powerKinds } from './power-kinds';
 import { replacementKinds } from './replacement-kinds';
 import { setKinds } from './set-kinds';
 import { startUpKinds } from './start-up-kinds';
@@ -131,6 +132,7 @@ export const payloads = {
   ...driveKinds,
   ...startUpKinds,
   ...setKinds,
+  ...powerKinds,
   ...replacementKinds,
   'note.added': z.strictObject({ stage: z.string().max(20), text: long.min(1), photos }),
   'question.opened': z.strictObject({ text: short.min(1) }),

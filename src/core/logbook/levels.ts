@@ -1,6 +1,7 @@
 import { moduleVerdict } from '../module-test';
 import type { JobState } from './fold';
 import { moduleQuestion } from './modules';
+import { runsUnderLoad } from './power';
 
 /** Three verdicts that are never merged: each says only what its own test can see. */
 export interface Level {
@@ -9,7 +10,7 @@ export interface Level {
   state: 'yes' | 'no' | 'doubt' | 'not tested';
 }
 
-/** How far each level is proven. The first rests on what was signed; the third waits for a powered test. */
+/** How far each level is proven. The first rests on what was signed; the third on tests under power. */
 export function levelsOf(state: JobState): Level[] {
   const signed = state.signed?.payload.verdict;
   const begun = state.modules.filter((m) => m.touches.length + m.diode.length + m.gate.length > 0);
@@ -39,6 +40,6 @@ export function levelsOf(state: JobState): Level[] {
               ? 'yes'
               : 'doubt',
     },
-    { id: 'runs-under-load', name: 'Runs under load (powered test)', state: 'not tested' },
+    { id: 'runs-under-load', name: 'Runs under load (powered test)', state: runsUnderLoad(state) },
   ];
 }

@@ -73,6 +73,10 @@ export function settle(state: SafetyState, by: Person, at: number): SafetyState 
   return state;
 }
 
+/** Power was put on: every figure of the proof is of before. */
+export const poweredUp = (state: SafetyState, at: number): SafetyState =>
+  restart(state, { why: 'source-back', at, detail: 'it was switched on' });
+
 const safetyKinds = [
   'safety.sources',
   'safety.locked',

@@ -6,6 +6,7 @@ import { counted } from './count';
 import { timeOf } from './entry';
 import type { JobState } from './fold';
 import { lookItems } from './vocabulary';
+import { powerLock, runsUnderLoad } from './power';
 import { missingSteps, proofOf } from './safety';
 import { standing } from './standing';
 import { motorAgainst } from './start-up';
@@ -93,12 +94,7 @@ export function stageLines(state: JobState, limits: Limits): StageLine[] {
     line('decide', state.swap.decision !== null, decideNote(state)),
     line('prepare', readyToSwap(state), prepareNote(state)),
     line('swap', state.swap.stop.overAt !== null, swapNote(state)),
-    line(
-      'first-power',
-      false,
-      state.signed?.payload.verdict === 'not-shorted' ? '' : 'locked: bench not passed',
-      state.signed?.payload.verdict !== 'not-shorted',
-    ),
+    powerLine(state),
     line(
       'settings',
       state.startUp.signed !== null,
@@ -118,6 +114,19 @@ export function stageLines(state: JobState, limits: Limits): StageLine[] {
           : 'static sheet signed',
     ),
   ];
+
+  function powerLine(job: JobState): StageLine {
+    const lock = powerLock(job);
+    const level = runsUnderLoad(job);
+    const { power } = job;
+    if (level === 'yes') return line('first-power', true, 'runs under load');
+    if (level === 'no') return line('first-power', false, 'failed under power');
+    if (power.onAt !== null) return line('first-power', false, 'SWITCHED ON');
+    if (lock !== null && job.signed?.payload.verdict !== 'not-shorted')
+      return line('first-power', false, 'locked: bench not passed', true);
+    if (lock !== null) return line('first-power', false, 'locked: gate drives', true);
+    return line('first-power', false, power.wasOn ? 'was on' : power.planned === null ? '' : 'planned');
+  }
 
   function motorLine({ startUp }: JobState): StageLine {
     const against = motorAgainst(startUp);

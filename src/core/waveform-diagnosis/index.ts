@@ -2,3 +2,4 @@
 export { causesFor, type Cause, type CauseFamily } from './causes';
 export { diagnoseWave, type Difference, type Found, type Measured, type WaveDiagnosis } from './diagnose';
 export { figureUnit, figureWords, judgedKeys } from './figure-keys';
+export { alignment, measuredIn } from './captured';

@@ -168,6 +168,26 @@ export function entryWords(entry: Entry): string {
       return `Next look on ${entry.payload.date}`;
     case 'job.signed-off':
       return `Handed over to ${entry.payload.second}`;
+    case 'power.gates':
+      return 'Gate drives compared';
+    case 'power.probes':
+      return `Live terminals by ${entry.payload.by.replaceAll('-', ' ')}, rated ${entry.payload.ratedVolts} V`;
+    case 'power.planned':
+      return `First power planned: ${entry.payload.way.by === 'lamps' ? `lamps of ${entry.payload.way.watts} W` : `limited to ${entry.payload.way.amps} A`}, off below ${entry.payload.stopBelow_V} V after ${entry.payload.stopAfter_s} s`;
+    case 'power.on':
+      return `SWITCHED ON, through ${entry.payload.through}`;
+    case 'power.off':
+      return `Switched off${entry.payload.note === undefined ? '' : `: ${entry.payload.note}`}`;
+    case 'power.bus':
+      return `Bus ${entry.payload.volts} V after ${entry.payload.at_s} s`;
+    case 'power.measured':
+      return `Measured under power: ${entry.payload.conclusion.headline}`;
+    case 'power.capture':
+      return `Capture ${entry.payload.name}: ${entry.payload.conclusion.headline}`;
+    case 'power.lamps':
+      return `Lamp load at ${entry.payload.hz} Hz: ${entry.payload.volts.join(' / ')} V`;
+    case 'power.swept':
+      return `Reference swept, ${counted(entry.payload.points.length, 'point')}`;
     case 'startup.signed':
       return `Start-up sheet signed, ${entry.payload.entries} entries`;
     case 'note.added':

@@ -1,0 +1,23 @@
+// First power after a repair, from the gates to a unit that runs under load.
+export { chargeOf, type Charge, type ChargeCase, type ChargePoint } from './charge';
+export { gateNames, judgeGates, type GateCheck, type GateVerdict } from './gates';
+export { ampsAtVolts, coldOhm, hotOhm, lookOf, ohmAtAmps, ohmAtVolts, type Lamp } from './lamp';
+export {
+  judgeLamps,
+  lampsAt,
+  lampsPerLeg,
+  type LampExpectation,
+  type LampJudgement,
+  type LampLoad,
+  type LampReading,
+} from './lamp-load';
+export {
+  lampsPerLine,
+  lampVolts,
+  lampWatts,
+  planFirstPower,
+  type FirstPowerPlan,
+  type FirstPowerUnit,
+  type Way,
+} from './plan';
+export { expectedHz, judgeSweep, type Sweep, type SweepRow } from './sweep';

@@ -1,0 +1,38 @@
+/**
+ * A filament lamp: its resistance rises with what heats it. Current goes with volts to the power 0.55, watts to the
+ * power 1.55; cold it has about a fourteenth of its hot resistance (handbook exponents of tungsten, from memory).
+ */
+const currentPower = 0.55;
+const coldShare = 1 / 14;
+
+export interface Lamp {
+  volts: number;
+  watts: number;
+}
+
+export const hotOhm = ({ volts, watts }: Lamp): number => volts ** 2 / watts;
+export const coldOhm = (lamp: Lamp): number => hotOhm(lamp) * coldShare;
+
+/** Resistance at the RMS volts that heat it, Ω. */
+export function ohmAtVolts(lamp: Lamp, volts: number): number {
+  const x = volts / lamp.volts;
+  return x <= 0 ? coldOhm(lamp) : Math.max(coldOhm(lamp), hotOhm(lamp) * x ** (1 - currentPower));
+}
+
+/** Resistance at the RMS current through it, Ω. */
+export function ohmAtAmps(lamp: Lamp, amps: number): number {
+  const x = (amps * lamp.volts) / lamp.watts;
+  return x <= 0 ? coldOhm(lamp) : Math.max(coldOhm(lamp), hotOhm(lamp) * x ** (1 / currentPower - 1));
+}
+
+/** Current at RMS volts, A. */
+export const ampsAtVolts = (lamp: Lamp, volts: number): number => volts / ohmAtVolts(lamp, volts);
+
+/** How it looks, by the share of its volts (common practice, no source). */
+export function lookOf(share: number): string {
+  if (share < 0.12) return 'dark';
+  if (share < 0.25) return 'just red';
+  if (share < 0.45) return 'orange';
+  if (share < 0.75) return 'yellow';
+  return share > 1.08 ? 'too bright: more lamps a leg' : 'bright';
+}

@@ -1,0 +1,116 @@
+import { judgeGates, judgeLamps, judgeSweep } from '../first-power';
+import { timeOf, type Entry, type EntryOf } from './entry';
+import { moduleQuestion, type TestedModule } from './modules';
+import { moduleVerdict } from '../module-test';
+
+/** First power and what was measured under power, as the log tells it. */
+export interface PowerState {
+  gates: EntryOf<'power.gates'> | null;
+  probes: EntryOf<'power.probes'> | null;
+  planned: EntryOf<'power.planned'> | null;
+  /** Since when it is on, ms; null: off. */
+  onAt: number | null;
+  /** The bus while it came up, of the last time it was switched on. */
+  bus: readonly { at_s: number; volts: number }[];
+  /** Was it ever on? */
+  wasOn: boolean;
+  measured: readonly EntryOf<'power.measured'>[];
+  captures: readonly EntryOf<'power.capture'>[];
+  lamps: readonly EntryOf<'power.lamps'>[];
+  swept: EntryOf<'power.swept'> | null;
+}
+
+export const noPower: PowerState = {
+  gates: null,
+  probes: null,
+  planned: null,
+  onAt: null,
+  bus: [],
+  wasOn: false,
+  measured: [],
+  captures: [],
+  lamps: [],
+  swept: null,
+};
+
+/** What of a job first power hangs on. */
+interface Around {
+  signed: EntryOf<'sheet.signed'> | null;
+  modules: readonly TestedModule[];
+  power: PowerState;
+}
+
+export type PowerEntry = Extract<Entry, { kind: `power.${string}` }>;
+export const isPowerEntry = (entry: Entry): entry is PowerEntry => entry.kind.startsWith('power.');
+
+type Change = Partial<PowerState> | { void: string };
+
+/** Why first power has to wait; null: nothing stands in its way. */
+export function powerLock(state: Around): string | null {
+  const verdict = state.signed?.payload.verdict;
+  if (verdict === undefined) return 'The static test comes first, signed as not shorted.';
+  if (verdict !== 'not-shorted')
+    return 'The static test did not end as not shorted: a failed or doubtful stage sees no power.';
+  const modules = state.modules.filter((m) => m.touches.length + m.diode.length + m.gate.length > 0);
+  if (modules.some((m) => moduleVerdict(moduleQuestion(m)).verdict === 'replace'))
+    return 'A module that was tested is to be replaced: it sees no power.';
+  const { gates } = state.power;
+  if (gates !== null && judgeGates(gates.payload).verdict === 'unlike')
+    return 'The gate drives are not alike: a module on them would fail at once.';
+  if (modules.length > 0 && (gates === null || judgeGates(gates.payload).verdict !== 'alike'))
+    return 'A module was out: compare the six gate drives with the bus dead before it sees the bus.';
+  return null;
+}
+
+/** What one of its entries changes. */
+export function applyPower(state: Around, entry: PowerEntry): Change {
+  const { power } = state;
+  const live = power.onAt === null ? 'It is not switched on: nothing can be measured.' : null;
+  switch (entry.kind) {
+    case 'power.gates':
+      return power.onAt === null
+        ? { gates: entry }
+        : { void: 'Gate drives are compared with the bus dead: it is switched on.' };
+    case 'power.probes':
+      return { probes: entry };
+    case 'power.planned':
+      return { planned: entry };
+    case 'power.on': {
+      if (entry.by.role === 'apprentice') return { void: 'A technician or the lead switches on.' };
+      const lock = powerLock(state);
+      if (lock !== null) return { void: lock };
+      if (power.planned === null)
+        return { void: 'Plan first power first: what the bus should do, and when to stop.' };
+      return { onAt: timeOf(entry), bus: [], wasOn: true };
+    }
+    case 'power.off':
+      return { onAt: null };
+    case 'power.bus':
+      return live === null ? { bus: [...power.bus, entry.payload] } : { void: live };
+    case 'power.measured':
+      return { measured: [...power.measured, entry] };
+    case 'power.capture':
+      return { captures: [...power.captures, entry] };
+    case 'power.lamps':
+      return power.wasOn
+        ? { lamps: [...power.lamps, entry] }
+        : { void: 'It was never switched on in this job.' };
+    case 'power.swept':
+      return power.wasOn ? { swept: entry } : { void: 'It was never switched on in this job.' };
+  }
+}
+
+/** Does it run under load? Lamps alike at every frequency tried, the output follows, nothing measured since says otherwise. */
+export function runsUnderLoad({ power }: Pick<Around, 'power'>): 'yes' | 'no' | 'doubt' | 'not tested' {
+  const lamps = [...new Map(power.lamps.map((l) => [l.payload.hz, judgeLamps(l.payload).verdict])).values()];
+  const tests = [...power.measured, ...power.captures].sort((a, b) => timeOf(a) - timeOf(b));
+  const last = tests[tests.length - 1]?.payload.conclusion.verdict;
+  if (lamps.includes('unequal') || last === 'fault') return 'no';
+  if (lamps.length === 0 && tests.length === 0) return 'not tested';
+  const follows = power.swept !== null && judgeSweep(power.swept.payload).passes;
+  const loaded = lamps.length >= 2 && lamps.every((v) => v === 'equal');
+  const motor = tests.some(
+    (t) => t.payload.running.load === 'motor' && t.payload.conclusion.verdict === 'sound',
+  );
+  return follows && (loaded || motor) && (last === undefined || last === 'sound') ? 'yes' : 'doubt';
+}

@@ -1,0 +1,133 @@
+import { isClipped, type Capture, type ChannelRole } from '../capture';
+import {
+  between,
+  meanOf,
+  partAt,
+  rmsAbout,
+  spectrumOf,
+  strongest,
+  wholePeriods,
+  type Series,
+} from '../waveform';
+import type { Measured } from './diagnose';
+
+/** Peaks of a noisy record: the share of samples beyond which is left out on either side. */
+const strays = 0.002;
+
+function spread(values: Float64Array): number {
+  const sorted = Float64Array.from(values).sort();
+  const at = (share: number) => sorted[Math.round(share * (sorted.length - 1))] ?? 0;
+  return at(1 - strays) - at(strays);
+}
+
+const isLine = (role: ChannelRole): boolean => role === 'ia' || role === 'ib' || role === 'ic';
+const isWinding = (role: ChannelRole): boolean => role === 'iu' || role === 'iv' || role === 'iw';
+
+/** A picket of pulses is thinned by their mean before anything is read off a bus. */
+function calmed(series: Series, most: number): Series {
+  const by = Math.max(1, Math.floor(series.values.length / most));
+  if (by === 1) return series;
+  const values = new Float64Array(Math.floor(series.values.length / by));
+  for (let i = 0; i < values.length; i += 1) {
+    let sum = 0;
+    for (let k = 0; k < by; k += 1) sum += series.values[i * by + k] as number;
+    values[i] = sum / by;
+  }
+  return { t0: series.t0 + ((by - 1) / 2) * series.dt, dt: series.dt * by, values };
+}
+
+/**
+ * What a capture says in figures that can be judged.
+ * @param f of the supply; @param f1 of the inverter, Hz
+ */
+export function measuredIn(capture: Capture, f: number, f1: number): Measured {
+  const out: Record<string, number> = {};
+  for (const channel of capture.channels) {
+    const { role } = channel;
+    if (role === 'other') continue;
+    const clipped = isClipped(channel);
+    const series = { t0: capture.t0, dt: capture.dt, values: channel.values };
+    if (role === 'vdc') {
+      const bus = wholePeriods(calmed(series, 8192), f);
+      out['vdc_avg'] = meanOf(bus.values);
+      if (clipped) continue;
+      out['vdc_pp'] = spread(bus.values);
+      for (const k of [1, 2, 4, 6]) out[`vdc_h${k}_pk`] = partAt(bus, k * f).peak;
+      const ripple = strongest(spectrumOf(bus), f / 2, 24 * f);
+      if (ripple !== null) out['vdc_ripple_hz'] = ripple;
+    } else if (isLine(role) || isWinding(role)) {
+      if (clipped) continue;
+      const whole = wholePeriods(series, isLine(role) ? f : f1);
+      out[`${role}_rms`] = rmsAbout(whole.values, 0);
+      out[`${role}_dc`] = meanOf(whole.values);
+      if (isLine(role))
+        for (const k of [1, 2, 3]) out[`${role}_h${k}_rms`] = partAt(whole, k * f).peak / Math.SQRT2;
+    } else {
+      const whole = wholePeriods(series, f1);
+      out[`${role}_h1_rms`] = partAt(whole, f1).peak / Math.SQRT2;
+      if (!clipped) out[`${role}_rms`] = rmsAbout(whole.values, 0);
+    }
+  }
+  const sum = ['iu', 'iv', 'iw'].map((r) => capture.channels.find((c) => c.role === r)?.values);
+  const [u, v, w] = sum;
+  if (u !== undefined && v !== undefined && w !== undefined)
+    out['i_sum_rms'] = rmsAbout(
+      u.map((x, k) => x + (v[k] as number) + (w[k] as number)),
+      0,
+    );
+  return out;
+}
+
+/** Places looked at in a period when two pictures are laid on each other. */
+const places = 256;
+
+/**
+ * By how much a capture is to be moved so that it lies on the computed picture, s: where the two go together best over
+ * one period of `hz`.
+ */
+export function alignment(measured: Series, computed: Series, hz: number): number {
+  const folded = (series: Series): Float64Array => {
+    const whole = wholePeriods(series, hz);
+    const mean = meanOf(whole.values);
+    const out = new Float64Array(places);
+    const count = new Float64Array(places);
+    const per = 1 / hz;
+    for (let k = 0; k < whole.values.length; k += 1) {
+      const t = whole.t0 + k * whole.dt;
+      const at = Math.floor((((t % per) + per) % per) * hz * places) % places;
+      out[at] = (out[at] as number) + (whole.values[k] as number) - mean;
+      count[at] = (count[at] as number) + 1;
+    }
+    for (let k = 0; k < places; k += 1)
+      if ((count[k] as number) > 0) out[k] = (out[k] as number) / (count[k] as number);
+    return fillFrom(out, count);
+  };
+  const a = folded(measured);
+  const b = folded(computed);
+  let best = 0;
+  let most = -Infinity;
+  for (let shift = 0; shift < places; shift += 1) {
+    let sum = 0;
+    for (let k = 0; k < places; k += 1) sum += (a[k] as number) * (b[(k + shift) % places] as number);
+    if (sum > most) {
+      most = sum;
+      best = shift;
+    }
+  }
+  const shifted = best > places / 2 ? best - places : best;
+  return shifted / (places * hz);
+}
+
+/** Places no sample fell in, from their neighbours. */
+function fillFrom(values: Float64Array, count: Float64Array): Float64Array {
+  const known = Array.from(count.keys()).filter((k) => (count[k] as number) > 0);
+  if (known.length < 2) return values;
+  const some = Float64Array.from(known, (k) => values[k] as number);
+  return values.map((v, k) => {
+    if ((count[k] as number) > 0) return v;
+    const after = known.findIndex((p) => p > k);
+    if (after <= 0) return some[0] ?? 0;
+    const from = known[after - 1] as number;
+    return between(some, after - 1 + (k - from) / ((known[after] as number) - from));
+  });
+}

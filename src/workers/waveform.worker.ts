@@ -1,0 +1,82 @@
+import { expose } from 'comlink';
+import {
+  captureOf,
+  columnsOf,
+  guessLayout,
+  readComtrade,
+  shortened,
+  type Capture,
+  type Columns,
+  type Layout,
+} from '@/core/capture';
+import { lampsAt, type LampExpectation, type LampLoad } from '@/core/first-power';
+import { simulateWave, type UnitWords, type Wave, type WaveCase } from '@/core/waveform';
+import { diagnoseWave, type Measured, type WaveDiagnosis } from '@/core/waveform-diagnosis';
+
+/** Columns of a file as a page shows them: names, some rows, how many. */
+export interface ColumnsSeen {
+  names: readonly string[];
+  rows: readonly (readonly number[])[];
+  count: number;
+  layout: Layout;
+}
+
+/** A capture longer than this is kept as means of neighbours. */
+const mostKept = 20_000;
+const rowsShown = 4;
+
+let columns: Columns | null = null;
+let turn = 0;
+
+/** Lets messages in between two steps of a long sum. */
+const breath = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
+
+const api = {
+  simulate: (given: WaveCase): Wave => simulateWave(given),
+
+  /** A newer question stops an older one; then null comes back. */
+  diagnose: async (
+    sound: WaveCase,
+    measured: Measured,
+    prechargeOhm: number,
+    progress: (share: number) => void,
+  ): Promise<WaveDiagnosis | null> => {
+    turn += 1;
+    const mine = turn;
+    const work = diagnoseWave(sound, measured, { prechargeOhm });
+    let step = work.next();
+    while (step.done !== true) {
+      progress(step.value);
+      await breath();
+      if (mine !== turn) return null;
+      step = work.next();
+    }
+    return step.value;
+  },
+  stop: (): void => {
+    turn += 1;
+  },
+
+  /** Reads a file of text; what it holds stays here until it is said what the columns are. */
+  openCsv: (text: string): ColumnsSeen => {
+    columns = columnsOf(text);
+    const { names, values } = columns;
+    return {
+      names,
+      rows: Array.from({ length: rowsShown }, (_, k) => values.map((column) => column[k] ?? NaN)),
+      count: values[0]?.length ?? 0,
+      layout: guessLayout(columns),
+    };
+  },
+  takeCsv: (layout: Layout): Capture => {
+    if (columns === null) throw new Error('Open a file first.');
+    return shortened(captureOf(columns, layout), mostKept);
+  },
+  openComtrade: (cfg: string, dat: Uint8Array): Capture => shortened(readComtrade(cfg, dat), mostKept),
+
+  lamps: (unit: UnitWords, load: LampLoad, at_Hz: readonly number[]): LampExpectation[] =>
+    at_Hz.map((hz) => lampsAt(unit, load, hz)),
+};
+export type WaveformWorker = typeof api;
+
+expose(api);
