@@ -13,6 +13,8 @@ export interface Cause {
   /** How often it is met, relative to the others: common practice, no source. */
   weight: number;
   changes: readonly ((sound: WaveCase) => WaveCase)[];
+  /** How often each size is met against the first; not there: all alike. */
+  odds?: readonly number[];
 }
 
 const rectifier =
@@ -116,6 +118,8 @@ export function causesFor(sound: WaveCase, prechargeOhm: number): Cause[] {
           first: 'the three line-to-line volts under load',
           weight: 1.5,
           changes: [0.93, 0.97, 0.87].map((by) => weaker(k, by)),
+          // Volts so low are a lost phase far more often than a low one.
+          odds: [0.5, 1, 0.1],
         },
       );
     });

@@ -52,6 +52,7 @@ const unexplainedBeyond = 5;
 const sameWithin = 0.6;
 /** So many causes, the closest at first sight, are fitted to their own load and size. */
 const closest = 14;
+const settled_s = 0.1;
 const leastShare = 0.02;
 const mostShare = 3;
 
@@ -141,7 +142,13 @@ function inputOnly(sound: WaveCase, measured: Measured): WaveCase | null {
   if (sound.load.kind !== 'inverter' || Object.keys(measured).some(isOutput)) return null;
   const { run } = simulateWave(sound);
   const P = (run.sums.mean['vdc'] ?? 0) * (run.sums.mean['idc'] ?? 0);
-  return { ...sound, load: { kind: 'P', P: Math.max(P, 1), Vmin: 50 } };
+  const [from, to] = sound.window;
+  // Quick enough to wait until what the start left in the lines is gone.
+  return {
+    ...sound,
+    load: { kind: 'P', P: Math.max(P, 1), Vmin: 50 },
+    window: [from + settled_s, to + settled_s],
+  };
 }
 
 /**
@@ -193,9 +200,12 @@ export function* diagnoseWave(
   return concluded(tries, asked);
 }
 
+const oddsOf = ({ cause, change }: Try): number => cause.odds?.[cause.changes.indexOf(change)] ?? 1;
+
 function concluded(tries: readonly Try[], measured: Measured): WaveDiagnosis {
   const count = Object.keys(measured).length;
-  const weightOf = (t: Try) => t.cause.weight * Math.exp(-0.5 * t.misfit * Math.min(count, independent));
+  const weightOf = (t: Try) =>
+    t.cause.weight * oddsOf(t) * Math.exp(-0.5 * t.misfit * Math.min(count, independent));
   const least = Math.min(...tries.map((t) => t.misfit));
   const scale = Math.exp(0.5 * least * Math.min(count, independent));
   const sum = tries.reduce((s, t) => s + weightOf(t) * scale, 0);

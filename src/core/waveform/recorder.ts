@@ -4,7 +4,9 @@ import { tallyOf, type Sums } from './tally';
 
 /** What is shown besides the outputs themselves: line to line at the motor. */
 export const pairNames = ['vuv', 'vvw', 'vwu'] as const;
-export type TraceName = OutputName | (typeof pairNames)[number];
+/** The same as a filter shows them: each sample the mean over its own time. */
+export const filteredNames = ['vuvMean', 'vvwMean', 'vwuMean'] as const;
+export type TraceName = OutputName | (typeof pairNames)[number] | (typeof filteredNames)[number];
 
 export const busNames = ['vdc', 'ia', 'ib', 'ic', 'idc'] as const;
 export const motorNames = ['iu', 'iv', 'iw', 'vu', 'vv', 'vw', ...pairNames] as const;

@@ -2,12 +2,13 @@ import { phaseNames, type WaveCase } from './case';
 import { engineFor, ticksPerSample, type Gate } from './engine';
 import { gateEdges, type Edge } from './gates';
 import { legsFor } from './legs';
-import { motorNames, pairs, recorderFor, samplesIn, samplesOf } from './recorder';
+import { filteredNames, motorNames, pairs, recorderFor, samplesIn, samplesOf } from './recorder';
 import { tallyOf, type Sums } from './tally';
 import { wholePeriodsFrom, type Run } from './whole';
 
 /** The bus is summed with the windings: what they draw at once shows in it at once. */
 const names = ['vdc', ...motorNames] as const;
+const pairAt = names.indexOf('vuv');
 const sumKinds = ['mean', 'square', 'least', 'most', 'sin1', 'cos1'] as const;
 
 /**
@@ -24,7 +25,10 @@ export function runSplit(given: WaveCase): Run {
   const room = samplesIn(window, perSecond);
   const recorder = recorderFor(engine, null, room);
   const tally = tallyOf(names, inverter.f1, 1, perSecond);
-  const samples = samplesOf(names, room);
+  const samples = samplesOf([...names, ...filteredNames], room);
+  const row = new Float64Array(names.length + filteredNames.length);
+  /** Volt-ticks of the three pairs since the last sample. */
+  const cell = new Float64Array(3);
   let before = new Float64Array(names.length);
   let after = new Float64Array(names.length);
   const start = Math.round(window[0] * perSecond);
@@ -57,10 +61,24 @@ export function runSplit(given: WaveCase): Run {
   function ended(tick: number): void {
     if (!recording) return;
     read(after, tick);
-    tally.add(before, after, began[0] as number, tick);
+    const from = began[0] as number;
+    tally.add(before, after, from, tick);
+    for (let k = 0; k < 3; k += 1)
+      cell[k] =
+        (cell[k] as number) +
+        (((before[pairAt + k] as number) + (after[pairAt + k] as number)) / 2) * (tick - from);
     const kept = before;
     before = after;
     after = kept;
+  }
+
+  function sample(tick: number): void {
+    read(row, tick);
+    for (let k = 0; k < 3; k += 1) {
+      row[names.length + k] = (cell[k] as number) / ticksPerSample;
+      cell[k] = 0;
+    }
+    samples.add(tick / perSecond, row);
   }
 
   let edge = 0;
@@ -73,8 +91,7 @@ export function runSplit(given: WaveCase): Run {
     if (now === whole) tally.beginWhole();
     if (now >= start) {
       recorder.sample();
-      read(after, now);
-      samples.add(now / perSecond, after);
+      sample(now);
     }
     const mark = now < start ? start : now < whole ? whole : end;
     const upTo = Math.min(mark, now + ticksPerSample);
@@ -103,8 +120,7 @@ export function runSplit(given: WaveCase): Run {
     smooth[2] = upTo;
   }
   recorder.sample();
-  read(after, end);
-  samples.add(end / perSecond, after);
+  sample(end);
   const line = recorder.result();
   const motor = tally.sums();
   const sums = Object.fromEntries(

@@ -85,7 +85,7 @@ export function circuitOf(unit: UnitWords, running: Running): { given: WaveCase;
     bank: { C: unit.capacitance_F, ESR, v0: running.load === 'none' ? Math.SQRT2 * unit.supply_V - 2 : bus },
     load: { kind: 'inverter' },
     inverter: { ...usualInverter, mode: 'svm', fc: carrier_Hz, f1: running.f1, m },
-    window: [3 / unit.supply_Hz, 3 / unit.supply_Hz + long],
+    window: [4 / unit.supply_Hz, 4 / unit.supply_Hz + long],
   });
   return { given: onLoad(given, running), assumed };
 }

@@ -45,10 +45,12 @@ const SwapFace = dynamic(() => import('../swap/swap-face').then((m) => m.SwapFac
 const HandOverFace = dynamic(() => import('../hand-over/hand-over-face').then((m) => m.HandOverFace), {
   loading,
 });
-const NotesFace = dynamic(() => import('./notes-face').then((m) => m.NotesFace), { loading });
-
-/** Stages that take notes until they have steps of their own. */
-const withoutFace: readonly StageId[] = ['first-power'];
+const FirstPowerFace = dynamic(
+  () => import('../first-power/first-power-face').then((m) => m.FirstPowerFace),
+  {
+    loading,
+  },
+);
 
 /** What the server could not take, with what was typed; nothing is dropped unseen. */
 function Troubles({ store }: { store: JobStore }) {
@@ -187,7 +189,7 @@ export function JobCard({
           {open === 'prepare' && <PrepareFace {...face} />}
           {open === 'swap' && <SwapFace {...face} />}
           {open === 'settings' && <SettingsFace {...face} />}
-          {withoutFace.includes(open) && <NotesFace key={open} {...face} stage={open} />}
+          {open === 'first-power' && <FirstPowerFace {...face} />}
         </Box>
         <Margin store={store}>
           {dead.length > 0 && !onBench && open !== 'trace' && (

@@ -1,11 +1,12 @@
 import { Secondary } from './buttons';
 
-/** A button that asks for one file; the same file may be given again. */
+/** A button that asks for a file, or some that belong together; the same may be given again. */
 export function FileButton({
   label,
   said,
   accept,
   disabled = false,
+  multiple = false,
   take,
 }: {
   label: string;
@@ -13,7 +14,8 @@ export function FileButton({
   said: string;
   accept: string;
   disabled?: boolean;
-  take: (file: File) => void;
+  multiple?: boolean;
+  take: (file: File, all: readonly File[]) => void;
 }) {
   return (
     <Secondary asChild>
@@ -24,10 +26,12 @@ export function FileButton({
           accept={accept}
           aria-label={said}
           disabled={disabled}
+          multiple={multiple}
           style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
           onChange={(e) => {
-            const file = e.target.files?.[0];
-            if (file !== undefined) take(file);
+            const files = [...(e.target.files ?? [])];
+            const [file] = files;
+            if (file !== undefined) take(file, files);
             e.target.value = '';
           }}
         />

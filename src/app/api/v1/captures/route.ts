@@ -1,0 +1,12 @@
+import { captureSchema } from '@/core/capture/schema';
+import { keepText } from '@/server/blobs';
+import { guarded, jsonBody } from '@/server/border';
+
+/** Keeps the samples of a scope's capture; answers with their address. */
+export const POST = guarded(async (request) => {
+  const capture = await jsonBody(request, captureSchema, 6 * 1024 * 1024);
+  return Response.json(
+    { sha256: await keepText(JSON.stringify(capture), 'application/json') },
+    { status: 201 },
+  );
+});

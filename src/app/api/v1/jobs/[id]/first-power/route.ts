@@ -1,0 +1,9 @@
+import { paperRoute } from '@/server/paper-route';
+import { powerPaper, powerPaperPdf } from '@/server/power-paper';
+
+/** The first-power plan of a job, as PDF, JSON or CSV (its bus curve). */
+export const GET = paperRoute('first-power', {
+  gather: powerPaper,
+  rows: (paper) => paper.expected,
+  pdf: powerPaperPdf,
+});

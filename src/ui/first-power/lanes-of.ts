@@ -1,0 +1,138 @@
+import type { Capture } from '@/core/capture';
+import type { TraceName, Wave } from '@/core/waveform';
+import { alignment } from '@/core/waveform-diagnosis';
+import type { Curve, WaveLane } from './wave-chart';
+
+interface LaneOf {
+  id: string;
+  name: string;
+  unit: string;
+  trace: TraceName;
+  /** The pulses behind a filtered picture. */
+  raw?: TraceName;
+}
+
+export const inputLanes: readonly LaneOf[] = [
+  { id: 'vdc', name: 'Bus', unit: 'V', trace: 'vdc' },
+  { id: 'ia', name: 'Line current L1', unit: 'A', trace: 'ia' },
+  { id: 'ib', name: 'Line current L2', unit: 'A', trace: 'ib' },
+  { id: 'ic', name: 'Line current L3', unit: 'A', trace: 'ic' },
+];
+export const outputLanes: readonly LaneOf[] = [
+  { id: 'vuv', name: 'Output U to V, filtered', unit: 'V', trace: 'vuvMean', raw: 'vuv' },
+  { id: 'vvw', name: 'Output V to W, filtered', unit: 'V', trace: 'vvwMean', raw: 'vvw' },
+  { id: 'vwu', name: 'Output W to U, filtered', unit: 'V', trace: 'vwuMean', raw: 'vwu' },
+  { id: 'iu', name: 'Output current U', unit: 'A', trace: 'iu' },
+  { id: 'iv', name: 'Output current V', unit: 'A', trace: 'iv' },
+  { id: 'iw', name: 'Output current W', unit: 'A', trace: 'iw' },
+];
+
+/** A capture and by how much it is moved, s: input and output keep their own time. */
+export interface Laid {
+  capture: Capture;
+  shift: { input: number; output: number };
+}
+
+const isOutput = (role: string): boolean => outputLanes.some((l) => l.id === role);
+
+/** Where a capture lies on the computed picture: each side by a channel of its own, and whole periods on. */
+export function laidOn(capture: Capture, wave: Wave, f: number, f1: number): Laid {
+  const side = (lanes: readonly LaneOf[], hz: number): number => {
+    const channel = lanes
+      .map((l) => ({
+        of: capture.channels.find((c) => c.role === l.id),
+        with: wave.run.samples[l.trace] ?? wave.run.samples[l.id as TraceName],
+      }))
+      // A current says more of where in its period it is than a bus that repeats three times in it.
+      .sort(
+        (a, b) => Number(b.of?.role.startsWith('i') ?? false) - Number(a.of?.role.startsWith('i') ?? false),
+      )
+      .find((c) => c.of !== undefined && c.with !== undefined);
+    const [t0 = 0, t1 = 1] = wave.run.t;
+    if (channel?.of === undefined || channel.with === undefined) return 0;
+    const by = alignment(
+      { t0: capture.t0, dt: capture.dt, values: channel.of.values },
+      { t0, dt: t1 - t0, values: channel.with },
+      hz,
+    );
+    return by + Math.round((t0 - capture.t0 - by) * hz) / hz;
+  };
+  return { capture, shift: { input: side(inputLanes, f), output: side(outputLanes, f1) } };
+}
+
+const points = 900;
+
+/** A running mean over so many samples; what a carrier leaves on a filtered picture goes. */
+function calmed(values: Float64Array, over: number): Float64Array {
+  if (over < 2) return values;
+  const out = new Float64Array(values.length);
+  let sum = 0;
+  for (let k = 0; k < values.length; k += 1) {
+    sum += values[k] as number;
+    if (k >= over) sum -= values[k - over] as number;
+    out[k] = sum / Math.min(over, k + 1);
+  }
+  // A mean of what was lags by half its length: it is put back.
+  const back = Math.floor(over / 2);
+  return Float64Array.from(out, (_, k) => out[Math.min(out.length - 1, k + back)] as number);
+}
+
+function thin(t: Float64Array, v: Float64Array): { t: Float64Array; v: Float64Array } {
+  const by = Math.ceil(v.length / points);
+  if (by <= 1) return { t, v };
+  const pick = (list: Float64Array) => list.filter((_, k) => k % by === 0);
+  return { t: pick(t), v: pick(v) };
+}
+
+/** Samples of one carrier period. */
+const overCarrier = (t: Float64Array, fc: number): number =>
+  Math.round(1 / (fc * Math.max(1e-9, (t[1] ?? 1) - (t[0] ?? 0))));
+
+function curve(wave: Wave, trace: TraceName, name: string, style: Curve['style'], fc: number): Curve[] {
+  const exact = wave.run.samples[trace];
+  const filtered = trace.endsWith('Mean');
+  const values = exact ?? (filtered ? wave.run.samples[trace.slice(0, 3) as TraceName] : undefined);
+  if (values === undefined || values.length === 0) return [];
+  const t = wave.run.t;
+  const v = filtered ? calmed(values, 2 * overCarrier(t, fc)) : values;
+  return [{ name, style, ...thin(t, v) }];
+}
+
+/** Lanes of a picture: computed now, the sound one behind it, the pulses behind what is filtered. */
+export function lanesFor(
+  which: readonly LaneOf[],
+  now: Wave | null,
+  sound: Wave | null,
+  fc: number,
+  measured: Laid | null = null,
+): WaveLane[] {
+  return which.flatMap(({ trace, raw, ...lane }) => {
+    const curves = [
+      ...(now !== null && raw !== undefined && measured === null ? curve(now, raw, 'pulses', 'raw', fc) : []),
+      ...(sound === null ? [] : curve(sound, trace, 'sound', 'sound', fc)),
+      ...(now === null ? [] : curve(now, trace, 'now', 'now', fc)),
+      ...(measured === null ? [] : measuredCurve(measured, lane.id, now)),
+    ];
+    return curves.length === 0 ? [] : [{ ...lane, curves }];
+  });
+}
+
+/** A channel of a capture, moved on to the computed picture and cut to its length. */
+function measuredCurve({ capture, shift }: Laid, role: string, now: Wave | null): Curve[] {
+  const channel = capture.channels.find((c) => c.role === role);
+  const window = now?.run.t;
+  if (channel === undefined || window === undefined || window.length < 2) return [];
+  const by = shift[isOutput(role) ? 'output' : 'input'];
+  const from = window[0] as number;
+  const to = window[window.length - 1] as number;
+  const t: number[] = [];
+  const v: number[] = [];
+  channel.values.forEach((value, k) => {
+    const at = capture.t0 + k * capture.dt + by;
+    if (at >= from && at <= to) {
+      t.push(at);
+      v.push(value);
+    }
+  });
+  return [{ name: 'measured', style: 'measured', ...thin(Float64Array.from(t), Float64Array.from(v)) }];
+}

@@ -1,0 +1,152 @@
+import { Box, Text } from '@chakra-ui/react';
+import { useMemo, useState } from 'react';
+import type { Figures, WaveCase } from '@/core/waveform';
+import { figureUnit, figureWords } from '@/core/waveform-diagnosis';
+import { Choice, Select } from '../kit/field';
+import { Section } from '../kit/face';
+import { PlainTable } from '../kit/plain-table';
+import { faultsOf, hasSize, withFault } from './fault-choice';
+import { inputLanes, lanesFor, outputLanes } from './lanes-of';
+import { useWave } from './use-waves';
+import { WaveChart } from './wave-chart';
+
+const shownKeys = {
+  input: ['vdc_avg', 'vdc_pp', 'vdc_ripple_hz', 'ia_rms', 'ib_rms', 'ic_rms', 'ia_dc', 'ib_dc', 'ic_dc'],
+  output: [
+    'vuv_h1_rms',
+    'vvw_h1_rms',
+    'vwu_h1_rms',
+    'vuv_rms',
+    'vvw_rms',
+    'vwu_rms',
+    'iu_rms',
+    'iv_rms',
+    'iw_rms',
+    'iu_dc',
+    'iv_dc',
+    'iw_dc',
+  ],
+} as const;
+
+const figure = (value: number | undefined): string =>
+  value === undefined ? '' : String(Math.abs(value) < 0.005 ? 0 : Number(value.toPrecision(3)));
+
+function FiguresTable({
+  keys,
+  now,
+  sound,
+}: {
+  keys: readonly string[];
+  now: Figures | null;
+  sound: Figures | null;
+}) {
+  return (
+    <PlainTable heads={['', 'sound', 'now']}>
+      {keys
+        .filter((k) => sound?.[k] !== undefined || now?.[k] !== undefined)
+        .map((k) => (
+          <tr key={k}>
+            <td>
+              {figureWords(k)}
+              {k.endsWith('_rms') && k.startsWith('v') && !k.includes('h1') ? ', wide-band meter' : ''}
+            </td>
+            <td>
+              {figure(sound?.[k])} {figureUnit(k)}
+            </td>
+            <td style={{ fontWeight: 600 }}>
+              {figure(now?.[k])} {figureUnit(k)}
+            </td>
+          </tr>
+        ))}
+    </PlainTable>
+  );
+}
+
+/** What this unit should look like, and what a fault makes of it. */
+export function ScopePanel({ sound, prechargeOhm }: { sound: WaveCase; prechargeOhm: number }) {
+  const [fault, setFault] = useState('sound');
+  const [size, setSize] = useState(0.6);
+  const [side, setSide] = useState<'input' | 'output'>('input');
+  const faults = useMemo(() => faultsOf(sound, prechargeOhm), [sound, prechargeOhm]);
+  const known = faults.some((f) => f.id === fault) ? fault : 'sound';
+  const broken = known !== 'sound';
+  const case_ = useMemo(
+    () => (broken ? withFault(sound, faults, { id: known, size }, prechargeOhm) : null),
+    [broken, sound, faults, known, size, prechargeOhm],
+  );
+  const good = useWave(sound);
+  const bad = useWave(case_);
+  const now = broken ? bad.answer : good.answer;
+  const lanes = lanesFor(
+    side === 'input' ? inputLanes : outputLanes,
+    now,
+    broken ? good.answer : null,
+    sound.inverter.fc,
+  );
+  return (
+    <Section title="What it should look like">
+      <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '1fr 1fr' }} gap="4" mb="3">
+        <Select
+          label="With this in it"
+          value={known}
+          onChange={setFault}
+          options={faults.map((f) => ({ value: f.id, label: f.id === 'sound' ? 'nothing wrong' : f.name }))}
+        />
+        <Choice
+          label="Side"
+          value={side}
+          onChange={setSide}
+          options={[
+            { value: 'input', label: 'lines and bus' },
+            { value: 'output', label: 'output' },
+          ]}
+        />
+      </Box>
+      {hasSize(known) && (
+        <Box as="label" display="block" mb="2">
+          <Text as="span" fontFamily="heading" fontWeight="500">
+            How bad
+          </Text>
+          <Text as="span" fontFamily="mono" fontSize="1.3rem" ml="3">
+            {Math.round(100 * size)} %
+          </Text>
+          <Box asChild width="100%" height="48px" css={{ accentColor: 'var(--chakra-colors-ink)' }}>
+            <input
+              type="range"
+              min={0}
+              max={1}
+              step={0.01}
+              value={size}
+              aria-label="How bad"
+              onChange={(e) => setSize(Number(e.target.value))}
+            />
+          </Box>
+        </Box>
+      )}
+      {(good.failed || bad.failed) && (
+        <Text role="alert" color="failed">
+          The picture could not be computed on this device. Change a figure above, or reload the page.
+        </Text>
+      )}
+      {now === null ? (
+        <Text role="status" color="soft">
+          computing…
+        </Text>
+      ) : (
+        <>
+          <WaveChart
+            name={`Computed pictures of the ${side === 'input' ? 'lines and bus' : 'output'}`}
+            lanes={lanes}
+          />
+          <FiguresTable keys={shownKeys[side]} now={now.figures} sound={good.answer?.figures ?? null} />
+          {side === 'output' && (
+            <Text fontSize="0.9rem" color="soft" mt="2">
+              A wide-band meter reads the pulses too, far above the fundamental at low output: use the
+              filtered range to compare volts, or take the wide-band row.
+            </Text>
+          )}
+        </>
+      )}
+    </Section>
+  );
+}

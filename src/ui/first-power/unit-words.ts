@@ -1,0 +1,57 @@
+import { modelOf, type DriveType } from '@/core/catalogue';
+import type { FirstPowerUnit } from '@/core/first-power';
+import type { JobState } from '@/core/logbook';
+import type { MotorWords, Running, Three, UnitWords } from '@/core/waveform';
+
+type Drive = NonNullable<JobState['drive']>;
+
+/** Of a unit that no catalogue knows: about what its amps carry. */
+const carried_kW = ({ phases, supply_V, ratedAmps }: Drive): number =>
+  (Math.sqrt(phases) * supply_V * ratedAmps * 0.8) / 1000;
+
+/** The drive of a job as the simulation wants it. */
+export const unitOf = (
+  drive: Drive,
+  catalogue: readonly DriveType[],
+  { supply_Hz, choke, measured_V }: { supply_Hz: number; choke: boolean; measured_V: Three | null },
+): UnitWords => ({
+  supply_V: drive.supply_V,
+  phases: drive.phases,
+  supply_Hz,
+  ratedAmps: drive.ratedAmps,
+  power_kW: modelOf(drive, catalogue)?.power_kW ?? carried_kW(drive),
+  capacitance_F: drive.stage.capacitance_uF * 1e-6,
+  prechargeOhm: drive.stage.prechargeOhm,
+  choke,
+  ...(measured_V === null ? {} : { measured_V }),
+});
+
+export const firstPowerUnit = (drive: Drive): FirstPowerUnit => ({
+  supply_V: drive.supply_V,
+  phases: drive.phases,
+  capacitance_F: drive.stage.capacitance_uF * 1e-6,
+  prechargeOhm: drive.stage.prechargeOhm,
+  ratedAmps: drive.ratedAmps,
+});
+
+/** The motor of a job; without a plate, one that the drive would just carry. */
+export function motorOf(drive: Drive, motor: JobState['motor']): MotorWords {
+  if (motor === null) return { volts: drive.supply_V, amps: 0.8 * drive.ratedAmps, hz: 50, cosPhi: 0.82 };
+  const { volts, amps, hz, cosPhi } = motor.plate;
+  return { volts, amps, hz, cosPhi: Math.min(0.98, Math.max(0.4, cosPhi ?? 0.82)) };
+}
+
+export type LoadKind = Running['load'];
+
+/** What it runs on, from what was chosen. */
+export function runningOf(
+  load: LoadKind,
+  f1: number,
+  share: number,
+  motor: MotorWords,
+  ohmPerLeg: number,
+): Running {
+  if (load === 'none') return { load, f1 };
+  if (load === 'lamps') return { load, f1, ohmPerLeg };
+  return { load, f1, share, motor };
+}
