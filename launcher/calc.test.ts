@@ -28,6 +28,8 @@ it('lists its verbs', () => {
     'static-readings',
     'trace-next',
     'unbalance',
+    'waveform',
+    'waveform-diagnose',
     'winding',
     'wire-map',
   ]);

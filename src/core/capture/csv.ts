@@ -93,14 +93,15 @@ const namedRoles: readonly (readonly [RegExp, ChannelRole])[] = [
 
 /** What columns probably are, by their names and by which goes up. A person looks at it and changes it. */
 export function guessLayout({ names, values, rising }: Columns): Layout {
-  const named = rising.find((c) => /^(t|time|zeit|second|x)/i.test(names[c] ?? ''));
+  const likeTime = (c: number) => /^(t\d*|time|second|x)\b/i.test(names[c] ?? '');
+  const named = rising.find(likeTime);
   const time = named ?? rising[0] ?? null;
   const unit = /\b(ms|millisec)/i.test(names[time ?? -1] ?? '')
     ? 'ms'
     : /[uµ]s\b/i.test(names[time ?? -1] ?? '')
       ? 'us'
       : 's';
-  const others = rising.filter((c) => c !== time);
+  const others = rising.filter((c) => c !== time && likeTime(c));
   return {
     time,
     timeUnit: unit,

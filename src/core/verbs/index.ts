@@ -18,6 +18,7 @@ import { staticReadings } from './static-readings';
 import { traceNextVerb } from './trace-next';
 import { unbalanceVerb } from './unbalance';
 import { waveformVerb } from './waveform';
+import { waveformDiagnoseVerb } from './waveform-diagnose';
 import { windingVerb } from './winding';
 import { wireMapVerb } from './wire-map';
 import type { Problem, Refusal, Verb } from './verb';
@@ -47,6 +48,7 @@ export const verbs: readonly Verb[] = [
   traceNextVerb,
   unbalanceVerb,
   waveformVerb,
+  waveformDiagnoseVerb,
   windingVerb,
   wireMapVerb,
 ];

@@ -36,16 +36,17 @@ const weaker =
     const scale = [a, b, d].map((v, k) => (k === line ? v * by : v)) as [number, number, number];
     return { ...c, supply: { ...c.supply, vscale: scale } };
   };
-/** The bank comes down slowly through the resistor: it is looked at later, and begins lower. */
+/** The bank comes down slowly through the resistor: it begins about where it will rest, and is looked at later. */
 const stuck =
   (ohm: number) =>
   (c: WaveCase): WaveCase => {
     const [from, to] = c.window;
     const later = Math.min(0.3, 3 * ohm * c.bank.C);
+    const drop = c.load.kind === 'P' ? Math.min(0.3, (ohm * c.load.P) / c.bank.v0 ** 2) : 0.1;
     return {
       ...c,
       link: { ...c.link, Rpre: ohm },
-      bank: { ...c.bank, v0: 0.85 * c.bank.v0 },
+      bank: { ...c.bank, v0: (1 - drop) * c.bank.v0 },
       window: [from + later, to + later],
     };
   };

@@ -86,13 +86,14 @@ export function sigmaOf(key: string, measured: number, expected: Figures): numbe
       // With hardly any ripple its frequency is chance.
       return (expected['vdc_pp'] ?? 0) > 0.006 * bus ? 12 : 1e3;
     case 'line-rms':
-      return 0.1 * Math.max(flow.line, most / 2) + 0.05;
+      // A dead line says much: what is hardly there is known more closely than what flows.
+      return 0.1 * Math.max(flow.line / 3, most) + 0.05;
     case 'line-dc':
       return 0.06 * flow.line + 0.05;
     case 'line-part':
       return 0.12 * flow.line + 0.05;
     case 'out-rms':
-      return 0.06 * Math.max(flow.out, most / 2) + 0.03;
+      return 0.06 * Math.max(flow.out / 3, most) + 0.03;
     case 'out-dc':
       return 0.05 * flow.out + 0.03;
     case 'out-sum':

@@ -143,6 +143,8 @@ export function legsFor({ inverter, motor }: WaveCase): Legs {
       const step = stops < 0 ? left : Math.max(first, 1 / ticksPerSecond);
       const e = tau > 0 ? Math.exp(-step / tau) : 0;
       const share = tau > 0 ? (tau * (1 - e)) / step : 0;
+      // Without inductance a current is what it will be from the start.
+      if (tau === 0) for (let k = 0; k < 3; k += 1) i[k] = ends[k] as number;
       begins(at);
       for (let k = 0; k < 3; k += 1) {
         const now = i[k] as number;

@@ -50,7 +50,7 @@ export function CapturePanel({
   const [busy, setBusy] = useState(false);
   const [note, setNote] = useState<string | null>(null);
   const best = judging.diagnosis?.found[0];
-  const shownCase = best === undefined ? sound : { ...best.given, window: sound.window };
+  const shownCase = best === undefined ? sound : best.given;
   const now = useWave(open === null ? null : shownCase).answer;
   const measured = open === null ? {} : measuredIn(open.capture, sound.supply.f, running.f1);
 

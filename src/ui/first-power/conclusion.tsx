@@ -50,9 +50,7 @@ export function WaveConclusion({ judging, stop }: { judging: Judging; stop: () =
         <Text mt="1">Look first: {best.first}.</Text>
       )}
       {same.length > 0 && (
-        <Text mt="1">
-          With these figures it looks the same as: {same.map((f) => f.name.toLowerCase()).join('; ')}.
-        </Text>
+        <Text mt="1">With these figures it looks the same as: {same.map((f) => f.name).join('; ')}.</Text>
       )}
       {diagnosis.notes.map((n) => (
         <Text key={n} mt="1" color="soft">

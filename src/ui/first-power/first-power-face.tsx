@@ -25,7 +25,7 @@ import { firstPowerUnit, motorOf, runningOf, unitOf } from './unit-words';
 
 const panels = [
   { id: 'plan', name: 'Switch on' },
-  { id: 'scope', name: 'What it should look like' },
+  { id: 'scope', name: 'Pictures' },
   { id: 'measured', name: 'Measured' },
   { id: 'lamps', name: 'Lamps' },
   { id: 'sweep', name: 'Reference' },

@@ -57,7 +57,14 @@ export function laidOn(capture: Capture, wave: Wave, f: number, f1: number): Lai
     );
     return by + Math.round((t0 - capture.t0 - by) * hz) / hz;
   };
-  return { capture, shift: { input: side(inputLanes, f), output: side(outputLanes, f1) } };
+  const has = (lanes: readonly LaneOf[]) =>
+    lanes.some((l) => l.id.startsWith('i') && capture.channels.some((c) => c.role === l.id));
+  const output = side(outputLanes, f1);
+  // A bus beside output currents alone follows them.
+  return {
+    capture,
+    shift: { input: has(outputLanes) && !has(inputLanes) ? output : side(inputLanes, f), output },
+  };
 }
 
 const points = 900;

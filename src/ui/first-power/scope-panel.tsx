@@ -28,8 +28,13 @@ const shownKeys = {
   ],
 } as const;
 
-const figure = (value: number | undefined): string =>
-  value === undefined ? '' : String(Math.abs(value) < 0.005 ? 0 : Number(value.toPrecision(3)));
+/** As a meter would show it: two decimals of an ampere, whole volts. */
+const figure = (key: string, value: number | undefined): string => {
+  if (value === undefined) return '';
+  const unit = figureUnit(key);
+  const digits = unit === 'A' ? 2 : unit === 'V' && Math.abs(value) < 100 ? 1 : 0;
+  return `${Number(value.toFixed(digits)) + 0} ${unit}`;
+};
 
 function FiguresTable({
   keys,
@@ -50,12 +55,8 @@ function FiguresTable({
               {figureWords(k)}
               {k.endsWith('_rms') && k.startsWith('v') && !k.includes('h1') ? ', wide-band meter' : ''}
             </td>
-            <td>
-              {figure(sound?.[k])} {figureUnit(k)}
-            </td>
-            <td style={{ fontWeight: 600 }}>
-              {figure(now?.[k])} {figureUnit(k)}
-            </td>
+            <td>{figure(k, sound?.[k])}</td>
+            <td style={{ fontWeight: 600 }}>{figure(k, now?.[k])}</td>
           </tr>
         ))}
     </PlainTable>

@@ -22,8 +22,9 @@ export interface WaveLane {
 }
 
 const width = 760;
-const laneHeight = 104;
-const inset = { left: 58, right: 12, bottom: 30 };
+const lowLane = 104;
+const tallLane = 190;
+const inset = { left: 58, right: 12, bottom: 42 };
 
 const looks: Readonly<
   Record<Curve['style'], { stroke: string; width: number; dash?: string; opacity?: number }>
@@ -97,6 +98,7 @@ export function WaveChart({
 }) {
   const { name: axisName, per_s } = axes[axis];
   const [hover, setHover] = useState<number | null>(null);
+  const laneHeight = lanes.length === 1 ? tallLane : lowLane;
   const height = lanes.length * laneHeight + inset.bottom;
   const first = Math.min(...lanes.flatMap((l) => l.curves.map((c) => c.t[0] ?? Infinity)));
   const last = Math.max(...lanes.flatMap((l) => l.curves.map((c) => c.t[c.t.length - 1] ?? -Infinity)));
@@ -129,7 +131,7 @@ export function WaveChart({
           })),
         };
       }),
-    [lanes, x, first, per_s],
+    [lanes, x, first, per_s, laneHeight],
   );
   if (!Number.isFinite(first) || !Number.isFinite(last)) return null;
   const at = hover === null ? null : first + hover / per_s;
@@ -185,11 +187,11 @@ export function WaveChart({
           )}
           <g fontSize="11.5" fill="var(--chakra-colors-soft)" style={{ fontFamily: "'IBM Plex Mono'" }}>
             {x.ticks(8).map((t) => (
-              <text key={t} x={x(t)} y={height - 14} textAnchor="middle">
+              <text key={t} x={x(t)} y={height - 24} textAnchor="middle">
                 {t}
               </text>
             ))}
-            <text x={width - inset.right} y={height - 1} textAnchor="end">
+            <text x={width - inset.right} y={height - 6} textAnchor="end">
               {axisName}
             </text>
           </g>

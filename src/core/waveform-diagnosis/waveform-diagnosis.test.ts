@@ -1,0 +1,143 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { captureOf, columnsOf, guessLayout, readComtrade, type Capture, type Layout } from '../capture';
+import { circuitOf, simulateWave, type UnitWords, type WaveCase } from '../waveform';
+import { alignment, causesFor, diagnoseWave, measuredIn, type Measured, type WaveDiagnosis } from '.';
+
+const unit: UnitWords = {
+  supply_V: 400,
+  phases: 3,
+  supply_Hz: 50,
+  ratedAmps: 15,
+  power_kW: 7.5,
+  capacitance_F: 820e-6,
+  prechargeOhm: 47,
+  choke: false,
+};
+const motor = { volts: 400, amps: 14.8, hz: 50, cosPhi: 0.84 };
+const at = (share: number) => circuitOf(unit, { load: 'motor', f1: 40, share, motor }).given;
+
+function diagnosed(sound: WaveCase, measured: Measured): WaveDiagnosis {
+  const work = diagnoseWave(sound, measured, { prechargeOhm: 47 });
+  let step = work.next();
+  while (step.done !== true) step = work.next();
+  return step.value;
+}
+
+/** What a meter would show of a fault on a unit a little off its plates, at another load than it is said to run on. */
+function metered(id: string, keys: readonly string[]): Measured {
+  const real = circuitOf(
+    { ...unit, capacitance_F: 770e-6 },
+    { load: 'motor', f1: 40, share: 0.5, motor },
+  ).given;
+  const change = causesFor(real, 47).find((c) => c.id === id)?.changes[0];
+  if (change === undefined) throw new Error(id);
+  const { figures } = simulateWave(change(real));
+  return Object.fromEntries(keys.map((k, i) => [k, (figures[k] ?? 0) * (1 + [0.015, -0.01, 0.02][i % 3]!)]));
+}
+const meter = [
+  'vdc_avg',
+  'vdc_ripple_hz',
+  'ia_rms',
+  'ib_rms',
+  'ic_rms',
+  'iu_rms',
+  'iv_rms',
+  'iw_rms',
+  'iu_dc',
+  'iv_dc',
+  'iw_dc',
+];
+
+describe('figures of a meter', () => {
+  it.each([
+    'sound',
+    'phase-lost.L2',
+    'diode-open.rect.L3.hi',
+    'switch.inv.U.lo',
+    'output-open.W',
+    'precharge-stuck',
+  ])('%s is found at half the load that was given', (id) => {
+    const found = diagnosed(at(1), metered(id, meter));
+    expect([found.found[0]?.id, ...found.same]).toContain(id);
+    expect(['fault', 'sound']).toContain(found.verdict);
+  });
+
+  it('says what differs before anything else: the ripple', () => {
+    expect(diagnosed(at(0.7), metered('phase-lost.L1', meter)).headline).toMatch(
+      /Input phase L1 missing.*ripple frequency \d+ Hz instead of 300 Hz/,
+    );
+  });
+
+  it('does not claim to tell a transistor from its gate drive', () => {
+    const found = diagnosed(at(0.7), metered('switch.inv.V.hi', meter));
+    expect(found.found[0]?.name).toMatch(/transistor does not switch, or its gate drive is missing/);
+    expect(found.notes.join()).toMatch(/gate pulses tell/);
+  });
+
+  it('says that a precharge that is not bridged cannot be seen at standby', () => {
+    const idle = circuitOf(unit, { load: 'none', f1: 20 }).given;
+    const { figures } = simulateWave(idle);
+    const found = diagnosed(idle, { vdc_avg: figures['vdc_avg'] ?? 0 });
+    expect(found.notes.join()).toMatch(/not bridged cannot be seen at this load/);
+  });
+
+  it('explains nothing that nothing explains', () => {
+    expect(
+      diagnosed(at(0.7), {
+        vdc_avg: 250,
+        ia_rms: 10,
+        ib_rms: 10,
+        ic_rms: 10,
+        iu_rms: 2,
+        iv_rms: 30,
+        iw_rms: 9,
+      }).verdict,
+    ).toBe('unexplained');
+    expect(diagnosed(at(0.7), {}).verdict).toBe('nothing-measured');
+  });
+});
+
+const file = (name: string) => readFileSync(join(process.cwd(), 'demo/captures', name));
+const comtrade = (name: string): Capture =>
+  readComtrade(file(`${name}.cfg`).toString(), new Uint8Array(file(`${name}.dat`)));
+
+describe('the captures of the demo', () => {
+  it.each([
+    ['winch-lines', 'phase-lost.L2'],
+    ['winch-diode', 'diode-open.rect.L1.hi'],
+    ['winch-output', 'switch.inv.V.lo'],
+    ['winch-sound', 'sound'],
+  ])('%s is named rightly', (name, id) => {
+    const capture = name === 'winch-lines' || name === 'winch-sound' ? fromCsv(name) : comtrade(name);
+    const found = diagnosed(at(0.7), measuredIn(capture, 50, 40));
+    expect(found.found[0]?.id).toBe(id);
+    expect(found.verdict).toBe(id === 'sound' ? 'sound' : 'fault');
+  });
+});
+
+function fromCsv(name: string): Capture {
+  const columns = columnsOf(file(`${name}.csv`).toString());
+  const layout = guessLayout(columns);
+  const roles = ['vdc', 'iu', 'iv', 'iw'] as const;
+  const named: Layout =
+    name === 'winch-sound'
+      ? {
+          ...layout,
+          channels: layout.channels.map((c, k) => ({ ...c, role: roles[k] ?? 'other', scale: 100 })),
+        }
+      : layout;
+  return captureOf(columns, named);
+}
+
+it('lays a picture on another by what it shows', () => {
+  const dt = 1e-4;
+  const wave = (late: number) =>
+    Float64Array.from(
+      { length: 600 },
+      (_, k) =>
+        Math.sin(2 * Math.PI * 50 * (k * dt - late)) + 0.4 * Math.sin(2 * Math.PI * 250 * (k * dt - late)),
+    );
+  const by = alignment({ t0: 0, dt, values: wave(0.003) }, { t0: 0, dt, values: wave(0) }, 50);
+  expect(by).toBeCloseTo(-0.003, 3);
+});
