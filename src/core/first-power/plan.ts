@@ -107,7 +107,7 @@ function shorted({ supply_V, phases }: FirstPowerUnit, lamp: Lamp, perLine: numb
     {
       what: 'With the bus shorted',
       value: `${written(amps, 2)} A a line, ${written(amps * each * perLine * (phases === 3 ? 3 : 2), 2)} W in all`,
-      sum: `${written(each)} V on each lamp: ${written(lamp.watts / lamp.volts, 2)} A × (${written(each)} ÷ ${lamp.volts})^0.55; they burn ${each / lamp.volts > 0.7 ? 'bright' : 'yellow'}, nothing else does`,
+      sum: `${written(each)} V on each lamp: ${written(lamp.watts / lamp.volts, 2)} A × (${written(each)} ÷ ${lamp.volts})^0.55; they burn ${each / lamp.volts > 0.7 ? 'bright' : 'yellow'} and bear all of it`,
     },
   ];
 }

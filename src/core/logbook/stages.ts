@@ -119,9 +119,9 @@ export function stageLines(state: JobState, limits: Limits): StageLine[] {
     const lock = powerLock(job);
     const level = runsUnderLoad(job);
     const { power } = job;
+    if (power.onAt !== null) return line('first-power', level === 'yes', 'SWITCHED ON');
     if (level === 'yes') return line('first-power', true, 'runs under load');
     if (level === 'no') return line('first-power', false, 'failed under power');
-    if (power.onAt !== null) return line('first-power', false, 'SWITCHED ON');
     if (lock !== null && job.signed?.payload.verdict !== 'not-shorted')
       return line('first-power', false, 'locked: bench not passed', true);
     if (lock !== null) return line('first-power', false, 'locked: gate drives', true);

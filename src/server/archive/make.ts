@@ -11,7 +11,7 @@ const filesOf = (entry: Entry): string[] => {
   const { payload } = entry;
   return [
     ...('photos' in payload ? payload.photos : []),
-    ...(entry.kind === 'trend.kept' ? [entry.payload.sha256] : []),
+    ...(entry.kind === 'trend.kept' || entry.kind === 'power.capture' ? [entry.payload.sha256] : []),
   ];
 };
 

@@ -200,6 +200,7 @@ export function FirstPowerFace(props: FaceProps) {
         <GatesPanel
           kept={power.gates?.payload ?? null}
           needed={modules.length > 0}
+          isOn={power.onAt !== null}
           keep={(what) => store.record('power.gates', what)}
         />
       )}

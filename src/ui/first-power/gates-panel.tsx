@@ -4,20 +4,28 @@ import { gateNames, judgeGates } from '@/core/first-power';
 import type { Payload } from '@/core/logbook';
 import { Primary } from '../kit/buttons';
 import { Section } from '../kit/face';
-import { Choice, Figure } from '../kit/field';
+import { Figure, optionsOf, Select } from '../kit/field';
 import { figureFrom } from '../kit/number-from';
 import { StateMark } from '../kit/state-mark';
 
 type Pulse = 'yes' | 'no' | 'not-seen';
 
+const pulseOptions = optionsOf<Pulse>({
+  'not-seen': 'not looked',
+  yes: 'alike the others',
+  no: 'none, or unlike',
+});
+
 /** Six gate drives compared with the bus dead, before a module sees it. */
 export function GatesPanel({
   kept,
   needed,
+  isOn,
   keep,
 }: {
   kept: Payload<'power.gates'> | null;
   needed: boolean;
+  isOn: boolean;
   keep: (what: Payload<'power.gates'>) => void;
 }) {
   const text = (v: number | null | undefined) => (v === null || v === undefined ? '' : String(v));
@@ -38,7 +46,7 @@ export function GatesPanel({
         <Box
           key={name}
           display="grid"
-          gridTemplateColumns={{ base: '1fr', md: '90px 1fr 1fr 1.4fr' }}
+          gridTemplateColumns={{ base: '1fr', md: '80px 1fr 1fr 1fr' }}
           gap="3"
           mb="2"
           alignItems="end"
@@ -58,15 +66,11 @@ export function GatesPanel({
             text={supplies[k] ?? ''}
             set={(v) => setSupplies(at(supplies, k, v))}
           />
-          <Choice
+          <Select
             label={`${name}: pulses`}
             value={pulses[k] ?? 'not-seen'}
             onChange={(v) => setPulses(at(pulses, k, v))}
-            options={[
-              { value: 'yes', label: 'alike' },
-              { value: 'no', label: 'not' },
-              { value: 'not-seen', label: 'not looked' },
-            ]}
+            options={pulseOptions}
           />
         </Box>
       ))}
@@ -81,7 +85,10 @@ export function GatesPanel({
             ? judged.findings.join('; ')
             : 'Not all compared yet.'}
       </Box>
-      <Primary onClick={() => keep(given)}>Keep the gate check</Primary>
+      {isOn && <Text color="failed">It is switched on: gate drives are compared with the bus dead.</Text>}
+      <Primary disabled={isOn} onClick={() => keep(given)}>
+        Keep the gate check
+      </Primary>
     </Section>
   );
 }

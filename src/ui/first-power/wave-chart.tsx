@@ -84,6 +84,9 @@ const valueAt = ({ t, v }: Curve, at: number): number | undefined =>
 const shown = (value: number | undefined): string =>
   value === undefined ? '' : String(Number(value.toPrecision(4)));
 
+/** So few points are drawn as points too. */
+const fewPoints = 40;
+
 const axes = { ms: { name: 'milliseconds', per_s: 1000 }, s: { name: 'seconds', per_s: 1 } } as const;
 
 /** Curves over one time axis, each quantity in a lane of its own. */
@@ -166,6 +169,19 @@ export function WaveChart({
                   strokeLinejoin="round"
                 />
               ))}
+              {lane.curves
+                .filter((c) => c.style === 'measured' && c.t.length <= fewPoints)
+                .flatMap((c) =>
+                  Array.from(c.t, (t, k) => (
+                    <circle
+                      key={`${c.name} ${t} ${k}`}
+                      cx={x((t - first) * per_s)}
+                      cy={y(c.v[k] as number)}
+                      r="4"
+                      fill="var(--chakra-colors-failed)"
+                    />
+                  )),
+                )}
               <text x={inset.left + 6} y={top + 12} fontSize="13" fill="var(--chakra-colors-ink)">
                 {lane.name}, {lane.unit}
                 {at !== null &&

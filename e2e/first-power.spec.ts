@@ -1,0 +1,238 @@
+/** The repaired slipway winch from its plan to "runs under load", and four captures named rightly. */
+import { join } from 'node:path';
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import {
+  choosePerson,
+  entry,
+  ines,
+  pdfText,
+  picture,
+  pip,
+  southWinch as job,
+  visit,
+  watchConsole,
+} from './demo';
+
+test.describe.configure({ mode: 'serial' });
+test.beforeEach(async ({ page }) => {
+  page.setDefaultTimeout(30_000);
+  test.setTimeout(240_000);
+  await choosePerson(page, ines);
+});
+
+const stage = `/jobs/${job}/first-power`;
+const part = (page: Page, name: string) =>
+  page
+    .getByRole('group', { name: 'Parts of first power' })
+    .getByRole('button', { name, exact: true })
+    .click();
+const capture = (page: Page, files: string[]) =>
+  page
+    .getByLabel('Capture: CSV, or .cfg and .dat together')
+    .setInputFiles(files.map((f) => join(process.cwd(), 'demo/captures', f)));
+const conclusion = (page: Page) => page.getByRole('status', { name: 'Conclusion' });
+
+test('planned, printed, and not switched on by an apprentice', async ({ page }) => {
+  const errors = watchConsole(page);
+  await visit(page, stage);
+  await expect(
+    page.getByText('In each of the three lines 2 lamps of 230 V in series, 100 W each.'),
+  ).toBeVisible();
+  await expect(page.getByText(/The bus is below \d+ V after \d+ s\./)).toBeVisible();
+  await page.getByLabel('Lamps', { exact: true }).selectOption('60 W');
+  await expect(page.getByText(/60 W each/)).toBeVisible();
+  await page.getByLabel('Lamps', { exact: true }).selectOption('the smallest that will do');
+  await page.getByRole('button', { name: 'Keep this plan' }).click();
+  const link = page.getByRole('link', { name: 'Plan as PDF' });
+  await expect(link).toBeVisible();
+  // The link is there at once; the plan lies on the server a moment later.
+  await expect
+    .poll(async () => (await page.request.get(`/api/v1/jobs/${job}/first-power?form=pdf`)).status())
+    .toBe(200);
+  const pdf = await pdfText(page.request, `/api/v1/jobs/${job}/first-power?form=pdf`);
+  expect(pdf).toMatch(/First-power plan/);
+  expect(pdf).toMatch(/South slipway winch/);
+  expect(pdf).toMatch(/2 lamps of 230 V in series/);
+  expect(pdf).toMatch(/Switch off at once when/);
+  expect(pdf).toMatch(/earthed\s+clip\s+on\s+a\s+power\s+terminal\s+shorts/);
+  await page.evaluate(() => window.scrollTo(0, 0));
+  await picture(page, 'first-power');
+  await choosePerson(page, pip);
+  const posted = await page.request.post(`/api/v1/jobs/${job}/entries`, {
+    data: { entries: [entry(job, 'power.on', { through: 'lamps' })] },
+  });
+  expect(posted.ok()).toBe(true);
+  await visit(page, stage);
+  await expect(page.getByText('A technician or the lead switches on.').first()).toBeVisible();
+  await expect(page.getByText('It is switched on.')).toHaveCount(0);
+  expect(errors).toEqual([]);
+});
+
+test('four captures are named rightly, laid on the computed picture and kept', async ({ page }) => {
+  const errors = watchConsole(page);
+  await visit(page, stage);
+  await part(page, 'Measured');
+  await expect(page.getByRole('note', { name: /earthed clip on a power terminal/ })).toBeVisible();
+  const go = page.getByRole('button', { name: 'These and no others' });
+  await page.getByRole('radio', { name: 'a battery scope, inputs isolated' }).check();
+  await page.getByLabel('Rated for').fill('300');
+  await expect(page.getByText(/Not enough for a bus of 566 V/)).toBeVisible();
+  await expect(go).toBeDisabled();
+  await page.getByLabel('Rated for').fill('1000');
+  await go.click();
+
+  await test.step('CSV with decimal commas: a lost phase', async () => {
+    await capture(page, ['winch-lines.csv']);
+    await page.getByRole('button', { name: 'Use these columns' }).click();
+    await expect(conclusion(page)).toContainText('Input phase L2 missing', { timeout: 60_000 });
+    await expect(conclusion(page)).toContainText('100 Hz instead of 300 Hz');
+    await page.getByRole('group', { name: 'The capture on the computed picture' }).scrollIntoViewIfNeeded();
+    await picture(page, 'capture');
+  });
+  await test.step('COMTRADE: a diode open; one file alone is told', async () => {
+    await capture(page, ['winch-diode.cfg']);
+    await expect(
+      page.getByRole('alert').filter({ hasText: 'choose the .cfg and the .dat together' }),
+    ).toBeVisible();
+    await capture(page, ['winch-diode.cfg', 'winch-diode.dat']);
+    await expect(conclusion(page)).toContainText('L1 upper rectifier diode open', { timeout: 60_000 });
+    await page.getByRole('button', { name: 'Keep capture and conclusion' }).click();
+    await expect(page.getByText('The capture is kept, with what was concluded.')).toBeVisible();
+  });
+  await test.step('COMTRADE: a transistor or its gate, not told apart', async () => {
+    await capture(page, ['winch-output.dat', 'winch-output.cfg']);
+    await expect(conclusion(page)).toContainText(
+      'V lower transistor does not switch, or its gate drive is missing',
+      {
+        timeout: 60_000,
+      },
+    );
+  });
+  await test.step('CSV of numbered channels through clamps: nothing wrong', async () => {
+    await capture(page, ['winch-sound.csv']);
+    for (const [name, role] of [
+      ['CH1', 'bus volts'],
+      ['CH2', 'output current U'],
+      ['CH3', 'output current V'],
+      ['CH4', 'output current W'],
+    ] as const)
+      await page.getByLabel(`“${name}” is`).selectOption(role);
+    const scales = page.getByLabel('One of it is');
+    for (let k = 0; k < 4; k += 1) await scales.nth(k).fill('100');
+    await page.getByRole('button', { name: 'Use these columns' }).click();
+    await expect(conclusion(page)).toContainText('Nothing wrong', { timeout: 60_000 });
+    await page.getByRole('button', { name: 'Keep capture and conclusion' }).click();
+    await expect(page.getByText('The capture is kept, with what was concluded.')).toBeVisible();
+  });
+  await test.step('files that are none', async () => {
+    await page.getByLabel('Capture: CSV, or .cfg and .dat together').setInputFiles({
+      name: 'letter.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from('dear sir\nno numbers here\n'),
+    });
+    await expect(page.getByRole('alert').filter({ hasText: 'No columns of numbers' })).toBeVisible();
+  });
+  expect(errors).toEqual([]);
+});
+
+test('pictures of this unit with faults in it, and figures of a meter', async ({ page }) => {
+  await visit(page, stage);
+  await part(page, 'Pictures');
+  const chart = page.getByRole('group', { name: /Computed pictures of the lines and bus/ });
+  await expect(chart).toBeVisible();
+  await page.getByLabel('With this in it').selectOption('bank-weak');
+  await page.getByRole('slider', { name: 'How bad' }).press('End');
+  await expect(page.getByText('100 %', { exact: true })).toBeVisible();
+  const ripple = page.getByRole('row', { name: /bus ripple, peak to peak/ });
+  await expect
+    .poll(async () => {
+      const [, sound, now] = await ripple.getByRole('cell').allTextContents();
+      return Number.parseFloat(now ?? '') / Number.parseFloat(sound ?? '');
+    })
+    .toBeGreaterThan(2);
+  await part(page, 'Measured');
+  for (const [label, figure] of [
+    ['Line current L1', '9,8'],
+    ['Line current L2', '9.7'],
+    ['Line current L3', '9.9'],
+    ['Output current U', '11.2'],
+    ['Output current V', 'none'],
+    ['Output current W', '11.3'],
+  ] as const)
+    await page.getByLabel(label, { exact: true }).fill(figure);
+  await expect(page.getByText('A figure, zero or above')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'What gives these figures?' })).toBeDisabled();
+  await page.getByLabel('Output current V', { exact: true }).fill('0');
+  await page.getByLabel('Output frequency').fill('31');
+  await expect(page.getByText(/the output does not follow/)).toBeVisible();
+  await page.getByRole('button', { name: 'What gives these figures?' }).click();
+  await expect(conclusion(page)).toContainText('Output V open', { timeout: 60_000 });
+});
+
+test('switched on, lamps judged, the reference swept: it runs under load; then dead again', async ({
+  page,
+}) => {
+  const errors = watchConsole(page);
+  const level = page.getByRole('listitem').filter({ hasText: 'Runs under load' });
+  await visit(page, stage);
+  await page.getByRole('button', { name: /I switch on through the lamps/ }).click();
+  await expect(page.getByText('It is switched on.')).toBeVisible();
+  await page.getByLabel('After').fill('5');
+  await page.getByLabel('Bus', { exact: true }).fill('210');
+  await page.getByRole('button', { name: 'Keep the bus' }).click();
+  await expect(page.getByRole('note', { name: /Switch off/ })).toContainText('something takes the current');
+  await page.getByLabel('Bus', { exact: true }).fill('503');
+  await page.getByRole('button', { name: 'Keep the bus' }).click();
+  await expect(page.getByRole('note', { name: /Switch off/ })).toHaveCount(0);
+
+  await part(page, 'Lamps');
+  await expect(page.getByText('The star point of the lamps is live.')).toBeVisible();
+  await expect(page.getByRole('row', { name: /^50 / })).toContainText('bright', { timeout: 60_000 });
+  const lamps = async (hz: string, figures: string[]) => {
+    await page.getByLabel('At', { exact: true }).fill(hz);
+    for (const [i, label] of ['U to V', 'V to W', 'W to U', 'Current U', 'Current V', 'Current W'].entries())
+      await page.getByLabel(label, { exact: true }).fill(figures[i] ?? '');
+    await page.getByRole('button', { name: 'Keep these readings' }).click();
+  };
+  await lamps('30', ['241', '240', '242', '0.40', '0.31', '0.40']);
+  await expect(page.getByText(/At 30 Hz: Leg V is unlike the others/)).toBeVisible();
+  await expect(level).toContainText('no');
+  // The lamp of leg V was the odd one: changed, all three are alike.
+  await lamps('30', ['241', '240', '242', '0.40', '0.41', '0.40']);
+  await lamps('50', ['385', '388', '386', '0.46', '0.46', '0.46']);
+  await expect(page.getByText('At 50 Hz: All three legs alike.')).toBeVisible();
+
+  await part(page, 'Reference');
+  for (const [percent, hz] of [
+    [0, '0'],
+    [25, '12.4'],
+    [50, '25.1'],
+    [75, '39'],
+    [100, '50'],
+  ] as const)
+    await page.getByLabel(`Output at ${percent} %`).fill(hz);
+  await expect(page.getByText(/At 75 % it is 1.5 Hz off/)).toBeVisible();
+  await page.getByLabel('Output at 75 %').fill('37.4');
+  await expect(page.getByText(/Follows from zero to maximum/)).toBeVisible();
+  await page.getByRole('button', { name: 'Keep the sweep' }).click();
+  await expect(level).toContainText('yes');
+  await page.getByRole('button', { name: 'It is off again' }).first().click();
+  await expect(page.getByText('It was on: nothing that was proven dead is.')).toBeVisible();
+  await visit(page, `/jobs/${job}/bench`);
+  await expect(page.getByText(/was switched on/).first()).toBeVisible();
+  expect(errors).toEqual([]);
+});
+
+test('no part of it fails axe, by day and by night', async ({ page, context, baseURL }) => {
+  for (const theme of ['day', 'night']) {
+    await context.addCookies([{ name: 'grim_theme', value: theme, url: baseURL ?? '' }]);
+    await visit(page, stage);
+    for (const name of ['Switch on', 'Pictures', 'Measured', 'Lamps', 'Reference', 'Gates']) {
+      await part(page, name);
+      await page.waitForTimeout(400);
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      expect(violations.map((v) => `${theme} ${name}: ${v.id} ${v.nodes[0]?.html ?? ''}`)).toEqual([]);
+    }
+  }
+});
