@@ -151,6 +151,9 @@ test('pictures of this unit with faults in it, and figures of a meter', async ({
       return Number.parseFloat(now ?? '') / Number.parseFloat(sound ?? '');
     })
     .toBeGreaterThan(2);
+  await expect(page.getByText(/Without a brake it trips on bus volts/)).toBeVisible();
+  await page.getByRole('slider', { name: 'From full speed to rest in' }).press('End');
+  await expect(page.getByText('Comes to rest without a brake.')).toBeVisible();
   await part(page, 'Measured');
   for (const [label, figure] of [
     ['Line current L1', '9,8'],

@@ -152,7 +152,6 @@ test('by keys alone: the sheet, pressed on the keypad, makes the same set', asyn
   const keys = page.getByRole('list', { name: 'Keys' });
   await expect(keys.getByRole('listitem').first()).toBeVisible();
   await page.getByRole('combobox', { name: 'What is in the unit now' }).evaluate((e) => e.scrollIntoView());
-  await picture(page, 'set-keys');
   await page.getByText('All keys in one line').click();
   const list = (await page.locator('[data-keys]').textContent()) ?? '';
   expect(list).toMatch(/^Menu/);

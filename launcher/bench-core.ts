@@ -13,7 +13,9 @@ import { knownType, noted, stateOf, swapJob } from '@/core/swap/__tests__/swap-j
 import { traceFrom, usualTables } from '@/core/tracing';
 import { changedSet } from '@/core/parameters/__tests__/changed-set';
 import { seeded } from '../checks/random';
+import { simulateWave, waveCase } from '@/core/waveform';
 import { ngspiceReadings } from '../checks/ngspice';
+import { ngspiceTime } from '../checks/waveform-deck';
 
 const median = (list: number[]): number =>
   [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)] ?? NaN;
@@ -150,8 +152,33 @@ function wiresTime(): number {
   return timed(10, () => void swapOf(state, knownType));
 }
 
+/** Currents and voltages over time, warm, and the same circuits in ngspice. */
+function waveTimes() {
+  const rectifier = waveCase({ window: [0, 0.2] });
+  const drive = waveCase({ window: [0, 0.1], load: { kind: 'inverter' } });
+  // What a slider asks for at each of its steps: another bank, so nothing of before can be used again.
+  let pull = 0;
+  const pulled = () => {
+    pull += 1;
+    return waveCase({
+      window: [0.08, 0.14],
+      load: { kind: 'inverter' },
+      bank: { C: 7e-4 * (1 - pull / 400), ESR: 0.1, v0: 540 },
+    });
+  };
+  return {
+    waveRectifier_ms: timed(40, () => void simulateWave(rectifier)),
+    waveHalves_ms: timed(40, () => void simulateWave(drive, 'split')),
+    waveWhole_ms: timed(20, () => void simulateWave(drive, 'whole')),
+    wavePull_ms: timed(30, () => void simulateWave(pulled())),
+    spiceRectifier_ms: timed(3, () => void ngspiceTime(rectifier, 2e-5)),
+    spiceDrive_ms: timed(1, () => void ngspiceTime(drive, 2e-6)),
+  };
+}
+
 process.stdout.write(
   JSON.stringify({
+    ...waveTimes(),
     ...stopTimes(),
     wires300_ms: wiresTime(),
     keys_ms: keyTimes(),

@@ -38,6 +38,7 @@ describe('the demo', () => {
       'Quay crane slew',
       'Shellfish grading drum',
       'Slipway winch',
+      'South slipway winch',
       'Trawl winch',
     ]);
     expect((await machines()).map((m) => m.name)).toContain('Quay crane slew');

@@ -20,6 +20,7 @@ import { LampsPanel } from './lamps-panel';
 import { MeasuredPanel } from './measured-panel';
 import { PlanPanel } from './plan-panel';
 import { ScopePanel } from './scope-panel';
+import { StopPicture } from './stop-picture';
 import { SweepPanel } from './sweep-panel';
 import { firstPowerUnit, motorOf, runningOf, unitOf } from './unit-words';
 
@@ -155,6 +156,7 @@ export function FirstPowerFace(props: FaceProps) {
           />
           {form}
           <ScopePanel sound={sound} prechargeOhm={prechargeOhm} />
+          {motor !== null && <StopPicture unit={unit} motor={motor} />}
         </>
       )}
       {panel === 'measured' && !needsProbes && (

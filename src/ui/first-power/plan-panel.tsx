@@ -129,7 +129,12 @@ export function PlanPanel({
             <li key={s}>{s}</li>
           ))}
         </Box>
-        <WaveChart name="The bus while it comes up" lanes={lanes} axis="s" />
+        <WaveChart
+          name="The bus while it comes up"
+          lanes={lanes}
+          axis="s"
+          words={{ now: 'expected (drawn out)' }}
+        />
         <PlainTable heads={['', '', 'sum']}>
           {made.sums.map((s) => (
             <tr key={s.what}>

@@ -53,7 +53,9 @@ function rangeOf(curves: readonly Curve[]): [number, number] {
   return [low - air, high + air];
 }
 
-function Legend({ lanes }: { lanes: readonly WaveLane[] }) {
+type StyleWords = Partial<Record<Curve['style'], string>>;
+
+function Legend({ lanes, words }: { lanes: readonly WaveLane[]; words: StyleWords }) {
   const styles = (Object.keys(looks) as Curve['style'][]).filter((s) =>
     lanes.some((l) => l.curves.some((c) => c.style === s)),
   );
@@ -72,7 +74,7 @@ function Legend({ lanes }: { lanes: readonly WaveLane[] }) {
               strokeDasharray={looks[s].dash}
             />
           </svg>
-          {styleWords[s]}
+          {words[s] ?? styleWords[s]}
         </Box>
       ))}
     </Box>
@@ -94,10 +96,13 @@ export function WaveChart({
   name,
   lanes,
   axis = 'ms',
+  words = {},
 }: {
   name: string;
   lanes: readonly WaveLane[];
   axis?: keyof typeof axes;
+  /** What the styles are called here, where that is something else. */
+  words?: StyleWords;
 }) {
   const { name: axisName, per_s } = axes[axis];
   const [hover, setHover] = useState<number | null>(null);
@@ -141,7 +146,7 @@ export function WaveChart({
   const times = Array.from({ length: 21 }, (_, k) => first + ((last - first) * k) / 20);
   return (
     <Box as="figure">
-      <Legend lanes={lanes} />
+      <Legend lanes={lanes} words={words} />
       <Box overflowX="auto" tabIndex={0} role="group" aria-label={name}>
         <svg
           viewBox={`0 0 ${width} ${height}`}

@@ -1,0 +1,146 @@
+import { greatestLimits } from '../make-safe';
+import { benchLock, fold, levelsOf, powerLock, stageLines, type Payload } from '.';
+import { drive, ines, pip, proven } from './__tests__/job';
+
+const state = (j: ReturnType<typeof proven>) => fold(j.entries, { limits: greatestLimits });
+const lastVoid = (j: ReturnType<typeof proven>) => state(j).log.at(-1)?.void;
+const level = (j: ReturnType<typeof proven>) =>
+  levelsOf(state(j)).find((l) => l.id === 'runs-under-load')?.state;
+const note = (j: ReturnType<typeof proven>) =>
+  stageLines(state(j), greatestLimits).find((l) => l.id === 'first-power');
+
+const plan: Payload<'power.planned'> = {
+  way: { by: 'lamps', watts: 100 },
+  expected_V: 501,
+  stopBelow_V: 426,
+  stopAfter_s: 4,
+};
+const alike: Payload<'power.gates'> = {
+  ohms: [10, 10, 10, 10, 10, 10],
+  supplies: [15, 15, 15, 15, 15, 15],
+  pulses: ['yes', 'yes', 'yes', 'yes', 'yes', 'yes'],
+};
+const lamps = (hz: number, amps: [number, number, number]): Payload<'power.lamps'> => ({
+  lamp: { volts: 230, watts: 100 },
+  perLeg: 1,
+  hz,
+  volts: [240, 241, 240],
+  amps,
+});
+const sweep: Payload<'power.swept'> = {
+  min_Hz: 0,
+  max_Hz: 50,
+  points: [0, 50, 100].map((percent) => ({ percent, hz: percent / 2 })),
+};
+const measured = (verdict: 'sound' | 'fault'): Payload<'power.measured'> => ({
+  running: { load: 'lamps', f1: 30, ohmPerLeg: 400 },
+  figures: { ia_rms: 1 },
+  conclusion: { verdict, headline: verdict, causes: [] },
+});
+
+function signed(verdict: 'not-shorted' | 'doubtful' = 'not-shorted') {
+  const j = proven();
+  j.add('sheet.signed', { verdict, headline: 'x', detail: '', seq: 0 });
+  return j;
+}
+
+describe('first power', () => {
+  it('waits for a static test that ended as not shorted', () => {
+    expect(powerLock(state(proven()))).toMatch(/static test comes first/);
+    expect(note(proven())).toMatchObject({ state: 'locked' });
+    const doubtful = signed('doubtful');
+    doubtful.add('power.planned', plan);
+    doubtful.add('power.on', { through: 'lamps' });
+    expect(lastVoid(doubtful)).toMatch(/failed or doubtful/);
+    expect(state(doubtful).power.onAt).toBeNull();
+  });
+
+  it('is planned before it is switched on, and not by an apprentice', () => {
+    const j = signed();
+    j.add('power.on', { through: 'lamps' });
+    expect(lastVoid(j)).toMatch(/Plan first power first/);
+    j.add('power.planned', plan);
+    j.add('power.on', { through: 'lamps' }, { by: pip });
+    expect(lastVoid(j)).toMatch(/technician or the lead/);
+    j.add('power.on', { through: 'lamps' });
+    expect(lastVoid(j)).toBeNull();
+    expect(note(j)?.note).toBe('SWITCHED ON');
+  });
+
+  it('takes the dead proof away', () => {
+    const j = signed();
+    j.add('power.planned', plan);
+    expect(benchLock(state(j).safety, drive, greatestLimits, ines, j.now()).open).toBe(true);
+    j.add('power.on', { through: 'lamps' });
+    j.add('power.off', {});
+    const lock = benchLock(state(j).safety, drive, greatestLimits, ines, j.now());
+    expect(lock.open).toBe(false);
+    expect(state(j).safety.lapsed?.detail).toBe('it was switched on');
+  });
+
+  it('wants the gate drives alike where a module was out, with the bus dead', () => {
+    const j = signed();
+    j.add('power.gates', { ...alike, ohms: [10, 10, 10, 10, 4700, 10] });
+    expect(powerLock(state(j))).toMatch(/not alike/);
+    j.add('power.gates', alike);
+    expect(powerLock(state(j))).toBeNull();
+    j.add('power.planned', plan);
+    j.add('power.on', { through: 'lamps' });
+    j.add('power.gates', alike);
+    expect(lastVoid(j)).toMatch(/bus dead/);
+  });
+
+  it('keeps the bus only while it is on', () => {
+    const j = signed();
+    j.add('power.bus', { at_s: 1, volts: 300 });
+    expect(lastVoid(j)).toMatch(/not switched on/);
+    j.add('power.planned', plan);
+    j.add('power.on', { through: 'lamps' });
+    j.add('power.bus', { at_s: 1, volts: 300 });
+    expect(state(j).power.bus).toEqual([{ at_s: 1, volts: 300 }]);
+    j.add('power.off', {});
+    j.add('power.on', { through: 'supply' });
+    expect(state(j).power.bus).toEqual([]);
+  });
+});
+
+describe('runs under load', () => {
+  const on = () => {
+    const j = signed();
+    j.add('power.planned', plan);
+    j.add('power.on', { through: 'lamps' });
+    return j;
+  };
+  it('is neither ticked nor inferred from the diode test', () => {
+    expect(level(signed())).toBe('not tested');
+    expect(level(on())).toBe('not tested');
+  });
+  it('is said when lamps are alike at two frequencies and the output follows', () => {
+    const j = on();
+    j.add('power.lamps', lamps(30, [0.4, 0.4, 0.4]));
+    expect(level(j)).toBe('doubt');
+    j.add('power.lamps', lamps(50, [0.46, 0.46, 0.46]));
+    expect(level(j)).toBe('doubt');
+    j.add('power.swept', sweep);
+    expect(level(j)).toBe('yes');
+    expect(note(j)).toMatchObject({ state: 'done' });
+  });
+  it('is taken back by a leg that is unlike, until that is measured again', () => {
+    const j = on();
+    j.add('power.lamps', lamps(30, [0.4, 0.3, 0.4]));
+    expect(level(j)).toBe('no');
+    j.add('power.lamps', lamps(30, [0.4, 0.4, 0.4]));
+    j.add('power.lamps', lamps(50, [0.46, 0.46, 0.46]));
+    j.add('power.swept', sweep);
+    expect(level(j)).toBe('yes');
+    j.add('power.measured', measured('fault'));
+    expect(level(j)).toBe('no');
+    j.add('power.measured', measured('sound'));
+    expect(level(j)).toBe('yes');
+  });
+  it('takes no lamps of a unit that was never on', () => {
+    const j = signed();
+    j.add('power.lamps', lamps(30, [0.4, 0.4, 0.4]));
+    expect(lastVoid(j)).toMatch(/never switched on/);
+  });
+});
