@@ -6,24 +6,13 @@ import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { writeComtrade, type Capture, type ChannelRole } from '@/core/capture';
 import { circuitOf, simulateWave, type WaveCase } from '@/core/waveform';
+import { motor, unit } from '@/core/waveform/__tests__/winch';
 import { causesFor } from '@/core/waveform-diagnosis';
 import { seeded } from '../../checks/random';
 
 const here = join(process.cwd(), 'demo', 'captures');
 const random = seeded(1848);
 const noise = () => random() + random() + random() - 1.5;
-
-const unit = {
-  supply_V: 400,
-  phases: 3,
-  supply_Hz: 50,
-  ratedAmps: 15,
-  power_kW: 7.5,
-  capacitance_F: 820e-6,
-  prechargeOhm: 47,
-  choke: false,
-} as const;
-const motor = { volts: 400, amps: 14.8, hz: 50, cosPhi: 0.84 };
 
 /** The winch with a fault, its parts not quite what the plates say. */
 function winch(fault: string, share: number): WaveCase {

@@ -1,10 +1,10 @@
-import { Text, View, renderToBuffer } from '@react-pdf/renderer';
+import { Text, renderToBuffer } from '@react-pdf/renderer';
 import { planFirstPower, type FirstPowerPlan } from '../core/first-power';
 import { fold } from '../core/logbook';
 import { Refused } from './border';
 import { entriesAfter } from './jobs';
 import { limits } from './settings';
-import { Paper, Row, s, Section } from './sheet/pdf-kit';
+import { Identity, Paper, Row, Section } from './sheet/pdf-kit';
 import { identity } from './swap-papers';
 
 export interface PowerPaper {
@@ -63,12 +63,7 @@ const curveWidths = [20, 20, 25, 35];
 export const powerPaperPdf = (paper: PowerPaper, size: 'a4' | 'letter'): Promise<Buffer> =>
   renderToBuffer(
     <Paper title={paper.title} paper={size}>
-      {paper.identity.map(([label, value]) => (
-        <View key={label} style={s.row}>
-          <Text style={s.label}>{label}</Text>
-          <Text style={{ flex: 1 }}>{value}</Text>
-        </View>
-      ))}
+      <Identity lines={paper.identity} />
       <Section title="Before">
         <Text>
           The static test was signed as not shorted. Covers on, nobody near, one hand on the isolator. Local

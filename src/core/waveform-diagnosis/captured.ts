@@ -9,7 +9,7 @@ import {
   wholePeriods,
   type Series,
 } from '../waveform';
-import type { Measured } from './diagnose';
+import type { Measured } from './fit';
 
 /** Peaks of a noisy record: the share of samples beyond which is left out on either side. */
 const strays = 0.002;

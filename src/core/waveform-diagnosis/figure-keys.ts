@@ -1,3 +1,4 @@
+import { roleWords } from '../capture';
 import type { Figures } from '../waveform';
 
 /** What a figure is of: how far off it may be hangs on that. */
@@ -107,18 +108,7 @@ export function sigmaOf(key: string, measured: number, expected: Figures): numbe
 
 /** A figure in words. */
 export function figureWords(key: string): string {
-  const names: Readonly<Record<string, string>> = {
-    vdc: 'bus',
-    ia: 'line current L1',
-    ib: 'line current L2',
-    ic: 'line current L3',
-    iu: 'output current U',
-    iv: 'output current V',
-    iw: 'output current W',
-    vuv: 'output U–V',
-    vvw: 'output V–W',
-    vwu: 'output W–U',
-  };
+  const names: Readonly<Record<string, string>> = { ...roleWords, vdc: 'bus' };
   const what: Readonly<Record<string, string>> = {
     avg: 'average',
     pp: 'ripple, peak to peak',

@@ -1,20 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { captureOf, columnsOf, guessLayout, readComtrade, type Capture, type Layout } from '../capture';
-import { circuitOf, simulateWave, type UnitWords, type WaveCase } from '../waveform';
+import { circuitOf, simulateWave, type WaveCase } from '../waveform';
+import { motor, unit } from '../waveform/__tests__/winch';
 import { alignment, causesFor, diagnoseWave, measuredIn, type Measured, type WaveDiagnosis } from '.';
 
-const unit: UnitWords = {
-  supply_V: 400,
-  phases: 3,
-  supply_Hz: 50,
-  ratedAmps: 15,
-  power_kW: 7.5,
-  capacitance_F: 820e-6,
-  prechargeOhm: 47,
-  choke: false,
-};
-const motor = { volts: 400, amps: 14.8, hz: 50, cosPhi: 0.84 };
 const at = (share: number) => circuitOf(unit, { load: 'motor', f1: 40, share, motor }).given;
 
 function diagnosed(sound: WaveCase, measured: Measured): WaveDiagnosis {

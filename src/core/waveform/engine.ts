@@ -1,7 +1,8 @@
-import { stepsOf, type Steps } from './exponential';
+import { stepsOf } from './exponential';
 import { LOAD, legStates, networkFor, ONE, SIN, type LegState, type Network } from './network';
 import type { WaveCase } from './case';
-import { topologyOf, type Topology } from './topology';
+import { patternsOf, type Pattern } from './patterns';
+import { topologyOf } from './topology';
 
 /** Samples in a period of the supply, and the longest step. */
 export const samplesPerPeriod = 512;
@@ -13,12 +14,6 @@ const chatterEvents = 60;
 const blindLevel = 6;
 /** A current or voltage so little below zero is zero. */
 const slack = 1e-7;
-
-interface Pattern {
-  topology: Topology;
-  steps: Steps;
-  watched: number;
-}
 
 export type Gate = 'none' | 'hi' | 'lo';
 
@@ -79,33 +74,6 @@ const gateCode: Readonly<Record<Gate, LegState>> = {
   hi: legStates.noneHi,
   lo: legStates.noneLo,
 };
-
-/** Patterns of the circuits computed last: the same circuit at another reference, or again, finds them made. */
-const circuits = new Map<string, Map<number, Pattern>>();
-const circuitsKept = 12;
-
-function patternsOf(given: WaveCase, driven: boolean): Map<number, Pattern> {
-  const { supply, rectifier, link, bank, load, inverter, motor } = given;
-  const { m: _m, mode: _mode, fc: _fc, deadTime: _dead, ...devices } = inverter;
-  const v0 = { ...bank, v0: 0 };
-  const key = JSON.stringify([
-    driven,
-    supply,
-    rectifier,
-    link,
-    v0,
-    load,
-    ...(driven ? [] : [devices, motor]),
-  ]);
-  const kept = circuits.get(key) ?? new Map<number, Pattern>();
-  circuits.delete(key);
-  circuits.set(key, kept);
-  for (const oldest of circuits.keys()) {
-    if (circuits.size <= circuitsKept) break;
-    circuits.delete(oldest);
-  }
-  return kept;
-}
 
 /** The running circuit. With `driven`, only source, rectifier, link and bank, and a current that is drawn. */
 export function engineFor(given: WaveCase, driven: boolean): Engine {

@@ -14,6 +14,7 @@ import {
   waveCase,
   type WaveCase,
 } from '.';
+import { motor, unit } from './__tests__/winch';
 
 const settled = [0.16, 0.2] as const;
 const figures = (differs: Partial<WaveCase>, how: 'auto' | 'whole' | 'split' = 'auto') =>
@@ -179,17 +180,6 @@ describe('circuits that cannot be', () => {
 });
 
 describe('a unit from its plates', () => {
-  const unit = {
-    supply_V: 400,
-    phases: 3,
-    supply_Hz: 50,
-    ratedAmps: 15,
-    power_kW: 7.5,
-    capacitance_F: 820e-6,
-    prechargeOhm: 47,
-    choke: false,
-  } as const;
-  const motor = { volts: 400, amps: 14.8, hz: 50, cosPhi: 0.84 };
   it('draws about the plate current at full load', () => {
     const { given } = circuitOf(unit, { load: 'motor', f1: 45, share: 1, motor });
     expect((simulateWave(given).figures['iu_rms'] ?? 0) / 14.8).toBeCloseTo(1, 1);

@@ -133,3 +133,15 @@ export function Paper({
     </Document>
   );
 }
+
+/** What stands on every paper: a name and its value, line by line. */
+export const Identity = ({ lines }: { lines: readonly (readonly [label: string, value: string])[] }) => (
+  <>
+    {lines.map(([label, value]) => (
+      <View key={label} style={s.row}>
+        <Text style={s.label}>{label}</Text>
+        <Text style={{ flex: 1 }}>{value}</Text>
+      </View>
+    ))}
+  </>
+);

@@ -1,6 +1,6 @@
-import { Text, View, renderToBuffer } from '@react-pdf/renderer';
+import { Text, renderToBuffer } from '@react-pdf/renderer';
 import { endOf, roleWords, wireEnds } from '../../core/wires';
-import { Paper, Row, s, Section } from '../sheet/pdf-kit';
+import { Identity, Paper, Row, Section } from '../sheet/pdf-kit';
 import { identity, wiredJob } from './gather';
 
 export interface WireListRow {
@@ -68,12 +68,7 @@ const widths = [6, 11, 12, 12, 11, 11, 27, 10];
 export const wireListPdf = (paper: WireListPaper, size: 'a4' | 'letter'): Promise<Buffer> =>
   renderToBuffer(
     <Paper title={paper.title} paper={size}>
-      {paper.identity.map(([label, value]) => (
-        <View key={label} style={s.row}>
-          <Text style={s.label}>{label}</Text>
-          <Text style={{ flex: 1 }}>{value}</Text>
-        </View>
-      ))}
+      <Identity lines={paper.identity} />
       <Section title="Wires">
         <Row widths={widths} cells={['No.', 'Drawing', 'Ferrule', 'Colour', 'Old', 'New', 'It is', 'Ends']} />
         {paper.rows.map((r) => (

@@ -5,6 +5,7 @@ import { figureUnit, figureWords } from '@/core/waveform-diagnosis';
 import { Choice, Select } from '../kit/field';
 import { Section } from '../kit/face';
 import { PlainTable } from '../kit/plain-table';
+import { Slider } from '../kit/slider';
 import { faultsOf, hasSize, withFault } from './fault-choice';
 import { inputLanes, lanesFor, outputLanes } from './lanes-of';
 import { useWave } from './use-waves';
@@ -104,25 +105,15 @@ export function ScopePanel({ sound, prechargeOhm }: { sound: WaveCase; precharge
         />
       </Box>
       {hasSize(known) && (
-        <Box as="label" display="block" mb="2">
-          <Text as="span" fontFamily="heading" fontWeight="500">
-            How bad
-          </Text>
-          <Text as="span" fontFamily="mono" fontSize="1.3rem" ml="3">
-            {Math.round(100 * size)} %
-          </Text>
-          <Box asChild width="100%" height="48px" css={{ accentColor: 'var(--chakra-colors-ink)' }}>
-            <input
-              type="range"
-              min={0}
-              max={1}
-              step={0.01}
-              value={size}
-              aria-label="How bad"
-              onChange={(e) => setSize(Number(e.target.value))}
-            />
-          </Box>
-        </Box>
+        <Slider
+          label="How bad"
+          shown={`${Math.round(100 * size)} %`}
+          min={0}
+          max={1}
+          step={0.01}
+          value={size}
+          set={setSize}
+        />
       )}
       {(good.failed || bad.failed) && (
         <Text role="alert" color="failed">

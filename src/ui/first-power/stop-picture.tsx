@@ -6,6 +6,7 @@ import type { UnitWords } from '@/core/waveform';
 import { Section } from '../kit/face';
 import { Figure } from '../kit/field';
 import { numberFrom } from '../kit/number-from';
+import { Slider } from '../kit/slider';
 import { useRamp } from '../start-up/use-ramp';
 import { WaveChart, type Curve } from './wave-chart';
 
@@ -61,25 +62,15 @@ export function StopPicture({ unit, motor }: { unit: UnitWords; motor: NonNullab
   const trip = without?.run.trip ?? null;
   return (
     <Section title="A stop that is too fast">
-      <Box as="label" display="block">
-        <Text as="span" fontFamily="heading" fontWeight="500">
-          From full speed to rest in
-        </Text>
-        <Text as="span" fontFamily="mono" fontSize="1.3rem" ml="3">
-          {down.toFixed(1)} s
-        </Text>
-        <Box asChild width="100%" height="48px" css={{ accentColor: 'var(--chakra-colors-ink)' }}>
-          <input
-            type="range"
-            min={0.2}
-            max={20}
-            step={0.1}
-            value={down}
-            aria-label="From full speed to rest in"
-            onChange={(e) => setDown(Number(e.target.value))}
-          />
-        </Box>
-      </Box>
+      <Slider
+        label="From full speed to rest in"
+        shown={`${down.toFixed(1)} s`}
+        min={0.2}
+        max={20}
+        step={0.1}
+        value={down}
+        set={setDown}
+      />
       <Box maxW="200px" mb="3">
         <Figure label="Brake resistor" unit="Ω" text={ohm} set={setOhm} />
       </Box>

@@ -21,6 +21,7 @@ import { FieldGrid, KeptNote, Section } from '../kit/face';
 import { Choice, Figure, Select } from '../kit/field';
 import { Lanes, type Lane } from '../kit/lanes';
 import { figureFrom, numberFrom } from '../kit/number-from';
+import { Slider } from '../kit/slider';
 import { Why } from '../kit/why';
 import { BrakeWords } from './brake-words';
 import { useRamp } from './use-ramp';
@@ -80,30 +81,6 @@ const range_s = { min: 0.2, max: 40 };
 const within = (seconds: number): number =>
   Number(Math.min(range_s.max, Math.max(range_s.min, seconds)).toFixed(1));
 const inSeconds = (value: number): string => `${value.toFixed(1)} s`;
-
-/** A time that is set by a slide. */
-function Slide({ label, value, set }: { label: string; value: number; set: (seconds: number) => void }) {
-  return (
-    <Box as="label" display="block">
-      <Text as="span" fontFamily="heading" fontWeight="500">
-        {label}
-      </Text>
-      <Text as="span" fontFamily="mono" fontSize="1.5rem" ml="3">
-        {inSeconds(value)}
-      </Text>
-      <Box asChild width="100%" height="48px" css={{ accentColor: 'var(--chakra-colors-ink)' }}>
-        <input
-          type="range"
-          {...range_s}
-          step={0.1}
-          value={value}
-          aria-label={label}
-          onChange={(e) => set(Number(e.target.value))}
-        />
-      </Box>
-    </Box>
-  );
-}
 
 /** As long as no figure was typed, the kind of machine says how much turns. */
 const inertiaKnown = (
@@ -240,8 +217,15 @@ export function Ramps({
           <Figure label="From full speed to rest" unit="s" text={coast} error={wrong(coast)} set={setCoast} />
         )}
       </FieldGrid>
-      <Slide label="Acceleration" value={up} set={setUp} />
-      <Slide label="Deceleration" value={down} set={setDown} />
+      <Slider label="Acceleration" shown={inSeconds(up)} {...range_s} step={0.1} value={up} set={setUp} />
+      <Slider
+        label="Deceleration"
+        shown={inSeconds(down)}
+        {...range_s}
+        step={0.1}
+        value={down}
+        set={setDown}
+      />
       {failed && (
         <Text role="alert" color="failed">
           The curves could not be computed on this device.
