@@ -13,7 +13,7 @@ import { WaveChart, type Curve } from './wave-chart';
 /** A stop every minute; only the average of a resistor hangs on it. */
 const cycle_s = 60;
 /** The machine turns so many times the motor's own inertia (common practice, no source). */
-const ofMotor = 3;
+const ofMotor = 10;
 
 const curveOf = (answer: RampAnswer | null, name: string, style: Curve['style'], from_s: number): Curve[] => {
   const samples = answer?.run.samples.filter((s) => s.t >= from_s) ?? [];
@@ -41,7 +41,7 @@ export function StopPicture({ unit, motor }: { unit: UnitWords; motor: NonNullab
         supply_V: unit.supply_V,
         capacitance_F: unit.capacitance_F,
         curve: 'constant',
-        loadShare: 0.3,
+        loadShare: 0.1,
         inertia: { as: 'multiple', ofMotor },
         limit: 1.5,
         brake_ohm: resistor,
@@ -90,7 +90,7 @@ export function StopPicture({ unit, motor }: { unit: UnitWords; motor: NonNullab
         />
       )}
       <Text fontSize="0.9rem" color="soft">
-        Drawn with three times the motor’s own inertia and a third of its torque as load (common practice, no
+        Drawn with ten times the motor’s own inertia and a tenth of its torque as load (common practice, no
         source); under Settings, Ramps, it is computed for the machine.
       </Text>
     </Section>
