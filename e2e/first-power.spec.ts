@@ -87,7 +87,8 @@ test('four captures are named rightly, laid on the computed picture and kept', a
     await page.getByRole('button', { name: 'Use these columns' }).click();
     await expect(conclusion(page)).toContainText('Input phase L2 missing', { timeout: 60_000 });
     await expect(conclusion(page)).toContainText('100 Hz instead of 300 Hz');
-    await page.getByRole('group', { name: 'The capture on the computed picture' }).scrollIntoViewIfNeeded();
+    await expect(page.getByRole('group', { name: 'The capture on the computed picture' })).toBeVisible();
+    await conclusion(page).evaluate((box) => box.scrollIntoView({ block: 'start' }));
     await picture(page, 'capture');
   });
   await test.step('COMTRADE: a diode open; one file alone is told', async () => {

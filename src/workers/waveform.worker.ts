@@ -2,6 +2,7 @@ import { expose } from 'comlink';
 import {
   captureOf,
   columnsOf,
+  decoded,
   guessLayout,
   readComtrade,
   shortened,
@@ -11,7 +12,7 @@ import {
 } from '@/core/capture';
 import { lampsAt, type LampExpectation, type LampLoad } from '@/core/first-power';
 import { simulateWave, type UnitWords, type Wave, type WaveCase } from '@/core/waveform';
-import { diagnoseWave, type Measured, type WaveDiagnosis } from '@/core/waveform-diagnosis';
+import { diagnoseWave, measuredIn, type Measured, type WaveDiagnosis } from '@/core/waveform-diagnosis';
 
 /** Columns of a file as a page shows them: names, some rows, how many. */
 export interface ColumnsSeen {
@@ -21,11 +22,12 @@ export interface ColumnsSeen {
   layout: Layout;
 }
 
-/** A capture longer than this is kept as means of neighbours. */
+/** A capture longer than this is drawn and kept thinned; figures are read off all of it. */
 const mostKept = 20_000;
 const rowsShown = 4;
 
 let columns: Columns | null = null;
+let whole: Capture | null = null;
 let turn = 0;
 
 /** Lets messages in between two steps of a long sum. */
@@ -58,8 +60,8 @@ const api = {
   },
 
   /** Reads a file of text; what it holds stays here until it is said what the columns are. */
-  openCsv: (text: string): ColumnsSeen => {
-    columns = columnsOf(text);
+  openCsv: async (file: Blob): Promise<ColumnsSeen> => {
+    columns = columnsOf(decoded(new Uint8Array(await file.arrayBuffer())));
     const { names, values } = columns;
     return {
       names,
@@ -70,9 +72,15 @@ const api = {
   },
   takeCsv: (layout: Layout): Capture => {
     if (columns === null) throw new Error('Open a file first.');
-    return shortened(captureOf(columns, layout), mostKept);
+    whole = captureOf(columns, layout);
+    return shortened(whole, mostKept);
   },
-  openComtrade: (cfg: string, dat: Uint8Array): Capture => shortened(readComtrade(cfg, dat), mostKept),
+  openComtrade: (cfg: string, dat: Uint8Array): Capture => {
+    whole = readComtrade(cfg, dat);
+    return shortened(whole, mostKept);
+  },
+  /** Figures of the capture that was opened last, read off all its samples. */
+  measured: (f: number, f1: number): Measured => (whole === null ? {} : measuredIn(whole, f, f1)),
 
   lamps: (unit: UnitWords, load: LampLoad, at_Hz: readonly number[]): LampExpectation[] =>
     at_Hz.map((hz) => lampsAt(unit, load, hz)),

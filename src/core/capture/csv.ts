@@ -27,6 +27,9 @@ export interface Layout {
   }[];
 }
 
+/** A capture has at least so many samples. */
+const fewest = 16;
+
 const unitSeconds = { s: 1, ms: 1e-3, us: 1e-6 } as const;
 
 const numberOf = (cell: string | undefined, comma: boolean): number => {
@@ -35,33 +38,69 @@ const numberOf = (cell: string | undefined, comma: boolean): number => {
   return Number(comma ? text.replace(/\./g, '').replace(',', '.') : text);
 };
 
-/**
- * Reads text as columns, whatever stands above them, with any separator and either decimal sign.
- * @throws BadCapture where there are no columns of numbers
- */
-export function columnsOf(text: string): Columns {
-  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
-  const rows = data;
-  const middle = rows[Math.floor(rows.length / 2)] ?? [];
-  const comma = middle.some((c) => /^\s*[-+]?\d+,\d+(e[-+]?\d+)?\s*$/i.test(c));
+/** So many rows are looked at to find out where the numbers begin and how they are written. */
+const lookedAt = 400;
+
+interface Manner {
+  delimiter: string;
+  comma: boolean;
+  /** Rows above the first with numbers, and the one with the names among them. */
+  above: number;
+  head: readonly string[] | undefined;
+  width: number;
+}
+
+/** @throws BadCapture where there are no columns of numbers */
+function mannerOf(text: string): Manner {
+  const { data, meta } = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy', preview: lookedAt });
+  const last = data[data.length - 1] ?? [];
+  const comma = last.some((c) => /^\s*[-+]?\d+,\d+(e[-+]?\d+)?\s*$/i.test(c));
   const isNumbers = (row: readonly string[]) =>
-    row.filter((c) => Number.isFinite(numberOf(c, comma))).length >= Math.max(1, middle.length - 1);
-  const first = rows.findIndex(isNumbers);
-  if (first < 0 || rows.length - first < 16)
+    row.filter((c) => Number.isFinite(numberOf(c, comma))).length >= Math.max(1, last.length - 1);
+  const above = data.findIndex(isNumbers);
+  if (above < 0 || data.length - above < fewest)
     throw new BadCapture(
       'No columns of numbers were found: save the capture as CSV, one row a sample, and try again.',
     );
-  const width = Math.max(middle.length, rows[first]?.length ?? 0);
-  const head = rows
-    .slice(0, first)
+  const width = Math.max(last.length, data[above]?.length ?? 0);
+  const head = data
+    .slice(0, above)
     .reverse()
     .find((r) => r.length >= Math.min(2, width));
-  const body = rows.slice(first);
-  const values = Array.from({ length: width }, (_, c) => {
-    const column = new Float64Array(body.length);
-    for (let k = 0; k < body.length; k += 1) column[k] = numberOf(body[k]?.[c], comma);
-    return column;
+  return { delimiter: meta.delimiter, comma, above, head, width };
+}
+
+/**
+ * Reads text as columns, whatever stands above them, with any separator and either decimal sign. Row by row: a record of
+ * millions is never there as text cells at once.
+ * @throws BadCapture where there are no columns of numbers
+ */
+export function columnsOf(given: string): Columns {
+  const text = given.replace(/^\uFEFF/, '');
+  const { delimiter, comma, above, head, width } = mannerOf(text);
+  let room = 1024;
+  let count = 0;
+  let row = 0;
+  let values = Array.from({ length: width }, () => new Float64Array(room));
+  Papa.parse<string[]>(text, {
+    delimiter,
+    skipEmptyLines: 'greedy',
+    step: ({ data }) => {
+      row += 1;
+      if (row <= above) return;
+      if (count === room) {
+        room *= 2;
+        values = values.map((column) => {
+          const wider = new Float64Array(room);
+          wider.set(column);
+          return wider;
+        });
+      }
+      for (let c = 0; c < width; c += 1) (values[c] as Float64Array)[count] = numberOf(data[c], comma);
+      count += 1;
+    },
   });
+  values = values.map((column) => column.slice(0, count));
   const names = values.map((_, c) => head?.[c]?.trim() || `column ${c + 1}`);
   const used = values.flatMap((column, c) => (column.some((v) => Number.isFinite(v)) ? [c] : []));
   const rising = used.flatMap((c, at) => (goesUp(values[c] as Float64Array) ? [at] : []));

@@ -3,4 +3,5 @@ export * from './capture';
 export { readComtrade, readConfiguration, writeComtrade, type Configuration } from './comtrade';
 export { captureCsv, captureOf, columnsOf, guessLayout, type Columns, type Layout } from './csv';
 export { clippedShare, evenCapture, isClipped, type RawChannel } from './even';
+export { decoded } from './text';
 export { shortened, thinned } from './thin';

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { captureCsv, roleWords, writeComtrade, type Capture, type Layout } from '@/core/capture';
 import type { Payload } from '@/core/logbook';
 import type { Running, WaveCase } from '@/core/waveform';
-import { figureUnit, figureWords, measuredIn } from '@/core/waveform-diagnosis';
+import { figureUnit, figureWords, type Measured } from '@/core/waveform-diagnosis';
 import type { ColumnsSeen } from '@/workers/waveform.worker';
 import { Primary, Secondary } from '../kit/buttons';
 import { KeptNote, Section } from '../kit/face';
@@ -52,10 +52,12 @@ export function CapturePanel({
   const best = judging.diagnosis?.found[0];
   const shownCase = best === undefined ? sound : best.given;
   const now = useWave(open === null ? null : shownCase).answer;
-  const measured = open === null ? {} : measuredIn(open.capture, sound.supply.f, running.f1);
+  const [measured, setMeasured] = useState<Measured>({});
 
-  const judge = async (capture: Capture) => {
-    await judging.judge(sound, measuredIn(capture, sound.supply.f, running.f1), prechargeOhm);
+  const judge = async () => {
+    const read = await worker().measured(sound.supply.f, running.f1);
+    setMeasured(read);
+    await judging.judge(sound, read, prechargeOhm);
   };
   const said = (error: unknown): string =>
     error instanceof Error ? error.message : 'the file could not be read';
@@ -74,7 +76,7 @@ export function CapturePanel({
   const show = async (name: string, from: Open['from'], capture: Capture) => {
     setColumns(null);
     setOpen({ name, from, capture });
-    await judge(capture);
+    await judge();
   };
   const take = (files: readonly File[]) =>
     working(async () => {
@@ -93,7 +95,7 @@ export function CapturePanel({
       }
       const [file] = files;
       if (file === undefined) return;
-      setColumns({ name: file.name, seen: await worker().openCsv(await textOfFile(file)) });
+      setColumns({ name: file.name, seen: await worker().openCsv(file) });
     });
   const takeColumns = (name: string, layout: Layout) =>
     working(async () => show(name, 'csv', await worker().takeCsv(layout)));
@@ -190,7 +192,7 @@ export function CapturePanel({
             <Primary disabled={busy || judging.diagnosis === null} onClick={() => void keepIt(open)}>
               Keep capture and conclusion
             </Primary>
-            <Secondary disabled={busy} onClick={() => void judge(open.capture)}>
+            <Secondary disabled={busy} onClick={() => void working(judge)}>
               Judge again at the load above
             </Secondary>
             <Secondary

@@ -49,6 +49,8 @@ function rangeOf(curves: readonly Curve[]): [number, number] {
       if (value > high) high = value;
     }
   if (!Number.isFinite(low)) return [0, 1];
+  // A dead line is drawn as one, not as its last decimals.
+  if (high - low < 1e-3 && Math.max(Math.abs(low), Math.abs(high)) < 1) return [-1, 1];
   const air = Math.max(0.06 * (high - low), 0.004 * Math.max(Math.abs(low), Math.abs(high)), 0.02);
   return [low - air, high + air];
 }

@@ -1,11 +1,5 @@
-/** Text of a file, however it was saved: a byte order mark is followed, else it is UTF-8, else Windows-1252. */
-export async function textOfFile(file: Blob): Promise<string> {
-  const bytes = new Uint8Array(await file.arrayBuffer());
-  const [a, b] = bytes;
-  const named = a === 0xff && b === 0xfe ? 'utf-16le' : a === 0xfe && b === 0xff ? 'utf-16be' : 'utf-8';
-  try {
-    return new TextDecoder(named, { fatal: true }).decode(bytes);
-  } catch {
-    return new TextDecoder('windows-1252').decode(bytes);
-  }
-}
+import { decoded } from '@/core/capture';
+
+/** Text of a file, however it was saved. */
+export const textOfFile = async (file: Blob): Promise<string> =>
+  decoded(new Uint8Array(await file.arrayBuffer()));
