@@ -4,6 +4,7 @@ import { timeOf, type JobState } from '../logbook';
 import type { Swap } from '../swap';
 import { customerPage } from './customer';
 import { recordOf, type Beside } from './record';
+import { powerCurves } from './power';
 import { minuteOf, part, type Report, type ReportCurve, type ReportPhoto } from './report';
 
 export type { Report, ReportCurve, ReportPart, ReportPhoto } from './report';
@@ -135,7 +136,7 @@ export function reportOf(state: JobState, swap: Swap | null, beside: Beside): Re
           })
         : []),
     ],
-    curves: curvesOf(state),
+    curves: [...curvesOf(state), ...powerCurves(state)],
     photos: photosOf(state),
     signed: signedOf(state),
   };

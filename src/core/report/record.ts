@@ -3,6 +3,7 @@ import { choiceNames } from '../replacement';
 import type { Sheet } from '../static-sheet';
 import type { Swap } from '../swap';
 import { endOf, roleWords, wireEnds, type LedgerWire } from '../wires';
+import { powerPart } from './power';
 import { minuteOf, part, type ReportPart } from './report';
 
 /** What the record takes from elsewhere: papers that have their own makers. */
@@ -239,6 +240,7 @@ export function recordOf(state: JobState, swap: Swap | null, beside: Beside): Re
     ...parts(swap),
     ...fit(swap),
     ...wires(state, swap),
+    ...powerPart(state),
     ...stop(state),
     ...carried(swap),
     ...startUp(beside),

@@ -123,3 +123,38 @@ it('two names, and what both took on', () => {
   expect(sentences(j)).toContain('Left open: Locks: left open.');
   expect(curves[0]?.series[0]?.points.map((p) => p[0])).toEqual([10, 25, 45]);
 });
+
+it('says what was seen under power, with its curve', () => {
+  const j = swapJob();
+  expect(partOf(j, 'power')).toBeUndefined();
+  j.add('sheet.signed', { verdict: 'not-shorted', headline: 'Not shorted.', detail: '', seq: 0 });
+  j.add('power.planned', {
+    way: { by: 'lamps', watts: 100 },
+    expected_V: 501,
+    stopBelow_V: 426,
+    stopAfter_s: 4,
+  });
+  j.add('power.on', { through: 'lamps' });
+  for (const [at_s, volts] of [
+    [1, 310],
+    [4, 498],
+  ] as const)
+    j.add('power.bus', { at_s, volts });
+  j.add('power.lamps', {
+    lamp: { volts: 230, watts: 100 },
+    perLeg: 1,
+    hz: 30,
+    volts: [240, 241, 240],
+    amps: [0.4, 0.3, 0.4],
+  });
+  const power = partOf(j, 'power');
+  expect(power?.lines).toEqual([
+    'Runs under load: no.',
+    'Planned through lamps of 100 W: bus at rest 501 V, off below 426 V after 4 s.',
+  ]);
+  expect(power?.table?.rows[0]?.[3]).toMatch(/Leg V is unlike the others/);
+  expect(report(j).curves.find((c) => c.title === 'Bus at first power')?.series[0]?.points).toEqual([
+    [1, 310],
+    [4, 498],
+  ]);
+});
