@@ -1,6 +1,7 @@
 import { isClipped, type Capture, type ChannelRole } from '../capture';
 import {
   between,
+  coarser,
   meanOf,
   partAt,
   rmsAbout,
@@ -24,17 +25,8 @@ const isLine = (role: ChannelRole): boolean => role === 'ia' || role === 'ib' ||
 const isWinding = (role: ChannelRole): boolean => role === 'iu' || role === 'iv' || role === 'iw';
 
 /** A picket of pulses is thinned by their mean before anything is read off a bus. */
-function calmed(series: Series, most: number): Series {
-  const by = Math.max(1, Math.floor(series.values.length / most));
-  if (by === 1) return series;
-  const values = new Float64Array(Math.floor(series.values.length / by));
-  for (let i = 0; i < values.length; i += 1) {
-    let sum = 0;
-    for (let k = 0; k < by; k += 1) sum += series.values[i * by + k] as number;
-    values[i] = sum / by;
-  }
-  return { t0: series.t0 + ((by - 1) / 2) * series.dt, dt: series.dt * by, values };
-}
+const calmed = (series: Series, most: number): Series =>
+  coarser(series, Math.max(1, Math.floor(series.values.length / most)));
 
 /**
  * What a capture says in figures that can be judged.

@@ -1,5 +1,16 @@
 import type { WaveCase } from './case';
-import { partAt, rmsAbout, spectrumOf, strongest, wholePeriods, type Series } from './spectrum';
+import { samplesPerPeriod } from './engine';
+import {
+  coarser,
+  meanOf,
+  oneOf,
+  partAt,
+  rmsAbout,
+  spectrumOf,
+  strongest,
+  wholePeriods,
+  type Series,
+} from './spectrum';
 import type { Run } from './whole';
 
 /** Flat, in V, A, Hz and degrees; the names are those of docs/contracts/waveform.md. */
@@ -10,7 +21,8 @@ const pairKeys = ['vuv', 'vvw', 'vwu'] as const;
 const windingKeys = ['iu', 'iv', 'iw'] as const;
 /** A line carries where its current is more than this share of its peak. */
 const carries = 0.02;
-const highestRipple_Hz = 24;
+/** In harmonics of the supply. */
+const highestRipple = 24;
 
 /** What one line current is like, over whole periods of the supply. */
 function lineFigures(name: string, series: Series, f: number, all: Run): Figures {
@@ -20,10 +32,11 @@ function lineFigures(name: string, series: Series, f: number, all: Run): Figures
   const dc = all.sums.mean[name] ?? 0;
   let carrying = 0;
   for (const v of whole.values) if (Math.abs(v) > carries * peak) carrying += 1;
-  const harmonic = (k: number) => partAt(whole, k * f).peak / Math.SQRT2;
+  const period = oneOf(whole, samplesPerPeriod);
+  const harmonic = (k: number) => partAt(period, k * f).peak / Math.SQRT2;
   const h1 = harmonic(1);
   const about = rmsAbout(whole.values, 0);
-  const mean = whole.values.reduce((s, v) => s + v, 0) / Math.max(1, whole.values.length);
+  const mean = meanOf(whole.values);
   const rest = Math.max(0, about ** 2 - mean ** 2 - h1 ** 2);
   return {
     [`${name}_rms`]: rms,
@@ -49,7 +62,8 @@ export function figuresOf(given: WaveCase, run: Run): Figures {
     values: (values ?? new Float64Array(0)).subarray(0, -1),
   });
   const bus = wholePeriods(series(samples.vdc), f);
-  const busPart = (k: number) => partAt(bus, k * f).peak;
+  const busPeriod = oneOf(bus, samplesPerPeriod);
+  const busPart = (k: number) => partAt(busPeriod, k * f).peak;
   const lines = phases === 1 ? lineKeys.slice(0, 2) : lineKeys;
   const rms = lines.map((k) => Math.sqrt(sums.square[k] ?? 0));
   const mean = rms.reduce((s, v) => s + v, 0) / rms.length;
@@ -58,7 +72,8 @@ export function figuresOf(given: WaveCase, run: Run): Figures {
     vdc_pp: (sums.most['vdc'] ?? 0) - (sums.least['vdc'] ?? 0),
     vdc_min: sums.least['vdc'] ?? 0,
     vdc_max: sums.most['vdc'] ?? 0,
-    vdc_ripple_hz: Math.round(1e6 * (strongest(spectrumOf(bus), f / 2, highestRipple_Hz * f) ?? 0)) / 1e6,
+    vdc_ripple_hz:
+      Math.round(1e6 * (strongest(spectrumOf(coarser(bus, 4)), f / 2, highestRipple * f) ?? 0)) / 1e6,
     ...Object.fromEntries([1, 2, 4, 6, 12].map((k) => [`vdc_h${k}_pk`, busPart(k)])),
   };
   for (const key of lines) Object.assign(out, lineFigures(key, series(samples[key]), f, run));

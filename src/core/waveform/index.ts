@@ -9,6 +9,7 @@ export { figuresOf, type Figures } from './figures';
 export type { TraceName } from './recorder';
 export {
   between,
+  coarser,
   meanOf,
   partAt,
   rmsAbout,

@@ -63,11 +63,41 @@ export function between(values: Float64Array, at: number): number {
   return a + (at - k) * ((values[k + 1] ?? a) - a);
 }
 
+/** A series of whole periods, each of the same number of samples, as their mean: harmonics stay, and cost one period. */
+export function oneOf({ t0, dt, values }: Series, perPeriod: number): Series {
+  const periods = Math.floor(values.length / perPeriod);
+  if (periods < 2) return { t0, dt, values };
+  const out = new Float64Array(perPeriod);
+  for (let k = 0; k < periods * perPeriod; k += 1)
+    out[k % perPeriod] = (out[k % perPeriod] as number) + (values[k] as number) / periods;
+  return { t0, dt, values: out };
+}
+
+/** Each so many samples as their mean. */
+export function coarser({ t0, dt, values }: Series, by: number): Series {
+  const out = new Float64Array(Math.floor(values.length / by));
+  for (let i = 0; i < out.length; i += 1) {
+    let sum = 0;
+    for (let k = 0; k < by; k += 1) sum += values[i * by + k] as number;
+    out[i] = sum / by;
+  }
+  return { t0: t0 + ((by - 1) / 2) * dt, dt: dt * by, values: out };
+}
+
 export interface Spectrum {
   /** Hz between two lines. */
   step: number;
   /** Peaks, line by line from 0 Hz. */
   peaks: Float64Array;
+}
+
+const transforms = new Map<number, FFT>();
+
+/** The tables of a size are made once. */
+function transformOf(size: number): FFT {
+  const kept = transforms.get(size) ?? new FFT(size);
+  transforms.set(size, kept);
+  return kept;
 }
 
 /**
@@ -82,7 +112,7 @@ export function spectrumOf({ dt, values }: Series, window: 'flat' | 'hann' = 'fl
     const weight = window === 'hann' ? 1 - Math.cos((2 * Math.PI * k) / size) : 1;
     data[k] = (between(values, (k * values.length) / size) - mean) * weight;
   }
-  const fft = new FFT(size);
+  const fft = transformOf(size);
   const out = fft.createComplexArray();
   fft.realTransform(out, data);
   const peaks = new Float64Array(size / 2);
