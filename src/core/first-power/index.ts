@@ -2,15 +2,8 @@
 export { chargeOf, type Charge, type ChargeCase, type ChargePoint } from './charge';
 export { gateNames, judgeGates, type GateCheck, type GateVerdict } from './gates';
 export { ampsAtVolts, coldOhm, hotOhm, lookOf, ohmAtAmps, ohmAtVolts, type Lamp } from './lamp';
-export {
-  judgeLamps,
-  lampsAt,
-  lampsPerLeg,
-  type LampExpectation,
-  type LampJudgement,
-  type LampLoad,
-  type LampReading,
-} from './lamp-load';
+export { judgeLamps, type LampJudgement, type LampReading } from './judge-lamps';
+export { lampsAt, lampsPerLeg, type LampExpectation, type LampLoad } from './lamp-load';
 export {
   lampsPerLine,
   lampVolts,
