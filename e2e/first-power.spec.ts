@@ -126,6 +126,13 @@ test('four captures are named rightly, laid on the computed picture and kept', a
     await page.getByRole('button', { name: 'Keep capture and conclusion' }).click();
     await expect(page.getByText('The capture is kept, with what was concluded.')).toBeVisible();
   });
+  await test.step('two columns swapped are doubted', async () => {
+    await capture(page, ['winch-lines.csv']);
+    await page.getByLabel('“DC bus (V)” is').selectOption('line current L1');
+    await page.getByLabel('“I L1 (A)” is').selectOption('bus volts');
+    await page.getByRole('button', { name: 'Use these columns' }).click();
+    await expect(page.getByText(/that is no bus. Are two columns swapped/)).toBeVisible();
+  });
   await test.step('files that are none', async () => {
     await page.getByLabel('Capture: CSV, or .cfg and .dat together').setInputFiles({
       name: 'letter.csv',

@@ -92,6 +92,10 @@ describe('a first-power plan', () => {
     // 231 V on two lamps: 115 V each, 0.435 A × 0.5^0.55.
     expect(shorted?.value).toMatch(/^0\.3 A a line/);
   });
+  it('says the ripple at rest by its sum', () => {
+    // 37 W ÷ 501 V ÷ (6 × 50 Hz × 820 µF).
+    expect(planFirstPower(winch).sums.find((s) => s.what === 'Ripple then')?.value).toBe('0.3 V');
+  });
   it('takes the limit somebody has', () => {
     expect(planFirstPower(winch, { by: 'limit', amps: 1 }).setUp).toMatch(/limited to 1 A/);
   });

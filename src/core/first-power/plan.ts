@@ -37,6 +37,8 @@ export const lampWatts = [40, 60, 100, 150, 200, 300, 500] as const;
 const standbyOf = (ratedAmps: number): number => 25 + 0.8 * ratedAmps;
 /** Of the expected bus: less than that says something takes current (common practice, no source). */
 const lowShare = 0.85;
+/** The lower of the two supply frequencies: its ripple is the larger. */
+const usual_Hz = 50;
 const leastFinalShare = 0.88;
 
 /** Lamps in series in each line: together they bear the line-to-line volts. */
@@ -59,11 +61,18 @@ function planBy(unit: FirstPowerUnit, way: Way): FirstPowerPlan {
   const expected_V = Math.SQRT2 * supply_V - 2;
   const stopAfter_s = Math.max(1, Math.ceil(1.5 * (charge.reached_s ?? 10)));
   const stopBelow_V = Math.round(lowShare * Math.min(charge.final_V, expected_V));
+  const pulses = phases === 3 ? 6 : 2;
+  const ripple_V = standby_W / charge.final_V / (pulses * usual_Hz * capacitance_F);
   const sums = [
     {
       what: 'Bus at rest',
       value: `${written(charge.final_V)} V`,
       sum: `√2 × ${supply_V} V = ${written(Math.SQRT2 * supply_V)} V, less the rectifier and what ${written(standby_W, 2)} W of control supply drop in ${lamp === null ? 'the supply' : 'the lamps'}`,
+    },
+    {
+      what: 'Ripple then',
+      value: `${written(ripple_V, 2)} V`,
+      sum: `${written(standby_W, 2)} W ÷ ${written(charge.final_V)} V ÷ (${pulses} × ${usual_Hz} Hz × ${written(capacitance_F * 1e6)} µF), peak to peak at most`,
     },
     ...(lamp === null ? [] : shorted(unit, lamp, perLine)),
     ...(prechargeOhm > 0

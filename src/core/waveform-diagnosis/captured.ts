@@ -70,6 +70,37 @@ export function measuredIn(capture: Capture, f: number, f1: number): Measured {
   return out;
 }
 
+const shown = (v: number): string => String(Number(v.toPrecision(3)));
+
+/** Channels that do not look like what they are called: swapped columns, a probe's factor left out. @param line_V of the supply */
+export function doubtsAbout({ channels }: Capture, line_V: number): string[] {
+  return channels.flatMap(({ name, role, values }) => {
+    if (role === 'other') return [];
+    const mean = meanOf(values);
+    const swing = rmsAbout(values, mean);
+    const most = values.reduce((m, v) => Math.max(m, Math.abs(v)), 0);
+    if (role === 'vdc') {
+      if (mean > 0.5 * line_V && mean < 2.5 * line_V) return [];
+      return [
+        swing > Math.abs(mean)
+          ? `“${name}” swings about ${shown(mean)} V: that is no bus. Are two columns swapped?`
+          : `“${name}” averages ${shown(mean)} V: a bus on ${line_V} V stands at about ${shown(1.35 * line_V)} V. Is the probe's factor right?`,
+      ];
+    }
+    if (role.startsWith('i'))
+      return Math.abs(mean) > 5 * swing && Math.abs(mean) > 0.5 * line_V
+        ? [
+            `“${name}” stands still at ${shown(mean)}: that is no current of a line or winding. Are two columns swapped?`,
+          ]
+        : [];
+    return most < 0.3 * line_V
+      ? [
+          `“${name}” reaches only ${shown(most)} V: the pulses go to the bus. Is the probe's factor right, or are two columns swapped?`,
+        ]
+      : [];
+  });
+}
+
 /** Places looked at in a period when two pictures are laid on each other. */
 const places = 256;
 

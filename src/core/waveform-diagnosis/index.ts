@@ -3,4 +3,4 @@ export { causesFor, type Cause, type CauseFamily } from './causes';
 export { diagnoseWave, type Difference, type Found, type WaveDiagnosis } from './diagnose';
 export type { Measured } from './fit';
 export { figureUnit, figureWords, judgedKeys } from './figure-keys';
-export { alignment, measuredIn } from './captured';
+export { alignment, doubtsAbout, measuredIn } from './captured';

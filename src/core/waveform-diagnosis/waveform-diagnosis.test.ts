@@ -3,7 +3,15 @@ import { join } from 'node:path';
 import { captureOf, columnsOf, guessLayout, readComtrade, type Capture, type Layout } from '../capture';
 import { circuitOf, simulateWave, type WaveCase } from '../waveform';
 import { motor, unit } from '../waveform/__tests__/winch';
-import { alignment, causesFor, diagnoseWave, measuredIn, type Measured, type WaveDiagnosis } from '.';
+import {
+  alignment,
+  causesFor,
+  diagnoseWave,
+  doubtsAbout,
+  measuredIn,
+  type Measured,
+  type WaveDiagnosis,
+} from '.';
 
 const at = (share: number) => circuitOf(unit, { load: 'motor', f1: 40, share, motor }).given;
 
@@ -119,6 +127,24 @@ function fromCsv(name: string): Capture {
       : layout;
   return captureOf(columns, named);
 }
+
+it('doubts channels that do not look like what they are called', () => {
+  const right = fromCsv('winch-lines');
+  expect(doubtsAbout(right, 400)).toEqual([]);
+  const swapped = {
+    ...right,
+    channels: right.channels.map((c) => ({
+      ...c,
+      role: c.role === 'vdc' ? ('ia' as const) : c.role === 'ia' ? ('vdc' as const) : c.role,
+    })),
+  };
+  expect(doubtsAbout(swapped, 400).join()).toMatch(/no current.*swapped.*no bus.*swapped/);
+  const unscaled = {
+    ...right,
+    channels: right.channels.map((c) => ({ ...c, values: c.values.map((v) => v / 100) })),
+  };
+  expect(doubtsAbout(unscaled, 400).join()).toMatch(/averages 5\.\d+ V.*factor right/);
+});
 
 it('lays a picture on another by what it shows', () => {
   const dt = 1e-4;

@@ -1,5 +1,5 @@
 import { stepsOf } from './exponential';
-import { LOAD, legStates, networkFor, ONE, SIN, type LegState, type Network } from './network';
+import { LOAD, legStates, networkFor, ONE, SIN, type LegState } from './network';
 import type { WaveCase } from './case';
 import { patternsOf, type Pattern } from './patterns';
 import { topologyOf } from './topology';
@@ -18,10 +18,7 @@ const slack = 1e-7;
 export type Gate = 'none' | 'hi' | 'lo';
 
 export interface Engine {
-  net: Network;
   ticksPerSecond: number;
-  /** x, then s, now. */
-  z: Float64Array;
   ticks: () => number;
   /** Current drawn from the bus besides what the network draws itself, A. */
   draw: (amps: number) => void;
@@ -37,7 +34,6 @@ export interface Engine {
   /** What is called around each stretch: at its start and at its end. */
   listen: (atStart: () => void, atEnd: () => void) => void;
   events: () => number;
-  patterns: () => number;
 }
 
 /** `rows`·z, the first `count` of them. Apart from the engine, so that nothing in the loop can change under it. */
@@ -255,11 +251,7 @@ export function engineFor(given: WaveCase, driven: boolean): Engine {
   const bus = new Float64Array(1);
 
   const engine: Engine = {
-    net,
     ticksPerSecond,
-    get z() {
-      return z;
-    },
     ticks: () => clock[0] as number,
     changes: () => changes,
     draw: (amps) => {
@@ -280,7 +272,6 @@ export function engineFor(given: WaveCase, driven: boolean): Engine {
       atEnd = end;
     },
     events: () => events,
-    patterns: () => patterns.size,
   };
   return engine;
 }

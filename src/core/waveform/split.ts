@@ -131,6 +131,5 @@ export function runSplit(given: WaveCase): Run {
     sums,
     samples: { ...line.samples, ...samples.columns() },
     events: engine.events(),
-    patterns: engine.patterns(),
   };
 }

@@ -6,7 +6,6 @@ import { recorderFor, samplesIn, type Recording } from './recorder';
 export interface Run extends Recording {
   /** Changes of what conducts. */
   events: number;
-  patterns: number;
 }
 
 /** Start of the whole periods of `hz` that fit at the end of a window; its start where not one fits, s. */
@@ -57,5 +56,5 @@ export function runWhole(given: WaveCase): Run {
     engine.advance(Math.min(mark, upTo, edges[edge]?.tick ?? end));
   }
   recorder.sample();
-  return { ...recorder.result(), events: engine.events(), patterns: engine.patterns() };
+  return { ...recorder.result(), events: engine.events() };
 }

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { captureCsv, roleWords, writeComtrade, type Capture, type Layout } from '@/core/capture';
 import type { Payload } from '@/core/logbook';
 import type { Running, WaveCase } from '@/core/waveform';
-import { figureUnit, figureWords, type Measured } from '@/core/waveform-diagnosis';
+import { doubtsAbout, figureUnit, figureWords, type Measured } from '@/core/waveform-diagnosis';
 import type { ColumnsSeen } from '@/workers/waveform.worker';
 import { Primary, Secondary } from '../kit/buttons';
 import { KeptNote, Section } from '../kit/face';
@@ -156,7 +156,7 @@ export function CapturePanel({
             {open.capture.channels.map((c) => (c.role === 'other' ? c.name : roleWords[c.role])).join(', ')};{' '}
             {open.capture.channels[0]?.values.length} samples, {(open.capture.dt * 1e6).toFixed(1)} µs apart
           </Text>
-          {open.capture.notes.map((n) => (
+          {[...open.capture.notes, ...doubtsAbout(open.capture, sound.supply.vll)].map((n) => (
             <Text key={n} color="doubt" fontWeight="500">
               {n}
             </Text>
