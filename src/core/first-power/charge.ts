@@ -74,7 +74,9 @@ export function chargeOf(given: ChargeCase): Charge {
     for (let round = 0; round < 25; round += 1) {
       const ohm = Math.max(0.05, 2 * lampOhm(line_A) + prechargeOhm);
       p = pulse(peak, v, ohm, half, limit_A);
-      line_A += 0.4 * (Math.sqrt((p.square * 2) / (phases === 3 ? 3 : 2)) - line_A);
+      const change = 0.4 * (Math.sqrt((p.square * 2) / (phases === 3 ? 3 : 2)) - line_A);
+      line_A += change;
+      if (Math.abs(change) < 1e-4 * line_A) break;
     }
     const share = lamps === null ? 0 : (line_A * ohmAtAmps(lamps.lamp, line_A)) / lamps.lamp.volts;
     points.push({ t, volts: v, line_A, lampShare: share });

@@ -15,6 +15,8 @@ export interface Cause {
   changes: readonly ((sound: WaveCase) => WaveCase)[];
   /** How often each size is met against the first; not there: all alike. */
   odds?: readonly number[];
+  /** The fault as far as it has gone, from 0 (hardly) to 1 (wholly); not there: it is there or it is not. */
+  sized?: (size: number) => (sound: WaveCase) => WaveCase;
 }
 
 const rectifier =
@@ -36,6 +38,13 @@ const weaker =
     const scale = [a, b, d].map((v, k) => (k === line ? v * by : v)) as [number, number, number];
     return { ...c, supply: { ...c.supply, vscale: scale } };
   };
+/** A bank of which so much is left; its ESR goes up faster than its capacitance down (common practice, no source). */
+const weakBank =
+  (left: number) =>
+  (c: WaveCase): WaveCase => ({
+    ...c,
+    bank: { ...c.bank, C: c.bank.C * left, ESR: c.bank.ESR * (1 + 2 * (1 / left - 1)) },
+  });
 /** The bank comes down slowly through the resistor: it begins about where it will rest, and is looked at later. */
 const stuck =
   (ohm: number) =>
@@ -74,10 +83,8 @@ export function causesFor(sound: WaveCase, prechargeOhm: number): Cause[] {
       name: 'The bank is weak: capacitance down, ESR up',
       first: 'capacitance and ESR of the bank, dead and discharged',
       weight: 1.5,
-      changes: [0.25, 0.5, 0.12].map((by) => (c) => ({
-        ...c,
-        bank: { ...c.bank, C: c.bank.C * by, ESR: c.bank.ESR * (1 + 2 / by) },
-      })),
+      changes: [0.25, 0.5, 0.12].map(weakBank),
+      sized: (size) => weakBank(1 - 0.92 * size),
     },
     ...each.flatMap(([line, end]): Cause[] => {
       const position: DiodeName = `rect.${line}.${end}`;
@@ -121,6 +128,7 @@ export function causesFor(sound: WaveCase, prechargeOhm: number): Cause[] {
           changes: [0.93, 0.97, 0.87].map((by) => weaker(k, by)),
           // Volts so low are a lost phase far more often than a low one.
           odds: [0.5, 1, 0.1],
+          sized: (size) => weaker(k, 1 - 0.2 * size),
         },
       );
     });
@@ -132,9 +140,11 @@ export function causesFor(sound: WaveCase, prechargeOhm: number): Cause[] {
       first: 'volts across the precharge resistor under load; the relay’s supply',
       weight: 1.5,
       changes: [stuck(prechargeOhm)],
+      sized: (size) => stuck(prechargeOhm * size),
     });
   if (sound.load.kind === 'inverter')
     for (const phase of phaseNames) {
+      const leaking = (ohm: number) => inverter({ ...plainLegs, earthFault: { phase, ohm } });
       for (const end of ['hi', 'lo'] as const) {
         const position: SwitchName = `inv.${phase}.${end}`;
         list.push({
@@ -161,7 +171,9 @@ export function causesFor(sound: WaveCase, prechargeOhm: number): Cause[] {
           name: `${phase} has an earth fault in motor or cable`,
           first: 'insulation of cable and motor, the drive disconnected',
           weight: 1,
-          changes: [inverter({ ...plainLegs, earthFault: { phase, ohm: 40 } })],
+          changes: [leaking(40)],
+          // From a leak of kilohms to a hard fault of some ohms.
+          sized: (size) => leaking(5 * 400 ** (1 - size)),
         },
       );
     }

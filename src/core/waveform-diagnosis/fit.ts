@@ -43,26 +43,6 @@ export function distance(measured: Measured, expected: Figures): number {
   return sum / keys.length;
 }
 
-/** The sum of the output currents is what goes to earth; the simulation has it phase by phase. */
-function withSum(
-  figures: Figures,
-  given: WaveCase,
-  run: { samples: Partial<Record<string, Float64Array>> },
-): Figures {
-  const { iu, iv, iw } = run.samples;
-  if (given.load.kind !== 'inverter' || iu === undefined || iv === undefined || iw === undefined)
-    return figures;
-  let square = 0;
-  for (let k = 0; k < iu.length; k += 1)
-    square += ((iu[k] as number) + (iv[k] as number) + (iw[k] as number)) ** 2;
-  return { ...figures, i_sum_rms: Math.sqrt(square / Math.max(1, iu.length)) };
-}
-
-function computed(given: WaveCase): Figures {
-  const { figures, run } = simulateWave(given);
-  return withSum(figures, given, run);
-}
-
 /** How much more or less flows than computed, by what was measured of it. */
 function flowRatio(measured: Measured, figures: Figures): number {
   const want = flowOf(measured);
@@ -86,7 +66,7 @@ const clamp = (share: number): number => Math.max(leastShare, Math.min(mostShare
 /** A cause at a share of the load. */
 export function tryAt(cause: Cause, change: Change, base: Base, measured: Measured, share: number): Try {
   const given = change(scaledLoad(base.given, share));
-  const figures = { ...base.outputs?.(share), ...computed(given) };
+  const figures = { ...base.outputs?.(share), ...simulateWave(given).figures };
   return { cause, base, change, given, share, figures, misfit: distance(measured, figures) };
 }
 
@@ -112,8 +92,7 @@ export function refitted(tried: Try, measured: Measured): Try {
 export function beforeInverter(sound: WaveCase): Base {
   if (sound.load.kind !== 'inverter') return { given: sound };
   const { run, figures } = simulateWave(sound);
-  const all = withSum(figures, sound, run);
-  const outputs = Object.entries(all).filter(([key]) => isOutput(key));
+  const outputs = Object.entries(figures).filter(([key]) => isOutput(key));
   const P = (run.sums.mean['vdc'] ?? 0) * (run.sums.mean['idc'] ?? 0);
   const [from, to] = sound.window;
   return {

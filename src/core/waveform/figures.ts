@@ -89,5 +89,17 @@ export function figuresOf(given: WaveCase, run: Run): Figures {
     out[`${key}_h1_rms`] = h1(key);
     out[`${key}_dc`] = sums.mean[key] ?? 0;
   }
+  out['i_sum_rms'] = rmsOfSum(windingKeys.flatMap((key) => samples[key] ?? []));
   return out;
+}
+
+/** All three outputs in one clamp: what goes to earth. */
+function rmsOfSum(currents: readonly Float64Array[]): number {
+  const [first] = currents;
+  return first === undefined
+    ? 0
+    : rmsAbout(
+        first.map((_, k) => currents.reduce((sum, i) => sum + (i[k] as number), 0)),
+        0,
+      );
 }

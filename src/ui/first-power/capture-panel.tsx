@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { captureCsv, roleWords, writeComtrade, type Capture, type Layout } from '@/core/capture';
 import type { Payload } from '@/core/logbook';
 import type { Running, WaveCase } from '@/core/waveform';
@@ -52,6 +52,24 @@ export function CapturePanel({
   const best = judging.diagnosis?.found[0];
   const shownCase = best === undefined ? sound : best.given;
   const now = useWave(open === null ? null : shownCase).answer;
+  const { vll, f } = sound.supply;
+  const { fc } = sound.inverter;
+  const capture = open?.capture ?? null;
+  // Drawn anew with every step of the judging otherwise: twenty thousand samples a channel.
+  const doubts = useMemo(() => (capture === null ? [] : doubtsAbout(capture, vll)), [capture, vll]);
+  const lanes = useMemo(
+    () =>
+      capture === null || now === null
+        ? []
+        : lanesFor(
+            [...inputLanes, ...outputLanes].filter((l) => capture.channels.some((c) => c.role === l.id)),
+            now,
+            null,
+            fc,
+            laidOn(capture, now, f, running.f1),
+          ),
+    [capture, now, fc, f, running.f1],
+  );
   const [measured, setMeasured] = useState<Measured>({});
 
   const judge = async () => {
@@ -156,26 +174,13 @@ export function CapturePanel({
             {open.capture.channels.map((c) => (c.role === 'other' ? c.name : roleWords[c.role])).join(', ')};{' '}
             {open.capture.channels[0]?.values.length} samples, {(open.capture.dt * 1e6).toFixed(1)} µs apart
           </Text>
-          {[...open.capture.notes, ...doubtsAbout(open.capture, sound.supply.vll)].map((n) => (
+          {[...open.capture.notes, ...doubts].map((n) => (
             <Text key={n} color="doubt" fontWeight="500">
               {n}
             </Text>
           ))}
           <WaveConclusion judging={judging} stop={judging.stop} />
-          {now !== null && (
-            <WaveChart
-              name="The capture on the computed picture"
-              lanes={lanesFor(
-                [...inputLanes, ...outputLanes].filter((l) =>
-                  open.capture.channels.some((c) => c.role === l.id),
-                ),
-                now,
-                null,
-                sound.inverter.fc,
-                laidOn(open.capture, now, sound.supply.f, running.f1),
-              )}
-            />
-          )}
+          {now !== null && <WaveChart name="The capture on the computed picture" lanes={lanes} />}
           <Why label="figures read off it">
             <PlainTable heads={['figure', 'value']}>
               {Object.entries(measured).map(([k, v]) => (

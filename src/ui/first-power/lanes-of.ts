@@ -1,4 +1,4 @@
-import type { Capture } from '@/core/capture';
+import { thinned, type Capture } from '@/core/capture';
 import type { TraceName, Wave } from '@/core/waveform';
 import { alignment } from '@/core/waveform-diagnosis';
 import type { Curve, WaveLane } from './wave-chart';
@@ -84,13 +84,6 @@ function calmed(values: Float64Array, over: number): Float64Array {
   return Float64Array.from(out, (_, k) => out[Math.min(out.length - 1, k + back)] as number);
 }
 
-function thin(t: Float64Array, v: Float64Array): { t: Float64Array; v: Float64Array } {
-  const by = Math.ceil(v.length / points);
-  if (by <= 1) return { t, v };
-  const pick = (list: Float64Array) => list.filter((_, k) => k % by === 0);
-  return { t: pick(t), v: pick(v) };
-}
-
 /** Samples of one carrier period. */
 const overCarrier = (t: Float64Array, fc: number): number =>
   Math.round(1 / (fc * Math.max(1e-9, (t[1] ?? 1) - (t[0] ?? 0))));
@@ -102,7 +95,8 @@ function curve(wave: Wave, trace: TraceName, name: string, style: Curve['style']
   if (values === undefined || values.length === 0) return [];
   const t = wave.run.t;
   const v = filtered ? calmed(values, 2 * overCarrier(t, fc)) : values;
-  return [{ name, style, ...thin(t, v) }];
+  const [t0 = 0, t1 = 1] = t;
+  return [{ name, style, ...thinned(v, { t0, dt: t1 - t0 }, points) }];
 }
 
 /** Lanes of a picture: computed now, the sound one behind it, the pulses behind what is filtered. */
@@ -132,14 +126,10 @@ function measuredCurve({ capture, shift }: Laid, role: string, now: Wave | null)
   const by = shift[isOutput(role) ? 'output' : 'input'];
   const from = window[0] as number;
   const to = window[window.length - 1] as number;
-  const t: number[] = [];
-  const v: number[] = [];
-  channel.values.forEach((value, k) => {
-    const at = capture.t0 + k * capture.dt + by;
-    if (at >= from && at <= to) {
-      t.push(at);
-      v.push(value);
-    }
-  });
-  return [{ name: 'measured', style: 'measured', ...thin(Float64Array.from(t), Float64Array.from(v)) }];
+  const start = capture.t0 + by;
+  const first = Math.max(0, Math.ceil((from - start) / capture.dt));
+  const after = Math.max(first, Math.floor((to - start) / capture.dt) + 1);
+  const seen = channel.values.subarray(first, after);
+  const t0 = start + first * capture.dt;
+  return [{ name: 'measured', style: 'measured', ...thinned(seen, { t0, dt: capture.dt }, points) }];
 }

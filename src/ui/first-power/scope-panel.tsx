@@ -1,12 +1,11 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import type { Figures, WaveCase } from '@/core/waveform';
-import { figureUnit, figureWords } from '@/core/waveform-diagnosis';
+import { causesFor, figureUnit, figureWords } from '@/core/waveform-diagnosis';
 import { Choice, Select } from '../kit/field';
 import { Section } from '../kit/face';
 import { PlainTable } from '../kit/plain-table';
 import { Slider } from '../kit/slider';
-import { faultsOf, hasSize, withFault } from './fault-choice';
 import { inputLanes, lanesFor, outputLanes } from './lanes-of';
 import { useWave } from './use-waves';
 import { WaveChart } from './wave-chart';
@@ -69,21 +68,23 @@ export function ScopePanel({ sound, prechargeOhm }: { sound: WaveCase; precharge
   const [fault, setFault] = useState('sound');
   const [size, setSize] = useState(0.6);
   const [side, setSide] = useState<'input' | 'output'>('input');
-  const faults = useMemo(() => faultsOf(sound, prechargeOhm), [sound, prechargeOhm]);
-  const known = faults.some((f) => f.id === fault) ? fault : 'sound';
+  const faults = useMemo(() => causesFor(sound, prechargeOhm), [sound, prechargeOhm]);
+  const chosen = faults.find((f) => f.id === fault) ?? faults[0];
+  const known = chosen?.id ?? 'sound';
   const broken = known !== 'sound';
-  const case_ = useMemo(
-    () => (broken ? withFault(sound, faults, { id: known, size }, prechargeOhm) : null),
-    [broken, sound, faults, known, size, prechargeOhm],
-  );
+  const sized = chosen?.sized;
+  const faulty = useMemo(() => {
+    const change = sized === undefined ? chosen?.changes[0] : sized(size);
+    return broken ? (change?.(sound) ?? null) : null;
+  }, [broken, chosen, sized, size, sound]);
   const good = useWave(sound);
-  const bad = useWave(case_);
+  const bad = useWave(faulty);
   const now = broken ? bad.answer : good.answer;
-  const lanes = lanesFor(
-    side === 'input' ? inputLanes : outputLanes,
-    now,
-    broken ? good.answer : null,
-    sound.inverter.fc,
+  const beside = broken ? good.answer : null;
+  const { fc } = sound.inverter;
+  const lanes = useMemo(
+    () => lanesFor(side === 'input' ? inputLanes : outputLanes, now, beside, fc),
+    [side, now, beside, fc],
   );
   return (
     <Section title="What it should look like">
@@ -104,7 +105,7 @@ export function ScopePanel({ sound, prechargeOhm }: { sound: WaveCase; precharge
           ]}
         />
       </Box>
-      {hasSize(known) && (
+      {sized !== undefined && (
         <Slider
           label="How bad"
           shown={`${Math.round(100 * size)} %`}

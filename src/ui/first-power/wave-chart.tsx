@@ -2,6 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { bisectCenter, line, scaleLinear } from 'd3';
 import { useMemo, useState } from 'react';
 import { PlainTable } from '../kit/plain-table';
+import { TimeAxis } from '../kit/time-axis';
 import { Why } from '../kit/why';
 import { YTicks } from '../kit/y-ticks';
 
@@ -208,16 +209,7 @@ export function WaveChart({
               stroke="var(--chakra-colors-focus)"
             />
           )}
-          <g fontSize="11.5" fill="var(--chakra-colors-soft)" style={{ fontFamily: "'IBM Plex Mono'" }}>
-            {x.ticks(8).map((t) => (
-              <text key={t} x={x(t)} y={height - 24} textAnchor="middle">
-                {t}
-              </text>
-            ))}
-            <text x={width - inset.right} y={height - 6} textAnchor="end">
-              {axisName}
-            </text>
-          </g>
+          <TimeAxis x={x} right={width - inset.right} height={height} name={axisName} />
         </svg>
       </Box>
       <Why label="table">

@@ -3,12 +3,13 @@ import { bisector, curveStepAfter, extent, line, scaleLinear } from 'd3';
 import { useState } from 'react';
 import { LaneHandle, type Handle } from './lane-handle';
 import { PlainTable } from './plain-table';
+import { TimeAxis } from './time-axis';
 import { Why } from './why';
 import { YTicks } from './y-ticks';
 
 const width = 720;
 const lane = 96;
-const inset = { left: 58, right: 12, bottom: 30 };
+const inset = { left: 58, right: 12, bottom: 36 };
 
 const shownFigure = (value: number | null): string =>
   value === null ? '' : String(Number(value.toFixed(2)));
@@ -177,16 +178,7 @@ export function Lanes<S extends { at_s: number }>({
               stroke="var(--chakra-colors-focus)"
             />
           )}
-          <g fontSize="11.5" fill="var(--chakra-colors-soft)" style={{ fontFamily: "'IBM Plex Mono'" }}>
-            {x.ticks(8).map((t) => (
-              <text key={t} x={x(t)} y={height - 14} textAnchor="middle">
-                {t}
-              </text>
-            ))}
-            <text x={width - inset.right} y={height - 1} textAnchor="end">
-              seconds
-            </text>
-          </g>
+          <TimeAxis x={x} right={width - inset.right} height={height} name="seconds" />
         </svg>
       </Box>
       <Why label="table">
