@@ -144,6 +144,19 @@ test('four captures are named rightly, laid on the computed picture and kept', a
   expect(errors).toEqual([]);
 });
 
+test('a computing part that cannot be loaded is told, and tried again', async ({ page }) => {
+  await visit(page, stage);
+  await page.route(/worker/i, (route) => route.abort());
+  await part(page, 'Measured');
+  await capture(page, ['winch-diode.cfg', 'winch-diode.dat']);
+  await expect(
+    page.getByRole('alert').filter({ hasText: 'computing part could not be loaded' }),
+  ).toBeVisible();
+  await page.unroute(/worker/i);
+  await capture(page, ['winch-diode.cfg', 'winch-diode.dat']);
+  await expect(conclusion(page)).toContainText('L1 upper rectifier diode open', { timeout: 60_000 });
+});
+
 test('pictures of this unit with faults in it, and figures of a meter', async ({ page }) => {
   await visit(page, stage);
   await part(page, 'Pictures');

@@ -42,7 +42,7 @@ export function CapturePanel({
   kept: readonly Payload<'power.capture'>[];
   keep: (what: Payload<'power.capture'>) => void;
 }) {
-  const worker = useWaveWorker();
+  const ask = useWaveWorker();
   const judging = useJudging();
   const [columns, setColumns] = useState<{ name: string; seen: ColumnsSeen } | null>(null);
   const [open, setOpen] = useState<Open | null>(null);
@@ -73,7 +73,7 @@ export function CapturePanel({
   const [measured, setMeasured] = useState<Measured>({});
 
   const judge = async () => {
-    const read = await worker().measured(sound.supply.f, running.f1);
+    const read = await ask((worker) => worker.measured(sound.supply.f, running.f1));
     setMeasured(read);
     await judging.judge(sound, read, prechargeOhm);
   };
@@ -107,16 +107,17 @@ export function CapturePanel({
       if (cfg !== undefined || dat !== undefined) {
         if (cfg === undefined || dat === undefined)
           throw new Error('a COMTRADE record is two files: choose the .cfg and the .dat together.');
+        const text = await textOfFile(cfg);
         const bytes = new Uint8Array(await dat.arrayBuffer());
-        await show(cfg.name, 'comtrade', await worker().openComtrade(await textOfFile(cfg), bytes));
+        await show(cfg.name, 'comtrade', await ask((worker) => worker.openComtrade(text, bytes)));
         return;
       }
       const [file] = files;
       if (file === undefined) return;
-      setColumns({ name: file.name, seen: await worker().openCsv(file) });
+      setColumns({ name: file.name, seen: await ask((worker) => worker.openCsv(file)) });
     });
   const takeColumns = (name: string, layout: Layout) =>
-    working(async () => show(name, 'csv', await worker().takeCsv(layout)));
+    working(async () => show(name, 'csv', await ask((worker) => worker.takeCsv(layout))));
   const keepIt = (what: Open) =>
     working(async () => {
       if (judging.diagnosis === null) return;

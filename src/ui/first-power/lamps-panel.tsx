@@ -18,29 +18,40 @@ const tried_Hz = [5, 10, 20, 30, 40, 50] as const;
 const marks = { equal: 'sound', doubtful: 'doubt', unequal: 'failed' } as const;
 
 /** What the lamps should do, computed a frequency at a time so that the first rows come at once. */
-function useExpected(unit: UnitWords, watts: number, perLeg: number): readonly LampExpectation[] {
-  const worker = useWaveWorker();
-  const [rows, setRows] = useState<{ key: string; rows: readonly LampExpectation[] }>({ key: '', rows: [] });
+function useExpected(
+  unit: UnitWords,
+  watts: number,
+  perLeg: number,
+): { rows: readonly LampExpectation[]; trouble: string | null } {
+  const ask = useWaveWorker();
+  const [rows, setRows] = useState<{ key: string; rows: readonly LampExpectation[]; trouble: string | null }>(
+    {
+      key: '',
+      rows: [],
+      trouble: null,
+    },
+  );
   const key = JSON.stringify([unit, watts, perLeg]);
   useEffect(() => {
     let wanted = true;
     const [asked, lamp, strings] = JSON.parse(key) as [UnitWords, number, number];
-    void (async () => {
+    const load = { lamp: { volts: lampVolts, watts: lamp }, perLeg: strings };
+    const each = async () => {
       for (const hz of tried_Hz) {
-        const more = await worker().lamps(
-          asked,
-          { lamp: { volts: lampVolts, watts: lamp }, perLeg: strings },
-          [hz],
-        );
+        const more = await ask((worker) => worker.lamps(asked, load, [hz]));
         if (!wanted) return;
-        setRows((now) => ({ key, rows: now.key === key ? [...now.rows, ...more] : more }));
+        setRows((now) => ({ key, rows: now.key === key ? [...now.rows, ...more] : more, trouble: null }));
       }
-    })();
+    };
+    each().catch((error: unknown) => {
+      const said = error instanceof Error ? error.message : 'it could not be computed on this device';
+      if (wanted) setRows((now) => ({ ...now, key, trouble: `Not computed: ${said}` }));
+    });
     return () => {
       wanted = false;
     };
-  }, [key, worker]);
-  return rows.key === key ? rows.rows : [];
+  }, [key, ask]);
+  return rows.key === key ? rows : { rows: [], trouble: null };
 }
 
 /** Three equal lamps in star at the output, at several frequencies. */
@@ -61,7 +72,7 @@ export function LampsPanel({
   const [amps, setAmps] = useState(['', '', '']);
   const perLeg = lampsPerLeg(unit.supply_V, lampVolts);
   const lampWatts = numberFrom(watts) ?? 100;
-  const rows = useExpected(unit, lampWatts, perLeg);
+  const { rows, trouble } = useExpected(unit, lampWatts, perLeg);
   const v = volts.map(figureFrom);
   const a = amps.map(figureFrom);
   const at = figureFrom(hz);
@@ -98,7 +109,12 @@ export function LampsPanel({
           </tr>
         ))}
       </PlainTable>
-      {rows.length < tried_Hz.length && (
+      {trouble !== null && (
+        <Text role="alert" color="failed">
+          {trouble}
+        </Text>
+      )}
+      {trouble === null && rows.length < tried_Hz.length && (
         <Text role="status" color="soft">
           computing…
         </Text>

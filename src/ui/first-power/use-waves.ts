@@ -12,25 +12,54 @@ const start = () =>
 export const useWave = (given: WaveCase | null): { answer: Wave | null; failed: boolean; working: boolean } =>
   useLatest<WaveformWorker, WaveCase, Wave>(start, (worker, wish) => worker.simulate(wish), given);
 
-/** A worker of one's own, made when it is first asked. */
-export function useWaveWorker(): () => Remote<WaveformWorker> {
-  const worker = useRef<Worker | null>(null);
-  const remote = useRef<Remote<WaveformWorker> | null>(null);
-  useEffect(
-    () => () => {
-      worker.current?.terminate();
-      worker.current = null;
-      remote.current = null;
-    },
-    [],
-  );
-  return useCallback(() => {
-    if (remote.current === null) {
-      worker.current = start();
-      remote.current = wrap<WaveformWorker>(worker.current);
-    }
-    return remote.current;
+type Ask = <Answer>(question: (worker: Remote<WaveformWorker>) => Promise<Answer>) => Promise<Answer>;
+
+interface Running {
+  worker: Worker;
+  remote: Remote<WaveformWorker>;
+  /** Rejects when the worker cannot be loaded or breaks down. */
+  broken: Promise<never>;
+}
+
+/** A worker of one's own, there from the start; one that broke down is made anew with the next question. */
+export function useWaveWorker(): Ask {
+  const running = useRef<Running | null>(null);
+  const made = useCallback((): Running => {
+    running.current ??= begin(() => (running.current = null));
+    return running.current;
   }, []);
+  useEffect(() => {
+    // Loaded before it is asked: a capture can then be read with the server away.
+    made();
+    return () => {
+      running.current?.worker.terminate();
+      running.current = null;
+    };
+  }, [made]);
+  return useCallback(
+    (question) => {
+      const { remote, broken } = made();
+      return Promise.race([question(remote), broken]);
+    },
+    [made],
+  );
+}
+
+function begin(forget: () => void): Running {
+  const worker = start();
+  const broken = new Promise<never>((_, reject) => {
+    worker.addEventListener('error', () => {
+      forget();
+      reject(
+        new Error(
+          'the computing part could not be loaded. Try again when the server answers; nothing is lost.',
+        ),
+      );
+    });
+  });
+  // Nobody may be waiting when it breaks.
+  broken.catch(() => undefined);
+  return { worker, remote: wrap<WaveformWorker>(worker), broken };
 }
 
 export interface Judging {
@@ -45,18 +74,16 @@ export function useJudging(): Judging & {
   judge: (sound: WaveCase, measured: Measured, prechargeOhm: number) => Promise<WaveDiagnosis | null>;
   stop: () => void;
 } {
-  const worker = useWaveWorker();
+  const ask = useWaveWorker();
   const [state, setState] = useState<Judging>({ progress: null, diagnosis: null, trouble: null });
   const judge = useCallback(
     async (sound: WaveCase, measured: Measured, prechargeOhm: number) => {
       setState({ progress: 0, diagnosis: null, trouble: null });
       try {
-        const diagnosis = await worker().diagnose(
-          sound,
-          measured,
-          prechargeOhm,
-          proxy((share: number) => setState((s) => (s.progress === null ? s : { ...s, progress: share }))),
+        const onward = proxy((share: number) =>
+          setState((s) => (s.progress === null ? s : { ...s, progress: share })),
         );
+        const diagnosis = await ask((worker) => worker.diagnose(sound, measured, prechargeOhm, onward));
         setState({ progress: null, diagnosis, trouble: null });
         return diagnosis;
       } catch (error) {
@@ -65,11 +92,11 @@ export function useJudging(): Judging & {
         return null;
       }
     },
-    [worker],
+    [ask],
   );
   const stop = useCallback(() => {
-    void worker().stop();
+    void ask((worker) => worker.stop()).catch(() => undefined);
     setState((s) => ({ ...s, progress: null }));
-  }, [worker]);
+  }, [ask]);
   return { ...state, judge, stop };
 }
