@@ -66,10 +66,26 @@ export function watchConsole(page: Page): string[] {
   return said;
 }
 
-/** Goes to a page and waits until it is alive: what is clicked before that is lost. */
+/**
+ * Waits until the page listens: what is clicked before that is lost. A slow machine has the whole
+ * page and a quiet network long before React has taken its buttons over, so those are asked.
+ */
+export async function alive(page: Page): Promise<void> {
+  await page.waitForLoadState('networkidle');
+  await page.waitForFunction(
+    () =>
+      [...document.querySelectorAll('button, input, select, textarea')].every((control) =>
+        Object.keys(control).some((key) => key.startsWith('__reactProps')),
+      ),
+    undefined,
+    { timeout: 30_000 },
+  );
+}
+
+/** Goes to a page and waits until it is alive. */
 export async function visit(page: Page, path: string): Promise<void> {
   await page.goto(path);
-  await page.waitForLoadState('networkidle');
+  await alive(page);
 }
 
 /** Chooses a plan on the bench; on a slow machine the page may be there before it listens. */

@@ -3,7 +3,7 @@
  * drive while the cable comes out twice, looked at after a power cycle; and the same by keys alone.
  */
 import { expect, test, type Page } from '@playwright/test';
-import { choosePerson, ines, netDrum, picture, visit, watchConsole } from './demo';
+import { alive, choosePerson, ines, netDrum, picture, visit, watchConsole } from './demo';
 import { order, winchReady } from './rig';
 import { findAndRead, panelOf } from './trace';
 
@@ -119,6 +119,7 @@ test('over the link: two breaks, a power cycle, and nothing left over', async ({
     await order(page.request, { plant: { bus: { cableOut: false, cutAtWrite: next } } });
     // The page may be gone meanwhile: the journal is the server's.
     await page.reload();
+    await alive(page);
     await panelOf(page, 'Settings', 'Parameter sets');
     await view(page, 'Write');
     await takeSet(page, 'carried to whimbrel-w4');

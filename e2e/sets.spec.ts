@@ -1,7 +1,7 @@
 /** Parameter sets: read out, audited, compared, and a set of another type carried over with its choices. */
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { boatWinch, choosePerson, ines, picture, visit, watchConsole } from './demo';
+import { alive, boatWinch, choosePerson, ines, picture, visit, watchConsole } from './demo';
 import { order, winchReady } from './rig';
 import { findAndRead, jobWith, panelOf } from './trace';
 
@@ -103,6 +103,7 @@ test('the set of an old Knot is carried to the Whimbrel: every value told, choic
   await page.getByRole('button', { name: 'Keep the carried set' }).click();
   await expect(page.getByText('Kept as a set of its own.')).toBeVisible();
   await page.reload();
+  await alive(page);
   await sets(page);
   await expect(page.getByRole('combobox', { name: 'Set', exact: true })).toContainText(
     'carried to whimbrel-w4',

@@ -7,7 +7,17 @@ import { mkdtempSync, readdirSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test, type Page } from '@playwright/test';
-import { choosePerson, ines, netDrumSwap as job, pdfText, picture, pip, visit, watchConsole } from './demo';
+import {
+  alive,
+  choosePerson,
+  ines,
+  netDrumSwap as job,
+  pdfText,
+  picture,
+  pip,
+  visit,
+  watchConsole,
+} from './demo';
 import { answerSources, lockAndTag, proveMeter, takeFigures } from './hands';
 import { order, winchReady } from './rig';
 import { findAndRead, panelOf } from './trace';
@@ -282,7 +292,7 @@ test('handed over: read out, followed, the partner looked at, two names, and the
 
   await line('Final backup').getByRole('button', { name: 'Read it out' }).click();
   await page.waitForURL(/trace$/);
-  await page.waitForLoadState('networkidle');
+  await alive(page);
   await findAndRead(page, 'Whimbrel W4');
   await visit(page, `/jobs/${job}/hand-over`);
   await expect(line('Final backup')).toContainText('after the last change');

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { choosePerson, choosePlan, ines, pdfText, picture, visit, watchConsole, winch } from './demo';
+import { alive, choosePerson, choosePlan, ines, pdfText, picture, visit, watchConsole, winch } from './demo';
 import { answerSources, lockAndTag, proveMeter, read, takeFigures } from './hands';
 
 // One unit: its upper diode on L2 blown in a supply surge, one lower diode off its sisters at first.
@@ -27,6 +27,7 @@ test('the slipway winch, from the board to a signed sheet', async ({ page }) => 
   await visit(page, '/');
   await choosePerson(page, ines);
   await page.reload();
+  await alive(page);
   await picture(page, 'board');
   await page.getByRole('link', { name: /Slipway winch/ }).click();
   await expect(page.getByRole('heading', { name: 'Make safe', level: 1 })).toBeVisible();
@@ -77,6 +78,7 @@ test('the slipway winch, from the board to a signed sheet', async ({ page }) => 
   await expect(margin.getByText('DC- to L1: take it again.')).toBeHidden();
 
   await page.reload();
+  await alive(page);
   await expect(margin.getByText('L2 upper diode is open. Nothing else fits.')).toBeVisible({
     timeout: 15_000,
   });
