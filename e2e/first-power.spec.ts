@@ -200,7 +200,12 @@ test('switched on, lamps judged, the reference swept: it runs under load; then d
   const errors = watchConsole(page);
   const level = page.getByRole('listitem').filter({ hasText: 'Runs under load' });
   await visit(page, stage);
-  await page.getByRole('button', { name: /I switch on through the lamps/ }).click();
+  // What is tried out above is no plan until it is kept.
+  await page.getByRole('radio', { name: 'a limited supply' }).check();
+  await page.getByLabel('Limit in each line').fill('some');
+  await expect(page.getByText('A figure above zero; drawn at 1')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Keep this plan' })).toBeDisabled();
+  await page.getByRole('button', { name: /I switch on through the lamps of 100 W/ }).click();
   await expect(page.getByText('It is switched on.')).toBeVisible();
   await page.getByLabel('After').fill('5');
   await page.getByLabel('Bus', { exact: true }).fill('210');

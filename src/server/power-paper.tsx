@@ -1,5 +1,5 @@
 import { Text, renderToBuffer } from '@react-pdf/renderer';
-import { planFirstPower, type FirstPowerPlan } from '../core/first-power';
+import { firstPowerUnit, planFirstPower, type FirstPowerPlan } from '../core/first-power';
 import { fold } from '../core/logbook';
 import { Refused } from './border';
 import { entriesAfter } from './jobs';
@@ -28,16 +28,7 @@ export async function powerPaper(jobId: string): Promise<PowerPaper | null> {
   const { drive, power } = state;
   if (drive === null || power.planned === null)
     throw new Refused(422, 'There is no first-power plan yet: keep one under First power.');
-  const plan = planFirstPower(
-    {
-      supply_V: drive.supply_V,
-      phases: drive.phases,
-      capacitance_F: drive.stage.capacitance_uF * 1e-6,
-      prechargeOhm: drive.stage.prechargeOhm,
-      ratedAmps: drive.ratedAmps,
-    },
-    power.planned.payload.way,
-  );
+  const plan = planFirstPower(firstPowerUnit(drive), power.planned.payload.way);
   const shown = plan.charge.points.filter((p) => p.t <= 2 * plan.stopAfter_s);
   const every = Math.max(1, Math.ceil(shown.length / rowsOfCurve));
   return {
@@ -98,8 +89,8 @@ export const powerPaperPdf = (paper: PowerPaper, size: 'a4' | 'letter'): Promise
       </Section>
       {paper.measured.length > 0 && (
         <Section title="Measured">
-          {paper.measured.map((p) => (
-            <Text key={p.at_s}>
+          {paper.measured.map((p, k) => (
+            <Text key={k}>
               {p.volts} V after {p.at_s} s
             </Text>
           ))}

@@ -1,4 +1,5 @@
 import { written } from '../figures';
+import { unbalanceOf } from '../unbalance';
 
 export interface LampReading {
   hz: number;
@@ -22,10 +23,9 @@ export interface LampJudgement {
 const bounds = { volts: [2, 4], amps: [5, 10] } as const;
 
 const deviation = (values: readonly number[]): { percent: number; mean: number; worst: number } => {
-  const mean = values.reduce((s, v) => s + v, 0) / values.length;
+  const { mean, unbalance_percent } = unbalanceOf(values);
   const off = values.map((v) => Math.abs(v - mean));
-  const worst = off.indexOf(Math.max(...off));
-  return { percent: mean > 0 ? (100 * (off[worst] ?? 0)) / mean : 0, mean, worst };
+  return { percent: unbalance_percent, mean, worst: off.indexOf(Math.max(...off)) };
 };
 
 const legs = ['U', 'V', 'W'] as const;

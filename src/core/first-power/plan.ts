@@ -12,6 +12,20 @@ export interface FirstPowerUnit {
   ratedAmps: number;
 }
 
+/** The same from the words of a job. */
+export const firstPowerUnit = (drive: {
+  supply_V: number;
+  phases: 1 | 3;
+  ratedAmps: number;
+  stage: { capacitance_uF: number; prechargeOhm: number };
+}): FirstPowerUnit => ({
+  supply_V: drive.supply_V,
+  phases: drive.phases,
+  capacitance_F: drive.stage.capacitance_uF * 1e-6,
+  prechargeOhm: drive.stage.prechargeOhm,
+  ratedAmps: drive.ratedAmps,
+});
+
 export type Way = { by: 'lamps'; watts: number } | { by: 'limit'; amps: number };
 
 export interface FirstPowerPlan {

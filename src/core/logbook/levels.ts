@@ -1,6 +1,6 @@
 import { moduleVerdict } from '../module-test';
 import type { JobState } from './fold';
-import { moduleQuestion } from './modules';
+import { begunModules, moduleQuestion } from './modules';
 import { runsUnderLoad } from './power';
 
 /** Three verdicts that are never merged: each says only what its own test can see. */
@@ -13,8 +13,7 @@ export interface Level {
 /** How far each level is proven. The first rests on what was signed; the third on tests under power. */
 export function levelsOf(state: JobState): Level[] {
   const signed = state.signed?.payload.verdict;
-  const begun = state.modules.filter((m) => m.touches.length + m.diode.length + m.gate.length > 0);
-  const modules = begun.map((m) => moduleVerdict(moduleQuestion(m)).verdict);
+  const modules = begunModules(state.modules).map((m) => moduleVerdict(moduleQuestion(m)).verdict);
   return [
     {
       id: 'not-shorted',

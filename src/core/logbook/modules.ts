@@ -40,6 +40,10 @@ export function applyModule(
 }
 
 /** What `moduleVerdict` asks for. */
+/** Those of which something was tested. */
+export const begunModules = (modules: readonly TestedModule[]): TestedModule[] =>
+  modules.filter((m) => m.touches.length + m.diode.length + m.gate.length > 0);
+
 export const moduleQuestion = (m: TestedModule) => ({
   kind: m.kind,
   lampSelfTest: m.proven !== null && m.proven.lampLights && m.proven.polarityRight,

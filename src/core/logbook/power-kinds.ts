@@ -31,7 +31,7 @@ const running = z.union([
 
 /** What was concluded, as it stood; the sums can be done again. */
 const conclusion = z.strictObject({
-  verdict: z.enum(['sound', 'fault', 'doubtful', 'unexplained']),
+  verdict: z.enum(['sound', 'fault', 'doubtful', 'unexplained', 'nothing-measured']),
   headline: z.string().max(1000),
   causes: z
     .array(z.strictObject({ id: short, name: z.string().max(300), probability: z.number().min(0).max(1) }))

@@ -32,7 +32,7 @@ const sweep: Payload<'power.swept'> = {
   max_Hz: 50,
   points: [0, 50, 100].map((percent) => ({ percent, hz: percent / 2 })),
 };
-const measured = (verdict: 'sound' | 'fault'): Payload<'power.measured'> => ({
+const measured = (verdict: 'sound' | 'fault' | 'nothing-measured'): Payload<'power.measured'> => ({
   running: { load: 'lamps', f1: 30, ohmPerLeg: 400 },
   figures: { ia_rms: 1 },
   conclusion: { verdict, headline: verdict, causes: [] },
@@ -137,6 +137,14 @@ describe('runs under load', () => {
     expect(level(j)).toBe('no');
     j.add('power.measured', measured('sound'));
     expect(level(j)).toBe('yes');
+  });
+  it('hangs on nothing that says nothing', () => {
+    const j = on();
+    j.add('power.measured', measured('nothing-measured'));
+    expect(level(j)).toBe('not tested');
+    j.add('power.measured', measured('fault'));
+    j.add('power.measured', measured('nothing-measured'));
+    expect(level(j)).toBe('no');
   });
   it('takes no lamps of a unit that was never on', () => {
     const j = signed();

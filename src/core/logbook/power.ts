@@ -1,6 +1,6 @@
 import { judgeGates, judgeLamps, judgeSweep } from '../first-power';
 import { timeOf, type Entry, type EntryOf } from './entry';
-import { moduleQuestion, type TestedModule } from './modules';
+import { begunModules, moduleQuestion, type TestedModule } from './modules';
 import { moduleVerdict } from '../module-test';
 
 /** First power and what was measured under power, as the log tells it. */
@@ -51,7 +51,7 @@ export function powerLock(state: Around): string | null {
   if (verdict === undefined) return 'The static test comes first, signed as not shorted.';
   if (verdict !== 'not-shorted')
     return 'The static test did not end as not shorted: a failed or doubtful stage sees no power.';
-  const modules = state.modules.filter((m) => m.touches.length + m.diode.length + m.gate.length > 0);
+  const modules = begunModules(state.modules);
   if (modules.some((m) => moduleVerdict(moduleQuestion(m)).verdict === 'replace'))
     return 'A module that was tested is to be replaced: it sees no power.';
   const { gates } = state.power;
@@ -103,7 +103,9 @@ export function applyPower(state: Around, entry: PowerEntry): Change {
 /** Does it run under load? Lamps alike at every frequency tried, the output follows, nothing measured since says otherwise. */
 export function runsUnderLoad({ power }: Pick<Around, 'power'>): 'yes' | 'no' | 'doubt' | 'not tested' {
   const lamps = [...new Map(power.lamps.map((l) => [l.payload.hz, judgeLamps(l.payload).verdict])).values()];
-  const tests = [...power.measured, ...power.captures].sort((a, b) => timeOf(a) - timeOf(b));
+  const tests = [...power.measured, ...power.captures]
+    .filter((t) => t.payload.conclusion.verdict !== 'nothing-measured')
+    .sort((a, b) => timeOf(a) - timeOf(b));
   const last = tests[tests.length - 1]?.payload.conclusion.verdict;
   if (lamps.includes('unequal') || last === 'fault') return 'no';
   if (lamps.length === 0 && tests.length === 0) return 'not tested';

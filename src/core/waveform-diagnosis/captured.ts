@@ -5,6 +5,7 @@ import {
   meanOf,
   partAt,
   rmsAbout,
+  rmsOfSum,
   spectrumOf,
   strongest,
   wholePeriods,
@@ -60,13 +61,9 @@ export function measuredIn(capture: Capture, f: number, f1: number): Measured {
       if (!clipped) out[`${role}_rms`] = rmsAbout(whole.values, 0);
     }
   }
-  const sum = ['iu', 'iv', 'iw'].map((r) => capture.channels.find((c) => c.role === r)?.values);
-  const [u, v, w] = sum;
-  if (u !== undefined && v !== undefined && w !== undefined)
-    out['i_sum_rms'] = rmsAbout(
-      u.map((x, k) => x + (v[k] as number) + (w[k] as number)),
-      0,
-    );
+  const windings = capture.channels.filter((c) => isWinding(c.role) && !isClipped(c));
+  if (new Set(windings.map((c) => c.role)).size === 3)
+    out['i_sum_rms'] = rmsOfSum(windings.map((c) => c.values));
   return out;
 }
 

@@ -128,6 +128,29 @@ function fromCsv(name: string): Capture {
   return captureOf(columns, named);
 }
 
+it('sums the outputs only where none of them was cut off', () => {
+  const values = Float64Array.from({ length: 1000 }, (_, k) => 10 * Math.sin((2 * Math.PI * k) / 250));
+  const channel = (role: 'iu' | 'iv' | 'iw', of: Float64Array) => ({
+    name: role,
+    role,
+    unit: 'A',
+    values: of,
+  });
+  const summed = (third: Float64Array) =>
+    measuredIn(
+      {
+        t0: 0,
+        dt: 1e-4,
+        notes: [],
+        channels: [channel('iu', values), channel('iv', values), channel('iw', third)],
+      },
+      50,
+      40,
+    );
+  expect(summed(values)['i_sum_rms']).toBeCloseTo(30 / Math.SQRT2, 1);
+  expect(summed(values.map((v) => Math.max(-5, Math.min(5, v))))['i_sum_rms']).toBeUndefined();
+});
+
 it('doubts channels that do not look like what they are called', () => {
   const right = fromCsv('winch-lines');
   expect(doubtsAbout(right, 400)).toEqual([]);

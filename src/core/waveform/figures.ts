@@ -93,8 +93,8 @@ export function figuresOf(given: WaveCase, run: Run): Figures {
   return out;
 }
 
-/** All three outputs in one clamp: what goes to earth. */
-function rmsOfSum(currents: readonly Float64Array[]): number {
+/** RMS of currents in one clamp: of all three outputs, what goes to earth. */
+export function rmsOfSum(currents: readonly Float64Array[]): number {
   const [first] = currents;
   return first === undefined
     ? 0

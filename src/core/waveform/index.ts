@@ -5,7 +5,7 @@ import { runSplit } from './split';
 import { runWhole, type Run } from './whole';
 
 export * from './case';
-export { figuresOf, type Figures } from './figures';
+export { figuresOf, rmsOfSum, type Figures } from './figures';
 export type { TraceName } from './recorder';
 export {
   between,

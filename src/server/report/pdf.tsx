@@ -3,7 +3,7 @@ import { scaleLinear } from 'd3';
 import sharp from 'sharp';
 import type { Report, ReportCurve } from '../../core/report';
 import { blob } from '../blobs';
-import { Paper, Row, s, Section } from '../sheet/pdf-kit';
+import { Identity, Paper, Row, s, Section } from '../sheet/pdf-kit';
 import { pagesOf, type Piece } from './page-breaks';
 
 /** A page holds this many photographs across; they are printed small, and lie whole in the archive. */
@@ -203,12 +203,7 @@ function ReportDocument({
   ];
   return (
     <Paper title={report.title} paper={size} more={more}>
-      {report.identity.map(([label, value]) => (
-        <View key={label} style={s.row}>
-          <Text style={s.label}>{label}</Text>
-          <Text style={{ flex: 1 }}>{value}</Text>
-        </View>
-      ))}
+      <Identity lines={report.identity} />
       <View style={{ fontSize: 11.5, lineHeight: 1.45 }}>
         {report.customer.map((c) => (
           <View key={c.heading} style={{ marginTop: 12 }}>

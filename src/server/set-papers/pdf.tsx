@@ -1,20 +1,9 @@
 import { Polygon, Svg, Text, View, renderToBuffer } from '@react-pdf/renderer';
 import { heldFor, pressRuns, type KeyStep, type Press } from '../../core/keypad';
-import { Paper, Row, s, Section } from '../sheet/pdf-kit';
+import { Identity, Paper, Row, s, Section } from '../sheet/pdf-kit';
 import type { KeyPaper, SetPaper } from './gather';
 
 type Size = 'a4' | 'letter';
-
-const Identity = ({ rows }: { rows: [string, string][] }) => (
-  <>
-    {rows.map(([label, value]) => (
-      <View key={label} style={s.row}>
-        <Text style={s.label}>{label}</Text>
-        <Text style={{ flex: 1 }}>{value}</Text>
-      </View>
-    ))}
-  </>
-);
 
 // No monospaced cells: the shipped file of that face breaks the PDF on letters.
 const setWidths = [12, 34, 30, 24];
@@ -22,7 +11,7 @@ const setWidths = [12, 34, 30, 24];
 function SetDocument({ sheet, size }: { sheet: SetPaper; size: Size }) {
   return (
     <Paper title={sheet.title} paper={size}>
-      <Identity rows={sheet.identity} />
+      <Identity lines={sheet.identity} />
       {sheet.findings.length > 0 && (
         <Section title="To be looked at">
           {sheet.findings.map((f) => (
@@ -135,7 +124,7 @@ function KeyDocument({ sheet, size }: { sheet: KeyPaper; size: Size }) {
   const { plan } = sheet;
   return (
     <Paper title={sheet.title} paper={size}>
-      <Identity rows={sheet.identity} />
+      <Identity lines={sheet.identity} />
       <View style={s.verdict}>
         <Text>
           Run off, enable open, people clear. Before each entry look what the display shows; dark fields say

@@ -1,6 +1,6 @@
 import { Path, Svg, Text, View, renderToBuffer } from '@react-pdf/renderer';
 import type { Sheet, SheetReading } from '../../core/static-sheet';
-import { Paper, Row, s, Section, when } from './pdf-kit';
+import { Identity, Paper, Row, s, Section, when } from './pdf-kit';
 
 const shown = (v: number | string): string =>
   typeof v === 'number' ? v.toFixed(3) : v === 'OL' ? 'overload' : v;
@@ -56,12 +56,7 @@ function SafetyPart({ safety }: { safety: NonNullable<Sheet['safety']> }) {
 function SheetDocument({ sheet, paper }: { sheet: Sheet; paper: 'a4' | 'letter' }) {
   return (
     <Paper title={sheet.title} paper={paper}>
-      {sheet.identity.map((i) => (
-        <View key={i.label} style={s.row}>
-          <Text style={s.label}>{i.label}</Text>
-          <Text style={{ flex: 1 }}>{i.value}</Text>
-        </View>
-      ))}
+      <Identity lines={sheet.identity.map((i) => [i.label, i.value] as const)} />
       <View style={s.verdict} wrap={false}>
         <Text style={s.headline}>{sheet.conclusion.headline}</Text>
         <Text>{sheet.conclusion.detail}</Text>

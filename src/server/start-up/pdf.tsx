@@ -1,5 +1,5 @@
 import { Text, View, renderToBuffer } from '@react-pdf/renderer';
-import { Paper, Row, s, Section, when } from '../sheet/pdf-kit';
+import { Identity, Paper, Row, Section, when } from '../sheet/pdf-kit';
 import type { StartUpPaper } from './paper';
 
 // No monospaced cells here: the shipped Plex file breaks the PDF on letters, and entries have letters.
@@ -8,12 +8,7 @@ const widths = [10, 22, 18, 16, 34];
 function StartUpDocument({ sheet, paper }: { sheet: StartUpPaper; paper: 'a4' | 'letter' }) {
   return (
     <Paper title={sheet.title} paper={paper}>
-      {sheet.identity.map(([label, value]) => (
-        <View key={label} style={s.row}>
-          <Text style={s.label}>{label}</Text>
-          <Text>{value}</Text>
-        </View>
-      ))}
+      <Identity lines={sheet.identity} />
       {sheet.findings.length > 0 && (
         <Section title="To be looked at">
           {sheet.findings.map((f) => (

@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import { captureCsv, roleWords, writeComtrade, type Capture, type Layout } from '@/core/capture';
-import type { Payload } from '@/core/logbook';
+import type { EntryOf, Payload } from '@/core/logbook';
 import type { Running, WaveCase } from '@/core/waveform';
 import { doubtsAbout, figureUnit, figureWords, type Measured } from '@/core/waveform-diagnosis';
 import type { ColumnsSeen } from '@/workers/waveform.worker';
@@ -39,11 +39,11 @@ export function CapturePanel({
   sound: WaveCase;
   running: Running;
   prechargeOhm: number;
-  kept: readonly Payload<'power.capture'>[];
+  kept: readonly EntryOf<'power.capture'>[];
   keep: (what: Payload<'power.capture'>) => void;
 }) {
   const ask = useWaveWorker();
-  const judging = useJudging();
+  const judging = useJudging(ask);
   const [columns, setColumns] = useState<{ name: string; seen: ColumnsSeen } | null>(null);
   const [open, setOpen] = useState<Open | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -211,9 +211,9 @@ export function CapturePanel({
         </>
       )}
       <KeptNote text={note} />
-      {kept.map((c) => (
-        <Text key={c.sha256} mt="1">
-          {c.name}: {c.conclusion.headline}
+      {kept.map(({ id, payload }) => (
+        <Text key={id} mt="1">
+          {payload.name}: {payload.conclusion.headline}
         </Text>
       ))}
     </Section>

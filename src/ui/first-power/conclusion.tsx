@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import type { WaveDiagnosis } from '@/core/waveform-diagnosis';
+import { figureWords, type WaveDiagnosis } from '@/core/waveform-diagnosis';
 import { Secondary } from '../kit/buttons';
 import { PlainTable } from '../kit/plain-table';
 import { StateMark, type Mark } from '../kit/state-mark';
@@ -63,7 +63,7 @@ export function WaveConclusion({ judging, stop }: { judging: Judging; stop: () =
             <PlainTable heads={['figure', 'measured', 'sound gives', 'this cause gives']}>
               {best.differs.map((d) => (
                 <tr key={d.key}>
-                  <td>{d.text.split(' instead')[0]}</td>
+                  <td>{figureWords(d.key)}</td>
                   <td>
                     {figure(d.measured)} {d.unit}
                   </td>
@@ -99,7 +99,7 @@ export function WaveConclusion({ judging, stop }: { judging: Judging; stop: () =
 
 /** As it is kept in the log. */
 export const keptConclusion = (d: WaveDiagnosis) => ({
-  verdict: d.verdict === 'nothing-measured' ? ('doubtful' as const) : d.verdict,
+  verdict: d.verdict,
   headline: d.headline,
   causes: d.found.slice(0, shownCauses).map(({ id, name, probability }) => ({ id, name, probability })),
 });

@@ -55,6 +55,11 @@ const wrongShare = (text: string): string | undefined => {
   return share !== null && share >= 0 && share <= 200 ? undefined : 'From 0 to 200 %; drawn at 70';
 };
 
+const wrongVolts = (text: string): string | undefined =>
+  text.trim() === '' || numberFrom(text) !== null
+    ? undefined
+    : 'A figure above zero; else the plate’s counts';
+
 /** Supply and load, and what was assumed besides. */
 export function ConditionsForm({
   value,
@@ -102,7 +107,13 @@ export function ConditionsForm({
           />
         )}
         {value.load === 'lamps' && (
-          <Figure label="Each lamp" unit="W" text={value.lampWatts} set={(lampWatts) => put({ lampWatts })} />
+          <Figure
+            label="Each lamp"
+            unit="W"
+            text={value.lampWatts}
+            error={numberFrom(value.lampWatts) === null ? 'A figure above zero; drawn with 100' : undefined}
+            set={(lampWatts) => put({ lampWatts })}
+          />
         )}
         <Select
           label="Supply frequency"
@@ -122,7 +133,8 @@ export function ConditionsForm({
               label={`Supply ${pair}`}
               unit="V"
               text={value.volts[k] ?? ''}
-              {...(k === 0 ? { hint: 'where measured; else the plate’s' } : {})}
+              {...(k === 0 ? { hint: 'all three where measured; else the plate’s' } : {})}
+              error={wrongVolts(value.volts[k] ?? '')}
               set={(text) => volt(k, text)}
             />
           ))}

@@ -1,7 +1,7 @@
 'use client';
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
-import { hotOhm, lampsPerLeg, lampVolts } from '@/core/first-power';
+import { firstPowerUnit, hotOhm, lampsPerLeg, lampVolts } from '@/core/first-power';
 import { levelsOf, powerLock, type Payload } from '@/core/logbook';
 import { circuitOf } from '@/core/waveform';
 import { Levels } from '../bench/levels';
@@ -22,7 +22,7 @@ import { PlanPanel } from './plan-panel';
 import { ScopePanel } from './scope-panel';
 import { StopPicture } from './stop-picture';
 import { SweepPanel } from './sweep-panel';
-import { firstPowerUnit, motorOf, runningOf, unitOf } from './unit-words';
+import { motorOf, runningOf, unitOf } from './unit-words';
 
 const panels = [
   { id: 'plan', name: 'Switch on' },
@@ -170,7 +170,7 @@ export function FirstPowerFace(props: FaceProps) {
             sound={sound}
             running={running}
             prechargeOhm={prechargeOhm}
-            kept={power.captures.map((c) => c.payload)}
+            kept={power.captures}
             keep={(what) => store.record('power.capture', what)}
           />
           <MeasuredPanel

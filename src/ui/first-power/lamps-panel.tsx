@@ -71,7 +71,8 @@ export function LampsPanel({
   const [volts, setVolts] = useState(['', '', '']);
   const [amps, setAmps] = useState(['', '', '']);
   const perLeg = lampsPerLeg(unit.supply_V, lampVolts);
-  const lampWatts = numberFrom(watts) ?? 100;
+  const typedWatts = numberFrom(watts);
+  const lampWatts = typedWatts ?? 100;
   const { rows, trouble } = useExpected(unit, lampWatts, perLeg);
   const v = volts.map(figureFrom);
   const a = amps.map(figureFrom);
@@ -94,6 +95,7 @@ export function LampsPanel({
           unit="W"
           text={watts}
           hint={`${perLeg === 1 ? 'one' : perLeg} of ${lampVolts} V a leg`}
+          error={typedWatts === null ? 'A figure above zero; computed for 100 W' : undefined}
           set={setWatts}
         />
       </FieldGrid>
@@ -153,7 +155,7 @@ export function LampsPanel({
         </FieldGrid>
         {!wasOn && <Text color="soft">It was not switched on in this job yet.</Text>}
         <Primary
-          disabled={!complete || !wasOn || (someAmps && !allAmps)}
+          disabled={!complete || typedWatts === null || !wasOn || (someAmps && !allAmps)}
           onClick={() => {
             if (at === null) return;
             keep({

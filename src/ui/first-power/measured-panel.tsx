@@ -7,7 +7,7 @@ import { FieldGrid, KeptNote, Section } from '../kit/face';
 import { Choice, Figure } from '../kit/field';
 import { figureFrom } from '../kit/number-from';
 import { keptConclusion, WaveConclusion } from './conclusion';
-import { useJudging } from './use-waves';
+import { useJudging, useWaveWorker } from './use-waves';
 
 interface FieldOf {
   key: string;
@@ -73,7 +73,7 @@ export function MeasuredPanel({
   const [meter, setMeter] = useState<'wide' | 'filtered'>('wide');
   const [got, setGot] = useState('');
   const [note, setNote] = useState<string | null>(null);
-  const judging = useJudging();
+  const judging = useJudging(useWaveWorker());
   const all = [
     ...busFields,
     ...lineFields.slice(0, phases === 1 ? 2 : 3),

@@ -42,6 +42,8 @@ export function PlanPanel({
   }, [by, watts, limit]);
   const made = useMemo(() => planFirstPower(unit, way), [unit, way]);
   const isOn = power.onAt !== null;
+  const planned = power.planned?.payload ?? null;
+  const noLimit = by === 'limit' && numberFrom(limit) === null;
   const points = made.charge.points;
   const seconds = Math.max(2 * made.stopAfter_s, 2);
   const shown = points.filter((p) => p.t <= seconds);
@@ -73,7 +75,12 @@ export function PlanPanel({
   const seen = figureFrom(volts);
   const when = figureFrom(at);
   const last = power.bus[power.bus.length - 1];
-  const tooLow = last !== undefined && last.at_s >= made.stopAfter_s && last.volts < made.stopBelow_V;
+  // It was switched on by the plan that was kept, whatever is tried out above since.
+  const tooLow =
+    last !== undefined &&
+    planned !== null &&
+    last.at_s >= planned.stopAfter_s &&
+    last.volts < planned.stopBelow_V;
   const tooHigh = last !== undefined && last.volts > 1.06 * made.expected_V;
   return (
     <>
@@ -99,7 +106,13 @@ export function PlanPanel({
               ]}
             />
           ) : (
-            <Figure label="Limit in each line" unit="A" text={limit} set={setLimit} />
+            <Figure
+              label="Limit in each line"
+              unit="A"
+              text={limit}
+              error={noLimit ? 'A figure above zero; drawn at 1' : undefined}
+              set={setLimit}
+            />
           )}
         </FieldGrid>
         <Text fontWeight="600" fontSize="1.15rem" mb="2">
@@ -146,6 +159,7 @@ export function PlanPanel({
         </PlainTable>
         <Box display="flex" flexWrap="wrap" gap="3" mt="3">
           <Primary
+            disabled={noLimit}
             onClick={() =>
               plan({
                 way: made.way,
@@ -164,7 +178,7 @@ export function PlanPanel({
           )}
         </Box>
       </Section>
-      {power.planned !== null && (
+      {planned !== null && (
         <Section title={isOn ? 'It is switched on' : 'Switch on'}>
           {!isOn ? (
             <>
@@ -178,8 +192,11 @@ export function PlanPanel({
                 </Text>
               )}
               <Box display="flex" flexWrap="wrap" gap="3">
-                <Primary disabled={lock !== null} onClick={() => on(made.way.by)}>
-                  I switch on through {made.way.by === 'lamps' ? 'the lamps' : 'the limited supply'}
+                <Primary disabled={lock !== null} onClick={() => on(planned.way.by)}>
+                  I switch on through{' '}
+                  {planned.way.by === 'lamps'
+                    ? `the lamps of ${planned.way.watts} W`
+                    : `a supply limited to ${planned.way.amps} A`}
                 </Primary>
                 {power.wasOn && (
                   <Secondary disabled={lock !== null} onClick={() => on('supply')}>
@@ -193,7 +210,7 @@ export function PlanPanel({
               {(tooLow || tooHigh) && (
                 <Caution grave title="Switch off.">
                   {tooLow
-                    ? `${last.volts} V after ${last.at_s} s: below ${made.stopBelow_V} V something takes the current.`
+                    ? `${last.volts} V after ${last.at_s} s: below ${planned?.stopBelow_V} V something takes the current.`
                     : `${last.volts} V: more than the supply can give through a bridge. Check supply and meter.`}
                 </Caution>
               )}

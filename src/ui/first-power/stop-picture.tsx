@@ -72,7 +72,13 @@ export function StopPicture({ unit, motor }: { unit: UnitWords; motor: NonNullab
         set={setDown}
       />
       <Box maxW="200px" mb="3">
-        <Figure label="Brake resistor" unit="Ω" text={ohm} set={setOhm} />
+        <Figure
+          label="Brake resistor"
+          unit="Ω"
+          text={ohm}
+          error={numberFrom(ohm) === null ? 'A figure above zero; drawn with 60' : undefined}
+          set={setOhm}
+        />
       </Box>
       <Text role="status" fontWeight="500" color={trip === null ? 'sound' : 'failed'}>
         {trip === null

@@ -26,23 +26,32 @@ export function SweepPanel({
   const [got, setGot] = useState<Readonly<Record<number, string>>>(
     Object.fromEntries((kept?.points ?? []).map((p) => [p.percent, String(p.hz)])),
   );
-  const min_Hz = figureFrom(min) ?? 0;
-  const max_Hz = numberFrom(max) ?? 50;
+  const low = figureFrom(min);
+  const high = numberFrom(max);
+  const min_Hz = low ?? 0;
+  const max_Hz = high ?? 50;
   const points = percents.flatMap((percent) => {
     const hz = figureFrom(got[percent] ?? '');
     return hz === null || hz < 0 ? [] : [{ percent, hz }];
   });
   const judged = judgeSweep({ min_Hz, max_Hz, points });
   const backwards = max_Hz <= min_Hz;
+  const unread = low === null || low < 0 || high === null;
   return (
     <Section title="Reference from zero to maximum">
       <FieldGrid min="150px">
-        <Figure label="At zero" unit="Hz" text={min} set={setMin} />
+        <Figure
+          label="At zero"
+          unit="Hz"
+          text={min}
+          error={low === null || low < 0 ? 'A figure, zero or above' : undefined}
+          set={setMin}
+        />
         <Figure
           label="At maximum"
           unit="Hz"
           text={max}
-          error={backwards ? 'More than at zero' : undefined}
+          error={high === null ? 'A figure above zero' : backwards ? 'More than at zero' : undefined}
           set={setMax}
         />
       </FieldGrid>
@@ -82,7 +91,7 @@ export function SweepPanel({
       </Text>
       {!wasOn && <Text color="soft">It was not switched on in this job yet.</Text>}
       <Primary
-        disabled={!wasOn || points.length === 0 || backwards}
+        disabled={!wasOn || points.length === 0 || backwards || unread}
         onClick={() => keep({ min_Hz, max_Hz, points })}
       >
         Keep the sweep

@@ -1,5 +1,5 @@
 import { modelOf, type DriveType } from '@/core/catalogue';
-import type { FirstPowerUnit } from '@/core/first-power';
+import { firstPowerUnit } from '@/core/first-power';
 import type { JobState } from '@/core/logbook';
 import type { MotorWords, Running, Three, UnitWords } from '@/core/waveform';
 
@@ -15,23 +15,11 @@ export const unitOf = (
   catalogue: readonly DriveType[],
   { supply_Hz, choke, measured_V }: { supply_Hz: number; choke: boolean; measured_V: Three | null },
 ): UnitWords => ({
-  supply_V: drive.supply_V,
-  phases: drive.phases,
+  ...firstPowerUnit(drive),
   supply_Hz,
-  ratedAmps: drive.ratedAmps,
   power_kW: modelOf(drive, catalogue)?.power_kW ?? carried_kW(drive),
-  capacitance_F: drive.stage.capacitance_uF * 1e-6,
-  prechargeOhm: drive.stage.prechargeOhm,
   choke,
   ...(measured_V === null ? {} : { measured_V }),
-});
-
-export const firstPowerUnit = (drive: Drive): FirstPowerUnit => ({
-  supply_V: drive.supply_V,
-  phases: drive.phases,
-  capacitance_F: drive.stage.capacitance_uF * 1e-6,
-  prechargeOhm: drive.stage.prechargeOhm,
-  ratedAmps: drive.ratedAmps,
 });
 
 /** The motor of a job; without a plate, one that the drive would just carry. */

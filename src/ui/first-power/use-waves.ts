@@ -70,11 +70,10 @@ export interface Judging {
 }
 
 /** Which cause gives what was measured: asked for, shown as it goes, stopped. */
-export function useJudging(): Judging & {
+export function useJudging(ask: Ask): Judging & {
   judge: (sound: WaveCase, measured: Measured, prechargeOhm: number) => Promise<WaveDiagnosis | null>;
   stop: () => void;
 } {
-  const ask = useWaveWorker();
   const [state, setState] = useState<Judging>({ progress: null, diagnosis: null, trouble: null });
   const judge = useCallback(
     async (sound: WaveCase, measured: Measured, prechargeOhm: number) => {

@@ -155,7 +155,7 @@ export function WaveChart({
           viewBox={`0 0 ${width} ${height}`}
           style={{ width: '100%', minWidth: 540, display: 'block' }}
           role="img"
-          aria-label={`${lanes.map((l) => l.name).join(', ')} over ${((last - first) * per_s).toFixed(0)} milliseconds`}
+          aria-label={`${lanes.map((l) => l.name).join(', ')} over ${((last - first) * per_s).toFixed(0)} ${axisName}`}
           onPointerMove={(e) => {
             const box = e.currentTarget.getBoundingClientRect();
             setHover(x.invert(((e.clientX - box.left) / box.width) * width));
