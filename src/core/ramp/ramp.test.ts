@@ -99,7 +99,10 @@ describe('stopping', () => {
 
   it('a brake resistor lets the same stop through, and its need is told', () => {
     const heavy = on({ load: { torque_Nm: 2, inertia_kgm2: 0.5 }, ramp: { down_s: 2 } });
-    expect(simulate(heavy).trip).toMatchObject({ why: 'overvoltage' });
+    const tripped = simulate(heavy);
+    expect(tripped.trip).toMatchObject({ why: 'overvoltage' });
+    // The curve goes all the way to where it tripped.
+    expect(tripped.samples.at(-1)?.busVolts).toBeGreaterThan(heavy.drive.tripVolts);
     const braked = on({ ...heavy, drive: { chopper: { above_V: 780, ohm: 60 } } });
     expect(simulate(braked).trip).toBeNull();
     const { brake, turning_J } = rampAnswer(braked, { cycle_s: 30 });

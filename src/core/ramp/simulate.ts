@@ -165,7 +165,9 @@ export function simulate(given: RampCase): Run {
     brake.time_s += step.back_W > 0 ? dt : 0;
     brake.peak_W = Math.max(brake.peak_W, step.back_W);
     const current = currentShare(step.torque_Nm / motor.torque_Nm);
-    if (i % every === 0)
+    const why =
+      step.short && !drive.regulated ? 'overcurrent' : busVolts > drive.tripVolts ? 'overvoltage' : null;
+    if (i % every === 0 || why !== null)
       samples.push({
         t,
         rpm: (state.omega * 60) / (2 * Math.PI),
@@ -175,8 +177,6 @@ export function simulate(given: RampCase): Run {
         brake_W: step.chopped_W,
         back_J: brake.energy_J,
       });
-    const why =
-      step.short && !drive.regulated ? 'overcurrent' : busVolts > drive.tripVolts ? 'overvoltage' : null;
     if (why !== null)
       return { samples, trip: { why, t, while: up ? 'up' : 'down' }, stoodAt_s: null, reachedAt_s, brake };
     if (reachedAt_s === null && state.omega >= 0.995 * top) reachedAt_s = t;

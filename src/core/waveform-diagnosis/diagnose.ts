@@ -2,7 +2,18 @@ import { written } from '../figures';
 import type { Figures, WaveCase } from '../waveform';
 import { causesFor, type Cause, type CauseFamily } from './causes';
 import { figureUnit, figureWords, judgedKeys, sigmaOf } from './figure-keys';
-import { beforeInverter, distance, refitted, tryAt, type Base, type Measured, type Try } from './fit';
+import {
+  aboutRight,
+  beforeInverter,
+  bestOf,
+  distance,
+  refitted,
+  towardsFlow,
+  tryAt,
+  type Base,
+  type Measured,
+  type Try,
+} from './fit';
 
 export interface Difference {
   key: string;
@@ -83,24 +94,22 @@ export function* diagnoseWave(
     const [change] = cause.changes;
     if (change === undefined) continue;
     const first = tryAt(cause, change, dynamic(cause) ? whole : before, asked, share);
-    const tried = cause.id === 'sound' ? refitted(first, asked) : first;
+    const way = towardsFlow(first, asked, aboutRight);
     // The load that a sound unit would have is where the others begin.
-    if (cause.id === 'sound') share = Math.max(0.1, Math.min(1.5, tried.share));
-    tries.push(tried);
+    if (cause.id === 'sound') share = (way[way.length - 1] ?? first).share;
+    tries.push(bestOf(first, ...way));
     yield tries.length / total;
   }
   tries.sort((a, b) => a.misfit - b.misfit);
   for (let k = 0; k < tries.length && k < closest; k += 1) {
     let best = refitted(tries[k] as Try, asked);
     for (const change of best.cause.changes.slice(1)) {
-      const other = refitted(tryAt(best.cause, change, best.base, asked, best.share), asked);
-      if (other.misfit < best.misfit) best = other;
+      best = bestOf(best, refitted(tryAt(best.cause, change, best.base, asked, best.share), asked));
     }
     // A drive may hold its output while the bus moves, or let it follow: either may be what was measured.
     if (k < bothWays && best.cause.family !== 'output' && before.outputs !== undefined) {
       const base = best.base === whole ? before : whole;
-      const other = refitted(tryAt(best.cause, best.change, base, asked, best.share), asked);
-      if (other.misfit < best.misfit) best = other;
+      best = bestOf(best, refitted(tryAt(best.cause, best.change, base, asked, best.share), asked));
     }
     tries[k] = best;
     yield (causes.length + k + 1) / total;

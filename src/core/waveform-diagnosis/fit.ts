@@ -9,9 +9,15 @@ export type Measured = Readonly<Record<string, number>>;
 const farthest = 5;
 const settled_s = 0.1;
 /** So many times a load is put right. */
-const fits = 3;
+const fits = 4;
+/** A load so near is put right no further; at first sight one that is about right. */
+const closeTo = 0.04;
+export const aboutRight = 0.25;
 const leastShare = 0.02;
 const mostShare = 3;
+/** The second of two loads at which the outputs of a sound unit are looked at. */
+const lessShare = 0.3;
+const currents: readonly string[] = ['iu_rms', 'iv_rms', 'iw_rms'];
 
 /** A circuit that causes are put into; where the inverter is only a load in it, with what a sound output gives. */
 export interface Base {
@@ -52,11 +58,12 @@ function flowRatio(measured: Measured, figures: Figures): number {
       Object.keys(measured).flatMap((k) => (figures[k] === undefined ? [] : [[k, figures[k]]])),
     ),
   );
+  // A motor's current hardly says how much it does, the lines' does.
   const ratio =
-    want.out > 0 && here.out > 0
-      ? want.out / here.out
-      : want.line > 0 && here.line > 0
-        ? want.line / here.line
+    want.line > 0 && here.line > 0
+      ? want.line / here.line
+      : want.out > 0 && here.out > 0
+        ? want.out / here.out
         : 1;
   return Number.isFinite(ratio) && ratio > 0 ? ratio : 1;
 }
@@ -70,29 +77,53 @@ export function tryAt(cause: Cause, change: Change, base: Base, measured: Measur
   return { cause, base, change, given, share, figures, misfit: distance(measured, figures) };
 }
 
-/** The same at the load that fits it: what flows was measured. */
-export function refitted(tried: Try, measured: Measured): Try {
+/**
+ * The tries on the way to the load at which as much flows as was measured. Far from it every figure is simply wrong, so
+ * that none of them says whether a step was one in the right direction; what flows does.
+ */
+export function towardsFlow(tried: Try, measured: Measured, near = closeTo): Try[] {
   const flows = flowOf(measured);
-  if (flows.line === 0 && flows.out === 0) return tried;
-  let best = tried;
+  const way = [tried];
+  if (flows.line === 0 && flows.out === 0) return way;
+  let now = tried;
+  let more = flowRatio(measured, now.figures);
+  /** How much faster than its load what flows goes, as an exponent. */
+  let slope = 1;
   for (let round = 0; round < fits; round += 1) {
-    const share = clamp(best.share * flowRatio(measured, best.figures));
-    if (Math.abs(share / best.share - 1) < 0.04) break;
-    const again = tryAt(best.cause, best.change, best.base, measured, share);
-    if (again.misfit >= best.misfit) break;
-    best = again;
+    const share = clamp(now.share * more ** (1 / slope));
+    if (Math.abs(share / now.share - 1) < near) break;
+    const next = tryAt(now.cause, now.change, now.base, measured, share);
+    const left = flowRatio(measured, next.figures);
+    slope = Math.max(0.3, Math.min(1.5, Math.log(more / left) / Math.log(share / now.share)));
+    more = left;
+    now = next;
+    way.push(now);
   }
-  return best;
+  return way;
 }
+
+/** Of some tries the one that fits best. */
+export const bestOf = (first: Try, ...others: Try[]): Try =>
+  others.reduce((best, t) => (t.misfit < best.misfit ? t : best), first);
+
+/** The same at the load that fits it: what flows was measured. */
+export const refitted = (tried: Try, measured: Measured): Try =>
+  bestOf(tried, ...towardsFlow(tried, measured));
 
 /**
  * Of faults before the inverter it is only a load: its power takes its place, which is several times quicker, and its
- * outputs are those of the sound unit, whose currents go with the load.
+ * outputs are those of the sound unit, whose currents go with the load as two loads show.
  */
 export function beforeInverter(sound: WaveCase): Base {
   if (sound.load.kind !== 'inverter') return { given: sound };
   const { run, figures } = simulateWave(sound);
+  const less = simulateWave(scaledLoad(sound, lessShare)).figures;
   const outputs = Object.entries(figures).filter(([key]) => isOutput(key));
+  // The part of a current that is there at any load, and the one that goes with it, stand at right angles.
+  const atShare = (key: string, full: number, share: number): number => {
+    const slope = (full ** 2 - (less[key] ?? 0) ** 2) / (1 - lessShare ** 2);
+    return Math.sqrt(Math.max(0, full ** 2 + slope * (share ** 2 - 1)));
+  };
   const P = (run.sums.mean['vdc'] ?? 0) * (run.sums.mean['idc'] ?? 0);
   const [from, to] = sound.window;
   return {
@@ -103,6 +134,8 @@ export function beforeInverter(sound: WaveCase): Base {
       window: [from + settled_s, to + settled_s],
     },
     outputs: (share) =>
-      Object.fromEntries(outputs.map(([key, v]) => [key, key.startsWith('i') ? v * share : v])),
+      Object.fromEntries(
+        outputs.map(([key, v]) => [key, currents.includes(key) ? atShare(key, v, share) : v]),
+      ),
   };
 }

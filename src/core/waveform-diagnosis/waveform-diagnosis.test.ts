@@ -23,11 +23,8 @@ function diagnosed(sound: WaveCase, measured: Measured): WaveDiagnosis {
 }
 
 /** What a meter would show of a fault on a unit a little off its plates, at another load than it is said to run on. */
-function metered(id: string, keys: readonly string[]): Measured {
-  const real = circuitOf(
-    { ...unit, capacitance_F: 770e-6 },
-    { load: 'motor', f1: 40, share: 0.5, motor },
-  ).given;
+function metered(id: string, keys: readonly string[], share = 0.5): Measured {
+  const real = circuitOf({ ...unit, capacitance_F: 770e-6 }, { load: 'motor', f1: 40, share, motor }).given;
   const change = causesFor(real, 47).find((c) => c.id === id)?.changes[0];
   if (change === undefined) throw new Error(id);
   const { figures } = simulateWave(change(real));
@@ -47,6 +44,9 @@ const meter = [
   'iw_dc',
 ];
 
+/** The three line currents, which is what most people have. */
+const lines = ['ia_rms', 'ib_rms', 'ic_rms'];
+
 describe('figures of a meter', () => {
   it.each([
     'sound',
@@ -59,6 +59,19 @@ describe('figures of a meter', () => {
     const found = diagnosed(at(1), metered(id, meter));
     expect([found.found[0]?.id, ...found.same]).toContain(id);
     expect(['fault', 'sound']).toContain(found.verdict);
+  });
+
+  it.each([
+    ['sound', 0.15, meter],
+    ['phase-lost.L2', 0.15, meter],
+    ['phase-lost.L2', 0.3, lines],
+    ['phase-lost.L2', 1.2, lines],
+    ['unbalance.L1', 0.3, meter],
+    ['switch.inv.V.lo', 0.3, meter],
+  ])('%s is found at %d of the load, with seven tenths given', (id, share, keys) => {
+    const found = diagnosed(at(0.7), metered(id, keys, share));
+    expect([found.found[0]?.id, ...found.same]).toContain(id);
+    expect(found.verdict).not.toBe('unexplained');
   });
 
   it('says what differs before anything else: the ripple', () => {

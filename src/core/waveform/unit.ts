@@ -1,4 +1,4 @@
-import { usualInverter, waveCase, type Three, type WaveCase } from './case';
+import { usualInverter, waveCase, type Motor, type Three, type WaveCase } from './case';
 
 /** What is known of a drive and its supply, from plates. */
 export interface UnitWords {
@@ -135,16 +135,30 @@ function onLoad(given: WaveCase, running: Running): WaveCase {
       ...given.motor,
       R,
       L,
-      emf: Math.SQRT2 * Math.hypot(re, im),
-      emfLag_deg: (-Math.atan2(im, re) * 180) / Math.PI,
+      ...behind(Math.SQRT2 * re, Math.SQRT2 * im),
     },
   };
 }
 
-/** The same with another load: a share of what it draws. */
+/** The volts a motor makes, from their parts along the inverter's reference and across it, peak. */
+const behind = (re: number, im: number): Pick<Motor, 'emf' | 'emfLag_deg'> => ({
+  emf: Math.hypot(re, im),
+  emfLag_deg: (-Math.atan2(im, re) * 180) / Math.PI,
+});
+
+/** The same with another load: a share of what it draws; of a motor, of its active current, as it is magnetised all the same. */
 export function scaledLoad(given: WaveCase, share: number): WaveCase {
-  const { load, motor } = given;
+  const { load, motor, inverter, bank } = given;
   if (load.kind === 'R') return { ...given, load: { kind: 'R', R: load.R / share } };
   if (load.kind === 'P') return { ...given, load: { ...load, P: load.P * share } };
-  return { ...given, motor: { ...motor, R: motor.R / share, L: motor.L / share } };
+  if (motor.emf === 0) return { ...given, motor: { ...motor, R: motor.R / share, L: motor.L / share } };
+  const X = 2 * Math.PI * inverter.f1 * motor.L;
+  const lag = (motor.emfLag_deg * Math.PI) / 180;
+  const [re, im] = [motor.emf * Math.cos(lag), -motor.emf * Math.sin(lag)];
+  const over = (inverter.m * bank.v0) / 2 - re;
+  const active = (over * motor.R - im * X) / (motor.R ** 2 + X ** 2);
+  return {
+    ...given,
+    motor: { ...motor, ...behind(re - motor.R * (share - 1) * active, im - X * (share - 1) * active) },
+  };
 }

@@ -3,6 +3,7 @@ import {
   circuitOf,
   ImpossibleCircuit,
   partAt,
+  scaledLoad,
   simulateWave,
   spectrumOf,
   usualBank,
@@ -192,6 +193,16 @@ describe('a unit from its plates', () => {
       ).figures['i_unbalance'] ?? 0;
     expect(at(1)).toBeGreaterThan(0.1);
     expect(at(0.3)).toBeGreaterThan(at(1));
+  });
+
+  it('is magnetised at any load: another load changes the active current only', () => {
+    const at = (share: number) => circuitOf(unit, { load: 'motor', f1: 40, share, motor }).given;
+    for (const share of [0.2, 1]) {
+      const asked = simulateWave(at(share)).figures;
+      const scaled = simulateWave(scaledLoad(at(0.7), share / 0.7)).figures;
+      for (const key of ['iu_rms', 'ia_rms'])
+        expect(Math.abs((scaled[key] ?? 0) / (asked[key] ?? 0) - 1)).toBeLessThan(0.05);
+    }
   });
 
   it('names everything that it assumes', () => {
