@@ -32,7 +32,8 @@ const plugIn = () => order({ plant: { bus: { cableOut: false, cutAtWrite: null }
 
 beforeAll(async () => {
   drive = await simulateDrive();
-  bus = openBus({ host: '127.0.0.1', port: drive.busPort, unit: 1 }, { timeout_ms: 150, retries: 0 });
+  // Longer than a busy machine stands still; a cable that is out costs one such wait.
+  bus = openBus({ host: '127.0.0.1', port: drive.busPort, unit: 1 }, { timeout_ms: 400, retries: 0 });
   talk = { target: 'the rig', ...bus };
 });
 afterAll(async () => {
