@@ -1,11 +1,53 @@
 /**
  * The architecture's arrows (docs/architecture.md): app → ui → core, app → server → core,
- * ui → workers → core, cli → core. A room is entered by its public face only.
- * @type {import('dependency-cruiser').IConfiguration}
+ * ui → workers → core, cli → core. Inside core and ui the arrows go down the floors below.
+ * A room is entered by its public face only.
  */
+
+/** Wings of src/core, lowest floor first; a wing imports from lower floors only, never sideways. */
+const coreFloors = [
+  ['numerics'],
+  ['equipment'],
+  ['bench', 'motor', 'fault-finding', 'commissioning', 'replacement', 'power-up', 'parameter-sets'],
+  ['logbook'],
+  ['job'],
+  ['verbs'],
+];
+
+/** These wings are one room; the others hold a folder per room. */
+const oneRoomWings = ['logbook', 'verbs'];
+const wingsOfRooms = coreFloors.flat().filter((wing) => !oneRoomWings.includes(wing));
+
+/** A test may build its case from any room. */
+const testCode = '(\\.test\\.tsx?$|/__tests__/)';
+
+/** One rule per floor: nothing on it imports from the same floor (another wing) or from above. */
+const floorRules = (root, floors, sidewaysToo) =>
+  floors.flatMap((floor, level) =>
+    floor.map((name) => {
+      const above = [
+        ...(sidewaysToo ? floor.filter((other) => other !== name) : []),
+        ...floors.slice(level + 1).flat(),
+      ];
+      return {
+        name: `${root.replace(/^src\//, '')}-${name}-looks-down-only`,
+        severity: 'error',
+        from: { path: `^${root}/${name}/`, pathNot: testCode },
+        to: { path: `^${root}/(${above.join('|')})/` },
+      };
+    }),
+  );
+
+const roomOfMany = `^src/core/(${wingsOfRooms.join('|')})/([^/]+)/`;
+const roomAlone = `^src/core/(${oneRoomWings.join('|')})/`;
+const face = '(index|schema)\\.ts$';
+const faceOfAnyRoom = `^src/core/(((${wingsOfRooms.join('|')})/[^/]+)|${oneRoomWings.join('|')})/${face}`;
+
+/** @type {import('dependency-cruiser').IConfiguration} */
 module.exports = {
   forbidden: [
     { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
+    ...floorRules('src/core', coreFloors, true).filter(({ to }) => !to.path.includes('()')),
     {
       name: 'core-imports-nothing-above-it',
       severity: 'error',
@@ -17,7 +59,7 @@ module.exports = {
       comment: 'No React, Next, database, Node or browser API in the computing.',
       severity: 'error',
       // What tests are made of is test code.
-      from: { path: '^src/core', pathNot: '(\\.test\\.tsx?$|/__tests__/)' },
+      from: { path: '^src/core', pathNot: testCode },
       to: {
         dependencyTypes: ['npm', 'npm-dev', 'core'],
         pathNot:
@@ -28,14 +70,20 @@ module.exports = {
       name: 'core-rooms-by-their-face',
       comment: 'index.ts computes; schema.ts (Zod) is for the borders of the system.',
       severity: 'error',
-      from: { path: '^src/core/([^/]+)/', pathNot: '(\\.test\\.ts$|/__tests__/)' },
-      to: { path: '^src/core/([^/]+)/', pathNot: '^src/core/$1/|^src/core/[^/]+/(index|schema)\\.ts$' },
+      from: { path: roomOfMany, pathNot: testCode },
+      to: { path: '^src/core/', pathNot: `^src/core/$1/$2/|${faceOfAnyRoom}` },
+    },
+    {
+      name: 'core-one-room-wings-by-their-face',
+      severity: 'error',
+      from: { path: roomAlone, pathNot: testCode },
+      to: { path: '^src/core/', pathNot: `^src/core/$1/|${faceOfAnyRoom}` },
     },
     {
       name: 'core-from-outside-by-its-face',
       severity: 'error',
       from: { path: '^(src/(?!core)|launcher|checks|stand-ins)' },
-      to: { path: '^src/core/', pathNot: '^src/core/[^/]+/((index|schema)\\.ts$|__tests__/)' },
+      to: { path: '^src/core/', pathNot: `${faceOfAnyRoom}|/__tests__/` },
     },
     {
       name: 'ui-knows-core-and-workers-only',

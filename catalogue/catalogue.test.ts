@@ -1,9 +1,14 @@
 import { existsSync, readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { stageOf, usualStrip } from '@/core/catalogue';
-import { checkFile, controlSchema, driveTypeSchema, publishedSchemas } from '@/core/catalogue/schema';
-import { defaultOf, limitsOf } from '@/core/drive-words';
-import { stage, terminalsOf } from '@/core/power-stage';
+import { stageOf, usualStrip } from '@/core/equipment/catalogue';
+import {
+  checkFile,
+  controlSchema,
+  driveTypeSchema,
+  publishedSchemas,
+} from '@/core/equipment/catalogue/schema';
+import { defaultOf, limitsOf } from '@/core/equipment/drive-words';
+import { stage, terminalsOf } from '@/core/equipment/power-stage';
 
 const home = join(process.cwd(), 'catalogue');
 const folders = readdirSync(home, { withFileTypes: true }).filter((f) => f.isDirectory());

@@ -12,8 +12,8 @@ import {
   type Probe,
   type Stage,
   type StageCase,
-} from '@/core/power-stage';
-import { diagnoseOnce, type Diagnosis, type NamedFault, type Taken } from '@/core/static-diagnosis';
+} from '@/core/equipment/power-stage';
+import { diagnoseOnce, type Diagnosis, type NamedFault, type Taken } from '@/core/bench/static-diagnosis';
 import { ngspiceReadings } from './ngspice';
 import { normal, seeded } from './random';
 import { anyDevices, anyFaults, anyMeter, anyStage } from './units';

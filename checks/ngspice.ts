@@ -2,8 +2,8 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Element } from '@/core/circuit';
-import type { Meter } from '@/core/power-stage';
+import type { Element } from '@/core/numerics/circuit';
+import type { Meter } from '@/core/equipment/power-stage';
 
 const name = (node: string): string => `n_${node.replace('+', 'p').replace('-', 'm')}`;
 

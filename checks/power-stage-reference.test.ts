@@ -5,8 +5,8 @@
  */
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Element } from '@/core/circuit';
-import { readings, type Shown } from '@/core/power-stage';
+import type { Element } from '@/core/numerics/circuit';
+import { readings, type Shown } from '@/core/equipment/power-stage';
 
 type ReferenceElement =
   | { type: 'R'; name: string; a: string; b: string; ohm: number }

@@ -2,7 +2,7 @@
  * Our solver against ngspice on networks this project builds: random stages, faults, temperatures
  * and meters. 40 readings with a fixed seed; `./grim test --long` takes 600 with a fresh one.
  */
-import { fullPlan, networkOf, readings } from '@/core/power-stage';
+import { fullPlan, networkOf, readings } from '@/core/equipment/power-stage';
 import { ngspiceVolts } from './ngspice';
 import { pick, seeded } from './random';
 import { anyDevices, anyFaults, anyMeter, anyStage } from './units';

@@ -13,8 +13,8 @@ import {
   commonMeter,
   familyOf,
   type Position,
-} from '@/core/power-stage';
-import { thermalVolts } from '@/core/circuit';
+} from '@/core/equipment/power-stage';
+import { thermalVolts } from '@/core/numerics/circuit';
 
 const measured: [Position, number][] = [
   ['rect.L1.hi', 0.451],

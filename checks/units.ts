@@ -11,7 +11,7 @@ import {
   type Meter,
   type Position,
   type Stage,
-} from '@/core/power-stage';
+} from '@/core/equipment/power-stage';
 import { normal, pick } from './random';
 
 /** Any stage that the vocabulary allows. */

@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { WaveCase } from '@/core/waveform';
+import type { WaveCase } from '@/core/power-up/waveform';
 
 /**
  * A diode of ngspice as near to a drop and a resistance as its exponential lets it: this emission drops about 60 mV.

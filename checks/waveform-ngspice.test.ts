@@ -14,7 +14,7 @@ import {
   waveCase,
   type Run,
   type WaveCase,
-} from '@/core/waveform';
+} from '@/core/power-up/waveform';
 import { ngspiceWave } from './waveform-deck';
 
 const window = [0.06, 0.1] as const;

@@ -1,15 +1,15 @@
 /** A run of writes against the simulated drive: the cable out after every single write in turn, and drives that misbehave. */
 import { readFileSync } from 'node:fs';
 import { jest } from '@jest/globals';
-import { controlSchema } from '@/core/catalogue/schema';
-import type { Values } from '@/core/drive-words';
-import { planWrites, type UnitSet } from '@/core/parameters';
-import { isSettled, lineOf, plannedBy, runReport, type WriteLine } from '@/core/write-run';
+import { controlSchema } from '@/core/equipment/catalogue/schema';
+import type { Values } from '@/core/equipment/drive-words';
+import { planWrites, type UnitSet } from '@/core/parameter-sets/parameters';
+import { isSettled, lineOf, plannedBy, runReport, type WriteLine } from '@/core/parameter-sets/write-run';
 import { openBus, type Bus } from '@/server/drive-link/bus';
 import { readAll, type Talk } from '@/server/drive-talk';
 import { goOn, mayBegin, type Journal } from '@/server/set-write';
 import { simulateDrive, type DriveStandIn } from '../stand-ins/drive/drive';
-import { changedSet, runSources } from '@/core/parameters/__tests__/changed-set';
+import { changedSet, runSources } from '@/core/parameter-sets/parameters/__tests__/changed-set';
 import { seeded } from './random';
 
 const control = controlSchema.parse(JSON.parse(readFileSync('catalogue/whimbrel-w4/control.json', 'utf8')));

@@ -1,19 +1,20 @@
 /** Timed parts of the core, bundled and run in a process of their own (see bench.ts). */
 import { readFileSync } from 'node:fs';
-import { controlSchema } from '@/core/catalogue/schema';
-import { commonMeter, forwardPlan, fullPlan, networkOf, readings, stage } from '@/core/power-stage';
-import { diagnose, prepare, tablesFor, type Taken } from '@/core/static-diagnosis';
-import { keyPlan } from '@/core/keypad';
-import { auditSet, factorySet, translate } from '@/core/parameters';
-import { rampAnswer, simulate, type RampCase } from '@/core/ramp';
-import { startUpSheet, usualChoices } from '@/core/settings';
-import { movable, stopPlan, usualSwap, type Task } from '@/core/stop-plan';
-import { swapOf } from '@/core/swap';
-import { knownType, noted, stateOf, swapJob } from '@/core/swap/__tests__/swap-job';
-import { traceFrom, usualTables } from '@/core/tracing';
-import { changedSet } from '@/core/parameters/__tests__/changed-set';
+import { controlSchema } from '@/core/equipment/catalogue/schema';
+import { commonMeter, forwardPlan, fullPlan, networkOf, readings, stage } from '@/core/equipment/power-stage';
+import { diagnose, prepare, tablesFor, type Taken } from '@/core/bench/static-diagnosis';
+import { keyPlan } from '@/core/parameter-sets/keypad';
+import { auditSet, factorySet, translate } from '@/core/parameter-sets/parameters';
+import { rampAnswer, simulate, type RampCase } from '@/core/commissioning/ramp';
+import { defaultStartUpChoices } from '@/core/equipment/application';
+import { startUpSheet } from '@/core/commissioning/settings';
+import { movable, stopPlan, usualSwap, type Task } from '@/core/replacement/stop-plan';
+import { swapOf } from '@/core/job/swap';
+import { knownType, noted, stateOf, swapJob } from '@/core/job/swap/__tests__/swap-job';
+import { traceFrom, usualTables } from '@/core/fault-finding/tracing';
+import { changedSet } from '@/core/parameter-sets/parameters/__tests__/changed-set';
 import { seeded } from '../checks/random';
-import { simulateWave, waveCase } from '@/core/waveform';
+import { simulateWave, waveCase } from '@/core/power-up/waveform';
 import { ngspiceReadings } from '../checks/ngspice';
 import { ngspiceTime } from '../checks/waveform-deck';
 
@@ -66,7 +67,7 @@ const startUp = (): void =>
     control,
     rating: { ratedAmps: 12, power_kW: 5.5, supply_V: 400 },
     supply: { volts: 400, hz: 50 },
-    choices: { ...usualChoices({ plate_Hz: 50, knob: false }), load: 'conveyor' },
+    choices: { ...defaultStartUpChoices({ plate_Hz: 50, knob: false }), load: 'conveyor' },
   });
 const rampCase: RampCase = {
   motor: { torque_Nm: 36.2, rpm: 1450, hz: 50, inertia_kgm2: 0.02 },

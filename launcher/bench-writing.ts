@@ -1,10 +1,10 @@
 /** A set of sixty changed values written to the simulated drive, as a page asks for it. */
 import { readFileSync } from 'node:fs';
 import { v7 } from 'uuid';
-import { controlSchema } from '@/core/catalogue/schema';
-import type { Values } from '@/core/drive-words';
-import { planWrites } from '@/core/parameters';
-import { changedSet, runSources } from '@/core/parameters/__tests__/changed-set';
+import { controlSchema } from '@/core/equipment/catalogue/schema';
+import type { Values } from '@/core/equipment/drive-words';
+import { planWrites } from '@/core/parameter-sets/parameters';
+import { changedSet, runSources } from '@/core/parameter-sets/parameters/__tests__/changed-set';
 import { seeded } from '../checks/random';
 
 const typeId = 'whimbrel-w4';

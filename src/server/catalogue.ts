@@ -1,7 +1,12 @@
 import { readFile, readdir } from 'node:fs/promises';
 import { join } from 'node:path';
-import type { Control, DriveType } from '../core/catalogue';
-import { checkFile, controlSchema, driveTypeSchema, type FileProblem } from '../core/catalogue/schema';
+import type { Control, DriveType } from '../core/equipment/catalogue';
+import {
+  checkFile,
+  controlSchema,
+  driveTypeSchema,
+  type FileProblem,
+} from '../core/equipment/catalogue/schema';
 import { Refused } from './border';
 import { db } from './connection';
 

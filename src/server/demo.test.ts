@@ -1,7 +1,7 @@
 /** The demo and what hangs on it, against the test cluster (DATABASE_URL). */
 import sharp from 'sharp';
 import { benchLock, fold } from '../core/logbook';
-import { greatestLimits } from '../core/make-safe';
+import { greatestLimits } from '../core/bench/make-safe';
 import { blob, keepPhoto } from './blobs';
 import { guarded, jsonBody, Refused } from './border';
 import { catalogue } from './catalogue';

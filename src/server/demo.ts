@@ -3,8 +3,8 @@ import { join } from 'node:path';
 import { v7 } from 'uuid';
 import type { Kind, Payload, Person } from '../core/logbook';
 import { newEntriesSchema, newestVersion } from '../core/logbook/schema';
-import { againId, proofSteps } from '../core/make-safe';
-import type { Stage } from '../core/power-stage';
+import { againId, proofSteps } from '../core/bench/make-safe';
+import type { Stage } from '../core/equipment/power-stage';
 import { db } from './connection';
 import { append, openJob, type NewEntry } from './jobs';
 

@@ -1,6 +1,6 @@
 // What a careful hand does around every write: look first, open the lock, shut it again.
-import type { Control, Parameter } from '../core/catalogue';
-import { liveOf, parameterFor, rawOf, valueOf, type Live, type Values } from '../core/drive-words';
+import type { Control, Parameter } from '../core/equipment/catalogue';
+import { liveOf, parameterFor, rawOf, valueOf, type Live, type Values } from '../core/equipment/drive-words';
 import type { Talk } from './drive-talk';
 
 export interface Seen {

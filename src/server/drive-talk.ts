@@ -1,4 +1,4 @@
-import type { Control } from '../core/catalogue';
+import type { Control } from '../core/equipment/catalogue';
 import {
   historyRegisters,
   liveOf,
@@ -8,7 +8,7 @@ import {
   type Live,
   type Slot,
   type Values,
-} from '../core/drive-words';
+} from '../core/equipment/drive-words';
 import { Refused } from './border';
 
 export interface Identity {

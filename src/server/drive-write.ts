@@ -1,6 +1,6 @@
-import type { Control } from '../core/catalogue';
-import { parameterAt, parameterFor, rawOf, valueOf } from '../core/drive-words';
-import { runGiven } from '../core/run-chain';
+import type { Control } from '../core/equipment/catalogue';
+import { parameterAt, parameterFor, rawOf, valueOf } from '../core/equipment/drive-words';
+import { runGiven } from '../core/fault-finding/run-chain';
 import { Refused } from './border';
 import { look, turnLock } from './drive-hand';
 import { rightDrive, type Talk } from './drive-talk';

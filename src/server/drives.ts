@@ -1,6 +1,6 @@
 import * as z from 'zod';
-import type { Control } from '../core/catalogue';
-import { liveOf } from '../core/drive-words';
+import type { Control } from '../core/equipment/catalogue';
+import { liveOf } from '../core/equipment/drive-words';
 import { Refused } from './border';
 import { catalogue, controlOf } from './catalogue';
 import { isOf, readAll, type Identity, type ReadOut, type Talk } from './drive-talk';

@@ -1,7 +1,7 @@
 /** Against the test cluster that `./grim test` starts (DATABASE_URL). */
 import { v7 } from 'uuid';
 import { fold } from '../core/logbook';
-import { greatestLimits } from '../core/make-safe';
+import { greatestLimits } from '../core/bench/make-safe';
 import { append, board, entriesAfter, openJob, rebuildSummaries, type NewEntry } from './jobs';
 import { closeDb, db } from './connection';
 import { migrate } from './maintenance';

@@ -1,6 +1,6 @@
 import { Op, literal } from 'sequelize';
 import { fold, type JobState } from '../core/logbook';
-import { sameMotor, type InsulationThen, type KnownMotor } from '../core/motor-history';
+import { sameMotor, type InsulationThen, type KnownMotor } from '../core/motor/motor-history';
 import { db } from './connection';
 import { entriesAfter } from './jobs';
 import { limits } from './settings';

@@ -1,5 +1,5 @@
 import { Text, renderToBuffer } from '@react-pdf/renderer';
-import { firstPowerUnit, planFirstPower, type FirstPowerPlan } from '../core/first-power';
+import { firstPowerUnit, planFirstPower, type FirstPowerPlan } from '../core/power-up/first-power';
 import { fold } from '../core/logbook';
 import { Refused } from './border';
 import { entriesAfter } from './jobs';

@@ -1,8 +1,8 @@
 import { Op } from 'sequelize';
-import { ratingOf } from '../core/catalogue';
-import { meaningOf, type Rating } from '../core/drive-words';
+import { ratingOf } from '../core/equipment/catalogue';
+import { meaningOf, type Rating } from '../core/equipment/drive-words';
 import type { Payload } from '../core/logbook';
-import { checksumOf, type LibrarySet } from '../core/set-files';
+import { checksumOf, type LibrarySet } from '../core/parameter-sets/set-files';
 import { catalogue, controlOf } from './catalogue';
 import { db } from './connection';
 

@@ -1,9 +1,9 @@
 import * as z from 'zod';
-import { greatestLimits, type Limits } from '../core/make-safe';
-import { usualConsequences, type Consequence } from '../core/story';
-import { consequencesSchema } from '../core/story/schema';
-import { usualTables, type TraceTable } from '../core/tracing';
-import { traceTablesSchema } from '../core/tracing/schema';
+import { greatestLimits, type Limits } from '../core/bench/make-safe';
+import { usualConsequences, type Consequence } from '../core/bench/story';
+import { consequencesSchema } from '../core/bench/story/schema';
+import { usualTables, type TraceTable } from '../core/fault-finding/tracing';
+import { traceTablesSchema } from '../core/fault-finding/tracing/schema';
 import { db } from './connection';
 import { readTarget } from './drive-link/allowed';
 

@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { keyPlan, type KeyPlan } from '@/core/keypad';
+import { keyPlan, type KeyPlan } from '@/core/parameter-sets/keypad';
 
 const api = {
   plan: (...given: Parameters<typeof keyPlan>): KeyPlan | null => keyPlan(...given),

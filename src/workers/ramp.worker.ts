@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { rampAnswer, type RampAnswer, type RampCase } from '@/core/ramp';
+import { rampAnswer, type RampAnswer, type RampCase } from '@/core/commissioning/ramp';
 
 const api = {
   answer: (given: RampCase, cycle_s: number): RampAnswer => rampAnswer(given, { cycle_s }),

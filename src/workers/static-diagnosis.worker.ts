@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import type { Meter, Stage } from '@/core/power-stage';
+import type { Meter, Stage } from '@/core/equipment/power-stage';
 import {
   diagnose,
   keptTables,
@@ -7,7 +7,7 @@ import {
   type Diagnosis,
   type Tables,
   type Taken,
-} from '@/core/static-diagnosis';
+} from '@/core/bench/static-diagnosis';
 
 export interface Diagnosed {
   diagnosis: Diagnosis;

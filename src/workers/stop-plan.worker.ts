@@ -1,5 +1,12 @@
 import { expose } from 'comlink';
-import { goingOn, movable, stopPlan, type Movable, type StopNow, type StopPlan } from '@/core/stop-plan';
+import {
+  goingOn,
+  movable,
+  stopPlan,
+  type Movable,
+  type StopNow,
+  type StopPlan,
+} from '@/core/replacement/stop-plan';
 
 const api = {
   plan: (...given: Parameters<typeof stopPlan>): StopPlan => stopPlan(...given),

@@ -9,10 +9,15 @@ import {
   type Capture,
   type Columns,
   type Layout,
-} from '@/core/capture';
-import { lampsAt, type LampExpectation, type LampLoad } from '@/core/first-power';
-import { simulateWave, type UnitWords, type Wave, type WaveCase } from '@/core/waveform';
-import { diagnoseWave, measuredIn, type Measured, type WaveDiagnosis } from '@/core/waveform-diagnosis';
+} from '@/core/power-up/capture';
+import { lampsAt, type LampExpectation, type LampLoad } from '@/core/power-up/first-power';
+import { simulateWave, type UnitWords, type Wave, type WaveCase } from '@/core/power-up/waveform';
+import {
+  diagnoseWave,
+  measuredIn,
+  type Measured,
+  type WaveDiagnosis,
+} from '@/core/power-up/waveform-diagnosis';
 
 /** Columns of a file as a page shows them: names, some rows, how many. */
 export interface ColumnsSeen {

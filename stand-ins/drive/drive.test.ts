@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
-import { controlSchema } from '@/core/catalogue/schema';
-import type { ConceptId } from '@/core/concepts';
-import { parameterFor, type Values } from '@/core/drive-words';
+import { controlSchema } from '@/core/equipment/catalogue/schema';
+import type { ConceptId } from '@/core/equipment/concepts';
+import { parameterFor, type Values } from '@/core/equipment/drive-words';
 import { plantInOrder, type Plant } from './plant';
 import { factorySettings, written, type Settings } from './settings';
 import { newUnit, shownBy, step, type Unit } from './unit';

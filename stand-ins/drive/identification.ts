@@ -1,6 +1,6 @@
 // The identification run: asked for by an entry, begun by run, whistling for some seconds, its result kept as a state.
-import type { ConceptId } from '@/core/concepts';
-import { parameterFor } from '@/core/drive-words';
+import type { ConceptId } from '@/core/equipment/concepts';
+import { parameterFor } from '@/core/equipment/drive-words';
 import type { Plant } from './plant';
 import type { Settings } from './settings';
 import { figureOf, setTo, type Unit } from './view';

@@ -1,6 +1,6 @@
 // The keypad of the simulated drive: keys pressed one after the other, what is kept goes to its store.
-import { display, padOf, pressed, type PadState, type Press } from '@/core/keypad';
-import { meaningOf, parameterAt } from '@/core/drive-words';
+import { display, padOf, pressed, type PadState, type Press } from '@/core/parameter-sets/keypad';
+import { meaningOf, parameterAt } from '@/core/equipment/drive-words';
 import type { Holder } from './memory';
 import { isThere, written } from './settings';
 

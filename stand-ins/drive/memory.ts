@@ -1,6 +1,13 @@
 // The registers of the simulated drive: live values, history, parameters and the serial control word.
-import type { PadState } from '@/core/keypad';
-import { historyRegisters, rawOf, valueOf, wordsOf, wordsOfSlots, wordsOfText } from '@/core/drive-words';
+import type { PadState } from '@/core/parameter-sets/keypad';
+import {
+  historyRegisters,
+  rawOf,
+  valueOf,
+  wordsOf,
+  wordsOfSlots,
+  wordsOfText,
+} from '@/core/equipment/drive-words';
 import { exceptions, type Exception, type Memory } from './modbus';
 import type { Plant } from './plant';
 import { isThere, written, type Refused } from './settings';

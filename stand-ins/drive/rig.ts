@@ -4,8 +4,8 @@
  */
 import { createServer, type IncomingMessage, type Server } from 'node:http';
 import * as z from 'zod';
-import { conceptIds, type ConceptId } from '@/core/concepts';
-import { meaningOf, parameterFor, type Values } from '@/core/drive-words';
+import { conceptIds, type ConceptId } from '@/core/equipment/concepts';
+import { meaningOf, parameterFor, type Values } from '@/core/equipment/drive-words';
 import { atHome, keypadOf, pressKey } from './keypad';
 import type { Holder } from './memory';
 import { plantSchema, type Plant } from './plant';

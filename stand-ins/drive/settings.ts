@@ -1,7 +1,14 @@
 // The parameter store of the simulated drive: ranges, locks, regions, resets, saving.
-import type { Control, Parameter } from '@/core/catalogue';
-import { plateConcepts } from '@/core/concepts';
-import { defaultOf, limitsOf, meaningOf, valuesAfter, type Rating, type Values } from '@/core/drive-words';
+import type { Control, Parameter } from '@/core/equipment/catalogue';
+import { plateConcepts } from '@/core/equipment/concepts';
+import {
+  defaultOf,
+  limitsOf,
+  meaningOf,
+  valuesAfter,
+  type Rating,
+  type Values,
+} from '@/core/equipment/drive-words';
 
 export interface Settings {
   control: Control;

@@ -1,6 +1,6 @@
 // What makes the simulated drive trip, and how long it must last.
-import type { AlarmFamily } from '@/core/concepts';
-import { tripShare } from '@/core/ramp';
+import type { AlarmFamily } from '@/core/equipment/concepts';
+import { tripShare } from '@/core/commissioning/ramp';
 import type { Plant } from './plant';
 import { figureOf, functionOn, placeOf, setTo, type Unit } from './view';
 

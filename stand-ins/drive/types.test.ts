@@ -1,6 +1,6 @@
 /** Every type of the catalogue as a simulated drive: out of its box, up, running as it is wired. */
-import type { ConceptId } from '@/core/concepts';
-import { meaningOf } from '@/core/drive-words';
+import type { ConceptId } from '@/core/equipment/concepts';
+import { meaningOf } from '@/core/equipment/drive-words';
 import type { Holder } from './memory';
 import { obey, orderSchema, pass } from './rig';
 import { boxed } from './types';

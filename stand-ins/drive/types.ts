@@ -1,8 +1,8 @@
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { controlSchema, driveTypeSchema } from '@/core/catalogue/schema';
-import type { ConceptId } from '@/core/concepts';
-import { meaningOf } from '@/core/drive-words';
+import { controlSchema, driveTypeSchema } from '@/core/equipment/catalogue/schema';
+import type { ConceptId } from '@/core/equipment/concepts';
+import { meaningOf } from '@/core/equipment/drive-words';
 import { atHome } from './keypad';
 import type { Holder } from './memory';
 import { plantInOrder } from './plant';

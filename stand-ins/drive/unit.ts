@@ -1,7 +1,7 @@
 // The simulated drive: what its electronics see and its firmware makes of it, one step after the other.
-import type { ConceptId, InputFunction, UnitState } from '@/core/concepts';
-import type { Live, Slot } from '@/core/drive-words';
-import { chopShare } from '@/core/ramp';
+import type { ConceptId, InputFunction, UnitState } from '@/core/equipment/concepts';
+import type { Live, Slot } from '@/core/equipment/drive-words';
+import { chopShare } from '@/core/commissioning/ramp';
 import { identAsked, identBroken, identDone, identified, identOutput_Hz } from './identification';
 import { atRest, stepped, type Bank } from './machine';
 import type { Plant } from './plant';

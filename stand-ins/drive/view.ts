@@ -1,6 +1,6 @@
 // What the firmware can see: its settings by meaning, its terminals, the place that holds, the reference.
-import type { ConceptId, InputFunction, UnitState } from '@/core/concepts';
-import { meaningOf, type Slot } from '@/core/drive-words';
+import type { ConceptId, InputFunction, UnitState } from '@/core/equipment/concepts';
+import { meaningOf, type Slot } from '@/core/equipment/drive-words';
 import type { Bank, Machine } from './machine';
 import { inputIsOn, safeStopIsOn, type Plant } from './plant';
 import type { Settings } from './settings';

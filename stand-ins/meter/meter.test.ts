@@ -1,8 +1,8 @@
 import { connect, type Socket } from 'node:net';
 import { createInterface } from 'node:readline';
-import { hear, listening, type Heard } from '@/core/meter-stream';
-import { commonMeter, stage } from '@/core/power-stage';
-import { soundBand } from '@/core/static-diagnosis';
+import { hear, listening, type Heard } from '@/core/bench/meter-stream';
+import { commonMeter, stage } from '@/core/equipment/power-stage';
+import { soundBand } from '@/core/bench/static-diagnosis';
 import { startMeter } from './server';
 import { display, lineOf, type BenchUnit } from './unit';
 

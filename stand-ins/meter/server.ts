@@ -1,8 +1,8 @@
 import { createServer, type Server, type Socket } from 'node:net';
 import { createInterface } from 'node:readline';
 import * as z from 'zod';
-import { commonMeter, faultModes, positions, stage, type Probe } from '@/core/power-stage';
-import { stageSchema, terminalSchema } from '@/core/power-stage/schema';
+import { commonMeter, faultModes, positions, stage, type Probe } from '@/core/equipment/power-stage';
+import { stageSchema, terminalSchema } from '@/core/equipment/power-stage/schema';
 import { display, lineOf, type BenchUnit } from './unit';
 
 const every_ms = 200;

@@ -1,4 +1,11 @@
-import { networkOf, readings, type Fault, type Meter, type Probe, type Stage } from '@/core/power-stage';
+import {
+  networkOf,
+  readings,
+  type Fault,
+  type Meter,
+  type Probe,
+  type Stage,
+} from '@/core/equipment/power-stage';
 
 /** A unit on the bench with what is wrong with it, and what its bank holds by now. */
 export interface BenchUnit {

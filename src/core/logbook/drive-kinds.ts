@@ -1,6 +1,6 @@
 import * as z from 'zod';
-import { liveSchema, slotSchema, valuesSchema } from '../drive-words/schema';
-import { elementKinds } from '../loop-check';
+import { liveSchema, slotSchema, valuesSchema } from '../equipment/drive-words/schema';
+import { elementKinds } from '../fault-finding/loop-check';
 import { loopGuards } from './vocabulary';
 
 const short = z.string().trim().max(200);

@@ -1,5 +1,5 @@
-import type { Limits, SourceKind } from '../make-safe';
-import type { Value, Probe } from '../power-stage';
+import type { Limits, SourceKind } from '../bench/make-safe';
+import type { Value, Probe } from '../equipment/power-stage';
 import { inOrder, timeOf, type Entry, type EntryOf, type Person } from './entry';
 import type { Payload } from './kinds';
 import { lift } from './lift';

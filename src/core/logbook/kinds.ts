@@ -1,9 +1,9 @@
 import * as z from 'zod';
-import { alarmFamilies } from '../concepts';
-import { sourceKinds, sourceStates } from '../make-safe';
-import { moduleKinds } from '../module-test';
-import { plateSchema } from '../plate/schema';
-import { screwSchema, stageSchema, terminalSchema } from '../power-stage/schema';
+import { alarmFamilies } from '../equipment/concepts';
+import { sourceKinds, sourceStates } from '../bench/make-safe';
+import { moduleKinds } from '../bench/module-test';
+import { plateSchema } from '../equipment/plate/schema';
+import { screwSchema, stageSchema, terminalSchema } from '../equipment/power-stage/schema';
 import { driveKinds } from './drive-kinds';
 import { powerKinds } from './power-kinds';
 import { replacementKinds } from './replacement-kinds';

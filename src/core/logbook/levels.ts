@@ -1,4 +1,4 @@
-import { moduleVerdict } from '../module-test';
+import { moduleVerdict } from '../bench/module-test';
 import type { JobState } from './fold';
 import { begunModules, moduleQuestion } from './modules';
 import { runsUnderLoad } from './power';

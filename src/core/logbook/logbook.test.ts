@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { greatestLimits, proofSteps, sourceKinds } from '../make-safe';
+import { greatestLimits, proofSteps, sourceKinds } from '../bench/make-safe';
 import { benchLock, extend, fold, levelsOf, mustStayDead, type Entry, type Payload } from '.';
 import { drive, ines, job, odo, opening, pip, proven, start, unit } from './__tests__/job';
 

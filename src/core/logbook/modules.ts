@@ -1,4 +1,4 @@
-import type { DiodeTest, GateResistance, ModuleKind, Touch } from '../module-test';
+import type { DiodeTest, GateResistance, ModuleKind, Touch } from '../bench/module-test';
 import type { Entry } from './entry';
 
 /** A transistor module tested out of circuit. */

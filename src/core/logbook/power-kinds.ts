@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { channelRoles } from '../capture';
+import { channelRoles } from '../power-up/capture';
 
 const short = z.string().trim().max(200);
 const zeroUp = z.number().min(0);

@@ -1,4 +1,4 @@
-import { greatestLimits } from '../make-safe';
+import { greatestLimits } from '../bench/make-safe';
 import { benchLock, fold, levelsOf, powerLock, stageLines, type Payload } from '.';
 import { drive, ines, pip, proven } from './__tests__/job';
 

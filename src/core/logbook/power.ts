@@ -1,7 +1,7 @@
-import { judgeGates, judgeLamps, judgeSweep } from '../first-power';
+import { judgeGates, judgeLamps, judgeSweep } from '../power-up/first-power';
 import { timeOf, type Entry, type EntryOf } from './entry';
 import { begunModules, moduleQuestion, type TestedModule } from './modules';
-import { moduleVerdict } from '../module-test';
+import { moduleVerdict } from '../bench/module-test';
 
 /** First power and what was measured under power, as the log tells it. */
 export interface PowerState {

@@ -1,4 +1,4 @@
-import { greatestLimits } from '../make-safe';
+import { greatestLimits } from '../bench/make-safe';
 import { fold, holdsSignature, openJumpers, openTrials, summarise, type Payload } from '.';
 import { drive, job, odo, opening, pip } from './__tests__/job';
 

@@ -1,8 +1,8 @@
 import * as z from 'zod';
-import { choiceIds } from '../replacement';
-import { askedSchema, situationSchema } from '../replacement/schema';
-import { wireEnds } from '../wires';
-import { roleSchema } from '../wires/schema';
+import { choiceIds } from '../replacement/replacement';
+import { askedSchema, situationSchema } from '../replacement/replacement/schema';
+import { wireEnds } from '../replacement/wires';
+import { roleSchema } from '../replacement/wires/schema';
 
 const short = z.string().trim().max(200);
 const long = z.string().trim().max(1000);

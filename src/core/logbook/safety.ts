@@ -8,8 +8,8 @@ import {
   type Limits,
   type ProofStep,
   type Source,
-} from '../make-safe';
-import type { Stage } from '../power-stage';
+} from '../bench/make-safe';
+import type { Stage } from '../equipment/power-stage';
 import { timeOf, type Entry, type Person } from './entry';
 
 export interface Figure {

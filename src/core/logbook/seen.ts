@@ -1,4 +1,4 @@
-import type { Live, Slot, Values } from '../drive-words';
+import type { Live, Slot, Values } from '../equipment/drive-words';
 import { timeOf, type EntryOf } from './entry';
 
 /** What is known of the drive's settings and of what it shows. */

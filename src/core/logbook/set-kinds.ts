@@ -1,6 +1,6 @@
 import * as z from 'zod';
-import { valuesSchema } from '../drive-words/schema';
-import { endings } from '../write-run';
+import { valuesSchema } from '../equipment/drive-words/schema';
+import { endings } from '../parameter-sets/write-run';
 
 const short = z.string().trim().max(200);
 const positive = z.number().positive();

@@ -1,4 +1,4 @@
-import { greatestLimits } from '../make-safe';
+import { greatestLimits } from '../bench/make-safe';
 import { fold, summarise, type Payload } from '.';
 import { drive, job, odo, opening } from './__tests__/job';
 

@@ -1,4 +1,4 @@
-import type { Ending, LeftOver } from '../write-run';
+import type { Ending, LeftOver } from '../parameter-sets/write-run';
 import type { KeptSet } from './sets';
 import { timeOf, type Entry, type Person } from './entry';
 

@@ -1,4 +1,4 @@
-import type { Rating, Values } from '../drive-words';
+import type { Rating, Values } from '../equipment/drive-words';
 import { timeOf, type EntryOf, type Person } from './entry';
 
 /** A set of values as it was at some moment; it never changes. */

@@ -1,5 +1,5 @@
-import { greatestLimits } from '../make-safe';
-import { forwardPlan } from '../power-stage';
+import { greatestLimits } from '../bench/make-safe';
+import { forwardPlan } from '../equipment/power-stage';
 import { currentStage, fold, mustStayDead, stageLines, summarise, type StageId } from '.';
 import { ines, job, opening, proven, unit } from './__tests__/job';
 

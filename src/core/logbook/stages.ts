@@ -1,7 +1,7 @@
-import { choiceNames } from '../replacement';
-import { isOpen } from '../wires';
-import { unsafeSources, type Limits } from '../make-safe';
-import { forwardPlan, probeKey } from '../power-stage';
+import { choiceNames } from '../replacement/replacement';
+import { isOpen } from '../replacement/wires';
+import { unsafeSources, type Limits } from '../bench/make-safe';
+import { forwardPlan, probeKey } from '../equipment/power-stage';
 import { counted } from './count';
 import { timeOf } from './entry';
 import type { JobState } from './fold';

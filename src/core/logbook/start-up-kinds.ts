@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { choicesSchema } from '../settings/schema';
+import { startUpChoicesSchema } from '../equipment/application/schema';
 import { valueReasons } from './vocabulary';
 
 const short = z.string().trim().max(200);
@@ -40,7 +40,7 @@ export const startUpKinds = {
     values: z.tuple([z.number().min(0), z.number().min(0), z.number().min(0)]),
   }),
   'startup.choices': z.strictObject({
-    choices: choicesSchema,
+    choices: startUpChoicesSchema,
     supply: z.strictObject({ volts: z.number().positive().max(1000), hz: z.number().positive().max(1000) }),
   }),
   /** Where the drive is to work. */

@@ -1,6 +1,6 @@
-import { insulation } from '../insulation';
-import { winding } from '../winding';
-import type { Values } from '../drive-words';
+import { insulation } from '../motor/insulation';
+import { winding } from '../motor/winding';
+import type { Values } from '../equipment/drive-words';
 import { timeOf, type Entry, type EntryOf } from './entry';
 import type { Payload } from './kinds';
 import type { Matter } from './matter';

@@ -1,4 +1,4 @@
-import { greatestLimits } from '../make-safe';
+import { greatestLimits } from '../bench/make-safe';
 import { fold, handsLock, stageLines, type Payload } from '.';
 import { drive, ines, job, odo, pip, proven } from './__tests__/job';
 

@@ -1,4 +1,4 @@
-import { isOpen, type LedgerWire } from '../wires';
+import { isOpen, type LedgerWire } from '../replacement/wires';
 import { timeOf, type Entry, type EntryOf } from './entry';
 import type { Payload } from './kinds';
 

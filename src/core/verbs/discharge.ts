@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { discharge, timeConstant } from '../discharge';
+import { discharge, timeConstant } from '../bench/discharge';
 import { always } from './vocabulary-schema';
 import { verb } from './verb';
 

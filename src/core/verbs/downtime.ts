@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { stopPlan, taskTrouble } from '../stop-plan';
+import { stopPlan, taskTrouble } from '../replacement/stop-plan';
 import { verb } from './verb';
 import { always } from './vocabulary-schema';
 

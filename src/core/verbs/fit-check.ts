@@ -1,7 +1,7 @@
 import * as z from 'zod';
-import { controlShape } from '../catalogue/schema';
-import { fitCheck, nothingAsked, type Asked } from '../replacement';
-import { askedSchema } from '../replacement/schema';
+import { controlShape } from '../equipment/catalogue/schema';
+import { fitCheck, nothingAsked, type Asked } from '../replacement/replacement';
+import { askedSchema } from '../replacement/replacement/schema';
 import { verb } from './verb';
 import { always } from './vocabulary-schema';
 

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { insulation, readingAt } from '../insulation';
+import { insulation, readingAt } from '../motor/insulation';
 import { verb } from './verb';
 import { always } from './vocabulary-schema';
 

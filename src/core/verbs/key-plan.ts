@@ -1,7 +1,7 @@
 import * as z from 'zod';
-import { controlShape, operationSchema } from '../catalogue/schema';
-import { valuesSchema } from '../drive-words/schema';
-import { keyPlan, pressWords } from '../keypad';
+import { controlShape, operationSchema } from '../equipment/catalogue/schema';
+import { valuesSchema } from '../equipment/drive-words/schema';
+import { keyPlan, pressWords } from '../parameter-sets/keypad';
 import { setOf, setSchema, skippedSchema } from './sets';
 import { verb } from './verb';
 import { always } from './vocabulary-schema';

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { checkLoop, elementKinds } from '../loop-check';
+import { checkLoop, elementKinds } from '../fault-finding/loop-check';
 import { verb } from './verb';
 import { always } from './vocabulary-schema';
 

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { deviceCount, moduleKinds, moduleVerdict } from '../module-test';
+import { deviceCount, moduleKinds, moduleVerdict } from '../bench/module-test';
 import { verb } from './verb';
 import { always } from './vocabulary-schema';
 

@@ -1,6 +1,6 @@
 import * as z from 'zod';
-import { plateSums } from '../plate';
-import { findingsSchema, plateSchema } from '../plate/schema';
+import { plateSums } from '../equipment/plate';
+import { findingsSchema, plateSchema } from '../equipment/plate/schema';
 import { always } from './vocabulary-schema';
 import { verb } from './verb';
 

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { loadCurves, rampAnswer } from '../ramp';
+import { loadCurves, rampAnswer } from '../commissioning/ramp';
 import { verb } from './verb';
 import { always } from './vocabulary-schema';
 

@@ -1,7 +1,7 @@
 import * as z from 'zod';
-import { controlShape } from '../catalogue/schema';
-import { liveSchema, valuesSchema } from '../drive-words/schema';
-import { linkIds, runChain, type Facts } from '../run-chain';
+import { controlShape } from '../equipment/catalogue/schema';
+import { liveSchema, valuesSchema } from '../equipment/drive-words/schema';
+import { linkIds, runChain, type Facts } from '../fault-finding/run-chain';
 import { verb } from './verb';
 import { always } from './vocabulary-schema';
 

@@ -1,7 +1,7 @@
 import * as z from 'zod';
-import { controlShape } from '../catalogue/schema';
-import { conceptIds, type ConceptId } from '../concepts';
-import { valuesSchema } from '../drive-words/schema';
+import { controlShape } from '../equipment/catalogue/schema';
+import { conceptIds, type ConceptId } from '../equipment/concepts';
+import { valuesSchema } from '../equipment/drive-words/schema';
 import {
   auditSet,
   diffSets,
@@ -11,10 +11,10 @@ import {
   roundTrip,
   translate,
   type Unit,
-} from '../parameters';
-import { plateSchema } from '../plate/schema';
-import { readSetText } from '../set-files';
-import { choicesSchema } from '../settings/schema';
+} from '../parameter-sets/parameters';
+import { plateSchema } from '../equipment/plate/schema';
+import { readSetText } from '../parameter-sets/set-files';
+import { startUpChoicesSchema } from '../equipment/application/schema';
 import { verb } from './verb';
 import { always } from './vocabulary-schema';
 
@@ -160,7 +160,7 @@ export const setAuditVerb = verb({
     ...always,
     set,
     plate: plateSchema.optional(),
-    choices: choicesSchema.optional(),
+    choices: startUpChoicesSchema.optional(),
     jumpers: z
       .strictObject({ AI1: z.enum(['V', 'mA']).optional(), AI2: z.enum(['V', 'mA']).optional() })
       .optional(),

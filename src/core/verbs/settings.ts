@@ -1,10 +1,10 @@
 import * as z from 'zod';
-import { controlShape } from '../catalogue/schema';
-import { conceptIds, type ConceptId } from '../concepts';
-import { valuesSchema } from '../drive-words/schema';
-import { findingsSchema, plateSchema } from '../plate/schema';
-import { startUpSheet } from '../settings';
-import { choicesSchema } from '../settings/schema';
+import { controlShape } from '../equipment/catalogue/schema';
+import { conceptIds, type ConceptId } from '../equipment/concepts';
+import { valuesSchema } from '../equipment/drive-words/schema';
+import { findingsSchema, plateSchema } from '../equipment/plate/schema';
+import { startUpSheet } from '../commissioning/settings';
+import { startUpChoicesSchema } from '../equipment/application/schema';
 import { verb } from './verb';
 import { always } from './vocabulary-schema';
 
@@ -17,7 +17,7 @@ const input = z.strictObject({
   control: controlShape.pick({ parameters: true, locks: true }).partial({ locks: true }),
   rating: z.strictObject({ ratedAmps: positive, power_kW: positive, supply_V: positive }),
   supply: z.strictObject({ volts: positive, hz: positive }),
-  choices: choicesSchema,
+  choices: startUpChoicesSchema,
   /** What is in the drive now, by number. */
   values: valuesSchema.optional(),
 });

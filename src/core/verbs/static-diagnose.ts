@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { diagnoseOnce } from '../static-diagnosis';
+import { diagnoseOnce } from '../bench/static-diagnosis';
 import { verb } from './verb';
 import {
   always,

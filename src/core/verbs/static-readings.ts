@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { saturationAt, thermalVolts, type Element } from '../circuit';
+import { saturationAt, thermalVolts, type Element } from '../numerics/circuit';
 import {
   fullPlan,
   networkOf,
@@ -9,7 +9,7 @@ import {
   type Position,
   type Probe,
   type Stage,
-} from '../power-stage';
+} from '../equipment/power-stage';
 import { verb } from './verb';
 import {
   always,

@@ -1,6 +1,6 @@
 import * as z from 'zod';
-import { skipped, traceFrom, usualTables } from '../tracing';
-import { traceFamilies, traceTableSchema } from '../tracing/schema';
+import { skipped, traceFrom, usualTables } from '../fault-finding/tracing';
+import { traceFamilies, traceTableSchema } from '../fault-finding/tracing/schema';
 import { verb } from './verb';
 import { always } from './vocabulary-schema';
 

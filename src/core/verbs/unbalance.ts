@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { unbalance } from '../unbalance';
+import { unbalance } from '../numerics/unbalance';
 import { verb } from './verb';
 import { always } from './vocabulary-schema';
 

@@ -1,6 +1,6 @@
 import * as z from 'zod';
-import { commonMeter, faultModes, positions, stage } from '../power-stage';
-import { stageSchema as wholeStage, terminalSchema } from '../power-stage/schema';
+import { commonMeter, faultModes, positions, stage } from '../equipment/power-stage';
+import { stageSchema as wholeStage, terminalSchema } from '../equipment/power-stage/schema';
 
 export { terminalSchema };
 

@@ -1,6 +1,6 @@
 import * as z from 'zod';
-import { diagnoseWave, judgedKeys } from '../waveform-diagnosis';
-import { circuitShape, possible } from '../waveform/schema';
+import { diagnoseWave, judgedKeys } from '../power-up/waveform-diagnosis';
+import { circuitShape, possible } from '../power-up/waveform/schema';
 import { verb } from './verb';
 import { always } from './vocabulary-schema';
 

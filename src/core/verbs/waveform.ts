@@ -1,6 +1,6 @@
 import * as z from 'zod';
-import { simulateWave } from '../waveform';
-import { circuitShape, possible } from '../waveform/schema';
+import { simulateWave } from '../power-up/waveform';
+import { circuitShape, possible } from '../power-up/waveform/schema';
 import { verb } from './verb';
 import { always } from './vocabulary-schema';
 

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { winding } from '../winding';
+import { winding } from '../motor/winding';
 import { verb } from './verb';
 import { always } from './vocabulary-schema';
 

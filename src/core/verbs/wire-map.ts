@@ -1,9 +1,9 @@
 import * as z from 'zod';
-import { controlShape } from '../catalogue/schema';
-import { valuesSchema } from '../drive-words/schema';
-import { screwSchema } from '../power-stage/schema';
-import { wireMap, type WiredUnit } from '../wires';
-import { roleSchema } from '../wires/schema';
+import { controlShape } from '../equipment/catalogue/schema';
+import { valuesSchema } from '../equipment/drive-words/schema';
+import { screwSchema } from '../equipment/power-stage/schema';
+import { wireMap, type WiredUnit } from '../replacement/wires';
+import { roleSchema } from '../replacement/wires/schema';
 import { verb } from './verb';
 import { always } from './vocabulary-schema';
 

@@ -1,6 +1,6 @@
 import { unparse } from 'papaparse';
 import { strToU8, zipSync, type Zippable } from 'fflate';
-import { archiveFormat, publishedArchiveSchema, type Archive } from '../../core/archive/schema';
+import { archiveFormat, publishedArchiveSchema, type Archive } from '../../core/job/archive/schema';
 import type { Entry } from '../../core/logbook';
 import { blob } from '../blobs';
 import { entriesAfter } from '../jobs';

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { strFromU8, unzipSync } from 'fflate';
 import sharp from 'sharp';
-import { archiveSchema, type Archive } from '../../core/archive/schema';
+import { archiveSchema, type Archive } from '../../core/job/archive/schema';
 import type { Entry, Person } from '../../core/logbook';
 import { Refused } from '../border';
 import { db } from '../connection';

@@ -1,5 +1,5 @@
 import { fold } from '../../core/logbook';
-import { reportOf, type Beside, type Report } from '../../core/report';
+import { reportOf, type Beside, type Report } from '../../core/job/report';
 import { entriesAfter } from '../jobs';
 import { limits } from '../settings';
 import { sheetOfJob } from '../sheet';

@@ -1,4 +1,4 @@
-import type { ReportPart } from '../../core/report';
+import type { ReportPart } from '../../core/job/report';
 import { pagesOf, widthsOf } from './page-breaks';
 
 const table = (id: string, rows: number, cell = 'x'): ReportPart => ({

@@ -1,4 +1,4 @@
-import type { ReportPart } from '../../core/report';
+import type { ReportPart } from '../../core/job/report';
 
 /** Lines of small print that a page takes; a page that gets more runs over by itself. */
 const capacity = 54;

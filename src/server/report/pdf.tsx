@@ -1,7 +1,7 @@
 import { Circle, Image as Photo, Line, Polyline, Svg, Text, View, renderToBuffer } from '@react-pdf/renderer';
 import { scaleLinear } from 'd3';
 import sharp from 'sharp';
-import type { Report, ReportCurve } from '../../core/report';
+import type { Report, ReportCurve } from '../../core/job/report';
 import { blob } from '../blobs';
 import { Identity, Paper, Row, s, Section } from '../sheet/pdf-kit';
 import { pagesOf, type Piece } from './page-breaks';

@@ -1,9 +1,9 @@
-import { ratingOf, type Control } from '../../core/catalogue';
-import { shownAs } from '../../core/drive-words';
-import { keyPlan, pressWords, type KeyPlan } from '../../core/keypad';
+import { ratingOf, type Control } from '../../core/equipment/catalogue';
+import { shownAs } from '../../core/equipment/drive-words';
+import { keyPlan, pressWords, type KeyPlan } from '../../core/parameter-sets/keypad';
 import { fold, type JobState, type KeptSet } from '../../core/logbook';
-import { auditSet, factorySet, fittedWith, type UnitSet } from '../../core/parameters';
-import { checksumOf } from '../../core/set-files';
+import { auditSet, factorySet, fittedWith, type UnitSet } from '../../core/parameter-sets/parameters';
+import { checksumOf } from '../../core/parameter-sets/set-files';
 import { Refused } from '../border';
 import { catalogue, controlOf } from '../catalogue';
 import { entriesAfter } from '../jobs';

@@ -1,5 +1,5 @@
 import { Polygon, Svg, Text, View, renderToBuffer } from '@react-pdf/renderer';
-import { heldFor, pressRuns, type KeyStep, type Press } from '../../core/keypad';
+import { heldFor, pressRuns, type KeyStep, type Press } from '../../core/parameter-sets/keypad';
 import { Identity, Paper, Row, s, Section } from '../sheet/pdf-kit';
 import type { KeyPaper, SetPaper } from './gather';
 

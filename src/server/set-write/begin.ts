@@ -1,5 +1,5 @@
-import { lineOf } from '../../core/write-run';
-import { planWrites, type UnitSet } from '../../core/parameters';
+import { lineOf } from '../../core/parameter-sets/write-run';
+import { planWrites, type UnitSet } from '../../core/parameter-sets/parameters';
 import type { Person } from '../../core/logbook';
 import { Refused } from '../border';
 import { db } from '../connection';

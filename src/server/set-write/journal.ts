@@ -1,7 +1,7 @@
 // Runs of writes in the database: their rows, their lines, and who may have one open.
 import { Op, UniqueConstraintError, type Transaction } from 'sequelize';
-import type { Rating, Values } from '../../core/drive-words';
-import type { WriteLine } from '../../core/write-run';
+import type { Rating, Values } from '../../core/equipment/drive-words';
+import type { WriteLine } from '../../core/parameter-sets/write-run';
 import { Refused } from '../border';
 import { db } from '../connection';
 import type { WriteRun as RunRow } from '../models';

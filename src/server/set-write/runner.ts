@@ -1,8 +1,8 @@
 // One run of writes at one drive, line by line. It knows the drive and the journal, nothing else.
-import type { Control } from '../../core/catalogue';
-import { isCommand, parameterAt, rawOf, shownAs, valueOf } from '../../core/drive-words';
-import { enableGiven, runGiven } from '../../core/run-chain';
-import { isSettled, settledBy, type WriteLine } from '../../core/write-run';
+import type { Control } from '../../core/equipment/catalogue';
+import { isCommand, parameterAt, rawOf, shownAs, valueOf } from '../../core/equipment/drive-words';
+import { enableGiven, runGiven } from '../../core/fault-finding/run-chain';
+import { isSettled, settledBy, type WriteLine } from '../../core/parameter-sets/write-run';
 import { Refused } from '../border';
 import { look, turnLock, type Seen } from '../drive-hand';
 import { rightDrive, serialOf, type Talk } from '../drive-talk';

@@ -1,9 +1,9 @@
 // Runs of writes in the link process: begun, paused, gone on with, ended, verified. One writer a drive.
 import { v7 } from 'uuid';
-import type { Control } from '../../core/catalogue';
+import type { Control } from '../../core/equipment/catalogue';
 import type { Entry, Kind, Payload, Person } from '../../core/logbook';
-import type { UnitSet } from '../../core/parameters';
-import { runReport, type RunReport } from '../../core/write-run';
+import type { UnitSet } from '../../core/parameter-sets/parameters';
+import { runReport, type RunReport } from '../../core/parameter-sets/write-run';
 import { Refused } from '../border';
 import { controlOf } from '../catalogue';
 import { readAll, type Talk } from '../drive-talk';

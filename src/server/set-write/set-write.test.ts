@@ -1,8 +1,8 @@
 /** Against the test cluster that `./grim test` starts (DATABASE_URL). */
 import { v7 } from 'uuid';
 import { fold, type Person } from '../../core/logbook';
-import { greatestLimits } from '../../core/make-safe';
-import { planWrites } from '../../core/parameters';
+import { greatestLimits } from '../../core/bench/make-safe';
+import { planWrites } from '../../core/parameter-sets/parameters';
 import { simulateDrive, type DriveStandIn } from '../../../stand-ins/drive/drive';
 import { drive as winchDrive } from '../../core/logbook/__tests__/job';
 import { controlOf } from '../catalogue';

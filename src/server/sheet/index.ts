@@ -1,8 +1,8 @@
 // The static-test sheet of a job: gathered, and as PDF.
 import { fold, type JobState } from '../../core/logbook';
-import { commonMeter } from '../../core/power-stage';
-import type { Diagnosis } from '../../core/static-diagnosis';
-import { sheetOf, type Sheet } from '../../core/static-sheet';
+import { commonMeter } from '../../core/equipment/power-stage';
+import type { Diagnosis } from '../../core/bench/static-diagnosis';
+import { sheetOf, type Sheet } from '../../core/job/static-sheet';
 import { calc } from '../calc-pool';
 import { entriesAfter } from '../jobs';
 import { limits } from '../settings';

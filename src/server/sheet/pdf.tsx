@@ -1,5 +1,5 @@
 import { Path, Svg, Text, View, renderToBuffer } from '@react-pdf/renderer';
-import type { Sheet, SheetReading } from '../../core/static-sheet';
+import type { Sheet, SheetReading } from '../../core/job/static-sheet';
 import { Identity, Paper, Row, s, Section, when } from './pdf-kit';
 
 const shown = (v: number | string): string =>

@@ -1,9 +1,9 @@
-import { ratingOf } from '../../core/catalogue';
-import { parameterAt, shownAs } from '../../core/drive-words';
+import { ratingOf } from '../../core/equipment/catalogue';
+import { parameterAt, shownAs } from '../../core/equipment/drive-words';
 import { fold, timeOf, type Payload } from '../../core/logbook';
-import { plateSums } from '../../core/plate';
-import { inShort, releaseOf } from '../../core/release';
-import { wantedOf } from '../../core/settings';
+import { plateSums } from '../../core/equipment/plate';
+import { inShort, releaseOf } from '../../core/job/release';
+import { wantedOf } from '../../core/commissioning/settings';
 import { Refused } from '../border';
 import { catalogue, controlOf } from '../catalogue';
 import { entriesAfter } from '../jobs';

@@ -1,5 +1,5 @@
 import { createEvents, type DateArray, type EventAttributes } from 'ics';
-import { stopPlan } from '../../core/stop-plan';
+import { stopPlan } from '../../core/replacement/stop-plan';
 import { Refused } from '../border';
 import { swapOfJob } from './gather';
 

@@ -1,6 +1,12 @@
 import { Circle, Document, G, Line, Page, Rect, Svg, Text, View, renderToBuffer } from '@react-pdf/renderer';
-import { placeHoles, sizeOf, templateOf, type PlacedHoles, type Template } from '../../core/replacement';
-import { fitUnitOf } from '../../core/swap';
+import {
+  placeHoles,
+  sizeOf,
+  templateOf,
+  type PlacedHoles,
+  type Template,
+} from '../../core/replacement/replacement';
+import { fitUnitOf } from '../../core/job/swap';
 import { Refused } from '../border';
 import { catalogue, controlOf } from '../catalogue';
 import { wiredJob } from './gather';

@@ -1,5 +1,5 @@
 import { fold, type JobState } from '../../core/logbook';
-import { swapOf, type KnownType, type Swap } from '../../core/swap';
+import { swapOf, type KnownType, type Swap } from '../../core/job/swap';
 import { Refused } from '../border';
 import { catalogue, controlOf } from '../catalogue';
 import { entriesAfter } from '../jobs';

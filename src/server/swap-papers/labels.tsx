@@ -1,6 +1,6 @@
 import { Document, Page, Path, Svg, Text, View, renderToBuffer } from '@react-pdf/renderer';
 import QRCode from 'qrcode';
-import { labelText, type LedgerWire } from '../../core/wires';
+import { labelText, type LedgerWire } from '../../core/replacement/wires';
 import { face } from '../sheet/pdf-kit';
 
 const mm = (n: number): number => (n * 72) / 25.4;

@@ -1,5 +1,5 @@
 import { Text, renderToBuffer } from '@react-pdf/renderer';
-import { endOf, roleWords, wireEnds } from '../../core/wires';
+import { endOf, roleWords, wireEnds } from '../../core/replacement/wires';
 import { Identity, Paper, Row, Section } from '../sheet/pdf-kit';
 import { identity, wiredJob } from './gather';
 

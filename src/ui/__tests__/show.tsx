@@ -4,10 +4,10 @@ import { ChakraProvider } from '@chakra-ui/react';
 import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState, type ReactNode } from 'react';
-import { stageOf } from '@/core/catalogue';
-import { controlSchema, driveTypeSchema } from '@/core/catalogue/schema';
+import { stageOf } from '@/core/equipment/catalogue';
+import { controlSchema, driveTypeSchema } from '@/core/equipment/catalogue/schema';
 import { fold, type Entry, type Kind, type Payload, type Person } from '@/core/logbook';
-import { greatestLimits } from '@/core/make-safe';
+import { greatestLimits } from '@/core/bench/make-safe';
 import type { JobStore } from '../job/use-job';
 import { system } from '../kit/theme';
 

@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
-import { probeKey, type Probe } from '@/core/power-stage';
-import { directBand, directJunction, type ReadingJudgement } from '@/core/static-diagnosis';
+import { probeKey, type Probe } from '@/core/equipment/power-stage';
+import { directBand, directJunction, type ReadingJudgement } from '@/core/bench/static-diagnosis';
 import type { KeptReading } from '@/core/logbook';
 import { StateMark, markWord } from '../kit/state-mark';
 import { Why } from '../kit/why';

@@ -1,4 +1,4 @@
-import type { Screw } from '@/core/power-stage';
+import type { Screw } from '@/core/equipment/power-stage';
 import type { BenchLock, KeptReading, SafetyState, StageId } from '@/core/logbook';
 import { Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';

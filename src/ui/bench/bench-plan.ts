@@ -10,7 +10,7 @@ import {
   type Stage,
   type Terminal,
   type Screw,
-} from '@/core/power-stage';
+} from '@/core/equipment/power-stage';
 
 export interface Row {
   id: string;

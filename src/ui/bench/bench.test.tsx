@@ -3,7 +3,7 @@ import { ChakraProvider } from '@chakra-ui/react';
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
-import { forwardPlan, stage, type Value } from '@/core/power-stage';
+import { forwardPlan, stage, type Value } from '@/core/equipment/power-stage';
 import { system } from '../kit/theme';
 import { leadWords, rowsOf, stepTitle } from './bench-plan';
 import { FigureField, type Keys } from './figure-field';

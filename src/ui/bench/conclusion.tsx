@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
-import { positionsOf, type Stage } from '@/core/power-stage';
-import { conclude, faultWords, type Candidate, type Diagnosis } from '@/core/static-diagnosis';
+import { positionsOf, type Stage } from '@/core/equipment/power-stage';
+import { conclude, faultWords, type Candidate, type Diagnosis } from '@/core/bench/static-diagnosis';
 import { Say } from '../job/margin';
 import { Why } from '../kit/why';
 import type { DiagnosisState } from './use-diagnosis';

@@ -1,7 +1,7 @@
 'use client';
 import { Box, chakra, Text } from '@chakra-ui/react';
 import type { KeyboardEvent, Ref } from 'react';
-import type { Value } from '@/core/power-stage';
+import type { Value } from '@/core/equipment/power-stage';
 import { KeyButton, Secondary } from '../kit/buttons';
 
 const Input = chakra('input');

@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import { mayConfirmOpen, type Listening, type Trouble } from '@/core/meter-stream';
+import { mayConfirmOpen, type Listening, type Trouble } from '@/core/bench/meter-stream';
 import { KeyButton } from '../kit/buttons';
 import type { MeterState } from './use-meter';
 

@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
-import { faultsWords, type Diagnosis } from '@/core/static-diagnosis';
-import type { Stage } from '@/core/power-stage';
+import { faultsWords, type Diagnosis } from '@/core/bench/static-diagnosis';
+import type { Stage } from '@/core/equipment/power-stage';
 import { Choice } from '../kit/field';
 import { Why } from '../kit/why';
 import type { PlanKind } from './bench-plan';

@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import type { Given, Line } from '@/core/readings-file';
+import type { Given, Line } from '@/core/bench/readings-file';
 import { Secondary } from '../kit/buttons';
 import { PlainTable } from '../kit/plain-table';
 import { StateMark, type Mark } from '../kit/state-mark';

@@ -1,8 +1,15 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import { counted, type KeptReading } from '@/core/logbook';
-import { commonMeter, type Screw, type Stage } from '@/core/power-stage';
-import { asCase, asCsv, asJsonLines, mostReadings, readReadings, type Given } from '@/core/readings-file';
+import { commonMeter, type Screw, type Stage } from '@/core/equipment/power-stage';
+import {
+  asCase,
+  asCsv,
+  asJsonLines,
+  mostReadings,
+  readReadings,
+  type Given,
+} from '@/core/bench/readings-file';
 import { Primary, Secondary } from '../kit/buttons';
 import { Section } from '../kit/face';
 import { LongField } from '../kit/field';

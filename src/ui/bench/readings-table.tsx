@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { KeptReading } from '@/core/logbook';
-import { probeKey, type Probe, type Value } from '@/core/power-stage';
-import type { ReadingJudgement } from '@/core/static-diagnosis';
+import { probeKey, type Probe, type Value } from '@/core/equipment/power-stage';
+import type { ReadingJudgement } from '@/core/bench/static-diagnosis';
 import { markColour, markWord, StateMark, type Mark } from '../kit/state-mark';
 import { busProbe, fillProbe, type Row } from './bench-plan';
 

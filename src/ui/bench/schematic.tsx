@@ -1,5 +1,5 @@
-import { linesOf, motorTerminals, type Position, type Probe, type Stage } from '@/core/power-stage';
-import type { PositionState } from '@/core/static-diagnosis';
+import { linesOf, motorTerminals, type Position, type Probe, type Stage } from '@/core/equipment/power-stage';
+import type { PositionState } from '@/core/bench/static-diagnosis';
 import { markColour, type Mark } from '../kit/state-mark';
 import { ink, InLine, Junction, SmallMark } from './symbols';
 

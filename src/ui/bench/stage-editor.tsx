@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { stripFor } from '@/core/catalogue';
-import { stageWords, type Stage, type Screw } from '@/core/power-stage';
+import { stripFor } from '@/core/equipment/catalogue';
+import { stageWords, type Stage, type Screw } from '@/core/equipment/power-stage';
 import { Primary, Secondary } from '../kit/buttons';
 import { FieldGrid } from '../kit/face';
 import { Choice, Figure } from '../kit/field';

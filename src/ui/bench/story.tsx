@@ -1,6 +1,6 @@
 import { Box, Heading, Text } from '@chakra-ui/react';
-import type { Diagnosis } from '@/core/static-diagnosis';
-import { storyOf, type Consequence } from '@/core/story';
+import type { Diagnosis } from '@/core/bench/static-diagnosis';
+import { storyOf, type Consequence } from '@/core/bench/story';
 
 /** The chain of cause behind a fault, and what to look at before new parts go in. */
 export function Story({ diagnosis, table }: { diagnosis: Diagnosis; table: readonly Consequence[] }) {

@@ -1,5 +1,5 @@
 import type { KeyboardEvent } from 'react';
-import type { Terminal, Screw } from '@/core/power-stage';
+import type { Terminal, Screw } from '@/core/equipment/power-stage';
 import { isPlainMark } from './bench-plan';
 
 const pitch = 60;

@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { StageId } from '@/core/logbook';
-import { trapHeadlines, type ConditionCode, type Diagnosis } from '@/core/static-diagnosis';
+import { trapHeadlines, type ConditionCode, type Diagnosis } from '@/core/bench/static-diagnosis';
 import { Secondary } from '../kit/buttons';
 import { Why } from '../kit/why';
 

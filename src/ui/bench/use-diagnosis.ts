@@ -1,8 +1,8 @@
 'use client';
 import { wrap, type Remote } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
-import type { Meter, Stage } from '@/core/power-stage';
-import type { Diagnosis, Taken } from '@/core/static-diagnosis';
+import type { Meter, Stage } from '@/core/equipment/power-stage';
+import type { Diagnosis, Taken } from '@/core/bench/static-diagnosis';
 import type { StaticDiagnosisWorker } from '@/workers/static-diagnosis.worker';
 
 export interface DiagnosisState {

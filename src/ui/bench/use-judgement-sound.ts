@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import type { KeptReading } from '@/core/logbook';
-import { probeKey } from '@/core/power-stage';
-import type { ReadingJudgement } from '@/core/static-diagnosis';
+import { probeKey } from '@/core/equipment/power-stage';
+import type { ReadingJudgement } from '@/core/bench/static-diagnosis';
 import { play } from './sounds';
 
 /** A reading older than this when the page opens was heard before, ms. */

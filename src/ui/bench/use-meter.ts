@@ -1,6 +1,14 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
-import { deaf, hear, listening, listenOn, readLine, type Heard, type Listening } from '@/core/meter-stream';
+import {
+  deaf,
+  hear,
+  listening,
+  listenOn,
+  readLine,
+  type Heard,
+  type Listening,
+} from '@/core/bench/meter-stream';
 
 export interface MeterState {
   now: Listening;

@@ -1,5 +1,5 @@
 import { useMemo, useState, type RefObject } from 'react';
-import { readDiodeTest, type Typed } from '@/core/entry-text';
+import { readDiodeTest, type Typed } from '@/core/bench/entry-text';
 import type { KeptReading } from '@/core/logbook';
 import {
   commonMeter,
@@ -9,8 +9,8 @@ import {
   type Stage,
   type Terminal,
   type Value,
-} from '@/core/power-stage';
-import type { Diagnosis } from '@/core/static-diagnosis';
+} from '@/core/equipment/power-stage';
+import type { Diagnosis } from '@/core/bench/static-diagnosis';
 import type { JobStore } from '../job/use-job';
 import { planOf, type PlanKind } from './bench-plan';
 import type { DiagnosisState } from './use-diagnosis';

@@ -2,7 +2,7 @@
 import { Text } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { DriveType } from '@/core/catalogue';
+import type { DriveType } from '@/core/equipment/catalogue';
 import type { Person } from '@/core/logbook';
 import { CardPage } from '../kit/card-page';
 import { FieldGrid } from '../kit/face';

@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { Control, DriveType } from '@/core/catalogue';
-import { defaultOf, limitsOf } from '@/core/drive-words';
+import type { Control, DriveType } from '@/core/equipment/catalogue';
+import { defaultOf, limitsOf } from '@/core/equipment/drive-words';
 import { FieldGrid, Section } from '../kit/face';
 import { Field, Select } from '../kit/field';
 import { PlainTable } from '../kit/plain-table';

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { Control } from '@/core/catalogue';
+import type { Control } from '@/core/equipment/catalogue';
 
 /** What the catalogue says of a type's settings; null while it loads, or words where it says nothing. */
 export function useControl(typeId: string | null): { control: Control | null; trouble: string | null } {

@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { networkQuestions, type Asked } from '@/core/replacement';
+import { networkQuestions, type Asked } from '@/core/replacement/replacement';
 import type { JobStore } from '../job/use-job';
 import { Primary } from '../kit/buttons';
 import { FieldGrid, KeptNote, Section } from '../kit/face';

@@ -14,7 +14,7 @@ import {
   type Costed,
   type Decision,
   type Situation,
-} from '@/core/replacement';
+} from '@/core/replacement/replacement';
 import type { FaceProps } from '../job/faces';
 import { Primary, Secondary } from '../kit/buttons';
 import { FieldGrid, KeptNote, Section } from '../kit/face';

@@ -1,6 +1,6 @@
-import type { DriveType } from '@/core/catalogue';
+import type { DriveType } from '@/core/equipment/catalogue';
 import type { JobState } from '@/core/logbook';
-import type { Range, Situation } from '@/core/replacement';
+import type { Range, Situation } from '@/core/replacement/replacement';
 
 const blank: Record<'price' | 'work_h' | 'lead_h' | 'stop_h' | 'holds_percent', Range> = {
   price: null,

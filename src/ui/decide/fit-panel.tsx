@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { FitRow } from '@/core/replacement';
-import { unitsOf, type Swap } from '@/core/swap';
+import type { FitRow } from '@/core/replacement/replacement';
+import { unitsOf, type Swap } from '@/core/job/swap';
 import type { FaceProps } from '../job/faces';
 import { Primary, Secondary } from '../kit/buttons';
 import { KeptNote, Section } from '../kit/face';

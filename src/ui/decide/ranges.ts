@@ -1,4 +1,4 @@
-import type { Range } from '@/core/replacement';
+import type { Range } from '@/core/replacement/replacement';
 import { figureFrom } from '../kit/number-from';
 
 /** A range as it is typed: "300", "200-400", "200 to 400"; empty: nobody knows. Undefined: it cannot be read. */

@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
-import type { DriveType } from '@/core/catalogue';
-import type { PlateUnit } from '@/core/swap';
+import type { DriveType } from '@/core/equipment/catalogue';
+import type { PlateUnit } from '@/core/job/swap';
 import { FieldGrid } from '../kit/face';
 import { Field, Figure, Select } from '../kit/field';
 import { numberFrom } from '../kit/number-from';

@@ -1,9 +1,9 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
-import { captureCsv, roleWords, writeComtrade, type Capture, type Layout } from '@/core/capture';
+import { captureCsv, roleWords, writeComtrade, type Capture, type Layout } from '@/core/power-up/capture';
 import type { EntryOf, Payload } from '@/core/logbook';
-import type { Running, WaveCase } from '@/core/waveform';
-import { doubtsAbout, figureUnit, figureWords, type Measured } from '@/core/waveform-diagnosis';
+import type { Running, WaveCase } from '@/core/power-up/waveform';
+import { doubtsAbout, figureUnit, figureWords, type Measured } from '@/core/power-up/waveform-diagnosis';
 import type { ColumnsSeen } from '@/workers/waveform.worker';
 import { Primary, Secondary } from '../kit/buttons';
 import { KeptNote, Section } from '../kit/face';

@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { channelRoles, roleWords, unitOfRole, type ChannelRole, type Layout } from '@/core/capture';
+import { channelRoles, roleWords, unitOfRole, type ChannelRole, type Layout } from '@/core/power-up/capture';
 import type { ColumnsSeen } from '@/workers/waveform.worker';
 import { Primary } from '../kit/buttons';
 import { FieldGrid } from '../kit/face';

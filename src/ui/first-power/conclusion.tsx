@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import { figureWords, type WaveDiagnosis } from '@/core/waveform-diagnosis';
+import { figureWords, type WaveDiagnosis } from '@/core/power-up/waveform-diagnosis';
 import { Secondary } from '../kit/buttons';
 import { PlainTable } from '../kit/plain-table';
 import { StateMark, type Mark } from '../kit/state-mark';

@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
-import { written } from '@/core/figures';
-import type { Assumed } from '@/core/waveform';
+import { written } from '@/core/numerics/figures';
+import type { Assumed } from '@/core/power-up/waveform';
 import { FieldGrid } from '../kit/face';
 import { Choice, Figure, Select } from '../kit/field';
 import { figureFrom, numberFrom } from '../kit/number-from';

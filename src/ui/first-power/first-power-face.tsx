@@ -1,9 +1,9 @@
 'use client';
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
-import { firstPowerUnit, hotOhm, lampsPerLeg, lampVolts } from '@/core/first-power';
+import { firstPowerUnit, hotOhm, lampsPerLeg, lampVolts } from '@/core/power-up/first-power';
 import { levelsOf, powerLock, type Payload } from '@/core/logbook';
-import { circuitOf } from '@/core/waveform';
+import { circuitOf } from '@/core/power-up/waveform';
 import { Levels } from '../bench/levels';
 import type { FaceProps } from '../job/faces';
 import { Primary, Secondary } from '../kit/buttons';

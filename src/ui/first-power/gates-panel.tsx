@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { gateNames, judgeGates } from '@/core/first-power';
+import { gateNames, judgeGates } from '@/core/power-up/first-power';
 import type { Payload } from '@/core/logbook';
 import { Primary } from '../kit/buttons';
 import { Section } from '../kit/face';

@@ -1,4 +1,4 @@
-import type { Capture } from '@/core/capture';
+import type { Capture } from '@/core/power-up/capture';
 
 /** Keeps the samples; answers with their address. @throws with what to do where the server cannot */
 export async function keepCapture({ t0, dt, channels, notes }: Capture): Promise<string> {

@@ -1,9 +1,9 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
-import { judgeLamps, lampsPerLeg, lampVolts, type LampExpectation } from '@/core/first-power';
-import { written } from '@/core/figures';
+import { judgeLamps, lampsPerLeg, lampVolts, type LampExpectation } from '@/core/power-up/first-power';
+import { written } from '@/core/numerics/figures';
 import type { EntryOf, Payload } from '@/core/logbook';
-import type { UnitWords } from '@/core/waveform';
+import type { UnitWords } from '@/core/power-up/waveform';
 import { Primary } from '../kit/buttons';
 import { Caution } from '../kit/caution';
 import { FieldGrid, Section } from '../kit/face';

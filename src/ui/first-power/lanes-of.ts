@@ -1,6 +1,6 @@
-import { thinned, type Capture } from '@/core/capture';
-import type { TraceName, Wave } from '@/core/waveform';
-import { alignment } from '@/core/waveform-diagnosis';
+import { thinned, type Capture } from '@/core/power-up/capture';
+import type { TraceName, Wave } from '@/core/power-up/waveform';
+import { alignment } from '@/core/power-up/waveform-diagnosis';
 import type { Curve, WaveLane } from './wave-chart';
 
 interface LaneOf {

@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Payload } from '@/core/logbook';
-import type { Running, WaveCase } from '@/core/waveform';
+import type { Running, WaveCase } from '@/core/power-up/waveform';
 import { Primary, Secondary } from '../kit/buttons';
 import { FieldGrid, KeptNote, Section } from '../kit/face';
 import { Choice, Figure } from '../kit/field';

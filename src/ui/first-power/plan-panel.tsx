@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
-import { lampWatts, planFirstPower, type FirstPowerUnit, type Way } from '@/core/first-power';
+import { lampWatts, planFirstPower, type FirstPowerUnit, type Way } from '@/core/power-up/first-power';
 import type { JobState, Payload } from '@/core/logbook';
 import { Primary, Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';

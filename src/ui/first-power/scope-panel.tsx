@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
-import type { Figures, WaveCase } from '@/core/waveform';
-import { causesFor, figureUnit, figureWords } from '@/core/waveform-diagnosis';
+import type { Figures, WaveCase } from '@/core/power-up/waveform';
+import { causesFor, figureUnit, figureWords } from '@/core/power-up/waveform-diagnosis';
 import { Choice, Select } from '../kit/field';
 import { Section } from '../kit/face';
 import { PlainTable } from '../kit/plain-table';

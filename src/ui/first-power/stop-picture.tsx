@@ -1,8 +1,8 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import type { JobState } from '@/core/logbook';
-import { machineCase, type RampAnswer, type RampCase } from '@/core/ramp';
-import type { UnitWords } from '@/core/waveform';
+import { machineCase, type RampAnswer, type RampCase } from '@/core/commissioning/ramp';
+import type { UnitWords } from '@/core/power-up/waveform';
 import { Section } from '../kit/face';
 import { Figure } from '../kit/field';
 import { numberFrom } from '../kit/number-from';

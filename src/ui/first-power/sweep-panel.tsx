@@ -1,6 +1,6 @@
 import { Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { expectedHz, judgeSweep } from '@/core/first-power';
+import { expectedHz, judgeSweep } from '@/core/power-up/first-power';
 import type { Payload } from '@/core/logbook';
 import { Primary } from '../kit/buttons';
 import { FieldGrid, Section } from '../kit/face';

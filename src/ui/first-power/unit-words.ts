@@ -1,7 +1,7 @@
-import { modelOf, type DriveType } from '@/core/catalogue';
-import { firstPowerUnit } from '@/core/first-power';
+import { modelOf, type DriveType } from '@/core/equipment/catalogue';
+import { firstPowerUnit } from '@/core/power-up/first-power';
 import type { JobState } from '@/core/logbook';
-import type { MotorWords, Running, Three, UnitWords } from '@/core/waveform';
+import type { MotorWords, Running, Three, UnitWords } from '@/core/power-up/waveform';
 
 type Drive = NonNullable<JobState['drive']>;
 

@@ -1,7 +1,7 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Wave, WaveCase } from '@/core/waveform';
-import type { Measured, WaveDiagnosis } from '@/core/waveform-diagnosis';
+import type { Wave, WaveCase } from '@/core/power-up/waveform';
+import type { Measured, WaveDiagnosis } from '@/core/power-up/waveform-diagnosis';
 import type { WaveformWorker } from '@/workers/waveform.worker';
 import { useLatest } from '../kit/use-latest';
 

@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { HandOverItem } from '@/core/hand-over';
+import type { HandOverItem } from '@/core/job/hand-over';
 import type { FaceProps } from '../job/faces';
 import { Primary, Secondary } from '../kit/buttons';
 import { FieldGrid } from '../kit/face';

@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { againstHandOver, handOverItems, type HandOverItem } from '@/core/hand-over';
-import type { Swap } from '@/core/swap';
+import { againstHandOver, handOverItems, type HandOverItem } from '@/core/job/hand-over';
+import type { Swap } from '@/core/job/swap';
 import type { FaceProps } from '../job/faces';
 import { SignButton } from '../job/sign-button';
 import { Caution } from '../kit/caution';

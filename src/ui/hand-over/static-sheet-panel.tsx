@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import NextLink from 'next/link';
 import { holdsSignature } from '@/core/logbook';
-import { conclude } from '@/core/static-diagnosis';
+import { conclude } from '@/core/bench/static-diagnosis';
 import type { DiagnosisState } from '../bench/use-diagnosis';
 import { Primary, Secondary } from '../kit/buttons';
 import { Section } from '../kit/face';

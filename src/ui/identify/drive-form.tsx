@@ -2,9 +2,9 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { stageOf, usualStrip, type DriveType } from '@/core/catalogue';
+import { stageOf, usualStrip, type DriveType } from '@/core/equipment/catalogue';
 import type { Payload } from '@/core/logbook';
-import { stage as stageWith } from '@/core/power-stage';
+import { stage as stageWith } from '@/core/equipment/power-stage';
 import { Primary } from '../kit/buttons';
 import { FieldGrid, KeptNote } from '../kit/face';
 import { Choice, Field, Select } from '../kit/field';

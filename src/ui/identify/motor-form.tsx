@@ -3,7 +3,7 @@ import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import type { Payload } from '@/core/logbook';
-import { fittingReadings, plateSums, type Finding, type Plate } from '@/core/plate';
+import { fittingReadings, plateSums, type Finding, type Plate } from '@/core/equipment/plate';
 import { Primary, Secondary } from '../kit/buttons';
 import { FieldGrid, KeptNote, Section } from '../kit/face';
 import { Choice, Field } from '../kit/field';

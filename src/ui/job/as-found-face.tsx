@@ -1,7 +1,7 @@
 'use client';
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { alarmFamilies, type AlarmFamily } from '@/core/concepts';
+import { alarmFamilies, type AlarmFamily } from '@/core/equipment/concepts';
 import { mustStayDead } from '@/core/logbook';
 import { Primary, Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';

@@ -1,6 +1,6 @@
-import type { DriveType } from '@/core/catalogue';
+import type { DriveType } from '@/core/equipment/catalogue';
 import type { Person, StageId } from '@/core/logbook';
-import type { Limits } from '@/core/make-safe';
+import type { Limits } from '@/core/bench/make-safe';
 import type { JobStore } from './use-job';
 
 /** What every work face gets. */

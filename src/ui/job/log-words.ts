@@ -1,8 +1,8 @@
 import { lookWords } from '../look/look-words';
-import { sourceWords, unsafeSources } from '@/core/make-safe';
+import { sourceWords, unsafeSources } from '@/core/bench/make-safe';
 import { counted, type Entry } from '@/core/logbook';
-import { choiceNames } from '@/core/replacement';
-import { stageWords } from '@/core/power-stage';
+import { choiceNames } from '@/core/replacement/replacement';
+import { stageWords } from '@/core/equipment/power-stage';
 
 const shown = (value: 'OL' | 'climbing' | number): string =>
   value === 'OL' ? 'overload' : value === 'climbing' ? 'still climbing' : `${value.toFixed(3)} V`;

@@ -3,7 +3,7 @@ import { ChakraProvider } from '@chakra-ui/react';
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { fold, type Entry } from '@/core/logbook';
-import { greatestLimits } from '@/core/make-safe';
+import { greatestLimits } from '@/core/bench/make-safe';
 import { system } from '../kit/theme';
 import { entryWords } from './log-words';
 import { Margin } from './margin';

@@ -10,7 +10,7 @@ import {
   type Payload,
   type Person,
 } from '@/core/logbook';
-import type { Limits } from '@/core/make-safe';
+import type { Limits } from '@/core/bench/make-safe';
 import { putInOutbox, readOutbox, takeFromOutbox } from './outbox';
 
 /** How often other tabs' and people's entries are asked for, ms. */

@@ -1,4 +1,4 @@
-import { decoded } from '@/core/capture';
+import { decoded } from '@/core/power-up/capture';
 
 /** Text of a file, however it was saved. */
 export const textOfFile = async (file: Blob): Promise<string> =>

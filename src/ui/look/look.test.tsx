@@ -2,7 +2,7 @@
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { emptyJob, type JobState } from '@/core/logbook';
-import { greatestLimits } from '@/core/make-safe';
+import { greatestLimits } from '@/core/bench/make-safe';
 import { AsFoundFace } from '../job/as-found-face';
 import type { FaceProps } from '../job/faces';
 import { TakeFace } from '../job/take-face';

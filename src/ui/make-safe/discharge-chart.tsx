@@ -2,7 +2,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { bisector, line, scaleLinear } from 'd3';
 import { useState } from 'react';
-import { busVoltsAfter, discharge, type Bank } from '@/core/discharge';
+import { busVoltsAfter, discharge, type Bank } from '@/core/bench/discharge';
 import { Why } from '../kit/why';
 import { YTicks } from '../kit/y-ticks';
 import { countdown } from '../kit/time';

@@ -1,7 +1,7 @@
 'use client';
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { dischargeTool } from '@/core/discharge';
+import { dischargeTool } from '@/core/bench/discharge';
 import { numberFrom } from '../kit/number-from';
 import { Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';

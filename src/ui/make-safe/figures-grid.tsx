@@ -1,10 +1,17 @@
 'use client';
 import { Box, chakra, Text } from '@chakra-ui/react';
 import { useRef, useState } from 'react';
-import { readVolts } from '@/core/entry-text';
+import { readVolts } from '@/core/bench/entry-text';
 import type { SafetyState } from '@/core/logbook';
-import { againAfter_s, againId, proofSteps, stepKey, type Limits, type ProofStep } from '@/core/make-safe';
-import type { Stage, Terminal } from '@/core/power-stage';
+import {
+  againAfter_s,
+  againId,
+  proofSteps,
+  stepKey,
+  type Limits,
+  type ProofStep,
+} from '@/core/bench/make-safe';
+import type { Stage, Terminal } from '@/core/equipment/power-stage';
 import { StateMark, type Mark } from '../kit/state-mark';
 import { countdown } from '../kit/time';
 

@@ -2,9 +2,9 @@
 import { Box, Text } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import { peakBusVolts } from '@/core/discharge';
+import { peakBusVolts } from '@/core/bench/discharge';
 import { benchLock, counted, missingSteps, proofOf, waitOver } from '@/core/logbook';
-import { unsafeSources } from '@/core/make-safe';
+import { unsafeSources } from '@/core/bench/make-safe';
 import { Primary, Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';
 import { FaceHead, FieldGrid } from '../kit/face';

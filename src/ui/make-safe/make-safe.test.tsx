@@ -2,8 +2,8 @@
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { fold } from '@/core/logbook';
-import { greatestLimits, proofSteps, sourceKinds, sourceWords, type Source } from '@/core/make-safe';
-import { stage } from '@/core/power-stage';
+import { greatestLimits, proofSteps, sourceKinds, sourceWords, type Source } from '@/core/bench/make-safe';
+import { stage } from '@/core/equipment/power-stage';
 import { show } from '../__tests__/show';
 import { DischargeTool } from './discharge-tool';
 import { FiguresGrid } from './figures-grid';

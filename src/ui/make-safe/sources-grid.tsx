@@ -9,7 +9,7 @@ import {
   type Source,
   type SourceKind,
   type SourceState,
-} from '@/core/make-safe';
+} from '@/core/bench/make-safe';
 import { Key, Primary } from '../kit/buttons';
 
 const Input = chakra('input');

@@ -1,9 +1,9 @@
 'use client';
 import { Box, Heading, Text } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
-import { readVolts } from '@/core/entry-text';
+import { readVolts } from '@/core/bench/entry-text';
 import type { Payload } from '@/core/logbook';
-import { sourceKinds, sourceWords, type SourceKind } from '@/core/make-safe';
+import { sourceKinds, sourceWords, type SourceKind } from '@/core/bench/make-safe';
 import { Primary, Secondary } from '../kit/buttons';
 import { FieldGrid } from '../kit/face';
 import { Field, Figure, Select } from '../kit/field';

@@ -1,4 +1,4 @@
-import type { Connection } from '@/core/module-test';
+import type { Connection } from '@/core/bench/module-test';
 
 const ink = 'var(--chakra-colors-ink)';
 const soft = 'var(--chakra-colors-soft)';

@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { readDiodeTest } from '@/core/entry-text';
-import { commonMeter } from '@/core/power-stage';
+import { readDiodeTest } from '@/core/bench/entry-text';
+import { commonMeter } from '@/core/equipment/power-stage';
 import { numberFrom } from '../kit/number-from';
 import { Secondary } from '../kit/buttons';
 import { Field } from '../kit/field';

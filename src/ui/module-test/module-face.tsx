@@ -9,7 +9,7 @@ import {
   type DeviceVerdict,
   type ModuleKind,
   type ModuleVerdict,
-} from '@/core/module-test';
+} from '@/core/bench/module-test';
 import { Primary, Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';
 import { FaceHead } from '../kit/face';

@@ -1,6 +1,6 @@
 import { Box, Heading, Text } from '@chakra-ui/react';
 import { useEffect, useRef, type KeyboardEvent } from 'react';
-import type { Connection, ModuleDevice, Touch } from '@/core/module-test';
+import type { Connection, ModuleDevice, Touch } from '@/core/bench/module-test';
 import { KeyButton } from '../kit/buttons';
 import { ConnectionPicture } from './connection';
 

@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { insulation } from '@/core/insulation';
-import { trendsOf, type InsulationThen } from '@/core/motor-history';
+import { insulation } from '@/core/motor/insulation';
+import { trendsOf, type InsulationThen } from '@/core/motor/motor-history';
 import { earthFor_s, type EntryOf, type Payload } from '@/core/logbook';
 import { Primary, Secondary } from '../kit/buttons';
 import { FieldGrid, Section } from '../kit/face';

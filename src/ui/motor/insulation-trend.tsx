@@ -1,8 +1,8 @@
 import { Box, Text } from '@chakra-ui/react';
 import { extent, line, scaleLog, scaleUtc } from 'd3';
 import { useState } from 'react';
-import { written } from '@/core/figures';
-import type { Point, Trend } from '@/core/motor-history';
+import { written } from '@/core/numerics/figures';
+import type { Point, Trend } from '@/core/motor/motor-history';
 import { PlainTable } from '../kit/plain-table';
 import { StateMark, type Mark } from '../kit/state-mark';
 import { day } from '../kit/time';

@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import type { InsulationThen } from '@/core/motor-history';
+import type { InsulationThen } from '@/core/motor/motor-history';
 import type { FaceProps } from '../job/faces';
 import {
   answering,

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Payload } from '@/core/logbook';
-import { unbalance } from '@/core/unbalance';
+import { unbalance } from '@/core/numerics/unbalance';
 import { Primary } from '../kit/buttons';
 import { FieldGrid, Section } from '../kit/face';
 import { Choice, Field } from '../kit/field';

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { InsulationThen } from '@/core/motor-history';
+import type { InsulationThen } from '@/core/motor/motor-history';
 
 /** Tests of this motor in other jobs; words where they cannot be had. */
 export function useEarlier(jobId: string): {

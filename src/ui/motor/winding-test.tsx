@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Payload } from '@/core/logbook';
-import { winding } from '@/core/winding';
+import { winding } from '@/core/motor/winding';
 import { Primary } from '../kit/buttons';
 import { FieldGrid, Section } from '../kit/face';
 import { Choice, Field } from '../kit/field';

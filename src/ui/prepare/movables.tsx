@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import type { Movable, NamedTask } from '@/core/stop-plan';
+import type { Movable, NamedTask } from '@/core/replacement/stop-plan';
 
 /** What would shorten the stop, if it can be so. */
 export function Movables({

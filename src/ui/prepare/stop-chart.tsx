@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { scaleLinear } from 'd3';
 import { useState } from 'react';
-import type { NamedTask, StopPlan } from '@/core/stop-plan';
+import type { NamedTask, StopPlan } from '@/core/replacement/stop-plan';
 import { PlainTable } from '../kit/plain-table';
 import { Why } from '../kit/why';
 

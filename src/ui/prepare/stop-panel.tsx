@@ -2,7 +2,13 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { v7 } from 'uuid';
-import { taskTrouble, usualSwap, type NamedTask, type StopPlan, type TaskTrouble } from '@/core/stop-plan';
+import {
+  taskTrouble,
+  usualSwap,
+  type NamedTask,
+  type StopPlan,
+  type TaskTrouble,
+} from '@/core/replacement/stop-plan';
 import type { FaceProps } from '../job/faces';
 import { Primary, Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';

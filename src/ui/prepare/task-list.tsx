@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import type { NamedTask } from '@/core/stop-plan';
+import type { NamedTask } from '@/core/replacement/stop-plan';
 import { Secondary } from '../kit/buttons';
 import { FieldGrid } from '../kit/face';
 import { Field, Figure, Select } from '../kit/field';

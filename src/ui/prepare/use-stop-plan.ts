@@ -1,4 +1,4 @@
-import type { Movable, NamedTask, Progress, StopNow, StopPlan } from '@/core/stop-plan';
+import type { Movable, NamedTask, Progress, StopNow, StopPlan } from '@/core/replacement/stop-plan';
 import type { StopPlanWorker } from '@/workers/stop-plan.worker';
 import { useLatest } from '../kit/use-latest';
 

@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { line, scaleLinear } from 'd3';
 import { useState } from 'react';
-import type { ReportCurve } from '@/core/report';
+import type { ReportCurve } from '@/core/job/report';
 import { PlainTable } from '../kit/plain-table';
 import { Why } from '../kit/why';
 import { YTicks } from '../kit/y-ticks';

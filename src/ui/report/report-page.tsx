@@ -2,7 +2,7 @@
 import { Box, Heading, Text } from '@chakra-ui/react';
 import Image from 'next/image';
 import type { Person } from '@/core/logbook';
-import type { Report, ReportPart } from '@/core/report';
+import type { Report, ReportPart } from '@/core/job/report';
 import { PaperPage, Part } from '../kit/paper-page';
 import { PlainTable } from '../kit/plain-table';
 import { CurveChart } from './curve-chart';

@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useRef, useState } from 'react';
-import { pressesFrom, type Press } from '@/core/keypad';
+import { pressesFrom, type Press } from '@/core/parameter-sets/keypad';
 import { Secondary } from '../kit/buttons';
 import { LongField } from '../kit/field';
 import { Tick } from '../kit/tick';

@@ -1,6 +1,5 @@
 import { Text } from '@chakra-ui/react';
-import type { InputFunction } from '@/core/concepts';
-import { functionWords } from '@/core/run-chain';
+import { inputFunctionNames, type InputFunction } from '@/core/equipment/concepts';
 import { FieldGrid } from '../kit/face';
 import { Choice, Select } from '../kit/field';
 import { Dial, Row, Switch } from './switches';
@@ -32,7 +31,7 @@ export function Plant({ rig, set }: { rig: RigState; set: (changes: unknown) => 
         {inputs.map(({ id, mark, does }) => (
           <Switch
             key={id}
-            label={`${mark}, ${functionWords[does as InputFunction] ?? does}`}
+            label={`${mark}, ${inputFunctionNames[does as InputFunction] ?? does}`}
             words={['closed', 'open']}
             on={plant.contacts[id] === true}
             turn={(on) => set({ contacts: { ...plant.contacts, [id]: on } })}

@@ -1,7 +1,7 @@
 'use client';
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { DriveType } from '@/core/catalogue';
+import type { DriveType } from '@/core/equipment/catalogue';
 import type { Person } from '@/core/logbook';
 import { CardPage } from '../kit/card-page';
 import { Primary, Secondary } from '../kit/buttons';

@@ -1,4 +1,4 @@
-import type { Live } from '@/core/drive-words';
+import type { Live } from '@/core/equipment/drive-words';
 
 /** The rig of the simulated drive, as its server tells it. */
 export interface RigState {

@@ -2,7 +2,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { labelFrom } from '@/core/wires';
+import { labelFrom } from '@/core/replacement/wires';
 import type { Person } from '@/core/logbook';
 import { Primary, Secondary } from '../kit/buttons';
 import { CardPage } from '../kit/card-page';

@@ -1,8 +1,8 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo } from 'react';
 import type { JobState } from '@/core/logbook';
-import type { Control } from '@/core/catalogue';
-import { auditSet, type AuditFinding, type UnitSet } from '@/core/parameters';
+import type { Control } from '@/core/equipment/catalogue';
+import { auditSet, type AuditFinding, type UnitSet } from '@/core/parameter-sets/parameters';
 import { Choice } from '../kit/field';
 import { StateMark, type Mark } from '../kit/state-mark';
 import { Why } from '../kit/why';

@@ -1,9 +1,9 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
-import type { Control } from '@/core/catalogue';
-import { parameterAt, shownAs } from '@/core/drive-words';
+import type { Control } from '@/core/equipment/catalogue';
+import { parameterAt, shownAs } from '@/core/equipment/drive-words';
 import type { DriveWrite, JobState } from '@/core/logbook';
-import { findEntries } from '@/core/parameters';
+import { findEntries } from '@/core/parameter-sets/parameters';
 import { ActRow } from '../kit/act-row';
 import { Secondary } from '../kit/buttons';
 import { Section } from '../kit/face';

@@ -1,9 +1,16 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
-import { plateConcepts } from '@/core/concepts';
-import { parameterAt, type Values } from '@/core/drive-words';
+import { plateConcepts } from '@/core/equipment/concepts';
+import { parameterAt, type Values } from '@/core/equipment/drive-words';
 import { counted, foundBefore, type JobState, type KeptSet, type SetRun } from '@/core/logbook';
-import { diffSets, factorySet, threeWay, type Fate, type Unit, type UnitSet } from '@/core/parameters';
+import {
+  diffSets,
+  factorySet,
+  threeWay,
+  type Fate,
+  type Unit,
+  type UnitSet,
+} from '@/core/parameter-sets/parameters';
 import { useControl } from '../catalogue/use-control';
 import { Select } from '../kit/field';
 import { PlainTable } from '../kit/plain-table';

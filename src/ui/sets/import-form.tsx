@@ -1,9 +1,9 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
-import type { DriveType } from '@/core/catalogue';
-import type { Rating } from '@/core/drive-words';
+import type { DriveType } from '@/core/equipment/catalogue';
+import type { Rating } from '@/core/equipment/drive-words';
 import type { Payload } from '@/core/logbook';
-import { readSetText, type SetLine } from '@/core/set-files';
+import { readSetText, type SetLine } from '@/core/parameter-sets/set-files';
 import { useControl } from '../catalogue/use-control';
 import { Primary, Secondary } from '../kit/buttons';
 import { FieldGrid } from '../kit/face';

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { heldFor, pressRuns, type Press } from '@/core/keypad';
+import { heldFor, pressRuns, type Press } from '@/core/parameter-sets/keypad';
 
 /** Presses as the caps of their keys, one after the other. */
 export function KeyCaps({ presses }: { presses: readonly Press[] }) {

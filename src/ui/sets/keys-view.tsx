@@ -1,10 +1,10 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
-import type { Control } from '@/core/catalogue';
-import type { Rating } from '@/core/drive-words';
-import { pressWords, type KeyPlan, type KeyStep } from '@/core/keypad';
+import type { Control } from '@/core/equipment/catalogue';
+import type { Rating } from '@/core/equipment/drive-words';
+import { pressWords, type KeyPlan, type KeyStep } from '@/core/parameter-sets/keypad';
 import { counted, type KeptSet, type SeenDrive } from '@/core/logbook';
-import { factorySet, fittedWith, type UnitSet } from '@/core/parameters';
+import { factorySet, fittedWith, type UnitSet } from '@/core/parameter-sets/parameters';
 import type { KeyPlanWorker } from '@/workers/key-plan.worker';
 import { Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';

@@ -1,8 +1,8 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
-import type { Rating, Values } from '@/core/drive-words';
+import type { Rating, Values } from '@/core/equipment/drive-words';
 import type { Payload } from '@/core/logbook';
-import type { LibrarySet } from '@/core/set-files';
+import type { LibrarySet } from '@/core/parameter-sets/set-files';
 import { ActRow } from '../kit/act-row';
 import { Secondary } from '../kit/buttons';
 import { Field } from '../kit/field';

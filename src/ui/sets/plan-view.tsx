@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import { foundBefore, type JobState, type KeptSet } from '@/core/logbook';
-import { planWrites, type PlanStep, type UnitSet, type WritePlan } from '@/core/parameters';
+import { planWrites, type PlanStep, type UnitSet, type WritePlan } from '@/core/parameter-sets/parameters';
 import { Secondary } from '../kit/buttons';
 import { StateMark } from '../kit/state-mark';
 import { dateTime } from '../kit/time';

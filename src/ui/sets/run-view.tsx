@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { counted, type SetRun } from '@/core/logbook';
-import type { Ending, LeftOver, LineState, WriteLine } from '@/core/write-run';
+import type { Ending, LeftOver, LineState, WriteLine } from '@/core/parameter-sets/write-run';
 import { Secondary } from '../kit/buttons';
 import { PlainTable } from '../kit/plain-table';
 import { StateMark, type Mark } from '../kit/state-mark';

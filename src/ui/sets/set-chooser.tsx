@@ -1,8 +1,15 @@
 import { Box, Text } from '@chakra-ui/react';
-import type { Control } from '@/core/catalogue';
+import type { Control } from '@/core/equipment/catalogue';
 import { counted, type KeptSet } from '@/core/logbook';
-import type { UnitSet } from '@/core/parameters';
-import { checksumOf, hasObjects, setAsCsv, setAsDcf, setAsJson, type SetOut } from '@/core/set-files';
+import type { UnitSet } from '@/core/parameter-sets/parameters';
+import {
+  checksumOf,
+  hasObjects,
+  setAsCsv,
+  setAsDcf,
+  setAsJson,
+  type SetOut,
+} from '@/core/parameter-sets/set-files';
 import { useState } from 'react';
 import { Primary, Secondary } from '../kit/buttons';
 import { Field, Select } from '../kit/field';

@@ -1,9 +1,9 @@
 import { Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
-import type { Control, DriveType } from '@/core/catalogue';
-import type { Rating, Values } from '@/core/drive-words';
+import type { Control, DriveType } from '@/core/equipment/catalogue';
+import type { Rating, Values } from '@/core/equipment/drive-words';
 import type { KeptSet } from '@/core/logbook';
-import type { UnitSet } from '@/core/parameters';
+import type { UnitSet } from '@/core/parameter-sets/parameters';
 import { useControl } from '../catalogue/use-control';
 import type { JobStore } from '../job/use-job';
 import { Section } from '../kit/face';

@@ -1,8 +1,8 @@
 /** @jest-environment jsdom */
 import { act, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { factorySet, planWrites } from '@/core/parameters';
-import { lineOf } from '@/core/write-run';
+import { factorySet, planWrites } from '@/core/parameter-sets/parameters';
+import { lineOf } from '@/core/parameter-sets/write-run';
 import { Keypad } from '../rig/keypad';
 import {
   answering,

@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
-import type { Values } from '@/core/drive-words';
+import type { Values } from '@/core/equipment/drive-words';
 import {
   outcomes,
   translate,
@@ -8,7 +8,7 @@ import {
   type TranslatedRow,
   type Unit,
   type UnitSet,
-} from '@/core/parameters';
+} from '@/core/parameter-sets/parameters';
 import { Primary } from '../kit/buttons';
 import { KeptNote } from '../kit/face';
 import { Select } from '../kit/field';

@@ -1,8 +1,8 @@
 import { useCallback, useEffect, useState } from 'react';
 import { v7 } from 'uuid';
-import type { Rating } from '@/core/drive-words';
-import type { PlanStep } from '@/core/parameters';
-import type { WriteLine } from '@/core/write-run';
+import type { Rating } from '@/core/equipment/drive-words';
+import type { PlanStep } from '@/core/parameter-sets/parameters';
+import type { WriteLine } from '@/core/parameter-sets/write-run';
 
 /** A run of writes as the server's journal has it. */
 export interface Run {

@@ -1,6 +1,6 @@
 import { Box, Heading, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { Consequence } from '@/core/story';
+import type { Consequence } from '@/core/bench/story';
 import { Secondary } from '../kit/buttons';
 import { LongField } from '../kit/field';
 import { LeadKeeps } from '../kit/lead-keeps';

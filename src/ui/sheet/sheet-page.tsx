@@ -1,8 +1,8 @@
 'use client';
 import { Box, Text } from '@chakra-ui/react';
 import type { Person } from '@/core/logbook';
-import type { Value } from '@/core/power-stage';
-import type { Sheet } from '@/core/static-sheet';
+import type { Value } from '@/core/equipment/power-stage';
+import type { Sheet } from '@/core/job/static-sheet';
 import { PaperPage, Part } from '../kit/paper-page';
 import { PlainTable } from '../kit/plain-table';
 import { StateMark, type Mark } from '../kit/state-mark';

@@ -1,9 +1,9 @@
 import { Text } from '@chakra-ui/react';
-import { fivePoints } from '@/core/analog-scaling';
-import type { Control } from '@/core/catalogue';
-import { potentiometers } from '@/core/preferred-values';
-import { lineOf } from '@/core/release';
-import type { Choices } from '@/core/settings';
+import { fivePoints } from '@/core/numerics/analog-scaling';
+import type { Control } from '@/core/equipment/catalogue';
+import { potentiometers } from '@/core/numerics/preferred-values';
+import { lineOf } from '@/core/job/release';
+import type { StartUpChoices } from '@/core/equipment/application';
 import { Section } from '../kit/face';
 import { PlainTable } from '../kit/plain-table';
 import { Why } from '../kit/why';
@@ -17,7 +17,7 @@ export function AnalogLine({
   plate_Hz,
 }: {
   control: Control;
-  choices: Choices;
+  choices: StartUpChoices;
   plate_Hz: number;
 }) {
   const input = control.analogInputs.find((a) => a.id === choices.speedFrom);

@@ -1,8 +1,13 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { Control } from '@/core/catalogue';
+import type { Control } from '@/core/equipment/catalogue';
 import type { Payload } from '@/core/logbook';
-import { loadKinds, usualChoices, type Choices, type LoadKind } from '@/core/settings';
+import {
+  loadKinds,
+  defaultStartUpChoices,
+  type StartUpChoices,
+  type LoadKind,
+} from '@/core/equipment/application';
 import { Primary } from '../kit/buttons';
 import { FieldGrid } from '../kit/face';
 import { Choice, Figure, Select, type Option } from '../kit/field';
@@ -21,7 +26,7 @@ const loadWords: Readonly<Record<LoadKind, string>> = {
 };
 
 const yesNo: readonly {
-  key: keyof Choices &
+  key: keyof StartUpChoices &
     ('reverse' | 'encoder' | 'coupled' | 'brakeProven' | 'brakeResistor' | 'singlePhaseFed');
   label: string;
 }[] = [
@@ -47,16 +52,16 @@ export function ChoicesForm({
   chosen: Chosen | null;
   keep: (chosen: Chosen) => void;
 }) {
-  const [choices, setChoices] = useState<Choices>(
-    chosen?.choices ?? usualChoices({ plate_Hz, knob: control.knob }),
+  const [choices, setChoices] = useState<StartUpChoices>(
+    chosen?.choices ?? defaultStartUpChoices({ plate_Hz, knob: control.knob }),
   );
   const [volts, setVolts] = useState(String(chosen?.supply.volts ?? supply_V));
   const [up, setUp] = useState(choices.up_s === undefined ? '' : String(choices.up_s));
   const [down, setDown] = useState(choices.down_s === undefined ? '' : String(choices.down_s));
   const [lowest, setLowest] = useState(choices.minimum_Hz === undefined ? '' : String(choices.minimum_Hz));
   const [error, setError] = useState<string | undefined>();
-  const set = (differs: Partial<Choices>) => setChoices({ ...choices, ...differs });
-  const speeds: Option<Choices['speedFrom']>[] = [
+  const set = (differs: Partial<StartUpChoices>) => setChoices({ ...choices, ...differs });
+  const speeds: Option<StartUpChoices['speedFrom']>[] = [
     { value: 'keypad', label: 'keypad' },
     ...(control.knob ? [{ value: 'knob' as const, label: 'knob on the unit' }] : []),
     ...control.analogInputs.map((a) => ({ value: a.id, label: `analog ${a.mark}` })),

@@ -1,11 +1,11 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { unitOf, type Line } from '@/core/analog-scaling';
-import type { Control } from '@/core/catalogue';
-import { analogPoint, bitWatch, displayReady, noBits, type Watch } from '@/core/commissioning';
-import type { Live, Values } from '@/core/drive-words';
-import type { Release } from '@/core/release';
-import { runGiven } from '@/core/run-chain';
+import { unitOf, type Line } from '@/core/numerics/analog-scaling';
+import type { Control } from '@/core/equipment/catalogue';
+import { analogPoint, bitWatch, displayReady, noBits, type Watch } from '@/core/commissioning/commissioning';
+import type { Live, Values } from '@/core/equipment/drive-words';
+import type { Release } from '@/core/job/release';
+import { runGiven } from '@/core/fault-finding/run-chain';
 import { Primary, Secondary } from '../kit/buttons';
 import { StateMark, type Mark } from '../kit/state-mark';
 

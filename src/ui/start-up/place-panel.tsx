@@ -1,8 +1,8 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { Control } from '@/core/catalogue';
+import type { Control } from '@/core/equipment/catalogue';
 import type { Payload } from '@/core/logbook';
-import type { Fit } from '@/core/supply';
+import type { Fit } from '@/core/equipment/supply';
 import { Primary } from '../kit/buttons';
 import { FieldGrid, Section } from '../kit/face';
 import { Choice, Figure, Select } from '../kit/field';

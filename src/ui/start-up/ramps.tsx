@@ -1,10 +1,10 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { modelOf, type Control, type DriveType } from '@/core/catalogue';
-import { limitsOf, parameterFor, type Rating } from '@/core/drive-words';
+import { modelOf, type Control, type DriveType } from '@/core/equipment/catalogue';
+import { limitsOf, parameterFor, type Rating } from '@/core/equipment/drive-words';
 import type { Payload } from '@/core/logbook';
-import { written } from '@/core/figures';
-import type { Plate } from '@/core/plate';
+import { written } from '@/core/numerics/figures';
+import type { Plate } from '@/core/equipment/plate';
 import {
   chopShare,
   inertiaOf,
@@ -14,8 +14,8 @@ import {
   type LoadCurve,
   type RampCase,
   type Sample,
-} from '@/core/ramp';
-import type { Choices, LoadKind } from '@/core/settings';
+} from '@/core/commissioning/ramp';
+import type { StartUpChoices, LoadKind } from '@/core/equipment/application';
 import { Secondary } from '../kit/buttons';
 import { FieldGrid, KeptNote, Section } from '../kit/face';
 import { Choice, Figure, Select } from '../kit/field';
@@ -110,7 +110,7 @@ export function Ramps({
   drive: Payload<'identify.drive'>;
   catalogue: readonly DriveType[];
   control: Pick<Control, 'parameters'>;
-  choices: Choices;
+  choices: StartUpChoices;
   /** Keeps the shortest safe ramps for the audit of sets. */
   keep: (shortest: Payload<'startup.shortest'>) => void;
 }) {

@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { isSettled, runState, waitsFor, type Step } from '@/core/commissioning';
+import { isSettled, runState, waitsFor, type Step } from '@/core/commissioning/commissioning';
 import type { Payload } from '@/core/logbook';
 import { Secondary } from '../kit/buttons';
 import { StateMark } from '../kit/state-mark';

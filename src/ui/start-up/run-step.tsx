@@ -1,7 +1,12 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { currentPlausible, directionCure, type Step, type StepResult } from '@/core/commissioning';
-import type { Live } from '@/core/drive-words';
+import {
+  currentPlausible,
+  directionCure,
+  type Step,
+  type StepResult,
+} from '@/core/commissioning/commissioning';
+import type { Live } from '@/core/equipment/drive-words';
 import type { Payload } from '@/core/logbook';
 import { Primary, Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';

@@ -1,8 +1,8 @@
-import { parameterAt } from '@/core/drive-words';
-import type { Control } from '@/core/catalogue';
-import type { Plate } from '@/core/plate';
-import type { Release } from '@/core/release';
-import { differing, wantedOf, type SheetRow, type Typed } from '@/core/settings';
+import { parameterAt } from '@/core/equipment/drive-words';
+import type { Control } from '@/core/equipment/catalogue';
+import type { Plate } from '@/core/equipment/plate';
+import type { Release } from '@/core/job/release';
+import { differing, wantedOf, type SheetRow, type Typed } from '@/core/commissioning/settings';
 import type { JobStore } from '../job/use-job';
 import { Secondary } from '../kit/buttons';
 import type { WriteWish } from '../trace/use-write';

@@ -1,9 +1,9 @@
-import { parameterAt, shownAs } from '@/core/drive-words';
+import { parameterAt, shownAs } from '@/core/equipment/drive-words';
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { Control, Parameter } from '@/core/catalogue';
+import type { Control, Parameter } from '@/core/equipment/catalogue';
 import { valueReasons, type ValueReason } from '@/core/logbook';
-import { wantedOf, type SheetRow, type Typed } from '@/core/settings';
+import { wantedOf, type SheetRow, type Typed } from '@/core/commissioning/settings';
 import { Primary, Secondary } from '../kit/buttons';
 import { Choice, Figure, Select } from '../kit/field';
 import { figureFrom } from '../kit/number-from';

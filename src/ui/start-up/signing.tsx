@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { EntryOf, Matter, Payload, Person } from '@/core/logbook';
-import { inShort } from '@/core/release';
+import { inShort } from '@/core/job/release';
 import { SignButton } from '../job/sign-button';
 import { Secondary } from '../kit/buttons';
 import { FieldGrid, Section } from '../kit/face';

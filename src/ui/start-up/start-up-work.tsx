@@ -1,10 +1,10 @@
 import { useMemo, useState } from 'react';
-import { ratingOf, type Control } from '@/core/catalogue';
-import { meaningOf, parameterFor, type Values } from '@/core/drive-words';
+import { ratingOf, type Control } from '@/core/equipment/catalogue';
+import { meaningOf, parameterFor, type Values } from '@/core/equipment/drive-words';
 import type { Payload } from '@/core/logbook';
-import type { Plate } from '@/core/plate';
-import { lineOf, releaseOf } from '@/core/release';
-import { wantedOf } from '@/core/settings';
+import type { Plate } from '@/core/equipment/plate';
+import { lineOf, releaseOf } from '@/core/job/release';
+import { wantedOf } from '@/core/commissioning/settings';
 import type { FaceProps } from '../job/faces';
 import { Caution } from '../kit/caution';
 import { KeptNote } from '../kit/face';

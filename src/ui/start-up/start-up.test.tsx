@@ -1,9 +1,9 @@
 /** @jest-environment jsdom */
 import { act, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { defaultOf, type Live } from '@/core/drive-words';
+import { defaultOf, type Live } from '@/core/equipment/drive-words';
 import type { Payload, Person } from '@/core/logbook';
-import { usualChoices } from '@/core/settings';
+import { defaultStartUpChoices } from '@/core/equipment/application';
 import type { FaceProps } from '../job/faces';
 import {
   answering,
@@ -31,7 +31,7 @@ const factory = Object.fromEntries(
 );
 const numberOf = (concept: string) => control.parameters.find((p) => p.concept === concept)?.number ?? '';
 const chosen: Payload<'startup.choices'> = {
-  choices: { ...usualChoices({ plate_Hz: 50, knob: false }), load: 'conveyor' },
+  choices: { ...defaultStartUpChoices({ plate_Hz: 50, knob: false }), load: 'conveyor' },
   supply: { volts: 400, hz: 50 },
 };
 const plates: readonly Said[] = [

@@ -1,4 +1,4 @@
-import type { RampAnswer, RampCase } from '@/core/ramp';
+import type { RampAnswer, RampCase } from '@/core/commissioning/ramp';
 import type { RampWorker } from '@/workers/ramp.worker';
 import { useLatest } from '../kit/use-latest';
 

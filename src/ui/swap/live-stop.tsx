@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { NamedTask, Progress } from '@/core/stop-plan';
+import type { NamedTask, Progress } from '@/core/replacement/stop-plan';
 import type { Payload } from '@/core/logbook';
 import type { FaceProps } from '../job/faces';
 import { Primary, Secondary } from '../kit/buttons';

@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import { modelOf, stageOf } from '@/core/catalogue';
+import { modelOf, stageOf } from '@/core/equipment/catalogue';
 import { handsLock } from '@/core/logbook';
 import type { FaceProps } from '../job/faces';
 import { Primary, Secondary } from '../kit/buttons';

@@ -4,7 +4,7 @@ import { jest } from '@jest/globals';
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { Payload } from '@/core/logbook';
-import { swapOf, type KnownType, type Swap } from '@/core/swap';
+import { swapOf, type KnownType, type Swap } from '@/core/job/swap';
 import { FitPanel } from '../decide/fit-panel';
 import { ChoicePanel } from '../decide/choice-panel';
 import { BackPanel } from '../hand-over/back-panel';

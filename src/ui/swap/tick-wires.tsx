@@ -1,8 +1,8 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { Control } from '@/core/catalogue';
-import type { Swap } from '@/core/swap';
-import { roleWords, wireEnds, type LedgerWire, type WireEnd } from '@/core/wires';
+import type { Control } from '@/core/equipment/catalogue';
+import type { Swap } from '@/core/job/swap';
+import { roleWords, wireEnds, type LedgerWire, type WireEnd } from '@/core/replacement/wires';
 import type { FaceProps } from '../job/faces';
 import { Secondary } from '../kit/buttons';
 import { FieldGrid, Section } from '../kit/face';

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
-import type { Control, DriveType } from '@/core/catalogue';
+import type { Control, DriveType } from '@/core/equipment/catalogue';
 import type { JobState } from '@/core/logbook';
-import { swapOf, unitsOf, type KnownType, type Swap } from '@/core/swap';
+import { swapOf, unitsOf, type KnownType, type Swap } from '@/core/job/swap';
 import { useControl } from '../catalogue/use-control';
 
 export interface SwapNow {

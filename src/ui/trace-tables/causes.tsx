@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import type { Cause } from '@/core/tracing';
+import type { Cause } from '@/core/fault-finding/tracing';
 import { Secondary } from '../kit/buttons';
 import { Section } from '../kit/face';
 import { Field, LongField } from '../kit/field';

@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import type { Cause, Check, Hazard } from '@/core/tracing';
+import type { Cause, Check, Hazard } from '@/core/fault-finding/tracing';
 import { Secondary } from '../kit/buttons';
 import { FieldGrid, Section } from '../kit/face';
 import { Field, LongField, Select } from '../kit/field';

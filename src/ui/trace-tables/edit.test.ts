@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { traceFrom, usualTables, type TraceTable } from '@/core/tracing';
-import { traceTableSchema } from '@/core/tracing/schema';
+import { traceFrom, usualTables, type TraceTable } from '@/core/fault-finding/tracing';
+import { traceTableSchema } from '@/core/fault-finding/tracing/schema';
 import { chanceOf, changed, withCause, withChance, withCheck, withoutCause } from './edit';
 
 const fan = (): TraceTable => {

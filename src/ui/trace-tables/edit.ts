@@ -1,4 +1,4 @@
-import type { Cause, Check, TraceTable } from '@/core/tracing';
+import type { Cause, Check, TraceTable } from '@/core/fault-finding/tracing';
 
 /** The chance of an outcome under a cause. */
 export const chanceOf = ({ given, otherwise }: Check['outcomes'][number], cause: string): number =>

@@ -2,7 +2,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Person } from '@/core/logbook';
-import { familyWords, tablesWith, usualTables, type TraceTable } from '@/core/tracing';
+import { familyWords, tablesWith, usualTables, type TraceTable } from '@/core/fault-finding/tracing';
 import { CardPage } from '../kit/card-page';
 import { Secondary } from '../kit/buttons';
 import { FieldGrid } from '../kit/face';

@@ -1,9 +1,9 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { Control } from '@/core/catalogue';
-import type { Live, Rating, Values } from '@/core/drive-words';
+import type { Control } from '@/core/equipment/catalogue';
+import type { Live, Rating, Values } from '@/core/equipment/drive-words';
 import type { StageId } from '@/core/logbook';
-import { driveSays, familyWords, measuredDead, type TraceTable } from '@/core/tracing';
+import { driveSays, familyWords, measuredDead, type TraceTable } from '@/core/fault-finding/tracing';
 import type { JobStore } from '../job/use-job';
 import { Select } from '../kit/field';
 import { Clearing, FaultHistory } from './clearing';

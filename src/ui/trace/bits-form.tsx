@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { bitsFrom, bitsOfTerminals, wayRound, type WayRound } from '@/core/drive-words';
+import { bitsFrom, bitsOfTerminals, wayRound, type WayRound } from '@/core/equipment/drive-words';
 import { Primary } from '../kit/buttons';
 import { FieldGrid } from '../kit/face';
 import { Figure, Select } from '../kit/field';

@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
-import type { Control } from '@/core/catalogue';
-import type { Slot } from '@/core/drive-words';
-import { newestBurst } from '@/core/tracing';
+import type { Control } from '@/core/equipment/catalogue';
+import type { Slot } from '@/core/equipment/drive-words';
+import { newestBurst } from '@/core/fault-finding/tracing';
 import { Secondary } from '../kit/buttons';
 import { PlainTable } from '../kit/plain-table';
 

@@ -1,7 +1,7 @@
-import { shownAs } from '@/core/drive-words';
+import { shownAs } from '@/core/equipment/drive-words';
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { mayMove } from '@/core/trials';
+import { mayMove } from '@/core/fault-finding/trials';
 import { BeforeWrite } from '../kit/before-write';
 import { Primary, Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';

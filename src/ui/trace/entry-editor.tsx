@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { Control } from '@/core/catalogue';
-import { parameterAt, limitsOf, type Rating, type Values, shownAs } from '@/core/drive-words';
+import type { Control } from '@/core/equipment/catalogue';
+import { parameterAt, limitsOf, type Rating, type Values, shownAs } from '@/core/equipment/drive-words';
 import { Secondary } from '../kit/buttons';
 import { FieldGrid } from '../kit/face';
 import { Choice, Figure, Select } from '../kit/field';

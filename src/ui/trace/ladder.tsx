@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import type { Link, LinkId } from '@/core/run-chain';
+import type { Link, LinkId } from '@/core/fault-finding/run-chain';
 import { markColour, type Mark } from '../kit/state-mark';
 
 export const linkMark: Readonly<Record<Link['state'], Mark>> = {

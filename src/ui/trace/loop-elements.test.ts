@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { controlSchema } from '@/core/catalogue/schema';
-import { checkLoop } from '@/core/loop-check';
+import { controlSchema } from '@/core/equipment/catalogue/schema';
+import { checkLoop } from '@/core/fault-finding/loop-check';
 import { loopOf } from './loop-elements';
 
 const control = controlSchema.parse(JSON.parse(readFileSync('catalogue/whimbrel-w4/control.json', 'utf8')));

@@ -1,5 +1,5 @@
-import type { Control } from '@/core/catalogue';
-import type { LoopElement } from '@/core/loop-check';
+import type { Control } from '@/core/equipment/catalogue';
+import type { LoopElement } from '@/core/fault-finding/loop-check';
 
 /** The loop of one input as it usually is: from the source through its contacts to the drive and back. */
 export function loopOf(

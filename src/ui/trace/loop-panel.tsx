@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { Control } from '@/core/catalogue';
+import type { Control } from '@/core/equipment/catalogue';
 import type { JobStore } from '../job/use-job';
 import { Secondary } from '../kit/buttons';
 import { FieldGrid, KeptNote } from '../kit/face';

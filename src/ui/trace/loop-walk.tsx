@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { Control } from '@/core/catalogue';
-import { checkLoop, type LoopVerdict } from '@/core/loop-check';
+import type { Control } from '@/core/equipment/catalogue';
+import { checkLoop, type LoopVerdict } from '@/core/fault-finding/loop-check';
 import type { Payload } from '@/core/logbook';
 import { Primary, Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';

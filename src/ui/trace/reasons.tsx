@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import type { Link } from '@/core/run-chain';
+import type { Link } from '@/core/fault-finding/run-chain';
 import { StateMark } from '../kit/state-mark';
 import { linkMark } from './ladder';
 

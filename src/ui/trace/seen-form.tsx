@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState, type KeyboardEvent } from 'react';
-import type { Control } from '@/core/catalogue';
-import { parameterAt, type Live, type Values } from '@/core/drive-words';
+import type { Control } from '@/core/equipment/catalogue';
+import { parameterAt, type Live, type Values } from '@/core/equipment/drive-words';
 import { Secondary } from '../kit/buttons';
 import { FieldGrid } from '../kit/face';
 import { Choice, Field, Figure, Select } from '../kit/field';

@@ -1,10 +1,10 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
-import { ratingOf, type Control } from '@/core/catalogue';
+import { ratingOf, type Control } from '@/core/equipment/catalogue';
 import { mustStayDead, openTrials, type Payload } from '@/core/logbook';
-import { chainWords, runChain, type LinkId } from '@/core/run-chain';
-import { newestBurst } from '@/core/tracing';
-import { movesUnasked } from '@/core/trials';
+import { chainWords, runChain, type LinkId } from '@/core/fault-finding/run-chain';
+import { newestBurst } from '@/core/fault-finding/tracing';
+import { movesUnasked } from '@/core/fault-finding/trials';
 import type { FaceProps } from '../job/faces';
 import { Caution } from '../kit/caution';
 import { KeptNote } from '../kit/face';

@@ -1,7 +1,12 @@
 /** @jest-environment jsdom */
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { driveSays, usualTables, type Said as DriveSaid, type TraceTable } from '@/core/tracing';
+import {
+  driveSays,
+  usualTables,
+  type Said as DriveSaid,
+  type TraceTable,
+} from '@/core/fault-finding/tracing';
 import { controlOf, show, WithStore, type Said } from '../__tests__/show';
 import { Clearing, FaultHistory } from './clearing';
 import { Tracer } from './tracer';

@@ -9,7 +9,7 @@ import {
   type Said,
   type Skipped,
   type TraceTable,
-} from '@/core/tracing';
+} from '@/core/fault-finding/tracing';
 import { Primary, Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';
 import { Field, LongField } from '../kit/field';

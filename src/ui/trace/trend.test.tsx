@@ -2,7 +2,7 @@
 import { act, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useEffect } from 'react';
-import type { Live } from '@/core/drive-words';
+import type { Live } from '@/core/equipment/drive-words';
 import { answering, show, WithStore, type Said } from '../__tests__/show';
 import { Lanes, type Lane } from '../kit/lanes';
 import { mostSeries, seriesOf } from './trend-series';

@@ -1,10 +1,10 @@
 /** @jest-environment jsdom */
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import type { AlarmFamily } from '@/core/concepts';
-import { defaultOf, type Values } from '@/core/drive-words';
+import type { AlarmFamily } from '@/core/equipment/concepts';
+import { defaultOf, type Values } from '@/core/equipment/drive-words';
 import { openTrials } from '@/core/logbook';
-import type { LinkId } from '@/core/run-chain';
+import type { LinkId } from '@/core/fault-finding/run-chain';
 import { answering, controlOf, show, WithStore, type Said } from '../__tests__/show';
 import { LinkBar } from './link-bar';
 import { Trials } from './trials';

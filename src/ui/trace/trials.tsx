@@ -1,11 +1,11 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { Control } from '@/core/catalogue';
-import type { AlarmFamily } from '@/core/concepts';
-import { parameterAt, shownAs, type Rating, type Values } from '@/core/drive-words';
+import type { Control } from '@/core/equipment/catalogue';
+import type { AlarmFamily } from '@/core/equipment/concepts';
+import { parameterAt, shownAs, type Rating, type Values } from '@/core/equipment/drive-words';
 import type { DriveWrite } from '@/core/logbook';
-import type { LinkId } from '@/core/run-chain';
-import { trialsFor } from '@/core/trials';
+import type { LinkId } from '@/core/fault-finding/run-chain';
+import { trialsFor } from '@/core/fault-finding/trials';
 import type { JobStore } from '../job/use-job';
 import { Primary, Secondary } from '../kit/buttons';
 import { Field } from '../kit/field';

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { Live } from '@/core/drive-words';
+import type { Live } from '@/core/equipment/drive-words';
 
 export interface LiveState {
   live: Live | null;

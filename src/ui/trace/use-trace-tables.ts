@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { tablesWith, usualTables, type TraceTable } from '@/core/tracing';
+import { tablesWith, usualTables, type TraceTable } from '@/core/fault-finding/tracing';
 
 /** The trace tables: the shop's own over the usual ones; the usual ones alone where the server does not answer. */
 export function useTraceTables(): readonly TraceTable[] {

@@ -1,5 +1,5 @@
 import { useCallback, useState } from 'react';
-import type { Live } from '@/core/drive-words';
+import type { Live } from '@/core/equipment/drive-words';
 
 export interface Sample {
   /** Since the trend began. */

@@ -1,8 +1,8 @@
-import { isCommand, shownAs } from '@/core/drive-words';
+import { isCommand, shownAs } from '@/core/equipment/drive-words';
 import { useState } from 'react';
-import type { Parameter } from '@/core/catalogue';
+import type { Parameter } from '@/core/equipment/catalogue';
 import type { Payload } from '@/core/logbook';
-import { mayMove } from '@/core/trials';
+import { mayMove } from '@/core/fault-finding/trials';
 import type { JobStore } from '../job/use-job';
 
 export interface WriteWish {

@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { LedgerWire, Terminal, WireFate, WireMap } from '@/core/wires';
+import type { LedgerWire, Terminal, WireFate, WireMap } from '@/core/replacement/wires';
 import { fateMarks } from './fate-words';
 import { markColour } from '../kit/state-mark';
 

@@ -1,4 +1,4 @@
-import type { LedgerWire, WireFate } from '@/core/wires';
+import type { LedgerWire, WireFate } from '@/core/replacement/wires';
 import type { Mark } from '../kit/state-mark';
 
 export const fateMarks: Readonly<Record<WireFate['outcome'], Mark>> = {

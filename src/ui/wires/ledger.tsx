@@ -2,7 +2,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useCallback, useMemo, useState } from 'react';
 import { v7 } from 'uuid';
-import type { Swap } from '@/core/swap';
+import type { Swap } from '@/core/job/swap';
 import type { FaceProps } from '../job/faces';
 import { Primary, Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import type { MapNote } from '@/core/wires';
+import type { MapNote } from '@/core/replacement/wires';
 import type { JobStore } from '../job/use-job';
 import { Secondary } from '../kit/buttons';
 import { StateMark } from '../kit/state-mark';

@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { JobStore } from '../job/use-job';
-import { isOpen, type LedgerWire, type Terminal, type WireFate } from '@/core/wires';
+import { isOpen, type LedgerWire, type Terminal, type WireFate } from '@/core/replacement/wires';
 import { Secondary } from '../kit/buttons';
 import { FieldGrid } from '../kit/face';
 import { Field, Select } from '../kit/field';

@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { roles, roleWords, type LedgerWire, type Role, type Terminal } from '@/core/wires';
+import { roles, roleWords, type LedgerWire, type Role, type Terminal } from '@/core/replacement/wires';
 import type { Payload } from '@/core/logbook';
 import { Primary, Secondary } from '../kit/buttons';
 import { FieldGrid } from '../kit/face';

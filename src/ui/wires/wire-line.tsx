@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import { memo, type ReactNode } from 'react';
-import { roleWords, type LedgerWire, type WireFate } from '@/core/wires';
+import { roleWords, type LedgerWire, type WireFate } from '@/core/replacement/wires';
 import { StateMark } from '../kit/state-mark';
 import { fateMarks, fateWords, wireFlags } from './fate-words';
 

@@ -1,6 +1,6 @@
 /** A job under way, for tests: every call appends an entry some seconds after the last. */
-import { proofSteps, sourceKinds } from '../../make-safe';
-import { stage } from '../../power-stage';
+import { proofSteps, sourceKinds } from '../../bench/make-safe';
+import { stage } from '../../equipment/power-stage';
 import type { Entry, Person } from '../entry';
 import type { Kind, Payload } from '../kinds';
 

@@ -1,4 +1,4 @@
-import { captureSchema } from '@/core/capture/schema';
+import { captureSchema } from '@/core/power-up/capture/schema';
 import { keepText } from '@/server/blobs';
 import { guarded, jsonBody } from '@/server/border';
 

@@ -1,4 +1,4 @@
-import { consequencesSchema } from '@/core/story/schema';
+import { consequencesSchema } from '@/core/bench/story/schema';
 import { guarded, jsonBody, Refused } from '@/server/border';
 import { currentPerson } from '@/server/current-person';
 import { consequences, setConsequences } from '@/server/settings';

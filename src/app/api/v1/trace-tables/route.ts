@@ -1,4 +1,4 @@
-import { traceTablesSchema } from '@/core/tracing/schema';
+import { traceTablesSchema } from '@/core/fault-finding/tracing/schema';
 import { guarded, jsonBody, Refused } from '@/server/border';
 import { currentPerson } from '@/server/current-person';
 import { ownTraceTables, setTraceTables } from '@/server/settings';

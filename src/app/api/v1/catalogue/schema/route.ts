@@ -1,4 +1,4 @@
-import { publishedSchemas } from '@/core/catalogue/schema';
+import { publishedSchemas } from '@/core/equipment/catalogue/schema';
 import { guarded } from '@/server/border';
 
 /** JSON Schema of type.json and control.json. */

@@ -1,4 +1,4 @@
-import { sheetRows } from '@/core/static-sheet';
+import { sheetRows } from '@/core/job/static-sheet';
 import { paperRoute } from '@/server/paper-route';
 import { sheetOfJob, sheetPdf } from '@/server/sheet';
 

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { endOf } from '@/core/wires';
+import { endOf } from '@/core/replacement/wires';
 import { guarded, idOf, Refused } from '@/server/border';
 import { labelSheets, labelsOf, labelsPdf, wiredJob, type LabelSheet } from '@/server/swap-papers';
 

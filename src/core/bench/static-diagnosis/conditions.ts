@@ -1,0 +1,136 @@
+import { at, saturationAt, thermalVolts } from '../../numerics/circuit';
+import { typicalDevices, type Family } from '../../equipment/power-stage';
+import type { Condition, ConditionCode } from './diagnosis';
+import { decimalFactors, expectedOf, normalBelow, type Expectation, type Fit } from './fit';
+import { column, families, usual_A, usualTemperature_C } from './ground';
+import { model } from './model';
+import type { Posterior, Question, Weighed } from './question';
+
+// Taken once: looking a global up at every use costs more than the function itself.
+const { abs, log, max, min } = Math;
+
+/** A condition is asserted from this probability on. */
+export const asserted = 0.5;
+
+const advice: Record<ConditionCode, string> = {
+  'motor-connected':
+    'The motor is still on U, V, W: its winding ties them together and hides single open devices. Take the motor leads off and take the readings again.',
+  'leads-swapped':
+    'Everything reads mirrored: the red lead is in COM. Swap the leads at the meter and take the readings again.',
+  'bus-not-discharged':
+    'The bank still holds a charge: readings are shifted and the meter is at risk. Stop, prove the bus dead again, discharge it and take the readings again.',
+  'thyristor-front-end':
+    'The upper line devices block both ways, as thyristors do: the front end is half-controlled, not dead. Choose that stage; the readings stay.',
+  'entry-slip': 'A figure fits once its decimal point is moved. Take that probe again.',
+  'hot-unit':
+    'All junctions drop less than they should: the unit is still hot. Let it cool, or give its temperature, before judging by the band.',
+  'brake-resistor-connected':
+    'The brake resistor is still on BR and DC+ and imitates a short. Take it off and take BR again.',
+  'wrong-stage':
+    'The readings fit a stage built differently from the one chosen. Check the stage; the readings stay.',
+  'meter-battery-low':
+    'All junctions drop more than they should: the unit is very cold or the meter battery is flat. Change the battery and try a known diode.',
+  'leads-shorted':
+    'Every reading is near zero: touch the leads apart, check for a wire whisker, then try again.',
+};
+
+export const condition = (code: ConditionCode, probability: number, more = ''): Condition => ({
+  code,
+  probability,
+  advice: more === '' ? advice[code] : `${advice[code]} ${more}`,
+});
+
+/** How the drop of a family at the usual current differs at a temperature from the one tables are made at, V. */
+function temperatureShift(family: Family, temperature_C: number): number {
+  const { Is, n } = typicalDevices[family];
+  const drop = (t: number) => n * thermalVolts(t) * log(usual_A / saturationAt(Is, n, t));
+  return drop(temperature_C) - drop(usualTemperature_C);
+}
+
+/** What is known of the unit's drops before its readings; a known temperature narrows it. */
+export function expectationFor(
+  familyShift_V: Readonly<Record<string, number>>,
+  temperature_C: number | undefined,
+): Expectation {
+  const centre = new Float64Array(column.count);
+  const spread = new Float64Array(column.count).fill(model.device_V);
+  for (const family of families) {
+    const known = temperature_C === undefined ? 0 : temperatureShift(family, temperature_C);
+    centre[column.family(family)] = known - (familyShift_V[family] ?? 0);
+    spread[column.family(family)] = temperature_C === undefined ? model.family_V : model.familyKnown_V;
+  }
+  if (temperature_C !== undefined) {
+    centre[column.slope] = (temperature_C - usualTemperature_C) / (usualTemperature_C + 273.15);
+    spread[column.slope] = model.slopeKnown;
+  } else spread[column.slope] = model.slope;
+  spread[column.circumstance] = model.circumstanceSpread;
+  return { centre, spread };
+}
+
+/** The unit's drop of each family against the typical one at the usual temperature, V. */
+export const familyShiftOf = (
+  familyShift_V: Readonly<Record<string, number>>,
+  unknowns: Float64Array,
+): Record<string, number> =>
+  Object.fromEntries(families.map((f) => [f, (familyShift_V[f] ?? 0) + at(unknowns, column.family(f))]));
+
+/** Are all drops off the same way, more than makes differ among themselves? */
+function drift(question: Question, best: Fit, temperature_C: number | undefined): Condition[] {
+  const read = new Set(
+    question.observations.flatMap((_, i) => {
+      const solved = best.solutions[i];
+      return solved === undefined || solved.overload
+        ? []
+        : [...solved.columns].flatMap((c) => families.filter((f) => column.family(f) === c));
+    }),
+  );
+  const shifts = [...read].map((f) => {
+    const known = temperature_C === undefined ? 0 : temperatureShift(f, temperature_C);
+    return (question.tables.familyShift_V[f] ?? 0) + at(best.unknowns, column.family(f)) - known;
+  });
+  if (shifts.length < 2) return [];
+  const mean = shifts.reduce((a, b) => a + b, 0) / shifts.length;
+  const low = max(...shifts);
+  const high = min(...shifts);
+  const hot =
+    normalBelow((-mean - model.hotBelow_V) / model.driftDoubt_V) * (low < -model.allOff_V ? 1 : 0.3);
+  const flat =
+    normalBelow((mean - model.flatAbove_V) / model.driftDoubt_V) * (high > model.allOff_V ? 1 : 0.3);
+  const off = `They are ${abs(mean * 1000).toFixed(0)} mV ${mean < 0 ? 'under' : 'over'} the usual.`;
+  return [
+    ...(hot > 0.05 ? [condition('hot-unit', hot, off)] : []),
+    ...(flat > 0.05 ? [condition('meter-battery-low', flat, off)] : []),
+  ];
+}
+
+/** Figures that fit with their decimal point moved; as sure as the fit is that they are slips. */
+function slips({ observations }: Question, best: Fit): Condition[] {
+  const moved = observations.flatMap((o, i) => {
+    const doubt = 1 - at(best.trust, i);
+    const expected = expectedOf(best, i);
+    if (o.state !== 'finite' || doubt < asserted || !Number.isFinite(expected)) return [];
+    const factor = decimalFactors.find((f) => abs(o.volts / f - expected) < 5 * model.reading_V);
+    if (factor === undefined) return [];
+    const meant = (o.volts / factor).toFixed(3);
+    return [condition('entry-slip', doubt, `${o.probe.red} to ${o.probe.black} would fit as ${meant} V.`)];
+  });
+  return moved.slice(0, 1);
+}
+
+/** Every trap that the figures betray, likeliest first. */
+export function conditionsOf(
+  question: Question,
+  { ofCircumstance }: Posterior,
+  best: Weighed,
+  temperature_C: number | undefined,
+): Condition[] {
+  const chances = new Map<ConditionCode, number>();
+  question.tables.circumstances.forEach(({ code }, c) => {
+    if (code !== null) chances.set(code, (chances.get(code) ?? 0) + at(ofCircumstance, c));
+  });
+  return [
+    ...[...chances].filter(([, p]) => p > 0.05).map(([code, p]) => condition(code, p)),
+    ...slips(question, best.fit),
+    ...drift(question, best.fit, temperature_C),
+  ].sort((a, b) => b.probability - a.probability);
+}

@@ -1,0 +1,85 @@
+import type { FaultMode, Position, Probe, Shown } from '../../equipment/power-stage';
+import type { CircumstanceCode } from './circumstances';
+
+export interface NamedFault {
+  component: Position;
+  mode: FaultMode;
+}
+
+export interface Candidate {
+  /** Empty: the unit is sound. */
+  faults: NamedFault[];
+  /** Of this and all its equivalents together. */
+  probability: number;
+  /** Hypotheses that no reading taken so far can tell from this one, likeliest first. */
+  equivalents?: NamedFault[][];
+  /** Those of them that are worth a thought: no mere addition to these faults, and not far less likely. */
+  alike: NamedFault[][];
+}
+
+export type PositionState = 'sound' | 'short' | 'leaky' | 'open' | 'degraded' | 'unprobed' | 'unknown';
+
+export type ConditionCode =
+  CircumstanceCode | 'entry-slip' | 'hot-unit' | 'meter-battery-low' | 'leads-shorted';
+
+/** Something about the set-up or the meter, not the unit, that the figures betray. */
+export interface Condition {
+  code: ConditionCode;
+  probability: number;
+  advice: string;
+}
+
+export interface ReadingJudgement extends Probe {
+  state: 'sound' | 'doubt' | 'failed';
+  /** What a sound unit with this one's drops would show. */
+  expected: Shown;
+  /** Deviation from that, V, where both are figures. */
+  off_V: number | null;
+  /** How often this probe was read. */
+  repeats: number;
+}
+
+export interface NextProbe extends Probe {
+  /** Expected information about which hypothesis holds, bits. */
+  gainBits: number;
+  /** How long moving the leads and waiting for the figure takes, s. */
+  handling_s: number;
+  /** The two likeliest explanations that this reading would tell apart. */
+  between: [NamedFault[], NamedFault[]];
+}
+
+export interface Diagnosis {
+  verdict: 'not-shorted' | 'faulty' | 'doubtful' | 'invalid';
+  candidates: Candidate[];
+  restProbability: number;
+  positions: { component: Position; state: PositionState; probability: number }[];
+  conditions: Condition[];
+  repeat: (Probe & { why: string })[];
+  next: NextProbe[];
+  /** Why further probing would change nothing; null while it may. */
+  enough: string | null;
+  unseen: NamedFault[];
+  caseNotes: { code: string; text: string }[];
+  readings: ReadingJudgement[];
+  /** Fitted drop of each family relative to the typical one, V. */
+  familyShift_V: Record<string, number>;
+  /** What the computing looked at and fitted; the shares it weighed roughly and left out. */
+  effort: { hypotheses: number; fitted: number; roughMass: number; prunedMass: number };
+}
+
+export const invalid = (code: string, text: string, extra: Partial<Diagnosis> = {}): Diagnosis => ({
+  verdict: 'invalid',
+  candidates: [],
+  restProbability: 1,
+  positions: [],
+  conditions: [],
+  repeat: [],
+  next: [],
+  enough: null,
+  unseen: [],
+  caseNotes: [{ code, text }],
+  readings: [],
+  familyShift_V: {},
+  effort: { hypotheses: 0, fitted: 0, roughMass: 0, prunedMass: 0 },
+  ...extra,
+});

@@ -1,0 +1,293 @@
+import { at } from '../../numerics/circuit';
+import { model } from './model';
+import type { Observation } from './observations';
+import { column } from './ground';
+import { effect, isBlocked } from './solve';
+import type { Hypothesis, Solution, Standing } from './tables';
+
+// Taken once: looking a global up at every use costs more than the function itself.
+const { abs, exp, log, log1p, max, min, sqrt } = Math;
+
+/** How well one hypothesis explains the readings, with the unit's own drops fitted. */
+export interface Fit {
+  hypothesis: Hypothesis;
+  /** What it says of each observation, before the unit's own drops. */
+  solutions: readonly Solution[];
+  /** ln of the evidence, up to a constant shared by all hypotheses; the prior is not in it. */
+  score: number;
+  /** Fitted unknowns, one per `column`. */
+  unknowns: Float64Array;
+  /** Per observation: the chance that it is no slip under this hypothesis. */
+  trust: Float64Array;
+}
+
+const floor = log(model.slip / model.slipRange_V);
+const logTwoPi = log(2 * Math.PI);
+
+/** The chance that a normal variate lies below x deviations, by its logistic likeness. */
+export const normalBelow = (x: number): number => 1 / (1 + exp(-1.7 * x));
+
+/** The chance that a display shows overload for a predicted voltage. */
+const overloadChance = (volts: number, ceiling_V: number): number =>
+  normalBelow((abs(volts) - ceiling_V) / model.ceiling_V);
+
+/** ln likelihood of the observed state alone; finite figures are weighed in the fit. */
+function stateScore(observation: Observation, predicted_V: number, ceiling_V: number): number {
+  const overload = overloadChance(predicted_V, ceiling_V);
+  // A mistake seldom happens twice on one probe.
+  const poorContact = model.poorContact ** min(observation.repeats, 2);
+  const slip = model.slip ** min(observation.repeats, 2);
+  if (observation.state === 'finite') return log((1 - overload) * (1 - poorContact) + overload * slip);
+  const blocked = overload + (1 - overload) * poorContact;
+  return observation.state === 'OL' ? log(blocked) : log(0.5 * overload + 0.01 * (1 - overload));
+}
+
+/** The display's ceiling, and what an observation says of a probe surely above or below it. */
+export interface Ceiling {
+  volts: number;
+  bounds: readonly { blocked: number; conducting: number }[];
+}
+
+export const ceilingFor = (observations: readonly Observation[], volts: number): Ceiling => ({
+  volts,
+  bounds: observations.map((o) => ({
+    blocked: stateScore(o, Infinity, volts),
+    conducting: stateScore(o, 0, volts),
+  })),
+});
+
+/** Farther from the ceiling than this a state is certain, V. */
+const certain_V = 0.4;
+
+/** Where a predicted voltage stands against the ceiling. */
+export const standingOf = (predicted_V: number, ceiling_V: number): Standing => {
+  const above = abs(predicted_V) - ceiling_V;
+  return above > certain_V ? 'above' : above < -certain_V ? 'below' : 'near';
+};
+
+/**
+ * ln likelihood of an observed state.
+ * @param open the voltage follows a size that is still open: near the ceiling both states are possible
+ */
+export function stateOf(
+  { volts: ceiling_V, bounds }: Ceiling,
+  observations: readonly Observation[],
+  i: number,
+  predicted_V: number,
+  open = false,
+): number {
+  const { blocked, conducting } = bounds[i] as Ceiling['bounds'][number];
+  const standing = standingOf(predicted_V, ceiling_V);
+  if (standing !== 'near') return standing === 'above' ? blocked : conducting;
+  return open ? max(blocked, conducting) : stateScore(observations[i] as Observation, predicted_V, ceiling_V);
+}
+
+/**
+ * Solves a symmetric positive definite system in place by Cholesky, column by column, passing over
+ * zeros: with the nearly diagonal columns first there is little else.
+ * @param matrix lower triangle, row-major; overwritten
+ * @returns ½·ln of the determinant
+ */
+function solveCholesky(matrix: Float64Array, n: number, rhs: Float64Array): number {
+  let halfLog = 0;
+  for (let k = 0; k < n; k += 1) {
+    const pivot = sqrt(max(at(matrix, k * n + k), 1e-300));
+    matrix[k * n + k] = pivot;
+    halfLog += log(pivot);
+    const y = at(rhs, k) / pivot;
+    rhs[k] = y;
+    for (let i = k + 1; i < n; i += 1) {
+      const rowI = i * n;
+      const below = at(matrix, rowI + k) / pivot;
+      if (below === 0) continue;
+      matrix[rowI + k] = below;
+      rhs[i] = at(rhs, i) - below * y;
+      for (let j = k + 1; j <= i; j += 1) {
+        const left = at(matrix, j * n + k);
+        // Rows above this one in the column are divided already.
+        if (left !== 0) matrix[rowI + j] = at(matrix, rowI + j) - below * left;
+      }
+    }
+  }
+  for (let i = n - 1; i >= 0; i -= 1) {
+    const x = at(rhs, i) / at(matrix, i * n + i);
+    rhs[i] = x;
+    for (let j = 0; j < i; j += 1) rhs[j] = at(rhs, j) - at(matrix, i * n + j) * x;
+  }
+  return halfLog;
+}
+
+interface Figure {
+  i: number;
+  solved: Solution;
+  volts: number;
+  residual: number;
+  spread: number;
+}
+
+const goodScore = (f: Figure, left_V: number): number =>
+  log(1 - model.slip) - 0.5 * (left_V / f.spread) ** 2 - log(f.spread) - 0.5 * logTwoPi;
+
+/** What a slip costs against a figure that fits, nats: no reading can cost a hypothesis more. */
+export const slipCost = log((1 - model.slip) / model.reading_V) - 0.5 * logTwoPi - floor;
+
+/** Factors by which a decimal point in the wrong place changes a figure. */
+export const decimalFactors = [10, 0.1, 100, 0.01, 1000] as const;
+
+/** A figure that should not be what it is: anything, or the right one with its point misplaced. */
+function slipScore(f: Figure, left_V: number): number {
+  if (abs(left_V) < 5 * f.spread) return floor;
+  const expected = f.volts - left_V;
+  let best = floor;
+  for (const factor of decimalFactors) {
+    const off = (f.volts / factor - expected) / f.spread;
+    if (abs(off) < 5)
+      best = max(
+        best,
+        log(model.decimal / decimalFactors.length / factor / f.spread) - 0.5 * (off * off + logTwoPi),
+      );
+  }
+  return best;
+}
+
+/** What is known of the unit before its readings, column by column. */
+export interface Expectation {
+  centre: Float64Array;
+  spread: Float64Array;
+}
+
+/**
+ * How far a column may lie from what was expected, under one hypothesis.
+ * @param beside it has other faults beside
+ */
+export function spreadOf(
+  { open, beside }: { open: readonly number[]; beside: boolean },
+  { spread }: Expectation,
+  c: number,
+): number {
+  if (!open.includes(c) || c === column.circumstance) return at(spread, c);
+  if (c < column.leak0) return model.degradedSpread_V;
+  return beside ? model.leakSpreadBeside : model.leakSpread;
+}
+
+const rounds = 6;
+/** A fit that moves less than this from one round to the next has settled, V. */
+const settled_V = 4e-4;
+
+/**
+ * Most likely unknowns under one hypothesis (iteratively re-weighted least squares: a slip of one
+ * figure or one odd device must not bend the fit) and the Laplace evidence at them.
+ * @param solutions what the hypothesis says of each observation
+ * @param near a fit of the same readings under another hypothesis: most of a unit is the same, so
+ *   starting there saves rounds
+ */
+export function fit(
+  hypothesis: Hypothesis,
+  observations: readonly Observation[],
+  solutions: readonly Solution[],
+  { expectation, ceiling, near }: { expectation: Expectation; ceiling: Ceiling; near?: Fit | undefined },
+): Fit {
+  const { open } = hypothesis;
+  const isDevice = (u: number) => u < column.leak0 && !open.includes(u);
+  const finite = observations.flatMap((observation, i): Figure[] => {
+    const solved = solutions[i] as Solution;
+    if (observation.state !== 'finite' || isBlocked(solved)) return [];
+    const spread = model.reading_V / sqrt(min(observation.repeats, 4));
+    return [{ i, solved, volts: observation.volts, residual: observation.volts - solved.volts, spread }];
+  });
+  const trust = new Float64Array(observations.length).fill(1);
+
+  // Only what some reading follows is fitted; the rest stays at what was expected and cancels out.
+  const local = new Int32Array(column.count).fill(-1);
+  for (const { solved } of finite) for (const c of solved.columns) local[c] = 0;
+  const active: number[] = [];
+  local.forEach((mark, c) => {
+    if (mark === 0) local[c] = active.push(c) - 1;
+  });
+  const n = active.length;
+  const studentGain = (model.deviceFreedom + 1) / model.deviceFreedom;
+  const precision = Float64Array.from(
+    active,
+    (c) =>
+      (isDevice(c) ? studentGain : 1) /
+      spreadOf({ open, beside: hypothesis.faults.length > 1 }, expectation, c) ** 2,
+  );
+  const centre = Float64Array.from(active, (c) => at(expectation.centre, c));
+  const x = Float64Array.from(active, (c) =>
+    near === undefined ? at(expectation.centre, c) : at(near.unknowns, c),
+  );
+  const left = (f: Figure): number => {
+    let sum = f.residual;
+    const { columns, values } = f.solved;
+    for (let e = 0; e < columns.length; e += 1) sum -= at(values, e) * at(x, at(local, columns[e] as number));
+    return sum;
+  };
+  const matrix = new Float64Array(n * n);
+  const rhs = new Float64Array(n);
+  let halfLog = 0;
+  for (let round = 0; round < rounds; round += 1) {
+    matrix.fill(0);
+    for (let u = 0; u < n; u += 1) {
+      let weight = at(precision, u);
+      if (isDevice(active[u] as number)) {
+        const off = at(x, u) / model.device_V;
+        weight = (model.deviceFreedom + 1) / (model.deviceFreedom + off * off) / model.device_V ** 2;
+      }
+      matrix[u * n + u] = weight;
+      rhs[u] = weight * at(centre, u);
+    }
+    for (const f of finite) {
+      const weight = at(trust, f.i) / f.spread ** 2;
+      if (weight < 1) continue;
+      const { columns, values } = f.solved;
+      for (let e = 0; e < columns.length; e += 1) {
+        const u = at(local, columns[e] as number);
+        const weighted = weight * at(values, e);
+        rhs[u] = at(rhs, u) + weighted * f.residual;
+        for (let d = 0; d <= e; d += 1) {
+          const place = u * n + at(local, columns[d] as number);
+          matrix[place] = at(matrix, place) + weighted * at(values, d);
+        }
+      }
+    }
+    halfLog = solveCholesky(matrix, n, rhs);
+    let moved = 0;
+    for (let u = 0; u < n; u += 1) moved = max(moved, abs(at(rhs, u) - at(x, u)));
+    x.set(rhs);
+    for (const f of finite) trust[f.i] = 1 / (1 + exp(slipScore(f, left(f)) - goodScore(f, left(f))));
+    if (moved < settled_V) break;
+  }
+
+  let score = -halfLog;
+  for (let u = 0; u < n; u += 1) {
+    const off = at(x, u) - at(centre, u);
+    score += 0.5 * log(at(precision, u));
+    score -= isDevice(active[u] as number)
+      ? ((model.deviceFreedom + 1) / 2) * log1p((off / model.device_V) ** 2 / model.deviceFreedom)
+      : 0.5 * at(precision, u) * off * off;
+  }
+  for (const f of finite) {
+    const good = goodScore(f, left(f));
+    const bad = slipScore(f, left(f));
+    score += max(good, bad) + log1p(exp(-abs(good - bad)));
+  }
+  const unknowns = expectation.centre.slice();
+  active.forEach((c, u) => (unknowns[c] = at(x, u)));
+  const figures = new Set(finite.map((f) => f.i));
+  observations.forEach((observation, i) => {
+    const solved = solutions[i] as Solution;
+    const expected = solved.volts + effect(solved, unknowns);
+    score += stateOf(ceiling, observations, i, expected);
+    if ((observation.state === 'finite') === abs(expected) > ceiling.volts) trust[i] = 0;
+    // A finite figure where overload was predicted can only be a slip: its state has paid for that,
+    // and any figure is as likely as another.
+    if (observation.state === 'finite' && !figures.has(i)) score -= log(model.slipRange_V);
+  });
+  return { hypothesis, solutions, score, unknowns, trust };
+}
+
+/** What the fit expects a reading of its to be, V; Infinity for overload. */
+export function expectedOf(fitted: Fit, i: number): number {
+  const solved = fitted.solutions[i] as Solution;
+  return isBlocked(solved) ? Infinity : solved.volts + effect(solved, fitted.unknowns);
+}

@@ -1,0 +1,213 @@
+import {
+  fullPlan,
+  positionsOf,
+  probeKey,
+  type Fault,
+  type Meter,
+  type Probe,
+  type Stage,
+} from '../../equipment/power-stage';
+import { answer } from './answers';
+import { circumstancesOf } from './circumstances';
+import { column, groundOf } from './ground';
+import { share } from './model';
+import { normalisers, pairWeight, variantsOf, type Variant } from './variants';
+import type { Hypothesis, Tables } from './tables';
+
+export const nameOfFaults = (faults: readonly { component: string; mode: string }[]): string =>
+  faults
+    .map((f) => `${f.component} ${f.mode}`)
+    .sort()
+    .join(' + ');
+
+/** The columns that a fault of this kind leaves open. */
+const openOf = ({ component, mode }: Fault): number[] =>
+  mode === 'leaky' ? [column.leak(component)] : mode === 'degraded' ? [column.device(component)] : [];
+
+function hypothesis({
+  circumstance = 0,
+  fits = false,
+  faults,
+  variants,
+  prior,
+  without,
+  twin = null,
+}: {
+  circumstance?: number;
+  /** The circumstance has a size of its own that is fitted. */
+  fits?: boolean;
+  faults: readonly Fault[];
+  variants: readonly number[];
+  prior: number;
+  without: readonly Hypothesis[];
+  twin?: Hypothesis | null;
+}): Hypothesis {
+  return {
+    number: -1,
+    circumstance,
+    faults,
+    variants,
+    open: [...faults.flatMap(openOf), ...(fits ? [column.circumstance] : [])],
+    name: nameOfFaults(faults),
+    logPrior: Math.log(prior),
+    without,
+    twin,
+    solved: [],
+    reaches: null,
+  };
+}
+
+const keyOf = (circumstance: number, variants: readonly number[]): string =>
+  `${circumstance}:${variants.join()}`;
+
+const isGross = ({ mode }: Fault): boolean => mode === 'short' || mode === 'open';
+
+/**
+ * Every hypothesis about a stage, not yet solved: sound, each fault, each pair of faults, and the same
+ * (up to one fault) under every circumstance. Priors add up to one but for what is left out.
+ * @param familyShift_V where the linearisation stands
+ */
+export function tablesFor(
+  stage: Stage,
+  meter: Meter,
+  { familyShift_V = {} }: { familyShift_V?: Readonly<Record<string, number>> } = {},
+): Tables {
+  const variants = variantsOf(stage, meter);
+  const circumstances = circumstancesOf(stage);
+  const norm = normalisers(variants);
+  const usual = circumstances[0]?.prior ?? 1;
+  const sound = hypothesis({ faults: [], variants: [], prior: usual * share.sound, without: [] });
+  const faulty = variants.map((v, i) =>
+    hypothesis({ faults: [v.fault], variants: [i], prior: usual * norm.one * v.weight, without: [sound] }),
+  );
+  const pairs = faulty.flatMap((one, i) =>
+    faulty.slice(i + 1).flatMap((other, d) => {
+      const j = i + 1 + d;
+      const weight = pairWeight(variants[i] as Variant, variants[j] as Variant);
+      if (weight === 0) return [];
+      const faults = [...one.faults, ...other.faults];
+      const prior = usual * norm.two * weight;
+      return [hypothesis({ faults, variants: [i, j], prior, without: [other, one] })];
+    }),
+  );
+  const trapped = circumstances.flatMap((trap, circumstance) => {
+    if (trap.code === null) return [];
+    if (trap.mirrored)
+      return [sound, ...faulty].map((twin) => mirrored(twin, circumstance, trap.prior / usual));
+    const fits = trap.busVolts !== 0 || trap.brakeResistor_ohm !== null;
+    const common = { circumstance, fits };
+    const base = hypothesis({
+      ...common,
+      faults: [],
+      variants: [],
+      prior: trap.prior * share.sound,
+      without: [],
+    });
+    const has = new Set(positionsOf(trap.stage));
+    return [
+      base,
+      ...variants.flatMap(({ fault, weight }, i) =>
+        isGross(fault) && has.has(fault.component)
+          ? [
+              hypothesis({
+                ...common,
+                faults: [fault],
+                variants: [i],
+                prior: trap.prior * norm.one * weight,
+                without: [base],
+              }),
+            ]
+          : [],
+      ),
+    ];
+  });
+  const all = [sound, ...faulty, ...trapped, ...pairs];
+  all.forEach((h, number) => (h.number = number));
+  const probes: Probe[] = fullPlan(stage).map(({ red, black }) => ({ red, black }));
+  return {
+    stage,
+    meter,
+    familyShift_V,
+    variants,
+    circumstances,
+    grounds: circumstances.map((c) => groundOf(c, familyShift_V)),
+    probes,
+    rows: new Map(probes.map((p, row) => [probeKey(p), row])),
+    mirrors: [],
+    all,
+    logPriors: all.map((h) => h.logPrior),
+    singles: [sound, ...faulty].map((h) => h.number),
+    enumerated: all.map((h) => h.number),
+    known: new Map(all.map((h) => [keyOf(h.circumstance, h.variants), h])),
+    answers: [],
+    others: new Map(),
+    polished: new Map(),
+    last: null,
+  };
+}
+
+/** What a hypothesis becomes when red and black are the other way round. */
+const mirrored = (twin: Hypothesis, circumstance: number, share: number): Hypothesis =>
+  hypothesis({
+    circumstance,
+    faults: twin.faults,
+    variants: twin.variants,
+    prior: Math.exp(twin.logPrior) * share,
+    without: [],
+    twin,
+  });
+
+/**
+ * A hypothesis with one more fault; null where it has a fault of that part already.
+ * @param variant number of the fault among the tables' variants
+ */
+export function withFault(tables: Tables, h: Hypothesis, variant: number): Hypothesis | null {
+  const { fault, weight } = tables.variants[variant] as Variant;
+  if (h.faults.some((f) => f.component === fault.component)) return null;
+  const variants = [...h.variants, variant].sort((a, b) => a - b);
+  const key = keyOf(h.circumstance, variants);
+  const known = tables.known.get(key);
+  if (known !== undefined) return known;
+  const make = (): Hypothesis => {
+    if (h.twin !== null) return mirrored(withFault(tables, h.twin, variant) as Hypothesis, h.circumstance, 1);
+    const norm = tables.variants.reduce((sum, v) => sum + v.weight, 0);
+    return hypothesis({
+      circumstance: h.circumstance,
+      fits: h.open.includes(column.circumstance),
+      faults: variants.map((i) => (tables.variants[i] as Variant).fault),
+      variants,
+      prior: (Math.exp(h.logPrior) * share.three * weight) / norm / share.two,
+      without: variants.map((left) =>
+        left === variant ? h : (withFault(tables, smaller(tables, h, left), variant) as Hypothesis),
+      ),
+    });
+  };
+  const made = make();
+  made.number = tables.all.push(made) - 1;
+  tables.logPriors.push(made.logPrior);
+  tables.known.set(key, made);
+  return made;
+}
+
+/** The same without one of its faults: made with it, so it is there. */
+const smaller = (tables: Tables, h: Hypothesis, left: number): Hypothesis =>
+  tables.known.get(
+    keyOf(
+      h.circumstance,
+      h.variants.filter((v) => v !== left),
+    ),
+  ) as Hypothesis;
+
+/**
+ * Solves ahead what readings will ask for, some hypotheses at a time.
+ * @returns how much is done, 0 to 1, after each slice
+ */
+export function* prepare(tables: Tables, slice = 40): Generator<number> {
+  const { all, enumerated } = tables;
+  for (const i of enumerated) {
+    const h = all[i] as Hypothesis;
+    for (let row = 0; row < tables.probes.length; row += 1) answer(tables, h, row);
+    if (i % slice === slice - 1) yield (i + 1) / enumerated.length;
+  }
+  yield 1;
+}

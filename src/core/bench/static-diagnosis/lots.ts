@@ -1,0 +1,162 @@
+// Hypotheses that the probes taken cannot tell apart are one lot: weighed once for all its members.
+import { at } from '../../numerics/circuit';
+import { answer, answerAtHand, answersOf, unasked } from './answers';
+import { slipCost, spreadOf, stateOf, type Ceiling, type Fit } from './fit';
+import { column } from './ground';
+import { model } from './model';
+import type { Observation } from './observations';
+import type { Question } from './question';
+import { isBlocked } from './solve';
+import type { Answer, AnswersOfRow, Hypothesis, Solution } from './tables';
+
+// Taken once: looking a global up at every use costs more than the function itself.
+const { exp, log, max, min } = Math;
+
+/** A hypothesis this many nats behind the best is not looked at further. */
+export const hopeless = 24;
+/** Deviations count for more where nothing was fitted. */
+const roughness = 1.5;
+
+export interface Lot {
+  /** Numbers of the hypotheses. */
+  members: number[];
+  /** The likeliest member beforehand. */
+  best: Hypothesis;
+  /** Share of all members together beforehand. */
+  prior: number;
+  /** ln of the prior of the likeliest and of the likelihood of the states. */
+  score: number;
+  /** Another lot that the same hash leads to. */
+  beside: Lot | undefined;
+}
+
+/** What every answer makes of an observation, computed when first asked for. */
+function lazily(of: (answer: Answer, i: number) => number, { tables, rows }: Question) {
+  const all = rows.map((row) => answersOf(tables, row).answers);
+  const known = all.map((answers) => new Float64Array(answers.length).fill(NaN));
+  return (i: number, number: number): number => {
+    const values = known[i] as Float64Array;
+    // An answer found since then has no place: it is seldom asked for twice.
+    const value = number < values.length ? at(values, number) : NaN;
+    return value === value ? value : (values[number] = of((all[i] as Answer[])[number] as Answer, i));
+  };
+}
+
+/** ln likelihood of the states under a hypothesis; −∞ as soon as it falls under the bar. */
+function scorer(question: Question) {
+  const { tables, rows, observations, ceiling } = question;
+  const all = rows.map((row) => answersOf(tables, row));
+  const stateIs = (i: number, number: number): number => {
+    const { states, answers } = all[i] as AnswersOfRow;
+    const { blocked, conducting } = ceiling.bounds[i] as Ceiling['bounds'][number];
+    if (states[number] === 'below') return conducting;
+    if (states[number] === 'above') return blocked;
+    const { solution, leaks } = answers[number] as Answer;
+    return stateOf(ceiling, observations, i, solution.volts, leaks);
+  };
+  const waiting: number[] = [];
+  return (number: number, bar: number): number => {
+    let score = 0;
+    waiting.length = 0;
+    // What is known already costs nothing: most hypotheses fall by it alone.
+    for (let i = 0; i < rows.length; i += 1) {
+      let known = at((all[i] as AnswersOfRow).of, number);
+      if (known === unasked)
+        known = answerAtHand(tables, tables.all[number] as Hypothesis, rows[i] as number);
+      if (known === unasked) waiting.push(i);
+      else score += stateIs(i, known);
+      if (score < bar) return -Infinity;
+    }
+    for (const i of waiting) {
+      score += stateIs(i, answer(tables, tables.all[number] as Hypothesis, rows[i] as number));
+      if (score < bar) return -Infinity;
+    }
+    return score;
+  };
+}
+
+/**
+ * Joins those of the hypotheses that the states leave alive and that give the same answers.
+ * @param numbers of the hypotheses, the likelier ones first: each is held against the best so far
+ */
+export function lotsOf(question: Question, numbers: readonly number[]): Lot[] {
+  const { tables, rows } = question;
+  const { all, logPriors } = tables;
+  const columns = rows.map((row) => answersOf(tables, row).of);
+  const score = scorer(question);
+  const byHash = new Map<number, Lot>();
+  const lots: Lot[] = [];
+  const alike = (a: number, b: number): boolean => {
+    for (const of of columns) if (of[a] !== of[b]) return false;
+    return true;
+  };
+  let top = -Infinity;
+  const scores = Float64Array.from(numbers, (number) => {
+    const logPrior = logPriors[number] as number;
+    const reached = logPrior + score(number, top - hopeless - logPrior);
+    top = max(top, reached);
+    return reached;
+  });
+  for (let k = 0; k < numbers.length; k += 1) {
+    const reached = at(scores, k);
+    if (reached < top - hopeless) continue;
+    const number = numbers[k] as number;
+    const logPrior = logPriors[number] as number;
+    let hash = 7;
+    for (const of of columns) hash = (Math.imul(hash, 31) + at(of, number)) | 0;
+    const first = byHash.get(hash);
+    let home = first;
+    while (home !== undefined && !alike(home.best.number, number)) home = home.beside;
+    if (home === undefined) {
+      const best = all[number] as Hypothesis;
+      const lot = { members: [number], best, prior: exp(logPrior), score: reached, beside: first };
+      byHash.set(hash, lot);
+      lots.push(lot);
+    } else {
+      home.members.push(number);
+      home.prior += exp(logPrior);
+      if (logPrior <= home.best.logPrior) continue;
+      home.best = all[number] as Hypothesis;
+      home.score = reached;
+    }
+  }
+  return lots;
+}
+
+export const solutionsOf = ({ tables, rows }: Question, { best }: Lot): Solution[] =>
+  rows.map((row) => {
+    const { answers, of } = answersOf(tables, row);
+    return (answers[at(of, best.number)] as Answer).solution;
+  });
+
+/**
+ * What the figures make of a lot, without fitting it: the shared drops are taken from another fit, what is
+ * its own counts as noise. Near enough for what is far behind.
+ * @returns per lot: ln of prior × evidence up to a constant that all share; −∞ where it is under the bar
+ */
+export function roughlyBy(question: Question, near: Fit): (lot: Lot, bar: number) => number {
+  const { observations, expectation } = question;
+  const least = (roughness * model.reading_V) ** 2;
+  const costOf = lazily((a, i) => {
+    const observation = observations[i] as Observation;
+    const { solution } = a;
+    if (observation.state !== 'finite' || isBlocked(solution)) return 0;
+    let off = observation.volts - solution.volts;
+    let variance = least;
+    for (let e = 0; e < solution.columns.length; e += 1) {
+      const c = solution.columns[e] as number;
+      const value = at(solution.values, e);
+      if (c >= column.firstFamily) off -= value * at(near.unknowns, c);
+      else variance += (roughness * value * spreadOf(a, expectation, c)) ** 2;
+    }
+    return min((0.5 * off * off) / variance + 0.5 * log(variance / least), slipCost);
+  }, question);
+  const columns = question.rows.map((row) => answersOf(question.tables, row).of);
+  return ({ score, best }, bar) => {
+    let hope = score;
+    // No figure makes it better.
+    for (let i = 0; i < columns.length && hope >= bar; i += 1)
+      hope -= costOf(i, at(columns[i] as Int32Array, best.number));
+    return hope < bar ? -Infinity : hope;
+  };
+}

@@ -1,0 +1,217 @@
+import { at, influence, operatingPoint, type Network } from '../../numerics/circuit';
+import { probeKey, type Fault, type Meter, type Probe } from '../../equipment/power-stage';
+import {
+  column,
+  networkWith,
+  ohmOf,
+  placeOf,
+  reach,
+  usual_A,
+  waysOf,
+  type Ground,
+  type Ways,
+} from './ground';
+import type { Hypothesis, Solution, Tables } from './tables';
+
+// Taken once: looking a global up at every use costs more than the function itself.
+const { abs, log, min } = Math;
+
+/** Below this an unknown is left out: under 0.1 mV for the largest deviations. */
+const negligible = 5e-4;
+/** Two answers nearer than this are one, V. */
+const same_V = 2e-5;
+const overloadMargin_V = 0.6;
+
+const noColumns = new Uint8Array(0);
+const noValues = new Float64Array(0);
+/** Anything well above the ceiling is one and the same overload. */
+export const overload: Solution = {
+  id: 0,
+  volts: Infinity,
+  overload: true,
+  columns: noColumns,
+  values: noValues,
+};
+let nextId = 1;
+
+/** Far above the ceiling, whatever the unit's own drops are. */
+export const isBlocked = (s: Solution): boolean => s.overload && s.columns.length === 0;
+
+/** Does the answer follow one of these columns? */
+export const follows = ({ columns }: Solution, open: readonly number[]): boolean =>
+  open.length > 0 && columns.some((c) => open.includes(c));
+
+/** The row of a probe; a new one for a probe that was not planned. */
+export function rowOf(tables: Tables, probe: Probe): number {
+  const key = probeKey(probe);
+  const known = tables.rows.get(key);
+  if (known !== undefined) return known;
+  tables.rows.set(key, tables.probes.length);
+  tables.probes.push({ red: probe.red, black: probe.black });
+  return tables.probes.length - 1;
+}
+
+function mirrorOf(tables: Tables, row: number): number {
+  const known = tables.mirrors[row];
+  if (known !== undefined) return known;
+  const { red, black } = tables.probes[row] as Probe;
+  return (tables.mirrors[row] = rowOf(tables, { red: black, black: red }));
+}
+
+/** Solves one probe of a network and its sensitivities. */
+export function solve(
+  { network, meter }: { network: Network; meter: Meter },
+  ground: Ground,
+  faults: readonly Fault[],
+  probe: Probe,
+  near?: Float64Array,
+): Solution {
+  const law = { testCurrent_A: meter.testCurrent_mA / 1000, openCircuit_V: meter.openCircuit_V };
+  const red = network.index.get(probe.red) ?? 0;
+  const black = network.index.get(probe.black) ?? 0;
+  const point = operatingPoint(network, { law, red, black }, near);
+  if (!point.converged) return overload;
+  const volts = at(point.volts, red) - at(point.volts, black);
+  if (abs(volts) > min(meter.ceiling_V + overloadMargin_V, meter.openCircuit_V - 0.1)) return overload;
+  nextId += 1;
+  const answer = influence(point, red, black);
+  const row = new Float64Array(column.count);
+  const add = (place: number, value: number) => {
+    row[place] = at(row, place) + value;
+  };
+  const { numbers } = network;
+  for (let k = 0; k < ground.deviceColumn.length; k += 1) {
+    const from = at(numbers.diodeFrom, k);
+    const to = at(numbers.diodeTo, k);
+    const perVolt = at(point.conductances_S, k) * (at(answer, from) - at(answer, to));
+    const ampere = at(point.currents_A, k);
+    add(at(ground.deviceColumn, k), perVolt);
+    add(at(ground.familyColumn, k), perVolt);
+    if (ampere > 1e-9) add(column.slope, perVolt * at(numbers.emission_V, k) * log(ampere / usual_A));
+  }
+  for (const fault of faults) {
+    if (fault.mode !== 'leaky') continue;
+    const path = at(ground.path, placeOf[fault.component]);
+    const a = at(numbers.conductorFrom, path);
+    const b = at(numbers.conductorTo, path);
+    const ampere = (at(point.volts, a) - at(point.volts, b)) / ohmOf(fault);
+    add(column.leak(fault.component), ampere * (at(answer, a) - at(answer, b)));
+  }
+  const open = ground.brakeResistor >= 0 ? ground.brakeResistor : ground.busCharge;
+  if (open >= 0) {
+    const a = at(numbers.conductorFrom, open);
+    const b = at(numbers.conductorTo, open);
+    const across = at(point.volts, a) - at(point.volts, b);
+    const conductance_S = at(numbers.conductor_S, open);
+    // A resistor that grows takes more of the drop; a source that grows pushes current in.
+    const ampere =
+      open === ground.brakeResistor ? across * conductance_S : at(numbers.emf_V, open) * conductance_S;
+    add(column.circumstance, ampere * (at(answer, a) - at(answer, b)));
+  }
+  const kept = [...row.keys()].filter((u) => abs(at(row, u)) > negligible);
+  return {
+    id: nextId,
+    volts,
+    overload: abs(volts) > meter.ceiling_V,
+    columns: Uint8Array.from(kept),
+    values: Float64Array.from(kept, (u) => at(row, u)),
+    ...(faults.length < 2 ? { point: point.volts } : {}),
+  };
+}
+
+/** Well below what overloads the display on a resistor alone. */
+const leastConductance_S = ({ testCurrent_mA, openCircuit_V }: Meter): number =>
+  (0.1 * testCurrent_mA) / 1000 / openCircuit_V;
+
+function networkAndWays(tables: Tables, h: Hypothesis): { network: Network; ways: Ways } {
+  if (tables.last?.of === h) return tables.last;
+  const network = networkWith(tables.grounds[h.circumstance] as Ground, h.faults);
+  tables.last = { of: h, network, ways: waysOf(network, leastConductance_S(tables.meter)) };
+  return tables.last;
+}
+
+/** Which nodes current from red can get to without black, and from which it can get to black. */
+function reachesOf(tables: Tables, h: Hypothesis, row: number): { red: number; black: number } {
+  if (h.reaches === null || h.reaches.red.length <= row) {
+    const ground = tables.grounds[h.circumstance] as Ground;
+    const { ways } = networkAndWays(tables, h);
+    const node = (name: string): number => ground.network.index.get(name) ?? 0;
+    h.reaches = {
+      red: Int32Array.from(tables.probes, (p) => reach(ways.out, node(p.red), node(p.black))),
+      black: Int32Array.from(tables.probes, (p) => reach(ways.into, node(p.black), node(p.red))),
+    };
+  }
+  return { red: at(h.reaches.red, row), black: at(h.reaches.black, row) };
+}
+
+/** Could this fault change what the probe shows, the rest being as it is? Errs on yes. */
+function matters(tables: Tables, fault: Fault, rest: Hypothesis, row: number, shown: Solution): boolean {
+  const ground = tables.grounds[rest.circumstance] as Ground;
+  const p = placeOf[fault.component];
+  const adds = fault.mode === 'short' || fault.mode === 'leaky';
+  // Taking a way away or making it worse changes nothing where nothing flows.
+  if (!adds && shown.overload) return false;
+  if (!adds && at(ground.diode, p) >= 0) return shown.columns.includes(p);
+  const place = at(ground.path, p);
+  if (place < 0) return false;
+  const { red, black } = reachesOf(tables, rest, row);
+  const a = 1 << at(ground.network.numbers.conductorFrom, place);
+  const b = 1 << at(ground.network.numbers.conductorTo, place);
+  return ((red & a) !== 0 && (black & b) !== 0) || ((red & b) !== 0 && (black & a) !== 0);
+}
+
+/** The answer of a hypothesis where it is that of a smaller one; undefined where it must be solved. */
+export function shared(tables: Tables, h: Hypothesis, row: number): Solution | undefined {
+  const known = h.solved[row];
+  if (known !== undefined) return known;
+  if (h.twin !== null) return shared(tables, h.twin, mirrorOf(tables, row));
+  for (let i = 0; i < h.faults.length; i += 1) {
+    const rest = h.without[i] as Hypothesis;
+    const smaller = rest.faults.length === 0 ? solution(tables, rest, row) : shared(tables, rest, row);
+    if (smaller !== undefined && !matters(tables, h.faults[i] as Fault, rest, row, smaller)) {
+      h.solved[row] = smaller;
+      return smaller;
+    }
+  }
+  return undefined;
+}
+
+/** What a hypothesis says a probe shows; solved when first asked for. */
+export function solution(tables: Tables, h: Hypothesis, row: number): Solution {
+  const known = h.solved[row];
+  if (known !== undefined) return known;
+  if (h.twin !== null) return solution(tables, h.twin, mirrorOf(tables, row));
+  // With the smaller ones answered it shows whether this one shares one of their answers.
+  for (const rest of h.without) solution(tables, rest, row);
+  return shared(tables, h, row) ?? (h.solved[row] = solvedAnew(tables, h, row));
+}
+
+function solvedAnew(tables: Tables, h: Hypothesis, row: number): Solution {
+  const ground = tables.grounds[h.circumstance] as Ground;
+  const { network, ways } = networkAndWays(tables, h);
+  const { red, black } = tables.probes[row] as Probe;
+  const node = (name: string): number => network.index.get(name) ?? 0;
+  const passes = (reach(ways.out, node(red), node(red)) >> node(black)) & 1;
+  if (passes === 0) return overload;
+  const smaller = h.without.flatMap((rest) => rest.solved[row] ?? []);
+  const start = smaller.find((s) => s.point !== undefined)?.point;
+  const answer = solve({ network, meter: tables.meter }, ground, h.faults, { red, black }, start);
+  // A bigger hypothesis that changed nothing after all shares the smaller one's answer.
+  return smaller.find((s) => alike(s, answer)) ?? answer;
+}
+
+const alike = (a: Solution, b: Solution): boolean =>
+  a === b ||
+  (abs(a.volts - b.volts) < same_V &&
+    a.columns.length === b.columns.length &&
+    a.columns.every((c, i) => c === b.columns[i]));
+
+/** Effect on a reading of the unknowns from column `from` on, V. */
+export function effect({ columns, values }: Solution, unknowns: Float64Array, from = 0): number {
+  let sum = 0;
+  for (let e = 0; e < columns.length; e += 1) {
+    const c = columns[e] as number;
+    if (c >= from) sum += at(values, e) * at(unknowns, c);
+  }
+  return sum;
+}

@@ -1,0 +1,170 @@
+import type { FaultMode, Position, Stage, Terminal } from '../../equipment/power-stage';
+import type { Candidate, ConditionCode, Diagnosis, NamedFault } from './diagnosis';
+
+/** What the margin says: one sentence and what is behind it. */
+export interface Conclusion {
+  tone: 'sound' | 'doubt' | 'failed' | 'waiting';
+  headline: string;
+  detail: string;
+}
+
+const fixedNames: Partial<Record<Position, string>> = {
+  'brk.switch': 'brake transistor',
+  'brk.diode': 'brake freewheel diode',
+  'bus.cap': 'bus bank',
+  'bus.link': 'DC link',
+  'bus.precharge': 'precharge resistor',
+  'bus.fuse': 'inverter fuse',
+  'bus.bleeder': 'bleeder',
+};
+
+/** The position in workshop words: "L2 upper diode". */
+export function bareNameOf(position: Position, stage: Stage, mode?: FaultMode): string {
+  const fixed = fixedNames[position];
+  if (fixed !== undefined) return fixed;
+  const [group, name = '', side] = position.split('.');
+  if (group === 'pre') return `${name} precharge diode`;
+  const height = side === 'hi' ? 'upper' : 'lower';
+  if (group === 'rect')
+    return `${name} ${height} ${stage.frontEnd === 'scr-half-3ph' && side === 'hi' ? 'thyristor' : 'diode'}`;
+  // The meter cannot tell a shorted transistor from its own shorted diode.
+  return mode === 'open' || mode === 'degraded'
+    ? `${name} ${height} freewheel diode`
+    : `${name} ${height} transistor (or its diode)`;
+}
+
+export const nameOf = (position: Position, stage: Stage): string => {
+  const bare = bareNameOf(position, stage);
+  return bare.charAt(0).toUpperCase() + bare.slice(1);
+};
+
+const modeWords: Record<FaultMode, string> = {
+  short: 'is shorted',
+  open: 'is open',
+  leaky: 'leaks',
+  degraded: 'drops more than it should',
+};
+
+export const faultWords = (fault: NamedFault, stage: Stage): string =>
+  `${bareNameOf(fault.component, stage, fault.mode)} ${modeWords[fault.mode]}`;
+
+export const faultsWords = (faults: readonly NamedFault[], stage: Stage): string =>
+  faults.length === 0 ? 'nothing is wrong' : faults.map((f) => faultWords(f, stage)).join(' and ');
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+const leads = (p: { red: Terminal; black: Terminal }): string => `${p.red} to ${p.black}`;
+
+/** What only lifting something can tell, where the meter on the terminals cannot. */
+function howToTell(faults: readonly NamedFault[]): string {
+  const parts = new Set(faults.map((f) => f.component));
+  if (parts.has('bus.cap')) return 'disconnect the bank to tell';
+  if (parts.has('bus.link') || parts.has('bus.precharge')) return 'lift the link to tell';
+  return 'only taking it apart tells';
+}
+
+/** What is said first when a trap is likelier than not. */
+export const trapHeadlines: Readonly<Record<ConditionCode, string>> = {
+  'motor-connected': 'The motor is still connected.',
+  'leads-swapped': 'The leads are swapped.',
+  'bus-not-discharged': 'The bank is not empty: stop.',
+  'thyristor-front-end': 'This is a thyristor front end.',
+  'entry-slip': 'A decimal point is in the wrong place.',
+  'hot-unit': 'The unit is hot.',
+  'brake-resistor-connected': 'The brake resistor is still connected.',
+  'wrong-stage': 'The stage chosen is not the one in hand.',
+  'meter-battery-low': 'The meter battery is low.',
+  'leads-shorted': 'The leads touch each other.',
+};
+
+/** Traps that leave a fault as certain as it was. */
+const harmless = new Set<ConditionCode>(['hot-unit', 'entry-slip', 'motor-connected']);
+
+/** A trap, said before anything about the unit; null when none stands in the way. */
+function trapped(diagnosis: Diagnosis): Conclusion | null {
+  const [trap] = diagnosis.conditions;
+  if (trap === undefined || (diagnosis.verdict === 'faulty' && harmless.has(trap.code))) return null;
+  return { tone: 'doubt', headline: trapHeadlines[trap.code], detail: trap.advice };
+}
+
+/** A part is not condemned on one touch of a probe. */
+function confirmation(diagnosis: Diagnosis): string {
+  const failed = diagnosis.readings.filter((r) => r.state === 'failed');
+  const [once] = failed;
+  return once !== undefined && failed.every((r) => r.repeats === 1)
+    ? `Take ${leads(once)} once more to be sure.`
+    : 'All readings taken agree.';
+}
+
+function named(best: Candidate, diagnosis: Diagnosis, stage: Stage): Conclusion {
+  const rivals = best.alike.filter((faults) => faults.length > 0);
+  const others = diagnosis.candidates.filter((c) => c !== best && c.probability > 0.08);
+  const stray = diagnosis.caseNotes.find((n) => n.code === 'not-explained');
+  const [open] = diagnosis.next;
+  const more = open === undefined ? '' : ` Next, ${leads(open)} tells most.`;
+  if (stray !== undefined)
+    return {
+      tone: 'failed',
+      headline: `${capital(faultsWords(best.faults, stage))}, and that is not all.`,
+      detail: stray.text,
+    };
+  if (rivals.length > 0) {
+    const all = [best.faults, ...rivals];
+    const how = open === undefined ? `: ${howToTell(all.flat())}` : ' so far';
+    return {
+      tone: 'failed',
+      headline: `One of these ${all.length}${how}.`,
+      detail: `${all.map((faults) => capital(faultsWords(faults, stage))).join('; ')}.${more}`,
+    };
+  }
+  if (others.length === 0)
+    return {
+      tone: 'failed',
+      headline: `${capital(faultsWords(best.faults, stage))}. Nothing else fits.`,
+      detail: diagnosis.verdict === 'faulty' ? confirmation(diagnosis) : `Still a doubt.${more}`,
+    };
+  return {
+    tone: diagnosis.verdict === 'faulty' ? 'failed' : 'doubt',
+    headline: `Most likely ${faultsWords(best.faults, stage)}.`,
+    detail: `Also possible: ${others
+      .slice(0, 3)
+      .map((c) => faultsWords(c.faults, stage))
+      .join('; ')}.${more}`,
+  };
+}
+
+/** The diagnosis as a technician would say it. */
+export function conclude(diagnosis: Diagnosis, stage: Stage): Conclusion {
+  const trap = trapped(diagnosis);
+  if (trap !== null) return trap;
+  if (diagnosis.verdict === 'invalid') {
+    const [note] = diagnosis.caseNotes;
+    const fresh = note?.code === 'no-readings';
+    return {
+      tone: fresh ? 'waiting' : 'doubt',
+      headline: fresh ? 'Nothing measured yet.' : 'These readings cannot be judged.',
+      detail: note?.text ?? '',
+    };
+  }
+  const [best] = diagnosis.candidates;
+  if (best === undefined) return { tone: 'waiting', headline: 'Nothing measured yet.', detail: '' };
+  if (best.faults.length > 0) return named(best, diagnosis, stage);
+  const [again] = diagnosis.repeat;
+  if (again !== undefined)
+    return {
+      tone: 'doubt',
+      headline: `${capital(leads(again))}: take it again.`,
+      detail: `Nothing is shorted so far, but it ${again.why.startsWith('does') ? again.why : `is ${again.why}`}.`,
+    };
+  if (diagnosis.verdict === 'not-shorted')
+    return {
+      tone: 'sound',
+      headline: 'Not shorted. Every position reads as it should.',
+      detail: 'A diode test cannot see an open transistor, a dead gate or a weak bank.',
+    };
+  const missing = diagnosis.positions.filter((p) => p.state === 'unprobed' && p.component !== 'bus.bleeder');
+  return {
+    tone: 'waiting',
+    headline: 'No fault seen so far.',
+    detail: `${missing.length} ${missing.length === 1 ? 'position' : 'positions'} still to probe.`,
+  };
+}

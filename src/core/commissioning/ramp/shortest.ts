@@ -1,0 +1,65 @@
+import { written } from '../../numerics/figures';
+import { inertiaOf, loadTorque, speedOf, type RampCase } from './model';
+import { simulate } from './simulate';
+
+export interface Shortest {
+  /** To the frequency that ramp times count to, as it is entered; null where no ramp is long enough. */
+  seconds: number | null;
+  sum: string;
+}
+
+/** Ramps longer than this are not looked for, s. */
+const longest_s = 3600;
+
+/**
+ * Shortest acceleration by a straight ramp: t = J·ω ÷ (T_limit − T_load), with the load at its largest on the way.
+ */
+export function shortestUp(given: RampCase): Shortest {
+  const top = speedOf(given, given.ramp.countsTo_Hz);
+  const most = given.drive.limit * given.motor.torque_Nm;
+  const load = Math.max(
+    ...[0.01, 0.25, 0.5, 0.75, 1].map((share) => loadTorque(given, share * speedOf(given, given.ramp.to_Hz))),
+  );
+  const spare = most - load;
+  const inertia = inertiaOf(given);
+  return spare <= 0
+    ? {
+        seconds: null,
+        sum: `the load asks for ${written(load)} N·m and the limit gives ${written(most)} N·m: nothing is left to accelerate`,
+      }
+    : {
+        seconds: (inertia * top) / spare,
+        sum: `${written(inertia)} kg·m² × ${written(top)} rad/s ÷ (${written(most)} − ${written(load)} N·m)`,
+      };
+}
+
+/** Shortest deceleration that neither torque limit nor bus forbids, found by trying. */
+export function shortestDown(given: RampCase): Shortest {
+  const stops = (down_s: number): boolean => {
+    const { trip } = simulate({
+      ...given,
+      drive: { ...given.drive, regulated: false },
+      // The way up is not the question: gentle, and from there down.
+      ramp: {
+        ...given.ramp,
+        up_s: Math.max(given.ramp.up_s, 10 * (shortestUp(given).seconds ?? 1)),
+        hold_s: 0,
+        down_s,
+      },
+    });
+    // A load that is lowered fills the bank before it is stopped: then no ramp helps.
+    return trip === null || (trip.while === 'up' && trip.why === 'overcurrent');
+  };
+  if (!stops(longest_s)) return { seconds: null, sum: 'no ramp is long enough: it needs a brake resistor' };
+  let low = 0.01;
+  let high = longest_s;
+  for (let i = 0; i < 22; i += 1) {
+    const middle = Math.sqrt(low * high);
+    if (stops(middle)) high = middle;
+    else low = middle;
+  }
+  return {
+    seconds: high,
+    sum: 'shortest that neither trips on bus voltage nor asks for more than the torque limit',
+  };
+}

@@ -1,0 +1,3 @@
+// What to enter on a drive, and why.
+export { differing, sheetAgainst, wantedOf, type Against, type Typed } from './against';
+export { startUpSheet, type SheetRow, type StartUp, type StartUpSheet } from './sheet';

@@ -1,0 +1,71 @@
+import type { ConceptId } from '../../equipment/concepts';
+import type { Plate, PlateSums } from '../../equipment/plate';
+import type { StartUpChoices } from '../../equipment/application';
+import type { Rating } from '../../equipment/drive-words';
+
+export interface Context {
+  /** Of several motors alike their sum in power and current. */
+  plate: Plate;
+  motors: number;
+  sums: PlateSums;
+  rating: Rating;
+  choices: StartUpChoices;
+  /** For which it was derated at its place; undefined: nothing was said. */
+  carrier_kHz?: number | undefined;
+  supply: { volts: number; hz: number };
+}
+
+/** What a rule comes to: a figure or a neutral choice, or why nothing may be entered. */
+export type Outcome =
+  /** Of neutral choices the first that the type has. */
+  | { value: number | readonly string[]; sum: string; warnings?: readonly string[] }
+  | { refused: string; remedy: string; sum: string };
+
+export interface Rule {
+  concept: ConceptId;
+  /** What the rule is called, and as a formula. */
+  name: string;
+  formula: string;
+  provenance: string;
+  /** How a figure meets the steps of the entry. */
+  rounding: 'down' | 'nearest';
+  /** Null where the rule has nothing to say. */
+  apply: (context: Context) => Outcome | null;
+}
+
+export const practice = 'common practice, no source';
+
+/** A rule that enters what the plate says. */
+export const fromPlate = (
+  concept: ConceptId,
+  name: string,
+  of: (context: Context) => { value: number; sum: string } | null,
+): Rule => ({
+  concept,
+  name,
+  formula: 'as on the plate',
+  provenance: practice,
+  rounding: 'nearest',
+  apply: of,
+});
+
+/** A rule whose answer is one of the neutral choices. */
+export const chosen = (
+  concept: ConceptId,
+  name: string,
+  of: (
+    context: Context,
+  ) => { value: string | readonly string[]; sum: string; warnings?: readonly string[] } | null,
+): Rule => ({
+  concept,
+  name,
+  formula: 'by choice',
+  provenance: practice,
+  rounding: 'nearest',
+  apply: (context) => {
+    const made = of(context);
+    return made === null
+      ? null
+      : { ...made, value: typeof made.value === 'string' ? [made.value] : made.value };
+  },
+});

@@ -1,0 +1,184 @@
+import { written } from '../../numerics/figures';
+
+export interface Power {
+  value: number;
+  unit: 'kW' | 'hp';
+}
+
+/** A motor's rating plate. */
+export interface Plate {
+  power: Power;
+  volts: number;
+  amps: number;
+  hz: number;
+  rpm: number;
+  cosPhi?: number | undefined;
+  serviceFactor?: number | undefined;
+  poles?: number | undefined;
+  /** Read again: the figures stand like this on the plate, whatever the sums say. */
+  asWritten?: boolean | undefined;
+  /** The other pair of a dual-voltage plate. */
+  alternatives?: { connection: 'star' | 'delta'; volts: number; amps: number }[] | undefined;
+}
+
+export type Severity = 'info' | 'doubt' | 'wrong';
+
+export interface Finding {
+  code: string;
+  severity: Severity;
+  text: string;
+  /** The sum behind it, as it would be written on paper. */
+  sum: string;
+}
+
+export interface PlateSums {
+  power_kW: number;
+  poles: number;
+  synchronousRpm: number;
+  /** Fraction of synchronous speed. */
+  slip: number;
+  torque_Nm: number;
+  apparentPower_kVA: number;
+  efficiencyTimesPf: number;
+  findings: Finding[];
+}
+
+/** One mechanical horsepower, kW (common practice; 0.746 is the trade's rounding). */
+export const kilowattPerHp = 0.7457;
+
+export const kilowatts = ({ value, unit }: Power): number => (unit === 'hp' ? value * kilowattPerHp : value);
+
+/** A plate's speed may exceed synchronous speed by this and still be synchronous. */
+const synchronousTolerance = 0.002;
+
+/**
+ * Poles: the largest even number not above 120·f/n (IEC 60034-1 and NEMA MG 1 define synchronous
+ * speed as 120·f/poles; from memory).
+ */
+export function polesFrom(hz: number, rpm: number): number {
+  const most = (120 * hz * (1 + synchronousTolerance)) / rpm;
+  return Math.max(2, 2 * Math.floor(most / 2));
+}
+
+/** Rated torque, N·m: 9550·kW/rpm (60 000/2π = 9549.3, rounded as the trade does). */
+export const ratedTorque = (power_kW: number, rpm: number): number => (9550 * power_kW) / rpm;
+
+/** All that follows from a plate, with what is doubtful or wrong about it. */
+export function plateSums(plate: Plate): PlateSums {
+  const power_kW = kilowatts(plate.power);
+  const poles = plate.poles ?? polesFrom(plate.hz, plate.rpm);
+  const synchronousRpm = (120 * plate.hz) / poles;
+  const raw = (synchronousRpm - plate.rpm) / synchronousRpm;
+  const slip = Math.abs(raw) <= synchronousTolerance ? 0 : raw;
+  const apparentPower_kVA = (Math.sqrt(3) * plate.volts * plate.amps) / 1000;
+  const efficiencyTimesPf = power_kW / apparentPower_kVA;
+  const sums = {
+    power_kW,
+    poles,
+    synchronousRpm,
+    slip,
+    torque_Nm: ratedTorque(power_kW, plate.rpm),
+    apparentPower_kVA,
+    efficiencyTimesPf,
+  };
+  const found = findings(plate, sums);
+  return { ...sums, findings: plate.asWritten === true ? found.map(kept) : found };
+}
+
+/** What a plate really says is no error of the one who reads it: it stays a doubt. */
+const kept = (finding: Finding): Finding =>
+  finding.severity === 'wrong'
+    ? { ...finding, severity: 'doubt', text: `${finding.text} Kept: the plate says so.` }
+    : finding;
+
+const percent = (fraction: number): string => `${(100 * fraction).toFixed(1)} %`;
+
+/** Least credible efficiency × power factor by size (common practice, no source). */
+const leastProduct = (power_kW: number, poles: number): number => {
+  const floor = power_kW < 0.37 ? 0.35 : power_kW < 1.1 ? 0.45 : 0.55;
+  return poles >= 8 ? floor - 0.1 : floor;
+};
+const mostProduct = 0.92;
+
+function findings(plate: Plate, sums: Omit<PlateSums, 'findings'>): Finding[] {
+  const found: Finding[] = [];
+  const add = (code: string, severity: Severity, text: string, sum: string) =>
+    found.push({ code, severity, text, sum });
+  const { power_kW, poles, synchronousRpm, slip, efficiencyTimesPf } = sums;
+
+  const slipSum = `(${written(synchronousRpm, 4)} − ${plate.rpm}) ÷ ${written(synchronousRpm, 4)} = ${percent(slip)}`;
+  if (poles % 2 !== 0) add('poles-odd', 'wrong', 'A motor has an even number of poles.', `poles = ${poles}`);
+  if (slip < 0)
+    add('slip-negative', 'wrong', 'Faster than synchronous speed: rpm, Hz or poles is wrong.', slipSum);
+  else if (slip === 0)
+    add(
+      'slip-zero',
+      'doubt',
+      'No slip: a synchronous or permanent-magnet motor? That is another control mode.',
+      slipSum,
+    );
+  else if (slip < 0.003) add('slip-low', 'doubt', 'Very little slip: read the rpm once more.', slipSum);
+  else if (slip > 0.12) add('slip-high', 'wrong', 'Far too much slip: rpm, Hz or poles is wrong.', slipSum);
+  else if (slip > 0.08)
+    add('slip-large', 'doubt', 'Much slip: usual in fractional sizes only. Read the rpm once more.', slipSum);
+
+  const product = `${written(power_kW)} kW ÷ (√3 × ${plate.volts} V × ${plate.amps} A) = ${efficiencyTimesPf.toFixed(2)}`;
+  const least = leastProduct(power_kW, poles);
+  if (efficiencyTimesPf > 1)
+    add('product-impossible', 'wrong', 'More power out than in: power, volts or amps is wrong.', product);
+  else if (efficiencyTimesPf > mostProduct)
+    add(
+      'product-high',
+      'doubt',
+      'Efficiency × power factor is too good: check power, volts and amps.',
+      product,
+    );
+  else if (efficiencyTimesPf < least / 2)
+    add(
+      'product-impossible',
+      'wrong',
+      'Far too little power for these amps: a wrong figure or unit.',
+      product,
+    );
+  else if (efficiencyTimesPf < least)
+    add('product-low', 'doubt', 'Little power for these amps: check power, volts and amps.', product);
+
+  if (plate.cosPhi !== undefined) {
+    const efficiency = efficiencyTimesPf / plate.cosPhi;
+    const sum = `${efficiencyTimesPf.toFixed(2)} ÷ ${plate.cosPhi} = ${percent(efficiency)}`;
+    if (plate.cosPhi > 1 || plate.cosPhi < 0.2)
+      add('cos-phi', 'wrong', 'A power factor lies between 0.2 and 1.', `cos φ = ${plate.cosPhi}`);
+    else if (efficiency > 1)
+      add('efficiency', 'wrong', 'Efficiency above 100 %: one of the figures is wrong.', sum);
+    else if (efficiency > 0.97)
+      add('efficiency', 'doubt', 'Efficiency very high: read the plate once more.', sum);
+  } else
+    add(
+      'no-cos-phi',
+      'info',
+      'No power factor on the plate: leave the drive’s default, about 0.85.',
+      'cos φ not given',
+    );
+
+  if (plate.serviceFactor !== undefined && plate.serviceFactor > 1)
+    add(
+      'service-factor',
+      'info',
+      'The service factor is no reason to raise the overload setting.',
+      `service factor ${plate.serviceFactor}`,
+    );
+  for (const other of plate.alternatives ?? []) add(...alternativeFinding(plate, other));
+  return found;
+}
+
+/** On a dual-voltage plate both pairs must carry the same power: volts × amps agree. */
+function alternativeFinding(
+  plate: Plate,
+  other: { connection: 'star' | 'delta'; volts: number; amps: number },
+): [string, Severity, string, string] {
+  const ratio = (other.volts * other.amps) / (plate.volts * plate.amps);
+  const sum = `${other.volts} V × ${other.amps} A ÷ (${plate.volts} V × ${plate.amps} A) = ${ratio.toFixed(2)}`;
+  return Math.abs(ratio - 1) > 0.06
+    ? ['dual-voltage', 'doubt', 'The two pairs do not carry the same power: one figure is misread.', sum]
+    : ['dual-voltage', 'info', `The ${other.connection} pair agrees with the first.`, sum];
+}

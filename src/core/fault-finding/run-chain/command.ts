@@ -1,0 +1,305 @@
+import { inputFunctionNames } from '../../equipment/concepts';
+// The links of command: control place, run, direction, reference, limits, output.
+import {
+  carriers,
+  inputsKnown,
+  lookAtInput,
+  lookAtParameter,
+  meaning,
+  saysInput,
+  saysParameter,
+  serialBit,
+  type Carrier,
+  type Evidence,
+  type Facts,
+  type Judged,
+} from './facts';
+
+type Place = 'local' | 'remote';
+
+const carrierOf = (facts: Facts, ...functions: Carrier['carries'][]): Carrier | undefined =>
+  carriers(facts).find((c) => functions.includes(c.carries));
+
+/** The place that holds, as far as parameters, input and display tell. */
+export function placeOf(facts: Facts): Place | undefined {
+  if (facts.live.place !== undefined) return facts.live.place;
+  const selected = meaning(facts, 'place.selected');
+  if (selected === 'local' || selected === 'remote') return selected;
+  const selector = carrierOf(facts, 'local-remote')?.on;
+  return selected === 'by-input' && selector !== undefined ? (selector ? 'remote' : 'local') : undefined;
+}
+
+export function place(facts: Facts): Judged {
+  const at = placeOf(facts);
+  const selector = carrierOf(facts, 'local-remote');
+  const evidence = [
+    ...saysParameter(facts, 'place.selected'),
+    ...(facts.live.place === undefined ? [] : [{ what: 'place shown', said: facts.live.place }]),
+    ...(selector === undefined ? [] : [saysInput(selector)]),
+  ];
+  if (at === undefined)
+    return {
+      state: 'unknown',
+      why: 'The control place is not known.',
+      evidence,
+      look: { what: 'Read on the display: local or remote?', minutes: 1 },
+    };
+  return {
+    state: 'closed',
+    why: `In ${at}: run from ${sourceWords(facts, at, 'run')}, speed from ${sourceWords(facts, at, 'reference')}.`,
+    evidence,
+  };
+}
+
+const sourceWords = (facts: Facts, at: Place, of: 'run' | 'reference'): string =>
+  String(meaning(facts, `place.${at}-${of}`) ?? 'where is not known');
+
+export function run(facts: Facts): Judged {
+  const at = placeOf(facts);
+  const source = at === undefined ? undefined : meaning(facts, `place.${at}-run`);
+  const evidence = at === undefined ? [] : saysParameter(facts, `place.${at}-run`);
+  const running = facts.live.state === 'running';
+  if (at === undefined || source === undefined)
+    return running
+      ? { state: 'closed', why: 'The unit says it runs.', evidence }
+      : {
+          state: 'unknown',
+          why: 'Not known where run comes from.',
+          evidence,
+          look: lookAtParameter(facts, 'place.remote-run'),
+        };
+  if (source === 'terminals') return runByTerminals(facts, evidence);
+  if (source === 'serial') return runBySerial(facts, evidence);
+  const wire = carriers(facts).find(
+    (c) => ['run', 'run-forward', 'run-reverse', 'start-pulse'].includes(c.carries) && c.on === true,
+  );
+  const aside =
+    wire === undefined ? '' : ` ${wire.mark} says run, but in ${at} the unit listens to its keypad.`;
+  return running
+    ? { state: 'closed', why: 'Run was pressed.', evidence }
+    : {
+        state: 'open',
+        why: `Run comes from the keypad and was not pressed.${aside}`,
+        evidence: [...evidence, ...(wire === undefined ? [] : [saysInput(wire)])],
+      };
+}
+
+function runByTerminals(facts: Facts, before: readonly Evidence[]): Judged {
+  const wiring = meaning(facts, 'run.wiring');
+  const needed =
+    wiring === 'three-wire' ? (['stop-break'] as const) : (['run', 'run-forward', 'run-reverse'] as const);
+  const list = carriers(facts).filter((c) => needed.some((n) => n === c.carries));
+  const evidence = [...before, ...saysParameter(facts, 'run.wiring'), ...list.map(saysInput)];
+  if (wiring === undefined && list.length === 0)
+    return {
+      state: 'unknown',
+      why: 'Run comes from the terminals; not read how it is wired.',
+      evidence,
+      look: lookAtParameter(facts, 'run.wiring'),
+    };
+  if (list.length === 0)
+    return {
+      state: 'open',
+      why: `Run comes from the terminals, and no input carries “${inputFunctionNames[needed[0]]}”.`,
+      evidence,
+    };
+  const given = list.some((c) => c.on === true);
+  const unread = list.find((c) => c.on === undefined);
+  if (wiring === 'three-wire') {
+    const [stop] = list;
+    if (stop?.on === false)
+      return { state: 'open', why: `The stop contact on ${stop.mark} is open.`, evidence };
+    if (facts.live.state === 'running') return { state: 'closed', why: 'Started.', evidence };
+    return stop?.on === undefined
+      ? {
+          state: 'unknown',
+          why: 'The stop input was not read.',
+          evidence,
+          ...(stop === undefined ? {} : { look: lookAtInput(stop) }),
+        }
+      : { state: 'open', why: 'Wired for three wires: it waits for the start pulse.', evidence };
+  }
+  if (given) return { state: 'closed', why: 'Run is given at the terminals.', evidence };
+  if (unread !== undefined)
+    return { state: 'unknown', why: `${unread.mark} was not read.`, evidence, look: lookAtInput(unread) };
+  return {
+    state: 'open',
+    why: `No run at the terminals: ${list.map((c) => c.mark).join(', ')} off.`,
+    evidence,
+  };
+}
+
+function runBySerial(facts: Facts, before: readonly Evidence[]): Judged {
+  const evidence = [...before, ...saysParameter(facts, 'run.serial-control')];
+  if (meaning(facts, 'run.serial-control') === 'off')
+    return { state: 'open', why: 'Run comes from the serial link, and serial control is off.', evidence };
+  const bit = serialBit(facts, 'run', ['run', 'no run']);
+  if (bit.on === undefined)
+    return { state: 'unknown', why: 'The serial control word was not read.', evidence, look: bit.look };
+  const word = [...evidence, bit.said];
+  return bit.on
+    ? { state: 'closed', why: 'The controller gives run.', evidence: word }
+    : { state: 'open', why: 'The controller gives no run.', evidence: word };
+}
+
+export function direction(facts: Facts): Judged {
+  const reversing = carriers(facts).filter(
+    (c) => (c.carries === 'run-reverse' || c.carries === 'reverse') && c.on === true,
+  );
+  const forward = carrierOf(facts, 'run', 'run-forward');
+  const serial = facts.live.serial?.['reverse'] === true;
+  const reverse = meaning(facts, 'limit.reverse');
+  const evidence = [...saysParameter(facts, 'limit.reverse'), ...reversing.map(saysInput)];
+  const both = reversing.find((c) => c.carries === 'run-reverse') !== undefined && forward?.on === true;
+  if (both)
+    return {
+      state: 'open',
+      why: 'Forward and reverse are given at once.',
+      evidence: [...evidence, saysInput(forward)],
+    };
+  if (reversing.length === 0 && !serial)
+    return inputsKnown(facts)
+      ? { state: 'closed', why: 'Forward.', evidence }
+      : {
+          state: 'unknown',
+          why: 'Not every input function was read: one may say reverse.',
+          evidence,
+          look: { what: 'Read the functions of the inputs.', minutes: 3 },
+        };
+  if (reverse === undefined)
+    return {
+      state: 'unknown',
+      why: 'Reverse is wanted; not read whether it is allowed.',
+      evidence,
+      look: lookAtParameter(facts, 'limit.reverse'),
+    };
+  return reverse === 'locked'
+    ? { state: 'open', why: 'Reverse is wanted, and reverse is locked.', evidence }
+    : { state: 'closed', why: 'Reverse is allowed.', evidence };
+}
+
+/** An analog figure as its share of full scale. */
+function shareOf(facts: Facts, input: 'AI1' | 'AI2'): number | undefined {
+  const value = facts.live[input];
+  const signal = meaning(facts, `input.${input}-signal`);
+  if (value === undefined || signal === undefined) return undefined;
+  return signal === '4-20mA' ? (value - 4) / 16 : signal === '0-20mA' ? value / 20 : value / 10;
+}
+
+const presetBits = ['preset-1', 'preset-2', 'preset-3'] as const;
+
+export function reference(facts: Facts): Judged {
+  const at = placeOf(facts);
+  const source = at === undefined ? undefined : meaning(facts, `place.${at}-reference`);
+  const shown = facts.live.reference_Hz;
+  const lowest = meaning(facts, 'limit.minimum-frequency');
+  const evidence = [
+    ...(at === undefined ? [] : saysParameter(facts, `place.${at}-reference`)),
+    ...(shown === undefined ? [] : [{ what: 'reference shown', said: `${shown} Hz` }]),
+  ];
+  if (typeof lowest === 'number' && lowest > 0)
+    return {
+      state: 'closed',
+      why: `It turns at ${lowest} Hz at least.`,
+      evidence: [...evidence, ...saysParameter(facts, 'limit.minimum-frequency')],
+    };
+  if (shown !== undefined && shown > 0.05) return { state: 'closed', why: 'There is a reference.', evidence };
+  const zero = shown === undefined ? null : 'The reference is zero: run lamp on, shaft still.';
+  if (source === 'AI1' || source === 'AI2') {
+    const share = shareOf(facts, source);
+    const mark = facts.control.analogInputs.find((a) => a.id === source)?.mark ?? source;
+    const unit = meaning(facts, `input.${source}-signal`);
+    const more = [
+      ...evidence,
+      {
+        what: mark,
+        said:
+          facts.live[source] === undefined
+            ? 'not read'
+            : `${facts.live[source]} ${String(unit).endsWith('V') ? 'V' : 'mA'}`,
+      },
+      ...saysParameter(facts, `input.${source}-signal`),
+    ];
+    if (share === undefined && zero === null)
+      return {
+        state: 'unknown',
+        why: `The reference comes from ${mark}, which was not read.`,
+        evidence: more,
+        look: { what: `Read ${mark} in the analog monitor.`, minutes: 1 },
+      };
+    return share !== undefined && share > 0.01
+      ? {
+          state: zero === null ? 'closed' : 'open',
+          why:
+            zero === null
+              ? `${mark} gives a reference.`
+              : `${mark} has its signal, and the reference is still zero: its scaling, or another source.`,
+          evidence: more,
+        }
+      : {
+          state: 'open',
+          why: `${zero ?? 'No reference.'} It comes from ${mark}, and ${mark} is at zero: knob, transmitter, wire, or the wrong source.`,
+          evidence: more,
+        };
+  }
+  if (source === 'preset') {
+    const bits = carriers(facts).filter((c) => presetBits.some((b) => b === c.carries));
+    const more = [...evidence, ...bits.map(saysInput)];
+    if (bits.some((b) => b.on === true) && zero === null)
+      return { state: 'closed', why: 'A preset is chosen.', evidence: more };
+    return {
+      state: 'open',
+      why: 'The reference comes from presets, and none is chosen, or it is zero.',
+      evidence: more,
+    };
+  }
+  if (zero !== null)
+    return {
+      state: 'open',
+      why: `${zero} It comes from ${source === undefined ? 'a source that was not read' : String(source)}.`,
+      evidence,
+    };
+  return {
+    state: 'unknown',
+    why: 'The reference was not read.',
+    evidence,
+    look: { what: 'Read the reference on the display.', minutes: 1 },
+  };
+}
+
+export function limits(facts: Facts): Judged {
+  const named = ['limit.current', 'limit.current-amps', 'limit.torque', 'limit.maximum-frequency'] as const;
+  const set = named.flatMap((concept) => {
+    const value = meaning(facts, concept);
+    return typeof value === 'number' ? [{ concept, value }] : [];
+  });
+  const evidence = set.flatMap(({ concept }) => saysParameter(facts, concept));
+  const shut = set.find(({ value }) => value <= 0);
+  if (shut !== undefined) return { state: 'open', why: 'A limit is zero: nothing comes out.', evidence };
+  return set.length === 0
+    ? { state: 'unknown', why: 'No limit was read.', evidence, look: lookAtParameter(facts, 'limit.torque') }
+    : { state: 'closed', why: 'No limit is zero.', evidence };
+}
+
+export function output({ live }: Facts): Judged {
+  const evidence = [
+    ...(live.state === undefined ? [] : [{ what: 'state', said: live.state }]),
+    ...(live.outputFrequency_Hz === undefined
+      ? []
+      : [{ what: 'output', said: `${live.outputFrequency_Hz} Hz` }]),
+  ];
+  if (live.outputFrequency_Hz === undefined)
+    return {
+      state: 'unknown',
+      why: 'The output was not read.',
+      evidence,
+      look: { what: 'Read the output frequency.', minutes: 1 },
+    };
+  return live.outputFrequency_Hz > 0
+    ? {
+        state: 'closed',
+        why: 'The drive puts out frequency: if the shaft stands, look between drive and shaft.',
+        evidence,
+      }
+    : { state: 'open', why: 'Nothing comes out.', evidence };
+}

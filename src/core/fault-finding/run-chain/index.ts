@@ -1,0 +1,61 @@
+// Why a drive does not run.
+import { coast, enable, interlock, safeStop } from './permissives';
+import { direction, limits, output, place, reference, run } from './command';
+import { precharge, supply, trip } from './power';
+import type { RunChain } from './chain';
+import type { Facts, Judged, Link, LinkId } from './facts';
+
+export type { RunChain } from './chain';
+export { chainWords } from './words';
+export { enableGiven, runGiven } from './run-given';
+
+export {
+  linkIds,
+  type ChainControl,
+  type Evidence,
+  type Facts,
+  type Link,
+  type LinkId,
+  type Look,
+} from './facts';
+
+const links: readonly {
+  id: LinkId;
+  name: string;
+  judge: (facts: Facts) => Judged | null;
+}[] = [
+  { id: 'supply', name: 'Supply', judge: supply },
+  { id: 'precharge', name: 'Precharge', judge: precharge },
+  { id: 'trip', name: 'No trip', judge: trip },
+  { id: 'safe-stop', name: 'Safe stop', judge: safeStop },
+  { id: 'enable', name: 'Enable', judge: enable },
+  { id: 'interlock', name: 'Interlocks', judge: interlock },
+  { id: 'coast', name: 'No coast', judge: coast },
+  { id: 'place', name: 'Control place', judge: place },
+  { id: 'run', name: 'Run', judge: run },
+  { id: 'direction', name: 'Direction', judge: direction },
+  { id: 'reference', name: 'Reference', judge: reference },
+  { id: 'limits', name: 'Limits', judge: limits },
+  { id: 'output', name: 'Output', judge: output },
+];
+
+/** The chain of permissives of a unit, from the supply to its output. */
+export function runChain(facts: Facts): RunChain {
+  const judged = links.flatMap(({ id, name, judge }): Link[] => {
+    const link = judge(facts);
+    return link === null ? [] : [{ id, name, ...link }];
+  });
+  // The output is what the rest is about: that it is dead is the question, not the answer.
+  const chain = judged.filter((l) => l.id !== 'output');
+  const open = chain.findIndex((l) => l.state === 'open');
+  const before = (open < 0 ? chain : chain.slice(0, open)).filter((l) => l.state === 'unknown');
+  const [next] = before
+    .flatMap((l) => (l.look === undefined ? [] : [{ ...l.look, settles: l.id }]))
+    .sort((a, b) => a.minutes - b.minutes);
+  return {
+    links: judged,
+    firstOpen: chain[open]?.id ?? null,
+    unknownBefore: before.map((l) => l.id),
+    next: next ?? null,
+  };
+}

@@ -1,0 +1,163 @@
+import { readFileSync } from 'node:fs';
+import type { Control } from '../../equipment/catalogue';
+import { controlSchema } from '../../equipment/catalogue/schema';
+import type { ConceptId } from '../../equipment/concepts';
+import { defaultOf, parameterFor, type Live, type Values } from '../../equipment/drive-words';
+import { runChain, type Facts, type LinkId } from '.';
+
+const control: Control = controlSchema.parse(
+  JSON.parse(readFileSync('catalogue/whimbrel-w4/control.json', 'utf8')),
+);
+const rating = { ratedAmps: 15, power_kW: 7.5, supply_V: 400 };
+const factory: Values = Object.fromEntries(
+  control.parameters.map((p) => [p.number, defaultOf(p, rating, '50Hz')]),
+);
+
+/** Sets a concept to a neutral choice or a figure. */
+const set = (changes: Partial<Record<ConceptId, string | number>>): Values =>
+  Object.entries(changes).reduce<Values>((values, [concept, to]) => {
+    const p = parameterFor(control, concept as ConceptId);
+    const value = typeof to === 'number' ? to : p?.choices?.find((c) => c.means === to)?.value;
+    if (p === undefined || value === undefined) throw new Error(`${concept} cannot be ${String(to)}`);
+    return { ...values, [p.number]: value };
+  }, factory);
+
+/** A unit that stands ready with everything made but the run contact. */
+const inputs = {
+  DI1: false,
+  DI2: false,
+  DI3: true,
+  DI4: false,
+  DI5: false,
+  DI6: false,
+  STO1: true,
+  STO2: true,
+};
+const ready: Live = {
+  state: 'ready',
+  alarm: null,
+  busVolts: 565,
+  outputFrequency_Hz: 0,
+  reference_Hz: 30,
+  inputs,
+  AI1: 6,
+  place: 'remote',
+  serial: { run: false, reverse: false, 'coast-release': true },
+};
+const chain = (live: Partial<Live> = {}, values: Values = factory) => {
+  const facts: Facts = { control, supply_V: 400, values, live: { ...ready, ...live } };
+  return runChain(facts);
+};
+const why = (id: LinkId, made: ReturnType<typeof chain>): string =>
+  made.links.find((l) => l.id === id)?.why ?? '';
+
+describe('the first broken link is the answer', () => {
+  const run = { ...inputs, DI1: true };
+  it.each<[string, LinkId, Partial<Live>, Values, RegExp]>([
+    ['supply gone', 'supply', { busVolts: 60 }, factory, /bus is not up/],
+    ['a phase lost', 'supply', { alarm: 'P-LOSS', state: 'tripped' }, factory, /input phase lost/],
+    ['still charging', 'precharge', { state: 'precharge' }, factory, /bypass relay/],
+    ['tripped', 'trip', { alarm: 'EARTH', state: 'tripped' }, factory, /until its cause is gone/],
+    ['one safe-stop channel', 'safe-stop', { inputs: { ...run, STO2: false } }, factory, /Channel SB is off/],
+    [
+      'the return of the safe stop',
+      'safe-stop',
+      { inputs: { ...run, STO1: false, STO2: false } },
+      factory,
+      /return SC/,
+    ],
+    [
+      'interlock at its usual input',
+      'interlock',
+      { inputs: { ...run, DI3: false } },
+      factory,
+      /X3 carries “interlock”/,
+    ],
+    [
+      'interlock on another input',
+      'interlock',
+      { inputs: { ...run, DI5: false } },
+      set({ 'input.DI3': 'none', 'input.DI5': 'interlock' }),
+      /X5 carries “interlock”/,
+    ],
+    [
+      'coast from the serial side',
+      'coast',
+      { inputs: run, serial: { run: false, 'coast-release': false } },
+      factory,
+      /no wire on any input/,
+    ],
+    ['no run', 'run', {}, factory, /No run at the terminals: X1, X2 off/],
+    ['run at the wrong place', 'run', { inputs: run, place: 'local' }, factory, /listens to its keypad/],
+    [
+      'waits for a start pulse',
+      'run',
+      { inputs: { ...run, DI4: true } },
+      set({ 'run.wiring': 'three-wire', 'input.DI4': 'stop-break' }),
+      /start pulse/,
+    ],
+    ['reverse is locked', 'direction', { inputs: { ...inputs, DI2: true } }, factory, /reverse is locked/],
+    [
+      'zero reference',
+      'reference',
+      { inputs: run, state: 'running', reference_Hz: 0, AI1: 0 },
+      factory,
+      /run lamp on, shaft still.*A1 is at zero/,
+    ],
+    [
+      'a limit at zero',
+      'limits',
+      { inputs: run, state: 'running' },
+      set({ 'limit.torque': 0 }),
+      /nothing comes out/,
+    ],
+  ])('%s', (_, first, live, values, because) => {
+    const made = chain(live, values);
+    expect(made.firstOpen).toBe(first);
+    expect(why(first, made)).toMatch(because);
+    expect(made.unknownBefore).toEqual([]);
+  });
+
+  it('has nothing to say against a unit that runs', () => {
+    const made = chain({ inputs: run, state: 'running', outputFrequency_Hz: 30 });
+    expect(made.firstOpen).toBeNull();
+    expect(made.links.every((l) => l.state === 'closed')).toBe(true);
+  });
+});
+
+describe('what nobody looked at', () => {
+  it('is unknown, and the cheapest look comes first', () => {
+    const made = runChain({ control, supply_V: 400, values: {}, live: {} });
+    expect(made.firstOpen).toBeNull();
+    expect(made.links.filter((l) => l.state === 'open')).toEqual([]);
+    expect(made.unknownBefore.length).toBeGreaterThan(8);
+    expect(made.next).toMatchObject({ minutes: 1 });
+  });
+
+  it('is said beside an open link that stands behind it', () => {
+    const { STO1: _, ...blind } = inputs;
+    const made = chain({ inputs: blind });
+    expect(made.firstOpen).toBe('run');
+    expect(made.unknownBefore).toEqual(['safe-stop']);
+    expect(made.next).toMatchObject({
+      settles: 'safe-stop',
+      what: expect.stringContaining('SA and SB') as string,
+    });
+  });
+
+  it('does not take the usual input for the one that carries the interlock', () => {
+    const { '5-05': _, ...unread } = factory;
+    const made = chain({}, unread);
+    expect(made.links.find((l) => l.id === 'interlock')?.state).toBe('unknown');
+  });
+
+  it('a unit with no safe stop has no such link', () => {
+    const made = runChain({
+      control: { ...control, safeStop: null },
+      supply_V: 400,
+      values: factory,
+      live: ready,
+    });
+    expect(made.links.map((l) => l.id)).not.toContain('safe-stop');
+  });
+});

@@ -1,0 +1,62 @@
+import type { AlarmFamily, ConceptId } from '../../equipment/concepts';
+
+/** What a check exposes one to. */
+export type Hazard = 'none' | 'dead' | 'control' | 'live';
+
+export interface Cause {
+  id: string;
+  name: string;
+  /** How often it is this one, against the others of the table. */
+  weight: number;
+  remedy: string;
+  /** Minutes to try the remedy and switch on again: only that shows whether it was the cause. */
+  cure_min: number;
+}
+
+/** Live figures a rule may look at: bus volts over the peak of the supply, amps over the rating, and so on. */
+export const liveFigures = ['busShare', 'currentShare', 'reference_Hz', 'heatsink_C', 'running'] as const;
+export type LiveFigure = (typeof liveFigures)[number];
+
+/** When the drive itself already says the outcome of a check: by an entry or by a live figure. */
+export interface ReadRule {
+  outcome: string;
+  concept?: ConceptId | undefined;
+  live?: LiveFigure | undefined;
+  /** Neutral choices of the entry. */
+  is?: readonly string[] | undefined;
+  atLeast?: number | undefined;
+  below?: number | undefined;
+}
+
+export interface Check {
+  id: string;
+  /** What to do, as one does it. */
+  what: string;
+  minutes: number;
+  hazard: Hazard;
+  tool?: string | undefined;
+  /** The first that holds proposes its outcome. */
+  read?: readonly ReadRule[] | undefined;
+  /** Each with its chance under some causes, and under all others. */
+  outcomes: readonly {
+    id: string;
+    words: string;
+    given: Readonly<Record<string, number>>;
+    otherwise: number;
+  }[];
+}
+
+/** Troubles that show no alarm. */
+export const troubles = ['no-motion', 'slow', 'wrong-direction', 'edit-not-taken'] as const;
+export type Trouble = (typeof troubles)[number];
+
+/** What is known of one alarm family: data that a shop may edit. */
+export interface TraceTable {
+  family: AlarmFamily | Trouble;
+  /** Where the figures come from. */
+  provenance: string;
+  /** No power, and no second reset, before something was measured dead. */
+  deadFirst: boolean;
+  causes: readonly Cause[];
+  checks: readonly Check[];
+}

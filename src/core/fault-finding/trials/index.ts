@@ -1,0 +1,192 @@
+// Common practice, no source: one entry changed for a trial, and settings that move a machine unasked.
+import type { Control, Parameter } from '../../equipment/catalogue';
+import type { AlarmFamily, ConceptId } from '../../equipment/concepts';
+import {
+  defaultOf,
+  limitsOf,
+  meaningOf,
+  parameterFor,
+  type Rating,
+  type Values,
+} from '../../equipment/drive-words';
+import type { LinkId } from '../run-chain';
+
+/** What a trial needs to know of the drive. */
+export interface TrialFacts {
+  control: Pick<Control, 'parameters'>;
+  rating: Rating;
+  values: Values;
+}
+
+export interface Trial {
+  parameter: Parameter;
+  /** In the parameter's unit; of a choice its number. */
+  to: number;
+  why: string;
+}
+
+interface Idea {
+  concept: ConceptId;
+  /** A neutral choice, what the factory sets, or a multiple of what it is. */
+  to: string | { factory: true } | { times: number };
+  why: string;
+}
+
+const byLink: Partial<Record<LinkId, readonly Idea[]>> = {
+  coast: [
+    {
+      concept: 'coast.source',
+      to: 'terminals',
+      why: 'Coast from the terminals alone: if it goes now, the serial side held it.',
+    },
+    {
+      concept: 'run.serial-control',
+      to: 'off',
+      why: 'Serial control off: if it goes now, the serial side held it.',
+    },
+  ],
+  place: [
+    {
+      concept: 'place.selected',
+      to: 'remote',
+      why: 'The other control place: is that the one that is wired?',
+    },
+  ],
+  run: [
+    {
+      concept: 'place.selected',
+      to: 'remote',
+      why: 'The other control place: is that the one that is wired?',
+    },
+  ],
+  direction: [
+    {
+      concept: 'limit.reverse',
+      to: 'allowed',
+      why: 'Reverse allowed: if it goes now, the direction was what held it.',
+    },
+  ],
+  limits: [
+    { concept: 'limit.torque', to: { factory: true }, why: 'The torque limit as the factory sets it.' },
+    { concept: 'limit.current', to: { factory: true }, why: 'The current limit as the factory sets it.' },
+    {
+      concept: 'limit.current-amps',
+      to: { factory: true },
+      why: 'The current limit as the factory sets it.',
+    },
+  ],
+};
+
+const byFamily: Partial<Record<AlarmFamily, readonly Idea[]>> = {
+  encoder: [
+    {
+      concept: 'control.mode',
+      to: 'vector',
+      why: 'Open loop: if it runs now, the feedback was asked for and not there.',
+    },
+    {
+      concept: 'feedback.encoder',
+      to: 'none',
+      why: 'No feedback: if it runs now, it was asked for and not there.',
+    },
+  ],
+  'overvoltage-decelerating': [
+    {
+      concept: 'ramp.down',
+      to: { times: 2 },
+      why: 'Twice the deceleration time: if it stops without a trip, that was it.',
+    },
+    {
+      concept: 'protect.overvoltage-control',
+      to: 'on',
+      why: 'Overvoltage control on: it stretches the ramp by itself.',
+    },
+  ],
+  'overcurrent-accelerating': [
+    {
+      concept: 'ramp.up',
+      to: { times: 2 },
+      why: 'Twice the acceleration time: if it comes up without a trip, that was it.',
+    },
+    { concept: 'start.boost', to: { factory: true }, why: 'The boost as the factory sets it.' },
+  ],
+  'overcurrent-decelerating': [
+    {
+      concept: 'ramp.down',
+      to: { times: 2 },
+      why: 'Twice the deceleration time: if it stops without a trip, that was it.',
+    },
+  ],
+};
+const aliases: Partial<Record<AlarmFamily, AlarmFamily>> = { overvoltage: 'overvoltage-decelerating' };
+
+function resolved({ control, rating, values }: TrialFacts, { concept, to, why }: Idea): Trial[] {
+  const parameter = parameterFor(control, concept);
+  const now = parameter === undefined ? undefined : values[parameter.number];
+  if (parameter === undefined || now === undefined || parameter.readOnly) return [];
+  const region = meaningOf(control, values, 'region') === '60Hz' ? '60Hz' : '50Hz';
+  const { min, max } = limitsOf(parameter, rating);
+  const wanted =
+    typeof to === 'string'
+      ? parameter.choices?.find((c) => c.means === to)?.value
+      : 'times' in to
+        ? Math.min(max, Math.max(min, now * to.times))
+        : defaultOf(parameter, rating, region);
+  return wanted === undefined || wanted === now ? [] : [{ parameter, to: wanted, why }];
+}
+
+/** Which single entry, changed for a moment, would show the cause; only what this type has and is set otherwise. */
+export function trialsFor(facts: TrialFacts, at: { link?: LinkId | null; family?: AlarmFamily }): Trial[] {
+  const { link, family } = at;
+  const ideas = [
+    ...(link ? (byLink[link] ?? []) : []),
+    ...(family === undefined ? [] : (byFamily[aliases[family] ?? family] ?? [])),
+  ];
+  return ideas.flatMap((idea) => resolved(facts, idea));
+}
+
+/** What may move when this entry is written; nobody writes without having read it. */
+export const mayMove = (p: Parameter): string =>
+  p.stop
+    ? 'It is taken at standstill only. With run given at any place the machine may start as soon as it is taken.'
+    : 'It is taken at once, also while running: the machine may start, stop or change its speed.';
+
+export interface Unasked {
+  parameter: Parameter;
+  warning: string;
+}
+
+const unasked: readonly {
+  concept: ConceptId;
+  moves: (value: string | number) => boolean;
+  warning: string;
+}[] = [
+  {
+    concept: 'restart.count',
+    moves: (n) => typeof n === 'number' && n > 0,
+    warning: 'It restarts by itself after a trip: the machine moves with nobody near the drive.',
+  },
+  {
+    concept: 'restart.power-on',
+    moves: (v) => v === 'on',
+    warning: 'It starts when power comes back with run still given.',
+  },
+  {
+    concept: 'start.flying',
+    moves: (v) => v === 'on',
+    warning: 'It catches a turning motor: a shaft at rest may be turned while it looks for one.',
+  },
+  {
+    concept: 'safe-stop.reset',
+    moves: (v) => v === 'restart-by-itself',
+    warning: 'It goes on by itself when the safe stop closes again.',
+  },
+];
+
+/** Settings that are on and move a machine with nobody asking for it. */
+export const movesUnasked = (control: Pick<Control, 'parameters'>, values: Values): Unasked[] =>
+  unasked.flatMap(({ concept, moves, warning }) => {
+    const parameter = parameterFor(control, concept);
+    const value = meaningOf(control, values, concept);
+    return parameter !== undefined && value !== undefined && moves(value) ? [{ parameter, warning }] : [];
+  });

@@ -1,0 +1,64 @@
+import * as z from 'zod';
+import type { Kind } from '../../logbook';
+import { newestVersion, payloads } from '../../logbook/schema';
+
+const person = z.strictObject({
+  id: z.uuid(),
+  name: z.string().min(1).max(200),
+  role: z.enum(['technician', 'lead', 'apprentice']),
+});
+
+const envelope = {
+  v: z.int().min(1).max(newestVersion),
+  id: z.uuid(),
+  jobId: z.uuid(),
+  at: z.iso.datetime(),
+  corrects: z.uuid().optional(),
+  by: person,
+  seq: z.int().min(1),
+  receivedAt: z.iso.datetime(),
+};
+
+const kinds = Object.keys(payloads) as [Kind, ...Kind[]];
+
+/** An entry as the server that made the archive had kept it. */
+const archivedEntry = z
+  .strictObject({ ...envelope, kind: z.enum(kinds), payload: z.unknown() })
+  .superRefine((entry, ctx) => {
+    const made = payloads[entry.kind].safeParse(entry.payload);
+    if (made.success) return;
+    for (const issue of made.error.issues)
+      ctx.addIssue({ code: 'custom', message: issue.message, path: ['payload', ...issue.path] });
+  });
+
+const file = z.strictObject({
+  sha256: z.string().regex(/^[0-9a-f]{64}$/),
+  mediaType: z.enum(['image/jpeg', 'application/json']),
+});
+
+export const archiveFormat = 'grim-spanner-job';
+
+/** `job.json` of an archive: the whole logbook, in the order it was kept. */
+export const archiveSchema = z.strictObject({
+  format: z.literal(archiveFormat),
+  version: z.literal(1),
+  madeAt: z.iso.datetime(),
+  job: z.strictObject({ id: z.uuid() }),
+  entries: z.array(archivedEntry).min(1).max(20_000),
+  /** What lies beside it under `files/`, each under its SHA-256. */
+  files: z.array(file).max(2000),
+});
+export type Archive = z.output<typeof archiveSchema>;
+
+/** The published schema: what every kind of entry carries. */
+export function publishedArchiveSchema(): unknown {
+  const entry = z.union(
+    kinds.map((kind) => z.strictObject({ ...envelope, kind: z.literal(kind), payload: payloads[kind] })),
+  );
+  return z.toJSONSchema(archiveSchema.extend({ entries: z.array(entry).min(1) }), {
+    io: 'input',
+    unrepresentable: 'any',
+    // Envelope and photographs are the same in every kind: said once.
+    reused: 'ref',
+  });
+}

@@ -1,0 +1,203 @@
+// Handing a machine back. Where no source is named: common practice, no source.
+import { counted, standing, timeOf, type JobState } from '../../logbook';
+import type { Swap } from '../swap';
+import { unticked } from '../../replacement/wires';
+
+export interface HandOverItem {
+  id: string;
+  title: string;
+  /** `done`: seen and right; `failed`: seen and not right; `open`: not yet. */
+  state: 'done' | 'failed' | 'open';
+  text: string;
+  /** May stay open if both names take it on; never where people or another machine are concerned. */
+  mayWait: boolean;
+}
+
+/** A speed may be off by this share of the largest reference asked. */
+export const followTolerance = 0.02;
+
+/** Do speeds follow their references? The largest error, as a share of the largest reference. */
+export function followError(points: readonly { asked: number; got: number }[]): number {
+  const largest = Math.max(1e-9, ...points.map((p) => p.asked));
+  return Math.max(0, ...points.map((p) => Math.abs(p.got - p.asked))) / largest;
+}
+
+const item = (
+  id: string,
+  title: string,
+  state: HandOverItem['state'],
+  text: string,
+  mayWait: boolean,
+): HandOverItem => ({ id, title, state, text, mayWait });
+
+function followItem({ swap: { handOver } }: JobState): HandOverItem {
+  const title = 'Follows its reference';
+  if (handOver.followed === null)
+    return item('followed', title, 'open', 'Three references of its own station, and what it ran at.', true);
+  const { points, unit } = handOver.followed.payload;
+  const error = followError(points);
+  const spread = new Set(points.map((p) => p.asked)).size;
+  const words = points.map((p) => `${p.asked} asked, ${p.got} ${unit}`).join('; ');
+  const sum = `largest error ${(100 * error).toFixed(1)} % of the largest reference, ${100 * followTolerance} % allowed`;
+  if (spread < 3)
+    return item('followed', title, 'open', `Three different references are wanted: ${words}.`, true);
+  return error <= followTolerance
+    ? item('followed', title, 'done', `${words}; ${sum}.`, true)
+    : item('followed', title, 'failed', `It does not follow: ${words}; ${sum}.`, true);
+}
+
+/** When something last went to the drive, or it became another one. */
+function lastChange({ registers, setRuns, swap }: JobState): number {
+  const writes = registers.writes.map((w) => w.doneAt ?? 0);
+  const runs = setRuns.map((r) => r.end?.at ?? 0);
+  return Math.max(0, swap.outAt ?? 0, ...writes, ...runs);
+}
+
+function backupItem(state: JobState): HandOverItem {
+  const title = 'Final backup';
+  const { drive, sets } = state;
+  const after = lastChange(state);
+  const own = sets.filter((s) => s.typeId === drive?.typeId);
+  const last = own.filter((s) => s.source === 'read-out' && s.at >= after).at(-1);
+  if (last !== undefined) return item('backup', title, 'done', `${last.name}, after the last change.`, true);
+  return item(
+    'backup',
+    title,
+    'open',
+    own.length === 0
+      ? 'No set of this drive is kept.'
+      : 'Nothing was read out of it since the last change: read it once more and keep that.',
+    true,
+  );
+}
+
+function settingsItem({ startUp, setRuns }: JobState): HandOverItem {
+  const title = 'Settings';
+  if (startUp.signed !== null) return item('settings', title, 'done', 'The start-up sheet is signed.', true);
+  const run = setRuns.at(-1);
+  const planned = run?.verified.at(-1)?.ending ?? run?.end?.ending;
+  if (run !== undefined && planned === 'as planned')
+    return item('settings', title, 'done', `“${run.name}” is in the drive as planned.`, true);
+  return item(
+    'settings',
+    title,
+    'open',
+    'No start-up sheet is signed and no set was written and compared.',
+    true,
+  );
+}
+
+function partnerItems({ swap: { wires, handOver } }: JobState): HandOverItem[] {
+  const machines = [...new Set(wires.flatMap((w) => (w.shared === null ? [] : [w.shared.machine])))];
+  return machines.map((machine) => {
+    const seen = handOver.partners[machine]?.payload;
+    const id = `partner:${machine}`;
+    if (seen === undefined)
+      return item(id, machine, 'open', 'It shares a signal: does it run as before?', false);
+    return seen.right
+      ? item(id, machine, 'done', `It runs as before.${seen.note === '' ? '' : ` ${seen.note}`}`, false)
+      : item(id, machine, 'failed', `It does not run as before. ${seen.note}`, false);
+  });
+}
+
+/** Terminals that do something else than what is wired to them, by the newest set of the unit. */
+function terminalItem(swap: Swap | null): HandOverItem[] {
+  const fates = swap?.map?.fates ?? [];
+  const wrong = fates.filter((f) => f.to !== null && (f.outcome === 'set' || f.outcome === 'by-hand'));
+  if (swap?.next?.from.from !== 'set') return [];
+  return [
+    wrong.length === 0
+      ? item('terminals', 'Terminals', 'done', 'Each does what is wired to it, by the newest set.', false)
+      : item(
+          'terminals',
+          'Terminals',
+          'failed',
+          `${wrong
+            .map((f) => f.why)
+            .slice(0, 3)
+            .join(' ')}${wrong.length > 3 ? ` And ${wrong.length - 3} more.` : ''}`,
+          false,
+        ),
+  ];
+}
+
+/** What there is to do and to see before a machine goes back, in the order it is done. */
+export function handOverItems(state: JobState, swap: Swap | null): HandOverItem[] {
+  const { swap: s } = state;
+  const swapped = s.outAt !== null;
+  const open = swap?.map === null || swap === null ? [] : unticked(s.wires, swap.map.fates);
+  const locks = s.handOver.locks?.payload;
+  const inspection = s.handOver.inspection?.payload;
+  return [
+    ...(swapped
+      ? [
+          open.length === 0
+            ? item('wires', 'Wires', 'done', 'Every wire was seen at both ends.', false)
+            : item(
+                'wires',
+                'Wires',
+                'open',
+                `${open.length} not seen at both ends: ${open
+                  .slice(0, 8)
+                  .map((w) => w.number)
+                  .join(', ')}${open.length > 8 ? ' …' : ''}.`,
+                false,
+              ),
+          ...terminalItem(swap),
+        ]
+      : []),
+    settingsItem(state),
+    ...(s.stop.begunAt !== null
+      ? [
+          s.stop.overAt === null
+            ? item('stop', 'The stop', 'open', 'The machine stands yet.', false)
+            : item(
+                'stop',
+                'The stop',
+                'done',
+                `It stood ${counted(Math.round((s.stop.overAt - s.stop.begunAt) / 60_000), 'minute')}${typeof s.planned?.allowed_min !== 'number' ? '' : `, ${s.planned.allowed_min} were allowed`}.`,
+                false,
+              ),
+        ]
+      : []),
+    s.handOver.told === null
+      ? item(
+          'told',
+          'Local to automatic',
+          'open',
+          'Who was told that the override ends and the machine may move by itself?',
+          false,
+        )
+      : item('told', 'Local to automatic', 'done', `Told: ${s.handOver.told.payload.who}.`, false),
+    followItem(state),
+    ...partnerItems(state),
+    backupItem(state),
+    locks === undefined
+      ? item('locks', 'Locks', 'open', 'Are codes and menu locks back on?', true)
+      : locks.locks === 'open'
+        ? item('locks', 'Locks', 'failed', `Left open. ${locks.note}`, true)
+        : item('locks', 'Locks', 'done', locks.locks === 'on' ? 'Back on.' : 'The type has none.', true),
+    inspection === undefined
+      ? item('inspection', 'Next look', 'open', 'When is it looked at again?', true)
+      : item(
+          'inspection',
+          'Next look',
+          'done',
+          `${inspection.date}${inspection.what === '' ? '' : `: ${inspection.what}`}`,
+          true,
+        ),
+    ...standing(state).map((m) => item(m.id, 'Register', 'open', m.text, m.mayWait)),
+  ];
+}
+
+/** What stands against a signature, and what both names may take on. */
+export const againstHandOver = (
+  items: readonly HandOverItem[],
+): { never: HandOverItem[]; byName: HandOverItem[] } => {
+  const left = items.filter((i) => i.state !== 'done');
+  return { never: left.filter((i) => !i.mayWait), byName: left.filter((i) => i.mayWait) };
+};
+
+/** When the machine was handed over, ms; null: it was not. */
+export const handedOverAt = ({ swap }: JobState): number | null =>
+  swap.signedOff === null ? null : timeOf(swap.signedOff);

@@ -1,0 +1,155 @@
+// May it run? Everything that stands against a start-up, in one list.
+import type { Control } from '../../equipment/catalogue';
+import { cycleDifferences, runState, type RunState, type Step } from '../../commissioning/commissioning';
+import { parameterAt, shownAs, type Rating, type Values } from '../../equipment/drive-words';
+import { standing, type JobState, type Matter, type Payload } from '../../logbook';
+import type { StartUpChoices } from '../../equipment/application';
+import {
+  sheetAgainst,
+  startUpSheet,
+  wantedOf,
+  type StartUpSheet,
+  type Typed,
+} from '../../commissioning/settings';
+import { fitOf, type Fit } from '../../equipment/supply';
+import { driveMatters } from './registers';
+import { stepsFor } from './run';
+
+export { lineOf } from './run';
+
+export interface Release {
+  sheet: StartUpSheet;
+  /** The choices, with what the place decides among them. */
+  choices: StartUpChoices;
+  /** Null before the place is known. */
+  fit: Fit | null;
+  steps: Step[];
+  run: RunState;
+  matters: Matter[];
+  /** Entries that were otherwise after the power was away; null: not known. */
+  lost: { number: string; text: string }[] | null;
+}
+
+/** Where it is fed from is said of the place; before that, with the choices. */
+const placed = (
+  choices: StartUpChoices,
+  place: Payload<'startup.place'> | null,
+  phases: 1 | 3,
+): StartUpChoices =>
+  place === null ? choices : { ...choices, singlePhaseFed: phases === 3 && place.phases === 1 };
+
+const wantedValues = (sheet: StartUpSheet, typed: Typed): Values =>
+  Object.fromEntries(
+    sheet.rows.flatMap((row) => {
+      const value = wantedOf(row, typed);
+      return value === null ? [] : [[row.number, value]];
+    }),
+  );
+
+function lostIn(control: Control, cycle: { before: Values; after: Values | null } | null): Release['lost'] {
+  if (cycle === null || cycle.after === null) return null;
+  return cycleDifferences(control, cycle.before, cycle.after).map(({ number, name, before, after }) => {
+    const p = parameterAt(control, number);
+    const shown = (value: number): string => (p === undefined ? String(value) : shownAs(p, value));
+    return { number, text: `${number} ${name} was ${shown(before)}, is ${shown(after)}` };
+  });
+}
+
+const stepMatter = (step: Step): Matter => ({
+  id: `step:${step.id}`,
+  text: `A step of the run is open: ${step.title}.`,
+  mayWait: step.mayWait,
+});
+
+const isStep = (m: Matter): boolean => m.id.startsWith('step:');
+const named = 3;
+
+/** The same for reading: the open steps of the run in one line, as long as several are open. */
+export function inShort(matters: readonly Matter[]): Matter[] {
+  const steps = matters.filter(isStep);
+  if (steps.length < 2) return [...matters];
+  const titles = steps.map((m) => m.text.replace(/^A step of the run is open: (.*)\.$/, '$1'));
+  return [
+    ...matters.filter((m) => !isStep(m)),
+    {
+      id: 'steps',
+      text: `${steps.length} steps of the commissioning run are open: ${titles.slice(0, named).join(', ')}${titles.length > named ? ' …' : '.'}`,
+      mayWait: steps.every((m) => m.mayWait),
+    },
+  ];
+}
+
+/**
+ * How far a start-up is, and what stands against it.
+ * @returns null before plates and choices are there
+ */
+export function releaseOf(
+  {
+    drive,
+    motor,
+    seen,
+    registers,
+    questions,
+    startUp,
+  }: Pick<JobState, 'drive' | 'motor' | 'seen' | 'registers' | 'questions' | 'startUp'>,
+  control: Control,
+  rating: Rating,
+): Release | null {
+  const { chosen, place, typed } = startUp;
+  if (drive === null || motor === null || chosen === null) return null;
+  const { plate } = motor;
+  const values = seen?.values ?? {};
+  const choices = placed(chosen.choices, place, drive.phases);
+  const sheet = startUpSheet({
+    plate,
+    control,
+    rating,
+    values,
+    choices,
+    supply: chosen.supply,
+    motors: place?.motors ?? 1,
+    carrier_kHz: place?.carrier_kHz,
+  });
+  const fit =
+    place === null
+      ? null
+      : fitOf(
+          {
+            type: { phases: drive.phases, supply_V: drive.supply_V, ratedAmps: drive.ratedAmps },
+            supply: { phases: place.phases, volts: chosen.supply.volts, earthing: place.earthing },
+            motor: { amps: plate.amps, singlePhase: place.singlePhaseMotor },
+            ambient_C: place.ambient_C,
+            altitude_m: place.altitude_m,
+            carrier_kHz: place.carrier_kHz,
+            sideBySide: place.sideBySide,
+            storedYears: place.storedYears,
+            motors: place.motors,
+          },
+          control.fitting,
+        );
+  const steps = stepsFor(control, values, choices, sheet);
+  const run = runState(
+    steps,
+    startUp.run.map((r) => r.payload),
+  );
+  const never = ({ id, text }: { id: string; text: string }): Matter => ({ id, text, mayWait: false });
+  const matters = [
+    ...sheetAgainst(sheet, typed, control, values).map(never),
+    ...(fit?.findings ?? [])
+      .filter((f) => f.severity === 'wrong')
+      .map((f) => never({ id: `place:${f.text}`, text: f.text })),
+    ...driveMatters(
+      { typeId: drive.typeId ?? '', control, rating },
+      {
+        values,
+        wanted: wantedValues(sheet, typed),
+        choices,
+        writes: registers.writes,
+        readAt: seen?.readAt ?? null,
+      },
+    ),
+    ...standing({ registers, questions, startUp }),
+    ...run.open.map(stepMatter),
+  ];
+  return { sheet, choices, fit, steps, run, matters, lost: lostIn(control, startUp.cycle) };
+}

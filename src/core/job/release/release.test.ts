@@ -1,0 +1,193 @@
+import { readFileSync } from 'node:fs';
+import { fold, type Payload } from '../../logbook';
+import { drive, job, opening } from '../../logbook/__tests__/job';
+import { controlSchema } from '../../equipment/catalogue/schema';
+import { greatestLimits } from '../../bench/make-safe';
+import { defaultStartUpChoices, type StartUpChoices } from '../../equipment/application';
+import { inShort, lineOf, releaseOf } from '.';
+
+const control = controlSchema.parse(JSON.parse(readFileSync('catalogue/whimbrel-w4/control.json', 'utf8')));
+const rating = { ratedAmps: 15, power_kW: 7.5, supply_V: 400 };
+const plate = {
+  power: { value: 5.5, unit: 'kW' as const },
+  volts: 400,
+  amps: 11.2,
+  hz: 50,
+  rpm: 1450,
+  cosPhi: 0.83,
+};
+const numberOf = (concept: string) => control.parameters.find((p) => p.concept === concept)?.number ?? '';
+const valueOf = (concept: string, means: string) =>
+  control.parameters.find((p) => p.concept === concept)?.choices?.find((c) => c.means === means)?.value ?? -1;
+const choices: StartUpChoices = { ...defaultStartUpChoices({ plate_Hz: 50, knob: false }), load: 'conveyor' };
+const place: Payload<'startup.place'> = {
+  phases: 3,
+  earthing: 'star-earthed',
+  ambient_C: 30,
+  altitude_m: 0,
+  carrier_kHz: 4,
+  sideBySide: false,
+  storedYears: 0,
+  motors: 1,
+  singlePhaseMotor: false,
+};
+
+/** A job with plates and choices, and these values in its drive. */
+function started(differs: Partial<StartUpChoices> = {}, p: Payload<'startup.place'> | null = null) {
+  const j = job();
+  j.add('job.opened', opening);
+  j.add('identify.drive', drive);
+  j.add('identify.motor', { plate, photos: [] });
+  j.add('startup.choices', { choices: { ...choices, ...differs }, supply: { volts: 400, hz: 50 } });
+  if (p !== null) j.add('startup.place', p);
+  return j;
+}
+const read = (j: ReturnType<typeof job>, values: Record<string, number>) =>
+  j.add('drive.read', {
+    target: 't',
+    typeId: 'whimbrel-w4',
+    identity: { vendor: 'Whimbrel', product: 'W4', revision: '1' },
+    values,
+    live: {},
+    history: [],
+  });
+const write = (j: ReturnType<typeof job>, concept: string, to: number) => {
+  const number = numberOf(concept);
+  const asked = j.add('drive.write-asked', {
+    target: 't',
+    typeId: 'whimbrel-w4',
+    number,
+    name: number,
+    from: 0,
+    to,
+    shownFrom: '0',
+    shownTo: String(to),
+    reason: 'start-up sheet',
+    trial: false,
+    mayMove: 'nothing',
+    runOpen: true,
+    peopleClear: true,
+  });
+  j.add('drive.write-done', { asked, found: to });
+};
+const release = (j: ReturnType<typeof job>) => {
+  const made = releaseOf(fold(j.entries, { limits: greatestLimits }), control, rating);
+  if (made === null) throw new Error('plates and choices are there');
+  return made;
+};
+const ids = (j: ReturnType<typeof job>) => release(j).matters.map((m) => m.id);
+
+it('there is none before plates and choices', () => {
+  const j = job();
+  j.add('identify.drive', drive);
+  expect(releaseOf(fold(j.entries, { limits: greatestLimits }), control, rating)).toBeNull();
+});
+
+it('what resets others makes what was known before it doubtful, until the drive is read', () => {
+  const j = started();
+  read(j, {});
+  write(j, 'motor.current', 11.2);
+  expect(ids(j)).not.toContain('unread');
+  write(j, 'region', 0);
+  expect(release(j).matters.find((m) => m.id === 'unread')).toMatchObject({ mayWait: false });
+  read(j, {});
+  expect(ids(j)).not.toContain('unread');
+});
+
+describe('supervision that is off', () => {
+  const off = (concept: string) => ({ [numberOf(concept)]: valueOf(concept, 'ignore') });
+  const matter = (j: ReturnType<typeof job>, concept: string) =>
+    release(j).matters.find((m) => m.id.startsWith('audit:') && m.text.startsWith(numberOf(concept)));
+
+  it('of an input phase is a matter on three phases and explained on one', () => {
+    const three = started({}, place);
+    read(three, off('protect.input-phase'));
+    expect(matter(three, 'protect.input-phase')).toMatchObject({ mayWait: true });
+    const one = started({}, { ...place, phases: 1 });
+    read(one, off('protect.input-phase'));
+    expect(matter(one, 'protect.input-phase')).toBeUndefined();
+  });
+
+  it('is open again when the feed is changed back to three phases', () => {
+    const j = started({}, { ...place, phases: 1 });
+    read(j, off('protect.input-phase'));
+    expect(release(j).sheet.rows.find((r) => r.concept === 'protect.input-phase')).toMatchObject({
+      value: valueOf('protect.input-phase', 'ignore'),
+    });
+    j.add('startup.place', place);
+    expect(matter(j, 'protect.input-phase')).toBeDefined();
+    expect(ids(j)).toContain('entries');
+  });
+
+  it('of the motor’s overload never waits', () => {
+    const j = started();
+    read(j, off('protect.overload'));
+    expect(matter(j, 'protect.overload')).toMatchObject({ mayWait: false });
+  });
+});
+
+it('a code that still opens entries is a matter', () => {
+  const j = started();
+  read(j, { [numberOf('lock.code')]: control.locks[0]?.code ?? -1 });
+  expect(ids(j)).toContain('audit:code-in');
+  read(j, { [numberOf('lock.code')]: 0 });
+  expect(ids(j)).not.toContain('audit:code-in');
+});
+
+it('a motor that asks for more than the unit gives there never waits', () => {
+  const hot = started({}, { ...place, ambient_C: 50, altitude_m: 3000 });
+  expect(release(hot).matters.find((m) => m.id.startsWith('place:'))).toMatchObject({ mayWait: false });
+});
+
+it('open steps of the run are matters; safety among them never waits', () => {
+  const j = started();
+  const steps = release(j).matters.filter((m) => m.id.startsWith('step:'));
+  expect(steps).toHaveLength(release(j).steps.length);
+  expect(steps.find((m) => m.id === 'step:safety-emergency stop')?.mayWait).toBe(false);
+  expect(steps.find((m) => m.id === 'step:partners')?.mayWait).toBe(true);
+  expect(inShort(release(j).matters).at(-1)).toMatchObject({
+    text: expect.stringMatching(
+      /^\d+ steps of the commissioning run are open: Wires, Torques, Earth …/,
+    ) as string,
+    mayWait: false,
+  });
+});
+
+it('what was lost when the power went is named as the keypad shows it', () => {
+  const j = started();
+  const up = numberOf('ramp.up');
+  read(j, { [up]: 5 });
+  expect(release(j).lost).toBeNull();
+  j.add('commission.power-off', {});
+  read(j, { [up]: 10 });
+  expect(release(j).lost).toEqual([
+    { number: up, text: expect.stringMatching(/was 5 s, is 10 s/) as string },
+  ]);
+});
+
+it('the line of the speed signal goes from the lowest to the highest frequency', () => {
+  expect(lineOf(control, { ...choices, minimum_Hz: 10 }, 50)).toEqual({
+    signal: '0-10V',
+    atLow: 10,
+    atHigh: 50,
+  });
+  expect(lineOf(control, { ...choices, speedFrom: 'keypad' }, 50)).toBeNull();
+});
+
+describe('a load that pulls', () => {
+  const against = (means: string, brakeProven: boolean) => {
+    const j = started({ load: 'winch', brakeProven });
+    j.add('startup.value', {
+      number: numberOf('stop.mode'),
+      value: valueOf('stop.mode', means),
+      reason: 'process need',
+    });
+    return release(j).matters.filter((m) => m.id === 'audit:stop-lets-go');
+  };
+
+  it.each(['coast', 'dc-injection'])('is not let go by %s without a brake that is proven', (means) => {
+    expect(against(means, false)).toMatchObject([{ mayWait: false }]);
+    expect(against(means, true)).toEqual([]);
+    expect(against('ramp', false)).toEqual([]);
+  });
+});

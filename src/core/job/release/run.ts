@@ -1,0 +1,52 @@
+import type { Line } from '../../numerics/analog-scaling';
+import type { Control } from '../../equipment/catalogue';
+import { stepsOf, type Step } from '../../commissioning/commissioning';
+import { inputFunctionNames, type ConceptId, type InputFunction } from '../../equipment/concepts';
+import { parameterAt, meaningOf, type Values } from '../../equipment/drive-words';
+import { isLifting, type StartUpChoices } from '../../equipment/application';
+import { type StartUpSheet } from '../../commissioning/settings';
+
+/** The identification the sheet asks for, in the words of the concept; null: none. */
+function identificationOf(control: Pick<Control, 'parameters'>, sheet: StartUpSheet): string | null {
+  const row = sheet.rows.find((r) => r.concept === 'motor.ident');
+  const choice = parameterAt(control, row?.number)?.choices?.find((c) => c.value === row?.value);
+  return choice?.means ?? null;
+}
+
+/** The steps of a run on this drive: its inputs as they are set, its channels, its load. */
+export function stepsFor(
+  control: Control,
+  values: Values,
+  choices: StartUpChoices,
+  sheet: StartUpSheet,
+): Step[] {
+  const functionOf = (id: string): string => {
+    const does = meaningOf(control, values, `input.${id}` as ConceptId);
+    return typeof does !== 'string' || does === 'none'
+      ? 'none'
+      : (inputFunctionNames[does as InputFunction] ?? does);
+  };
+  return stepsOf({
+    inputs: control.inputs.map(({ id, mark }) => ({ id, mark, does: functionOf(id) })),
+    analogs: control.analogInputs.filter((a) => a.id === choices.speedFrom),
+    relays: control.relays.map(({ id, marks }) => ({ id, mark: marks[0] ?? id })),
+    output: control.parameters.some((p) => p.concept === 'output.AO1'),
+    channels: [...(control.safeStop === null ? [] : ['safe stop']), 'emergency stop'],
+    places: { local: 'keypad', remote: choices.runFrom },
+    identification: identificationOf(control, sheet),
+    lifting: isLifting(choices.load),
+    serial: choices.runFrom === 'serial' || choices.speedFrom === 'serial',
+  });
+}
+
+/** The line of the analog input that speed comes from; null where it comes from elsewhere. */
+export function lineOf(
+  control: Pick<Control, 'analogInputs'>,
+  choices: StartUpChoices,
+  plate_Hz: number,
+): Line | null {
+  const { signal, speedFrom, minimum_Hz = 0, maximum_Hz = plate_Hz } = choices;
+  return signal === undefined || !control.analogInputs.some((a) => a.id === speedFrom)
+    ? null
+    : { signal, atLow: minimum_Hz, atHigh: maximum_Hz };
+}

@@ -1,0 +1,267 @@
+import { counted, timeOf, type JobState, type LogLine } from '../../logbook';
+import { choiceNames } from '../../replacement/replacement';
+import type { Sheet } from '../static-sheet';
+import type { Swap } from '../swap';
+import { endOf, roleWords, wireEnds, type LedgerWire } from '../../replacement/wires';
+import { powerPart } from './power';
+import { minuteOf, part, type ReportPart } from './report';
+
+/** What the record takes from elsewhere: papers that have their own makers. */
+export interface Beside {
+  /** The static sheet; null where nothing was measured. */
+  sheet: Sheet | null;
+  /** Values of the start-up sheet; null where there is none. */
+  startUp: {
+    rows: { number: string; name: string; value: string; sum: string; reason: string }[];
+    run: string[];
+    motorTests: string[];
+  } | null;
+}
+
+const volts = (n: number): string => `${n} V`;
+
+/** Every dead proof of the job as a line, also of a unit that is gone. */
+function proofs(log: readonly LogLine[]): string[] {
+  const lines: string[] = [];
+  let run: { by: string; before: number; figures: number[]; bank: number[] } | null = null;
+  for (const { entry, void: reason, correctedBy } of log) {
+    if (reason !== null || correctedBy !== null) continue;
+    if (entry.kind === 'safety.locked')
+      lines.push(
+        `Locked and tagged: ${entry.payload.tag}, isolated ${minuteOf(Date.parse(entry.payload.isolatedAt))}, ${entry.by.name}.`,
+      );
+    if (entry.kind === 'safety.source-back')
+      lines.push(`A source came back ${minuteOf(timeOf(entry))}: the proof lapsed.`);
+    if (entry.kind === 'safety.figure' && run !== null) {
+      run.figures.push(Math.abs(entry.payload.volts));
+      if (entry.payload.point.startsWith('bank')) run.bank.push(Math.abs(entry.payload.volts));
+    }
+    if (entry.kind !== 'safety.meter') continue;
+    if (entry.payload.when === 'before')
+      run = { by: entry.by.name, before: entry.payload.volts, figures: [], bank: [] };
+    else if (run !== null) {
+      lines.push(
+        `Proven dead ${minuteOf(timeOf(entry))} by ${run.by}: meter ${volts(run.before)} before and ${volts(entry.payload.volts)} after on a known source; ${run.figures.length} figures, ${volts(Math.max(0, ...run.figures))} at most; bank ${run.bank.map(volts).join(', again ')}.`,
+      );
+      run = null;
+    }
+  }
+  return lines;
+}
+
+function readings(sheet: Sheet | null): ReportPart[] {
+  if (sheet === null || sheet.readings.length === 0) return [];
+  return part(
+    'readings',
+    'Diode test',
+    [
+      `${sheet.conclusion.headline} ${sheet.conclusion.detail}`.trim(),
+      `Verdict level: ${sheet.conclusion.level}. A diode test proves no more.`,
+    ],
+    {
+      heads: ['Red', 'Black', 'Value', 'Expected', 'State'],
+      rows: sheet.readings.map((r) => [
+        r.red,
+        r.black,
+        String(r.values.at(-1) ?? ''),
+        String(r.expected ?? ''),
+        r.state,
+      ]),
+    },
+  );
+}
+
+function decision({ swap: { decision: made } }: JobState): ReportPart[] {
+  if (made === null) return [];
+  const { choice, reason, costs, cheapest } = made.payload;
+  return part(
+    'decision',
+    'Decision',
+    [
+      `${choiceNames[choice]}: ${reason} (${made.by.name}, ${minuteOf(timeOf(made))}).`,
+      ...(cheapest !== null && cheapest !== choice
+        ? [`Least expected cost was: ${choiceNames[cheapest].toLowerCase()}.`]
+        : []),
+    ],
+    {
+      heads: ['Choice', 'Expected cost', 'Stop, h'],
+      rows: costs.map((c) => [
+        choiceNames[c.choice],
+        c.mid === null ? 'not possible' : String(c.mid),
+        c.stop_h.toFixed(1),
+      ]),
+    },
+  );
+}
+
+function parts(swap: Swap | null): ReportPart[] {
+  if (swap === null || swap.units.next === null) return [];
+  const { old, next } = swap.units;
+  const words = (u: typeof old): string =>
+    `${u.maker} ${u.type}${u.serial === undefined ? '' : `, no. ${u.serial}`}${u.firmware === undefined ? '' : `, firmware ${u.firmware}`}, ${u.supply_V} V, ${u.ratedAmps} A`;
+  return part('parts', 'Units and parts', [
+    `Out: ${words(old)}`,
+    `In: ${words(next)}`,
+    ...(swap.fit?.actions ?? []).filter((a) => a.kind === 'buy').map((a) => `Bought or to buy: ${a.text}`),
+  ]);
+}
+
+const fit = (swap: Swap | null): ReportPart[] =>
+  part('fit', 'Fit', [], {
+    heads: ['Row', 'Old', 'New', '', 'Why'],
+    rows: (swap?.fit?.rows ?? [])
+      .filter((r) => r.verdict !== 'fits')
+      .map((r) => [
+        r.name,
+        r.old,
+        r.next,
+        r.verdict.replace('-', ' '),
+        `${r.text}${r.sum === undefined ? '' : ` ${r.sum}`}`,
+      ]),
+  });
+
+/** "both ends, Ines Tarrow", or each end with its name. */
+function seenAt(ticked: LedgerWire['ticked']): string {
+  const seen = wireEnds.flatMap((e) => (ticked[e] === undefined ? [] : [[e, ticked[e]] as const]));
+  const names = new Set(seen.map(([, name]) => name));
+  return seen.length === wireEnds.length && names.size === 1
+    ? `both ends, ${[...names][0] ?? ''}`
+    : seen.map(([e, name]) => `${e} end, ${name}`).join('; ');
+}
+
+function wires({ swap: s }: JobState, swap: Swap | null): ReportPart[] {
+  const fateOf = new Map((swap?.map?.fates ?? []).map((f) => [f.wire, f]));
+  return part(
+    'wires',
+    'Wires',
+    [
+      ...(swap?.map?.jumpersOut ?? []).map(([a, b]) => `Factory jumper ${a} to ${b}: out.`),
+      ...(swap?.map?.jumpersStay ?? []).map(([a, b]) => `Factory jumper ${a} to ${b}: stays.`),
+    ],
+    {
+      heads: ['No.', 'Ferrule', 'Old', 'New', 'It is', 'Seen at', 'Remarks'],
+      rows: [...s.wires]
+        .sort((a, b) => a.number - b.number)
+        .map((w) => [
+          String(w.number),
+          w.ferrule,
+          w.from ?? 'loose',
+          endOf(fateOf.get(w.id)),
+          roleWords(w.role),
+          seenAt(w.ticked),
+          [
+            ...(w.drawnAt !== null && w.drawnAt !== (w.from ?? '')
+              ? [`drawing has it on ${w.drawnAt || 'nothing'}`]
+              : []),
+            ...(w.shared === null ? [] : [`shared with ${w.shared.machine}: ${w.shared.meanwhile}`]),
+            ...(w.accepted === null ? [] : [`taken on by ${w.accepted.by}: ${w.accepted.reason}`]),
+          ].join('; '),
+        ]),
+    },
+  );
+}
+
+function stop({ swap: { planned, stop: gone } }: JobState): ReportPart[] {
+  if (planned === null || gone.begunAt === null) return [];
+  const minute = (ms: number | null | undefined): string =>
+    ms === null || ms === undefined ? '' : String(Math.round((ms - (gone.begunAt ?? 0)) / 60_000));
+  return part(
+    'stop',
+    'The stop',
+    [
+      `Stood from ${minuteOf(gone.begunAt)}${gone.overAt === null ? ', and stands' : ` to ${minuteOf(gone.overAt)}: ${counted(Number(minute(gone.overAt)), 'minute')}`}${planned.allowed_min === null ? '' : `, ${planned.allowed_min} allowed`}.`,
+    ],
+    {
+      heads: ['Task', 'Planned, min', 'Begun at minute', 'Done at minute'],
+      rows: planned.tasks.map((t) => [
+        t.name,
+        String(t.minutes),
+        minute(gone.tasks[t.id]?.begunAt),
+        minute(gone.tasks[t.id]?.doneAt),
+      ]),
+    },
+  );
+}
+
+const carried = (swap: Swap | null): ReportPart[] =>
+  part('settings', 'Settings, old to new', [], {
+    heads: ['Old', 'Value', 'New', 'Value', '', 'Sum or reason'],
+    rows: (swap?.carried?.rows ?? []).map((r) => [
+      `${r.from.number} ${r.from.name}`,
+      r.from.shown,
+      r.to === null ? '' : `${r.to.number} ${r.to.name}`,
+      r.to?.shown ?? '',
+      r.outcome.replace('-', ' '),
+      [r.sum, r.reason].filter((x) => x !== null).join('; '),
+    ]),
+  });
+
+const startUp = ({ startUp: made }: Beside): ReportPart[] =>
+  made === null
+    ? []
+    : part('start-up', 'Values entered by rule', [...made.motorTests, ...made.run], {
+        heads: ['Entry', 'Name', 'Value', 'Sum', 'Reason'],
+        rows: made.rows.map((r) => [r.number, r.name, r.value, r.sum, r.reason]),
+      });
+
+const differences = ({ setRuns }: JobState): ReportPart[] =>
+  part(
+    'differences',
+    'Written and read back',
+    setRuns.flatMap((r) =>
+      r.end === null
+        ? [`“${r.name}”: not ended.`]
+        : [
+            `“${r.name}” to ${r.target}: ${r.end.ending}, ${r.end.taken} values taken, ${minuteOf(r.end.at)}, ${r.by.name}.`,
+          ],
+    ),
+    {
+      heads: ['Entry', 'Planned', 'Left', 'Why'],
+      rows: (setRuns.at(-1)?.verified.at(-1)?.leftOver ?? setRuns.at(-1)?.end?.leftOver ?? []).map((l) => [
+        `${l.number} ${l.name}`,
+        l.planned,
+        l.left,
+        l.why ?? '',
+      ]),
+    },
+  );
+
+/** Everything of the record, in the order of the job. */
+export function recordOf(state: JobState, swap: Swap | null, beside: Beside): ReportPart[] {
+  const { sheet } = beside;
+  return [
+    ...part('safety', 'Safety', proofs(state.log)),
+    ...part('as-found', 'As found', sheet?.asFound ?? []),
+    ...readings(sheet),
+    ...(sheet?.traces ?? []).flatMap((t, i) =>
+      part(`trace-${i}`, `Trace: ${t.trouble}`, [...t.steps, ...t.causes.map((c) => `Cause: ${c}`)]),
+    ),
+    ...decision(state),
+    ...parts(swap),
+    ...fit(swap),
+    ...wires(state, swap),
+    ...powerPart(state),
+    ...stop(state),
+    ...carried(swap),
+    ...startUp(beside),
+    ...differences(state),
+    ...part('changes', 'Jumpers, loops and single values', sheet?.changes ?? []),
+    ...part(
+      'questions',
+      'Questions',
+      state.questions.map((q) => `${q.text}: ${q.answer ?? 'open'}`),
+    ),
+    ...part(
+      'notes',
+      'Notes',
+      state.notes.map((n) => `${minuteOf(timeOf(n))}, ${n.by.name}: ${n.payload.text}`),
+    ),
+    ...part(
+      'void',
+      'Entries that do not count',
+      state.log.flatMap((l) =>
+        l.void === null ? [] : [`${minuteOf(timeOf(l.entry))}, ${l.entry.by.name}: ${l.void}`],
+      ),
+    ),
+  ];
+}

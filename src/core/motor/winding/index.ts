@@ -1,0 +1,49 @@
+import { rounded } from '../../numerics/figures';
+import { unbalanceOf } from '../../numerics/unbalance';
+
+export interface WindingTest {
+  ohms: { uv: number; vw: number; wu: number };
+  temperature_C: number;
+  reference_C: number;
+  material?: 'copper' | 'aluminium' | undefined;
+}
+
+export interface WindingResult {
+  corrected: { uv: number; vw: number; wu: number };
+  mean: number;
+  unbalance_percent: number;
+  verdict: 'pass' | 'fail' | 'doubtful';
+  sum: string;
+}
+
+/** Temperature at which a straight line through the resistance of the metal meets zero, °C (IEC 60034-1: 235 is its rounding; 234.5 for copper and 225 for aluminium from memory of IEEE 112). */
+const zeroAt_C = { copper: 234.5, aluminium: 225 } as const;
+
+/** Alike within this much passes, beyond the second fails, % (common practice, no source). */
+const alike_percent = 2;
+const apart_percent = 5;
+
+/** R₂ = R₁ · (k + T₂) ÷ (k + T₁). */
+export function winding({
+  ohms,
+  temperature_C,
+  reference_C,
+  material = 'copper',
+}: WindingTest): WindingResult {
+  const k = zeroAt_C[material];
+  const factor = (k + reference_C) / (k + temperature_C);
+  const corrected = {
+    uv: rounded(ohms.uv * factor, 5),
+    vw: rounded(ohms.vw * factor, 5),
+    wu: rounded(ohms.wu * factor, 5),
+  };
+  const { mean, unbalance_percent } = unbalanceOf([corrected.uv, corrected.vw, corrected.wu]);
+  return {
+    corrected,
+    mean,
+    unbalance_percent,
+    verdict:
+      unbalance_percent <= alike_percent ? 'pass' : unbalance_percent <= apart_percent ? 'doubtful' : 'fail',
+    sum: `× (${k} + ${reference_C}) ÷ (${k} + ${temperature_C}) = × ${factor.toFixed(4)}`,
+  };
+}

@@ -1,0 +1,48 @@
+import type { ConceptId } from '../../equipment/concepts';
+
+/** What a figure is a share of: percent of a drive's amps mean something else on another drive. */
+const ofDriveAmps: readonly ConceptId[] = [
+  'protect.overload-percent',
+  'limit.current',
+  'stop.dc-current',
+  'brake.release-current',
+];
+export const isShareOfDrive = (concept: ConceptId): boolean => ofDriveAmps.includes(concept);
+
+/** The same thing in amps on one type and in percent of the drive on another. */
+const pairs: readonly [percent: ConceptId, amps: ConceptId][] = [
+  ['protect.overload-percent', 'protect.overload-amps'],
+  ['limit.current', 'limit.current-amps'],
+];
+
+/** The other form of a concept; undefined where it has one form only. */
+export function otherForm(concept: ConceptId): ConceptId | undefined {
+  for (const [percent, amps] of pairs) {
+    if (concept === percent) return amps;
+    if (concept === amps) return percent;
+  }
+  return undefined;
+}
+
+/** Protection is rounded down, never up; the rest to the nearest step. */
+export const roundsDown = (concept: ConceptId): boolean =>
+  concept.startsWith('protect.overload-') || concept === 'limit.current' || concept === 'limit.current-amps';
+
+/** Times that count to a frequency. */
+const rampTimes: readonly ConceptId[] = ['ramp.up', 'ramp.down', 'ramp.up-2', 'ramp.down-2'];
+export const isRampTime = (concept: ConceptId): boolean => rampTimes.includes(concept);
+
+/** They belong to a motor, a unit or a moment, not to a set that is carried. */
+const homeless: Partial<Record<ConceptId, string>> = {
+  'motor.ident-state': 'the result of an identification is never carried: run it on the new unit',
+  'motor.stator-resistance': 'the result of an identification is never carried: run it on the new unit',
+  'motor.no-load-current': 'the result of an identification is never carried: run it on the new unit',
+  'motor.ident': 'a command: given when it is time for it',
+  'lock.code': 'a code of the old type',
+  'lock.parameters': 'locks are shut when everything is in',
+  'store.save': 'a command: given when everything is in',
+  'factory.reset': 'a command: given before everything else, if at all',
+  'clock.set': 'the clock is set on the new unit',
+};
+/** Why a concept is not carried; undefined: it is. */
+export const notCarried = (concept: ConceptId): string | undefined => homeless[concept];

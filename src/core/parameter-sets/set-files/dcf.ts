@@ -1,0 +1,122 @@
+// Device configuration files (CiA 306): an object a section, values as raw words. The sections and keys are from memory.
+import ini from 'ini';
+import type { Control, Parameter } from '../../equipment/catalogue';
+import { limitsOf, rawOf, valueOf } from '../../equipment/drive-words';
+import { entryFor } from './entry';
+import type { SetOut } from './write';
+
+const objectNumber = /^([0-9a-f]{4}):([0-9a-f]{2})$/i;
+
+/** Data types of CiA 301, from memory: INTEGER16 and UNSIGNED16. */
+const types = { signed: '0x0003', unsigned: '0x0006' } as const;
+/** Kinds of objects, from memory: VAR and RECORD. */
+const kinds = { one: '0x7', record: '0x9' } as const;
+
+const isSigned = ({ min }: Parameter): boolean => typeof min === 'number' && min < 0;
+/** Raw as the signed figure it stands for. */
+const figureOf = (p: Parameter, value: number): number => {
+  const raw = rawOf(p, value);
+  return isSigned(p) && raw > 0x7fff ? raw - 0x10000 : raw;
+};
+
+/** Has this type entries that are objects with an index and a subindex? */
+export const hasObjects = ({ parameters }: Pick<Control, 'parameters'>): boolean =>
+  parameters.every((p) => objectNumber.test(p.number));
+
+/**
+ * A set as a device configuration file.
+ * @param control of a type whose entries are objects; others have no place in such a file
+ */
+export function setAsDcf(
+  { name, typeId, rating, values, strangers }: SetOut,
+  { parameters }: Pick<Control, 'parameters'>,
+): string {
+  const byIndex = new Map<string, Parameter[]>();
+  for (const p of parameters) {
+    const index = objectNumber.exec(p.number)?.[1]?.toUpperCase();
+    if (index !== undefined) byIndex.set(index, [...(byIndex.get(index) ?? []), p]);
+  }
+  const indexes = [...byIndex.keys()].sort();
+  const objects = indexes.flatMap((index): [string, Record<string, string>][] => {
+    const subs = byIndex.get(index) ?? [];
+    return [
+      [
+        index,
+        { ParameterName: `Group ${index}`, ObjectType: kinds.record, SubNumber: String(subs.length + 1) },
+      ],
+      ...subs.map((p): [string, Record<string, string>] => {
+        const { min, max } = limitsOf(p, rating);
+        const value = values[p.number];
+        return [
+          `${index}sub${Number.parseInt(objectNumber.exec(p.number)?.[2] ?? '0', 16)
+            .toString(16)
+            .toUpperCase()}`,
+          {
+            ParameterName: p.name,
+            ObjectType: kinds.one,
+            DataType: isSigned(p) ? types.signed : types.unsigned,
+            AccessType: p.readOnly ? 'ro' : 'rw',
+            LowLimit: String(figureOf(p, min)),
+            HighLimit: String(figureOf(p, max)),
+            PDOMapping: '0',
+            ...(value === undefined ? {} : { ParameterValue: String(figureOf(p, value)) }),
+          },
+        ];
+      }),
+    ];
+  });
+  const list = (items: readonly string[]) => ({
+    SupportedObjects: String(items.length),
+    ...Object.fromEntries(items.map((index, i) => [String(i + 1), `0x${index}`])),
+  });
+  const comments = [name, ...strangers.map((s) => `${s.number}=${s.text.replace(/\s+/g, ' ')}`)];
+  return ini.stringify({
+    FileInfo: { FileName: `${typeId}.dcf`, FileVersion: '1', FileRevision: '0', EDSVersion: '4.0' },
+    DeviceInfo: { VendorName: '', ProductName: typeId },
+    Comments: {
+      Lines: String(comments.length),
+      ...Object.fromEntries(comments.map((line, i) => [`Line${i + 1}`, line])),
+    },
+    ManufacturerObjects: list(indexes),
+    ...Object.fromEntries(objects),
+  });
+}
+
+/** A figure of such a file: decimal or hexadecimal; null where it depends on the node or is none. */
+function numberOf(text: string): number | null {
+  const tidy = text.trim();
+  if (!/^-?(0x[0-9a-f]+|\d+)$/i.test(tidy)) return null;
+  return tidy.startsWith('-') ? -Number(tidy.slice(1)) : Number(tidy);
+}
+
+const isSection = (x: unknown): x is Record<string, unknown> => typeof x === 'object' && x !== null;
+
+/**
+ * Objects of a device configuration file or electronic data sheet as pairs of number and text; of a data sheet
+ * the defaults.
+ * @returns the sections that were no objects are left out; nothing of an object is
+ */
+export function pairsOfDcf(
+  text: string,
+  control: Pick<Control, 'parameters'>,
+): { pairs: { line: number; number: string; text: string }[]; about: { typeId?: string } } {
+  const lines = text.split(/\r?\n/);
+  const sections = ini.parse(text) as Record<string, unknown>;
+  const pairs = Object.entries(sections).flatMap(([title, section]) => {
+    const at = /^([0-9a-f]{4})(?:sub([0-9a-f]{1,2}))?$/i.exec(title);
+    if (at === null || !isSection(section)) return [];
+    const keys = new Map(Object.entries(section).map(([k, v]) => [k.toLowerCase(), String(v)]));
+    const given = keys.get('parametervalue') ?? keys.get('defaultvalue');
+    if (given === undefined || given === '') return [];
+    const sub = (at[2] ?? '0').padStart(2, '0').toUpperCase();
+    const number = `${(at[1] ?? '').toUpperCase()}:${sub}`;
+    const p = entryFor(control, number);
+    const figure = numberOf(given);
+    const value = p === undefined || figure === null ? given : String(valueOf(p, figure & 0xffff));
+    const line = lines.findIndex((l) => l.trim().toLowerCase() === `[${title.toLowerCase()}]`) + 1;
+    return [{ line, number, text: value }];
+  });
+  const device = sections['DeviceInfo'];
+  const product = isSection(device) ? device['ProductName'] : undefined;
+  return { pairs, about: typeof product === 'string' && product !== '' ? { typeId: product } : {} };
+}

@@ -1,0 +1,153 @@
+import Papa from 'papaparse';
+import type { Control } from '../../equipment/catalogue';
+import type { Rating, Values } from '../../equipment/drive-words';
+import { checksumOf } from './checksum';
+import { pairsOfDcf } from './dcf';
+import { entryFor, valueFor } from './entry';
+
+export interface SetLine {
+  /** In the text, from 1. */
+  line: number;
+  number: string;
+  text: string;
+  state: 'taken' | 'unknown' | 'refused' | 'twice';
+  /** What was made of it, or why nothing was. */
+  words: string;
+}
+
+export interface SetText {
+  form: 'table' | 'json' | 'dcf' | 'empty';
+  lines: SetLine[];
+  values: Values;
+  /** What the type does not know; kept as it came. */
+  strangers: { number: string; text: string }[];
+  /** What the text says of itself. */
+  about: { typeId?: string; serial?: string; firmware?: string; checksum?: string };
+  /** Why the text as a whole cannot be read; null: it can. */
+  trouble: string | null;
+}
+
+type Pair = { line: number; number: string; text: string };
+
+const numberHeads = /^(no|nr|number|entry|param(eter)?|index|code|id)\b/i;
+const valueHeads = /^(value|setting|set|actual|wert|now)\b/i;
+
+/** Rows of a table: by its heads where it has some, else the first column and the last that is not empty. */
+function pairsOf(text: string): Pair[] {
+  // A comma may belong to a figure: it separates only where nothing else does.
+  const delimiter = ['\t', ';'].find((d) => text.includes(d)) ?? ',';
+  const { data } = Papa.parse<string[]>(text, { delimiter });
+  const rows = data.map((cells, i) => ({ line: i + 1, cells: cells.map((c) => c.trim()) }));
+  const heads = rows.find(({ cells }) => cells.some((c) => c !== ''))?.cells ?? [];
+  const at = heads.findIndex((h) => numberHeads.test(h));
+  const valueAt = heads.findIndex((h, i) => i !== at && valueHeads.test(h));
+  const headed = at >= 0 && valueAt >= 0;
+  const first = rows.findIndex(({ cells }) => cells === heads);
+  return rows.slice(headed ? first + 1 : 0).flatMap(({ line, cells }): Pair[] => {
+    const number = headed ? (cells[at] ?? '') : (cells[0] ?? '');
+    const value = headed ? (cells[valueAt] ?? '') : (cells.slice(1).find((c) => c !== '') ?? '');
+    return number === '' ? [] : [{ line, number, text: value }];
+  });
+}
+
+const isRecord = (x: unknown): x is Record<string, unknown> =>
+  typeof x === 'object' && x !== null && !Array.isArray(x);
+
+/** Our own file, or any object of numbers and values. */
+function pairsOfJson(given: unknown): { pairs: Pair[]; about: SetText['about'] } | null {
+  if (!isRecord(given)) return null;
+  const values = isRecord(given['values']) ? given['values'] : given;
+  const word = (key: string): string | undefined => {
+    const value = given[key];
+    return typeof value === 'string' ? value : undefined;
+  };
+  const strangers = Array.isArray(given['strangers']) ? given['strangers'].filter(isRecord) : [];
+  const pairs = [
+    ...Object.entries(values).flatMap(([number, value]) =>
+      typeof value === 'number' || typeof value === 'string' ? [{ number, text: String(value) }] : [],
+    ),
+    ...strangers.map((s) => ({ number: String(s['number']), text: String(s['text']) })),
+  ].map((pair, i) => ({ ...pair, line: i + 1 }));
+  const [typeId, serial, firmware, checksum] = ['typeId', 'serial', 'firmware', 'checksum'].map(word);
+  return {
+    pairs: isRecord(given['values'])
+      ? pairs
+      : pairs.filter((p) => !['typeId', 'serial', 'firmware', 'checksum'].includes(p.number)),
+    about: {
+      ...(typeId === undefined ? {} : { typeId }),
+      ...(serial === undefined ? {} : { serial }),
+      ...(firmware === undefined ? {} : { firmware }),
+      ...(checksum === undefined ? {} : { checksum }),
+    },
+  };
+}
+
+const nothing: Omit<SetText, 'trouble'> = { form: 'empty', lines: [], values: {}, strangers: [], about: {} };
+
+/** A set from text, line by line: nothing is dropped, and of a number that comes twice neither is guessed at. */
+export function readSetText(text: string, control: Pick<Control, 'parameters'>, rating: Rating): SetText {
+  const tidy = text.replace(/^\uFEFF/, '').trim();
+  if (tidy === '') return { ...nothing, trouble: 'Nothing is there to be read.' };
+  const isDcf = /^(;.*\s+)*\[[\w ]+\]\s*$/m.test(tidy.slice(0, 400)) && !tidy.startsWith('{');
+  const isJson = !isDcf && (tidy.startsWith('{') || tidy.startsWith('['));
+  let made: { pairs: Pair[]; about: SetText['about'] } | null;
+  try {
+    made = isDcf
+      ? pairsOfDcf(tidy, control)
+      : isJson
+        ? pairsOfJson(JSON.parse(tidy))
+        : { pairs: pairsOf(text.replace(/^\uFEFF/, '')), about: {} };
+  } catch {
+    return {
+      ...nothing,
+      form: 'json',
+      trouble: 'The file breaks off or is no JSON: take it again from where it came.',
+    };
+  }
+  if (made === null)
+    return { ...nothing, form: 'json', trouble: 'A set is an object of numbers and values.' };
+  const { pairs, about } = made;
+  const values: Record<string, number> = {};
+  const strangers: SetText['strangers'] = [];
+  const known = pairs.map((pair) => ({ ...pair, p: entryFor(control, pair.number) }));
+  const texts = new Map<string, string[]>();
+  for (const { p, text: given } of known)
+    if (p !== undefined) texts.set(p.number, [...(texts.get(p.number) ?? []), given]);
+  const lines = known.map(({ line, number, text: given, p }): SetLine => {
+    const said = (state: SetLine['state'], words: string): SetLine => ({
+      line,
+      number,
+      text: given,
+      state,
+      words,
+    });
+    if (p === undefined) {
+      strangers.push({ number, text: given });
+      return said('unknown', 'the type has no such entry; kept as it came');
+    }
+    const same = texts.get(p.number) ?? [];
+    if (same.some((t) => t !== given))
+      return said('twice', `${p.number} comes ${same.length} times with different values`);
+    const read = valueFor(p, rating, given);
+    if ('refused' in read) return said('refused', read.refused);
+    values[p.number] = read.value;
+    return said('taken', `${p.number} ${p.name}${read.note === null ? '' : `: ${read.note}`}`);
+  });
+  const cut =
+    about.checksum !== undefined &&
+    about.typeId !== undefined &&
+    about.checksum !== checksumOf(about.typeId, values);
+  return {
+    form: isDcf ? 'dcf' : isJson ? 'json' : 'table',
+    lines,
+    values,
+    strangers,
+    about,
+    trouble:
+      Object.keys(values).length === 0
+        ? 'No entry of this type is in it: is it the right type?'
+        : cut
+          ? 'The checksum of the file is another: something was changed, left out, or belongs to another type.'
+          : null,
+  };
+}

@@ -1,0 +1,41 @@
+import Papa from 'papaparse';
+import type { Control } from '../../equipment/catalogue';
+import { checksumOf } from './checksum';
+import { shownAs, type Rating, type Values } from '../../equipment/drive-words';
+
+export interface SetOut {
+  name: string;
+  typeId: string;
+  rating: Rating;
+  values: Values;
+  strangers: readonly { number: string; text: string }[];
+  serial?: string;
+  firmware?: string;
+}
+
+/** As a table (RFC 4180): the type's order, then what it does not know. */
+export const setAsCsv = (
+  { values, strangers }: SetOut,
+  { parameters }: Pick<Control, 'parameters'>,
+): string =>
+  Papa.unparse(
+    {
+      fields: ['number', 'name', 'value', 'unit', 'shown'],
+      data: [
+        ...parameters.flatMap((p) => {
+          const value = values[p.number];
+          return value === undefined ? [] : [[p.number, p.name, value, p.unit ?? '', shownAs(p, value)]];
+        }),
+        ...strangers.map((s) => [s.number, '', s.text, '', '']),
+      ],
+    },
+    { newline: '\r\n' },
+  );
+
+/** As our own file, which is read back as it was. */
+export const setAsJson = (set: SetOut): string =>
+  JSON.stringify(
+    { format: 'parameter-set', version: 1, checksum: checksumOf(set.typeId, set.values), ...set },
+    null,
+    2,
+  );

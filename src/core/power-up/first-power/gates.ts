@@ -1,0 +1,48 @@
+import { written } from '../../numerics/figures';
+
+/** The gate drives of the six transistors, before a module sees the bus. In order U, V, W upper, then U, V, W lower. */
+export interface GateCheck {
+  /** Gate to emitter, Ω; null: not measured. */
+  ohms: readonly (number | null)[];
+  /** Driver supplies, V; null: not measured. */
+  supplies: readonly (number | null)[];
+  /** Were its pulses seen, alike the others? */
+  pulses: readonly ('yes' | 'no' | 'not-seen')[];
+}
+
+export const gateNames = ['U upper', 'V upper', 'W upper', 'U lower', 'V lower', 'W lower'] as const;
+
+export interface GateVerdict {
+  verdict: 'alike' | 'unlike' | 'not-complete';
+  findings: readonly string[];
+}
+
+/** Off the middle one by more than this is unlike (common practice, no source). */
+const ohmShare = 0.15;
+const supplyShare = 0.1;
+
+function unlike(values: readonly (number | null)[], share: number, what: string, unit: string): string[] {
+  const known = values.flatMap((v) => (v === null ? [] : [v])).sort((a, b) => a - b);
+  const middle = known[Math.floor(known.length / 2)];
+  if (middle === undefined || known.length < 3) return [];
+  return values.flatMap((v, k) =>
+    v !== null && Math.abs(v - middle) > share * middle
+      ? [`${gateNames[k] ?? k}: ${what} ${written(v)} ${unit}, the others about ${written(middle)} ${unit}`]
+      : [],
+  );
+}
+
+export function judgeGates({ ohms, supplies, pulses }: GateCheck): GateVerdict {
+  const findings = [
+    ...unlike(ohms, ohmShare, 'gate to emitter', 'Ω'),
+    ...unlike(supplies, supplyShare, 'driver supply', 'V'),
+    ...pulses.flatMap((p, k) =>
+      p === 'no' ? [`${gateNames[k] ?? k}: no pulses, or unlike the others`] : [],
+    ),
+  ];
+  const complete = ohms.every((o) => o !== null) && pulses.every((p) => p !== 'not-seen');
+  return {
+    verdict: findings.length > 0 ? 'unlike' : complete ? 'alike' : 'not-complete',
+    findings,
+  };
+}

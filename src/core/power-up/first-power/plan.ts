@@ -1,0 +1,149 @@
+import { written } from '../../numerics/figures';
+import { chargeOf, type Charge } from './charge';
+import { ampsAtVolts, type Lamp } from './lamp';
+
+/** What first power needs to know of a unit. */
+export interface FirstPowerUnit {
+  supply_V: number;
+  phases: 1 | 3;
+  capacitance_F: number;
+  /** 0: it has none. */
+  prechargeOhm: number;
+  ratedAmps: number;
+}
+
+/** The same from the words of a job. */
+export const firstPowerUnit = (drive: {
+  supply_V: number;
+  phases: 1 | 3;
+  ratedAmps: number;
+  stage: { capacitance_uF: number; prechargeOhm: number };
+}): FirstPowerUnit => ({
+  supply_V: drive.supply_V,
+  phases: drive.phases,
+  capacitance_F: drive.stage.capacitance_uF * 1e-6,
+  prechargeOhm: drive.stage.prechargeOhm,
+  ratedAmps: drive.ratedAmps,
+});
+
+export type Way = { by: 'lamps'; watts: number } | { by: 'limit'; amps: number };
+
+export interface FirstPowerPlan {
+  way: Way;
+  /** Lamps in series in each line, 230 V each; 0 with a limit. */
+  perLine: number;
+  sums: readonly { what: string; value: string; sum: string }[];
+  /** What to put in, in words. */
+  setUp: string;
+  charge: Charge;
+  /** √2 × the line volts, less the rectifier. */
+  expected_V: number;
+  /** Switch off when the bus is below this after so long. */
+  stopBelow_V: number;
+  stopAfter_s: number;
+  stops: readonly string[];
+}
+
+export const lampVolts = 230;
+/** Lamps that are sold, W. */
+export const lampWatts = [40, 60, 100, 150, 200, 300, 500] as const;
+/** What the control of a unit takes, W (assumed: a plate does not say). */
+const standbyOf = (ratedAmps: number): number => 25 + 0.8 * ratedAmps;
+/** Of the expected bus: less than that says something takes current (common practice, no source). */
+const lowShare = 0.85;
+/** The lower of the two supply frequencies: its ripple is the larger. */
+const usual_Hz = 50;
+const leastFinalShare = 0.88;
+
+/** Lamps in series in each line: together they bear the line-to-line volts. */
+export const lampsPerLine = (supply_V: number): number => Math.ceil(supply_V / (1.15 * lampVolts));
+
+function planBy(unit: FirstPowerUnit, way: Way): FirstPowerPlan {
+  const { supply_V, phases, capacitance_F, prechargeOhm } = unit;
+  const standby_W = standbyOf(unit.ratedAmps);
+  const perLine = way.by === 'lamps' ? lampsPerLine(supply_V) : 0;
+  const lamp: Lamp | null = way.by === 'lamps' ? { volts: lampVolts, watts: way.watts } : null;
+  const charge = chargeOf({
+    supply_V,
+    phases,
+    capacitance_F,
+    prechargeOhm,
+    lamps: lamp === null ? null : { lamp, perLine },
+    limit_A: way.by === 'limit' ? way.amps : null,
+    standby_W,
+  });
+  const expected_V = Math.SQRT2 * supply_V - 2;
+  const stopAfter_s = Math.max(1, Math.ceil(1.5 * (charge.reached_s ?? 10)));
+  const stopBelow_V = Math.round(lowShare * Math.min(charge.final_V, expected_V));
+  const pulses = phases === 3 ? 6 : 2;
+  const ripple_V = standby_W / charge.final_V / (pulses * usual_Hz * capacitance_F);
+  const sums = [
+    {
+      what: 'Bus at rest',
+      value: `${written(charge.final_V)} V`,
+      sum: `√2 × ${supply_V} V = ${written(Math.SQRT2 * supply_V)} V, less the rectifier and what ${written(standby_W, 2)} W of control supply drop in ${lamp === null ? 'the supply' : 'the lamps'}`,
+    },
+    {
+      what: 'Ripple then',
+      value: `${written(ripple_V, 2)} V`,
+      sum: `${written(standby_W, 2)} W ÷ ${written(charge.final_V)} V ÷ (${pulses} × ${usual_Hz} Hz × ${written(capacitance_F * 1e6)} µF), peak to peak at most`,
+    },
+    ...(lamp === null ? [] : shorted(unit, lamp, perLine)),
+    ...(prechargeOhm > 0
+      ? [
+          {
+            what: 'Charging',
+            value: `90 % after ${charge.reached_s === null ? 'more than a minute' : `${written(charge.reached_s, 2)} s`}`,
+            sum: `${written(capacitance_F * 1e6)} µF through ${written(prechargeOhm)} Ω${lamp === null ? '' : ' and the lamps of two lines, warm as their current makes them'}`,
+          },
+        ]
+      : []),
+  ];
+  return {
+    way,
+    perLine,
+    sums,
+    setUp:
+      way.by === 'limit'
+        ? `A supply limited to ${written(way.amps)} A in each line, covers on, motor off.`
+        : `In each of the ${phases === 3 ? 'three lines' : 'two wires'} ${perLine === 1 ? `one ${lampVolts} V lamp` : `${perLine} lamps of ${lampVolts} V in series`}, ${way.watts} W each. Covers on, motor off.`,
+    charge,
+    expected_V,
+    stopBelow_V,
+    stopAfter_s,
+    stops: [
+      `The bus is below ${stopBelow_V} V after ${stopAfter_s} s.`,
+      ...(lamp === null
+        ? ['The supply stays in its limit after that.']
+        : ['A lamp stays bright after that: what it feeds is shorted.', 'One lamp looks unlike the others.']),
+      'Smell, noise, smoke, a bus that climbs past what was expected.',
+    ],
+  };
+}
+
+/** If the bus is shorted the lamps take it all: what they carry then. */
+function shorted({ supply_V, phases }: FirstPowerUnit, lamp: Lamp, perLine: number) {
+  // Three lines into a short: each string has the volts to the star point; two wires share the line.
+  const each = (phases === 3 ? supply_V / Math.sqrt(3) : supply_V / 2) / perLine;
+  const amps = ampsAtVolts(lamp, each);
+  return [
+    {
+      what: 'With the bus shorted',
+      value: `${written(amps, 2)} A a line, ${written(amps * each * perLine * (phases === 3 ? 3 : 2), 2)} W in all`,
+      sum: `${written(each)} V on each lamp: ${written(lamp.watts / lamp.volts, 2)} A × (${written(each)} ÷ ${lamp.volts})^0.55; they burn ${each / lamp.volts > 0.7 ? 'bright' : 'yellow'} and bear all of it`,
+    },
+  ];
+}
+
+/**
+ * A plan for this unit. Of the lamps that are sold it takes the smallest through which the bus still comes up.
+ * @param wish what the person has instead
+ */
+export function planFirstPower(unit: FirstPowerUnit, wish: Way | null = null): FirstPowerPlan {
+  if (wish !== null) return planBy(unit, wish);
+  const plans = lampWatts.map((watts) => planBy(unit, { by: 'lamps', watts }));
+  const good = plans.find(
+    (p) => p.charge.final_V >= leastFinalShare * p.expected_V && (p.charge.reached_s ?? Infinity) < 20,
+  );
+  return good ?? (plans[plans.length - 1] as FirstPowerPlan);
+}

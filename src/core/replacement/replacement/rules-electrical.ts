@@ -1,0 +1,325 @@
+// Common practice, no source, where no standard is named.
+import { fitOf } from '../../equipment/supply';
+import { row, unknown, type FitRule } from './rule';
+import type { Asked, FitUnit } from './unit';
+
+const amps = (a: number): string => `${String(Number(a.toFixed(1)))} A`;
+
+/** Share of its rated amps that a unit gives in this place. */
+function derating(unit: FitUnit, asked: Asked): { share: number; sum: string } {
+  if (unit.control === null) return { share: 1, sum: 'its derating is not known' };
+  const { derating: share } = fitOf(
+    {
+      type: unit,
+      supply: asked.supply,
+      motor: { amps: 0, singlePhase: false },
+      ambient_C: asked.ambient_C ?? 25,
+      altitude_m: asked.altitude_m ?? 0,
+      carrier_kHz: asked.carrier_kHz ?? 1,
+      sideBySide: asked.sideBySide,
+      storedYears: 0,
+      motors: 1,
+    },
+    unit.control.fitting,
+  );
+  return { share, sum: share === 1 ? 'nothing to take off here' : `× ${share.toFixed(2)} for this place` };
+}
+
+/** What it carries at a duty; one that is made for heavy duty alone carries the same at normal duty. */
+const dutyOf = (unit: FitUnit, name: 'normal' | 'heavy') => {
+  const duties = unit.control?.mounting?.duty;
+  const heavy = duties?.find((d) => d.name === 'heavy');
+  return name === 'heavy' ? heavy : (duties?.find((d) => d.name === 'normal') ?? heavy);
+};
+
+/** Amps that a unit gives here at a duty, with the sum. */
+function gives(unit: FitUnit, asked: Asked, name: 'normal' | 'heavy'): { amps: number; sum: string } | null {
+  const share = dutyOf(unit, name)?.share;
+  if (share === undefined) return null;
+  const place = derating(unit, asked);
+  const total = unit.ratedAmps * share * place.share;
+  return {
+    amps: total,
+    sum: `${amps(unit.ratedAmps)} × ${share.toFixed(2)} (${name} duty), ${place.sum} = ${amps(total)}`,
+  };
+}
+
+const ohms = (unit: FitUnit): number | null =>
+  unit.control?.mounting?.brake_ohm?.find((b) => b.type === unit.type)?.ohm ?? null;
+
+const counted = (n: number | undefined): string => (n === undefined ? unknown : String(n));
+
+/** Terminals of a sort: enough for what is wired, or not. */
+const enough = (
+  id: string,
+  name: string,
+  have: (unit: FitUnit) => number | undefined,
+  need: (wired: NonNullable<Asked['wired']>) => number,
+): FitRule => ({
+  id,
+  name,
+  says: ({ old, next, asked }) => {
+    const has = have(next);
+    const wanted = asked.wired === null ? have(old) : need(asked.wired);
+    const by = asked.wired === null ? 'Of the old one' : 'Wired';
+    const [left, right] = [counted(have(old)), counted(has)];
+    if (has === undefined || wanted === undefined)
+      return row('ask', left, right, 'Not in the catalogue: read it in the manual.', {
+        action: { kind: 'ask', text: `${name}: how many does the ${next.type} have?` },
+      });
+    return has >= wanted
+      ? row('fits', left, right, `${by}: ${String(wanted)}.`)
+      : row('does-not', left, right, `${by}: ${String(wanted)}; the new one has ${String(has)}.`, {
+          action: {
+            kind: 'buy',
+            text: `${String(wanted - has)} more: ${name.toLowerCase()} by an option or a relay`,
+          },
+        });
+  },
+});
+
+export const electricalRules: readonly FitRule[] = [
+  {
+    id: 'volts',
+    name: 'Supply volts',
+    says: ({ old, next, asked }) => {
+      const off = asked.supply.volts / next.supply_V - 1;
+      const sum = `${String(asked.supply.volts)} V ÷ ${String(next.supply_V)} V = ${(100 * (1 + off)).toFixed(0)} %, ±10 % allowed (IEC 61800-2, from memory)`;
+      const [left, right] = [`${String(old.supply_V)} V`, `${String(next.supply_V)} V`];
+      return Math.abs(off) <= 0.1
+        ? row('fits', left, right, 'The supply is what it is made for.', { sum })
+        : row('does-not', left, right, 'It is made for another supply.', { sum });
+    },
+  },
+  {
+    id: 'phases',
+    name: 'Phases',
+    says: ({ old, next, asked }) => {
+      const [left, right] = [String(old.phases), String(next.phases)];
+      if (next.phases === asked.supply.phases) return row('fits', left, right, 'As the supply.');
+      return next.phases === 3
+        ? row('adapts', left, right, 'Made for three phases and fed from one: about half of its amps.', {
+            action: { kind: 'change', text: 'Supervision of the input phases off, derated; with a note' },
+          })
+        : row('adapts', left, right, 'One phase of the supply and its return feed it.', {
+            action: {
+              kind: 'change',
+              text: 'Two conductors of the feed in the place of three; fuses as its table says',
+            },
+          });
+    },
+  },
+  ...(['heavy', 'normal'] as const).map((name): FitRule => ({
+    id: `amps-${name}`,
+    name: `Amps, ${name} duty`,
+    says: ({ old, next, asked }) => {
+      const [was, will] = [gives(old, asked, name), gives(next, asked, name)];
+      const [left, right] = [was, will].map((g) => (g === null ? unknown : amps(g.amps)));
+      if (asked.duty !== null && asked.duty !== name) return null;
+      if (will === null)
+        return row(
+          'ask',
+          left ?? unknown,
+          right ?? unknown,
+          `What it carries at ${name} duty is not in the catalogue.`,
+          {
+            action: { kind: 'ask', text: `Amps of the ${next.type} at ${name} duty` },
+          },
+        );
+      const wanted = asked.motorAmps ?? was?.amps ?? null;
+      if (wanted === null)
+        return row('ask', left ?? unknown, right ?? unknown, 'What the motor asks for is not known.', {
+          sum: will.sum,
+        });
+      const words = `${amps(wanted)} ${asked.motorAmps === null ? 'the old one gave' : 'on the motor’s plate'}`;
+      if (will.amps >= wanted)
+        return row('fits', left ?? unknown, right ?? unknown, `${words}.`, { sum: will.sum });
+      const short = `${words}: ${amps(wanted - will.amps)} short.`;
+      // Whether it is heavy duty was not said: normal duty alone may do.
+      return asked.duty === null && name === 'heavy'
+        ? row(
+            'ask',
+            left ?? unknown,
+            right ?? unknown,
+            `${short} Is the load heavy duty (hoist, crusher, full load at standstill)?`,
+            {
+              sum: will.sum,
+              action: { kind: 'ask', text: 'Heavy or normal duty?' },
+            },
+          )
+        : row('does-not', left ?? unknown, right ?? unknown, short, {
+            sum: will.sum,
+            action: { kind: 'buy', text: 'The next size up' },
+          });
+    },
+  })),
+  {
+    id: 'overload',
+    name: 'Overload',
+    says: ({ old, next, asked }) => {
+      const name = asked.duty ?? 'heavy';
+      const [was, will] = [dutyOf(old, name), dutyOf(next, name)];
+      const said = (d: typeof was): string =>
+        d === undefined ? unknown : `${String(d.overload_percent)} % for ${String(d.seconds)} s`;
+      if (will === undefined || was === undefined)
+        return row('ask', said(was), said(will), 'Not in the catalogue.');
+      // Amps for a while are what starts the load, not percent of something.
+      const [a, b] = [
+        (old.ratedAmps * was.share * was.overload_percent) / 100,
+        (next.ratedAmps * will.share * will.overload_percent) / 100,
+      ];
+      const sum = `${amps(old.ratedAmps)} × ${was.share.toFixed(2)} × ${String(was.overload_percent)} % = ${amps(a)}; ${amps(next.ratedAmps)} × ${will.share.toFixed(2)} × ${String(will.overload_percent)} % = ${amps(b)}`;
+      const needs =
+        asked.motorAmps === null ? a : Math.min(a, asked.motorAmps * (name === 'heavy' ? 1.5 : 1.1));
+      return b + 1e-9 >= needs
+        ? row('fits', said(was), said(will), `${amps(b)} for a while.`, { sum })
+        : row(
+            'adapts',
+            said(was),
+            said(will),
+            `${amps(b)} for a while where ${amps(needs)} are wanted: it starts the load more slowly.`,
+            {
+              sum,
+              action: { kind: 'change', text: 'Longer acceleration; watch the first loaded starts' },
+            },
+          );
+    },
+  },
+  {
+    id: 'brake',
+    name: 'Brake chopper',
+    says: ({ old, next, asked }) => {
+      const said = (u: FitUnit): string => {
+        const least = ohms(u);
+        return u.brake ? `yes${least === null ? '' : `, from ${String(least)} Ω`}` : 'no';
+      };
+      const wanted = asked.brakes ?? (old.brake && asked.brakeResistor_ohm !== null);
+      if (next.control === null && !next.brake)
+        return wanted
+          ? row('ask', said(old), unknown, 'Has it a chopper?', {
+              action: { kind: 'ask', text: 'Chopper of the new unit, and its least ohms' },
+            })
+          : null;
+      if (!next.brake)
+        return wanted
+          ? row('does-not', said(old), said(next), 'The load drives the motor, and it has no chopper.', {
+              action: { kind: 'buy', text: 'A separate chopper, or a type with one' },
+            })
+          : row('fits', said(old), said(next), 'None is needed.');
+      const least = ohms(next);
+      if (asked.brakeResistor_ohm === null)
+        return wanted
+          ? row('ask', said(old), said(next), 'How many ohms has the resistor?', {
+              action: { kind: 'ask', text: 'Ohms and watts of the brake resistor, from its plate' },
+            })
+          : old.brake && asked.brakes === null
+            ? row('ask', said(old), said(next), 'Is a brake resistor fitted?', {
+                action: { kind: 'ask', text: 'Brake resistor: fitted or not, its ohms and watts' },
+              })
+            : row('fits', said(old), said(next), 'It is there, if it is ever wanted.');
+      if (least === null)
+        return row('ask', said(old), said(next), 'Its least ohms are not in the catalogue.');
+      const sum = `${String(asked.brakeResistor_ohm)} Ω fitted, ${String(least)} Ω at least`;
+      return asked.brakeResistor_ohm >= least
+        ? row('fits', said(old), said(next), 'The resistor can stay.', { sum })
+        : row('does-not', said(old), said(next), 'The resistor has too few ohms for its chopper.', {
+            sum,
+            action: { kind: 'buy', text: `A brake resistor of at least ${String(least)} Ω` },
+          });
+    },
+  },
+  {
+    id: 'safe-stop',
+    name: 'Safe stop',
+    says: ({ old, next, asked }) => {
+      const said = (u: FitUnit): string =>
+        u.control === null ? unknown : u.control.safeStop === null ? 'none' : 'two channels';
+      if (next.control === null) return row('ask', said(old), said(next), 'Not in the catalogue.');
+      const used = asked.wired?.safe ?? (old.control !== null && old.control.safeStop !== null);
+      if (next.control.safeStop === null)
+        return used
+          ? row(
+              'does-not',
+              said(old),
+              said(next),
+              'The machine’s safe stop would have nowhere to go. A qualified person settles this.',
+            )
+          : row('fits', said(old), said(next), 'None was used.');
+      return used
+        ? row('fits', said(old), said(next), 'Both channels can be wired; prove the function afterwards.', {
+            action: { kind: 'change', text: 'Take its factory jumpers out when the safe stop is wired' },
+          })
+        : row('adapts', said(old), said(next), 'Nothing is wired to it: its factory jumpers stay.', {
+            action: {
+              kind: 'ask',
+              text: 'Whether the machine should have a safe stop now: a qualified person decides',
+            },
+          });
+    },
+  },
+  enough(
+    'digital',
+    'Digital inputs',
+    (u) => u.control?.inputs.length,
+    (w) => w.digital,
+  ),
+  enough(
+    'analog',
+    'Analog inputs',
+    (u) => u.control?.analogInputs.length,
+    (w) => w.analog,
+  ),
+  enough(
+    'analog-out',
+    'Analog output',
+    (u) => (u.control === null ? undefined : u.control.analogOutput === null ? 0 : 1),
+    (w) => w.analogOut,
+  ),
+  enough(
+    'relays',
+    'Relays',
+    (u) => u.control?.relays.length,
+    (w) => w.relays,
+  ),
+  {
+    id: 'signal-selector',
+    name: 'Volts or current',
+    says: ({ old, next }) => {
+      const by = (u: FitUnit): string =>
+        u.control === null
+          ? unknown
+          : u.control.analogInputs.some((a) => a.jumper !== undefined)
+            ? 'by a jumper'
+            : 'by an entry';
+      if (old.control === null || next.control === null || by(old) === by(next)) return null;
+      return row('adapts', by(old), by(next), 'What a jumper chose is chosen otherwise now.', {
+        action: {
+          kind: 'change',
+          text: 'Note the position on the old unit; set the same signal on the new one',
+        },
+      });
+    },
+  },
+  {
+    id: 'feedback',
+    name: 'Speed feedback',
+    says: ({ old, next, asked }) => {
+      const board = (u: FitUnit): string | null =>
+        u.control?.options.find((o) => /enc|feed|fb/i.test(`${o.id} ${o.name}`))?.name ?? null;
+      const said = (u: FitUnit): string => (u.control === null ? unknown : (board(u) ?? 'none'));
+      if (asked.feedback === false) return null;
+      const there = board(next);
+      if (asked.feedback === null)
+        return board(old) === null && old.control !== null
+          ? null
+          : row('ask', said(old), said(next), 'Is there an encoder on the motor?', {
+              action: { kind: 'ask', text: 'Encoder on the motor, and its lines?' },
+            });
+      return there === null
+        ? row('does-not', said(old), said(next), 'It takes no encoder.')
+        : row('adapts', said(old), said(next), 'It takes one with a board.', {
+            action: { kind: 'buy', text: there },
+          });
+    },
+  },
+];

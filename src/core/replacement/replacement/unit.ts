@@ -1,0 +1,92 @@
+import type { Control, DriveModel, DriveType } from '../../equipment/catalogue';
+
+/** A unit as the fit check knows it: its plate, and of its type what the catalogue says. */
+export interface FitUnit {
+  maker: string;
+  type: string;
+  supply_V: number;
+  phases: 1 | 3;
+  ratedAmps: number;
+  power_kW: number | null;
+  discontinued: boolean;
+  /** It has a brake transistor. */
+  brake: boolean;
+  firmware: string | null;
+  /** Null: of an unknown type. */
+  control: FitControl | null;
+}
+
+/** What of control.json the fit check reads. */
+export type FitControl = Pick<
+  Control,
+  | 'inputs'
+  | 'analogInputs'
+  | 'analogOutput'
+  | 'relays'
+  | 'safeStop'
+  | 'options'
+  | 'supply'
+  | 'fitting'
+  | 'mounting'
+>;
+
+export type Size = Control['fitting']['sizes'][number];
+
+export const sizeOf = (unit: FitUnit): Size | null =>
+  unit.control?.fitting.sizes.find((s) => s.types.includes(unit.type)) ?? null;
+
+/** A model of the catalogue as a unit; amps and serial number as its plate says. */
+export const unitOfModel = (type: DriveType, model: DriveModel, control: FitControl | null): FitUnit => ({
+  maker: type.maker,
+  type: model.type,
+  supply_V: type.supply_V,
+  phases: type.phases,
+  ratedAmps: model.ratedAmps,
+  power_kW: model.power_kW,
+  discontinued: type.discontinued,
+  brake: type.stage.brake,
+  firmware: null,
+  control,
+});
+
+/** What the machine and its place ask of a unit; null: not said. */
+export interface Asked {
+  supply: { volts: number; phases: 1 | 3; earthing: 'star-earthed' | 'isolated' | 'corner-earthed' };
+  motorAmps: number | null;
+  duty: 'normal' | 'heavy' | null;
+  ambient_C: number | null;
+  altitude_m: number | null;
+  carrier_kHz: number | null;
+  sideBySide: boolean;
+  brakeResistor_ohm: number | null;
+  /** Does the load drive the motor, so that a chopper is needed? */
+  brakes: boolean | null;
+  feedback: boolean | null;
+  /** The network it is on; null: none. */
+  network: { name: string; answers: Readonly<Record<string, string>> } | null;
+  /** Terminals that have a wire. */
+  wired: { digital: number; analog: number; analogOut: number; relays: number; safe: boolean } | null;
+  /** Room in the cabinet, with the clearance. */
+  room_mm: { width: number | null; height: number | null; depth: number | null };
+  /** Where the cables come from. */
+  cablesFrom: 'below' | 'above' | null;
+  protection: string | null;
+}
+
+/** Nothing is said but the supply. */
+export const nothingAsked: Omit<Asked, 'supply'> = {
+  motorAmps: null,
+  duty: null,
+  ambient_C: null,
+  altitude_m: null,
+  carrier_kHz: null,
+  sideBySide: false,
+  brakeResistor_ohm: null,
+  brakes: null,
+  feedback: null,
+  network: null,
+  wired: null,
+  room_mm: { width: null, height: null, depth: null },
+  cablesFrom: null,
+  protection: null,
+};

@@ -1,0 +1,189 @@
+import type { Control, DriveType } from '../../equipment/catalogue';
+import {
+  inputFunctions,
+  outputFunctions,
+  type ConceptId,
+  type InputFunction,
+} from '../../equipment/concepts';
+import { meaningOf, type Rating, type Values } from '../../equipment/drive-words';
+
+/** The side of a relay's contact that a terminal is. */
+export const contacts = ['common', 'make', 'break'] as const;
+export type Contact = (typeof contacts)[number];
+
+const powerRoles = ['L1', 'L2', 'L3', 'U', 'V', 'W', 'DC+', 'DC-', 'DC+R', 'BR', 'PE'] as const;
+const plainRoles = [
+  'plus24',
+  'digital-common',
+  'plus10',
+  'analog-common',
+  'reference-volts',
+  'reference-current',
+  'analog-out',
+  'safe-1',
+  'safe-2',
+  'safe-supply',
+  'safe-return',
+  'option',
+  'serial',
+  'thermistor',
+] as const;
+type PlainRole = (typeof plainRoles)[number];
+
+/**
+ * What a terminal is, or what a wire was proven to be: a power terminal, a plain role, what an input does (`in:run-forward`),
+ * or one side of a relay that tells something (`relay:running:make`).
+ */
+export type Role =
+  | `power:${(typeof powerRoles)[number]}`
+  | PlainRole
+  | `in:${InputFunction}`
+  | `relay:${(typeof outputFunctions)[number]}:${Contact}`;
+
+export const roles: readonly Role[] = [
+  ...powerRoles.map((t) => `power:${t}` as const),
+  ...plainRoles,
+  ...inputFunctions.filter((f) => f !== 'none').map((f) => `in:${f}` as const),
+  ...outputFunctions
+    .filter((f) => f !== 'none')
+    .flatMap((f) => contacts.map((c) => `relay:${f}:${c}` as const)),
+];
+
+export type Electrical =
+  | 'power'
+  | 'digital'
+  | 'supply-24'
+  | 'supply-10'
+  | 'common'
+  | 'analog-in'
+  | 'analog-out'
+  | 'relay'
+  | 'safe'
+  | 'option';
+
+/** A screw of a unit. */
+export interface Terminal {
+  mark: string;
+  electrical: Electrical;
+  /** What it does with the values at hand; null: nothing, or not known. */
+  role: Role | null;
+  /** Terminals that only make sense together: `RO1`, `safe`, `AI1`. */
+  block: string;
+  /** Of a relay: which side of its contact. */
+  contact: Contact | null;
+  where: string;
+}
+
+/** What of a type and its values the wires ask for. */
+export interface WiredUnit {
+  type: Pick<DriveType, 'strip'>;
+  control: Pick<
+    Control,
+    | 'inputs'
+    | 'analogInputs'
+    | 'analogOutput'
+    | 'relays'
+    | 'safeStop'
+    | 'options'
+    | 'supply'
+    | 'places'
+    | 'parameters'
+  >;
+  rating: Rating;
+  values: Values;
+}
+
+const contactsOf = (relay: Control['relays'][number]): readonly Contact[] =>
+  relay.contacts ?? (['common', 'make', 'break'] as const);
+
+/** What an analog input takes: by its entry, or by where its jumper stands; null where neither says. */
+function signalRole(
+  { control, values }: WiredUnit,
+  id: 'AI1' | 'AI2',
+  jumper: 'V' | 'mA' | undefined,
+): Role | null {
+  const signal = meaningOf(control, values, `input.${id}-signal` as ConceptId);
+  if (jumper !== undefined) return jumper === 'V' ? 'reference-volts' : 'reference-current';
+  const chosenByHand = control.analogInputs.find((a) => a.id === id)?.jumper !== undefined;
+  // Neither an entry nor a jumper: it takes volts and nothing else.
+  if (typeof signal !== 'string') return chosenByHand ? null : 'reference-volts';
+  return /mA/.test(signal) ? 'reference-current' : 'reference-volts';
+}
+
+/**
+ * The terminals of a unit in the order of its screws: the power strip, then control by place.
+ * @param jumpers where volts or current is chosen by hand and somebody looked
+ */
+export function terminalsOf(
+  unit: WiredUnit,
+  jumpers: Partial<Record<'AI1' | 'AI2', 'V' | 'mA'>> = {},
+): Terminal[] {
+  const { control, type, values } = unit;
+  const power = type.strip.map((s): Terminal => ({
+    mark: s.mark,
+    electrical: 'power',
+    role: `power:${s.terminal}`,
+    block: `power:${s.terminal}`,
+    contact: null,
+    where: 'power strip',
+  }));
+  const plain = (mark: string, electrical: Electrical, role: Role | null, block: string): Terminal => ({
+    mark,
+    electrical,
+    role,
+    block,
+    contact: null,
+    where: '',
+  });
+  const { supply, safeStop } = control;
+  const all: Terminal[] = [
+    plain(supply.plus24, 'supply-24', 'plus24', 'plus24'),
+    ...control.inputs.map(({ id, mark }) => {
+      const does = meaningOf(control, values, `input.${id}` as ConceptId);
+      const role = typeof does === 'string' && does !== 'none' ? (`in:${does}` as Role) : null;
+      return plain(mark, 'digital', role, id);
+    }),
+    plain(supply.common, 'common', 'digital-common', 'digital-common'),
+    ...(supply.plus10 === null ? [] : [plain(supply.plus10, 'supply-10', 'plus10', 'plus10')]),
+    ...control.analogInputs.map(({ id, mark }) =>
+      plain(mark, 'analog-in', signalRole(unit, id, jumpers[id]), id),
+    ),
+    plain(supply.analogCommon, 'common', 'analog-common', 'analog-common'),
+    ...(control.analogOutput === null
+      ? []
+      : [plain(control.analogOutput, 'analog-out', 'analog-out', 'AO1')]),
+    ...control.relays.flatMap((relay) => {
+      const does = meaningOf(control, values, `output.${relay.id}` as ConceptId);
+      return relay.marks.map((mark, i): Terminal => {
+        const contact = contactsOf(relay)[i] ?? 'make';
+        const role =
+          typeof does === 'string' && does !== 'none' ? (`relay:${does}:${contact}` as Role) : null;
+        return { ...plain(mark, 'relay', role, relay.id), contact };
+      });
+    }),
+    ...(safeStop === null
+      ? []
+      : [
+          plain(safeStop.supply, 'safe', 'safe-supply', 'safe'),
+          ...safeStop.channels.map((c) =>
+            plain(c.mark, 'safe', c.id === 'STO1' ? 'safe-1' : 'safe-2', 'safe'),
+          ),
+          plain(safeStop.return, 'safe', 'safe-return', 'safe'),
+        ]),
+    ...control.options.flatMap((o) =>
+      (o.terminals ?? []).map((mark) => plain(mark, 'option', 'option', o.id)),
+    ),
+  ];
+  // A mark that is there twice is one node on two screws.
+  const single = all.filter((t, i) => all.findIndex((other) => other.mark === t.mark) === i);
+  const order = control.places.flatMap((p) => p.marks);
+  const placed = single.map((t) => ({
+    ...t,
+    where: control.places.find((p) => p.marks.includes(t.mark))?.where ?? '',
+  }));
+  const rank = (t: Terminal): number => {
+    const at = order.indexOf(t.mark);
+    return at < 0 ? order.length : at;
+  };
+  return [...power, ...placed.sort((a, b) => rank(a) - rank(b))];
+}
