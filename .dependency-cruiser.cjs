@@ -18,15 +18,28 @@ const coreFloors = [
 const oneRoomWings = ['logbook', 'verbs'];
 const wingsOfRooms = coreFloors.flat().filter((wing) => !oneRoomWings.includes(wing));
 
+/**
+ * Layers of src/ui, lowest first. Stages do not know each other: what several of them show is a panel.
+ */
+const uiFloors = [
+  ['kit'],
+  ['job-store'],
+  ['drive-link'],
+  ['documents', 'shop'],
+  ['panels'],
+  ['stages'],
+  ['job-card'],
+];
+
 /** A test may build its case from any room. */
 const testCode = '(\\.test\\.tsx?$|/__tests__/)';
 
 /** One rule per floor: nothing on it imports from the same floor (another wing) or from above. */
-const floorRules = (root, floors, sidewaysToo) =>
+const floorRules = (root, floors) =>
   floors.flatMap((floor, level) =>
     floor.map((name) => {
       const above = [
-        ...(sidewaysToo ? floor.filter((other) => other !== name) : []),
+        ...floor.filter((other) => other !== name),
         ...floors.slice(level + 1).flat(),
       ];
       return {
@@ -47,7 +60,14 @@ const faceOfAnyRoom = `^src/core/(((${wingsOfRooms.join('|')})/[^/]+)|${oneRoomW
 module.exports = {
   forbidden: [
     { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
-    ...floorRules('src/core', coreFloors, true).filter(({ to }) => !to.path.includes('()')),
+    ...floorRules('src/core', coreFloors).filter(({ to }) => !to.path.includes('()')),
+    ...floorRules('src/ui', uiFloors).filter(({ to }) => !to.path.includes('()')),
+    {
+      name: 'stages-do-not-know-each-other',
+      severity: 'error',
+      from: { path: '^src/ui/stages/([^/]+)/', pathNot: testCode },
+      to: { path: '^src/ui/stages/', pathNot: '^src/ui/stages/$1/' },
+    },
     {
       name: 'core-imports-nothing-above-it',
       severity: 'error',

@@ -1,8 +1,8 @@
 /** The link against the simulated drive, well behaved and not; and the drive against an independent client (mbpoll). */
 import { execFile } from 'node:child_process';
 import { promisify } from 'node:util';
-import { openBus, type Bus } from '@/server/drive-link/bus';
-import { blocksOf } from '@/server/drive-link/blocks';
+import { openBus, type Bus } from '@/server/drive-link/process/bus';
+import { blocksOf } from '@/server/drive-link/process/blocks';
 import { simulateDrive, type DriveStandIn } from '../stand-ins/drive/drive';
 import { seeded } from './random';
 

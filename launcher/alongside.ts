@@ -72,7 +72,7 @@ export async function runAlongside(
   const [meter, drive, link] = await Promise.all([
     process.env['GRIM_METER'] === undefined ? run('stand-ins/meter/main.ts', ports.meter) : null,
     run('stand-ins/drive/main.ts', ports.drive),
-    run('src/server/drive-link/main.ts', ports.link, { DATABASE_URL: databaseUrl }, true),
+    run('src/server/drive-link/process/main.ts', ports.link, { DATABASE_URL: databaseUrl }, true),
   ]);
   const started = { meter, drive, link };
   return {

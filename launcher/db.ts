@@ -49,7 +49,7 @@ const commands: Record<string, (cluster: Cluster, file: string) => Promise<void>
   rebuild: async (cluster) => {
     ensureDatabase(cluster, 'grim');
     process.env['DATABASE_URL'] = cluster.url('grim');
-    const { migrate, rebuildSummaries, close } = await import('../src/server/maintenance');
+    const { migrate, rebuildSummaries, close } = await import('../src/server/database/maintenance');
     await migrate();
     const jobs = await rebuildSummaries();
     await close();

@@ -1,7 +1,7 @@
-import { board } from '@/server/jobs';
-import { currentPerson } from '@/server/current-person';
-import { people } from '@/server/people';
-import { Board } from '@/ui/board/board';
+import { board } from '@/server/logbook/jobs';
+import { currentPerson } from '@/server/people/current-person';
+import { people } from '@/server/people/people';
+import { Board } from '@/ui/shop/board/board';
 
 export const dynamic = 'force-dynamic';
 

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
-import { catalogue } from '@/server/catalogue';
-import { currentPerson } from '@/server/current-person';
-import { people } from '@/server/people';
-import { RigPage } from '@/ui/rig/rig-page';
+import { catalogue } from '@/server/equipment/catalogue';
+import { currentPerson } from '@/server/people/current-person';
+import { people } from '@/server/people/people';
+import { RigPage } from '@/ui/shop/simulator/simulator-page';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Rig' };

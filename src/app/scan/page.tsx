@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
-import { currentPerson } from '@/server/current-person';
-import { people } from '@/server/people';
-import { ScanPage } from '@/ui/scan/scan-page';
+import { currentPerson } from '@/server/people/current-person';
+import { people } from '@/server/people/people';
+import { ScanPage } from '@/ui/shop/scan/scan-page';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Find a wire' };

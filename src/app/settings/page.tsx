@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
-import { currentPerson } from '@/server/current-person';
-import { people } from '@/server/people';
-import { consequences, limits, listedDrives } from '@/server/settings';
-import { SettingsPage } from '@/ui/settings/settings-page';
+import { currentPerson } from '@/server/people/current-person';
+import { people } from '@/server/people/people';
+import { consequences, limits, listedDrives } from '@/server/administration/settings';
+import { SettingsPage } from '@/ui/shop/administration/administration-page';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Site settings' };

@@ -8,7 +8,7 @@ import { stageOf } from '@/core/equipment/catalogue';
 import { controlSchema, driveTypeSchema } from '@/core/equipment/catalogue/schema';
 import { fold, type Entry, type Kind, type Payload, type Person } from '@/core/logbook';
 import { greatestLimits } from '@/core/bench/make-safe';
-import type { JobStore } from '../job/use-job';
+import type { JobStore } from '../job-store/use-job';
 import { system } from '../kit/theme';
 
 export const show = (children: ReactNode) =>

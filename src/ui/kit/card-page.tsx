@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import type { Person } from '@/core/logbook';
-import { FaceHead } from './face';
+import { FaceHead } from './section';
 import { TopBar } from './top-bar';
 
 /** A page of its own, outside any job: one card under the bar. */

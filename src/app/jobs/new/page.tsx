@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
-import { currentPerson } from '@/server/current-person';
-import { machines } from '@/server/jobs';
-import { people } from '@/server/people';
-import { NewJob } from '@/ui/board/new-job';
+import { currentPerson } from '@/server/people/current-person';
+import { machines } from '@/server/logbook/jobs';
+import { people } from '@/server/people/people';
+import { NewJob } from '@/ui/shop/board/new-job';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'New job' };

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
-import { currentPerson } from '@/server/current-person';
-import { people } from '@/server/people';
-import { ownTraceTables } from '@/server/settings';
-import { TraceTablesPage } from '@/ui/trace-tables/trace-tables-page';
+import { currentPerson } from '@/server/people/current-person';
+import { people } from '@/server/people/people';
+import { ownTraceTables } from '@/server/administration/settings';
+import { TraceTablesPage } from '@/ui/shop/trace-tables/trace-tables-page';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Trace tables' };

@@ -1,6 +1,6 @@
-import { heaviestArchive, takeIn } from '@/server/archive';
-import { guarded, Refused } from '@/server/border';
-import { currentPerson } from '@/server/current-person';
+import { heaviestArchive, takeIn } from '@/server/job/archive';
+import { guarded, Refused } from '@/server/http/border';
+import { currentPerson } from '@/server/people/current-person';
 
 /** Takes a job in from an archive of another installation. */
 export const POST = guarded(async (request: Request) => {

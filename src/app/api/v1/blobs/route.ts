@@ -1,5 +1,5 @@
-import { heaviestPhoto, keepPhoto } from '@/server/blobs';
-import { guarded, Refused } from '@/server/border';
+import { heaviestPhoto, keepPhoto } from '@/server/logbook/blobs';
+import { guarded, Refused } from '@/server/http/border';
 
 /** Keeps a photograph, scaled and without metadata; answers with its address. */
 export const POST = guarded(async (request) => {

@@ -1,6 +1,6 @@
 import { captureSchema } from '@/core/power-up/capture/schema';
-import { keepText } from '@/server/blobs';
-import { guarded, jsonBody } from '@/server/border';
+import { keepText } from '@/server/logbook/blobs';
+import { guarded, jsonBody } from '@/server/http/border';
 
 /** Keeps the samples of a scope's capture; answers with their address. */
 export const POST = guarded(async (request) => {

@@ -1,7 +1,7 @@
 import * as z from 'zod';
-import { guarded, jsonBody, Refused } from '@/server/border';
-import { catalogue, keepType } from '@/server/catalogue';
-import { currentPerson } from '@/server/current-person';
+import { guarded, jsonBody, Refused } from '@/server/http/border';
+import { catalogue, keepType } from '@/server/equipment/catalogue';
+import { currentPerson } from '@/server/people/current-person';
 
 export const dynamic = 'force-dynamic';
 

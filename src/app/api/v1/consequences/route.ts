@@ -1,7 +1,7 @@
 import { consequencesSchema } from '@/core/bench/story/schema';
-import { guarded, jsonBody, Refused } from '@/server/border';
-import { currentPerson } from '@/server/current-person';
-import { consequences, setConsequences } from '@/server/settings';
+import { guarded, jsonBody, Refused } from '@/server/http/border';
+import { currentPerson } from '@/server/people/current-person';
+import { consequences, setConsequences } from '@/server/administration/settings';
 
 export const GET = guarded(async () => Response.json({ consequences: await consequences() }));
 

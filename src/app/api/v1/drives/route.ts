@@ -1,7 +1,7 @@
-import { guarded, jsonBody, Refused } from '@/server/border';
-import { currentPerson } from '@/server/current-person';
-import { scan } from '@/server/drives';
-import { drivesSchema, listedDrives, setListedDrives } from '@/server/settings';
+import { guarded, jsonBody, Refused } from '@/server/http/border';
+import { currentPerson } from '@/server/people/current-person';
+import { scan } from '@/server/drive-link/drives';
+import { drivesSchema, listedDrives, setListedDrives } from '@/server/administration/settings';
 
 export const dynamic = 'force-dynamic';
 

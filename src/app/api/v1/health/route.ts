@@ -1,5 +1,5 @@
-import { guarded } from '@/server/border';
-import { people } from '@/server/people';
+import { guarded } from '@/server/http/border';
+import { people } from '@/server/people/people';
 
 export const dynamic = 'force-dynamic';
 

@@ -1,8 +1,8 @@
 import * as z from 'zod';
 import { newEntrySchema } from '@/core/logbook/schema';
-import { guarded, jsonBody, Refused } from '@/server/border';
-import { currentPerson } from '@/server/current-person';
-import { board, openJob, type NewEntry } from '@/server/jobs';
+import { guarded, jsonBody, Refused } from '@/server/http/border';
+import { currentPerson } from '@/server/people/current-person';
+import { board, openJob, type NewEntry } from '@/server/logbook/jobs';
 
 const heaviest = 64 * 1024;
 const isOpening = (entry: NewEntry): entry is Extract<NewEntry, { kind: 'job.opened' }> =>

@@ -1,5 +1,5 @@
-import { guarded } from '@/server/border';
-import { meterEvents } from '@/server/meter';
+import { guarded } from '@/server/http/border';
+import { meterEvents } from '@/server/bench/meter';
 
 export const dynamic = 'force-dynamic';
 

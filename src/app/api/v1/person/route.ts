@@ -1,8 +1,8 @@
 import { cookies } from 'next/headers';
 import * as z from 'zod';
-import { guarded, jsonBody, Refused } from '@/server/border';
-import { personCookie } from '@/server/current-person';
-import { personById } from '@/server/people';
+import { guarded, jsonBody, Refused } from '@/server/http/border';
+import { personCookie } from '@/server/people/current-person';
+import { personById } from '@/server/people/people';
 
 /** Chooses who works here. Sign-in will take this place. */
 export const POST = guarded(async (request) => {

@@ -1,5 +1,5 @@
-import { guarded } from '@/server/border';
-import { rig } from '@/server/rig';
+import { guarded } from '@/server/http/border';
+import { rig } from '@/server/simulator/rig';
 
 export const dynamic = 'force-dynamic';
 

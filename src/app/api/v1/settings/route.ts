@@ -1,7 +1,7 @@
-import { guarded, jsonBody, Refused } from '@/server/border';
-import { currentPerson } from '@/server/current-person';
-import { rebuildSummaries } from '@/server/jobs';
-import { limits, limitsSchema, setLimits } from '@/server/settings';
+import { guarded, jsonBody, Refused } from '@/server/http/border';
+import { currentPerson } from '@/server/people/current-person';
+import { rebuildSummaries } from '@/server/logbook/jobs';
+import { limits, limitsSchema, setLimits } from '@/server/administration/settings';
 
 export const GET = guarded(async () => Response.json({ limits: await limits() }));
 

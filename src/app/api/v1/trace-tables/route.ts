@@ -1,7 +1,7 @@
 import { traceTablesSchema } from '@/core/fault-finding/tracing/schema';
-import { guarded, jsonBody, Refused } from '@/server/border';
-import { currentPerson } from '@/server/current-person';
-import { ownTraceTables, setTraceTables } from '@/server/settings';
+import { guarded, jsonBody, Refused } from '@/server/http/border';
+import { currentPerson } from '@/server/people/current-person';
+import { ownTraceTables, setTraceTables } from '@/server/administration/settings';
 
 export const dynamic = 'force-dynamic';
 

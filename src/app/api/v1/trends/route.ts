@@ -1,6 +1,6 @@
 import * as z from 'zod';
-import { keepText } from '@/server/blobs';
-import { guarded, jsonBody } from '@/server/border';
+import { keepText } from '@/server/logbook/blobs';
+import { guarded, jsonBody } from '@/server/http/border';
 
 /** Samples of a trend: seconds since its start, and a figure a series, null where none came. */
 const trendSchema = z.strictObject({

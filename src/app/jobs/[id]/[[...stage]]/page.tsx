@@ -1,13 +1,13 @@
 import type { Metadata } from 'next';
 import { notFound, redirect } from 'next/navigation';
 import { currentStage, fold, stageIds, stageLines, stageNames, type StageId } from '@/core/logbook';
-import { catalogue } from '@/server/catalogue';
-import { currentPerson } from '@/server/current-person';
-import { entriesAfter, knownSources } from '@/server/jobs';
-import { uuidSchema } from '@/server/border';
-import { people } from '@/server/people';
-import { consequences, limits } from '@/server/settings';
-import { JobCard } from '@/ui/job/job-card';
+import { catalogue } from '@/server/equipment/catalogue';
+import { currentPerson } from '@/server/people/current-person';
+import { entriesAfter, knownSources } from '@/server/logbook/jobs';
+import { uuidSchema } from '@/server/http/border';
+import { people } from '@/server/people/people';
+import { consequences, limits } from '@/server/administration/settings';
+import { JobCard } from '@/ui/job-card/job-card';
 
 export const dynamic = 'force-dynamic';
 

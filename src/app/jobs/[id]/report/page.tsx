@@ -1,10 +1,10 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { uuidSchema } from '@/server/border';
-import { currentPerson } from '@/server/current-person';
-import { people } from '@/server/people';
-import { reportOfJob } from '@/server/report';
-import { ReportPage } from '@/ui/report/report-page';
+import { uuidSchema } from '@/server/http/border';
+import { currentPerson } from '@/server/people/current-person';
+import { people } from '@/server/people/people';
+import { reportOfJob } from '@/server/documents/report';
+import { ReportPage } from '@/ui/documents/report/report-page';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Job report' };

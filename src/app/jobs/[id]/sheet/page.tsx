@@ -1,10 +1,10 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { uuidSchema } from '@/server/border';
-import { currentPerson } from '@/server/current-person';
-import { people } from '@/server/people';
-import { sheetOfJob } from '@/server/sheet';
-import { SheetPage } from '@/ui/sheet/sheet-page';
+import { uuidSchema } from '@/server/http/border';
+import { currentPerson } from '@/server/people/current-person';
+import { people } from '@/server/people/people';
+import { sheetOfJob } from '@/server/documents/static-sheet';
+import { SheetPage } from '@/ui/documents/sheet/sheet-page';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Static-test sheet' };

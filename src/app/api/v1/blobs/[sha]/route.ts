@@ -1,5 +1,5 @@
-import { blob } from '@/server/blobs';
-import { guarded, Refused } from '@/server/border';
+import { blob } from '@/server/logbook/blobs';
+import { guarded, Refused } from '@/server/http/border';
 
 /** A photograph by its address; it never changes. */
 export const GET = guarded(async (_request, { params }: { params: Promise<{ sha: string }> }) => {

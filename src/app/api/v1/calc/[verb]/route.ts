@@ -1,5 +1,5 @@
-import { guarded, Refused } from '@/server/border';
-import { calc } from '@/server/calc-pool';
+import { guarded, Refused } from '@/server/http/border';
+import { calc } from '@/server/verbs/calc-pool';
 
 const heaviest = 8 * 1024 * 1024;
 

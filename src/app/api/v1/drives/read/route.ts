@@ -1,6 +1,6 @@
 import * as z from 'zod';
-import { guarded, jsonBody } from '@/server/border';
-import { readOut } from '@/server/drives';
+import { guarded, jsonBody } from '@/server/http/border';
+import { readOut } from '@/server/drive-link/drives';
 
 const asked = z.strictObject({ target: z.string().max(100), typeId: z.string().max(100) });
 

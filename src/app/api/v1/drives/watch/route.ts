@@ -1,6 +1,6 @@
 import * as z from 'zod';
-import { guarded, Refused } from '@/server/border';
-import { watch } from '@/server/drives';
+import { guarded, Refused } from '@/server/http/border';
+import { watch } from '@/server/drive-link/drives';
 
 export const dynamic = 'force-dynamic';
 

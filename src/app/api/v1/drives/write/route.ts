@@ -1,8 +1,8 @@
 import * as z from 'zod';
-import { guarded, jsonBody, Refused } from '@/server/border';
-import { currentPerson } from '@/server/current-person';
-import { writeEntry } from '@/server/drive-write';
-import { LinkRefused } from '@/server/drives';
+import { guarded, jsonBody, Refused } from '@/server/http/border';
+import { currentPerson } from '@/server/people/current-person';
+import { writeEntry } from '@/server/drive-link/write-value';
+import { LinkRefused } from '@/server/drive-link/drives';
 
 const asked = z.strictObject({
   target: z.string().max(100),

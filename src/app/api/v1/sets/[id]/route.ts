@@ -1,5 +1,5 @@
-import { guarded, idOf, Refused } from '@/server/border';
-import { librarySet } from '@/server/set-library';
+import { guarded, idOf, Refused } from '@/server/http/border';
+import { librarySet } from '@/server/parameter-sets/set-library';
 
 /** One kept set of any job. */
 export const GET = guarded(async (_request, { params }: { params: Promise<{ id: string }> }) => {

@@ -1,5 +1,5 @@
-import { guarded, Refused } from '@/server/border';
-import { controlOf } from '@/server/catalogue';
+import { guarded, Refused } from '@/server/http/border';
+import { controlOf } from '@/server/equipment/catalogue';
 
 /** Settings, alarms and bus of one drive type. */
 export const GET = guarded(async (_request, { params }: { params: Promise<{ id: string }> }) => {

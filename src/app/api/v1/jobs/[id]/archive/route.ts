@@ -1,5 +1,5 @@
-import { archiveOfJob } from '@/server/archive';
-import { guarded, idOf, Refused } from '@/server/border';
+import { archiveOfJob } from '@/server/job/archive';
+import { guarded, idOf, Refused } from '@/server/http/border';
 
 /** The whole job as one open archive (.zip). */
 export const GET = guarded(async (_: Request, { params }: { params: Promise<{ id: string }> }) => {

@@ -1,8 +1,8 @@
 import * as z from 'zod';
 import { heaviestPayload, newEntriesSchema } from '@/core/logbook/schema';
-import { guarded, idOf, jsonBody, Refused } from '@/server/border';
-import { currentPerson } from '@/server/current-person';
-import { append, entriesAfter, type NewEntry } from '@/server/jobs';
+import { guarded, idOf, jsonBody, Refused } from '@/server/http/border';
+import { currentPerson } from '@/server/people/current-person';
+import { append, entriesAfter, type NewEntry } from '@/server/logbook/jobs';
 
 interface Params {
   params: Promise<{ id: string }>;

@@ -1,5 +1,5 @@
-import { guarded, idOf, Refused } from '@/server/border';
-import { earlierTests } from '@/server/motor-history';
+import { guarded, idOf, Refused } from '@/server/http/border';
+import { earlierTests } from '@/server/motor/motor-history';
 
 /** Insulation tests of this job's motor in other jobs. */
 export const GET = guarded(async (_, { params }: { params: Promise<{ id: string }> }) => {

@@ -1,5 +1,5 @@
-import { guarded, idOf, Refused } from '@/server/border';
-import { otherStators } from '@/server/set-library';
+import { guarded, idOf, Refused } from '@/server/http/border';
+import { otherStators } from '@/server/parameter-sets/set-library';
 
 /** Stator resistances in sets of other machines: one that comes back to the last digit was copied. */
 export const GET = guarded(async (_request, { params }: { params: Promise<{ id: string }> }) => {

@@ -1,5 +1,5 @@
-import { paperRoute } from '@/server/paper-route';
-import { reportOfJob, reportPdf } from '@/server/report';
+import { paperRoute } from '@/server/documents/document-route';
+import { reportOfJob, reportPdf } from '@/server/documents/report';
 
 /** The job report as PDF, JSON, or its record as CSV. */
 export const GET = paperRoute('report', {

@@ -1,5 +1,5 @@
-import { guarded, idOf, Refused } from '@/server/border';
-import { setLibrary } from '@/server/set-library';
+import { guarded, idOf, Refused } from '@/server/http/border';
+import { setLibrary } from '@/server/parameter-sets/set-library';
 
 /** Sets of all jobs, this machine's first. `?text=` words of name, machine, serial number, type. */
 export const GET = guarded(async (request, { params }: { params: Promise<{ id: string }> }) => {

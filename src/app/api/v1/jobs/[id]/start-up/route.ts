@@ -1,5 +1,5 @@
-import { paperRoute } from '@/server/paper-route';
-import { startUpOfJob, startUpPdf } from '@/server/start-up';
+import { paperRoute } from '@/server/documents/document-route';
+import { startUpOfJob, startUpPdf } from '@/server/documents/start-up-sheet';
 
 /** The start-up sheet as PDF, JSON or CSV. */
 export const GET = paperRoute('start-up', {

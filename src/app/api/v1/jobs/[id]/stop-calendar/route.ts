@@ -1,6 +1,6 @@
 import * as z from 'zod';
-import { guarded, idOf, Refused } from '@/server/border';
-import { stopCalendar } from '@/server/swap-papers';
+import { guarded, idOf, Refused } from '@/server/http/border';
+import { stopCalendar } from '@/server/documents/replacement';
 
 const query = z.object({ from: z.iso.datetime() });
 

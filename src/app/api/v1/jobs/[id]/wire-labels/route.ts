@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { endOf } from '@/core/replacement/wires';
-import { guarded, idOf, Refused } from '@/server/border';
-import { labelSheets, labelsOf, labelsPdf, wiredJob, type LabelSheet } from '@/server/swap-papers';
+import { guarded, idOf, Refused } from '@/server/http/border';
+import { labelSheets, labelsOf, labelsPdf, wiredJob, type LabelSheet } from '@/server/documents/replacement';
 
 const query = z.object({
   sheet: z.enum(Object.keys(labelSheets) as [LabelSheet, ...LabelSheet[]]).default('a4-3x8'),

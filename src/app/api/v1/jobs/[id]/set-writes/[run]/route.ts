@@ -1,7 +1,7 @@
 import * as z from 'zod';
-import { guarded, idOf, jsonBody, Refused } from '@/server/border';
-import { currentPerson } from '@/server/current-person';
-import { orderRun, runById, runDeeds } from '@/server/set-write';
+import { guarded, idOf, jsonBody, Refused } from '@/server/http/border';
+import { currentPerson } from '@/server/people/current-person';
+import { orderRun, runById, runDeeds } from '@/server/parameter-sets/write-run';
 
 interface Params {
   params: Promise<{ id: string; run: string }>;

@@ -1,0 +1,66 @@
+import * as z from 'zod';
+import { greatestLimits, type Limits } from '../../core/bench/make-safe';
+import { usualConsequences, type Consequence } from '../../core/bench/story';
+import { consequencesSchema } from '../../core/bench/story/schema';
+import { usualTables, type TraceTable } from '../../core/fault-finding/tracing';
+import { traceTablesSchema } from '../../core/fault-finding/tracing/schema';
+import { db } from '../database/connection';
+import { readTarget } from '../drive-link/process/allowed';
+
+/** A site may set its limits lower than the usual ones, never higher. */
+export const limitsSchema = z.strictObject({
+  hands_V: z.number().positive().max(greatestLimits.hands_V),
+  test_V: z.number().positive().max(greatestLimits.test_V),
+});
+
+export async function limits(): Promise<Limits> {
+  const row = await db().models.Setting.findByPk('limits');
+  return row === null ? greatestLimits : limitsSchema.parse(row.value);
+}
+
+export async function setLimits(next: Limits): Promise<void> {
+  await db().models.Setting.upsert({ key: 'limits', value: limitsSchema.parse(next) });
+}
+
+/** The table of consequences: the shop's own, or the usual one. */
+export async function consequences(): Promise<readonly Consequence[]> {
+  const row = await db().models.Setting.findByPk('consequences');
+  return row === null ? usualConsequences : consequencesSchema.parse(row.value);
+}
+
+export async function setConsequences(next: readonly Consequence[]): Promise<void> {
+  await db().models.Setting.upsert({ key: 'consequences', value: consequencesSchema.parse(next) });
+}
+
+/** Trace tables that the shop put in the place of the usual ones. */
+export async function ownTraceTables(): Promise<readonly TraceTable[]> {
+  const row = await db().models.Setting.findByPk('trace-tables');
+  return row === null ? [] : traceTablesSchema.parse(row.value);
+}
+
+/** Keeps what differs from the usual tables only, so that better usual ones still come with an update. */
+export async function setTraceTables(next: readonly TraceTable[]): Promise<void> {
+  const usual = new Set(usualTables.map((t) => JSON.stringify(traceTablesSchema.parse([t]))));
+  const own = traceTablesSchema.parse(next).filter((t) => !usual.has(JSON.stringify([t])));
+  await db().models.Setting.upsert({ key: 'trace-tables', value: own });
+}
+
+export const drivesSchema = z
+  .array(
+    z
+      .string()
+      .trim()
+      .max(100)
+      .refine((text) => readTarget(text) !== null, 'write host:port, e.g. 192.168.0.20:502'),
+  )
+  .max(200);
+
+/** Addresses of drives that the link may talk to, beside those on this machine. */
+export async function listedDrives(): Promise<readonly string[]> {
+  const row = await db().models.Setting.findByPk('drives');
+  return row === null ? [] : drivesSchema.parse(row.value);
+}
+
+export async function setListedDrives(next: readonly string[]): Promise<void> {
+  await db().models.Setting.upsert({ key: 'drives', value: drivesSchema.parse(next) });
+}

@@ -1,0 +1,105 @@
+import { Text, renderToBuffer } from '@react-pdf/renderer';
+import { firstPowerUnit, planFirstPower, type FirstPowerPlan } from '../../core/power-up/first-power';
+import { fold } from '../../core/logbook';
+import { Refused } from '../http/border';
+import { entriesAfter } from '../logbook/jobs';
+import { limits } from '../administration/settings';
+import { Identity, Paper, Row, Section } from './pdf-kit';
+import { identity } from './replacement';
+
+export interface PowerPaper {
+  title: string;
+  identity: [label: string, value: string][];
+  setUp: string;
+  sums: FirstPowerPlan['sums'];
+  stops: readonly string[];
+  /** The bus as it is expected to rise, and as it did. */
+  expected: { at_s: number; volts: number; line_A: number }[];
+  measured: readonly { at_s: number; volts: number }[];
+}
+
+const rowsOfCurve = 12;
+
+/** The first-power plan that was kept, with its sums; null when there is no such job. @throws Refused without a plan */
+export async function powerPaper(jobId: string): Promise<PowerPaper | null> {
+  const entries = await entriesAfter(jobId, 0);
+  if (entries === null) return null;
+  const state = fold(entries, { limits: await limits() });
+  const { drive, power } = state;
+  if (drive === null || power.planned === null)
+    throw new Refused(422, 'There is no first-power plan yet: keep one under First power.');
+  const plan = planFirstPower(firstPowerUnit(drive), power.planned.payload.way);
+  const shown = plan.charge.points.filter((p) => p.t <= 2 * plan.stopAfter_s);
+  const every = Math.max(1, Math.ceil(shown.length / rowsOfCurve));
+  return {
+    title: 'First-power plan',
+    identity: identity(state),
+    setUp: plan.setUp,
+    sums: plan.sums,
+    stops: plan.stops,
+    expected: shown
+      .filter((_, k) => k % every === 0)
+      .map((p) => ({
+        at_s: Number(p.t.toFixed(2)),
+        volts: Math.round(p.volts),
+        line_A: Number(p.line_A.toFixed(2)),
+      })),
+    measured: power.bus,
+  };
+}
+
+const sumWidths = [18, 24, 58];
+const curveWidths = [20, 20, 25, 35];
+
+export const powerPaperPdf = (paper: PowerPaper, size: 'a4' | 'letter'): Promise<Buffer> =>
+  renderToBuffer(
+    <Paper title={paper.title} paper={size}>
+      <Identity lines={paper.identity} />
+      <Section title="Before">
+        <Text>
+          The static test was signed as not shorted. Covers on, nobody near, one hand on the isolator. Local
+          codes and licensed practice come before this page.
+        </Text>
+        <Text>
+          Live terminals only with differential probes rated for the bus, or a battery scope with isolated
+          inputs: an earthed clip on a power terminal shorts the bridge to earth. The scope’s earth is never
+          lifted.
+        </Text>
+      </Section>
+      <Section title="Set-up">
+        <Text style={{ fontWeight: 600 }}>{paper.setUp}</Text>
+        {paper.sums.map((x) => (
+          <Row key={x.what} widths={sumWidths} cells={[x.what, x.value, x.sum]} />
+        ))}
+      </Section>
+      <Section title="Switch off at once when">
+        {paper.stops.map((stop) => (
+          <Text key={stop}>– {stop}</Text>
+        ))}
+      </Section>
+      <Section title="The bus while it comes up">
+        <Row widths={curveWidths} cells={['After, s', 'Bus, V', 'Each line, A', 'Measured, V']} />
+        {paper.expected.map((p) => (
+          <Row
+            key={p.at_s}
+            widths={curveWidths}
+            cells={[String(p.at_s), String(p.volts), String(p.line_A), '']}
+          />
+        ))}
+      </Section>
+      {paper.measured.length > 0 && (
+        <Section title="Measured">
+          {paper.measured.map((p, k) => (
+            <Text key={k}>
+              {p.volts} V after {p.at_s} s
+            </Text>
+          ))}
+        </Section>
+      )}
+      <Section title="Afterwards">
+        <Text>
+          Switch off, prove dead again, cover on. Only then lamps as a load, and only then the motor.
+        </Text>
+      </Section>
+    </Paper>,
+  );

@@ -1,0 +1,130 @@
+import { ratingOf, type Control } from '../../../core/equipment/catalogue';
+import { shownAs } from '../../../core/equipment/drive-words';
+import { keyPlan, pressWords, type KeyPlan } from '../../../core/parameter-sets/keypad';
+import { fold, type JobState, type KeptSet } from '../../../core/logbook';
+import { auditSet, factorySet, fittedWith, type UnitSet } from '../../../core/parameter-sets/parameters';
+import { checksumOf } from '../../../core/parameter-sets/set-files';
+import { Refused } from '../../http/border';
+import { catalogue, controlOf } from '../../equipment/catalogue';
+import { entriesAfter } from '../../logbook/jobs';
+import { limits } from '../../administration/settings';
+
+interface Gathered {
+  state: JobState;
+  set: KeptSet;
+  unit: UnitSet & { control: Control };
+}
+
+/** A set of a job with its type; null when there is no such job. @throws Refused where there is no such set */
+async function setOfJob(jobId: string, setId: string | null): Promise<Gathered | null> {
+  const entries = await entriesAfter(jobId, 0);
+  if (entries === null) return null;
+  const state = fold(entries, { limits: await limits() });
+  const set = state.sets.find((s) => s.id === setId);
+  if (set === undefined) throw new Refused(404, 'There is no such set in this job: it may not be kept yet.');
+  const control = await controlOf(set.typeId);
+  const rating = set.rating ?? (state.drive === null ? null : ratingOf(state.drive, await catalogue()));
+  if (control === null || rating === null)
+    throw new Refused(422, 'The catalogue does not know this type, or the drive was not identified.');
+  return { state, set, unit: { typeId: set.typeId, control, rating, values: set.values } };
+}
+
+const when = (at: number): string => `${new Date(at).toISOString().slice(0, 16).replace('T', ' ')} UTC`;
+
+const identity = ({ state, set, unit }: Gathered): [label: string, value: string][] => [
+  ['Machine', state.opened === null ? '' : `${state.opened.payload.machine}, ${state.opened.payload.site}`],
+  ['Set', `${set.name}, ${set.by.name}, ${when(set.at)}`],
+  ['Type', `${unit.typeId}, ${unit.rating.ratedAmps} A, ${unit.rating.power_kW} kW`],
+  ...(set.serial === null ? [] : [['Serial number', set.serial] as [string, string]]),
+  ...(set.firmware === null ? [] : [['Firmware', set.firmware] as [string, string]]),
+  ['Checksum', checksumOf(set.typeId, set.values)],
+];
+
+export interface SetPaper {
+  title: string;
+  identity: [label: string, value: string][];
+  rows: { number: string; name: string; value: string; factory: string; differs: boolean }[];
+  strangers: { number: string; text: string }[];
+  findings: string[];
+}
+
+/** A set with what the factory sets beside it, and what speaks against it. */
+export async function setPaper(jobId: string, query: URLSearchParams): Promise<SetPaper | null> {
+  const made = await setOfJob(jobId, query.get('set'));
+  if (made === null) return null;
+  const { state, set, unit } = made;
+  const region = query.get('region') === '60Hz' ? '60Hz' : '50Hz';
+  const factory = factorySet(unit, region).values;
+  return {
+    title: 'Parameter set',
+    identity: [...identity(made), ['Beside it', `what the factory sets for ${region.replace('Hz', ' Hz')}`]],
+    rows: unit.control.parameters.flatMap((p) => {
+      const value = set.values[p.number];
+      if (value === undefined) return [];
+      const usual = factory[p.number];
+      return [
+        {
+          number: p.number,
+          name: p.name,
+          value: shownAs(p, value),
+          factory: usual === undefined || p.readOnly ? '' : shownAs(p, usual),
+          differs: !p.readOnly && usual !== value,
+        },
+      ];
+    }),
+    strangers: [...set.strangers],
+    findings: auditSet(unit, {
+      plate: state.motor?.plate,
+      choices: state.startUp.chosen?.choices,
+    }).findings.map((f) => `${f.severity}: ${f.text} ${f.sum}`),
+  };
+}
+
+export interface KeyPaper {
+  title: string;
+  identity: [label: string, value: string][];
+  plan: KeyPlan;
+  rows: { place: number; number: string; name: string; value: string; keys: string; display: string }[];
+}
+
+/** The keys that bring a unit from what it has to a set. */
+export async function keyPaper(jobId: string, query: URLSearchParams): Promise<KeyPaper | null> {
+  const made = await setOfJob(jobId, query.get('set'));
+  if (made === null) return null;
+  const { state, unit } = made;
+  const from = query.get('from') ?? 'factory-50Hz';
+  const other = state.sets.find((s) => s.id === from && s.typeId === unit.typeId);
+  const region = from === 'factory-60Hz' ? '60Hz' : '50Hz';
+  const seen = from === 'seen' ? state.seen : null;
+  const fitted = (query.get('fitted') ?? '').split(',');
+  const now =
+    seen === null
+      ? fittedWith({ ...unit, values: other?.values ?? factorySet(unit, region).values }, fitted)
+      : { ...unit, values: seen.values };
+  const plan = keyPlan(now, unit.values);
+  if (plan === null) throw new Refused(422, 'The catalogue does not say how the keys of this type work.');
+  return {
+    title: 'Keys to press',
+    identity: [
+      ...identity(made),
+      [
+        'From',
+        seen !== null
+          ? `as read out ${when(seen.readAt ?? 0)}`
+          : other === undefined
+            ? `the factory’s, ${region.replace('Hz', ' Hz')}`
+            : `${other.name}, ${when(other.at)}`,
+      ],
+      ['In all', `${plan.steps.length} entries, ${plan.presses} presses`],
+    ],
+    plan,
+    rows: plan.steps.map((s, i) => ({
+      place: i + 1,
+      number: s.number,
+      name: s.name,
+      value: s.shownTo,
+      keys: pressWords([...s.walk, ...s.edit, s.keep]),
+      display: s.shows.after,
+    })),
+  };
+}

@@ -1,0 +1,163 @@
+import { Polygon, Svg, Text, View, renderToBuffer } from '@react-pdf/renderer';
+import { heldFor, pressRuns, type KeyStep, type Press } from '../../../core/parameter-sets/keypad';
+import { Identity, Paper, Row, s, Section } from '../pdf-kit';
+import type { KeyPaper, SetPaper } from './gather';
+
+type Size = 'a4' | 'letter';
+
+// No monospaced cells: the shipped file of that face breaks the PDF on letters.
+const setWidths = [12, 34, 30, 24];
+
+function SetDocument({ sheet, size }: { sheet: SetPaper; size: Size }) {
+  return (
+    <Paper title={sheet.title} paper={size}>
+      <Identity lines={sheet.identity} />
+      {sheet.findings.length > 0 && (
+        <Section title="To be looked at">
+          {sheet.findings.map((f) => (
+            <Text key={f}>– {f}</Text>
+          ))}
+        </Section>
+      )}
+      <Section title="Entries; a star where it is not the factory’s">
+        <Row widths={setWidths} cells={['Entry', 'Name', 'Value', 'Factory']} />
+        {sheet.rows.map((r) => (
+          <Row
+            key={r.number}
+            widths={setWidths}
+            cells={[r.number, r.name, `${r.differs ? '* ' : ''}${r.value}`, r.differs ? r.factory : '']}
+          />
+        ))}
+      </Section>
+      {sheet.strangers.length > 0 && (
+        <Section title="What the type does not know">
+          {sheet.strangers.map((r, i) => (
+            <Row key={i} widths={[20, 80]} cells={[r.number, r.text]} />
+          ))}
+        </Section>
+      )}
+    </Paper>
+  );
+}
+
+const arrows: Readonly<Record<string, string>> = {
+  '▲': '4,1 7,7 1,7',
+  '▼': '1,1 7,1 4,7',
+  '◀': '7,1 7,7 1,4',
+  '▶': '1,1 7,4 1,7',
+};
+
+function Cap({ press: { cap, held, ticks }, times }: { press: Press; times: number }) {
+  const arrow = arrows[cap];
+  return (
+    <View style={{ flexDirection: 'row', alignItems: 'center', marginRight: 5, marginBottom: 2 }}>
+      {held && <Text style={{ fontSize: 7.5, marginRight: 2 }}>hold</Text>}
+      <View
+        style={{
+          borderWidth: 0.8,
+          borderBottomWidth: 1.8,
+          borderRadius: 2.5,
+          paddingHorizontal: 3,
+          paddingVertical: 1,
+          minWidth: 15,
+          alignItems: 'center',
+        }}
+      >
+        {arrow === undefined ? (
+          <Text style={{ fontWeight: 600, fontSize: 8.5 }}>{cap}</Text>
+        ) : (
+          <Svg width={9} height={11} viewBox="0 -1 8 10">
+            <Polygon points={arrow} fill="#1A2326" />
+          </Svg>
+        )}
+      </View>
+      {times > 1 && <Text style={{ fontSize: 8.5, marginLeft: 1.5 }}>×{times}</Text>}
+      {ticks !== undefined && <Text style={{ fontSize: 7.5, marginLeft: 1.5 }}>{heldFor(ticks)}</Text>}
+    </View>
+  );
+}
+
+const Caps = ({ presses }: { presses: readonly Press[] }) =>
+  pressRuns(presses).map((run, i) => <Cap key={i} {...run} />);
+
+/** What must stand in the display now. */
+const Shown = ({ text }: { text: string }) => (
+  <Text
+    style={{
+      fontSize: 8.5,
+      color: '#FFFFFF',
+      backgroundColor: '#1A2326',
+      paddingHorizontal: 3,
+      paddingVertical: 1,
+      marginRight: 5,
+      marginBottom: 2,
+    }}
+  >
+    {text === '' ? ' ' : text}
+  </Text>
+);
+
+function KeyLine({ step, place }: { step: KeyStep; place: number }) {
+  return (
+    <View wrap={false} style={[s.line, { paddingVertical: 3 }]}>
+      <View style={{ width: 10, height: 10, borderWidth: 0.9, marginRight: 6, marginTop: 1 }} />
+      <View style={{ flex: 1 }}>
+        <Text>
+          {place}. <Text style={{ fontWeight: 600 }}>{`${step.number} ${step.name}: ${step.shownTo}`}</Text>
+          {step.does === 'unlock' ? '  (code)' : step.does === 'save' ? '  (keeps everything)' : ''}
+          {step.mayStart ? '  Run off: the machine may start.' : ''}
+        </Text>
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', marginTop: 2 }}>
+          <Caps presses={step.walk} />
+          <Shown text={step.shows.before} />
+          <Caps presses={step.edit} />
+          {step.edit.length > 0 && <Shown text={step.shows.after} />}
+          <Caps presses={[step.keep]} />
+          <Shown text={step.shows.entry} />
+        </View>
+      </View>
+    </View>
+  );
+}
+
+function KeyDocument({ sheet, size }: { sheet: KeyPaper; size: Size }) {
+  const { plan } = sheet;
+  return (
+    <Paper title={sheet.title} paper={size}>
+      <Identity lines={sheet.identity} />
+      <View style={s.verdict}>
+        <Text>
+          Run off, enable open, people clear. Before each entry look what the display shows; dark fields say
+          what must stand there. Where it shows something else, stop: what is in the unit is not what this
+          sheet begins with.
+        </Text>
+      </View>
+      <Section title="Entry by entry">
+        {plan.steps.map((step, i) => (
+          <KeyLine key={i} step={step} place={i + 1} />
+        ))}
+        {plan.leave.length > 0 && (
+          <View style={{ flexDirection: 'row', marginTop: 4, alignItems: 'center' }}>
+            <Text style={{ marginRight: 6 }}>Out of the lists:</Text>
+            <Caps presses={plan.leave} />
+          </View>
+        )}
+      </Section>
+      {plan.skipped.length > 0 && (
+        <Section title="Not keyed">
+          {plan.skipped.map((x) => (
+            <Text key={x.number}>{`${x.number} ${x.name}: ${x.why}`}</Text>
+          ))}
+        </Section>
+      )}
+      <Section title="Done by">
+        <Text>Name, date: </Text>
+      </Section>
+    </Paper>
+  );
+}
+
+export const setPdf = (sheet: SetPaper, size: Size): Promise<Buffer> =>
+  renderToBuffer(<SetDocument sheet={sheet} size={size} />);
+export const keyPdf = (sheet: KeyPaper, size: Size): Promise<Buffer> =>
+  renderToBuffer(<KeyDocument sheet={sheet} size={size} />);

@@ -1,0 +1,242 @@
+import { Circle, Document, G, Line, Page, Rect, Svg, Text, View, renderToBuffer } from '@react-pdf/renderer';
+import {
+  placeHoles,
+  sizeOf,
+  templateOf,
+  type PlacedHoles,
+  type Template,
+} from '../../../core/replacement/replacement';
+import { fitUnitOf } from '../../../core/job/swap';
+import { Refused } from '../../http/border';
+import { catalogue, controlOf } from '../../equipment/catalogue';
+import { wiredJob } from './gather';
+import { face } from '../pdf-kit';
+
+const mm = (n: number): number => (n * 72) / 25.4;
+const edge_mm = 12;
+
+export interface DrillingPaper {
+  title: string;
+  hole_mm: number | null;
+  placed: PlacedHoles | null;
+  size: { width_mm: number; height_mm: number; clearance_mm: number };
+  templates: Record<'a4' | 'letter', Template>;
+}
+
+/** Where the new unit is drilled, from the sizes of the catalogue. @throws Refused where a size is not known */
+export async function drillingOf(jobId: string): Promise<DrillingPaper | null> {
+  const made = await wiredJob(jobId);
+  if (made === null) return null;
+  const { old, next } = made.swap.units;
+  if (next === null) throw new Refused(422, 'What goes in is not said yet: choose it under Decide.');
+  const types = await catalogue();
+  const fitted = async (unit: typeof old) => {
+    const type = types.find((t) => t.id === unit.typeId);
+    const control = unit.typeId === null ? null : await controlOf(unit.typeId);
+    return fitUnitOf(unit, type === undefined || control === null ? null : { type, control });
+  };
+  const [was, will] = [await fitted(old), await fitted(next)];
+  const [oldSize, size] = [sizeOf(was), sizeOf(will)];
+  if (size === null)
+    throw new Refused(
+      422,
+      `The size of the ${next.type} is not in the catalogue: use the template it came with.`,
+    );
+  const hole_mm = will.control?.mounting?.hole_mm ?? null;
+  const placed = oldSize === null ? null : placeHoles(oldSize, size, hole_mm);
+  const beside = oldSize === null || placed === null ? null : { size: oldSize, placed };
+  return {
+    title: `Drilling template: ${next.maker} ${next.type}`,
+    hole_mm,
+    placed,
+    size,
+    templates: { a4: templateOf(size, beside, 'a4'), letter: templateOf(size, beside, 'letter') },
+  };
+}
+
+/** Hole coordinates in mm from the upper left corner of the unit. */
+export const drillingRows = ({ templates, hole_mm }: DrillingPaper): object[] =>
+  templates.a4.holes.map((h, i) => ({
+    hole: i + 1,
+    x_mm: h.x_mm,
+    y_mm: h.y_mm,
+    screw_mm: hole_mm ?? '',
+    old_hole: h.old ? 'yes' : 'no',
+  }));
+
+function Cross({ x, y, size }: { x: number; y: number; size: number }) {
+  return (
+    <G>
+      <Line x1={x - size} y1={y} x2={x + size} y2={y} stroke="#000000" strokeWidth={0.18} />
+      <Line x1={x} y1={y - size} x2={x} y2={y + size} stroke="#000000" strokeWidth={0.18} />
+    </G>
+  );
+}
+
+/** One page: its part of the drawing at one to one, marks where the pages overlap, and a ruler to measure the print. */
+function TilePage({
+  paper,
+  template,
+  tile,
+  of,
+  size,
+}: {
+  paper: DrillingPaper;
+  template: Template;
+  tile: Template['tiles'][number];
+  of: number;
+  size: 'a4' | 'letter';
+}) {
+  const { page_mm, origin, overlap_mm } = template;
+  const { width, height } = page_mm;
+  const rows = Math.max(...template.tiles.map((t) => t.row)) + 1;
+  const columns = Math.max(...template.tiles.map((t) => t.column)) + 1;
+  const at = (x: number, y: number): [number, number] => [x - tile.x_mm, y - tile.y_mm];
+  const [left, top] = at(...origin);
+  const r = (paper.hole_mm ?? 5) / 2;
+  const number = template.tiles.indexOf(tile) + 1;
+  return (
+    <Page
+      size={size === 'a4' ? 'A4' : 'LETTER'}
+      style={{ padding: mm(edge_mm), fontFamily: face, fontSize: 9 }}
+    >
+      <Svg width={mm(width)} height={mm(height)} viewBox={`0 0 ${width} ${height}`}>
+        <Rect
+          x={left}
+          y={top}
+          width={paper.size.width_mm}
+          height={paper.size.height_mm}
+          fill="none"
+          stroke="#000000"
+          strokeWidth={0.35}
+        />
+        <Line
+          x1={left + paper.size.width_mm / 2}
+          y1={0}
+          x2={left + paper.size.width_mm / 2}
+          y2={height}
+          stroke="#888888"
+          strokeWidth={0.15}
+          strokeDasharray="4 1.5 0.8 1.5"
+        />
+        <Line
+          x1={0}
+          y1={top + paper.size.height_mm / 2}
+          x2={width}
+          y2={top + paper.size.height_mm / 2}
+          stroke="#888888"
+          strokeWidth={0.15}
+          strokeDasharray="4 1.5 0.8 1.5"
+        />
+        {template.oldHoles.map(([ox, oy], i) => {
+          const [x, y] = at(ox, oy);
+          return (
+            <Circle
+              key={`old ${i}`}
+              cx={x}
+              cy={y}
+              r={3}
+              fill="none"
+              stroke="#777777"
+              strokeWidth={0.3}
+              strokeDasharray="1 1"
+            />
+          );
+        })}
+        {template.holes.map((h, i) => {
+          const [x, y] = at(...h.drawn);
+          return (
+            <G key={i}>
+              <Circle cx={x} cy={y} r={r} fill="none" stroke="#000000" strokeWidth={0.35} />
+              <Cross x={x} y={y} size={r + 4} />
+            </G>
+          );
+        })}
+        {(['left', 'right', 'top', 'bottom'] as const).map((side) => {
+          const has =
+            side === 'left'
+              ? tile.column > 0
+              : side === 'right'
+                ? tile.column < columns - 1
+                : side === 'top'
+                  ? tile.row > 0
+                  : tile.row < rows - 1;
+          if (!has) return null;
+          // In the middle of the overlap: both pages carry the same marks there.
+          const across = side === 'left' || side === 'right';
+          const line =
+            side === 'left' || side === 'top' ? overlap_mm / 2 : (across ? width : height) - overlap_mm / 2;
+          return [0.15, 0.5, 0.85].map((share) => (
+            <Cross
+              key={`${side} ${share}`}
+              x={across ? line : width * share}
+              y={across ? height * share : line}
+              size={3.5}
+            />
+          ));
+        })}
+      </Svg>
+      {template.holes.map((h, i) => {
+        const [x, y] = at(...h.drawn);
+        if (x < 0 || y < 0 || x > width || y > height) return null;
+        // Towards the middle of the unit, clear of its outline.
+        const right = h.x_mm > paper.size.width_mm / 2;
+        return (
+          <Text
+            key={`t ${i}`}
+            style={{
+              position: 'absolute',
+              left: mm(edge_mm + x + (right ? -(r + 45) : r + 5)),
+              top: mm(edge_mm + y + 1.5),
+              width: mm(40),
+              textAlign: right ? 'right' : 'left',
+              fontSize: 8,
+            }}
+          >
+            {`${i + 1}: ${h.x_mm} / ${h.y_mm}${h.old ? ', there already' : ''}`}
+          </Text>
+        );
+      })}
+      <View style={{ marginTop: mm(3) }}>
+        <Svg width={mm(110)} height={mm(8)} viewBox="0 0 110 8">
+          <Line x1={1} y1={4} x2={101} y2={4} stroke="#000000" strokeWidth={0.4} />
+          {Array.from({ length: 11 }, (_, i) => (
+            <Line
+              key={i}
+              x1={1 + i * 10}
+              y1={i % 5 === 0 ? 0.5 : 2}
+              x2={1 + i * 10}
+              y2={4}
+              stroke="#000000"
+              strokeWidth={0.4}
+            />
+          ))}
+        </Svg>
+        <Text style={{ fontSize: 8.5 }}>
+          {`This line must measure 100 mm: print at 100 %, never fitted to the page. ${paper.title}, page ${number} of ${of}${of > 1 ? `, row ${tile.row + 1} column ${tile.column + 1}: lay the crosses over each other` : ''}.`}
+        </Text>
+        <Text style={{ fontSize: 8.5 }}>
+          {`Holes in mm from the upper left corner of the unit, right / down${paper.hole_mm === null ? '' : `, for M${paper.hole_mm}`}. Dashed rings: holes of the old unit. Keep ${paper.size.clearance_mm} mm free above and below. Never drill through the unit, and let no chip fall into one.`}
+        </Text>
+      </View>
+    </Page>
+  );
+}
+
+export const drillingPdf = (paper: DrillingPaper, size: 'a4' | 'letter'): Promise<Buffer> => {
+  const template = paper.templates[size];
+  return renderToBuffer(
+    <Document title={paper.title} creator="Grim Spanner">
+      {template.tiles.map((tile) => (
+        <TilePage
+          key={`${tile.row} ${tile.column}`}
+          paper={paper}
+          template={template}
+          tile={tile}
+          of={template.tiles.length}
+          size={size}
+        />
+      ))}
+    </Document>,
+  );
+};

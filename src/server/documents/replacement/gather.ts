@@ -1,0 +1,56 @@
+import { fold, type JobState } from '../../../core/logbook';
+import { swapOf, type KnownType, type Swap } from '../../../core/job/swap';
+import { Refused } from '../../http/border';
+import { catalogue, controlOf } from '../../equipment/catalogue';
+import { entriesAfter } from '../../logbook/jobs';
+import { limits } from '../../administration/settings';
+
+export interface GatheredSwap {
+  state: JobState;
+  swap: Swap | null;
+}
+
+/** A job with its swap, as the catalogue knows the types; null when there is no such job. */
+export async function swapOfJob(jobId: string): Promise<GatheredSwap | null> {
+  const entries = await entriesAfter(jobId, 0);
+  if (entries === null) return null;
+  const state = fold(entries, { limits: await limits() });
+  return { state, swap: await swapOfState(state) };
+}
+
+/** The swap of a state, with what the catalogue says of both types. */
+export async function swapOfState(state: JobState): Promise<Swap | null> {
+  const types = await catalogue();
+  const ids = [state.swap.units?.old.typeId, state.swap.units?.next?.typeId, state.drive?.typeId].filter(
+    (id) => typeof id === 'string',
+  );
+  const known = new Map<string, KnownType>();
+  for (const id of new Set(ids)) {
+    const type = types.find((t) => t.id === id);
+    const control = await controlOf(id);
+    if (type !== undefined && control !== null) known.set(id, { type, control });
+  }
+  return swapOf(state, (id) => known.get(id) ?? null);
+}
+
+/** The same, where there must be one. @throws Refused */
+export async function wiredJob(jobId: string): Promise<{ state: JobState; swap: Swap } | null> {
+  const gathered = await swapOfJob(jobId);
+  if (gathered === null) return null;
+  if (gathered.swap === null)
+    throw new Refused(422, 'The drive was not identified yet: read its plate first.');
+  return { state: gathered.state, swap: gathered.swap };
+}
+
+/** What stands on every paper of a job. */
+export const identity = ({ opened, drive }: JobState): [label: string, value: string][] => [
+  ['Machine', opened === null ? '' : `${opened.payload.machine}, ${opened.payload.site}`],
+  ...(drive === null
+    ? []
+    : [
+        ['Drive', `${drive.maker} ${drive.type}${drive.serial ? `, no. ${drive.serial}` : ''}`] as [
+          string,
+          string,
+        ],
+      ]),
+];

@@ -1,0 +1,106 @@
+import { Text, renderToBuffer } from '@react-pdf/renderer';
+import { endOf, roleWords, wireEnds } from '../../../core/replacement/wires';
+import { Identity, Paper, Row, Section } from '../pdf-kit';
+import { identity, wiredJob } from './gather';
+
+export interface WireListRow {
+  number: number;
+  drawing: string;
+  ferrule: string;
+  colour: string;
+  core: string;
+  from: string;
+  to: string;
+  is: string;
+  proven: 'yes' | 'no';
+  volts: string;
+  shared: string;
+  why: string;
+  ticked: string;
+}
+
+export interface WireListPaper {
+  title: string;
+  identity: [label: string, value: string][];
+  rows: WireListRow[];
+  matters: string[];
+  jumpers: string[];
+}
+
+/** The ledger with where each wire goes. */
+export async function wireList(jobId: string): Promise<WireListPaper | null> {
+  const made = await wiredJob(jobId);
+  if (made === null) return null;
+  const { state, swap } = made;
+  const fateOf = new Map((swap.map?.fates ?? []).map((f) => [f.wire, f]));
+  const next = swap.units.next;
+  return {
+    title: 'Wire list',
+    identity: [
+      ...identity(state),
+      ['Out', `${swap.units.old.maker} ${swap.units.old.type}`],
+      ['In', next === null ? 'not chosen' : `${next.maker} ${next.type}`],
+    ],
+    rows: [...state.swap.wires]
+      .sort((a, b) => a.number - b.number)
+      .map((w) => ({
+        number: w.number,
+        drawing: w.drawing,
+        ferrule: w.ferrule,
+        colour: w.colour,
+        core: w.core,
+        from: w.from ?? 'loose',
+        to: endOf(fateOf.get(w.id)),
+        is: roleWords(w.role),
+        proven: w.proven ? 'yes' : 'no',
+        volts: w.volts === undefined ? '' : String(w.volts),
+        shared: w.shared === null ? '' : `${w.shared.machine}: ${w.shared.meanwhile}`,
+        why: fateOf.get(w.id)?.why ?? '',
+        ticked: wireEnds.filter((e) => w.ticked[e] !== undefined).join(' and '),
+      })),
+    matters: [...swap.matters.map((m) => m.text), ...(swap.map?.notes ?? []).map((n) => n.text)],
+    jumpers: (swap.map?.jumpersOut ?? []).map(([a, b]) => `${a} to ${b} comes out`),
+  };
+}
+
+const widths = [6, 11, 12, 12, 11, 11, 27, 10];
+
+export const wireListPdf = (paper: WireListPaper, size: 'a4' | 'letter'): Promise<Buffer> =>
+  renderToBuffer(
+    <Paper title={paper.title} paper={size}>
+      <Identity lines={paper.identity} />
+      <Section title="Wires">
+        <Row widths={widths} cells={['No.', 'Drawing', 'Ferrule', 'Colour', 'Old', 'New', 'It is', 'Ends']} />
+        {paper.rows.map((r) => (
+          <Row
+            key={r.number}
+            widths={widths}
+            cells={[
+              String(r.number),
+              r.drawing,
+              r.ferrule,
+              r.colour,
+              r.from,
+              r.to,
+              r.is,
+              r.ticked === '' ? '[  ] [  ]' : r.ticked,
+            ]}
+          />
+        ))}
+      </Section>
+      {paper.jumpers.length > 0 && (
+        <Section title="Factory jumpers">
+          {paper.jumpers.map((j) => (
+            <Text key={j}>{j}</Text>
+          ))}
+        </Section>
+      )}
+      {paper.matters.length > 0 && (
+        <Section title="To be settled or known">
+          {paper.matters.map((m, i) => (
+            <Text key={i}>– {m}</Text>
+          ))}
+        </Section>
+      )}
+    </Paper>,
+  );

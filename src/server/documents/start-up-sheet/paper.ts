@@ -1,0 +1,134 @@
+import { ratingOf } from '../../../core/equipment/catalogue';
+import { parameterAt, shownAs } from '../../../core/equipment/drive-words';
+import { fold, timeOf, type Payload } from '../../../core/logbook';
+import { plateSums } from '../../../core/equipment/plate';
+import { inShort, releaseOf } from '../../../core/job/release';
+import { wantedOf } from '../../../core/commissioning/settings';
+import { Refused } from '../../http/border';
+import { catalogue, controlOf } from '../../equipment/catalogue';
+import { entriesAfter } from '../../logbook/jobs';
+import { limits } from '../../administration/settings';
+
+export interface PaperRow {
+  number: string;
+  name: string;
+  value: string;
+  in_drive: string;
+  rule: string;
+  sum: string;
+  reason: string;
+  warnings: string;
+}
+
+export interface StartUpPaper {
+  title: string;
+  identity: [label: string, value: string][];
+  rows: PaperRow[];
+  findings: string[];
+  motorTests: string[];
+  /** The steps of the run with what was seen. */
+  run: string[];
+  /** What stands against a signature, as long as there is none. */
+  against: string[];
+  signature: { name: string; at: string } | null;
+  mayRun: { until: string; approver: string; open: string[] } | null;
+  readBack: boolean;
+}
+
+const outcomeWords = { ok: 'seen and right', 'not-ok': 'not right', 'not-there': 'not there' } as const;
+
+/** One step of the run on paper. */
+const stepWords = (title: string, result: Payload<'commission.step'>): string =>
+  [
+    `${title}: ${outcomeWords[result.outcome]}${result.seenBy === 'link' ? ', over the link' : ''}`,
+    ...(result.figure === undefined ? [] : [`${result.figure.value} ${result.figure.unit}`]),
+    ...result.speeds.map((s) => `${s.hz} Hz ${s.amps} A`),
+    ...(result.seen.length === 0 ? [] : [result.seen.join(', ')]),
+    ...(result.qualified === undefined ? [] : [result.qualified]),
+    ...(result.note === undefined ? [] : [result.note]),
+  ].join('; ');
+
+/** The sheet as it stands; null when there is no such job. @throws Refused where plates or choices are missing */
+export async function startUpOfJob(jobId: string): Promise<StartUpPaper | null> {
+  const entries = await entriesAfter(jobId, 0);
+  if (entries === null) return null;
+  const state = fold(entries, { limits: await limits() });
+  const { drive, motor, opened, seen, startUp } = state;
+  const control = drive === null || drive.typeId === null ? null : await controlOf(drive.typeId);
+  if (drive === null || motor === null || startUp.chosen === null || control === null)
+    throw new Refused(422, 'There is no sheet yet: plates, a known type and the load are needed first.');
+  const { plate } = motor;
+  const sums = plateSums(plate);
+  const rating = ratingOf(drive, await catalogue());
+  const release = releaseOf(state, control, rating);
+  if (release === null) throw new Error('plates and choices are there');
+  const { supply } = startUp.chosen;
+  const values = seen?.values ?? {};
+  const { rows, findings } = release.sheet;
+  const { choices } = release;
+  const shown = (number: string, value: number | null): string => {
+    const p = parameterAt(control, number);
+    if (p === undefined || value === null) return '';
+    return shownAs(p, value);
+  };
+  return {
+    title: 'Start-up sheet',
+    identity: [
+      ['Machine', opened === null ? '' : `${opened.payload.machine}, ${opened.payload.site}`],
+      ['Drive', `${drive.maker} ${drive.type}${drive.serial === undefined ? '' : `, no. ${drive.serial}`}`],
+      [
+        'Motor',
+        `${plate.power.value} ${plate.power.unit}, ${plate.volts} V, ${plate.amps} A, ${plate.hz} Hz, ${plate.rpm} rpm`,
+      ],
+      [
+        'Follows from it',
+        `${sums.poles} poles, slip ${(100 * sums.slip).toFixed(1)} %, ${sums.torque_Nm.toFixed(1)} N·m`,
+      ],
+      ['Load', choices.load.replaceAll('-', ' ')],
+      ['Supply', `${supply.volts} V measured, ${supply.hz} Hz`],
+    ],
+    rows: rows.map((row) => ({
+      number: row.number,
+      name: row.name,
+      value:
+        row.refused === null || startUp.typed[row.number] !== undefined
+          ? shown(row.number, wantedOf(row, startUp.typed))
+          : 'not to be entered',
+      in_drive: shown(row.number, row.now),
+      rule: row.rule,
+      sum: row.sum,
+      reason: startUp.typed[row.number]?.reason ?? '',
+      warnings: [
+        ...(row.refused === null ? [] : [`${row.refused.why} ${row.refused.remedy}`]),
+        ...row.warnings,
+      ].join(' '),
+    })),
+    findings: findings.filter((f) => f.severity !== 'info').map((f) => `${f.text} ${f.sum}.`),
+    motorTests: [
+      ...startUp.windings.map(
+        ({ payload: w }) => `Winding ${w.ohms.uv} / ${w.ohms.vw} / ${w.ohms.wu} Ω at ${w.temperature_C} °C`,
+      ),
+      ...startUp.insulations.map(
+        ({ payload: i }) =>
+          `Insulation of ${i.of.replaceAll('-', ' ')} ${i.between === 'earth' ? 'to earth' : 'between cores'}: ${i.readings.map((r) => `${r.megohm} MΩ after ${r.at_s} s`).join(', ')} at ${i.winding_C} °C`,
+      ),
+    ],
+    run: release.steps.flatMap((step) => {
+      const result = startUp.run.filter((r) => r.payload.step === step.id).at(-1)?.payload;
+      return result === undefined ? [] : [stepWords(step.title, result)];
+    }),
+    against: startUp.signed === null ? inShort(release.matters).map((m) => m.text) : [],
+    mayRun:
+      startUp.signed?.payload.mayRun === undefined
+        ? null
+        : {
+            ...startUp.signed.payload.mayRun,
+            open: startUp.signed.payload.mayRun.open.map((o) => o.text),
+          },
+    signature:
+      startUp.signed === null
+        ? null
+        : { name: startUp.signed.by.name, at: new Date(timeOf(startUp.signed)).toISOString() },
+    readBack: Object.keys(values).length > 0,
+  };
+}

@@ -1,0 +1,79 @@
+import { Text, View, renderToBuffer } from '@react-pdf/renderer';
+import { Identity, Paper, Row, Section, when } from '../pdf-kit';
+import type { StartUpPaper } from './paper';
+
+// No monospaced cells here: the shipped Plex file breaks the PDF on letters, and entries have letters.
+const widths = [10, 22, 18, 16, 34];
+
+function StartUpDocument({ sheet, paper }: { sheet: StartUpPaper; paper: 'a4' | 'letter' }) {
+  return (
+    <Paper title={sheet.title} paper={paper}>
+      <Identity lines={sheet.identity} />
+      {sheet.findings.length > 0 && (
+        <Section title="To be looked at">
+          {sheet.findings.map((f) => (
+            <Text key={f}>– {f}</Text>
+          ))}
+        </Section>
+      )}
+      <Section title="Entries">
+        <Row widths={widths} cells={['Entry', 'Name', 'Value', 'In the drive', 'Sum']} />
+        {sheet.rows.map((r) => (
+          <Row
+            key={r.number}
+            widths={widths}
+            cells={[
+              r.number,
+              r.name,
+              r.value,
+              r.in_drive,
+              <View key="sum">
+                <Text>{r.reason === '' ? r.sum : `${r.reason}; the rule: ${r.sum}`}</Text>
+                {r.warnings !== '' && <Text style={{ fontSize: 8 }}>{r.warnings}</Text>}
+              </View>,
+            ]}
+          />
+        ))}
+      </Section>
+      {sheet.motorTests.length > 0 && (
+        <Section title="Motor and cable">
+          {sheet.motorTests.map((t, i) => (
+            <Text key={i}>{t}</Text>
+          ))}
+        </Section>
+      )}
+      {sheet.run.length > 0 && (
+        <Section title="Commissioning run">
+          {sheet.run.map((t) => (
+            <Text key={t}>{t}</Text>
+          ))}
+        </Section>
+      )}
+      {sheet.against.length > 0 && (
+        <Section title="Stands open">
+          {sheet.against.map((t) => (
+            <Text key={t}>– {t}</Text>
+          ))}
+        </Section>
+      )}
+      {sheet.mayRun !== null && (
+        <Section title={`May run until ${sheet.mayRun.until}, with`}>
+          {sheet.mayRun.open.map((t) => (
+            <Text key={t}>– {t}</Text>
+          ))}
+          <Text>Agreed with {sheet.mayRun.approver}.</Text>
+        </Section>
+      )}
+      <Section title="Signed">
+        <Text>
+          {sheet.signature === null ? 'Not signed.' : `${sheet.signature.name}, ${when(sheet.signature.at)}.`}{' '}
+          {sheet.readBack ? 'Read back from the drive.' : 'Entered by hand, not read back.'}
+        </Text>
+      </Section>
+    </Paper>
+  );
+}
+
+/** The start-up sheet on paper. */
+export const startUpPdf = (sheet: StartUpPaper, paper: 'a4' | 'letter'): Promise<Buffer> =>
+  renderToBuffer(<StartUpDocument sheet={sheet} paper={paper} />);

@@ -1,0 +1,32 @@
+// The static-test sheet of a job: gathered, and as PDF.
+import { fold, type JobState } from '../../../core/logbook';
+import { commonMeter } from '../../../core/equipment/power-stage';
+import type { Diagnosis } from '../../../core/bench/static-diagnosis';
+import { sheetOf, type Sheet } from '../../../core/job/static-sheet';
+import { calc } from '../../verbs/calc-pool';
+import { entriesAfter } from '../../logbook/jobs';
+import { limits } from '../../administration/settings';
+
+export { sheetPdf } from './pdf';
+
+/** Weighs a job's readings in the computing worker; the same verb as everywhere. */
+async function diagnosed(state: JobState): Promise<Diagnosis> {
+  const request = {
+    stage: state.drive?.stage ?? {},
+    meter: commonMeter,
+    readings: state.readings.map(({ red, black, value }) => ({ red, black, value })),
+  };
+  const answer = await calc('static-diagnose', JSON.stringify(request));
+  if (answer.status !== 200) throw new Error(`static-diagnose: ${JSON.stringify(answer.body)}`);
+  // The verb's answer is a Diagnosis; it only leaves out where the tables stood.
+  return { familyShift_V: {}, ...answer.body } as unknown as Diagnosis;
+}
+
+/** The sheet as it stands; null when there is no such job. */
+export async function sheetOfJob(jobId: string): Promise<Sheet | null> {
+  const entries = await entriesAfter(jobId, 0);
+  if (entries === null) return null;
+  const within = await limits();
+  const state = fold(entries, { limits: within });
+  return sheetOf(state, await diagnosed(state), within);
+}

@@ -1,0 +1,165 @@
+import { Path, Svg, Text, View, renderToBuffer } from '@react-pdf/renderer';
+import type { Sheet, SheetReading } from '../../../core/job/static-sheet';
+import { Identity, Paper, Row, s, Section, when } from '../pdf-kit';
+
+const shown = (v: number | string): string =>
+  typeof v === 'number' ? v.toFixed(3) : v === 'OL' ? 'overload' : v;
+
+/** The state's shape beside its word: disc, half disc, cross, ring. */
+function Mark({ state }: { state: SheetReading['state'] }) {
+  return (
+    <Svg width={8} height={8} viewBox="0 0 16 16" style={{ marginRight: 4, marginTop: 2 }}>
+      {state === 'sound' ? (
+        <Path d="M8 1.5a6.5 6.5 0 1 0 0.01 0z" fill="#1C6554" />
+      ) : state === 'failed' ? (
+        <Path d="M3 3L13 13M13 3L3 13" stroke="#A83518" strokeWidth={3} />
+      ) : (
+        <>
+          <Path d="M8 2a6 6 0 1 0 0.01 0z" stroke="#8A5A0E" strokeWidth={1.8} fill="none" />
+          {state === 'doubt' ? <Path d="M8 2a6 6 0 0 1 0 12z" fill="#8A5A0E" /> : <Path d="M8 8z" />}
+        </>
+      )}
+    </Svg>
+  );
+}
+
+function SafetyPart({ safety }: { safety: NonNullable<Sheet['safety']> }) {
+  const pairs = Array.from({ length: Math.ceil(safety.figures.length / 2) }, (_, i) =>
+    safety.figures.slice(2 * i, 2 * i + 2),
+  );
+  return (
+    <Section title="Made safe">
+      <Text style={{ fontWeight: 600 }}>{safety.statement}</Text>
+      <Text>
+        By {safety.by}. {safety.locked}. Meter proven {safety.meter}. Limits: {safety.limits}.
+      </Text>
+      <Text>
+        {safety.sources
+          .map((src) => `${src.name}: ${src.state}${src.how === '' ? '' : ` (${src.how})`}`)
+          .join('; ')}
+        .
+      </Text>
+      <View style={{ marginTop: 4 }}>
+        {pairs.map((pair, i) => (
+          <Row
+            key={i}
+            widths={[13, 26, 5, 6, 13, 26, 5, 6]}
+            mono={[3, 7]}
+            cells={pair.flatMap((f) => [f.between, f.where, f.quantity, `${f.volts}`])}
+          />
+        ))}
+      </View>
+    </Section>
+  );
+}
+
+function SheetDocument({ sheet, paper }: { sheet: Sheet; paper: 'a4' | 'letter' }) {
+  return (
+    <Paper title={sheet.title} paper={paper}>
+      <Identity lines={sheet.identity.map((i) => [i.label, i.value] as const)} />
+      <View style={s.verdict} wrap={false}>
+        <Text style={s.headline}>{sheet.conclusion.headline}</Text>
+        <Text>{sheet.conclusion.detail}</Text>
+        <Text style={{ marginTop: 3, fontWeight: 600 }}>Verdict level: {sheet.conclusion.level}</Text>
+        <Text>{sheet.levels.map((l) => `${l.name}: ${l.state}`).join('; ')}.</Text>
+      </View>
+      <Section title="Readings, V">
+        <Row
+          widths={[12, 12, 20, 20, 16, 20]}
+          cells={['red', 'black', 'value', 'earlier', 'expected', 'state']}
+        />
+        {sheet.readings.map((r) => (
+          <Row
+            key={`${r.red}>${r.black}`}
+            widths={[12, 12, 20, 20, 16, 20]}
+            mono={[2, 3, 4]}
+            cells={[
+              r.red,
+              r.black,
+              shown(r.values[r.values.length - 1] ?? ''),
+              r.values.slice(0, -1).map(shown).join(', '),
+              r.expected === null ? '' : shown(r.expected),
+              <View key="s" style={s.row}>
+                <Mark state={r.state} />
+                <Text>{r.state}</Text>
+              </View>,
+            ]}
+          />
+        ))}
+      </Section>
+      <Section title="State per position">
+        <Text>{sheet.positions.map((p) => `${p.name}: ${p.state}`).join('; ')}.</Text>
+      </Section>
+      {sheet.modules.map((m) => (
+        <Section key={m.name} title={`Module by lamp and battery: ${m.name}`}>
+          <Text style={{ fontWeight: 600 }}>{m.verdict.replace('-', ' ')}</Text>
+          {m.devices.map((d) => (
+            <Text key={d.name}>
+              {d.name}: {d.verdict.replace('-', ' ')}. {d.why}
+            </Text>
+          ))}
+        </Section>
+      ))}
+      {sheet.safety !== null && <SafetyPart safety={sheet.safety} />}
+      <Section title="As found and looked at">
+        <Text>{sheet.asFound.join('; ')}.</Text>
+        <Text>
+          {sheet.look.map((l) => `${l.item}: ${l.state}${l.note === '' ? '' : ` (${l.note})`}`).join('; ')}
+        </Text>
+      </Section>
+      <Section title="What this test cannot see">
+        {sheet.unseen.map((u) => (
+          <Text key={u}>– {u}</Text>
+        ))}
+      </Section>
+      {sheet.traces.map((t) => (
+        <Section key={t.trouble} title={`Traced: ${t.trouble}`}>
+          {t.steps.map((s, i) => (
+            <Text key={s}>
+              {i + 1}. {s}
+            </Text>
+          ))}
+          {t.causes.map((c) => (
+            <Text key={c}>Cause: {c}</Text>
+          ))}
+        </Section>
+      ))}
+      {sheet.changes.length > 0 && (
+        <Section title="Bridged, written, walked">
+          {sheet.changes.map((c, i) => (
+            <Text key={i}>– {c}</Text>
+          ))}
+        </Section>
+      )}
+      {sheet.questions.length > 0 && (
+        <Section title="Questions">
+          {sheet.questions.map((q) => (
+            <Text key={q.text}>
+              {q.text} {q.answer === null ? 'OPEN' : q.answer}
+            </Text>
+          ))}
+        </Section>
+      )}
+      {sheet.voided.length > 0 && (
+        <Section title="Entries that do not count">
+          {sheet.voided.map((v, i) => (
+            <Text key={i}>
+              {when(v.at)}, {v.by}: {v.why}
+            </Text>
+          ))}
+        </Section>
+      )}
+      <Section title="Signed">
+        <Text>
+          {sheet.signature === null
+            ? 'Not signed.'
+            : `${sheet.signature.name}, ${sheet.signature.role}, ${when(sheet.signature.at)}`}
+        </Text>
+      </Section>
+    </Paper>
+  );
+}
+
+/** The sheet on paper. */
+export const sheetPdf = (sheet: Sheet, paper: 'a4' | 'letter'): Promise<Buffer> =>
+  renderToBuffer(<SheetDocument sheet={sheet} paper={paper} />);

@@ -1,0 +1,130 @@
+import * as z from 'zod';
+import type { Control } from '../../core/equipment/catalogue';
+import { liveOf } from '../../core/equipment/drive-words';
+import { Refused } from '../http/border';
+import { catalogue, controlOf } from '../equipment/catalogue';
+import { isOf, readAll, type Identity, type ReadOut, type Talk } from './drive-client';
+import { listedDrives } from '../administration/settings';
+
+const troubleSchema = z.object({ code: z.string(), message: z.string() });
+const identitySchema = z.object({ vendor: z.string(), product: z.string(), revision: z.string() });
+const wordSchema = z.object({ word: z.number() });
+export const wordsSchema = z.object({ words: z.array(z.tuple([z.number(), z.number()])) });
+
+const linkAddress = (): string => `http://${process.env['GRIM_LINK'] ?? '127.0.0.1:4405'}`;
+
+/** What the link refuses, with its own word for it. */
+export class LinkRefused extends Refused {
+  constructor(
+    status: number,
+    message: string,
+    readonly code: string,
+  ) {
+    super(status, message);
+  }
+}
+
+/** @throws LinkRefused with the link's own words; Refused where the link does not run */
+async function atLink(path: string, init: RequestInit): Promise<Response> {
+  const answer = await fetch(`${linkAddress()}${path}`, init).catch(() => {
+    throw new Refused(502, 'The link to drives is not running: start Grim Spanner again with ./grim start.');
+  });
+  if (answer.ok) return answer;
+  const { code, message } = troubleSchema.parse(await answer.json());
+  throw new LinkRefused([409, 422].includes(answer.status) ? answer.status : 502, message, code);
+}
+
+/** Asks the link for something. @throws as `atLink` */
+export const ask = async <S extends z.ZodType>(
+  path: string,
+  body: unknown,
+  answers: S,
+): Promise<z.output<S>> =>
+  answers.parse(await (await atLink(path, { method: 'POST', body: JSON.stringify(body) })).json());
+
+/** @throws Refused where nothing is known of the type's bus */
+export async function controlNeeded(typeId: string): Promise<Control> {
+  const control = await controlOf(typeId);
+  if (control === null)
+    throw new Refused(422, 'The catalogue does not say how this type is read over a link.');
+  return control;
+}
+
+/** Addresses that may be asked: the simulated drive that ships, and those on the list. */
+export async function knownTargets(): Promise<string[]> {
+  const simulated = process.env['GRIM_RIG_DRIVE'];
+  return [...(simulated === undefined ? [] : [simulated]), ...(await listedDrives())];
+}
+
+export interface Found {
+  target: string;
+  identity: Identity | null;
+  /** Types of the catalogue that say this of themselves. */
+  typeIds: string[];
+  trouble: string | null;
+}
+
+/** Asks each known address who it is. */
+export async function scan(): Promise<Found[]> {
+  const types = await catalogue();
+  return Promise.all(
+    (await knownTargets()).map(async (target): Promise<Found> => {
+      try {
+        const identity = await ask('/identify', { target }, identitySchema);
+        const matches = await Promise.all(types.map(async (t) => isOf(identity, await controlOf(t.id))));
+        return {
+          target,
+          identity,
+          typeIds: types.filter((_, i) => matches[i]).map((t) => t.id),
+          trouble: null,
+        };
+      } catch (error) {
+        if (!(error instanceof Refused)) throw error;
+        return { target, identity: null, typeIds: [], trouble: error.message };
+      }
+    }),
+  );
+}
+
+/** A drive behind the link. */
+export const talkTo = (target: string): Talk => ({
+  target,
+  identify: () => ask('/identify', { target }, identitySchema),
+  read: async (registers) => (await ask('/read', { target, registers }, wordsSchema)).words,
+  write: async (register, word) => (await ask('/write', { target, register, word }, wordSchema)).word,
+});
+
+/** Everything a drive has. @throws as `readAll` */
+export const readOut = async (target: string, typeId: string): Promise<ReadOut> =>
+  readAll(talkTo(target), await controlNeeded(typeId));
+
+/** Live values as server-sent events: `data` a `Live`, or `trouble` with words. */
+export async function watch(
+  target: string,
+  typeId: string,
+  signal: AbortSignal,
+): Promise<ReadableStream<Uint8Array>> {
+  const control = await controlNeeded(typeId);
+  const registers = control.modbus.live.map((l) => l.register).join();
+  const asked = new URLSearchParams({ target, registers });
+  const { body } = await atLink(`/watch?${asked}`, { signal });
+  if (body === null) throw new Refused(502, 'The link sends no values.');
+  let rest = '';
+  const decoder = new TextDecoder();
+  const encoder = new TextEncoder();
+  const event = (text: string): string => {
+    const data = /^data: (.*)$/m.exec(text)?.[1];
+    if (text.startsWith('event: trouble') || data === undefined) return `${text}\n\n`;
+    const words = new Map(wordsSchema.shape.words.parse(JSON.parse(data)));
+    return `data: ${JSON.stringify(liveOf(control, (r) => words.get(r)))}\n\n`;
+  };
+  return body.pipeThrough(
+    new TransformStream<Uint8Array, Uint8Array>({
+      transform(chunk, controller) {
+        const parts = (rest + decoder.decode(chunk, { stream: true })).split('\n\n');
+        rest = parts.pop() ?? '';
+        for (const part of parts) controller.enqueue(encoder.encode(event(part)));
+      },
+    }),
+  );
+}

@@ -1,0 +1,84 @@
+import type { Control } from '../../core/equipment/catalogue';
+import { parameterAt, parameterFor, rawOf, valueOf } from '../../core/equipment/drive-words';
+import { runGiven } from '../../core/fault-finding/run-chain';
+import { Refused } from '../http/border';
+import { look, turnLock } from './guarded-write';
+import { rightDrive, type Talk } from './drive-client';
+import { controlNeeded, talkTo } from './drives';
+import { noRunOn } from '../parameter-sets/write-run';
+
+export interface WriteOrder {
+  target: string;
+  typeId: string;
+  number: string;
+  /** What the drive had when the person decided. */
+  from: number;
+  to: number;
+}
+
+export interface Written {
+  /** What the drive has now. */
+  found: number;
+  /** False where the type keeps edits only after an entry that saves. */
+  kept: boolean;
+  /** True where a lock was opened for it and could not be shut again. */
+  lockOpen: boolean;
+}
+
+/** Opens the lock of an entry, and shuts it after the work. */
+async function unlocked<T>(
+  talk: Talk,
+  control: Control,
+  lock: number,
+  work: () => Promise<T>,
+): Promise<{ done: T; lockOpen: boolean }> {
+  if (lock === 0) return { done: await work(), lockOpen: false };
+  const shut = () =>
+    turnLock(talk, control, 0).then(
+      () => false,
+      () => true,
+    );
+  await turnLock(talk, control, lock);
+  try {
+    const done = await work();
+    return { done, lockOpen: await shut() };
+  } catch (error) {
+    await shut();
+    throw error;
+  }
+}
+
+/**
+ * Writes one entry and reads it back; only at the drive that was identified, only where it still has what the
+ * person saw, and never while run is given.
+ * @throws Refused with the reason; LinkRefused 'uncertain' where nobody knows whether it arrived
+ */
+export async function writeEntry({ target, typeId, number, from, to }: WriteOrder): Promise<Written> {
+  const control = await controlNeeded(typeId);
+  const parameter = parameterAt(control, number);
+  if (parameter === undefined) throw new Refused(422, `This type has no entry ${number}.`);
+  if (parameter.readOnly) throw new Refused(422, `${number} can be read only.`);
+  if (parameter.choices !== undefined && !parameter.choices.some((c) => c.value === to))
+    throw new Refused(422, `${number} has no choice ${to}.`);
+  const talk = talkTo(target);
+  await noRunOn(target);
+  await rightDrive(talk, control);
+  const { value: now, values, live } = await look(talk, control, parameter);
+  if (now === undefined)
+    throw new Refused(409, `${number} is not there: it may need an option or another entry.`);
+  if (rawOf(parameter, now) !== rawOf(parameter, from))
+    throw new Refused(
+      409,
+      `${number} is ${now} now, not ${from} as it was read: read out again. Nothing was written.`,
+    );
+  const given = runGiven({ control, values, live });
+  if (given !== null) throw new Refused(409, `${given} Nothing was written: take run away first.`);
+  const { done: word, lockOpen } = await unlocked(talk, control, parameter.lock, () =>
+    talk.write(parameter.register, rawOf(parameter, to)),
+  );
+  return {
+    found: valueOf(parameter, word),
+    kept: parameterFor(control, 'store.save') === undefined,
+    lockOpen,
+  };
+}

@@ -1,0 +1,97 @@
+import { readFile, readdir } from 'node:fs/promises';
+import { join } from 'node:path';
+import type { Control, DriveType } from '../../core/equipment/catalogue';
+import {
+  checkFile,
+  controlSchema,
+  driveTypeSchema,
+  type FileProblem,
+} from '../../core/equipment/catalogue/schema';
+import { Refused } from '../http/border';
+import { db } from '../database/connection';
+
+const home = join(process.cwd(), 'catalogue');
+const json = async (...path: string[]): Promise<unknown> =>
+  JSON.parse(await readFile(join(home, ...path), 'utf8'));
+
+let read: Promise<DriveType[]> | undefined;
+
+async function readShipped(): Promise<DriveType[]> {
+  const folders = (await readdir(home, { withFileTypes: true })).filter((f) => f.isDirectory());
+  return Promise.all(folders.map(async ({ name }) => driveTypeSchema.parse(await json(name, 'type.json'))));
+}
+
+/** The types of catalogue/, read once. */
+const shipped = (): Promise<DriveType[]> => (read ??= readShipped());
+
+async function own(): Promise<DriveType[]> {
+  const rows = await db().models.DriveType.findAll({ attributes: ['type'] });
+  return rows.map((r) => driveTypeSchema.parse(r.type));
+}
+
+/** Every drive type that is known: those that ship, and the workshop's own. */
+export async function catalogue(): Promise<DriveType[]> {
+  const all = [...(await shipped()), ...(await own())];
+  return all.sort((a, b) => a.maker.localeCompare(b.maker) || a.range.localeCompare(b.range));
+}
+
+const controls = new Map<string, Promise<Control>>();
+
+/** Settings and bus of a drive type; null where nothing is said of them. */
+export async function controlOf(typeId: string): Promise<Control | null> {
+  if (!(await shipped()).some((t) => t.id === typeId)) {
+    const row = await db().models.DriveType.findByPk(typeId);
+    return row === null || row.control === null ? null : controlSchema.parse(row.control);
+  }
+  // Only folders that the catalogue knows are ever opened.
+  const known =
+    controls.get(typeId) ?? json(typeId, 'control.json').then((control) => controlSchema.parse(control));
+  controls.set(typeId, known);
+  return known.catch((error: unknown) => {
+    controls.delete(typeId);
+    if ((error as NodeJS.ErrnoException).code === 'ENOENT') return null;
+    throw error;
+  });
+}
+
+export interface WrittenType {
+  /** Text of type.json, and of control.json where there is one. */
+  type: string;
+  control: string | null;
+}
+export interface Checked {
+  id: string | null;
+  problems: (FileProblem & { file: 'type.json' | 'control.json' })[];
+}
+
+const problemsOf = (
+  file: Checked['problems'][number]['file'],
+  checked: { problems: FileProblem[] } | { value: unknown },
+): Checked['problems'] => ('problems' in checked ? checked.problems.map((p) => ({ file, ...p })) : []);
+
+/**
+ * Checks what a workshop wrote of a type, and keeps it where nothing is wrong.
+ * @throws Refused where the id is that of a type that ships
+ */
+export async function keepType(
+  { type, control }: WrittenType,
+  { keep, byId }: { keep: boolean; byId: string },
+): Promise<Checked> {
+  const typeRead = checkFile(type, driveTypeSchema);
+  const controlRead = control === null ? { value: null } : checkFile(control, controlSchema);
+  const problems = [...problemsOf('type.json', typeRead), ...problemsOf('control.json', controlRead)];
+  if (!('value' in typeRead) || !('value' in controlRead)) return { id: null, problems };
+  const { id } = typeRead.value;
+  if ((await shipped()).some((t) => t.id === id))
+    throw new Refused(409, `${id} is one of the types that ship: give yours another id in type.json.`);
+  if (keep)
+    await db().models.DriveType.upsert({
+      id,
+      type: typeRead.value,
+      // What was written is kept, not what the schema made of it: defaults are filled in when it is read.
+      control: control === null ? null : (JSON.parse(control) as unknown),
+      byId,
+      receivedAt: new Date(),
+    });
+  return { id, problems };
+}

@@ -1,0 +1,72 @@
+import { unparse } from 'papaparse';
+import { strToU8, zipSync, type Zippable } from 'fflate';
+import { archiveFormat, publishedArchiveSchema, type Archive } from '../../../core/job/archive/schema';
+import type { Entry } from '../../../core/logbook';
+import { blob } from '../../logbook/blobs';
+import { entriesAfter } from '../../logbook/jobs';
+import { reportOfJob, reportPdf } from '../../documents/report';
+import { wireList } from '../../documents/replacement';
+
+const filesOf = (entry: Entry): string[] => {
+  const { payload } = entry;
+  return [
+    ...('photos' in payload ? payload.photos : []),
+    ...(entry.kind === 'trend.kept' || entry.kind === 'power.capture' ? [entry.payload.sha256] : []),
+  ];
+};
+
+const about = `A job of Grim Spanner, whole.
+
+job.json      every entry of its logbook, in the order it was kept
+schema.json   what every kind of entry carries (JSON Schema)
+files/        photographs (JPEG) and trends (JSON), each under its SHA-256
+*.csv         readings, wires and settings as tables
+report.pdf    the report as it stood
+
+Another installation takes it in under Settings, or by POST of this file to /api/v1/archives.
+`;
+
+const table = (rows: object[]): Uint8Array => strToU8(unparse(rows, { escapeFormulae: true }));
+
+/** A job as one archive; null when there is no such job. */
+export async function archiveOfJob(jobId: string, now = new Date()): Promise<Uint8Array | null> {
+  const entries = await entriesAfter(jobId, 0);
+  const report = await reportOfJob(jobId);
+  if (entries === null || report === null) return null;
+  const zip: Zippable = {};
+  const files: Archive['files'] = [];
+  for (const sha256 of new Set(entries.flatMap(filesOf))) {
+    const kept = await blob(sha256);
+    if (kept === null) continue;
+    const mediaType = kept.mediaType === 'image/jpeg' ? 'image/jpeg' : 'application/json';
+    files.push({ sha256, mediaType });
+    const bytes = new Uint8Array(kept.bytes);
+    // A photograph is packed already.
+    zip[`files/${sha256}`] = mediaType === 'image/jpeg' ? [bytes, { level: 0 }] : bytes;
+  }
+  const archive = {
+    format: archiveFormat,
+    version: 1,
+    madeAt: now.toISOString(),
+    job: { id: jobId },
+    entries,
+    files,
+  };
+  const rowsOf = (id: string): object[] => {
+    const found = report.record.find((p) => p.id === id)?.table;
+    return (found?.rows ?? []).map((r) =>
+      Object.fromEntries(
+        found?.heads.map((h, i) => [h === '' ? `column ${i + 1}` : `${i + 1} ${h}`, r[i] ?? '']) ?? [],
+      ),
+    );
+  };
+  const wires = await wireList(jobId).catch(() => null);
+  zip['README.txt'] = strToU8(about);
+  zip['job.json'] = strToU8(JSON.stringify(archive, null, 1));
+  zip['schema.json'] = strToU8(JSON.stringify(publishedArchiveSchema()));
+  zip['readings.csv'] = table(rowsOf('readings'));
+  zip['settings.csv'] = table(rowsOf('settings'));
+  zip['wires.csv'] = table(wires?.rows ?? []);
+  zip['report.pdf'] = [new Uint8Array(await reportPdf(report, 'a4')), { level: 0 }];
+  return zipSync(zip, { level: 6 });
+}

@@ -1,0 +1,40 @@
+import { createHash } from 'node:crypto';
+import sharp from 'sharp';
+import { db } from '../database/connection';
+
+/** A photograph may weigh this much before it is scaled, bytes. */
+export const heaviestPhoto = 25 * 1024 * 1024;
+const longestEdge = 2000;
+
+/**
+ * Keeps a photograph: turned upright, scaled, and written anew without any metadata, so that no
+ * place or device goes along.
+ * @returns its address, the SHA-256 of what is stored
+ * @throws when it is no picture that can be read
+ */
+export async function keepPhoto(bytes: Buffer): Promise<string> {
+  const jpeg = await sharp(bytes, { limitInputPixels: 100_000_000 })
+    .rotate()
+    .resize({ width: longestEdge, height: longestEdge, fit: 'inside', withoutEnlargement: true })
+    .jpeg({ quality: 82 })
+    .toBuffer();
+  const sha256 = createHash('sha256').update(jpeg).digest('hex');
+  await db().models.Blob.findOrCreate({
+    where: { sha256 },
+    defaults: { sha256, mediaType: 'image/jpeg', bytes: jpeg },
+  });
+  return sha256;
+}
+
+/** Keeps text as it is, e.g. the samples of a trend. @returns its address */
+export async function keepText(text: string, mediaType: string): Promise<string> {
+  const bytes = Buffer.from(text, 'utf8');
+  const sha256 = createHash('sha256').update(bytes).digest('hex');
+  await db().models.Blob.findOrCreate({ where: { sha256 }, defaults: { sha256, mediaType, bytes } });
+  return sha256;
+}
+
+export async function blob(sha256: string): Promise<{ mediaType: string; bytes: Buffer } | null> {
+  const row = await db().models.Blob.findByPk(sha256);
+  return row === null ? null : { mediaType: row.mediaType, bytes: row.bytes };
+}

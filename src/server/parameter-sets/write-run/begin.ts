@@ -1,0 +1,80 @@
+import { lineOf } from '../../../core/parameter-sets/write-run';
+import { planWrites, type UnitSet } from '../../../core/parameter-sets/parameters';
+import type { Person } from '../../../core/logbook';
+import { Refused } from '../../http/border';
+import { db } from '../../database/connection';
+import { readAll } from '../../drive-link/drive-client';
+import { controlNeeded, talkTo } from '../../drive-link/drives';
+import { append } from '../../logbook/jobs';
+import { createRun, type Run } from './journal';
+
+/** `id` is made by the page: asking twice begins one run. `setId` is the entry that carries the set. */
+export interface RunOrder extends Pick<
+  Run,
+  'id' | 'jobId' | 'setId' | 'name' | 'target' | 'typeId' | 'rating'
+> {
+  /** The plan as the person saw it. */
+  expects: readonly { number: string; from: number | null; to: number }[];
+}
+
+/** Values of a set of this job. @throws Refused where there is none */
+async function valuesOf({ jobId, setId, typeId }: RunOrder): Promise<UnitSet['values']> {
+  const row = await db().models.Entry.findOne({ where: { id: setId, jobId } });
+  const payload = row?.payload as { values?: UnitSet['values']; typeId?: string } | undefined;
+  if (payload?.values === undefined || payload.typeId !== typeId)
+    throw new Refused(409, 'The set is not kept by the server yet, or it is of another type.');
+  return payload.values;
+}
+
+/**
+ * Makes the journal of a run: reads the drive, plans from what is in it, and refuses where that is not what the person saw.
+ * @param talk how the drive is reached; through the link, unless told
+ * @throws Refused, and as the link does
+ */
+export async function makeRun(order: RunOrder, by: Person, talk = talkTo(order.target)): Promise<void> {
+  const { id, jobId, setId, name, target, typeId, rating, expects } = order;
+  if ((await db().models.WriteRun.findByPk(id)) !== null) return;
+  const control = await controlNeeded(typeId);
+  const wanted = await valuesOf(order);
+  const { values: found, serial = null } = await readAll(talk, control);
+  const { steps } = planWrites({ typeId, control, rating, values: found }, wanted);
+  const asSeen =
+    steps.length === expects.length &&
+    steps.every(({ number, from, to }, i) => {
+      const seen = expects[i];
+      return number === seen?.number && from === seen.from && to === seen.to;
+    });
+  if (!asSeen)
+    throw new Refused(
+      409,
+      'The drive is not as it was when it was read out: read out again. Nothing was written.',
+    );
+  if (steps.length === 0) throw new Refused(409, 'There is nothing to write: the drive has the set.');
+  const begun = {
+    run: id,
+    set: setId,
+    name,
+    target,
+    serial,
+    values: steps.length,
+    runOpen: true,
+    enableOpen: true,
+    peopleClear: true,
+  } as const;
+  const made = {
+    v: 1,
+    id,
+    jobId,
+    at: new Date().toISOString(),
+    kind: 'set.write-begun',
+    payload: begun,
+  } as const;
+  const kept = await append(jobId, [made], by, undefined, (transaction) =>
+    createRun(
+      { id, jobId, setId, name, target, typeId, serial, rating, found, byId: by.id },
+      steps.map(lineOf),
+      transaction,
+    ),
+  );
+  if ('refused' in kept) throw new Refused(404, 'There is no such job.');
+}

@@ -1,0 +1,150 @@
+// Runs of writes in the database: their rows, their lines, and who may have one open.
+import { Op, UniqueConstraintError, type Transaction } from 'sequelize';
+import type { Rating, Values } from '../../../core/equipment/drive-words';
+import type { WriteLine } from '../../../core/parameter-sets/write-run';
+import { Refused } from '../../http/border';
+import { db } from '../../database/connection';
+import type { WriteRun as RunRow } from '../../database/models';
+import type { Journal } from './runner';
+
+export type RunState = 'writing' | 'held' | 'ended';
+
+export interface Run {
+  id: string;
+  jobId: string;
+  setId: string;
+  name: string;
+  target: string;
+  typeId: string;
+  serial: string | null;
+  rating: Rating;
+  /** What was in the drive before. */
+  found: Values;
+  state: RunState;
+  why: string | null;
+  byId: string;
+}
+
+/** A writer that was not heard of for this long is gone, ms. */
+export const silent_ms = 6000;
+export const beat_ms = 2000;
+
+const open: RunState[] = ['writing', 'held'];
+
+const toRun = (row: RunRow): Run => ({
+  id: row.id,
+  jobId: row.jobId,
+  setId: row.setId,
+  name: row.name,
+  target: row.target,
+  typeId: row.typeId,
+  serial: row.serial,
+  rating: row.rating as Rating,
+  found: row.found as Values,
+  state: row.state as RunState,
+  why: row.why,
+  byId: row.byId,
+});
+
+/** A run whose writer is gone is held, whatever its row says. */
+const asItIs = (row: RunRow): Run => {
+  const run = toRun(row);
+  return run.state === 'writing' && Date.now() - row.heardAt.getTime() > silent_ms
+    ? {
+        ...run,
+        state: 'held',
+        why: 'The server was stopped in the middle. What the drive took is read before anything goes on.',
+      }
+    : run;
+};
+
+const inOne = (transaction: Transaction | undefined) => (transaction === undefined ? {} : { transaction });
+
+/** @throws Refused where the drive has an open run already */
+export async function createRun(
+  run: Omit<Run, 'state' | 'why'>,
+  lines: readonly WriteLine[],
+  transaction: Transaction,
+): Promise<void> {
+  const { WriteRun, WriteLine: Lines } = db().models;
+  try {
+    await WriteRun.create({ ...run, state: 'writing', why: null }, { transaction });
+  } catch (error) {
+    if (error instanceof UniqueConstraintError) throw new Refused(409, busy);
+    throw error;
+  }
+  await Lines.bulkCreate(
+    lines.map((line, place) => ({ runId: run.id, place, line, settledAt: null })),
+    { transaction },
+  );
+}
+
+const busy =
+  'A set is being written to this drive already. Two people never write to one drive: end that run first.';
+
+/** @throws Refused while a run on this drive is open */
+export async function noRunOn(target: string): Promise<void> {
+  const row = await db().models.WriteRun.findOne({ where: { target, state: { [Op.in]: open } } });
+  if (row !== null) throw new Refused(409, busy);
+}
+
+/** @throws Refused where there is no such run */
+export async function runById(id: string): Promise<Run> {
+  const row = await db().models.WriteRun.findByPk(id);
+  if (row === null) throw new Refused(404, 'There is no such run.');
+  return asItIs(row);
+}
+
+export async function linesOf(runId: string): Promise<WriteLine[]> {
+  const rows = await db().models.WriteLine.findAll({ where: { runId }, order: ['place'] });
+  // They were made by `lineOf` and changed by the runner alone.
+  return rows.map((r) => r.line as WriteLine);
+}
+
+/** Runs of a job, the newest first, with their lines. */
+export async function runsOfJob(jobId: string): Promise<(Run & { lines: WriteLine[] })[]> {
+  const rows = await db().models.WriteRun.findAll({
+    where: { jobId },
+    order: [['begunAt', 'DESC']],
+    limit: 5,
+  });
+  return Promise.all(rows.map(async (row) => ({ ...asItIs(row), lines: await linesOf(row.id) })));
+}
+
+export const journalOf = (runId: string): Journal => ({
+  lines: () => linesOf(runId),
+  keep: async (place, line) => {
+    const settledAt = line.state === 'taken' || line.state === 'left-out' ? new Date() : null;
+    await db().models.WriteLine.update({ line, settledAt }, { where: { runId, place } });
+  },
+});
+
+export async function setRun(
+  id: string,
+  state: RunState,
+  why: string | null,
+  transaction?: Transaction,
+): Promise<void> {
+  await db().models.WriteRun.update(
+    { state, why, heardAt: new Date() },
+    { where: { id }, ...inOne(transaction) },
+  );
+}
+
+/** The writer is there. */
+export async function beat(id: string): Promise<void> {
+  await db().models.WriteRun.update({ heardAt: new Date() }, { where: { id } });
+}
+
+/**
+ * Takes a held run to go on with it.
+ * @returns false where somebody else was quicker
+ */
+export async function takeRun(id: string): Promise<boolean> {
+  const gone = new Date(Date.now() - silent_ms);
+  const [count] = await db().models.WriteRun.update(
+    { state: 'writing', why: null, heardAt: new Date() },
+    { where: { id, [Op.or]: [{ state: 'held' }, { state: 'writing', heardAt: { [Op.lt]: gone } }] } },
+  );
+  return count === 1;
+}

@@ -1,0 +1,83 @@
+import { Worker } from 'node:worker_threads';
+import type { Answer } from '../../core/verbs';
+
+// One computation at a time, off the server's main thread, in the same bundle as `./grim calc`.
+const longestQueue = 32;
+const timeOut_ms = 30_000;
+
+interface Waiting {
+  job: number;
+  name: string;
+  text: string;
+  answer: (answer: Answer) => void;
+}
+
+interface Pool {
+  worker: Worker | null;
+  running: Waiting | null;
+  queue: Waiting[];
+  timer: NodeJS.Timeout | null;
+  jobs: number;
+}
+
+const slot = globalThis as typeof globalThis & { grimCalc?: Pool };
+const pool = (): Pool => (slot.grimCalc ??= { worker: null, running: null, queue: [], timer: null, jobs: 0 });
+
+const fault = (status: 500 | 503, code: 'our-fault' | 'busy', said: string): Answer => ({
+  status,
+  body: { error: { code, problems: [{ path: '', given: null, allowed: said }] } },
+});
+
+function settle(p: Pool, answer: Answer): void {
+  if (p.timer !== null) clearTimeout(p.timer);
+  const done = p.running;
+  p.running = null;
+  p.timer = null;
+  done?.answer(answer);
+  advance(p);
+}
+
+function start(p: Pool): Worker {
+  const bundle = process.env['GRIM_CALC_BUNDLE'];
+  if (!bundle) throw new Error('GRIM_CALC_BUNDLE is not set: start the app with ./grim start');
+  const worker = new Worker(/* turbopackIgnore: true */ bundle);
+  worker.on('message', (m: { job: number; answer: Answer }) => {
+    if (p.running?.job === m.job) settle(p, m.answer);
+  });
+  const lost = () => {
+    if (p.worker !== worker) return;
+    p.worker = null;
+    if (p.running !== null) settle(p, fault(500, 'our-fault', 'the computation ended by itself'));
+  };
+  worker.on('error', lost);
+  worker.on('exit', lost);
+  worker.unref();
+  return worker;
+}
+
+function advance(p: Pool): void {
+  if (p.running !== null) return;
+  const next = p.queue.shift();
+  if (next === undefined) return;
+  p.running = next;
+  p.worker ??= start(p);
+  p.timer = setTimeout(() => {
+    const stuck = p.worker;
+    p.worker = null;
+    void stuck?.terminate();
+    settle(p, fault(503, 'busy', `no answer within ${timeOut_ms / 1000} s`));
+  }, timeOut_ms);
+  p.worker.postMessage({ job: next.job, name: next.name, text: next.text });
+}
+
+/** Runs a verb on a body of text in the worker; refuses when too many are waiting. */
+export function calc(name: string, text: string): Promise<Answer> {
+  const p = pool();
+  if (p.queue.length >= longestQueue)
+    return Promise.resolve(fault(503, 'busy', 'too many computations are waiting; try again in a moment'));
+  return new Promise((resolve) => {
+    p.jobs += 1;
+    p.queue.push({ job: p.jobs, name, text, answer: resolve });
+    advance(p);
+  });
+}

@@ -1,0 +1,195 @@
+'use client';
+import { Box, Text } from '@chakra-ui/react';
+import type { Person } from '@/core/logbook';
+import type { Value } from '@/core/equipment/power-stage';
+import type { Sheet } from '@/core/job/static-sheet';
+import { PaperPage, Part } from '../../kit/document-page';
+import { PlainTable } from '../../kit/plain-table';
+import { StateMark, type Mark } from '../../kit/state-mark';
+import { dateTime } from '../../kit/time';
+
+const shown = (v: Value | null): string =>
+  v === null ? '' : v === 'OL' ? 'overload' : v === 'climbing' ? 'climbing' : v.toFixed(3);
+const markOf = (state: string): Mark =>
+  state === 'sound' ? 'sound' : state === 'failed' ? 'failed' : state === 'doubt' ? 'doubt' : 'unprobed';
+const verdictMark: Record<string, Mark> = {
+  'not-shorted': 'sound',
+  faulty: 'failed',
+  doubtful: 'doubt',
+  invalid: 'doubt',
+};
+
+function Readings({ sheet }: { sheet: Sheet }) {
+  return (
+    <PlainTable heads={['red', 'black', 'value, V', 'earlier', 'expected', 'state', 'by']}>
+      {sheet.readings.map((r) => (
+        <tr key={`${r.red}>${r.black}`}>
+          <td>{r.red}</td>
+          <td>{r.black}</td>
+          <Text as="td" fontFamily="mono" fontSize="1.05rem">
+            {shown(r.values[r.values.length - 1] ?? null)}
+          </Text>
+          <Text as="td" fontFamily="mono" color="soft">
+            {r.values.slice(0, -1).map(shown).join(', ')}
+          </Text>
+          <Text as="td" fontFamily="mono" color="soft">
+            {shown(r.expected)}
+          </Text>
+          <td>
+            <StateMark mark={markOf(r.state)} label={null} /> {r.state}
+          </td>
+          <td>{r.by}</td>
+        </tr>
+      ))}
+    </PlainTable>
+  );
+}
+
+/** The static-test sheet as a page; it prints as it stands. */
+export function SheetPage({
+  jobId,
+  sheet,
+  people,
+  person,
+}: {
+  jobId: string;
+  sheet: Sheet;
+  people: readonly Person[];
+  person: Person;
+}) {
+  return (
+    <PaperPage
+      jobId={jobId}
+      title={sheet.title}
+      links={[
+        ['PDF, A4', 'sheet?form=pdf&paper=a4'],
+        ['PDF, letter', 'sheet?form=pdf&paper=letter'],
+      ]}
+      identity={sheet.identity.map((i) => [i.label, i.value] as const)}
+      people={people}
+      person={person}
+    >
+      <Box border="2px solid" borderColor="ink" bg="paper" p="4" mt="5">
+        <Text fontFamily="heading" fontWeight="600" fontSize="1.5rem" lineHeight="1.15" mb="1">
+          {sheet.conclusion.headline}
+        </Text>
+        <Text>{sheet.conclusion.detail}</Text>
+        <Text mt="2">
+          <StateMark mark={verdictMark[sheet.conclusion.verdict] ?? 'doubt'} label={null} /> Verdict level:{' '}
+          <strong>{sheet.conclusion.level}</strong>
+        </Text>
+        <Text mt="1" fontSize="0.92rem">
+          {sheet.levels.map((l) => `${l.name}: ${l.state}`).join('; ')}.
+        </Text>
+      </Box>
+      <Part title="Readings">
+        <Readings sheet={sheet} />
+      </Part>
+      {sheet.safety !== null && (
+        <Part title="Made safe">
+          <Text fontWeight="600">{sheet.safety.statement}</Text>
+          <Text>
+            By {sheet.safety.by}. Meter proven {sheet.safety.meter}. Limits: {sheet.safety.limits}.
+          </Text>
+          <Box
+            as="ul"
+            listStyleType="none"
+            mt="2"
+            display="grid"
+            gridTemplateColumns={{ base: '1fr', sm: '1fr 1fr' }}
+            columnGap="6"
+          >
+            {sheet.safety.figures.map((f) => (
+              <Box
+                as="li"
+                key={`${f.between} ${f.quantity} ${f.where}`}
+                display="flex"
+                justifyContent="space-between"
+                borderBottom="1px solid"
+                borderColor="line"
+              >
+                <span>
+                  {f.between} {f.quantity}, {f.where}
+                </span>
+                <Text as="span" fontFamily="mono">
+                  {f.volts} V
+                </Text>
+              </Box>
+            ))}
+          </Box>
+        </Part>
+      )}
+      {sheet.modules.map((m) => (
+        <Part key={m.name} title={`Module by lamp and battery: ${m.name}`}>
+          <Text fontWeight="600">{m.verdict.replace('-', ' ')}</Text>
+          <Box as="ul" pl="5" listStyleType="disc">
+            {m.devices.map((d) => (
+              <li key={d.name}>
+                {d.name}: {d.verdict.replace('-', ' ')}. {d.why}
+              </li>
+            ))}
+          </Box>
+        </Part>
+      ))}
+      <Part title="As found and looked at">
+        <Text>{sheet.asFound.join('; ')}.</Text>
+        <Text>
+          {sheet.look.map((l) => `${l.item}: ${l.state}${l.note === '' ? '' : ` (${l.note})`}`).join('; ')}
+        </Text>
+      </Part>
+      <Part title="What this test cannot see">
+        <Box as="ul" pl="5" listStyleType="disc">
+          {sheet.unseen.map((u) => (
+            <li key={u}>{u}</li>
+          ))}
+        </Box>
+      </Part>
+      {sheet.traces.map((t) => (
+        <Part key={t.trouble} title={`Traced: ${t.trouble}`}>
+          <Box as="ol" pl="5" listStyleType="decimal">
+            {t.steps.map((s) => (
+              <li key={s}>{s}</li>
+            ))}
+          </Box>
+          {t.causes.map((c) => (
+            <Text key={c} fontWeight="500">
+              {c}
+            </Text>
+          ))}
+        </Part>
+      ))}
+      {sheet.changes.length > 0 && (
+        <Part title="Bridged, written, walked">
+          {sheet.changes.map((c) => (
+            <Text key={c}>{c}</Text>
+          ))}
+        </Part>
+      )}
+      {sheet.questions.length > 0 && (
+        <Part title="Questions">
+          {sheet.questions.map((q) => (
+            <Text key={q.text}>
+              {q.text} <strong>{q.answer ?? 'open'}</strong>
+            </Text>
+          ))}
+        </Part>
+      )}
+      {sheet.voided.length > 0 && (
+        <Part title="Entries that do not count">
+          {sheet.voided.map((v) => (
+            <Text key={`${v.at} ${v.why}`} suppressHydrationWarning>
+              {dateTime(v.at)}, {v.by}: {v.why}
+            </Text>
+          ))}
+        </Part>
+      )}
+      <Part title="Signed">
+        <Text suppressHydrationWarning>
+          {sheet.signature === null
+            ? 'Not signed.'
+            : `${sheet.signature.name}, ${sheet.signature.role}, ${dateTime(sheet.signature.at)}`}
+        </Text>
+      </Part>
+    </PaperPage>
+  );
+}

@@ -1,0 +1,59 @@
+import { shownAs } from '@/core/equipment/drive-words';
+import { Box, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import { mayMove } from '@/core/fault-finding/trials';
+import { BeforeWrite } from './before-write';
+import { Primary, Secondary } from '../kit/buttons';
+import { Caution } from '../kit/caution';
+import { Tick } from '../kit/tick';
+import type { WriteWish } from './use-write';
+
+/** What will be written, one after the other, what may move, and the two things that must be so before it. */
+export function ConfirmWrite({
+  wishes,
+  writing,
+  go,
+  cancel,
+}: {
+  wishes: readonly WriteWish[];
+  writing: boolean;
+  go: () => void;
+  cancel: () => void;
+}) {
+  const [open, setOpen] = useState(false);
+  const [clear, setClear] = useState(false);
+  const warnings = [...new Set(wishes.map((w) => mayMove(w.parameter)))];
+  return (
+    <BeforeWrite label="Write to the drive">
+      <Caution title="It may move.">{warnings.join(' ')}</Caution>
+      {wishes.map(({ parameter, from, to, reason }) => (
+        <Box key={parameter.number} mb="2">
+          <Text fontFamily="heading" fontWeight="600" fontSize="1.2rem">
+            {parameter.number} {parameter.name}
+          </Text>
+          <Text
+            fontFamily="mono"
+            fontSize={wishes.length > 1 ? '1.1rem' : '1.6rem'}
+            lineHeight="1.3"
+            overflowWrap="anywhere"
+          >
+            {shownAs(parameter, from)} → {shownAs(parameter, to)}
+          </Text>
+          <Text color="soft">{reason}</Text>
+        </Box>
+      ))}
+      <Box mt="2">
+        <Tick label="The run input is open, and nothing else gives run" checked={open} onChange={setOpen} />
+        <Tick label="People are clear of the machine and know of it" checked={clear} onChange={setClear} />
+      </Box>
+      <Box display="flex" gap="2" flexWrap="wrap" mt="3">
+        <Primary disabled={!open || !clear || writing} onClick={go}>
+          {writing ? 'Writing…' : 'Write and read back'}
+        </Primary>
+        <Secondary onClick={cancel} disabled={writing}>
+          Leave it
+        </Secondary>
+      </Box>
+    </BeforeWrite>
+  );
+}

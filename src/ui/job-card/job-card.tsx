@@ -1,0 +1,212 @@
+'use client';
+import { Box, Text } from '@chakra-ui/react';
+import dynamic from 'next/dynamic';
+import { useRouter } from 'next/navigation';
+import { useCallback, useMemo } from 'react';
+import type { DriveType } from '@/core/equipment/catalogue';
+import { levelsOf, mustStayDead, stageLines, type Entry, type Person, type StageId } from '@/core/logbook';
+import type { Limits } from '@/core/bench/make-safe';
+import { commonMeter } from '@/core/equipment/power-stage';
+import type { Consequence } from '@/core/bench/story';
+import { BenchConclusion } from '../panels/diagnosis/conclusion';
+import { Levels } from '../panels/diagnosis/levels';
+import { Story } from '../panels/diagnosis/story';
+import { useDiagnosis } from '../panels/diagnosis/use-diagnosis';
+import { Secondary } from '../kit/buttons';
+import { TopBar } from '../kit/top-bar';
+import { span } from '../kit/time';
+import { useNow } from '../kit/use-now';
+import { Edge } from './edge';
+import type { FaceProps } from '../job-store/stage-props';
+import { entryWords } from './log-words';
+import { Notice } from '../kit/notice';
+import { Margin } from './margin';
+import { useJob, type JobStore } from '../job-store/use-job';
+
+const loading = () => <Text role="status">opening…</Text>;
+// Each face comes when its stage is opened: the first load of the card stays small.
+const TakeFace = dynamic(() => import('../stages/call/call-stage').then((m) => m.TakeFace), { loading });
+const IdentifyFace = dynamic(() => import('../stages/nameplates/nameplates-stage').then((m) => m.IdentifyFace), {
+  loading,
+});
+const AsFoundFace = dynamic(() => import('../stages/as-found/as-found-stage').then((m) => m.AsFoundFace), { loading });
+const LookFace = dynamic(() => import('../stages/inspection/inspection-stage').then((m) => m.LookFace), { loading });
+const MakeSafeFace = dynamic(() => import('../stages/make-safe/make-safe-stage').then((m) => m.MakeSafeFace), {
+  loading,
+});
+const TraceFace = dynamic(() => import('../stages/fault-finding/fault-finding-stage').then((m) => m.TraceFace), { loading });
+const BenchFace = dynamic(() => import('../stages/bench-test/bench-test-stage').then((m) => m.BenchFace), { loading });
+const MotorFace = dynamic(() => import('../stages/motor-and-cable/motor-and-cable-stage').then((m) => m.MotorFace), { loading });
+const SettingsFace = dynamic(() => import('../stages/commissioning/commissioning-stage').then((m) => m.SettingsFace), {
+  loading,
+});
+const DecideFace = dynamic(() => import('../stages/repair-or-replace/repair-or-replace-stage').then((m) => m.DecideFace), { loading });
+const PrepareFace = dynamic(() => import('../stages/preparation/preparation-stage').then((m) => m.PrepareFace), { loading });
+const SwapFace = dynamic(() => import('../stages/replacement/replacement-stage').then((m) => m.SwapFace), { loading });
+const HandOverFace = dynamic(() => import('../stages/hand-over/hand-over-stage').then((m) => m.HandOverFace), {
+  loading,
+});
+const FirstPowerFace = dynamic(
+  () => import('../stages/first-power-up/first-power-up-stage').then((m) => m.FirstPowerFace),
+  {
+    loading,
+  },
+);
+
+/** What the server could not take, with what was typed; nothing is dropped unseen. */
+function Troubles({ store }: { store: JobStore }) {
+  return (
+    <Box role="alert" mx={{ base: 3, md: 5 }}>
+      {!store.online && (
+        <Text bg="doubtWash" color="ink" borderLeft="5px solid" borderColor="doubt" px="3" py="2" mb="2">
+          The server does not answer.{' '}
+          {store.unsent.size > 0
+            ? `${store.unsent.size} entries are kept on this device and sent`
+            : 'What you enter is kept on this device and sent'}{' '}
+          when it is back.
+        </Text>
+      )}
+      {store.refused.map(({ entry, reason }) => (
+        <Box
+          key={entry.id}
+          bg="failedWash"
+          color="ink"
+          borderLeft="5px solid"
+          borderColor="failed"
+          px="3"
+          py="2"
+          mb="2"
+          display="flex"
+          gap="3"
+          alignItems="center"
+        >
+          <Text flex="1">
+            Not kept: {entryWords(entry)}. {reason}
+          </Text>
+          <Secondary onClick={() => store.dismiss(entry.id)}>Understood</Secondary>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+function Clock({ store }: { store: JobStore }) {
+  const now = useNow(store.clockOffset_ms, 10_000);
+  const opened = store.state.opened?.payload;
+  if (opened === undefined || opened.stoppedAt === null || now === 0) return null;
+  const stopped_min = (now - Date.parse(opened.stoppedAt)) / 60_000;
+  const allowed = opened.downtimeAllowed_min;
+  const over = allowed !== null && stopped_min > allowed;
+  return (
+    <Text as="span" fontFamily="mono" fontSize="0.95rem" display={{ base: 'none', md: 'inline' }}>
+      stopped {span(stopped_min)}
+      {allowed !== null && ` · allowed ${span(allowed)}`}
+      {over && ' · over'}
+    </Text>
+  );
+}
+
+/** A job as a traveller card on the bench: edge, work, margin. */
+export function JobCard({
+  jobId,
+  stage: open,
+  entries,
+  person,
+  people,
+  limits,
+  catalogue,
+  knownSources,
+  consequences,
+}: {
+  jobId: string;
+  stage: StageId;
+  entries: readonly Entry[];
+  person: Person;
+  people: readonly Person[];
+  limits: Limits;
+  catalogue: readonly DriveType[];
+  knownSources: readonly string[];
+  consequences: readonly Consequence[];
+}) {
+  const router = useRouter();
+  const store = useJob(jobId, entries, person, limits);
+  const { state } = store;
+  const lines = useMemo(() => stageLines(state, limits), [state, limits]);
+  const goTo = useCallback((to: StageId) => router.push(`/jobs/${jobId}/${to}`), [router, jobId]);
+  const onBench = open === 'bench' || open === 'hand-over';
+  const benchStage = onBench ? (state.drive?.stage ?? null) : null;
+  const diagnosis = useDiagnosis(benchStage, commonMeter, state.readings);
+  const face: FaceProps = { jobId, store, person, limits, catalogue, knownSources, goTo };
+  const dead = mustStayDead(state);
+
+  return (
+    <>
+      <TopBar people={people} person={person} clock={<Clock store={store} />}>
+        <Text as="span" color="benchSoft">
+          {state.opened?.payload.site}
+        </Text>
+        <Text as="span" fontWeight="500">
+          {state.opened?.payload.machine}
+        </Text>
+        <Text as="span" color="benchSoft" display={{ base: 'none', md: 'inline' }}>
+          {state.drive !== null && `${state.drive.maker} ${state.drive.type}`}
+          {state.drive?.serial && ` · no. ${state.drive.serial}`}
+        </Text>
+      </TopBar>
+      <Troubles store={store} />
+      <Box
+        bg="card"
+        mx={{ base: 0, md: 5 }}
+        mb={{ base: 0, md: 5 }}
+        borderRadius={{ base: 0, md: '4px' }}
+        minH="calc(100dvh - 76px)"
+        display="grid"
+        gridTemplateColumns={{
+          base: 'minmax(0, 1fr)',
+          md: '206px minmax(0, 1fr)',
+          lg: '206px minmax(0, 1fr) 300px',
+        }}
+        alignItems="stretch"
+      >
+        <Box
+          gridRow={{ base: 'auto', md: '1 / span 2', lg: 'auto' }}
+          bg="cardEdge"
+          borderRadius={{ md: '4px 0 0 4px' }}
+          minW="0"
+        >
+          <Edge jobId={jobId} lines={lines} open={open} />
+        </Box>
+        <Box as="main" px={{ base: 4, md: '26px' }} py="5" minW="0">
+          {open === 'take' && <TakeFace {...face} />}
+          {open === 'identify' && <IdentifyFace {...face} />}
+          {open === 'as-found' && <AsFoundFace {...face} />}
+          {open === 'look' && <LookFace {...face} />}
+          {open === 'trace' && <TraceFace {...face} />}
+          {open === 'make-safe' && <MakeSafeFace {...face} />}
+          {open === 'bench' && <BenchFace {...face} diagnosis={diagnosis} />}
+          {open === 'hand-over' && <HandOverFace {...face} diagnosis={diagnosis} />}
+          {open === 'motor' && <MotorFace {...face} />}
+          {open === 'decide' && <DecideFace {...face} />}
+          {open === 'prepare' && <PrepareFace {...face} />}
+          {open === 'swap' && <SwapFace {...face} />}
+          {open === 'settings' && <SettingsFace {...face} />}
+          {open === 'first-power' && <FirstPowerFace {...face} />}
+        </Box>
+        <Margin store={store}>
+          {dead.length > 0 && !onBench && open !== 'trace' && (
+            <Notice tone="failed" headline="Do not restore mains to read it.">
+              Because of {dead.join(', ')}.
+            </Notice>
+          )}
+          {onBench && state.drive !== null && (
+            <>
+              <BenchConclusion stage={state.drive.stage} state={diagnosis} />
+              <Levels levels={levelsOf(state)} />
+              {diagnosis.diagnosis !== null && <Story diagnosis={diagnosis.diagnosis} table={consequences} />}
+            </>
+          )}
+        </Margin>
+      </Box>
+    </>
+  );
+}

@@ -1,0 +1,207 @@
+'use client';
+import { Box, Heading, Text } from '@chakra-ui/react';
+import { useState, type ReactNode } from 'react';
+import { counted, type LogLine } from '@/core/logbook';
+import { Primary, Secondary } from '../kit/buttons';
+import { Field } from '../kit/field';
+import { clockTime, dateTime } from '../kit/time';
+import { entryWords } from './log-words';
+import type { JobStore } from '../job-store/use-job';
+
+/** Runs of dead-proof figures are one line: what counts is how many and the highest. */
+function grouped(log: readonly LogLine[]): (LogLine | { figures: LogLine[] })[] {
+  const out: (LogLine | { figures: LogLine[] })[] = [];
+  for (const line of log) {
+    const last = out[out.length - 1];
+    const plain = line.entry.kind === 'safety.figure' && line.void === null && line.correctedBy === null;
+    if (plain && last !== undefined && 'figures' in last) last.figures.push(line);
+    else if (plain) out.push({ figures: [line] });
+    else out.push(line);
+  }
+  return out.reverse();
+}
+
+function figureWords(lines: readonly LogLine[]): string {
+  const volts = lines.flatMap((l) =>
+    l.entry.kind === 'safety.figure' ? [Math.abs(l.entry.payload.volts)] : [],
+  );
+  return `Dead proof: ${counted(volts.length, 'figure')}, highest ${Math.max(...volts)} V`;
+}
+
+function Line({
+  time,
+  by,
+  children,
+  waiting = false,
+}: {
+  time: string;
+  by: string;
+  children: ReactNode;
+  waiting?: boolean;
+}) {
+  return (
+    <Box
+      as="li"
+      display="grid"
+      gridTemplateColumns="48px 1fr"
+      mb="1.5"
+      fontSize="0.92rem"
+      title={dateTime(time)}
+      {...(waiting ? { fontStyle: 'italic', borderLeft: '3px dotted', borderColor: 'doubt', pl: '1.5' } : {})}
+    >
+      <Text asChild fontFamily="mono" fontSize="0.82rem" color="soft" pt="0.5">
+        <time dateTime={time} suppressHydrationWarning>
+          {clockTime(time)}
+        </time>
+      </Text>
+      <Box overflowWrap="anywhere">
+        {children}{' '}
+        <Text as="span" fontSize="0.78rem" color="soft" whiteSpace="nowrap">
+          {by}
+        </Text>
+      </Box>
+    </Box>
+  );
+}
+
+function Log({ store }: { store: JobStore }) {
+  const [all, setAll] = useState(false);
+  const lines = grouped(store.state.log);
+  const visible = all ? lines : lines.slice(0, 9);
+  return (
+    <Box as="section" aria-label="Kept">
+      <Heading as="h2" fontFamily="heading" fontSize="1rem" fontWeight="600" mb="1.5">
+        Kept
+      </Heading>
+      <Box as="ol" listStyleType="none" aria-live="polite">
+        {visible.map((line) => {
+          const first = 'figures' in line ? (line.figures[0] as LogLine) : line;
+          const { entry } = first;
+          const waiting = store.unsent.has(entry.id);
+          const struck = !('figures' in line) && (line.void !== null || line.correctedBy !== null);
+          return (
+            <Line key={entry.id} time={entry.receivedAt ?? entry.at} by={entry.by.name} waiting={waiting}>
+              <Text as="span" textDecoration={struck ? 'line-through' : 'none'}>
+                {'figures' in line ? figureWords(line.figures) : entryWords(entry)}
+              </Text>
+              {waiting && <Text as="span"> (not kept yet, sending)</Text>}
+              {!('figures' in line) && line.correctedBy !== null && <Text as="span"> corrected</Text>}
+              {!('figures' in line) && line.void !== null && (
+                <Text color="failed" fontSize="0.86rem">
+                  Does not count: {line.void}
+                </Text>
+              )}
+            </Line>
+          );
+        })}
+      </Box>
+      {lines.length > 9 && (
+        <Secondary minH="44px" fontSize="0.9rem" onClick={() => setAll(!all)}>
+          {all ? 'Only the newest' : `All ${lines.length}`}
+        </Secondary>
+      )}
+    </Box>
+  );
+}
+
+/** Open questions: they stand before sign-off until somebody answers. */
+function Questions({ store }: { store: JobStore }) {
+  const [text, setText] = useState('');
+  const [answering, setAnswering] = useState<string | null>(null);
+  const [answer, setAnswer] = useState('');
+  const open = store.state.questions.filter((q) => q.answer === null);
+  return (
+    <Box as="section" aria-label="Open before sign-off" mt="5">
+      <Heading as="h2" fontFamily="heading" fontSize="1rem" fontWeight="600" mb="1.5">
+        Open before sign-off
+      </Heading>
+      <Box as="ol" listStyleType="none" fontSize="0.92rem">
+        {open.map((q, i) => (
+          <Box as="li" key={q.id} mb="2">
+            <Box display="grid" gridTemplateColumns="28px 1fr auto" gap="1" alignItems="center">
+              <Text fontFamily="mono" color="soft">
+                {i + 1}
+              </Text>
+              <Text overflowWrap="anywhere">{q.text}</Text>
+              <Secondary
+                minH="44px"
+                px="2"
+                fontSize="0.85rem"
+                onClick={() => setAnswering(answering === q.id ? null : q.id)}
+              >
+                answer
+              </Secondary>
+            </Box>
+            {answering === q.id && (
+              <Box asChild display="grid" gap="2" mt="1">
+                <form
+                  onSubmit={(e) => {
+                    e.preventDefault();
+                    if (answer.trim() === '') return;
+                    store.record('question.closed', { question: q.id, answer: answer.trim() });
+                    setAnswer('');
+                    setAnswering(null);
+                  }}
+                >
+                  <Field
+                    label="Answer"
+                    value={answer}
+                    onChange={(e) => setAnswer(e.target.value)}
+                    maxLength={200}
+                    autoFocus
+                  />
+                  <Primary type="submit">Keep answer</Primary>
+                </form>
+              </Box>
+            )}
+          </Box>
+        ))}
+      </Box>
+      {open.length === 0 && (
+        <Text color="soft" fontSize="0.92rem">
+          Nothing open.
+        </Text>
+      )}
+      <form
+        onSubmit={(e) => {
+          e.preventDefault();
+          if (text.trim() === '') return;
+          store.record('question.opened', { text: text.trim() });
+          setText('');
+        }}
+      >
+        <Field
+          label="Ask something for later"
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+          maxLength={200}
+        />
+        {text.trim() !== '' && (
+          <Primary type="submit" mt="2">
+            Keep question
+          </Primary>
+        )}
+      </form>
+    </Box>
+  );
+}
+
+/** The running evidence beside the work. On a tablet it folds under. */
+export function Margin({ store, children }: { store: JobStore; children?: ReactNode }) {
+  return (
+    <Box
+      as="aside"
+      aria-label="Evidence"
+      borderLeft={{ base: 0, lg: '1px dashed' }}
+      borderTop={{ base: '1px dashed', lg: 0 }}
+      borderColor={{ base: 'line', lg: 'line' }}
+      px={{ base: 4, lg: '18px' }}
+      py="5"
+      minW="0"
+    >
+      {children}
+      <Log store={store} />
+      <Questions store={store} />
+    </Box>
+  );
+}

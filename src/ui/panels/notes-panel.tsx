@@ -1,0 +1,69 @@
+'use client';
+import { Box, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import { stageNames, type StageId } from '@/core/logbook';
+import { Primary } from '../kit/buttons';
+import { FaceHead, Section } from '../kit/section';
+import { LongField } from '../kit/field';
+import { Photos } from '../kit/photos';
+import { clockTime } from '../kit/time';
+import type { FaceProps } from '../job-store/stage-props';
+
+/** A stage without a face of its own yet: what was done is kept in words. */
+export function NotesFace({
+  store,
+  stage,
+  bare = false,
+}: FaceProps & {
+  stage: StageId;
+  /** Under a face of its own: no head. */
+  bare?: boolean;
+}) {
+  const [text, setText] = useState('');
+  const [photos, setPhotos] = useState<string[]>([]);
+  const notes = store.state.notes.filter((n) => n.payload.stage === stage);
+  return (
+    <>
+      {!bare && (
+        <FaceHead title={stageNames[stage]}>
+          Grim Spanner has no guided steps for this stage yet. What you write here is kept with the job.
+        </FaceHead>
+      )}
+      <Section title="Notes">
+        <Box as="ul" listStyleType="none" mb="3">
+          {notes.map((n) => (
+            <Box as="li" key={n.id} py="1.5" borderBottom="1px solid" borderColor="line">
+              <Text as="span" fontFamily="mono" color="soft" mr="2">
+                {clockTime(n.receivedAt ?? n.at)}
+              </Text>
+              {n.payload.text}
+            </Box>
+          ))}
+        </Box>
+        <form
+          onSubmit={(e) => {
+            e.preventDefault();
+            if (text.trim() === '') return;
+            store.record('note.added', { stage, text: text.trim(), photos });
+            setText('');
+            setPhotos([]);
+          }}
+        >
+          <Box mb="3">
+            <LongField
+              label={`Note for ${stageNames[stage]}`}
+              value={text}
+              onChange={(e) => setText(e.target.value)}
+              minH="120px"
+              maxLength={4000}
+            />
+          </Box>
+          <Box mb="3">
+            <Photos label={`${stageNames[stage]} note`} photos={photos} onChange={setPhotos} />
+          </Box>
+          <Primary type="submit">Keep note</Primary>
+        </form>
+      </Section>
+    </>
+  );
+}

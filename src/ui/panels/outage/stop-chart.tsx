@@ -1,0 +1,214 @@
+import { Box } from '@chakra-ui/react';
+import { scaleLinear } from 'd3';
+import { useState } from 'react';
+import type { NamedTask, StopPlan } from '@/core/replacement/stop-plan';
+import { PlainTable } from '../../kit/plain-table';
+import { Why } from '../../kit/why';
+
+const width = 720;
+const row = 44;
+const inset = { left: 74, right: 14, top: 26, bottom: 46 };
+
+const fills = {
+  isolated: 'var(--chakra-colors-ink)',
+  stop: 'var(--chakra-colors-doubt)',
+  free: 'var(--chakra-colors-sound)',
+} as const;
+const kindWords = {
+  isolated: 'isolated, hands in',
+  stop: 'machine stopped',
+  free: 'as it is',
+} as const;
+const kindOf = (task: NamedTask | undefined): keyof typeof fills =>
+  task?.needs.includes('isolated') === true
+    ? 'isolated'
+    : task?.needs.includes('stop') === true
+      ? 'stop'
+      : 'free';
+
+/** Who does what when, a lane for each person; the stop is the framed window. */
+export function StopChart({
+  plan,
+  tasks,
+  people,
+  now_min = null,
+  allowed_min = null,
+}: {
+  plan: StopPlan;
+  tasks: readonly NamedTask[];
+  people: number;
+  /** Of a stop that is under way: where its clock stands. */
+  now_min?: number | null;
+  /** The end of what is allowed, from the beginning of the stop. */
+  allowed_min?: number | null;
+}) {
+  const [hover, setHover] = useState<string | null>(null);
+  const byId = new Map(tasks.map((t) => [t.id, t]));
+  const x = scaleLinear([0, Math.max(10, plan.total_min)], [inset.left, width - inset.right]);
+  const height = inset.top + people * row + inset.bottom;
+  const shown = plan.schedule.find((s) => s.id === hover);
+  return (
+    <Box as="figure">
+      <Box overflowX="auto" tabIndex={0} role="group" aria-label="Timetable of the stop">
+        <svg
+          viewBox={`0 0 ${width} ${height}`}
+          style={{ width: '100%', minWidth: 540, display: 'block' }}
+          aria-hidden
+        >
+          <rect
+            x={x(plan.stopsAt_min)}
+            y={inset.top - 18}
+            width={Math.max(0, x(plan.stopsAt_min + plan.stop_min) - x(plan.stopsAt_min))}
+            height={people * row + 22}
+            fill="var(--chakra-colors-doubt-wash)"
+            stroke="var(--chakra-colors-doubt)"
+            strokeWidth="1.5"
+          />
+          <text x={x(plan.stopsAt_min) + 5} y={inset.top - 5} fontSize="12" fill="var(--chakra-colors-ink)">
+            machine stands, {Math.round(plan.stop_min)} min
+          </text>
+          {Array.from({ length: people }, (_, i) => (
+            <text
+              key={i}
+              x={inset.left - 8}
+              y={inset.top + i * row + 26}
+              textAnchor="end"
+              fontSize="12.5"
+              fill="var(--chakra-colors-ink)"
+            >
+              person {i + 1}
+            </text>
+          ))}
+          {plan.schedule.flatMap((s) =>
+            s.people.map((who) => {
+              const kind = kindOf(byId.get(s.id));
+              return (
+                <g
+                  key={`${s.id} ${who}`}
+                  onMouseEnter={() => setHover(s.id)}
+                  onMouseLeave={() => setHover(null)}
+                >
+                  <rect
+                    x={x(s.start_min) + 0.5}
+                    y={inset.top + (who - 1) * row + 4}
+                    width={Math.max(2, x(s.end_min) - x(s.start_min) - 1)}
+                    height={row - 10}
+                    fill={fills[kind]}
+                    opacity={hover === null || hover === s.id ? 1 : 0.45}
+                  />
+                  {x(s.end_min) - x(s.start_min) > 22 && (
+                    <text
+                      x={(x(s.start_min) + x(s.end_min)) / 2}
+                      y={inset.top + (who - 1) * row + 26}
+                      textAnchor="middle"
+                      fontSize="12"
+                      fontFamily="'IBM Plex Mono'"
+                      fill="var(--chakra-colors-card)"
+                    >
+                      {tasks.findIndex((t) => t.id === s.id) + 1}
+                    </text>
+                  )}
+                </g>
+              );
+            }),
+          )}
+          {(
+            [
+              ['now', now_min, 'var(--chakra-colors-ink)'],
+              [
+                'allowed',
+                allowed_min === null ? null : plan.stopsAt_min + allowed_min,
+                'var(--chakra-colors-failed)',
+              ],
+            ] as const
+          ).map(([name, at, colour]) =>
+            at === null || x(at) > width - inset.right + 1 ? null : (
+              <g key={name}>
+                <line
+                  x1={x(at)}
+                  x2={x(at)}
+                  y1={inset.top - 18}
+                  y2={height - inset.bottom + 4}
+                  stroke={colour}
+                  strokeWidth="2.5"
+                  strokeDasharray={name === 'now' ? undefined : '5 4'}
+                />
+                <text
+                  x={x(at) + (x(at) < 130 ? 4 : -4)}
+                  y={height - inset.bottom - 3}
+                  textAnchor={x(at) < 130 ? 'start' : 'end'}
+                  fontSize="12"
+                  fill={colour}
+                  stroke="var(--chakra-colors-card)"
+                  strokeWidth="4"
+                  paintOrder="stroke"
+                >
+                  {name}
+                </text>
+              </g>
+            ),
+          )}
+          {x.ticks(8).map((t) => (
+            <g key={t} style={{ fontFamily: "'IBM Plex Mono'" }}>
+              <line
+                x1={x(t)}
+                x2={x(t)}
+                y1={height - inset.bottom + 2}
+                y2={height - inset.bottom + 7}
+                stroke="var(--chakra-colors-ink)"
+              />
+              <text
+                x={x(t)}
+                y={height - 27}
+                textAnchor="middle"
+                fontSize="11.5"
+                fill="var(--chakra-colors-soft)"
+              >
+                {t}
+              </text>
+            </g>
+          ))}
+          <text
+            x={width - inset.right}
+            y={height - 8}
+            textAnchor="end"
+            fontSize="11.5"
+            fill="var(--chakra-colors-soft)"
+          >
+            minutes
+          </text>
+        </svg>
+      </Box>
+      <Box as="figcaption" fontSize="0.95rem">
+        <Box display="flex" flexWrap="wrap" columnGap="4" mb="1">
+          {(['isolated', 'stop', 'free'] as const).map((kind) => (
+            <Box key={kind} display="inline-flex" alignItems="center" gap="1.5">
+              <Box as="span" width="14px" height="14px" style={{ background: fills[kind] }} />
+              {kindWords[kind]}
+            </Box>
+          ))}
+          <Box as="span" color="soft">
+            numbers as in the list
+          </Box>
+        </Box>
+        <Box minH="1.5em">
+          {shown !== undefined &&
+            `${byId.get(shown.id)?.name ?? ''}: minute ${shown.start_min} to ${shown.end_min}, person ${shown.people.join(' and ')}`}
+        </Box>
+      </Box>
+      <Why label="as a table">
+        <PlainTable heads={['Task', 'From', 'To', 'Who', 'Machine']}>
+          {plan.schedule.map((s) => (
+            <tr key={s.id}>
+              <td>{byId.get(s.id)?.name}</td>
+              <td>{s.start_min}</td>
+              <td>{s.end_min}</td>
+              <td>{s.people.join(', ')}</td>
+              <td>{kindWords[kindOf(byId.get(s.id))]}</td>
+            </tr>
+          ))}
+        </PlainTable>
+      </Why>
+    </Box>
+  );
+}

@@ -1,0 +1,74 @@
+import { Box, Text } from '@chakra-ui/react';
+import NextLink from 'next/link';
+import { useState } from 'react';
+import { Section } from '../../kit/section';
+import { FileButton } from '../../kit/file-button';
+
+interface TakenIn {
+  jobId: string;
+  machine: string;
+  entries: number;
+  fresh: number;
+}
+type Said = { taken: TakenIn } | { error: string; problems: { path: string; allowed: string }[] };
+
+async function send(file: File): Promise<Said> {
+  try {
+    const answer = await fetch('/api/v1/archives', { method: 'POST', body: file });
+    if (answer.ok) return { taken: (await answer.json()) as TakenIn };
+    const { error, problems } = (await answer.json()) as {
+      error: string;
+      problems?: { path: string; allowed: string }[];
+    };
+    return { error, problems: problems ?? [] };
+  } catch {
+    return { error: 'The server does not answer. The file is still where it was: try again.', problems: [] };
+  }
+}
+
+/** A job from another installation, as the archive it was given out in. */
+export function ArchiveIn() {
+  const [said, setSaid] = useState<Said | null>(null);
+  const [busy, setBusy] = useState(false);
+  const take = async (file: File) => {
+    setBusy(true);
+    setSaid(await send(file));
+    setBusy(false);
+  };
+  return (
+    <Section title="Jobs from elsewhere">
+      <Text mb="2">
+        An archive of a job (.zip, from its report) is taken in whole: entries, photographs, names. Taking it
+        in twice is harmless.
+      </Text>
+      <FileButton
+        label="Take an archive in"
+        said="Archive of a job"
+        accept=".zip,application/zip"
+        disabled={busy}
+        take={(file) => void take(file)}
+      />
+      <Box role="status" mt="2">
+        {busy && <Text>Taking it in…</Text>}
+        {!busy && said !== null && 'taken' in said && (
+          <Text>
+            {said.taken.fresh === 0
+              ? `${said.taken.machine} is here already, with all its ${said.taken.entries} entries.`
+              : `${said.taken.machine}: ${said.taken.fresh} entries taken in.`}{' '}
+            <NextLink href={`/jobs/${said.taken.jobId}`}>Open it</NextLink>
+          </Text>
+        )}
+        {!busy && said !== null && 'error' in said && (
+          <Box color="failed">
+            <Text fontWeight="500">{said.error}</Text>
+            {said.problems.slice(0, 6).map((p) => (
+              <Text key={p.path} fontSize="0.92rem">
+                {p.path}: {p.allowed}
+              </Text>
+            ))}
+          </Box>
+        )}
+      </Box>
+    </Section>
+  );
+}

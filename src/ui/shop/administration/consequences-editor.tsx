@@ -1,0 +1,128 @@
+import { Box, Heading, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { Consequence } from '@/core/bench/story';
+import { Secondary } from '../../kit/buttons';
+import { LongField } from '../../kit/field';
+import { LeadKeeps } from '../../kit/lead-keeps';
+
+const partWords: Readonly<Record<string, string>> = {
+  'rect.': 'rectifier',
+  'inv.': 'inverter',
+  'brk.': 'brake chopper',
+  'bus.cap': 'bank',
+  'bus.precharge': 'precharge resistor',
+  'bus.fuse': 'inverter fuse',
+  'bus.link': 'link or choke',
+};
+const modeWords: Readonly<Record<Consequence['modes'][number], string>> = {
+  short: 'shorted',
+  open: 'open',
+  leaky: 'leaking',
+  degraded: 'worn',
+};
+
+/** When a line of the table is shown: "Rectifier shorted, open or leaking, in two legs or more". */
+function occasion({ parts, modes, atLeast }: Consequence): string {
+  const named = parts.map((p) => partWords[p] ?? p).join(', ');
+  const said = modes.map((m) => modeWords[m]);
+  const last = said.pop() ?? '';
+  const how = said.length === 0 ? last : `${said.join(', ')} or ${last}`;
+  return `${named.charAt(0).toUpperCase()}${named.slice(1)} ${how}${atLeast > 1 ? `, in ${atLeast} legs or more` : ''}`;
+}
+
+function Line({
+  line,
+  change,
+  remove,
+  disabled,
+}: {
+  line: Consequence;
+  change: (line: Consequence) => void;
+  remove: () => void;
+  disabled: boolean;
+}) {
+  return (
+    <Box as="li" borderTop="1px solid" borderColor="line" py="3" display="grid" gap="2">
+      <Heading as="h3" fontFamily="heading" fontWeight="600" fontSize="1.05rem">
+        {occasion(line)}
+      </Heading>
+      <LongField
+        label="Chain of cause"
+        value={line.chain}
+        rows={2}
+        disabled={disabled}
+        maxLength={300}
+        onChange={(e) => change({ ...line, chain: e.target.value })}
+      />
+      <LongField
+        label="To inspect before fitting parts, one a line"
+        value={line.inspect.join('\n')}
+        rows={Math.max(2, line.inspect.length)}
+        disabled={disabled}
+        onChange={(e) => change({ ...line, inspect: e.target.value.split('\n') })}
+      />
+      {!disabled && (
+        <Box>
+          <Secondary minH="44px" fontSize="0.9rem" onClick={remove}>
+            Take this line out
+          </Secondary>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+/** What a dead part usually means, as this shop has seen it. */
+export function ConsequencesEditor({ table, lead }: { table: readonly Consequence[]; lead: boolean }) {
+  const [lines, setLines] = useState(table);
+  const [kept, setKept] = useState<string | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const save = async () => {
+    setKept(null);
+    const tidy = lines.map((l) => ({
+      ...l,
+      inspect: l.inspect.map((i) => i.trim()).filter((i) => i !== ''),
+    }));
+    const answer = await fetch('/api/v1/consequences', { method: 'PUT', body: JSON.stringify(tidy) }).catch(
+      () => null,
+    );
+    if (answer?.ok === true) {
+      setTrouble(null);
+      setKept('Table kept. It is shown beside every faulty verdict from now on.');
+    } else
+      setTrouble(
+        answer?.status === 422
+          ? 'Not kept: every line needs its chain of cause, and nothing longer than 300 letters.'
+          : 'Not kept: the server does not answer or refuses. What you wrote stays here; try again.',
+      );
+  };
+  return (
+    <Box as="section" aria-label="Consequences" mt="8">
+      <Heading as="h2" fontFamily="heading" fontWeight="600" fontSize="1.3rem">
+        What a dead part usually means
+      </Heading>
+      <Text mb="2">
+        Shown beside a faulty verdict. Common practice, no source: write down what you have seen.
+      </Text>
+      <Box as="ol" listStyleType="none">
+        {lines.map((line) => (
+          <Line
+            key={line.id}
+            line={line}
+            disabled={!lead}
+            change={(next) => setLines(lines.map((l) => (l.id === line.id ? next : l)))}
+            remove={() => setLines(lines.filter((l) => l.id !== line.id))}
+          />
+        ))}
+      </Box>
+      <LeadKeeps
+        lead={lead}
+        label="Keep table"
+        others="The shop lead keeps this table."
+        save={() => void save()}
+        trouble={trouble}
+        kept={kept}
+      />
+    </Box>
+  );
+}

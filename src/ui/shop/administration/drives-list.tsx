@@ -1,0 +1,63 @@
+import { Heading, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import { Primary } from '../../kit/buttons';
+import { KeptNote } from '../../kit/section';
+import { LongField } from '../../kit/field';
+
+interface Refusal {
+  problems: { path: string; allowed: string }[];
+}
+
+/** Addresses that the link may talk to, beside this machine. */
+export function DrivesList({ drives, lead }: { drives: readonly string[]; lead: boolean }) {
+  const [text, setText] = useState(drives.join('\n'));
+  const [kept, setKept] = useState<string | null>(null);
+  const [trouble, setTrouble] = useState<string | undefined>();
+  const lines = text
+    .split('\n')
+    .map((l) => l.trim())
+    .filter((l) => l !== '');
+  const save = async () => {
+    setKept(null);
+    const answer = await fetch('/api/v1/drives', { method: 'PUT', body: JSON.stringify(lines) }).catch(
+      () => null,
+    );
+    if (answer?.ok === true) {
+      setTrouble(undefined);
+      setKept('List kept.');
+      return;
+    }
+    const [first] = answer?.status === 422 ? ((await answer.json()) as Refusal).problems : [];
+    setTrouble(
+      first === undefined
+        ? 'Not kept: the server does not answer or refuses. Try again.'
+        : `${lines[Number(first.path)] ?? 'A line'}: ${first.allowed}.`,
+    );
+  };
+  return (
+    <section aria-label="Drives on the network">
+      <Heading as="h2" fontFamily="heading" fontWeight="600" fontSize="1.25rem" mt="6" mb="1">
+        Drives on the network
+      </Heading>
+      <Text mb="3">
+        Grim Spanner talks to no other address than these and this machine. Only drives of this site.
+      </Text>
+      <LongField
+        label="Addresses, one a line"
+        hint="host:port, or host:port/unit"
+        error={trouble}
+        rows={4}
+        fontFamily="mono"
+        value={text}
+        disabled={!lead}
+        onChange={(e) => setText(e.target.value)}
+      />
+      {lead && (
+        <Primary mt="2" onClick={() => void save()}>
+          Keep list
+        </Primary>
+      )}
+      <KeptNote text={kept} />
+    </section>
+  );
+}

@@ -1,0 +1,51 @@
+'use client';
+import { Text } from '@chakra-ui/react';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { DriveType } from '@/core/equipment/catalogue';
+import type { Person } from '@/core/logbook';
+import { CardPage } from '../../kit/card-page';
+import { FieldGrid } from '../../kit/section';
+import { Select } from '../../kit/field';
+import { TypeSheet } from './type-sheet';
+import { Upload } from './upload';
+
+/** The manual that is never the right one: what is known of each type, and how to add one. */
+export function CataloguePage({
+  types,
+  people,
+  person,
+}: {
+  types: readonly DriveType[];
+  people: readonly Person[];
+  person: Person;
+}) {
+  const router = useRouter();
+  const [chosen, setChosen] = useState(types[0]?.id ?? '');
+  const type = types.find((t) => t.id === chosen);
+  return (
+    <CardPage
+      title="Drive types"
+      about="Entries, alarms, terminals, fuses and torques of every type that the catalogue knows."
+      people={people}
+      person={person}
+    >
+      <FieldGrid min="260px">
+        <Select
+          label="Type"
+          value={chosen}
+          onChange={setChosen}
+          options={types.map((t) => ({ value: t.id, label: `${t.maker} ${t.range}` }))}
+        />
+      </FieldGrid>
+      {type === undefined ? <Text>The catalogue is empty.</Text> : <TypeSheet key={type.id} type={type} />}
+      <Upload
+        lead={person.role === 'lead'}
+        added={(id) => {
+          setChosen(id);
+          router.refresh();
+        }}
+      />
+    </CardPage>
+  );
+}

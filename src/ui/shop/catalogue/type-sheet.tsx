@@ -1,0 +1,219 @@
+import { Box, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { Control, DriveType } from '@/core/equipment/catalogue';
+import { defaultOf, limitsOf } from '@/core/equipment/drive-words';
+import { FieldGrid, Section } from '../../kit/section';
+import { Field, Select } from '../../kit/field';
+import { PlainTable } from '../../kit/plain-table';
+import { useControl } from '../../drive-link/use-control';
+
+const Mono = ({ children }: { children: string }) => (
+  <Text as="span" fontFamily="mono" whiteSpace="nowrap">
+    {children}
+  </Text>
+);
+
+type Model = DriveType['models'][number];
+
+function Entries({ control, type }: { control: Control; type: DriveType }) {
+  const [asked, setAsked] = useState('');
+  const [region, setRegion] = useState<'50Hz' | '60Hz'>('50Hz');
+  const [modelName, setModel] = useState(type.models[0]?.type ?? '');
+  const model: Model | undefined = type.models.find((m) => m.type === modelName);
+  const words = asked.trim().toLowerCase();
+  const shown = control.parameters.filter((p) => `${p.number} ${p.name}`.toLowerCase().includes(words));
+  if (model === undefined) return null;
+  const rating = { ...model, supply_V: type.supply_V };
+  const lockCode = (level: number) => control.locks.find((l) => l.level === level)?.code;
+  return (
+    <Section title="Entries">
+      <FieldGrid>
+        <Field label="Find" value={asked} onChange={(e) => setAsked(e.target.value)} hint="Number or name" />
+        <Select
+          label="Model"
+          value={modelName}
+          onChange={setModel}
+          options={type.models.map((m) => ({ value: m.type, label: `${m.type}, ${m.ratedAmps} A` }))}
+        />
+        <Select
+          label="Region"
+          value={region}
+          onChange={(v) => setRegion(v === '60Hz' ? '60Hz' : '50Hz')}
+          options={[
+            { value: '50Hz', label: '50 Hz' },
+            { value: '60Hz', label: '60 Hz' },
+          ]}
+        />
+      </FieldGrid>
+      <Text role="status" color="soft" mb="1">
+        {shown.length} of {control.parameters.length} entries
+      </Text>
+      <Box maxH="480px" overflowY="auto" tabIndex={0} role="region" aria-label="Entries">
+        <PlainTable heads={['Entry', 'Name', 'Factory', 'Range or choices', 'To change it']}>
+          {shown.map((p) => {
+            const { min, max } = limitsOf(p, rating);
+            const factory = defaultOf(p, rating, region);
+            const unit = p.unit === undefined ? '' : ` ${p.unit}`;
+            return (
+              <tr key={p.number}>
+                <td>
+                  <Mono>{p.number}</Mono>
+                </td>
+                <td>{p.name}</td>
+                <td>
+                  {p.choices?.find((c) => c.value === factory)?.name ?? <Mono>{`${factory}${unit}`}</Mono>}
+                </td>
+                <td>
+                  {p.choices?.map((c) => c.name).join(', ') ?? <Mono>{`${min} to ${max}${unit}`}</Mono>}
+                </td>
+                <td>
+                  {[
+                    ...(p.readOnly ? ['read only'] : []),
+                    ...(p.lock > 0 ? [`code ${lockCode(p.lock) ?? '?'}`] : []),
+                    ...(p.stop ? ['stopped'] : []),
+                    ...(p.resets === undefined ? [] : ['resets others']),
+                    ...(p.needs !== undefined && 'option' in p.needs ? [`only with ${p.needs.option}`] : []),
+                  ].join(', ')}
+                </td>
+              </tr>
+            );
+          })}
+        </PlainTable>
+      </Box>
+    </Section>
+  );
+}
+
+function Alarms({ control }: { control: Control }) {
+  return (
+    <Section title="Alarms">
+      <PlainTable heads={['Code', 'Meaning', 'Put back by', 'First checks']}>
+        {control.alarms.map((a) => (
+          <tr key={a.code}>
+            <td>
+              <Mono>{a.code}</Mono>
+            </td>
+            <td>{a.name}</td>
+            <td>{a.reset === 'power-off' ? 'power off' : a.reset === 'by-itself' ? 'itself' : 'reset'}</td>
+            <td>{a.firstChecks.join('; ')}</td>
+          </tr>
+        ))}
+      </PlainTable>
+    </Section>
+  );
+}
+
+function Terminals({ control }: { control: Control }) {
+  const { places, options, analogInputs, supply, safeStop } = control;
+  const rows: [string, string][] = [
+    ...places.map((p): [string, string] => [p.where, p.marks.join('  ')]),
+    ...options.map((o): [string, string] => [`only with ${o.name}`, o.terminals?.join('  ') ?? '']),
+    ...analogInputs.flatMap((a): [string, string][] =>
+      a.jumper === undefined ? [] : [[`volts or current at ${a.mark}`, a.jumper]],
+    ),
+    ['own 24 V and its common', `${supply.plus24}, ${supply.common}`],
+    ...(safeStop === null
+      ? []
+      : [
+          [
+            'safe stop',
+            `${safeStop.channels.map((c) => c.mark).join(' and ')} from ${safeStop.supply}, return ${safeStop.return}; comes with jumpers ${safeStop.factoryJumpers.map((j) => j.join('–')).join(', ')}`,
+          ] as [string, string],
+        ]),
+  ];
+  return (
+    <Section title="Control terminals">
+      <PlainTable heads={['Where', 'Screws']}>
+        {rows.map(([where, screws]) => (
+          <tr key={`${where} ${screws}`}>
+            <td>{where}</td>
+            <td>
+              <Text as="span" fontFamily="mono" whiteSpace="pre-wrap">
+                {screws}
+              </Text>
+            </td>
+          </tr>
+        ))}
+      </PlainTable>
+    </Section>
+  );
+}
+
+function Panel({ control }: { control: Control }) {
+  const { keypad } = control;
+  const rows = [
+    ...keypad.keys.map((k) => ['key', k.name, k.does]),
+    ...keypad.displays.map((d) => ['display', d.shows, d.means]),
+    ...keypad.lamps.flatMap((l) => l.looks.map((x) => [`lamp ${l.name}`, x.look, x.means])),
+  ];
+  return (
+    <Section title="Keys, displays and lamps">
+      <PlainTable heads={['', 'What', 'Meaning']}>
+        {rows.map(([kind, what, means]) => (
+          <tr key={`${kind} ${what}`}>
+            <td>{kind}</td>
+            <td>{what}</td>
+            <td>{means}</td>
+          </tr>
+        ))}
+      </PlainTable>
+    </Section>
+  );
+}
+
+function Fitting({ control }: { control: Control }) {
+  const { fuses, torques, sizes, storage, derating } = control.fitting;
+  const rows: [string, string][] = [
+    ...fuses.map((f): [string, string] => [
+      `Fuse and wire, ${f.type}`,
+      `${f.fuse_A} A ${f.kind}, ${f.wire_mm2} mm²`,
+    ]),
+    ...torques.map((t): [string, string] => [`Torque, ${t.terminals}`, `${t.torque_Nm} N·m`]),
+    ...sizes.map((s): [string, string] => [
+      `Size, ${s.types.join(', ')}`,
+      `${s.width_mm} × ${s.height_mm} × ${s.depth_mm} mm, ${s.weight_kg} kg, ${s.clearance_mm} mm free above and below; holes at ${s.holes.map(([x, y]) => `${x}/${y}`).join(', ')} mm`,
+    ]),
+    ...storage.map((s): [string, string] => [`Stored ${s.fromYears} years and more`, s.step]),
+    ...derating.map((d): [string, string] => [`Derate ${d.when}`, `${d.percent} % each ${d.perUnit}`]),
+  ];
+  return (
+    <Section title="Fitting">
+      <Text color="soft" mb="1">
+        The maker&rsquo;s table for the exact type and the local code decide; this is where to look first.
+      </Text>
+      <PlainTable heads={['What', 'How much']}>
+        {rows.map(([what, much]) => (
+          <tr key={`${what} ${much}`}>
+            <td>{what}</td>
+            <td>{much}</td>
+          </tr>
+        ))}
+      </PlainTable>
+    </Section>
+  );
+}
+
+/** All that is known of one type. */
+export function TypeSheet({ type }: { type: DriveType }) {
+  const { control, trouble } = useControl(type.id);
+  return (
+    <>
+      <Text mb="3">
+        {type.about} {type.discontinued && 'Discontinued. '}
+        {type.phases === 3 ? 'Three phases' : 'One phase'}, {type.supply_V} V, wait {type.labelWait_min}{' '}
+        minutes after isolation.
+      </Text>
+      {control === null ? (
+        <Text role="status">{trouble ?? 'Fetching what the catalogue says of this type…'}</Text>
+      ) : (
+        <>
+          <Entries control={control} type={type} />
+          <Alarms control={control} />
+          <Terminals control={control} />
+          <Panel control={control} />
+          <Fitting control={control} />
+        </>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,121 @@
+import { Box, Heading, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import { Primary, Secondary } from '../../kit/buttons';
+import { KeptNote } from '../../kit/section';
+import { PlainTable } from '../../kit/plain-table';
+
+interface Problem {
+  file: string;
+  line: number;
+  path: string;
+  message: string;
+}
+interface Files {
+  type: string | null;
+  control: string | null;
+}
+
+const nothing: Files = { type: null, control: null };
+
+/** The two files of a type, by their names; a lone file is type.json. */
+async function readFiles(list: FileList): Promise<Files> {
+  const files = await Promise.all([...list].map(async (f) => ({ name: f.name, text: await f.text() })));
+  const control = files.find((f) => f.name.includes('control'))?.text ?? null;
+  return { type: files.find((f) => !f.name.includes('control'))?.text ?? null, control };
+}
+
+/** A type that the workshop wrote: checked line by line, then kept by the shop lead. */
+export function Upload({ lead, added }: { lead: boolean; added: (id: string) => void }) {
+  const [files, setFiles] = useState(nothing);
+  const [problems, setProblems] = useState<readonly Problem[] | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const [kept, setKept] = useState<string | null>(null);
+  const send = async (given: Files, keep: boolean) => {
+    setTrouble(null);
+    setKept(null);
+    setProblems(null);
+    if (given.type === null) return setTrouble('type.json is missing: choose both files at once.');
+    const answer = await fetch('/api/v1/catalogue', {
+      method: 'POST',
+      body: JSON.stringify({ ...given, keep }),
+    }).catch(() => null);
+    if (answer === null) return setTrouble('The server does not answer. The files stay chosen; try again.');
+    const body = (await answer.json()) as { id: string | null; problems?: Problem[]; error?: string };
+    if (body.error !== undefined) return setTrouble(body.error);
+    setProblems(body.problems ?? []);
+    if (answer.ok && keep && body.id !== null) {
+      setKept(`${body.id} is in the catalogue.`);
+      added(body.id);
+    }
+  };
+  const good = problems?.length === 0;
+  return (
+    <Box as="section" aria-label="A type of your own" mt="8">
+      <Heading as="h2" fontFamily="heading" fontWeight="600" fontSize="1.3rem">
+        A type of your own
+      </Heading>
+      <Text mb="3">
+        Two files, type.json and control.json, as docs/catalogue.md says. They are checked line by line before
+        anything is kept.
+      </Text>
+      <Box display="flex" gap="3" flexWrap="wrap" alignItems="center">
+        <Box
+          asChild
+          fontFamily="body"
+          css={{ '&::file-selector-button': { minHeight: '48px', marginRight: '12px', padding: '0 16px' } }}
+        >
+          <input
+            type="file"
+            multiple
+            accept=".json,application/json"
+            aria-label="Files of the type"
+            onChange={(e) => {
+              const { files: list } = e.target;
+              if (list === null || list.length === 0) return;
+              void readFiles(list).then((read) => {
+                setFiles(read);
+                return send(read, false);
+              });
+            }}
+          />
+        </Box>
+        {good && lead && <Primary onClick={() => void send(files, true)}>Keep this type</Primary>}
+        {files.type !== null && !good && (
+          <Secondary onClick={() => void send(files, false)}>Check again</Secondary>
+        )}
+      </Box>
+      {good && kept === null && (
+        <Text role="status" mt="3">
+          Nothing is wrong with it. {!lead && 'The shop lead adds it to the catalogue.'}
+        </Text>
+      )}
+      {trouble !== null && (
+        <Text role="alert" color="failed" mt="3">
+          {trouble}
+        </Text>
+      )}
+      {problems !== null && problems.length > 0 && (
+        <Box role="alert" mt="3">
+          <Text fontWeight="500" mb="1">
+            Not kept: {problems.length} {problems.length === 1 ? 'line is' : 'lines are'} to be put right.
+          </Text>
+          <PlainTable heads={['File', 'Line', 'Where', 'What is wrong']}>
+            {problems.map((p) => (
+              <tr key={`${p.file} ${p.line} ${p.path} ${p.message}`}>
+                <td>{p.file}</td>
+                <td>
+                  <Text as="span" fontFamily="mono">
+                    {p.line}
+                  </Text>
+                </td>
+                <td>{p.path}</td>
+                <td>{p.message}</td>
+              </tr>
+            ))}
+          </PlainTable>
+        </Box>
+      )}
+      <KeptNote text={kept} />
+    </Box>
+  );
+}

@@ -1,0 +1,237 @@
+import { Text } from '@chakra-ui/react';
+import { inputFunctionNames, type InputFunction } from '@/core/equipment/concepts';
+import { FieldGrid } from '../../kit/section';
+import { Choice, Select } from '../../kit/field';
+import { Dial, Row, Switch } from './switches';
+import type { RigState } from './rig-words';
+
+const hiddenWords: Readonly<Record<string, string>> = {
+  groundFault: 'earth fault at the motor',
+  encoderFitted: 'encoder fitted',
+  fanStuck: 'fan stuck',
+  prechargeOpen: 'precharge resistor open',
+  transistorShort: 'transistor shorted',
+  prechargeRelayStuck: 'precharge relay stuck',
+};
+const phases = (names: readonly string[]) => [
+  { value: '', label: 'none' },
+  ...names.map((n) => ({ value: n, label: n })),
+];
+
+/** Everything outside the drive, and what is hidden in it. */
+export function Plant({ rig, set }: { rig: RigState; set: (changes: unknown) => void }) {
+  const { plant, inputs } = rig;
+  const { mains, supply24, safeStop, serial, motor, load, hidden, bus } = plant;
+  return (
+    <>
+      <Text fontWeight="500" mb="1">
+        Contacts at the inputs
+      </Text>
+      <Row>
+        {inputs.map(({ id, mark, does }) => (
+          <Switch
+            key={id}
+            label={`${mark}, ${inputFunctionNames[does as InputFunction] ?? does}`}
+            words={['closed', 'open']}
+            on={plant.contacts[id] === true}
+            turn={(on) => set({ contacts: { ...plant.contacts, [id]: on } })}
+          />
+        ))}
+        <Switch
+          label="Keypad run"
+          words={['pressed', 'not pressed']}
+          on={plant.keypadRun}
+          turn={(keypadRun) => set({ keypadRun })}
+        />
+      </Row>
+      <Text fontWeight="500" mb="1">
+        Wires off
+      </Text>
+      <Row>
+        {inputs.map(({ id, mark }) => (
+          <Switch
+            key={id}
+            label={`Wire of ${mark}`}
+            words={['off its screw', 'landed']}
+            on={plant.wiresOff.includes(id)}
+            turn={(off) =>
+              set({ wiresOff: off ? [...plant.wiresOff, id] : plant.wiresOff.filter((w) => w !== id) })
+            }
+          />
+        ))}
+      </Row>
+      <FieldGrid min="300px">
+        <Choice
+          label="Contacts switch"
+          value={plant.wiring}
+          onChange={(wiring) => set({ wiring })}
+          options={[
+            { value: 'source', label: 'plus' },
+            { value: 'sink', label: 'minus' },
+          ]}
+        />
+        <Choice
+          label="24 V come from"
+          value={supply24.from}
+          onChange={(from) => set({ supply24: { from } })}
+          options={[
+            { value: 'drive', label: 'the drive' },
+            { value: 'foreign', label: 'elsewhere' },
+          ]}
+        />
+      </FieldGrid>
+      <Row>
+        <Switch label="24 V" on={supply24.on} turn={(on) => set({ supply24: { on } })} />
+        <Switch
+          label="Return of the 24 V"
+          words={['tied', 'missing']}
+          on={supply24.returnTied}
+          turn={(returnTied) => set({ supply24: { returnTied } })}
+        />
+        {rig.safeStop && (
+          <>
+            <Switch
+              label="Safe stop 1"
+              words={['closed', 'open']}
+              on={safeStop.channel1}
+              turn={(channel1) => set({ safeStop: { channel1 } })}
+            />
+            <Switch
+              label="Safe stop 2"
+              words={['closed', 'open']}
+              on={safeStop.channel2}
+              turn={(channel2) => set({ safeStop: { channel2 } })}
+            />
+            <Switch
+              label="Return of the safe stop"
+              words={['tied', 'missing']}
+              on={safeStop.returnTied}
+              turn={(returnTied) => set({ safeStop: { returnTied } })}
+            />
+          </>
+        )}
+        <Switch label="Mains" on={mains.on} turn={(on) => set({ mains: { on } })} />
+        <Switch
+          label="Motor"
+          words={['connected', 'cable off']}
+          on={motor.connected}
+          turn={(connected) => set({ motor: { connected } })}
+        />
+      </Row>
+      <FieldGrid>
+        <Select
+          label="Input phase lost"
+          value={mains.lost ?? ''}
+          onChange={(v) => set({ mains: { lost: v === '' ? null : v } })}
+          options={phases(['L1', 'L2', 'L3'])}
+        />
+        <Select
+          label="Output phase lost"
+          value={motor.lost ?? ''}
+          onChange={(v) => set({ motor: { lost: v === '' ? null : v } })}
+          options={phases(['U', 'V', 'W'])}
+        />
+        <Dial label="Mains" unit="V" value={mains.volts} set={(volts) => set({ mains: { volts } })} />
+        <Dial label="Analog 1" unit="V" value={plant.AI1} set={(AI1) => set({ AI1 })} />
+        <Dial label="Analog 2" unit="V" value={plant.AI2} set={(AI2) => set({ AI2 })} />
+        <Dial
+          label="Knob"
+          unit="%"
+          value={plant.knob_percent}
+          set={(knob_percent) => set({ knob_percent })}
+        />
+        <Dial
+          label="Load"
+          unit="%"
+          value={Math.round(load.torque * 100)}
+          set={(percent) => set({ load: { torque: percent / 100 } })}
+        />
+        <Dial
+          label="Run-up time"
+          unit="s"
+          value={load.inertia_s}
+          set={(inertia_s) => set({ load: { inertia_s } })}
+        />
+        <Dial label="Ambient" unit="°C" value={plant.ambient_C} set={(ambient_C) => set({ ambient_C })} />
+      </FieldGrid>
+      <Text fontWeight="500" mb="1">
+        Serial controller
+      </Text>
+      <Row>
+        <Switch label="Talks" on={serial.talks} turn={(talks) => set({ serial: { talks } })} />
+        <Switch label="Serial run" on={serial.run} turn={(run) => set({ serial: { run } })} />
+        <Switch
+          label="Coast"
+          words={['released', 'held']}
+          on={serial.coastRelease}
+          turn={(coastRelease) => set({ serial: { coastRelease } })}
+        />
+      </Row>
+      <Text fontWeight="500" mb="1">
+        Hidden in it
+      </Text>
+      <Row>
+        {Object.entries(hidden).map(([key, on]) => (
+          <Switch
+            key={key}
+            label={hiddenWords[key] ?? key}
+            words={['yes', 'no']}
+            on={on}
+            turn={(next) => set({ hidden: { [key]: next } })}
+          />
+        ))}
+      </Row>
+      <Text fontWeight="500" mb="1">
+        Manners of its bus
+      </Text>
+      <Row>
+        <Switch
+          label="Silent"
+          words={['yes', 'no']}
+          on={bus.silent}
+          turn={(silent) => set({ bus: { silent } })}
+        />
+        <Switch
+          label="Cable"
+          words={['out', 'in']}
+          on={bus.cableOut}
+          turn={(cableOut) => set({ bus: { cableOut, cutAtWrite: null } })}
+        />
+      </Row>
+      <FieldGrid>
+        <Dial
+          label="Cable comes out at write"
+          unit="0: never"
+          value={bus.cutAtWrite?.writes ?? 0}
+          set={(writes) =>
+            set({ bus: { cutAtWrite: writes < 1 ? null : { writes: Math.round(writes), arrives: true } } })
+          }
+        />
+        <Dial
+          label="Answers after"
+          unit="ms"
+          value={bus.delay_ms}
+          set={(delay_ms) => set({ bus: { delay_ms } })}
+        />
+        <Dial
+          label="Drops"
+          unit="%"
+          value={Math.round(bus.drop * 100)}
+          set={(percent) => set({ bus: { drop: percent / 100 } })}
+        />
+        <Dial
+          label="Garbles"
+          unit="%"
+          value={Math.round(bus.garble * 100)}
+          set={(percent) => set({ bus: { garble: percent / 100 } })}
+        />
+        <Dial
+          label="Busy"
+          unit="%"
+          value={Math.round(bus.busy * 100)}
+          set={(percent) => set({ bus: { busy: percent / 100 } })}
+        />
+      </FieldGrid>
+    </>
+  );
+}

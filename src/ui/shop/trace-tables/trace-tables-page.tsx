@@ -1,0 +1,126 @@
+'use client';
+import { Box, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { Person } from '@/core/logbook';
+import { familyWords, tablesWith, usualTables, type TraceTable } from '@/core/fault-finding/tracing';
+import { CardPage } from '../../kit/card-page';
+import { Secondary } from '../../kit/buttons';
+import { FieldGrid } from '../../kit/section';
+import { Field, Select } from '../../kit/field';
+import { LeadKeeps } from '../../kit/lead-keeps';
+import { Causes } from './causes';
+import { Checks } from './checks';
+import { changed, withCause, withCheck, withoutCause } from './edit';
+
+/** "1.causes.4.name" as a person counts: "causes 5, name"; the table is the one that is open, or was. */
+const placeWords = (path: string): string =>
+  path
+    .split('.')
+    .slice(1)
+    .map((part) => (/^\d+$/.test(part) ? String(Number(part) + 1) : part))
+    .join(' ');
+
+interface Refusal {
+  error?: string;
+  problems?: { path: string; allowed: string }[];
+}
+
+/** What the tracer knows of each family, as this shop has seen it. */
+export function TraceTablesPage({
+  own,
+  people,
+  person,
+}: {
+  own: readonly TraceTable[];
+  people: readonly Person[];
+  person: Person;
+}) {
+  const [tables, setTables] = useState(() => tablesWith(own));
+  const [family, setFamily] = useState(tables[0]?.family);
+  const [kept, setKept] = useState<string | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const lead = person.role === 'lead';
+  const table = tables.find((t) => t.family === family);
+  const usual = usualTables.find((t) => t.family === family);
+  const put = (next: TraceTable) => setTables(tables.map((t) => (t.family === next.family ? next : t)));
+  const save = async () => {
+    setKept(null);
+    const answer = await fetch('/api/v1/trace-tables', {
+      method: 'PUT',
+      body: JSON.stringify(tables.filter((t) => !usualTables.includes(t))),
+    }).catch(() => null);
+    if (answer?.ok === true) {
+      setTrouble(null);
+      return setKept('Tables kept. Every trace from now on uses them.');
+    }
+    const said = answer === null ? {} : ((await answer.json()) as Refusal);
+    const [first] = said.problems ?? [];
+    setTrouble(
+      first === undefined
+        ? `Not kept: ${said.error ?? 'the server does not answer. What you wrote stays here; try again.'}`
+        : `Not kept: ${placeWords(first.path)}: ${first.allowed}.`,
+    );
+  };
+  return (
+    <CardPage
+      title="Trace tables"
+      about="Causes of each alarm, how often, and what each check tells of them. They shape which check comes next."
+      people={people}
+      person={person}
+      maxW="1100px"
+    >
+      <FieldGrid min="260px">
+        <Select
+          label="Alarm or trouble"
+          value={family ?? ''}
+          onChange={(v) => setFamily(tables.find((t) => t.family === v)?.family)}
+          options={tables.map((t) => ({ value: t.family, label: familyWords[t.family] }))}
+        />
+        {table !== undefined && (
+          <Field
+            label="Where this is from"
+            value={table.provenance}
+            disabled={!lead}
+            onChange={(e) => put({ ...table, provenance: e.target.value })}
+          />
+        )}
+      </FieldGrid>
+      {table !== undefined && (
+        <Box key={table === usual ? `${table.family} usual` : table.family}>
+          {table.deadFirst && (
+            <Text fontWeight="500" mb="3">
+              No power and no second reset before something was measured dead: that stays.
+            </Text>
+          )}
+          <Causes
+            causes={table.causes}
+            disabled={!lead}
+            change={(c) => put({ ...table, causes: changed(table.causes, c) })}
+            add={() => put(withCause(table))}
+            remove={(id) => put(withoutCause(table, id))}
+          />
+          <Checks
+            checks={table.checks}
+            causes={table.causes}
+            disabled={!lead}
+            change={(k) => put({ ...table, checks: changed(table.checks, k) })}
+            add={() => put(withCheck(table))}
+            remove={(id) => put({ ...table, checks: table.checks.filter((k) => k.id !== id) })}
+          />
+        </Box>
+      )}
+      <LeadKeeps
+        lead={lead}
+        label="Keep tables"
+        others="The shop lead keeps these tables."
+        save={() => void save()}
+        trouble={trouble}
+        kept={kept}
+      >
+        {table !== undefined && usual !== undefined && table !== usual && (
+          <Secondary onClick={() => put(usual)}>Back to the usual table</Secondary>
+        )}
+      </LeadKeeps>
+    </CardPage>
+  );
+}

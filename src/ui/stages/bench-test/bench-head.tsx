@@ -1,0 +1,72 @@
+import type { Screw } from '@/core/equipment/power-stage';
+import type { BenchLock, KeptReading, SafetyState, StageId } from '@/core/logbook';
+import { Secondary } from '../../kit/buttons';
+import { Caution } from '../../kit/caution';
+import { FaceHead } from '../../kit/section';
+import { clockTime } from '../../kit/time';
+import { isPlainMark, leadWords, stepTitle } from './bench-plan';
+import type { Steps } from './use-steps';
+
+function title({ step, guided, stale }: Steps): string {
+  if (step !== null) return stepTitle(step);
+  if (!guided) return 'All planned readings are taken';
+  return stale ? 'Weighing what to probe next…' : 'No further probe needed';
+}
+
+/** What is measured now and where the leads go. */
+export function BenchHead({
+  steps,
+  last,
+  strip,
+}: {
+  steps: Steps;
+  last: KeptReading | undefined;
+  strip: readonly Screw[];
+}) {
+  const { step, guided, index, plan, purpose } = steps;
+  return (
+    <FaceHead title={title(steps)}>
+      {step === null ? (
+        'Choose a cell to take one again, two screws for a probe of your own, another plan, or go on to the sheet.'
+      ) : (
+        <>
+          {leadWords(step, last ?? null, strip).map((l) => (
+            <span key={l.lead}>
+              {l.lead} {l.verb} <strong style={{ color: 'var(--chakra-colors-ink)' }}>{l.mark}</strong>
+              {isPlainMark(l.mark, l.terminal) ? '' : ` (${l.terminal.replace('DC-', 'DC−')})`}.{' '}
+            </span>
+          ))}
+          {!guided && index >= 0 && `Reading ${index + 1} of ${plan.length}.`}{' '}
+          {purpose === 'repeat' && 'Measuring again: both values are kept.'}
+          {purpose === 'correct' && 'Putting a slip right: the first stays in the log.'}
+        </>
+      )}
+    </FaceHead>
+  );
+}
+
+/** The dead proof the test stands on, or why the bench is locked. */
+export function ProofNotice({
+  lock,
+  safety,
+  goTo,
+}: {
+  lock: BenchLock;
+  safety: SafetyState;
+  goTo: (stage: StageId) => void;
+}) {
+  return lock.open ? (
+    <Caution title={`Bus proven dead at ${clockTime(safety.meterAfter?.at ?? safety.lastAt)}:`}>
+      {safety.figures['bank dc']?.volts ?? 0} V, again {safety.figures['bank-again dc']?.volts ?? 0} V. Holds
+      until {clockTime(lock.until)} if nothing is entered, or until anyone else takes over. Motor, line and
+      brake-resistor leads off.
+    </Caution>
+  ) : (
+    <Caution grave title="Locked.">
+      {lock.text}{' '}
+      <Secondary minH="44px" onClick={() => goTo('make-safe')}>
+        Make safe
+      </Secondary>
+    </Caution>
+  );
+}

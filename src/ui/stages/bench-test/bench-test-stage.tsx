@@ -1,0 +1,232 @@
+'use client';
+import { Box, Text } from '@chakra-ui/react';
+import dynamic from 'next/dynamic';
+import { useEffect, useRef, useState } from 'react';
+import { benchLock } from '@/core/logbook';
+import { mayConfirmOpen } from '@/core/bench/meter-stream';
+import { probeKey, type Position } from '@/core/equipment/power-stage';
+import type { PositionState } from '@/core/bench/static-diagnosis';
+import { Primary, Secondary, Spoken } from '../../kit/buttons';
+import { FaceHead } from '../../kit/section';
+import { useNow } from '../../kit/use-now';
+import type { FaceProps } from '../../job-store/stage-props';
+import { ModuleTest } from './module-test/module-test';
+import { BandGauge } from './band-gauge';
+import { BenchHead, ProofNotice } from './bench-head';
+import { outsideTable, rowsOf } from './bench-plan';
+import { FigureField, type Keys } from './figure-field';
+import { KeySheet } from './key-sheet';
+import { MeterBar } from './meter-bar';
+import { Guidance, PlanChoice } from './plan-bar';
+import { ReadingsTable, shownValue } from './readings-table';
+import { Schematic } from './schematic';
+import { StageEditor } from './stage-editor';
+import { TerminalStrip } from './terminal-strip';
+import { TrapNotice } from './trap-notice';
+import type { DiagnosisState } from '../../panels/diagnosis/use-diagnosis';
+import { useJudgementSound } from './use-judgement-sound';
+import { useMeter } from './use-meter';
+import { useSteps } from './use-steps';
+import { useWakeLock } from './use-wake-lock';
+
+/** Seldom opened, and it brings a reader of tables along. */
+const ReadingsFile = dynamic(() => import('./readings-file').then((m) => m.ReadingsFile));
+
+/** The static test: one probe, one figure, one key. */
+export function BenchFace({
+  jobId,
+  store,
+  person,
+  limits,
+  diagnosis,
+  goTo,
+}: FaceProps & { diagnosis: DiagnosisState }) {
+  const now = useNow(store.clockOffset_ms);
+  const { drive, safety, readings } = store.state;
+  const [aside, setAside] = useState<'stage' | 'module' | 'file' | null>(null);
+  const [help, setHelp] = useState(false);
+  const [quiet, setQuiet] = useState(false);
+  const [metered, setMetered] = useState(false);
+  const input = useRef<HTMLInputElement>(null);
+  const lock = benchLock(safety, drive, limits, person, now === 0 ? safety.lastAt : now);
+  useWakeLock(lock.open);
+
+  const stage = drive?.stage ?? null;
+  const steps = useSteps({ store, stage, diagnosis, locked: !lock.open, input });
+  const { step, keep, open, suggestion, picked } = steps;
+  const ready = step !== null && lock.open && aside === null;
+  const meter = useMeter(metered, ready, (heard) => {
+    if (heard.kind === 'counted') keep(heard.volts, 'meter');
+  });
+  const last = readings[readings.length - 1];
+  const result = diagnosis.diagnosis;
+  const judgements = result?.readings ?? [];
+  useJudgementSound(last, judgements, quiet);
+
+  const stepKeyNow = step === null ? '' : probeKey(step);
+  useEffect(() => {
+    if (lock.open) input.current?.focus({ preventScroll: true });
+  }, [stepKeyNow, lock.open]);
+
+  if (drive === null || stage === null)
+    return (
+      <>
+        <FaceHead title="Bench">The test follows the drive&rsquo;s own strip.</FaceHead>
+        <Primary onClick={() => goTo('identify')}>Identify the drive first</Primary>
+      </>
+    );
+  if (aside === 'module') return <ModuleTest store={store} close={() => setAside(null)} />;
+  if (aside === 'stage')
+    return (
+      <StageEditor
+        stage={stage}
+        strip={drive.strip}
+        close={() => setAside(null)}
+        keep={(next, strip) => {
+          store.record('identify.stage', { stage: next, strip });
+          setAside(null);
+        }}
+      />
+    );
+
+  if (aside === 'file')
+    return (
+      <ReadingsFile
+        jobId={jobId}
+        stage={stage}
+        strip={drive.strip}
+        readings={readings}
+        locked={lock.open ? null : lock.text}
+        keep={(given) => {
+          for (const { red, black, value, typed } of given)
+            store.record('static.reading', { red, black, value, typed });
+        }}
+        close={() => setAside(null)}
+      />
+    );
+
+  const confirmOpen = () => {
+    if (meter !== null && !meter.gone && mayConfirmOpen(meter.now)) keep('OL', 'meter');
+  };
+  const keys: Keys = {
+    keep: steps.enter,
+    overload: () => keep('OL', 'OL'),
+    short: () => keep(0, 'short'),
+    climbing: () => keep('climbing', 'climbing'),
+    repeat: () => {
+      if (last !== undefined) open(last, 'repeat');
+    },
+    back: steps.back,
+    suggested: () => {
+      if (suggestion !== undefined) open(suggestion);
+    },
+    help: () => setHelp(true),
+    pedal: confirmOpen,
+  };
+  const states: Partial<Record<Position, PositionState>> = Object.fromEntries(
+    (result?.positions ?? []).map((p) => [p.component, p.state]),
+  );
+  const full = steps.kind === 'full';
+  const rows = rowsOf(stage, full || readings.some((r) => r.red === 'DC+' || r.black === 'DC-'));
+
+  return (
+    <>
+      <BenchHead steps={steps} last={last} strip={drive.strip} />
+      <ProofNotice lock={lock} safety={safety} goTo={goTo} />
+      {result !== null && (
+        <TrapNotice
+          diagnosis={result}
+          editStage={() => setAside('stage')}
+          retake={(reason) => store.record('static.retake', { reason })}
+          goTo={goTo}
+        />
+      )}
+      <Box display="flex" gap="2" flexWrap="wrap" alignItems="center" mb="2">
+        <PlanChoice kind={steps.kind} choose={steps.choosePlan} />
+        <Secondary onClick={() => setAside('stage')}>Stage</Secondary>
+        <Secondary onClick={() => setAside('module')}>Module test</Secondary>
+        <Secondary aria-label="Readings as a file" onClick={() => setAside('file')}>
+          File
+        </Secondary>
+        <Secondary
+          aria-label="Meter by cable"
+          aria-pressed={metered}
+          onClick={() => {
+            setMetered(!metered);
+            steps.focus();
+          }}
+        >
+          Meter
+        </Secondary>
+      </Box>
+      <TerminalStrip
+        strip={drive.strip}
+        red={picked ?? step?.red ?? null}
+        black={picked === null ? (step?.black ?? null) : null}
+        picked={picked}
+        pick={steps.pick}
+      />
+      {picked !== null && (
+        <Text role="status" fontSize="0.94rem">
+          Red on {picked}: now choose the screw for black.
+        </Text>
+      )}
+      {steps.guided && result !== null && <Guidance diagnosis={result} stage={stage} stale={steps.stale} />}
+      {step?.group === 'fill' && (
+        <Text mb="1" fontSize="0.95rem">
+          Hold the leads: the bank fills through the meter, about 1 V per second and 1000 µF. Keep{' '}
+          <b>overload</b> when it gets there, <b>climbing</b> if you do not wait.
+        </Text>
+      )}
+      {metered && <MeterBar meter={meter} ready={ready} confirmOpen={confirmOpen} />}
+      <FigureField
+        text={steps.text}
+        setText={steps.type}
+        keys={keys}
+        question={steps.trouble?.kind === 'question' ? steps.trouble : null}
+        error={steps.trouble?.kind === 'unreadable' ? steps.trouble.why : null}
+        choose={(value) => keep(value, steps.text)}
+        disabled={!lock.open || step === null}
+        inputRef={input}
+        suggested={suggestion === undefined ? null : `next: ${suggestion.red} to ${suggestion.black}`}
+      />
+      {step !== null && (
+        <BandGauge
+          probe={step}
+          readings={readings}
+          judgement={judgements.find((j) => probeKey(j) === probeKey(step))}
+        />
+      )}
+      <Box mt="2">
+        <ReadingsTable
+          rows={rows}
+          others={outsideTable([...(full ? steps.plan : []), ...readings], rows)}
+          readings={readings}
+          judgements={judgements}
+          selected={step}
+          unsent={store.unsent}
+          select={(probe) => open(probe)}
+        />
+      </Box>
+      <Box display="flex" gap="2" flexWrap="wrap" mt="3" mb="4">
+        <Secondary onClick={() => setQuiet(!quiet)} aria-pressed={quiet}>
+          {quiet ? 'Sounds on' : 'Sounds off'}
+        </Secondary>
+        <Secondary onClick={() => setHelp(true)}>? keys</Secondary>
+        <Primary onClick={() => goTo('hand-over')} disabled={readings.length === 0}>
+          To the sheet
+        </Primary>
+      </Box>
+      <Schematic stage={stage} states={states} probe={step} />
+      {last !== undefined && (
+        <Box role="status">
+          <Spoken>
+            {store.unsent.has(last.entryId) ? 'Sending' : 'Kept'} {last.red} to {last.black}{' '}
+            {shownValue(last.value)}
+          </Spoken>
+        </Box>
+      )}
+      {help && <KeySheet close={() => setHelp(false)} />}
+    </>
+  );
+}

@@ -1,0 +1,236 @@
+'use client';
+import { Box, Heading, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import { moduleQuestion, type TestedModule } from '@/core/logbook';
+import {
+  connectionFor,
+  devicesOf,
+  moduleVerdict,
+  type DeviceVerdict,
+  type ModuleKind,
+  type ModuleVerdict,
+} from '@/core/bench/module-test';
+import { Primary, Secondary } from '../../../kit/buttons';
+import { Caution } from '../../../kit/caution';
+import { FaceHead } from '../../../kit/section';
+import { Choice, Field } from '../../../kit/field';
+import { StateMark, type Mark } from '../../../kit/state-mark';
+import type { JobStore } from '../../../job-store/use-job';
+import { MeterReadings } from './meter-readings';
+import { TouchStep } from './touch-step';
+
+const kinds: { value: ModuleKind; label: string }[] = [
+  { value: 'single', label: 'single' },
+  { value: 'dual', label: 'dual' },
+  { value: 'six', label: 'six-pack' },
+  { value: 'seven', label: 'seven-pack' },
+];
+
+export const deviceMarks: Readonly<Record<DeviceVerdict, Mark>> = {
+  switches: 'sound',
+  shorted: 'failed',
+  open: 'failed',
+  'leaky-gate': 'failed',
+  'not-proven': 'unprobed',
+};
+const verdictWords: Readonly<Record<ModuleVerdict['verdict'], string>> = {
+  switches: 'Every gate switches.',
+  replace: 'Replace the module.',
+  'not-proven': 'Not proven yet.',
+};
+
+function Begin({ begin }: { begin: (kind: ModuleKind, name: string) => void }) {
+  const [kind, setKind] = useState<ModuleKind>('dual');
+  const [name, setName] = useState('');
+  return (
+    <form
+      onSubmit={(e) => {
+        e.preventDefault();
+        begin(kind, name.trim() === '' ? `${kind} module` : name.trim());
+      }}
+    >
+      <Choice label="What is on the bench" options={kinds} value={kind} onChange={setKind} />
+      <Box my="3" maxW="420px">
+        <Field
+          label="Which one"
+          hint="position in the drive, or what is printed on it"
+          value={name}
+          onChange={(e) => setName(e.target.value)}
+          maxLength={200}
+        />
+      </Box>
+      <Primary type="submit">Begin</Primary>
+    </form>
+  );
+}
+
+/** Lamp and battery on each other first: a dead lamp looks like a dead gate, a reversed battery like a short. */
+function Prove({ keep }: { keep: (lampLights: boolean, polarityRight: boolean) => void }) {
+  const [lamp, setLamp] = useState<'yes' | 'no' | null>(null);
+  const [polarity, setPolarity] = useState<'yes' | 'no' | null>(null);
+  const yesNo = [
+    { value: 'yes' as const, label: 'yes' },
+    { value: 'no' as const, label: 'no' },
+  ];
+  const bad = lamp === 'no' || polarity === 'no';
+  return (
+    <Box display="grid" gap="4">
+      <Choice
+        label="Lamp straight across the battery: does it light bright?"
+        options={yesNo}
+        value={lamp}
+        onChange={setLamp}
+      />
+      <Choice
+        label="Polarity by the meter: red on plus shows about +12 V?"
+        options={yesNo}
+        value={polarity}
+        onChange={setPolarity}
+      />
+      {bad && (
+        <Text role="alert" color="failed">
+          {lamp === 'no'
+            ? 'Change the lamp or charge the battery, then answer again: nothing can be proven with these.'
+            : 'Swap the battery leads, then answer again: reversed, the lamp lights through the diode and looks like a short.'}
+        </Text>
+      )}
+      <Box>
+        <Primary disabled={lamp !== 'yes' || polarity !== 'yes'} onClick={() => keep(true, true)}>
+          Lamp and battery proven
+        </Primary>
+      </Box>
+    </Box>
+  );
+}
+
+function Verdicts({
+  module,
+  verdict,
+  open,
+  choose,
+}: {
+  module: TestedModule;
+  verdict: ModuleVerdict;
+  open: number | null;
+  choose: (device: number) => void;
+}) {
+  return (
+    <Box as="section" aria-label="Devices" mt="5">
+      <Heading as="h2" fontFamily="heading" fontSize="1.2rem" fontWeight="600" mb="1">
+        {verdictWords[verdict.verdict]}
+      </Heading>
+      <Box as="ul" listStyleType="none">
+        {devicesOf(module.kind).map(({ device, name }) => {
+          const said = verdict.devices.find((d) => d.device === device);
+          const state = said?.verdict ?? 'not-proven';
+          return (
+            <Box
+              as="li"
+              key={device}
+              display="grid"
+              gridTemplateColumns="minmax(150px, auto) 1fr auto"
+              gap="3"
+              alignItems="center"
+              borderBottom="1px solid"
+              borderColor="line"
+              py="1"
+            >
+              <Text fontWeight="500">
+                <StateMark mark={deviceMarks[state]} label={null} /> {device} {name}:{' '}
+                {state.replace('-', ' ')}
+              </Text>
+              <Text fontSize="0.92rem">{said?.why}</Text>
+              <Secondary
+                minH="44px"
+                fontSize="0.9rem"
+                aria-pressed={open === device}
+                onClick={() => choose(device)}
+              >
+                test
+              </Secondary>
+            </Box>
+          );
+        })}
+      </Box>
+    </Box>
+  );
+}
+
+/** Lamp and battery on a transistor module out of circuit. */
+export function ModuleTest({ store, close }: { store: JobStore; close: () => void }) {
+  const unit = store.state.modules[store.state.modules.length - 1] ?? null;
+  const [again, setAgain] = useState(false);
+  const [chosen, setChosen] = useState<number | null>(null);
+  const fresh = unit === null || again;
+  const verdict = unit === null ? null : moduleVerdict(moduleQuestion(unit));
+  const touched = (device: number, gate: 'plus' | 'minus'): boolean =>
+    unit?.touches.some((t) => t.device === device && t.gate === gate) === true;
+  const due =
+    unit === null
+      ? null
+      : (devicesOf(unit.kind).find(
+          ({ device }) =>
+            verdict?.devices.find((d) => d.device === device)?.verdict === 'not-proven' &&
+            !(touched(device, 'plus') && touched(device, 'minus')),
+        )?.device ?? null);
+  const device = chosen ?? due;
+  const gate = device === null || !touched(device, 'plus') || chosen !== null ? 'plus' : 'minus';
+
+  return (
+    <>
+      <FaceHead title={fresh ? 'Module out of circuit' : `Module: ${unit.name}`}>
+        Lamp and battery show whether each gate switches; they say nothing of breakdown at bus voltage.
+      </FaceHead>
+      <Caution title="Static kills a gate.">
+        Wrist strap on. Touch the battery post before the gate, every time. Only a module that is out of the
+        drive: never with the bank connected.
+      </Caution>
+      {fresh ? (
+        <Begin
+          begin={(kind, name) => {
+            store.record('module.begun', { kind, name });
+            setAgain(false);
+            setChosen(null);
+          }}
+        />
+      ) : unit.proven === null || !unit.proven.lampLights || !unit.proven.polarityRight ? (
+        <Prove
+          keep={(lampLights, polarityRight) =>
+            store.record('module.proven', { module: unit.id, lampLights, polarityRight })
+          }
+        />
+      ) : (
+        <>
+          {device !== null && (
+            <TouchStep
+              key={`${device} ${gate} ${unit.touches.length}`}
+              device={devicesOf(unit.kind).find((d) => d.device === device) ?? null}
+              connection={connectionFor(unit.kind, device)}
+              first={gate}
+              keep={(touch) => {
+                store.record('module.touch', { module: unit.id, device, ...touch });
+                if (touch.gate === 'minus' || chosen === null) setChosen(null);
+              }}
+            />
+          )}
+          {device !== null && (
+            <MeterReadings
+              key={`meter ${device}`}
+              keepDiode={(forward_V, reverse) =>
+                store.record('module.diode', { module: unit.id, device, forward_V, reverse })
+              }
+              keepGate={(ohm) => store.record('module.gate', { module: unit.id, device, ohm })}
+            />
+          )}
+        </>
+      )}
+      {!fresh && verdict !== null && (
+        <Verdicts module={unit} verdict={verdict} open={device} choose={setChosen} />
+      )}
+      <Box display="flex" gap="2" flexWrap="wrap" mt="4">
+        {!fresh && <Secondary onClick={() => setAgain(true)}>Another module</Secondary>}
+        <Secondary onClick={close}>Back to the drive</Secondary>
+      </Box>
+    </>
+  );
+}

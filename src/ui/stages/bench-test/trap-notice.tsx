@@ -1,0 +1,55 @@
+import { Box, Text } from '@chakra-ui/react';
+import type { StageId } from '@/core/logbook';
+import { trapHeadlines, type ConditionCode, type Diagnosis } from '@/core/bench/static-diagnosis';
+import { Secondary } from '../../kit/buttons';
+import { Why } from '../../kit/why';
+
+const stageTraps = new Set<ConditionCode>(['thyristor-front-end', 'wrong-stage']);
+const noRetake = new Set<ConditionCode>([...stageTraps, 'hot-unit', 'entry-slip']);
+
+/** A trap that the figures betray, with what to do and a way to take the readings again. */
+export function TrapNotice({
+  diagnosis,
+  retake,
+  editStage,
+  goTo,
+}: {
+  diagnosis: Diagnosis;
+  retake: (reason: string) => void;
+  editStage: () => void;
+  goTo: (stage: StageId) => void;
+}) {
+  const [trap] = diagnosis.conditions;
+  if (trap === undefined) return null;
+  const name = trapHeadlines[trap.code];
+  return (
+    <Box
+      role="alert"
+      borderLeft="5px solid"
+      borderColor="doubt"
+      bg="doubtWash"
+      color="ink"
+      px="3"
+      py="2"
+      mb="3"
+      aria-label={`Trap: ${name}`}
+    >
+      <Text>
+        <b>{name}</b> {trap.advice}
+      </Text>
+      <Box display="flex" gap="2" flexWrap="wrap" mt="1.5" alignItems="center">
+        {stageTraps.has(trap.code) && <Secondary onClick={editStage}>Change the stage</Secondary>}
+        {trap.code === 'bus-not-discharged' && (
+          <Secondary onClick={() => goTo('make-safe')}>Prove dead again</Secondary>
+        )}
+        {!noRetake.has(trap.code) && (
+          <Secondary onClick={() => retake(name)}>Set aside, take all again</Secondary>
+        )}
+        <Why>
+          The same network with this trap in it explains the figures {(100 * trap.probability).toFixed(0)} %
+          of the way; the rest speaks for the unit itself. Readings set aside stay in the log.
+        </Why>
+      </Box>
+    </Box>
+  );
+}

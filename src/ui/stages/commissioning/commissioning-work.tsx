@@ -1,0 +1,216 @@
+import { useMemo, useState } from 'react';
+import { ratingOf, type Control } from '@/core/equipment/catalogue';
+import { meaningOf, parameterFor, type Values } from '@/core/equipment/drive-words';
+import type { Payload } from '@/core/logbook';
+import type { Plate } from '@/core/equipment/plate';
+import { lineOf, releaseOf } from '@/core/job/release';
+import { wantedOf } from '@/core/commissioning/settings';
+import type { FaceProps } from '../../job-store/stage-props';
+import { Caution } from '../../kit/caution';
+import { KeptNote } from '../../kit/section';
+import { PanelSwitch } from '../../kit/panel-switch';
+import { SetsPanel } from './parameter-sets/parameter-sets-panel';
+import { LinkBar } from '../../drive-link/link-bar';
+import { useLive } from '../../drive-link/use-live';
+import { useReadOut } from '../../drive-link/use-read-out';
+import { useWrite, type WriteWish } from '../../drive-link/use-write';
+import { ChoicesForm } from './choices-form';
+import type { Watched } from './evidence';
+import { PlacePanel } from './place-panel';
+import { Ramps } from './ramps';
+import { RunPanel } from './run-panel';
+import { SheetPanel } from './sheet-panel';
+import { Signing } from './signing';
+import { AskToWrite, useWishes } from './wishes';
+
+type Panel = 'choices' | 'place' | 'sheet' | 'ramps' | 'run' | 'sets';
+const panels: readonly { id: Panel; name: string }[] = [
+  { id: 'choices', name: 'Load and control' },
+  { id: 'place', name: 'Supply and place' },
+  { id: 'sheet', name: 'Start-up sheet' },
+  { id: 'ramps', name: 'Ramps' },
+  { id: 'run', name: 'Commissioning run' },
+  { id: 'sets', name: 'Parameter sets' },
+];
+/** Asks for the write that keeps everything in memory; null where the type keeps it by itself, or was not read. */
+function saving(
+  control: Control,
+  values: Values,
+  ask: (wishes: readonly WriteWish[]) => void,
+): (() => void) | null {
+  const parameter = parameterFor(control, 'store.save');
+  const from = parameter === undefined ? undefined : values[parameter.number];
+  const to = parameter?.choices?.find((c) => c.means === 'now')?.value;
+  return parameter === undefined || from === undefined || to === undefined
+    ? null
+    : () => ask([{ parameter, from, to, reason: 'kept in memory', trial: false }]);
+}
+
+const nothing = (): void => undefined;
+
+/** The start-up sheet, against what is in the drive, until it is signed. */
+export function StartUpWork({
+  jobId,
+  store,
+  person,
+  catalogue,
+  drive,
+  plate,
+  control,
+}: FaceProps & { drive: Payload<'identify.drive'>; plate: Plate; control: Control }) {
+  const { state } = store;
+  const { startUp, seen, seq } = state;
+  const { chosen, signed } = startUp;
+  const [panel, setPanel] = useState<Panel>(chosen === null ? 'choices' : 'sheet');
+  const [target, setTarget] = useState<string | null>(null);
+  const [note, setNote] = useState<string | null>(null);
+  const readOut = useReadOut(store, target, drive.typeId, setNote);
+  const { writing, trouble, write } = useWrite(store, target, drive.typeId, setNote);
+  const wishes = useWishes(write);
+  const rating = useMemo(() => ratingOf(drive, catalogue), [drive, catalogue]);
+  const values = useMemo(() => seen?.values ?? {}, [seen]);
+  const release = useMemo(() => releaseOf(state, control, rating), [state, control, rating]);
+  const sheet = useMemo(
+    () =>
+      release === null
+        ? null
+        : Object.fromEntries(
+            release.sheet.rows.flatMap((row) => {
+              const value = wantedOf(row, startUp.typed);
+              return value === null ? [] : [[row.number, value]];
+            }),
+          ),
+    [release, startUp.typed],
+  );
+  const { live, trouble: silent } = useLive(panel === 'run' ? target : null, drive.typeId, nothing);
+  const carrier = meaningOf(control, values, 'switching.frequency');
+  const watched: Watched = {
+    live,
+    control,
+    values,
+    line: release === null ? null : lineOf(control, release.choices, plate.hz),
+    lost: release?.lost ?? null,
+    away: startUp.cycle !== null && startUp.cycle.after === null,
+    save: target === null ? null : saving(control, values, wishes.ask),
+    powerOff: () => store.record('commission.power-off', {}),
+    read: () => void readOut.read(),
+    reading: readOut.reading,
+    silent,
+  };
+  return (
+    <>
+      {release?.sheet.findings
+        .filter((f) => f.severity === 'wrong')
+        .map((f) => (
+          <Caution key={f.code} grave title="Wrong.">
+            {f.text} {f.sum}.
+          </Caution>
+        ))}
+      <PanelSwitch
+        label="Settings"
+        panels={chosen === null ? panels.filter((p) => p.id === 'choices' || p.id === 'sets') : panels}
+        open={panel}
+        choose={setPanel}
+      />
+      {panel === 'choices' && (
+        <ChoicesForm
+          control={control}
+          plate_Hz={plate.hz}
+          supply_V={drive.supply_V}
+          chosen={chosen}
+          keep={(next) => {
+            store.record('startup.choices', next);
+            setPanel('sheet');
+          }}
+        />
+      )}
+      {(panel === 'sheet' || panel === 'run' || panel === 'sets') && drive.typeId !== null && (
+        <>
+          <LinkBar
+            typeId={drive.typeId}
+            target={target}
+            take={setTarget}
+            reading={readOut.reading}
+            read={() => void readOut.read()}
+            trouble={readOut.trouble ?? trouble ?? silent}
+          />
+          <KeptNote text={note} />
+          <AskToWrite {...wishes} writing={writing} />
+        </>
+      )}
+      {panel === 'sheet' && release !== null && (
+        <>
+          <SheetPanel
+            store={store}
+            control={control}
+            plate={plate}
+            release={release}
+            linked={target !== null}
+            wishes={wishes}
+          />
+          <Signing
+            jobId={jobId}
+            person={person}
+            matters={release.matters}
+            signed={signed}
+            waiting={store.unsent.size > 0}
+            readBack={seen !== null}
+            sign={(mayRun) =>
+              store.record('startup.signed', {
+                seq,
+                entries: release.sheet.rows.length,
+                against: [],
+                ...(mayRun === null ? {} : { mayRun }),
+              })
+            }
+          />
+        </>
+      )}
+      {panel === 'place' && (
+        <PlacePanel
+          place={startUp.place}
+          phases={drive.phases}
+          type={drive.type}
+          control={control}
+          ratedAmps={drive.ratedAmps}
+          carrier_kHz={typeof carrier === 'number' ? carrier : 4}
+          fit={release?.fit ?? null}
+          keep={(place) => store.record('startup.place', place)}
+        />
+      )}
+      {panel === 'run' && release !== null && (
+        <RunPanel
+          steps={release.steps}
+          results={startUp.run.map((r) => r.payload)}
+          plate_A={plate.amps}
+          watched={watched}
+          keep={(result) => store.record('commission.step', result)}
+        />
+      )}
+      {panel === 'sets' && drive.typeId !== null && (
+        <SetsPanel
+          jobId={jobId}
+          store={store}
+          catalogue={catalogue}
+          control={control}
+          typeId={drive.typeId}
+          rating={rating}
+          target={target}
+          sheet={sheet}
+          ask={target === null ? null : wishes.ask}
+        />
+      )}
+      {panel === 'ramps' && release !== null && (
+        <Ramps
+          plate={plate}
+          rating={rating}
+          drive={drive}
+          catalogue={catalogue}
+          control={control}
+          choices={release.choices}
+          keep={(shortest) => store.record('startup.shortest', shortest)}
+        />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,341 @@
+/** @jest-environment jsdom */
+import { act, screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { defaultOf, type Live } from '@/core/equipment/drive-words';
+import type { Payload, Person } from '@/core/logbook';
+import { defaultStartUpChoices } from '@/core/equipment/application';
+import type { FaceProps } from '../../job-store/stage-props';
+import {
+  answering,
+  choose,
+  controlOf,
+  ines,
+  pip,
+  press,
+  show,
+  tick,
+  type,
+  typeOf,
+  winchDrive,
+  winchMotor,
+  WithStore,
+  type Said,
+} from '../../__tests__/show';
+import { StartUpWork } from './commissioning-work';
+
+const control = controlOf('whimbrel-w4');
+const rating = { ratedAmps: 15, power_kW: 7.5, supply_V: 400 };
+/** What the factory set for 60 Hz. */
+const factory = Object.fromEntries(
+  control.parameters.map((p) => [p.number, p.concept === 'region' ? 1 : defaultOf(p, rating, '60Hz')]),
+);
+const numberOf = (concept: string) => control.parameters.find((p) => p.concept === concept)?.number ?? '';
+const chosen: Payload<'startup.choices'> = {
+  choices: { ...defaultStartUpChoices({ plate_Hz: 50, knob: false }), load: 'conveyor' },
+  supply: { volts: 400, hz: 50 },
+};
+const plates: readonly Said[] = [
+  ['identify.drive', winchDrive],
+  ['identify.motor', winchMotor],
+];
+const begun: readonly Said[] = [...plates, ['startup.choices', chosen]];
+
+/** The link of the watched drive: what the test sends, comes. */
+class Link {
+  static open: Link | null = null;
+  onmessage: ((e: { data: string }) => void) | null = null;
+  constructor() {
+    Link.open = this;
+  }
+  addEventListener() {}
+  close() {}
+}
+const sends = (live: Live) => act(() => Link.open?.onmessage?.({ data: JSON.stringify(live) }));
+
+const identity = { vendor: 'Whimbrel', product: 'W4', revision: '3.2' };
+let inDrive: Record<string, number> = {};
+const server = () =>
+  answering(({ url, body }) => {
+    if (url.endsWith('/api/v1/drives'))
+      return { body: { found: [{ target: 't:1', identity, typeIds: ['whimbrel-w4'], trouble: null }] } };
+    if (url.endsWith('/drives/read')) return { body: { identity, values: inDrive, live: {}, history: [] } };
+    if (url.endsWith('/drives/write')) {
+      const { number, to } = body as { number: string; to: number };
+      inDrive = { ...inDrive, [number]: to };
+      return { body: { found: to, kept: false, lockOpen: false } };
+    }
+    return null;
+  });
+
+beforeEach(() => {
+  inDrive = factory;
+  Link.open = null;
+  Object.assign(globalThis, { EventSource: Link });
+});
+
+function faced(said = begun, person: Person = ines) {
+  const log: Said[] = [];
+  const asked = server();
+  show(
+    <WithStore said={said} log={log} person={person}>
+      {(store) => (
+        <StartUpWork
+          {...({
+            jobId: 'j',
+            store,
+            person,
+            catalogue: [typeOf('whimbrel-w4')],
+            goTo: () => undefined,
+          } as unknown as FaceProps)}
+          drive={winchDrive}
+          plate={winchMotor.plate}
+          control={control}
+        />
+      )}
+    </WithStore>,
+  );
+  return { log, asked };
+}
+const open = (panel: string) => press(panel);
+const readOut = async () => {
+  await press('Look for drives');
+  await screen.findByRole('combobox', { name: 'Drive' });
+  await press('Read out');
+  await screen.findByText(/^Read out: \d+ entries/);
+};
+const rows = () => within(screen.getByRole('list', { name: 'Start-up sheet' }));
+const row = (number: string) => {
+  const found = rows()
+    .getAllByRole('listitem')
+    .find((li) => within(li).queryByText(number) !== null);
+  if (found === undefined) throw new Error(`no row ${number}`);
+  return within(found);
+};
+
+describe('load and control', () => {
+  it('come first; a ramp of no time is asked about and what was typed stays', async () => {
+    const { log } = faced(plates);
+    expect(screen.queryByRole('button', { name: 'Commissioning run' })).toBeNull();
+    await userEvent.selectOptions(screen.getByRole('combobox', { name: 'Load' }), 'winch');
+    await type('Acceleration', '0');
+    await press('Make the sheet');
+    expect(screen.getByText(/A ramp takes some time/)).toBeTruthy();
+    await userEvent.clear(screen.getByLabelText('Acceleration'));
+    await type('Acceleration', '4,5');
+    await press('Make the sheet');
+    expect(log.at(-1)).toMatchObject(['startup.choices', { choices: { load: 'winch', up_s: 4.5 } }]);
+    expect(await screen.findByRole('list', { name: 'Start-up sheet' })).toBeTruthy();
+  });
+});
+
+describe('the sheet', () => {
+  it('stands against what is in the drive: a wrong region is said aloud, and goes first, alone', async () => {
+    faced();
+    await readOut();
+    expect(await screen.findByText(/17 % under-fluxed/, { selector: '[role="note"] *' })).toBeTruthy();
+    expect(row('0-01').getByText(/drive has 60 Hz/)).toBeTruthy();
+    await userEvent.click(row('0-01').getByRole('button', { name: 'Write' }));
+    const form = within(await screen.findByRole('region', { name: 'Write to the drive' }));
+    const go = form.getByRole('button', { name: 'Write and read back' });
+    expect((go as HTMLButtonElement).disabled).toBe(true);
+    for (const box of form.getAllByRole('checkbox')) await userEvent.click(box);
+    await userEvent.click(go);
+    expect(await screen.findByText(/It put other entries back: read out again/)).toBeTruthy();
+    // Until it was read again nothing that was known counts.
+    expect(screen.getByText(/what was entered before it may be gone/)).toBeTruthy();
+    await press('Read out');
+    expect(screen.queryByText(/what was entered before it may be gone/)).toBeNull();
+  });
+
+  it('takes another value with a reason only, and goes back to the rule', async () => {
+    const { log } = faced();
+    const up = numberOf('ramp.up');
+    await userEvent.click(screen.getByRole('button', { name: `Another value for ${up}` }));
+    await type('Value', '12');
+    const keep = screen.getByRole('button', { name: 'Keep this value' });
+    expect((keep as HTMLButtonElement).disabled).toBe(true);
+    await choose('Why', 'for the test only');
+    await userEvent.click(keep);
+    expect(log.at(-1)).toEqual(['startup.value', { number: up, value: 12, reason: 'for the test only' }]);
+    expect(row(up).getByText('12 s')).toBeTruthy();
+    expect(screen.getByText(new RegExp(`A value for the test only: ${up}`))).toBeTruthy();
+    await press('back to the rule');
+    expect(screen.queryByText(new RegExp(`A value for the test only: ${up}`))).toBeNull();
+  });
+
+  it('refuses coast for a load that pulls, as long as no brake is proven', async () => {
+    const winch = { ...chosen, choices: { ...chosen.choices, load: 'winch' as const } };
+    const stop = control.parameters.find((p) => p.concept === 'stop.mode');
+    const coast = stop?.choices?.find((c) => c.means === 'coast')?.value ?? -1;
+    faced([
+      ...plates,
+      ['startup.choices', winch],
+      ['startup.value', { number: stop?.number ?? '', value: coast, reason: 'process need' }],
+    ]);
+    expect(screen.getByText(/coast and DC injection are refused/)).toBeTruthy();
+  });
+});
+
+describe('signing', () => {
+  /** Everything settled by hand, but for these steps. */
+  const settled = (but: readonly string[]): Said[] => {
+    const steps = [
+      ...['wires', 'torque', 'earth', 'run-off', 'covers', 'supply', 'display', 'saved', 'direction'],
+      ...[
+        'identification',
+        'speeds',
+        'analog-AI1',
+        'relay-RO1',
+        'relay-RO2',
+        'output',
+        'automatic',
+        'partners',
+      ],
+    ];
+    return steps
+      .filter((s) => !but.includes(s))
+      .map((step): Said => [
+        'commission.step',
+        { step, outcome: 'ok', seen: [], seenBy: 'hand', speeds: [] },
+      ]);
+  };
+  const notThere = (steps: readonly string[]): Said[] =>
+    steps.map((step): Said => [
+      'commission.step',
+      { step, outcome: 'not-there', seen: [], seenBy: 'hand', speeds: [], qualified: 'A. Fenn' },
+    ]);
+  const all = (but: readonly string[]): Said[] => [
+    ...begun,
+    ...settled(but),
+    ...notThere(['places', 'safety-safe stop', 'safety-emergency stop']),
+  ];
+  const sign = () => screen.getByRole('button', { name: /^Sign as|A technician signs/ }) as HTMLButtonElement;
+
+  it('is held by every open step, in one line', () => {
+    faced();
+    expect(
+      screen.getByText(/^\d+ steps of the commissioning run are open: Wires, Torques, Earth …/),
+    ).toBeTruthy();
+    expect(sign().disabled).toBe(true);
+  });
+
+  it('needs nothing more when everything is settled; an apprentice does not sign', async () => {
+    const { log } = faced(all([]));
+    await userEvent.click(sign());
+    expect(log.at(-1)).toMatchObject(['startup.signed', { against: [] }]);
+    expect(screen.getByText(/^Signed by Ines Tarrow/)).toBeTruthy();
+    faced(all([]), pip);
+    expect(screen.getByRole('button', { name: 'A technician signs' })).toBeTruthy();
+  });
+
+  it('may be until a day: each open thing ticked, a day to come, and somebody who agrees', async () => {
+    const { log } = faced(all(['partners', 'automatic']));
+    expect(sign().disabled).toBe(true);
+    await tick(/Partner machines/);
+    await type('Agreed with', 'harbour master');
+    await userEvent.type(screen.getByLabelText('May run until', { selector: 'input' }), '2099-01-02');
+    expect(sign().disabled).toBe(true);
+    await tick(/Handed to automatic/);
+    await userEvent.click(sign());
+    expect(log.at(-1)).toMatchObject([
+      'startup.signed',
+      { mayRun: { until: '2099-01-02', approver: 'harbour master', open: [{}, {}] } },
+    ]);
+    expect(screen.getByText(/May run until 2 January 2099, agreed with harbour master/)).toBeTruthy();
+  });
+
+  it('is never until a day with the direction open', () => {
+    faced(all(['direction', 'partners']));
+    expect(screen.queryByLabelText('May run until')).toBeNull();
+    expect(sign().disabled).toBe(true);
+  });
+});
+
+describe('the run over the link', () => {
+  const steps = () => within(screen.getByRole('list', { name: 'Steps of the run' }));
+  const take = (name: RegExp) => userEvent.click(steps().getByRole('button', { name }));
+  const linked = async () => {
+    const made = faced();
+    await readOut();
+    await open('Commissioning run');
+    return made;
+  };
+  const bits = { DI1: false, DI2: false, DI3: true, DI4: false, DI5: false, DI6: false };
+
+  it('covers go on after wires, torque and earth; their figures are kept', async () => {
+    const { log } = await linked();
+    await take(/^.*Covers/);
+    const first = within(screen.getByRole('group', { name: 'First' }));
+    expect(first.getAllByRole('button').map((b) => b.textContent)).toEqual(['Wires', 'Torques', 'Earth']);
+    await userEvent.click(first.getByRole('button', { name: 'Earth' }));
+    const seen = screen.getByRole('button', { name: 'Seen and right' }) as HTMLButtonElement;
+    expect(seen.disabled).toBe(true);
+    await type('Frame to bar', '0,06');
+    await userEvent.click(seen);
+    expect(log.at(-1)).toMatchObject([
+      'commission.step',
+      { step: 'earth', figure: { value: 0.06, unit: 'Ω' } },
+    ]);
+  });
+
+  it('a bit is kept when it was seen both ways and nothing moved with it', async () => {
+    const { log } = await linked();
+    await take(/X4: reset/);
+    const keep = () => screen.getByRole('button', { name: 'Keep what the link saw' }) as HTMLButtonElement;
+    sends({ inputs: bits });
+    sends({ inputs: { ...bits, DI4: true, DI5: true } });
+    expect(screen.getByText(/Something else moved with it: DI5/)).toBeTruthy();
+    expect(keep().disabled).toBe(true);
+    await press('Look again from here');
+    sends({ inputs: bits });
+    expect(keep().disabled).toBe(true);
+    sends({ inputs: { ...bits, DI4: true } });
+    await userEvent.click(keep());
+    expect(log.at(-1)).toMatchObject([
+      'commission.step',
+      { step: 'input-DI4', outcome: 'ok', seenBy: 'link' },
+    ]);
+  });
+
+  it('three points of the analog line; one that is off is kept as not right', async () => {
+    const { log } = await linked();
+    await take(/A1 at three points/);
+    for (const [volts, hz] of [
+      [0, 0],
+      [5, 20],
+      [10, 50],
+    ] as const) {
+      sends({ AI1: volts, reference_Hz: hz });
+      await press('Take this point');
+    }
+    expect(screen.getByText(/5 V stands for 25 Hz, the drive says 20 Hz/)).toBeTruthy();
+    await press('Keep: not as the line says');
+    expect(log.at(-1)).toMatchObject(['commission.step', { step: 'analog-AI1', outcome: 'not-ok' }]);
+  });
+
+  it('what was not saved is gone with the power, and said entry by entry', async () => {
+    const { log } = await linked();
+    inDrive = { ...factory, [numberOf('ramp.up')]: 9 };
+    await press('Read out');
+    await take(/Kept in memory/);
+    await press('Power goes now');
+    expect(log.at(-1)?.[0]).toBe('commission.power-off');
+    inDrive = factory;
+    await press(/It was dark and is back/);
+    expect(await screen.findByText(new RegExp(`${numberOf('ramp.up')} .* was 9 s, is 5 s`))).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Keep what the link saw' })).toBeNull();
+    await press(/power goes once more/);
+    await press(/It was dark and is back/);
+    await press('Keep what the link saw');
+    expect(log.at(-1)).toMatchObject(['commission.step', { step: 'saved', outcome: 'ok', seenBy: 'link' }]);
+  });
+
+  it('currents are taken from the drive, and one above the plate is not kept', async () => {
+    const { log } = await linked();
+    for (const step of [/Direction/, /Run inputs off/, /Wires/]) await take(step);
+    await press('Seen and right');
+    await take(/Two or three speeds/);
+    expect(screen.getByRole('group', { name: 'First' })).toBeTruthy();
+    expect(log.at(-1)).toMatchObject(['commission.step', { step: 'wires', outcome: 'ok' }]);
+  });
+});

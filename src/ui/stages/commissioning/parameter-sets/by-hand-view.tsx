@@ -1,0 +1,119 @@
+import { Box, Text } from '@chakra-ui/react';
+import { useMemo, useState } from 'react';
+import type { Control } from '@/core/equipment/catalogue';
+import { parameterAt, shownAs } from '@/core/equipment/drive-words';
+import type { DriveWrite, JobState } from '@/core/logbook';
+import { findEntries } from '@/core/parameter-sets/parameters';
+import { ActRow } from '../../../kit/act-row';
+import { Secondary } from '../../../kit/buttons';
+import { Section } from '../../../kit/section';
+import { Field } from '../../../kit/field';
+import { PlainTable } from '../../../kit/plain-table';
+import { dateTime } from '../../../kit/time';
+import type { WriteWish } from '../../../drive-link/use-write';
+
+/** Values somebody wrote that are still in the drive as they were written, the newest first. */
+const standingWrites = ({ registers, seen }: JobState): DriveWrite[] =>
+  registers.writes
+    .filter(
+      (w, i, all) => !all.slice(i + 1).some((later) => later.number === w.number && later.outcome === 'done'),
+    )
+    .filter((w) => w.outcome === 'done' && w.found !== null && w.found !== w.from)
+    .filter((w) => seen?.values[w.number] === w.found)
+    .reverse();
+
+/** Find an entry by what it does or by a number that is remembered, and put wrong writes back. */
+export function ByHandView({
+  control,
+  state,
+  ask,
+}: {
+  control: Control;
+  state: JobState;
+  /** Null: no drive answers. */
+  ask: ((wishes: readonly WriteWish[]) => void) | null;
+}) {
+  const [text, setText] = useState('');
+  const found = useMemo(() => findEntries(control, text), [control, text]);
+  const undo = standingWrites(state);
+  const values = state.seen?.values ?? {};
+  return (
+    <>
+      <Box maxW="520px" mb="2">
+        <Field
+          label="What it does, or the number you remember"
+          hint="reverse, ramp, 45, top speed"
+          value={text}
+          maxLength={60}
+          onChange={(e) => setText(e.target.value)}
+        />
+      </Box>
+      <Text role="status" mb="2">
+        {text.trim() === ''
+          ? ''
+          : found.length === 0
+            ? 'Nothing of this type is called so. Try what the machine would do.'
+            : `${found.length} found.`}
+      </Text>
+      {found.length > 0 && (
+        <PlainTable heads={['Entry', 'What it is', 'In the drive', 'Found by']}>
+          {found.map(({ parameter: p, concept, because }) => {
+            const value = values[p.number];
+            return (
+              <tr key={p.number}>
+                <td>
+                  <b>{p.number}</b> {p.name}
+                </td>
+                <td>
+                  {concept ?? '—'}
+                  {p.lock > 0 ? ', behind a code' : ''}
+                  {p.stop ? ', at standstill' : ''}
+                  {p.readOnly ? ', can be read only' : ''}
+                </td>
+                <td>{value === undefined ? 'not read' : shownAs(p, value)}</td>
+                <td>{because}</td>
+              </tr>
+            );
+          })}
+        </PlainTable>
+      )}
+      <Box mt="5">
+        <Section title="Written by hand in this job">
+          {undo.length === 0 && <Text>Nothing that was written stands otherwise than it was.</Text>}
+          <Box as="ul" listStyleType="none">
+            {undo.map((w) => {
+              const parameter = parameterAt(control, w.number);
+              return (
+                <ActRow key={w.id}>
+                  <Text flex="1 1 260px">
+                    <b>{w.number}</b> {w.name}: {w.shownFrom} → {w.shownTo},{' '}
+                    <Text as="span" color="soft">
+                      {dateTime(w.askedAt)}, {w.by.name}, {w.reason}
+                    </Text>
+                  </Text>
+                  {ask !== null && parameter !== undefined && w.found !== null && (
+                    <Secondary
+                      onClick={() =>
+                        ask([
+                          {
+                            parameter,
+                            from: w.found ?? w.to,
+                            to: w.from,
+                            reason: 'wrong entry put back',
+                            trial: false,
+                          },
+                        ])
+                      }
+                    >
+                      Put {w.number} back to {w.shownFrom}
+                    </Secondary>
+                  )}
+                </ActRow>
+              );
+            })}
+          </Box>
+        </Section>
+      </Box>
+    </>
+  );
+}

@@ -1,0 +1,189 @@
+import { Box, Text } from '@chakra-ui/react';
+import { useMemo, useState } from 'react';
+import type { DriveType } from '@/core/equipment/catalogue';
+import type { Rating } from '@/core/equipment/drive-words';
+import type { Payload } from '@/core/logbook';
+import { readSetText, type SetLine } from '@/core/parameter-sets/set-files';
+import { useControl } from '../../../drive-link/use-control';
+import { Primary, Secondary } from '../../../kit/buttons';
+import { FieldGrid } from '../../../kit/section';
+import { Field, Figure, LongField, Select } from '../../../kit/field';
+import { numberFrom } from '../../../kit/number-from';
+import { PlainTable } from '../../../kit/plain-table';
+import { textOfFile } from '../../../kit/read-text';
+import { StateMark, type Mark } from '../../../kit/state-mark';
+import { Why } from '../../../kit/why';
+
+const marks: Readonly<Record<SetLine['state'], Mark>> = {
+  taken: 'sound',
+  unknown: 'unprobed',
+  refused: 'failed',
+  twice: 'failed',
+};
+const stateWords: Readonly<Record<SetLine['state'], string>> = {
+  taken: 'taken',
+  unknown: 'not known',
+  refused: 'not taken',
+  twice: 'twice',
+};
+
+/** A set from a file, a spreadsheet or paper: each line says what was made of it. */
+export function ImportForm({
+  catalogue,
+  typeId,
+  rating,
+  keep,
+}: {
+  catalogue: readonly DriveType[];
+  typeId: string;
+  rating: Rating;
+  keep: (set: Payload<'set.kept'>) => void;
+}) {
+  const [type, setType] = useState(typeId);
+  const [text, setText] = useState('');
+  const [file, setFile] = useState<string | null>(null);
+  const [name, setName] = useState('');
+  const [amps, setAmps] = useState(String(rating.ratedAmps));
+  const [kilowatts, setKilowatts] = useState(String(rating.power_kW));
+  const { control, trouble } = useControl(type);
+  const ratedAmps = numberFrom(amps);
+  const power_kW = numberFrom(kilowatts);
+  const its = useMemo<Rating | null>(
+    () => (ratedAmps === null || power_kW === null ? null : { ...rating, ratedAmps, power_kW }),
+    [ratedAmps, power_kW, rating],
+  );
+  const read = useMemo(
+    () => (control === null || its === null || text.trim() === '' ? null : readSetText(text, control, its)),
+    [control, its, text],
+  );
+  const taken = read === null ? 0 : Object.keys(read.values).length;
+  return (
+    <>
+      <FieldGrid min="200px">
+        <Select
+          label="Type"
+          value={type}
+          onChange={setType}
+          options={catalogue.map((t) => ({ value: t.id, label: `${t.maker} ${t.range}` }))}
+        />
+        <Figure label="Rated output of that unit" unit="A" text={amps} set={setAmps} />
+        <Figure label="Rated power of that unit" unit="kW" text={kilowatts} set={setKilowatts} />
+        <Field
+          label="Called"
+          value={name}
+          maxLength={200}
+          hint="e.g. backup of March"
+          onChange={(e) => setName(e.target.value)}
+        />
+      </FieldGrid>
+      <LongField
+        label="Numbers and values"
+        hint="Pasted from a spreadsheet, typed from paper, CSV, JSON or DCF: a number and its value a line"
+        rows={8}
+        value={text}
+        onChange={(e) => {
+          setFile(null);
+          setText(e.target.value);
+        }}
+      />
+      <Box asChild my="2">
+        <label>
+          or a file{' '}
+          <input
+            type="file"
+            accept=".csv,.txt,.json,.tsv,.dcf,.eds"
+            onChange={(e) => {
+              const chosen = e.target.files?.[0];
+              if (chosen === undefined) return;
+              void textOfFile(chosen).then((content) => {
+                setText(content);
+                setFile(chosen.name);
+                if (name === '') setName(chosen.name);
+              });
+            }}
+          />
+        </label>
+      </Box>
+      {control !== null && (
+        <Why label="entries of this type, to type from paper">
+          <PlainTable heads={['Entry', 'Takes', '']}>
+            {control.parameters
+              .filter((p) => !p.readOnly)
+              .map((p) => (
+                <tr key={p.number}>
+                  <td>
+                    <b>{p.number}</b> {p.name}
+                  </td>
+                  <td>{p.choices?.map((c) => `${c.value}: ${c.name}`).join(', ') ?? p.unit ?? 'a figure'}</td>
+                  <td>
+                    <Secondary
+                      aria-label={`Add ${p.number} ${p.name}`}
+                      onClick={() => {
+                        setFile(null);
+                        setText(`${text}${text === '' || text.endsWith('\n') ? '' : '\n'}${p.number}\t`);
+                      }}
+                    >
+                      Add
+                    </Secondary>
+                  </td>
+                </tr>
+              ))}
+          </PlainTable>
+        </Why>
+      )}
+      {trouble !== null && <Text color="failed">{trouble}</Text>}
+      {read?.about.typeId !== undefined && read.about.typeId !== type && (
+        <Text color="doubt" fontWeight="500">
+          <StateMark mark="doubt" label={null} /> The file says it is of {read.about.typeId}: choose that
+          type, or look at every value.
+        </Text>
+      )}
+      {read !== null && (
+        <>
+          <Text role="status" fontWeight="500" my="2">
+            {read.trouble ?? `${taken} values of ${read.lines.length} lines are taken.`}
+          </Text>
+          <Primary
+            disabled={taken === 0 || name.trim() === '' || its === null}
+            onClick={() =>
+              its !== null &&
+              keep({
+                name: name.trim(),
+                typeId: type,
+                rating: its,
+                values: read.values,
+                strangers: [
+                  ...read.strangers,
+                  ...read.lines
+                    .filter((l) => l.state === 'refused' || l.state === 'twice')
+                    .map(({ number, text: given }) => ({ number, text: given })),
+                ].slice(0, 400),
+                source: file === null ? 'typed' : 'file',
+                ...(read.about.serial === undefined ? {} : { serial: read.about.serial }),
+                ...(read.about.firmware === undefined ? {} : { firmware: read.about.firmware }),
+              })
+            }
+          >
+            {name.trim() === '' ? 'Give it a name first' : `Keep ${taken} values`}
+          </Primary>
+          <Box mt="3">
+            <PlainTable heads={['Line', 'Number', 'Value', '']}>
+              {[...read.lines]
+                .sort((a, b) => Number(a.state === 'taken') - Number(b.state === 'taken') || a.line - b.line)
+                .map((l) => (
+                  <tr key={l.line}>
+                    <td>{l.line}</td>
+                    <td>{l.number}</td>
+                    <td>{l.text}</td>
+                    <td>
+                      <StateMark mark={marks[l.state]} label={stateWords[l.state]} /> {l.words}
+                    </td>
+                  </tr>
+                ))}
+            </PlainTable>
+          </Box>
+        </>
+      )}
+    </>
+  );
+}

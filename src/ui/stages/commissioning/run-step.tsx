@@ -1,0 +1,287 @@
+import { Box, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import {
+  currentPlausible,
+  directionCure,
+  type Step,
+  type StepResult,
+} from '@/core/commissioning/commissioning';
+import type { Live } from '@/core/equipment/drive-words';
+import type { Payload } from '@/core/logbook';
+import { Primary, Secondary } from '../../kit/buttons';
+import { Caution } from '../../kit/caution';
+import { FieldGrid } from '../../kit/section';
+import { Choice, Field, Figure } from '../../kit/field';
+import { figureFrom, numberFrom } from '../../kit/number-from';
+import { Tick } from '../../kit/tick';
+import { Evidence, type Watched } from './evidence';
+
+type Kept = Payload<'commission.step'>;
+export type Keep = (result: Kept) => void;
+
+type Turns = 'right' | 'wrong';
+const turns = [
+  { value: 'right', label: 'turns right' },
+  { value: 'wrong', label: 'turns wrong' },
+] as const;
+
+/** Which pair of leads is swapped, and which never: both directions are seen before coupling. */
+function Cure() {
+  const [drive, setDrive] = useState<Turns>('wrong');
+  const [bypass, setBypass] = useState<Turns | 'none' | null>(null);
+  const cure =
+    bypass === null
+      ? null
+      : directionCure({ drive: drive === 'wrong', bypass: bypass === 'none' ? null : bypass === 'wrong' });
+  return (
+    <Box my="3">
+      <Choice label="On the drive" value={drive} onChange={setDrive} options={turns} />
+      <Choice
+        label="On the bypass"
+        value={bypass}
+        onChange={setBypass}
+        options={[{ value: 'none', label: 'there is none' }, ...turns]}
+      />
+      {cure !== null && (
+        <Box mt="2">
+          <Text fontWeight="500">{cure.how}</Text>
+          <Box as="ol" pl="5" listStyleType="decimal">
+            {cure.steps.map((s) => (
+              <li key={s}>{s}</li>
+            ))}
+          </Box>
+          <Text color="failed" fontWeight="500">
+            {cure.never}
+          </Text>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function Speeds({
+  plate_A,
+  live,
+  keep,
+}: {
+  plate_A: number;
+  live: Live | null;
+  keep: (speeds: Kept['speeds']) => void;
+}) {
+  const [typed, setTyped] = useState([
+    { hz: '', amps: '' },
+    { hz: '', amps: '' },
+    { hz: '', amps: '' },
+  ]);
+  const speeds = typed.flatMap(({ hz, amps }) => {
+    const f = numberFrom(hz);
+    const a = numberFrom(amps);
+    return f === null || a === null ? [] : [{ hz: f, amps: a }];
+  });
+  const judged = speeds.map((s) => ({ ...s, ...currentPlausible(s.amps, plate_A) }));
+  const put = (i: number, change: Partial<{ hz: string; amps: string }>) =>
+    setTyped(typed.map((t, k) => (k === i ? { ...t, ...change } : t)));
+  return (
+    <Box my="3">
+      {typed.map((row, i) => (
+        <FieldGrid key={i} min="140px">
+          <Figure label={`Speed ${i + 1}`} unit="Hz" text={row.hz} set={(text) => put(i, { hz: text })} />
+          <Figure
+            label={`Current ${i + 1}`}
+            unit="A"
+            text={row.amps}
+            set={(text) => put(i, { amps: text })}
+          />
+          {live?.outputFrequency_Hz !== undefined && live.outputCurrent_A !== undefined && (
+            <Secondary
+              alignSelf="end"
+              onClick={() =>
+                put(i, { hz: String(live.outputFrequency_Hz), amps: String(live.outputCurrent_A) })
+              }
+            >
+              Take {live.outputFrequency_Hz} Hz, {live.outputCurrent_A} A
+            </Secondary>
+          )}
+        </FieldGrid>
+      ))}
+      {judged.map((j, i) => (
+        <Text key={i} color={j.verdict === 'ok' ? 'sound' : j.verdict === 'doubt' ? 'doubt' : 'failed'}>
+          At {j.hz} Hz: {j.why}
+        </Text>
+      ))}
+      <Primary
+        mt="2"
+        disabled={speeds.length < 2 || judged.some((j) => j.verdict === 'wrong')}
+        onClick={() => keep(speeds)}
+      >
+        Keep these currents
+      </Primary>
+    </Box>
+  );
+}
+
+/** Every part ticked; where people may be hurt, with the name of who answers for it. */
+function Parts({
+  parts,
+  qualified,
+  keep,
+}: {
+  parts: readonly string[];
+  qualified: boolean;
+  keep: (seen: string[], name: string | null) => void;
+}) {
+  const [seen, setSeen] = useState<readonly string[]>([]);
+  const [name, setName] = useState('');
+  return (
+    <Box my="3">
+      {parts.map((part) => (
+        <Tick
+          key={part}
+          label={part}
+          checked={seen.includes(part)}
+          onChange={(on) => setSeen(on ? [...seen, part] : seen.filter((s) => s !== part))}
+        />
+      ))}
+      {qualified && (
+        <Box maxW="420px" my="2">
+          <Field
+            label="Qualified person who answers for it"
+            value={name}
+            maxLength={200}
+            onChange={(e) => setName(e.target.value)}
+          />
+        </Box>
+      )}
+      <Primary
+        disabled={seen.length < parts.length || (qualified && name.trim() === '')}
+        onClick={() => keep([...seen], qualified ? name.trim() : null)}
+      >
+        {qualified ? 'Keep the whole sequence' : 'Keep all of it'}
+      </Primary>
+    </Box>
+  );
+}
+
+/** One step: what is asked, what the link shows of it, and what is kept. */
+export function RunStep({
+  step,
+  waits,
+  plate_A,
+  watched,
+  take,
+  keep,
+}: {
+  step: Step;
+  /** What must be settled before it. */
+  waits: readonly Step[];
+  plate_A: number;
+  watched: Watched;
+  /** Goes to another step. */
+  take: (step: string) => void;
+  keep: Keep;
+}) {
+  const [wrong, setWrong] = useState(false);
+  const [figure, setFigure] = useState('');
+  const read = figureFrom(figure);
+  const result = (outcome: StepResult['outcome'], more: Partial<Kept> = {}): Kept => ({
+    step: step.id,
+    outcome,
+    seen: [],
+    seenBy: 'hand',
+    speeds: [],
+    ...more,
+  });
+  const figured = step.figure;
+  const byHand = step.parts === undefined && step.id !== 'speeds';
+  // Where the link looks, what it saw comes first.
+  const ByHand = step.watch !== undefined && watched.live !== null ? Secondary : Primary;
+  const needsFigure = figured !== undefined && (read === null || read < 0);
+  return (
+    <Box
+      as="section"
+      aria-label={step.title}
+      bg="paper"
+      borderLeft="5px solid"
+      borderColor="ink"
+      px="4"
+      py="3"
+      mb="4"
+    >
+      {step.caution !== undefined && <Caution title="Before it:">{step.caution}</Caution>}
+      <Text fontFamily="heading" fontWeight="600" fontSize="1.4rem" lineHeight="1.15">
+        {step.title}
+      </Text>
+      <Text mb="2">{step.do}</Text>
+      {waits.length > 0 ? (
+        <Box role="group" aria-label="First" display="flex" gap="2" alignItems="center" flexWrap="wrap">
+          <Text as="span" color="doubt" fontWeight="500">
+            First:
+          </Text>
+          {waits.map((w) => (
+            <Secondary key={w.id} onClick={() => take(w.id)}>
+              {w.title}
+            </Secondary>
+          ))}
+        </Box>
+      ) : (
+        <>
+          {step.watch !== undefined && (
+            <Evidence
+              watch={step.watch}
+              watched={watched}
+              take={(outcome, note) => keep(result(outcome, { note, seenBy: 'link' }))}
+            />
+          )}
+          {step.id === 'speeds' && (
+            <Speeds plate_A={plate_A} live={watched.live} keep={(speeds) => keep(result('ok', { speeds }))} />
+          )}
+          {step.parts !== undefined && (
+            <Parts
+              parts={step.parts}
+              qualified={step.qualified === true}
+              keep={(seen, name) =>
+                keep(result('ok', { seen, ...(name === null ? {} : { qualified: name }) }))
+              }
+            />
+          )}
+          {figured !== undefined && (
+            <Box maxW="240px" mb="2">
+              <Figure label={figured.label} unit={figured.unit} text={figure} set={setFigure} />
+            </Box>
+          )}
+          {step.id === 'direction' && wrong && <Cure />}
+          <Box display="flex" gap="2" flexWrap="wrap">
+            {byHand && (
+              <ByHand
+                disabled={needsFigure}
+                onClick={() =>
+                  keep(
+                    result(
+                      'ok',
+                      figured === undefined || read === null
+                        ? {}
+                        : { figure: { value: read, unit: figured.unit } },
+                    ),
+                  )
+                }
+              >
+                Seen and right
+              </ByHand>
+            )}
+            <Secondary
+              onClick={() => {
+                setWrong(true);
+                keep(result('not-ok'));
+              }}
+            >
+              Not right
+            </Secondary>
+            {step.group !== 'before power' && step.qualified !== true && step.id !== 'direction' && (
+              <Secondary onClick={() => keep(result('not-there'))}>Not there on this machine</Secondary>
+            )}
+          </Box>
+        </>
+      )}
+    </Box>
+  );
+}

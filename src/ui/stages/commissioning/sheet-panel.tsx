@@ -1,0 +1,71 @@
+import { parameterAt } from '@/core/equipment/drive-words';
+import type { Control } from '@/core/equipment/catalogue';
+import type { Plate } from '@/core/equipment/plate';
+import type { Release } from '@/core/job/release';
+import { differing, wantedOf, type SheetRow, type Typed } from '@/core/commissioning/settings';
+import type { JobStore } from '../../job-store/use-job';
+import { Secondary } from '../../kit/buttons';
+import type { WriteWish } from '../../drive-link/use-write';
+import { AnalogLine } from './analog-line';
+import { SheetRows } from './sheet-rows';
+import type { Wishes } from './wishes';
+
+/**
+ * What differs, as writes. What resets others is written alone, and the drive read again: the rest would be
+ * compared with values that are gone.
+ */
+function wishesFor(rows: readonly SheetRow[], control: Control, typed: Typed): WriteWish[] {
+  const all = rows.flatMap((row): WriteWish[] => {
+    const parameter = parameterAt(control, row.number);
+    const to = wantedOf(row, typed);
+    return parameter === undefined || to === null || row.now === null
+      ? []
+      : [{ parameter, from: row.now, to, reason: 'start-up sheet', trial: false }];
+  });
+  const resetting = all.filter((w) => w.parameter.resets !== undefined);
+  return resetting.length > 0 ? resetting.slice(0, 1) : all;
+}
+
+/** Every value to enter beside what is in the drive; written one by one, or all that differ. */
+export function SheetPanel({
+  store,
+  control,
+  plate,
+  release,
+  linked,
+  wishes,
+}: {
+  store: JobStore;
+  control: Control;
+  plate: Plate;
+  release: Release;
+  /** A drive answers: values can be written. */
+  linked: boolean;
+  wishes: Wishes;
+}) {
+  const { sheet, choices } = release;
+  const { typed } = store.state.startUp;
+  const toWrite = wishesFor(differing(sheet, typed), control, typed);
+  return (
+    <>
+      {linked && wishes.wishes.length === 0 && toWrite.length > 1 && (
+        <Secondary mb="3" onClick={() => wishes.ask(toWrite)}>
+          Write all {toWrite.length} that differ
+        </Secondary>
+      )}
+      <SheetRows
+        rows={sheet.rows}
+        control={control}
+        typed={typed}
+        setValue={(number, value, reason) => store.record('startup.value', { number, value, reason })}
+        write={
+          linked
+            ? (parameter, from, to) =>
+                wishes.ask([{ parameter, from, to, reason: 'start-up sheet', trial: false }])
+            : null
+        }
+      />
+      <AnalogLine control={control} choices={choices} plate_Hz={plate.hz} />
+    </>
+  );
+}

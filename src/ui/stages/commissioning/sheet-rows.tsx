@@ -1,0 +1,196 @@
+import { parameterAt, shownAs } from '@/core/equipment/drive-words';
+import { Box, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { Control, Parameter } from '@/core/equipment/catalogue';
+import { valueReasons, type ValueReason } from '@/core/logbook';
+import { wantedOf, type SheetRow, type Typed } from '@/core/commissioning/settings';
+import { Primary, Secondary } from '../../kit/buttons';
+import { Choice, Figure, Select } from '../../kit/field';
+import { figureFrom } from '../../kit/number-from';
+import { StateMark } from '../../kit/state-mark';
+import { Why } from '../../kit/why';
+
+/** Another value than the rule's, with its reason. */
+function Override({
+  parameter,
+  keep,
+  close,
+}: {
+  parameter: Parameter;
+  keep: (value: number, reason: ValueReason) => void;
+  close: () => void;
+}) {
+  const [text, setText] = useState('');
+  const [reason, setReason] = useState<ValueReason | null>(null);
+  const value = figureFrom(text);
+  return (
+    <Box display="grid" gap="2" my="2" maxW="520px">
+      {parameter.choices === undefined ? (
+        <Figure label="Value" unit={parameter.unit} text={text} set={setText} />
+      ) : (
+        <Select
+          label="Value"
+          value={text}
+          onChange={setText}
+          options={[
+            { value: '', label: 'choose' },
+            ...parameter.choices.map((c) => ({ value: String(c.value), label: c.name })),
+          ]}
+        />
+      )}
+      <Choice
+        label="Why"
+        value={reason}
+        onChange={setReason}
+        options={valueReasons.map((r) => ({ value: r, label: r }))}
+      />
+      <Box display="flex" gap="2">
+        <Primary
+          disabled={value === null || reason === null}
+          onClick={() => {
+            if (value === null || reason === null) return;
+            keep(value, reason);
+            close();
+          }}
+        >
+          Keep this value
+        </Primary>
+        <Secondary onClick={close}>Leave the rule’s</Secondary>
+      </Box>
+    </Box>
+  );
+}
+
+function Row({
+  row,
+  parameter,
+  typed,
+  setValue,
+  write,
+}: {
+  row: SheetRow;
+  parameter: Parameter;
+  typed: Typed;
+  setValue: (value: number | null, reason: ValueReason | null) => void;
+  write: ((to: number) => void) | null;
+}) {
+  const [open, setOpen] = useState(false);
+  const wanted = wantedOf(row, typed);
+  const own = typed[row.number];
+  const there = row.now !== null && wanted !== null && Math.abs(row.now - wanted) < 1e-6;
+  return (
+    <Box
+      as="li"
+      display="grid"
+      gridTemplateColumns={{ base: '1fr', md: '1.1fr 1.4fr 200px' }}
+      columnGap="4"
+      borderBottom="1px solid"
+      borderColor="line"
+      py="2"
+    >
+      <Box>
+        <Text as="span" fontFamily="mono" mr="2">
+          {row.number}
+        </Text>
+        <Text as="span" fontWeight="500">
+          {row.name}
+        </Text>
+        {row.lock !== null && (
+          <Text fontSize="0.88rem" color="doubt">
+            Opens with code {row.lock.code}; shut it again.
+          </Text>
+        )}
+      </Box>
+      <Box>
+        <Text fontFamily="mono" fontSize="1.3rem" lineHeight="1.2" overflowWrap="anywhere">
+          {wanted === null ? row.shown : shownAs(parameter, wanted)}
+        </Text>
+        {own !== undefined && (
+          <Text fontSize="0.9rem" color="doubt">
+            Typed: {own.reason}. The rule says {row.shown}.{' '}
+            <Secondary minH="36px" px="2" fontSize="0.85rem" onClick={() => setValue(null, null)}>
+              back to the rule
+            </Secondary>
+          </Text>
+        )}
+        {row.refused !== null && (
+          <Text color="failed">
+            {row.refused.why} {row.refused.remedy}
+          </Text>
+        )}
+        {row.warnings.map((w) => (
+          <Text key={w} fontSize="0.9rem" color="doubt">
+            {w}
+          </Text>
+        ))}
+        <Why>
+          {row.rule}: {row.formula}. {row.sum}. {row.provenance}.
+        </Why>
+        {open && (
+          <Override
+            parameter={parameter}
+            keep={(value, reason) => setValue(value, reason)}
+            close={() => setOpen(false)}
+          />
+        )}
+      </Box>
+      <Box textAlign={{ md: 'right' }}>
+        {row.now !== null && row.concept !== 'motor.ident' && (
+          <Text color={there ? 'sound' : 'failed'} fontSize="0.95rem">
+            <StateMark mark={there ? 'sound' : 'failed'} label={null} />{' '}
+            {there ? 'in the drive' : `drive has ${shownAs(parameter, row.now)}`}
+          </Text>
+        )}
+        {!there && wanted !== null && write !== null && row.now !== null && (
+          <Secondary mt="1" onClick={() => write(wanted)}>
+            Write
+          </Secondary>
+        )}
+        {!open && (
+          <Secondary
+            mt="1"
+            ml="2"
+            aria-label={`Another value for ${row.number}`}
+            onClick={() => setOpen(true)}
+          >
+            Other
+          </Secondary>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+/** Every value to enter, in the order it is entered. */
+export function SheetRows({
+  rows,
+  control,
+  typed,
+  setValue,
+  write,
+}: {
+  rows: readonly SheetRow[];
+  control: Control;
+  typed: Typed;
+  setValue: (number: string, value: number | null, reason: ValueReason | null) => void;
+  /** Null where no drive is linked. */
+  write: ((parameter: Parameter, from: number, to: number) => void) | null;
+}) {
+  return (
+    <Box as="ol" aria-label="Start-up sheet" listStyleType="none" mb="4">
+      {rows.map((row) => {
+        const parameter = parameterAt(control, row.number);
+        return parameter === undefined ? null : (
+          <Row
+            key={row.number}
+            row={row}
+            parameter={parameter}
+            typed={typed}
+            setValue={(value, reason) => setValue(row.number, value, reason)}
+            write={write === null ? null : (to) => write(parameter, row.now ?? to, to)}
+          />
+        );
+      })}
+    </Box>
+  );
+}

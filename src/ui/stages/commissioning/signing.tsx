@@ -1,0 +1,155 @@
+import { Box, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { EntryOf, Matter, Payload, Person } from '@/core/logbook';
+import { inShort } from '@/core/job/release';
+import { SignButton } from '../../panels/sign-button';
+import { Secondary } from '../../kit/buttons';
+import { FieldGrid, Section } from '../../kit/section';
+import { Field } from '../../kit/field';
+import { StateMark } from '../../kit/state-mark';
+import { Tick } from '../../kit/tick';
+import { day, dateTime } from '../../kit/time';
+
+type MayRun = NonNullable<Payload<'startup.signed'>['mayRun']>;
+
+function Papers({ jobId }: { jobId: string }) {
+  return (
+    <Box display="flex" gap="2" flexWrap="wrap" mt="3">
+      {(['pdf', 'csv'] as const).map((form) => (
+        <Secondary asChild key={form}>
+          <a href={`/api/v1/jobs/${jobId}/start-up?form=${form}`} download>
+            {form.toUpperCase()}
+          </a>
+        </Secondary>
+      ))}
+    </Box>
+  );
+}
+
+/** What still stands open, each named by a tick; a day and a name for it. */
+function MayRunForm({
+  matters,
+  sign,
+}: {
+  matters: readonly Matter[];
+  /** The button that signs with these. */
+  sign: (mayRun: MayRun | null) => React.ReactNode;
+}) {
+  const [named, setNamed] = useState<readonly string[]>([]);
+  const [until, setUntil] = useState('');
+  const [approver, setApprover] = useState('');
+  const today = new Date().toISOString().slice(0, 10);
+  const open = matters.filter((m) => named.includes(m.id)).map(({ id, text }) => ({ id, text }));
+  const whole =
+    open.length === matters.length &&
+    /^\d{4}-\d\d-\d\d$/.test(until) &&
+    until >= today &&
+    approver.trim() !== '';
+  return (
+    <Box as="section" aria-label="May run until" bg="paper" px="4" py="3" my="2">
+      <Text fontWeight="600">It may run with what is open, until a day, each named:</Text>
+      {matters.map((m) => (
+        <Tick
+          key={m.id}
+          label={m.text}
+          checked={named.includes(m.id)}
+          onChange={(on) => setNamed(on ? [...named, m.id] : named.filter((n) => n !== m.id))}
+        />
+      ))}
+      <FieldGrid min="200px">
+        <Field
+          label="May run until"
+          type="date"
+          min={today}
+          value={until}
+          hint={until === '' ? undefined : day(until)}
+          error={until !== '' && until < today ? 'A day from today on' : undefined}
+          onChange={(e) => setUntil(e.target.value)}
+        />
+        <Field
+          label="Agreed with"
+          maxLength={200}
+          value={approver}
+          onChange={(e) => setApprover(e.target.value)}
+        />
+      </FieldGrid>
+      {sign(whole ? { until, approver: approver.trim(), open } : null)}
+    </Box>
+  );
+}
+
+/** What stands against the sheet, and the signature. */
+export function Signing({
+  jobId,
+  person,
+  matters,
+  signed,
+  waiting,
+  readBack,
+  sign,
+}: {
+  jobId: string;
+  person: Person;
+  matters: readonly Matter[];
+  signed: EntryOf<'startup.signed'> | null;
+  waiting: boolean;
+  /** Was the drive read over the link? */
+  readBack: boolean;
+  sign: (mayRun: MayRun | null) => void;
+}) {
+  const never = matters.filter((m) => !m.mayWait);
+  const waits = matters.filter((m) => m.mayWait);
+  const mayRun = signed?.payload.mayRun;
+  const line = (m: Matter) => (
+    <Text key={m.id} color={m.mayWait ? 'doubt' : 'failed'} fontWeight="500" mb="1">
+      <StateMark mark={m.mayWait ? 'doubt' : 'failed'} label={m.mayWait ? 'open' : 'held'} /> {m.text}
+    </Text>
+  );
+  return (
+    <Section title="Signing">
+      {!readBack && (
+        <Text mb="2">
+          Nothing was read back: read out over the link, or the sheet says that it was entered by hand.
+        </Text>
+      )}
+      {signed !== null ? (
+        <>
+          <Text mb="2">
+            Signed by {signed.by.name}, {dateTime(signed.receivedAt ?? signed.at)}. A change takes the
+            signature off.
+          </Text>
+          {mayRun !== undefined && (
+            <>
+              <Text fontWeight="600" color="doubt">
+                May run until {day(mayRun.until)}, agreed with {mayRun.approver}, with:
+              </Text>
+              {mayRun.open.map((o) => (
+                <Text key={o.id}>– {o.text}</Text>
+              ))}
+            </>
+          )}
+        </>
+      ) : (
+        <>
+          {never.length > 0 && inShort(matters).map(line)}
+          {never.length === 0 && waits.length > 0 ? (
+            <MayRunForm
+              matters={waits}
+              sign={(with_) => (
+                <SignButton
+                  person={person}
+                  waiting={waiting}
+                  held={with_ === null}
+                  sign={() => sign(with_)}
+                />
+              )}
+            />
+          ) : (
+            <SignButton person={person} waiting={waiting} held={never.length > 0} sign={() => sign(null)} />
+          )}
+        </>
+      )}
+      <Papers jobId={jobId} />
+    </Section>
+  );
+}

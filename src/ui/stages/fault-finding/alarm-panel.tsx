@@ -1,0 +1,90 @@
+import { Box, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { Control } from '@/core/equipment/catalogue';
+import type { Live, Rating, Values } from '@/core/equipment/drive-words';
+import type { StageId } from '@/core/logbook';
+import { driveSays, familyWords, measuredDead, type TraceTable } from '@/core/fault-finding/tracing';
+import type { JobStore } from '../../job-store/use-job';
+import { Select } from '../../kit/field';
+import { Clearing, FaultHistory } from './clearing';
+import { Tracer } from './tracer';
+
+type Alarm = Control['alarms'][number];
+
+/** From what it shows or does to its cause; what the drive wrote down; how the alarm is put back. */
+export function AlarmPanel({
+  store,
+  control,
+  rating,
+  tables,
+  alarm,
+  values,
+  live,
+  goTo,
+}: {
+  store: JobStore;
+  control: Control;
+  rating: Rating;
+  tables: readonly TraceTable[];
+  /** The one to trace: active, or the first of the newest event. */
+  alarm: Alarm | undefined;
+  values: Values;
+  live: Live;
+  goTo: (stage: StageId) => void;
+}) {
+  const [picked, setPicked] = useState<string | null>(null);
+  const { seen, asFound, traced } = store.state;
+  const family = picked ?? alarm?.family ?? null;
+  const table = tables.find((t) => t.family === family);
+  const answers = traced.flatMap(({ payload }) => (payload.family === family ? [payload] : []));
+  const captured = (seen !== null && seen.readAt !== null) || (asFound !== null && 'captured' in asFound);
+  return (
+    <>
+      <Box maxW="420px" mb="4">
+        <Select
+          label="What it shows or does"
+          value={family ?? ''}
+          onChange={(v) => setPicked(v === '' ? null : v)}
+          options={[
+            { value: '', label: 'choose' },
+            ...tables.map((t) => ({ value: t.family, label: familyWords[t.family] })),
+          ]}
+        />
+      </Box>
+      {table !== undefined && (
+        <Tracer
+          key={table.family}
+          store={store}
+          table={table}
+          said={driveSays(table, { control, ...rating, values, live })}
+          alarm={
+            picked === null && alarm !== undefined
+              ? `${alarm.code}, ${alarm.name}`
+              : familyWords[table.family]
+          }
+        />
+      )}
+      {alarm !== undefined && table === undefined && (
+        <Box as="section" aria-label="First checks" mb="4">
+          <Text fontFamily="heading" fontWeight="600" fontSize="1.1rem">
+            First checks for {alarm.code}
+          </Text>
+          <Box as="ol" pl="5" listStyleType="decimal">
+            {alarm.firstChecks.map((c) => (
+              <li key={c}>{c}</li>
+            ))}
+          </Box>
+        </Box>
+      )}
+      <FaultHistory control={control} history={seen?.history ?? []} />
+      {alarm !== undefined && live.alarm === alarm.code && (
+        <Clearing
+          alarm={alarm}
+          captured={captured}
+          deadNeeded={table?.deadFirst === true && !measuredDead(table, answers)}
+          goToAsFound={() => goTo('as-found')}
+        />
+      )}
+    </>
+  );
+}

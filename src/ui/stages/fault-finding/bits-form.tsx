@@ -1,0 +1,113 @@
+import { Box, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import { bitsFrom, bitsOfTerminals, wayRound, type WayRound } from '@/core/equipment/drive-words';
+import { Primary } from '../../kit/buttons';
+import { FieldGrid } from '../../kit/section';
+import { Figure, Select } from '../../kit/field';
+import { PlainTable } from '../../kit/plain-table';
+
+interface Terminal {
+  id: string;
+  mark: string;
+}
+
+const ways: readonly { way: WayRound; name: string }[] = [
+  { way: 'left-first', name: 'first bit left' },
+  { way: 'right-first', name: 'first bit right' },
+];
+
+/**
+ * The row of bits of an input monitor, over the terminals both ways round. Makes differ in it: one input that is
+ * turned and read again tells which way it is.
+ */
+export function BitsForm({
+  terminals,
+  keep,
+}: {
+  terminals: readonly Terminal[];
+  keep: (inputs: Record<string, boolean>) => void;
+}) {
+  const [first, setFirst] = useState('');
+  const [second, setSecond] = useState('');
+  const [turned, setTurned] = useState('');
+  const before = bitsFrom(first);
+  const after = bitsFrom(second);
+  const index = terminals.findIndex((t) => t.id === turned);
+  const way =
+    before === null || after === null || index < 0 ? null : wayRound(before, after, index, terminals.length);
+  const newest = after ?? before;
+  const error = (text: string, bits: boolean[] | null) =>
+    text !== '' && bits === null ? 'Noughts and ones, as the display shows them.' : undefined;
+  return (
+    <Box as="section" aria-label="Row of bits" mb="5">
+      <FieldGrid>
+        <Figure
+          label="Bits of the input monitor"
+          hint="As the display shows them: 001000"
+          text={first}
+          error={error(first, before)}
+          set={setFirst}
+        />
+      </FieldGrid>
+      {before !== null && newest !== null && (
+        <>
+          <PlainTable heads={['Way round', ...terminals.map((t) => t.mark)]}>
+            {ways
+              .filter((w) => way === null || w.way === way)
+              .map((w) => (
+                <tr key={w.way}>
+                  <td>{w.name}</td>
+                  {bitsOfTerminals(newest, terminals.length, w.way).map((on, i) => (
+                    <td key={terminals[i]?.id}>
+                      <Text as="span" fontFamily="mono" fontSize="1.3rem">
+                        {on ? 1 : 0}
+                      </Text>
+                    </td>
+                  ))}
+                </tr>
+              ))}
+          </PlainTable>
+          <Text mt="2" mb="2">
+            Which way round? Turn one input that moves nothing, run input off and people clear, and read
+            again.
+          </Text>
+          <FieldGrid>
+            <Select
+              label="Turned"
+              value={turned}
+              onChange={setTurned}
+              options={[
+                { value: '', label: 'which input?' },
+                ...terminals.map((t) => ({ value: t.id, label: t.mark })),
+              ]}
+            />
+            <Figure
+              label="Bits after it"
+              text={second}
+              error={
+                error(second, after) ??
+                (after !== null && index >= 0 && way === null
+                  ? 'Not one bit at either end changed: turn that input again and read both anew.'
+                  : undefined)
+              }
+              set={setSecond}
+            />
+          </FieldGrid>
+          {way !== null && (
+            <Primary
+              onClick={() => {
+                const bits = bitsOfTerminals(newest, terminals.length, way);
+                keep(Object.fromEntries(terminals.map((t, i) => [t.id, bits[i] ?? false])));
+                setFirst('');
+                setSecond('');
+                setTurned('');
+              }}
+            >
+              Keep these bits, {ways.find((w) => w.way === way)?.name}
+            </Primary>
+          )}
+        </>
+      )}
+    </Box>
+  );
+}

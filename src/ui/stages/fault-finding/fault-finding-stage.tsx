@@ -1,0 +1,31 @@
+'use client';
+import type { ReactNode } from 'react';
+import { useControl } from '../../drive-link/use-control';
+import type { FaceProps } from '../../job-store/stage-props';
+import { Primary } from '../../kit/buttons';
+import { FaceHead } from '../../kit/section';
+import { TraceWork } from './fault-finding-work';
+
+const Head = ({ children }: { children: ReactNode }) => (
+  <FaceHead title="Why will it not run?">{children}</FaceHead>
+);
+
+/** Why will it not run? The chain of permissives, and from an alarm to its cause. */
+export function TraceFace(props: FaceProps) {
+  const { drive } = props.store.state;
+  const { control, trouble } = useControl(drive === null ? null : drive.typeId);
+  if (drive === null)
+    return (
+      <>
+        <Head>The chain follows the drive&rsquo;s own entries.</Head>
+        <Primary onClick={() => props.goTo('identify')}>Identify the drive first</Primary>
+      </>
+    );
+  if (control === null) return <Head>{trouble ?? 'Fetching what the catalogue says of this type…'}</Head>;
+  return (
+    <>
+      <Head>From the supply to the output: the first open link is the answer.</Head>
+      <TraceWork {...props} drive={drive} control={control} />
+    </>
+  );
+}

@@ -1,0 +1,149 @@
+import { Box, Text } from '@chakra-ui/react';
+import { useMemo, useState } from 'react';
+import { ratingOf, type Control } from '@/core/equipment/catalogue';
+import { mustStayDead, openTrials, type Payload } from '@/core/logbook';
+import { chainWords, runChain, type LinkId } from '@/core/fault-finding/run-chain';
+import { newestBurst } from '@/core/fault-finding/tracing';
+import { movesUnasked } from '@/core/fault-finding/trials';
+import type { FaceProps } from '../../job-store/stage-props';
+import { Caution } from '../../kit/caution';
+import { KeptNote } from '../../kit/section';
+import { PanelSwitch } from '../../kit/panel-switch';
+import { AlarmPanel } from './alarm-panel';
+import { JumperRegister } from './jumper-register';
+import { Ladder } from './ladder';
+import { LinkBar } from '../../drive-link/link-bar';
+import { LoopPanel } from './loop-panel';
+import { Reasons } from './reasons';
+import { InputBits, SeenForm, type Seen } from './seen-form';
+import { Trend } from './trend';
+import { Trials } from './trials';
+import { useLive } from '../../drive-link/use-live';
+import { useReadOut } from '../../drive-link/use-read-out';
+import { useTraceTables } from './use-trace-tables';
+import { useTrend } from './use-trend';
+
+type Panel = 'alarm' | 'trials' | 'loops' | 'trend' | 'by-hand';
+const panels: readonly { id: Panel; name: string }[] = [
+  { id: 'by-hand', name: 'Off the display' },
+  { id: 'alarm', name: 'Alarm to cause' },
+  { id: 'loops', name: '24 V loops' },
+  { id: 'trials', name: 'Trials' },
+  { id: 'trend', name: 'Trend' },
+];
+
+type Drive = Payload<'identify.drive'>;
+
+/** The chain from the link or off the display, and one panel of what can be done about it. */
+export function TraceWork({
+  store,
+  catalogue,
+  goTo,
+  drive,
+  control,
+}: FaceProps & { drive: Drive; control: Control }) {
+  const { seen, registers } = store.state;
+  const { typeId, supply_V } = drive;
+  const tables = useTraceTables();
+  const [target, setTarget] = useState<string | null>(null);
+  const [watching, setWatching] = useState(false);
+  const [chosen, setChosen] = useState<LinkId | null>(null);
+  const [panel, setPanel] = useState<Panel | null>(null);
+  const trend = useTrend();
+  const { live: now, trouble } = useLive(watching ? target : null, typeId, trend.add);
+  const [note, setNote] = useState<string | null>(null);
+  const readOut = useReadOut(store, target, typeId, setNote);
+  const live = useMemo(() => ({ ...seen?.live, ...now }), [seen, now]);
+  const values = useMemo(() => seen?.values ?? {}, [seen]);
+  const chain = useMemo(
+    () => runChain({ control, supply_V, values, live }),
+    [control, supply_V, values, live],
+  );
+  const keep = ({ values: put = {}, live: saw = {} }: Seen) =>
+    store.record('drive.seen', { values: put, live: saw });
+  const dead = mustStayDead(store.state);
+  const { headline, detail } = chainWords(chain);
+  const asked = chosen ?? chain.firstOpen ?? chain.next?.settles ?? 'output';
+  const link = chain.links.find((l) => l.id === asked);
+  // The active alarm; without one, the first of the newest event that the drive wrote down.
+  const code = live.alarm ?? newestBurst(seen?.history ?? [])?.first.code;
+  const alarm = control.alarms.find((a) => a.code === code);
+  const rating = ratingOf(drive, catalogue);
+  const terminals = [...control.inputs, ...(control.safeStop?.channels ?? [])];
+  const open = panel ?? (alarm === undefined ? 'by-hand' : 'alarm');
+  return (
+    <>
+      {dead.length > 0 && (
+        <Caution grave title="Do not restore mains to read it.">
+          Because of {dead.join(', ')}. What a display or a link says needs another control supply.
+        </Caution>
+      )}
+      {movesUnasked(control, values).map(({ parameter, warning }) => (
+        <Caution key={parameter.number} grave title={`${parameter.number} ${parameter.name}:`}>
+          {warning} Isolate before you reach in.
+        </Caution>
+      ))}
+      <Box role="status" my="4">
+        <Text fontFamily="heading" fontWeight="600" fontSize="1.5rem" lineHeight="1.15">
+          {headline}
+        </Text>
+        <Text>{detail}</Text>
+      </Box>
+      <Ladder links={chain.links} firstOpen={chain.firstOpen} chosen={asked} choose={setChosen} />
+      {link !== undefined && <Reasons link={link} />}
+      {typeId !== null && (
+        <LinkBar
+          typeId={typeId}
+          target={target}
+          take={setTarget}
+          reading={readOut.reading}
+          read={() => void readOut.read()}
+          watching={watching}
+          watch={setWatching}
+          trouble={readOut.trouble ?? trouble}
+        />
+      )}
+      <KeptNote text={note} />
+      <InputBits
+        control={control}
+        inputs={live.inputs}
+        turn={watching ? null : (id, on) => keep({ live: { inputs: { [id]: on } } })}
+      />
+      <JumperRegister
+        jumpers={registers.jumpers}
+        remove={(j, how) => store.record('jumper.removed', { jumper: j.id, how })}
+      />
+      <PanelSwitch label="What to do" panels={panels} open={open} choose={setPanel} />
+      {open === 'by-hand' && <SeenForm control={control} live={live} keep={keep} />}
+      {open === 'alarm' && (
+        <AlarmPanel
+          store={store}
+          control={control}
+          rating={rating}
+          tables={tables}
+          alarm={alarm}
+          values={values}
+          live={live}
+          goTo={goTo}
+        />
+      )}
+      {open === 'loops' && (
+        <LoopPanel control={control} terminals={terminals} inputs={live.inputs} store={store} />
+      )}
+      {open === 'trials' && (
+        <Trials
+          store={store}
+          control={control}
+          rating={rating}
+          values={values}
+          target={target}
+          typeId={typeId}
+          link={chain.firstOpen}
+          family={alarm?.family}
+          open={openTrials(registers)}
+        />
+      )}
+      {open === 'trend' && <Trend store={store} terminals={terminals} trend={trend} />}
+    </>
+  );
+}

@@ -1,0 +1,241 @@
+/** @jest-environment jsdom */
+import { screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import type { Payload } from '@/core/logbook';
+import { controlOf, show, WithStore, type Said } from '../../__tests__/show';
+import { BitsForm } from './bits-form';
+import { JumperForm } from './jumper-form';
+import { JumperRegister } from './jumper-register';
+import { LoopPanel } from './loop-panel';
+import { LoopWalk } from './loop-walk';
+
+const control = controlOf('whimbrel-w4');
+const x3 = { id: 'DI3', mark: 'X3' };
+const field = (name: string | RegExp) => screen.getByRole('textbox', { name });
+const press = (name: string | RegExp) => userEvent.click(screen.getByRole('button', { name }));
+const radio = (group: string | RegExp, name: string) =>
+  userEvent.click(within(screen.getByRole('group', { name: group })).getByRole('radio', { name }));
+
+describe('walking a loop', () => {
+  const walk = (inputs?: Record<string, boolean>) => {
+    const kept: Payload<'loop.checked'>[] = [];
+    show(<LoopWalk control={control} terminal={x3} inputs={inputs} keep={(w) => kept.push(w)} />);
+    return kept;
+  };
+  const verdict = () => screen.getByRole('status').textContent ?? '';
+
+  it('asks for the danger first, then for the volts behind each', async () => {
+    walk();
+    expect(screen.getByRole('note').textContent).toContain('may start');
+    await userEvent.type(field('Contacts on the way'), 'S1, K3, door');
+    expect(screen.getAllByRole('listitem')).toHaveLength(7);
+  });
+
+  it('names the first element across which it vanishes, from few figures', async () => {
+    const kept = walk({ DI3: false });
+    await userEvent.type(field('Contacts on the way'), 'S1, K3');
+    await userEvent.type(field('after S1'), '24,1');
+    expect(verdict()).toContain('measure halfway');
+    await userEvent.type(field('after K3'), '0.2');
+    expect(verdict()).toContain('Open: K3');
+    await press('Keep this walk');
+    expect(kept[0]).toMatchObject({
+      input: 'X3',
+      source_V: 24,
+      bit: 0,
+      open: 'K3',
+      measured: [
+        { after: 'S1', volts: 24.1 },
+        { after: 'K3', volts: 0.2 },
+      ],
+    });
+  });
+
+  it('with volts at the input and the bit still 0 it is the return, the selector or the input', async () => {
+    walk({ DI3: false });
+    await userEvent.type(field('after contact'), '24');
+    await userEvent.type(field('after terminal X3'), '24');
+    await userEvent.type(field('after input X3'), '0');
+    expect(verdict()).toMatch(/selector first, then at the input/);
+  });
+
+  it('says so where the return is not tied', async () => {
+    walk({ DI3: false });
+    await userEvent.type(field('after terminal X3'), '24');
+    await userEvent.type(field('after input X3'), '24');
+    await userEvent.type(field('after common CD'), '24');
+    expect(verdict()).toContain('return is not tied');
+  });
+
+  it('a dead source is told before anything else, and nothing is kept without a figure', async () => {
+    walk();
+    await userEvent.clear(field('Source, to its own minus'));
+    await userEvent.type(field('Source, to its own minus'), '3');
+    expect(verdict()).toContain('below 15 V');
+    expect(screen.getByRole('button', { name: 'Keep this walk' })).toHaveProperty('disabled', true);
+  });
+
+  it('begins again with empty fields', async () => {
+    walk();
+    await userEvent.type(field('after contact'), '24');
+    await press('Begin again');
+    expect(field('after contact')).toHaveProperty('value', '');
+  });
+});
+
+describe('a temporary jumper', () => {
+  const form = () => {
+    const kept: Payload<'jumper.set'>[] = [];
+    show(<JumperForm where="X3" keep={(j) => kept.push(j)} />);
+    return kept;
+  };
+  const answerAll = async (guards: string, motor: string) => {
+    await radio(/existing one, or new/, 'existing');
+    await radio(/wire landed at X3/, 'yes');
+    await userEvent.type(field('Number on it'), '114');
+    await userEvent.selectOptions(screen.getByRole('combobox', { name: /watch over/ }), guards);
+    await radio('Is a motor connected?', motor);
+  };
+
+  it('asks why the voltage is missing before it is offered on an existing plant', async () => {
+    form();
+    await answerAll('level, flow or pressure', 'yes');
+    expect(screen.getByText(/Ask why the voltage is missing/).textContent).toContain('wire 114');
+    expect(screen.getByRole('note').textContent).toContain('by name');
+  });
+
+  it('on a new plant it asks whether the interlock is wanted', async () => {
+    form();
+    await radio(/existing one, or new/, 'new');
+    expect(screen.getByText(/whether this interlock is wanted/)).toBeTruthy();
+  });
+
+  it.each(['safe stop', 'emergency stop', 'a guard or door', 'over-travel'])(
+    'is not offered for %s with a motor connected, nor before that was answered',
+    async (guards) => {
+      form();
+      await userEvent.selectOptions(screen.getByRole('combobox', { name: /watch over/ }), guards);
+      expect(screen.queryByRole('button', { name: 'Enter it in the register' })).toBeNull();
+      await radio('Is a motor connected?', 'yes');
+      expect(screen.getByRole('note').textContent).toContain('never jumpered');
+      expect(screen.queryByRole('button', { name: 'Enter it in the register' })).toBeNull();
+      await radio('Is a motor connected?', 'no, its cable is off');
+      expect(screen.getByRole('button', { name: 'Enter it in the register' })).toBeTruthy();
+    },
+  );
+
+  it('needs reason, a name and a day; then it is kept with all of it', async () => {
+    const kept = form();
+    await press('Enter it in the register');
+    expect(screen.getByRole('alert').textContent).toContain('Answer every question');
+    await answerAll('level, flow or pressure', 'yes');
+    await press('Enter it in the register');
+    expect(screen.getByRole('alert').textContent).toContain('who accepts the risk');
+    await userEvent.type(field('Reason'), 'switch ordered');
+    await userEvent.type(field('Who accepts the risk'), 'A. Fenn');
+    await radio('How', 'input set to no function');
+    await press('Enter it in the register');
+    expect(kept[0]).toMatchObject({
+      form: 'no-function',
+      where: 'X3',
+      guards: 'level-or-pressure',
+      plant: 'existing',
+      landed: 'yes',
+      wire: '114',
+      motorConnected: true,
+      reason: 'switch ordered',
+      approver: 'A. Fenn',
+    });
+    expect(kept[0]?.removeBy).toMatch(/^\d{4}-\d\d-\d\d$/);
+  });
+});
+
+describe('the register', () => {
+  const jumper = {
+    form: 'jumper' as const,
+    where: 'X3',
+    guards: 'process' as const,
+    plant: 'existing' as const,
+    landed: 'yes' as const,
+    motorConnected: true,
+    reason: 'switch ordered',
+    approver: 'A. Fenn',
+    removeBy: '2026-01-05',
+    id: 'j1',
+    by: { id: 'p', name: 'Ines Tarrow', role: 'technician' as const },
+    removed: null,
+  };
+
+  it('is not there while nothing is bridged', () => {
+    const { container } = show(<JumperRegister jumpers={[]} remove={() => undefined} />);
+    expect(container.textContent).toBe('');
+  });
+
+  it('says what is overdue, and strikes only with what proved it out', async () => {
+    const struck: string[] = [];
+    show(<JumperRegister jumpers={[jumper]} remove={(j, how) => struck.push(`${j.where}: ${how}`)} />);
+    expect(screen.getByText(/Overdue: was to come out by/).textContent).toContain('cannot be signed off');
+    await press('It is out…');
+    expect(screen.getByRole('button', { name: 'Strike it from the register' })).toHaveProperty(
+      'disabled',
+      true,
+    );
+    await userEvent.type(field('How it was proven out'), 'opened: X3 goes off');
+    await press('Strike it from the register');
+    expect(struck).toEqual(['X3: opened: X3 goes off']);
+  });
+
+  it('keeps what is out before one’s eyes', () => {
+    show(<JumperRegister jumpers={[{ ...jumper, removed: 'opened: off' }]} remove={() => undefined} />);
+    expect(screen.getByText('Out: opened: off')).toBeTruthy();
+    expect(screen.queryByRole('button')).toBeNull();
+  });
+});
+
+it('walk and jumper of the panel speak of the same input, and land in the log', async () => {
+  const log: Said[] = [];
+  show(
+    <WithStore log={log}>
+      {(store) => <LoopPanel control={control} terminals={control.inputs} inputs={{}} store={store} />}
+    </WithStore>,
+  );
+  await press('Walk a loop');
+  await press('Temporary jumper');
+  await userEvent.selectOptions(screen.getByRole('combobox', { name: 'Input' }), 'X5');
+  expect(field('after terminal X5')).toBeTruthy();
+  expect(screen.getByRole('group', { name: /wire landed at X5/ })).toBeTruthy();
+  await userEvent.type(field('after contact'), '0');
+  await press('Keep this walk');
+  expect(log.map(([kind]) => kind)).toEqual(['loop.checked']);
+  expect(screen.getByText('Walk of X5 kept.')).toBeTruthy();
+});
+
+describe('the row of bits off a display', () => {
+  const form = () => {
+    const kept: Record<string, boolean>[] = [];
+    show(<BitsForm terminals={control.inputs} keep={(bits) => kept.push(bits)} />);
+    return kept;
+  };
+
+  it('stands over the terminals both ways round until one was turned', async () => {
+    const kept = form();
+    await userEvent.type(field('Bits of the input monitor'), '000101');
+    expect(screen.getAllByRole('row')).toHaveLength(3);
+    await userEvent.selectOptions(screen.getByRole('combobox', { name: 'Turned' }), 'X3');
+    await userEvent.type(field('Bits after it'), '000001');
+    expect(screen.getAllByRole('row')).toHaveLength(2);
+    await press('Keep these bits, first bit right');
+    expect(kept[0]).toEqual({ DI1: true, DI2: false, DI3: false, DI4: false, DI5: false, DI6: false });
+    expect(field('Bits of the input monitor')).toHaveProperty('value', '');
+  });
+
+  it('does not guess where more than one changed', async () => {
+    const kept = form();
+    await userEvent.type(field('Bits of the input monitor'), '000000');
+    await userEvent.selectOptions(screen.getByRole('combobox', { name: 'Turned' }), 'X1');
+    await userEvent.type(field('Bits after it'), '110000');
+    expect(screen.getByText(/turn that input again/)).toBeTruthy();
+    expect(screen.queryByRole('button', { name: /Keep these bits/ })).toBeNull();
+    expect(kept).toEqual([]);
+  });
+});

@@ -1,0 +1,213 @@
+import { Box, Text } from '@chakra-ui/react';
+import { useState, type KeyboardEvent } from 'react';
+import type { Control } from '@/core/equipment/catalogue';
+import { parameterAt, type Live, type Values } from '@/core/equipment/drive-words';
+import { Secondary } from '../../kit/buttons';
+import { FieldGrid } from '../../kit/section';
+import { Choice, Field, Figure, Select } from '../../kit/field';
+import { figureFrom } from '../../kit/number-from';
+import { BitsForm } from './bits-form';
+
+export interface Seen {
+  values?: Values;
+  live?: Live;
+}
+
+/** The bits of the input monitor over the marks of the terminals; a touch turns one. */
+export function InputBits({
+  control,
+  inputs,
+  turn,
+}: {
+  control: Control;
+  inputs: Live['inputs'];
+  /** Null while the link shows them. */
+  turn: ((id: string, on: boolean) => void) | null;
+}) {
+  const terminals = [...control.inputs, ...(control.safeStop?.channels ?? [])];
+  return (
+    <>
+      <Text fontFamily="heading" fontWeight="600" fontSize="1.1rem" mb="2">
+        Input monitor
+      </Text>
+      <Box role="group" aria-label="Input monitor" display="flex" flexWrap="wrap" gap="2" mb="4">
+        {terminals.map(({ id, mark }) => {
+          const on = inputs?.[id];
+          const words = on === undefined ? 'not read' : on ? 'on' : 'off';
+          return (
+            <Box
+              asChild
+              key={id}
+              minW="64px"
+              minH="64px"
+              border="1px solid"
+              borderColor="line"
+              borderRadius="3px"
+              bg={on === true ? 'ink' : 'transparent'}
+              color={on === true ? 'card' : 'ink'}
+              cursor="pointer"
+            >
+              <button
+                type="button"
+                aria-pressed={on === true}
+                aria-label={`${mark}: ${words}`}
+                disabled={turn === null}
+                onClick={() => turn?.(id, on !== true)}
+              >
+                <Text as="span" display="block" fontFamily="heading" fontWeight="600" fontSize="1.05rem">
+                  {mark}
+                </Text>
+                <Text as="span" fontFamily="mono" fontSize="0.9rem">
+                  {on === undefined ? '?' : on ? '1' : '0'}
+                </Text>
+              </button>
+            </Box>
+          );
+        })}
+      </Box>
+    </>
+  );
+}
+
+/** A figure is kept when its field is left; Enter leaves it. */
+const leaveOnEnter = (e: KeyboardEvent<HTMLInputElement>) => {
+  if (e.key === 'Enter') e.currentTarget.blur();
+};
+
+/** What the display shows, where no link reads it: live figures, and any setting by its number. */
+export function SeenForm({
+  control,
+  live,
+  keep,
+}: {
+  control: Control;
+  live: Live;
+  keep: (seen: Seen) => void;
+}) {
+  const [bus, setBus] = useState('');
+  const [reference, setReference] = useState('');
+  const [number, setNumber] = useState('');
+  const [value, setValue] = useState('');
+  const [trouble, setTrouble] = useState<{ of: 'bus' | 'reference' | 'value'; words: string } | null>(null);
+  const parameter = parameterAt(control, number);
+  const figure = (of: 'bus' | 'reference' | 'value', text: string, kept: (v: number) => void) => {
+    const v = figureFrom(text);
+    if (v === null) return setTrouble({ of, words: 'A figure as the display shows it, like 25.0.' });
+    setTrouble(null);
+    kept(v);
+  };
+  const error = (of: 'bus' | 'reference' | 'value') => (trouble?.of === of ? trouble.words : undefined);
+  return (
+    <Box as="section" aria-label="Off the display">
+      <BitsForm terminals={control.inputs} keep={(inputs) => keep({ live: { inputs } })} />
+      <FieldGrid>
+        <Select
+          label="State"
+          value={live.state ?? ''}
+          onChange={(state) => {
+            if (state !== '') keep({ live: { state } });
+          }}
+          options={[
+            { value: '', label: 'not read' },
+            { value: 'ready', label: 'ready' },
+            { value: 'not-ready', label: 'not ready' },
+            { value: 'running', label: 'running' },
+            { value: 'tripped', label: 'tripped' },
+            { value: 'safe-stop', label: 'safe stop' },
+            { value: 'precharge', label: 'charging' },
+            { value: 'off', label: 'dark' },
+          ]}
+        />
+        <Select
+          label="Active alarm"
+          value={live.alarm === undefined ? '' : (live.alarm ?? 'none')}
+          onChange={(alarm) => {
+            if (alarm !== '') keep({ live: { alarm: alarm === 'none' ? null : alarm } });
+          }}
+          options={[
+            { value: '', label: 'not read' },
+            { value: 'none', label: 'none' },
+            ...control.alarms.map((a) => ({ value: a.code, label: `${a.code}: ${a.name}` })),
+          ]}
+        />
+        <Field
+          label="Bus voltage"
+          figure
+          unit="V"
+          value={bus}
+          placeholder={live.busVolts?.toFixed(0)}
+          error={error('bus')}
+          onChange={(e) => setBus(e.target.value)}
+          onKeyDown={leaveOnEnter}
+          onBlur={() => bus !== '' && figure('bus', bus, (busVolts) => keep({ live: { busVolts } }))}
+        />
+        <Field
+          label="Reference"
+          figure
+          unit="Hz"
+          value={reference}
+          placeholder={live.reference_Hz?.toFixed(1)}
+          error={error('reference')}
+          onChange={(e) => setReference(e.target.value)}
+          onKeyDown={leaveOnEnter}
+          onBlur={() =>
+            reference !== '' &&
+            figure('reference', reference, (reference_Hz) => keep({ live: { reference_Hz } }))
+          }
+        />
+      </FieldGrid>
+      <Choice
+        label="Control place"
+        value={live.place ?? null}
+        onChange={(place) => keep({ live: { place } })}
+        options={[
+          { value: 'local', label: 'local' },
+          { value: 'remote', label: 'remote' },
+        ]}
+      />
+      <Box mt="4">
+        <FieldGrid>
+          <Select
+            label="A setting"
+            value={number}
+            onChange={(chosen) => {
+              setNumber(chosen);
+              setValue('');
+            }}
+            options={[
+              { value: '', label: 'choose its number' },
+              ...control.parameters
+                .filter((p) => p.concept !== undefined)
+                .map((p) => ({ value: p.number, label: `${p.number} ${p.name}` })),
+            ]}
+          />
+          {parameter?.choices !== undefined ? (
+            <Select
+              label="Set to"
+              value={value}
+              onChange={setValue}
+              options={[
+                { value: '', label: 'choose' },
+                ...parameter.choices.map((c) => ({ value: String(c.value), label: c.name })),
+              ]}
+            />
+          ) : (
+            <Figure
+              label="Set to"
+              unit={parameter?.unit}
+              text={value}
+              error={error('value')}
+              set={setValue}
+            />
+          )}
+        </FieldGrid>
+        <Secondary
+          disabled={parameter === undefined || value === ''}
+          onClick={() => figure('value', value, (v) => keep({ values: { [number]: v } }))}
+        >
+          Keep this setting
+        </Secondary>
+      </Box>
+    </Box>
+  );
+}

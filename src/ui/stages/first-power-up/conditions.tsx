@@ -1,0 +1,160 @@
+import { Box, Text } from '@chakra-ui/react';
+import { written } from '@/core/numerics/figures';
+import type { Assumed } from '@/core/power-up/waveform';
+import { FieldGrid } from '../../kit/section';
+import { Choice, Figure, Select } from '../../kit/field';
+import { figureFrom, numberFrom } from '../../kit/number-from';
+import { PlainTable } from '../../kit/plain-table';
+import { Tick } from '../../kit/tick';
+import { Why } from '../../kit/why';
+import type { LoadKind } from './unit-words';
+
+/** What the person says of supply and load; text until it is read. */
+export interface Conditions {
+  load: LoadKind;
+  f1: string;
+  share: string;
+  lampWatts: string;
+  supply_Hz: '50' | '60';
+  choke: boolean;
+  volts: readonly [string, string, string];
+}
+
+export const usualConditions: Conditions = {
+  load: 'motor',
+  f1: '40',
+  share: '70',
+  lampWatts: '100',
+  supply_Hz: '50',
+  choke: false,
+  volts: ['', '', ''],
+};
+
+/** The figures of it, where they can be read; what cannot is the usual. */
+export function read(c: Conditions) {
+  const f1 = numberFrom(c.f1);
+  const share = figureFrom(c.share);
+  const volts = c.volts.map(numberFrom);
+  const [a, b, d] = volts;
+  return {
+    f1: f1 !== null && f1 <= 400 && f1 >= 2 ? f1 : 40,
+    share: share !== null && share >= 0 && share <= 200 ? share / 100 : 0.7,
+    lampWatts: numberFrom(c.lampWatts) ?? 100,
+    supply_Hz: Number(c.supply_Hz),
+    choke: c.choke,
+    measured_V: a && b && d ? ([a, b, d] as const) : null,
+  };
+}
+
+const wrongHz = (text: string): string | undefined => {
+  const hz = numberFrom(text);
+  return hz !== null && hz >= 2 && hz <= 400 ? undefined : 'From 2 to 400 Hz; drawn at 40';
+};
+const wrongShare = (text: string): string | undefined => {
+  const share = figureFrom(text);
+  return share !== null && share >= 0 && share <= 200 ? undefined : 'From 0 to 200 %; drawn at 70';
+};
+
+const wrongVolts = (text: string): string | undefined =>
+  text.trim() === '' || numberFrom(text) !== null
+    ? undefined
+    : 'A figure above zero; else the plate’s counts';
+
+/** Supply and load, and what was assumed besides. */
+export function ConditionsForm({
+  value,
+  set,
+  phases,
+  assumed,
+}: {
+  value: Conditions;
+  set: (next: Conditions) => void;
+  phases: 1 | 3;
+  assumed: readonly Assumed[];
+}) {
+  const put = (change: Partial<Conditions>) => set({ ...value, ...change });
+  const volt = (k: number, text: string) =>
+    put({ volts: value.volts.map((v, i) => (i === k ? text : v)) as unknown as Conditions['volts'] });
+  return (
+    <Box mb="4">
+      <Box mb="3">
+        <Choice
+          label="It runs on"
+          value={value.load}
+          onChange={(load) => put({ load })}
+          options={[
+            { value: 'motor', label: 'its motor' },
+            { value: 'lamps', label: 'three lamps' },
+            { value: 'none', label: 'nothing' },
+          ]}
+        />
+      </Box>
+      <FieldGrid min="170px">
+        <Figure
+          label="Reference"
+          unit="Hz"
+          text={value.f1}
+          error={wrongHz(value.f1)}
+          set={(f1) => put({ f1 })}
+        />
+        {value.load === 'motor' && (
+          <Figure
+            label="Load, of the motor’s own"
+            unit="%"
+            text={value.share}
+            error={wrongShare(value.share)}
+            set={(share) => put({ share })}
+          />
+        )}
+        {value.load === 'lamps' && (
+          <Figure
+            label="Each lamp"
+            unit="W"
+            text={value.lampWatts}
+            error={numberFrom(value.lampWatts) === null ? 'A figure above zero; drawn with 100' : undefined}
+            set={(lampWatts) => put({ lampWatts })}
+          />
+        )}
+        <Select
+          label="Supply frequency"
+          value={value.supply_Hz}
+          onChange={(supply_Hz) => put({ supply_Hz })}
+          options={[
+            { value: '50', label: '50 Hz' },
+            { value: '60', label: '60 Hz' },
+          ]}
+        />
+      </FieldGrid>
+      {phases === 3 && (
+        <FieldGrid min="120px">
+          {(['L1 to L2', 'L2 to L3', 'L3 to L1'] as const).map((pair, k) => (
+            <Figure
+              key={pair}
+              label={`Supply ${pair}`}
+              unit="V"
+              text={value.volts[k] ?? ''}
+              {...(k === 0 ? { hint: 'all three where measured; else the plate’s' } : {})}
+              error={wrongVolts(value.volts[k] ?? '')}
+              set={(text) => volt(k, text)}
+            />
+          ))}
+        </FieldGrid>
+      )}
+      <Tick label="A choke is fitted in the bus" checked={value.choke} onChange={(choke) => put({ choke })} />
+      <Why label="what is assumed?">
+        <Text mb="1">No plate tells these; pictures and judgements allow for them being somewhat other.</Text>
+        <PlainTable heads={['what', 'taken as', 'why']}>
+          {assumed.map((a) => (
+            <tr key={a.what}>
+              <td>{a.what}</td>
+              <td>
+                {written(a.value)} {a.unit}
+              </td>
+              <td>{a.why}</td>
+            </tr>
+          ))}
+        </PlainTable>
+      </Why>
+    </Box>
+  );
+}

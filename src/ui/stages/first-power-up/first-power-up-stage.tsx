@@ -1,0 +1,224 @@
+'use client';
+import { Box, Text } from '@chakra-ui/react';
+import { useMemo, useState } from 'react';
+import { firstPowerUnit, hotOhm, lampsPerLeg, lampVolts } from '@/core/power-up/first-power';
+import { levelsOf, powerLock, type Payload } from '@/core/logbook';
+import { circuitOf } from '@/core/power-up/waveform';
+import { Levels } from '../../panels/diagnosis/levels';
+import type { FaceProps } from '../../job-store/stage-props';
+import { Primary, Secondary } from '../../kit/buttons';
+import { NotesFace } from '../../panels/notes-panel';
+import { Caution } from '../../kit/caution';
+import { FaceHead, FieldGrid } from '../../kit/section';
+import { Choice, Figure } from '../../kit/field';
+import { numberFrom } from '../../kit/number-from';
+import { PanelSwitch } from '../../kit/panel-switch';
+import { CapturePanel } from './capture-panel';
+import { ConditionsForm, read, usualConditions } from './conditions';
+import { GatesPanel } from './gates-panel';
+import { LampsPanel } from './lamps-panel';
+import { MeasuredPanel } from './measured-panel';
+import { PlanPanel } from './plan-panel';
+import { ScopePanel } from './scope-panel';
+import { StopPicture } from './stop-picture';
+import { SweepPanel } from './sweep-panel';
+import { motorOf, runningOf, unitOf } from './unit-words';
+
+const panels = [
+  { id: 'plan', name: 'Switch on' },
+  { id: 'scope', name: 'Pictures' },
+  { id: 'measured', name: 'Measured' },
+  { id: 'lamps', name: 'Lamps' },
+  { id: 'sweep', name: 'Reference' },
+  { id: 'gates', name: 'Gates' },
+  { id: 'notes', name: 'Notes' },
+] as const;
+type Panel = (typeof panels)[number]['id'];
+
+/** What will touch live terminals; asked before any picture of them. */
+function Probes({ bus_V, keep }: { bus_V: number; keep: (what: Payload<'power.probes'>) => void }) {
+  const [by, setBy] = useState<Payload<'power.probes'>['by'] | null>(null);
+  const [rated, setRated] = useState('');
+  const volts = numberFrom(rated);
+  const low = volts !== null && volts < bus_V;
+  return (
+    <>
+      <Caution grave title="An earthed clip on a power terminal shorts the bridge to earth.">
+        Only differential probes rated for the bus, or a battery scope with isolated inputs. The earth of a
+        scope is never lifted: its case would be at the bus. Local codes and licensed practice come first.
+      </Caution>
+      <Box mb="3">
+        <Choice
+          label="What touches live terminals"
+          value={by}
+          onChange={setBy}
+          options={[
+            { value: 'differential', label: 'differential probes' },
+            { value: 'battery-scope', label: 'a battery scope, inputs isolated' },
+            { value: 'meter-only', label: 'a rated meter, no scope' },
+          ]}
+        />
+      </Box>
+      <FieldGrid>
+        <Figure
+          label="Rated for"
+          unit="V"
+          text={rated}
+          hint={`read off the probe; at least ${Math.ceil(bus_V)} V`}
+          error={low ? `Not enough for a bus of ${Math.ceil(bus_V)} V: take another` : undefined}
+          set={setRated}
+        />
+      </FieldGrid>
+      <Primary
+        disabled={by === null || volts === null || low}
+        onClick={() => by !== null && volts !== null && keep({ by, ratedVolts: volts })}
+      >
+        These and no others
+      </Primary>
+    </>
+  );
+}
+
+/** From the first volt on the bus to a unit that runs under load. */
+export function FirstPowerFace(props: FaceProps) {
+  const { jobId, store, catalogue, goTo } = props;
+  const { drive, motor, power, modules } = store.state;
+  const [panel, setPanel] = useState<Panel>('plan');
+  const [conditions, setConditions] = useState(usualConditions);
+  const lock = powerLock(store.state);
+  const given = useMemo(() => {
+    if (drive === null) return null;
+    const known = read(conditions);
+    const unit = unitOf(drive, catalogue, known);
+    const ohm =
+      0.7 * hotOhm({ volts: lampVolts, watts: known.lampWatts }) * lampsPerLeg(drive.supply_V, lampVolts);
+    const running = runningOf(conditions.load, known.f1, known.share, motorOf(drive, motor), ohm);
+    return { unit, running, ...circuitOf(unit, running) };
+  }, [drive, motor, catalogue, conditions]);
+  const plan = useMemo(() => (drive === null ? null : firstPowerUnit(drive)), [drive]);
+  if (drive === null || given === null || plan === null)
+    return (
+      <>
+        <FaceHead title="First power">What it should do hangs on the drive.</FaceHead>
+        <Primary onClick={() => goTo('identify')}>Read the rating label first</Primary>
+      </>
+    );
+  const { unit, running, given: sound, assumed } = given;
+  const form = (
+    <ConditionsForm value={conditions} set={setConditions} phases={drive.phases} assumed={assumed} />
+  );
+  const prechargeOhm = drive.stage.prechargeOhm;
+  const bus_V = Math.SQRT2 * drive.supply_V;
+  const needsProbes = power.probes === null;
+  return (
+    <>
+      <FaceHead title="First power">Held down by lamps, watched against what this unit should do.</FaceHead>
+      {power.onAt !== null ? (
+        <Caution grave title="It is switched on.">
+          The terminals are live, the bank holds its charge afterwards.{' '}
+          <Secondary onClick={() => store.record('power.off', {})}>It is off again</Secondary>
+        </Caution>
+      ) : power.wasOn ? (
+        <Caution title="It was on: nothing that was proven dead is.">
+          Before hands go in again: <Secondary onClick={() => goTo('make-safe')}>Prove dead again</Secondary>
+        </Caution>
+      ) : (
+        lock !== null && (
+          <Caution grave title="Locked.">
+            {lock} Pictures can be looked at; it is not switched on.
+          </Caution>
+        )
+      )}
+      <Levels levels={levelsOf(store.state)} />
+      <Box mt="3">
+        <PanelSwitch label="Parts of first power" panels={panels} open={panel} choose={setPanel} />
+      </Box>
+      {panel === 'plan' && (
+        <PlanPanel
+          unit={plan}
+          power={power}
+          lock={lock}
+          jobId={jobId}
+          plan={(what) => store.record('power.planned', what)}
+          on={(through) => store.record('power.on', { through })}
+          off={() => store.record('power.off', {})}
+          bus={(what) => store.record('power.bus', what)}
+        />
+      )}
+      {(panel === 'scope' || panel === 'measured') && needsProbes && (
+        <Probes bus_V={bus_V} keep={(what) => store.record('power.probes', what)} />
+      )}
+      {panel === 'scope' && !needsProbes && (
+        <>
+          <ProbesKept
+            by={power.probes?.payload.by ?? 'meter-only'}
+            volts={power.probes?.payload.ratedVolts ?? 0}
+          />
+          {form}
+          <ScopePanel sound={sound} prechargeOhm={prechargeOhm} />
+          {motor !== null && <StopPicture unit={unit} motor={motor} />}
+        </>
+      )}
+      {panel === 'measured' && !needsProbes && (
+        <>
+          <ProbesKept
+            by={power.probes?.payload.by ?? 'meter-only'}
+            volts={power.probes?.payload.ratedVolts ?? 0}
+          />
+          {form}
+          <CapturePanel
+            sound={sound}
+            running={running}
+            prechargeOhm={prechargeOhm}
+            kept={power.captures}
+            keep={(what) => store.record('power.capture', what)}
+          />
+          <MeasuredPanel
+            sound={sound}
+            running={running}
+            prechargeOhm={prechargeOhm}
+            phases={drive.phases}
+            keep={(what) => store.record('power.measured', what)}
+          />
+        </>
+      )}
+      {panel === 'lamps' && (
+        <LampsPanel
+          unit={unit}
+          kept={power.lamps}
+          wasOn={power.wasOn}
+          keep={(what) => store.record('power.lamps', what)}
+        />
+      )}
+      {panel === 'sweep' && (
+        <SweepPanel
+          kept={power.swept?.payload ?? null}
+          wasOn={power.wasOn}
+          keep={(what) => store.record('power.swept', what)}
+        />
+      )}
+      {panel === 'notes' && <NotesFace {...props} stage="first-power" bare />}
+      {panel === 'gates' && (
+        <GatesPanel
+          kept={power.gates?.payload ?? null}
+          needed={modules.length > 0}
+          isOn={power.onAt !== null}
+          keep={(what) => store.record('power.gates', what)}
+        />
+      )}
+    </>
+  );
+}
+
+const probeWords = {
+  differential: 'Differential probes',
+  'battery-scope': 'A battery scope with isolated inputs',
+  'meter-only': 'A rated meter',
+} as const;
+
+/** The caution stays above every picture of a live terminal. */
+const ProbesKept = ({ by, volts }: { by: keyof typeof probeWords; volts: number }) => (
+  <Caution title={`${probeWords[by]}, rated ${volts} V, and nothing else.`}>
+    <Text as="span">No earthed clip on a power terminal; the scope’s earth is never lifted.</Text>
+  </Caution>
+);

@@ -1,0 +1,101 @@
+import { proxy, wrap, type Remote } from 'comlink';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { Wave, WaveCase } from '@/core/power-up/waveform';
+import type { Measured, WaveDiagnosis } from '@/core/power-up/waveform-diagnosis';
+import type { WaveformWorker } from '@/workers/waveform.worker';
+import { useLatest } from '../../kit/use-latest';
+
+const start = () =>
+  new Worker(new URL('../../../workers/waveform.worker.ts', import.meta.url), { type: 'module' });
+
+/** A circuit computed off the page; while one is computed, only the newest wish waits. */
+export const useWave = (given: WaveCase | null): { answer: Wave | null; failed: boolean; working: boolean } =>
+  useLatest<WaveformWorker, WaveCase, Wave>(start, (worker, wish) => worker.simulate(wish), given);
+
+type Ask = <Answer>(question: (worker: Remote<WaveformWorker>) => Promise<Answer>) => Promise<Answer>;
+
+interface Running {
+  worker: Worker;
+  remote: Remote<WaveformWorker>;
+  /** Rejects when the worker cannot be loaded or breaks down. */
+  broken: Promise<never>;
+}
+
+/** A worker of one's own, there from the start; one that broke down is made anew with the next question. */
+export function useWaveWorker(): Ask {
+  const running = useRef<Running | null>(null);
+  const made = useCallback((): Running => {
+    running.current ??= begin(() => (running.current = null));
+    return running.current;
+  }, []);
+  useEffect(() => {
+    // Loaded before it is asked: a capture can then be read with the server away.
+    made();
+    return () => {
+      running.current?.worker.terminate();
+      running.current = null;
+    };
+  }, [made]);
+  return useCallback(
+    (question) => {
+      const { remote, broken } = made();
+      return Promise.race([question(remote), broken]);
+    },
+    [made],
+  );
+}
+
+function begin(forget: () => void): Running {
+  const worker = start();
+  const broken = new Promise<never>((_, reject) => {
+    worker.addEventListener('error', () => {
+      forget();
+      reject(
+        new Error(
+          'the computing part could not be loaded. Try again when the server answers; nothing is lost.',
+        ),
+      );
+    });
+  });
+  // Nobody may be waiting when it breaks.
+  broken.catch(() => undefined);
+  return { worker, remote: wrap<WaveformWorker>(worker), broken };
+}
+
+export interface Judging {
+  /** Share done while it is at work. */
+  progress: number | null;
+  diagnosis: WaveDiagnosis | null;
+  trouble: string | null;
+}
+
+/** Which cause gives what was measured: asked for, shown as it goes, stopped. */
+export function useJudging(ask: Ask): Judging & {
+  judge: (sound: WaveCase, measured: Measured, prechargeOhm: number) => Promise<WaveDiagnosis | null>;
+  stop: () => void;
+} {
+  const [state, setState] = useState<Judging>({ progress: null, diagnosis: null, trouble: null });
+  const judge = useCallback(
+    async (sound: WaveCase, measured: Measured, prechargeOhm: number) => {
+      setState({ progress: 0, diagnosis: null, trouble: null });
+      try {
+        const onward = proxy((share: number) =>
+          setState((s) => (s.progress === null ? s : { ...s, progress: share })),
+        );
+        const diagnosis = await ask((worker) => worker.diagnose(sound, measured, prechargeOhm, onward));
+        setState({ progress: null, diagnosis, trouble: null });
+        return diagnosis;
+      } catch (error) {
+        const said = error instanceof Error ? error.message : 'it could not be computed on this device';
+        setState({ progress: null, diagnosis: null, trouble: `Not judged: ${said}` });
+        return null;
+      }
+    },
+    [ask],
+  );
+  const stop = useCallback(() => {
+    void ask((worker) => worker.stop()).catch(() => undefined);
+    setState((s) => ({ ...s, progress: null }));
+  }, [ask]);
+  return { ...state, judge, stop };
+}

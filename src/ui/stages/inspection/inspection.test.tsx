@@ -1,0 +1,104 @@
+/** @jest-environment jsdom */
+import { screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { emptyJob, type JobState } from '@/core/logbook';
+import { greatestLimits } from '@/core/bench/make-safe';
+import { AsFoundFace } from '../as-found/as-found-stage';
+import type { FaceProps } from '../../job-store/stage-props';
+import { TakeFace } from '../call/call-stage';
+import { show } from '../../__tests__/show';
+import { LookFace } from './inspection-stage';
+
+function props(state: Partial<JobState> = {}): {
+  face: FaceProps;
+  recorded: [string, unknown][];
+  went: string[];
+} {
+  const recorded: [string, unknown][] = [];
+  const went: string[] = [];
+  const face: FaceProps = {
+    jobId: 'j',
+    person: { id: 'p', name: 'Ines Tarrow', role: 'technician' },
+    limits: greatestLimits,
+    catalogue: [],
+    knownSources: [],
+    goTo: (stage) => went.push(stage),
+    store: {
+      state: { ...emptyJob, ...state },
+      unsent: new Set(),
+      refused: [],
+      online: true,
+      clockOffset_ms: 0,
+      record: (kind, payload) => {
+        recorded.push([kind, payload]);
+        return 'new';
+      },
+      dismiss: () => undefined,
+    },
+  };
+  return { face, recorded, went };
+}
+it('keeps each finding as it is made; cannot check now is an answer', async () => {
+  const { face, recorded } = props();
+  show(<LookFace {...face} />);
+  await userEvent.click(
+    within(screen.getByRole('group', { name: 'Fan' })).getByLabelText('cannot check now'),
+  );
+  await userEvent.click(within(screen.getByRole('group', { name: 'Smell' })).getByLabelText('clear'));
+  expect(recorded).toEqual([
+    ['look.finding', { item: 'fan', state: 'not-checked', photos: [] }],
+    ['look.finding', { item: 'smell', state: 'clear', photos: [] }],
+  ]);
+});
+
+it('warns before looking that the bank is charged, and after a find that mains stays off', () => {
+  const { face } = props({ look: { fuses: { item: 'fuses', state: 'found', photos: [] } } });
+  show(<LookFace {...face} />);
+  expect(screen.getByText('The bank holds its charge.')).toBeTruthy();
+  expect(screen.getByText('Do not restore mains to read it.')).toBeTruthy();
+});
+
+it('freezes alarm and slots before anything is reset', async () => {
+  const { face, recorded, went } = props();
+  show(<AsFoundFace {...face} />);
+  await userEvent.type(screen.getByLabelText('Active alarm'), 'P-LOSS');
+  await userEvent.selectOptions(screen.getByLabelText('What kind is it?'), 'input phase loss');
+  await userEvent.type(screen.getByLabelText('Slot 1, code'), 'P-LOSS');
+  await userEvent.click(screen.getByRole('button', { name: 'Another slot' }));
+  await userEvent.type(screen.getByLabelText('Slot 2, code'), 'U-LOW');
+  await userEvent.click(screen.getByRole('button', { name: 'Keep and look' }));
+  expect(recorded).toEqual([
+    [
+      'as-found.captured',
+      {
+        active: 'P-LOSS',
+        family: 'input-phase-loss',
+        slots: [{ code: 'P-LOSS' }, { code: 'U-LOW' }],
+        selectors: '',
+        photos: [],
+      },
+    ],
+  ]);
+  expect(went).toEqual(['look']);
+});
+
+it('takes the reason where nothing can be captured, and says why mains must not be used', async () => {
+  const { face, recorded } = props({ call: { signs: ['bang'] } });
+  show(<AsFoundFace {...face} />);
+  expect(screen.getByText(/After bang the fault may still be there/)).toBeTruthy();
+  await userEvent.click(screen.getByRole('button', { name: 'unsafe to energise' }));
+  expect(recorded).toEqual([['as-found.impossible', { reason: 'unsafe to energise' }]]);
+});
+
+it('takes the call with its danger signs', async () => {
+  const { face, recorded, went } = props();
+  show(<TakeFace {...face} />);
+  await userEvent.type(screen.getByLabelText('What was it doing?'), 'hauling');
+  await userEvent.click(screen.getByLabelText('a bang'));
+  await userEvent.click(screen.getByLabelText('smoke'));
+  await userEvent.click(screen.getByRole('button', { name: 'Keep and identify' }));
+  expect(recorded).toEqual([
+    ['take.call', { doing: 'hauling', display: '', changedLately: '', signs: ['bang', 'smoke'] }],
+  ]);
+  expect(went).toEqual(['identify']);
+});

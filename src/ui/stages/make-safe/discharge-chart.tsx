@@ -1,0 +1,158 @@
+'use client';
+import { Box, Text } from '@chakra-ui/react';
+import { bisector, line, scaleLinear } from 'd3';
+import { useState } from 'react';
+import { busVoltsAfter, discharge, type Bank } from '@/core/bench/discharge';
+import { Why } from '../../kit/why';
+import { YTicks } from '../../kit/y-ticks';
+import { countdown } from '../../kit/time';
+
+const width = 560;
+const height = 210;
+const inset = { left: 52, right: 14, top: 12, bottom: 36 };
+
+/**
+ * The bus running down through its bleeder, with both limits, and the line that an open bleeder
+ * would give: level, for ever.
+ */
+export default function DischargeChart({
+  bank,
+  startVolts,
+  limits,
+  elapsed_s,
+}: {
+  bank: Bank;
+  startVolts: number;
+  limits: { hands_V: number; test_V: number };
+  elapsed_s: number | null;
+}) {
+  const [hover_s, setHover] = useState<number | null>(null);
+  const toHands = discharge({ ...bank, startVolts, limitVolts: limits.hands_V });
+  const toTest = discharge({ ...bank, startVolts, limitVolts: limits.test_V });
+  const end_s = Math.max(toTest.seconds * 1.08, 10);
+  const x = scaleLinear([0, end_s], [inset.left, width - inset.right]);
+  const y = scaleLinear([0, startVolts * 1.05], [height - inset.bottom, inset.top]);
+  const points = Array.from({ length: 121 }, (_, i) => (i / 120) * end_s);
+  const at = bisector((t: number) => t).center;
+  const path =
+    line<number>(
+      (t) => x(t),
+      (t) => y(busVoltsAfter({ ...bank, startVolts }, t)),
+    )(points) ?? '';
+  const marks = [
+    { label: `hands ${limits.hands_V} V`, volts: limits.hands_V, seconds: toHands.seconds },
+    { label: `test ${limits.test_V} V`, volts: limits.test_V, seconds: toTest.seconds },
+  ];
+  const shown_s = hover_s ?? elapsed_s;
+  return (
+    <Box as="figure" my="3">
+      <svg
+        viewBox={`0 0 ${width} ${height}`}
+        style={{ width: '100%', maxWidth: width, display: 'block' }}
+        role="img"
+        aria-label={`Computed bus volts: ${limits.hands_V} V after ${countdown(toHands.seconds)}, ${limits.test_V} V after ${countdown(toTest.seconds)} minutes`}
+        onPointerMove={(e) => {
+          const box = e.currentTarget.getBoundingClientRect();
+          const seconds = x.invert(((e.clientX - box.left) / box.width) * width);
+          setHover(points[at(points, seconds)] ?? null);
+        }}
+        onPointerLeave={() => setHover(null)}
+      >
+        <g style={{ fontFamily: "'IBM Plex Mono'" }} fontSize="11.5" fill="var(--chakra-colors-soft)">
+          <YTicks ticks={y.ticks(4)} y={y} left={inset.left} right={width - inset.right} />
+          {x.ticks(6).map((s) => (
+            <text key={s} x={x(s)} y={height - inset.bottom + 15} textAnchor="middle">
+              {countdown(s)}
+            </text>
+          ))}
+          <text x={width - inset.right} y={height - 5} textAnchor="end">
+            minutes since isolation
+          </text>
+          <text x={4} y={inset.top + 6}>
+            V
+          </text>
+        </g>
+        <line
+          x1={x(0)}
+          x2={x(end_s)}
+          y1={y(startVolts)}
+          y2={y(startVolts)}
+          stroke="var(--chakra-colors-failed)"
+          strokeDasharray="6 5"
+          strokeWidth="1.6"
+        />
+        <text
+          x={x(end_s) - 4}
+          y={y(startVolts) + 15}
+          textAnchor="end"
+          fontSize="12"
+          fill="var(--chakra-colors-failed)"
+        >
+          bleeder open: never
+        </text>
+        <path d={path} fill="none" stroke="var(--chakra-colors-ink)" strokeWidth="2.4" />
+        {marks.map((m) => (
+          <g key={m.label}>
+            <circle cx={x(m.seconds)} cy={y(m.volts)} r="4.5" fill="var(--chakra-colors-doubt)" />
+            <text
+              x={x(m.seconds)}
+              y={y(m.volts) - 9}
+              textAnchor="end"
+              fontSize="12"
+              fill="var(--chakra-colors-ink)"
+            >
+              {m.label}
+            </text>
+          </g>
+        ))}
+        {shown_s !== null && shown_s <= end_s && (
+          <g>
+            <line
+              x1={x(shown_s)}
+              x2={x(shown_s)}
+              y1={inset.top}
+              y2={height - inset.bottom}
+              stroke="var(--chakra-colors-focus)"
+            />
+            <text
+              x={x(shown_s) + 5}
+              y={inset.top + 40}
+              style={{ fontFamily: "'IBM Plex Mono'" }}
+              fontSize="13"
+              fill="var(--chakra-colors-ink)"
+            >
+              {countdown(shown_s)} {busVoltsAfter({ ...bank, startVolts }, shown_s).toFixed(0)} V
+            </text>
+          </g>
+        )}
+      </svg>
+      <Box as="figcaption" fontSize="0.9rem" color="soft">
+        <Text>
+          Computed, never a proof. {limits.hands_V} V after {countdown(toHands.seconds)} min, {limits.test_V}{' '}
+          V after {countdown(toTest.seconds)} min.
+        </Text>
+        <Why label="sum and table">
+          v = {startVolts.toFixed(0)} V × e^(−t ÷ {toTest.tau_s.toFixed(0)} s); R·C = {bank.bleederOhm / 1000}{' '}
+          kΩ × {bank.capacitance_uF} µF; stored {toTest.storedEnergy_J.toFixed(0)} J. Any textbook on RC
+          circuits.
+          <Box as="table" mt="1" css={{ '& td, & th': { padding: '1px 10px', textAlign: 'right' } }}>
+            <thead>
+              <tr>
+                <th>min</th>
+                <th>V</th>
+              </tr>
+            </thead>
+            <tbody>
+              {x.ticks(8).map((s) => (
+                <tr key={s}>
+                  <td>{countdown(s)}</td>
+                  <td>{busVoltsAfter({ ...bank, startVolts }, s).toFixed(1)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </Box>
+        </Why>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,51 @@
+'use client';
+import { Box, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import { dischargeTool } from '@/core/bench/discharge';
+import { numberFrom } from '../../kit/number-from';
+import { Secondary } from '../../kit/buttons';
+import { Caution } from '../../kit/caution';
+import { FieldGrid } from '../../kit/section';
+import { Figure } from '../../kit/field';
+
+/** A bank that does not run down by itself: the sums of a discharge resistor, and the record of its use. */
+export function DischargeTool({
+  capacitance_uF,
+  volts,
+  keep,
+}: {
+  capacitance_uF: number;
+  volts: number;
+  keep: (startVolts: number, ohm: number) => void;
+}) {
+  const [from, setFrom] = useState(volts > 0 ? String(volts) : '');
+  const [ohm, setOhm] = useState('1000');
+  const start = numberFrom(from);
+  const resistance = numberFrom(ohm);
+  const sums =
+    start !== null && resistance !== null ? dischargeTool(capacitance_uF, start, resistance) : null;
+  return (
+    <Box>
+      <Caution grave title="The bank can kill.">
+        A resistor with insulated leads and probes rated for the bus, never a screwdriver. Insulating gloves
+        and eye protection as your rules ask; licensed persons only where they say so.
+      </Caution>
+      <FieldGrid>
+        <Figure label="Bank now" unit="V" text={from} set={setFrom} />
+        <Figure label="Resistor" unit="Ω" text={ohm} set={setOhm} />
+      </FieldGrid>
+      {sums !== null && start !== null && resistance !== null && (
+        <>
+          <Text fontFamily="mono" mb="2">
+            peak {sums.peakWatts.toFixed(0)} W (V²÷R), {sums.peakAmps.toFixed(2)} A; {sums.joules.toFixed(0)}{' '}
+            J (½CV²); {sums.seconds.toFixed(1)} s (5·R·C)
+          </Text>
+          <Secondary onClick={() => keep(start, resistance)}>Discharged: measure everything again</Secondary>
+          <Text fontSize="0.9rem" color="soft" mt="1">
+            Leave the bank bridged for bench work: it recovers.
+          </Text>
+        </>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,126 @@
+'use client';
+import { Box, Heading, Text } from '@chakra-ui/react';
+import { useState, type ReactNode } from 'react';
+import { readVolts } from '@/core/bench/entry-text';
+import type { Payload } from '@/core/logbook';
+import { sourceKinds, sourceWords, type SourceKind } from '@/core/bench/make-safe';
+import { Primary, Secondary } from '../../kit/buttons';
+import { FieldGrid } from '../../kit/section';
+import { Field, Figure, Select } from '../../kit/field';
+import { StateMark, type Mark } from '../../kit/state-mark';
+
+interface StepProps {
+  n: number;
+  title: string;
+  mark: Mark;
+  summary: string;
+  /** It is this step's turn; the person may still open or shut it. */
+  open: boolean;
+  children: ReactNode;
+}
+
+/** One step of making safe; it opens by itself when its turn comes. */
+export function Step(props: StepProps) {
+  return <Foldable key={props.open ? 'due' : 'not due'} {...props} />;
+}
+
+function Foldable({ n, title, mark, summary, open, children }: StepProps) {
+  const [shown, setShown] = useState(open);
+  return (
+    <Box as="section" borderTop="1px solid" borderColor="line" py="2">
+      <Box
+        asChild
+        display="flex"
+        alignItems="center"
+        gap="2.5"
+        minH="44px"
+        width="100%"
+        textAlign="left"
+        cursor="pointer"
+        bg="transparent"
+      >
+        <button type="button" aria-expanded={shown} onClick={() => setShown(!shown)}>
+          <StateMark mark={mark} size={18} />
+          <Heading as="h2" fontFamily="heading" fontWeight="600" fontSize="1.12rem">
+            {n}. {title}
+          </Heading>
+          <Text as="span" color="soft" fontSize="0.92rem" ml="auto">
+            {summary}
+          </Text>
+        </button>
+      </Box>
+      {shown && <Box py="2">{children}</Box>}
+    </Box>
+  );
+}
+
+/** The meter on a known source, before and after: a meter that shows nothing there proves nothing. */
+export function MeterProof({
+  when,
+  disabled,
+  keep,
+}: {
+  when: 'before' | 'after';
+  disabled: boolean;
+  keep: (p: Payload<'safety.meter'>) => void;
+}) {
+  const [source, setSource] = useState('');
+  const [volts, setVolts] = useState('');
+  const [error, setError] = useState<string | undefined>();
+  return (
+    <form
+      onSubmit={(e) => {
+        e.preventDefault();
+        const read = readVolts(volts);
+        if (source.trim() === '') setError('Name the known source, such as a socket outlet.');
+        else if (read.kind === 'unreadable') setError(read.why);
+        else if (read.volts < 5)
+          setError('The meter shows nothing on the known source: battery, leads, range?');
+        else {
+          setError(undefined);
+          keep({ when, source: source.trim(), volts: read.volts });
+        }
+      }}
+    >
+      <FieldGrid>
+        <Field
+          label={`Known source, ${when}`}
+          value={source}
+          onChange={(e) => setSource(e.target.value)}
+          disabled={disabled}
+          hint="a live socket, a proving unit"
+          maxLength={200}
+        />
+        <Figure
+          label={`It shows, ${when}`}
+          unit="V"
+          text={volts}
+          set={setVolts}
+          disabled={disabled}
+          error={error}
+        />
+      </FieldGrid>
+      <Primary type="submit" disabled={disabled}>
+        Keep: meter proven {when}
+      </Primary>
+    </form>
+  );
+}
+
+/** A source that has come back ends the proof at once. */
+export function SourceBack({ keep }: { keep: (kind: SourceKind) => void }) {
+  const [kind, setKind] = useState<SourceKind>('mains');
+  return (
+    <Box display="flex" gap="3" alignItems="end" flexWrap="wrap">
+      <Box minW="220px">
+        <Select
+          label="A source has come back"
+          value={kind}
+          onChange={setKind}
+          options={sourceKinds.map((k) => ({ value: k, label: sourceWords[k].name }))}
+        />
+      </Box>
+      <Secondary onClick={() => keep(kind)}>Record it: the proof lapses</Secondary>
+    </Box>
+  );
+}

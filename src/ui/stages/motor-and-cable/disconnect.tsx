@@ -1,0 +1,41 @@
+import { Box } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { Payload } from '@/core/logbook';
+import { Primary } from '../../kit/buttons';
+import { Caution } from '../../kit/caution';
+import { Section } from '../../kit/section';
+import { Choice } from '../../kit/field';
+import { Tick } from '../../kit/tick';
+
+type Off = Payload<'motor.disconnected'>['encoder'];
+const offOrNone = [
+  { value: 'off', label: 'disconnected' },
+  { value: 'none', label: 'none fitted' },
+] as const;
+
+/** Before a tester is put on: what it would kill is off. */
+export function Disconnect({ keep }: { keep: (what: Payload<'motor.disconnected'>) => void }) {
+  const [drive, setDrive] = useState(false);
+  const [thermistors, setThermistors] = useState<Off | null>(null);
+  const [encoder, setEncoder] = useState<Off | null>(null);
+  return (
+    <Section title="First: disconnect">
+      <Caution grave title="The tester kills electronics.">
+        Isolated and proven dead. Drive, thermistors and encoder come off before 500 V are put on a winding.
+      </Caution>
+      <Box display="grid" gap="3" mb="3">
+        <Tick label="The drive is off: U, V, W lifted at its terminals" checked={drive} onChange={setDrive} />
+        <Choice label="Thermistors" value={thermistors} onChange={setThermistors} options={offOrNone} />
+        <Choice label="Encoder" value={encoder} onChange={setEncoder} options={offOrNone} />
+      </Box>
+      <Primary
+        disabled={!drive || thermistors === null || encoder === null}
+        onClick={() =>
+          thermistors !== null && encoder !== null && keep({ drive: 'off', thermistors, encoder })
+        }
+      >
+        All of it is off
+      </Primary>
+    </Section>
+  );
+}

@@ -1,0 +1,192 @@
+import { Box, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import { insulation } from '@/core/motor/insulation';
+import { trendsOf, type InsulationThen } from '@/core/motor/motor-history';
+import { earthFor_s, type EntryOf, type Payload } from '@/core/logbook';
+import { Primary, Secondary } from '../../kit/buttons';
+import { FieldGrid, Section } from '../../kit/section';
+import { Choice, Field, Select, optionsOf } from '../../kit/field';
+import { figureFrom, numberFrom } from '../../kit/number-from';
+import { InsulationTrend } from './insulation-trend';
+import { useEarlier } from './use-earlier';
+import { Verdict } from './verdict';
+
+type Test = Payload<'motor.insulation'>;
+type Kept = EntryOf<'motor.insulation'>;
+
+const ofWords = { motor: 'motor', cable: 'cable', 'motor-and-cable': 'motor and cable' } as const;
+const betweenWords = { earth: 'to earth', cores: 'between cores' } as const;
+
+function Shown({
+  test,
+  again,
+  earthed_s,
+  earth,
+}: {
+  test: Kept;
+  /** The same was measured again since. */
+  again: boolean;
+  earthed_s: number | undefined;
+  earth: (seconds: number) => void;
+}) {
+  const result = insulation(test.payload);
+  const need = earthFor_s(test);
+  return (
+    <Box mb="2">
+      <Text fontWeight="500">
+        {ofWords[test.payload.of]} {betweenWords[test.payload.between]}
+      </Text>
+      <Verdict
+        verdict={result.verdict}
+        figure={`${result.correctedTo40C_Mohm} MΩ`}
+        sum={`${result.sum}; at least ${result.minimum_Mohm} MΩ`}
+        source={result.source}
+      >
+        <Text>
+          at 40 °C, at least {result.minimum_Mohm} MΩ.{' '}
+          {result.polarizationIndex === null
+            ? result.polarizationNote
+            : `Polarization index ${result.polarizationIndex}.`}
+        </Text>
+        {result.notes.map((n) => (
+          <Text key={n}>{n}</Text>
+        ))}
+        {again ? (
+          <Text color="soft">Measured again since.</Text>
+        ) : (earthed_s ?? 0) >= need ? (
+          <Text color="sound">Earthed for {earthed_s} s afterwards.</Text>
+        ) : (
+          <Box display="flex" gap="3" alignItems="center" flexWrap="wrap" my="1">
+            <Text color="failed" fontWeight="500">
+              The winding is charged: earth it for {need} s before hands or a drive come near.
+            </Text>
+            <Secondary onClick={() => earth(need)}>It was earthed for {need} s</Secondary>
+          </Box>
+        )}
+      </Verdict>
+    </Box>
+  );
+}
+
+/** Earlier tests of the same motor and these, each kind over time. */
+function Over({ jobId, tests }: { jobId: string; tests: readonly Kept[] }) {
+  const { tests: earlier, trouble } = useEarlier(jobId);
+  const here = tests.map((t): InsulationThen => ({
+    jobId,
+    at: t.receivedAt ?? t.at,
+    of: t.payload.of,
+    between: t.payload.between,
+    test: t.payload,
+  }));
+  const trends = trendsOf([...(earlier ?? []), ...here]).filter((t) => t.points.length > 1);
+  return (
+    <>
+      {trouble !== null && <Text color="doubt">{trouble}</Text>}
+      {trends.map((t) => (
+        <InsulationTrend
+          key={`${t.of} ${t.between}`}
+          trend={t}
+          name={`Insulation of ${ofWords[t.of]} ${betweenWords[t.between]}`}
+        />
+      ))}
+    </>
+  );
+}
+
+/** Insulation after one minute and, where wanted, ten; corrected to 40 °C against its minimum. */
+export function InsulationTest({
+  jobId,
+  tests,
+  earthed,
+  ratedVolts,
+  keep,
+  earth,
+}: {
+  jobId: string;
+  tests: readonly Kept[];
+  earthed: Readonly<Record<string, number>>;
+  ratedVolts: number;
+  keep: (test: Test) => void;
+  earth: (test: string, seconds: number) => void;
+}) {
+  const [of, setOf] = useState<Test['of']>('motor-and-cable');
+  const [between, setBetween] = useState<Test['between']>('earth');
+  const [one, setOne] = useState('');
+  const [ten, setTen] = useState('');
+  const [temperature, setTemperature] = useState('20');
+  const [kind, setKind] = useState<'modern' | 'before-1970'>('modern');
+  const oneMinute = figureFrom(one);
+  const tenMinutes = numberFrom(ten);
+  const winding_C = figureFrom(temperature);
+  const ready = oneMinute !== null && oneMinute >= 0 && winding_C !== null;
+  const save = () => {
+    if (!ready) return;
+    keep({
+      of,
+      between,
+      ratedVolts,
+      testVolts: ratedVolts <= 1000 ? 500 : 1000,
+      readings: [
+        { at_s: 60, megohm: oneMinute },
+        ...(tenMinutes === null ? [] : [{ at_s: 600, megohm: tenMinutes }]),
+      ],
+      winding_C,
+      construction: 'random',
+      material: kind === 'modern' ? 'thermosetting' : 'thermoplastic',
+      kind,
+    });
+    setOne('');
+    setTen('');
+  };
+  return (
+    <Section title="Insulation">
+      {tests.map((t, i) => (
+        <Shown
+          key={t.id}
+          test={t}
+          again={tests
+            .slice(i + 1)
+            .some((u) => u.payload.of === t.payload.of && u.payload.between === t.payload.between)}
+          earthed_s={earthed[t.id]}
+          earth={(s) => earth(t.id, s)}
+        />
+      ))}
+      <Over jobId={jobId} tests={tests} />
+      <Text color="soft" mb="2">
+        {ratedVolts <= 1000 ? 500 : 1000} V DC. Motor and cable together first; apart only where that is low.
+      </Text>
+      <FieldGrid>
+        <Select label="Of" value={of} onChange={setOf} options={optionsOf(ofWords)} />
+        <Select label="Between" value={between} onChange={setBetween} options={optionsOf(betweenWords)} />
+        <Field label="After 1 minute" figure unit="MΩ" value={one} onChange={(e) => setOne(e.target.value)} />
+        <Field
+          label="After 10 minutes"
+          hint="For the index; may stay empty"
+          figure
+          unit="MΩ"
+          value={ten}
+          onChange={(e) => setTen(e.target.value)}
+        />
+        <Field
+          label="Winding at"
+          figure
+          unit="°C"
+          value={temperature}
+          onChange={(e) => setTemperature(e.target.value)}
+        />
+      </FieldGrid>
+      <Choice
+        label="Insulation made"
+        value={kind}
+        onChange={setKind}
+        options={[
+          { value: 'modern', label: 'after about 1970' },
+          { value: 'before-1970', label: 'before' },
+        ]}
+      />
+      <Primary mt="3" disabled={!ready} onClick={save}>
+        Keep this test
+      </Primary>
+    </Section>
+  );
+}

@@ -1,0 +1,137 @@
+/** @jest-environment jsdom */
+import { screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import type { InsulationThen } from '@/core/motor/motor-history';
+import type { FaceProps } from '../../job-store/stage-props';
+import {
+  answering,
+  choose,
+  ines,
+  press,
+  show,
+  tick,
+  type,
+  winchDrive,
+  winchMotor,
+  WithStore,
+  type Said,
+} from '../../__tests__/show';
+import { MotorFace } from './motor-and-cable-stage';
+
+const jobId = '0190a200-0000-7000-8000-000000000001';
+const begun: readonly Said[] = [
+  ['identify.drive', winchDrive],
+  ['identify.motor', winchMotor],
+];
+function faced(said = begun) {
+  const log: Said[] = [];
+  const went: string[] = [];
+  show(
+    <WithStore said={said} log={log}>
+      {(store) => (
+        <MotorFace
+          {...({ jobId, store, person: ines, catalogue: [] } as unknown as FaceProps)}
+          goTo={(stage) => went.push(stage)}
+        />
+      )}
+    </WithStore>,
+  );
+  return { log, went };
+}
+const off = async () => {
+  await tick(/The drive is off/);
+  await choose('Thermistors', 'none fitted');
+  await choose('Encoder', 'disconnected');
+};
+const earlier: InsulationThen = {
+  jobId: 'old',
+  at: '2024-05-01T09:00:00Z',
+  of: 'motor-and-cable',
+  between: 'earth',
+  test: { ratedVolts: 400, readings: [{ at_s: 60, megohm: 900 }], winding_C: 20 },
+};
+beforeEach(() => void answering(() => ({ body: { tests: [earlier] } })));
+
+it('asks for the plate first: it decides what is good enough', async () => {
+  const { went } = faced([]);
+  await press('Read the motor plate first');
+  expect(went).toEqual(['identify']);
+});
+
+it('lets no tester near before all of it is off', async () => {
+  faced();
+  expect(screen.queryByLabelText('After 1 minute')).toBeNull();
+  const all = screen.getByRole('button', { name: 'All of it is off' });
+  expect((all as HTMLButtonElement).disabled).toBe(true);
+  await off();
+  await userEvent.click(all);
+  expect(await screen.findByLabelText('After 1 minute')).toBeTruthy();
+});
+
+describe('with everything off', () => {
+  const ready = async () => {
+    const { log } = faced();
+    await off();
+    await press('All of it is off');
+    return log;
+  };
+
+  it('corrects the insulation to 40 °C, holds until it was earthed, and draws it with the earlier test', async () => {
+    await ready();
+    await type('After 1 minute', '40');
+    await press('Keep this test');
+    // 40 MΩ at 20 °C: × e^(−1245 × (1/293 − 1/313)) = × 0.762.
+    expect(await screen.findByText('30.49 MΩ')).toBeTruthy();
+    expect(screen.getByText(/earth it for 240 s after the test/)).toBeTruthy();
+    expect(await screen.findByRole('img', { name: /motor and cable to earth: 2 tests/ })).toBeTruthy();
+    expect(screen.getByText(/fallen to half and less/)).toBeTruthy();
+    await press('It was earthed for 240 s');
+    await waitFor(() => expect(screen.queryByText(/earth it for 240 s after/)).toBeNull());
+  });
+
+  it('a test that was made again no longer asks for earthing', async () => {
+    await ready();
+    for (const megohm of ['2', '400']) {
+      await type('After 1 minute', megohm);
+      await press('Keep this test');
+    }
+    expect(await screen.findByText('Measured again since.')).toBeTruthy();
+    expect(screen.getAllByRole('button', { name: 'It was earthed for 240 s' })).toHaveLength(1);
+  });
+
+  it('takes windings that are alike, in comma or point, and says how far they are apart', async () => {
+    const log = await ready();
+    const keep = screen.getAllByRole('button', { name: 'Keep the three figures' })[0] as HTMLButtonElement;
+    expect(keep.disabled).toBe(true);
+    await type('U to V', '1,21');
+    await type('V to W', '1.20');
+    await type('W to U', '1.22');
+    await userEvent.click(keep);
+    expect(await screen.findByText('0.83 % apart')).toBeTruthy();
+    expect(log.at(-1)).toMatchObject(['motor.winding', { ohms: { uv: 1.21, vw: 1.2, wu: 1.22 } }]);
+  });
+});
+
+it('a server that does not answer is said, and tests can still be kept', async () => {
+  answering(() => null);
+  faced();
+  await off();
+  await press('All of it is off');
+  expect(await screen.findByText(/earlier tests of this motor are not here/)).toBeTruthy();
+  await type('After 1 minute', '400');
+  await press('Keep this test');
+  expect(await screen.findByText(/passes/)).toBeTruthy();
+});
+
+it('unbalance is told with what it costs a line-fed motor', async () => {
+  faced();
+  for (const [label, volts] of [
+    ['Line to line 1', '400'],
+    ['Line to line 2', '404'],
+    ['Line to line 3', '390'],
+  ] as const)
+    await type(label, volts);
+  await press('Keep the three figures');
+  // Mean 398, most off by 8: 2.01 %.
+  expect(await screen.findByText('2.01 %')).toBeTruthy();
+});

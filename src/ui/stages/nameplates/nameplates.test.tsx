@@ -1,0 +1,140 @@
+/** @jest-environment jsdom */
+import { screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import type { Payload } from '@/core/logbook';
+import { show, typeOf } from '../../__tests__/show';
+import { DriveForm } from './drive-form';
+import { MotorForm } from './motor-form';
+import { numberFrom } from '../../kit/number-from';
+
+const whimbrel = typeOf('whimbrel-w4');
+
+describe('figures as people write them', () => {
+  it.each([
+    ['14.8', 14.8],
+    ['14,8', 14.8],
+    [' 400 ', 400],
+    ['.5', 0.5],
+    ['0', null],
+    ['-3', null],
+    ['abc', null],
+    ['1e3', null],
+    ['', null],
+  ])('“%s” is %s', (text, value) => {
+    expect(numberFrom(text)).toBe(value);
+  });
+});
+
+describe('the drive’s label', () => {
+  it('takes what the catalogue knows of a type, its strip and its stage', async () => {
+    const kept: Payload<'identify.drive'>[] = [];
+    show(<DriveForm drive={null} catalogue={[whimbrel]} keep={(d) => kept.push(d)} />);
+    await userEvent.selectOptions(screen.getByLabelText('Type'), 'Whimbrel W4-15');
+    await userEvent.type(screen.getByLabelText('Serial number'), '40-1187');
+    await userEvent.type(screen.getByLabelText('Badge on the cover'), 'Quayline');
+    await userEvent.click(screen.getByLabelText(/only similar/));
+    await userEvent.click(screen.getByRole('button', { name: 'Keep drive label' }));
+    await waitFor(() => expect(kept).toHaveLength(1));
+    expect(kept[0]).toMatchObject({
+      typeId: 'whimbrel-w4',
+      maker: 'Whimbrel',
+      badge: 'Quayline',
+      serial: '40-1187',
+      drawingOnlySimilar: true,
+      strip: whimbrel.strip,
+      stage: { link: 'link', brake: true, capacitance_uF: 820, bleederOhm: 150_000 },
+    });
+  });
+
+  it('takes a unit that no catalogue knows, with a strip of its own', async () => {
+    const kept: Payload<'identify.drive'>[] = [];
+    show(<DriveForm drive={null} catalogue={[]} keep={(d) => kept.push(d)} />);
+    await userEvent.click(screen.getByRole('button', { name: 'Keep drive label' }));
+    expect(await screen.findAllByText('Read it from the label')).toHaveLength(2);
+    expect(screen.getByText('A figure above zero, like 15')).toBeTruthy();
+    expect(kept).toEqual([]);
+    await userEvent.type(screen.getByLabelText('Maker'), 'Sandpiper');
+    await userEvent.type(screen.getByLabelText('Type code'), 'S-11');
+    await userEvent.type(screen.getByLabelText('Rated output'), '11,5');
+    await userEvent.click(screen.getByRole('button', { name: 'Keep drive label' }));
+    await waitFor(() => expect(kept).toHaveLength(1));
+    expect(kept[0]).toMatchObject({
+      typeId: null,
+      ratedAmps: 11.5,
+      phases: 3,
+      stage: { frontEnd: 'diode-3ph', brake: true },
+    });
+    expect(kept[0]?.strip.map((s) => s.terminal)).toContain('BR');
+  });
+});
+
+describe('the motor’s plate', () => {
+  const fill = async (values: Record<string, string>) => {
+    for (const [label, value] of Object.entries(values))
+      await userEvent.type(screen.getByLabelText(label), value);
+  };
+
+  it('says what is missing, and keeps what was typed', async () => {
+    const kept: unknown[] = [];
+    show(<MotorForm motor={null} keep={(m) => kept.push(m)} />);
+    await fill({ Power: '7,5' });
+    await userEvent.click(screen.getByRole('button', { name: 'Keep motor plate' }));
+    expect(await screen.findAllByText('Needed, above zero')).toHaveLength(3);
+    expect((screen.getByLabelText('Power') as HTMLInputElement).value).toBe('7,5');
+    expect(kept).toEqual([]);
+  });
+
+  it('judges both pairs of a dual-voltage plate at once', async () => {
+    const kept: Payload<'identify.motor'>[] = [];
+    show(<MotorForm motor={null} keep={(m) => kept.push(m)} />);
+    await fill({
+      Power: '7.5',
+      Volts: '400',
+      Amps: '14.8',
+      Speed: '1455',
+      'cos φ': '0.84',
+      'Insulation class': 'F',
+    });
+    expect(await screen.findByText(/4 poles/)).toBeTruthy();
+    await fill({ 'Other pair (delta), volts': '230', 'Other pair, amps': '52' });
+    expect(await screen.findByText(/two pairs do not carry the same power/)).toBeTruthy();
+    await userEvent.clear(screen.getByLabelText('Other pair, amps'));
+    await fill({ 'Other pair, amps': '25.6' });
+    expect(await screen.findByText(/delta pair agrees/)).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'Keep motor plate' }));
+    await waitFor(() => expect(kept).toHaveLength(1));
+    expect(kept[0]).toMatchObject({
+      insulationClass: 'F',
+      connection: 'star',
+      plate: {
+        power: { value: 7.5, unit: 'kW' },
+        alternatives: [{ connection: 'delta', volts: 230, amps: 25.6 }],
+      },
+    });
+  });
+
+  it('shows the sum behind a finding', async () => {
+    show(<MotorForm motor={null} keep={() => undefined} />);
+    await fill({ Power: '5.5', Volts: '400', Amps: '112', Speed: '1455' });
+    expect(await screen.findByText(/5\.5 kW ÷ \(√3 × 400 V × 112 A\) = 0\.07/)).toBeTruthy();
+  });
+
+  it('asks about a plate that cannot be, offers what would fit, and keeps it when it really says so', async () => {
+    const kept: Payload<'identify.motor'>[] = [];
+    show(<MotorForm motor={null} keep={(m) => kept.push(m)} />);
+    await fill({ Power: '5.5', Volts: '400', Amps: '112', Speed: '1455', 'Motor serial number': 'M-77' });
+    const keep = () => userEvent.click(screen.getByRole('button', { name: 'Keep motor plate' }));
+    await keep();
+    expect(await screen.findByText(/Not kept yet: the figures cannot be true together/)).toBeTruthy();
+    expect(kept).toEqual([]);
+    await userEvent.click(screen.getByRole('button', { name: 'It is 11.2 A' }));
+    expect((screen.getByLabelText('Amps') as HTMLInputElement).value).toBe('11.2');
+    expect(screen.queryByRole('checkbox', { name: /the plate says so/ })).toBeNull();
+    await userEvent.clear(screen.getByLabelText('Amps'));
+    await fill({ Amps: '112' });
+    await userEvent.click(screen.getByRole('checkbox', { name: /the plate says so/ }));
+    await keep();
+    await waitFor(() => expect(kept).toHaveLength(1));
+    expect(kept[0]).toMatchObject({ serial: 'M-77', plate: { amps: 112, asWritten: true } });
+  });
+});

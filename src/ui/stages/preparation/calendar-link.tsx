@@ -1,0 +1,33 @@
+import { Box } from '@chakra-ui/react';
+import { useState } from 'react';
+import { Secondary } from '../../kit/buttons';
+import { FieldGrid } from '../../kit/section';
+import { Field } from '../../kit/field';
+
+/** The kept plan as a calendar file, from when the machine is to stand. */
+export function CalendarLink({ jobId }: { jobId: string }) {
+  const [at, setAt] = useState('');
+  const time = at === '' ? NaN : Date.parse(at);
+  return (
+    <Box mb="3">
+      <FieldGrid min="240px">
+        <Field
+          label="The machine is to stand from"
+          type="datetime-local"
+          value={at}
+          onChange={(e) => setAt(e.target.value)}
+        />
+      </FieldGrid>
+      {!Number.isNaN(time) && (
+        <Secondary asChild>
+          <a
+            href={`/api/v1/jobs/${jobId}/stop-calendar?from=${encodeURIComponent(new Date(time).toISOString())}`}
+            download
+          >
+            Kept plan into the calendar
+          </a>
+        </Secondary>
+      )}
+    </Box>
+  );
+}

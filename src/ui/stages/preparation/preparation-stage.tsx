@@ -1,0 +1,47 @@
+'use client';
+import { Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { FaceProps } from '../../job-store/stage-props';
+import { NotesFace } from '../../panels/notes-panel';
+import { Primary } from '../../kit/buttons';
+import { FaceHead } from '../../kit/section';
+import { PanelSwitch } from '../../kit/panel-switch';
+import { useSwap } from '../../panels/use-swap';
+import { Ledger } from './wires/ledger';
+import { StopPanel } from './stop-panel';
+
+const panels = [
+  { id: 'wires', name: 'Wires' },
+  { id: 'stop', name: 'The stop' },
+  { id: 'notes', name: 'Notes' },
+] as const;
+type Panel = (typeof panels)[number]['id'];
+
+/** Before the swap: the wires of the old unit, and who does what when. */
+export function PrepareFace(props: FaceProps) {
+  const [open, setOpen] = useState<Panel>('wires');
+  const { swap, loading, trouble } = useSwap(props.store.state, props.catalogue);
+  return (
+    <>
+      <FaceHead title="Prepare">
+        The stop is what costs. What can be done before or after it is done then.
+      </FaceHead>
+      <PanelSwitch label="Prepare" panels={panels} open={open} choose={setOpen} />
+      {open === 'wires' &&
+        (swap === null ? (
+          <>
+            <Text mb="2">Wires are noted by the terminals of the old unit.</Text>
+            <Primary onClick={() => props.goTo('identify')}>Read its plate first</Primary>
+          </>
+        ) : (
+          <>
+            {loading && <Text role="status">Fetching what the catalogue says of both types…</Text>}
+            {trouble !== null && <Text mb="2">{trouble}</Text>}
+            <Ledger {...props} swap={swap} />
+          </>
+        ))}
+      {open === 'stop' && <StopPanel {...props} />}
+      {open === 'notes' && <NotesFace {...props} stage="prepare" bare />}
+    </>
+  );
+}

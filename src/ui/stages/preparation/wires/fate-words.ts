@@ -1,0 +1,35 @@
+import type { LedgerWire, WireFate } from '@/core/replacement/wires';
+import type { Mark } from '../../../kit/state-mark';
+
+export const fateMarks: Readonly<Record<WireFate['outcome'], Mark>> = {
+  goes: 'sound',
+  chosen: 'sound',
+  set: 'doubt',
+  cap: 'unprobed',
+  'by-hand': 'failed',
+  'no-home': 'failed',
+  unknown: 'failed',
+};
+
+export const fateWords: Readonly<Record<WireFate['outcome'], string>> = {
+  goes: 'goes',
+  chosen: 'chosen',
+  set: 'entry to set',
+  cap: 'cap and tag',
+  'by-hand': 'to decide',
+  'no-home': 'no home',
+  unknown: 'unknown',
+};
+
+/** A wire as one speaks of it. */
+export const wireName = (w: Pick<LedgerWire, 'number' | 'ferrule'>): string =>
+  `wire ${w.number}${w.ferrule === '' ? '' : ` “${w.ferrule}”`}`;
+
+/** Shared, unknown, in haste: what a line of the ledger says beside its fate. */
+export const wireFlags = (w: LedgerWire): string[] => [
+  ...(w.shared === null ? [] : [`shared with ${w.shared.machine}`]),
+  ...(w.later ? ['to be completed'] : []),
+  ...(w.drawnAt !== null && w.drawnAt !== (w.from ?? '') ? [`drawn on ${w.drawnAt || 'nothing'}`] : []),
+  ...(w.accepted === null ? [] : [`taken on by ${w.accepted.by}`]),
+  ...(!w.proven && w.role !== 'unknown' && w.role !== 'none' ? ['not proven'] : []),
+];

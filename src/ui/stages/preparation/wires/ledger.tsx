@@ -1,0 +1,205 @@
+'use client';
+import { Box, Text } from '@chakra-ui/react';
+import { useCallback, useMemo, useState } from 'react';
+import { v7 } from 'uuid';
+import type { Swap } from '@/core/job/swap';
+import type { FaceProps } from '../../../job-store/stage-props';
+import { Primary, Secondary } from '../../../kit/buttons';
+import { Caution } from '../../../kit/caution';
+import { KeptNote, Section } from '../../../kit/section';
+import { Choice } from '../../../kit/field';
+import { StateMark } from '../../../kit/state-mark';
+import { Tick } from '../../../kit/tick';
+import { FacingStrips } from './facing-strips';
+import { wireName } from './fate-words';
+import { Labels } from './labels';
+import { NoteLine } from './note-line';
+import { TerminalPhotos } from './terminal-photos';
+import { WireDecision } from './wire-decision';
+import { WireForm } from './wire-form';
+import { WireLine } from './wire-line';
+
+type Show = 'all' | 'open' | 'control' | 'power';
+
+/** The wires of the old unit: noted, mapped onto the new one, and what must be settled before it comes out. */
+export function Ledger({ jobId, store, swap }: FaceProps & { swap: Swap }) {
+  const { wires } = store.state.swap;
+  const { map, matters, units } = swap;
+  const [open, setOpen] = useState<string | null>(null);
+  const [adding, setAdding] = useState<{ id: string; quick: boolean } | null>(null);
+  const [show, setShow] = useState<Show>('all');
+  const [every, setEvery] = useState(false);
+  const [kept, setKept] = useState<string | null>(null);
+  const fateOf = useMemo(() => new Map((map?.fates ?? []).map((f) => [f.wire, f])), [map]);
+  const toggle = useCallback((id: string) => setOpen((now) => (now === id ? null : id)), []);
+  const next = Math.max(0, ...wires.map((w) => w.number)) + 1;
+  const held = new Set(matters.filter((m) => m.holds).map((m) => m.wire));
+  const shown = wires.filter((w) =>
+    show === 'open'
+      ? held.has(w.id) || matters.some((m) => m.wire === w.id)
+      : show === 'control'
+        ? !w.role.startsWith('power:')
+        : show === 'power'
+          ? w.role.startsWith('power:')
+          : true,
+  );
+  const names = {
+    old: `${units.old.maker} ${units.old.type}`,
+    next: units.next === null ? 'new unit' : `${units.next.maker} ${units.next.type}`,
+  };
+  const jumpersOut = map?.jumpersOut ?? [];
+  return (
+    <>
+      <Caution title="Looking, photographing and reading only, as long as anything is live.">
+        Touching, tugging, labelling and opening covers only where this section is isolated on its own, proven
+        dead and barriered from a live bypass.
+      </Caution>
+      <Section title="Old and new">
+        {units.next === null && (
+          <Text mb="2">
+            Which unit goes in is not said yet: choose it under Decide, then every wire gets its terminal.
+          </Text>
+        )}
+        {swap.next !== null && (
+          <Text mb="2" color="soft">
+            {swap.next.from.from === 'translated'
+              ? `Inputs of the new unit as the set “${swap.next.from.name ?? ''}” carries over to it.`
+              : swap.next.from.from === 'set'
+                ? `Inputs of the new unit as in the set “${swap.next.from.name ?? ''}”.`
+                : 'No set is kept: the inputs of the new unit are taken as its factory makes them.'}
+          </Text>
+        )}
+        {map !== null && wires.length > 0 && (
+          <>
+            <FacingStrips
+              map={map}
+              wires={shown}
+              names={names}
+              open={open}
+              choose={(id) => {
+                setOpen(id);
+                const at = wires.find((w) => w.id === id);
+                if (at !== undefined)
+                  document.getElementById(`wire-${at.number}`)?.scrollIntoView({ block: 'nearest' });
+              }}
+              all={every}
+            />
+            <Tick label="Terminals without a wire too" checked={every} onChange={setEvery} />
+          </>
+        )}
+      </Section>
+      {(matters.length > 0 || (map?.notes.length ?? 0) > 0 || jumpersOut.length > 0) && (
+        <Section title="To be settled">
+          <Box as="ul" listStyleType="none" aria-label="To be settled">
+            {[...matters]
+              .sort((a, b) => Number(b.holds) - Number(a.holds))
+              .map((m, i) => (
+                <Box as="li" key={`${m.wire} ${i}`} py="1" display="flex" gap="2" alignItems="baseline">
+                  <StateMark
+                    mark={m.holds ? 'failed' : 'doubt'}
+                    label={m.holds ? 'holds the swap' : 'to know'}
+                  />
+                  <span>
+                    {m.text}{' '}
+                    <Box asChild textDecoration="underline" minH="28px" cursor="pointer">
+                      <button
+                        type="button"
+                        onClick={() => {
+                          setShow('all');
+                          setOpen(m.wire);
+                        }}
+                      >
+                        open it
+                      </button>
+                    </Box>
+                  </span>
+                </Box>
+              ))}
+            {jumpersOut.map(([a, b]) => (
+              <Box as="li" key={`${a} ${b}`} py="1" display="flex" gap="2" alignItems="baseline">
+                <StateMark mark="doubt" label="to do" />
+                <span>
+                  The factory jumper {a} to {b} of the new unit comes out: a wire takes its place.
+                </span>
+              </Box>
+            ))}
+            {map?.notes.map((n) => (
+              <NoteLine key={n.id} note={n} store={store} />
+            ))}
+          </Box>
+        </Section>
+      )}
+      <Section title={`Wires, ${wires.length}`}>
+        {wires.length === 0 && (
+          <Text mb="2">
+            None yet. Begin at one end of the strip: the mark of the terminal and what stands on the ferrule
+            are enough; a photograph helps. The rest can be added at a desk.
+          </Text>
+        )}
+        <Box display="flex" gap="2" flexWrap="wrap" mb="3" alignItems="end">
+          <Primary onClick={() => setAdding({ id: v7(), quick: true })}>Note in haste</Primary>
+          <Secondary onClick={() => setAdding({ id: v7(), quick: false })}>Add a wire</Secondary>
+          {wires.length > 8 && (
+            <Choice<Show>
+              label="Show"
+              hideLabel
+              value={show}
+              onChange={setShow}
+              options={[
+                { value: 'all', label: 'all' },
+                { value: 'open', label: 'to settle' },
+                { value: 'control', label: 'control' },
+                { value: 'power', label: 'power' },
+              ]}
+            />
+          )}
+        </Box>
+        <KeptNote text={kept} />
+        {adding !== null && (
+          <Box bg="paper" p="3" mb="3" borderLeft="5px solid" borderColor="ink">
+            <WireForm
+              key={adding.id}
+              id={adding.id}
+              wire={null}
+              number={next}
+              terminals={map?.old ?? []}
+              quick={adding.quick}
+              keep={(noted) => {
+                store.record('wire.noted', noted);
+                setKept(`Wire ${noted.number} is kept.`);
+                setAdding(adding.quick ? { id: v7(), quick: true } : null);
+              }}
+              cancel={() => setAdding(null)}
+            />
+          </Box>
+        )}
+        <Box as="ol" listStyleType="none" aria-label="Wires">
+          {shown.map((w) => (
+            <WireLine key={w.id} wire={w} fate={fateOf.get(w.id)} open={open === w.id} toggle={toggle}>
+              {open === w.id && (
+                <>
+                  <WireDecision wire={w} fate={fateOf.get(w.id)} terminals={map?.next ?? []} store={store} />
+                  <WireForm
+                    id={w.id}
+                    wire={w}
+                    number={w.number}
+                    terminals={map?.old ?? []}
+                    quick={false}
+                    keep={(noted) => {
+                      store.record('wire.noted', noted);
+                      setKept(`${wireName({ number: noted.number, ferrule: noted.ferrule })} is kept.`);
+                      setOpen(null);
+                    }}
+                    cancel={() => setOpen(null)}
+                  />
+                </>
+              )}
+            </WireLine>
+          ))}
+        </Box>
+      </Section>
+      <TerminalPhotos store={store} marks={map?.old.map((t) => t.mark) ?? []} />
+      {wires.length > 0 && <Labels jobId={jobId} wires={wires.length} />}
+    </>
+  );
+}

@@ -1,0 +1,68 @@
+import { Box, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { JobStore } from '../../../job-store/use-job';
+import { Secondary } from '../../../kit/buttons';
+import { FieldGrid, Section } from '../../../kit/section';
+import { Field } from '../../../kit/field';
+import { Photos } from '../../../kit/photos';
+
+/** Photographs of a terminal by itself: a whole strip, a jumper, a selector. */
+export function TerminalPhotos({ store, marks }: { store: JobStore; marks: readonly string[] }) {
+  const [mark, setMark] = useState('');
+  const [note, setNote] = useState('');
+  const [photos, setPhotos] = useState<string[]>([]);
+  const seen = store.state.swap.terminals;
+  return (
+    <Section title="Terminals">
+      {seen.length > 0 && (
+        <Box as="ul" listStyleType="none" mb="2" aria-label="Terminals looked at">
+          {seen.map((t) => (
+            <Box as="li" key={t.id} py="1">
+              <Text as="span" fontFamily="mono">
+                {t.payload.mark}
+              </Text>{' '}
+              {t.payload.note}
+              {t.payload.photos.length > 0 && (
+                <Photos label={`Terminal ${t.payload.mark}`} photos={t.payload.photos} />
+              )}
+            </Box>
+          ))}
+        </Box>
+      )}
+      <FieldGrid min="180px">
+        <Field
+          label="Terminal, selector or jumper"
+          value={mark}
+          maxLength={12}
+          list="marks-old"
+          onChange={(e) => setMark(e.target.value)}
+        />
+        <Field
+          label="What is to be seen"
+          value={note}
+          maxLength={200}
+          onChange={(e) => setNote(e.target.value)}
+        />
+      </FieldGrid>
+      <datalist id="marks-old">
+        {marks.map((m) => (
+          <option key={m} value={m} />
+        ))}
+      </datalist>
+      <Box display="flex" gap="2" flexWrap="wrap" alignItems="center">
+        <Photos label="Terminal" photos={photos} onChange={setPhotos} />
+        <Secondary
+          disabled={mark.trim() === '' || (note.trim() === '' && photos.length === 0)}
+          onClick={() => {
+            store.record('swap.terminal', { mark: mark.trim(), note: note.trim(), photos });
+            setMark('');
+            setNote('');
+            setPhotos([]);
+          }}
+        >
+          Keep this terminal
+        </Secondary>
+      </Box>
+    </Section>
+  );
+}

@@ -1,0 +1,94 @@
+import { Box, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { JobStore } from '../../../job-store/use-job';
+import { isOpen, type LedgerWire, type Terminal, type WireFate } from '@/core/replacement/wires';
+import { Secondary } from '../../../kit/buttons';
+import { FieldGrid } from '../../../kit/section';
+import { Field, Select } from '../../../kit/field';
+
+/** What a person decides about a wire: another terminal than the proposed one, taking an unknown one on, taking it out of the ledger. */
+export function WireDecision({
+  wire,
+  fate,
+  terminals,
+  store,
+}: {
+  wire: LedgerWire;
+  fate: WireFate | undefined;
+  /** Of the new unit. */
+  terminals: readonly Terminal[];
+  store: JobStore;
+}) {
+  const [reason, setReason] = useState('');
+  const [to, setTo] = useState('');
+  return (
+    <Box borderLeft="4px solid" borderColor="line" pl="3" mb="3">
+      <Text mb="2">{fate?.why ?? 'The new unit is not chosen yet, or the catalogue does not know it.'}</Text>
+      {isOpen(wire) && (
+        <Text color="failed" fontWeight="500" mb="2">
+          The old unit does not come out while nobody knows what this is. Follow it, or take it on by name:
+          then it is capped and tagged, and the report says so.
+        </Text>
+      )}
+      <FieldGrid min="200px">
+        <Select
+          label="Goes to"
+          value={to}
+          onChange={setTo}
+          options={[
+            {
+              value: '',
+              label:
+                fate?.to === null || fate === undefined ? 'as proposed: none' : `as proposed: ${fate.to}`,
+            },
+            { value: '-', label: 'no terminal: cap and tag' },
+            ...terminals.map((t) => ({
+              value: t.mark,
+              label: `${t.mark}${t.where === '' ? '' : `, ${t.where}`}`,
+            })),
+          ]}
+        />
+        <Field
+          label="Reason"
+          value={reason}
+          maxLength={200}
+          hint="Who said so, or what was seen"
+          onChange={(e) => setReason(e.target.value)}
+        />
+      </FieldGrid>
+      <Box display="flex" gap="2" flexWrap="wrap">
+        <Secondary
+          disabled={to === '' && wire.chosen === undefined}
+          onClick={() => {
+            store.record('wire.chosen', {
+              wire: wire.id,
+              to: to === '-' || to === '' ? null : to,
+              reason: reason.trim(),
+              back: to === '',
+            });
+            setReason('');
+          }}
+        >
+          {to === '' ? 'Back to the proposal' : 'Take this terminal'}
+        </Secondary>
+        {isOpen(wire) && (
+          <Secondary
+            disabled={reason.trim() === ''}
+            onClick={() => {
+              store.record('wire.accepted', { wire: wire.id, reason: reason.trim() });
+              setReason('');
+            }}
+          >
+            Take it on as unknown
+          </Secondary>
+        )}
+        <Secondary
+          disabled={reason.trim() === ''}
+          onClick={() => store.record('wire.removed', { wire: wire.id, reason: reason.trim() })}
+        >
+          Out of the ledger
+        </Secondary>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,130 @@
+import { Box, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { FitRow } from '@/core/replacement/replacement';
+import { unitsOf, type Swap } from '@/core/job/swap';
+import type { FaceProps } from '../../job-store/stage-props';
+import { Primary, Secondary } from '../../kit/buttons';
+import { KeptNote, Section } from '../../kit/section';
+import { PlainTable } from '../../kit/plain-table';
+import { StateMark, type Mark } from '../../kit/state-mark';
+import { Why } from '../../kit/why';
+import { AskedForm } from './asked-form';
+import { typedUnit, unitFrom, UnitPicker } from './unit-picker';
+
+const marks: Readonly<Record<FitRow['verdict'], Mark>> = {
+  fits: 'sound',
+  adapts: 'doubt',
+  'does-not': 'failed',
+  ask: 'unprobed',
+};
+const words: Readonly<Record<FitRow['verdict'], string>> = {
+  fits: 'fits',
+  adapts: 'adapts',
+  'does-not': 'does not',
+  ask: 'to ask',
+};
+const heads: Readonly<Record<FitRow['verdict'], string>> = {
+  fits: 'It fits.',
+  adapts: 'It fits with what is listed below.',
+  'does-not': 'It does not fit as it stands.',
+  ask: 'Not known yet: there is something to ask first.',
+};
+const actionWords = { buy: 'Buy', move: 'Move', change: 'Change', ask: 'Ask' } as const;
+const order = ['does-not', 'ask', 'adapts', 'fits'] as const;
+
+/** What comes out, what goes in, what the place asks, and row by row whether that fits. */
+export function FitPanel({ jobId, store, catalogue, swap }: FaceProps & { swap: Swap | null }) {
+  const units = unitsOf(store.state);
+  const [old, setOld] = useState(() => typedUnit(units?.old ?? null));
+  const [next, setNext] = useState(() => typedUnit(units?.next ?? null));
+  const [kept, setKept] = useState<string | null>(null);
+  const [oldUnit, nextUnit] = [unitFrom(old, catalogue), unitFrom(next, catalogue)];
+  const fit = swap?.fit ?? null;
+  const sized = nextUnit !== null && nextUnit !== undefined && nextUnit.typeId !== null;
+  return (
+    <>
+      <Section title="Out and in">
+        <UnitPicker label="Comes out" catalogue={catalogue} typed={old} set={setOld} />
+        <UnitPicker label="Goes in" catalogue={catalogue} typed={next} set={setNext} />
+        <Primary
+          disabled={oldUnit === null || oldUnit === undefined || nextUnit === null}
+          onClick={() => {
+            if (oldUnit === null || oldUnit === undefined || nextUnit === null) return;
+            store.record('swap.units', { old: oldUnit, next: nextUnit ?? null });
+            setKept('Both are kept.');
+          }}
+        >
+          Keep both units
+        </Primary>
+        <KeptNote text={kept} />
+      </Section>
+      {fit === null || swap === null ? (
+        <Text mb="3">Say what goes in: then every row is judged.</Text>
+      ) : (
+        <Section title="Does it fit?">
+          <Text role="status" fontSize="1.2rem" fontWeight="600" mb="1">
+            <StateMark mark={marks[fit.verdict]} label={null} size={18} /> {heads[fit.verdict]}
+          </Text>
+          <Text mb="3" color="soft">
+            {fit.counts.fits} fit, {fit.counts.adapts} adapt, {fit.counts['does-not']} do not,{' '}
+            {fit.counts.ask} to ask.
+          </Text>
+          {fit.actions.length > 0 && (
+            <Box as="ul" listStyleType="none" mb="4" aria-label="What to do">
+              {fit.actions.map((a) => (
+                <Box as="li" key={`${a.row} ${a.text}`} py="1">
+                  <Text as="span" fontWeight="600" display="inline-block" minW="5em">
+                    {actionWords[a.kind]}
+                  </Text>
+                  {a.text}{' '}
+                  <Text as="span" color="soft">
+                    ({fit.rows.find((r) => r.id === a.row)?.name})
+                  </Text>
+                </Box>
+              ))}
+            </Box>
+          )}
+          <PlainTable heads={['', 'Row', 'Old', 'New', 'What it means']}>
+            {[...fit.rows]
+              .sort((a, b) => order.indexOf(a.verdict) - order.indexOf(b.verdict))
+              .map((r) => (
+                <tr key={r.id}>
+                  <td style={{ whiteSpace: 'nowrap' }}>
+                    <StateMark mark={marks[r.verdict]} label={null} /> {words[r.verdict]}
+                  </td>
+                  <td>{r.name}</td>
+                  <td>{r.old}</td>
+                  <td>{r.next}</td>
+                  <td style={{ minWidth: 220 }}>
+                    {r.text}
+                    {r.sum !== undefined && (
+                      <Why label="the sum">
+                        <Text fontFamily="mono">{r.sum}</Text>
+                      </Why>
+                    )}
+                  </td>
+                </tr>
+              ))}
+          </PlainTable>
+          {sized && swap.units.next !== null && (
+            <Box display="flex" gap="2" flexWrap="wrap" mt="3">
+              {(['a4', 'letter'] as const).map((paper) => (
+                <Secondary asChild key={paper}>
+                  <a href={`/api/v1/jobs/${jobId}/drilling?paper=${paper}`} download>
+                    Drilling template, {paper === 'a4' ? 'A4' : 'letter'}
+                  </a>
+                </Secondary>
+              ))}
+              <Secondary asChild>
+                <a href={`/api/v1/jobs/${jobId}/drilling?form=csv`} download>
+                  Holes, CSV
+                </a>
+              </Secondary>
+            </Box>
+          )}
+        </Section>
+      )}
+      {swap !== null && <AskedForm key={JSON.stringify(swap.asked)} asked={swap.asked} store={store} />}
+    </>
+  );
+}

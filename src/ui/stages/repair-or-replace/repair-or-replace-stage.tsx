@@ -1,0 +1,40 @@
+'use client';
+import { Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { FaceProps } from '../../job-store/stage-props';
+import { NotesFace } from '../../panels/notes-panel';
+import { FaceHead } from '../../kit/section';
+import { PanelSwitch } from '../../kit/panel-switch';
+import { useSwap } from '../../panels/use-swap';
+import { ChoicePanel } from './choice-panel';
+import { FitPanel } from './fit-panel';
+
+const panels = [
+  { id: 'choice', name: 'The choice' },
+  { id: 'fit', name: 'Does it fit?' },
+  { id: 'notes', name: 'Notes' },
+] as const;
+type Panel = (typeof panels)[number]['id'];
+
+/** Repair or replace, and by what. */
+export function DecideFace(props: FaceProps) {
+  const [open, setOpen] = useState<Panel>('choice');
+  const { swap, loading, trouble } = useSwap(props.store.state, props.catalogue);
+  return (
+    <>
+      <FaceHead title="Decide">
+        What each way costs, on what that hangs, and whether another unit fits.
+      </FaceHead>
+      <PanelSwitch label="Decide" panels={panels} open={open} choose={setOpen} />
+      {open === 'choice' && <ChoicePanel {...props} />}
+      {open === 'fit' && (
+        <>
+          {loading && <Text role="status">Fetching what the catalogue says of both types…</Text>}
+          {trouble !== null && <Text mb="2">{trouble}</Text>}
+          <FitPanel {...props} swap={swap} />
+        </>
+      )}
+      {open === 'notes' && <NotesFace {...props} stage="decide" bare />}
+    </>
+  );
+}

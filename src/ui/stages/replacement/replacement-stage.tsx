@@ -1,0 +1,62 @@
+'use client';
+import { Text } from '@chakra-ui/react';
+import { useSearchParams } from 'next/navigation';
+import { useState } from 'react';
+import type { FaceProps } from '../../job-store/stage-props';
+import { NotesFace } from '../../panels/notes-panel';
+import { Primary } from '../../kit/buttons';
+import { FaceHead } from '../../kit/section';
+import { PanelSwitch } from '../../kit/panel-switch';
+import { LiveStop } from './live-stop';
+import { TickWires } from './tick-wires';
+import { useSwap } from '../../panels/use-swap';
+
+const panels = [
+  { id: 'stop', name: 'The stop' },
+  { id: 'wires', name: 'Wires on' },
+  { id: 'notes', name: 'Notes' },
+] as const;
+type Panel = (typeof panels)[number]['id'];
+
+/** The swap itself: the clock runs, tasks and wires are ticked. */
+export function SwapFace(props: FaceProps) {
+  // A label that was read leads here.
+  const asked = useSearchParams().get('wire') ?? '';
+  const [open, setOpen] = useState<Panel>(asked === '' ? 'stop' : 'wires');
+  const now = useSwap(props.store.state, props.catalogue);
+  const { planned } = props.store.state.swap;
+  return (
+    <>
+      <FaceHead title="Swap and wire">
+        The clock runs. What is done is ticked, and the rest is planned anew.
+      </FaceHead>
+      <PanelSwitch label="Swap and wire" panels={panels} open={open} choose={setOpen} />
+      {open === 'stop' &&
+        (planned === null || planned.tasks.length === 0 ? (
+          <>
+            <Text mb="2">No stop is planned for this job.</Text>
+            <Primary onClick={() => props.goTo('prepare')}>Plan it first</Primary>
+          </>
+        ) : (
+          <LiveStop {...props} planned={planned} now={now} />
+        ))}
+      {open === 'wires' &&
+        (now.swap === null || now.swap.map === null ? (
+          <Text>
+            {now.loading
+              ? 'Fetching what the catalogue says of both types…'
+              : 'Old and new unit are chosen under Decide, and the wires noted under Prepare.'}
+          </Text>
+        ) : (
+          <TickWires
+            key={asked}
+            {...props}
+            asked={asked}
+            swap={now.swap}
+            control={now.next?.control ?? null}
+          />
+        ))}
+      {open === 'notes' && <NotesFace {...props} stage="swap" bare />}
+    </>
+  );
+}

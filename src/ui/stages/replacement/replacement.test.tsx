@@ -1,0 +1,319 @@
+/** @jest-environment jsdom */
+import { readFileSync } from 'node:fs';
+import { jest } from '@jest/globals';
+import { screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import type { Payload } from '@/core/logbook';
+import { swapOf, type KnownType, type Swap } from '@/core/job/swap';
+import { FitPanel } from '../repair-or-replace/fit-panel';
+import { ChoicePanel } from '../repair-or-replace/choice-panel';
+import { BackPanel } from '../hand-over/back-panel';
+import type { FaceProps } from '../../job-store/stage-props';
+import type { JobStore } from '../../job-store/use-job';
+import { Ledger } from '../preparation/wires/ledger';
+import {
+  controlOf,
+  ines,
+  pip,
+  press,
+  show,
+  tick,
+  type,
+  typeOf,
+  WithStore,
+  type Said,
+} from '../../__tests__/show';
+import { OutAndIn } from './out-and-in';
+import { TickWires } from './tick-wires';
+
+// Whole screens over the demo's job: drawn anew with every letter typed.
+jest.setTimeout(40_000);
+
+const jobId = '0190a200-0000-7000-8000-00000000000b';
+const scenario = JSON.parse(readFileSync('demo/scenario.json', 'utf8')) as {
+  jobs: { id: string; entries: { kind: string; payload: object }[] }[];
+};
+const full = (kind: string, payload: object): Said => {
+  const wire = {
+    ferrule: '',
+    drawing: '',
+    colour: '',
+    core: '',
+    drawnAt: null,
+    proven: false,
+    shared: null,
+    later: false,
+    photos: [],
+  };
+  return [kind, kind === 'wire.noted' ? { ...wire, ...payload } : payload] as unknown as Said;
+};
+const begun = (scenario.jobs.find((j) => j.id === jobId)?.entries ?? []).map((e) => full(e.kind, e.payload));
+const units: Payload<'swap.units'> = {
+  old: { typeId: 'knot-k3', maker: 'Knot', type: 'K3-18', supply_V: 400, phases: 3, ratedAmps: 18 },
+  next: { typeId: 'whimbrel-w4', maker: 'Whimbrel', type: 'W4-15', supply_V: 400, phases: 3, ratedAmps: 15 },
+};
+const both: Said[] = [...begun, ['swap.units', units]];
+const known = new Map(
+  ['knot-k3', 'whimbrel-w4'].map((id): [string, KnownType] => [
+    id,
+    { type: typeOf(id), control: controlOf(id) },
+  ]),
+);
+const catalogue = [...known.values()].map((k) => k.type);
+
+/** A part of a swap's screens over a store that folds; its swap is worked out anew with every entry. */
+function faced(
+  part: (props: FaceProps & { swap: Swap | null }, store: JobStore) => React.ReactNode,
+  said: readonly Said[] = both,
+  person = ines,
+) {
+  const log: Said[] = [];
+  const went: string[] = [];
+  show(
+    <WithStore said={said} log={log} person={person}>
+      {(store) => {
+        const swap = swapOf(store.state, (id) => known.get(id) ?? null);
+        const props = {
+          jobId,
+          store,
+          person,
+          catalogue,
+          limits: { hands_V: 50, test_V: 5 },
+          knownSources: [],
+          goTo: (s: string) => went.push(s),
+        };
+        return part({ ...(props as unknown as FaceProps), swap }, store);
+      }}
+    </WithStore>,
+  );
+  return { log, went };
+}
+const ledger = (said = both) =>
+  faced((p) => (p.swap === null ? null : <Ledger {...p} swap={p.swap} />), said);
+const last = (log: Said[]) => log.at(-1);
+
+describe('the ledger', () => {
+  it('says what holds the swap first, and opens the wire it speaks of', async () => {
+    ledger();
+    const list = screen.getByRole('list', { name: 'To be settled' });
+    const marks = within(list)
+      .getAllByRole('img')
+      .map((m) => m.getAttribute('aria-label'));
+    expect(marks.indexOf('to know')).toBeGreaterThan(marks.lastIndexOf('holds the swap'));
+    const shared = within(list).getByText(/feeds Shellfish grading drum/);
+    await userEvent.click(
+      within(shared.closest('li') as HTMLElement).getByRole('button', { name: 'open it' }),
+    );
+    expect((screen.getByLabelText('Another machine on the same signal') as HTMLInputElement).value).toBe(
+      'Shellfish grading drum',
+    );
+  });
+
+  it('a new wire takes its role from its terminal until somebody chooses another one', async () => {
+    const { log } = ledger();
+    await press('Add a wire');
+    await type('Old terminal', 'CM');
+    const role = screen.getByLabelText('It is') as HTMLSelectElement;
+    expect(role.value).toBe('digital-common');
+    await userEvent.selectOptions(role, 'plus24');
+    await userEvent.clear(screen.getByLabelText('Old terminal'));
+    await type('Old terminal', 'PV');
+    expect(role.value).toBe('plus24');
+    await press('Keep this wire');
+    expect(last(log)).toMatchObject(['wire.noted', { number: 22, from: 'PV', role: 'plus24', later: false }]);
+  });
+
+  it('in haste a terminal and a ferrule are enough, one wire after the other', async () => {
+    const { log } = ledger();
+    await press('Note in haste');
+    await type('Old terminal', '30B');
+    await type('Ferrule', '303');
+    await press('Keep, next wire');
+    await type('Old terminal', 'FM');
+    await press('Keep, next wire');
+    expect(
+      log.map((l) => [(l[1] as Payload<'wire.noted'>).number, (l[1] as Payload<'wire.noted'>).later]),
+    ).toEqual([
+      [22, true],
+      [23, true],
+    ]);
+    expect(screen.getByText(/Wire 22 “303” on 30B: noted in haste/)).toBeTruthy();
+  });
+
+  it('what cannot be read is not kept, and nothing typed is lost', async () => {
+    ledger();
+    await press('Add a wire');
+    await type('Volts seen', 'some');
+    await type('Ferrule', '9');
+    const keep = screen.getByRole('button', { name: 'Keep this wire' }) as HTMLButtonElement;
+    expect(keep.disabled).toBe(true);
+    expect((screen.getByLabelText('Ferrule') as HTMLInputElement).value).toBe('9');
+  });
+
+  it('another terminal is chosen and taken back; an unknown wire is taken on with a reason only', async () => {
+    const { log } = ledger();
+    await press(/^20 /);
+    const take = screen.getByRole('button', { name: 'Take it on as unknown' }) as HTMLButtonElement;
+    expect(take.disabled).toBe(true);
+    await userEvent.selectOptions(screen.getByLabelText('Goes to'), 'X6');
+    await press('Take this terminal');
+    expect(last(log)).toMatchObject(['wire.chosen', { to: 'X6', back: false }]);
+    await userEvent.selectOptions(screen.getByLabelText('Goes to'), '');
+    await press('Back to the proposal');
+    expect(last(log)).toMatchObject(['wire.chosen', { back: true }]);
+    await type('Reason', 'dead core');
+    await press('Take it on as unknown');
+    expect(last(log)).toMatchObject(['wire.accepted', { reason: 'dead core' }]);
+    expect(screen.queryByText(/nobody knows what it is/)).toBeNull();
+  });
+
+  it('shows what is to be settled, control or power alone', async () => {
+    ledger();
+    const lines = () => within(screen.getByRole('list', { name: 'Wires' })).getAllByRole('listitem').length;
+    expect(lines()).toBe(21);
+    await userEvent.click(screen.getByRole('radio', { name: 'power' }));
+    expect(lines()).toBe(9);
+    await userEvent.click(screen.getByRole('radio', { name: 'to settle' }));
+    expect(lines()).toBe(4);
+  });
+
+  it('a selector of the old unit is answered in place', async () => {
+    const c1 = full('wire.noted', {
+      wire: '0190c000-0000-7000-8000-000000000099',
+      number: 99,
+      from: 'C1',
+      role: 'reference-current',
+    });
+    const { log } = ledger([...both, c1]);
+    await press('AI2 stood at mA');
+    expect(last(log)).toEqual(['swap.selector', { input: 'AI2', position: 'mA' }]);
+    expect(screen.queryByRole('button', { name: 'AI2 stood at mA' })).toBeNull();
+  });
+});
+
+describe('wires on again', () => {
+  const ticking = (said = both, asked = '') =>
+    faced(
+      (p) =>
+        p.swap === null ? null : (
+          <TickWires {...p} swap={p.swap} control={controlOf('whimbrel-w4')} asked={asked} />
+        ),
+      said,
+    );
+
+  it('a tick keeps the terminal with it, and both ends make a wire', async () => {
+    const { log } = ticking();
+    expect(screen.getByText('0 of 19 wires seen at both ends')).toBeTruthy();
+    await tick(/^1, drive end/);
+    await tick(/^1, far end/);
+    expect(log).toMatchObject([
+      ['wire.ticked', { end: 'drive', on: true, to: 'R' }],
+      ['wire.ticked', { end: 'field', on: true, to: 'R' }],
+    ]);
+    expect(screen.getByText('1 of 19 wires seen at both ends')).toBeTruthy();
+    await tick('Only those that are open');
+    expect(screen.queryByRole('checkbox', { name: /^1, drive end/ })).toBeNull();
+  });
+
+  it('a wire that was scanned stands alone, and what has no terminal is listed', () => {
+    ticking(both, '13');
+    expect(within(screen.getByRole('list', { name: 'Wires to tick' })).getAllByRole('listitem')).toHaveLength(
+      1,
+    );
+    expect(screen.getByText(/^21, loose: goes nowhere/)).toBeTruthy();
+  });
+});
+
+describe('out and in', () => {
+  it('is held by what is not proven and by wires, each with the way there', async () => {
+    const { went } = faced((p) => (
+      <OutAndIn {...p} now={{ swap: p.swap, old: null, next: null, loading: false, trouble: null }} />
+    ));
+    expect((screen.getByRole('button', { name: 'The old unit is out' }) as HTMLButtonElement).disabled).toBe(
+      true,
+    );
+    expect(screen.getByText('The drive is not proven dead yet.')).toBeTruthy();
+    await press('To the dead proof');
+    await press('To the wires');
+    expect(went).toEqual(['make-safe', 'prepare']);
+  });
+});
+
+describe('the decision', () => {
+  it('a typed range turns the table, a word is asked about, and an apprentice does not decide', async () => {
+    const { log } = faced((p) => <ChoicePanel {...p} />);
+    const table = () => screen.getByRole('status', { name: 'Expected cost' }).textContent ?? '';
+    expect(table()).toContain('Not possible: no longer made');
+    const repair = within(screen.getByRole('group', { name: 'Repair it' }));
+    await userEvent.type(repair.getByLabelText('Parts'), '100 to 200');
+    await userEvent.type(repair.getByLabelText('Work'), 'x');
+    expect(screen.getByText('A figure cannot be read: the table waits for it.')).toBeTruthy();
+    await userEvent.clear(repair.getByLabelText('Work'));
+    await press('Keep the figures');
+    expect(last(log)).toMatchObject([
+      'decide.figures',
+      { choices: { repair: { price: [100, 200], work_h: null } } },
+    ]);
+    await tick('Exchange for the same type');
+    expect(table()).not.toContain('Not possible: no longer made');
+  });
+
+  it('an apprentice does not decide', () => {
+    faced((p) => <ChoicePanel {...p} />, both, pip);
+    expect((screen.getByRole('button', { name: 'A technician decides' }) as HTMLButtonElement).disabled).toBe(
+      true,
+    );
+  });
+
+  it('a unit that no catalogue knows is taken by its plate, and judged as far as that goes', async () => {
+    const { log } = faced((p) => <FitPanel {...p} />, begun);
+    await userEvent.selectOptions(screen.getByRole('combobox', { name: 'Goes in' }), 'other');
+    const keep = () => screen.getByRole('button', { name: 'Keep both units' }) as HTMLButtonElement;
+    expect(keep().disabled).toBe(true);
+    await type('Maker', 'Curlew');
+    await type('Type', 'C9');
+    await type('Rated amps', '20');
+    await userEvent.click(keep());
+    expect(last(log)).toMatchObject([
+      'swap.units',
+      { next: { typeId: null, maker: 'Curlew', ratedAmps: 20 } },
+    ]);
+    expect(screen.getByText('Not known yet: there is something to ask first.')).toBeTruthy();
+  });
+});
+
+describe('the machine goes back', () => {
+  it('two names, each open line by name, and never the same person twice', async () => {
+    const told: Said[] = [
+      ['handover.told', { who: 'control room', how: '' }],
+      ['handover.partner', { machine: 'Shellfish grading drum', right: true, note: '' }],
+    ];
+    const { log } = faced((p) => <BackPanel {...p} />, [...both, ...told]);
+    const sign = () => screen.getByRole('button', { name: 'Sign as Ines Tarrow' }) as HTMLButtonElement;
+    await type('Who takes it over', 'ines tarrow');
+    expect(screen.getByText('The second name is somebody else')).toBeTruthy();
+    await userEvent.clear(screen.getByLabelText('Who takes it over'));
+    await type('Who takes it over', 'Jory Pell');
+    expect(sign().disabled).toBe(true);
+    for (const box of screen.getAllByRole('checkbox')) await userEvent.click(box);
+    await userEvent.click(sign());
+    const [kind, payload] = last(log) ?? [];
+    expect(kind).toBe('job.signed-off');
+    expect((payload as Payload<'job.signed-off'>).open.map((o) => o.id)).toEqual([
+      'settings',
+      'followed',
+      'backup',
+      'locks',
+      'inspection',
+    ]);
+    expect(screen.getByText(/Handed over by Ines Tarrow to Jory Pell/)).toBeTruthy();
+  });
+
+  it('is held while a partner does not run as before', async () => {
+    const { log } = faced((p) => <BackPanel {...p} />);
+    await press('Shellfish grading drum: see to it');
+    await press('It does not');
+    expect(last(log)).toMatchObject(['handover.partner', { right: false }]);
+    expect(screen.getByText(/Cannot be handed over yet: .*shellfish grading drum/)).toBeTruthy();
+  });
+});
