@@ -2,7 +2,7 @@
 import { execFile } from 'node:child_process';
 import { promisify } from 'node:util';
 import { openBus, type Bus } from '@/server/drive-link/process/bus';
-import { blocksOf } from '@/server/drive-link/process/blocks';
+import { registerBlocksOf } from '@/server/drive-link/process/blocks';
 import { simulateDrive, type DriveStandIn } from '../stand-ins/drive/drive';
 import { seeded } from './random';
 
@@ -72,11 +72,11 @@ describe('the link', () => {
   });
 
   it('reads in blocks, around what is not there', async () => {
-    expect(blocksOf([7, 5, 6, 6, 20])).toEqual([
+    expect(registerBlocksOf([7, 5, 6, 6, 20])).toEqual([
       { start: 5, count: 3 },
       { start: 20, count: 1 },
     ]);
-    expect(blocksOf(Array.from({ length: 130 }, (_, i) => i)).map((b) => b.count)).toEqual([125, 5]);
+    expect(registerBlocksOf(Array.from({ length: 130 }, (_, i) => i)).map((b) => b.count)).toEqual([125, 5]);
     const words = await bus.read([rampUp, rampDown, 1113, 1114, 1115, 1116, 9999]);
     expect(words.map(([register]) => register)).toEqual([1113, 1116, 1301, 1302]);
   });

@@ -12,7 +12,7 @@ import {
   usualRectifier,
   usualSupply,
   waveCase,
-  type Run,
+  type NetworkRun,
   type WaveCase,
 } from '@/core/power-up/waveform';
 import { ngspiceWave } from './waveform-deck';
@@ -84,7 +84,7 @@ const off = (ours: number, theirs: number, floor: number): number =>
   (100 * Math.abs(ours - theirs)) / Math.max(Math.abs(theirs), floor);
 
 /** The bus of ours at a frequency, peak. */
-function busPart(run: Run, hz: number): number {
+function busPart(run: NetworkRun, hz: number): number {
   const [t0, t1] = run.t;
   const values = (run.samples.vdc ?? new Float64Array(0)).subarray(0, -1);
   return partAt({ t0: t0 ?? 0, dt: (t1 ?? 1) - (t0 ?? 0), values }, hz).peak;

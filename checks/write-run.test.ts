@@ -4,9 +4,15 @@ import { jest } from '@jest/globals';
 import { controlSchema } from '@/core/equipment/catalogue/schema';
 import type { Values } from '@/core/equipment/drive-words';
 import { planWrites, type UnitSet } from '@/core/parameter-sets/parameters';
-import { isSettled, lineOf, plannedBy, runReport, type WriteLine } from '@/core/parameter-sets/write-run';
+import {
+  isLineSettled,
+  writeLineOf,
+  plannedBy,
+  runReport,
+  type WriteLine,
+} from '@/core/parameter-sets/write-run';
 import { openBus, type Bus } from '@/server/drive-link/process/bus';
-import { readAll, type Talk } from '@/server/drive-link/drive-client';
+import { readAll, type DriveClient } from '@/server/drive-link/drive-client';
 import { goOn, mayBegin, type Journal } from '@/server/parameter-sets/write-run';
 import { simulateDrive, type DriveStandIn } from '../stand-ins/drive/drive';
 import { changedSet, runSources } from '@/core/parameter-sets/parameters/__tests__/changed-set';
@@ -19,7 +25,7 @@ const never = () => false;
 
 let drive: DriveStandIn;
 let bus: Bus;
-let talk: Talk;
+let talk: DriveClient;
 const order = async (body: unknown): Promise<void> => {
   const answer = await fetch(`http://127.0.0.1:${drive.rigPort}`, {
     method: 'POST',
@@ -50,7 +56,8 @@ const journalIn = (lines: WriteLine[]): Journal => ({
 });
 
 const setOf = (values: Values): UnitSet => ({ typeId: 'whimbrel-w4', control, rating, values });
-const linesFor = (from: Values, to: Values): WriteLine[] => planWrites(setOf(from), to).steps.map(lineOf);
+const linesFor = (from: Values, to: Values): WriteLine[] =>
+  planWrites(setOf(from), to).steps.map(writeLineOf);
 
 /** A fresh drive, what is in it, and a run to the sixty. */
 async function begun() {
@@ -67,7 +74,7 @@ it('sixty entries and what is kept at the end are written, read back, and are as
   expect(lines.length).toBeGreaterThan(55);
   await mayBegin(talk, control, 'W415-0001');
   expect(await goOn(talk, control, journal, never)).toEqual({ is: 'done' });
-  expect(lines.every(isSettled)).toBe(true);
+  expect(lines.every(isLineSettled)).toBe(true);
   const left = (await readAll(talk, control)).values;
   expect(runReport(setOf(found), lines, left)).toEqual({ ending: 'as planned', leftOver: [] });
   expect(left).toEqual({ ...plannedBy(setOf(found), lines).values });
@@ -174,7 +181,7 @@ it('a value the drive refuses holds the run until it is left out, and the report
 
 it('a drive that makes another value of it holds the run', async () => {
   const { lines, journal } = await begun();
-  const clamping: Talk = {
+  const clamping: DriveClient = {
     ...talk,
     write: async (register, word) => {
       const p = control.parameters.find((x) => x.register === register);

@@ -88,7 +88,7 @@ test('run given, another unit on the cable, a drive that is as it was: nothing i
     wait_s: 3,
   });
   await order(page.request, { plant: { contacts: off }, wait_s: 1 });
-  await page.getByRole('button', { name: 'End it as it is, and compare' }).click();
+  await page.getByRole('button', { name: 'End it is, and compare' }).click();
   const ended = page.getByRole('region', { name: 'What became of it' });
   await expect(ended).toContainText('The drive is as found', { timeout: 30_000 });
   expect(errors).toEqual([]);

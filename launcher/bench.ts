@@ -11,7 +11,7 @@ import { prepareDatabase } from './database';
 import { ensureDebian, onPath } from './debian';
 import { bin, root } from './paths';
 import { serve } from './serve';
-import { Trouble } from './terminal';
+import { LauncherError } from './terminal';
 
 interface Core {
   hypotheses: number;
@@ -61,7 +61,7 @@ function core(): Core {
     ],
     { cwd: root, stdio: 'inherit' },
   );
-  if (made.status !== 0) throw new Trouble('the benchmark could not be bundled');
+  if (made.status !== 0) throw new LauncherError('the benchmark could not be bundled');
   const ran = spawnSync(process.execPath, [bundle], { cwd: root, encoding: 'utf8' });
   return JSON.parse(ran.stdout) as Core;
 }

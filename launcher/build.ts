@@ -3,7 +3,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { inRoot, nextCli, root } from './paths';
-import { Trouble, say } from './terminal';
+import { LauncherError, say } from './terminal';
 
 const sources = ['src', 'public', 'package-lock.json', 'next.config.ts', 'tsconfig.json'];
 const mark = inRoot('.next', 'grim-source');
@@ -39,6 +39,6 @@ export function ensureBuilt(): void {
     encoding: 'utf8',
     env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' },
   });
-  if (built.status !== 0) throw new Trouble(`the build failed:\n${built.stdout}\n${built.stderr}`);
+  if (built.status !== 0) throw new LauncherError(`the build failed:\n${built.stdout}\n${built.stderr}`);
   writeFileSync(mark, wanted);
 }

@@ -17,7 +17,7 @@ import { join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { ensureDebian } from './debian';
 import { inRoot, root } from './paths';
-import { Trouble, say } from './terminal';
+import { LauncherError, say } from './terminal';
 
 /** A PostgreSQL cluster of our own, on loopback, in a folder of our own. */
 export interface Cluster {
@@ -79,7 +79,7 @@ const portIsFree = (port: number): Promise<boolean> =>
 
 async function freePort(): Promise<number> {
   for (let port = lowestPort; port < lowestPort + 200; port += 1) if (await portIsFree(port)) return port;
-  throw new Trouble(`no free port for the database between ${lowestPort} and ${lowestPort + 200}.`);
+  throw new LauncherError(`no free port for the database between ${lowestPort} and ${lowestPort + 200}.`);
 }
 
 /** The port a running postmaster wrote into its own lock file (fourth line). */
@@ -100,7 +100,7 @@ function enoughDisk(dir: string): void {
   const { bavail, bsize } = statfsSync(dir);
   const free_MB = (bavail * bsize) / 1e6;
   if (free_MB < leastFree_MB)
-    throw new Trouble(
+    throw new LauncherError(
       `only ${free_MB.toFixed(0)} MB free where the database lives (${dir}); ${leastFree_MB} MB are needed. Free some space and start again; nothing kept is lost.`,
     );
 }
@@ -152,7 +152,8 @@ export async function startCluster(name: string, { durable = true } = {}): Promi
       'UTF8',
       '--locale=C.UTF-8',
     ]);
-    if (made.status !== 0) throw new Trouble(`could not make the database cluster: ${made.stderr.trim()}`);
+    if (made.status !== 0)
+      throw new LauncherError(`could not make the database cluster: ${made.stderr.trim()}`);
   }
   mkdirSync(socket, { recursive: true, mode: 0o700 });
   closeSync(openSync(log, 'a'));
@@ -177,14 +178,14 @@ export async function startCluster(name: string, { durable = true } = {}): Promi
   const started = asOwner('pg_ctl', ['-D', data, '-l', log, '-w', '-t', '60', '-o', options, 'start']);
   if (started.status !== 0) {
     const tail = asOwner('tail', ['-n', '5', log]).stdout.trim();
-    throw new Trouble(`the database does not start. Its log (${log}) ends:\n${tail}`);
+    throw new LauncherError(`the database does not start. Its log (${log}) ends:\n${tail}`);
   }
   return handle(port, true);
 
   function handle(at: number, startedHere: boolean): Cluster {
     const run: Cluster['run'] = (program, args, input) => {
       const done = asOwner(program, ['-h', socket, '-p', String(at), '-U', 'grim', ...args], input);
-      if (done.status !== 0) throw new Trouble(`${program}: ${done.stderr.trim()}`);
+      if (done.status !== 0) throw new LauncherError(`${program}: ${done.stderr.trim()}`);
       return done.stdout;
     };
     const password = passwordOf(name, (fresh) =>

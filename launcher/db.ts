@@ -2,7 +2,7 @@ import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { ensureDatabase, startCluster, type Cluster } from './cluster';
 import { prepareDatabase } from './database';
-import { Trouble, say } from './terminal';
+import { LauncherError, say } from './terminal';
 
 const usage = 'usage: ./grim db reset | backup FILE | restore FILE | rebuild';
 
@@ -33,10 +33,10 @@ const commands: Record<string, (cluster: Cluster, file: string) => Promise<void>
     say(`kept in ${file}`);
   },
   restore: async (cluster, file) => {
-    if (!existsSync(file)) throw new Trouble(`there is no file ${file}`);
+    if (!existsSync(file)) throw new LauncherError(`there is no file ${file}`);
     const dump = readFileSync(file, 'utf8');
     if (!dump.includes('PostgreSQL database dump'))
-      throw new Trouble(`${file} is no backup of ./grim db backup`);
+      throw new LauncherError(`${file} is no backup of ./grim db backup`);
     // Into a database beside the live one first: a broken file must not cost what is there.
     cluster.run('dropdb', ['--if-exists', '--force', 'grim_restored']);
     cluster.run('createdb', ['grim_restored']);
@@ -58,7 +58,7 @@ const commands: Record<string, (cluster: Cluster, file: string) => Promise<void>
 };
 
 /** `./grim db …` */
-export async function db(args: string[]): Promise<number> {
+export async function dbCommand(args: string[]): Promise<number> {
   const [command = '', path] = args;
   const run = commands[command];
   const needsFile = command === 'backup' || command === 'restore';

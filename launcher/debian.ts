@@ -1,6 +1,6 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, writeFileSync } from 'node:fs';
-import { Trouble, say } from './terminal';
+import { LauncherError, say } from './terminal';
 
 interface Need {
   /** Is it there already? */
@@ -19,10 +19,11 @@ export function ensureDebian(needs: readonly Need[]): void {
   const root = process.getuid?.() === 0;
   const install = `apt-get install -y --no-install-recommends ${missing.join(' ')}`;
   if (!onPath('apt-get'))
-    throw new Trouble(
+    throw new LauncherError(
       `${missing.join(', ')} missing, and this is not a Debian machine: install them by hand.`,
     );
-  if (!root && !onPath('sudo')) throw new Trouble(`${missing.join(', ')} missing. As root, run: ${install}`);
+  if (!root && !onPath('sudo'))
+    throw new LauncherError(`${missing.join(', ')} missing. As root, run: ${install}`);
   say(`installing ${missing.join(', ')} from Debian`);
   if (root && missing.some((name) => name.startsWith('postgresql'))) keepDebianFromMakingACluster();
   const prefix = root ? [] : ['sudo'];
@@ -37,7 +38,9 @@ export function ensureDebian(needs: readonly Need[]): void {
   apt('update', '-qq');
   const done = apt('install', '-y', '-qq', '--no-install-recommends', ...missing);
   if (needs.some((need) => !need.present()))
-    throw new Trouble(`could not install ${missing.join(', ')}: ${done.stderr.trim()}. By hand: ${install}`);
+    throw new LauncherError(
+      `could not install ${missing.join(', ')}: ${done.stderr.trim()}. By hand: ${install}`,
+    );
 }
 
 /** We run a cluster of our own; the package's default one on 5432 would only be in the way. */

@@ -1,11 +1,11 @@
 import { plainWords, say } from './terminal';
 
 const commands: Record<string, () => Promise<(args: string[]) => Promise<number>>> = {
-  start: async () => (await import('./start')).start,
+  start: async () => (await import('./start')).startCommand,
   test: async () => (await import('./test')).test,
-  db: async () => (await import('./db')).db,
+  db: async () => (await import('./db')).dbCommand,
   bench: async () => (await import('./bench')).bench,
-  rig: async () => (await import('./rig')).rig,
+  rig: async () => (await import('./rig')).rigCommand,
 };
 
 const [command = '', ...args] = process.argv.slice(2);

@@ -1,5 +1,5 @@
 import { portsAlongside } from './alongside';
-import { Trouble } from './terminal';
+import { LauncherError } from './terminal';
 
 interface RigState {
   type: { vendor: string; product: string; revision: string };
@@ -13,10 +13,10 @@ const ask = async (body?: string): Promise<RigState> => {
   const answer = await fetch(`http://127.0.0.1:${portsAlongside.start.drive[1]}`, {
     ...(body === undefined ? {} : { method: 'POST', body }),
   }).catch(() => {
-    throw new Trouble('the simulated drive is not running: start it with ./grim start.');
+    throw new LauncherError('the simulated drive is not running: start it with ./grim start.');
   });
   const text = (await answer.json()) as RigState & { error?: string };
-  if (text.error !== undefined) throw new Trouble(`the rig does not understand: ${text.error}`);
+  if (text.error !== undefined) throw new LauncherError(`the rig does not understand: ${text.error}`);
   return text;
 };
 
@@ -35,7 +35,7 @@ const short: Readonly<Record<string, (args: string[], now: RigState) => unknown>
 };
 
 /** `./grim rig [order]`: what the simulated drive and its plant are, and what is done to them. */
-export async function rig(args: string[]): Promise<number> {
+export async function rigCommand(args: string[]): Promise<number> {
   const [word, ...rest] = args;
   const now = await ask();
   const order =
@@ -45,7 +45,7 @@ export async function rig(args: string[]): Promise<number> {
         ? (JSON.parse(args.join(' ')) as unknown)
         : short[word]?.(rest, now);
   if (order === undefined)
-    throw new Trouble(
+    throw new LauncherError(
       `"${word}" is no order: ${Object.keys(short).join(', ')}, or JSON (see stand-ins/drive/rig.ts).`,
     );
   const then = order === null ? now : await ask(JSON.stringify(order));

@@ -3,7 +3,7 @@ import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync, writeFileSync
 import { createServer } from 'node:net';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { inRoot, nextCli, root } from './paths';
-import { Trouble } from './terminal';
+import { LauncherError } from './terminal';
 
 export interface Served {
   child: ChildProcess;
@@ -65,7 +65,7 @@ export async function claimPort(port: number): Promise<void> {
   mkdirSync(inRoot('.data'), { recursive: true });
   await clearOrphan(port);
   if (await taken(port))
-    throw new Trouble(
+    throw new LauncherError(
       `port ${port} is taken by another program (or by another Grim Spanner). Stop that, or use another port: GRIM_PORT=${port + 1} ./grim start`,
     );
 }
@@ -121,9 +121,9 @@ export async function serve(
     try {
       const answer = await fetch(`http://127.0.0.1:${port}/api/v1/health`);
       if (answer.ok) return { child, ended, stop };
-      if (i > 100) throw new Trouble(`the server answers ${answer.status}: ${await answer.text()}`);
+      if (i > 100) throw new LauncherError(`the server answers ${answer.status}: ${await answer.text()}`);
     } catch (error) {
-      if (error instanceof Trouble) {
+      if (error instanceof LauncherError) {
         await stop();
         throw error;
       }
@@ -131,5 +131,5 @@ export async function serve(
     await sleep(100);
   }
   await stop();
-  throw new Trouble('the server did not come up: see the lines above.');
+  throw new LauncherError('the server did not come up: see the lines above.');
 }

@@ -6,7 +6,7 @@ import { anotherStart, claimPort, serve } from './serve';
 import { say } from './terminal';
 
 /** `./grim start [--dev]`: everything up, one line, until Ctrl-C. */
-export async function start(args: string[]): Promise<number> {
+export async function startCommand(args: string[]): Promise<number> {
   const dev = args.includes('--dev');
   const port = Number(process.env['GRIM_PORT'] ?? 3000);
   await claimPort(port);

@@ -1,5 +1,5 @@
 /** Something the person at the terminal can put right; shown as one line, without a stack trace. */
-export class Trouble extends Error {}
+export class LauncherError extends Error {}
 
 /** One line to the terminal. */
 export function say(text: string): void {
@@ -8,7 +8,7 @@ export function say(text: string): void {
 
 /** Turns the operating system's own failures into a line that says what to do. */
 export function plainWords(error: unknown): string {
-  if (error instanceof Trouble) return error.message;
+  if (error instanceof LauncherError) return error.message;
   const code = (error as NodeJS.ErrnoException | undefined)?.code;
   if (code === 'ENOSPC') return 'the disk is full. Free some space and run this again; nothing kept is lost.';
   if (code === 'EACCES')

@@ -7,7 +7,7 @@ import { ensureDebian, onPath } from './debian';
 import { portsAlongside, runAlongside } from './alongside';
 import { bin, inRoot, root } from './paths';
 import { serve } from './serve';
-import { plainWords, say, Trouble } from './terminal';
+import { plainWords, say, LauncherError } from './terminal';
 
 interface Tally {
   passed: number;
@@ -82,7 +82,7 @@ async function e2e(cluster: Cluster): Promise<Tally> {
   const alongside = await runAlongside('e2e', url);
   try {
     if (alongside.missing.length > 0)
-      throw new Trouble(`the ports of ${alongside.missing.join(', ')} are taken by another program`);
+      throw new LauncherError(`the ports of ${alongside.missing.join(', ')} are taken by another program`);
     const served = await serve(e2ePort, { DATABASE_URL: url, ...alongside.env });
     try {
       const env = {

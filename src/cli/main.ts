@@ -1,6 +1,6 @@
 import { createInterface } from 'node:readline';
 import { isMainThread, parentPort } from 'node:worker_threads';
-import { findVerb, openApi, runText, schemasOf, unknownVerb, verbs, type Answer } from '@/core/verbs';
+import { findVerb, openApi, runText, schemasOf, unknownVerb, verbs, type VerbAnswer } from '@/core/verbs';
 
 const print = (value: unknown): void => {
   process.stdout.write(`${JSON.stringify(value)}\n`);
@@ -10,7 +10,7 @@ const pretty = (value: unknown): void => {
 };
 
 /** One human line per problem, for the person at the terminal. */
-function explain(answer: Answer): void {
+function explain(answer: VerbAnswer): void {
   if (answer.status === 200) return;
   for (const { path, given, allowed } of answer.body.error.problems)
     process.stderr.write(
@@ -18,7 +18,7 @@ function explain(answer: Answer): void {
     );
 }
 
-const exitCode = (answer: Answer): number => (answer.status === 200 ? 0 : answer.status >= 500 ? 1 : 2);
+const exitCode = (answer: VerbAnswer): number => (answer.status === 200 ? 0 : answer.status >= 500 ? 1 : 2);
 
 async function readAll(): Promise<string> {
   const chunks: Buffer[] = [];

@@ -1,6 +1,6 @@
 // Modbus TCP: frames on a socket, and the ways a bus can go wrong.
 import { createServer, type Server, type Socket } from 'node:net';
-import { answer, exceptionFor, exceptions, type Memory } from './modbus';
+import { answerModbus, exceptionFor, exceptions, type Memory } from './modbus';
 import type { Plant } from './plant';
 
 const header_bytes = 7;
@@ -79,7 +79,8 @@ async function reply(socket: Socket, frame: Buffer, bus: Bus): Promise<void> {
   const request = frame.subarray(header_bytes);
   const cut = cutAt(bus, request);
   if (cut === 'before') return void socket.destroy();
-  const pdu = random() < busy ? exceptionFor(request[0] ?? 0, exceptions.busy) : answer(memory, request);
+  const pdu =
+    random() < busy ? exceptionFor(request[0] ?? 0, exceptions.busy) : answerModbus(memory, request);
   const whole = framed(frame.readUInt16BE(0), to, pdu);
   if (cut === 'after') return void socket.destroy();
   if (random() < drop) {

@@ -3,8 +3,8 @@ import { controlSchema } from '@/core/equipment/catalogue/schema';
 import type { ConceptId } from '@/core/equipment/concepts';
 import { parameterFor, type Values } from '@/core/equipment/drive-words';
 import { plantInOrder, type Plant } from './plant';
-import { factorySettings, written, type Settings } from './settings';
-import { newUnit, shownBy, step, type Unit } from './unit';
+import { factorySettings, writeSetting, type Settings } from './settings';
+import { newUnit, shownBy, step, type SimulatedUnit } from './unit';
 import { atRest, overloadSeconds, ratedSlip, stepped } from './machine';
 
 const control = controlSchema.parse(JSON.parse(readFileSync('catalogue/whimbrel-w4/control.json', 'utf8')));
@@ -35,12 +35,17 @@ const plantWith = (differs: Partial<Plant> = {}): Plant => ({
 });
 
 const dt_s = 0.005;
-function lasts(unit: Unit, plant: Plant, seconds: number, until: (u: Unit) => boolean = () => false): Unit {
+function lasts(
+  unit: SimulatedUnit,
+  plant: Plant,
+  seconds: number,
+  until: (u: SimulatedUnit) => boolean = () => false,
+): SimulatedUnit {
   let now = unit;
   for (let t = 0; t < seconds && !until(now); t += dt_s) now = step(now, plant, dt_s);
   return now;
 }
-const upAndReady = (plant: Plant, changes: Changes = {}): Unit =>
+const upAndReady = (plant: Plant, changes: Changes = {}): SimulatedUnit =>
   lasts(newUnit(settingsWith(changes), bank, 22), plant, 3);
 const running = (plant: Plant): Plant => ({ ...plant, contacts: { ...plant.contacts, DI1: true } });
 
@@ -228,7 +233,7 @@ describe('the parameter store', () => {
   const at = (settings: Settings, concept: ConceptId, to: string | number, how = { running: false }) => {
     const p = parameterFor(control, concept);
     if (p === undefined) throw new Error(concept);
-    return written(settings, p, rawFor(concept, to)[p.number] ?? NaN, how);
+    return writeSetting(settings, p, rawFor(concept, to)[p.number] ?? NaN, how);
   };
   const settings = settingsWith();
 

@@ -3,26 +3,27 @@ import type { ConceptId } from '@/core/equipment/concepts';
 import { parameterFor } from '@/core/equipment/drive-words';
 import type { Plant } from './plant';
 import type { Settings } from './settings';
-import { figureOf, setTo, type Unit } from './view';
+import { figureOf, setTo, type SimulatedUnit } from './view';
 
 /** How long one takes, s. */
 const lasts_s = { standstill: 4, rotating: 12 } as const;
 /** A rotating one turns the shaft at this share of the motor's frequency. */
 const turnsAt = 0.8;
 
-export type Kind = keyof typeof lasts_s;
+export type IdentificationKind = keyof typeof lasts_s;
 
 /** The identification that the next run begins; null where none is asked for. */
-export function identAsked(unit: Unit): Kind | null {
+export function identAsked(unit: SimulatedUnit): IdentificationKind | null {
   const kind = setTo(unit, 'motor.ident');
   return kind === 'standstill' || kind === 'rotating' ? kind : null;
 }
 
 /** What the output does while it goes on, Hz. */
-export const identOutput_Hz = (unit: Unit, kind: Kind): number =>
+export const identOutput_Hz = (unit: SimulatedUnit, kind: IdentificationKind): number =>
   kind === 'rotating' ? turnsAt * figureOf(unit, 'motor.frequency', 50) : 0;
 
-export const identDone = (unit: Unit, kind: Kind): boolean => unit.inState_s >= lasts_s[kind];
+export const identDone = (unit: SimulatedUnit, kind: IdentificationKind): boolean =>
+  unit.inState_s >= lasts_s[kind];
 
 function choose(settings: Settings, concept: ConceptId, means: string): Settings {
   const p = parameterFor(settings.control, concept);
@@ -34,12 +35,12 @@ function choose(settings: Settings, concept: ConceptId, means: string): Settings
 }
 
 /** After it: the request is gone, and the state says how it ended. A motor that is not there fails it. */
-export const identified = ({ settings }: Unit, { motor }: Plant): Settings =>
+export const identified = ({ settings }: SimulatedUnit, { motor }: Plant): Settings =>
   choose(
     choose(settings, 'motor.ident', 'none'),
     'motor.ident-state',
     motor.connected && motor.lost === null ? 'done' : 'failed',
   );
 
-export const identBroken = ({ settings }: Unit): Settings =>
+export const identBroken = ({ settings }: SimulatedUnit): Settings =>
   choose(choose(settings, 'motor.ident', 'none'), 'motor.ident-state', 'failed');

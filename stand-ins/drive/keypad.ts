@@ -1,8 +1,8 @@
 // The keypad of the simulated drive: keys pressed one after the other, what is kept goes to its store.
-import { display, padOf, pressed, type PadState, type Press } from '@/core/parameter-sets/keypad';
+import { keypadDisplay, padOf, pressed, type PadState, type Press } from '@/core/parameter-sets/keypad';
 import { meaningOf, parameterAt } from '@/core/equipment/drive-words';
 import type { Holder } from './memory';
-import { isThere, written } from './settings';
+import { isThere, writeSetting } from './settings';
 
 const touches = (a: { cap: string; held: boolean } | undefined, b: Press): boolean =>
   a?.cap === b.cap && a.held === b.held;
@@ -26,7 +26,7 @@ export function pressKey(holder: Holder, press: Press): void {
   const p = parameterAt(settings.control, after.writes.number);
   if (p === undefined) return;
   const running = state === 'running' || state === 'stopping';
-  const result = written(settings, p, after.writes.value, { running });
+  const result = writeSetting(settings, p, after.writes.value, { running });
   if (typeof result !== 'string') holder.unit = { ...holder.unit, settings: result };
   else if (after.state.at === 'entry') holder.pad = { ...after.state, refused: true };
 }
@@ -38,7 +38,7 @@ export function keypadOf({ unit, pad: state }: Holder) {
   if (pad === null) return null;
   return {
     caps: pad.operation.caps,
-    shows: unit.state === 'off' ? '' : display(pad, state),
+    shows: unit.state === 'off' ? '' : keypadDisplay(pad, state),
     /** Digits right of the one that is edited; null: nothing is edited. */
     cursor: state.at === 'value' ? state.cursor : null,
     speedsUp: pad.operation.hold !== undefined,

@@ -1,7 +1,7 @@
 // Motor, load and bus: good enough for speed, current, bus volts and trips. Textbook physics, per unit of the motor.
 import type { Plant } from './plant';
 
-export interface Machine {
+export interface SimulatedMachine {
   /** Electrical frequency of the shaft, Hz. */
   shaft_Hz: number;
   busVolts: number;
@@ -13,7 +13,7 @@ export interface Machine {
   overload: number;
 }
 
-export const atRest = (ambient_C: number): Machine => ({
+export const atRest = (ambient_C: number): SimulatedMachine => ({
   shaft_Hz: 0,
   busVolts: 0,
   current_A: 0,
@@ -22,7 +22,7 @@ export const atRest = (ambient_C: number): Machine => ({
   overload: 0,
 });
 
-export interface Bank {
+export interface MachineBank {
   capacitance_F: number;
   bleeder_ohm: number;
   precharge_ohm: number;
@@ -100,7 +100,13 @@ function busAfter({
 }
 
 /** One step of the physics. */
-export function stepped(plant: Plant, bank: Bank, drive: Drive, before: Machine, dt_s: number): Machine {
+export function stepped(
+  plant: Plant,
+  bank: MachineBank,
+  drive: Drive,
+  before: SimulatedMachine,
+  dt_s: number,
+): SimulatedMachine {
   const { motor, load, hidden } = plant;
   const flux = drive.output_Hz !== null && motor.connected;
   const slip = flux ? (drive.output_Hz ?? 0) - before.shaft_Hz : 0;

@@ -10,10 +10,10 @@ import {
 } from '@/core/equipment/drive-words';
 import { exceptions, type Exception, type Memory } from './modbus';
 import type { Plant } from './plant';
-import { isThere, written, type Refused } from './settings';
-import { shownBy, type Unit } from './unit';
+import { isThere, writeSetting, type SettingRefusal } from './settings';
+import { shownBy, type SimulatedUnit } from './unit';
 
-const asException: Readonly<Record<Refused, Exception>> = {
+const asException: Readonly<Record<SettingRefusal, Exception>> = {
   'not-there': exceptions.illegalAddress,
   'read-only': exceptions.illegalAddress,
   'out-of-range': exceptions.illegalValue,
@@ -25,7 +25,7 @@ const asException: Readonly<Record<Refused, Exception>> = {
 export interface Holder {
   /** What was in the box. */
   box: { type: string; model: string; serial: string };
-  unit: Unit;
+  unit: SimulatedUnit;
   plant: Plant;
   /** Where somebody is on its keypad. */
   pad: PadState;
@@ -96,7 +96,7 @@ export function memoryOf(holder: Holder): Memory {
     const p = parameterAt(register);
     if (p !== undefined) {
       const running = holder.unit.state === 'running' || holder.unit.state === 'stopping';
-      const result = written(holder.unit.settings, p, valueOf(p, word), { running });
+      const result = writeSetting(holder.unit.settings, p, valueOf(p, word), { running });
       if (typeof result === 'string') return asException[result];
       holder.unit = { ...holder.unit, settings: result };
       return null;

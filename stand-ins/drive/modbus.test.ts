@@ -1,4 +1,4 @@
-import { answer, type Memory } from './modbus';
+import { answerModbus, type Memory } from './modbus';
 
 /** Bits of a byte string, lowest first, from an address on. */
 const bits = (start: number, bytes: number[]): Map<number, boolean> =>
@@ -40,7 +40,7 @@ const memory = (): Memory & { words: Map<number, number> } => {
   };
 };
 const hex = (text: string): Buffer => Buffer.from(text.replace(/\s/g, ''), 'hex');
-const ask = (request: string, of = memory()): string => answer(of, hex(request)).toString('hex');
+const ask = (request: string, of = memory()): string => answerModbus(of, hex(request)).toString('hex');
 
 describe('worked examples of the MODBUS Application Protocol Specification V1.1b3, from memory', () => {
   it.each([

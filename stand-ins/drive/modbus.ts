@@ -139,7 +139,7 @@ function body(memory: Memory, request: Buffer): Buffer {
 }
 
 /** One request to one answer; what goes wrong becomes an exception answer. */
-export function answer(memory: Memory, request: Buffer): Buffer {
+export function answerModbus(memory: Memory, request: Buffer): Buffer {
   const code = request[0] ?? 0;
   try {
     return Buffer.concat([Buffer.from([code]), body(memory, request)]);

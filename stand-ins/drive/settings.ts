@@ -22,7 +22,7 @@ export interface Settings {
   opened: number;
 }
 
-export type Refused = 'not-there' | 'read-only' | 'locked' | 'running' | 'out-of-range';
+export type SettingRefusal = 'not-there' | 'read-only' | 'locked' | 'running' | 'out-of-range';
 
 const region = ({ control, values }: Pick<Settings, 'control' | 'values'>): '50Hz' | '60Hz' =>
   meaningOf(control, values, 'region') === '60Hz' ? '60Hz' : '50Hz';
@@ -46,12 +46,12 @@ export const isThere = ({ fitted, values }: Settings, { needs }: Parameter): boo
   ('option' in needs ? fitted.includes(needs.option) : needs.is.includes(values[needs.number] ?? NaN));
 
 /** Writes one parameter, with all that hangs on it. */
-export function written(
+export function writeSetting(
   settings: Settings,
   p: Parameter,
   value: number,
   { running, byCode = false }: { running: boolean; byCode?: boolean },
-): Settings | Refused {
+): Settings | SettingRefusal {
   const { control, rating, values, opened } = settings;
   if (!isThere(settings, p)) return 'not-there';
   if (p.readOnly) return 'read-only';

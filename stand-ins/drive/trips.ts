@@ -2,7 +2,7 @@
 import type { AlarmFamily } from '@/core/equipment/concepts';
 import { tripShare } from '@/core/commissioning/ramp';
 import type { Plant } from './plant';
-import { figureOf, functionOn, placeOf, setTo, type Unit } from './view';
+import { figureOf, functionOn, simulatedPlace, setTo, type SimulatedUnit } from './view';
 
 interface Suspicion {
   /** The first of these that the type has an alarm for. */
@@ -15,7 +15,7 @@ interface Suspicion {
 /** Phase loss shows from this share of the rated current on (common practice, no source). */
 const phaseShows = 0.3;
 
-function suspicions(unit: Unit, plant: Plant): Suspicion[] {
+function suspicions(unit: SimulatedUnit, plant: Plant): Suspicion[] {
   const { machine, settings, state, output_Hz, reference_Hz } = unit;
   const { ratedAmps, supply_V } = settings.rating;
   const running = state === 'running' || state === 'stopping';
@@ -24,7 +24,7 @@ function suspicions(unit: Unit, plant: Plant): Suspicion[] {
   const speeding = !slowing && Math.abs(output_Hz) < Math.abs(reference_Hz) - 0.1;
   const encoder =
     setTo(unit, 'control.mode') === 'vector-encoder' || setTo(unit, 'feedback.encoder') === 'encoder';
-  const source = setTo(unit, `place.${placeOf(unit, plant)}-reference`);
+  const source = setTo(unit, `place.${simulatedPlace(unit, plant)}-reference`);
   const lossOf = (input: 'AI1' | 'AI2') =>
     source === input && setTo(unit, `input.${input}-signal`) === '4-20mA' && plant[input] < 3.5;
   return [
@@ -90,7 +90,7 @@ function suspicions(unit: Unit, plant: Plant): Suspicion[] {
     {
       families: ['communication'],
       there:
-        setTo(unit, `place.${placeOf(unit, plant)}-run`) === 'serial' &&
+        setTo(unit, `place.${simulatedPlace(unit, plant)}-run`) === 'serial' &&
         !plant.serial.talks &&
         setTo(unit, 'protect.serial') === 'trip',
       after_s: figureOf(unit, 'protect.serial-time', 3),
@@ -105,7 +105,7 @@ function suspicions(unit: Unit, plant: Plant): Suspicion[] {
 
 /** How long each suspicion lasts now, and the alarm that this comes to. */
 export function tripOf(
-  unit: Unit,
+  unit: SimulatedUnit,
   plant: Plant,
   dt_s: number,
 ): { doubts: Record<string, number>; trip: string | null } {

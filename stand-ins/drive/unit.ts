@@ -3,15 +3,23 @@ import type { ConceptId, InputFunction, UnitState } from '@/core/equipment/conce
 import type { Live, Slot } from '@/core/equipment/drive-words';
 import { chopShare } from '@/core/commissioning/ramp';
 import { identAsked, identBroken, identDone, identified, identOutput_Hz } from './identification';
-import { atRest, stepped, type Bank } from './machine';
+import { atRest, stepped, type MachineBank } from './machine';
 import type { Plant } from './plant';
 import { powerCycled, type Settings } from './settings';
 import { tripOf } from './trips';
-import { figureOf, functionOn, placeOf, referenceOf, setTo, terminalsOf, type Unit } from './view';
+import {
+  figureOf,
+  functionOn,
+  simulatedPlace,
+  referenceOf,
+  setTo,
+  simulatedTerminals,
+  type SimulatedUnit,
+} from './view';
 
-export type { Unit } from './view';
+export type { SimulatedUnit } from './view';
 
-export const newUnit = (settings: Settings, bank: Bank, ambient_C: number): Unit => ({
+export const newUnit = (settings: Settings, bank: MachineBank, ambient_C: number): SimulatedUnit => ({
   settings,
   bank,
   machine: atRest(ambient_C),
@@ -32,7 +40,7 @@ export const newUnit = (settings: Settings, bank: Bank, ambient_C: number): Unit
 });
 
 /** Everything but run: is the unit allowed to? */
-function permitted(unit: Unit, plant: Plant): boolean {
+function permitted(unit: SimulatedUnit, plant: Plant): boolean {
   const on = (f: InputFunction) => functionOn(unit, plant, f);
   const needed = setTo(unit, 'run.enable-needed') === 'yes';
   const enabled = on('enable') ?? !needed;
@@ -50,8 +58,8 @@ function permitted(unit: Unit, plant: Plant): boolean {
   );
 }
 
-function wantsRun(unit: Unit, plant: Plant): { run: boolean; reverse: boolean } {
-  const source = setTo(unit, `place.${placeOf(unit, plant)}-run`);
+function wantsRun(unit: SimulatedUnit, plant: Plant): { run: boolean; reverse: boolean } {
+  const source = setTo(unit, `place.${simulatedPlace(unit, plant)}-run`);
   const on = (f: InputFunction) => functionOn(unit, plant, f) === true;
   if (source === 'keypad') return { run: plant.keypadRun, reverse: false };
   if (source === 'serial') {
@@ -65,14 +73,14 @@ function wantsRun(unit: Unit, plant: Plant): { run: boolean; reverse: boolean } 
 }
 
 /** Amps that the motor model bears for ever; some makes take them in percent of the drive. */
-function overloadOf(unit: Unit): number {
+function overloadOf(unit: SimulatedUnit): number {
   const { ratedAmps } = unit.settings.rating;
   const percent = figureOf(unit, 'protect.overload-percent', 100);
   return figureOf(unit, 'protect.overload-amps', (percent / 100) * ratedAmps);
 }
 
 /** Output moves along the ramp; it waits while the current or the bus says so. */
-function ramped(unit: Unit, target_Hz: number, dt_s: number): number {
+function ramped(unit: SimulatedUnit, target_Hz: number, dt_s: number): number {
   const { output_Hz, machine, settings } = unit;
   const countsTo = setTo(unit, 'ramp.counts-to') ?? settings.control.rampCountsTo;
   const whole =
@@ -98,7 +106,7 @@ const controlDies_V = 0.35;
 const bypassAt = 0.85;
 
 /** One step of drive and machine. */
-export function step(before: Unit, plant: Plant, dt_s: number): Unit {
+export function step(before: SimulatedUnit, plant: Plant, dt_s: number): SimulatedUnit {
   const unit = governed(before, plant, dt_s);
   const bridge = unit.state === 'running' || unit.state === 'stopping';
   const coasts = unit.state === 'stopping' && setTo(unit, 'stop.mode') === 'coast';
@@ -128,11 +136,11 @@ export function step(before: Unit, plant: Plant, dt_s: number): Unit {
   };
 }
 
-const into = (unit: Unit, state: UnitState, more: Partial<Unit> = {}): Unit =>
+const into = (unit: SimulatedUnit, state: UnitState, more: Partial<SimulatedUnit> = {}): SimulatedUnit =>
   unit.state === state ? { ...unit, ...more } : { ...unit, ...more, state, inState_s: 0 };
 
 /** The state machine. */
-function governed(unit: Unit, plant: Plant, dt_s: number): Unit {
+function governed(unit: SimulatedUnit, plant: Plant, dt_s: number): SimulatedUnit {
   const peak = Math.SQRT2 * unit.settings.rating.supply_V;
   const { busVolts } = unit.machine;
   if (busVolts < controlDies_V * peak)
@@ -160,7 +168,7 @@ function governed(unit: Unit, plant: Plant, dt_s: number): Unit {
   if (watching.alarm !== null) return held(watching, plant, trip !== null);
   if (!charged) return watching;
 
-  const sto = terminalsOf(watching, plant);
+  const sto = simulatedTerminals(watching, plant);
   if (watching.settings.control.safeStop !== null && !(sto['STO1'] === true && sto['STO2'] === true))
     return into(watching, 'safe-stop', { output_Hz: 0, latched: false, armed: false });
   if (!permitted(watching, plant))
@@ -168,7 +176,7 @@ function governed(unit: Unit, plant: Plant, dt_s: number): Unit {
   return commanded(watching, plant, dt_s);
 }
 
-function commanded(unit: Unit, plant: Plant, dt_s: number): Unit {
+function commanded(unit: SimulatedUnit, plant: Plant, dt_s: number): SimulatedUnit {
   const { run, reverse } = wantsRun(unit, plant);
   const armed = unit.armed || !run;
   const locked = reverse && setTo(unit, 'limit.reverse') === 'locked';
@@ -203,7 +211,7 @@ function commanded(unit: Unit, plant: Plant, dt_s: number): Unit {
   });
 }
 
-function tripped(unit: Unit, code: string): Unit {
+function tripped(unit: SimulatedUnit, code: string): SimulatedUnit {
   const minutes = setTo(unit, 'clock.set') === 'set' ? Math.floor(Date.now() / 60_000) : 0;
   const slot: Slot = { code, runHours: Math.floor(unit.runHours), clock_min: minutes };
   const history = [slot, ...unit.history].slice(0, unit.settings.control.modbus.history.slots);
@@ -211,7 +219,7 @@ function tripped(unit: Unit, code: string): Unit {
 }
 
 /** A trip stays until it is reset, its cause is gone, and its kind allows it with power on. */
-function held(unit: Unit, plant: Plant, causeThere: boolean): Unit {
+function held(unit: SimulatedUnit, plant: Plant, causeThere: boolean): SimulatedUnit {
   const alarm = unit.settings.control.alarms.find((a) => a.code === unit.alarm);
   const asked = functionOn(unit, plant, 'reset') === true;
   const rising = asked && !unit.resetSeen;
@@ -234,7 +242,7 @@ function held(unit: Unit, plant: Plant, causeThere: boolean): Unit {
 }
 
 /** What the unit shows of itself. */
-export function shownBy(unit: Unit, plant: Plant): Live {
+export function shownBy(unit: SimulatedUnit, plant: Plant): Live {
   const relay = (concept: ConceptId): boolean => {
     const does = setTo(unit, concept);
     return (
@@ -243,7 +251,7 @@ export function shownBy(unit: Unit, plant: Plant): Live {
       (does === 'tripped' && unit.alarm !== null) ||
       (does === 'not-tripped' && unit.alarm === null) ||
       (does === 'above-frequency' && unit.output_Hz > figureOf(unit, 'output.level', 25)) ||
-      (does === 'remote' && placeOf(unit, plant) === 'remote')
+      (does === 'remote' && simulatedPlace(unit, plant) === 'remote')
     );
   };
   return {
@@ -254,13 +262,13 @@ export function shownBy(unit: Unit, plant: Plant): Live {
     outputCurrent_A: unit.machine.current_A,
     busVolts: unit.machine.busVolts,
     heatsink_C: unit.machine.heatsink_C,
-    inputs: terminalsOf(unit, plant),
+    inputs: simulatedTerminals(unit, plant),
     relays: Object.fromEntries(
       unit.settings.control.relays.map(({ id }) => [id, relay(`output.${id}` as ConceptId)]),
     ),
     AI1: plant.AI1,
     AI2: plant.AI2,
-    place: placeOf(unit, plant),
+    place: simulatedPlace(unit, plant),
     serial: {
       run: plant.serial.talks && plant.serial.run,
       reverse: plant.serial.talks && plant.serial.reverse,

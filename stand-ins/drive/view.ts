@@ -1,14 +1,14 @@
 // What the firmware can see: its settings by meaning, its terminals, the place that holds, the reference.
 import type { ConceptId, InputFunction, UnitState } from '@/core/equipment/concepts';
 import { meaningOf, type Slot } from '@/core/equipment/drive-words';
-import type { Bank, Machine } from './machine';
+import type { MachineBank, SimulatedMachine } from './machine';
 import { inputIsOn, safeStopIsOn, type Plant } from './plant';
 import type { Settings } from './settings';
 
-export interface Unit {
+export interface SimulatedUnit {
   settings: Settings;
-  bank: Bank;
-  machine: Machine;
+  bank: MachineBank;
+  machine: SimulatedMachine;
   state: UnitState;
   /** Code of the alarm that holds it; null: none. */
   alarm: string | null;
@@ -32,15 +32,15 @@ export interface Unit {
 }
 
 /** Neutral meaning of a setting; a figure where it is one. */
-export const setTo = ({ settings }: Unit, concept: ConceptId): string | number | undefined =>
+export const setTo = ({ settings }: SimulatedUnit, concept: ConceptId): string | number | undefined =>
   meaningOf(settings.control, settings.values, concept);
-export const figureOf = (unit: Unit, concept: ConceptId, otherwise: number): number => {
+export const figureOf = (unit: SimulatedUnit, concept: ConceptId, otherwise: number): number => {
   const value = setTo(unit, concept);
   return typeof value === 'number' ? value : otherwise;
 };
 
 /** The terminals as the unit sees them. */
-export const terminalsOf = (unit: Unit, plant: Plant): Record<string, boolean> => ({
+export const simulatedTerminals = (unit: SimulatedUnit, plant: Plant): Record<string, boolean> => ({
   ...Object.fromEntries(
     unit.settings.control.inputs.map(({ id }) => [
       id,
@@ -51,22 +51,22 @@ export const terminalsOf = (unit: Unit, plant: Plant): Record<string, boolean> =
 });
 
 /** State of the input that carries a function; null where none does. */
-export function functionOn(unit: Unit, plant: Plant, wanted: InputFunction): boolean | null {
-  const on = terminalsOf(unit, plant);
+export function functionOn(unit: SimulatedUnit, plant: Plant, wanted: InputFunction): boolean | null {
+  const on = simulatedTerminals(unit, plant);
   const carrying = unit.settings.control.inputs.filter(
     ({ id }) => setTo(unit, `input.${id}` as ConceptId) === wanted,
   );
   return carrying.length === 0 ? null : carrying.some(({ id }) => on[id] === true);
 }
 
-export function placeOf(unit: Unit, plant: Plant): 'local' | 'remote' {
+export function simulatedPlace(unit: SimulatedUnit, plant: Plant): 'local' | 'remote' {
   const selected = setTo(unit, 'place.selected');
   if (selected === 'by-input') return functionOn(unit, plant, 'local-remote') === true ? 'remote' : 'local';
   return selected === 'local' ? 'local' : 'remote';
 }
 
 /** A signal as a share of its full scale. */
-function analogShare(unit: Unit, plant: Plant, input: 'AI1' | 'AI2'): number {
+function analogShare(unit: SimulatedUnit, plant: Plant, input: 'AI1' | 'AI2'): number {
   const signal = setTo(unit, `input.${input}-signal`);
   const value = plant[input];
   const share = signal === '4-20mA' ? (value - 4) / 16 : signal === '0-20mA' ? value / 20 : value / 10;
@@ -75,9 +75,9 @@ function analogShare(unit: Unit, plant: Plant, input: 'AI1' | 'AI2'): number {
   return Math.max(0, low + share * (high - low));
 }
 
-export function referenceOf(unit: Unit, plant: Plant): number {
+export function referenceOf(unit: SimulatedUnit, plant: Plant): number {
   const highest = figureOf(unit, 'limit.maximum-frequency', 50);
-  const source = setTo(unit, `place.${placeOf(unit, plant)}-reference`);
+  const source = setTo(unit, `place.${simulatedPlace(unit, plant)}-reference`);
   const on = (f: InputFunction) => functionOn(unit, plant, f) === true;
   const preset = (on('preset-1') ? 1 : 0) + (on('preset-2') ? 2 : 0) + (on('preset-3') ? 4 : 0);
   const wanted =

@@ -4,7 +4,7 @@ import { hear, listening, type Heard } from '@/core/bench/meter-stream';
 import { commonMeter, stage } from '@/core/equipment/power-stage';
 import { soundBand } from '@/core/bench/static-diagnosis';
 import { startMeter } from './server';
-import { display, lineOf, type BenchUnit } from './unit';
+import { meterDisplay, meterLine, type BenchUnit } from './unit';
 
 const unit: BenchUnit = { stage: stage({ capacitance_uF: 500 }), faults: [], temperature_C: 22, bank_V: 0 };
 const over = (
@@ -13,7 +13,7 @@ const over = (
 ): (number | null)[] => {
   let now = unit;
   return Array.from({ length: seconds * 5 }, () => {
-    const step = display(now, leads, commonMeter, 0.2);
+    const step = meterDisplay(now, leads, commonMeter, 0.2);
     now = step.unit;
     return step.volts;
   });
@@ -24,7 +24,7 @@ describe('the unit under the simulated meter', () => {
     const [volts] = over({ red: 'L1', black: 'DC+' }, 1);
     expect(volts).toBeGreaterThan(soundBand.rectifier[0]);
     expect(volts).toBeLessThan(soundBand.rectifier[1]);
-    expect(display(unit, null, commonMeter, 0.2).volts).toBeNull();
+    expect(meterDisplay(unit, null, commonMeter, 0.2).volts).toBeNull();
   });
 
   it('fills an empty bank by I/C: 2 V a second at 1 mA into 500 µF, then overload', () => {
@@ -35,13 +35,13 @@ describe('the unit under the simulated meter', () => {
 
   it('never fills a bank that is shorted', () => {
     const dead = { ...unit, faults: [{ component: 'bus.cap', mode: 'short' } as const] };
-    const { volts } = display(dead, { red: 'DC+', black: 'DC-' }, commonMeter, 5);
+    const { volts } = meterDisplay(dead, { red: 'DC+', black: 'DC-' }, commonMeter, 5);
     expect(volts).toBeLessThan(0.01);
   });
 
   it('writes the documented lines', () => {
-    expect(lineOf(0.45049, 0)).toBe('DIODE 0.450 V');
-    expect(lineOf(null, 0.001)).toBe('DIODE OL V');
+    expect(meterLine(0.45049, 0)).toBe('DIODE 0.450 V');
+    expect(meterLine(null, 0.001)).toBe('DIODE OL V');
   });
 });
 

@@ -3,7 +3,7 @@ import { createInterface } from 'node:readline';
 import * as z from 'zod';
 import { commonMeter, faultModes, positions, stage, type Probe } from '@/core/equipment/power-stage';
 import { stageSchema, terminalSchema } from '@/core/equipment/power-stage/schema';
-import { display, lineOf, type BenchUnit } from './unit';
+import { meterDisplay, meterLine, type BenchUnit } from './unit';
 
 const every_ms = 200;
 
@@ -56,9 +56,9 @@ export async function startMeter({ dataPort = 0, controlPort = 0 } = {}): Promis
     socket.write('# bench meter stand-in\n');
   });
   const tick = setInterval(() => {
-    const shown = display(unit, leads, commonMeter, every_ms / 1000);
+    const shown = meterDisplay(unit, leads, commonMeter, every_ms / 1000);
     unit = shown.unit;
-    const line = lineOf(shown.volts, (Math.random() - 0.5) * 0.001);
+    const line = meterLine(shown.volts, (Math.random() - 0.5) * 0.001);
     if (hold > 0) {
       held.push(line);
       hold -= 1;

@@ -31,7 +31,7 @@ function ends({ stage, faults, temperature_C }: BenchUnit, probe: Probe, meter: 
  * The display after the leads were where they are for a step of time.
  * @returns V, null for overload; and the unit with what its bank took in
  */
-export function display(
+export function meterDisplay(
   unit: BenchUnit,
   leads: Leads,
   meter: Meter,
@@ -52,5 +52,5 @@ export function display(
 }
 
 /** The line a display makes, with the last digit never quite at rest. */
-export const lineOf = (volts: number | null, noise_V: number): string =>
+export const meterLine = (volts: number | null, noise_V: number): string =>
   volts === null ? 'DIODE OL V' : `DIODE ${(volts + noise_V).toFixed(3)} V`;

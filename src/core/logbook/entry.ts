@@ -1,4 +1,4 @@
-import type { Kind, Payload } from './kinds';
+import type { EntryKind, Payload } from './kinds';
 
 export type Role = 'technician' | 'lead' | 'apprentice';
 
@@ -10,7 +10,7 @@ export interface Person {
 
 /** Something that happened in a job. What the server adds is absent until it has kept the entry. */
 export type Entry = {
-  [K in Kind]: {
+  [K in EntryKind]: {
     v: number;
     /** UUIDv7, made where the entry was made: sending twice is harmless. */
     id: string;
@@ -26,9 +26,9 @@ export type Entry = {
     seq?: number;
     receivedAt?: string;
   };
-}[Kind];
+}[EntryKind];
 
-export type EntryOf<K extends Kind> = Extract<Entry, { kind: K }>;
+export type EntryOf<K extends EntryKind> = Extract<Entry, { kind: K }>;
 
 /** When an entry counts as made: by the server's clock once it has it. */
 export const timeOf = (entry: Entry): number => Date.parse(entry.receivedAt ?? entry.at);

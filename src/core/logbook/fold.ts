@@ -5,8 +5,8 @@ import type { Payload } from './kinds';
 import { lift } from './lift';
 import { applyModule, isModuleEntry, type TestedModule } from './modules';
 import { applyPower, isPowerEntry, noPower, type PowerState } from './power';
-import { applyRegister, holdsSignature, isRegisterEntry, noRegisters, type Registers } from './registers';
-import { readOut, seenToo, written, type SeenDrive } from './seen';
+import { applyRegister, signatureBlocker, isRegisterEntry, noRegisters, type Registers } from './registers';
+import { seenFromReadOut, mergeObserved, withWrittenValue, type SeenDrive } from './seen';
 import { applyRun, isRunEntry, type SetRun } from './set-runs';
 import { keptSet, setOfReadOut, type KeptSet } from './sets';
 import {
@@ -19,7 +19,7 @@ import {
   settle,
   type SafetyState,
 } from './safety';
-import { standing } from './standing';
+import { openIssues } from './standing';
 import {
   afterWrite,
   applyStartUp,
@@ -38,7 +38,7 @@ export interface KeptReading extends Probe {
   by: Person;
 }
 
-export interface Question {
+export interface JobQuestion {
   id: string;
   text: string;
   answer: string | null;
@@ -82,7 +82,7 @@ export interface JobState {
   registers: Registers;
   startUp: StartUpState;
   notes: readonly EntryOf<'note.added'>[];
-  questions: readonly Question[];
+  questions: readonly JobQuestion[];
   signed: EntryOf<'sheet.signed'> | null;
   log: readonly LogLine[];
   /** The newest entry the server has numbered. */
@@ -133,7 +133,7 @@ function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied 
   if (isStartUpEntry(entry)) {
     const around = {
       values: state.seen?.values ?? {},
-      standing: entry.kind === 'startup.signed' ? standing(state) : [],
+      standing: entry.kind === 'startup.signed' ? openIssues(state) : [],
     };
     const step = applyStartUp(state.startUp, entry, around);
     return 'void' in step ? step : { startUp: { ...state.startUp, ...step } };
@@ -193,7 +193,7 @@ function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied 
       return applyReading(state, entry, limits);
     case 'drive.read':
       return {
-        seen: readOut(entry),
+        seen: seenFromReadOut(entry),
         sets: [...state.sets, setOfReadOut(entry)],
         startUp: cycleRead(state.startUp, entry.payload.values),
       };
@@ -206,7 +206,7 @@ function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied 
           }
         : { void: 'The set it speaks of is not in this job.' };
     case 'drive.seen':
-      return { seen: seenToo(state.seen, entry) };
+      return { seen: mergeObserved(state.seen, entry) };
     case 'trace.answered': {
       const { family, check } = entry.payload;
       const others = state.traced.filter((t) => t.payload.family !== family || t.payload.check !== check);
@@ -227,7 +227,7 @@ function apply(state: JobState, entry: Entry, { limits }: FoldContext): Applied 
     case 'sheet.signed':
       return entry.by.role === 'apprentice'
         ? { void: 'A technician or the lead signs.' }
-        : signedWith(entry, holdsSignature(state.registers));
+        : signedWith(entry, signatureBlocker(state.registers));
   }
 }
 
@@ -253,7 +253,7 @@ function afterSwap(state: JobState, entry: SwapEntry, limits: Limits): Applied {
   const own = atDrive && state.safety.by?.id === entry.by.id;
   const safety = own ? settle(state.safety, entry.by, at) : state.safety;
   const lock = handsLock(safety, state.drive, limits, entry.by, at);
-  const [first] = standing(state).filter((m) => !m.mayWait);
+  const [first] = openIssues(state).filter((m) => !m.mayWait);
   const step = applySwap(state.swap, entry, {
     handsHeld: lock.open ? null : lock.text,
     standing: first?.text ?? null,
@@ -275,11 +275,11 @@ function afterRegister(
       : undefined;
   return {
     registers,
-    signed: holdsSignature(registers) === null ? signed : null,
+    signed: signatureBlocker(registers) === null ? signed : null,
     ...(entry.kind === 'jumper.set' ? { startUp: { ...startUp, signed: null } } : {}),
     ...(write === undefined || write.found === null
       ? {}
-      : { seen: written(seen, write.number, write.found), startUp: afterWrite(startUp) }),
+      : { seen: withWrittenValue(seen, write.number, write.found), startUp: afterWrite(startUp) }),
   };
 }
 

@@ -146,5 +146,5 @@ export const payloads = {
   }),
 } as const;
 
-export type Kind = keyof typeof payloads;
-export type Payload<K extends Kind> = z.output<(typeof payloads)[K]>;
+export type EntryKind = keyof typeof payloads;
+export type Payload<K extends EntryKind> = z.output<(typeof payloads)[K]>;

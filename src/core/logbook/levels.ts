@@ -4,14 +4,14 @@ import { begunModules, moduleQuestion } from './modules';
 import { runsUnderLoad } from './power';
 
 /** Three verdicts that are never merged: each says only what its own test can see. */
-export interface Level {
+export interface ProofLevel {
   id: 'not-shorted' | 'gate-switches' | 'runs-under-load';
   name: string;
   state: 'yes' | 'no' | 'doubt' | 'not tested';
 }
 
 /** How far each level is proven. The first rests on what was signed; the third on tests under power. */
-export function levelsOf(state: JobState): Level[] {
+export function levelsOf(state: JobState): ProofLevel[] {
   const signed = state.signed?.payload.verdict;
   const modules = begunModules(state.modules).map((m) => moduleVerdict(moduleQuestion(m)).verdict);
   return [

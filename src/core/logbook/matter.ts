@@ -1,5 +1,5 @@
 /** Something that stands against a signature. */
-export interface Matter {
+export interface OpenIssue {
   /** Stays the same, so that a person can name it. */
   id: string;
   text: string;

@@ -1,4 +1,4 @@
-import type { DiodeTest, GateResistance, ModuleKind, Touch } from '../bench/module-test';
+import type { DiodeTest, GateResistance, ModuleKind, LampTouch } from '../bench/module-test';
 import type { Entry } from './entry';
 
 /** A transistor module tested out of circuit. */
@@ -8,7 +8,7 @@ export interface TestedModule {
   kind: ModuleKind;
   name: string;
   proven: { lampLights: boolean; polarityRight: boolean } | null;
-  touches: readonly Touch[];
+  touches: readonly LampTouch[];
   diode: readonly DiodeTest[];
   gate: readonly GateResistance[];
 }

@@ -1,5 +1,5 @@
 import { greatestLimits } from '../bench/make-safe';
-import { fold, holdsSignature, openJumpers, openTrials, summarise, type Payload } from '.';
+import { fold, signatureBlocker, openJumpers, openTrials, summarise, type Payload } from '.';
 import { drive, job, odo, opening, pip } from './__tests__/job';
 
 const context = { limits: greatestLimits };
@@ -94,14 +94,14 @@ describe('values written to the drive', () => {
     j.add('drive.write-done', { asked, found: 0 });
     expect(stateOf(j).seen?.values).toEqual({ '4-07': 0 });
     expect(openTrials(stateOf(j).registers).map((w) => w.id)).toEqual([asked]);
-    expect(holdsSignature(stateOf(j).registers)).toMatch(/4-07 Coast from/);
+    expect(signatureBlocker(stateOf(j).registers)).toMatch(/4-07 Coast from/);
     const back = j.add(
       'drive.write-asked',
       write({ from: 0, to: 2, shownFrom: 'terminals', shownTo: 'either', trial: false, restores: asked }),
     );
     expect(openTrials(stateOf(j).registers)).toHaveLength(1);
     j.add('drive.write-done', { asked: back, found: 2 });
-    expect(holdsSignature(stateOf(j).registers)).toBeNull();
+    expect(signatureBlocker(stateOf(j).registers)).toBeNull();
   });
 
   it('one that nobody answered is not known to have failed', () => {

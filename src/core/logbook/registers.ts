@@ -124,7 +124,7 @@ export const openTrials = ({ writes }: Registers): DriveWrite[] =>
   writes.filter((w) => w.trial && w.settled === null && w.outcome !== 'failed');
 
 /** Why a job cannot be signed off yet; null: nothing stands against it. */
-export function holdsSignature(registers: Registers): string | null {
+export function signatureBlocker(registers: Registers): string | null {
   const jumpers = openJumpers(registers).map((j) => j.where);
   const trials = openTrials(registers).map((w) => `${w.number} ${w.name}`);
   return jumpers.length > 0

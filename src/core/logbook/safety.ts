@@ -7,12 +7,12 @@ import {
   unsafeSources,
   type Limits,
   type ProofStep,
-  type Source,
+  type EnergySource,
 } from '../bench/make-safe';
 import type { Stage } from '../equipment/power-stage';
 import { timeOf, type Entry, type Person } from './entry';
 
-export interface Figure {
+export interface ProofReading {
   volts: number;
   at: number;
   entryId: string;
@@ -23,11 +23,11 @@ export interface SafetyState {
   by: Person | null;
   /** Last thing the person at the drive entered, ms. */
   lastAt: number;
-  sources: { list: readonly Source[]; at: number } | null;
+  sources: { list: readonly EnergySource[]; at: number } | null;
   locked: { isolatedAt: number; tag: string; at: number } | null;
-  meterBefore: Figure | null;
-  figures: Readonly<Record<string, Figure>>;
-  meterAfter: Figure | null;
+  meterBefore: ProofReading | null;
+  figures: Readonly<Record<string, ProofReading>>;
+  meterAfter: ProofReading | null;
   noBankTerminal: boolean;
   /** Why an earlier proof no longer holds. */
   lapsed: { why: 'absence' | 'other-person' | 'source-back'; at: number; detail: string } | null;
@@ -106,7 +106,7 @@ export function applySafety(
   if (drive === null) return { void: 'Identify the drive first: the points to prove depend on it.' };
   const settled = settle(before, entry.by, at);
   const state: SafetyState = { ...settled, by: entry.by, lastAt: at };
-  const figure = (volts: number): Figure => ({ volts, at, entryId: entry.id });
+  const figure = (volts: number): ProofReading => ({ volts, at, entryId: entry.id });
   switch (entry.kind) {
     case 'safety.sources':
       return {
@@ -155,7 +155,7 @@ export const waitOver = (state: SafetyState, labelWait_min: number): number | nu
 function applyMeter(
   state: SafetyState,
   payload: { when: 'before' | 'after'; volts: number },
-  figure: Figure,
+  figure: ProofReading,
   drive: { stage: Stage; labelWait_min: number },
 ): Step {
   const over = waitOver(state, drive.labelWait_min);
@@ -174,7 +174,13 @@ function applyMeter(
   return { state: { ...state, meterAfter: figure } };
 }
 
-function applyFigure(state: SafetyState, point: string, key: string, figure: Figure, stage: Stage): Step {
+function applyFigure(
+  state: SafetyState,
+  point: string,
+  key: string,
+  figure: ProofReading,
+  stage: Stage,
+): Step {
   if (!proofSteps(stage).some((s) => s.key === key))
     return { void: 'This drive has no such pair of points.' };
   if (state.meterBefore === null) return { void: 'Prove the meter on a known source first.' };

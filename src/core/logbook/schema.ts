@@ -1,9 +1,9 @@
 import * as z from 'zod';
-import { payloads, type Kind } from './kinds';
+import { payloads, type EntryKind } from './kinds';
 
 export { payloads };
 
-const kinds = Object.keys(payloads) as [Kind, ...Kind[]];
+const kinds = Object.keys(payloads) as [EntryKind, ...EntryKind[]];
 
 /** The newest shape of every kind. Older ones are lifted by `lift` before they are folded. */
 export const newestVersion = 1;

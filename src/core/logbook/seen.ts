@@ -14,13 +14,13 @@ export interface SeenDrive {
 const nothing: SeenDrive = { values: {}, live: {}, history: [], target: null, readAt: null };
 
 /** A read-out stands in the place of all that was known. */
-export function readOut(entry: EntryOf<'drive.read'>): SeenDrive {
+export function seenFromReadOut(entry: EntryOf<'drive.read'>): SeenDrive {
   const { values, live, history, target } = entry.payload;
   return { values, live: live as Live, history, target, readAt: timeOf(entry) };
 }
 
 /** What a person saw is put over what was known. */
-export function seenToo(before: SeenDrive | null, { payload }: EntryOf<'drive.seen'>): SeenDrive {
+export function mergeObserved(before: SeenDrive | null, { payload }: EntryOf<'drive.seen'>): SeenDrive {
   const live = payload.live as Live;
   const known = before ?? nothing;
   return {
@@ -36,7 +36,7 @@ export function seenToo(before: SeenDrive | null, { payload }: EntryOf<'drive.se
 }
 
 /** What was written and read back is known of the drive. */
-export const written = (before: SeenDrive | null, number: string, found: number): SeenDrive => {
+export const withWrittenValue = (before: SeenDrive | null, number: string, found: number): SeenDrive => {
   const known = before ?? nothing;
   return { ...known, values: { ...known.values, [number]: found } };
 };

@@ -2,13 +2,13 @@ import { choiceNames } from '../replacement/replacement';
 import { isOpen } from '../replacement/wires';
 import { unsafeSources, type Limits } from '../bench/make-safe';
 import { forwardPlan, probeKey } from '../equipment/power-stage';
-import { counted } from './count';
+import { countOf } from './count';
 import { timeOf } from './entry';
 import type { JobState } from './fold';
 import { lookItems } from './vocabulary';
 import { powerLock, runsUnderLoad } from './power';
 import { missingSteps, proofOf } from './safety';
-import { standing } from './standing';
+import { openIssues } from './standing';
 import { motorAgainst } from './start-up';
 
 export const stageIds = [
@@ -132,13 +132,13 @@ export function stageLines(state: JobState, limits: Limits): StageLine[] {
     const against = motorAgainst(startUp);
     if (against.length > 0) return line('motor', false, 'held: see what failed');
     const tests = startUp.insulations.length + startUp.windings.length;
-    return line('motor', startUp.insulations.length > 0, tests === 0 ? '' : counted(tests, 'test'));
+    return line('motor', startUp.insulations.length > 0, tests === 0 ? '' : countOf(tests, 'test'));
   }
 
   function traceLine({ causes, seen, traced }: JobState): StageLine {
     const last = causes[causes.length - 1];
     if (last !== undefined) return line('trace', true, last.payload.name);
-    if (traced.length > 0) return line('trace', false, `${counted(traced.length, 'check')} made`);
+    if (traced.length > 0) return line('trace', false, `${countOf(traced.length, 'check')} made`);
     return line('trace', false, seen === null ? '' : seen.readAt === null ? 'looked at' : 'read out');
   }
 
@@ -160,7 +160,7 @@ export function stageLines(state: JobState, limits: Limits): StageLine[] {
       safety.meterBefore === null
         ? 'prove the meter'
         : left > 0
-          ? `${counted(left, 'figure')} left`
+          ? `${countOf(left, 'figure')} left`
           : 'prove the meter after',
     );
   }
@@ -171,7 +171,7 @@ export function stageLines(state: JobState, limits: Limits): StageLine[] {
     const taken = new Set(job.readings.map(probeKey));
     const done = plan.filter((p) => taken.has(probeKey(p))).length;
     const all = plan.length > 0 && done === plan.length;
-    if (all) return line('bench', true, counted(done, 'reading'));
+    if (all) return line('bench', true, countOf(done, 'reading'));
     const note =
       done > 0
         ? `reading ${done} of ${plan.length}`
@@ -195,8 +195,8 @@ const readyToSwap = ({ swap: { wires, planned } }: JobState): boolean =>
 
 function prepareNote({ swap: { wires, planned } }: JobState): string {
   const open = wires.filter(isOpen).length;
-  if (wires.length > 0) return `${counted(wires.length, 'wire')}${open > 0 ? `, ${open} unknown` : ''}`;
-  return planned === null ? '' : counted(planned.tasks.length, 'task');
+  if (wires.length > 0) return `${countOf(wires.length, 'wire')}${open > 0 ? `, ${open} unknown` : ''}`;
+  return planned === null ? '' : countOf(planned.tasks.length, 'task');
 }
 
 function swapNote({ swap: { stop, outAt } }: JobState): string {
@@ -212,7 +212,7 @@ function asFoundNote(state: JobState): string {
   if (state.asFound === null) return 'alarm and fault slots';
   if ('impossible' in state.asFound) return 'not captured';
   const { active, slots } = state.asFound.captured;
-  return `${active === undefined || active === '' ? 'no alarm' : `alarm ${active}`}, ${counted(slots.length, 'slot')}`;
+  return `${active === undefined || active === '' ? 'no alarm' : `alarm ${active}`}, ${countOf(slots.length, 'slot')}`;
 }
 
 /** The one stage that waits for the technician. */
@@ -246,7 +246,7 @@ export interface JobSummary {
 function mayRunOf(state: JobState): Pick<JobSummary, 'mayRun'> {
   const mayRun = state.startUp.signed?.payload.mayRun;
   if (mayRun === undefined) return {};
-  const now = new Set(standing(state).map((m) => m.id));
+  const now = new Set(openIssues(state).map((m) => m.id));
   const inLog = /^(jumper|trial|question|test):/;
   const open = mayRun.open.filter((o) => !inLog.test(o.id) || now.has(o.id)).length;
   return open === 0 ? {} : { mayRun: { until: mayRun.until, open } };

@@ -1,10 +1,10 @@
-import type { Matter } from './matter';
+import type { OpenIssue } from './matter';
 import { openJumpers, openTrials, type Registers } from './registers';
 import { motorAgainst, type StartUpState } from './start-up';
 import { neverJumpered, testOnly } from './vocabulary';
 
 /** What stands against a start-up by the logbook alone; what the type of the drive tells, comes on top. */
-export function standing({
+export function openIssues({
   registers,
   questions,
   startUp,
@@ -12,10 +12,10 @@ export function standing({
   registers: Registers;
   questions: readonly { id: string; text: string; answer: string | null }[];
   startUp: StartUpState;
-}): Matter[] {
+}): OpenIssue[] {
   return [
-    ...motorAgainst(startUp).map((text): Matter => ({ id: `motor:${text}`, text, mayWait: false })),
-    ...openJumpers(registers).map((j): Matter => {
+    ...motorAgainst(startUp).map((text): OpenIssue => ({ id: `motor:${text}`, text, mayWait: false })),
+    ...openJumpers(registers).map((j): OpenIssue => {
       const safety = neverJumpered.includes(j.guards);
       return {
         id: `jumper:${j.id}`,
@@ -23,20 +23,24 @@ export function standing({
         mayWait: !safety,
       };
     }),
-    ...openTrials(registers).map((w): Matter => ({
+    ...openTrials(registers).map((w): OpenIssue => ({
       id: `trial:${w.id}`,
       text: `A trial value is in the drive: ${w.number} ${w.name} ${w.shownTo}, was ${w.shownFrom}.`,
       mayWait: true,
     })),
     ...Object.entries(startUp.typed)
       .filter(([, { reason }]) => reason === testOnly)
-      .map(([number]): Matter => ({
+      .map(([number]): OpenIssue => ({
         id: `test:${number}`,
         text: `A value for the test only: ${number}.`,
         mayWait: true,
       })),
     ...questions
       .filter((q) => q.answer === null)
-      .map((q): Matter => ({ id: `question:${q.id}`, text: `An open question: ${q.text}`, mayWait: true })),
+      .map((q): OpenIssue => ({
+        id: `question:${q.id}`,
+        text: `An open question: ${q.text}`,
+        mayWait: true,
+      })),
   ];
 }

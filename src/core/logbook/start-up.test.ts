@@ -1,5 +1,5 @@
 import { greatestLimits } from '../bench/make-safe';
-import { earthFor_s, fold, motorAgainst, stageLines, standing, summarise, type Payload } from '.';
+import { earthFor_s, fold, motorAgainst, stageLines, openIssues, summarise, type Payload } from '.';
 import { drive, job, odo, opening, pip } from './__tests__/job';
 
 const stateOf = (j: ReturnType<typeof job>) => fold(j.entries, { limits: greatestLimits });
@@ -138,14 +138,14 @@ describe('what stands open', () => {
     ...signature,
     mayRun: { until: day, approver: 'harbour master', open },
   });
-  const named = (j: ReturnType<typeof job>) => standing(stateOf(j)).map(({ id, text }) => ({ id, text }));
+  const named = (j: ReturnType<typeof job>) => openIssues(stateOf(j)).map(({ id, text }) => ({ id, text }));
 
   it('holds the signature, until it is named with a day and somebody who agrees', () => {
     const j = ready();
     j.add('jumper.set', jumper());
     j.add('question.opened', { text: 'whose is the grey wire?' });
     j.add('startup.value', { number: '3-01', value: 3, reason: 'for the test only' });
-    expect(standing(stateOf(j))).toHaveLength(3);
+    expect(openIssues(stateOf(j))).toHaveLength(3);
     j.add('startup.signed', signature);
     expect(stateOf(j).log.at(-1)?.void).toMatch(/temporary jumper.*test only.*grey wire/);
     j.add('startup.signed', until(named(j).slice(1)));
@@ -164,7 +164,7 @@ describe('what stands open', () => {
   it('never holds for a bypassed safety function, and not after its day', () => {
     const j = ready();
     j.add('jumper.set', jumper({ guards: 'guard', motorConnected: false }));
-    expect(standing(stateOf(j))[0]).toMatchObject({ mayWait: false });
+    expect(openIssues(stateOf(j))[0]).toMatchObject({ mayWait: false });
     j.add('startup.signed', until(named(j)));
     expect(stateOf(j).log.at(-1)?.void).toMatch(/bypasses a safety function/);
     const k = ready();

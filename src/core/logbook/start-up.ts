@@ -3,7 +3,7 @@ import { winding } from '../motor/winding';
 import type { Values } from '../equipment/drive-words';
 import { timeOf, type Entry, type EntryOf } from './entry';
 import type { Payload } from './kinds';
-import type { Matter } from './matter';
+import type { OpenIssue } from './matter';
 
 export interface StartUpState {
   disconnected: Payload<'motor.disconnected'> | null;
@@ -60,7 +60,7 @@ export interface AroundStartUp {
   /** What is known to be in the drive. */
   values: Values;
   /** What stands against a signature. */
-  standing: readonly Matter[];
+  standing: readonly OpenIssue[];
 }
 
 /** The start-up after one more entry; a reason where the entry does not count. */
@@ -112,7 +112,7 @@ export function applyStartUp(
 }
 
 /** Why a signature does not count; none: it does. */
-function signatureAgainst(entry: EntryOf<'startup.signed'>, standing: readonly Matter[]): string[] {
+function signatureAgainst(entry: EntryOf<'startup.signed'>, standing: readonly OpenIssue[]): string[] {
   if (entry.by.role === 'apprentice') return ['A technician or the lead signs.'];
   const { against, mayRun } = entry.payload;
   const named = new Set(mayRun?.open.map((o) => o.id));

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { controlShape } from '../equipment/catalogue/schema';
-import { fitCheck, nothingAsked, type Asked } from '../replacement/replacement';
+import { fitCheck, nothingAsked, type UnitRequirements } from '../replacement/replacement';
 import { askedSchema } from '../replacement/replacement/schema';
 import { verb } from './verb';
 import { always } from './vocabulary-schema';
@@ -66,6 +66,9 @@ export const fitCheckVerb = verb({
   }),
   run: ({ old, next, asked }) => {
     const given = Object.fromEntries(Object.entries(asked).filter(([, v]) => v !== undefined));
-    return fitCheck(old, next, { ...nothingAsked, ...(given as Pick<Asked, 'supply'> & Partial<Asked>) });
+    return fitCheck(old, next, {
+      ...nothingAsked,
+      ...(given as Pick<UnitRequirements, 'supply'> & Partial<UnitRequirements>),
+    });
   },
 });

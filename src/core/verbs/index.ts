@@ -21,9 +21,9 @@ import { waveformVerb } from './waveform';
 import { waveformDiagnoseVerb } from './waveform-diagnose';
 import { windingVerb } from './winding';
 import { wireMapVerb } from './wire-map';
-import type { Problem, Refusal, Verb } from './verb';
+import type { Problem, VerbRefusal, Verb } from './verb';
 
-export type { Problem, Refusal, Verb } from './verb';
+export type { Problem, VerbRefusal, Verb } from './verb';
 export { schemasOf } from './manners';
 
 export const verbs: readonly Verb[] = [
@@ -56,17 +56,17 @@ export const verbs: readonly Verb[] = [
 export const findVerb = (name: string): Verb | undefined => verbs.find((v) => v.name === name);
 
 /** What a caller gets: the answer, or a refusal with the HTTP status that goes with it. */
-export type Answer =
-  { status: 200; body: Record<string, unknown> } | { status: 400 | 404 | 422 | 500 | 503; body: Refusal };
+export type VerbAnswer =
+  { status: 200; body: Record<string, unknown> } | { status: 400 | 404 | 422 | 500 | 503; body: VerbRefusal };
 
 export const refuse = (
   status: 400 | 404 | 422 | 500 | 503,
-  code: Refusal['error']['code'],
+  code: VerbRefusal['error']['code'],
   problems: Problem[],
   id?: unknown,
-): Answer => ({ status, body: { ...(id === undefined ? {} : { id }), error: { code, problems } } });
+): VerbAnswer => ({ status, body: { ...(id === undefined ? {} : { id }), error: { code, problems } } });
 
-export const unknownVerb = (name: string): Answer =>
+export const unknownVerb = (name: string): VerbAnswer =>
   refuse(404, 'unknown-verb', [
     {
       path: 'verb',
@@ -82,7 +82,7 @@ const idOf = (input: unknown): unknown =>
   typeof input === 'object' && input !== null && 'id' in input ? input.id : undefined;
 
 /** Runs a verb on parsed JSON. Never throws. */
-export function runVerb(verb: Verb, input: unknown): Answer {
+export function runVerb(verb: Verb, input: unknown): VerbAnswer {
   const id = idOf(input);
   const parsed = parseInput(verb, input);
   if ('problems' in parsed) return refuse(422, 'bad-input', parsed.problems, id);
@@ -96,7 +96,7 @@ export function runVerb(verb: Verb, input: unknown): Answer {
 }
 
 /** Runs a verb on a line or body of text. */
-export function runText(verb: Verb, text: string): Answer {
+export function runText(verb: Verb, text: string): VerbAnswer {
   let input: unknown;
   try {
     input = JSON.parse(text);

@@ -6,11 +6,11 @@ import {
   auditSet,
   diffSets,
   groups,
-  outcomes,
+  translationOutcomes,
   planWrites,
   roundTrip,
   translate,
-  type Unit,
+  type RatedUnit,
 } from '../parameter-sets/parameters';
 import { plateSchema } from '../equipment/plate/schema';
 import { readSetText } from '../parameter-sets/set-files';
@@ -33,7 +33,7 @@ const unit = z.strictObject({
 export const setSchema = unit.extend({ values: valuesSchema });
 const set = setSchema;
 
-const unitOf = ({ control, ...rest }: z.output<typeof unit>): Unit => ({
+const unitOf = ({ control, ...rest }: z.output<typeof unit>): RatedUnit => ({
   ...rest,
   control: { ...control, locks: control.locks ?? [], rampCountsTo: control.rampCountsTo ?? 'maximum' },
 });
@@ -109,7 +109,7 @@ export const setTranslateVerb = verb({
             shown: z.string(),
           })
           .nullable(),
-        outcome: z.enum(outcomes as [string, ...string[]]),
+        outcome: z.enum(translationOutcomes as [string, ...string[]]),
         sum: z.string().nullable(),
         reason: z.string().nullable(),
         options: z.array(z.strictObject({ value: z.number(), name: z.string() })),

@@ -7,7 +7,7 @@ import {
   meterSchema,
   noteSchema,
   positionSchema,
-  stageSchema,
+  contractStageSchema,
   temperatureSchema,
   terminalSchema,
   valueSchema,
@@ -19,7 +19,7 @@ const probe = { red: terminalSchema, black: terminalSchema };
 
 const input = z.strictObject({
   ...always,
-  stage: stageSchema,
+  stage: contractStageSchema,
   meter: meterSchema.prefault({}),
   temperature_C: temperatureSchema.optional(),
   readings: z.array(z.strictObject({ ...probe, value: valueSchema })).max(20_000),

@@ -17,7 +17,7 @@ import {
   meterSchema,
   noteSchema,
   positionSchema,
-  stageSchema,
+  contractStageSchema,
   temperatureSchema,
 } from './vocabulary-schema';
 
@@ -54,7 +54,7 @@ const elementSchema = z.discriminatedUnion('type', [
 const input = z
   .strictObject({
     ...always,
-    stage: stageSchema.prefault({}),
+    stage: contractStageSchema.prefault({}),
     meter: meterSchema.prefault({}),
     temperature_C: temperatureSchema.default(25),
     faults: z.array(faultSchema).max(50).default([]),

@@ -25,7 +25,7 @@ export interface Problem {
 }
 
 /** The body of every refusal, on stdout and over HTTP alike. */
-export interface Refusal {
+export interface VerbRefusal {
   id?: unknown;
   error: { code: 'bad-input' | 'not-json' | 'unknown-verb' | 'our-fault' | 'busy'; problems: Problem[] };
 }

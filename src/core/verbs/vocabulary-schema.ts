@@ -10,7 +10,7 @@ const usual = stage();
 const { shape } = wholeStage;
 
 /** The stage with the contract's defaults: what is not said is the usual. */
-export const stageSchema = z.strictObject({
+export const contractStageSchema = z.strictObject({
   frontEnd: shape.frontEnd.default(usual.frontEnd),
   link: shape.link.default(usual.link),
   fuse: shape.fuse.default(usual.fuse),

@@ -13,7 +13,7 @@ export const limitsSchema = z.strictObject({
   test_V: z.number().positive().max(greatestLimits.test_V),
 });
 
-export async function limits(): Promise<Limits> {
+export async function siteLimits(): Promise<Limits> {
   const row = await db().models.Setting.findByPk('limits');
   return row === null ? greatestLimits : limitsSchema.parse(row.value);
 }

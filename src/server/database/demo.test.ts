@@ -3,14 +3,14 @@ import sharp from 'sharp';
 import { benchLock, fold } from '../../core/logbook';
 import { greatestLimits } from '../../core/bench/make-safe';
 import { blob, keepPhoto } from '../logbook/blobs';
-import { guarded, jsonBody, Refused } from '../http/border';
+import { guardedRoute, jsonBody, HttpError } from '../http/border';
 import { catalogue } from '../equipment/catalogue';
 import { closeDb } from './connection';
 import { board, entriesAfter, knownSources, machines } from '../logbook/jobs';
 import { isNew, loadDemo, migrate } from './maintenance';
 import { earlierTests } from '../motor/motor-history';
 import { people, personById } from '../people/people';
-import { limits, limitsSchema } from '../administration/settings';
+import { siteLimits, limitsSchema } from '../administration/settings';
 import * as z from 'zod';
 
 /** Jobs of the demo: other tests open theirs in the same cluster, before or after. */
@@ -76,7 +76,7 @@ describe('the demo', () => {
     expect(new Set((await catalogue()).map((t) => t.maker))).toEqual(
       new Set(['Dunlin', 'Godwit', 'Knot', 'Whimbrel']),
     );
-    expect(await limits()).toEqual(greatestLimits);
+    expect(await siteLimits()).toEqual(greatestLimits);
     expect(limitsSchema.safeParse({ hands_V: 51, test_V: 5 }).success).toBe(false);
   });
 });
@@ -118,7 +118,7 @@ describe('photographs', () => {
 
 describe('the border', () => {
   const call = (headers: Record<string, string>, handler = async () => Response.json({ ok: true })) =>
-    guarded(handler)(
+    guardedRoute(handler)(
       new Request('http://127.0.0.1:3000/x', { headers: { host: '127.0.0.1:3000', ...headers } }),
     );
 
@@ -132,7 +132,7 @@ describe('the border', () => {
 
   it('says what can be put right, and hides what cannot', async () => {
     const refused = await call({}, async () => {
-      throw new Refused(409, 'kept before');
+      throw new HttpError(409, 'kept before');
     });
     expect([refused.status, await refused.json()]).toEqual([409, { error: 'kept before', problems: [] }]);
     const broken = await call({}, async () => {

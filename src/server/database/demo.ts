@@ -1,12 +1,12 @@
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { v7 } from 'uuid';
-import type { Kind, Payload, Person } from '../../core/logbook';
+import type { EntryKind, Payload, Person } from '../../core/logbook';
 import { newEntriesSchema, newestVersion } from '../../core/logbook/schema';
 import { againId, proofSteps } from '../../core/bench/make-safe';
 import type { Stage } from '../../core/equipment/power-stage';
 import { db } from './connection';
-import { append, openJob, type NewEntry } from '../logbook/jobs';
+import { appendEntries, openJob, type NewEntry } from '../logbook/jobs';
 
 /** Set when the demo is wholly there. */
 export const filledKey = 'demo-filled';
@@ -15,7 +15,7 @@ interface DemoEntry {
   /** Minutes before the demo is loaded. */
   ago: number;
   by: string;
-  kind: Kind | 'demo.proof' | 'demo.readings';
+  kind: EntryKind | 'demo.proof' | 'demo.readings';
   payload: unknown;
 }
 
@@ -81,7 +81,7 @@ async function loadJob(
   const timed: Timed[] = lines.flatMap((line) => {
     const by = people.find((p) => p.name === line.by);
     if (by === undefined) throw new Error(`demo/scenario.json: nobody is called ${line.by}`);
-    const make = (kind: Kind, payload: unknown, after_s: number): Timed => {
+    const make = (kind: EntryKind, payload: unknown, after_s: number): Timed => {
       const receivedAt = new Date(now.getTime() - line.ago * 60_000 + after_s * 1000);
       const at = receivedAt.toISOString();
       const raw = {
@@ -105,7 +105,7 @@ async function loadJob(
       return (line.payload as [string, string, number | 'OL'][]).map(([red, black, value], i) =>
         make('static.reading', { red, black, value, typed: String(value) }, i * 15),
       );
-    return [make(line.kind as Kind, line.payload, 0)];
+    return [make(line.kind as EntryKind, line.payload, 0)];
   });
   const [opening, ...rest] = timed;
   if (opening === undefined || opening.entry.kind !== 'job.opened')
@@ -115,7 +115,7 @@ async function loadJob(
   const person = (entry: NewEntry): Person => byId.get(entry.id)?.by ?? opening.by;
   await openJob(opening.entry, opening.by, clock);
   if (rest.length > 0)
-    await append(
+    await appendEntries(
       jobId,
       rest.map((t) => t.entry),
       person,

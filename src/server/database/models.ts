@@ -10,7 +10,7 @@ import {
 type Row<M extends Model> = InferAttributes<M>;
 type NewRow<M extends Model> = InferCreationAttributes<M>;
 
-export class Person extends Model<Row<Person>, NewRow<Person>> {
+export class PersonRow extends Model<Row<PersonRow>, NewRow<PersonRow>> {
   declare id: string;
   declare name: string;
   declare role: string;
@@ -25,7 +25,7 @@ export class Asset extends Model<Row<Asset>, NewRow<Asset>> {
   declare knownSources: CreationOptional<unknown[]>;
 }
 
-export class Job extends Model<Row<Job>, NewRow<Job>> {
+export class JobRow extends Model<Row<JobRow>, NewRow<JobRow>> {
   declare id: string;
   declare assetId: string;
   /** The newest entry's seq; taken under this row's lock. */
@@ -33,7 +33,7 @@ export class Job extends Model<Row<Job>, NewRow<Job>> {
   declare createdAt: CreationOptional<Date>;
 }
 
-export class Entry extends Model<Row<Entry>, NewRow<Entry>> {
+export class EntryRow extends Model<Row<EntryRow>, NewRow<EntryRow>> {
   declare jobId: string;
   declare seq: number;
   declare id: string;
@@ -47,7 +47,7 @@ export class Entry extends Model<Row<Entry>, NewRow<Entry>> {
   declare corrects: string | null;
 }
 
-export class JobSummary extends Model<Row<JobSummary>, NewRow<JobSummary>> {
+export class JobSummaryRow extends Model<Row<JobSummaryRow>, NewRow<JobSummaryRow>> {
   declare jobId: string;
   declare seq: number;
   declare summary: unknown;
@@ -116,7 +116,7 @@ export function initModels(sequelize: Sequelize) {
     underscored: true,
     timestamps: false,
   });
-  Person.init(
+  PersonRow.init(
     {
       id: { ...uuid(), primaryKey: true },
       name: text(),
@@ -134,7 +134,7 @@ export function initModels(sequelize: Sequelize) {
     },
     table('Asset', 'assets'),
   );
-  Job.init(
+  JobRow.init(
     {
       id: { ...uuid(), primaryKey: true },
       assetId: uuid(),
@@ -143,7 +143,7 @@ export function initModels(sequelize: Sequelize) {
     },
     table('Job', 'jobs'),
   );
-  Entry.init(
+  EntryRow.init(
     {
       jobId: { ...uuid(), primaryKey: true },
       seq: { ...integer(), primaryKey: true },
@@ -159,7 +159,7 @@ export function initModels(sequelize: Sequelize) {
     },
     table('Entry', 'entries'),
   );
-  JobSummary.init(
+  JobSummaryRow.init(
     { jobId: { ...uuid(), primaryKey: true }, seq: integer(), summary: json() },
     table('JobSummary', 'job_summaries'),
   );
@@ -212,11 +212,11 @@ export function initModels(sequelize: Sequelize) {
     table('WriteLine', 'write_lines'),
   );
   return {
-    Person,
+    Person: PersonRow,
     Asset,
-    Job,
-    Entry,
-    JobSummary,
+    Job: JobRow,
+    Entry: EntryRow,
+    JobSummary: JobSummaryRow,
     Blob,
     Setting,
     DriveType: DriveTypeRow,

@@ -1,6 +1,6 @@
 import { unparse } from 'papaparse';
 import * as z from 'zod';
-import { guarded, Refused, uuidSchema } from '../http/border';
+import { guardedRoute, HttpError, uuidSchema } from '../http/border';
 
 const query = z.object({
   form: z.enum(['pdf', 'json', 'csv']).default('pdf'),
@@ -27,13 +27,13 @@ export const paperRoute = <P extends object>(
     pdf: (paper: P, size: 'a4' | 'letter') => Promise<Buffer>;
   },
 ) =>
-  guarded(async (request: Request, { params }: Params) => {
+  guardedRoute(async (request: Request, { params }: Params) => {
     const id = uuidSchema.safeParse((await params).id);
     const { searchParams } = new URL(request.url);
     const asked = query.safeParse(Object.fromEntries(searchParams));
-    if (!asked.success) throw new Refused(422, 'form is pdf, json or csv; paper is a4 or letter.');
+    if (!asked.success) throw new HttpError(422, 'form is pdf, json or csv; paper is a4 or letter.');
     const made = id.success ? await gather(id.data, searchParams) : null;
-    if (made === null) throw new Refused(404, 'There is no such job.');
+    if (made === null) throw new HttpError(404, 'There is no such job.');
     const { form, paper } = asked.data;
     const headers = {
       'content-disposition': `attachment; filename="${name}.${form}"`,

@@ -1,10 +1,10 @@
 import { Text, renderToBuffer } from '@react-pdf/renderer';
 import { firstPowerUnit, planFirstPower, type FirstPowerPlan } from '../../core/power-up/first-power';
 import { fold } from '../../core/logbook';
-import { Refused } from '../http/border';
+import { HttpError } from '../http/border';
 import { entriesAfter } from '../logbook/jobs';
-import { limits } from '../administration/settings';
-import { Identity, Paper, Row, Section } from './pdf-kit';
+import { siteLimits } from '../administration/settings';
+import { IdentityLines, Paper, PdfRow, PdfSection } from './pdf-kit';
 import { identity } from './replacement';
 
 export interface PowerPaper {
@@ -24,10 +24,10 @@ const rowsOfCurve = 12;
 export async function powerPaper(jobId: string): Promise<PowerPaper | null> {
   const entries = await entriesAfter(jobId, 0);
   if (entries === null) return null;
-  const state = fold(entries, { limits: await limits() });
+  const state = fold(entries, { limits: await siteLimits() });
   const { drive, power } = state;
   if (drive === null || power.planned === null)
-    throw new Refused(422, 'There is no first-power plan yet: keep one under First power.');
+    throw new HttpError(422, 'There is no first-power plan yet: keep one under First power.');
   const plan = planFirstPower(firstPowerUnit(drive), power.planned.payload.way);
   const shown = plan.charge.points.filter((p) => p.t <= 2 * plan.stopAfter_s);
   const every = Math.max(1, Math.ceil(shown.length / rowsOfCurve));
@@ -54,8 +54,8 @@ const curveWidths = [20, 20, 25, 35];
 export const powerPaperPdf = (paper: PowerPaper, size: 'a4' | 'letter'): Promise<Buffer> =>
   renderToBuffer(
     <Paper title={paper.title} paper={size}>
-      <Identity lines={paper.identity} />
-      <Section title="Before">
+      <IdentityLines lines={paper.identity} />
+      <PdfSection title="Before">
         <Text>
           The static test was signed as not shorted. Covers on, nobody near, one hand on the isolator. Local
           codes and licensed practice come before this page.
@@ -65,41 +65,41 @@ export const powerPaperPdf = (paper: PowerPaper, size: 'a4' | 'letter'): Promise
           inputs: an earthed clip on a power terminal shorts the bridge to earth. The scope’s earth is never
           lifted.
         </Text>
-      </Section>
-      <Section title="Set-up">
+      </PdfSection>
+      <PdfSection title="Set-up">
         <Text style={{ fontWeight: 600 }}>{paper.setUp}</Text>
         {paper.sums.map((x) => (
-          <Row key={x.what} widths={sumWidths} cells={[x.what, x.value, x.sum]} />
+          <PdfRow key={x.what} widths={sumWidths} cells={[x.what, x.value, x.sum]} />
         ))}
-      </Section>
-      <Section title="Switch off at once when">
+      </PdfSection>
+      <PdfSection title="Switch off at once when">
         {paper.stops.map((stop) => (
           <Text key={stop}>– {stop}</Text>
         ))}
-      </Section>
-      <Section title="The bus while it comes up">
-        <Row widths={curveWidths} cells={['After, s', 'Bus, V', 'Each line, A', 'Measured, V']} />
+      </PdfSection>
+      <PdfSection title="The bus while it comes up">
+        <PdfRow widths={curveWidths} cells={['After, s', 'Bus, V', 'Each line, A', 'Measured, V']} />
         {paper.expected.map((p) => (
-          <Row
+          <PdfRow
             key={p.at_s}
             widths={curveWidths}
             cells={[String(p.at_s), String(p.volts), String(p.line_A), '']}
           />
         ))}
-      </Section>
+      </PdfSection>
       {paper.measured.length > 0 && (
-        <Section title="Measured">
+        <PdfSection title="Measured">
           {paper.measured.map((p, k) => (
             <Text key={k}>
               {p.volts} V after {p.at_s} s
             </Text>
           ))}
-        </Section>
+        </PdfSection>
       )}
-      <Section title="Afterwards">
+      <PdfSection title="Afterwards">
         <Text>
           Switch off, prove dead again, cover on. Only then lamps as a load, and only then the motor.
         </Text>
-      </Section>
+      </PdfSection>
     </Paper>,
   );

@@ -60,9 +60,9 @@ export const s = StyleSheet.create({
   },
 });
 
-export const when = (iso: string): string => `${iso.slice(0, 10)} ${iso.slice(11, 16)} UTC`;
+export const utcTime = (iso: string): string => `${iso.slice(0, 10)} ${iso.slice(11, 16)} UTC`;
 
-export function Section({ title, children }: { title: string; children: ReactNode }) {
+export function PdfSection({ title, children }: { title: string; children: ReactNode }) {
   return (
     <View>
       <Text style={s.h2} minPresenceAhead={40}>
@@ -74,7 +74,15 @@ export function Section({ title, children }: { title: string; children: ReactNod
 }
 
 /** A line of a table; widths in percent. */
-export function Row({ cells, widths, mono = [] }: { cells: ReactNode[]; widths: number[]; mono?: number[] }) {
+export function PdfRow({
+  cells,
+  widths,
+  mono = [],
+}: {
+  cells: ReactNode[];
+  widths: number[];
+  mono?: number[];
+}) {
   return (
     <View style={s.line} wrap={false}>
       {cells.map((cell, i) => {
@@ -135,7 +143,7 @@ export function Paper({
 }
 
 /** What stands on every paper: a name and its value, line by line. */
-export const Identity = ({ lines }: { lines: readonly (readonly [label: string, value: string])[] }) => (
+export const IdentityLines = ({ lines }: { lines: readonly (readonly [label: string, value: string])[] }) => (
   <>
     {lines.map(([label, value]) => (
       <View key={label} style={s.row}>

@@ -9,18 +9,18 @@ import {
   type Slot,
   type Values,
 } from '../../core/equipment/drive-words';
-import { Refused } from '../http/border';
+import { HttpError } from '../http/border';
 
-export interface Identity {
+export interface DriveIdentity {
   vendor: string;
   product: string;
   revision: string;
 }
 
 /** One drive that can be asked and told, wherever its connection is. */
-export interface Talk {
+export interface DriveClient {
   target: string;
-  identify: () => Promise<Identity>;
+  identify: () => Promise<DriveIdentity>;
   /** Registers that the drive does not have are left out. */
   read: (registers: readonly number[]) => Promise<readonly (readonly [register: number, word: number])[]>;
   /** Writes one register and reads it back. */
@@ -28,7 +28,7 @@ export interface Talk {
 }
 
 export interface ReadOut {
-  identity: Identity;
+  identity: DriveIdentity;
   /** Of the unit, where its type says it over the link. */
   serial?: string;
   values: Values;
@@ -36,17 +36,17 @@ export interface ReadOut {
   history: Slot[];
 }
 
-export const isOf = (identity: Identity, control: Control | null): boolean =>
+export const isOf = (identity: DriveIdentity, control: Control | null): boolean =>
   control !== null &&
   identity.vendor === control.modbus.identification.vendor &&
   identity.product === control.modbus.identification.product;
 
 /** Who answers, where it is the type that was identified. @throws Refused where it is another */
-export async function rightDrive(talk: Talk, control: Control): Promise<Identity> {
+export async function rightDrive(talk: DriveClient, control: Control): Promise<DriveIdentity> {
   const identity = await talk.identify();
   if (isOf(identity, control)) return identity;
   const { vendor, product } = control.modbus.identification;
-  throw new Refused(
+  throw new HttpError(
     409,
     `Another drive answers at ${talk.target}: ${identity.vendor} ${identity.product}, where ${vendor} ${product} was identified. Nothing was read or written.`,
   );
@@ -58,7 +58,7 @@ const serialRegisters = ({ modbus: { serialNumber } }: Control): number[] =>
     : Array.from({ length: serialNumber.words }, (_, i) => serialNumber.register + i);
 
 /** The serial number of the unit that answers; null where its type does not say it. */
-export async function serialOf(talk: Talk, control: Control): Promise<string | null> {
+export async function serialOf(talk: DriveClient, control: Control): Promise<string | null> {
   const registers = serialRegisters(control);
   if (registers.length === 0) return null;
   const words = new Map(await talk.read(registers));
@@ -69,7 +69,7 @@ export async function serialOf(talk: Talk, control: Control): Promise<string | n
  * Everything the drive has: entries, live values, fault history.
  * @throws Refused where another type answers than the one identified, or the link fails
  */
-export async function readAll(talk: Talk, control: Control): Promise<ReadOut> {
+export async function readAll(talk: DriveClient, control: Control): Promise<ReadOut> {
   const identity = await rightDrive(talk, control);
   const slots = historyRegisters(control);
   const serials = serialRegisters(control);

@@ -1,9 +1,9 @@
 import * as z from 'zod';
 import type { Control } from '../../core/equipment/catalogue';
 import { liveOf } from '../../core/equipment/drive-words';
-import { Refused } from '../http/border';
+import { HttpError } from '../http/border';
 import { catalogue, controlOf } from '../equipment/catalogue';
-import { isOf, readAll, type Identity, type ReadOut, type Talk } from './drive-client';
+import { isOf, readAll, type DriveIdentity, type ReadOut, type DriveClient } from './drive-client';
 import { listedDrives } from '../administration/settings';
 
 const troubleSchema = z.object({ code: z.string(), message: z.string() });
@@ -14,7 +14,7 @@ export const wordsSchema = z.object({ words: z.array(z.tuple([z.number(), z.numb
 const linkAddress = (): string => `http://${process.env['GRIM_LINK'] ?? '127.0.0.1:4405'}`;
 
 /** What the link refuses, with its own word for it. */
-export class LinkRefused extends Refused {
+export class LinkRefused extends HttpError {
   constructor(
     status: number,
     message: string,
@@ -27,7 +27,10 @@ export class LinkRefused extends Refused {
 /** @throws LinkRefused with the link's own words; Refused where the link does not run */
 async function atLink(path: string, init: RequestInit): Promise<Response> {
   const answer = await fetch(`${linkAddress()}${path}`, init).catch(() => {
-    throw new Refused(502, 'The link to drives is not running: start Grim Spanner again with ./grim start.');
+    throw new HttpError(
+      502,
+      'The link to drives is not running: start Grim Spanner again with ./grim start.',
+    );
   });
   if (answer.ok) return answer;
   const { code, message } = troubleSchema.parse(await answer.json());
@@ -46,7 +49,7 @@ export const ask = async <S extends z.ZodType>(
 export async function controlNeeded(typeId: string): Promise<Control> {
   const control = await controlOf(typeId);
   if (control === null)
-    throw new Refused(422, 'The catalogue does not say how this type is read over a link.');
+    throw new HttpError(422, 'The catalogue does not say how this type is read over a link.');
   return control;
 }
 
@@ -56,19 +59,19 @@ export async function knownTargets(): Promise<string[]> {
   return [...(simulated === undefined ? [] : [simulated]), ...(await listedDrives())];
 }
 
-export interface Found {
+export interface FoundDrive {
   target: string;
-  identity: Identity | null;
+  identity: DriveIdentity | null;
   /** Types of the catalogue that say this of themselves. */
   typeIds: string[];
   trouble: string | null;
 }
 
 /** Asks each known address who it is. */
-export async function scan(): Promise<Found[]> {
+export async function scan(): Promise<FoundDrive[]> {
   const types = await catalogue();
   return Promise.all(
-    (await knownTargets()).map(async (target): Promise<Found> => {
+    (await knownTargets()).map(async (target): Promise<FoundDrive> => {
       try {
         const identity = await ask('/identify', { target }, identitySchema);
         const matches = await Promise.all(types.map(async (t) => isOf(identity, await controlOf(t.id))));
@@ -79,7 +82,7 @@ export async function scan(): Promise<Found[]> {
           trouble: null,
         };
       } catch (error) {
-        if (!(error instanceof Refused)) throw error;
+        if (!(error instanceof HttpError)) throw error;
         return { target, identity: null, typeIds: [], trouble: error.message };
       }
     }),
@@ -87,7 +90,7 @@ export async function scan(): Promise<Found[]> {
 }
 
 /** A drive behind the link. */
-export const talkTo = (target: string): Talk => ({
+export const driveClient = (target: string): DriveClient => ({
   target,
   identify: () => ask('/identify', { target }, identitySchema),
   read: async (registers) => (await ask('/read', { target, registers }, wordsSchema)).words,
@@ -95,8 +98,8 @@ export const talkTo = (target: string): Talk => ({
 });
 
 /** Everything a drive has. @throws as `readAll` */
-export const readOut = async (target: string, typeId: string): Promise<ReadOut> =>
-  readAll(talkTo(target), await controlNeeded(typeId));
+export const readDrive = async (target: string, typeId: string): Promise<ReadOut> =>
+  readAll(driveClient(target), await controlNeeded(typeId));
 
 /** Live values as server-sent events: `data` a `Live`, or `trouble` with words. */
 export async function watch(
@@ -108,7 +111,7 @@ export async function watch(
   const registers = control.modbus.live.map((l) => l.register).join();
   const asked = new URLSearchParams({ target, registers });
   const { body } = await atLink(`/watch?${asked}`, { signal });
-  if (body === null) throw new Refused(502, 'The link sends no values.');
+  if (body === null) throw new HttpError(502, 'The link sends no values.');
   let rest = '';
   const decoder = new TextDecoder();
   const encoder = new TextEncoder();

@@ -1,16 +1,27 @@
 // What a careful hand does around every write: look first, open the lock, shut it again.
 import type { Control, Parameter } from '../../core/equipment/catalogue';
-import { liveOf, parameterFor, rawOf, valueOf, type Live, type Values } from '../../core/equipment/drive-words';
-import type { Talk } from './drive-client';
+import {
+  liveOf,
+  parameterFor,
+  rawOf,
+  valueOf,
+  type Live,
+  type Values,
+} from '../../core/equipment/drive-words';
+import type { DriveClient } from './drive-client';
 
-export interface Seen {
+export interface DriveState {
   value: number | undefined;
   values: Values;
   live: Live;
 }
 
 /** An entry, the functions of the inputs, and the live values, as they are now. */
-export async function look(talk: Talk, control: Control, parameter?: Parameter): Promise<Seen> {
+export async function readState(
+  talk: DriveClient,
+  control: Control,
+  parameter?: Parameter,
+): Promise<DriveState> {
   const watched = control.parameters.filter(
     (p) => p.number === parameter?.number || p.concept?.startsWith('input.DI') === true,
   );
@@ -29,7 +40,7 @@ export async function look(talk: Talk, control: Control, parameter?: Parameter):
 }
 
 /** Opens the entries of a level with its code; 0: takes the code out again. A type without codes has nothing to open. */
-export async function turnLock(talk: Talk, control: Control, level: number): Promise<void> {
+export async function turnLock(talk: DriveClient, control: Control, level: number): Promise<void> {
   const entry = parameterFor(control, 'lock.code');
   if (entry === undefined) return;
   const locks = control.locks.filter((l) => l.level >= level).sort((a, b) => a.level - b.level);

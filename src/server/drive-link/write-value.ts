@@ -1,10 +1,10 @@
 import type { Control } from '../../core/equipment/catalogue';
 import { parameterAt, parameterFor, rawOf, valueOf } from '../../core/equipment/drive-words';
 import { runGiven } from '../../core/fault-finding/run-chain';
-import { Refused } from '../http/border';
-import { look, turnLock } from './guarded-write';
-import { rightDrive, type Talk } from './drive-client';
-import { controlNeeded, talkTo } from './drives';
+import { HttpError } from '../http/border';
+import { readState, turnLock } from './guarded-write';
+import { rightDrive, type DriveClient } from './drive-client';
+import { controlNeeded, driveClient } from './drives';
 import { noRunOn } from '../parameter-sets/write-run';
 
 export interface WriteOrder {
@@ -27,7 +27,7 @@ export interface Written {
 
 /** Opens the lock of an entry, and shuts it after the work. */
 async function unlocked<T>(
-  talk: Talk,
+  talk: DriveClient,
   control: Control,
   lock: number,
   work: () => Promise<T>,
@@ -56,23 +56,23 @@ async function unlocked<T>(
 export async function writeEntry({ target, typeId, number, from, to }: WriteOrder): Promise<Written> {
   const control = await controlNeeded(typeId);
   const parameter = parameterAt(control, number);
-  if (parameter === undefined) throw new Refused(422, `This type has no entry ${number}.`);
-  if (parameter.readOnly) throw new Refused(422, `${number} can be read only.`);
+  if (parameter === undefined) throw new HttpError(422, `This type has no entry ${number}.`);
+  if (parameter.readOnly) throw new HttpError(422, `${number} can be read only.`);
   if (parameter.choices !== undefined && !parameter.choices.some((c) => c.value === to))
-    throw new Refused(422, `${number} has no choice ${to}.`);
-  const talk = talkTo(target);
+    throw new HttpError(422, `${number} has no choice ${to}.`);
+  const talk = driveClient(target);
   await noRunOn(target);
   await rightDrive(talk, control);
-  const { value: now, values, live } = await look(talk, control, parameter);
+  const { value: now, values, live } = await readState(talk, control, parameter);
   if (now === undefined)
-    throw new Refused(409, `${number} is not there: it may need an option or another entry.`);
+    throw new HttpError(409, `${number} is not there: it may need an option or another entry.`);
   if (rawOf(parameter, now) !== rawOf(parameter, from))
-    throw new Refused(
+    throw new HttpError(
       409,
       `${number} is ${now} now, not ${from} as it was read: read out again. Nothing was written.`,
     );
   const given = runGiven({ control, values, live });
-  if (given !== null) throw new Refused(409, `${given} Nothing was written: take run away first.`);
+  if (given !== null) throw new HttpError(409, `${given} Nothing was written: take run away first.`);
   const { done: word, lockOpen } = await unlocked(talk, control, parameter.lock, () =>
     talk.write(parameter.register, rawOf(parameter, to)),
   );

@@ -7,7 +7,7 @@ import {
   driveTypeSchema,
   type FileProblem,
 } from '../../core/equipment/catalogue/schema';
-import { Refused } from '../http/border';
+import { HttpError } from '../http/border';
 import { db } from '../database/connection';
 
 const home = join(process.cwd(), 'catalogue');
@@ -83,7 +83,7 @@ export async function keepType(
   if (!('value' in typeRead) || !('value' in controlRead)) return { id: null, problems };
   const { id } = typeRead.value;
   if ((await shipped()).some((t) => t.id === id))
-    throw new Refused(409, `${id} is one of the types that ship: give yours another id in type.json.`);
+    throw new HttpError(409, `${id} is one of the types that ship: give yours another id in type.json.`);
   if (keep)
     await db().models.DriveType.upsert({
       id,

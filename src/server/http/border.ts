@@ -1,7 +1,7 @@
 import * as z from 'zod';
 
 /** A refusal that goes to the caller as it is. */
-export class Refused extends Error {
+export class HttpError extends Error {
   constructor(
     readonly status: number,
     message: string,
@@ -21,21 +21,21 @@ export const isOwnHost = (host: string | null | undefined): boolean =>
  */
 function ownMachineOnly(request: Request): void {
   const host = request.headers.get('host');
-  if (!isOwnHost(host)) throw new Refused(403, 'This server answers to its own machine only.');
+  if (!isOwnHost(host)) throw new HttpError(403, 'This server answers to its own machine only.');
   const origin = request.headers.get('origin');
   if (origin !== null && origin !== `http://${host}`)
-    throw new Refused(403, 'Requests from other pages are refused.');
+    throw new HttpError(403, 'Requests from other pages are refused.');
 }
 
 /** Wraps a route handler: checks where the request comes from and turns refusals into answers. */
-export const guarded =
+export const guardedRoute =
   <A extends unknown[]>(handler: (request: Request, ...args: A) => Promise<Response>) =>
   async (request: Request, ...args: A): Promise<Response> => {
     try {
       ownMachineOnly(request);
       return await handler(request, ...args);
     } catch (error) {
-      if (error instanceof Refused)
+      if (error instanceof HttpError)
         return Response.json({ error: error.message, problems: error.problems }, { status: error.status });
       const reason = error instanceof Error ? error.message : String(error);
       process.stderr.write(`grim: ${request.method} ${new URL(request.url).pathname}: ${reason}\n`);
@@ -53,16 +53,17 @@ export async function jsonBody<S extends z.ZodType>(
   heaviest: number,
 ): Promise<z.output<S>> {
   const text = await request.text();
-  if (text.length > heaviest) throw new Refused(413, `More than ${Math.round(heaviest / 1024)} kB at once.`);
+  if (text.length > heaviest)
+    throw new HttpError(413, `More than ${Math.round(heaviest / 1024)} kB at once.`);
   let raw: unknown;
   try {
     raw = JSON.parse(text);
   } catch {
-    throw new Refused(400, 'Not JSON.');
+    throw new HttpError(400, 'Not JSON.');
   }
   const parsed = schema.safeParse(raw);
   if (parsed.success) return parsed.data;
-  throw new Refused(
+  throw new HttpError(
     422,
     'Some of this cannot be taken as it is.',
     parsed.error.issues.map((issue) => ({ path: issue.path.join('.'), allowed: issue.message })),
@@ -74,6 +75,6 @@ export const uuidSchema = z.uuid();
 /** An id in an address. @throws Refused 404 where it is none */
 export function idOf(text: string, what: string): string {
   const id = uuidSchema.safeParse(text);
-  if (!id.success) throw new Refused(404, `There is no such ${what}.`);
+  if (!id.success) throw new HttpError(404, `There is no such ${what}.`);
   return id.data;
 }

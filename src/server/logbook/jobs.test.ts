@@ -2,7 +2,7 @@
 import { v7 } from 'uuid';
 import { fold } from '../../core/logbook';
 import { greatestLimits } from '../../core/bench/make-safe';
-import { append, board, entriesAfter, openJob, rebuildSummaries, type NewEntry } from './jobs';
+import { appendEntries, board, entriesAfter, openJob, rebuildSummaries, type NewEntry } from './jobs';
 import { closeDb, db } from '../database/connection';
 import { migrate } from '../database/maintenance';
 
@@ -47,7 +47,9 @@ describe('keeping entries', () => {
   it('numbers them per job, without gaps, also when they come at once', async () => {
     const jobId = v7();
     await openJob(opening(jobId), person);
-    await Promise.all(Array.from({ length: 12 }, (_, i) => append(jobId, [note(jobId, `n${i}`)], person)));
+    await Promise.all(
+      Array.from({ length: 12 }, (_, i) => appendEntries(jobId, [note(jobId, `n${i}`)], person)),
+    );
     const all = await entriesAfter(jobId, 0);
     expect(all?.map((e) => e.seq)).toEqual(Array.from({ length: 13 }, (_, i) => i + 1));
     expect(await entriesAfter(jobId, 11)).toHaveLength(2);
@@ -57,10 +59,10 @@ describe('keeping entries', () => {
     const jobId = v7();
     await openJob(opening(jobId), person);
     const entry = note(jobId, 'once');
-    const first = await append(jobId, [entry], person);
-    expect(await append(jobId, [entry, entry], person)).toEqual(first);
+    const first = await appendEntries(jobId, [entry], person);
+    expect(await appendEntries(jobId, [entry, entry], person)).toEqual(first);
     const other = { ...entry, payload: { stage: 'take', text: 'other', photos: [] } } as NewEntry;
-    expect(await append(jobId, [note(jobId, 'with it'), other], person)).toEqual({
+    expect(await appendEntries(jobId, [note(jobId, 'with it'), other], person)).toEqual({
       refused: 'other-payload',
       id: entry.id,
     });
@@ -68,7 +70,7 @@ describe('keeping entries', () => {
   });
 
   it('knows no job that was never opened', async () => {
-    expect(await append(v7(), [], person)).toEqual({ refused: 'no-such-job' });
+    expect(await appendEntries(v7(), [], person)).toEqual({ refused: 'no-such-job' });
     expect(await entriesAfter(v7(), 0)).toBeNull();
   });
 
@@ -84,7 +86,7 @@ describe('keeping entries', () => {
   it('keeps a summary that can be written anew from the entries', async () => {
     const jobId = v7();
     await openJob(opening(jobId), person);
-    await append(
+    await appendEntries(
       jobId,
       [{ ...note(jobId, ''), kind: 'question.opened', payload: { text: 'whose?' } } as NewEntry],
       person,

@@ -10,8 +10,8 @@ import {
   type Person,
 } from '../../core/logbook';
 import { db } from '../database/connection';
-import type { Entry as EntryRow } from '../database/models';
-import { limits } from '../administration/settings';
+import type { EntryRow } from '../database/models';
+import { siteLimits } from '../administration/settings';
 
 /** An entry as a client sends it: without what the server adds. */
 type Unkept<E> = E extends Entry ? Omit<E, 'by' | 'seq' | 'receivedAt'> : never;
@@ -65,7 +65,7 @@ const sameEntry = (row: EntryRow, entry: NewEntry): boolean =>
  * @param clock gives the time of keeping; only the demo loader passes one
  * @param also done in the same transaction
  */
-export async function append(
+export async function appendEntries(
   jobId: string,
   entries: readonly NewEntry[],
   by: Person | ((entry: NewEntry) => Person),
@@ -73,7 +73,7 @@ export async function append(
   also: (transaction: Transaction) => Promise<unknown> = () => Promise.resolve(),
 ): Promise<Kept> {
   const { sequelize, models } = db();
-  const site = await limits();
+  const site = await siteLimits();
   return sequelize.transaction(async (transaction): Promise<Kept> => {
     const job = await models.Job.findByPk(jobId, { transaction, lock: transaction.LOCK.UPDATE });
     if (job === null) return { refused: 'no-such-job' };
@@ -117,7 +117,7 @@ export async function append(
 async function writeSummary(
   jobId: string,
   assetId: string,
-  site: Awaited<ReturnType<typeof limits>>,
+  site: Awaited<ReturnType<typeof siteLimits>>,
   transaction: Transaction,
 ): Promise<void> {
   const { models } = db();
@@ -157,7 +157,7 @@ export async function openJob(
       transaction,
     });
   });
-  return append(opened.jobId, [opened], by, clock);
+  return appendEntries(opened.jobId, [opened], by, clock);
 }
 
 export interface BoardLine extends JobSummary {
@@ -175,13 +175,13 @@ export async function board(): Promise<BoardLine[]> {
   return lines.sort((a, b) => runsOut(a) - runsOut(b) || a.machine.localeCompare(b.machine));
 }
 
-export interface Machine {
+export interface MachineRow {
   id: string;
   site: string;
   name: string;
 }
 
-export async function machines(): Promise<Machine[]> {
+export async function machines(): Promise<MachineRow[]> {
   const rows = await db().models.Asset.findAll({ order: ['site', 'name'] });
   return rows.map(({ id, site, name }) => ({ id, site, name }));
 }
@@ -197,7 +197,7 @@ export async function knownSources(jobId: string): Promise<string[]> {
 /** Writes every job's summary anew from its entries. @returns how many */
 export async function rebuildSummaries(): Promise<number> {
   const { sequelize, models } = db();
-  const site = await limits();
+  const site = await siteLimits();
   const jobs = await models.Job.findAll();
   for (const job of jobs)
     await sequelize.transaction(async (transaction) => {

@@ -3,7 +3,7 @@ import { fold, type JobState } from '../../core/logbook';
 import { sameMotor, type InsulationThen, type KnownMotor } from '../../core/motor/motor-history';
 import { db } from '../database/connection';
 import { entriesAfter } from '../logbook/jobs';
-import { limits } from '../administration/settings';
+import { siteLimits } from '../administration/settings';
 
 /** So many jobs back are looked at. */
 const mostJobs = 40;
@@ -34,7 +34,7 @@ export async function earlierTests(jobId: string): Promise<InsulationThen[] | nu
   const entries = await entriesAfter(jobId, 0);
   const job = await db().models.Job.findByPk(jobId);
   if (entries === null || job === null) return null;
-  const context = { limits: await limits() };
+  const context = { limits: await siteLimits() };
   const motor = motorOf(fold(entries, context), job.assetId);
   if (motor === null) return [];
   const found: InsulationThen[] = [];

@@ -1,6 +1,6 @@
 import type { Person } from '../../core/logbook';
 import { db } from '../database/connection';
-import type { Person as PersonRow } from '../database/models';
+import type { PersonRow } from '../database/models';
 
 const toPerson = (row: PersonRow): Person => ({
   id: row.id,

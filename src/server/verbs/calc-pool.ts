@@ -1,5 +1,5 @@
 import { Worker } from 'node:worker_threads';
-import type { Answer } from '../../core/verbs';
+import type { VerbAnswer } from '../../core/verbs';
 
 // One computation at a time, off the server's main thread, in the same bundle as `./grim calc`.
 const longestQueue = 32;
@@ -9,7 +9,7 @@ interface Waiting {
   job: number;
   name: string;
   text: string;
-  answer: (answer: Answer) => void;
+  answer: (answer: VerbAnswer) => void;
 }
 
 interface Pool {
@@ -23,12 +23,12 @@ interface Pool {
 const slot = globalThis as typeof globalThis & { grimCalc?: Pool };
 const pool = (): Pool => (slot.grimCalc ??= { worker: null, running: null, queue: [], timer: null, jobs: 0 });
 
-const fault = (status: 500 | 503, code: 'our-fault' | 'busy', said: string): Answer => ({
+const fault = (status: 500 | 503, code: 'our-fault' | 'busy', said: string): VerbAnswer => ({
   status,
   body: { error: { code, problems: [{ path: '', given: null, allowed: said }] } },
 });
 
-function settle(p: Pool, answer: Answer): void {
+function settle(p: Pool, answer: VerbAnswer): void {
   if (p.timer !== null) clearTimeout(p.timer);
   const done = p.running;
   p.running = null;
@@ -41,7 +41,7 @@ function start(p: Pool): Worker {
   const bundle = process.env['GRIM_CALC_BUNDLE'];
   if (!bundle) throw new Error('GRIM_CALC_BUNDLE is not set: start the app with ./grim start');
   const worker = new Worker(/* turbopackIgnore: true */ bundle);
-  worker.on('message', (m: { job: number; answer: Answer }) => {
+  worker.on('message', (m: { job: number; answer: VerbAnswer }) => {
     if (p.running?.job === m.job) settle(p, m.answer);
   });
   const lost = () => {
@@ -71,7 +71,7 @@ function advance(p: Pool): void {
 }
 
 /** Runs a verb on a body of text in the worker; refuses when too many are waiting. */
-export function calc(name: string, text: string): Promise<Answer> {
+export function calc(name: string, text: string): Promise<VerbAnswer> {
   const p = pool();
   if (p.queue.length >= longestQueue)
     return Promise.resolve(fault(503, 'busy', 'too many computations are waiting; try again in a moment'));

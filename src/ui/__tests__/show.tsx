@@ -6,7 +6,7 @@ import userEvent from '@testing-library/user-event';
 import { useState, type ReactNode } from 'react';
 import { stageOf } from '@/core/equipment/catalogue';
 import { controlSchema, driveTypeSchema } from '@/core/equipment/catalogue/schema';
-import { fold, type Entry, type Kind, type Payload, type Person } from '@/core/logbook';
+import { fold, type Entry, type EntryKind, type Payload, type Person } from '@/core/logbook';
 import { greatestLimits } from '@/core/bench/make-safe';
 import type { JobStore } from '../job-store/use-job';
 import { system } from '../kit/theme';
@@ -41,13 +41,13 @@ export const pip: Person = {
 };
 
 const readJson = (...path: string[]): unknown => JSON.parse(readFileSync(path.join('/'), 'utf8'));
-export const controlOf = (type: string) => controlSchema.parse(readJson('catalogue', type, 'control.json'));
+export const testControl = (type: string) => controlSchema.parse(readJson('catalogue', type, 'control.json'));
 export const typeOf = (type: string) => driveTypeSchema.parse(readJson('catalogue', type, 'type.json'));
 
-export type Said = { [K in Kind]: [kind: K, payload: Payload<K>] }[Kind];
+export type RecordedEntry = { [K in EntryKind]: [kind: K, payload: Payload<K>] }[EntryKind];
 
 let made = 0;
-export function entryOf([kind, payload]: Said, by: Person = ines): Entry {
+export function entryOf([kind, payload]: RecordedEntry, by: Person = ines): Entry {
   made += 1;
   const at = new Date(Date.UTC(2026, 10, 20, 13) + made * 5000).toISOString();
   const id = `0190b000-0000-7000-8000-${String(made).padStart(12, '0')}`;
@@ -61,8 +61,8 @@ export function WithStore({
   person = ines,
   children,
 }: {
-  said?: readonly Said[];
-  log?: Said[];
+  said?: readonly RecordedEntry[];
+  log?: RecordedEntry[];
   person?: Person;
   children: (store: JobStore) => ReactNode;
 }) {
@@ -74,7 +74,7 @@ export function WithStore({
     online: true,
     clockOffset_ms: 0,
     record: (kind, payload) => {
-      const one = [kind, payload] as unknown as Said;
+      const one = [kind, payload] as unknown as RecordedEntry;
       const entry = entryOf(one, person);
       log?.push(one);
       setEntries((list) => [...list, entry]);
@@ -107,17 +107,19 @@ export const winchMotor: Payload<'identify.motor'> = {
   photos: [],
 };
 
-export interface Asked {
+export interface SentRequest {
   url: string;
   method: string;
   body: unknown;
 }
 
 /** A server that answers as told; what was asked of it is kept. */
-export function answering(answer: (asked: Asked) => { status?: number; body: unknown } | null): Asked[] {
-  const asked: Asked[] = [];
+export function answering(
+  answer: (asked: SentRequest) => { status?: number; body: unknown } | null,
+): SentRequest[] {
+  const asked: SentRequest[] = [];
   globalThis.fetch = ((url: unknown, init: RequestInit = {}) => {
-    const one: Asked = {
+    const one: SentRequest = {
       url: String(url),
       method: init.method ?? 'GET',
       body: typeof init.body === 'string' ? JSON.parse(init.body) : null,

@@ -89,7 +89,7 @@ export function useWrite(
                 ...(parameter.resets === undefined ? [] : ['It put other entries back: read out again.']),
                 ...(body.lockOpen === true ? ['Its lock could not be shut again: shut it by hand.'] : []),
               ].join(' ')
-            : `Written, but ${number} reads ${shownAs(parameter, body.found)}: the drive did not take it as it is.`,
+            : `Written, but ${number} reads ${shownAs(parameter, body.found)}: the drive did not take it is.`,
       );
       return took;
     } finally {

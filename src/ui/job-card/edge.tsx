@@ -2,7 +2,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import NextLink from 'next/link';
 import type { StageId, StageLine } from '@/core/logbook';
-import { Spoken } from '../kit/buttons';
+import { VisuallyHidden } from '../kit/buttons';
 
 const row = 50;
 const stateWords = { done: 'done', todo: 'to do', locked: 'locked' } as const;
@@ -39,7 +39,15 @@ function Notch({ line, now }: { line: StageLine; now: boolean }) {
 }
 
 /** The stages of the job on the card's edge. On a phone only the notches remain. */
-export function Edge({ jobId, lines, open }: { jobId: string; lines: readonly StageLine[]; open: StageId }) {
+export function StageEdge({
+  jobId,
+  lines,
+  open,
+}: {
+  jobId: string;
+  lines: readonly StageLine[];
+  open: StageId;
+}) {
   return (
     <Box
       as="nav"
@@ -97,9 +105,9 @@ export function Edge({ jobId, lines, open }: { jobId: string; lines: readonly St
                   </Text>
                 )}
               </Box>
-              <Spoken>
+              <VisuallyHidden>
                 {line.name}, {stateWords[line.state]}
-              </Spoken>
+              </VisuallyHidden>
             </NextLink>
           </Box>
         );

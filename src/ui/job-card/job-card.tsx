@@ -16,8 +16,8 @@ import { Secondary } from '../kit/buttons';
 import { TopBar } from '../kit/top-bar';
 import { span } from '../kit/time';
 import { useNow } from '../kit/use-now';
-import { Edge } from './edge';
-import type { FaceProps } from '../job-store/stage-props';
+import { StageEdge } from './edge';
+import type { StageProps } from '../job-store/stage-props';
 import { entryWords } from './log-words';
 import { Notice } from '../kit/notice';
 import { Margin } from './margin';
@@ -25,29 +25,64 @@ import { useJob, type JobStore } from '../job-store/use-job';
 
 const loading = () => <Text role="status">opening…</Text>;
 // Each face comes when its stage is opened: the first load of the card stays small.
-const TakeFace = dynamic(() => import('../stages/call/call-stage').then((m) => m.TakeFace), { loading });
-const IdentifyFace = dynamic(() => import('../stages/nameplates/nameplates-stage').then((m) => m.IdentifyFace), {
+const TakeFace = dynamic(() => import('../stages/call/call-stage').then((m) => m.CallStage), { loading });
+const IdentifyFace = dynamic(
+  () => import('../stages/nameplates/nameplates-stage').then((m) => m.NameplatesStage),
+  {
+    loading,
+  },
+);
+const AsFoundFace = dynamic(() => import('../stages/as-found/as-found-stage').then((m) => m.AsFoundStage), {
   loading,
 });
-const AsFoundFace = dynamic(() => import('../stages/as-found/as-found-stage').then((m) => m.AsFoundFace), { loading });
-const LookFace = dynamic(() => import('../stages/inspection/inspection-stage').then((m) => m.LookFace), { loading });
-const MakeSafeFace = dynamic(() => import('../stages/make-safe/make-safe-stage').then((m) => m.MakeSafeFace), {
-  loading,
-});
-const TraceFace = dynamic(() => import('../stages/fault-finding/fault-finding-stage').then((m) => m.TraceFace), { loading });
-const BenchFace = dynamic(() => import('../stages/bench-test/bench-test-stage').then((m) => m.BenchFace), { loading });
-const MotorFace = dynamic(() => import('../stages/motor-and-cable/motor-and-cable-stage').then((m) => m.MotorFace), { loading });
-const SettingsFace = dynamic(() => import('../stages/commissioning/commissioning-stage').then((m) => m.SettingsFace), {
-  loading,
-});
-const DecideFace = dynamic(() => import('../stages/repair-or-replace/repair-or-replace-stage').then((m) => m.DecideFace), { loading });
-const PrepareFace = dynamic(() => import('../stages/preparation/preparation-stage').then((m) => m.PrepareFace), { loading });
-const SwapFace = dynamic(() => import('../stages/replacement/replacement-stage').then((m) => m.SwapFace), { loading });
-const HandOverFace = dynamic(() => import('../stages/hand-over/hand-over-stage').then((m) => m.HandOverFace), {
-  loading,
-});
+const LookFace = dynamic(
+  () => import('../stages/inspection/inspection-stage').then((m) => m.InspectionStage),
+  { loading },
+);
+const MakeSafeFace = dynamic(
+  () => import('../stages/make-safe/make-safe-stage').then((m) => m.MakeSafeStage),
+  {
+    loading,
+  },
+);
+const TraceFace = dynamic(
+  () => import('../stages/fault-finding/fault-finding-stage').then((m) => m.FaultFindingStage),
+  { loading },
+);
+const BenchFace = dynamic(
+  () => import('../stages/bench-test/bench-test-stage').then((m) => m.BenchTestStage),
+  { loading },
+);
+const MotorFace = dynamic(
+  () => import('../stages/motor-and-cable/motor-and-cable-stage').then((m) => m.MotorAndCableStage),
+  { loading },
+);
+const SettingsFace = dynamic(
+  () => import('../stages/commissioning/commissioning-stage').then((m) => m.CommissioningStage),
+  {
+    loading,
+  },
+);
+const DecideFace = dynamic(
+  () => import('../stages/repair-or-replace/repair-or-replace-stage').then((m) => m.RepairOrReplaceStage),
+  { loading },
+);
+const PrepareFace = dynamic(
+  () => import('../stages/preparation/preparation-stage').then((m) => m.PreparationStage),
+  { loading },
+);
+const SwapFace = dynamic(
+  () => import('../stages/replacement/replacement-stage').then((m) => m.ReplacementStage),
+  { loading },
+);
+const HandOverFace = dynamic(
+  () => import('../stages/hand-over/hand-over-stage').then((m) => m.HandOverStage),
+  {
+    loading,
+  },
+);
 const FirstPowerFace = dynamic(
-  () => import('../stages/first-power-up/first-power-up-stage').then((m) => m.FirstPowerFace),
+  () => import('../stages/first-power-up/first-power-up-stage').then((m) => m.FirstPowerUpStage),
   {
     loading,
   },
@@ -136,7 +171,7 @@ export function JobCard({
   const onBench = open === 'bench' || open === 'hand-over';
   const benchStage = onBench ? (state.drive?.stage ?? null) : null;
   const diagnosis = useDiagnosis(benchStage, commonMeter, state.readings);
-  const face: FaceProps = { jobId, store, person, limits, catalogue, knownSources, goTo };
+  const face: StageProps = { jobId, store, person, limits, catalogue, knownSources, goTo };
   const dead = mustStayDead(state);
 
   return (
@@ -174,7 +209,7 @@ export function JobCard({
           borderRadius={{ md: '4px 0 0 4px' }}
           minW="0"
         >
-          <Edge jobId={jobId} lines={lines} open={open} />
+          <StageEdge jobId={jobId} lines={lines} open={open} />
         </Box>
         <Box as="main" px={{ base: 4, md: '26px' }} py="5" minW="0">
           {open === 'take' && <TakeFace {...face} />}

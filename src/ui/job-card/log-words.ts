@@ -1,6 +1,6 @@
 import { lookWords } from '../stages/inspection/look-words';
 import { sourceWords, unsafeSources } from '@/core/bench/make-safe';
-import { counted, type Entry } from '@/core/logbook';
+import { countOf, type Entry } from '@/core/logbook';
 import { choiceNames } from '@/core/replacement/replacement';
 import { stageWords } from '@/core/equipment/power-stage';
 
@@ -19,7 +19,7 @@ export function entryWords(entry: Entry): string {
     case 'identify.motor':
       return `Motor: ${entry.payload.plate.power.value} ${entry.payload.plate.power.unit}, ${entry.payload.plate.amps} A`;
     case 'as-found.captured':
-      return `As found: ${entry.payload.active ?? 'no alarm'}, ${counted(entry.payload.slots.length, 'slot')}`;
+      return `As found: ${entry.payload.active ?? 'no alarm'}, ${countOf(entry.payload.slots.length, 'slot')}`;
     case 'as-found.impossible':
       return `As found not captured: ${entry.payload.reason}`;
     case 'look.finding':
@@ -59,7 +59,7 @@ export function entryWords(entry: Entry): string {
     case 'module.gate':
       return `Device ${entry.payload.device}, gate to emitter ${entry.payload.ohm === 'OL' ? 'open' : `${entry.payload.ohm} Ω`}`;
     case 'drive.read':
-      return `Read out of ${entry.payload.identity.vendor} ${entry.payload.identity.product} at ${entry.payload.target}: ${counted(Object.keys(entry.payload.values).length, 'value')}`;
+      return `Read out of ${entry.payload.identity.vendor} ${entry.payload.identity.product} at ${entry.payload.target}: ${countOf(Object.keys(entry.payload.values).length, 'value')}`;
     case 'drive.seen':
       return 'Read off the display';
     case 'trace.answered':
@@ -109,21 +109,21 @@ export function entryWords(entry: Entry): string {
     case 'commission.power-off':
       return 'Power goes: what is in the drive was kept';
     case 'set.kept':
-      return `Set kept: ${entry.payload.name}, ${counted(Object.keys(entry.payload.values).length, 'value')}`;
+      return `Set kept: ${entry.payload.name}, ${countOf(Object.keys(entry.payload.values).length, 'value')}`;
     case 'set.good':
       return `Marked as good: ${entry.payload.why}`;
     case 'set.write-begun':
-      return `Writing a set begun: ${entry.payload.name}, ${counted(entry.payload.values, 'value')}`;
+      return `Writing a set begun: ${entry.payload.name}, ${countOf(entry.payload.values, 'value')}`;
     case 'set.write-held':
       return `Writing the set is held: ${entry.payload.why}`;
     case 'set.write-resumed':
       return `Writing the set goes on${entry.payload.leftOut === null ? '' : ` without ${entry.payload.leftOut}`}`;
     case 'set.write-ended':
-      return `The set is written: ${entry.payload.ending}, ${counted(entry.payload.taken, 'value')} taken, ${counted(entry.payload.leftOver.length, 'difference')}`;
+      return `The set is written: ${entry.payload.ending}, ${countOf(entry.payload.taken, 'value')} taken, ${countOf(entry.payload.leftOver.length, 'difference')}`;
     case 'set.verified':
-      return `Compared again${entry.payload.afterPower ? ' after the power was away' : ''}: ${entry.payload.ending}, ${counted(entry.payload.leftOver.length, 'difference')}`;
+      return `Compared again${entry.payload.afterPower ? ' after the power was away' : ''}: ${entry.payload.ending}, ${countOf(entry.payload.leftOver.length, 'difference')}`;
     case 'stop.planned':
-      return `Stop planned: ${counted(entry.payload.tasks.length, 'task')}, ${entry.payload.people} at hand`;
+      return `Stop planned: ${countOf(entry.payload.tasks.length, 'task')}, ${entry.payload.people} at hand`;
     case 'decide.figures':
       return 'Figures of the choice kept';
     case 'decide.made':
@@ -187,7 +187,7 @@ export function entryWords(entry: Entry): string {
     case 'power.lamps':
       return `Lamp load at ${entry.payload.hz} Hz: ${entry.payload.volts.join(' / ')} V`;
     case 'power.swept':
-      return `Reference swept, ${counted(entry.payload.points.length, 'point')}`;
+      return `Reference swept, ${countOf(entry.payload.points.length, 'point')}`;
     case 'startup.signed':
       return `Start-up sheet signed, ${entry.payload.entries} entries`;
     case 'note.added':

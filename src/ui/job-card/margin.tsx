@@ -1,7 +1,7 @@
 'use client';
 import { Box, Heading, Text } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
-import { counted, type LogLine } from '@/core/logbook';
+import { countOf, type LogLine } from '@/core/logbook';
 import { Primary, Secondary } from '../kit/buttons';
 import { Field } from '../kit/field';
 import { clockTime, dateTime } from '../kit/time';
@@ -25,7 +25,7 @@ function figureWords(lines: readonly LogLine[]): string {
   const volts = lines.flatMap((l) =>
     l.entry.kind === 'safety.figure' ? [Math.abs(l.entry.payload.volts)] : [],
   );
-  return `Dead proof: ${counted(volts.length, 'figure')}, highest ${Math.max(...volts)} V`;
+  return `Dead proof: ${countOf(volts.length, 'figure')}, highest ${Math.max(...volts)} V`;
 }
 
 function Line({

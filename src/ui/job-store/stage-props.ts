@@ -4,7 +4,7 @@ import type { Limits } from '@/core/bench/make-safe';
 import type { JobStore } from './use-job';
 
 /** What every work face gets. */
-export interface FaceProps {
+export interface StageProps {
   jobId: string;
   store: JobStore;
   person: Person;

@@ -6,7 +6,7 @@ import {
   fold,
   type Entry,
   type JobState,
-  type Kind,
+  type EntryKind,
   type Payload,
   type Person,
 } from '@/core/logbook';
@@ -16,7 +16,7 @@ import { putInOutbox, readOutbox, takeFromOutbox } from './outbox';
 /** How often other tabs' and people's entries are asked for, ms. */
 const poll_ms = 1000;
 
-export interface Refusal {
+export interface RefusedEntry {
   entry: Entry;
   reason: string;
 }
@@ -25,11 +25,11 @@ export interface JobStore {
   state: JobState;
   /** Ids of entries that are shown but not kept by the server yet. */
   unsent: ReadonlySet<string>;
-  refused: readonly Refusal[];
+  refused: readonly RefusedEntry[];
   online: boolean;
   /** Server time minus this device's time, ms. */
   clockOffset_ms: number;
-  record: <K extends Kind>(kind: K, payload: Payload<K>, corrects?: string) => string;
+  record: <K extends EntryKind>(kind: K, payload: Payload<K>, corrects?: string) => string;
   dismiss: (id: string) => void;
 }
 
@@ -48,7 +48,7 @@ export function useJob(jobId: string, initial: readonly Entry[], person: Person,
   const context = useMemo(() => ({ limits }), [limits]);
   const [kept, setKept] = useState<JobState>(() => fold(initial, context));
   const [waiting, setWaiting] = useState<Entry[]>([]);
-  const [refused, setRefused] = useState<Refusal[]>([]);
+  const [refused, setRefused] = useState<RefusedEntry[]>([]);
   const [online, setOnline] = useState(true);
   const [clockOffset_ms, setClockOffset] = useState(0);
   const sending = useRef(false);
@@ -123,7 +123,7 @@ export function useJob(jobId: string, initial: readonly Entry[], person: Person,
   }, [jobId, send, take]);
 
   const record = useCallback(
-    <K extends Kind>(kind: K, payload: Payload<K>, corrects?: string): string => {
+    <K extends EntryKind>(kind: K, payload: Payload<K>, corrects?: string): string => {
       const at = new Date(Date.now() + clockOffset_ms).toISOString();
       const made = {
         v: 1,

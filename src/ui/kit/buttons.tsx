@@ -99,7 +99,7 @@ export function Key({ children }: { children: ReactNode }) {
 }
 
 /** Words for readers that listen; nothing to see. */
-export function Spoken({ children }: { children: ReactNode }) {
+export function VisuallyHidden({ children }: { children: ReactNode }) {
   return (
     <Box
       as="span"

@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import type { Person } from '@/core/logbook';
-import { FaceHead } from './section';
+import { StageHead } from './section';
 import { TopBar } from './top-bar';
 
 /** A page of its own, outside any job: one card under the bar. */
@@ -32,7 +32,7 @@ export function CardPage({
         p={{ base: 4, md: 7 }}
         {...(maxW === undefined ? {} : { maxW })}
       >
-        <FaceHead title={title}>{about}</FaceHead>
+        <StageHead title={title}>{about}</StageHead>
         {children}
       </Box>
     </>

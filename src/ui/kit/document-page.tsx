@@ -7,7 +7,7 @@ import { Secondary } from './buttons';
 import { TopBar } from './top-bar';
 
 /** A headed part of a paper. */
-export function Part({
+export function DocumentPart({
   title,
   level = 'h2',
   children,
@@ -36,7 +36,7 @@ export function Part({
 }
 
 /** A paper of a job as a page: its title, what may be taken along, what it is about; it prints as it stands. */
-export function PaperPage({
+export function DocumentPage({
   jobId,
   title,
   links,

@@ -86,7 +86,7 @@ export function Field({
 }
 
 /** A figure as it is typed: text until it is read, so that nothing typed is lost. */
-export const Figure = ({
+export const NumberField = ({
   text,
   set,
   ...rest

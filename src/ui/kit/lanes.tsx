@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { LaneHandle, type Handle } from './lane-handle';
 import { PlainTable } from './plain-table';
 import { TimeAxis } from './time-axis';
-import { Why } from './why';
+import { Disclosure } from './why';
 import { YTicks } from './y-ticks';
 
 const width = 720;
@@ -181,7 +181,7 @@ export function Lanes<S extends { at_s: number }>({
           <TimeAxis x={x} right={width - inset.right} height={height} name="seconds" />
         </svg>
       </Box>
-      <Why label="table">
+      <Disclosure label="table">
         <PlainTable heads={['s', ...series.map((s) => (s.unit === '' ? s.name : `${s.name}, ${s.unit}`))]}>
           {samples.slice(-20).map((s) => (
             <tr key={s.at_s}>
@@ -192,7 +192,7 @@ export function Lanes<S extends { at_s: number }>({
             </tr>
           ))}
         </PlainTable>
-      </Why>
+      </Disclosure>
     </Box>
   );
 }

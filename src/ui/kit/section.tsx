@@ -2,7 +2,7 @@ import { Box, Heading, Text } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 
 /** The head of a work face: what to do now, in one line. */
-export function FaceHead({ title, children }: { title: string; children?: ReactNode }) {
+export function StageHead({ title, children }: { title: string; children?: ReactNode }) {
   return (
     <Box mb="3">
       <Heading as="h1" fontFamily="heading" fontWeight="600" fontSize="1.56rem" lineHeight="1.1" mb="0.5">

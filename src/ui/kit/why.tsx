@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 
 /** The reason behind an advice or a figure, one tap away. */
-export function Why({ children, label = 'why?' }: { children: ReactNode; label?: string }) {
+export function Disclosure({ children, label = 'why?' }: { children: ReactNode; label?: string }) {
   return (
     <Box
       as="details"

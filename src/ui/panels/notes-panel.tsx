@@ -3,18 +3,18 @@ import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { stageNames, type StageId } from '@/core/logbook';
 import { Primary } from '../kit/buttons';
-import { FaceHead, Section } from '../kit/section';
+import { StageHead, Section } from '../kit/section';
 import { LongField } from '../kit/field';
 import { Photos } from '../kit/photos';
 import { clockTime } from '../kit/time';
-import type { FaceProps } from '../job-store/stage-props';
+import type { StageProps } from '../job-store/stage-props';
 
 /** A stage without a face of its own yet: what was done is kept in words. */
-export function NotesFace({
+export function NotesPanel({
   store,
   stage,
   bare = false,
-}: FaceProps & {
+}: StageProps & {
   stage: StageId;
   /** Under a face of its own: no head. */
   bare?: boolean;
@@ -25,9 +25,9 @@ export function NotesFace({
   return (
     <>
       {!bare && (
-        <FaceHead title={stageNames[stage]}>
+        <StageHead title={stageNames[stage]}>
           Grim Spanner has no guided steps for this stage yet. What you write here is kept with the job.
-        </FaceHead>
+        </StageHead>
       )}
       <Section title="Notes">
         <Box as="ul" listStyleType="none" mb="3">

@@ -1,6 +1,6 @@
 // Discharge of a DC bank through its bleeder or a tool: v = v0·exp(−t/RC), any textbook.
 
-export interface Bank {
+export interface DischargingBank {
   capacitance_uF: number;
   bleederOhm: number;
 }
@@ -14,14 +14,14 @@ export interface Discharge {
   storedEnergy_J: number;
 }
 
-const tauOf = ({ capacitance_uF, bleederOhm }: Bank): number => capacitance_uF * 1e-6 * bleederOhm;
+const tauOf = ({ capacitance_uF, bleederOhm }: DischargingBank): number => capacitance_uF * 1e-6 * bleederOhm;
 
 /** Energy in the bank, J: ½·C·V². */
 export const storedEnergy = (capacitance_uF: number, volts: number): number =>
   0.5 * capacitance_uF * 1e-6 * volts ** 2;
 
 /** How long until the bleeder has brought the bank down. It is a plan, never a proof. */
-export function discharge(bank: Bank & { startVolts: number; limitVolts: number }): Discharge {
+export function discharge(bank: DischargingBank & { startVolts: number; limitVolts: number }): Discharge {
   const tau_s = tauOf(bank);
   const ratio = bank.startVolts / bank.limitVolts;
   return {
@@ -33,7 +33,7 @@ export function discharge(bank: Bank & { startVolts: number; limitVolts: number 
 }
 
 /** Bus volts after a time, V. */
-export const busVoltsAfter = (bank: Bank & { startVolts: number }, seconds: number): number =>
+export const busVoltsAfter = (bank: DischargingBank & { startVolts: number }, seconds: number): number =>
   bank.startVolts * Math.exp(-seconds / tauOf(bank));
 
 export interface TimedVolts {
@@ -55,7 +55,7 @@ export function timeConstant(readings: readonly TimedVolts[]): number | null {
 }
 
 /** A resistor held across the bank: what it must stand and how long it takes. */
-export interface DischargeTool {
+export interface DischargeResistor {
   peakAmps: number;
   peakWatts: number;
   joules: number;
@@ -64,7 +64,11 @@ export interface DischargeTool {
 }
 
 /** The sums of a discharge resistor: V/R, V²/R, ½CV², 5·R·C. */
-export const dischargeTool = (capacitance_uF: number, startVolts: number, ohm: number): DischargeTool => ({
+export const dischargeTool = (
+  capacitance_uF: number,
+  startVolts: number,
+  ohm: number,
+): DischargeResistor => ({
   peakAmps: startVolts / ohm,
   peakWatts: startVolts ** 2 / ohm,
   joules: storedEnergy(capacitance_uF, startVolts),

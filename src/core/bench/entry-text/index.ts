@@ -2,7 +2,7 @@
 import type { Value } from '../../equipment/power-stage';
 
 /** What a text can mean. */
-export type Typed =
+export type TypedReading =
   | { kind: 'value'; value: Value }
   /** It could mean several things: ask. */
   | { kind: 'question'; why: string; choices: { value: Value; words: string }[] }
@@ -28,7 +28,7 @@ const words = (volts: number): string => `${Number(volts.toFixed(4))} V`;
  * Reads what was typed for a diode test.
  * @param ceiling_V above this the meter shows overload, so no figure can be above it
  */
-export function readDiodeTest(text: string, ceiling_V: number): Typed {
+export function readDiodeTest(text: string, ceiling_V: number): TypedReading {
   const t = tidy(text);
   if (t === '') return { kind: 'unreadable', why: 'Type what the meter shows, or press O for overload.' };
   if (overload.test(t)) return { kind: 'value', value: 'OL' };
@@ -62,7 +62,7 @@ export function readDiodeTest(text: string, ceiling_V: number): Typed {
 }
 
 /** No diode test shows this much: a missing point or unit. Only readings a junction can give are offered. */
-function tooBig(volts: number, unit: string, ceiling_V: number): Typed {
+function tooBig(volts: number, unit: string, ceiling_V: number): TypedReading {
   const slips = unit === '' ? [10, 100, 1000] : [];
   const likely = slips
     .map((factor) => Number((volts / factor).toPrecision(6)))

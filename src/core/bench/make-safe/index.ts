@@ -36,14 +36,14 @@ export const sourceWords: Readonly<Record<SourceKind, { name: string; hint: stri
 export const sourceStates = ['absent', 'isolated', 'not-sure', 'live'] as const;
 export type SourceState = (typeof sourceStates)[number];
 
-export interface Source {
+export interface EnergySource {
   kind: SourceKind;
   state: SourceState;
   how?: string | undefined;
 }
 
 /** Sources that still stand in the way; a kind not answered at all does too. */
-export const unsafeSources = (sources: readonly Source[]): SourceKind[] =>
+export const unsafeSources = (sources: readonly EnergySource[]): SourceKind[] =>
   sourceKinds.filter((kind) => {
     const state = sources.find((s) => s.kind === kind)?.state;
     return state !== 'absent' && state !== 'isolated';

@@ -1,5 +1,13 @@
 import { stage } from '../../equipment/power-stage';
-import { againId, greatestLimits, proofPoints, proofSteps, sourceKinds, unsafeSources, type Source } from '.';
+import {
+  againId,
+  greatestLimits,
+  proofPoints,
+  proofSteps,
+  sourceKinds,
+  unsafeSources,
+  type EnergySource,
+} from '.';
 
 const ids = (s: ReturnType<typeof stage>) => proofPoints(s).map((p) => p.id);
 
@@ -30,7 +38,7 @@ describe('where a drive is proven dead', () => {
 });
 
 describe('sources', () => {
-  const all = (state: Source['state']): Source[] => sourceKinds.map((kind) => ({ kind, state }));
+  const all = (state: EnergySource['state']): EnergySource[] => sourceKinds.map((kind) => ({ kind, state }));
   it('are safe only when each was answered and is absent or isolated', () => {
     expect(unsafeSources([])).toEqual([...sourceKinds]);
     expect(unsafeSources(all('isolated'))).toEqual([]);

@@ -13,7 +13,7 @@ const garbageLimit = 5;
 /** More lines than this within a tenth of a second were held up on the way: their times mean nothing. */
 const burst = 8;
 
-export type Trouble = 'silent' | 'garbage' | 'burst';
+export type MeterProblem = 'silent' | 'garbage' | 'burst';
 
 /** What the listening has come to. */
 export interface Listening {
@@ -27,7 +27,7 @@ export interface Listening {
   arrivals: readonly number[];
   garbage: number;
   batteryLow: boolean;
-  trouble: Trouble | null;
+  trouble: MeterProblem | null;
 }
 
 export type Heard = { kind: 'counted'; volts: number } | { kind: 'climbing'; volts: number };

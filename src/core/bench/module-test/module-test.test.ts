@@ -1,13 +1,21 @@
-import { connectionFor, devicesOf, moduleVerdict, type Touch } from '.';
+import { connectionFor, devicesOf, moduleVerdict, type LampTouch } from '.';
 
-const touch = (device: number, gate: Touch['gate'], lamp: Touch['lamp'], holds = true): Touch => ({
+const touch = (
+  device: number,
+  gate: LampTouch['gate'],
+  lamp: LampTouch['lamp'],
+  holds = true,
+): LampTouch => ({
   device,
   gate,
   lamp,
   holds,
 });
-const switching = (device: number): Touch[] => [touch(device, 'plus', 'on'), touch(device, 'minus', 'off')];
-const single = (touches: Touch[], more: Partial<Parameters<typeof moduleVerdict>[0]> = {}) =>
+const switching = (device: number): LampTouch[] => [
+  touch(device, 'plus', 'on'),
+  touch(device, 'minus', 'off'),
+];
+const single = (touches: LampTouch[], more: Partial<Parameters<typeof moduleVerdict>[0]> = {}) =>
   moduleVerdict({ kind: 'single', lampSelfTest: true, touches, ...more }).devices[0];
 
 describe('lamp and battery on one transistor', () => {

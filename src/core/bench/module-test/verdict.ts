@@ -1,12 +1,12 @@
 import { deviceCount, type ModuleKind } from './devices';
 
-export type Lamp = 'on' | 'off' | 'dim';
+export type LampState = 'on' | 'off' | 'dim';
 
 /** One touch of a gate: what the lamp did and whether it stayed so when the finger was lifted. */
-export interface Touch {
+export interface LampTouch {
   device: number;
   gate: 'plus' | 'minus';
-  lamp: Lamp;
+  lamp: LampState;
   holds: boolean;
 }
 
@@ -62,8 +62,8 @@ function byMeter(diode: DiodeTest | undefined, gate: GateResistance | undefined)
 }
 
 /** What the lamp did on the touches of one device (common practice, no source). */
-function byLamp(plus: readonly Touch[], minus: readonly Touch[]): Said {
-  const differ = (list: readonly Touch[]): boolean => new Set(list.map((t) => t.lamp)).size > 1;
+function byLamp(plus: readonly LampTouch[], minus: readonly LampTouch[]): Said {
+  const differ = (list: readonly LampTouch[]): boolean => new Set(list.map((t) => t.lamp)).size > 1;
   if (differ(plus) || differ(minus))
     return say('not-proven', 'The same touch gave different answers: clean the posts and do it again.');
   const [on] = plus;
@@ -112,7 +112,7 @@ export function moduleVerdict({
 }: {
   kind: ModuleKind;
   lampSelfTest: boolean;
-  touches: readonly Touch[];
+  touches: readonly LampTouch[];
   diode?: readonly DiodeTest[];
   gate?: readonly GateResistance[];
 }): ModuleVerdict {

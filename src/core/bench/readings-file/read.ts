@@ -17,7 +17,7 @@ type Outcome =
   | { kind: 'unreadable'; why: string };
 
 /** One reading of the text. */
-export type Line = { line: number; given: string } & Outcome;
+export type ReadingLine = { line: number; given: string } & Outcome;
 
 /** A terminal and the letters on its screw. */
 export interface Named {
@@ -67,7 +67,7 @@ export function readReadings(
   strip: readonly Named[],
   kept: readonly Bare[],
   ceiling_V: number,
-): Line[] {
+): ReadingLine[] {
   const meant = meanings(strip);
   const keyOf = ({ red, black, value }: Bare): string => `${red} ${black} ${value}`;
   const unmatched = new Map<string, number>();
@@ -94,7 +94,7 @@ export function readReadings(
     const answered = outcome.kind === 'question' && outcome.choices.find((c) => matched(c.reading));
     return answered ? { kind: 'known', reading: answered.reading } : outcome;
   };
-  return rowsOfText(text).flatMap(({ line, given, parts }): Line[] =>
+  return rowsOfText(text).flatMap(({ line, given, parts }): ReadingLine[] =>
     parts === null
       ? [{ line, given, kind: 'unreadable', why: shape }]
       : parts.values.map((value) => ({ line, given, ...read(parts.red, parts.black, value) })),

@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import * as fc from 'fast-check';
 import { stage, terminals, type Value } from '../../equipment/power-stage';
-import { asCase, asCsv, asJsonLines, readReadings, type Line } from '.';
+import { asCase, asCsv, asJsonLines, readReadings, type ReadingLine } from '.';
 
 const strip = [
   { mark: 'R', terminal: 'L1' },
@@ -14,9 +14,9 @@ const strip = [
   { mark: 'N', terminal: 'DC-' },
   { mark: 'E', terminal: 'PE' },
 ];
-const read = (text: string, kept: Parameters<typeof readReadings>[2] = []): Line[] =>
+const read = (text: string, kept: Parameters<typeof readReadings>[2] = []): ReadingLine[] =>
   readReadings(text, strip, kept, 2);
-const values = (lines: readonly Line[]): unknown[] =>
+const values = (lines: readonly ReadingLine[]): unknown[] =>
   lines.map((l) => (l.kind === 'reading' ? [l.reading.red, l.reading.black, l.reading.value] : l.kind));
 
 describe('tables', () => {

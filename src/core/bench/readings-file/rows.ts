@@ -2,7 +2,7 @@
 import Papa from 'papaparse';
 import * as z from 'zod';
 
-export interface Row {
+export interface TableRow {
   /** Counted from 1; of a JSON text that is one array, the item. */
   line: number;
   given: string;
@@ -23,7 +23,7 @@ const json = (text: string): unknown => {
   }
 };
 
-const itemRow = (line: number, given: string, item: unknown): Row => {
+const itemRow = (line: number, given: string, item: unknown): TableRow => {
   const read = itemSchema.safeParse(item);
   return {
     line,
@@ -32,7 +32,7 @@ const itemRow = (line: number, given: string, item: unknown): Row => {
   };
 };
 
-function jsonRows(text: string): Row[] {
+function jsonRows(text: string): TableRow[] {
   const whole = json(text);
   const asCase = caseSchema.safeParse(whole);
   const items = Array.isArray(whole) ? (whole as unknown[]) : asCase.success ? asCase.data.readings : null;
@@ -48,7 +48,7 @@ const columns = {
   earlier: ['earlier', 'earlier_v'],
 } as const;
 
-function csvRows(text: string): Row[] {
+function csvRows(text: string): TableRow[] {
   const { data } = Papa.parse<string[]>(text, {
     delimitersToGuess: ['\t', ';', ',', '|', ' '],
   });
@@ -62,7 +62,7 @@ function csvRows(text: string): Row[] {
   };
   const headed = at.red >= 0 && at.black >= 0 && at.value >= 0;
   let headSeen = !headed;
-  return data.flatMap((cells, i): Row[] => {
+  return data.flatMap((cells, i): TableRow[] => {
     if (cells.join('').trim() === '') return [];
     if (!headSeen) {
       headSeen = true;
@@ -90,7 +90,7 @@ function csvRows(text: string): Row[] {
 }
 
 /** JSON Lines, a JSON array, a case with `readings`, or a table with or without a head. */
-export const rowsOfText = (text: string): Row[] => {
+export const rowsOfText = (text: string): TableRow[] => {
   const tidy = text.replace(/^\uFEFF/, '').trim();
   if (tidy === '') return [];
   return /^[[{]/.test(tidy) ? jsonRows(tidy) : csvRows(tidy);

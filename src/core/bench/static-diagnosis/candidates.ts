@@ -8,11 +8,11 @@ import {
   type Stage,
 } from '../../equipment/power-stage';
 import type { Candidate, Diagnosis, NamedFault } from './diagnosis';
-import type { Fit } from './fit';
+import type { HypothesisFit } from './fit';
 import { column } from './ground';
 import { nameOfFaults, withFault } from './hypotheses';
 import { model } from './model';
-import type { Posterior, Question, Weighed } from './question';
+import type { Posterior, DiagnosisProblem, Weighed } from './question';
 import { isBlocked, solution } from './solve';
 import { inertFaults } from './variants';
 import type { Hypothesis, Solution } from './tables';
@@ -25,7 +25,7 @@ export const namesOf = ({ faults }: Hypothesis): NamedFault[] =>
 
 /** What a fit's answer comes to with a unit's shared drops and the fit's own open sizes, V; Infinity: overload. */
 function comesTo(
-  { hypothesis, solutions, unknowns }: Fit,
+  { hypothesis, solutions, unknowns }: HypothesisFit,
   i: number,
   common: Float64Array,
   ceiling_V: number,
@@ -44,7 +44,7 @@ function comesTo(
 const same_V = 3 * model.reading_V;
 
 /** Does a fit predict what a group's leader does, as far as the noise lets us see? */
-const equal = ({ rows, ceiling }: Question, group: Group, other: Fit): boolean =>
+const equal = ({ rows, ceiling }: DiagnosisProblem, group: CandidateGroup, other: HypothesisFit): boolean =>
   rows.every((_, i) => {
     const x = at(group.expects, i);
     const y = comesTo(other, i, group.leader.fit.unknowns, ceiling.volts);
@@ -52,7 +52,7 @@ const equal = ({ rows, ceiling }: Question, group: Group, other: Fit): boolean =
   });
 
 /** Hypotheses that the readings taken cannot tell apart, together. */
-export interface Group {
+export interface CandidateGroup {
   leader: Weighed;
   /** What the leader expects of each observation, V; Infinity for overload. */
   expects: Float64Array;
@@ -71,8 +71,8 @@ const includes = (bigger: readonly NamedFault[], smaller: readonly NamedFault[])
   smaller.length > 0 &&
   smaller.every((s) => bigger.some((b) => b.component === s.component && b.mode === s.mode));
 
-export function groupsOf(question: Question, { weighed }: Posterior): Group[] {
-  const groups: Group[] = [];
+export function groupsOf(question: DiagnosisProblem, { weighed }: Posterior): CandidateGroup[] {
+  const groups: CandidateGroup[] = [];
   const { ceiling } = question;
   for (const w of weighed) {
     const { fit } = w;
@@ -97,7 +97,7 @@ export function groupsOf(question: Question, { weighed }: Posterior): Group[] {
 }
 
 /** Candidates, best first; the same faults under different circumstances are one candidate. */
-export function candidatesOf(question: Question, groups: readonly Group[]): Candidate[] {
+export function candidatesOf(question: DiagnosisProblem, groups: readonly CandidateGroup[]): Candidate[] {
   const inert = inertFaults(question.tables.stage);
   const byName = new Map<string, Candidate>();
   for (const group of groups) {
@@ -138,7 +138,7 @@ export function candidatesOf(question: Question, groups: readonly Group[]): Cand
 }
 
 /** Faults that would change none of the probes taken, the rest being as the best explanation has it. */
-export function unseenOf(question: Question, best: Weighed): NamedFault[] {
+export function unseenOf(question: DiagnosisProblem, best: Weighed): NamedFault[] {
   const { tables, rows } = question;
   const { hypothesis } = best.fit;
   const hidden = tables.variants.flatMap(({ fault, weightTogether }, v) => {
@@ -167,7 +167,7 @@ const neverSeenOpen = (stage: Stage, position: Position): boolean =>
 const direct = 0.5;
 
 /** Was a junction read by itself, not only along with others in parallel? */
-function readDirectly({ tables, rows }: Question, component: Position): boolean {
+function readDirectly({ tables, rows }: DiagnosisProblem, component: Position): boolean {
   const sound = tables.all[0];
   const place = column.device(component);
   return rows.some((row) => {
@@ -180,7 +180,7 @@ function readDirectly({ tables, rows }: Question, component: Position): boolean 
 
 /** The state of every position, all hypotheses taken together. */
 export function positionStates(
-  question: Question,
+  question: DiagnosisProblem,
   { ofVariant }: Posterior,
   unseen: readonly NamedFault[],
 ): Diagnosis['positions'] {

@@ -1,10 +1,10 @@
 import { at, saturationAt, thermalVolts } from '../../numerics/circuit';
 import { typicalDevices, type Family } from '../../equipment/power-stage';
 import type { Condition, ConditionCode } from './diagnosis';
-import { decimalFactors, expectedOf, normalBelow, type Expectation, type Fit } from './fit';
+import { decimalFactors, expectedOf, normalBelow, type Expectation, type HypothesisFit } from './fit';
 import { column, families, usual_A, usualTemperature_C } from './ground';
 import { model } from './model';
-import type { Posterior, Question, Weighed } from './question';
+import type { Posterior, DiagnosisProblem, Weighed } from './question';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { abs, log, max, min } = Math;
@@ -75,7 +75,11 @@ export const familyShiftOf = (
   Object.fromEntries(families.map((f) => [f, (familyShift_V[f] ?? 0) + at(unknowns, column.family(f))]));
 
 /** Are all drops off the same way, more than makes differ among themselves? */
-function drift(question: Question, best: Fit, temperature_C: number | undefined): Condition[] {
+function drift(
+  question: DiagnosisProblem,
+  best: HypothesisFit,
+  temperature_C: number | undefined,
+): Condition[] {
   const read = new Set(
     question.observations.flatMap((_, i) => {
       const solved = best.solutions[i];
@@ -104,7 +108,7 @@ function drift(question: Question, best: Fit, temperature_C: number | undefined)
 }
 
 /** Figures that fit with their decimal point moved; as sure as the fit is that they are slips. */
-function slips({ observations }: Question, best: Fit): Condition[] {
+function slips({ observations }: DiagnosisProblem, best: HypothesisFit): Condition[] {
   const moved = observations.flatMap((o, i) => {
     const doubt = 1 - at(best.trust, i);
     const expected = expectedOf(best, i);
@@ -119,7 +123,7 @@ function slips({ observations }: Question, best: Fit): Condition[] {
 
 /** Every trap that the figures betray, likeliest first. */
 export function conditionsOf(
-  question: Question,
+  question: DiagnosisProblem,
   { ofCircumstance }: Posterior,
   best: Weighed,
   temperature_C: number | undefined,

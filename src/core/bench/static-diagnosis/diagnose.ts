@@ -1,6 +1,6 @@
 import { terminalsOf, type Stage, type Terminal } from '../../equipment/power-stage';
 import { ceilingFor } from './fit';
-import { candidatesOf, groupsOf, positionStates, unseenOf, type Group } from './candidates';
+import { candidatesOf, groupsOf, positionStates, unseenOf, type CandidateGroup } from './candidates';
 import { asserted, condition, conditionsOf, expectationFor, familyShiftOf } from './conditions';
 import { incredible } from './credible';
 import { invalid, type Candidate, type Condition, type Diagnosis, type NextProbe } from './diagnosis';
@@ -9,7 +9,7 @@ import { inSoundBand, judgeReadings, repeatsOf, slipsOf } from './judge';
 import { explanationsBefore, explanationsOf, nextProbes } from './next-probe';
 import { suspected } from './model';
 import { observe, type Observation, type Taken } from './observations';
-import type { Question } from './question';
+import type { DiagnosisProblem } from './question';
 import { firstLook, weigh } from './search';
 import { rowOf } from './solve';
 import { enoughProbing } from './stopping';
@@ -106,7 +106,7 @@ export function diagnose(tables: Tables, readings: readonly Taken[], temperature
   const refused = unusable(tables.stage, observations, readings.length);
   if (refused !== null) return { ...refused, next: firstProbes(tables, observations, temperature_C) };
   const ceiling = ceilingFor(observations, tables.meter.ceiling_V);
-  const ask = (on: Tables): Question => ({
+  const ask = (on: Tables): DiagnosisProblem => ({
     tables: on,
     observations,
     rows: observations.map((o) => rowOf(on, o.probe)),
@@ -203,8 +203,8 @@ const spoils = new Set<Condition['code']>([
 ]);
 
 function verdictOf(
-  question: Question,
-  groups: readonly Group[],
+  question: DiagnosisProblem,
+  groups: readonly CandidateGroup[],
   candidates: readonly Candidate[],
   conditions: readonly Condition[],
   { incomplete, doubts }: { incomplete: boolean; doubts: number },

@@ -9,7 +9,7 @@ import type { Hypothesis, Solution, Standing } from './tables';
 const { abs, exp, log, log1p, max, min, sqrt } = Math;
 
 /** How well one hypothesis explains the readings, with the unit's own drops fitted. */
-export interface Fit {
+export interface HypothesisFit {
   hypothesis: Hypothesis;
   /** What it says of each observation, before the unit's own drops. */
   solutions: readonly Solution[];
@@ -69,7 +69,7 @@ export const standingOf = (predicted_V: number, ceiling_V: number): Standing => 
  * ln likelihood of an observed state.
  * @param open the voltage follows a size that is still open: near the ceiling both states are possible
  */
-export function stateOf(
+export function stateLikelihood(
   { volts: ceiling_V, bounds }: Ceiling,
   observations: readonly Observation[],
   i: number,
@@ -185,8 +185,12 @@ export function fit(
   hypothesis: Hypothesis,
   observations: readonly Observation[],
   solutions: readonly Solution[],
-  { expectation, ceiling, near }: { expectation: Expectation; ceiling: Ceiling; near?: Fit | undefined },
-): Fit {
+  {
+    expectation,
+    ceiling,
+    near,
+  }: { expectation: Expectation; ceiling: Ceiling; near?: HypothesisFit | undefined },
+): HypothesisFit {
   const { open } = hypothesis;
   const isDevice = (u: number) => u < column.leak0 && !open.includes(u);
   const finite = observations.flatMap((observation, i): Figure[] => {
@@ -277,7 +281,7 @@ export function fit(
   observations.forEach((observation, i) => {
     const solved = solutions[i] as Solution;
     const expected = solved.volts + effect(solved, unknowns);
-    score += stateOf(ceiling, observations, i, expected);
+    score += stateLikelihood(ceiling, observations, i, expected);
     if ((observation.state === 'finite') === abs(expected) > ceiling.volts) trust[i] = 0;
     // A finite figure where overload was predicted can only be a slip: its state has paid for that,
     // and any figure is as likely as another.
@@ -287,7 +291,7 @@ export function fit(
 }
 
 /** What the fit expects a reading of its to be, V; Infinity for overload. */
-export function expectedOf(fitted: Fit, i: number): number {
+export function expectedOf(fitted: HypothesisFit, i: number): number {
   const solved = fitted.solutions[i] as Solution;
   return isBlocked(solved) ? Infinity : solved.volts + effect(solved, fitted.unknowns);
 }

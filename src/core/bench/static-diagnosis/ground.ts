@@ -1,4 +1,4 @@
-import { at, changed, compile, type Changes, type Element, type Network } from '../../numerics/circuit';
+import { at, withChanges, compile, type Changes, type Element, type Network } from '../../numerics/circuit';
 import {
   defaultAddedOhm,
   defaultLeakOhm,
@@ -25,7 +25,7 @@ export const usualTemperature_C = 25;
 export const usual_A = 1e-3;
 
 /** A position's number: looked up in every inner loop. */
-export const placeOf = Object.fromEntries(positions.map((p, i) => [p, i])) as Record<Position, number>;
+export const positionIndex = Object.fromEntries(positions.map((p, i) => [p, i])) as Record<Position, number>;
 
 /**
  * What every unit leaves open, as columns of a fit: each device's own deviation (V at the usual
@@ -34,10 +34,10 @@ export const placeOf = Object.fromEntries(positions.map((p, i) => [p, i])) as Re
  */
 export const families: readonly Family[] = ['rectifier', 'freewheel', 'brake', 'precharge'];
 export const column = {
-  device: (position: Position): number => placeOf[position],
+  device: (position: Position): number => positionIndex[position],
   /** The columns before this are the devices' own. */
   leak0: positions.length,
-  leak: (position: Position): number => positions.length + placeOf[position],
+  leak: (position: Position): number => positions.length + positionIndex[position],
   circumstance: 2 * positions.length,
   /** From here on the columns are shared by all devices. */
   firstFamily: 2 * positions.length + 1,
@@ -120,7 +120,7 @@ function changesOf(ground: Ground, faults: readonly Fault[], fitted?: Float64Arr
       });
     });
   for (const fault of faults) {
-    const p = placeOf[fault.component];
+    const p = positionIndex[fault.component];
     const diode = at(ground.diode, p);
     const resistor = at(ground.resistor, p);
     if (fault.mode === 'short' || fault.mode === 'leaky') {
@@ -153,7 +153,7 @@ function changesOf(ground: Ground, faults: readonly Fault[], fitted?: Float64Arr
 }
 
 export const networkWith = (ground: Ground, faults: readonly Fault[], fitted?: Float64Array): Network =>
-  changed(ground.network, changesOf(ground, faults, fitted));
+  withChanges(ground.network, changesOf(ground, faults, fitted));
 
 /** Where current can go in a network: per node, the nodes it can pass to, as bits. */
 export interface Ways {

@@ -9,13 +9,13 @@ import {
   type Stage,
 } from '../../equipment/power-stage';
 import type { ReadingJudgement } from './diagnosis';
-import type { Fit } from './fit';
+import type { HypothesisFit } from './fit';
 import { column } from './ground';
 import { directBand, directJunction } from './junctions';
 import { model } from './model';
 import type { Observation } from './observations';
 import { effect, solution } from './solve';
-import type { Question } from './question';
+import type { DiagnosisProblem } from './question';
 import type { Hypothesis } from './tables';
 
 // Taken once: looking a global up at every use costs more than the function itself.
@@ -23,7 +23,7 @@ const { abs } = Math;
 
 /** Each reading against what a sound unit with this one's drops would show. */
 export function judgeReadings(
-  { tables, rows, observations }: Question,
+  { tables, rows, observations }: DiagnosisProblem,
   sound: Hypothesis,
   common: Float64Array,
 ): ReadingJudgement[] {
@@ -48,8 +48,8 @@ export function judgeReadings(
 
 /** Devices that stand off their sisters under a fit, with the probe that reads them. */
 const oddDevices = (
-  { observations }: Question,
-  best: Fit,
+  { observations }: DiagnosisProblem,
+  best: HypothesisFit,
 ): { position: Position; off_V: number; probe: Probe }[] =>
   positions.flatMap((position) => {
     const off_V = familyOf(position) === null ? 0 : at(best.unknowns, column.device(position));
@@ -65,11 +65,11 @@ const offWords = (position: Position, off_V: number, stage: Stage): string => {
 };
 
 /** Figures that the best explanation takes for slips. */
-export const slipsOf = ({ observations }: Question, best: Fit): Observation[] =>
+export const slipsOf = ({ observations }: DiagnosisProblem, best: HypothesisFit): Observation[] =>
   observations.filter((_, i) => at(best.trust, i) < 0.5);
 
 /** What to take again, with the reason. */
-export function repeatsOf(question: Question, best: Fit): (Probe & { why: string })[] {
+export function repeatsOf(question: DiagnosisProblem, best: HypothesisFit): (Probe & { why: string })[] {
   const odd = oddDevices(question, best);
   const slips = slipsOf(question, best).filter((o) => !odd.some((d) => probeKey(d.probe) === o.key));
   return [
@@ -82,7 +82,7 @@ export function repeatsOf(question: Question, best: Fit): (Probe & { why: string
 }
 
 /** Worse than its sisters, but every figure of it inside the band a sound one may show. */
-export const inSoundBand = ({ observations }: Question, component: Position): boolean =>
+export const inSoundBand = ({ observations }: DiagnosisProblem, component: Position): boolean =>
   observations.every((o) => {
     if (o.state !== 'finite' || directJunction(o.probe) !== component) return true;
     const band = directBand(o.probe);

@@ -1,13 +1,13 @@
 // Hypotheses that the probes taken cannot tell apart are one lot: weighed once for all its members.
 import { at } from '../../numerics/circuit';
 import { answer, answerAtHand, answersOf, unasked } from './answers';
-import { slipCost, spreadOf, stateOf, type Ceiling, type Fit } from './fit';
+import { slipCost, spreadOf, stateLikelihood, type Ceiling, type HypothesisFit } from './fit';
 import { column } from './ground';
 import { model } from './model';
 import type { Observation } from './observations';
-import type { Question } from './question';
+import type { DiagnosisProblem } from './question';
 import { isBlocked } from './solve';
-import type { Answer, AnswersOfRow, Hypothesis, Solution } from './tables';
+import type { InheritedSolution, AnswersOfRow, Hypothesis, Solution } from './tables';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { exp, log, max, min } = Math;
@@ -31,19 +31,21 @@ export interface Lot {
 }
 
 /** What every answer makes of an observation, computed when first asked for. */
-function lazily(of: (answer: Answer, i: number) => number, { tables, rows }: Question) {
+function lazily(of: (answer: InheritedSolution, i: number) => number, { tables, rows }: DiagnosisProblem) {
   const all = rows.map((row) => answersOf(tables, row).answers);
   const known = all.map((answers) => new Float64Array(answers.length).fill(NaN));
   return (i: number, number: number): number => {
     const values = known[i] as Float64Array;
     // An answer found since then has no place: it is seldom asked for twice.
     const value = number < values.length ? at(values, number) : NaN;
-    return value === value ? value : (values[number] = of((all[i] as Answer[])[number] as Answer, i));
+    return value === value
+      ? value
+      : (values[number] = of((all[i] as InheritedSolution[])[number] as InheritedSolution, i));
   };
 }
 
 /** ln likelihood of the states under a hypothesis; −∞ as soon as it falls under the bar. */
-function scorer(question: Question) {
+function scorer(question: DiagnosisProblem) {
   const { tables, rows, observations, ceiling } = question;
   const all = rows.map((row) => answersOf(tables, row));
   const stateIs = (i: number, number: number): number => {
@@ -51,8 +53,8 @@ function scorer(question: Question) {
     const { blocked, conducting } = ceiling.bounds[i] as Ceiling['bounds'][number];
     if (states[number] === 'below') return conducting;
     if (states[number] === 'above') return blocked;
-    const { solution, leaks } = answers[number] as Answer;
-    return stateOf(ceiling, observations, i, solution.volts, leaks);
+    const { solution, leaks } = answers[number] as InheritedSolution;
+    return stateLikelihood(ceiling, observations, i, solution.volts, leaks);
   };
   const waiting: number[] = [];
   return (number: number, bar: number): number => {
@@ -79,7 +81,7 @@ function scorer(question: Question) {
  * Joins those of the hypotheses that the states leave alive and that give the same answers.
  * @param numbers of the hypotheses, the likelier ones first: each is held against the best so far
  */
-export function lotsOf(question: Question, numbers: readonly number[]): Lot[] {
+export function lotsOf(question: DiagnosisProblem, numbers: readonly number[]): Lot[] {
   const { tables, rows } = question;
   const { all, logPriors } = tables;
   const columns = rows.map((row) => answersOf(tables, row).of);
@@ -123,10 +125,10 @@ export function lotsOf(question: Question, numbers: readonly number[]): Lot[] {
   return lots;
 }
 
-export const solutionsOf = ({ tables, rows }: Question, { best }: Lot): Solution[] =>
+export const solutionsOf = ({ tables, rows }: DiagnosisProblem, { best }: Lot): Solution[] =>
   rows.map((row) => {
     const { answers, of } = answersOf(tables, row);
-    return (answers[at(of, best.number)] as Answer).solution;
+    return (answers[at(of, best.number)] as InheritedSolution).solution;
   });
 
 /**
@@ -134,7 +136,10 @@ export const solutionsOf = ({ tables, rows }: Question, { best }: Lot): Solution
  * its own counts as noise. Near enough for what is far behind.
  * @returns per lot: ln of prior × evidence up to a constant that all share; −∞ where it is under the bar
  */
-export function roughlyBy(question: Question, near: Fit): (lot: Lot, bar: number) => number {
+export function roughlyBy(
+  question: DiagnosisProblem,
+  near: HypothesisFit,
+): (lot: Lot, bar: number) => number {
   const { observations, expectation } = question;
   const least = (roughness * model.reading_V) ** 2;
   const costOf = lazily((a, i) => {

@@ -1,8 +1,8 @@
 import { probeKey, type Probe, type Stage } from '../../equipment/power-stage';
 import type { NamedFault, NextProbe } from './diagnosis';
 import { model } from './model';
-import { namesOf, type Group } from './candidates';
-import type { Question } from './question';
+import { namesOf, type CandidateGroup } from './candidates';
+import type { DiagnosisProblem } from './question';
 import { effect, rowOf, solution } from './solve';
 import type { Hypothesis, Tables } from './tables';
 
@@ -53,7 +53,7 @@ interface Answers {
  * drops applied) is put into bins; the information of a probe is the entropy of the bins.
  */
 export function nextProbes(
-  question: Pick<Question, 'tables' | 'observations'>,
+  question: Pick<DiagnosisProblem, 'tables' | 'observations'>,
   likely: readonly Explanation[],
   last: Probe | null,
 ): NextProbe[] {
@@ -107,7 +107,7 @@ export interface Explanation {
 }
 
 /** The likeliest explanations after some readings. */
-export const explanationsOf = (groups: readonly Group[]): Explanation[] =>
+export const explanationsOf = (groups: readonly CandidateGroup[]): Explanation[] =>
   groups
     .flatMap((group) =>
       group.weighed.flatMap(({ fit, members }) =>

@@ -1,8 +1,8 @@
 import { at } from '../../numerics/circuit';
 import type { Probe } from '../../equipment/power-stage';
-import { fit, type Fit } from './fit';
+import { fit, type HypothesisFit } from './fit';
 import { column, networkWith, type Ground } from './ground';
-import type { Question } from './question';
+import type { DiagnosisProblem } from './question';
 import { effect, follows, solve } from './solve';
 import type { Hypothesis, Solution } from './tables';
 
@@ -16,7 +16,7 @@ const straightColumns = 4;
 const near_V = 0.004;
 const settled_V = 0.0015;
 
-const probeOf = (question: Question, h: Hypothesis, i: number): Probe => {
+const probeOf = (question: DiagnosisProblem, h: Hypothesis, i: number): Probe => {
   const { red, black } = question.tables.probes[question.rows[i] as number] as Probe;
   return h.twin === null ? { red, black } : { red: black, black: red };
 };
@@ -25,7 +25,7 @@ const probeOf = (question: Question, h: Hypothesis, i: number): Probe => {
  * Solves the readings of one fit again at its own unknowns (Gauss and Newton) where they are far from
  * those the tables were made for, and fits again, until nothing moves.
  */
-export function polished(question: Question, start: Fit): Fit {
+export function polished(question: DiagnosisProblem, start: HypothesisFit): HypothesisFit {
   const { tables, observations, expectation } = question;
   const h = start.hypothesis;
   const actual = h.twin ?? h;

@@ -1,10 +1,10 @@
-import type { Ceiling, Expectation, Fit } from './fit';
+import type { Ceiling, Expectation, HypothesisFit } from './fit';
 import type { Observation } from './observations';
 import type { Hypothesis, Tables } from './tables';
 
 /** Hypotheses whose answers to the probes taken are one and the same, with the one fit they share. */
 export interface Weighed {
-  fit: Fit;
+  fit: HypothesisFit;
   /** Each with its own share, best first. */
   members: { hypothesis: Hypothesis; probability: number }[];
   /** Of all members together. */
@@ -28,7 +28,7 @@ export interface Posterior {
   fitted: number;
 }
 
-export interface Question {
+export interface DiagnosisProblem {
   tables: Tables;
   observations: readonly Observation[];
   rows: readonly number[];

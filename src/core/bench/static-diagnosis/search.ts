@@ -1,10 +1,10 @@
 import { at } from '../../numerics/circuit';
-import { fit, slipCost, type Fit } from './fit';
+import { fit, slipCost, type HypothesisFit } from './fit';
 import { column } from './ground';
 import { withFault } from './hypotheses';
 import { hopeless, lotsOf, roughlyBy, solutionsOf, type Lot } from './lots';
 import { polished } from './polish';
-import type { Posterior, Question, Weighed } from './question';
+import type { Posterior, DiagnosisProblem, Weighed } from './question';
 import { follows } from './solve';
 import type { Hypothesis, Solution } from './tables';
 
@@ -32,7 +32,7 @@ interface Judged {
   lot: Lot;
   /** ln of the evidence; the prior is not in it. */
   evidence: number;
-  fit: Fit;
+  fit: HypothesisFit;
 }
 
 const bestScore = ({ lot, evidence }: Judged): number => evidence + lot.best.logPrior;
@@ -41,7 +41,7 @@ const bestOf = (list: readonly Judged[]): Judged | null =>
   list.reduce<Judged | null>((a, b) => (a === null || bestScore(b) > bestScore(a) ? b : a), null);
 
 /** Do two fits agree on what the unit's devices share? */
-const sameDrops = (a: Fit, b: Fit): boolean => {
+const sameDrops = (a: HypothesisFit, b: HypothesisFit): boolean => {
   for (let c = column.firstFamily; c < column.count; c += 1)
     if (abs(at(a.unknowns, c) - at(b.unknowns, c)) > 0.01) return false;
   return true;
@@ -52,12 +52,14 @@ interface Rough {
   lots: readonly Lot[];
   /** ln of prior × evidence of each, on the scale of the fits; −∞ for what was fitted or is hopeless. */
   scores: readonly number[];
-  near: Fit;
+  near: HypothesisFit;
 }
 
 /** What a lot promises, seen with the drops of another fit; by its states alone where there is none yet. */
-const hopesBy = (question: Question, near: Fit | null): ((lot: Lot, bar: number) => number) =>
-  near === null ? (lot) => lot.score : roughlyBy(question, near);
+const hopesBy = (
+  question: DiagnosisProblem,
+  near: HypothesisFit | null,
+): ((lot: Lot, bar: number) => number) => (near === null ? (lot) => lot.score : roughlyBy(question, near));
 
 /**
  * Fits each lot that may decide, once; the rest is weighed roughly. Which may is judged with the drops of
@@ -66,9 +68,9 @@ const hopesBy = (question: Question, near: Fit | null): ((lot: Lot, bar: number)
  * @param most fits per round
  */
 function weighLots(
-  question: Question,
+  question: DiagnosisProblem,
   lots: readonly Lot[],
-  start: Fit | null,
+  start: HypothesisFit | null,
   most: number,
 ): { fitted: Judged[]; rough: Rough | null } {
   const made = new Map<Lot, Judged>();
@@ -115,7 +117,7 @@ function weighLots(
 
 /** Shares out all probability among what was weighed. */
 function shareOut(
-  question: Question,
+  question: DiagnosisProblem,
   fitted: readonly Judged[],
   rough: readonly Rough[],
 ): Pick<Posterior, 'weighed' | 'ofVariant' | 'ofCircumstance' | 'roughMass'> {
@@ -135,7 +137,7 @@ function shareOut(
   const ofVariant = new Float64Array(tables.variants.length);
   const ofCircumstance = new Float64Array(tables.circumstances.length);
   const weighed: Weighed[] = [];
-  const count = (lot: Lot, score: number, isRough: boolean, fitOf: () => Fit): void => {
+  const count = (lot: Lot, score: number, isRough: boolean, fitOf: () => HypothesisFit): void => {
     const factor = exp(score - top - lot.best.logPrior) / total;
     const probability = factor * lot.prior;
     if (probability < negligible) return;
@@ -177,13 +179,13 @@ function shareOut(
 const explainsAll = (best: Judged): boolean => best.fit.trust.every((t) => t >= 0.5);
 
 /** The best single explanation alone: enough to see where the unit's drops lie. */
-export function firstLook(question: Question): Fit | null {
+export function firstLook(question: DiagnosisProblem): HypothesisFit | null {
   const lots = lotsOf(question, question.tables.singles);
   return bestOf(weighLots(question, lots, null, fitsAtFirst).fitted)?.fit ?? null;
 }
 
 /** Weighs sound, single and double faults, every circumstance, and triples where two do not explain. */
-export function weigh(question: Question, near: Fit): Posterior {
+export function weigh(question: DiagnosisProblem, near: HypothesisFit): Posterior {
   const { enumerated } = question.tables;
   const lots = lotsOf(question, enumerated);
   const first = weighLots(question, lots, near, mostFits);
@@ -203,7 +205,7 @@ export function weigh(question: Question, near: Fit): Posterior {
 }
 
 /** Adds a third fault to the best pairs. */
-function tripleFaults({ tables }: Question, list: readonly Judged[]): number[] {
+function tripleFaults({ tables }: DiagnosisProblem, list: readonly Judged[]): number[] {
   const seeds = [...list]
     .sort((a, b) => bestScore(b) - bestScore(a))
     .map(({ lot }) => lot.best)
@@ -222,7 +224,7 @@ function tripleFaults({ tables }: Question, list: readonly Judged[]): number[] {
  * Solves the most promising again around their own fits, where the tables' straight lines bend.
  * @param least score of the best that is already there
  */
-function polishBest(question: Question, list: readonly Judged[], least: number): Judged[] {
+function polishBest(question: DiagnosisProblem, list: readonly Judged[], least: number): Judged[] {
   const hopes = list.map((judged) => ({ judged, hope: hopeOf(question, judged) }));
   const bar = hopes.reduce((a, { hope }) => max(a, hope), least) - settledBehind;
   const names = new Map<string, number>();
@@ -243,7 +245,7 @@ function polishBest(question: Question, list: readonly Judged[], least: number):
 }
 
 /** A fit's score with the readings that follow its open sizes taken as fitting. */
-function hopeOf({ observations }: Question, judged: Judged): number {
+function hopeOf({ observations }: DiagnosisProblem, judged: Judged): number {
   const { hypothesis, solutions, trust } = judged.fit;
   return observations.reduce((sum, o, i) => {
     const solved = solutions[i] as Solution;

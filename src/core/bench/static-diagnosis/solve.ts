@@ -4,7 +4,7 @@ import {
   column,
   networkWith,
   ohmOf,
-  placeOf,
+  positionIndex,
   reach,
   usual_A,
   waysOf,
@@ -91,7 +91,7 @@ export function solve(
   }
   for (const fault of faults) {
     if (fault.mode !== 'leaky') continue;
-    const path = at(ground.path, placeOf[fault.component]);
+    const path = at(ground.path, positionIndex[fault.component]);
     const a = at(numbers.conductorFrom, path);
     const b = at(numbers.conductorTo, path);
     const ampere = (at(point.volts, a) - at(point.volts, b)) / ohmOf(fault);
@@ -147,7 +147,7 @@ function reachesOf(tables: Tables, h: Hypothesis, row: number): { red: number; b
 /** Could this fault change what the probe shows, the rest being as it is? Errs on yes. */
 function matters(tables: Tables, fault: Fault, rest: Hypothesis, row: number, shown: Solution): boolean {
   const ground = tables.grounds[rest.circumstance] as Ground;
-  const p = placeOf[fault.component];
+  const p = positionIndex[fault.component];
   const adds = fault.mode === 'short' || fault.mode === 'leaky';
   // Taking a way away or making it worse changes nothing where nothing flows.
   if (!adds && shown.overload) return false;

@@ -83,7 +83,7 @@ export interface Tables {
 export type Standing = 'above' | 'below' | 'near';
 
 /** A solution as a hypothesis gives it: the same for all that leave the same sizes open in it. */
-export interface Answer {
+export interface InheritedSolution {
   solution: Solution;
   /** Columns that the answer follows and the hypothesis leaves open. */
   open: readonly number[];
@@ -97,7 +97,7 @@ export interface Answer {
 export interface AnswersOfRow {
   /** Number of the answer by the number of the hypothesis; `unasked` where it was not asked for yet. */
   of: Int32Array;
-  answers: Answer[];
+  answers: InheritedSolution[];
   /** Of each: is it surely above the ceiling, surely below, or near it? */
   states: Standing[];
   bySolution: Map<number, number[]>;

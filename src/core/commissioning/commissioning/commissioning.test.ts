@@ -8,7 +8,7 @@ import {
   noBits,
   runState,
   sequence,
-  stepsOf,
+  commissioningSteps,
   waitsFor,
   type RunOf,
   type StepResult,
@@ -29,25 +29,25 @@ const run: RunOf = {
   serial: false,
 };
 const ok = (step: string): StepResult => ({ step, outcome: 'ok', seen: [] });
-const all = stepsOf(run).map((s) => ({
+const all = commissioningSteps(run).map((s) => ({
   ...ok(s.id),
   seen: [...(s.parts ?? [])],
   ...(s.qualified === true ? { qualified: 'A. Fenn' } : {}),
 }));
 
 it('goes from before power to the station, one step for each input that does something', () => {
-  const ids = stepsOf(run).map((s) => s.id);
+  const ids = commissioningSteps(run).map((s) => s.id);
   expect(ids[0]).toBe('wires');
   expect(ids.at(-1)).toBe('partners');
   expect(ids).toContain('input-DI1');
   expect(ids).not.toContain('input-DI2');
   expect(ids.indexOf('direction')).toBeGreaterThan(ids.indexOf('supply'));
-  expect(stepsOf({ ...run, lifting: true }).map((s) => s.id)).toContain('brake');
+  expect(commissioningSteps({ ...run, lifting: true }).map((s) => s.id)).toContain('brake');
 });
 
 it('is finished when every step is settled', () => {
-  expect(runState(stepsOf(run), all)).toEqual({ next: null, open: [], failed: [] });
-  expect(runState(stepsOf(run), []).next?.id).toBe('wires');
+  expect(runState(commissioningSteps(run), all)).toEqual({ next: null, open: [], failed: [] });
+  expect(runState(commissioningSteps(run), []).next?.id).toBe('wires');
 });
 
 it.each([
@@ -56,13 +56,13 @@ it.each([
   ['the start was not refused', { outcome: 'not-ok' as const }],
 ])('the safety sequence stays open with %s', (_, differs) => {
   const results = all.map((r) => (r.step === 'safety-safe stop' ? { ...r, ...differs } : r));
-  expect(runState(stepsOf(run), results).open.map((s) => s.id)).toEqual(['safety-safe stop']);
+  expect(runState(commissioningSteps(run), results).open.map((s) => s.id)).toEqual(['safety-safe stop']);
 });
 
 it('the newest result of a step counts', () => {
   const failed = [...all, { ...ok('direction'), outcome: 'not-ok' as const }];
-  expect(runState(stepsOf(run), failed).failed.map((s) => s.id)).toEqual(['direction']);
-  expect(runState(stepsOf(run), [...failed, ok('direction')]).open).toEqual([]);
+  expect(runState(commissioningSteps(run), failed).failed.map((s) => s.id)).toEqual(['direction']);
+  expect(runState(commissioningSteps(run), [...failed, ok('direction')]).open).toEqual([]);
 });
 
 describe('a wrong direction', () => {
@@ -90,13 +90,13 @@ it('a current above the plate is wrong, and one below a motor’s own is doubtfu
 });
 
 it('the identification and the analog output are steps where there is one', () => {
-  const ids = stepsOf({ ...run, identification: 'standstill', output: true }).map((s) => s.id);
+  const ids = commissioningSteps({ ...run, identification: 'standstill', output: true }).map((s) => s.id);
   expect(ids).toEqual(expect.arrayContaining(['identification', 'output']));
   expect(ids.indexOf('identification')).toBeGreaterThan(ids.indexOf('direction'));
 });
 
 it('covers go on after earth and torque were measured, and it turns after the covers', () => {
-  const steps = stepsOf(run);
+  const steps = commissioningSteps(run);
   const step = (id: string) => steps.find((s) => s.id === id) ?? steps[0]!;
   const open = (id: string, results: StepResult[]) => waitsFor(step(id), steps, results).map((s) => s.id);
   expect(open('covers', [ok('wires')])).toEqual(['torque', 'earth']);
@@ -105,14 +105,14 @@ it('covers go on after earth and torque were measured, and it turns after the co
 });
 
 it('local and remote are settled with every cell of their table', () => {
-  const places = stepsOf(run).find((s) => s.id === 'places');
+  const places = commissioningSteps(run).find((s) => s.id === 'places');
   expect(places?.parts).toHaveLength(7);
   const some = all.map((r) => (r.step === 'places' ? { ...r, seen: r.seen.slice(1) } : r));
-  expect(runState(stepsOf(run), some).open.map((s) => s.id)).toEqual(['places']);
+  expect(runState(commissioningSteps(run), some).open.map((s) => s.id)).toEqual(['places']);
 });
 
 it('what guards people, turns or brakes never waits', () => {
-  const waiting = stepsOf({ ...run, lifting: true })
+  const waiting = commissioningSteps({ ...run, lifting: true })
     .filter((s) => s.mayWait)
     .map((s) => s.id);
   for (const id of ['covers', 'direction', 'speeds', 'brake', 'safety-safe stop', 'safety-emergency stop'])

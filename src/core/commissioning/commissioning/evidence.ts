@@ -1,5 +1,5 @@
 // What the link shows, as evidence for a step. Common practice, no source.
-import { scaled, unitOf, type Line } from '../../numerics/analog-scaling';
+import { scaled, signalUnit, type ScaleLine } from '../../numerics/analog-scaling';
 import type { Control } from '../../equipment/catalogue';
 import { isCommand, type Live, type Values } from '../../equipment/drive-words';
 
@@ -52,7 +52,7 @@ const tolerance = 0.015;
 
 /** One point of an analog line: what the signal stands for, and whether the drive says the same. */
 export function analogPoint(
-  line: Line,
+  line: ScaleLine,
   signal: number,
   reference_Hz: number,
 ): { expected_Hz: number; agrees: boolean; share: number; sum: string } {
@@ -63,7 +63,7 @@ export function analogPoint(
     expected_Hz,
     agrees: off <= tolerance * span,
     share: span === 0 ? 0 : (expected_Hz - line.atLow) / (line.atHigh - line.atLow),
-    sum: `${signal} ${unitOf(line.signal)} stands for ${expected_Hz} Hz, the drive says ${reference_Hz} Hz: ${off.toFixed(2)} Hz off, ${(tolerance * span).toFixed(2)} Hz allowed`,
+    sum: `${signal} ${signalUnit(line.signal)} stands for ${expected_Hz} Hz, the drive says ${reference_Hz} Hz: ${off.toFixed(2)} Hz off, ${(tolerance * span).toFixed(2)} Hz allowed`,
   };
 }
 

@@ -1,7 +1,7 @@
 // The commissioning run.
-import type { Step } from './steps';
+import type { CommissioningStep } from './steps';
 
-export { sequence, stepsOf, type RunOf, type Step, type Watch } from './steps';
+export { sequence, commissioningSteps, type RunOf, type CommissioningStep, type Watch } from './steps';
 export { analogPoint, bitWatch, cycleDifferences, displayReady, noBits, type BitsSeen } from './evidence';
 
 export interface StepResult {
@@ -14,29 +14,36 @@ export interface StepResult {
 }
 
 /** A step with parts counts only with each of them seen, a safety step only with a named person; the others by their outcome. */
-export function isSettled(step: Step, result: StepResult | undefined): boolean {
+export function isStepSettled(step: CommissioningStep, result: StepResult | undefined): boolean {
   if (result === undefined || result.outcome === 'not-ok') return false;
   if (step.qualified === true && result.qualified === undefined) return false;
   return result.outcome === 'not-there' || (step.parts ?? []).every((part) => result.seen.includes(part));
 }
 
 /** What must be settled before a step can be, and is not. */
-export function waitsFor(step: Step, steps: readonly Step[], results: readonly StepResult[]): Step[] {
+export function waitsFor(
+  step: CommissioningStep,
+  steps: readonly CommissioningStep[],
+  results: readonly StepResult[],
+): CommissioningStep[] {
   const open = new Set(runState(steps, results).open.map((s) => s.id));
   return steps.filter((s) => step.after?.includes(s.id) === true && open.has(s.id));
 }
 
-export interface RunState {
+export interface CommissioningState {
   /** The first step that is not settled. */
-  next: Step | null;
-  open: Step[];
-  failed: Step[];
+  next: CommissioningStep | null;
+  open: CommissioningStep[];
+  failed: CommissioningStep[];
 }
 
 /** How far a run is. @param results the newest of each step counts */
-export function runState(steps: readonly Step[], results: readonly StepResult[]): RunState {
+export function runState(
+  steps: readonly CommissioningStep[],
+  results: readonly StepResult[],
+): CommissioningState {
   const newest = new Map(results.map((r) => [r.step, r]));
-  const open = steps.filter((s) => !isSettled(s, newest.get(s.id)));
+  const open = steps.filter((s) => !isStepSettled(s, newest.get(s.id)));
   return {
     next: open[0] ?? null,
     open,

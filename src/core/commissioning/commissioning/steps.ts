@@ -10,7 +10,7 @@ export type Watch =
   /** What is in the drive before and after its power was away. */
   | { as: 'power-cycle' };
 
-export interface Step {
+export interface CommissioningStep {
   id: string;
   group: 'before power' | 'save' | 'direction' | 'first run' | 'inputs' | 'safety' | 'places' | 'station';
   title: string;
@@ -52,8 +52,13 @@ export interface RunOf {
 /** The parts of a safety sequence, each of which must be seen. */
 export const sequence = ['reset', 'start', 'stopped', 'start refused', 'reset again', 'start again'] as const;
 
-function beforePower(): Step[] {
-  const step = (id: string, title: string, what: string, more: Partial<Step> = {}): Step => ({
+function beforePower(): CommissioningStep[] {
+  const step = (
+    id: string,
+    title: string,
+    what: string,
+    more: Partial<CommissioningStep> = {},
+  ): CommissioningStep => ({
     id,
     group: 'before power',
     title,
@@ -81,7 +86,7 @@ function beforePower(): Step[] {
   ];
 }
 
-function firstTurns({ identification, lifting }: RunOf): Step[] {
+function firstTurns({ identification, lifting }: RunOf): CommissioningStep[] {
   return [
     {
       id: 'saved',
@@ -139,11 +144,11 @@ function firstTurns({ identification, lifting }: RunOf): Step[] {
   ];
 }
 
-function signals({ inputs, analogs, relays, output }: RunOf): Step[] {
+function signals({ inputs, analogs, relays, output }: RunOf): CommissioningStep[] {
   return [
     ...inputs
       .filter((i) => i.does !== 'none')
-      .map((i): Step => ({
+      .map((i): CommissioningStep => ({
         id: `input-${i.id}`,
         group: 'inputs',
         title: `${i.mark}: ${i.does}`,
@@ -152,7 +157,7 @@ function signals({ inputs, analogs, relays, output }: RunOf): Step[] {
         watch: { as: 'input', id: i.id },
         mayWait: true,
       })),
-    ...analogs.map((a): Step => ({
+    ...analogs.map((a): CommissioningStep => ({
       id: `analog-${a.id}`,
       group: 'inputs',
       title: `${a.mark} at three points`,
@@ -160,7 +165,7 @@ function signals({ inputs, analogs, relays, output }: RunOf): Step[] {
       watch: { as: 'analog', id: a.id },
       mayWait: true,
     })),
-    ...relays.map((r): Step => ({
+    ...relays.map((r): CommissioningStep => ({
       id: `relay-${r.id}`,
       group: 'inputs',
       title: `Relay ${r.mark}`,
@@ -183,13 +188,13 @@ function signals({ inputs, analogs, relays, output }: RunOf): Step[] {
 }
 
 /** The steps of a run, in the order they are made. */
-export function stepsOf(run: RunOf): Step[] {
+export function commissioningSteps(run: RunOf): CommissioningStep[] {
   const { channels, places, serial } = run;
   return [
     ...beforePower(),
     ...firstTurns(run),
     ...signals(run),
-    ...channels.map((c): Step => ({
+    ...channels.map((c): CommissioningStep => ({
       id: `safety-${c}`,
       group: 'safety',
       title: `${c.charAt(0).toUpperCase()}${c.slice(1)}: the whole sequence`,

@@ -1,8 +1,8 @@
 // Ramps seen, not guessed.
-import { written } from '../../numerics/figures';
+import { formatSignificant } from '../../numerics/figures';
 import { inertiaOf, speedOf, type RampCase } from './model';
 import { shortestDown, shortestUp, type Shortest } from './shortest';
-import { simulate, type Run } from './simulate';
+import { simulate, type RampRun } from './simulate';
 
 export {
   inertiaFromCoastDown,
@@ -15,7 +15,7 @@ export {
 } from './model';
 export { chopShare, machineCase, tripShare, type InertiaKnown, type MachineWords } from './machine-case';
 export { shortestDown, shortestUp, type Shortest } from './shortest';
-export { simulate, type Run, type Sample, type Trip } from './simulate';
+export { simulate, type RampRun, type RampSample, type Trip } from './simulate';
 
 export interface BrakeNeed {
   peak_W: number;
@@ -32,7 +32,7 @@ export interface BrakeNeed {
 }
 
 export interface RampAnswer {
-  run: Run;
+  run: RampRun;
   shortestUp: Shortest;
   shortestDown: Shortest;
   brake: BrakeNeed;
@@ -41,7 +41,12 @@ export interface RampAnswer {
 }
 
 /** What a resistor must bear for this stop. @param cycle_s time from stop to stop */
-export function brakeNeed(given: RampCase, { brake }: Run, chopper_V: number, cycle_s: number): BrakeNeed {
+export function brakeNeed(
+  given: RampCase,
+  { brake }: RampRun,
+  chopper_V: number,
+  cycle_s: number,
+): BrakeNeed {
   const lowering_W =
     given.load.curve === 'hoisting'
       ? Math.abs(given.load.torque_Nm) * speedOf(given, given.ramp.to_Hz)
@@ -59,12 +64,12 @@ export function brakeNeed(given: RampCase, { brake }: Run, chopper_V: number, cy
     sum:
       most_ohm === null
         ? 'nothing comes back'
-        : `(${written(chopper_V)} V)² ÷ ${written(peak_W)} W = ${written(most_ohm)} Ω at most; ${written(energy_J)} J ÷ ${written(cycle_s)} s = ${written(energy_J / cycle_s)} W on average`,
+        : `(${formatSignificant(chopper_V)} V)² ÷ ${formatSignificant(peak_W)} W = ${formatSignificant(most_ohm)} Ω at most; ${formatSignificant(energy_J)} J ÷ ${formatSignificant(cycle_s)} s = ${formatSignificant(energy_J / cycle_s)} W on average`,
   };
 }
 
 /** The stop as a resistor that takes everything would let it be: what comes back, whether it trips without one or not. */
-const untripped = (given: RampCase): Run =>
+const untripped = (given: RampCase): RampRun =>
   simulate({ ...given, drive: { ...given.drive, tripVolts: 1e6, regulated: true, chopper: undefined } });
 
 /** A whole answer about one run-up and stop. */

@@ -1,4 +1,4 @@
-import { written } from '../../numerics/figures';
+import { formatSignificant } from '../../numerics/figures';
 import { inertiaOf, loadTorque, speedOf, type RampCase } from './model';
 import { simulate } from './simulate';
 
@@ -25,11 +25,11 @@ export function shortestUp(given: RampCase): Shortest {
   return spare <= 0
     ? {
         seconds: null,
-        sum: `the load asks for ${written(load)} N·m and the limit gives ${written(most)} N·m: nothing is left to accelerate`,
+        sum: `the load asks for ${formatSignificant(load)} N·m and the limit gives ${formatSignificant(most)} N·m: nothing is left to accelerate`,
       }
     : {
         seconds: (inertia * top) / spare,
-        sum: `${written(inertia)} kg·m² × ${written(top)} rad/s ÷ (${written(most)} − ${written(load)} N·m)`,
+        sum: `${formatSignificant(inertia)} kg·m² × ${formatSignificant(top)} rad/s ÷ (${formatSignificant(most)} − ${formatSignificant(load)} N·m)`,
       };
 }
 

@@ -1,6 +1,6 @@
 import { currentShare, inertiaOf, loadTorque, speedOf, type RampCase } from './model';
 
-export interface Sample {
+export interface RampSample {
   t: number;
   /** Shaft, rpm. */
   rpm: number;
@@ -19,8 +19,8 @@ export interface Trip {
   while: 'up' | 'down';
 }
 
-export interface Run {
-  samples: Sample[];
+export interface RampRun {
+  samples: RampSample[];
   trip: Trip | null;
   /** When it stood again, s; null where it tripped or did not get there. */
   stoodAt_s: number | null;
@@ -146,12 +146,12 @@ function advance(given: RampCase, b: Bounds, state: State, up: boolean): Step {
 }
 
 /** A run from standstill to speed and back, in equal steps. */
-export function simulate(given: RampCase): Run {
+export function simulate(given: RampCase): RampRun {
   const { drive, ramp, motor } = given;
   const bounds = boundsOf(given);
   const { dt, top } = bounds;
   const every = Math.max(1, Math.floor(steps / kept));
-  const samples: Sample[] = [];
+  const samples: RampSample[] = [];
   const brake = { peak_W: 0, energy_J: 0, time_s: 0 };
   let state: State = { omega: 0, energy_J: bounds.floor_J, upTime: 0, downTime: 0 };
   let reachedAt_s: number | null = null;

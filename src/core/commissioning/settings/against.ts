@@ -3,12 +3,13 @@ import { meaningOf, type Values } from '../../equipment/drive-words';
 import type { SheetRow, StartUpSheet } from './sheet';
 
 /** A value typed in the place of the rule's, with its reason. */
-export type Typed = Readonly<Record<string, { value: number; reason: string }>>;
+export type TypedValues = Readonly<Record<string, { value: number; reason: string }>>;
 
 /** What is to be entered: the rule's value, or the one that was typed. */
-export const wantedOf = (row: SheetRow, typed: Typed): number | null => typed[row.number]?.value ?? row.value;
+export const wantedOf = (row: SheetRow, typed: TypedValues): number | null =>
+  typed[row.number]?.value ?? row.value;
 
-const differs = (row: SheetRow, typed: Typed): boolean => {
+const differs = (row: SheetRow, typed: TypedValues): boolean => {
   const wanted = wantedOf(row, typed);
   // Identification goes back to none when it has run: that is no difference.
   return (
@@ -17,7 +18,7 @@ const differs = (row: SheetRow, typed: Typed): boolean => {
 };
 
 /** Entries that the drive has otherwise than the sheet. */
-export const differing = (sheet: StartUpSheet, typed: Typed): SheetRow[] =>
+export const differing = (sheet: StartUpSheet, typed: TypedValues): SheetRow[] =>
   sheet.rows.filter((row) => differs(row, typed));
 
 const identStates: Readonly<Record<string, string>> = {
@@ -35,7 +36,7 @@ export interface Against {
 /** What stands against signing the sheet; a motor of another region and a stale identification among it. */
 export function sheetAgainst(
   sheet: StartUpSheet,
-  typed: Typed,
+  typed: TypedValues,
   control: Pick<Control, 'parameters'>,
   values: Values,
 ): Against[] {

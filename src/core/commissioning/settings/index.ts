@@ -1,3 +1,3 @@
 // What to enter on a drive, and why.
-export { differing, sheetAgainst, wantedOf, type Against, type Typed } from './against';
+export { differing, sheetAgainst, wantedOf, type Against, type TypedValues } from './against';
 export { startUpSheet, type SheetRow, type StartUp, type StartUpSheet } from './sheet';

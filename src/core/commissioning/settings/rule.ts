@@ -3,7 +3,7 @@ import type { Plate, PlateSums } from '../../equipment/plate';
 import type { StartUpChoices } from '../../equipment/application';
 import type { Rating } from '../../equipment/drive-words';
 
-export interface Context {
+export interface StartUpContext {
   /** Of several motors alike their sum in power and current. */
   plate: Plate;
   motors: number;
@@ -16,12 +16,12 @@ export interface Context {
 }
 
 /** What a rule comes to: a figure or a neutral choice, or why nothing may be entered. */
-export type Outcome =
+export type RuleOutcome =
   /** Of neutral choices the first that the type has. */
   | { value: number | readonly string[]; sum: string; warnings?: readonly string[] }
   | { refused: string; remedy: string; sum: string };
 
-export interface Rule {
+export interface StartUpRule {
   concept: ConceptId;
   /** What the rule is called, and as a formula. */
   name: string;
@@ -30,7 +30,7 @@ export interface Rule {
   /** How a figure meets the steps of the entry. */
   rounding: 'down' | 'nearest';
   /** Null where the rule has nothing to say. */
-  apply: (context: Context) => Outcome | null;
+  apply: (context: StartUpContext) => RuleOutcome | null;
 }
 
 export const practice = 'common practice, no source';
@@ -39,8 +39,8 @@ export const practice = 'common practice, no source';
 export const fromPlate = (
   concept: ConceptId,
   name: string,
-  of: (context: Context) => { value: number; sum: string } | null,
-): Rule => ({
+  of: (context: StartUpContext) => { value: number; sum: string } | null,
+): StartUpRule => ({
   concept,
   name,
   formula: 'as on the plate',
@@ -54,9 +54,9 @@ export const chosen = (
   concept: ConceptId,
   name: string,
   of: (
-    context: Context,
+    context: StartUpContext,
   ) => { value: string | readonly string[]; sum: string; warnings?: readonly string[] } | null,
-): Rule => ({
+): StartUpRule => ({
   concept,
   name,
   formula: 'by choice',

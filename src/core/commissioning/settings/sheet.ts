@@ -14,7 +14,7 @@ import { controlRules } from './rules/control';
 import { limitRules } from './rules/limits';
 import { motorRules } from './rules/motor';
 import type { StartUpChoices } from '../../equipment/application';
-import type { Context, Outcome, Rule } from './rule';
+import type { StartUpContext, RuleOutcome, StartUpRule } from './rule';
 
 export interface StartUp {
   plate: Plate;
@@ -60,7 +60,7 @@ export interface StartUpSheet {
 }
 
 /** To a step of the entry, down or to the nearest; never below its least nor above its most. */
-function stepped(p: Parameter, rating: Rating, wanted: number, rounding: Rule['rounding']) {
+function stepped(p: Parameter, rating: Rating, wanted: number, rounding: StartUpRule['rounding']) {
   const { min, max } = limitsOf(p, rating);
   const steps = wanted / p.scale;
   const whole = rounding === 'down' ? Math.floor(steps + 1e-9) : Math.round(steps);
@@ -75,8 +75,8 @@ function stepped(p: Parameter, rating: Rating, wanted: number, rounding: Rule['r
 function valueFor(
   p: Parameter,
   rating: Rating,
-  rounding: Rule['rounding'],
-  outcome: Exclude<Outcome, { refused: string }>,
+  rounding: StartUpRule['rounding'],
+  outcome: Exclude<RuleOutcome, { refused: string }>,
 ): { value: number; clamped: string[] } | null {
   if (typeof outcome.value === 'number') return stepped(p, rating, outcome.value, rounding);
   const wanted = outcome.value.find((means) => p.choices?.some((c) => c.means === means));
@@ -84,7 +84,11 @@ function valueFor(
   return wanted === undefined || value === undefined ? null : { value, clamped: [] };
 }
 
-function rowFor({ control, rating, values }: StartUp, context: Context, rule: Rule): SheetRow[] {
+function rowFor(
+  { control, rating, values }: StartUp,
+  context: StartUpContext,
+  rule: StartUpRule,
+): SheetRow[] {
   const p = parameterFor(control, rule.concept);
   if (p === undefined || p.readOnly) return [];
   const outcome = rule.apply(context);
@@ -146,7 +150,7 @@ export function startUpSheet(startUp: StartUp): StartUpSheet {
     amps: motors * plate.amps,
     power: { ...plate.power, value: motors * plate.power.value },
   };
-  const context: Context = {
+  const context: StartUpContext = {
     plate: sum,
     motors,
     sums: { ...plateSums(plate), power_kW: kilowatts(sum.power) },

@@ -4,7 +4,7 @@ import type { Screw, Stage } from '../power-stage';
 import type { driveTypeSchema } from './schema';
 
 export type { Control, LiveKey, MenuItem, Parameter } from './control-shape';
-export type { Operation, Touch } from './keypad-shape';
+export type { Operation, KeyTouch } from './keypad-shape';
 
 export type DriveType = z.output<typeof driveTypeSchema>;
 export type DriveModel = DriveType['models'][number];

@@ -49,4 +49,4 @@ export const operationSchema = z.strictObject({
 });
 
 export type Operation = z.output<typeof operationSchema>;
-export type Touch = z.output<typeof touch>;
+export type KeyTouch = z.output<typeof touch>;

@@ -1,10 +1,11 @@
 // Common practice, no source: the things that nearly every make lets one set, under neutral names.
 
 /** A figure with its unit, one of some choices, or a yes or no. */
-export type ConceptKind = { unit: Unit } | { choices: readonly string[] };
-export type Unit = 'kW' | 'A' | 'V' | 'Hz' | 'rpm' | 's' | '%' | 'Ω' | 'mA' | 'kHz' | '°C' | 'h' | 'ms' | '';
+export type ConceptKind = { unit: PhysicalUnit } | { choices: readonly string[] };
+export type PhysicalUnit =
+  'kW' | 'A' | 'V' | 'Hz' | 'rpm' | 's' | '%' | 'Ω' | 'mA' | 'kHz' | '°C' | 'h' | 'ms' | '';
 
-const figure = (name: string, unit: Unit) => ({ name, unit });
+const figure = (name: string, unit: PhysicalUnit) => ({ name, unit });
 const choice = <const C extends readonly string[]>(name: string, ...choices: C) => ({ name, choices });
 const yesNo = (name: string) => choice(name, 'no', 'yes');
 const onTrip = ['ignore', 'warn', 'trip'] as const;

@@ -7,7 +7,7 @@ export {
   outputFunctions,
   type ConceptId,
   type InputFunction,
-  type Unit,
+  type PhysicalUnit,
 } from './dictionary';
 
 export { inputFunctionNames } from './input-function-names';

@@ -1,7 +1,7 @@
 import { kilowatts, plateSums, polesFrom, type Plate } from './plate';
 
 /** Another reading of a plate under which its figures can be true together. */
-export interface Fitting {
+export interface PlateReading {
   /** What is read otherwise, e.g. "11 hp". */
   as: string;
   plate: Plate;
@@ -46,7 +46,7 @@ const doubts = (plate: Plate): number =>
  * Readings under which a plate that cannot be is one that can: hp for kW, a decimal point, the number of poles.
  * @returns none where the plate can be as it is; the ones without any doubt first
  */
-export function fittingReadings(plate: Plate): Fitting[] {
+export function fittingReadings(plate: Plate): PlateReading[] {
   if (against(plate) === 0) return [];
   return readings(plate)
     .filter((r) => against(r.plate) === 0)

@@ -1,4 +1,4 @@
-import { written } from '../../numerics/figures';
+import { formatSignificant } from '../../numerics/figures';
 
 export interface Power {
   value: number;
@@ -21,11 +21,11 @@ export interface Plate {
   alternatives?: { connection: 'star' | 'delta'; volts: number; amps: number }[] | undefined;
 }
 
-export type Severity = 'info' | 'doubt' | 'wrong';
+export type FindingSeverity = 'info' | 'doubt' | 'wrong';
 
 export interface Finding {
   code: string;
-  severity: Severity;
+  severity: FindingSeverity;
   text: string;
   /** The sum behind it, as it would be written on paper. */
   sum: string;
@@ -102,11 +102,11 @@ const mostProduct = 0.92;
 
 function findings(plate: Plate, sums: Omit<PlateSums, 'findings'>): Finding[] {
   const found: Finding[] = [];
-  const add = (code: string, severity: Severity, text: string, sum: string) =>
+  const add = (code: string, severity: FindingSeverity, text: string, sum: string) =>
     found.push({ code, severity, text, sum });
   const { power_kW, poles, synchronousRpm, slip, efficiencyTimesPf } = sums;
 
-  const slipSum = `(${written(synchronousRpm, 4)} − ${plate.rpm}) ÷ ${written(synchronousRpm, 4)} = ${percent(slip)}`;
+  const slipSum = `(${formatSignificant(synchronousRpm, 4)} − ${plate.rpm}) ÷ ${formatSignificant(synchronousRpm, 4)} = ${percent(slip)}`;
   if (poles % 2 !== 0) add('poles-odd', 'wrong', 'A motor has an even number of poles.', `poles = ${poles}`);
   if (slip < 0)
     add('slip-negative', 'wrong', 'Faster than synchronous speed: rpm, Hz or poles is wrong.', slipSum);
@@ -122,7 +122,7 @@ function findings(plate: Plate, sums: Omit<PlateSums, 'findings'>): Finding[] {
   else if (slip > 0.08)
     add('slip-large', 'doubt', 'Much slip: usual in fractional sizes only. Read the rpm once more.', slipSum);
 
-  const product = `${written(power_kW)} kW ÷ (√3 × ${plate.volts} V × ${plate.amps} A) = ${efficiencyTimesPf.toFixed(2)}`;
+  const product = `${formatSignificant(power_kW)} kW ÷ (√3 × ${plate.volts} V × ${plate.amps} A) = ${efficiencyTimesPf.toFixed(2)}`;
   const least = leastProduct(power_kW, poles);
   if (efficiencyTimesPf > 1)
     add('product-impossible', 'wrong', 'More power out than in: power, volts or amps is wrong.', product);
@@ -175,7 +175,7 @@ function findings(plate: Plate, sums: Omit<PlateSums, 'findings'>): Finding[] {
 function alternativeFinding(
   plate: Plate,
   other: { connection: 'star' | 'delta'; volts: number; amps: number },
-): [string, Severity, string, string] {
+): [string, FindingSeverity, string, string] {
   const ratio = (other.volts * other.amps) / (plate.volts * plate.amps);
   const sum = `${other.volts} V × ${other.amps} A ÷ (${plate.volts} V × ${plate.amps} A) = ${ratio.toFixed(2)}`;
   return Math.abs(ratio - 1) > 0.06

@@ -14,7 +14,7 @@ export interface Place {
   motors: number;
 }
 
-export interface Fit {
+export interface SupplyFit {
   findings: { severity: 'info' | 'doubt' | 'wrong'; text: string; sum: string }[];
   /** Share of its rating that the unit may give here. */
   derating: number;
@@ -48,9 +48,9 @@ function taken({ when, perUnit, percent }: Derating, place: Place): { percent: n
 }
 
 /** Whether a unit may work where it is to be, and how much of itself it may give. */
-export function fitOf(place: Place, fitting: Pick<Control['fitting'], 'derating' | 'storage'>): Fit {
-  const findings: Fit['findings'] = [];
-  const add = (severity: Fit['findings'][number]['severity'], text: string, sum: string) =>
+export function fitOf(place: Place, fitting: Pick<Control['fitting'], 'derating' | 'storage'>): SupplyFit {
+  const findings: SupplyFit['findings'] = [];
+  const add = (severity: SupplyFit['findings'][number]['severity'], text: string, sum: string) =>
     findings.push({ severity, text, sum });
   const { type, supply, motor } = place;
   if (motor.singlePhase)

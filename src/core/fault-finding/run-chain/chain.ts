@@ -1,11 +1,11 @@
-import type { Link, LinkId, Look } from './facts';
+import type { ChainLink, ChainLinkId, NextLook } from './facts';
 
 export interface RunChain {
-  links: Link[];
+  links: ChainLink[];
   /** The first link that is open. */
-  firstOpen: LinkId | null;
+  firstOpen: ChainLinkId | null;
   /** Links before it that nobody looked at: the answer may be there. */
-  unknownBefore: LinkId[];
+  unknownBefore: ChainLinkId[];
   /** The cheapest look that settles one of them. */
-  next: (Look & { settles: LinkId }) | null;
+  next: (NextLook & { settles: ChainLinkId }) | null;
 }

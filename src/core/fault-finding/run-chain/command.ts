@@ -11,17 +11,17 @@ import {
   serialBit,
   type Carrier,
   type Evidence,
-  type Facts,
-  type Judged,
+  type ChainFacts,
+  type LinkJudgement,
 } from './facts';
 
 type Place = 'local' | 'remote';
 
-const carrierOf = (facts: Facts, ...functions: Carrier['carries'][]): Carrier | undefined =>
+const carrierOf = (facts: ChainFacts, ...functions: Carrier['carries'][]): Carrier | undefined =>
   carriers(facts).find((c) => functions.includes(c.carries));
 
 /** The place that holds, as far as parameters, input and display tell. */
-export function placeOf(facts: Facts): Place | undefined {
+export function controlPlace(facts: ChainFacts): Place | undefined {
   if (facts.live.place !== undefined) return facts.live.place;
   const selected = meaning(facts, 'place.selected');
   if (selected === 'local' || selected === 'remote') return selected;
@@ -29,8 +29,8 @@ export function placeOf(facts: Facts): Place | undefined {
   return selected === 'by-input' && selector !== undefined ? (selector ? 'remote' : 'local') : undefined;
 }
 
-export function place(facts: Facts): Judged {
-  const at = placeOf(facts);
+export function place(facts: ChainFacts): LinkJudgement {
+  const at = controlPlace(facts);
   const selector = carrierOf(facts, 'local-remote');
   const evidence = [
     ...saysParameter(facts, 'place.selected'),
@@ -51,11 +51,11 @@ export function place(facts: Facts): Judged {
   };
 }
 
-const sourceWords = (facts: Facts, at: Place, of: 'run' | 'reference'): string =>
+const sourceWords = (facts: ChainFacts, at: Place, of: 'run' | 'reference'): string =>
   String(meaning(facts, `place.${at}-${of}`) ?? 'where is not known');
 
-export function run(facts: Facts): Judged {
-  const at = placeOf(facts);
+export function run(facts: ChainFacts): LinkJudgement {
+  const at = controlPlace(facts);
   const source = at === undefined ? undefined : meaning(facts, `place.${at}-run`);
   const evidence = at === undefined ? [] : saysParameter(facts, `place.${at}-run`);
   const running = facts.live.state === 'running';
@@ -84,7 +84,7 @@ export function run(facts: Facts): Judged {
       };
 }
 
-function runByTerminals(facts: Facts, before: readonly Evidence[]): Judged {
+function runByTerminals(facts: ChainFacts, before: readonly Evidence[]): LinkJudgement {
   const wiring = meaning(facts, 'run.wiring');
   const needed =
     wiring === 'three-wire' ? (['stop-break'] as const) : (['run', 'run-forward', 'run-reverse'] as const);
@@ -129,7 +129,7 @@ function runByTerminals(facts: Facts, before: readonly Evidence[]): Judged {
   };
 }
 
-function runBySerial(facts: Facts, before: readonly Evidence[]): Judged {
+function runBySerial(facts: ChainFacts, before: readonly Evidence[]): LinkJudgement {
   const evidence = [...before, ...saysParameter(facts, 'run.serial-control')];
   if (meaning(facts, 'run.serial-control') === 'off')
     return { state: 'open', why: 'Run comes from the serial link, and serial control is off.', evidence };
@@ -142,7 +142,7 @@ function runBySerial(facts: Facts, before: readonly Evidence[]): Judged {
     : { state: 'open', why: 'The controller gives no run.', evidence: word };
 }
 
-export function direction(facts: Facts): Judged {
+export function direction(facts: ChainFacts): LinkJudgement {
   const reversing = carriers(facts).filter(
     (c) => (c.carries === 'run-reverse' || c.carries === 'reverse') && c.on === true,
   );
@@ -179,7 +179,7 @@ export function direction(facts: Facts): Judged {
 }
 
 /** An analog figure as its share of full scale. */
-function shareOf(facts: Facts, input: 'AI1' | 'AI2'): number | undefined {
+function shareOf(facts: ChainFacts, input: 'AI1' | 'AI2'): number | undefined {
   const value = facts.live[input];
   const signal = meaning(facts, `input.${input}-signal`);
   if (value === undefined || signal === undefined) return undefined;
@@ -188,8 +188,8 @@ function shareOf(facts: Facts, input: 'AI1' | 'AI2'): number | undefined {
 
 const presetBits = ['preset-1', 'preset-2', 'preset-3'] as const;
 
-export function reference(facts: Facts): Judged {
-  const at = placeOf(facts);
+export function reference(facts: ChainFacts): LinkJudgement {
+  const at = controlPlace(facts);
   const source = at === undefined ? undefined : meaning(facts, `place.${at}-reference`);
   const shown = facts.live.reference_Hz;
   const lowest = meaning(facts, 'limit.minimum-frequency');
@@ -267,7 +267,7 @@ export function reference(facts: Facts): Judged {
   };
 }
 
-export function limits(facts: Facts): Judged {
+export function limitsLink(facts: ChainFacts): LinkJudgement {
   const named = ['limit.current', 'limit.current-amps', 'limit.torque', 'limit.maximum-frequency'] as const;
   const set = named.flatMap((concept) => {
     const value = meaning(facts, concept);
@@ -281,7 +281,7 @@ export function limits(facts: Facts): Judged {
     : { state: 'closed', why: 'No limit is zero.', evidence };
 }
 
-export function output({ live }: Facts): Judged {
+export function output({ live }: ChainFacts): LinkJudgement {
   const evidence = [
     ...(live.state === undefined ? [] : [{ what: 'state', said: live.state }]),
     ...(live.outputFrequency_Hz === undefined

@@ -6,7 +6,7 @@ import { meaningOf, parameterFor, shownAs, type Live, type Values } from '../../
 export type ChainControl = Pick<Control, 'inputs' | 'analogInputs' | 'safeStop' | 'parameters' | 'alarms'>;
 
 /** All that is known of a unit that will not run. What is not known is not there. */
-export interface Facts {
+export interface ChainFacts {
   control: ChainControl;
   supply_V: number;
   values: Values;
@@ -20,23 +20,23 @@ export interface Evidence {
 }
 
 /** A look that settles an unknown link. */
-export interface Look {
+export interface NextLook {
   what: string;
   /** Common practice, no source. */
   minutes: number;
 }
 
-export interface Link {
-  id: LinkId;
+export interface ChainLink {
+  id: ChainLinkId;
   name: string;
   state: 'closed' | 'open' | 'unknown';
   why: string;
   evidence: Evidence[];
-  look?: Look;
+  look?: NextLook;
 }
 
 /** A link as it is judged, before it has its name. */
-export type Judged = Omit<Link, 'id' | 'name'>;
+export type LinkJudgement = Omit<ChainLink, 'id' | 'name'>;
 
 export const linkIds = [
   'supply',
@@ -53,7 +53,7 @@ export const linkIds = [
   'limits',
   'output',
 ] as const;
-export type LinkId = (typeof linkIds)[number];
+export type ChainLinkId = (typeof linkIds)[number];
 
 /** An input that carries a function, with the parameter that says so. */
 export interface Carrier {
@@ -70,7 +70,9 @@ export const carriers = ({
   control,
   values,
   live,
-}: Pick<Facts, 'values' | 'live'> & { control: Pick<ChainControl, 'inputs' | 'parameters'> }): Carrier[] =>
+}: Pick<ChainFacts, 'values' | 'live'> & {
+  control: Pick<ChainControl, 'inputs' | 'parameters'>;
+}): Carrier[] =>
   control.inputs.flatMap(({ id, mark }): Carrier[] => {
     const concept = `input.${id}` as ConceptId;
     const parameter = parameterFor(control, concept);
@@ -81,15 +83,15 @@ export const carriers = ({
   });
 
 /** Are the functions of all inputs known? Else one of the others may carry what is looked for. */
-export const inputsKnown = (facts: Facts): boolean =>
+export const inputsKnown = (facts: ChainFacts): boolean =>
   carriers(facts).length ===
   facts.control.inputs.filter(({ id }) => parameterFor(facts.control, `input.${id}` as ConceptId)).length;
 
-export const meaning = ({ control, values }: Facts, concept: ConceptId): string | number | undefined =>
+export const meaning = ({ control, values }: ChainFacts, concept: ConceptId): string | number | undefined =>
   meaningOf(control, values, concept);
 
 /** "5-03 Input X3: interlock", as the keypad says it. */
-export function saysParameter({ control, values }: Facts, concept: ConceptId): Evidence[] {
+export function saysParameter({ control, values }: ChainFacts, concept: ConceptId): Evidence[] {
   const p = parameterFor(control, concept);
   const value = p === undefined ? undefined : values[p.number];
   if (p === undefined || value === undefined) return [];
@@ -103,22 +105,22 @@ export const saysInput = ({ mark, parameter, carries, on }: Carrier): Evidence =
 });
 
 /** Look at the bits of the inputs on the display. */
-export const lookAtInput = ({ mark }: Pick<Carrier, 'mark'>): Look => ({
+export const lookAtInput = ({ mark }: Pick<Carrier, 'mark'>): NextLook => ({
   what: `Read the bit of ${mark} in the input monitor.`,
   minutes: 1,
 });
 
-export const lookAtParameter = ({ control }: Facts, concept: ConceptId): Look => {
+export const lookAtParameter = ({ control }: ChainFacts, concept: ConceptId): NextLook => {
   const p = parameterFor(control, concept);
   return { what: p === undefined ? 'Look at the display.' : `Read ${p.number} ${p.name}.`, minutes: 1 };
 };
 
 /** A bit of the serial control word, with what it said. */
 export function serialBit(
-  { live }: Facts,
+  { live }: ChainFacts,
   name: string,
   [set, unset]: readonly [string, string],
-): { on: boolean; said: Evidence } | { on: undefined; look: Look } {
+): { on: boolean; said: Evidence } | { on: undefined; look: NextLook } {
   const on = live.serial?.[name];
   return on === undefined
     ? { on, look: { what: `Read the serial control word in the monitor: ${set}, or ${unset}?`, minutes: 2 } }

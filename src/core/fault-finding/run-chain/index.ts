@@ -1,9 +1,9 @@
 // Why a drive does not run.
 import { coast, enable, interlock, safeStop } from './permissives';
-import { direction, limits, output, place, reference, run } from './command';
+import { direction, limitsLink, output, place, reference, run } from './command';
 import { precharge, supply, trip } from './power';
 import type { RunChain } from './chain';
-import type { Facts, Judged, Link, LinkId } from './facts';
+import type { ChainFacts, LinkJudgement, ChainLink, ChainLinkId } from './facts';
 
 export type { RunChain } from './chain';
 export { chainWords } from './words';
@@ -13,16 +13,16 @@ export {
   linkIds,
   type ChainControl,
   type Evidence,
-  type Facts,
-  type Link,
-  type LinkId,
-  type Look,
+  type ChainFacts,
+  type ChainLink,
+  type ChainLinkId,
+  type NextLook,
 } from './facts';
 
 const links: readonly {
-  id: LinkId;
+  id: ChainLinkId;
   name: string;
-  judge: (facts: Facts) => Judged | null;
+  judge: (facts: ChainFacts) => LinkJudgement | null;
 }[] = [
   { id: 'supply', name: 'Supply', judge: supply },
   { id: 'precharge', name: 'Precharge', judge: precharge },
@@ -35,13 +35,13 @@ const links: readonly {
   { id: 'run', name: 'Run', judge: run },
   { id: 'direction', name: 'Direction', judge: direction },
   { id: 'reference', name: 'Reference', judge: reference },
-  { id: 'limits', name: 'Limits', judge: limits },
+  { id: 'limits', name: 'Limits', judge: limitsLink },
   { id: 'output', name: 'Output', judge: output },
 ];
 
 /** The chain of permissives of a unit, from the supply to its output. */
-export function runChain(facts: Facts): RunChain {
-  const judged = links.flatMap(({ id, name, judge }): Link[] => {
+export function runChain(facts: ChainFacts): RunChain {
+  const judged = links.flatMap(({ id, name, judge }): ChainLink[] => {
     const link = judge(facts);
     return link === null ? [] : [{ id, name, ...link }];
   });

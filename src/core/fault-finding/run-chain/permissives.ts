@@ -9,12 +9,12 @@ import {
   saysParameter,
   serialBit,
   type Carrier,
-  type Facts,
-  type Judged,
+  type ChainFacts,
+  type LinkJudgement,
 } from './facts';
 import { inputFunctionNames, type InputFunction } from '../../equipment/concepts';
 
-export function safeStop({ control, live }: Facts): Judged | null {
+export function safeStop({ control, live }: ChainFacts): LinkJudgement | null {
   const { safeStop: pair } = control;
   if (pair === null) return null;
   const seen = pair.channels.map((c) => ({ ...c, on: live.inputs?.[c.id] }));
@@ -48,16 +48,16 @@ export function safeStop({ control, live }: Facts): Judged | null {
 }
 
 /** Inputs that must be on, those that must be off, and what is said of them. */
-function inputsOf(facts: Facts, functions: readonly InputFunction[]): Carrier[] {
+function inputsOf(facts: ChainFacts, functions: readonly InputFunction[]): Carrier[] {
   return carriers(facts).filter((c) => functions.includes(c.carries));
 }
 
 function allMustBe(
-  facts: Facts,
+  facts: ChainFacts,
   list: readonly Carrier[],
   wanted: (c: Carrier) => boolean,
-  { none, closed }: { none: Judged; closed: string },
-): Judged {
+  { none, closed }: { none: LinkJudgement; closed: string },
+): LinkJudgement {
   const evidence = list.map(saysInput);
   const broken = list.find((c) => c.on !== undefined && c.on !== wanted(c));
   if (broken !== undefined)
@@ -79,7 +79,7 @@ function allMustBe(
   return list.length === 0 ? none : { state: 'closed', why: closed, evidence };
 }
 
-export function enable(facts: Facts): Judged {
+export function enable(facts: ChainFacts): LinkJudgement {
   const list = inputsOf(facts, ['enable']);
   const needed = meaning(facts, 'run.enable-needed');
   const evidence = saysParameter(facts, 'run.enable-needed');
@@ -92,7 +92,7 @@ export function enable(facts: Facts): Judged {
   });
 }
 
-export const interlock = (facts: Facts): Judged =>
+export const interlock = (facts: ChainFacts): LinkJudgement =>
   allMustBe(
     facts,
     inputsOf(facts, ['interlock', 'external-trip', 'external-trip-break', 'fast-stop-break', 'coast-break']),
@@ -103,7 +103,7 @@ export const interlock = (facts: Facts): Judged =>
     },
   );
 
-export function coast(facts: Facts): Judged {
+export function coast(facts: ChainFacts): LinkJudgement {
   const source = meaning(facts, 'coast.source');
   const control = meaning(facts, 'run.serial-control');
   const evidence = [...saysParameter(facts, 'coast.source'), ...saysParameter(facts, 'run.serial-control')];

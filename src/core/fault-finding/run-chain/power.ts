@@ -1,12 +1,12 @@
 // The links that have nothing to do with control: supply, precharge, trips.
-import type { Facts, Judged } from './facts';
+import type { ChainFacts, LinkJudgement } from './facts';
 
 /** Bus volts of a rectified supply under no load: its peak (any textbook). */
 const peak = Math.SQRT2;
 /** Below this share of it the unit does not start (common practice, no source). */
 const enough = 0.8;
 
-export function supply({ live, supply_V, control }: Facts): Judged {
+export function supply({ live, supply_V, control }: ChainFacts): LinkJudgement {
   const alarm = control.alarms.find((a) => a.code === live.alarm);
   if (alarm?.family === 'input-phase-loss' || alarm?.family === 'undervoltage')
     return {
@@ -34,7 +34,7 @@ export function supply({ live, supply_V, control }: Facts): Judged {
     : { state: 'open', why: 'The bus is not up: supply, fuses, contactor, precharge.', evidence };
 }
 
-export function precharge({ live }: Facts): Judged {
+export function precharge({ live }: ChainFacts): LinkJudgement {
   const evidence = live.state === undefined ? [] : [{ what: 'state', said: live.state }];
   if (live.state === undefined)
     return {
@@ -48,7 +48,7 @@ export function precharge({ live }: Facts): Judged {
     : { state: 'closed', why: 'Charged.', evidence };
 }
 
-export function trip({ live, control }: Facts): Judged {
+export function trip({ live, control }: ChainFacts): LinkJudgement {
   if (live.alarm === undefined)
     return {
       state: 'unknown',

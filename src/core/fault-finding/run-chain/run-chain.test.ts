@@ -3,7 +3,7 @@ import type { Control } from '../../equipment/catalogue';
 import { controlSchema } from '../../equipment/catalogue/schema';
 import type { ConceptId } from '../../equipment/concepts';
 import { defaultOf, parameterFor, type Live, type Values } from '../../equipment/drive-words';
-import { runChain, type Facts, type LinkId } from '.';
+import { runChain, type ChainFacts, type ChainLinkId } from '.';
 
 const control: Control = controlSchema.parse(
   JSON.parse(readFileSync('catalogue/whimbrel-w4/control.json', 'utf8')),
@@ -45,15 +45,15 @@ const ready: Live = {
   serial: { run: false, reverse: false, 'coast-release': true },
 };
 const chain = (live: Partial<Live> = {}, values: Values = factory) => {
-  const facts: Facts = { control, supply_V: 400, values, live: { ...ready, ...live } };
+  const facts: ChainFacts = { control, supply_V: 400, values, live: { ...ready, ...live } };
   return runChain(facts);
 };
-const why = (id: LinkId, made: ReturnType<typeof chain>): string =>
+const why = (id: ChainLinkId, made: ReturnType<typeof chain>): string =>
   made.links.find((l) => l.id === id)?.why ?? '';
 
 describe('the first broken link is the answer', () => {
   const run = { ...inputs, DI1: true };
-  it.each<[string, LinkId, Partial<Live>, Values, RegExp]>([
+  it.each<[string, ChainLinkId, Partial<Live>, Values, RegExp]>([
     ['supply gone', 'supply', { busVolts: 60 }, factory, /bus is not up/],
     ['a phase lost', 'supply', { alarm: 'P-LOSS', state: 'tripped' }, factory, /input phase lost/],
     ['still charging', 'precharge', { state: 'precharge' }, factory, /bypass relay/],

@@ -1,4 +1,4 @@
-import type { Facts } from './facts';
+import type { ChainFacts } from './facts';
 import { carriers } from './facts';
 
 const runs = ['run', 'run-forward', 'run-reverse', 'start-pulse', 'jog'] as const;
@@ -11,8 +11,8 @@ export function runGiven({
   control,
   values,
   live,
-}: Pick<Facts, 'values' | 'live'> & {
-  control: Pick<Facts['control'], 'inputs' | 'parameters'>;
+}: Pick<ChainFacts, 'values' | 'live'> & {
+  control: Pick<ChainFacts['control'], 'inputs' | 'parameters'>;
 }): string | null {
   if (live.state === 'running' || live.state === 'stopping') return 'The drive is running.';
   const wire = carriers({ control, values, live }).find(

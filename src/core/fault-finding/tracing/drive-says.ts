@@ -12,7 +12,7 @@ export interface DriveFacts {
 }
 
 /** A check that the drive answers itself. */
-export interface Said {
+export interface DriveAnswer {
   check: Check;
   outcome: string;
   /** What it rests on, e.g. "1-14 Feedback: encoder". */
@@ -63,7 +63,7 @@ const holds = ({ is, atLeast = -Infinity, below = Infinity }: ReadRule, { value 
   typeof value === 'string' ? (is?.includes(value) ?? false) : value >= atLeast && value < below;
 
 /** Which checks of a table the drive answers itself; the person still says yes to each. */
-export const driveSays = (table: TraceTable, facts: DriveFacts): Said[] =>
+export const driveSays = (table: TraceTable, facts: DriveFacts): DriveAnswer[] =>
   table.checks.flatMap((check) => {
     for (const rule of check.read ?? []) {
       const figure = read(rule, facts);

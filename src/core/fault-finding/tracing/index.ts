@@ -1,25 +1,33 @@
 // From an alarm to its cause.
-import { costOf, minutesWith, posterior, skipped, tryingMinutes, type Answer, type Skipped } from './reason';
-import type { Cause, Check, TraceTable } from './table';
+import {
+  costOf,
+  minutesWith,
+  posterior,
+  skipped,
+  tryingMinutes,
+  type CheckAnswer,
+  type SkippedCheck,
+} from './reason';
+import type { TraceCause, Check, TraceTable } from './table';
 
-export { posterior, skipped, tryingMinutes, type Answer, type Skipped } from './reason';
+export { posterior, skipped, tryingMinutes, type CheckAnswer, type SkippedCheck } from './reason';
 export {
   troubles,
-  type Cause,
+  type TraceCause,
   type Check,
   type Hazard,
   type ReadRule,
   type TraceTable,
-  type Trouble,
+  type TableProblem,
 } from './table';
 export { tablesWith, usualTables } from './usual-tables';
-export { driveSays, type DriveFacts, type Said } from './drive-says';
+export { driveSays, type DriveFacts, type DriveAnswer } from './drive-says';
 export { familyWords } from './family-words';
 export { newestBurst, type Burst } from './slots';
 
 export interface Trace {
   /** Every cause with its chance, likeliest first. */
-  causes: (Cause & { probability: number })[];
+  causes: (TraceCause & { probability: number })[];
   /** The check that saves most, or null where trying the likeliest remedy is better. */
   next: { check: Check; saves_min: number; why: string } | null;
   /** Checks left, best first; the person may take any. */
@@ -31,17 +39,18 @@ const similar = 1.25;
 const isDead = ({ hazard }: Check): boolean => hazard === 'none' || hazard === 'dead';
 
 /** Was something measured dead, with an outcome? */
-export const measuredDead = (table: TraceTable, answers: readonly Answer[]): boolean =>
+export const measuredDead = (table: TraceTable, answers: readonly CheckAnswer[]): boolean =>
   answers.some(
     ({ check, outcome }) =>
-      !skipped.includes(outcome as Skipped) && table.checks.find((c) => c.id === check)?.hazard === 'dead',
+      !skipped.includes(outcome as SkippedCheck) &&
+      table.checks.find((c) => c.id === check)?.hazard === 'dead',
   );
 
 /**
  * Where a trace stands and what to check next.
  * @param answers outcomes by check, or why there is none; a check that was skipped is not offered again
  */
-export function traceFrom(table: TraceTable, answers: readonly Answer[]): Trace {
+export function traceFrom(table: TraceTable, answers: readonly CheckAnswer[]): Trace {
   const chances = posterior(table, answers);
   const ranked = table.causes
     .map((cause, i) => ({ ...cause, probability: chances[i] ?? 0 }))

@@ -1,10 +1,10 @@
 import type { Check, Hazard, TraceTable } from './table';
 
 /** Answers that settle nothing. */
-export type Skipped = 'not-now' | 'not-sure' | 'no-tool';
-export const skipped: readonly Skipped[] = ['not-now', 'not-sure', 'no-tool'];
+export type SkippedCheck = 'not-now' | 'not-sure' | 'no-tool';
+export const skipped: readonly SkippedCheck[] = ['not-now', 'not-sure', 'no-tool'];
 
-export interface Answer {
+export interface CheckAnswer {
   check: string;
   outcome: string;
 }
@@ -15,7 +15,7 @@ const hazard_min: Readonly<Record<Hazard, number>> = { none: 0, dead: 6, control
 export const costOf = ({ minutes, hazard }: Check): number => minutes + hazard_min[hazard];
 
 /** Chances of the causes, in the order of the table. */
-export function posterior({ causes, checks }: TraceTable, answers: readonly Answer[]): number[] {
+export function posterior({ causes, checks }: TraceTable, answers: readonly CheckAnswer[]): number[] {
   const raw = causes.map(({ id, weight }) =>
     answers.reduce((p, { check, outcome }) => {
       const said = checks.find((c) => c.id === check)?.outcomes.find((o) => o.id === outcome);

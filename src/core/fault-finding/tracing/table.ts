@@ -3,7 +3,7 @@ import type { AlarmFamily, ConceptId } from '../../equipment/concepts';
 /** What a check exposes one to. */
 export type Hazard = 'none' | 'dead' | 'control' | 'live';
 
-export interface Cause {
+export interface TraceCause {
   id: string;
   name: string;
   /** How often it is this one, against the others of the table. */
@@ -48,15 +48,15 @@ export interface Check {
 
 /** Troubles that show no alarm. */
 export const troubles = ['no-motion', 'slow', 'wrong-direction', 'edit-not-taken'] as const;
-export type Trouble = (typeof troubles)[number];
+export type TableProblem = (typeof troubles)[number];
 
 /** What is known of one alarm family: data that a shop may edit. */
 export interface TraceTable {
-  family: AlarmFamily | Trouble;
+  family: AlarmFamily | TableProblem;
   /** Where the figures come from. */
   provenance: string;
   /** No power, and no second reset, before something was measured dead. */
   deadFirst: boolean;
-  causes: readonly Cause[];
+  causes: readonly TraceCause[];
   checks: readonly Check[];
 }

@@ -5,7 +5,7 @@ import {
   traceFrom,
   tryingMinutes,
   usualTables,
-  type Answer,
+  type CheckAnswer,
   type Check,
   type TraceTable,
 } from '.';
@@ -88,7 +88,7 @@ const checksFor = (count: number): fc.Arbitrary<Check[]> =>
     );
 
 /** Expected minutes of a policy that may check or try remedies at every point. */
-function expected(table: TraceTable, answers: readonly Answer[], choose: 'best' | 'tracer'): number {
+function expected(table: TraceTable, answers: readonly CheckAnswer[], choose: 'best' | 'tracer'): number {
   const chances = posterior(table, answers);
   const trying = tryingMinutes(table, chances);
   const left = table.checks.filter((c) => !answers.some((a) => a.check === c.id));
@@ -168,7 +168,7 @@ describe('safety of the order', () => {
 
   it('offers nothing with power on after a ground trip before something was measured dead', () => {
     const table = tableFor('ground');
-    const all = (answers: Answer[]) => {
+    const all = (answers: CheckAnswer[]) => {
       const { next, others } = traceFrom(table, answers);
       return [next?.check, ...others.map((o) => o.check)].map((c) => c?.id);
     };

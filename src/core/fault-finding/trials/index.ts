@@ -9,7 +9,7 @@ import {
   type Rating,
   type Values,
 } from '../../equipment/drive-words';
-import type { LinkId } from '../run-chain';
+import type { ChainLinkId } from '../run-chain';
 
 /** What a trial needs to know of the drive. */
 export interface TrialFacts {
@@ -32,7 +32,7 @@ interface Idea {
   why: string;
 }
 
-const byLink: Partial<Record<LinkId, readonly Idea[]>> = {
+const byLink: Partial<Record<ChainLinkId, readonly Idea[]>> = {
   coast: [
     {
       concept: 'coast.source',
@@ -136,7 +136,10 @@ function resolved({ control, rating, values }: TrialFacts, { concept, to, why }:
 }
 
 /** Which single entry, changed for a moment, would show the cause; only what this type has and is set otherwise. */
-export function trialsFor(facts: TrialFacts, at: { link?: LinkId | null; family?: AlarmFamily }): Trial[] {
+export function trialsFor(
+  facts: TrialFacts,
+  at: { link?: ChainLinkId | null; family?: AlarmFamily },
+): Trial[] {
   const { link, family } = at;
   const ideas = [
     ...(link ? (byLink[link] ?? []) : []),

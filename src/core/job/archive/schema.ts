@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import type { Kind } from '../../logbook';
+import type { EntryKind } from '../../logbook';
 import { newestVersion, payloads } from '../../logbook/schema';
 
 const person = z.strictObject({
@@ -19,7 +19,7 @@ const envelope = {
   receivedAt: z.iso.datetime(),
 };
 
-const kinds = Object.keys(payloads) as [Kind, ...Kind[]];
+const kinds = Object.keys(payloads) as [EntryKind, ...EntryKind[]];
 
 /** An entry as the server that made the archive had kept it. */
 const archivedEntry = z

@@ -1,5 +1,5 @@
 // Handing a machine back. Where no source is named: common practice, no source.
-import { counted, standing, timeOf, type JobState } from '../../logbook';
+import { countOf, openIssues, timeOf, type JobState } from '../../logbook';
 import type { Swap } from '../swap';
 import { unticked } from '../../replacement/wires';
 
@@ -155,7 +155,7 @@ export function handOverItems(state: JobState, swap: Swap | null): HandOverItem[
                 'stop',
                 'The stop',
                 'done',
-                `It stood ${counted(Math.round((s.stop.overAt - s.stop.begunAt) / 60_000), 'minute')}${typeof s.planned?.allowed_min !== 'number' ? '' : `, ${s.planned.allowed_min} were allowed`}.`,
+                `It stood ${countOf(Math.round((s.stop.overAt - s.stop.begunAt) / 60_000), 'minute')}${typeof s.planned?.allowed_min !== 'number' ? '' : `, ${s.planned.allowed_min} were allowed`}.`,
                 false,
               ),
         ]
@@ -186,7 +186,7 @@ export function handOverItems(state: JobState, swap: Swap | null): HandOverItem[
           `${inspection.date}${inspection.what === '' ? '' : `: ${inspection.what}`}`,
           true,
         ),
-    ...standing(state).map((m) => item(m.id, 'Register', 'open', m.text, m.mayWait)),
+    ...openIssues(state).map((m) => item(m.id, 'Register', 'open', m.text, m.mayWait)),
   ];
 }
 

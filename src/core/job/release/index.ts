@@ -1,31 +1,36 @@
 // May it run? Everything that stands against a start-up, in one list.
 import type { Control } from '../../equipment/catalogue';
-import { cycleDifferences, runState, type RunState, type Step } from '../../commissioning/commissioning';
+import {
+  cycleDifferences,
+  runState,
+  type CommissioningState,
+  type CommissioningStep,
+} from '../../commissioning/commissioning';
 import { parameterAt, shownAs, type Rating, type Values } from '../../equipment/drive-words';
-import { standing, type JobState, type Matter, type Payload } from '../../logbook';
+import { openIssues, type JobState, type OpenIssue, type Payload } from '../../logbook';
 import type { StartUpChoices } from '../../equipment/application';
 import {
   sheetAgainst,
   startUpSheet,
   wantedOf,
   type StartUpSheet,
-  type Typed,
+  type TypedValues,
 } from '../../commissioning/settings';
-import { fitOf, type Fit } from '../../equipment/supply';
+import { fitOf, type SupplyFit } from '../../equipment/supply';
 import { driveMatters } from './registers';
 import { stepsFor } from './run';
 
-export { lineOf } from './run';
+export { analogLineOf } from './run';
 
 export interface Release {
   sheet: StartUpSheet;
   /** The choices, with what the place decides among them. */
   choices: StartUpChoices;
   /** Null before the place is known. */
-  fit: Fit | null;
-  steps: Step[];
-  run: RunState;
-  matters: Matter[];
+  fit: SupplyFit | null;
+  steps: CommissioningStep[];
+  run: CommissioningState;
+  matters: OpenIssue[];
   /** Entries that were otherwise after the power was away; null: not known. */
   lost: { number: string; text: string }[] | null;
 }
@@ -38,7 +43,7 @@ const placed = (
 ): StartUpChoices =>
   place === null ? choices : { ...choices, singlePhaseFed: phases === 3 && place.phases === 1 };
 
-const wantedValues = (sheet: StartUpSheet, typed: Typed): Values =>
+const wantedValues = (sheet: StartUpSheet, typed: TypedValues): Values =>
   Object.fromEntries(
     sheet.rows.flatMap((row) => {
       const value = wantedOf(row, typed);
@@ -55,17 +60,17 @@ function lostIn(control: Control, cycle: { before: Values; after: Values | null 
   });
 }
 
-const stepMatter = (step: Step): Matter => ({
+const stepMatter = (step: CommissioningStep): OpenIssue => ({
   id: `step:${step.id}`,
   text: `A step of the run is open: ${step.title}.`,
   mayWait: step.mayWait,
 });
 
-const isStep = (m: Matter): boolean => m.id.startsWith('step:');
+const isStep = (m: OpenIssue): boolean => m.id.startsWith('step:');
 const named = 3;
 
 /** The same for reading: the open steps of the run in one line, as long as several are open. */
-export function inShort(matters: readonly Matter[]): Matter[] {
+export function inShort(matters: readonly OpenIssue[]): OpenIssue[] {
   const steps = matters.filter(isStep);
   if (steps.length < 2) return [...matters];
   const titles = steps.map((m) => m.text.replace(/^A step of the run is open: (.*)\.$/, '$1'));
@@ -132,7 +137,7 @@ export function releaseOf(
     steps,
     startUp.run.map((r) => r.payload),
   );
-  const never = ({ id, text }: { id: string; text: string }): Matter => ({ id, text, mayWait: false });
+  const never = ({ id, text }: { id: string; text: string }): OpenIssue => ({ id, text, mayWait: false });
   const matters = [
     ...sheetAgainst(sheet, typed, control, values).map(never),
     ...(fit?.findings ?? [])
@@ -148,7 +153,7 @@ export function releaseOf(
         readAt: seen?.readAt ?? null,
       },
     ),
-    ...standing({ registers, questions, startUp }),
+    ...openIssues({ registers, questions, startUp }),
     ...run.open.map(stepMatter),
   ];
   return { sheet, choices, fit, steps, run, matters, lost: lostIn(control, startUp.cycle) };

@@ -1,7 +1,7 @@
 import type { Control, Parameter } from '../../equipment/catalogue';
 import { parameterAt, type Values } from '../../equipment/drive-words';
-import type { DriveWrite, Matter } from '../../logbook';
-import { auditSet, type AuditFinding, type Unit } from '../../parameter-sets/parameters';
+import type { DriveWrite, OpenIssue } from '../../logbook';
+import { auditSet, type AuditFinding, type RatedUnit } from '../../parameter-sets/parameters';
 import type { StartUpChoices } from '../../equipment/application';
 /** Findings of the audit that are registers of a start-up, and whether a machine may run with them for a while. */
 const registers: Readonly<Record<string, { mayWait: boolean }>> = {
@@ -14,7 +14,7 @@ const registers: Readonly<Record<string, { mayWait: boolean }>> = {
 /** The same of what is to be entered, whether it is in the drive yet or not. */
 const neverEntered: readonly string[] = ['stop-lets-go'];
 
-const matterOf = ({ rule, numbers, text, sum }: AuditFinding, mayWait: boolean): Matter => ({
+const matterOf = ({ rule, numbers, text, sum }: AuditFinding, mayWait: boolean): OpenIssue => ({
   id: `audit:${rule}`,
   text: `${numbers.join(', ')}: ${text} ${sum}.`,
   mayWait,
@@ -27,7 +27,7 @@ function unread(
   control: Pick<Control, 'parameters'>,
   writes: readonly DriveWrite[],
   readAt: number | null,
-): Matter[] {
+): OpenIssue[] {
   const resetting = writes.flatMap((w) => {
     const p = parameterAt(control, w.number);
     return w.doneAt !== null && w.doneAt > (readAt ?? 0) && resetsOthers(p) ? [p] : [];
@@ -46,7 +46,7 @@ function unread(
 
 /** What the drive itself keeps open, and what may not be entered. */
 export function driveMatters(
-  unit: Unit,
+  unit: RatedUnit,
   {
     values,
     wanted,
@@ -61,7 +61,7 @@ export function driveMatters(
     writes: readonly DriveWrite[];
     readAt: number | null;
   },
-): Matter[] {
+): OpenIssue[] {
   const found = (of: Values) => auditSet({ ...unit, values: of }, { choices }).findings;
   return [
     ...unread(unit.control, writes, readAt),

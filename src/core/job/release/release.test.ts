@@ -4,7 +4,7 @@ import { drive, job, opening } from '../../logbook/__tests__/job';
 import { controlSchema } from '../../equipment/catalogue/schema';
 import { greatestLimits } from '../../bench/make-safe';
 import { defaultStartUpChoices, type StartUpChoices } from '../../equipment/application';
-import { inShort, lineOf, releaseOf } from '.';
+import { inShort, analogLineOf, releaseOf } from '.';
 
 const control = controlSchema.parse(JSON.parse(readFileSync('catalogue/whimbrel-w4/control.json', 'utf8')));
 const rating = { ratedAmps: 15, power_kW: 7.5, supply_V: 400 };
@@ -166,12 +166,12 @@ it('what was lost when the power went is named as the keypad shows it', () => {
 });
 
 it('the line of the speed signal goes from the lowest to the highest frequency', () => {
-  expect(lineOf(control, { ...choices, minimum_Hz: 10 }, 50)).toEqual({
+  expect(analogLineOf(control, { ...choices, minimum_Hz: 10 }, 50)).toEqual({
     signal: '0-10V',
     atLow: 10,
     atHigh: 50,
   });
-  expect(lineOf(control, { ...choices, speedFrom: 'keypad' }, 50)).toBeNull();
+  expect(analogLineOf(control, { ...choices, speedFrom: 'keypad' }, 50)).toBeNull();
 });
 
 describe('a load that pulls', () => {

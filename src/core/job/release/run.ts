@@ -1,6 +1,6 @@
-import type { Line } from '../../numerics/analog-scaling';
+import type { ScaleLine } from '../../numerics/analog-scaling';
 import type { Control } from '../../equipment/catalogue';
-import { stepsOf, type Step } from '../../commissioning/commissioning';
+import { commissioningSteps, type CommissioningStep } from '../../commissioning/commissioning';
 import { inputFunctionNames, type ConceptId, type InputFunction } from '../../equipment/concepts';
 import { parameterAt, meaningOf, type Values } from '../../equipment/drive-words';
 import { isLifting, type StartUpChoices } from '../../equipment/application';
@@ -19,14 +19,14 @@ export function stepsFor(
   values: Values,
   choices: StartUpChoices,
   sheet: StartUpSheet,
-): Step[] {
+): CommissioningStep[] {
   const functionOf = (id: string): string => {
     const does = meaningOf(control, values, `input.${id}` as ConceptId);
     return typeof does !== 'string' || does === 'none'
       ? 'none'
       : (inputFunctionNames[does as InputFunction] ?? does);
   };
-  return stepsOf({
+  return commissioningSteps({
     inputs: control.inputs.map(({ id, mark }) => ({ id, mark, does: functionOf(id) })),
     analogs: control.analogInputs.filter((a) => a.id === choices.speedFrom),
     relays: control.relays.map(({ id, marks }) => ({ id, mark: marks[0] ?? id })),
@@ -40,11 +40,11 @@ export function stepsFor(
 }
 
 /** The line of the analog input that speed comes from; null where it comes from elsewhere. */
-export function lineOf(
+export function analogLineOf(
   control: Pick<Control, 'analogInputs'>,
   choices: StartUpChoices,
   plate_Hz: number,
-): Line | null {
+): ScaleLine | null {
   const { signal, speedFrom, minimum_Hz = 0, maximum_Hz = plate_Hz } = choices;
   return signal === undefined || !control.analogInputs.some((a) => a.id === speedFrom)
     ? null

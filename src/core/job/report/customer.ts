@@ -1,4 +1,4 @@
-import { counted, type JobState } from '../../logbook';
+import { countOf, type JobState } from '../../logbook';
 import { choiceNames } from '../../replacement/replacement';
 import type { Swap } from '../swap';
 import { unticked } from '../../replacement/wires';
@@ -54,7 +54,7 @@ function doneWords(state: JobState, swap: Swap | null): string[] {
     const stood = Math.round((s.stop.overAt - s.stop.begunAt) / 60_000);
     const allowed = s.planned?.allowed_min;
     out.push(
-      `The machine stood for ${counted(stood, 'minute')}${allowed === null || allowed === undefined ? '' : stood <= allowed ? `, within the ${allowed} allowed` : `, ${stood - allowed} longer than the ${allowed} allowed`}.`,
+      `The machine stood for ${countOf(stood, 'minute')}${allowed === null || allowed === undefined ? '' : stood <= allowed ? `, within the ${allowed} allowed` : `, ${stood - allowed} longer than the ${allowed} allowed`}.`,
     );
   }
   const run = setRuns.at(-1);

@@ -1,8 +1,8 @@
-import { counted, timeOf, type JobState, type LogLine } from '../../logbook';
+import { countOf, timeOf, type JobState, type LogLine } from '../../logbook';
 import { choiceNames } from '../../replacement/replacement';
 import type { Sheet } from '../static-sheet';
 import type { Swap } from '../swap';
-import { endOf, roleWords, wireEnds, type LedgerWire } from '../../replacement/wires';
+import { endOf, wireRoleWords, wireEnds, type LedgerWire } from '../../replacement/wires';
 import { powerPart } from './power';
 import { minuteOf, part, type ReportPart } from './report';
 
@@ -147,7 +147,7 @@ function wires({ swap: s }: JobState, swap: Swap | null): ReportPart[] {
           w.ferrule,
           w.from ?? 'loose',
           endOf(fateOf.get(w.id)),
-          roleWords(w.role),
+          wireRoleWords(w.role),
           seenAt(w.ticked),
           [
             ...(w.drawnAt !== null && w.drawnAt !== (w.from ?? '')
@@ -169,7 +169,7 @@ function stop({ swap: { planned, stop: gone } }: JobState): ReportPart[] {
     'stop',
     'The stop',
     [
-      `Stood from ${minuteOf(gone.begunAt)}${gone.overAt === null ? ', and stands' : ` to ${minuteOf(gone.overAt)}: ${counted(Number(minute(gone.overAt)), 'minute')}`}${planned.allowed_min === null ? '' : `, ${planned.allowed_min} allowed`}.`,
+      `Stood from ${minuteOf(gone.begunAt)}${gone.overAt === null ? ', and stands' : ` to ${minuteOf(gone.overAt)}: ${countOf(Number(minute(gone.overAt)), 'minute')}`}${planned.allowed_min === null ? '' : `, ${planned.allowed_min} allowed`}.`,
     ],
     {
       heads: ['Task', 'Planned, min', 'Begun at minute', 'Done at minute'],

@@ -7,7 +7,7 @@ import {
   fitCheck,
   nothingAsked,
   unitOfModel,
-  type Asked,
+  type UnitRequirements,
   type FitCheck,
   type FitUnit,
 } from '../../replacement/replacement';
@@ -108,13 +108,13 @@ export interface Swap {
   /** The old unit's set on the new type; null where there is none, or it is the same type. */
   carried: Translation | null;
   matters: WireMatter[];
-  asked: Asked;
+  asked: UnitRequirements;
   /** Null before there is a next unit. */
   fit: FitCheck | null;
 }
 
 /** Terminals that the ledger has wires for; null before there is one. */
-function wiredCounts({ wires }: JobState['swap']): Asked['wired'] {
+function wiredCounts({ wires }: JobState['swap']): UnitRequirements['wired'] {
   if (wires.length === 0) return null;
   const count = (test: (role: string) => boolean): number =>
     new Set(
@@ -133,11 +133,11 @@ function wiredCounts({ wires }: JobState['swap']): Asked['wired'] {
 }
 
 /** What machine and place ask: as it was said, with what the job knows already. */
-export function askedOf(state: JobState): Asked {
+export function askedOf(state: JobState): UnitRequirements {
   const { startUp, motor, swap, drive } = state;
   const place = startUp.place;
   const brakeWired = swap.wires.some((w) => w.role === 'power:BR');
-  const said: Asked = swap.asked ?? {
+  const said: UnitRequirements = swap.asked ?? {
     supply: {
       volts: startUp.chosen?.supply.volts ?? drive?.supply_V ?? 400,
       phases: place?.phases ?? drive?.phases ?? 3,

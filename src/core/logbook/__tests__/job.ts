@@ -2,7 +2,7 @@
 import { proofSteps, sourceKinds } from '../../bench/make-safe';
 import { stage } from '../../equipment/power-stage';
 import type { Entry, Person } from '../entry';
-import type { Kind, Payload } from '../kinds';
+import type { EntryKind, Payload } from '../kinds';
 
 export const ines: Person = {
   id: '0190a000-0000-7000-8000-000000000001',
@@ -57,7 +57,7 @@ export interface Options {
 export function job() {
   const entries: Entry[] = [];
   let seconds = 0;
-  const add = <K extends Kind>(
+  const add = <K extends EntryKind>(
     kind: K,
     payload: Payload<K>,
     { by = ines, after = 5, corrects }: Options = {},

@@ -1,21 +1,21 @@
 // The tests of one motor over the years.
-import { written } from '../../numerics/figures';
+import { formatSignificant } from '../../numerics/figures';
 import { insulation, type InsulationTest } from '../insulation';
 import type { Plate } from '../../equipment/plate';
 
-export type Part = 'motor' | 'cable' | 'motor-and-cable';
+export type TestedPart = 'motor' | 'cable' | 'motor-and-cable';
 export type Between = 'earth' | 'cores';
 
 export interface InsulationThen {
   jobId: string;
   /** ISO date and time. */
   at: string;
-  of: Part;
+  of: TestedPart;
   between: Between;
   test: InsulationTest;
 }
 
-export interface Point {
+export interface TrendPoint {
   jobId: string;
   at: string;
   /** Brought to 40 °C, so that warm and cold days can be compared. */
@@ -23,10 +23,10 @@ export interface Point {
   verdict: 'pass' | 'fail' | 'doubtful';
 }
 
-export interface Trend {
-  of: Part;
+export interface InsulationTrend {
+  of: TestedPart;
   between: Between;
-  points: Point[];
+  points: TrendPoint[];
   minimum_Mohm: number;
   /** The newest against the one before it; null where there is nothing to compare. */
   falling: { text: string; sum: string } | null;
@@ -35,7 +35,7 @@ export interface Trend {
 /** Half of the last figure and less is a fall worth a look (common practice, no source). */
 const fallen = 0.5;
 
-const fallOf = (points: readonly Point[]): Trend['falling'] => {
+const fallOf = (points: readonly TrendPoint[]): InsulationTrend['falling'] => {
   const [before, now] = points.slice(-2);
   if (before === undefined || now === undefined) return null;
   const share = now.corrected_Mohm / before.corrected_Mohm;
@@ -43,14 +43,14 @@ const fallOf = (points: readonly Point[]): Trend['falling'] => {
     ? null
     : {
         text: 'It has fallen to half and less since the last test: dirt, moisture or ageing. Look before it fails.',
-        sum: `${written(now.corrected_Mohm)} MΩ ÷ ${written(before.corrected_Mohm)} MΩ = ${share.toFixed(2)}, both at 40 °C`,
+        sum: `${formatSignificant(now.corrected_Mohm)} MΩ ÷ ${formatSignificant(before.corrected_Mohm)} MΩ = ${share.toFixed(2)}, both at 40 °C`,
       };
 };
 
 /** Trends by what was tested and between what, each in the order of time. */
-export function trendsOf(tests: readonly InsulationThen[]): Trend[] {
+export function trendsOf(tests: readonly InsulationThen[]): InsulationTrend[] {
   const keys = [...new Set(tests.map((t) => `${t.of} ${t.between}`))];
-  return keys.flatMap((key): Trend[] => {
+  return keys.flatMap((key): InsulationTrend[] => {
     const same = tests
       .filter((t) => `${t.of} ${t.between}` === key)
       .sort((a, b) => Date.parse(a.at) - Date.parse(b.at));

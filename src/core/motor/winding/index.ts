@@ -1,4 +1,4 @@
-import { rounded } from '../../numerics/figures';
+import { roundSignificant } from '../../numerics/figures';
 import { unbalanceOf } from '../../numerics/unbalance';
 
 export interface WindingTest {
@@ -33,9 +33,9 @@ export function winding({
   const k = zeroAt_C[material];
   const factor = (k + reference_C) / (k + temperature_C);
   const corrected = {
-    uv: rounded(ohms.uv * factor, 5),
-    vw: rounded(ohms.vw * factor, 5),
-    wu: rounded(ohms.wu * factor, 5),
+    uv: roundSignificant(ohms.uv * factor, 5),
+    vw: roundSignificant(ohms.vw * factor, 5),
+    wu: roundSignificant(ohms.wu * factor, 5),
   };
   const { mean, unbalance_percent } = unbalanceOf([corrected.uv, corrected.vw, corrected.wu]);
   return {

@@ -11,9 +11,9 @@ const rangeOf: Readonly<Record<Signal, { low: number; high: number; unit: 'V' | 
 };
 
 /** What a signal is measured in. */
-export const unitOf = (signal: Signal): 'V' | 'mA' => rangeOf[signal].unit;
+export const signalUnit = (signal: Signal): 'V' | 'mA' => rangeOf[signal].unit;
 
-export interface Line {
+export interface ScaleLine {
   signal: Signal;
   /** What the lowest and the highest signal stand for, e.g. Hz. */
   atLow: number;
@@ -21,12 +21,12 @@ export interface Line {
 }
 
 /** What a signal stands for; outside its range the line goes on. */
-export function scaled({ signal, atLow, atHigh }: Line, value: number): number {
+export function scaled({ signal, atLow, atHigh }: ScaleLine, value: number): number {
   const { low, high } = rangeOf[signal];
   return atLow + ((value - low) / (high - low)) * (atHigh - atLow);
 }
 
-export interface Point {
+export interface ScalePoint {
   signal: number;
   unit: 'V' | 'mA';
   stands: number;
@@ -37,7 +37,7 @@ export interface Point {
 const figure = (value: number): number => Number(value.toFixed(3));
 
 /** Five points to check a scaling by: none, a quarter, half, three quarters, all of the signal. */
-export function fivePoints(line: Line): Point[] {
+export function fivePoints(line: ScaleLine): ScalePoint[] {
   const { low, high, unit } = rangeOf[line.signal];
   return [0, 0.25, 0.5, 0.75, 1].map((share) => {
     const signal = low + share * (high - low);

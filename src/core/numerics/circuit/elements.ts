@@ -8,7 +8,7 @@ export interface Resistor {
 }
 
 /** A voltage source with the resistance that any real one has. */
-export interface Source {
+export interface VoltageSource {
   type: 'V';
   name: string;
   plus: string;
@@ -34,7 +34,7 @@ export interface Diode {
   shift_V?: number;
 }
 
-export type Element = Resistor | Source | Diode;
+export type Element = Resistor | VoltageSource | Diode;
 
 /**
  * A diode-test meter seen from its leads: a constant current out of the red lead, clamped near the

@@ -1,4 +1,4 @@
-import type { Diode, Element, Resistor, Source } from './elements';
+import type { Diode, Element, Resistor, VoltageSource } from './elements';
 
 interface Link {
   element: Element;
@@ -52,7 +52,9 @@ export function compile(elements: readonly Element[], extraNodes: readonly strin
     return { element, from: number(from), to: number(to) };
   });
   const diodes = links.filter((l): l is Link & { element: Diode } => l.element.type === 'D');
-  const conductors = links.filter((l): l is Link & { element: Resistor | Source } => l.element.type !== 'D');
+  const conductors = links.filter(
+    (l): l is Link & { element: Resistor | VoltageSource } => l.element.type !== 'D',
+  );
   return {
     nodes: [...index.keys()],
     diodes: diodes.map((l) => l.element),
@@ -88,7 +90,7 @@ export interface Changes {
  * A network that differs from a compiled one in the size of some elements only: much cheaper than to
  * compile again. `links` and `diodes` go on describing the original.
  */
-export function changed(network: Network, { diodes = [], conductors = [] }: Changes): Network {
+export function withChanges(network: Network, { diodes = [], conductors = [] }: Changes): Network {
   const numbers: Numbers = { ...network.numbers };
   if (conductors.length > 0) {
     numbers.conductor_S = numbers.conductor_S.slice();

@@ -1,6 +1,6 @@
 // IEC 60063 (from memory): E3 to E24 as printed there, E48 to E192 as rounded powers of ten.
 
-import { rounded } from '../figures';
+import { roundSignificant } from '../figures';
 
 const e24 = [
   1.0, 1.1, 1.2, 1.3, 1.5, 1.6, 1.8, 2.0, 2.2, 2.4, 2.7, 3.0, 3.3, 3.6, 3.9, 4.3, 4.7, 5.1, 5.6, 6.2, 6.8,
@@ -38,7 +38,7 @@ function within(decade: readonly number[], least: number, most: number): number[
   const found: number[] = [];
   for (let power = Math.floor(Math.log10(least)) - 1; power <= Math.log10(most) + 1; power += 1)
     for (const d of decade) {
-      const value = rounded(d * 10 ** power, 6);
+      const value = roundSignificant(d * 10 ** power, 6);
       if (value >= least && value <= most) found.push(value);
     }
   return [...new Set(found)].sort((a, b) => a - b);

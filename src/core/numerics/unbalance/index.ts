@@ -1,6 +1,6 @@
 // NEMA MG 1 (from memory): unbalance is the largest deviation from the mean over the mean.
 
-import { rounded } from '../figures';
+import { roundSignificant } from '../figures';
 
 export interface UnbalanceTest {
   values: readonly [number, number, number];
@@ -23,7 +23,7 @@ export function unbalanceOf(values: readonly number[]): { mean: number; unbalanc
   const mean = values.reduce((a, b) => a + b, 0) / values.length;
   const worst = Math.max(...values.map((v) => Math.abs(v - mean)));
   return {
-    mean: rounded(mean, 5),
+    mean: roundSignificant(mean, 5),
     unbalance_percent: mean === 0 ? 0 : Number(((100 * worst) / mean).toFixed(2)),
   };
 }
@@ -63,7 +63,7 @@ const limitsFor = ({ of, fedFrom = 'line' }: UnbalanceTest): Limits =>
 export function unbalance(test: UnbalanceTest): UnbalanceResult {
   const { mean, unbalance_percent } = unbalanceOf(test.values);
   const { pass, doubtful, source } = limitsFor(test);
-  const worst = rounded(Math.max(...test.values.map((v) => Math.abs(v - mean))), 5);
+  const worst = roundSignificant(Math.max(...test.values.map((v) => Math.abs(v - mean))), 5);
   return {
     mean,
     unbalance_percent,

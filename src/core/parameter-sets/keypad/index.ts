@@ -1,6 +1,6 @@
 // Keypads as machines, and the fewest touches that key in a set.
 export { padOf, thereWith, type Pad, type Press } from './pad';
-export { display, pressed, type PadDrive, type PadState } from './machine';
+export { keypadDisplay, pressed, type PadDrive, type PadState } from './machine';
 export {
   afterKeys,
   heldFor,

@@ -11,7 +11,7 @@ import { arborescence, ordered, type Tour } from './order';
 import { heldSteps, trackOf } from './pad';
 import {
   afterKeys,
-  display,
+  keypadDisplay,
   keyPlan,
   padOf,
   pressed,
@@ -50,7 +50,7 @@ function played(unit: UnitSet & { control: Control }, presses: readonly Press[])
   for (const press of presses) {
     const after = pressed(pad, state, press, { values, opened, allLocked: false });
     state = after.state;
-    seen.push(display(pad, state));
+    seen.push(keypadDisplay(pad, state));
     if (after.writes === undefined) continue;
     const { number, value } = after.writes;
     const p = parameterAt(unit.control, number);
@@ -136,9 +136,9 @@ it('a locked entry is not opened, a code opens it, and nobody reads the code', (
   });
   const refused = pressed(pad, at('15'), open, drive).state;
   expect(refused).toMatchObject({ at: 'entry', refused: true });
-  expect(display(pad, refused)).toBe('Loc');
+  expect(keypadDisplay(pad, refused)).toBe('Loc');
   expect(pressed(pad, at('15'), open, { ...drive, opened: 1 }).state.at).toBe('value');
-  expect(display(pad, pressed(pad, at('14'), open, drive).state)).toBe('0');
+  expect(keypadDisplay(pad, pressed(pad, at('14'), open, drive).state)).toBe('0');
 });
 
 it('a figure stops at its ends; what is not kept is lost; a read-only entry is shown and not edited', () => {
@@ -153,7 +153,7 @@ it('a figure stops at its ends; what is not kept is lost; a read-only entry is s
   );
   let state: PadState = press(spot!, 'Enter').state;
   for (let i = 0; i < 30; i += 1) state = press(state, 'Up').state;
-  expect(display(pad, state)).toBe('1.00');
+  expect(keypadDisplay(pad, state)).toBe('1.00');
   expect(press(state, 'Menu')).toEqual({ state: spot });
   expect(press(state, 'Enter').writes).toEqual({ number: numberOf(unit, 'motor.cosphi'), value: 1 });
   const [read] = pad.groups.flatMap(({ numbers }, group) =>
@@ -162,7 +162,7 @@ it('a figure stops at its ends; what is not kept is lost; a read-only entry is s
     ),
   );
   const shown = press(read!, 'Enter').state;
-  expect(display(pad, press(shown, 'Up').state)).toBe('not done');
+  expect(keypadDisplay(pad, press(shown, 'Up').state)).toBe('not done');
   expect(press(shown, 'Enter').writes).toBeUndefined();
 });
 

@@ -1,4 +1,4 @@
-import type { Parameter, Touch } from '../../equipment/catalogue';
+import type { Parameter, KeyTouch } from '../../equipment/catalogue';
 import { parameterAt, shownAs, type Values } from '../../equipment/drive-words';
 import { heldSteps, same, trackOf, type Pad, type Press } from './pad';
 
@@ -51,7 +51,7 @@ export function placesOf(pad: Pad, number: string): { group: number; place: numb
 }
 
 /** How far a press steps: once, or as long as it is held where holding means that. */
-const stepsOf = (pad: Pad, touch: Touch | undefined, press: Press): number => {
+const stepsOf = (pad: Pad, touch: KeyTouch | undefined, press: Press): number => {
   if (touch === undefined || touch.cap !== press.cap) return 0;
   if (same(touch, press)) return 1;
   return press.held && pad.operation.hold !== undefined ? heldSteps(pad.operation.hold, press.ticks ?? 1) : 0;
@@ -163,7 +163,7 @@ const figure = (p: Parameter, value: number): string =>
   p.choices === undefined ? value.toFixed(Math.max(0, Math.round(-Math.log10(p.scale)))) : String(value);
 
 /** What stands in the display. */
-export function display(pad: Pad, state: PadState): string {
+export function keypadDisplay(pad: Pad, state: PadState): string {
   const { shows } = pad.operation;
   if (state.at === 'home') return shows.home;
   if (state.at === 'jump') return state.signs;

@@ -1,4 +1,4 @@
-import type { Control, Operation, Parameter, Touch } from '../../equipment/catalogue';
+import type { Control, Operation, Parameter, KeyTouch } from '../../equipment/catalogue';
 import { limitsOf, parameterAt, type Rating, type Values } from '../../equipment/drive-words';
 
 /** A keypad: its keys, and the lists it runs through. */
@@ -10,7 +10,7 @@ export interface Pad {
 }
 
 /** One press of a key; a ramp is held for so many ticks. */
-export interface Press extends Touch {
+export interface Press extends KeyTouch {
   ticks?: number;
 }
 
@@ -95,5 +95,5 @@ export function heldSteps(hold: NonNullable<Operation['hold']>, ticks: number): 
   }, 0);
 }
 
-export const same = (a: Touch | undefined, b: Touch): boolean =>
+export const same = (a: KeyTouch | undefined, b: KeyTouch): boolean =>
   a !== undefined && a.cap === b.cap && a.held === b.held;

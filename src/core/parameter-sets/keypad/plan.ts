@@ -3,7 +3,7 @@ import type { Control, Parameter } from '../../equipment/catalogue';
 import { afterWriting, planWrites, type PlanStep, type UnitSet, type WritePlan } from '../parameters';
 import { cheapestEdit } from './edit';
 import { effortOf } from './effort';
-import { display, placesOf } from './machine';
+import { keypadDisplay, placesOf } from './machine';
 import { ordered } from './order';
 import { padOf, same, thereWith, tick_s, trackOf, type Pad, type Press } from './pad';
 import { walksOf, type Spot } from './walk';
@@ -145,7 +145,7 @@ function stepAt(pad: Pad, stop: Stop, spot: Spot, walk: Press[]): KeyStep {
   const open = [...walk, operation.list.open];
   const keep = operation.value.keep;
   const value = (edited: number): string =>
-    spot.at === 'entry' ? display(pad, { ...spot, at: 'value', edited, cursor: 0 }) : '';
+    spot.at === 'entry' ? keypadDisplay(pad, { ...spot, at: 'value', edited, cursor: 0 }) : '';
   return {
     number: step.number,
     name: step.name,
@@ -156,7 +156,7 @@ function stepAt(pad: Pad, stop: Stop, spot: Spot, walk: Press[]): KeyStep {
     walk: open,
     edit,
     keep,
-    shows: { entry: display(pad, spot), before: value(before), after: value(after) },
+    shows: { entry: keypadDisplay(pad, spot), before: value(before), after: value(after) },
     effort: effortOf([...open, ...edit, keep]),
     standstill: step.standstill,
     mayStart: step.mayStart,

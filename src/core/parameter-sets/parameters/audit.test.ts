@@ -4,7 +4,7 @@ import type { ConceptId } from '../../equipment/concepts';
 import { parameterFor } from '../../equipment/drive-words';
 import type { Plate } from '../../equipment/plate';
 import { defaultStartUpChoices } from '../../equipment/application';
-import { auditRules, auditSet, factorySet, type Around, type UnitSet } from '.';
+import { auditRules, auditSet, factorySet, type AuditContext, type UnitSet } from '.';
 
 const types = ['whimbrel-w4', 'godwit-g4', 'knot-k3', 'dunlin-d1', 'godwit-g6'] as const;
 const rating = { ratedAmps: 15, power_kW: 7.5, supply_V: 400 };
@@ -29,7 +29,7 @@ const plate: Plate = {
   rpm: 1455,
   cosPhi: 0.84,
 };
-const around: Around = {
+const around: AuditContext = {
   plate,
   choices: { ...defaultStartUpChoices({ plate_Hz: 50, knob: false }), load: 'conveyor' },
   jumpers: { AI1: 'V', AI2: 'mA' },
@@ -77,13 +77,16 @@ function changed(changes: Changes, only?: (typeof types)[number]): UnitSet | nul
   return null;
 }
 
-const winch = { ...around, choices: { ...around.choices, load: 'winch' as const } as Around['choices'] };
-const withChoices = (differs: object): Around => ({
+const winch = {
   ...around,
-  choices: { ...around.choices, ...differs } as Around['choices'],
+  choices: { ...around.choices, load: 'winch' as const } as AuditContext['choices'],
+};
+const withChoices = (differs: object): AuditContext => ({
+  ...around,
+  choices: { ...around.choices, ...differs } as AuditContext['choices'],
 });
 
-const cases: [rule: string, changes: Changes, with_?: Around][] = [
+const cases: [rule: string, changes: Changes, with_?: AuditContext][] = [
   ['plate-power', { 'motor.power': 5.5 }],
   ['plate-volts', { 'motor.voltage': 380 }],
   ['plate-amps', { 'motor.current': 12 }],

@@ -1,6 +1,6 @@
 import type { ConceptId } from '../../equipment/concepts';
 import { meaningOf, parameterFor } from '../../equipment/drive-words';
-import type { Around, AuditRule, Facts, Severity } from './rules/rule';
+import type { AuditContext, AuditRule, AuditFacts, AuditSeverity } from './rules/rule';
 import { limitAudits } from './rules/limits';
 import { motorAudits } from './rules/motor';
 import { safetyAudits } from './rules/safety';
@@ -9,7 +9,7 @@ import type { UnitSet } from './set';
 
 export interface AuditFinding {
   rule: string;
-  severity: Severity;
+  severity: AuditSeverity;
   text: string;
   sum: string;
   /** Entries it is about, as the type numbers them. */
@@ -29,7 +29,7 @@ export const auditRules: readonly AuditRule[] = [
   ...safetyAudits,
 ];
 
-function factsOf(set: UnitSet, around: Around): Facts {
+function factsOf(set: UnitSet, around: AuditContext): AuditFacts {
   const { control, values } = set;
   const means = (concept: ConceptId) => meaningOf(control, values, concept);
   return {
@@ -50,10 +50,10 @@ function factsOf(set: UnitSet, around: Around): Facts {
   };
 }
 
-const gravity: Readonly<Record<Severity, number>> = { wrong: 0, doubt: 1, info: 2 };
+const gravity: Readonly<Record<AuditSeverity, number>> = { wrong: 0, doubt: 1, info: 2 };
 
 /** Everything that is wrong or doubtful about a set, the worst first. */
-export function auditSet(set: UnitSet, around: Around = {}): Audit {
+export function auditSet(set: UnitSet, around: AuditContext = {}): Audit {
   const facts = factsOf(set, around);
   const judged = auditRules.map((rule) => ({ rule, said: rule.judge(facts) }));
   const numbersOf = (concepts: readonly ConceptId[]): string[] =>

@@ -11,7 +11,7 @@ interface Side {
   shown: string;
 }
 
-export interface Difference {
+export interface ParameterDifference {
   concept: ConceptId | null;
   /** What it is about, in the words of the concept or of the type. */
   about: string;
@@ -33,8 +33,8 @@ const sideOf = ({ control, values }: UnitSet, number: string): Side | null => {
 };
 
 /** Two sets of one type, entry by entry. */
-function sameType(a: UnitSet, b: UnitSet): Difference[] {
-  return a.control.parameters.flatMap((p): Difference[] => {
+function sameType(a: UnitSet, b: UnitSet): ParameterDifference[] {
+  return a.control.parameters.flatMap((p): ParameterDifference[] => {
     const was = sideOf(a, p.number);
     const is = sideOf(b, p.number);
     if (was?.value === is?.value) return [];
@@ -55,8 +55,8 @@ function sameType(a: UnitSet, b: UnitSet): Difference[] {
 }
 
 /** Sets of two types, by what their values mean. */
-function byMeaning(a: UnitSet, b: UnitSet): Difference[] {
-  return translate(a, b).rows.flatMap((row): Difference[] => {
+function byMeaning(a: UnitSet, b: UnitSet): ParameterDifference[] {
+  return translate(a, b).rows.flatMap((row): ParameterDifference[] => {
     const was = sideOf(a, row.from.number);
     const is = row.to === null ? null : sideOf(b, row.to.number);
     if (row.to !== null && row.to.value !== null && row.to.value === is?.value) return [];
@@ -74,7 +74,7 @@ function byMeaning(a: UnitSet, b: UnitSet): Difference[] {
 }
 
 /** What two sets differ in; of two types by meaning, with the sums. */
-export const diffSets = (a: UnitSet, b: UnitSet): Difference[] =>
+export const diffSets = (a: UnitSet, b: UnitSet): ParameterDifference[] =>
   a.typeId === b.typeId ? sameType(a, b) : byMeaning(a, b);
 
 export type Fate = 'as planned' | 'not done' | 'otherwise' | 'not planned';

@@ -1,7 +1,7 @@
 import type { Parameter } from '../../equipment/catalogue';
 import type { ConceptId } from '../../equipment/concepts';
 import { limitsOf, meaningOf, type Rating } from '../../equipment/drive-words';
-import type { Unit, UnitSet } from './set';
+import type { RatedUnit, UnitSet } from './set';
 import { isRampTime, isShareOfDrive, roundsDown } from './shares';
 
 /** A figure on its way to another entry. */
@@ -77,7 +77,7 @@ export interface Stepped {
 }
 
 /** To the steps and the range of an entry. */
-export function steppedInto(p: Parameter, { rating }: Unit, concept: ConceptId, value: number): Stepped {
+export function steppedInto(p: Parameter, { rating }: RatedUnit, concept: ConceptId, value: number): Stepped {
   const { min, max } = limitsOf(p, rating);
   const steps = value / p.scale;
   const whole = roundsDown(concept) ? Math.floor(steps + 1e-9) : Math.round(steps);

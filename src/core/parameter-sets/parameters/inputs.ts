@@ -1,6 +1,6 @@
 import { inputFunctionNames, type ConceptId, type InputFunction } from '../../equipment/concepts';
 import { meaningOf, parameterFor } from '../../equipment/drive-words';
-import type { Unit, UnitSet } from './set';
+import type { RatedUnit, UnitSet } from './set';
 
 const conceptOfInput = (id: string): ConceptId => `input.${id}` as ConceptId;
 
@@ -16,7 +16,7 @@ const wordsOf = (does: string): string => inputFunctionNames[does as InputFuncti
  * A terminal for every input that does something: the same one where it can do it, else a free one.
  * What stops and guards is placed first, so that it keeps its terminal where two want one.
  */
-export function inputHomes(from: UnitSet, to: Unit): Map<string, InputHome> {
+export function inputHomes(from: UnitSet, to: RatedUnit): Map<string, InputHome> {
   const wanted = from.control.inputs.flatMap(({ id, mark }) => {
     const does = meaningOf(from.control, from.values, conceptOfInput(id));
     return typeof does === 'string' && does !== 'none' ? [{ id, mark, does }] : [];

@@ -27,7 +27,7 @@ export const groups = [
   'lock',
   'memory',
 ] as const;
-export type Group = (typeof groups)[number];
+export type WriteGroup = (typeof groups)[number];
 
 export interface PlanStep {
   number: string;
@@ -36,7 +36,7 @@ export interface PlanStep {
   to: number;
   shownFrom: string;
   shownTo: string;
-  group: Group;
+  group: WriteGroup;
   /** What must be unlocked for it; 0: nothing. */
   lock: number;
   standstill: boolean;
@@ -54,7 +54,7 @@ export interface WritePlan {
   stuck: string[];
 }
 
-const byPrefix: readonly [start: string, group: Group][] = [
+const byPrefix: readonly [start: string, group: WriteGroup][] = [
   ['region', 'region'],
   ['macro', 'application'],
   ['control.', 'control mode'],
@@ -76,7 +76,7 @@ const byPrefix: readonly [start: string, group: Group][] = [
   ['lock.', 'lock'],
 ];
 
-const groupOf = (concept: ConceptId | undefined): Group =>
+const groupOf = (concept: ConceptId | undefined): WriteGroup =>
   byPrefix.find(([start]) => concept?.startsWith(start) === true)?.[1] ?? 'limits';
 
 /**
@@ -124,7 +124,7 @@ function stepOf(p: Parameter, from: number | undefined, to: number, why: string)
   };
 }
 
-const groupWords: Readonly<Record<Group, string>> = {
+const groupWords: Readonly<Record<WriteGroup, string>> = {
   region: 'the region decides what the rest starts from',
   application: 'the application re-assigns inputs and ramps',
   'control mode': 'the control mode decides which entries there are',

@@ -2,19 +2,19 @@ import type { Control } from '../../equipment/catalogue';
 import { defaultOf, meaningOf, parameterAt, type Rating, type Values } from '../../equipment/drive-words';
 
 /** A type with what a unit of it is rated for: what values mean depends on both. */
-export interface Unit {
+export interface RatedUnit {
   typeId: string;
   control: Pick<Control, 'parameters' | 'inputs' | 'locks' | 'rampCountsTo'>;
   rating: Rating;
 }
 
 /** Values of one unit, by the numbers of its type. */
-export interface UnitSet extends Unit {
+export interface UnitSet extends RatedUnit {
   values: Values;
 }
 
 /** What the factory sets for a region. */
-export const factorySet = (unit: Unit, region: '50Hz' | '60Hz'): UnitSet => ({
+export const factorySet = (unit: RatedUnit, region: '50Hz' | '60Hz'): UnitSet => ({
   ...unit,
   values: Object.fromEntries(
     unit.control.parameters.map((p) => {

@@ -2,22 +2,22 @@ import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { controlSchema } from '../../equipment/catalogue/schema';
 import { limitsOf, parameterFor } from '../../equipment/drive-words';
-import { factorySet, outcomes, roundTrip, translate, type Unit, type UnitSet } from '.';
+import { factorySet, translationOutcomes, roundTrip, translate, type RatedUnit, type UnitSet } from '.';
 
 const types = ['dunlin-d1', 'knot-k3', 'whimbrel-w4', 'godwit-g4', 'godwit-g6'] as const;
 type Type = (typeof types)[number];
-const unit = (type: Type, ratedAmps = 10, power_kW = 4): Unit => ({
+const unit = (type: Type, ratedAmps = 10, power_kW = 4): RatedUnit => ({
   typeId: type,
   control: controlSchema.parse(JSON.parse(readFileSync(`catalogue/${type}/control.json`, 'utf8'))),
   rating: { ratedAmps, power_kW, supply_V: 400 },
 });
-const numberOf = ({ control }: Unit, concept: string) =>
+const numberOf = ({ control }: RatedUnit, concept: string) =>
   control.parameters.find((p) => p.concept === concept)?.number ?? '';
-const meaning = ({ control }: Unit, concept: string, means: string) =>
+const meaning = ({ control }: RatedUnit, concept: string, means: string) =>
   parameterFor(control, concept as never)?.choices?.find((c) => c.means === means)?.value ?? -1;
 
 /** A set of a type as the factory made it, but for these concepts. */
-const set = (of: Unit, differs: Record<string, number | string> = {}): UnitSet => {
+const set = (of: RatedUnit, differs: Record<string, number | string> = {}): UnitSet => {
   const { values } = factorySet(of, '50Hz');
   const changed = Object.entries(differs).map(([concept, to]) => [
     numberOf(of, concept),
@@ -27,7 +27,7 @@ const set = (of: Unit, differs: Record<string, number | string> = {}): UnitSet =
 };
 const knot = unit('knot-k3');
 const whimbrel = unit('whimbrel-w4', 24, 11);
-const rowFor = (from: UnitSet, to: Unit, concept: string) => {
+const rowFor = (from: UnitSet, to: RatedUnit, concept: string) => {
   const row = translate(from, to).rows.find((r) => r.concept === concept);
   if (row === undefined) throw new Error(`no row for ${concept}`);
   return row;
@@ -39,7 +39,7 @@ describe.each(types.flatMap((a) => types.map((b) => [a, b] as const)))('%s to %s
     const to = unit(b, 24, 11);
     const { rows, counts, values } = translate(from, to);
     expect(rows.map((r) => r.from.number).sort()).toEqual(Object.keys(from.values).sort());
-    expect(outcomes.reduce((sum, o) => sum + counts[o], 0)).toBe(rows.length);
+    expect(translationOutcomes.reduce((sum, o) => sum + counts[o], 0)).toBe(rows.length);
     for (const { to: t } of rows) {
       if (t === null || t.value === null) continue;
       const p = to.control.parameters.find((x) => x.number === t.number);

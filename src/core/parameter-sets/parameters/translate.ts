@@ -3,11 +3,17 @@ import { conceptOf, type ConceptId } from '../../equipment/concepts';
 import { parameterAt, parameterFor, shownAs, type Values } from '../../equipment/drive-words';
 import { carriedFigure, steppedInto } from './figures';
 import { inputHomes, type InputHome } from './inputs';
-import { factorySet, regionOf, type Unit, type UnitSet } from './set';
+import { factorySet, regionOf, type RatedUnit, type UnitSet } from './set';
 import { notCarried, otherForm } from './shares';
 
-export type Outcome = 'carried' | 'converted' | 'clamped' | 'to-choose' | 'no-home';
-export const outcomes: readonly Outcome[] = ['carried', 'converted', 'clamped', 'to-choose', 'no-home'];
+export type TranslationOutcome = 'carried' | 'converted' | 'clamped' | 'to-choose' | 'no-home';
+export const translationOutcomes: readonly TranslationOutcome[] = [
+  'carried',
+  'converted',
+  'clamped',
+  'to-choose',
+  'no-home',
+];
 
 export interface TranslatedRow {
   /** The entry it comes from. */
@@ -15,7 +21,7 @@ export interface TranslatedRow {
   concept: ConceptId | null;
   /** Where it goes; null where it goes nowhere, its value null as long as a person has not chosen. */
   to: { number: string; name: string; value: number | null; shown: string } | null;
-  outcome: Outcome;
+  outcome: TranslationOutcome;
   /** How the value was made, where it was. */
   sum: string | null;
   /** Why it is not simply carried. */
@@ -26,7 +32,7 @@ export interface TranslatedRow {
 
 export interface Translation {
   rows: TranslatedRow[];
-  counts: Readonly<Record<Outcome, number>>;
+  counts: Readonly<Record<TranslationOutcome, number>>;
   /** Values of the new unit: its factory's, with what was carried, converted, clamped or chosen. */
   values: Values;
   /** Entries of the new type that nothing was carried to; they stay as the factory set them. */
@@ -34,7 +40,7 @@ export interface Translation {
 }
 
 /** What a person chose, by the number of the entry it comes from; null: leave the new type's own. */
-export type Choices = Readonly<Record<string, number | null>>;
+export type TranslationChoices = Readonly<Record<string, number | null>>;
 
 type Made = Pick<TranslatedRow, 'to' | 'outcome' | 'sum' | 'reason'> & { options?: TranslatedRow['options'] };
 
@@ -103,7 +109,7 @@ function carriedInput(
   p: Parameter,
   value: number,
   q: Parameter | undefined,
-  to: Unit,
+  to: RatedUnit,
 ): Made {
   if (home === undefined)
     return q === undefined ? homeless('the new type has no such terminal') : carriedChoice(p, value, q);
@@ -139,7 +145,7 @@ function rowOf(p: Parameter, value: number, from: UnitSet, to: UnitSet, homes: M
  * A set on another type. Every value that the old type knows ends in exactly one row.
  * @param choices what a person decided where nothing could be carried by itself
  */
-export function translate(from: UnitSet, to: Unit, choices: Choices = {}): Translation {
+export function translate(from: UnitSet, to: RatedUnit, choices: TranslationChoices = {}): Translation {
   const homes = inputHomes(from, to);
   const known = from.control.parameters.filter((p) => from.values[p.number] !== undefined);
   // Ramps count to a frequency of the new unit: what is carried to it first is what they count to.
@@ -170,15 +176,15 @@ export function translate(from: UnitSet, to: Unit, choices: Choices = {}): Trans
   return {
     rows: chosen,
     counts: Object.fromEntries(
-      outcomes.map((o) => [o, chosen.filter((r) => r.outcome === o).length]),
-    ) as Record<Outcome, number>,
+      translationOutcomes.map((o) => [o, chosen.filter((r) => r.outcome === o).length]),
+    ) as Record<TranslationOutcome, number>,
     values,
     untouched: to.control.parameters.filter((p) => !p.readOnly && !met.has(p.number)).map((p) => p.number),
   };
 }
 
 /** A row with what was chosen for it; it stays one that had to be chosen. */
-function withChoice(row: TranslatedRow, choices: Choices, { control }: Unit): TranslatedRow {
+function withChoice(row: TranslatedRow, choices: TranslationChoices, { control }: RatedUnit): TranslatedRow {
   const value = choices[row.from.number];
   if (row.outcome !== 'to-choose' || row.to === null || value === undefined || value === null) return row;
   const p = parameterAt(control, row.to?.number);
@@ -192,7 +198,7 @@ export interface RoundTrip {
 }
 
 /** There and back again: what a translation loses. */
-export function roundTrip(from: UnitSet, to: Unit): RoundTrip {
+export function roundTrip(from: UnitSet, to: RatedUnit): RoundTrip {
   const there = translate(from, to);
   const back = translate({ ...to, values: there.values }, from);
   const carried = there.rows.filter((r) => r.to !== null && r.to.value !== null);

@@ -17,7 +17,7 @@ export interface WriteLine extends Pick<
   why: string | null;
 }
 
-export const lineOf = ({ number, name, from, to, shownTo, group, lock }: PlanStep): WriteLine => ({
+export const writeLineOf = ({ number, name, from, to, shownTo, group, lock }: PlanStep): WriteLine => ({
   number,
   name,
   from,
@@ -31,7 +31,7 @@ export const lineOf = ({ number, name, from, to, shownTo, group, lock }: PlanSte
 });
 
 /** Nothing more happens to it. */
-export const isSettled = ({ state }: Pick<WriteLine, 'state'>): boolean =>
+export const isLineSettled = ({ state }: Pick<WriteLine, 'state'>): boolean =>
   state === 'taken' || state === 'left-out';
 
 /**

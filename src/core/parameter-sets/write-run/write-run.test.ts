@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { controlSchema } from '../../equipment/catalogue/schema';
 import { factorySet, planWrites } from '../parameters';
-import { lineOf, runReport, settledBy, type WriteLine } from '.';
+import { writeLineOf, runReport, settledBy, type WriteLine } from '.';
 
 const control = controlSchema.parse(JSON.parse(readFileSync('catalogue/whimbrel-w4/control.json', 'utf8')));
 const found = factorySet(
@@ -9,7 +9,7 @@ const found = factorySet(
   '50Hz',
 );
 const wanted = { ...found.values, '1-03': 14.6, '3-01': 12, '3-02': 9 };
-const planned = planWrites(found, wanted).steps.map(lineOf);
+const planned = planWrites(found, wanted).steps.map(writeLineOf);
 const taken = planned.map((l): WriteLine => ({ ...l, state: 'taken', found: l.to }));
 const but = (number: string, changes: Partial<WriteLine>): WriteLine[] =>
   taken.map((l) => (l.number === number ? { ...l, ...changes } : l));

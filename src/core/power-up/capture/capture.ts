@@ -14,7 +14,7 @@ export const channelRoles = [
 ] as const;
 export type ChannelRole = (typeof channelRoles)[number];
 
-export const roleWords: Readonly<Record<ChannelRole, string>> = {
+export const channelRoleWords: Readonly<Record<ChannelRole, string>> = {
   vdc: 'bus volts',
   ia: 'line current L1',
   ib: 'line current L2',

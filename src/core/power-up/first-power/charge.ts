@@ -1,4 +1,4 @@
-import { ohmAtAmps, type Lamp } from './lamp';
+import { ohmAtAmps, type LampRating } from './lamp';
 
 /** How a bank fills through a rectifier, resistance in each line and a precharge resistor. */
 export interface ChargeCase {
@@ -7,7 +7,7 @@ export interface ChargeCase {
   capacitance_F: number;
   prechargeOhm: number;
   /** In each line; null: nothing. */
-  lamps: { lamp: Lamp; perLine: number } | null;
+  lamps: { lamp: LampRating; perLine: number } | null;
   /** A supply that gives no more than this in each line, A; null: no limit. */
   limit_A: number | null;
   /** What the control takes once the bus is high enough for it, W. */

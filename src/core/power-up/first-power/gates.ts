@@ -1,4 +1,4 @@
-import { written } from '../../numerics/figures';
+import { formatSignificant } from '../../numerics/figures';
 
 /** The gate drives of the six transistors, before a module sees the bus. In order U, V, W upper, then U, V, W lower. */
 export interface GateCheck {
@@ -27,7 +27,9 @@ function unlike(values: readonly (number | null)[], share: number, what: string,
   if (middle === undefined || known.length < 3) return [];
   return values.flatMap((v, k) =>
     v !== null && Math.abs(v - middle) > share * middle
-      ? [`${gateNames[k] ?? k}: ${what} ${written(v)} ${unit}, the others about ${written(middle)} ${unit}`]
+      ? [
+          `${gateNames[k] ?? k}: ${what} ${formatSignificant(v)} ${unit}, the others about ${formatSignificant(middle)} ${unit}`,
+        ]
       : [],
   );
 }

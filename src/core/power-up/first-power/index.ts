@@ -1,7 +1,7 @@
 // First power after a repair, from the gates to a unit that runs under load.
 export { chargeOf, type Charge, type ChargeCase, type ChargePoint } from './charge';
 export { gateNames, judgeGates, type GateCheck, type GateVerdict } from './gates';
-export { ampsAtVolts, coldOhm, hotOhm, lookOf, ohmAtAmps, ohmAtVolts, type Lamp } from './lamp';
+export { ampsAtVolts, coldOhm, hotOhm, lookOf, ohmAtAmps, ohmAtVolts, type LampRating } from './lamp';
 export { judgeLamps, type LampJudgement, type LampReading } from './judge-lamps';
 export { lampsAt, lampsPerLeg, type LampExpectation, type LampLoad } from './lamp-load';
 export {

@@ -1,4 +1,4 @@
-import { written } from '../../numerics/figures';
+import { formatSignificant } from '../../numerics/figures';
 import { unbalanceOf } from '../../numerics/unbalance';
 
 export interface LampReading {
@@ -55,6 +55,6 @@ export function judgeLamps({ volts, amps }: LampReading): LampJudgement {
       : verdict === 'equal'
         ? 'All three legs alike.'
         : `Leg ${leg} is unlike the others. Change its lamp with another: if the odd one moves with the lamp, it is the lamp.`,
-    sum: `volts: largest deviation ${written(v.percent, 2)} % of the mean ${written(v.mean)} V (good to ${bounds.volts[0]} %, bad above ${bounds.volts[1]} %)${a === null ? '' : `; currents: ${written(a.percent, 2)} % of ${written(a.mean)} A (good to ${bounds.amps[0]} %, bad above ${bounds.amps[1]} %)`}`,
+    sum: `volts: largest deviation ${formatSignificant(v.percent, 2)} % of the mean ${formatSignificant(v.mean)} V (good to ${bounds.volts[0]} %, bad above ${bounds.volts[1]} %)${a === null ? '' : `; currents: ${formatSignificant(a.percent, 2)} % of ${formatSignificant(a.mean)} A (good to ${bounds.amps[0]} %, bad above ${bounds.amps[1]} %)`}`,
   };
 }

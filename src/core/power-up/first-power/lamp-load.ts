@@ -1,9 +1,9 @@
 import { circuitOf, simulateWave, type UnitWords } from '../waveform';
-import { hotOhm, lookOf, ohmAtVolts, type Lamp } from './lamp';
+import { hotOhm, lookOf, ohmAtVolts, type LampRating } from './lamp';
 
 /** Three equal lamps, or strings of lamps, in star at the output. */
 export interface LampLoad {
-  lamp: Lamp;
+  lamp: LampRating;
   perLeg: number;
 }
 

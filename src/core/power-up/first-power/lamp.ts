@@ -5,28 +5,28 @@
 const currentPower = 0.55;
 const coldShare = 1 / 14;
 
-export interface Lamp {
+export interface LampRating {
   volts: number;
   watts: number;
 }
 
-export const hotOhm = ({ volts, watts }: Lamp): number => volts ** 2 / watts;
-export const coldOhm = (lamp: Lamp): number => hotOhm(lamp) * coldShare;
+export const hotOhm = ({ volts, watts }: LampRating): number => volts ** 2 / watts;
+export const coldOhm = (lamp: LampRating): number => hotOhm(lamp) * coldShare;
 
 /** Resistance at the RMS volts that heat it, Ω. */
-export function ohmAtVolts(lamp: Lamp, volts: number): number {
+export function ohmAtVolts(lamp: LampRating, volts: number): number {
   const x = volts / lamp.volts;
   return x <= 0 ? coldOhm(lamp) : Math.max(coldOhm(lamp), hotOhm(lamp) * x ** (1 - currentPower));
 }
 
 /** Resistance at the RMS current through it, Ω. */
-export function ohmAtAmps(lamp: Lamp, amps: number): number {
+export function ohmAtAmps(lamp: LampRating, amps: number): number {
   const x = (amps * lamp.volts) / lamp.watts;
   return x <= 0 ? coldOhm(lamp) : Math.max(coldOhm(lamp), hotOhm(lamp) * x ** (1 / currentPower - 1));
 }
 
 /** Current at RMS volts, A. */
-export const ampsAtVolts = (lamp: Lamp, volts: number): number => volts / ohmAtVolts(lamp, volts);
+export const ampsAtVolts = (lamp: LampRating, volts: number): number => volts / ohmAtVolts(lamp, volts);
 
 /** How it looks, by the share of its volts (common practice, no source). */
 export function lookOf(share: number): string {

@@ -1,6 +1,6 @@
-import { written } from '../../numerics/figures';
+import { formatSignificant } from '../../numerics/figures';
 import { chargeOf, type Charge } from './charge';
-import { ampsAtVolts, type Lamp } from './lamp';
+import { ampsAtVolts, type LampRating } from './lamp';
 
 /** What first power needs to know of a unit. */
 export interface FirstPowerUnit {
@@ -62,7 +62,7 @@ function planBy(unit: FirstPowerUnit, way: Way): FirstPowerPlan {
   const { supply_V, phases, capacitance_F, prechargeOhm } = unit;
   const standby_W = standbyOf(unit.ratedAmps);
   const perLine = way.by === 'lamps' ? lampsPerLine(supply_V) : 0;
-  const lamp: Lamp | null = way.by === 'lamps' ? { volts: lampVolts, watts: way.watts } : null;
+  const lamp: LampRating | null = way.by === 'lamps' ? { volts: lampVolts, watts: way.watts } : null;
   const charge = chargeOf({
     supply_V,
     phases,
@@ -80,21 +80,21 @@ function planBy(unit: FirstPowerUnit, way: Way): FirstPowerPlan {
   const sums = [
     {
       what: 'Bus at rest',
-      value: `${written(charge.final_V)} V`,
-      sum: `√2 × ${supply_V} V = ${written(Math.SQRT2 * supply_V)} V, less the rectifier and what ${written(standby_W, 2)} W of control supply drop in ${lamp === null ? 'the supply' : 'the lamps'}`,
+      value: `${formatSignificant(charge.final_V)} V`,
+      sum: `√2 × ${supply_V} V = ${formatSignificant(Math.SQRT2 * supply_V)} V, less the rectifier and what ${formatSignificant(standby_W, 2)} W of control supply drop in ${lamp === null ? 'the supply' : 'the lamps'}`,
     },
     {
       what: 'Ripple then',
-      value: `${written(ripple_V, 2)} V`,
-      sum: `${written(standby_W, 2)} W ÷ ${written(charge.final_V)} V ÷ (${pulses} × ${usual_Hz} Hz × ${written(capacitance_F * 1e6)} µF), peak to peak at most`,
+      value: `${formatSignificant(ripple_V, 2)} V`,
+      sum: `${formatSignificant(standby_W, 2)} W ÷ ${formatSignificant(charge.final_V)} V ÷ (${pulses} × ${usual_Hz} Hz × ${formatSignificant(capacitance_F * 1e6)} µF), peak to peak at most`,
     },
     ...(lamp === null ? [] : shorted(unit, lamp, perLine)),
     ...(prechargeOhm > 0
       ? [
           {
             what: 'Charging',
-            value: `90 % after ${charge.reached_s === null ? 'more than a minute' : `${written(charge.reached_s, 2)} s`}`,
-            sum: `${written(capacitance_F * 1e6)} µF through ${written(prechargeOhm)} Ω${lamp === null ? '' : ' and the lamps of two lines, warm as their current makes them'}`,
+            value: `90 % after ${charge.reached_s === null ? 'more than a minute' : `${formatSignificant(charge.reached_s, 2)} s`}`,
+            sum: `${formatSignificant(capacitance_F * 1e6)} µF through ${formatSignificant(prechargeOhm)} Ω${lamp === null ? '' : ' and the lamps of two lines, warm as their current makes them'}`,
           },
         ]
       : []),
@@ -105,7 +105,7 @@ function planBy(unit: FirstPowerUnit, way: Way): FirstPowerPlan {
     sums,
     setUp:
       way.by === 'limit'
-        ? `A supply limited to ${written(way.amps)} A in each line, covers on, motor off.`
+        ? `A supply limited to ${formatSignificant(way.amps)} A in each line, covers on, motor off.`
         : `In each of the ${phases === 3 ? 'three lines' : 'two wires'} ${perLine === 1 ? `one ${lampVolts} V lamp` : `${perLine} lamps of ${lampVolts} V in series`}, ${way.watts} W each. Covers on, motor off.`,
     charge,
     expected_V,
@@ -122,15 +122,15 @@ function planBy(unit: FirstPowerUnit, way: Way): FirstPowerPlan {
 }
 
 /** If the bus is shorted the lamps take it all: what they carry then. */
-function shorted({ supply_V, phases }: FirstPowerUnit, lamp: Lamp, perLine: number) {
+function shorted({ supply_V, phases }: FirstPowerUnit, lamp: LampRating, perLine: number) {
   // Three lines into a short: each string has the volts to the star point; two wires share the line.
   const each = (phases === 3 ? supply_V / Math.sqrt(3) : supply_V / 2) / perLine;
   const amps = ampsAtVolts(lamp, each);
   return [
     {
       what: 'With the bus shorted',
-      value: `${written(amps, 2)} A a line, ${written(amps * each * perLine * (phases === 3 ? 3 : 2), 2)} W in all`,
-      sum: `${written(each)} V on each lamp: ${written(lamp.watts / lamp.volts, 2)} A × (${written(each)} ÷ ${lamp.volts})^0.55; they burn ${each / lamp.volts > 0.7 ? 'bright' : 'yellow'} and bear all of it`,
+      value: `${formatSignificant(amps, 2)} A a line, ${formatSignificant(amps * each * perLine * (phases === 3 ? 3 : 2), 2)} W in all`,
+      sum: `${formatSignificant(each)} V on each lamp: ${formatSignificant(lamp.watts / lamp.volts, 2)} A × (${formatSignificant(each)} ÷ ${lamp.volts})^0.55; they burn ${each / lamp.volts > 0.7 ? 'bright' : 'yellow'} and bear all of it`,
     },
   ];
 }

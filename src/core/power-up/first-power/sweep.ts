@@ -1,4 +1,4 @@
-import { written } from '../../numerics/figures';
+import { formatSignificant } from '../../numerics/figures';
 
 /** The reference stepped from nothing to all, and what came out. */
 export interface Sweep {
@@ -49,9 +49,9 @@ export function judgeSweep(sweep: Sweep): {
     band_Hz,
     passes,
     text: passes
-      ? `Follows from zero to maximum within ${written(band_Hz, 2)} Hz.`
+      ? `Follows from zero to maximum within ${formatSignificant(band_Hz, 2)} Hz.`
       : rows.length < 3 || !ends
         ? 'At least three points, with zero and maximum among them.'
-        : `At ${worst?.percent} % it is ${written(Math.abs(worst?.off_Hz ?? 0), 2)} Hz off; ${written(band_Hz, 2)} Hz are allowed.`,
+        : `At ${worst?.percent} % it is ${formatSignificant(Math.abs(worst?.off_Hz ?? 0), 2)} Hz off; ${formatSignificant(band_Hz, 2)} Hz are allowed.`,
   };
 }

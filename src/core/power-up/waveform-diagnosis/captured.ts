@@ -9,7 +9,7 @@ import {
   spectrumOf,
   strongest,
   wholePeriods,
-  type Series,
+  type UniformSeries,
 } from '../waveform';
 import type { Measured } from './fit';
 
@@ -26,7 +26,7 @@ const isLine = (role: ChannelRole): boolean => role === 'ia' || role === 'ib' ||
 const isWinding = (role: ChannelRole): boolean => role === 'iu' || role === 'iv' || role === 'iw';
 
 /** A picket of pulses is thinned by their mean before anything is read off a bus. */
-const calmed = (series: Series, most: number): Series =>
+const calmed = (series: UniformSeries, most: number): UniformSeries =>
   coarser(series, Math.max(1, Math.floor(series.values.length / most)));
 
 /**
@@ -105,8 +105,8 @@ const places = 256;
  * By how much a capture is to be moved so that it lies on the computed picture, s: where the two go together best over
  * one period of `hz`.
  */
-export function alignment(measured: Series, computed: Series, hz: number): number {
-  const folded = (series: Series): Float64Array => {
+export function alignment(measured: UniformSeries, computed: UniformSeries, hz: number): number {
+  const folded = (series: UniformSeries): Float64Array => {
     const whole = wholePeriods(series, hz);
     const mean = meanOf(whole.values);
     const out = new Float64Array(places);

@@ -3,7 +3,7 @@ import { lineNames, phaseNames, type DiodeName, type SwitchName, type WaveCase }
 export type CauseFamily = 'sound' | 'supply' | 'input' | 'bus' | 'output';
 
 /** A thing that may be wrong, as a change to the sound circuit. Sizes are tried in turn and the best kept. */
-export interface Cause {
+export interface WaveformCause {
   id: string;
   family: CauseFamily;
   /** As a sentence, with what else it may be. */
@@ -64,11 +64,11 @@ const plainLegs = { deadTime: 0, Vce: 0, Vfd: 0, Rce: 0.05, Rfd: 0.05 };
 const side = { hi: 'upper', lo: 'lower' } as const;
 
 /** Everything that is tried on this circuit. @param prechargeOhm of the unit; 0: it has none */
-export function causesFor(sound: WaveCase, prechargeOhm: number): Cause[] {
+export function causesFor(sound: WaveCase, prechargeOhm: number): WaveformCause[] {
   const three = sound.supply.phases === 3;
   const lines = three ? lineNames : lineNames.slice(0, 2);
   const each = lines.flatMap((line) => (['hi', 'lo'] as const).map((end) => [line, end] as const));
-  const list: Cause[] = [
+  const list: WaveformCause[] = [
     {
       id: 'sound',
       family: 'sound',
@@ -86,7 +86,7 @@ export function causesFor(sound: WaveCase, prechargeOhm: number): Cause[] {
       changes: [0.25, 0.5, 0.12].map(weakBank),
       sized: (size) => weakBank(1 - 0.92 * size),
     },
-    ...each.flatMap(([line, end]): Cause[] => {
+    ...each.flatMap(([line, end]): WaveformCause[] => {
       const position: DiodeName = `rect.${line}.${end}`;
       return [
         {

@@ -1,6 +1,6 @@
-import { written } from '../../numerics/figures';
+import { formatSignificant } from '../../numerics/figures';
 import type { Figures, WaveCase } from '../waveform';
-import { causesFor, type Cause, type CauseFamily } from './causes';
+import { causesFor, type WaveformCause, type CauseFamily } from './causes';
 import { figureUnit, figureWords, judgedKeys, sigmaOf } from './figure-keys';
 import {
   aboutRight,
@@ -15,7 +15,7 @@ import {
   type Try,
 } from './fit';
 
-export interface Difference {
+export interface FigureDifference {
   key: string;
   text: string;
   measured: number;
@@ -25,7 +25,7 @@ export interface Difference {
   unit: string;
 }
 
-export interface Found {
+export interface RankedCause {
   id: string;
   family: CauseFamily;
   name: string;
@@ -37,7 +37,7 @@ export interface Found {
   share: number;
   figures: Figures;
   /** In what the measurement differs from a sound unit, most telling first. */
-  differs: readonly Difference[];
+  differs: readonly FigureDifference[];
   /** The circuit that gives it, for the picture. */
   given: WaveCase;
 }
@@ -46,7 +46,7 @@ export interface WaveDiagnosis {
   verdict: 'sound' | 'fault' | 'doubtful' | 'unexplained' | 'nothing-measured';
   headline: string;
   /** Best first. */
-  found: readonly Found[];
+  found: readonly RankedCause[];
   /** Causes that would give the same figures as the best: what was measured cannot tell them apart. */
   same: readonly string[];
   notes: readonly string[];
@@ -64,7 +64,8 @@ const nothing = 0.02;
 /** So many of the closest are tried with the inverter and with its power in its place. */
 const bothWays = 4;
 /** Where the bus swings at the supply's own frequency the motor's currents swing with it: the inverter is needed. */
-const dynamic = ({ family, id }: Cause): boolean => family === 'output' || id.startsWith('diode-open');
+const dynamic = ({ family, id }: WaveformCause): boolean =>
+  family === 'output' || id.startsWith('diode-open');
 
 /**
  * Ranks what would give these figures. Yields the share done, so that a worker can show it and stop.
@@ -128,7 +129,7 @@ function concluded(tries: readonly Try[], measured: Measured): WaveDiagnosis {
   const sum = tries.reduce((s, t) => s + weightOf(t) * scale, 0);
   const sound = tries.find((t) => t.cause.id === 'sound');
   const found = tries
-    .map((t): Found => ({
+    .map((t): RankedCause => ({
       id: t.cause.id,
       family: t.cause.family,
       name: t.cause.name,
@@ -180,7 +181,7 @@ function alike(measured: Measured, a: Figures, b: Figures): boolean {
 }
 
 /** In what a measurement differs from the sound unit, where the cause explains it. */
-function differences(measured: Measured, sound: Figures, expected: Figures): Difference[] {
+function differences(measured: Measured, sound: Figures, expected: Figures): FigureDifference[] {
   return Object.keys(measured)
     .flatMap((key) => {
       const m = measured[key] as number;
@@ -198,7 +199,7 @@ function differences(measured: Measured, sound: Figures, expected: Figures): Dif
       sound: s,
       expected: e,
       unit: figureUnit(key),
-      text: `${capital(figureWords(key))} ${written(m)} ${figureUnit(key)} instead of ${written(Math.abs(s) < nothing * Math.abs(m) ? 0 : s)} ${figureUnit(key)}`,
+      text: `${capital(figureWords(key))} ${formatSignificant(m)} ${figureUnit(key)} instead of ${formatSignificant(Math.abs(s) < nothing * Math.abs(m) ? 0 : s)} ${figureUnit(key)}`,
     }));
 }
 
@@ -207,7 +208,7 @@ const telling = (key: string): number =>
   key === 'vdc_ripple_hz' ? 2 : key.endsWith('_dc') || key === 'i_sum_rms' ? 1 : 0;
 const capital = (text: string): string => text.slice(0, 1).toUpperCase() + text.slice(1);
 
-function notesOf(best: Found, found: readonly Found[], measured: Measured): string[] {
+function notesOf(best: RankedCause, found: readonly RankedCause[], measured: Measured): string[] {
   const notes: string[] = [];
   const precharge = found.find((f) => f.id === 'precharge-stuck');
   if (precharge !== undefined && best.id === 'sound' && alike(measured, best.figures, precharge.figures))
@@ -226,6 +227,6 @@ function notesOf(best: Found, found: readonly Found[], measured: Measured): stri
       'Under unbalance the lowest current is not in the line with the lowest volts: measure the volts.',
     );
   if (best.misfit < unexplainedBeyond && Math.abs(best.share - 1) > 0.3)
-    notes.push(`It carried ${written(100 * best.share, 2)} % of the load that was given.`);
+    notes.push(`It carried ${formatSignificant(100 * best.share, 2)} % of the load that was given.`);
   return notes;
 }

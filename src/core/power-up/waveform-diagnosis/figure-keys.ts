@@ -1,4 +1,4 @@
-import { roleWords } from '../capture';
+import { channelRoleWords } from '../capture';
 import type { Figures } from '../waveform';
 
 /** What a figure is of: how far off it may be hangs on that. */
@@ -108,7 +108,7 @@ export function sigmaOf(key: string, measured: number, expected: Figures): numbe
 
 /** A figure in words. */
 export function figureWords(key: string): string {
-  const names: Readonly<Record<string, string>> = { ...roleWords, vdc: 'bus' };
+  const names: Readonly<Record<string, string>> = { ...channelRoleWords, vdc: 'bus' };
   const what: Readonly<Record<string, string>> = {
     avg: 'average',
     pp: 'ripple, peak to peak',

@@ -1,5 +1,5 @@
 import { scaledLoad, simulateWave, type Figures, type WaveCase } from '../waveform';
-import type { Cause } from './causes';
+import type { WaveformCause } from './causes';
 import { flowOf, isOutput, judgedKeys, sigmaOf } from './figure-keys';
 
 /** Figures that were measured, by the names of `core/waveform`; what was not measured is left out. */
@@ -28,7 +28,7 @@ export interface Base {
 export type Change = (c: WaveCase) => WaveCase;
 
 export interface Try {
-  cause: Cause;
+  cause: WaveformCause;
   base: Base;
   change: Change;
   given: WaveCase;
@@ -71,7 +71,13 @@ function flowRatio(measured: Measured, figures: Figures): number {
 const clamp = (share: number): number => Math.max(leastShare, Math.min(mostShare, share));
 
 /** A cause at a share of the load. */
-export function tryAt(cause: Cause, change: Change, base: Base, measured: Measured, share: number): Try {
+export function tryAt(
+  cause: WaveformCause,
+  change: Change,
+  base: Base,
+  measured: Measured,
+  share: number,
+): Try {
   const given = change(scaledLoad(base.given, share));
   const figures = { ...base.outputs?.(share), ...simulateWave(given).figures };
   return { cause, base, change, given, share, figures, misfit: distance(measured, figures) };

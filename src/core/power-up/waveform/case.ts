@@ -30,13 +30,13 @@ export interface Rectifier {
 }
 
 /** In series between rectifier and bank; `Rpre` is a precharge resistor that is not bridged. */
-export interface Link {
+export interface WaveLink {
   Ldc: number;
   Rdc: number;
   Rpre: number;
 }
 
-export interface Bank {
+export interface WaveBank {
   C: number;
   ESR: number;
   v0: number;
@@ -74,8 +74,8 @@ export interface Motor {
 export interface WaveCase {
   supply: Supply;
   rectifier: Rectifier;
-  link: Link;
-  bank: Bank;
+  link: WaveLink;
+  bank: WaveBank;
   load: Load;
   /** Looked at only where `load` is the inverter. */
   inverter: Inverter;
@@ -101,8 +101,8 @@ export const usualRectifier: Rectifier = {
   openDiode: null,
   shortDiode: null,
 };
-export const usualLink: Link = { Ldc: 0.002, Rdc: 0.05, Rpre: 0 };
-export const usualBank: Bank = { C: 0.0007, ESR: 0.1, v0: 548 };
+export const usualLink: WaveLink = { Ldc: 0.002, Rdc: 0.05, Rpre: 0 };
+export const usualBank: WaveBank = { C: 0.0007, ESR: 0.1, v0: 548 };
 export const usualInverter: Inverter = {
   mode: 'spwm',
   m: 0.8,

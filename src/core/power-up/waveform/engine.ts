@@ -1,4 +1,4 @@
-import { stepsOf } from './exponential';
+import { stepMatrices } from './exponential';
 import { LOAD, legStates, networkFor, ONE, SIN, type LegState } from './network';
 import type { WaveCase } from './case';
 import { patternsOf, type Pattern } from './patterns';
@@ -122,7 +122,7 @@ export function engineFor(given: WaveCase, driven: boolean): Engine {
     });
     const made = {
       topology,
-      steps: stepsOf(matrix, n, m, 1 / ticksPerSecond, longestLevel),
+      steps: stepMatrices(matrix, n, m, 1 / ticksPerSecond, longestLevel),
       watched: topology.meaning.length,
     };
     patterns.set(key, made);

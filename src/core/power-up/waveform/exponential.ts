@@ -5,7 +5,7 @@
  */
 
 /** Steps of 2^k ticks, k from 0 to `levels`. Rows of n + m: what x becomes from (x, s). */
-export interface Steps {
+export interface StepMatrices {
   n: number;
   m: number;
   byLevel: readonly Float64Array[];
@@ -61,7 +61,13 @@ export function exponential(matrix: Float64Array, size: number, n: number, h: nu
  * @param matrix [[A, B], [0, S]], row by row, (n + m)²
  * @param tick s
  */
-export function stepsOf(matrix: Float64Array, n: number, m: number, tick: number, levels: number): Steps {
+export function stepMatrices(
+  matrix: Float64Array,
+  n: number,
+  m: number,
+  tick: number,
+  levels: number,
+): StepMatrices {
   const size = n + m;
   const byLevel: Float64Array[] = [];
   let phi = exponential(matrix, size, n, tick);

@@ -9,9 +9,9 @@ import {
   spectrumOf,
   strongest,
   wholePeriods,
-  type Series,
+  type UniformSeries,
 } from './spectrum';
-import type { Run } from './whole';
+import type { NetworkRun } from './whole';
 
 /** Flat, in V, A, Hz and degrees; the names are those of docs/contracts/waveform.md. */
 export type Figures = Record<string, number>;
@@ -25,7 +25,7 @@ const carries = 0.02;
 const highestRipple = 24;
 
 /** What one line current is like, over whole periods of the supply. */
-function lineFigures(name: string, series: Series, f: number, all: Run): Figures {
+function lineFigures(name: string, series: UniformSeries, f: number, all: NetworkRun): Figures {
   const whole = wholePeriods(series, f);
   const peak = Math.max(Math.abs(all.sums.least[name] ?? 0), Math.abs(all.sums.most[name] ?? 0));
   const rms = Math.sqrt(all.sums.square[name] ?? 0);
@@ -51,12 +51,12 @@ function lineFigures(name: string, series: Series, f: number, all: Run): Figures
 }
 
 /** Everything that is said of a run in figures. */
-export function figuresOf(given: WaveCase, run: Run): Figures {
+export function figuresOf(given: WaveCase, run: NetworkRun): Figures {
   const { f, phases } = given.supply;
   const { sums, samples } = run;
   const dt = run.t.length > 1 ? (run.t[1] as number) - (run.t[0] as number) : 1;
   // The last sample is the window's end, which belongs to the next period.
-  const series = (values: Float64Array | undefined): Series => ({
+  const series = (values: Float64Array | undefined): UniformSeries => ({
     t0: run.t[0] ?? 0,
     dt,
     values: (values ?? new Float64Array(0)).subarray(0, -1),

@@ -1,7 +1,7 @@
 import type { Inverter } from './case';
 import type { Gate } from './engine';
 
-export interface Edge {
+export interface GateEdge {
   tick: number;
   leg: number;
   gate: Gate;
@@ -35,15 +35,15 @@ function crossing(inverter: Inverter, leg: number, from: number, half: number, r
 const edgeTicks = 64;
 
 /** All changes of the gates up to a time, in order: natural sampling by a triangle, each gate on later by the dead time. */
-export function gateEdges(inverter: Inverter, until_s: number, ticksPerSecond: number): Edge[] {
+export function gateEdges(inverter: Inverter, until_s: number, ticksPerSecond: number): GateEdge[] {
   const half = 0.5 / inverter.fc;
   const toTick = (s: number) => edgeTicks * Math.round((s * ticksPerSecond) / edgeTicks);
   const dead = toTick(inverter.deadTime);
-  const edges: Edge[] = [];
+  const edges: GateEdge[] = [];
   for (let leg = 0; leg < 3; leg += 1) {
     let high = (references(inverter, 0)[leg] ?? 0) > -1;
     edges.push({ tick: 0, leg, gate: high ? 'hi' : 'lo' });
-    let pending: Edge | null = null;
+    let pending: GateEdge | null = null;
     for (let k = 0; k * half < until_s; k += 1) {
       const rising = k % 2 === 0;
       const at = toTick(crossing(inverter, leg, k * half, half, rising));

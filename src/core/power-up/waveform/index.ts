@@ -2,7 +2,7 @@
 import { caseProblems, type WaveCase } from './case';
 import { figuresOf, type Figures } from './figures';
 import { runSplit } from './split';
-import { runWhole, type Run } from './whole';
+import { runWhole, type NetworkRun } from './whole';
 
 export * from './case';
 export { figuresOf, rmsOfSum, type Figures } from './figures';
@@ -16,15 +16,15 @@ export {
   spectrumOf,
   strongest,
   wholePeriods,
-  type Part,
-  type Series,
+  type Harmonic,
+  type UniformSeries,
   type Spectrum,
 } from './spectrum';
-export type { Run } from './whole';
+export type { NetworkRun } from './whole';
 export { circuitOf, scaledLoad, type Assumed, type MotorWords, type Running, type UnitWords } from './unit';
 
 export interface Wave {
-  run: Run;
+  run: NetworkRun;
   figures: Figures;
   by: 'whole network' | 'two halves';
 }

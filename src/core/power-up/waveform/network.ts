@@ -57,7 +57,7 @@ export const legStates = {
 } as const;
 export type LegState = (typeof legStates)[keyof typeof legStates];
 
-export interface Network {
+export interface SwitchedNetwork {
   given: WaveCase;
   nodes: number;
   branches: readonly Branch[];
@@ -117,7 +117,7 @@ function giveStates(branches: Branch[], stars: readonly number[]): number {
 }
 
 /** Nodes and branches of a case. With `driven`, the inverter and motor are left out and a current takes their place. */
-export function networkFor(given: WaveCase, driven: boolean): Network {
+export function networkFor(given: WaveCase, driven: boolean): SwitchedNetwork {
   const { supply, rectifier, link, load, inverter, motor } = given;
   let nodes = 0;
   const node = () => nodes++;
@@ -159,7 +159,7 @@ export function networkFor(given: WaveCase, driven: boolean): Network {
 
   const legs: Leg[] = [];
   const windings: (number | null)[] = [];
-  let earth: Network['earth'] = null;
+  let earth: SwitchedNetwork['earth'] = null;
   let star: number | null = null;
   if (load.kind === 'inverter' && !driven) {
     const outputs: Three = [node(), node(), node()];

@@ -1,11 +1,11 @@
 import type { WaveCase } from './case';
-import type { Steps } from './exponential';
+import type { StepMatrices } from './exponential';
 import type { Topology } from './topology';
 
 /** One pattern of conduction, with its steps. */
 export interface Pattern {
   topology: Topology;
-  steps: Steps;
+  steps: StepMatrices;
   watched: number;
 }
 

@@ -1,7 +1,7 @@
 import FFT from 'fft.js';
 
 /** Samples at even times. */
-export interface Series {
+export interface UniformSeries {
   t0: number;
   /** Time between two samples, s. */
   dt: number;
@@ -9,14 +9,14 @@ export interface Series {
 }
 
 /** One harmonic of a base frequency, as cosine and sine parts of its peak. */
-export interface Part {
+export interface Harmonic {
   cos: number;
   sin: number;
   peak: number;
 }
 
 /** The last whole periods of `hz` in a series; all of it where not one fits. */
-export function wholePeriods({ t0, dt, values }: Series, hz: number): Series {
+export function wholePeriods({ t0, dt, values }: UniformSeries, hz: number): UniformSeries {
   const per = 1 / (hz * dt);
   const periods = Math.floor((values.length + 0.5) / per);
   if (periods < 1) return { t0, dt, values };
@@ -25,7 +25,7 @@ export function wholePeriods({ t0, dt, values }: Series, hz: number): Series {
 }
 
 /** A part of a series at a frequency, best over whole periods of it. */
-export function partAt({ t0, dt, values }: Series, hz: number): Part {
+export function partAt({ t0, dt, values }: UniformSeries, hz: number): Harmonic {
   const step = 2 * Math.PI * hz * dt;
   const [cosStep, sinStep] = [Math.cos(step), Math.sin(step)];
   let [c, s] = [Math.cos(2 * Math.PI * hz * t0), Math.sin(2 * Math.PI * hz * t0)];
@@ -64,7 +64,7 @@ export function between(values: Float64Array, at: number): number {
 }
 
 /** A series of whole periods, each of the same number of samples, as their mean: harmonics stay, and cost one period. */
-export function oneOf({ t0, dt, values }: Series, perPeriod: number): Series {
+export function oneOf({ t0, dt, values }: UniformSeries, perPeriod: number): UniformSeries {
   const periods = Math.floor(values.length / perPeriod);
   if (periods < 2) return { t0, dt, values };
   const out = new Float64Array(perPeriod);
@@ -74,7 +74,7 @@ export function oneOf({ t0, dt, values }: Series, perPeriod: number): Series {
 }
 
 /** Each so many samples as their mean. */
-export function coarser({ t0, dt, values }: Series, by: number): Series {
+export function coarser({ t0, dt, values }: UniformSeries, by: number): UniformSeries {
   const out = new Float64Array(Math.floor(values.length / by));
   for (let i = 0; i < out.length; i += 1) {
     let sum = 0;
@@ -104,7 +104,7 @@ function transformOf(size: number): FFT {
  * All lines of a series, by FFT of a power of two of samples laid over it.
  * @param window `flat` for whole periods; `hann` where the ends do not meet: a line then spreads to its neighbours
  */
-export function spectrumOf({ dt, values }: Series, window: 'flat' | 'hann' = 'flat'): Spectrum {
+export function spectrumOf({ dt, values }: UniformSeries, window: 'flat' | 'hann' = 'flat'): Spectrum {
   const size = 2 ** Math.max(4, Math.ceil(Math.log2(Math.max(2, values.length))));
   const mean = meanOf(values);
   const data = new Float64Array(size);

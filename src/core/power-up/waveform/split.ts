@@ -1,10 +1,10 @@
 import { phaseNames, type WaveCase } from './case';
 import { engineFor, ticksPerSample, type Gate } from './engine';
-import { gateEdges, type Edge } from './gates';
+import { gateEdges, type GateEdge } from './gates';
 import { legsFor } from './legs';
 import { filteredNames, motorNames, pairs, recorderFor, samplesIn, samplesOf } from './recorder';
 import { tallyOf, type Sums } from './tally';
-import { wholePeriodsFrom, type Run } from './whole';
+import { wholePeriodsFrom, type NetworkRun } from './whole';
 
 /** The bus is summed with the windings: what they draw at once shows in it at once. */
 const names = ['vdc', ...motorNames] as const;
@@ -16,11 +16,11 @@ const sumKinds = ['mean', 'square', 'least', 'most', 'sin1', 'cos1'] as const;
  * closed form between gate edges, on the bus as it was and moved just before. What they draw in a sample's time is
  * drawn from the bus as its average. Without an earth fault nothing else joins the two.
  */
-export function runSplit(given: WaveCase): Run {
+export function runSplit(given: WaveCase): NetworkRun {
   const { inverter, window, bank } = given;
   const engine = engineFor(given, true);
   const perSecond = engine.ticksPerSecond;
-  const edges: Edge[] = gateEdges(inverter, window[1], perSecond);
+  const edges: GateEdge[] = gateEdges(inverter, window[1], perSecond);
   const legs = legsFor(given);
   const room = samplesIn(window, perSecond);
   const recorder = recorderFor(engine, null, room);
@@ -99,8 +99,8 @@ export function runSplit(given: WaveCase): Run {
     let charge = 0;
     while (at < upTo) {
       let turned = false;
-      while (edge < edges.length && (edges[edge] as Edge).tick <= at) {
-        const { leg, gate } = edges[edge] as Edge;
+      while (edge < edges.length && (edges[edge] as GateEdge).tick <= at) {
+        const { leg, gate } = edges[edge] as GateEdge;
         gates[leg] = gate;
         edge += 1;
         turned = true;

@@ -1,4 +1,13 @@
-import { GROUND, leastOhm, legStates, LOAD, offOhm, ONE, type LegState, type Network } from './network';
+import {
+  GROUND,
+  leastOhm,
+  legStates,
+  LOAD,
+  offOhm,
+  ONE,
+  type LegState,
+  type SwitchedNetwork,
+} from './network';
 import { solveRows } from './rows';
 
 /** One pattern of conduction: how x goes on, what is watched, what is shown. Rows of n + m. */
@@ -16,7 +25,11 @@ export const outputNames = ['vdc', 'ia', 'ib', 'ic', 'idc', 'iu', 'iv', 'iw', 'v
 export type OutputName = (typeof outputNames)[number];
 
 /** Rows of one pattern of conduction. @param on per valve; @param legs per leg, of `legStates` */
-export function topologyOf(net: Network, on: readonly boolean[], legs: readonly LegState[]): Topology {
+export function topologyOf(
+  net: SwitchedNetwork,
+  on: readonly boolean[],
+  legs: readonly LegState[],
+): Topology {
   const { n, m, given } = net;
   const width = n + m;
   const size = net.nodes;

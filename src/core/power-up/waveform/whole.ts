@@ -3,7 +3,7 @@ import { engineFor, ticksPerSample } from './engine';
 import { gateEdges } from './gates';
 import { recorderFor, samplesIn, type Recording } from './recorder';
 
-export interface Run extends Recording {
+export interface NetworkRun extends Recording {
   /** Changes of what conducts. */
   events: number;
 }
@@ -15,7 +15,7 @@ export function wholePeriodsFrom([from, to]: readonly [number, number], hz: numb
 }
 
 /** The whole network, event by event: gates, devices that come and go, earth faults. */
-export function runWhole(given: WaveCase): Run {
+export function runWhole(given: WaveCase): NetworkRun {
   const engine = engineFor(given, false);
   const { load, inverter, window } = given;
   const ticks = (s: number) => Math.round(s * engine.ticksPerSecond);

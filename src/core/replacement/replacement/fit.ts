@@ -2,7 +2,7 @@ import { electricalRules } from './rules-electrical';
 import { mechanicalRules } from './rules-mechanical';
 import { networkRules } from './rules-network';
 import type { FitRow, FitRule } from './rule';
-import type { Asked, FitUnit } from './unit';
+import type { UnitRequirements, FitUnit } from './unit';
 
 export const fitRules: readonly FitRule[] = [...electricalRules, ...mechanicalRules, ...networkRules];
 
@@ -18,7 +18,7 @@ export interface FitCheck {
 const verdicts = ['fits', 'adapts', 'does-not', 'ask'] as const;
 
 /** Does the next unit do in the place of the old one what the machine asks? Row by row, with what has to be done. */
-export function fitCheck(old: FitUnit, next: FitUnit, asked: Asked): FitCheck {
+export function fitCheck(old: FitUnit, next: FitUnit, asked: UnitRequirements): FitCheck {
   const rows = fitRules.flatMap((rule): FitRow[] => {
     const said = rule.says({ old, next, asked });
     return said === null ? [] : [{ id: rule.id, name: rule.name, ...said }];

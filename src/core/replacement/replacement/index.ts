@@ -20,7 +20,7 @@ export {
   nothingAsked,
   sizeOf,
   unitOfModel,
-  type Asked,
+  type UnitRequirements,
   type FitControl,
   type FitUnit,
   type Size,

@@ -9,7 +9,7 @@ import {
   placeHoles,
   templateOf,
   unitOfModel,
-  type Asked,
+  type UnitRequirements,
   type FitUnit,
   type Range,
   type Situation,
@@ -159,7 +159,7 @@ const unit = (typeId: string, model: string): FitUnit => {
 };
 const knot = unit('knot-k3', 'K3-18');
 const whimbrel = unit('whimbrel-w4', 'W4-15');
-const asked: Asked = {
+const asked: UnitRequirements = {
   supply: { volts: 400, phases: 3, earthing: 'star-earthed' },
   motorAmps: 14.6,
   duty: 'normal',
@@ -176,7 +176,7 @@ const asked: Asked = {
   cablesFrom: 'below',
   protection: null,
 };
-const rowOf = (next: FitUnit, changed: Partial<Asked>, id: string, old = knot) =>
+const rowOf = (next: FitUnit, changed: Partial<UnitRequirements>, id: string, old = knot) =>
   fitCheck(old, next, { ...asked, ...changed }).rows.find((r) => r.id === id);
 
 describe('the fit', () => {
@@ -205,7 +205,7 @@ describe('the fit', () => {
     expect(rowOf(whimbrel, { ambient_C: 50 }, 'ambient')?.verdict).toBe('adapts');
   });
 
-  it.each<[string, Partial<Asked>, string, string]>([
+  it.each<[string, Partial<UnitRequirements>, string, string]>([
     ['another supply', { supply: { volts: 480, phases: 3, earthing: 'star-earthed' } }, 'volts', 'does-not'],
     [
       'fed from one phase',

@@ -1,4 +1,4 @@
-import type { Asked, FitUnit } from './unit';
+import type { UnitRequirements, FitUnit } from './unit';
 
 export interface FitRow {
   id: string;
@@ -16,7 +16,11 @@ export interface FitRow {
 export interface FitRule {
   id: string;
   name: string;
-  says: (units: { old: FitUnit; next: FitUnit; asked: Asked }) => Omit<FitRow, 'id' | 'name'> | null;
+  says: (units: {
+    old: FitUnit;
+    next: FitUnit;
+    asked: UnitRequirements;
+  }) => Omit<FitRow, 'id' | 'name'> | null;
 }
 
 /** Rows in short. */

@@ -1,12 +1,12 @@
 // Common practice, no source, where no standard is named.
 import { fitOf } from '../../equipment/supply';
 import { row, unknown, type FitRule } from './rule';
-import type { Asked, FitUnit } from './unit';
+import type { UnitRequirements, FitUnit } from './unit';
 
 const amps = (a: number): string => `${String(Number(a.toFixed(1)))} A`;
 
 /** Share of its rated amps that a unit gives in this place. */
-function derating(unit: FitUnit, asked: Asked): { share: number; sum: string } {
+function derating(unit: FitUnit, asked: UnitRequirements): { share: number; sum: string } {
   if (unit.control === null) return { share: 1, sum: 'its derating is not known' };
   const { derating: share } = fitOf(
     {
@@ -33,7 +33,11 @@ const dutyOf = (unit: FitUnit, name: 'normal' | 'heavy') => {
 };
 
 /** Amps that a unit gives here at a duty, with the sum. */
-function gives(unit: FitUnit, asked: Asked, name: 'normal' | 'heavy'): { amps: number; sum: string } | null {
+function gives(
+  unit: FitUnit,
+  asked: UnitRequirements,
+  name: 'normal' | 'heavy',
+): { amps: number; sum: string } | null {
   const share = dutyOf(unit, name)?.share;
   if (share === undefined) return null;
   const place = derating(unit, asked);
@@ -54,7 +58,7 @@ const enough = (
   id: string,
   name: string,
   have: (unit: FitUnit) => number | undefined,
-  need: (wired: NonNullable<Asked['wired']>) => number,
+  need: (wired: NonNullable<UnitRequirements['wired']>) => number,
 ): FitRule => ({
   id,
   name,

@@ -50,7 +50,7 @@ export const unitOfModel = (type: DriveType, model: DriveModel, control: FitCont
 });
 
 /** What the machine and its place ask of a unit; null: not said. */
-export interface Asked {
+export interface UnitRequirements {
   supply: { volts: number; phases: 1 | 3; earthing: 'star-earthed' | 'isolated' | 'corner-earthed' };
   motorAmps: number | null;
   duty: 'normal' | 'heavy' | null;
@@ -74,7 +74,7 @@ export interface Asked {
 }
 
 /** Nothing is said but the supply. */
-export const nothingAsked: Omit<Asked, 'supply'> = {
+export const nothingAsked: Omit<UnitRequirements, 'supply'> = {
   motorAmps: null,
   duty: null,
   ambient_C: null,

@@ -2,6 +2,6 @@
 export { stopPlan, taskTrouble, type StopPlan, type TaskTrouble } from './plan';
 export { goingOn, type Progress, type StopNow } from './live';
 export { movable, type Movable } from './movable';
-export { timetable, type Job, type Timetable } from './timetable';
+export { timetable, type TimetableTask, type Timetable } from './timetable';
 export type { NamedTask, PlannedTask, Task } from './task';
 export { usualSwap } from './usual';

@@ -1,5 +1,5 @@
 import type { PlannedTask, Task } from './task';
-import type { Job } from './timetable';
+import type { TimetableTask } from './timetable';
 
 /** Hands in it, or the machine standing: never outside of the stop. */
 export const inStop = ({ needs }: Task): boolean => needs.includes('stop') || needs.includes('isolated');
@@ -35,8 +35,8 @@ export function allBefore(tasks: readonly Task[]): Map<string, Set<string>> | st
 export const jobsOf = (
   some: readonly Task[],
   before: ReadonlyMap<string, ReadonlySet<string>>,
-  limits: (t: Task) => Pick<Job, 'from' | 'by'> = () => ({}),
-): Job[] =>
+  limits: (t: Task) => Pick<TimetableTask, 'from' | 'by'> = () => ({}),
+): TimetableTask[] =>
   some.map((t) => ({
     minutes: t.minutes,
     people: t.people ?? 1,

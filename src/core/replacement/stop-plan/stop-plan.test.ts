@@ -1,8 +1,8 @@
 import fc from 'fast-check';
-import { stopPlan, taskTrouble, timetable, type Job, type Task } from '.';
+import { stopPlan, taskTrouble, timetable, type TimetableTask, type Task } from '.';
 
 /** Every order of the jobs, each job as early as it fits: no bound, no rule that leaves any out. */
-function exhaustive(jobs: readonly Job[], people: number): number {
+function exhaustive(jobs: readonly TimetableTask[], people: number): number {
   let best = Infinity;
   const place = (start: (number | null)[], left: number): void => {
     if (left === 0) {
@@ -48,7 +48,7 @@ const jobsArbitrary = fc
     { minLength: 1, maxLength: 6 },
   )
   .map((list) =>
-    list.map(({ minutes, people, links }, i): Job => ({
+    list.map(({ minutes, people, links }, i): TimetableTask => ({
       minutes,
       people,
       after: i === 0 ? [] : [...new Set(links.map((l) => l % i))],
@@ -87,7 +87,7 @@ it('three jobs on two stations one after the other take what Johnson’s rule sa
     [2, 1, 0],
   ];
   const span = (order: number[]): number => {
-    const jobs: Job[] = order.flatMap((pair, k): Job[] => [
+    const jobs: TimetableTask[] = order.flatMap((pair, k): TimetableTask[] => [
       { minutes: pairs[pair]![0], people: 1, after: k === 0 ? [] : [2 * k - 2] },
       { minutes: pairs[pair]![1], people: 1, after: k === 0 ? [0] : [2 * k, 2 * k - 1] },
     ]);

@@ -1,6 +1,6 @@
 // Jobs with durations, people and what comes before what: the shortest time for all of them.
 
-export interface Job {
+export interface TimetableTask {
   /** From zero on; zero is a moment, and takes nobody. */
   minutes: number;
   /** How many of those at hand it needs at once. */
@@ -36,7 +36,7 @@ const tries = 60;
 const near = 1e-9;
 
 /** From the start of each job to the end of all, by what waits for it. */
-function tailsOf(jobs: readonly Job[]): number[] {
+function tailsOf(jobs: readonly TimetableTask[]): number[] {
   const waiting = jobs.map((_, i) => jobs.flatMap((j, k) => (j.after.includes(i) ? [k] : [])));
   const known: (number | undefined)[] = jobs.map(() => undefined);
   const tail = (i: number): number =>
@@ -55,7 +55,7 @@ interface State {
 
 /** The earliest start of a job, not before `now`, where what it waits for has ended and enough people are free; NaN: never. */
 function earliest(
-  jobs: readonly Job[],
+  jobs: readonly TimetableTask[],
   { ends, starts, now }: State,
   i: number,
   people: number,
@@ -100,7 +100,7 @@ interface Shape {
   everybody: readonly boolean[];
 }
 
-function shapeOf(jobs: readonly Job[], people: number): Shape {
+function shapeOf(jobs: readonly TimetableTask[], people: number): Shape {
   const everybody = jobs.map((j) => j.people >= people);
   const order: number[] = [];
   const seen = new Set<number>();
@@ -121,7 +121,7 @@ function shapeOf(jobs: readonly Job[], people: number): Shape {
  * @param enough above this it need not be any sharper
  */
 function boundOf(
-  jobs: readonly Job[],
+  jobs: readonly TimetableTask[],
   { tails, sharedTails, order, everybody }: Shape,
   { ends, now }: State,
   people: number,
@@ -191,7 +191,7 @@ function stirred(): () => number {
 const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
 
 /** The step that every end falls on: whatever lies between two of them is no end. */
-function grainOf(jobs: readonly Job[], elsewhere: readonly Elsewhere[]): number {
+function grainOf(jobs: readonly TimetableTask[], elsewhere: readonly Elsewhere[]): number {
   const lengths = [
     ...jobs.flatMap((j) => [j.minutes, j.from ?? 0]),
     ...elsewhere.flatMap((e) => [e.from, e.to]),
@@ -207,7 +207,7 @@ function grainOf(jobs: readonly Job[], elsewhere: readonly Elsewhere[]): number 
  * @returns null where no timetable keeps every `by`, or none was found
  */
 export function timetable(
-  jobs: readonly Job[],
+  jobs: readonly TimetableTask[],
   people: number,
   elsewhere: readonly Elsewhere[] = [],
 ): Timetable | null {

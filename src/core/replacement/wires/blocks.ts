@@ -1,7 +1,7 @@
 import type { Parameter } from '../../equipment/catalogue';
 import type { ConceptId } from '../../equipment/concepts';
 import { meaningOf, parameterFor } from '../../equipment/drive-words';
-import { contacts, type Contact, type Role, type Terminal, type WiredUnit } from './terminals';
+import { contacts, type Contact, type WireRole, type UnitTerminal, type WiredUnit } from './terminals';
 import type { EntryChange, Wire } from './wire';
 
 /** Wires that must go to one place together: all on one screw that do one thing, or those of one relay. */
@@ -19,15 +19,15 @@ export interface Node {
 }
 
 /** A place of the new unit that one node can take. */
-export interface Block {
+export interface TerminalBlock {
   id: string;
   kind: Node['kind'];
-  terminals: Terminal[];
+  terminals: UnitTerminal[];
   order: number;
 }
 
 const relayDoes = (role: string): string => role.split(':').slice(0, 2).join(':');
-export const contactOf = (role: Role | 'none' | 'unknown'): Contact | null =>
+export const contactOf = (role: WireRole | 'none' | 'unknown'): Contact | null =>
   role.startsWith('relay:') ? (contacts.find((c) => role.endsWith(`:${c}`)) ?? null) : null;
 
 const remoteReference = (unit: WiredUnit): string | null => {
@@ -36,8 +36,13 @@ const remoteReference = (unit: WiredUnit): string | null => {
 };
 
 /** Wires that want an input, an analog input or a relay, as nodes. */
-export function nodesOf(wires: readonly Wire[], old: WiredUnit, oldTerminals: readonly Terminal[]): Node[] {
-  const terminalAt = (mark: string | null): Terminal | undefined => oldTerminals.find((t) => t.mark === mark);
+export function wireNodesOf(
+  wires: readonly Wire[],
+  old: WiredUnit,
+  oldTerminals: readonly UnitTerminal[],
+): Node[] {
+  const terminalAt = (mark: string | null): UnitTerminal | undefined =>
+    oldTerminals.find((t) => t.mark === mark);
   const nodes = new Map<string, Node>();
   for (const wire of wires) {
     const { role } = wire;
@@ -70,9 +75,9 @@ export function nodesOf(wires: readonly Wire[], old: WiredUnit, oldTerminals: re
 }
 
 /** The places of a unit that nodes can take. */
-export function blocksOf(terminals: readonly Terminal[]): Block[] {
+export function terminalBlocksOf(terminals: readonly UnitTerminal[]): TerminalBlock[] {
   const kinds = { digital: 'digital', 'analog-in': 'analog-in', relay: 'relay' } as const;
-  const blocks = new Map<string, Block>();
+  const blocks = new Map<string, TerminalBlock>();
   terminals.forEach((t, order) => {
     const kind = t.electrical in kinds ? kinds[t.electrical as Node['kind']] : null;
     if (kind === null) return;
@@ -91,14 +96,14 @@ const changeOf = (p: Parameter, means: (word: string) => boolean): EntryChange |
 };
 
 /** What a node costs at a block: 0 it does that there already, some where an entry must change, infinite where it cannot be. */
-export interface Fitting {
+export interface BlockFit {
   cost: number;
   change: EntryChange | null;
   /** Sides of a contact that the block does not have. */
   missing: Contact[];
 }
 
-const cannot: Fitting = { cost: Infinity, change: null, missing: [] };
+const cannot: BlockFit = { cost: Infinity, change: null, missing: [] };
 /** Costs order the ways, they are no measure of anything: an entry to change is worse than a longer way, no place is worst. */
 const toChange = 10;
 const takenFromAnother = 5;
@@ -107,7 +112,12 @@ const missingContact = 100;
 export const noPlace = 1000;
 
 /** What `node` costs at `block` of `next`. `wanted`: what the nodes do, so that no place is taken from one that is there already. */
-export function fitting(node: Node, block: Block, next: WiredUnit, wanted: ReadonlySet<string>): Fitting {
+export function fitting(
+  node: Node,
+  block: TerminalBlock,
+  next: WiredUnit,
+  wanted: ReadonlySet<string>,
+): BlockFit {
   if (node.kind !== block.kind) return cannot;
   const { control, values } = next;
   if (node.kind === 'relay') {

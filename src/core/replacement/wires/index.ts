@@ -2,15 +2,15 @@
 export {
   contacts,
   roles,
-  terminalsOf,
+  unitTerminals,
   type Contact,
-  type Role,
-  type Terminal,
+  type WireRole,
+  type UnitTerminal,
   type WiredUnit,
 } from './terminals';
 export {
   mostControlVolts,
-  roleWords,
+  wireRoleWords,
   type EntryChange,
   type Jumpers,
   type Wire,

@@ -1,5 +1,5 @@
 import { meaningOf } from '../../equipment/drive-words';
-import type { Terminal, WiredUnit } from './terminals';
+import type { UnitTerminal, WiredUnit } from './terminals';
 import type { Jumpers, Wire, WireFate } from './wire';
 
 /** Something about the whole map that a person must know or settle. */
@@ -14,7 +14,7 @@ interface Mapped {
   fates: readonly WireFate[];
   old: WiredUnit;
   next: WiredUnit;
-  oldTerminals: readonly Terminal[];
+  oldTerminals: readonly UnitTerminal[];
   jumpers: Jumpers;
 }
 
@@ -92,7 +92,7 @@ function selectors({ wires, old, next, jumpers, oldTerminals }: Mapped): MapNote
           {
             id: 'polarity',
             about: 'polarity' as const,
-            text: `The inputs of the old unit are switched as ${String(polarity(old))}, of the new one as ${String(polarity(next))}: set it as it was.`,
+            text: `The inputs of the old unit are switched as ${String(polarity(old))}, of the new one as ${String(polarity(next))}: set it was.`,
           },
         ]
       : []),

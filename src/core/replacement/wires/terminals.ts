@@ -34,13 +34,13 @@ type PlainRole = (typeof plainRoles)[number];
  * What a terminal is, or what a wire was proven to be: a power terminal, a plain role, what an input does (`in:run-forward`),
  * or one side of a relay that tells something (`relay:running:make`).
  */
-export type Role =
+export type WireRole =
   | `power:${(typeof powerRoles)[number]}`
   | PlainRole
   | `in:${InputFunction}`
   | `relay:${(typeof outputFunctions)[number]}:${Contact}`;
 
-export const roles: readonly Role[] = [
+export const roles: readonly WireRole[] = [
   ...powerRoles.map((t) => `power:${t}` as const),
   ...plainRoles,
   ...inputFunctions.filter((f) => f !== 'none').map((f) => `in:${f}` as const),
@@ -62,11 +62,11 @@ export type Electrical =
   | 'option';
 
 /** A screw of a unit. */
-export interface Terminal {
+export interface UnitTerminal {
   mark: string;
   electrical: Electrical;
   /** What it does with the values at hand; null: nothing, or not known. */
-  role: Role | null;
+  role: WireRole | null;
   /** Terminals that only make sense together: `RO1`, `safe`, `AI1`. */
   block: string;
   /** Of a relay: which side of its contact. */
@@ -101,7 +101,7 @@ function signalRole(
   { control, values }: WiredUnit,
   id: 'AI1' | 'AI2',
   jumper: 'V' | 'mA' | undefined,
-): Role | null {
+): WireRole | null {
   const signal = meaningOf(control, values, `input.${id}-signal` as ConceptId);
   if (jumper !== undefined) return jumper === 'V' ? 'reference-volts' : 'reference-current';
   const chosenByHand = control.analogInputs.find((a) => a.id === id)?.jumper !== undefined;
@@ -114,12 +114,12 @@ function signalRole(
  * The terminals of a unit in the order of its screws: the power strip, then control by place.
  * @param jumpers where volts or current is chosen by hand and somebody looked
  */
-export function terminalsOf(
+export function unitTerminals(
   unit: WiredUnit,
   jumpers: Partial<Record<'AI1' | 'AI2', 'V' | 'mA'>> = {},
-): Terminal[] {
+): UnitTerminal[] {
   const { control, type, values } = unit;
-  const power = type.strip.map((s): Terminal => ({
+  const power = type.strip.map((s): UnitTerminal => ({
     mark: s.mark,
     electrical: 'power',
     role: `power:${s.terminal}`,
@@ -127,7 +127,12 @@ export function terminalsOf(
     contact: null,
     where: 'power strip',
   }));
-  const plain = (mark: string, electrical: Electrical, role: Role | null, block: string): Terminal => ({
+  const plain = (
+    mark: string,
+    electrical: Electrical,
+    role: WireRole | null,
+    block: string,
+  ): UnitTerminal => ({
     mark,
     electrical,
     role,
@@ -136,11 +141,11 @@ export function terminalsOf(
     where: '',
   });
   const { supply, safeStop } = control;
-  const all: Terminal[] = [
+  const all: UnitTerminal[] = [
     plain(supply.plus24, 'supply-24', 'plus24', 'plus24'),
     ...control.inputs.map(({ id, mark }) => {
       const does = meaningOf(control, values, `input.${id}` as ConceptId);
-      const role = typeof does === 'string' && does !== 'none' ? (`in:${does}` as Role) : null;
+      const role = typeof does === 'string' && does !== 'none' ? (`in:${does}` as WireRole) : null;
       return plain(mark, 'digital', role, id);
     }),
     plain(supply.common, 'common', 'digital-common', 'digital-common'),
@@ -154,10 +159,10 @@ export function terminalsOf(
       : [plain(control.analogOutput, 'analog-out', 'analog-out', 'AO1')]),
     ...control.relays.flatMap((relay) => {
       const does = meaningOf(control, values, `output.${relay.id}` as ConceptId);
-      return relay.marks.map((mark, i): Terminal => {
+      return relay.marks.map((mark, i): UnitTerminal => {
         const contact = contactsOf(relay)[i] ?? 'make';
         const role =
-          typeof does === 'string' && does !== 'none' ? (`relay:${does}:${contact}` as Role) : null;
+          typeof does === 'string' && does !== 'none' ? (`relay:${does}:${contact}` as WireRole) : null;
         return { ...plain(mark, 'relay', role, relay.id), contact };
       });
     }),
@@ -181,7 +186,7 @@ export function terminalsOf(
     ...t,
     where: control.places.find((p) => p.marks.includes(t.mark))?.where ?? '',
   }));
-  const rank = (t: Terminal): number => {
+  const rank = (t: UnitTerminal): number => {
     const at = order.indexOf(t.mark);
     return at < 0 ? order.length : at;
   };

@@ -1,8 +1,8 @@
 import { assign } from './assign';
-import { blocksOf, contactOf, fitting, nodesOf, noPlace } from './blocks';
+import { terminalBlocksOf, contactOf, fitting, wireNodesOf, noPlace } from './blocks';
 import { mapNotes, type MapNote } from './notes';
-import { terminalsOf, type Terminal, type WiredUnit } from './terminals';
-import { mostControlVolts, roleWords, type Jumpers, type Wire, type WireFate } from './wire';
+import { unitTerminals, type UnitTerminal, type WiredUnit } from './terminals';
+import { mostControlVolts, wireRoleWords, type Jumpers, type Wire, type WireFate } from './wire';
 
 export interface WireMap {
   fates: WireFate[];
@@ -12,14 +12,14 @@ export interface WireMap {
   /** Those that stay, as nothing is wired there. */
   jumpersStay: [string, string][];
   notes: MapNote[];
-  old: Terminal[];
-  next: Terminal[];
+  old: UnitTerminal[];
+  next: UnitTerminal[];
 }
 
 const outcomes = ['goes', 'set', 'no-home', 'cap', 'unknown', 'by-hand', 'chosen'] as const;
 
 /** Roles that have at most one terminal, which takes any number of wires. */
-function direct(wire: Wire, next: readonly Terminal[], options: readonly string[]): WireFate | null {
+function direct(wire: Wire, next: readonly UnitTerminal[], options: readonly string[]): WireFate | null {
   const { id, role } = wire;
   const none = (outcome: WireFate['outcome'], why: string): WireFate => ({
     wire: id,
@@ -43,17 +43,17 @@ function direct(wire: Wire, next: readonly Terminal[], options: readonly string[
   if (role === 'serial' || role === 'thermistor')
     return none(
       'by-hand',
-      `Where the new unit has its ${roleWords(role)} is not in the catalogue: see its manual.`,
+      `Where the new unit has its ${wireRoleWords(role)} is not in the catalogue: see its manual.`,
     );
   if (/^(in|relay):|^reference-/.test(role)) return null;
   const home = next.find((t) => t.role === role);
   return home === undefined
-    ? none('no-home', `The new unit has no terminal for “${roleWords(role)}”.`)
+    ? none('no-home', `The new unit has no terminal for “${wireRoleWords(role)}”.`)
     : {
         wire: id,
         to: home.mark,
         outcome: 'goes',
-        why: `${roleWords(role)} is ${home.mark} there.`,
+        why: `${wireRoleWords(role)} is ${home.mark} there.`,
         change: null,
       };
 }
@@ -68,8 +68,8 @@ const fixedAt = (w: Wire): string | null | undefined => w.landed ?? w.chosen;
 /** A wire that is somewhere already, or that a person put there: does the terminal do what it is? */
 function fixed(
   w: Wire,
-  oldTerminals: readonly Terminal[],
-  nextTerminals: readonly Terminal[],
+  oldTerminals: readonly UnitTerminal[],
+  nextTerminals: readonly UnitTerminal[],
   { old, next }: { old: WiredUnit; next: WiredUnit },
 ): WireFate {
   const to = fixedAt(w) ?? null;
@@ -88,15 +88,15 @@ function fixed(
   if (hot(w) && terminal.electrical !== 'power' && terminal.electrical !== 'relay')
     return said('by-hand', `${by} ${String(w.volts)} V were seen on it: that terminal does not take them.`);
   if (terminal.role === w.role || /^(option|serial|thermistor)$/.test(w.role)) return said(settled, by);
-  const [node] = nodesOf([w], old, oldTerminals);
-  const is = terminal.role === null ? 'nothing' : `“${roleWords(terminal.role)}”`;
+  const [node] = wireNodesOf([w], old, oldTerminals);
+  const is = terminal.role === null ? 'nothing' : `“${wireRoleWords(terminal.role)}”`;
   const contact = contactOf(w.role);
   if (node === undefined || (contact !== null && terminal.contact !== contact))
-    return said('by-hand', `${by} ${to} is ${is}, not “${roleWords(w.role)}”.`);
-  const block = blocksOf(nextTerminals).find((b) => b.id === terminal.block);
+    return said('by-hand', `${by} ${to} is ${is}, not “${wireRoleWords(w.role)}”.`);
+  const block = terminalBlocksOf(nextTerminals).find((b) => b.id === terminal.block);
   const fit = block === undefined ? null : fitting(node, block, next, new Set());
   if (fit === null || fit.cost === Infinity)
-    return said('by-hand', `${by} ${to} cannot do “${roleWords(w.role)}”.`);
+    return said('by-hand', `${by} ${to} cannot do “${wireRoleWords(w.role)}”.`);
   return fit.change === null
     ? said(settled, by)
     : said(
@@ -120,16 +120,16 @@ export function wireMap(
   next: WiredUnit,
   jumpers: Jumpers = {},
 ): WireMap {
-  const oldTerminals = terminalsOf(old, jumpers);
-  const nextTerminals = terminalsOf(next);
+  const oldTerminals = unitTerminals(old, jumpers);
+  const nextTerminals = unitTerminals(next);
   const free = wires.filter((w) => fixedAt(w) === undefined);
-  const nodes = nodesOf(
+  const nodes = wireNodesOf(
     free.filter((w) => !hot(w)),
     old,
     oldTerminals,
   );
   const takenByHand = new Set(wires.flatMap((w) => fixedAt(w) ?? []));
-  const blocks = blocksOf(nextTerminals).filter(
+  const blocks = terminalBlocksOf(nextTerminals).filter(
     (b) => !b.terminals.some((t) => t.electrical !== 'relay' && takenByHand.has(t.mark)),
   );
   const wanted = new Set(nodes.map((n) => n.does));
@@ -146,7 +146,7 @@ export function wireMap(
     const block = blocks[at];
     const fit = fits[i]?.[at];
     return n.wires.map((w): WireFate => {
-      const what = roleWords(w.role);
+      const what = wireRoleWords(w.role);
       if (block === undefined || fit === undefined || fit.cost === Infinity)
         return {
           wire: w.id,

@@ -1,4 +1,4 @@
-import type { Role } from './terminals';
+import type { WireRole } from './terminals';
 
 /** A wire as the map asks for it. */
 export interface Wire {
@@ -6,7 +6,7 @@ export interface Wire {
   /** Mark of the old terminal, as it was found; null: it hangs loose. */
   from: string | null;
   /** What it was proven to be; `none`: it goes nowhere. */
-  role: Role | 'none' | 'unknown';
+  role: WireRole | 'none' | 'unknown';
   /** Who took an unknown one on, and why. */
   accepted?: { by: string; reason: string } | null | undefined;
   /** Volts seen against the common it belongs to. */
@@ -67,7 +67,7 @@ const roleNames: Readonly<Record<string, string>> = {
 const spoken = (word: string): string => word.replace(/-break$/, ', break').replaceAll('-', ' ');
 
 /** A role in words. */
-export function roleWords(role: Role | 'none' | 'unknown'): string {
+export function wireRoleWords(role: WireRole | 'none' | 'unknown'): string {
   const named = roleNames[role];
   if (named !== undefined) return named;
   const [kind, what = '', contact = ''] = role.split(':');

@@ -7,13 +7,13 @@ import {
   assign,
   labelFrom,
   labelText,
-  roleWords,
-  terminalsOf,
+  wireRoleWords,
+  unitTerminals,
   unticked,
   wireMap,
   wireMatters,
   type LedgerWire,
-  type Role,
+  type WireRole,
   type Wire,
   type WiredUnit,
 } from '.';
@@ -37,17 +37,17 @@ const knotSet = set('knot-k3', { 'C-04': 7, 'C-13': 5, 'C-12': 3 });
 const whimbrelSet = translate(knotSet, set('whimbrel-w4'));
 const knot = wired('knot-k3', knotSet);
 const whimbrel = wired('whimbrel-w4', whimbrelSet);
-const at = (from: string, role: Role | 'none' | 'unknown', more: Partial<Wire> = {}): Wire => ({
+const at = (from: string, role: WireRole | 'none' | 'unknown', more: Partial<Wire> = {}): Wire => ({
   id: from,
   from,
   role,
   ...more,
 });
-const roleAt = (unit: WiredUnit, mark: string) => terminalsOf(unit).find((t) => t.mark === mark)?.role;
+const roleAt = (unit: WiredUnit, mark: string) => unitTerminals(unit).find((t) => t.mark === mark)?.role;
 
 describe('terminals', () => {
   it('have their role by the values of the unit, in the order of the screws', () => {
-    const marks = terminalsOf(knot).map((t) => t.mark);
+    const marks = unitTerminals(knot).map((t) => t.mark);
     expect(marks.slice(0, 10)).toEqual(['R', 'S', 'T', 'PE', 'N', 'P', 'RB', 'T1', 'T2', 'T3']);
     expect(marks.slice(10, 17)).toEqual(['PL', '1', '2', '3', '4', '5', 'CM']);
     expect(roleAt(knot, '1')).toBe('in:run-forward');
@@ -58,14 +58,14 @@ describe('terminals', () => {
 
   it('an input that a jumper sets is known once somebody looked', () => {
     const c1 = (jumpers: { AI2?: 'V' | 'mA' }) =>
-      terminalsOf(knot, jumpers).find((t) => t.mark === 'C1')?.role;
+      unitTerminals(knot, jumpers).find((t) => t.mark === 'C1')?.role;
     expect(c1({})).toBeNull();
     expect(c1({ AI2: 'mA' })).toBe('reference-current');
     expect(c1({ AI2: 'V' })).toBe('reference-volts');
   });
 
   it('a mark that is there twice is one node', () => {
-    const godwit = terminalsOf(wired('godwit-g4')).filter((t) => t.mark === '24V');
+    const godwit = unitTerminals(wired('godwit-g4')).filter((t) => t.mark === '24V');
     expect(godwit).toHaveLength(1);
   });
 });
@@ -213,7 +213,7 @@ describe('the map from a Knot to a Whimbrel', () => {
 
   it('a wire that was seen on its terminal stays there when the values change, and what is wrong is said', () => {
     const plain = wired('whimbrel-w4');
-    const landed = (id: string, role: Role, at: string) => ({ id, from: id, role, landed: at });
+    const landed = (id: string, role: WireRole, at: string) => ({ id, from: id, role, landed: at });
     const on = wireMap(
       [
         landed('3', 'in:reset', 'X3'),
@@ -236,7 +236,7 @@ describe('the map from a Knot to a Whimbrel', () => {
   });
 
   it('what a person chose is looked at too: another phase, the other contact, mains on an input', () => {
-    const chosen = (id: string, role: Role, to: string, more: Partial<Wire> = {}) =>
+    const chosen = (id: string, role: WireRole, to: string, more: Partial<Wire> = {}) =>
       wireMap([{ id, from: id, role, chosen: to, ...more }], knot, whimbrel).fates[0];
     expect(chosen('T1', 'power:U', 'R')).toMatchObject({ outcome: 'by-hand' });
     expect(chosen('T1', 'power:U', 'R')?.why).toBe('A person chose it. R is “power, L1”, not “power, U”.');
@@ -368,8 +368,8 @@ describe('the ledger', () => {
   });
 
   it('roles have words', () => {
-    expect(roleWords('in:coast-break')).toBe('coast, break');
-    expect(roleWords('relay:brake-release:make')).toBe('relay “brake release”, make');
-    expect(roleWords('power:PE')).toBe('protective earth');
+    expect(wireRoleWords('in:coast-break')).toBe('coast, break');
+    expect(wireRoleWords('relay:brake-release:make')).toBe('relay “brake release”, make');
+    expect(wireRoleWords('power:PE')).toBe('protective earth');
   });
 });

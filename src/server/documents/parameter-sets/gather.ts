@@ -4,10 +4,10 @@ import { keyPlan, pressWords, type KeyPlan } from '../../../core/parameter-sets/
 import { fold, type JobState, type KeptSet } from '../../../core/logbook';
 import { auditSet, factorySet, fittedWith, type UnitSet } from '../../../core/parameter-sets/parameters';
 import { checksumOf } from '../../../core/parameter-sets/set-files';
-import { Refused } from '../../http/border';
+import { HttpError } from '../../http/border';
 import { catalogue, controlOf } from '../../equipment/catalogue';
 import { entriesAfter } from '../../logbook/jobs';
-import { limits } from '../../administration/settings';
+import { siteLimits } from '../../administration/settings';
 
 interface Gathered {
   state: JobState;
@@ -19,13 +19,14 @@ interface Gathered {
 async function setOfJob(jobId: string, setId: string | null): Promise<Gathered | null> {
   const entries = await entriesAfter(jobId, 0);
   if (entries === null) return null;
-  const state = fold(entries, { limits: await limits() });
+  const state = fold(entries, { limits: await siteLimits() });
   const set = state.sets.find((s) => s.id === setId);
-  if (set === undefined) throw new Refused(404, 'There is no such set in this job: it may not be kept yet.');
+  if (set === undefined)
+    throw new HttpError(404, 'There is no such set in this job: it may not be kept yet.');
   const control = await controlOf(set.typeId);
   const rating = set.rating ?? (state.drive === null ? null : ratingOf(state.drive, await catalogue()));
   if (control === null || rating === null)
-    throw new Refused(422, 'The catalogue does not know this type, or the drive was not identified.');
+    throw new HttpError(422, 'The catalogue does not know this type, or the drive was not identified.');
   return { state, set, unit: { typeId: set.typeId, control, rating, values: set.values } };
 }
 
@@ -102,7 +103,7 @@ export async function keyPaper(jobId: string, query: URLSearchParams): Promise<K
       ? fittedWith({ ...unit, values: other?.values ?? factorySet(unit, region).values }, fitted)
       : { ...unit, values: seen.values };
   const plan = keyPlan(now, unit.values);
-  if (plan === null) throw new Refused(422, 'The catalogue does not say how the keys of this type work.');
+  if (plan === null) throw new HttpError(422, 'The catalogue does not say how the keys of this type work.');
   return {
     title: 'Keys to press',
     identity: [

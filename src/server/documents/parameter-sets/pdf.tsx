@@ -1,6 +1,6 @@
 import { Polygon, Svg, Text, View, renderToBuffer } from '@react-pdf/renderer';
 import { heldFor, pressRuns, type KeyStep, type Press } from '../../../core/parameter-sets/keypad';
-import { Identity, Paper, Row, s, Section } from '../pdf-kit';
+import { IdentityLines, Paper, PdfRow, s, PdfSection } from '../pdf-kit';
 import type { KeyPaper, SetPaper } from './gather';
 
 type Size = 'a4' | 'letter';
@@ -11,30 +11,30 @@ const setWidths = [12, 34, 30, 24];
 function SetDocument({ sheet, size }: { sheet: SetPaper; size: Size }) {
   return (
     <Paper title={sheet.title} paper={size}>
-      <Identity lines={sheet.identity} />
+      <IdentityLines lines={sheet.identity} />
       {sheet.findings.length > 0 && (
-        <Section title="To be looked at">
+        <PdfSection title="To be looked at">
           {sheet.findings.map((f) => (
             <Text key={f}>– {f}</Text>
           ))}
-        </Section>
+        </PdfSection>
       )}
-      <Section title="Entries; a star where it is not the factory’s">
-        <Row widths={setWidths} cells={['Entry', 'Name', 'Value', 'Factory']} />
+      <PdfSection title="Entries; a star where it is not the factory’s">
+        <PdfRow widths={setWidths} cells={['Entry', 'Name', 'Value', 'Factory']} />
         {sheet.rows.map((r) => (
-          <Row
+          <PdfRow
             key={r.number}
             widths={setWidths}
             cells={[r.number, r.name, `${r.differs ? '* ' : ''}${r.value}`, r.differs ? r.factory : '']}
           />
         ))}
-      </Section>
+      </PdfSection>
       {sheet.strangers.length > 0 && (
-        <Section title="What the type does not know">
+        <PdfSection title="What the type does not know">
           {sheet.strangers.map((r, i) => (
-            <Row key={i} widths={[20, 80]} cells={[r.number, r.text]} />
+            <PdfRow key={i} widths={[20, 80]} cells={[r.number, r.text]} />
           ))}
-        </Section>
+        </PdfSection>
       )}
     </Paper>
   );
@@ -124,7 +124,7 @@ function KeyDocument({ sheet, size }: { sheet: KeyPaper; size: Size }) {
   const { plan } = sheet;
   return (
     <Paper title={sheet.title} paper={size}>
-      <Identity lines={sheet.identity} />
+      <IdentityLines lines={sheet.identity} />
       <View style={s.verdict}>
         <Text>
           Run off, enable open, people clear. Before each entry look what the display shows; dark fields say
@@ -132,7 +132,7 @@ function KeyDocument({ sheet, size }: { sheet: KeyPaper; size: Size }) {
           sheet begins with.
         </Text>
       </View>
-      <Section title="Entry by entry">
+      <PdfSection title="Entry by entry">
         {plan.steps.map((step, i) => (
           <KeyLine key={i} step={step} place={i + 1} />
         ))}
@@ -142,17 +142,17 @@ function KeyDocument({ sheet, size }: { sheet: KeyPaper; size: Size }) {
             <Caps presses={plan.leave} />
           </View>
         )}
-      </Section>
+      </PdfSection>
       {plan.skipped.length > 0 && (
-        <Section title="Not keyed">
+        <PdfSection title="Not keyed">
           {plan.skipped.map((x) => (
             <Text key={x.number}>{`${x.number} ${x.name}: ${x.why}`}</Text>
           ))}
-        </Section>
+        </PdfSection>
       )}
-      <Section title="Done by">
+      <PdfSection title="Done by">
         <Text>Name, date: </Text>
-      </Section>
+      </PdfSection>
     </Paper>
   );
 }

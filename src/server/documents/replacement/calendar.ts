@@ -1,6 +1,6 @@
 import { createEvents, type DateArray, type EventAttributes } from 'ics';
 import { stopPlan } from '../../../core/replacement/stop-plan';
-import { Refused } from '../../http/border';
+import { HttpError } from '../../http/border';
 import { swapOfJob } from './gather';
 
 const utc = (at: Date): DateArray => [
@@ -23,7 +23,7 @@ export async function stopCalendar(jobId: string, from: Date): Promise<string | 
   const { planned } = made.state.swap;
   const opened = made.state.opened?.payload;
   if (planned === null || planned.tasks.length === 0)
-    throw new Refused(422, 'No stop is planned yet: keep a plan under Prepare first.');
+    throw new HttpError(422, 'No stop is planned yet: keep a plan under Prepare first.');
   const plan = stopPlan(planned.tasks, planned.people);
   const begin = from.getTime() - plan.stopsAt_min * 60_000;
   const at = (minute: number): Date => new Date(begin + minute * 60_000);

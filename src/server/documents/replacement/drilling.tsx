@@ -7,7 +7,7 @@ import {
   type Template,
 } from '../../../core/replacement/replacement';
 import { fitUnitOf } from '../../../core/job/swap';
-import { Refused } from '../../http/border';
+import { HttpError } from '../../http/border';
 import { catalogue, controlOf } from '../../equipment/catalogue';
 import { wiredJob } from './gather';
 import { face } from '../pdf-kit';
@@ -28,7 +28,7 @@ export async function drillingOf(jobId: string): Promise<DrillingPaper | null> {
   const made = await wiredJob(jobId);
   if (made === null) return null;
   const { old, next } = made.swap.units;
-  if (next === null) throw new Refused(422, 'What goes in is not said yet: choose it under Decide.');
+  if (next === null) throw new HttpError(422, 'What goes in is not said yet: choose it under Decide.');
   const types = await catalogue();
   const fitted = async (unit: typeof old) => {
     const type = types.find((t) => t.id === unit.typeId);
@@ -38,7 +38,7 @@ export async function drillingOf(jobId: string): Promise<DrillingPaper | null> {
   const [was, will] = [await fitted(old), await fitted(next)];
   const [oldSize, size] = [sizeOf(was), sizeOf(will)];
   if (size === null)
-    throw new Refused(
+    throw new HttpError(
       422,
       `The size of the ${next.type} is not in the catalogue: use the template it came with.`,
     );

@@ -1,9 +1,9 @@
 import { fold, type JobState } from '../../../core/logbook';
 import { swapOf, type KnownType, type Swap } from '../../../core/job/swap';
-import { Refused } from '../../http/border';
+import { HttpError } from '../../http/border';
 import { catalogue, controlOf } from '../../equipment/catalogue';
 import { entriesAfter } from '../../logbook/jobs';
-import { limits } from '../../administration/settings';
+import { siteLimits } from '../../administration/settings';
 
 export interface GatheredSwap {
   state: JobState;
@@ -14,7 +14,7 @@ export interface GatheredSwap {
 export async function swapOfJob(jobId: string): Promise<GatheredSwap | null> {
   const entries = await entriesAfter(jobId, 0);
   if (entries === null) return null;
-  const state = fold(entries, { limits: await limits() });
+  const state = fold(entries, { limits: await siteLimits() });
   return { state, swap: await swapOfState(state) };
 }
 
@@ -38,7 +38,7 @@ export async function wiredJob(jobId: string): Promise<{ state: JobState; swap: 
   const gathered = await swapOfJob(jobId);
   if (gathered === null) return null;
   if (gathered.swap === null)
-    throw new Refused(422, 'The drive was not identified yet: read its plate first.');
+    throw new HttpError(422, 'The drive was not identified yet: read its plate first.');
   return { state: gathered.state, swap: gathered.swap };
 }
 

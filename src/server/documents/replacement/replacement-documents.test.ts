@@ -10,10 +10,10 @@ import sharp from 'sharp';
 import { v7 } from 'uuid';
 import { units } from '../../../core/job/swap/__tests__/swap-job';
 import { labelFrom } from '../../../core/replacement/wires';
-import { Refused } from '../../http/border';
+import { HttpError } from '../../http/border';
 import { closeDb } from '../../database/connection';
 import { loadDemo, migrate } from '../../database/maintenance';
-import { append } from '../../logbook/jobs';
+import { appendEntries } from '../../logbook/jobs';
 import { personById } from '../../people/people';
 import {
   drillingOf,
@@ -82,7 +82,7 @@ beforeAll(async () => {
   if (ines === null) throw new Error('nobody there');
   const entry = (kind: string, payload: unknown) =>
     ({ v: 1, id: v7(), jobId: swapJob, at: new Date().toISOString(), kind, payload }) as never;
-  await append(
+  await appendEntries(
     swapJob,
     [entry('swap.units', units), entry('stop.planned', { people: 1, allowed_min: 90, tasks })],
     ines,
@@ -191,7 +191,7 @@ describe('the calendar', () => {
   });
 
   it('is refused where nothing is planned', async () => {
-    await expect(stopCalendar('0190a200-0000-7000-8000-000000000001', from)).rejects.toThrow(Refused);
+    await expect(stopCalendar('0190a200-0000-7000-8000-000000000001', from)).rejects.toThrow(HttpError);
     expect(await stopCalendar(v7(), from)).toBeNull();
   });
 });

@@ -1,6 +1,6 @@
 import { Text, renderToBuffer } from '@react-pdf/renderer';
-import { endOf, roleWords, wireEnds } from '../../../core/replacement/wires';
-import { Identity, Paper, Row, Section } from '../pdf-kit';
+import { endOf, wireRoleWords, wireEnds } from '../../../core/replacement/wires';
+import { IdentityLines, Paper, PdfRow, PdfSection } from '../pdf-kit';
 import { identity, wiredJob } from './gather';
 
 export interface WireListRow {
@@ -51,7 +51,7 @@ export async function wireList(jobId: string): Promise<WireListPaper | null> {
         core: w.core,
         from: w.from ?? 'loose',
         to: endOf(fateOf.get(w.id)),
-        is: roleWords(w.role),
+        is: wireRoleWords(w.role),
         proven: w.proven ? 'yes' : 'no',
         volts: w.volts === undefined ? '' : String(w.volts),
         shared: w.shared === null ? '' : `${w.shared.machine}: ${w.shared.meanwhile}`,
@@ -68,11 +68,14 @@ const widths = [6, 11, 12, 12, 11, 11, 27, 10];
 export const wireListPdf = (paper: WireListPaper, size: 'a4' | 'letter'): Promise<Buffer> =>
   renderToBuffer(
     <Paper title={paper.title} paper={size}>
-      <Identity lines={paper.identity} />
-      <Section title="Wires">
-        <Row widths={widths} cells={['No.', 'Drawing', 'Ferrule', 'Colour', 'Old', 'New', 'It is', 'Ends']} />
+      <IdentityLines lines={paper.identity} />
+      <PdfSection title="Wires">
+        <PdfRow
+          widths={widths}
+          cells={['No.', 'Drawing', 'Ferrule', 'Colour', 'Old', 'New', 'It is', 'Ends']}
+        />
         {paper.rows.map((r) => (
-          <Row
+          <PdfRow
             key={r.number}
             widths={widths}
             cells={[
@@ -87,20 +90,20 @@ export const wireListPdf = (paper: WireListPaper, size: 'a4' | 'letter'): Promis
             ]}
           />
         ))}
-      </Section>
+      </PdfSection>
       {paper.jumpers.length > 0 && (
-        <Section title="Factory jumpers">
+        <PdfSection title="Factory jumpers">
           {paper.jumpers.map((j) => (
             <Text key={j}>{j}</Text>
           ))}
-        </Section>
+        </PdfSection>
       )}
       {paper.matters.length > 0 && (
-        <Section title="To be settled or known">
+        <PdfSection title="To be settled or known">
           {paper.matters.map((m, i) => (
             <Text key={i}>– {m}</Text>
           ))}
-        </Section>
+        </PdfSection>
       )}
     </Paper>,
   );

@@ -1,7 +1,7 @@
 import { fold } from '../../../core/logbook';
 import { reportOf, type Beside, type Report } from '../../../core/job/report';
 import { entriesAfter } from '../../logbook/jobs';
-import { limits } from '../../administration/settings';
+import { siteLimits } from '../../administration/settings';
 import { sheetOfJob } from '../static-sheet';
 import { startUpOfJob } from '../start-up-sheet';
 import { swapOfState } from '../replacement';
@@ -17,7 +17,7 @@ async function startUpBeside(jobId: string, begun: boolean): Promise<Beside['sta
 export async function reportOfJob(jobId: string): Promise<Report | null> {
   const entries = await entriesAfter(jobId, 0);
   if (entries === null) return null;
-  const state = fold(entries, { limits: await limits() });
+  const state = fold(entries, { limits: await siteLimits() });
   const measured = state.readings.length > 0 || state.traced.length > 0 || state.asFound !== null;
   const [sheet, startUp, swap] = await Promise.all([
     measured ? sheetOfJob(jobId) : null,

@@ -3,7 +3,7 @@ import { scaleLinear } from 'd3';
 import sharp from 'sharp';
 import type { Report, ReportCurve } from '../../../core/job/report';
 import { blob } from '../../logbook/blobs';
-import { Identity, Paper, Row, s, Section } from '../pdf-kit';
+import { IdentityLines, Paper, PdfRow, s, PdfSection } from '../pdf-kit';
 import { pagesOf, type Piece } from './page-breaks';
 
 /** A page holds this many photographs across; they are printed small, and lie whole in the archive. */
@@ -17,7 +17,7 @@ interface Picture {
 
 function Part({ part }: { part: Piece }) {
   return (
-    <Section title={part.title}>
+    <PdfSection title={part.title}>
       {part.lines.map((line, i) => (
         <Text key={i} style={{ marginBottom: 1.5 }}>
           {line}
@@ -26,14 +26,14 @@ function Part({ part }: { part: Piece }) {
       {part.table !== null && (
         <View style={{ fontSize: 8.3, marginTop: 3 }}>
           <View style={{ fontWeight: 600 }}>
-            <Row widths={part.widths} cells={part.table.heads} />
+            <PdfRow widths={part.widths} cells={part.table.heads} />
           </View>
           {part.table.rows.map((row, i) => (
-            <Row key={i} widths={part.widths} cells={row.map((cell) => cell.replaceAll('→', 'to'))} />
+            <PdfRow key={i} widths={part.widths} cells={row.map((cell) => cell.replaceAll('→', 'to'))} />
           ))}
         </View>
       )}
-    </Section>
+    </PdfSection>
   );
 }
 
@@ -177,14 +177,14 @@ function ReportDocument({
       : [
           <View key="pictures">
             {report.curves.length > 0 && (
-              <Section title="Curves">
+              <PdfSection title="Curves">
                 {report.curves.map((c) => (
                   <Curve key={c.title} curve={c} />
                 ))}
-              </Section>
+              </PdfSection>
             )}
             {pictures.length > 0 && (
-              <Section title="Photographs">
+              <PdfSection title="Photographs">
                 <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
                   {pictures.map((p, i) => (
                     <View key={i} wrap={false} style={{ width: photoWidth, marginRight: 8, marginBottom: 8 }}>
@@ -196,14 +196,14 @@ function ReportDocument({
                     </View>
                   ))}
                 </View>
-              </Section>
+              </PdfSection>
             )}
           </View>,
         ]),
   ];
   return (
     <Paper title={report.title} paper={size} more={more}>
-      <Identity lines={report.identity} />
+      <IdentityLines lines={report.identity} />
       <View style={{ fontSize: 11.5, lineHeight: 1.45 }}>
         {report.customer.map((c) => (
           <View key={c.heading} style={{ marginTop: 12 }}>

@@ -4,10 +4,10 @@ import { fold, timeOf, type Payload } from '../../../core/logbook';
 import { plateSums } from '../../../core/equipment/plate';
 import { inShort, releaseOf } from '../../../core/job/release';
 import { wantedOf } from '../../../core/commissioning/settings';
-import { Refused } from '../../http/border';
+import { HttpError } from '../../http/border';
 import { catalogue, controlOf } from '../../equipment/catalogue';
 import { entriesAfter } from '../../logbook/jobs';
-import { limits } from '../../administration/settings';
+import { siteLimits } from '../../administration/settings';
 
 export interface PaperRow {
   number: string;
@@ -52,11 +52,11 @@ const stepWords = (title: string, result: Payload<'commission.step'>): string =>
 export async function startUpOfJob(jobId: string): Promise<StartUpPaper | null> {
   const entries = await entriesAfter(jobId, 0);
   if (entries === null) return null;
-  const state = fold(entries, { limits: await limits() });
+  const state = fold(entries, { limits: await siteLimits() });
   const { drive, motor, opened, seen, startUp } = state;
   const control = drive === null || drive.typeId === null ? null : await controlOf(drive.typeId);
   if (drive === null || motor === null || startUp.chosen === null || control === null)
-    throw new Refused(422, 'There is no sheet yet: plates, a known type and the load are needed first.');
+    throw new HttpError(422, 'There is no sheet yet: plates, a known type and the load are needed first.');
   const { plate } = motor;
   const sums = plateSums(plate);
   const rating = ratingOf(drive, await catalogue());

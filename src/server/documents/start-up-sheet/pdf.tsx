@@ -1,5 +1,5 @@
 import { Text, View, renderToBuffer } from '@react-pdf/renderer';
-import { Identity, Paper, Row, Section, when } from '../pdf-kit';
+import { IdentityLines, Paper, PdfRow, PdfSection, utcTime } from '../pdf-kit';
 import type { StartUpPaper } from './paper';
 
 // No monospaced cells here: the shipped Plex file breaks the PDF on letters, and entries have letters.
@@ -8,18 +8,18 @@ const widths = [10, 22, 18, 16, 34];
 function StartUpDocument({ sheet, paper }: { sheet: StartUpPaper; paper: 'a4' | 'letter' }) {
   return (
     <Paper title={sheet.title} paper={paper}>
-      <Identity lines={sheet.identity} />
+      <IdentityLines lines={sheet.identity} />
       {sheet.findings.length > 0 && (
-        <Section title="To be looked at">
+        <PdfSection title="To be looked at">
           {sheet.findings.map((f) => (
             <Text key={f}>– {f}</Text>
           ))}
-        </Section>
+        </PdfSection>
       )}
-      <Section title="Entries">
-        <Row widths={widths} cells={['Entry', 'Name', 'Value', 'In the drive', 'Sum']} />
+      <PdfSection title="Entries">
+        <PdfRow widths={widths} cells={['Entry', 'Name', 'Value', 'In the drive', 'Sum']} />
         {sheet.rows.map((r) => (
-          <Row
+          <PdfRow
             key={r.number}
             widths={widths}
             cells={[
@@ -34,42 +34,44 @@ function StartUpDocument({ sheet, paper }: { sheet: StartUpPaper; paper: 'a4' | 
             ]}
           />
         ))}
-      </Section>
+      </PdfSection>
       {sheet.motorTests.length > 0 && (
-        <Section title="Motor and cable">
+        <PdfSection title="Motor and cable">
           {sheet.motorTests.map((t, i) => (
             <Text key={i}>{t}</Text>
           ))}
-        </Section>
+        </PdfSection>
       )}
       {sheet.run.length > 0 && (
-        <Section title="Commissioning run">
+        <PdfSection title="Commissioning run">
           {sheet.run.map((t) => (
             <Text key={t}>{t}</Text>
           ))}
-        </Section>
+        </PdfSection>
       )}
       {sheet.against.length > 0 && (
-        <Section title="Stands open">
+        <PdfSection title="Stands open">
           {sheet.against.map((t) => (
             <Text key={t}>– {t}</Text>
           ))}
-        </Section>
+        </PdfSection>
       )}
       {sheet.mayRun !== null && (
-        <Section title={`May run until ${sheet.mayRun.until}, with`}>
+        <PdfSection title={`May run until ${sheet.mayRun.until}, with`}>
           {sheet.mayRun.open.map((t) => (
             <Text key={t}>– {t}</Text>
           ))}
           <Text>Agreed with {sheet.mayRun.approver}.</Text>
-        </Section>
+        </PdfSection>
       )}
-      <Section title="Signed">
+      <PdfSection title="Signed">
         <Text>
-          {sheet.signature === null ? 'Not signed.' : `${sheet.signature.name}, ${when(sheet.signature.at)}.`}{' '}
+          {sheet.signature === null
+            ? 'Not signed.'
+            : `${sheet.signature.name}, ${utcTime(sheet.signature.at)}.`}{' '}
           {sheet.readBack ? 'Read back from the drive.' : 'Entered by hand, not read back.'}
         </Text>
-      </Section>
+      </PdfSection>
     </Paper>
   );
 }

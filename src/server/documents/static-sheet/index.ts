@@ -5,7 +5,7 @@ import type { Diagnosis } from '../../../core/bench/static-diagnosis';
 import { sheetOf, type Sheet } from '../../../core/job/static-sheet';
 import { calc } from '../../verbs/calc-pool';
 import { entriesAfter } from '../../logbook/jobs';
-import { limits } from '../../administration/settings';
+import { siteLimits } from '../../administration/settings';
 
 export { sheetPdf } from './pdf';
 
@@ -26,7 +26,7 @@ async function diagnosed(state: JobState): Promise<Diagnosis> {
 export async function sheetOfJob(jobId: string): Promise<Sheet | null> {
   const entries = await entriesAfter(jobId, 0);
   if (entries === null) return null;
-  const within = await limits();
+  const within = await siteLimits();
   const state = fold(entries, { limits: within });
   return sheetOf(state, await diagnosed(state), within);
 }

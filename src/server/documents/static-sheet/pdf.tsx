@@ -1,6 +1,6 @@
 import { Path, Svg, Text, View, renderToBuffer } from '@react-pdf/renderer';
 import type { Sheet, SheetReading } from '../../../core/job/static-sheet';
-import { Identity, Paper, Row, s, Section, when } from '../pdf-kit';
+import { IdentityLines, Paper, PdfRow, s, PdfSection, utcTime } from '../pdf-kit';
 
 const shown = (v: number | string): string =>
   typeof v === 'number' ? v.toFixed(3) : v === 'OL' ? 'overload' : v;
@@ -28,7 +28,7 @@ function SafetyPart({ safety }: { safety: NonNullable<Sheet['safety']> }) {
     safety.figures.slice(2 * i, 2 * i + 2),
   );
   return (
-    <Section title="Made safe">
+    <PdfSection title="Made safe">
       <Text style={{ fontWeight: 600 }}>{safety.statement}</Text>
       <Text>
         By {safety.by}. {safety.locked}. Meter proven {safety.meter}. Limits: {safety.limits}.
@@ -41,7 +41,7 @@ function SafetyPart({ safety }: { safety: NonNullable<Sheet['safety']> }) {
       </Text>
       <View style={{ marginTop: 4 }}>
         {pairs.map((pair, i) => (
-          <Row
+          <PdfRow
             key={i}
             widths={[13, 26, 5, 6, 13, 26, 5, 6]}
             mono={[3, 7]}
@@ -49,27 +49,27 @@ function SafetyPart({ safety }: { safety: NonNullable<Sheet['safety']> }) {
           />
         ))}
       </View>
-    </Section>
+    </PdfSection>
   );
 }
 
 function SheetDocument({ sheet, paper }: { sheet: Sheet; paper: 'a4' | 'letter' }) {
   return (
     <Paper title={sheet.title} paper={paper}>
-      <Identity lines={sheet.identity.map((i) => [i.label, i.value] as const)} />
+      <IdentityLines lines={sheet.identity.map((i) => [i.label, i.value] as const)} />
       <View style={s.verdict} wrap={false}>
         <Text style={s.headline}>{sheet.conclusion.headline}</Text>
         <Text>{sheet.conclusion.detail}</Text>
         <Text style={{ marginTop: 3, fontWeight: 600 }}>Verdict level: {sheet.conclusion.level}</Text>
         <Text>{sheet.levels.map((l) => `${l.name}: ${l.state}`).join('; ')}.</Text>
       </View>
-      <Section title="Readings, V">
-        <Row
+      <PdfSection title="Readings, V">
+        <PdfRow
           widths={[12, 12, 20, 20, 16, 20]}
           cells={['red', 'black', 'value', 'earlier', 'expected', 'state']}
         />
         {sheet.readings.map((r) => (
-          <Row
+          <PdfRow
             key={`${r.red}>${r.black}`}
             widths={[12, 12, 20, 20, 16, 20]}
             mono={[2, 3, 4]}
@@ -86,34 +86,34 @@ function SheetDocument({ sheet, paper }: { sheet: Sheet; paper: 'a4' | 'letter' 
             ]}
           />
         ))}
-      </Section>
-      <Section title="State per position">
+      </PdfSection>
+      <PdfSection title="State per position">
         <Text>{sheet.positions.map((p) => `${p.name}: ${p.state}`).join('; ')}.</Text>
-      </Section>
+      </PdfSection>
       {sheet.modules.map((m) => (
-        <Section key={m.name} title={`Module by lamp and battery: ${m.name}`}>
+        <PdfSection key={m.name} title={`Module by lamp and battery: ${m.name}`}>
           <Text style={{ fontWeight: 600 }}>{m.verdict.replace('-', ' ')}</Text>
           {m.devices.map((d) => (
             <Text key={d.name}>
               {d.name}: {d.verdict.replace('-', ' ')}. {d.why}
             </Text>
           ))}
-        </Section>
+        </PdfSection>
       ))}
       {sheet.safety !== null && <SafetyPart safety={sheet.safety} />}
-      <Section title="As found and looked at">
+      <PdfSection title="As found and looked at">
         <Text>{sheet.asFound.join('; ')}.</Text>
         <Text>
           {sheet.look.map((l) => `${l.item}: ${l.state}${l.note === '' ? '' : ` (${l.note})`}`).join('; ')}
         </Text>
-      </Section>
-      <Section title="What this test cannot see">
+      </PdfSection>
+      <PdfSection title="What this test cannot see">
         {sheet.unseen.map((u) => (
           <Text key={u}>– {u}</Text>
         ))}
-      </Section>
+      </PdfSection>
       {sheet.traces.map((t) => (
-        <Section key={t.trouble} title={`Traced: ${t.trouble}`}>
+        <PdfSection key={t.trouble} title={`Traced: ${t.trouble}`}>
           {t.steps.map((s, i) => (
             <Text key={s}>
               {i + 1}. {s}
@@ -122,40 +122,40 @@ function SheetDocument({ sheet, paper }: { sheet: Sheet; paper: 'a4' | 'letter' 
           {t.causes.map((c) => (
             <Text key={c}>Cause: {c}</Text>
           ))}
-        </Section>
+        </PdfSection>
       ))}
       {sheet.changes.length > 0 && (
-        <Section title="Bridged, written, walked">
+        <PdfSection title="Bridged, written, walked">
           {sheet.changes.map((c, i) => (
             <Text key={i}>– {c}</Text>
           ))}
-        </Section>
+        </PdfSection>
       )}
       {sheet.questions.length > 0 && (
-        <Section title="Questions">
+        <PdfSection title="Questions">
           {sheet.questions.map((q) => (
             <Text key={q.text}>
               {q.text} {q.answer === null ? 'OPEN' : q.answer}
             </Text>
           ))}
-        </Section>
+        </PdfSection>
       )}
       {sheet.voided.length > 0 && (
-        <Section title="Entries that do not count">
+        <PdfSection title="Entries that do not count">
           {sheet.voided.map((v, i) => (
             <Text key={i}>
-              {when(v.at)}, {v.by}: {v.why}
+              {utcTime(v.at)}, {v.by}: {v.why}
             </Text>
           ))}
-        </Section>
+        </PdfSection>
       )}
-      <Section title="Signed">
+      <PdfSection title="Signed">
         <Text>
           {sheet.signature === null
             ? 'Not signed.'
-            : `${sheet.signature.name}, ${sheet.signature.role}, ${when(sheet.signature.at)}`}
+            : `${sheet.signature.name}, ${sheet.signature.role}, ${utcTime(sheet.signature.at)}`}
         </Text>
-      </Section>
+      </PdfSection>
     </Paper>
   );
 }

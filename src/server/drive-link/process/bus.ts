@@ -1,5 +1,5 @@
 import ModbusRTU from 'modbus-serial';
-import { blocksOf, type Block } from './blocks';
+import { registerBlocksOf, type RegisterBlock } from './blocks';
 import { asTrouble, LinkTrouble } from './trouble';
 
 export interface Target {
@@ -98,7 +98,7 @@ export function openBus(target: Target, { timeout_ms, retries }: Patience): Bus 
     return result;
   };
 
-  const readBlock = async ({ start, count }: Block): Promise<Words> => {
+  const readBlock = async ({ start, count }: RegisterBlock): Promise<Words> => {
     const { data } = await again((c) => c.readHoldingRegisters(start, count));
     if (data.length !== count)
       throw new LinkTrouble('broken', `The answer from ${name} has another length than asked.`);
@@ -106,7 +106,7 @@ export function openBus(target: Target, { timeout_ms, retries }: Patience): Bus 
   };
 
   /** A block with a hole is halved until the hole stands alone. */
-  const readAround = async (block: Block): Promise<Words> => {
+  const readAround = async (block: RegisterBlock): Promise<Words> => {
     try {
       return await readBlock(block);
     } catch (error) {
@@ -130,7 +130,7 @@ export function openBus(target: Target, { timeout_ms, retries }: Patience): Bus 
     read: (registers) =>
       inTurn(async () => {
         const words: Words = [];
-        for (const block of blocksOf(registers)) words.push(...(await readAround(block)));
+        for (const block of registerBlocksOf(registers)) words.push(...(await readAround(block)));
         return words;
       }),
     write: (register, word) =>

@@ -6,8 +6,8 @@
  */
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
 import * as z from 'zod';
-import { isOwnHost, Refused } from '../../http/border';
-import type { Talk } from '../drive-client';
+import { isOwnHost, HttpError } from '../../http/border';
+import type { DriveClient } from '../drive-client';
 import { runDeeds, type Runs } from '../../parameter-sets/write-run';
 import { allowed } from './allowed';
 import { openBus, type Bus, type Patience, type Target } from './bus';
@@ -50,7 +50,7 @@ export interface LinkOptions {
   locks: Locks;
   patience: Patience;
   /** Who runs the journals, given how a drive is reached; absent: nobody. */
-  runs?: (talkWith: (target: string) => Promise<Talk>) => Runs;
+  runs?: (talkWith: (target: string) => Promise<DriveClient>) => Runs;
 }
 
 async function bodyOf(request: IncomingMessage): Promise<unknown> {
@@ -65,7 +65,7 @@ async function bodyOf(request: IncomingMessage): Promise<unknown> {
 /** How a refusal is told. */
 function answerTo(error: unknown): [status: number, said: { code: string; message: string }] {
   if (error instanceof z.ZodError) return [422, { code: 'exception', message: z.prettifyError(error) }];
-  if (error instanceof Refused) return [error.status, { code: 'not-now', message: error.message }];
+  if (error instanceof HttpError) return [error.status, { code: 'not-now', message: error.message }];
   return [502, asTrouble(error, 'the drive')];
 }
 
@@ -95,7 +95,7 @@ export function linkServer({ listed, locks, patience, runs: runsWith }: LinkOpti
   const runs = runsWith?.(async (to) => ({ target: to, ...(await busFor(to)) }));
 
   async function run({ id, by, do: what }: z.output<(typeof orders)['/run']>): Promise<void> {
-    if (runs === undefined) throw new Refused(409, 'This link writes no sets.');
+    if (runs === undefined) throw new HttpError(409, 'This link writes no sets.');
     if (what === 'pause') return runs.pause(id);
     if (what === 'give-up') return runs.giveUp(id, by);
     if (what === 'verify' || what === 'verify-after-power')

@@ -8,7 +8,7 @@ import { fold, type Person } from '../../../core/logbook';
 import { greatestLimits } from '../../../core/bench/make-safe';
 import { blob, keepPhoto } from '../../logbook/blobs';
 import { closeDb, db } from '../../database/connection';
-import { append, entriesAfter } from '../../logbook/jobs';
+import { appendEntries, entriesAfter } from '../../logbook/jobs';
 import { loadDemo, migrate } from '../../database/maintenance';
 import { people, personById } from '../../people/people';
 import { archiveOfJob, takeIn } from '.';
@@ -57,7 +57,7 @@ beforeAll(async () => {
       .png()
       .toBuffer(),
   );
-  await append(
+  await appendEntries(
     pump,
     [
       {
@@ -146,7 +146,7 @@ it('a job that went on here is not overwritten', async () => {
     kind: 'question.opened' as const,
     payload: { text: 'more' },
   };
-  await append(archive.job.id, [entry], odo);
+  await appendEntries(archive.job.id, [entry], odo);
   await expect(takeIn(bytes)).rejects.toThrow(/went on since/);
 });
 

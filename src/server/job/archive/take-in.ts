@@ -3,9 +3,9 @@ import { strFromU8, unzipSync } from 'fflate';
 import sharp from 'sharp';
 import { archiveSchema, type Archive } from '../../../core/job/archive/schema';
 import type { Entry, Person } from '../../../core/logbook';
-import { Refused } from '../../http/border';
+import { HttpError } from '../../http/border';
 import { db } from '../../database/connection';
-import { append, entriesAfter, openJob, type NewEntry } from '../../logbook/jobs';
+import { appendEntries, entriesAfter, openJob, type NewEntry } from '../../logbook/jobs';
 
 /** An archive may weigh this much, packed, and each of its files this much, unpacked. */
 export const heaviestArchive = 200 * 1024 * 1024;
@@ -24,44 +24,45 @@ function unpacked(bytes: Uint8Array): Files {
         if (!wanted) return false;
         all += originalSize;
         if (originalSize > (name === 'job.json' ? heaviestJob : heaviestFile) || all > 4 * heaviestArchive)
-          throw new Refused(413, `${name} is too big.`);
+          throw new HttpError(413, `${name} is too big.`);
         return true;
       },
     });
   } catch (error) {
-    if (error instanceof Refused) throw error;
-    throw new Refused(422, 'This is no archive that can be opened: a .zip made by Grim Spanner is wanted.');
+    if (error instanceof HttpError) throw error;
+    throw new HttpError(422, 'This is no archive that can be opened: a .zip made by Grim Spanner is wanted.');
   }
 }
 
 function archiveIn(files: Files): Archive {
   const text = files['job.json'];
-  if (text === undefined) throw new Refused(422, 'There is no job.json in it: this is no archive of a job.');
+  if (text === undefined)
+    throw new HttpError(422, 'There is no job.json in it: this is no archive of a job.');
   let raw: unknown;
   try {
     raw = JSON.parse(strFromU8(text));
   } catch {
-    throw new Refused(422, 'Its job.json cannot be read: the file is broken.');
+    throw new HttpError(422, 'Its job.json cannot be read: the file is broken.');
   }
   const parsed = archiveSchema.safeParse(raw);
   if (!parsed.success)
-    throw new Refused(
+    throw new HttpError(
       422,
       'Its job.json is not as its schema says; nothing was taken in.',
       parsed.error.issues.slice(0, 20).map((i) => ({ path: i.path.join('.'), allowed: i.message })),
     );
   const { entries, job } = parsed.data;
   if (entries[0]?.kind !== 'job.opened' || entries.some((e) => e.jobId !== job.id))
-    throw new Refused(422, 'Its entries are not those of one job that begins with its opening.');
+    throw new HttpError(422, 'Its entries are not those of one job that begins with its opening.');
   return parsed.data;
 }
 
 /** A file of an archive is what its name says, and a picture where it says so. @throws Refused */
 async function proven({ sha256, mediaType }: Archive['files'][number], files: Files): Promise<Buffer> {
   const bytes = files[`files/${sha256}`];
-  if (bytes === undefined) throw new Refused(422, `The file ${sha256.slice(0, 8)}… is missing from it.`);
+  if (bytes === undefined) throw new HttpError(422, `The file ${sha256.slice(0, 8)}… is missing from it.`);
   const buffer = Buffer.from(bytes);
-  const bad = new Refused(422, `The file ${sha256.slice(0, 8)}… is not what it says it is.`);
+  const bad = new HttpError(422, `The file ${sha256.slice(0, 8)}… is not what it says it is.`);
   if (createHash('sha256').update(buffer).digest('hex') !== sha256) throw bad;
   if (mediaType === 'application/json') {
     try {
@@ -98,7 +99,7 @@ export async function takeIn(bytes: Uint8Array): Promise<TakenIn> {
   const here = await entriesAfter(job.id, 0);
   const theirs = new Map(archive.entries.map((e) => [e.id, e]));
   if (here !== null && here.some((e) => !theirs.has(e.id)))
-    throw new Refused(409, 'This job is here already and went on since: nothing was taken in.');
+    throw new HttpError(409, 'This job is here already and went on since: nothing was taken in.');
   const blobs = [];
   for (const file of archive.files) blobs.push({ ...file, bytes: await proven(file, files) });
   const people = new Map<string, Person>(archive.entries.map((e) => [e.by.id, e.by]));
@@ -121,9 +122,9 @@ export async function takeIn(bytes: Uint8Array): Promise<TakenIn> {
   if (opening === undefined || opening.kind !== 'job.opened')
     throw new Error('an archive begins with its opening');
   const opened = await openJob(opening, by(opening), clock);
-  const kept = 'refused' in opened ? opened : await append(job.id, bare, by, clock);
+  const kept = 'refused' in opened ? opened : await appendEntries(job.id, bare, by, clock);
   if ('refused' in kept)
-    throw new Refused(
+    throw new HttpError(
       409,
       'An entry of this job is here already with another content: nothing was taken in.',
     );

@@ -1,16 +1,16 @@
-import { lineOf } from '../../../core/parameter-sets/write-run';
+import { writeLineOf } from '../../../core/parameter-sets/write-run';
 import { planWrites, type UnitSet } from '../../../core/parameter-sets/parameters';
 import type { Person } from '../../../core/logbook';
-import { Refused } from '../../http/border';
+import { HttpError } from '../../http/border';
 import { db } from '../../database/connection';
 import { readAll } from '../../drive-link/drive-client';
-import { controlNeeded, talkTo } from '../../drive-link/drives';
-import { append } from '../../logbook/jobs';
-import { createRun, type Run } from './journal';
+import { controlNeeded, driveClient } from '../../drive-link/drives';
+import { appendEntries } from '../../logbook/jobs';
+import { createRun, type WriteRun } from './journal';
 
 /** `id` is made by the page: asking twice begins one run. `setId` is the entry that carries the set. */
 export interface RunOrder extends Pick<
-  Run,
+  WriteRun,
   'id' | 'jobId' | 'setId' | 'name' | 'target' | 'typeId' | 'rating'
 > {
   /** The plan as the person saw it. */
@@ -22,7 +22,7 @@ async function valuesOf({ jobId, setId, typeId }: RunOrder): Promise<UnitSet['va
   const row = await db().models.Entry.findOne({ where: { id: setId, jobId } });
   const payload = row?.payload as { values?: UnitSet['values']; typeId?: string } | undefined;
   if (payload?.values === undefined || payload.typeId !== typeId)
-    throw new Refused(409, 'The set is not kept by the server yet, or it is of another type.');
+    throw new HttpError(409, 'The set is not kept by the server yet, or it is of another type.');
   return payload.values;
 }
 
@@ -31,7 +31,7 @@ async function valuesOf({ jobId, setId, typeId }: RunOrder): Promise<UnitSet['va
  * @param talk how the drive is reached; through the link, unless told
  * @throws Refused, and as the link does
  */
-export async function makeRun(order: RunOrder, by: Person, talk = talkTo(order.target)): Promise<void> {
+export async function makeRun(order: RunOrder, by: Person, talk = driveClient(order.target)): Promise<void> {
   const { id, jobId, setId, name, target, typeId, rating, expects } = order;
   if ((await db().models.WriteRun.findByPk(id)) !== null) return;
   const control = await controlNeeded(typeId);
@@ -45,11 +45,11 @@ export async function makeRun(order: RunOrder, by: Person, talk = talkTo(order.t
       return number === seen?.number && from === seen.from && to === seen.to;
     });
   if (!asSeen)
-    throw new Refused(
+    throw new HttpError(
       409,
       'The drive is not as it was when it was read out: read out again. Nothing was written.',
     );
-  if (steps.length === 0) throw new Refused(409, 'There is nothing to write: the drive has the set.');
+  if (steps.length === 0) throw new HttpError(409, 'There is nothing to write: the drive has the set.');
   const begun = {
     run: id,
     set: setId,
@@ -69,12 +69,12 @@ export async function makeRun(order: RunOrder, by: Person, talk = talkTo(order.t
     kind: 'set.write-begun',
     payload: begun,
   } as const;
-  const kept = await append(jobId, [made], by, undefined, (transaction) =>
+  const kept = await appendEntries(jobId, [made], by, undefined, (transaction) =>
     createRun(
       { id, jobId, setId, name, target, typeId, serial, rating, found, byId: by.id },
-      steps.map(lineOf),
+      steps.map(writeLineOf),
       transaction,
     ),
   );
-  if ('refused' in kept) throw new Refused(404, 'There is no such job.');
+  if ('refused' in kept) throw new HttpError(404, 'There is no such job.');
 }

@@ -2,14 +2,14 @@
 import { Op, UniqueConstraintError, type Transaction } from 'sequelize';
 import type { Rating, Values } from '../../../core/equipment/drive-words';
 import type { WriteLine } from '../../../core/parameter-sets/write-run';
-import { Refused } from '../../http/border';
+import { HttpError } from '../../http/border';
 import { db } from '../../database/connection';
 import type { WriteRun as RunRow } from '../../database/models';
 import type { Journal } from './runner';
 
-export type RunState = 'writing' | 'held' | 'ended';
+export type WriteRunState = 'writing' | 'held' | 'ended';
 
-export interface Run {
+export interface WriteRun {
   id: string;
   jobId: string;
   setId: string;
@@ -20,7 +20,7 @@ export interface Run {
   rating: Rating;
   /** What was in the drive before. */
   found: Values;
-  state: RunState;
+  state: WriteRunState;
   why: string | null;
   byId: string;
 }
@@ -29,9 +29,9 @@ export interface Run {
 export const silent_ms = 6000;
 export const beat_ms = 2000;
 
-const open: RunState[] = ['writing', 'held'];
+const open: WriteRunState[] = ['writing', 'held'];
 
-const toRun = (row: RunRow): Run => ({
+const toRun = (row: RunRow): WriteRun => ({
   id: row.id,
   jobId: row.jobId,
   setId: row.setId,
@@ -41,13 +41,13 @@ const toRun = (row: RunRow): Run => ({
   serial: row.serial,
   rating: row.rating as Rating,
   found: row.found as Values,
-  state: row.state as RunState,
+  state: row.state as WriteRunState,
   why: row.why,
   byId: row.byId,
 });
 
 /** A run whose writer is gone is held, whatever its row says. */
-const asItIs = (row: RunRow): Run => {
+const asItIs = (row: RunRow): WriteRun => {
   const run = toRun(row);
   return run.state === 'writing' && Date.now() - row.heardAt.getTime() > silent_ms
     ? {
@@ -62,7 +62,7 @@ const inOne = (transaction: Transaction | undefined) => (transaction === undefin
 
 /** @throws Refused where the drive has an open run already */
 export async function createRun(
-  run: Omit<Run, 'state' | 'why'>,
+  run: Omit<WriteRun, 'state' | 'why'>,
   lines: readonly WriteLine[],
   transaction: Transaction,
 ): Promise<void> {
@@ -70,7 +70,7 @@ export async function createRun(
   try {
     await WriteRun.create({ ...run, state: 'writing', why: null }, { transaction });
   } catch (error) {
-    if (error instanceof UniqueConstraintError) throw new Refused(409, busy);
+    if (error instanceof UniqueConstraintError) throw new HttpError(409, busy);
     throw error;
   }
   await Lines.bulkCreate(
@@ -85,34 +85,34 @@ const busy =
 /** @throws Refused while a run on this drive is open */
 export async function noRunOn(target: string): Promise<void> {
   const row = await db().models.WriteRun.findOne({ where: { target, state: { [Op.in]: open } } });
-  if (row !== null) throw new Refused(409, busy);
+  if (row !== null) throw new HttpError(409, busy);
 }
 
 /** @throws Refused where there is no such run */
-export async function runById(id: string): Promise<Run> {
+export async function runById(id: string): Promise<WriteRun> {
   const row = await db().models.WriteRun.findByPk(id);
-  if (row === null) throw new Refused(404, 'There is no such run.');
+  if (row === null) throw new HttpError(404, 'There is no such run.');
   return asItIs(row);
 }
 
-export async function linesOf(runId: string): Promise<WriteLine[]> {
+export async function writeLinesOf(runId: string): Promise<WriteLine[]> {
   const rows = await db().models.WriteLine.findAll({ where: { runId }, order: ['place'] });
   // They were made by `lineOf` and changed by the runner alone.
   return rows.map((r) => r.line as WriteLine);
 }
 
 /** Runs of a job, the newest first, with their lines. */
-export async function runsOfJob(jobId: string): Promise<(Run & { lines: WriteLine[] })[]> {
+export async function runsOfJob(jobId: string): Promise<(WriteRun & { lines: WriteLine[] })[]> {
   const rows = await db().models.WriteRun.findAll({
     where: { jobId },
     order: [['begunAt', 'DESC']],
     limit: 5,
   });
-  return Promise.all(rows.map(async (row) => ({ ...asItIs(row), lines: await linesOf(row.id) })));
+  return Promise.all(rows.map(async (row) => ({ ...asItIs(row), lines: await writeLinesOf(row.id) })));
 }
 
 export const journalOf = (runId: string): Journal => ({
-  lines: () => linesOf(runId),
+  lines: () => writeLinesOf(runId),
   keep: async (place, line) => {
     const settledAt = line.state === 'taken' || line.state === 'left-out' ? new Date() : null;
     await db().models.WriteLine.update({ line, settledAt }, { where: { runId, place } });
@@ -121,7 +121,7 @@ export const journalOf = (runId: string): Journal => ({
 
 export async function setRun(
   id: string,
-  state: RunState,
+  state: WriteRunState,
   why: string | null,
   transaction?: Transaction,
 ): Promise<void> {

@@ -2,10 +2,10 @@
 import type { Control } from '../../../core/equipment/catalogue';
 import { isCommand, parameterAt, rawOf, shownAs, valueOf } from '../../../core/equipment/drive-words';
 import { enableGiven, runGiven } from '../../../core/fault-finding/run-chain';
-import { isSettled, settledBy, type WriteLine } from '../../../core/parameter-sets/write-run';
-import { Refused } from '../../http/border';
-import { look, turnLock, type Seen } from '../../drive-link/guarded-write';
-import { rightDrive, serialOf, type Talk } from '../../drive-link/drive-client';
+import { isLineSettled, settledBy, type WriteLine } from '../../../core/parameter-sets/write-run';
+import { HttpError } from '../../http/border';
+import { readState, turnLock, type DriveState } from '../../drive-link/guarded-write';
+import { rightDrive, serialOf, type DriveClient } from '../../drive-link/drive-client';
 
 /** Where the lines of a run are kept; what was kept is there after any crash. */
 export interface Journal {
@@ -17,7 +17,7 @@ export interface Journal {
 export type Stopped = { is: 'done' } | { is: 'paused' } | { is: 'held'; why: string };
 
 /** Why nothing is written now; null: it may be. */
-function heldBy(control: Control, { values, live }: Seen): string | null {
+function heldBy(control: Control, { values, live }: DriveState): string | null {
   const given = runGiven({ control, values, live });
   return given === null ? null : `${given} Take run away, then go on.`;
 }
@@ -27,19 +27,19 @@ function heldBy(control: Control, { values, live }: Seen): string | null {
  * @param serial of the unit the run belongs to; null where its type does not say it
  * @throws Refused with what is in the way
  */
-export async function mayBegin(talk: Talk, control: Control, serial: string | null): Promise<void> {
+export async function mayBegin(talk: DriveClient, control: Control, serial: string | null): Promise<void> {
   await rightDrive(talk, control);
   const is = await serialOf(talk, control);
   if (serial !== null && is !== serial)
-    throw new Refused(
+    throw new HttpError(
       409,
       `Another unit answers: serial number ${is ?? 'unknown'}, where ${serial} was read out.`,
     );
-  const seen = await look(talk, control);
+  const seen = await readState(talk, control);
   const held = heldBy(control, seen);
-  if (held !== null) throw new Refused(409, held);
+  if (held !== null) throw new HttpError(409, held);
   const enable = enableGiven({ control, values: seen.values, live: seen.live });
-  if (enable !== null) throw new Refused(409, `${enable} Open it, then go on.`);
+  if (enable !== null) throw new HttpError(409, `${enable} Open it, then go on.`);
 }
 
 const said = (error: unknown): string => (error instanceof Error ? error.message : String(error));
@@ -50,7 +50,7 @@ const codeOf = (error: unknown): string =>
 
 /** What became of a line that was sent and not heard of, by reading the drive. */
 async function settle(
-  talk: Talk,
+  talk: DriveClient,
   control: Control,
   journal: Journal,
   place: number,
@@ -58,7 +58,7 @@ async function settle(
 ): Promise<WriteLine> {
   const parameter = parameterAt(control, line.number);
   if (parameter === undefined) return line;
-  const { value } = await look(talk, control, parameter);
+  const { value } = await readState(talk, control, parameter);
   if (value === undefined) return line;
   const command = isCommand(parameter);
   const state = settledBy(line, value, command);
@@ -71,7 +71,7 @@ async function settle(
 
 /** One value, written and read back. @returns why the run is held; null: on to the next */
 async function one(
-  talk: Talk,
+  talk: DriveClient,
   control: Control,
   journal: Journal,
   place: number,
@@ -79,7 +79,7 @@ async function one(
 ): Promise<string | null> {
   const parameter = parameterAt(control, line.number);
   if (parameter === undefined) return `This type has no entry ${line.number}.`;
-  const seen = await look(talk, control, parameter);
+  const seen = await readState(talk, control, parameter);
   const held = heldBy(control, seen);
   if (held !== null) return held;
   const command = isCommand(parameter);
@@ -107,19 +107,19 @@ async function one(
  * into something else stands in the way until a person leaves it out or asks for it again.
  */
 export async function goOn(
-  talk: Talk,
+  talk: DriveClient,
   control: Control,
   journal: Journal,
   paused: () => boolean,
 ): Promise<Stopped> {
   const lines = await journal.lines();
-  const level = Math.max(0, ...lines.filter((l) => !isSettled(l)).map((l) => l.lock));
+  const level = Math.max(0, ...lines.filter((l) => !isLineSettled(l)).map((l) => l.lock));
   let why: string | null = null;
   try {
     if (level > 0) await turnLock(talk, control, level);
     for (const [place, before] of lines.entries()) {
       const line = before.state === 'sent' ? await settle(talk, control, journal, place, before) : before;
-      if (isSettled(line)) continue;
+      if (isLineSettled(line)) continue;
       if (paused()) return { is: 'paused' };
       why = await one(talk, control, journal, place, line);
       if (why !== null) break;

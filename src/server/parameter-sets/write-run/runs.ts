@@ -1,15 +1,15 @@
 // Runs of writes in the link process: begun, paused, gone on with, ended, verified. One writer a drive.
 import { v7 } from 'uuid';
 import type { Control } from '../../../core/equipment/catalogue';
-import type { Entry, Kind, Payload, Person } from '../../../core/logbook';
+import type { Entry, EntryKind, Payload, Person } from '../../../core/logbook';
 import type { UnitSet } from '../../../core/parameter-sets/parameters';
 import { runReport, type RunReport } from '../../../core/parameter-sets/write-run';
-import { Refused } from '../../http/border';
+import { HttpError } from '../../http/border';
 import { controlOf } from '../../equipment/catalogue';
-import { readAll, type Talk } from '../../drive-link/drive-client';
-import { append, type NewEntry } from '../../logbook/jobs';
+import { readAll, type DriveClient } from '../../drive-link/drive-client';
+import { appendEntries, type NewEntry } from '../../logbook/jobs';
 import { personById } from '../../people/people';
-import { beat, beat_ms, journalOf, linesOf, runById, setRun, takeRun, type Run } from './journal';
+import { beat, beat_ms, journalOf, writeLinesOf, runById, setRun, takeRun, type WriteRun } from './journal';
 import { goOn, mayBegin } from './runner';
 
 export interface Runs {
@@ -24,7 +24,7 @@ export interface Runs {
   verify: (id: string, byId: string, afterPower: boolean) => Promise<void>;
 }
 
-const entry = <K extends Kind>(jobId: string, kind: K, payload: Payload<K>): NewEntry => {
+const entry = <K extends EntryKind>(jobId: string, kind: K, payload: Payload<K>): NewEntry => {
   const made = { v: 1, id: v7(), jobId, at: new Date().toISOString(), kind, payload };
   // Kind and payload belong together by the signature; a generic union cannot say so.
   return made as unknown as Extract<Entry, { kind: K }> as NewEntry;
@@ -32,19 +32,19 @@ const entry = <K extends Kind>(jobId: string, kind: K, payload: Payload<K>): New
 
 async function personOf(id: string): Promise<Person> {
   const person = await personById(id);
-  if (person === null) throw new Refused(409, 'Choose yourself in the header again.');
+  if (person === null) throw new HttpError(409, 'Choose yourself in the header again.');
   return person;
 }
 
-async function controlFor({ typeId }: Run): Promise<Control> {
+async function controlFor({ typeId }: WriteRun): Promise<Control> {
   const control = await controlOf(typeId);
-  if (control === null) throw new Refused(422, 'The catalogue does not say how this type is written to.');
+  if (control === null) throw new HttpError(422, 'The catalogue does not say how this type is written to.');
   return control;
 }
 
 /** Leaves out the value that stands in the way. @returns its number; null where none does */
 async function leftOutOf(id: string): Promise<string | null> {
-  const lines = await linesOf(id);
+  const lines = await writeLinesOf(id);
   const place = lines.findIndex((l) => l.state === 'refused' || l.state === 'otherwise');
   const line = lines[place];
   if (line === undefined) return null;
@@ -53,39 +53,41 @@ async function leftOutOf(id: string): Promise<string | null> {
 }
 
 /** @param talkWith opens the drive of a target */
-export function runsWith(talkWith: (target: string) => Promise<Talk>): Runs {
+export function runsWith(talkWith: (target: string) => Promise<DriveClient>): Runs {
   const active = new Map<string, { paused: boolean }>();
 
   /** Everything in the drive against what the run was to bring about, and the entries that say so. */
-  async function compared(run: Run): Promise<{ report: RunReport; read: NewEntry }> {
+  async function compared(run: WriteRun): Promise<{ report: RunReport; read: NewEntry }> {
     const control = await controlFor(run);
     const all = await readAll(await talkWith(run.target), control);
     const { typeId, rating, found, target, jobId } = run;
     const set: UnitSet = { typeId, control, rating, values: found };
     return {
-      report: runReport(set, await linesOf(run.id), all.values),
+      report: runReport(set, await writeLinesOf(run.id), all.values),
       read: entry(jobId, 'drive.read', { target, typeId, ...all }),
     };
   }
 
-  async function end(run: Run, by: Person): Promise<void> {
+  async function end(run: WriteRun, by: Person): Promise<void> {
     const { report, read } = await compared(run);
-    const taken = (await linesOf(run.id)).filter((l) => l.state === 'taken').length;
+    const taken = (await writeLinesOf(run.id)).filter((l) => l.state === 'taken').length;
     const ended = entry(run.jobId, 'set.write-ended', { run: run.id, ...report, taken });
-    await append(run.jobId, [ended, read], by, undefined, (transaction) =>
+    await appendEntries(run.jobId, [ended, read], by, undefined, (transaction) =>
       setRun(run.id, 'ended', null, transaction),
     );
   }
 
-  async function hold(run: Run, by: Person, why: string): Promise<void> {
+  async function hold(run: WriteRun, by: Person, why: string): Promise<void> {
     const held = entry(run.jobId, 'set.write-held', { run: run.id, why: why.slice(0, 1000) });
-    await append(run.jobId, [held], by, undefined, (transaction) => setRun(run.id, 'held', why, transaction));
+    await appendEntries(run.jobId, [held], by, undefined, (transaction) =>
+      setRun(run.id, 'held', why, transaction),
+    );
   }
 
   async function work(
-    run: Run,
+    run: WriteRun,
     by: Person,
-    talk: Talk,
+    talk: DriveClient,
     control: Control,
     flag: { paused: boolean },
   ): Promise<void> {
@@ -103,9 +105,15 @@ export function runsWith(talkWith: (target: string) => Promise<Talk>): Runs {
   }
 
   /** Looks at the drive, and takes a run that is held. */
-  async function begin(run: Run, by: Person, talk: Talk, control: Control, leaveOut: boolean): Promise<void> {
+  async function begin(
+    run: WriteRun,
+    by: Person,
+    talk: DriveClient,
+    control: Control,
+    leaveOut: boolean,
+  ): Promise<void> {
     const { id, jobId, state, serial } = run;
-    const fresh = state === 'writing' && (await linesOf(id)).every((l) => l.state === 'waiting');
+    const fresh = state === 'writing' && (await writeLinesOf(id)).every((l) => l.state === 'waiting');
     try {
       await mayBegin(talk, control, serial);
     } catch (error) {
@@ -113,10 +121,10 @@ export function runsWith(talkWith: (target: string) => Promise<Talk>): Runs {
       throw error;
     }
     if (fresh) return;
-    if (!(await takeRun(id))) throw new Refused(409, 'Somebody else goes on with it just now.');
+    if (!(await takeRun(id))) throw new HttpError(409, 'Somebody else goes on with it just now.');
     const leftOut = leaveOut ? await leftOutOf(id) : null;
     const sawTo = { runOpen: true, enableOpen: true, peopleClear: true } as const;
-    await append(jobId, [entry(jobId, 'set.write-resumed', { run: id, leftOut, ...sawTo })], by);
+    await appendEntries(jobId, [entry(jobId, 'set.write-resumed', { run: id, leftOut, ...sawTo })], by);
   }
 
   return {
@@ -127,7 +135,7 @@ export function runsWith(talkWith: (target: string) => Promise<Talk>): Runs {
       active.set(id, flag);
       try {
         const run = await runById(id);
-        if (run.state === 'ended') throw new Refused(409, 'This run has ended.');
+        if (run.state === 'ended') throw new HttpError(409, 'This run has ended.');
         const [by, control, talk] = [await personOf(byId), await controlFor(run), await talkWith(run.target)];
         await begin(run, by, talk, control, leaveOut);
         void work(run, by, talk, control, flag);
@@ -143,15 +151,15 @@ export function runsWith(talkWith: (target: string) => Promise<Talk>): Runs {
     giveUp: async (id, byId) => {
       const run = await runById(id);
       if (run.state !== 'held' || active.has(id))
-        throw new Refused(409, 'Only a run that is held can be ended.');
+        throw new HttpError(409, 'Only a run that is held can be ended.');
       await end(run, await personOf(byId));
     },
     verify: async (id, byId, afterPower) => {
       const run = await runById(id);
-      if (run.state !== 'ended') throw new Refused(409, 'The run has not ended yet.');
+      if (run.state !== 'ended') throw new HttpError(409, 'The run has not ended yet.');
       const { report, read } = await compared(run);
       const verified = entry(run.jobId, 'set.verified', { run: id, afterPower, ...report });
-      await append(run.jobId, [read, verified], await personOf(byId));
+      await appendEntries(run.jobId, [read, verified], await personOf(byId));
     },
   };
 }

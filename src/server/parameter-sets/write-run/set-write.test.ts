@@ -8,8 +8,8 @@ import { drive as winchDrive } from '../../../core/logbook/__tests__/job';
 import { controlOf } from '../../equipment/catalogue';
 import { closeDb, db } from '../../database/connection';
 import { openBus, type Bus } from '../../drive-link/process/bus';
-import { readAll, type Talk } from '../../drive-link/drive-client';
-import { append, entriesAfter, openJob, type NewEntry } from '../../logbook/jobs';
+import { readAll, type DriveClient } from '../../drive-link/drive-client';
+import { appendEntries, entriesAfter, openJob, type NewEntry } from '../../logbook/jobs';
 import { migrate } from '../../database/maintenance';
 import { librarySet, otherStators, setLibrary } from '../set-library';
 import { makeRun, noRunOn, runById, runsOfJob, runsWith, type RunOrder, type Runs } from '.';
@@ -19,7 +19,7 @@ const rating = { ratedAmps: 15, power_kW: 7.5, supply_V: 400 };
 
 let drive: DriveStandIn;
 let bus: Bus;
-let talk: Talk;
+let talk: DriveClient;
 let runs: Runs;
 const by: Person = { id: v7(), name: 'Ines Tarrow', role: 'technician' };
 const lead: Person = { id: v7(), name: 'Odo Wrack', role: 'lead' };
@@ -92,7 +92,7 @@ async function ordered(machine = 'A net-drum', changes: Record<string, number> =
     strangers: [],
     source: 'typed',
   });
-  await append(jobId, [kept], by);
+  await appendEntries(jobId, [kept], by);
   const { steps } = planWrites({ typeId, control, rating, values }, wanted);
   return {
     id: v7(),
@@ -247,7 +247,7 @@ describe('the library', () => {
   it('finds sets of all jobs, this machine’s first, by word, with what is good', async () => {
     const here = await ordered('Ice conveyor seven');
     const there = await ordered('Herring sorter', { '1-11': 0.437 });
-    await append(
+    await appendEntries(
       there.jobId,
       [made(there.jobId, 'set.good', { set: there.setId, why: 'ran all autumn' })],
       by,
@@ -270,7 +270,7 @@ describe('the library', () => {
       live: {},
       history: [],
     });
-    await append(there.jobId, [made(there.jobId, 'identify.drive', unit), read], by);
+    await appendEntries(there.jobId, [made(there.jobId, 'identify.drive', unit), read], by);
     expect(await librarySet(read.id)).toMatchObject({
       values: { '2-03': 150 },
       rating: { ratedAmps: 24, supply_V: 400 },

@@ -3,7 +3,7 @@ import { line, scaleLinear } from 'd3';
 import { useState } from 'react';
 import type { ReportCurve } from '@/core/job/report';
 import { PlainTable } from '../../kit/plain-table';
-import { Why } from '../../kit/why';
+import { Disclosure } from '../../kit/why';
 import { YTicks } from '../../kit/y-ticks';
 
 const [width, height] = [460, 220];
@@ -74,7 +74,7 @@ export function CurveChart({ curve }: { curve: ReportCurve }) {
       <Text minH="1.5em" fontFamily="mono" fontSize="0.95rem">
         {at !== null && `${at[0]} ${curve.x.unit}: ${at[1]} ${curve.y.unit}`}
       </Text>
-      <Why label="as a table">
+      <Disclosure label="as a table">
         <PlainTable heads={[`${curve.x.label}, ${curve.x.unit}`, `${curve.y.label}, ${curve.y.unit}`]}>
           {measured.map((p, i) => (
             <tr key={i}>
@@ -83,7 +83,7 @@ export function CurveChart({ curve }: { curve: ReportCurve }) {
             </tr>
           ))}
         </PlainTable>
-      </Why>
+      </Disclosure>
     </Box>
   );
 }

@@ -3,12 +3,12 @@ import { Box, Heading, Text } from '@chakra-ui/react';
 import Image from 'next/image';
 import type { Person } from '@/core/logbook';
 import type { Report, ReportPart } from '@/core/job/report';
-import { PaperPage, Part } from '../../kit/document-page';
+import { DocumentPage, DocumentPart } from '../../kit/document-page';
 import { PlainTable } from '../../kit/plain-table';
 import { CurveChart } from './curve-chart';
 
 const RecordPart = ({ part }: { part: ReportPart }) => (
-  <Part title={part.title} level="h3">
+  <DocumentPart title={part.title} level="h3">
     {part.lines.map((text, i) => (
       <Text key={i} mb="1">
         {text}
@@ -25,7 +25,7 @@ const RecordPart = ({ part }: { part: ReportPart }) => (
         ))}
       </PlainTable>
     )}
-  </Part>
+  </DocumentPart>
 );
 
 /** The job report as a page: for the customer first, then the record; it prints as it stands. */
@@ -42,7 +42,7 @@ export function ReportPage({
 }) {
   const { signed } = report;
   return (
-    <PaperPage
+    <DocumentPage
       jobId={jobId}
       title={report.title}
       links={[
@@ -97,14 +97,14 @@ export function ReportPage({
           <RecordPart key={part.id} part={part} />
         ))}
         {report.curves.length > 0 && (
-          <Part title="Curves" level="h3">
+          <DocumentPart title="Curves" level="h3">
             {report.curves.map((c) => (
               <CurveChart key={c.title} curve={c} />
             ))}
-          </Part>
+          </DocumentPart>
         )}
         {report.photos.length > 0 && (
-          <Part title="Photographs" level="h3">
+          <DocumentPart title="Photographs" level="h3">
             <Box display="grid" gridTemplateColumns="repeat(auto-fill, minmax(200px, 1fr))" gap="4">
               {report.photos.map((p) => (
                 <Box as="figure" key={p.sha256}>
@@ -125,9 +125,9 @@ export function ReportPage({
                 </Box>
               ))}
             </Box>
-          </Part>
+          </DocumentPart>
         )}
       </Box>
-    </PaperPage>
+    </DocumentPage>
   );
 }

@@ -3,7 +3,7 @@ import { Box, Text } from '@chakra-ui/react';
 import type { Person } from '@/core/logbook';
 import type { Value } from '@/core/equipment/power-stage';
 import type { Sheet } from '@/core/job/static-sheet';
-import { PaperPage, Part } from '../../kit/document-page';
+import { DocumentPage, DocumentPart } from '../../kit/document-page';
 import { PlainTable } from '../../kit/plain-table';
 import { StateMark, type Mark } from '../../kit/state-mark';
 import { dateTime } from '../../kit/time';
@@ -58,7 +58,7 @@ export function SheetPage({
   person: Person;
 }) {
   return (
-    <PaperPage
+    <DocumentPage
       jobId={jobId}
       title={sheet.title}
       links={[
@@ -82,11 +82,11 @@ export function SheetPage({
           {sheet.levels.map((l) => `${l.name}: ${l.state}`).join('; ')}.
         </Text>
       </Box>
-      <Part title="Readings">
+      <DocumentPart title="Readings">
         <Readings sheet={sheet} />
-      </Part>
+      </DocumentPart>
       {sheet.safety !== null && (
-        <Part title="Made safe">
+        <DocumentPart title="Made safe">
           <Text fontWeight="600">{sheet.safety.statement}</Text>
           <Text>
             By {sheet.safety.by}. Meter proven {sheet.safety.meter}. Limits: {sheet.safety.limits}.
@@ -117,10 +117,10 @@ export function SheetPage({
               </Box>
             ))}
           </Box>
-        </Part>
+        </DocumentPart>
       )}
       {sheet.modules.map((m) => (
-        <Part key={m.name} title={`Module by lamp and battery: ${m.name}`}>
+        <DocumentPart key={m.name} title={`Module by lamp and battery: ${m.name}`}>
           <Text fontWeight="600">{m.verdict.replace('-', ' ')}</Text>
           <Box as="ul" pl="5" listStyleType="disc">
             {m.devices.map((d) => (
@@ -129,23 +129,23 @@ export function SheetPage({
               </li>
             ))}
           </Box>
-        </Part>
+        </DocumentPart>
       ))}
-      <Part title="As found and looked at">
+      <DocumentPart title="As found and looked at">
         <Text>{sheet.asFound.join('; ')}.</Text>
         <Text>
           {sheet.look.map((l) => `${l.item}: ${l.state}${l.note === '' ? '' : ` (${l.note})`}`).join('; ')}
         </Text>
-      </Part>
-      <Part title="What this test cannot see">
+      </DocumentPart>
+      <DocumentPart title="What this test cannot see">
         <Box as="ul" pl="5" listStyleType="disc">
           {sheet.unseen.map((u) => (
             <li key={u}>{u}</li>
           ))}
         </Box>
-      </Part>
+      </DocumentPart>
       {sheet.traces.map((t) => (
-        <Part key={t.trouble} title={`Traced: ${t.trouble}`}>
+        <DocumentPart key={t.trouble} title={`Traced: ${t.trouble}`}>
           <Box as="ol" pl="5" listStyleType="decimal">
             {t.steps.map((s) => (
               <li key={s}>{s}</li>
@@ -156,40 +156,40 @@ export function SheetPage({
               {c}
             </Text>
           ))}
-        </Part>
+        </DocumentPart>
       ))}
       {sheet.changes.length > 0 && (
-        <Part title="Bridged, written, walked">
+        <DocumentPart title="Bridged, written, walked">
           {sheet.changes.map((c) => (
             <Text key={c}>{c}</Text>
           ))}
-        </Part>
+        </DocumentPart>
       )}
       {sheet.questions.length > 0 && (
-        <Part title="Questions">
+        <DocumentPart title="Questions">
           {sheet.questions.map((q) => (
             <Text key={q.text}>
               {q.text} <strong>{q.answer ?? 'open'}</strong>
             </Text>
           ))}
-        </Part>
+        </DocumentPart>
       )}
       {sheet.voided.length > 0 && (
-        <Part title="Entries that do not count">
+        <DocumentPart title="Entries that do not count">
           {sheet.voided.map((v) => (
             <Text key={`${v.at} ${v.why}`} suppressHydrationWarning>
               {dateTime(v.at)}, {v.by}: {v.why}
             </Text>
           ))}
-        </Part>
+        </DocumentPart>
       )}
-      <Part title="Signed">
+      <DocumentPart title="Signed">
         <Text suppressHydrationWarning>
           {sheet.signature === null
             ? 'Not signed.'
             : `${sheet.signature.name}, ${sheet.signature.role}, ${dateTime(sheet.signature.at)}`}
         </Text>
-      </Part>
-    </PaperPage>
+      </DocumentPart>
+    </DocumentPage>
   );
 }

@@ -2,7 +2,7 @@ import { Box, Text } from '@chakra-ui/react';
 import { positionsOf, type Stage } from '@/core/equipment/power-stage';
 import { conclude, faultWords, type Candidate, type Diagnosis } from '@/core/bench/static-diagnosis';
 import { Notice } from '../../kit/notice';
-import { Why } from '../../kit/why';
+import { Disclosure } from '../../kit/why';
 import type { DiagnosisState } from './use-diagnosis';
 
 const tones = { sound: 'sound', doubt: 'doubt', failed: 'failed', waiting: 'slate' } as const;
@@ -22,7 +22,7 @@ function Suspects({
 }) {
   const listed = diagnosis.candidates.slice(0, 6).filter((c) => c.probability > 0.001);
   return (
-    <Why>
+    <Disclosure>
       <Text mb="1">
         Every fault that a stage like this can have ({positionsOf(stage).length} positions) was solved as a
         network and compared with your readings, the drops fitted to this unit.
@@ -45,7 +45,7 @@ function Suspects({
           Computed in {took_ms.toFixed(0)} ms on this device.
         </Text>
       )}
-    </Why>
+    </Disclosure>
   );
 }
 

@@ -1,8 +1,8 @@
 import { Box, Heading, Text } from '@chakra-ui/react';
-import type { Level } from '@/core/logbook';
+import type { ProofLevel } from '@/core/logbook';
 import { StateMark, type Mark } from '../../kit/state-mark';
 
-const marks: Readonly<Record<Level['state'], Mark>> = {
+const marks: Readonly<Record<ProofLevel['state'], Mark>> = {
   yes: 'sound',
   no: 'failed',
   doubt: 'doubt',
@@ -10,7 +10,7 @@ const marks: Readonly<Record<Level['state'], Mark>> = {
 };
 
 /** The three verdict levels, each on its own line; none stands for another. */
-export function Levels({ levels }: { levels: readonly Level[] }) {
+export function Levels({ levels }: { levels: readonly ProofLevel[] }) {
   return (
     <Box as="section" aria-label="Verdict levels" mb="4" fontSize="0.92rem">
       <Heading as="h2" fontFamily="heading" fontSize="1rem" fontWeight="600" mb="1">

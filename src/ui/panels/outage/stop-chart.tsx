@@ -3,7 +3,7 @@ import { scaleLinear } from 'd3';
 import { useState } from 'react';
 import type { NamedTask, StopPlan } from '@/core/replacement/stop-plan';
 import { PlainTable } from '../../kit/plain-table';
-import { Why } from '../../kit/why';
+import { Disclosure } from '../../kit/why';
 
 const width = 720;
 const row = 44;
@@ -196,7 +196,7 @@ export function StopChart({
             `${byId.get(shown.id)?.name ?? ''}: minute ${shown.start_min} to ${shown.end_min}, person ${shown.people.join(' and ')}`}
         </Box>
       </Box>
-      <Why label="as a table">
+      <Disclosure label="as a table">
         <PlainTable heads={['Task', 'From', 'To', 'Who', 'Machine']}>
           {plan.schedule.map((s) => (
             <tr key={s.id}>
@@ -208,7 +208,7 @@ export function StopChart({
             </tr>
           ))}
         </PlainTable>
-      </Why>
+      </Disclosure>
     </Box>
   );
 }

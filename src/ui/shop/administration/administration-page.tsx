@@ -10,13 +10,13 @@ import { numberFrom } from '../../kit/number-from';
 import { Primary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { FieldGrid, KeptNote } from '../../kit/section';
-import { Figure } from '../../kit/field';
+import { NumberField } from '../../kit/field';
 import { ArchiveIn } from './archive-in';
 import { ConsequencesEditor } from './consequences-editor';
 import { DrivesList } from './drives-list';
 
 /** The site's limits for hands and for the diode test. */
-export function SettingsPage({
+export function AdministrationPage({
   limits,
   consequences,
   drives,
@@ -65,8 +65,8 @@ export function SettingsPage({
         {greatestLimits.test_V} V, and nobody can override one on a job.
       </Caution>
       <FieldGrid>
-        <Figure label="Hands" unit="V" text={hands} set={setHands} disabled={!lead} />
-        <Figure
+        <NumberField label="Hands" unit="V" text={hands} set={setHands} disabled={!lead} />
+        <NumberField
           label="Diode and ohms test"
           unit="V"
           text={test}

@@ -1,7 +1,7 @@
 'use client';
 import { Box, Heading, Text } from '@chakra-ui/react';
 import NextLink from 'next/link';
-import { counted, stageNames, type JobSummary, type Person } from '@/core/logbook';
+import { countOf, stageNames, type JobSummary, type Person } from '@/core/logbook';
 import { Primary } from '../../kit/buttons';
 import { StateMark, type Mark } from '../../kit/state-mark';
 import { day, span } from '../../kit/time';
@@ -52,7 +52,7 @@ function MayRun({ mayRun, now }: { mayRun: NonNullable<JobSummary['mayRun']>; no
   return (
     <Text fontSize="0.93rem" color={over ? 'failed' : 'doubt'} fontWeight="500" suppressHydrationWarning>
       <StateMark mark={over ? 'failed' : 'doubt'} label={null} /> {over ? 'overdue: ran with' : 'runs with'}{' '}
-      {counted(mayRun.open, 'open matter')} until {day(mayRun.until)}
+      {countOf(mayRun.open, 'open matter')} until {day(mayRun.until)}
     </Text>
   );
 }
@@ -138,7 +138,7 @@ function JobLine({ line, now }: { line: BoardLine; now: number }) {
           )}
           {line.openQuestions > 0 && (
             <Text fontSize="0.93rem" color="doubt" fontWeight="500">
-              <StateMark mark="doubt" label={null} /> {counted(line.openQuestions, 'open question')}
+              <StateMark mark="doubt" label={null} /> {countOf(line.openQuestions, 'open question')}
             </Text>
           )}
         </Box>

@@ -8,7 +8,7 @@ import { CardPage } from '../../kit/card-page';
 import { Primary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { FieldGrid } from '../../kit/section';
-import { Choice, Field, Figure, Select } from '../../kit/field';
+import { Choice, Field, NumberField, Select } from '../../kit/field';
 
 type YesNo = 'yes' | 'no' | 'not-sure';
 const yesNo = [
@@ -139,7 +139,7 @@ export function NewJob({
             autoFocus
           />
           <Select label="Standing since" value={stopped} onChange={setStopped} options={since} />
-          <Figure
+          <NumberField
             label="May stand for"
             unit="h"
             hint="empty if nobody said"

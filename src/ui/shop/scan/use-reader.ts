@@ -22,7 +22,9 @@ export function useReader(): (
   return useCallback(async (source, width, height) => {
     if (width === 0 || height === 0) return null;
     if (worker.current === null) {
-      const made = new Worker(new URL('../../../workers/label.worker.ts', import.meta.url), { type: 'module' });
+      const made = new Worker(new URL('../../../workers/label.worker.ts', import.meta.url), {
+        type: 'module',
+      });
       worker.current = { worker: made, remote: wrap<LabelWorker>(made) };
     }
     const scale = Math.min(1, widest / width);

@@ -2,7 +2,7 @@ import { Text } from '@chakra-ui/react';
 import { inputFunctionNames, type InputFunction } from '@/core/equipment/concepts';
 import { FieldGrid } from '../../kit/section';
 import { Choice, Select } from '../../kit/field';
-import { Dial, Row, Switch } from './switches';
+import { Dial, SwitchRow, Switch } from './switches';
 import type { RigState } from './rig-words';
 
 const hiddenWords: Readonly<Record<string, string>> = {
@@ -19,7 +19,7 @@ const phases = (names: readonly string[]) => [
 ];
 
 /** Everything outside the drive, and what is hidden in it. */
-export function Plant({ rig, set }: { rig: RigState; set: (changes: unknown) => void }) {
+export function PlantPanel({ rig, set }: { rig: RigState; set: (changes: unknown) => void }) {
   const { plant, inputs } = rig;
   const { mains, supply24, safeStop, serial, motor, load, hidden, bus } = plant;
   return (
@@ -27,7 +27,7 @@ export function Plant({ rig, set }: { rig: RigState; set: (changes: unknown) => 
       <Text fontWeight="500" mb="1">
         Contacts at the inputs
       </Text>
-      <Row>
+      <SwitchRow>
         {inputs.map(({ id, mark, does }) => (
           <Switch
             key={id}
@@ -43,11 +43,11 @@ export function Plant({ rig, set }: { rig: RigState; set: (changes: unknown) => 
           on={plant.keypadRun}
           turn={(keypadRun) => set({ keypadRun })}
         />
-      </Row>
+      </SwitchRow>
       <Text fontWeight="500" mb="1">
         Wires off
       </Text>
-      <Row>
+      <SwitchRow>
         {inputs.map(({ id, mark }) => (
           <Switch
             key={id}
@@ -59,7 +59,7 @@ export function Plant({ rig, set }: { rig: RigState; set: (changes: unknown) => 
             }
           />
         ))}
-      </Row>
+      </SwitchRow>
       <FieldGrid min="300px">
         <Choice
           label="Contacts switch"
@@ -80,7 +80,7 @@ export function Plant({ rig, set }: { rig: RigState; set: (changes: unknown) => 
           ]}
         />
       </FieldGrid>
-      <Row>
+      <SwitchRow>
         <Switch label="24 V" on={supply24.on} turn={(on) => set({ supply24: { on } })} />
         <Switch
           label="Return of the 24 V"
@@ -117,7 +117,7 @@ export function Plant({ rig, set }: { rig: RigState; set: (changes: unknown) => 
           on={motor.connected}
           turn={(connected) => set({ motor: { connected } })}
         />
-      </Row>
+      </SwitchRow>
       <FieldGrid>
         <Select
           label="Input phase lost"
@@ -157,7 +157,7 @@ export function Plant({ rig, set }: { rig: RigState; set: (changes: unknown) => 
       <Text fontWeight="500" mb="1">
         Serial controller
       </Text>
-      <Row>
+      <SwitchRow>
         <Switch label="Talks" on={serial.talks} turn={(talks) => set({ serial: { talks } })} />
         <Switch label="Serial run" on={serial.run} turn={(run) => set({ serial: { run } })} />
         <Switch
@@ -166,11 +166,11 @@ export function Plant({ rig, set }: { rig: RigState; set: (changes: unknown) => 
           on={serial.coastRelease}
           turn={(coastRelease) => set({ serial: { coastRelease } })}
         />
-      </Row>
+      </SwitchRow>
       <Text fontWeight="500" mb="1">
         Hidden in it
       </Text>
-      <Row>
+      <SwitchRow>
         {Object.entries(hidden).map(([key, on]) => (
           <Switch
             key={key}
@@ -180,11 +180,11 @@ export function Plant({ rig, set }: { rig: RigState; set: (changes: unknown) => 
             turn={(next) => set({ hidden: { [key]: next } })}
           />
         ))}
-      </Row>
+      </SwitchRow>
       <Text fontWeight="500" mb="1">
         Manners of its bus
       </Text>
-      <Row>
+      <SwitchRow>
         <Switch
           label="Silent"
           words={['yes', 'no']}
@@ -197,7 +197,7 @@ export function Plant({ rig, set }: { rig: RigState; set: (changes: unknown) => 
           on={bus.cableOut}
           turn={(cableOut) => set({ bus: { cableOut, cutAtWrite: null } })}
         />
-      </Row>
+      </SwitchRow>
       <FieldGrid>
         <Dial
           label="Cable comes out at write"

@@ -9,7 +9,7 @@ import { FieldGrid, Section } from '../../kit/section';
 import { Select } from '../../kit/field';
 import { Keypad } from './keypad';
 import { hiddenFaults, type RigState } from './rig-words';
-import { Plant } from './plant';
+import { PlantPanel } from './plant';
 import { useRig } from './use-rig';
 
 const shown = (value: number | undefined, unit: string, digits = 1): string =>
@@ -48,7 +48,7 @@ function Shows({ rig }: { rig: RigState }) {
 }
 
 /** The hand on the simulated drive: its plant, its wires, its hidden faults. */
-export function RigPage({
+export function SimulatorPage({
   types,
   people,
   person,
@@ -131,7 +131,7 @@ export function RigPage({
             </Section>
           )}
           <Section title="Plant">
-            <Plant rig={rig} set={(plant) => void order({ plant })} />
+            <PlantPanel rig={rig} set={(plant) => void order({ plant })} />
           </Section>
         </>
       )}

@@ -72,7 +72,7 @@ export function Dial({
   );
 }
 
-export const Row = ({ children }: { children: ReactNode }) => (
+export const SwitchRow = ({ children }: { children: ReactNode }) => (
   <Box display="flex" gap="2" flexWrap="wrap" mb="3">
     {children}
   </Box>

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import type { Cause } from '@/core/fault-finding/tracing';
+import type { TraceCause } from '@/core/fault-finding/tracing';
 import { Secondary } from '../../kit/buttons';
 import { Section } from '../../kit/section';
 import { Field, LongField } from '../../kit/field';
@@ -13,9 +13,9 @@ export function Causes({
   add,
   remove,
 }: {
-  causes: readonly Cause[];
+  causes: readonly TraceCause[];
   disabled: boolean;
-  change: (cause: Cause) => void;
+  change: (cause: TraceCause) => void;
   add: () => void;
   remove: (id: string) => void;
 }) {

@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import type { Cause, Check, Hazard } from '@/core/fault-finding/tracing';
+import type { TraceCause, Check, Hazard } from '@/core/fault-finding/tracing';
 import { Secondary } from '../../kit/buttons';
 import { FieldGrid, Section } from '../../kit/section';
 import { Field, LongField, Select } from '../../kit/field';
@@ -21,7 +21,7 @@ function Chances({
   change,
 }: {
   check: Check;
-  causes: readonly Cause[];
+  causes: readonly TraceCause[];
   disabled: boolean;
   change: (check: Check) => void;
 }) {
@@ -60,7 +60,7 @@ export function Checks({
   remove,
 }: {
   checks: readonly Check[];
-  causes: readonly Cause[];
+  causes: readonly TraceCause[];
   disabled: boolean;
   change: (check: Check) => void;
   add: () => void;

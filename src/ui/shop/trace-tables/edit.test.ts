@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { traceFrom, usualTables, type TraceTable } from '@/core/fault-finding/tracing';
 import { traceTableSchema } from '@/core/fault-finding/tracing/schema';
-import { chanceOf, changed, withCause, withChance, withCheck, withoutCause } from './edit';
+import { chanceOf, changeAt, withCause, withChance, withCheck, withoutCause } from './edit';
 
 const fan = (): TraceTable => {
   const found = usualTables.find((t) => t.family === 'fan');
@@ -50,7 +50,7 @@ it('an id that was freed is not given twice', () => {
 it('only the one that was meant is changed', () => {
   const [first, second] = fan().causes;
   if (first === undefined || second === undefined) throw new Error('no causes');
-  const list = changed(fan().causes, { ...second, weight: 99 });
+  const list = changeAt(fan().causes, { ...second, weight: 99 });
   expect(list[0]).toBe(first);
   expect(list[1]?.weight).toBe(99);
 });

@@ -1,4 +1,4 @@
-import type { Cause, Check, TraceTable } from '@/core/fault-finding/tracing';
+import type { TraceCause, Check, TraceTable } from '@/core/fault-finding/tracing';
 
 /** The chance of an outcome under a cause. */
 export const chanceOf = ({ given, otherwise }: Check['outcomes'][number], cause: string): number =>
@@ -69,5 +69,5 @@ export const withCheck = (table: TraceTable): TraceTable => ({
   ],
 });
 
-export const changed = <T extends Cause | Check>(list: readonly T[], next: T): T[] =>
+export const changeAt = <T extends TraceCause | Check>(list: readonly T[], next: T): T[] =>
   list.map((x) => (x.id === next.id ? next : x));

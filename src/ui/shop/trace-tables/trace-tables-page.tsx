@@ -10,7 +10,7 @@ import { Field, Select } from '../../kit/field';
 import { LeadKeeps } from '../../kit/lead-keeps';
 import { Causes } from './causes';
 import { Checks } from './checks';
-import { changed, withCause, withCheck, withoutCause } from './edit';
+import { changeAt, withCause, withCheck, withoutCause } from './edit';
 
 /** "1.causes.4.name" as a person counts: "causes 5, name"; the table is the one that is open, or was. */
 const placeWords = (path: string): string =>
@@ -95,7 +95,7 @@ export function TraceTablesPage({
           <Causes
             causes={table.causes}
             disabled={!lead}
-            change={(c) => put({ ...table, causes: changed(table.causes, c) })}
+            change={(c) => put({ ...table, causes: changeAt(table.causes, c) })}
             add={() => put(withCause(table))}
             remove={(id) => put(withoutCause(table, id))}
           />
@@ -103,7 +103,7 @@ export function TraceTablesPage({
             checks={table.checks}
             causes={table.causes}
             disabled={!lead}
-            change={(k) => put({ ...table, checks: changed(table.checks, k) })}
+            change={(k) => put({ ...table, checks: changeAt(table.checks, k) })}
             add={() => put(withCheck(table))}
             remove={(id) => put({ ...table, checks: table.checks.filter((k) => k.id !== id) })}
           />

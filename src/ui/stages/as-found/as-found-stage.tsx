@@ -5,10 +5,10 @@ import { alarmFamilies, type AlarmFamily } from '@/core/equipment/concepts';
 import { mustStayDead } from '@/core/logbook';
 import { Primary, Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
-import { FaceHead, FieldGrid, Section } from '../../kit/section';
+import { StageHead, FieldGrid, Section } from '../../kit/section';
 import { Field, Select } from '../../kit/field';
 import { Photos } from '../../kit/photos';
-import type { FaceProps } from '../../job-store/stage-props';
+import type { StageProps } from '../../job-store/stage-props';
 
 const reasons = [
   'unsafe to energise',
@@ -19,7 +19,7 @@ const reasons = [
 const familyLabel = (family: AlarmFamily): string => (family === 'none' ? 'none' : family.replace(/-/g, ' '));
 
 /** Freezing what the drive says before anything is reset. */
-export function AsFoundFace({ store, goTo }: FaceProps) {
+export function AsFoundStage({ store, goTo }: StageProps) {
   const known =
     store.state.asFound !== null && 'captured' in store.state.asFound ? store.state.asFound.captured : null;
   const [active, setActive] = useState(known?.active ?? store.state.call?.display ?? '');
@@ -34,7 +34,7 @@ export function AsFoundFace({ store, goTo }: FaceProps) {
     setSlots((list) => list.map((s, n) => (n === i ? slot : s)));
   return (
     <>
-      <FaceHead title="As found">Capture before clear: one long key press may wipe the history.</FaceHead>
+      <StageHead title="As found">Capture before clear: one long key press may wipe the history.</StageHead>
       {dead.length > 0 && (
         <Caution grave title="Do not restore mains to read it.">
           After {dead.join(', ')} the fault may still be there. Use an external 24 V control supply where the

@@ -3,7 +3,7 @@ import { probeKey, type Probe } from '@/core/equipment/power-stage';
 import { directBand, directJunction, type ReadingJudgement } from '@/core/bench/static-diagnosis';
 import type { KeptReading } from '@/core/logbook';
 import { StateMark, markWord } from '../../kit/state-mark';
-import { Why } from '../../kit/why';
+import { Disclosure } from '../../kit/why';
 
 const width = 300;
 const from_V = 0.2;
@@ -118,10 +118,10 @@ export function BandGauge({
             {judgement.off_V !== null &&
               `, ${judgement.off_V >= 0 ? '+' : '−'}${Math.abs(judgement.off_V * 1000).toFixed(0)} mV off`}
             .{' '}
-            <Why>
+            <Disclosure>
               Drops are fitted from this unit&rsquo;s own readings and the network is solved for every probe.
               The band is common practice, no source; sisters that agree say more than the band.
-            </Why>
+            </Disclosure>
           </Text>
         )}
       </Box>

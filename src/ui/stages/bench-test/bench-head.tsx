@@ -2,12 +2,12 @@ import type { Screw } from '@/core/equipment/power-stage';
 import type { BenchLock, KeptReading, SafetyState, StageId } from '@/core/logbook';
 import { Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
-import { FaceHead } from '../../kit/section';
+import { StageHead } from '../../kit/section';
 import { clockTime } from '../../kit/time';
 import { isPlainMark, leadWords, stepTitle } from './bench-plan';
-import type { Steps } from './use-steps';
+import type { GuidedSteps } from './use-steps';
 
-function title({ step, guided, stale }: Steps): string {
+function title({ step, guided, stale }: GuidedSteps): string {
   if (step !== null) return stepTitle(step);
   if (!guided) return 'All planned readings are taken';
   return stale ? 'Weighing what to probe next…' : 'No further probe needed';
@@ -19,13 +19,13 @@ export function BenchHead({
   last,
   strip,
 }: {
-  steps: Steps;
+  steps: GuidedSteps;
   last: KeptReading | undefined;
   strip: readonly Screw[];
 }) {
   const { step, guided, index, plan, purpose } = steps;
   return (
-    <FaceHead title={title(steps)}>
+    <StageHead title={title(steps)}>
       {step === null ? (
         'Choose a cell to take one again, two screws for a probe of your own, another plan, or go on to the sheet.'
       ) : (
@@ -41,7 +41,7 @@ export function BenchHead({
           {purpose === 'correct' && 'Putting a slip right: the first stays in the log.'}
         </>
       )}
-    </FaceHead>
+    </StageHead>
   );
 }
 

@@ -12,7 +12,7 @@ import {
   type Screw,
 } from '@/core/equipment/power-stage';
 
-export interface Row {
+export interface PlanRow {
   id: string;
   title: string;
   hint: string;
@@ -20,13 +20,13 @@ export interface Row {
 }
 
 /** The readings as a table: one row a group, one column a terminal. */
-export function rowsOf(stage: Stage, withReverse: boolean): Row[] {
+export function rowsOf(stage: Stage, withReverse: boolean): PlanRow[] {
   const walked: Terminal[] = [
     ...linesOf(stage),
     ...motorTerminals,
     ...(stage.brake ? (['BR'] as const) : []),
   ];
-  const row = (id: string, title: string, hint: string, probe: (t: Terminal) => Probe): Row => ({
+  const row = (id: string, title: string, hint: string, probe: (t: Terminal) => Probe): PlanRow => ({
     id,
     title,
     hint,
@@ -71,7 +71,7 @@ export const busProbe: Probe = { red: 'DC-', black: 'DC+' };
 export const fillProbe: Probe = { red: 'DC+', black: 'DC-' };
 
 /** Probes that have no place in the table of terminals against the bus. */
-export const outsideTable = (probes: readonly Probe[], rows: readonly Row[]): Probe[] => {
+export const outsideTable = (probes: readonly Probe[], rows: readonly PlanRow[]): Probe[] => {
   const inside = new Set(
     [...rows.flatMap((r) => r.cells.map((c) => c.probe)), busProbe, fillProbe].map(probeKey),
   );

@@ -6,10 +6,10 @@ import { benchLock } from '@/core/logbook';
 import { mayConfirmOpen } from '@/core/bench/meter-stream';
 import { probeKey, type Position } from '@/core/equipment/power-stage';
 import type { PositionState } from '@/core/bench/static-diagnosis';
-import { Primary, Secondary, Spoken } from '../../kit/buttons';
-import { FaceHead } from '../../kit/section';
+import { Primary, Secondary, VisuallyHidden } from '../../kit/buttons';
+import { StageHead } from '../../kit/section';
 import { useNow } from '../../kit/use-now';
-import type { FaceProps } from '../../job-store/stage-props';
+import type { StageProps } from '../../job-store/stage-props';
 import { ModuleTest } from './module-test/module-test';
 import { BandGauge } from './band-gauge';
 import { BenchHead, ProofNotice } from './bench-head';
@@ -33,14 +33,14 @@ import { useWakeLock } from './use-wake-lock';
 const ReadingsFile = dynamic(() => import('./readings-file').then((m) => m.ReadingsFile));
 
 /** The static test: one probe, one figure, one key. */
-export function BenchFace({
+export function BenchTestStage({
   jobId,
   store,
   person,
   limits,
   diagnosis,
   goTo,
-}: FaceProps & { diagnosis: DiagnosisState }) {
+}: StageProps & { diagnosis: DiagnosisState }) {
   const now = useNow(store.clockOffset_ms);
   const { drive, safety, readings } = store.state;
   const [aside, setAside] = useState<'stage' | 'module' | 'file' | null>(null);
@@ -71,7 +71,7 @@ export function BenchFace({
   if (drive === null || stage === null)
     return (
       <>
-        <FaceHead title="Bench">The test follows the drive&rsquo;s own strip.</FaceHead>
+        <StageHead title="Bench">The test follows the drive&rsquo;s own strip.</StageHead>
         <Primary onClick={() => goTo('identify')}>Identify the drive first</Primary>
       </>
     );
@@ -220,10 +220,10 @@ export function BenchFace({
       <Schematic stage={stage} states={states} probe={step} />
       {last !== undefined && (
         <Box role="status">
-          <Spoken>
+          <VisuallyHidden>
             {store.unsent.has(last.entryId) ? 'Sending' : 'Kept'} {last.red} to {last.black}{' '}
             {shownValue(last.value)}
-          </Spoken>
+          </VisuallyHidden>
         </Box>
       )}
       {help && <KeySheet close={() => setHelp(false)} />}

@@ -1,9 +1,9 @@
 import { Box, Text } from '@chakra-ui/react';
-import { mayConfirmOpen, type Listening, type Trouble } from '@/core/bench/meter-stream';
+import { mayConfirmOpen, type Listening, type MeterProblem } from '@/core/bench/meter-stream';
 import { KeyButton } from '../../kit/buttons';
 import type { MeterState } from './use-meter';
 
-const troubleWords: Readonly<Record<Trouble, string>> = {
+const troubleWords: Readonly<Record<MeterProblem, string>> = {
   silent: 'The meter has gone silent: look at cable and battery. By hand it goes on as always.',
   garbage: 'The meter sends what cannot be read: wrong meter or wrong range. By hand it goes on as always.',
   burst:

@@ -2,7 +2,7 @@ import { Box, Text } from '@chakra-ui/react';
 import { faultsWords, type Diagnosis } from '@/core/bench/static-diagnosis';
 import type { Stage } from '@/core/equipment/power-stage';
 import { Choice } from '../../kit/field';
-import { Why } from '../../kit/why';
+import { Disclosure } from '../../kit/why';
 import type { PlanKind } from './bench-plan';
 
 const kinds: { value: PlanKind; label: string }[] = [
@@ -38,7 +38,7 @@ export function Guidance({
   return (
     <Box fontSize="0.94rem" mt="1" opacity={stale ? 0.5 : 1} aria-live="polite">
       Separates <b>{faultsWords(one, stage)}</b> from <b>{faultsWords(other, stage)}</b>.{' '}
-      <Why>
+      <Disclosure>
         Of all probes left this one tells most per second of handling: {next.gainBits.toFixed(2)} bit in about{' '}
         {next.handling_s.toFixed(0)} s. Next best:{' '}
         {diagnosis.next
@@ -46,7 +46,7 @@ export function Guidance({
           .map((n) => `${n.red} to ${n.black} (${n.gainBits.toFixed(2)} bit, ${n.handling_s.toFixed(0)} s)`)
           .join('; ') || 'none'}
         . The times are common practice, no source.
-      </Why>
+      </Disclosure>
     </Box>
   );
 }

@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import type { Given, Line } from '@/core/bench/readings-file';
+import type { Given, ReadingLine } from '@/core/bench/readings-file';
 import { Secondary } from '../../kit/buttons';
 import { PlainTable } from '../../kit/plain-table';
 import { StateMark, type Mark } from '../../kit/state-mark';
@@ -7,7 +7,7 @@ import { shownValue } from './readings-table';
 
 const same = (a: Given, b: Given | undefined): boolean => a.value === b?.value;
 
-function stateOf(line: Line, answered: boolean): { mark: Mark | null; words: string } {
+function stateOf(line: ReadingLine, answered: boolean): { mark: Mark | null; words: string } {
   switch (line.kind) {
     case 'reading':
       return { mark: null, words: 'to be kept' };
@@ -26,7 +26,7 @@ export function ReadingLines({
   answers,
   answer,
 }: {
-  lines: readonly Line[];
+  lines: readonly ReadingLine[];
   answers: Readonly<Record<number, Given>>;
   answer: (index: number, reading: Given) => void;
 }) {

@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
-import { counted, type KeptReading } from '@/core/logbook';
+import { countOf, type KeptReading } from '@/core/logbook';
 import { commonMeter, type Screw, type Stage } from '@/core/equipment/power-stage';
 import {
   asCase,
@@ -147,10 +147,10 @@ export function ReadingsFile({
               setAnswers({});
             }}
           >
-            {wanted.length === 0 ? 'Keep' : `Keep ${counted(wanted.length, 'reading')}`}
+            {wanted.length === 0 ? 'Keep' : `Keep ${countOf(wanted.length, 'reading')}`}
           </Primary>
           <Secondary onClick={close}>Back to the bench</Secondary>
-          {left > 0 && <Text color="doubt">{counted(left, 'line')} will be left out.</Text>}
+          {left > 0 && <Text color="doubt">{countOf(left, 'line')} will be left out.</Text>}
         </Box>
       </Section>
       <Section title="The test out">

@@ -3,7 +3,7 @@ import type { KeptReading } from '@/core/logbook';
 import { probeKey, type Probe, type Value } from '@/core/equipment/power-stage';
 import type { ReadingJudgement } from '@/core/bench/static-diagnosis';
 import { markColour, markWord, StateMark, type Mark } from '../../kit/state-mark';
-import { busProbe, fillProbe, type Row } from './bench-plan';
+import { busProbe, fillProbe, type PlanRow } from './bench-plan';
 
 export const shownValue = (value: Value): string =>
   value === 'OL' ? 'OL' : value === 'climbing' ? '↑' : value.toFixed(3);
@@ -88,7 +88,7 @@ export function ReadingsTable({
   unsent,
   select,
 }: {
-  rows: readonly Row[];
+  rows: readonly PlanRow[];
   /** Probes with no place in the table. */
   others: readonly Probe[];
   readings: readonly KeptReading[];

@@ -4,7 +4,7 @@ import { stripFor } from '@/core/equipment/catalogue';
 import { stageWords, type Stage, type Screw } from '@/core/equipment/power-stage';
 import { Primary, Secondary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
-import { Choice, Figure } from '../../kit/field';
+import { Choice, NumberField } from '../../kit/field';
 import { numberFrom } from '../../kit/number-from';
 import { Schematic } from './schematic';
 
@@ -103,8 +103,16 @@ export function StageEditor({
         />
       </Box>
       <FieldGrid>
-        {resistor && <Figure label="Precharge resistor" unit="Ω" text={ohms} set={setOhms} error={trouble} />}
-        <Figure label="Bank" unit="µF" text={bank} set={setBank} error={resistor ? undefined : trouble} />
+        {resistor && (
+          <NumberField label="Precharge resistor" unit="Ω" text={ohms} set={setOhms} error={trouble} />
+        )}
+        <NumberField
+          label="Bank"
+          unit="µF"
+          text={bank}
+          set={setBank}
+          error={resistor ? undefined : trouble}
+        />
       </FieldGrid>
       <Box display="flex" gap="2" flexWrap="wrap">
         <Primary onClick={done}>Keep this stage</Primary>

@@ -2,7 +2,7 @@ import { Box, Text } from '@chakra-ui/react';
 import type { StageId } from '@/core/logbook';
 import { trapHeadlines, type ConditionCode, type Diagnosis } from '@/core/bench/static-diagnosis';
 import { Secondary } from '../../kit/buttons';
-import { Why } from '../../kit/why';
+import { Disclosure } from '../../kit/why';
 
 const stageTraps = new Set<ConditionCode>(['thyristor-front-end', 'wrong-stage']);
 const noRetake = new Set<ConditionCode>([...stageTraps, 'hot-unit', 'entry-slip']);
@@ -45,10 +45,10 @@ export function TrapNotice({
         {!noRetake.has(trap.code) && (
           <Secondary onClick={() => retake(name)}>Set aside, take all again</Secondary>
         )}
-        <Why>
+        <Disclosure>
           The same network with this trap in it explains the figures {(100 * trap.probability).toFixed(0)} %
           of the way; the rest speaks for the unit itself. Readings set aside stay in the log.
-        </Why>
+        </Disclosure>
       </Box>
     </Box>
   );

@@ -1,5 +1,5 @@
 import { useMemo, useState, type RefObject } from 'react';
-import { readDiodeTest, type Typed } from '@/core/bench/entry-text';
+import { readDiodeTest, type TypedReading } from '@/core/bench/entry-text';
 import type { KeptReading } from '@/core/logbook';
 import {
   commonMeter,
@@ -48,7 +48,7 @@ export function useSteps({
   const [picked, setPicked] = useState<Terminal | null>(null);
   const [chosen, setChosen] = useState<{ probe: PlannedProbe; purpose: Purpose } | null>(null);
   const [text, setText] = useState('');
-  const [trouble, setTrouble] = useState<Exclude<Typed, { kind: 'value' }> | null>(null);
+  const [trouble, setTrouble] = useState<Exclude<TypedReading, { kind: 'value' }> | null>(null);
 
   const plan = useMemo(
     () => (stage === null ? [] : planOf(stage, kind === 'full' ? 'full' : 'quick')),
@@ -131,4 +131,4 @@ export function useSteps({
   };
 }
 
-export type Steps = ReturnType<typeof useSteps>;
+export type GuidedSteps = ReturnType<typeof useSteps>;

@@ -3,10 +3,10 @@ import { Box, Text } from '@chakra-ui/react';
 import { useForm } from 'react-hook-form';
 import type { DangerSign } from '@/core/logbook';
 import { Primary } from '../../kit/buttons';
-import { FaceHead, FieldGrid, Section } from '../../kit/section';
+import { StageHead, FieldGrid, Section } from '../../kit/section';
 import { Field } from '../../kit/field';
 import { dateTime } from '../../kit/time';
-import type { FaceProps } from '../../job-store/stage-props';
+import type { StageProps } from '../../job-store/stage-props';
 
 const signWords: Record<DangerSign, string> = {
   bang: 'a bang',
@@ -24,7 +24,7 @@ interface Call {
 }
 
 /** Taking the job: what it was doing, what it says, what changed lately. */
-export function TakeFace({ store, goTo }: FaceProps) {
+export function CallStage({ store, goTo }: StageProps) {
   const opened = store.state.opened?.payload;
   const call = store.state.call;
   const { register, handleSubmit } = useForm<Call>({
@@ -47,7 +47,7 @@ export function TakeFace({ store, goTo }: FaceProps) {
   });
   return (
     <>
-      <FaceHead title="Take the job">Ask before going there. &ldquo;Not sure&rdquo; is an answer.</FaceHead>
+      <StageHead title="Take the job">Ask before going there. &ldquo;Not sure&rdquo; is an answer.</StageHead>
       {opened !== undefined && (
         <Section title={opened.complaint}>
           <Text>

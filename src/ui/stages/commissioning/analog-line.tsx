@@ -2,11 +2,11 @@ import { Text } from '@chakra-ui/react';
 import { fivePoints } from '@/core/numerics/analog-scaling';
 import type { Control } from '@/core/equipment/catalogue';
 import { potentiometers } from '@/core/numerics/preferred-values';
-import { lineOf } from '@/core/job/release';
+import { analogLineOf } from '@/core/job/release';
 import type { StartUpChoices } from '@/core/equipment/application';
 import { Section } from '../../kit/section';
 import { PlainTable } from '../../kit/plain-table';
-import { Why } from '../../kit/why';
+import { Disclosure } from '../../kit/why';
 
 const kilohm = (ohm: number): string => `${ohm / 1000} kΩ`;
 
@@ -21,7 +21,7 @@ export function AnalogLine({
   plate_Hz: number;
 }) {
   const input = control.analogInputs.find((a) => a.id === choices.speedFrom);
-  const line = lineOf(control, choices, plate_Hz);
+  const line = analogLineOf(control, choices, plate_Hz);
   if (input === undefined || line === null) return null;
   const { signal } = line;
   const window = control.supply.potentiometer_ohm;
@@ -50,10 +50,10 @@ export function AnalogLine({
         <Text as="div" mt="2">
           A potentiometer between {control.supply.plus10} and {control.supply.analogCommon}:{' '}
           {sold.map((p) => kilohm(p.ohm)).join(' or ') || 'none is sold in that window'}.
-          <Why>
+          <Disclosure>
             From {kilohm(window[0])} to {kilohm(window[1])} as the type takes it;{' '}
             {sold.map((p) => `${kilohm(p.ohm)} of the ${p.sold}`).join(', ')}. IEC 60063, from memory.
-          </Why>
+          </Disclosure>
         </Text>
       )}
     </Section>

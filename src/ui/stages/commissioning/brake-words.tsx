@@ -1,5 +1,5 @@
 import { Text } from '@chakra-ui/react';
-import { written } from '@/core/numerics/figures';
+import { formatSignificant } from '@/core/numerics/figures';
 import { notAbove } from '@/core/numerics/preferred-values';
 import type { BrakeNeed } from '@/core/commissioning/ramp';
 
@@ -30,17 +30,18 @@ export function BrakeWords({
       )}
       {lowering_W !== null && (
         <Text fontWeight="500">
-          Lowering gives {written(lowering_W / 1000)} kW back all the way down: a brake resistor for that, and
-          a brake that is proven to close.
+          Lowering gives {formatSignificant(lowering_W / 1000)} kW back all the way down: a brake resistor for
+          that, and a brake that is proven to close.
         </Text>
       )}
       {energy_J > 1 && most_ohm !== null && (
         <Text>
-          A brake resistor would take {written(peak_W / 1000)} kW at the peak and {written(average_W)} W on
-          average with a stop every {cycle_s} s, {(100 * duty).toFixed(0)} % of the time:{' '}
+          A brake resistor would take {formatSignificant(peak_W / 1000)} kW at the peak and{' '}
+          {formatSignificant(average_W)} W on average with a stop every {cycle_s} s, {(100 * duty).toFixed(0)}{' '}
+          % of the time:{' '}
           {tooMuch
-            ? `at most ${written(most_ohm)} Ω, which the chopper does not take: lengthen the ramp, or a larger drive`
-            : `at most ${written(most_ohm)} Ω${sold === null || (least_ohm !== null && sold < least_ohm) ? '' : `, ${sold} Ω as they are sold`}`}
+            ? `at most ${formatSignificant(most_ohm)} Ω, which the chopper does not take: lengthen the ramp, or a larger drive`
+            : `at most ${formatSignificant(most_ohm)} Ω${sold === null || (least_ohm !== null && sold < least_ohm) ? '' : `, ${sold} Ω as they are sold`}`}
           {least_ohm === null ? ', never below the chopper’s least' : `, never below ${least_ohm} Ω`}. Its
           thermal switch drops the line contactor.
         </Text>

@@ -10,7 +10,7 @@ import {
 } from '@/core/equipment/application';
 import { Primary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
-import { Choice, Figure, Select, type Option } from '../../kit/field';
+import { Choice, NumberField, Select, type Option } from '../../kit/field';
 import { figureFrom, numberFrom } from '../../kit/number-from';
 import { Tick } from '../../kit/tick';
 
@@ -100,7 +100,7 @@ export function ChoicesForm({
           onChange={(load) => set({ load })}
           options={loadKinds.map((l) => ({ value: l, label: loadWords[l] }))}
         />
-        <Figure label="Supply, measured" unit="V" text={volts} set={setVolts} />
+        <NumberField label="Supply, measured" unit="V" text={volts} set={setVolts} />
         <Select
           label="Run from"
           value={choices.runFrom}
@@ -137,9 +137,9 @@ export function ChoicesForm({
             { value: '4-20mA', label: '4 to 20 mA' },
           ]}
         />
-        <Figure label="Acceleration" hint="Empty: the rule’s" unit="s" text={up} set={setUp} />
-        <Figure label="Deceleration" hint="Empty: the rule’s" unit="s" text={down} set={setDown} />
-        <Figure label="Lowest frequency" hint="Empty: 0" unit="Hz" text={lowest} set={setLowest} />
+        <NumberField label="Acceleration" hint="Empty: the rule’s" unit="s" text={up} set={setUp} />
+        <NumberField label="Deceleration" hint="Empty: the rule’s" unit="s" text={down} set={setDown} />
+        <NumberField label="Lowest frequency" hint="Empty: 0" unit="Hz" text={lowest} set={setLowest} />
       </FieldGrid>
       <Choice
         label="Region"

@@ -1,18 +1,20 @@
 'use client';
 import { Text } from '@chakra-ui/react';
 import { useControl } from '../../drive-link/use-control';
-import type { FaceProps } from '../../job-store/stage-props';
+import type { StageProps } from '../../job-store/stage-props';
 import { Primary } from '../../kit/buttons';
-import { FaceHead } from '../../kit/section';
-import { StartUpWork } from './commissioning-work';
+import { StageHead } from '../../kit/section';
+import { CommissioningWork } from './commissioning-work';
 
 /** From the plate to every value that is entered. */
-export function SettingsFace(props: FaceProps) {
+export function CommissioningStage(props: StageProps) {
   const { drive, motor } = props.store.state;
   const { control, trouble } = useControl(drive?.typeId ?? null);
   return (
     <>
-      <FaceHead title="Settings">From the motor plate to every value that is entered, with its sum.</FaceHead>
+      <StageHead title="Settings">
+        From the motor plate to every value that is entered, with its sum.
+      </StageHead>
       {drive === null || motor === null ? (
         <>
           <Text mb="2">The sheet follows the plates of drive and motor.</Text>
@@ -21,7 +23,7 @@ export function SettingsFace(props: FaceProps) {
       ) : control === null ? (
         <Text role="status">{trouble ?? 'Fetching what the catalogue says of this type…'}</Text>
       ) : (
-        <StartUpWork {...props} drive={drive} plate={motor.plate} control={control} />
+        <CommissioningWork {...props} drive={drive} plate={motor.plate} control={control} />
       )}
     </>
   );

@@ -3,13 +3,13 @@ import { ratingOf, type Control } from '@/core/equipment/catalogue';
 import { meaningOf, parameterFor, type Values } from '@/core/equipment/drive-words';
 import type { Payload } from '@/core/logbook';
 import type { Plate } from '@/core/equipment/plate';
-import { lineOf, releaseOf } from '@/core/job/release';
+import { analogLineOf, releaseOf } from '@/core/job/release';
 import { wantedOf } from '@/core/commissioning/settings';
-import type { FaceProps } from '../../job-store/stage-props';
+import type { StageProps } from '../../job-store/stage-props';
 import { Caution } from '../../kit/caution';
 import { KeptNote } from '../../kit/section';
 import { PanelSwitch } from '../../kit/panel-switch';
-import { SetsPanel } from './parameter-sets/parameter-sets-panel';
+import { ParameterSetsPanel } from './parameter-sets/parameter-sets-panel';
 import { LinkBar } from '../../drive-link/link-bar';
 import { useLive } from '../../drive-link/use-live';
 import { useReadOut } from '../../drive-link/use-read-out';
@@ -49,7 +49,7 @@ function saving(
 const nothing = (): void => undefined;
 
 /** The start-up sheet, against what is in the drive, until it is signed. */
-export function StartUpWork({
+export function CommissioningWork({
   jobId,
   store,
   person,
@@ -57,7 +57,7 @@ export function StartUpWork({
   drive,
   plate,
   control,
-}: FaceProps & { drive: Payload<'identify.drive'>; plate: Plate; control: Control }) {
+}: StageProps & { drive: Payload<'identify.drive'>; plate: Plate; control: Control }) {
   const { state } = store;
   const { startUp, seen, seq } = state;
   const { chosen, signed } = startUp;
@@ -88,7 +88,7 @@ export function StartUpWork({
     live,
     control,
     values,
-    line: release === null ? null : lineOf(control, release.choices, plate.hz),
+    line: release === null ? null : analogLineOf(control, release.choices, plate.hz),
     lost: release?.lost ?? null,
     away: startUp.cycle !== null && startUp.cycle.after === null,
     save: target === null ? null : saving(control, values, wishes.ask),
@@ -188,7 +188,7 @@ export function StartUpWork({
         />
       )}
       {panel === 'sets' && drive.typeId !== null && (
-        <SetsPanel
+        <ParameterSetsPanel
           jobId={jobId}
           store={store}
           catalogue={catalogue}

@@ -4,11 +4,11 @@ import userEvent from '@testing-library/user-event';
 import { defaultOf, type Live } from '@/core/equipment/drive-words';
 import type { Payload, Person } from '@/core/logbook';
 import { defaultStartUpChoices } from '@/core/equipment/application';
-import type { FaceProps } from '../../job-store/stage-props';
+import type { StageProps } from '../../job-store/stage-props';
 import {
   answering,
   choose,
-  controlOf,
+  testControl,
   ines,
   pip,
   press,
@@ -19,11 +19,11 @@ import {
   winchDrive,
   winchMotor,
   WithStore,
-  type Said,
+  type RecordedEntry,
 } from '../../__tests__/show';
-import { StartUpWork } from './commissioning-work';
+import { CommissioningWork } from './commissioning-work';
 
-const control = controlOf('whimbrel-w4');
+const control = testControl('whimbrel-w4');
 const rating = { ratedAmps: 15, power_kW: 7.5, supply_V: 400 };
 /** What the factory set for 60 Hz. */
 const factory = Object.fromEntries(
@@ -34,11 +34,11 @@ const chosen: Payload<'startup.choices'> = {
   choices: { ...defaultStartUpChoices({ plate_Hz: 50, knob: false }), load: 'conveyor' },
   supply: { volts: 400, hz: 50 },
 };
-const plates: readonly Said[] = [
+const plates: readonly RecordedEntry[] = [
   ['identify.drive', winchDrive],
   ['identify.motor', winchMotor],
 ];
-const begun: readonly Said[] = [...plates, ['startup.choices', chosen]];
+const begun: readonly RecordedEntry[] = [...plates, ['startup.choices', chosen]];
 
 /** The link of the watched drive: what the test sends, comes. */
 class Link {
@@ -74,19 +74,19 @@ beforeEach(() => {
 });
 
 function faced(said = begun, person: Person = ines) {
-  const log: Said[] = [];
+  const log: RecordedEntry[] = [];
   const asked = server();
   show(
     <WithStore said={said} log={log} person={person}>
       {(store) => (
-        <StartUpWork
+        <CommissioningWork
           {...({
             jobId: 'j',
             store,
             person,
             catalogue: [typeOf('whimbrel-w4')],
             goTo: () => undefined,
-          } as unknown as FaceProps)}
+          } as unknown as StageProps)}
           drive={winchDrive}
           plate={winchMotor.plate}
           control={control}
@@ -178,7 +178,7 @@ describe('the sheet', () => {
 
 describe('signing', () => {
   /** Everything settled by hand, but for these steps. */
-  const settled = (but: readonly string[]): Said[] => {
+  const settled = (but: readonly string[]): RecordedEntry[] => {
     const steps = [
       ...['wires', 'torque', 'earth', 'run-off', 'covers', 'supply', 'display', 'saved', 'direction'],
       ...[
@@ -194,17 +194,17 @@ describe('signing', () => {
     ];
     return steps
       .filter((s) => !but.includes(s))
-      .map((step): Said => [
+      .map((step): RecordedEntry => [
         'commission.step',
         { step, outcome: 'ok', seen: [], seenBy: 'hand', speeds: [] },
       ]);
   };
-  const notThere = (steps: readonly string[]): Said[] =>
-    steps.map((step): Said => [
+  const notThere = (steps: readonly string[]): RecordedEntry[] =>
+    steps.map((step): RecordedEntry => [
       'commission.step',
       { step, outcome: 'not-there', seen: [], seenBy: 'hand', speeds: [], qualified: 'A. Fenn' },
     ]);
-  const all = (but: readonly string[]): Said[] => [
+  const all = (but: readonly string[]): RecordedEntry[] => [
     ...begun,
     ...settled(but),
     ...notThere(['places', 'safety-safe stop', 'safety-emergency stop']),

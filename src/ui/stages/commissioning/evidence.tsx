@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { unitOf, type Line } from '@/core/numerics/analog-scaling';
+import { signalUnit, type ScaleLine } from '@/core/numerics/analog-scaling';
 import type { Control } from '@/core/equipment/catalogue';
 import { analogPoint, bitWatch, displayReady, noBits, type Watch } from '@/core/commissioning/commissioning';
 import type { Live, Values } from '@/core/equipment/drive-words';
@@ -15,7 +15,7 @@ export interface Watched {
   control: Control;
   values: Values;
   /** The line of the analog input; null where speed comes from elsewhere. */
-  line: Line | null;
+  line: ScaleLine | null;
   lost: Release['lost'];
   /** Its power was said to go, and nothing was read since. */
   away: boolean;
@@ -88,7 +88,7 @@ function Row({
 const wanted = [0, 0.5, 1] as const;
 const near = 0.12;
 
-function Points({ live, line, id, take }: { live: Live; line: Line; id: 'AI1' | 'AI2'; take: Take }) {
+function Points({ live, line, id, take }: { live: Live; line: ScaleLine; id: 'AI1' | 'AI2'; take: Take }) {
   const [points, setPoints] = useState<readonly ReturnType<typeof analogPoint>[]>([]);
   const signal = live[id];
   const reference = live.reference_Hz;
@@ -100,7 +100,7 @@ function Points({ live, line, id, take }: { live: Live; line: Line; id: 'AI1' | 
   return (
     <Box>
       <Text fontFamily="mono" fontSize="1.5rem" role="status">
-        {signal} {unitOf(line.signal)} → {now.expected_Hz} Hz, says {reference} Hz
+        {signal} {signalUnit(line.signal)} → {now.expected_Hz} Hz, says {reference} Hz
       </Text>
       {points.map((p, i) => (
         <Seen key={i} mark={p.agrees ? 'sound' : 'failed'}>
@@ -217,7 +217,7 @@ function PowerCycle({ watched, take }: { watched: Watched; take: Take }) {
 }
 
 /** What the link shows about one step; nothing where it is not there. */
-export function Evidence({ watch, watched, take }: { watch: Watch; watched: Watched; take: Take }) {
+export function StepEvidence({ watch, watched, take }: { watch: Watch; watched: Watched; take: Take }) {
   const { live, line, control } = watched;
   if (watch.as === 'power-cycle') return <PowerCycle watched={watched} take={take} />;
   if (live === null) return null;

@@ -2,24 +2,24 @@ import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Control } from '@/core/equipment/catalogue';
 import type { Payload } from '@/core/logbook';
-import type { Fit } from '@/core/equipment/supply';
+import type { SupplyFit } from '@/core/equipment/supply';
 import { Primary } from '../../kit/buttons';
 import { FieldGrid, Section } from '../../kit/section';
-import { Choice, Figure, Select } from '../../kit/field';
+import { Choice, NumberField, Select } from '../../kit/field';
 import { figureFrom } from '../../kit/number-from';
 import { PlainTable } from '../../kit/plain-table';
 import { StateMark, type Mark } from '../../kit/state-mark';
 import { Tick } from '../../kit/tick';
-import { Why } from '../../kit/why';
+import { Disclosure } from '../../kit/why';
 
 type Place = Payload<'startup.place'>;
-const marks: Readonly<Record<Fit['findings'][number]['severity'], Mark>> = {
+const marks: Readonly<Record<SupplyFit['findings'][number]['severity'], Mark>> = {
   info: 'sound',
   doubt: 'doubt',
   wrong: 'failed',
 };
 
-function Findings({ fit, ratedAmps }: { fit: Fit; ratedAmps: number }) {
+function Findings({ fit, ratedAmps }: { fit: SupplyFit; ratedAmps: number }) {
   return (
     <Box role="status" mb="4">
       <Text fontFamily="mono" fontSize="2rem" lineHeight="1.2">
@@ -33,7 +33,7 @@ function Findings({ fit, ratedAmps }: { fit: Fit; ratedAmps: number }) {
           <Text>
             <StateMark mark={marks[f.severity]} /> {f.text}
           </Text>
-          <Why>{f.sum}.</Why>
+          <Disclosure>{f.sum}.</Disclosure>
         </Box>
       ))}
       {fit.reforming.map((r) => (
@@ -63,7 +63,7 @@ export function PlacePanel({
   control: Pick<Control, 'fitting'>;
   ratedAmps: number;
   carrier_kHz: number;
-  fit: Fit | null;
+  fit: SupplyFit | null;
   keep: (place: Place) => void;
 }) {
   const [typed, setTyped] = useState({
@@ -79,7 +79,12 @@ export function PlacePanel({
   const [single, setSingle] = useState(place?.singlePhaseMotor ?? false);
   const [trouble, setTrouble] = useState<string | null>(null);
   const field = (key: keyof typeof typed, label: string, unit: string) => (
-    <Figure label={label} unit={unit} text={typed[key]} set={(text) => setTyped({ ...typed, [key]: text })} />
+    <NumberField
+      label={label}
+      unit={unit}
+      text={typed[key]}
+      set={(text) => setTyped({ ...typed, [key]: text })}
+    />
   );
   const save = () => {
     const figures = Object.fromEntries(

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { modelOf, type Control, type DriveType } from '@/core/equipment/catalogue';
 import { limitsOf, parameterFor, type Rating } from '@/core/equipment/drive-words';
 import type { Payload } from '@/core/logbook';
-import { written } from '@/core/numerics/figures';
+import { formatSignificant } from '@/core/numerics/figures';
 import type { Plate } from '@/core/equipment/plate';
 import {
   chopShare,
@@ -13,16 +13,16 @@ import {
   type InertiaKnown,
   type LoadCurve,
   type RampCase,
-  type Sample,
+  type RampSample,
 } from '@/core/commissioning/ramp';
 import type { StartUpChoices, LoadKind } from '@/core/equipment/application';
 import { Secondary } from '../../kit/buttons';
 import { FieldGrid, KeptNote, Section } from '../../kit/section';
-import { Choice, Figure, Select } from '../../kit/field';
+import { Choice, NumberField, Select } from '../../kit/field';
 import { Lanes, type Lane } from '../../kit/lanes';
 import { figureFrom, numberFrom } from '../../kit/number-from';
 import { Slider } from '../../kit/slider';
-import { Why } from '../../kit/why';
+import { Disclosure } from '../../kit/why';
 import { BrakeWords } from './brake-words';
 import { useRamp } from '../../panels/use-ramp';
 
@@ -39,7 +39,7 @@ const classOf: Readonly<Record<LoadKind, number>> = {
   other: 2,
 };
 
-interface Point extends Sample {
+interface Point extends RampSample {
   at_s: number;
 }
 const lanes = (given: RampCase): Lane<Point>[] => [
@@ -147,7 +147,7 @@ export function Ramps({
   const points: Point[] = answer?.run.samples.map((s) => ({ ...s, at_s: s.t })) ?? [];
   const trip = answer?.run.trip ?? null;
   const shortest = (s: { seconds: number | null } | undefined): string =>
-    s === undefined ? '…' : s.seconds === null ? 'none is long enough' : `${written(s.seconds)} s`;
+    s === undefined ? '…' : s.seconds === null ? 'none is long enough' : `${formatSignificant(s.seconds)} s`;
   return (
     <Section title="Ramps">
       <FieldGrid>
@@ -162,23 +162,23 @@ export function Ramps({
             { value: 'hoisting', label: 'a load that hangs' },
           ]}
         />
-        <Figure
+        <NumberField
           label="At full speed, of the plate"
           unit="%"
           text={load}
           error={wrongShare(load, mostLoad_percent)}
           set={setLoad}
         />
-        <Figure
+        <NumberField
           label="S-rounding"
           unit="%"
           text={rounding}
           error={wrongShare(rounding, 100)}
           set={setRounding}
         />
-        <Figure label="A stop every" unit="s" text={cycle} error={wrong(cycle)} set={setCycle} />
+        <NumberField label="A stop every" unit="s" text={cycle} error={wrong(cycle)} set={setCycle} />
         {choices.brakeResistor && (
-          <Figure label="Brake resistor" unit="Ω" text={ohm} error={wrong(ohm)} set={setOhm} />
+          <NumberField label="Brake resistor" unit="Ω" text={ohm} error={wrong(ohm)} set={setOhm} />
         )}
       </FieldGrid>
       {curve === 'hoisting' && (
@@ -205,7 +205,7 @@ export function Ramps({
       />
       <FieldGrid>
         {known === 'figure' && (
-          <Figure
+          <NumberField
             label="Of all, at the motor shaft"
             unit="kg·m²"
             text={inertia}
@@ -214,7 +214,13 @@ export function Ramps({
           />
         )}
         {known === 'coast' && (
-          <Figure label="From full speed to rest" unit="s" text={coast} error={wrong(coast)} set={setCoast} />
+          <NumberField
+            label="From full speed to rest"
+            unit="s"
+            text={coast}
+            error={wrong(coast)}
+            set={setCoast}
+          />
         )}
       </FieldGrid>
       <Slider label="Acceleration" shown={inSeconds(up)} {...range_s} step={0.1} value={up} set={setUp} />
@@ -237,7 +243,7 @@ export function Ramps({
             ? 'Computing…'
             : trip === null
               ? 'It comes up and stops without a trip.'
-              : `It trips on ${trip.why} after ${written(trip.t)} s, ${trip.while === 'up' ? 'accelerating' : 'decelerating'}.`}
+              : `It trips on ${trip.why} after ${formatSignificant(trip.t)} s, ${trip.while === 'up' ? 'accelerating' : 'decelerating'}.`}
         </Text>
         <Text>
           Shortest safe acceleration {shortest(answer?.shortestUp)}, deceleration{' '}
@@ -264,11 +270,12 @@ export function Ramps({
           />
         )}
         {answer !== null && (
-          <Why>
+          <Disclosure>
             {answer.shortestUp.sum}. {answer.shortestDown.sum}. {answer.brake.sum}. Inertia{' '}
-            {written(inertiaOf(given))} kg·m²; {written(answer.turning_J)} J turn at full speed. Trip at{' '}
-            {tripShare} × and chopper at {chopShare} × the supply volts: common practice, no source.
-          </Why>
+            {formatSignificant(inertiaOf(given))} kg·m²; {formatSignificant(answer.turning_J)} J turn at full
+            speed. Trip at {tripShare} × and chopper at {chopShare} × the supply volts: common practice, no
+            source.
+          </Disclosure>
         )}
       </Box>
       {points.length > 0 && (

@@ -1,6 +1,11 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { isSettled, runState, waitsFor, type Step } from '@/core/commissioning/commissioning';
+import {
+  isStepSettled,
+  runState,
+  waitsFor,
+  type CommissioningStep,
+} from '@/core/commissioning/commissioning';
 import type { Payload } from '@/core/logbook';
 import { Secondary } from '../../kit/buttons';
 import { StateMark } from '../../kit/state-mark';
@@ -15,7 +20,7 @@ export function RunPanel({
   watched,
   keep,
 }: {
-  steps: readonly Step[];
+  steps: readonly CommissioningStep[];
   results: readonly Payload<'commission.step'>[];
   plate_A: number;
   watched: Watched;
@@ -50,7 +55,7 @@ export function RunPanel({
       <Box as="ol" aria-label="Steps of the run" listStyleType="none">
         {steps.map((s) => {
           const result = newest.get(s.id);
-          const settled = isSettled(s, result);
+          const settled = isStepSettled(s, result);
           const wrong = result?.outcome === 'not-ok';
           return (
             <Box as="li" key={s.id}>

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import {
   currentPlausible,
   directionCure,
-  type Step,
+  type CommissioningStep,
   type StepResult,
 } from '@/core/commissioning/commissioning';
 import type { Live } from '@/core/equipment/drive-words';
@@ -11,10 +11,10 @@ import type { Payload } from '@/core/logbook';
 import { Primary, Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { FieldGrid } from '../../kit/section';
-import { Choice, Field, Figure } from '../../kit/field';
+import { Choice, Field, NumberField } from '../../kit/field';
 import { figureFrom, numberFrom } from '../../kit/number-from';
 import { Tick } from '../../kit/tick';
-import { Evidence, type Watched } from './evidence';
+import { StepEvidence, type Watched } from './evidence';
 
 type Kept = Payload<'commission.step'>;
 export type Keep = (result: Kept) => void;
@@ -85,8 +85,13 @@ function Speeds({
     <Box my="3">
       {typed.map((row, i) => (
         <FieldGrid key={i} min="140px">
-          <Figure label={`Speed ${i + 1}`} unit="Hz" text={row.hz} set={(text) => put(i, { hz: text })} />
-          <Figure
+          <NumberField
+            label={`Speed ${i + 1}`}
+            unit="Hz"
+            text={row.hz}
+            set={(text) => put(i, { hz: text })}
+          />
+          <NumberField
             label={`Current ${i + 1}`}
             unit="A"
             text={row.amps}
@@ -171,9 +176,9 @@ export function RunStep({
   take,
   keep,
 }: {
-  step: Step;
+  step: CommissioningStep;
   /** What must be settled before it. */
-  waits: readonly Step[];
+  waits: readonly CommissioningStep[];
   plate_A: number;
   watched: Watched;
   /** Goes to another step. */
@@ -226,7 +231,7 @@ export function RunStep({
       ) : (
         <>
           {step.watch !== undefined && (
-            <Evidence
+            <StepEvidence
               watch={step.watch}
               watched={watched}
               take={(outcome, note) => keep(result(outcome, { note, seenBy: 'link' }))}
@@ -246,7 +251,7 @@ export function RunStep({
           )}
           {figured !== undefined && (
             <Box maxW="240px" mb="2">
-              <Figure label={figured.label} unit={figured.unit} text={figure} set={setFigure} />
+              <NumberField label={figured.label} unit={figured.unit} text={figure} set={setFigure} />
             </Box>
           )}
           {step.id === 'direction' && wrong && <Cure />}

@@ -2,7 +2,7 @@ import { parameterAt } from '@/core/equipment/drive-words';
 import type { Control } from '@/core/equipment/catalogue';
 import type { Plate } from '@/core/equipment/plate';
 import type { Release } from '@/core/job/release';
-import { differing, wantedOf, type SheetRow, type Typed } from '@/core/commissioning/settings';
+import { differing, wantedOf, type SheetRow, type TypedValues } from '@/core/commissioning/settings';
 import type { JobStore } from '../../job-store/use-job';
 import { Secondary } from '../../kit/buttons';
 import type { WriteWish } from '../../drive-link/use-write';
@@ -14,7 +14,7 @@ import type { Wishes } from './wishes';
  * What differs, as writes. What resets others is written alone, and the drive read again: the rest would be
  * compared with values that are gone.
  */
-function wishesFor(rows: readonly SheetRow[], control: Control, typed: Typed): WriteWish[] {
+function wishesFor(rows: readonly SheetRow[], control: Control, typed: TypedValues): WriteWish[] {
   const all = rows.flatMap((row): WriteWish[] => {
     const parameter = parameterAt(control, row.number);
     const to = wantedOf(row, typed);

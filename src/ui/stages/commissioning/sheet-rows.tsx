@@ -3,12 +3,12 @@ import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Control, Parameter } from '@/core/equipment/catalogue';
 import { valueReasons, type ValueReason } from '@/core/logbook';
-import { wantedOf, type SheetRow, type Typed } from '@/core/commissioning/settings';
+import { wantedOf, type SheetRow, type TypedValues } from '@/core/commissioning/settings';
 import { Primary, Secondary } from '../../kit/buttons';
-import { Choice, Figure, Select } from '../../kit/field';
+import { Choice, NumberField, Select } from '../../kit/field';
 import { figureFrom } from '../../kit/number-from';
 import { StateMark } from '../../kit/state-mark';
-import { Why } from '../../kit/why';
+import { Disclosure } from '../../kit/why';
 
 /** Another value than the rule's, with its reason. */
 function Override({
@@ -26,7 +26,7 @@ function Override({
   return (
     <Box display="grid" gap="2" my="2" maxW="520px">
       {parameter.choices === undefined ? (
-        <Figure label="Value" unit={parameter.unit} text={text} set={setText} />
+        <NumberField label="Value" unit={parameter.unit} text={text} set={setText} />
       ) : (
         <Select
           label="Value"
@@ -70,7 +70,7 @@ function Row({
 }: {
   row: SheetRow;
   parameter: Parameter;
-  typed: Typed;
+  typed: TypedValues;
   setValue: (value: number | null, reason: ValueReason | null) => void;
   write: ((to: number) => void) | null;
 }) {
@@ -123,9 +123,9 @@ function Row({
             {w}
           </Text>
         ))}
-        <Why>
+        <Disclosure>
           {row.rule}: {row.formula}. {row.sum}. {row.provenance}.
-        </Why>
+        </Disclosure>
         {open && (
           <Override
             parameter={parameter}
@@ -171,7 +171,7 @@ export function SheetRows({
 }: {
   rows: readonly SheetRow[];
   control: Control;
-  typed: Typed;
+  typed: TypedValues;
   setValue: (number: string, value: number | null, reason: ValueReason | null) => void;
   /** Null where no drive is linked. */
   write: ((parameter: Parameter, from: number, to: number) => void) | null;

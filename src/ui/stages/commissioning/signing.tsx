@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { EntryOf, Matter, Payload, Person } from '@/core/logbook';
+import type { EntryOf, OpenIssue, Payload, Person } from '@/core/logbook';
 import { inShort } from '@/core/job/release';
 import { SignButton } from '../../panels/sign-button';
 import { Secondary } from '../../kit/buttons';
@@ -31,7 +31,7 @@ function MayRunForm({
   matters,
   sign,
 }: {
-  matters: readonly Matter[];
+  matters: readonly OpenIssue[];
   /** The button that signs with these. */
   sign: (mayRun: MayRun | null) => React.ReactNode;
 }) {
@@ -90,7 +90,7 @@ export function Signing({
 }: {
   jobId: string;
   person: Person;
-  matters: readonly Matter[];
+  matters: readonly OpenIssue[];
   signed: EntryOf<'startup.signed'> | null;
   waiting: boolean;
   /** Was the drive read over the link? */
@@ -100,7 +100,7 @@ export function Signing({
   const never = matters.filter((m) => !m.mayWait);
   const waits = matters.filter((m) => m.mayWait);
   const mayRun = signed?.payload.mayRun;
-  const line = (m: Matter) => (
+  const line = (m: OpenIssue) => (
     <Text key={m.id} color={m.mayWait ? 'doubt' : 'failed'} fontWeight="500" mb="1">
       <StateMark mark={m.mayWait ? 'doubt' : 'failed'} label={m.mayWait ? 'open' : 'held'} /> {m.text}
     </Text>

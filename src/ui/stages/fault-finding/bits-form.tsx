@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { bitsFrom, bitsOfTerminals, wayRound, type WayRound } from '@/core/equipment/drive-words';
 import { Primary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
-import { Figure, Select } from '../../kit/field';
+import { NumberField, Select } from '../../kit/field';
 import { PlainTable } from '../../kit/plain-table';
 
 interface Terminal {
@@ -41,7 +41,7 @@ export function BitsForm({
   return (
     <Box as="section" aria-label="Row of bits" mb="5">
       <FieldGrid>
-        <Figure
+        <NumberField
           label="Bits of the input monitor"
           hint="As the display shows them: 001000"
           text={first}
@@ -81,7 +81,7 @@ export function BitsForm({
                 ...terminals.map((t) => ({ value: t.id, label: t.mark })),
               ]}
             />
-            <Figure
+            <NumberField
               label="Bits after it"
               text={second}
               error={

@@ -4,7 +4,7 @@ import type { Control } from '@/core/equipment/catalogue';
 import { parameterAt, limitsOf, type Rating, type Values, shownAs } from '@/core/equipment/drive-words';
 import { Secondary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
-import { Choice, Figure, Select } from '../../kit/field';
+import { Choice, NumberField, Select } from '../../kit/field';
 import { figureFrom } from '../../kit/number-from';
 import type { WriteWish } from '../../drive-link/use-write';
 
@@ -56,7 +56,7 @@ export function EntryEditor({
           ]}
         />
         {parameter?.choices === undefined ? (
-          <Figure
+          <NumberField
             label="New value"
             unit={parameter?.unit}
             text={text}

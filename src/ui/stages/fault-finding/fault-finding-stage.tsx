@@ -1,17 +1,17 @@
 'use client';
 import type { ReactNode } from 'react';
 import { useControl } from '../../drive-link/use-control';
-import type { FaceProps } from '../../job-store/stage-props';
+import type { StageProps } from '../../job-store/stage-props';
 import { Primary } from '../../kit/buttons';
-import { FaceHead } from '../../kit/section';
-import { TraceWork } from './fault-finding-work';
+import { StageHead } from '../../kit/section';
+import { FaultFindingWork } from './fault-finding-work';
 
 const Head = ({ children }: { children: ReactNode }) => (
-  <FaceHead title="Why will it not run?">{children}</FaceHead>
+  <StageHead title="Why will it not run?">{children}</StageHead>
 );
 
 /** Why will it not run? The chain of permissives, and from an alarm to its cause. */
-export function TraceFace(props: FaceProps) {
+export function FaultFindingStage(props: StageProps) {
   const { drive } = props.store.state;
   const { control, trouble } = useControl(drive === null ? null : drive.typeId);
   if (drive === null)
@@ -25,7 +25,7 @@ export function TraceFace(props: FaceProps) {
   return (
     <>
       <Head>From the supply to the output: the first open link is the answer.</Head>
-      <TraceWork {...props} drive={drive} control={control} />
+      <FaultFindingWork {...props} drive={drive} control={control} />
     </>
   );
 }

@@ -2,10 +2,10 @@ import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import { ratingOf, type Control } from '@/core/equipment/catalogue';
 import { mustStayDead, openTrials, type Payload } from '@/core/logbook';
-import { chainWords, runChain, type LinkId } from '@/core/fault-finding/run-chain';
+import { chainWords, runChain, type ChainLinkId } from '@/core/fault-finding/run-chain';
 import { newestBurst } from '@/core/fault-finding/tracing';
 import { movesUnasked } from '@/core/fault-finding/trials';
-import type { FaceProps } from '../../job-store/stage-props';
+import type { StageProps } from '../../job-store/stage-props';
 import { Caution } from '../../kit/caution';
 import { KeptNote } from '../../kit/section';
 import { PanelSwitch } from '../../kit/panel-switch';
@@ -15,8 +15,8 @@ import { Ladder } from './ladder';
 import { LinkBar } from '../../drive-link/link-bar';
 import { LoopPanel } from './loop-panel';
 import { Reasons } from './reasons';
-import { InputBits, SeenForm, type Seen } from './seen-form';
-import { Trend } from './trend';
+import { InputBits, SeenForm, type ObservedValues } from './seen-form';
+import { TrendPanel } from './trend';
 import { Trials } from './trials';
 import { useLive } from '../../drive-link/use-live';
 import { useReadOut } from '../../drive-link/use-read-out';
@@ -35,19 +35,19 @@ const panels: readonly { id: Panel; name: string }[] = [
 type Drive = Payload<'identify.drive'>;
 
 /** The chain from the link or off the display, and one panel of what can be done about it. */
-export function TraceWork({
+export function FaultFindingWork({
   store,
   catalogue,
   goTo,
   drive,
   control,
-}: FaceProps & { drive: Drive; control: Control }) {
+}: StageProps & { drive: Drive; control: Control }) {
   const { seen, registers } = store.state;
   const { typeId, supply_V } = drive;
   const tables = useTraceTables();
   const [target, setTarget] = useState<string | null>(null);
   const [watching, setWatching] = useState(false);
-  const [chosen, setChosen] = useState<LinkId | null>(null);
+  const [chosen, setChosen] = useState<ChainLinkId | null>(null);
   const [panel, setPanel] = useState<Panel | null>(null);
   const trend = useTrend();
   const { live: now, trouble } = useLive(watching ? target : null, typeId, trend.add);
@@ -59,7 +59,7 @@ export function TraceWork({
     () => runChain({ control, supply_V, values, live }),
     [control, supply_V, values, live],
   );
-  const keep = ({ values: put = {}, live: saw = {} }: Seen) =>
+  const keep = ({ values: put = {}, live: saw = {} }: ObservedValues) =>
     store.record('drive.seen', { values: put, live: saw });
   const dead = mustStayDead(store.state);
   const { headline, detail } = chainWords(chain);
@@ -143,7 +143,7 @@ export function TraceWork({
           open={openTrials(registers)}
         />
       )}
-      {open === 'trend' && <Trend store={store} terminals={terminals} trend={trend} />}
+      {open === 'trend' && <TrendPanel store={store} terminals={terminals} trend={trend} />}
     </>
   );
 }

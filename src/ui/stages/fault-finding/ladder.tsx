@@ -1,15 +1,15 @@
 import { Box, Text } from '@chakra-ui/react';
-import type { Link, LinkId } from '@/core/fault-finding/run-chain';
+import type { ChainLink, ChainLinkId } from '@/core/fault-finding/run-chain';
 import { markColour, type Mark } from '../../kit/state-mark';
 
-export const linkMark: Readonly<Record<Link['state'], Mark>> = {
+export const linkMark: Readonly<Record<ChainLink['state'], Mark>> = {
   closed: 'sound',
   open: 'failed',
   unknown: 'unprobed',
 };
 
 /** A contact in its wire: its arm closed, lifted, or a question mark where nobody looked. */
-function Contact({ state, first }: { state: Link['state']; first: boolean }) {
+function Contact({ state, first }: { state: ChainLink['state']; first: boolean }) {
   const colour = markColour(linkMark[state]);
   const wire = <Box flex="1" height="2.5px" bg="ink" />;
   return (
@@ -38,7 +38,7 @@ function Contact({ state, first }: { state: Link['state']; first: boolean }) {
   );
 }
 
-const stateWords: Readonly<Record<Link['state'], string>> = {
+const stateWords: Readonly<Record<ChainLink['state'], string>> = {
   closed: 'closed',
   open: 'open',
   unknown: 'not looked at',
@@ -51,10 +51,10 @@ export function Ladder({
   chosen,
   choose,
 }: {
-  links: readonly Link[];
-  firstOpen: LinkId | null;
-  chosen: LinkId;
-  choose: (id: LinkId) => void;
+  links: readonly ChainLink[];
+  firstOpen: ChainLinkId | null;
+  chosen: ChainLinkId;
+  choose: (id: ChainLinkId) => void;
 }) {
   return (
     <Box

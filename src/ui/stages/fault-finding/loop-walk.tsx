@@ -6,7 +6,7 @@ import type { Payload } from '@/core/logbook';
 import { Primary, Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { FieldGrid } from '../../kit/section';
-import { Choice, Field, Figure } from '../../kit/field';
+import { Choice, Field, NumberField } from '../../kit/field';
 import { figureFrom } from '../../kit/number-from';
 import { StateMark, type Mark } from '../../kit/state-mark';
 import { loopOf } from './loop-elements';
@@ -68,7 +68,7 @@ export function LoopWalk({
         on the strip.
       </Caution>
       <FieldGrid>
-        <Figure label="Source, to its own minus" unit="V" text={source} set={setSource} />
+        <NumberField label="Source, to its own minus" unit="V" text={source} set={setSource} />
         <Field
           label="Contacts on the way"
           hint="As the drawing names them, with commas: S1, K3, door"
@@ -105,7 +105,7 @@ export function LoopWalk({
             borderColor={said.open === id ? 'failed' : said.next?.after === id ? 'focus' : 'line'}
             pl="3"
           >
-            <Figure
+            <NumberField
               label={`after ${id}`}
               unit="V"
               text={typed[id] ?? ''}

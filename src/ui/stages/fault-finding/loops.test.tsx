@@ -2,14 +2,14 @@
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { Payload } from '@/core/logbook';
-import { controlOf, show, WithStore, type Said } from '../../__tests__/show';
+import { testControl, show, WithStore, type RecordedEntry } from '../../__tests__/show';
 import { BitsForm } from './bits-form';
 import { JumperForm } from './jumper-form';
 import { JumperRegister } from './jumper-register';
 import { LoopPanel } from './loop-panel';
 import { LoopWalk } from './loop-walk';
 
-const control = controlOf('whimbrel-w4');
+const control = testControl('whimbrel-w4');
 const x3 = { id: 'DI3', mark: 'X3' };
 const field = (name: string | RegExp) => screen.getByRole('textbox', { name });
 const press = (name: string | RegExp) => userEvent.click(screen.getByRole('button', { name }));
@@ -193,7 +193,7 @@ describe('the register', () => {
 });
 
 it('walk and jumper of the panel speak of the same input, and land in the log', async () => {
-  const log: Said[] = [];
+  const log: RecordedEntry[] = [];
   show(
     <WithStore log={log}>
       {(store) => <LoopPanel control={control} terminals={control.inputs} inputs={{}} store={store} />}

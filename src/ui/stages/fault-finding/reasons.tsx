@@ -1,10 +1,10 @@
 import { Box, Text } from '@chakra-ui/react';
-import type { Link } from '@/core/fault-finding/run-chain';
+import type { ChainLink } from '@/core/fault-finding/run-chain';
 import { StateMark } from '../../kit/state-mark';
 import { linkMark } from './ladder';
 
 /** Why a link is judged as it is, and what that rests on. */
-export function Reasons({ link }: { link: Link }) {
+export function Reasons({ link }: { link: ChainLink }) {
   return (
     <Box
       as="section"

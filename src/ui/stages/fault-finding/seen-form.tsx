@@ -4,11 +4,11 @@ import type { Control } from '@/core/equipment/catalogue';
 import { parameterAt, type Live, type Values } from '@/core/equipment/drive-words';
 import { Secondary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
-import { Choice, Field, Figure, Select } from '../../kit/field';
+import { Choice, Field, NumberField, Select } from '../../kit/field';
 import { figureFrom } from '../../kit/number-from';
 import { BitsForm } from './bits-form';
 
-export interface Seen {
+export interface ObservedValues {
   values?: Values;
   live?: Live;
 }
@@ -82,7 +82,7 @@ export function SeenForm({
 }: {
   control: Control;
   live: Live;
-  keep: (seen: Seen) => void;
+  keep: (seen: ObservedValues) => void;
 }) {
   const [bus, setBus] = useState('');
   const [reference, setReference] = useState('');
@@ -192,7 +192,7 @@ export function SeenForm({
               ]}
             />
           ) : (
-            <Figure
+            <NumberField
               label="Set to"
               unit={parameter?.unit}
               text={value}

@@ -4,21 +4,25 @@ import userEvent from '@testing-library/user-event';
 import {
   driveSays,
   usualTables,
-  type Said as DriveSaid,
+  type DriveAnswer as DriveSaid,
   type TraceTable,
 } from '@/core/fault-finding/tracing';
-import { controlOf, show, WithStore, type Said } from '../../__tests__/show';
+import { testControl, show, WithStore, type RecordedEntry } from '../../__tests__/show';
 import { Clearing, FaultHistory } from './clearing';
 import { Tracer } from './tracer';
 
-const control = controlOf('whimbrel-w4');
+const control = testControl('whimbrel-w4');
 const tableOf = (family: TraceTable['family']): TraceTable => {
   const found = usualTables.find((t) => t.family === family);
   if (found === undefined) throw new Error(family);
   return found;
 };
-const trace = (family: TraceTable['family'], said: readonly DriveSaid[] = [], before: Said[] = []) => {
-  const log: Said[] = [];
+const trace = (
+  family: TraceTable['family'],
+  said: readonly DriveSaid[] = [],
+  before: RecordedEntry[] = [],
+) => {
+  const log: RecordedEntry[] = [];
   show(
     <WithStore log={log} said={before}>
       {(store) => <Tracer store={store} table={tableOf(family)} alarm="what it shows" said={said} />}
@@ -85,7 +89,7 @@ it('what the drive itself answers is taken with one touch, with its evidence, an
 });
 
 it('a cause is kept with how it was made and broken, its remedy and what to watch', async () => {
-  const answer: Said = [
+  const answer: RecordedEntry = [
     'trace.answered',
     { family: 'fan', check: 'debris', outcome: 'yes', words: 'something in it' },
   ];

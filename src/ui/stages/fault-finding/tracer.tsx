@@ -6,17 +6,17 @@ import {
   traceFrom,
   type Check,
   type Hazard,
-  type Said,
-  type Skipped,
+  type DriveAnswer,
+  type SkippedCheck,
   type TraceTable,
 } from '@/core/fault-finding/tracing';
 import { Primary, Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { Field, LongField } from '../../kit/field';
-import { Why } from '../../kit/why';
+import { Disclosure } from '../../kit/why';
 import type { JobStore } from '../../job-store/use-job';
 
-const skipWords: Readonly<Record<Skipped, string>> = {
+const skipWords: Readonly<Record<SkippedCheck, string>> = {
   'not-now': 'cannot check now',
   'not-sure': 'not sure',
   'no-tool': 'no tool',
@@ -69,7 +69,7 @@ function Asked({
       </Text>
       <Text as="div" color="soft">
         About {check.minutes} minutes{check.tool === undefined ? '' : `, with: ${check.tool}`}.{' '}
-        {why !== null && <Why>{why}</Why>}
+        {why !== null && <Disclosure>{why}</Disclosure>}
       </Text>
       <Box display="flex" gap="2" flexWrap="wrap" mt="2">
         {check.outcomes.map((o) => (
@@ -88,7 +88,7 @@ function Asked({
 }
 
 /** What the drive itself answers: taken with one touch each, never by itself. */
-function DriveAnswers({ said, take }: { said: readonly Said[]; take: (one: Said) => void }) {
+function DriveAnswers({ said, take }: { said: readonly DriveAnswer[]; take: (one: DriveAnswer) => void }) {
   return (
     <Box as="section" aria-label="The drive says" borderLeft="5px solid" borderColor="focus" pl="3" mb="4">
       <Text color="soft" mb="1">
@@ -122,7 +122,7 @@ export function Tracer({
   table: TraceTable;
   alarm: string;
   /** Checks that the drive answers itself. */
-  said: readonly Said[];
+  said: readonly DriveAnswer[];
 }) {
   const [taken, setTaken] = useState<string | null>(null);
   const [how, setHow] = useState('');

@@ -1,16 +1,16 @@
 import type { Lane } from '../../kit/lanes';
-import type { Sample } from './use-trend';
+import type { TrendSample } from './use-trend';
 
 /** What a trend can show: a live value with its unit. */
-export type Series = Lane<Sample>;
+export type TrendSeries = Lane<TrendSample>;
 
 const figure = (
   id: 'outputFrequency_Hz' | 'reference_Hz' | 'outputCurrent_A' | 'busVolts' | 'heatsink_C' | 'AI1' | 'AI2',
   name: string,
   unit: string,
-): Series => ({ id, name, unit, of: ({ live }) => live[id] ?? null });
+): TrendSeries => ({ id, name, unit, of: ({ live }) => live[id] ?? null });
 
-const figures: readonly Series[] = [
+const figures: readonly TrendSeries[] = [
   figure('outputFrequency_Hz', 'Output', 'Hz'),
   figure('reference_Hz', 'Reference', 'Hz'),
   figure('outputCurrent_A', 'Current', 'A'),
@@ -24,9 +24,9 @@ const figures: readonly Series[] = [
 export const mostSeries = 8;
 
 /** The figures of a drive, and each terminal as a bit. */
-export const seriesOf = (terminals: readonly { id: string; mark: string }[]): Series[] => [
+export const seriesOf = (terminals: readonly { id: string; mark: string }[]): TrendSeries[] => [
   ...figures,
-  ...terminals.map(({ id, mark }): Series => ({
+  ...terminals.map(({ id, mark }): TrendSeries => ({
     id,
     name: mark,
     unit: 'bit',

@@ -3,10 +3,10 @@ import { act, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useEffect } from 'react';
 import type { Live } from '@/core/equipment/drive-words';
-import { answering, show, WithStore, type Said } from '../../__tests__/show';
+import { answering, show, WithStore, type RecordedEntry } from '../../__tests__/show';
 import { Lanes, type Lane } from '../../kit/lanes';
 import { mostSeries, seriesOf } from './trend-series';
-import { Trend } from './trend';
+import { TrendPanel } from './trend';
 import { useTrend } from './use-trend';
 
 const terminals = [
@@ -17,13 +17,15 @@ const press = (name: string | RegExp) => userEvent.click(screen.getByRole('butto
 
 /** Values that a drive would send; the test sends them. */
 const source: { come: (live: Live) => void } = { come: () => undefined };
-function Watched({ log }: { log: Said[] }) {
+function Watched({ log }: { log: RecordedEntry[] }) {
   const trend = useTrend();
   useEffect(() => {
     source.come = trend.add;
   });
   return (
-    <WithStore log={log}>{(store) => <Trend store={store} terminals={terminals} trend={trend} />}</WithStore>
+    <WithStore log={log}>
+      {(store) => <TrendPanel store={store} terminals={terminals} trend={trend} />}
+    </WithStore>
   );
 }
 const send = (count: number) =>
@@ -37,7 +39,7 @@ const send = (count: number) =>
       });
   });
 const watched = () => {
-  const log: Said[] = [];
+  const log: RecordedEntry[] = [];
   show(<Watched log={log} />);
   return log;
 };

@@ -4,10 +4,10 @@ import type { JobStore } from '../../job-store/use-job';
 import { Primary, Secondary } from '../../kit/buttons';
 import { Lanes } from '../../kit/lanes';
 import { mostSeries, seriesOf } from './trend-series';
-import type { Sample, useTrend } from './use-trend';
+import type { TrendSample, useTrend } from './use-trend';
 
 /** Live values over time: up to eight, held still when wanted, kept as an entry when asked. */
-export function Trend({
+export function TrendPanel({
   store,
   terminals,
   trend,
@@ -22,7 +22,7 @@ export function Trend({
     'outputCurrent_A',
     'busVolts',
   ]);
-  const [held, setHeld] = useState<readonly Sample[] | null>(null);
+  const [held, setHeld] = useState<readonly TrendSample[] | null>(null);
   const [said, setSaid] = useState<{ kept: boolean; words: string } | null>(null);
   const { samples, startedAt, clear } = trend;
   const shown = held ?? samples;

@@ -4,26 +4,26 @@ import userEvent from '@testing-library/user-event';
 import type { AlarmFamily } from '@/core/equipment/concepts';
 import { defaultOf, type Values } from '@/core/equipment/drive-words';
 import { openTrials } from '@/core/logbook';
-import type { LinkId } from '@/core/fault-finding/run-chain';
-import { answering, controlOf, show, WithStore, type Said } from '../../__tests__/show';
+import type { ChainLinkId } from '@/core/fault-finding/run-chain';
+import { answering, testControl, show, WithStore, type RecordedEntry } from '../../__tests__/show';
 import { LinkBar } from '../../drive-link/link-bar';
 import { Trials } from './trials';
 
-const control = controlOf('whimbrel-w4');
+const control = testControl('whimbrel-w4');
 const rating = { ratedAmps: 15, power_kW: 7.5, supply_V: 400 };
 const factory: Values = Object.fromEntries(
   control.parameters.map((p) => [p.number, defaultOf(p, rating, '50Hz')]),
 );
 const press = (name: string | RegExp) => userEvent.click(screen.getByRole('button', { name }));
-const kinds = (log: readonly Said[]) => log.map(([kind]) => kind);
+const kinds = (log: readonly RecordedEntry[]) => log.map(([kind]) => kind);
 
 const trials = ({
   target = '127.0.0.1:4403',
   values = factory,
   link = 'coast',
   family,
-}: { target?: string | null; values?: Values; link?: LinkId | null; family?: AlarmFamily } = {}) => {
-  const log: Said[] = [];
+}: { target?: string | null; values?: Values; link?: ChainLinkId | null; family?: AlarmFamily } = {}) => {
+  const log: RecordedEntry[] = [];
   show(
     <WithStore log={log} said={[['drive.seen', { values: { ...values }, live: {} }]]}>
       {(store) => (

@@ -4,7 +4,7 @@ import type { Control } from '@/core/equipment/catalogue';
 import type { AlarmFamily } from '@/core/equipment/concepts';
 import { parameterAt, shownAs, type Rating, type Values } from '@/core/equipment/drive-words';
 import type { DriveWrite } from '@/core/logbook';
-import type { LinkId } from '@/core/fault-finding/run-chain';
+import type { ChainLinkId } from '@/core/fault-finding/run-chain';
 import { trialsFor } from '@/core/fault-finding/trials';
 import type { JobStore } from '../../job-store/use-job';
 import { Primary, Secondary } from '../../kit/buttons';
@@ -109,7 +109,7 @@ export function Trials({
   values: Values;
   target: string | null;
   typeId: string | null;
-  link: LinkId | null;
+  link: ChainLinkId | null;
   family: AlarmFamily | undefined;
   open: readonly DriveWrite[];
 }) {

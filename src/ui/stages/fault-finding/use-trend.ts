@@ -1,7 +1,7 @@
 import { useCallback, useState } from 'react';
 import type { Live } from '@/core/equipment/drive-words';
 
-export interface Sample {
+export interface TrendSample {
   /** Since the trend began. */
   at_s: number;
   live: Live;
@@ -10,7 +10,7 @@ export interface Sample {
 interface Collected {
   startedAt: string | null;
   began_ms: number;
-  samples: readonly Sample[];
+  samples: readonly TrendSample[];
 }
 
 /** Five minutes at five a second and some more. */

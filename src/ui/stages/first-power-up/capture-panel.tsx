@@ -1,6 +1,12 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
-import { captureCsv, roleWords, writeComtrade, type Capture, type Layout } from '@/core/power-up/capture';
+import {
+  captureCsv,
+  channelRoleWords,
+  writeComtrade,
+  type Capture,
+  type Layout,
+} from '@/core/power-up/capture';
 import type { EntryOf, Payload } from '@/core/logbook';
 import type { Running, WaveCase } from '@/core/power-up/waveform';
 import { doubtsAbout, figureUnit, figureWords, type Measured } from '@/core/power-up/waveform-diagnosis';
@@ -11,7 +17,7 @@ import { FileButton } from '../../kit/file-button';
 import { PlainTable } from '../../kit/plain-table';
 import { textOfFile } from '../../kit/read-text';
 import { saveText } from '../../kit/save-text';
-import { Why } from '../../kit/why';
+import { Disclosure } from '../../kit/why';
 import { ColumnWizard } from './column-wizard';
 import { keptConclusion, WaveConclusion } from './conclusion';
 import { keepCapture } from './keep-capture';
@@ -172,8 +178,10 @@ export function CapturePanel({
         <>
           <Text fontWeight="600">{open.name}</Text>
           <Text color="soft" fontSize="0.95rem">
-            {open.capture.channels.map((c) => (c.role === 'other' ? c.name : roleWords[c.role])).join(', ')};{' '}
-            {open.capture.channels[0]?.values.length} samples, {(open.capture.dt * 1e6).toFixed(1)} µs apart
+            {open.capture.channels
+              .map((c) => (c.role === 'other' ? c.name : channelRoleWords[c.role]))
+              .join(', ')}
+            ; {open.capture.channels[0]?.values.length} samples, {(open.capture.dt * 1e6).toFixed(1)} µs apart
           </Text>
           {[...open.capture.notes, ...doubts].map((n) => (
             <Text key={n} color="doubt" fontWeight="500">
@@ -182,7 +190,7 @@ export function CapturePanel({
           ))}
           <WaveConclusion judging={judging} stop={judging.stop} />
           {now !== null && <WaveChart name="The capture on the computed picture" lanes={lanes} />}
-          <Why label="figures read off it">
+          <Disclosure label="figures read off it">
             <PlainTable heads={['figure', 'value']}>
               {Object.entries(measured).map(([k, v]) => (
                 <tr key={k}>
@@ -193,7 +201,7 @@ export function CapturePanel({
                 </tr>
               ))}
             </PlainTable>
-          </Why>
+          </Disclosure>
           <Box display="flex" flexWrap="wrap" gap="3" mt="2">
             <Primary disabled={busy || judging.diagnosis === null} onClick={() => void keepIt(open)}>
               Keep capture and conclusion

@@ -1,10 +1,16 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { channelRoles, roleWords, unitOfRole, type ChannelRole, type Layout } from '@/core/power-up/capture';
+import {
+  channelRoles,
+  channelRoleWords,
+  unitOfRole,
+  type ChannelRole,
+  type Layout,
+} from '@/core/power-up/capture';
 import type { ColumnsSeen } from '@/workers/waveform.worker';
 import { Primary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
-import { Figure, optionsOf, Select } from '../../kit/field';
+import { NumberField, optionsOf, Select } from '../../kit/field';
 import { figureFrom, numberFrom } from '../../kit/number-from';
 import { PlainTable } from '../../kit/plain-table';
 
@@ -18,7 +24,7 @@ interface Row {
 const uses = [
   { value: 'ignore' as const, label: 'not used' },
   { value: 'time' as const, label: 'the time' },
-  ...channelRoles.map((r) => ({ value: r, label: roleWords[r] })),
+  ...channelRoles.map((r) => ({ value: r, label: channelRoleWords[r] })),
 ];
 
 const firstRows = ({ names, layout }: ColumnsSeen): Row[] =>
@@ -86,7 +92,7 @@ export function ColumnWizard({ seen, take }: { seen: ColumnsSeen; take: (layout:
             options={uses}
           />
           {rows[k]?.use !== 'time' && rows[k]?.use !== 'ignore' && (
-            <Figure
+            <NumberField
               label="One of it is"
               unit={unitOfRole((rows[k]?.use ?? 'other') as ChannelRole)}
               text={rows[k]?.scale ?? '1'}
@@ -97,7 +103,7 @@ export function ColumnWizard({ seen, take }: { seen: ColumnsSeen; take: (layout:
       ))}
       <FieldGrid>
         {noTime ? (
-          <Figure label="From one sample to the next" unit="µs" text={step} set={setStep} />
+          <NumberField label="From one sample to the next" unit="µs" text={step} set={setStep} />
         ) : (
           <Select
             label="The time is in"

@@ -3,7 +3,7 @@ import { figureWords, type WaveDiagnosis } from '@/core/power-up/waveform-diagno
 import { Secondary } from '../../kit/buttons';
 import { PlainTable } from '../../kit/plain-table';
 import { StateMark, type Mark } from '../../kit/state-mark';
-import { Why } from '../../kit/why';
+import { Disclosure } from '../../kit/why';
 import type { Judging } from './use-waves';
 
 const marks: Readonly<Record<WaveDiagnosis['verdict'], Mark>> = {
@@ -58,7 +58,7 @@ export function WaveConclusion({ judging, stop }: { judging: Judging; stop: () =
         </Text>
       ))}
       {best !== undefined && (
-        <Why>
+        <Disclosure>
           {best.differs.length > 0 && (
             <PlainTable heads={['figure', 'measured', 'sound gives', 'this cause gives']}>
               {best.differs.map((d) => (
@@ -91,7 +91,7 @@ export function WaveConclusion({ judging, stop }: { judging: Judging; stop: () =
             Every fault of this unit was simulated at this load and compared with what was measured; the
             spread allows for supply, ESR and choke being only assumed (common practice, no source).
           </Text>
-        </Why>
+        </Disclosure>
       )}
     </Box>
   );

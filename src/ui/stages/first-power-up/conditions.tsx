@@ -1,17 +1,17 @@
 import { Box, Text } from '@chakra-ui/react';
-import { written } from '@/core/numerics/figures';
+import { formatSignificant } from '@/core/numerics/figures';
 import type { Assumed } from '@/core/power-up/waveform';
 import { FieldGrid } from '../../kit/section';
-import { Choice, Figure, Select } from '../../kit/field';
+import { Choice, NumberField, Select } from '../../kit/field';
 import { figureFrom, numberFrom } from '../../kit/number-from';
 import { PlainTable } from '../../kit/plain-table';
 import { Tick } from '../../kit/tick';
-import { Why } from '../../kit/why';
-import type { LoadKind } from './unit-words';
+import { Disclosure } from '../../kit/why';
+import type { TestLoadKind } from './unit-words';
 
 /** What the person says of supply and load; text until it is read. */
 export interface Conditions {
-  load: LoadKind;
+  load: TestLoadKind;
   f1: string;
   share: string;
   lampWatts: string;
@@ -31,7 +31,7 @@ export const usualConditions: Conditions = {
 };
 
 /** The figures of it, where they can be read; what cannot is the usual. */
-export function read(c: Conditions) {
+export function readConditions(c: Conditions) {
   const f1 = numberFrom(c.f1);
   const share = figureFrom(c.share);
   const volts = c.volts.map(numberFrom);
@@ -90,7 +90,7 @@ export function ConditionsForm({
         />
       </Box>
       <FieldGrid min="170px">
-        <Figure
+        <NumberField
           label="Reference"
           unit="Hz"
           text={value.f1}
@@ -98,7 +98,7 @@ export function ConditionsForm({
           set={(f1) => put({ f1 })}
         />
         {value.load === 'motor' && (
-          <Figure
+          <NumberField
             label="Load, of the motor’s own"
             unit="%"
             text={value.share}
@@ -107,7 +107,7 @@ export function ConditionsForm({
           />
         )}
         {value.load === 'lamps' && (
-          <Figure
+          <NumberField
             label="Each lamp"
             unit="W"
             text={value.lampWatts}
@@ -128,7 +128,7 @@ export function ConditionsForm({
       {phases === 3 && (
         <FieldGrid min="120px">
           {(['L1 to L2', 'L2 to L3', 'L3 to L1'] as const).map((pair, k) => (
-            <Figure
+            <NumberField
               key={pair}
               label={`Supply ${pair}`}
               unit="V"
@@ -141,20 +141,20 @@ export function ConditionsForm({
         </FieldGrid>
       )}
       <Tick label="A choke is fitted in the bus" checked={value.choke} onChange={(choke) => put({ choke })} />
-      <Why label="what is assumed?">
+      <Disclosure label="what is assumed?">
         <Text mb="1">No plate tells these; pictures and judgements allow for them being somewhat other.</Text>
         <PlainTable heads={['what', 'taken as', 'why']}>
           {assumed.map((a) => (
             <tr key={a.what}>
               <td>{a.what}</td>
               <td>
-                {written(a.value)} {a.unit}
+                {formatSignificant(a.value)} {a.unit}
               </td>
               <td>{a.why}</td>
             </tr>
           ))}
         </PlainTable>
-      </Why>
+      </Disclosure>
     </Box>
   );
 }

@@ -5,16 +5,16 @@ import { firstPowerUnit, hotOhm, lampsPerLeg, lampVolts } from '@/core/power-up/
 import { levelsOf, powerLock, type Payload } from '@/core/logbook';
 import { circuitOf } from '@/core/power-up/waveform';
 import { Levels } from '../../panels/diagnosis/levels';
-import type { FaceProps } from '../../job-store/stage-props';
+import type { StageProps } from '../../job-store/stage-props';
 import { Primary, Secondary } from '../../kit/buttons';
-import { NotesFace } from '../../panels/notes-panel';
+import { NotesPanel } from '../../panels/notes-panel';
 import { Caution } from '../../kit/caution';
-import { FaceHead, FieldGrid } from '../../kit/section';
-import { Choice, Figure } from '../../kit/field';
+import { StageHead, FieldGrid } from '../../kit/section';
+import { Choice, NumberField } from '../../kit/field';
 import { numberFrom } from '../../kit/number-from';
 import { PanelSwitch } from '../../kit/panel-switch';
 import { CapturePanel } from './capture-panel';
-import { ConditionsForm, read, usualConditions } from './conditions';
+import { ConditionsForm, readConditions, usualConditions } from './conditions';
 import { GatesPanel } from './gates-panel';
 import { LampsPanel } from './lamps-panel';
 import { MeasuredPanel } from './measured-panel';
@@ -22,7 +22,7 @@ import { PlanPanel } from './plan-panel';
 import { ScopePanel } from './scope-panel';
 import { StopPicture } from './stop-picture';
 import { SweepPanel } from './sweep-panel';
-import { motorOf, runningOf, unitOf } from './unit-words';
+import { motorOf, runningOf, simulatedUnit } from './unit-words';
 
 const panels = [
   { id: 'plan', name: 'Switch on' },
@@ -60,7 +60,7 @@ function Probes({ bus_V, keep }: { bus_V: number; keep: (what: Payload<'power.pr
         />
       </Box>
       <FieldGrid>
-        <Figure
+        <NumberField
           label="Rated for"
           unit="V"
           text={rated}
@@ -80,7 +80,7 @@ function Probes({ bus_V, keep }: { bus_V: number; keep: (what: Payload<'power.pr
 }
 
 /** From the first volt on the bus to a unit that runs under load. */
-export function FirstPowerFace(props: FaceProps) {
+export function FirstPowerUpStage(props: StageProps) {
   const { jobId, store, catalogue, goTo } = props;
   const { drive, motor, power, modules } = store.state;
   const [panel, setPanel] = useState<Panel>('plan');
@@ -88,8 +88,8 @@ export function FirstPowerFace(props: FaceProps) {
   const lock = powerLock(store.state);
   const given = useMemo(() => {
     if (drive === null) return null;
-    const known = read(conditions);
-    const unit = unitOf(drive, catalogue, known);
+    const known = readConditions(conditions);
+    const unit = simulatedUnit(drive, catalogue, known);
     const ohm =
       0.7 * hotOhm({ volts: lampVolts, watts: known.lampWatts }) * lampsPerLeg(drive.supply_V, lampVolts);
     const running = runningOf(conditions.load, known.f1, known.share, motorOf(drive, motor), ohm);
@@ -99,7 +99,7 @@ export function FirstPowerFace(props: FaceProps) {
   if (drive === null || given === null || plan === null)
     return (
       <>
-        <FaceHead title="First power">What it should do hangs on the drive.</FaceHead>
+        <StageHead title="First power">What it should do hangs on the drive.</StageHead>
         <Primary onClick={() => goTo('identify')}>Read the rating label first</Primary>
       </>
     );
@@ -112,7 +112,7 @@ export function FirstPowerFace(props: FaceProps) {
   const needsProbes = power.probes === null;
   return (
     <>
-      <FaceHead title="First power">Held down by lamps, watched against what this unit should do.</FaceHead>
+      <StageHead title="First power">Held down by lamps, watched against what this unit should do.</StageHead>
       {power.onAt !== null ? (
         <Caution grave title="It is switched on.">
           The terminals are live, the bank holds its charge afterwards.{' '}
@@ -197,7 +197,7 @@ export function FirstPowerFace(props: FaceProps) {
           keep={(what) => store.record('power.swept', what)}
         />
       )}
-      {panel === 'notes' && <NotesFace {...props} stage="first-power" bare />}
+      {panel === 'notes' && <NotesPanel {...props} stage="first-power" bare />}
       {panel === 'gates' && (
         <GatesPanel
           kept={power.gates?.payload ?? null}

@@ -4,7 +4,7 @@ import { gateNames, judgeGates } from '@/core/power-up/first-power';
 import type { Payload } from '@/core/logbook';
 import { Primary } from '../../kit/buttons';
 import { Section } from '../../kit/section';
-import { Figure, optionsOf, Select } from '../../kit/field';
+import { NumberField, optionsOf, Select } from '../../kit/field';
 import { figureFrom } from '../../kit/number-from';
 import { StateMark } from '../../kit/state-mark';
 
@@ -54,13 +54,13 @@ export function GatesPanel({
           <Text fontFamily="heading" fontWeight="600" pb={{ md: 3 }}>
             {name}
           </Text>
-          <Figure
+          <NumberField
             label={`${name}: gate to emitter`}
             unit="Ω"
             text={ohms[k] ?? ''}
             set={(v) => setOhms(at(ohms, k, v))}
           />
-          <Figure
+          <NumberField
             label={`${name}: driver supply`}
             unit="V"
             text={supplies[k] ?? ''}

@@ -1,17 +1,17 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import { judgeLamps, lampsPerLeg, lampVolts, type LampExpectation } from '@/core/power-up/first-power';
-import { written } from '@/core/numerics/figures';
+import { formatSignificant } from '@/core/numerics/figures';
 import type { EntryOf, Payload } from '@/core/logbook';
 import type { UnitWords } from '@/core/power-up/waveform';
 import { Primary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { FieldGrid, Section } from '../../kit/section';
-import { Figure } from '../../kit/field';
+import { NumberField } from '../../kit/field';
 import { figureFrom, numberFrom } from '../../kit/number-from';
 import { PlainTable } from '../../kit/plain-table';
 import { StateMark } from '../../kit/state-mark';
-import { Why } from '../../kit/why';
+import { Disclosure } from '../../kit/why';
 import { useWaveWorker } from './use-waves';
 
 const tried_Hz = [5, 10, 20, 30, 40, 50] as const;
@@ -90,7 +90,7 @@ export function LampsPanel({
         on afterwards.
       </Caution>
       <FieldGrid min="160px">
-        <Figure
+        <NumberField
           label="Each lamp"
           unit="W"
           text={watts}
@@ -103,10 +103,10 @@ export function LampsPanel({
         {rows.map((r) => (
           <tr key={r.hz}>
             <td>{r.hz}</td>
-            <td>{written(r.pair_V)} V</td>
-            <td>{written(r.pairWide_V)} V</td>
-            <td>{written(r.amps)} A</td>
-            <td>{written(r.watts)} W</td>
+            <td>{formatSignificant(r.pair_V)} V</td>
+            <td>{formatSignificant(r.pairWide_V)} V</td>
+            <td>{formatSignificant(r.amps)} A</td>
+            <td>{formatSignificant(r.watts)} W</td>
             <td>{r.look}</td>
           </tr>
         ))}
@@ -121,18 +121,18 @@ export function LampsPanel({
           computing…
         </Text>
       )}
-      <Why>
+      <Disclosure>
         <Text>
           A filament has about a fourteenth of its hot resistance when cold, and its current goes with volts
           to the power 0.55 (handbook figures of tungsten, from memory). What heats it is all of the pulses,
           not their fundamental alone: it is brighter at low frequency than the filtered volts say.
         </Text>
-      </Why>
+      </Disclosure>
       <Box mt="4">
         <FieldGrid min="140px">
-          <Figure label="At" unit="Hz" text={hz} set={setHz} />
+          <NumberField label="At" unit="Hz" text={hz} set={setHz} />
           {(['U to V', 'V to W', 'W to U'] as const).map((pair, k) => (
-            <Figure
+            <NumberField
               key={pair}
               label={pair}
               unit="V"
@@ -143,7 +143,7 @@ export function LampsPanel({
         </FieldGrid>
         <FieldGrid min="140px">
           {(['U', 'V', 'W'] as const).map((leg, k) => (
-            <Figure
+            <NumberField
               key={leg}
               label={`Current ${leg}`}
               unit="A"
@@ -180,7 +180,7 @@ export function LampsPanel({
             <Text as="span" fontWeight="600">
               At {entry.payload.hz} Hz: {judged.text}
             </Text>
-            <Why label="sum">{judged.sum}. Bounds: common practice, no source.</Why>
+            <Disclosure label="sum">{judged.sum}. Bounds: common practice, no source.</Disclosure>
           </Box>
         );
       })}

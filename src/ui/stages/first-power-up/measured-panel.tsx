@@ -4,7 +4,7 @@ import type { Payload } from '@/core/logbook';
 import type { Running, WaveCase } from '@/core/power-up/waveform';
 import { Primary, Secondary } from '../../kit/buttons';
 import { FieldGrid, KeptNote, Section } from '../../kit/section';
-import { Choice, Figure } from '../../kit/field';
+import { Choice, NumberField } from '../../kit/field';
 import { figureFrom } from '../../kit/number-from';
 import { keptConclusion, WaveConclusion } from './conclusion';
 import { useJudging, useWaveWorker } from './use-waves';
@@ -87,7 +87,7 @@ export function MeasuredPanel({
   const rows = (fields: readonly FieldOf[]) => (
     <FieldGrid min="160px">
       {fields.map((f) => (
-        <Figure
+        <NumberField
           key={f.key}
           label={f.label}
           unit={f.unit}
@@ -123,7 +123,7 @@ export function MeasuredPanel({
       {rows(voltFields(meter))}
       {rows(outFields)}
       <FieldGrid min="160px">
-        <Figure
+        <NumberField
           label="Output frequency"
           unit="Hz"
           text={got}

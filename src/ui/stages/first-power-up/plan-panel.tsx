@@ -5,7 +5,7 @@ import type { JobState, Payload } from '@/core/logbook';
 import { Primary, Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { FieldGrid, Section } from '../../kit/section';
-import { Choice, Figure, Select } from '../../kit/field';
+import { Choice, NumberField, Select } from '../../kit/field';
 import { figureFrom, numberFrom } from '../../kit/number-from';
 import { PlainTable } from '../../kit/plain-table';
 import { WaveChart } from './wave-chart';
@@ -106,7 +106,7 @@ export function PlanPanel({
               ]}
             />
           ) : (
-            <Figure
+            <NumberField
               label="Limit in each line"
               unit="A"
               text={limit}
@@ -215,8 +215,8 @@ export function PlanPanel({
                 </Caution>
               )}
               <FieldGrid>
-                <Figure label="After" unit="s" text={at} set={setAt} />
-                <Figure label="Bus" unit="V" text={volts} set={setVolts} />
+                <NumberField label="After" unit="s" text={at} set={setAt} />
+                <NumberField label="Bus" unit="V" text={volts} set={setVolts} />
               </FieldGrid>
               <Box display="flex" flexWrap="wrap" gap="3">
                 <Primary

@@ -4,7 +4,7 @@ import type { JobState } from '@/core/logbook';
 import { machineCase, type RampAnswer, type RampCase } from '@/core/commissioning/ramp';
 import type { UnitWords } from '@/core/power-up/waveform';
 import { Section } from '../../kit/section';
-import { Figure } from '../../kit/field';
+import { NumberField } from '../../kit/field';
 import { numberFrom } from '../../kit/number-from';
 import { Slider } from '../../kit/slider';
 import { useRamp } from '../../panels/use-ramp';
@@ -72,7 +72,7 @@ export function StopPicture({ unit, motor }: { unit: UnitWords; motor: NonNullab
         set={setDown}
       />
       <Box maxW="200px" mb="3">
-        <Figure
+        <NumberField
           label="Brake resistor"
           unit="Ω"
           text={ohm}

@@ -4,7 +4,7 @@ import { expectedHz, judgeSweep } from '@/core/power-up/first-power';
 import type { Payload } from '@/core/logbook';
 import { Primary } from '../../kit/buttons';
 import { FieldGrid, Section } from '../../kit/section';
-import { Figure } from '../../kit/field';
+import { NumberField } from '../../kit/field';
 import { figureFrom, numberFrom } from '../../kit/number-from';
 import { PlainTable } from '../../kit/plain-table';
 import { StateMark } from '../../kit/state-mark';
@@ -40,14 +40,14 @@ export function SweepPanel({
   return (
     <Section title="Reference from zero to maximum">
       <FieldGrid min="150px">
-        <Figure
+        <NumberField
           label="At zero"
           unit="Hz"
           text={min}
           error={low === null || low < 0 ? 'A figure, zero or above' : undefined}
           set={setMin}
         />
-        <Figure
+        <NumberField
           label="At maximum"
           unit="Hz"
           text={max}
@@ -57,7 +57,7 @@ export function SweepPanel({
       </FieldGrid>
       <FieldGrid min="150px">
         {percents.map((p) => (
-          <Figure
+          <NumberField
             key={p}
             label={`Output at ${p} %`}
             unit="Hz"

@@ -10,7 +10,7 @@ const carried_kW = ({ phases, supply_V, ratedAmps }: Drive): number =>
   (Math.sqrt(phases) * supply_V * ratedAmps * 0.8) / 1000;
 
 /** The drive of a job as the simulation wants it. */
-export const unitOf = (
+export const simulatedUnit = (
   drive: Drive,
   catalogue: readonly DriveType[],
   { supply_Hz, choke, measured_V }: { supply_Hz: number; choke: boolean; measured_V: Three | null },
@@ -29,11 +29,11 @@ export function motorOf(drive: Drive, motor: JobState['motor']): MotorWords {
   return { volts, amps, hz, cosPhi: Math.min(0.98, Math.max(0.4, cosPhi ?? 0.82)) };
 }
 
-export type LoadKind = Running['load'];
+export type TestLoadKind = Running['load'];
 
 /** What it runs on, from what was chosen. */
 export function runningOf(
-  load: LoadKind,
+  load: TestLoadKind,
   f1: number,
   share: number,
   motor: MotorWords,

@@ -3,7 +3,7 @@ import { bisectCenter, line, scaleLinear } from 'd3';
 import { useMemo, useState } from 'react';
 import { PlainTable } from '../../kit/plain-table';
 import { TimeAxis } from '../../kit/time-axis';
-import { Why } from '../../kit/why';
+import { Disclosure } from '../../kit/why';
 import { YTicks } from '../../kit/y-ticks';
 
 export interface Curve {
@@ -212,7 +212,7 @@ export function WaveChart({
           <TimeAxis x={x} right={width - inset.right} height={height} name={axisName} />
         </svg>
       </Box>
-      <Why label="table">
+      <Disclosure label="table">
         <PlainTable
           heads={[axis, ...lanes.flatMap((l) => l.curves.map((c) => `${l.name}, ${c.name}, ${l.unit}`))]}
         >
@@ -225,7 +225,7 @@ export function WaveChart({
             </tr>
           ))}
         </PlainTable>
-      </Why>
+      </Disclosure>
     </Box>
   );
 }

@@ -1,13 +1,13 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { HandOverItem } from '@/core/job/hand-over';
-import type { FaceProps } from '../../job-store/stage-props';
+import type { StageProps } from '../../job-store/stage-props';
 import { Primary, Secondary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
-import { Choice, Field, Figure, Select } from '../../kit/field';
+import { Choice, Field, NumberField, Select } from '../../kit/field';
 import { numberFrom } from '../../kit/number-from';
 
-interface Given extends FaceProps {
+interface Given extends StageProps {
   item: HandOverItem;
   done: () => void;
 }
@@ -66,7 +66,7 @@ function Followed({ store, done }: Given) {
       {points.map((p, i) => (
         <FieldGrid key={i} min="160px">
           {(['asked', 'got'] as const).map((side) => (
-            <Figure
+            <NumberField
               key={side}
               label={`${side === 'asked' ? 'Reference' : 'Ran at'} ${i + 1}`}
               unit={unit}
@@ -212,7 +212,7 @@ export function BackButton({
   item: HandOverItem;
   open: boolean;
   toggle: () => void;
-  goTo: FaceProps['goTo'];
+  goTo: StageProps['goTo'];
 }) {
   const { id } = item;
   if (isElsewhere(id))

@@ -2,7 +2,7 @@ import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { againstHandOver, handOverItems, type HandOverItem } from '@/core/job/hand-over';
 import type { Swap } from '@/core/job/swap';
-import type { FaceProps } from '../../job-store/stage-props';
+import type { StageProps } from '../../job-store/stage-props';
 import { SignButton } from '../../panels/sign-button';
 import { Caution } from '../../kit/caution';
 import { FieldGrid, Section } from '../../kit/section';
@@ -24,7 +24,7 @@ const words: Readonly<Record<HandOverItem['state'], string>> = {
 };
 
 /** A machine goes back: what is seen, what is still to be, and two names. */
-export function BackPanel(props: FaceProps & { swap: Swap | null }) {
+export function HandOverPanel(props: StageProps & { swap: Swap | null }) {
   const { store, person, swap } = props;
   const { state } = store;
   const items = handOverItems(state, swap);

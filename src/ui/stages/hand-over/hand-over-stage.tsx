@@ -3,12 +3,12 @@ import { Text } from '@chakra-ui/react';
 import NextLink from 'next/link';
 import { useState } from 'react';
 import type { DiagnosisState } from '../../panels/diagnosis/use-diagnosis';
-import type { FaceProps } from '../../job-store/stage-props';
+import type { StageProps } from '../../job-store/stage-props';
 import { Secondary } from '../../kit/buttons';
-import { FaceHead, Section } from '../../kit/section';
+import { StageHead, Section } from '../../kit/section';
 import { PanelSwitch } from '../../kit/panel-switch';
 import { useSwap } from '../../panels/use-swap';
-import { BackPanel } from './back-panel';
+import { HandOverPanel } from './back-panel';
 import { StaticSheetPanel } from './static-sheet-panel';
 
 const panels = [
@@ -18,7 +18,7 @@ const panels = [
 type Panel = (typeof panels)[number]['id'];
 
 /** Handing over: a tested unit with its sheet, or a machine with everything that was seen. */
-export function HandOverFace(props: FaceProps & { diagnosis: DiagnosisState }) {
+export function HandOverStage(props: StageProps & { diagnosis: DiagnosisState }) {
   const { state } = props.store;
   // A unit on the bench leaves with its sheet; a machine that was swapped or started goes back as a whole.
   const machine =
@@ -27,12 +27,12 @@ export function HandOverFace(props: FaceProps & { diagnosis: DiagnosisState }) {
   const { swap } = useSwap(state, props.catalogue);
   return (
     <>
-      <FaceHead title="Hand over">
+      <StageHead title="Hand over">
         What was measured and done, who takes it over, and what stays open by name.
-      </FaceHead>
+      </StageHead>
       <PanelSwitch label="Hand over" panels={panels} open={open} choose={setOpen} />
       {open === 'sheet' && <StaticSheetPanel {...props} />}
-      {open === 'back' && <BackPanel {...props} swap={swap} />}
+      {open === 'back' && <HandOverPanel {...props} swap={swap} />}
       <Section title="Job report">
         <Text mb="2">
           One page for the customer, then the whole record. Also as an archive that another installation takes

@@ -1,13 +1,13 @@
 import { Box, Text } from '@chakra-ui/react';
 import NextLink from 'next/link';
-import { holdsSignature } from '@/core/logbook';
+import { signatureBlocker } from '@/core/logbook';
 import { conclude } from '@/core/bench/static-diagnosis';
 import type { DiagnosisState } from '../../panels/diagnosis/use-diagnosis';
 import { Primary, Secondary } from '../../kit/buttons';
 import { Section } from '../../kit/section';
 import { StateMark, type Mark } from '../../kit/state-mark';
 import { dateTime } from '../../kit/time';
-import type { FaceProps } from '../../job-store/stage-props';
+import type { StageProps } from '../../job-store/stage-props';
 import { SignButton } from '../../panels/sign-button';
 
 const marks: Record<string, Mark> = {
@@ -30,9 +30,9 @@ export function StaticSheetPanel({
   person,
   diagnosis,
   goTo,
-}: FaceProps & { diagnosis: DiagnosisState }) {
+}: StageProps & { diagnosis: DiagnosisState }) {
   const { drive, readings, signed, questions, registers, traced } = store.state;
-  const held = holdsSignature(registers);
+  const held = signatureBlocker(registers);
   const result = diagnosis.diagnosis;
   const said = drive === null || result === null ? null : conclude(result, drive.stage);
   const open = questions.filter((q) => q.answer === null);

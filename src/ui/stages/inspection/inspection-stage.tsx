@@ -4,11 +4,11 @@ import { useState } from 'react';
 import { lookItems, mustStayDead, type LookItem, type Payload } from '@/core/logbook';
 import { Primary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
-import { FaceHead } from '../../kit/section';
+import { StageHead } from '../../kit/section';
 import { Choice, Field } from '../../kit/field';
 import { Photos } from '../../kit/photos';
 import { StateMark } from '../../kit/state-mark';
-import type { FaceProps } from '../../job-store/stage-props';
+import type { StageProps } from '../../job-store/stage-props';
 import { lookWords } from './look-words';
 
 type Finding = Payload<'look.finding'>;
@@ -86,13 +86,13 @@ function Item({
 }
 
 /** Power off: look and smell. */
-export function LookFace({ store, goTo }: FaceProps) {
+export function InspectionStage({ store, goTo }: StageProps) {
   const dead = mustStayDead(store.state);
   return (
     <>
-      <FaceHead title="Look and smell">
+      <StageHead title="Look and smell">
         Power off. Covers only as far as they open without reaching in.
-      </FaceHead>
+      </StageHead>
       <Caution title="The bank holds its charge.">
         A dark display proves nothing. Hands stay out until the drive is proven dead in the next stage.
       </Caution>

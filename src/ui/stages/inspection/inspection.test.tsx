@@ -3,20 +3,20 @@ import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { emptyJob, type JobState } from '@/core/logbook';
 import { greatestLimits } from '@/core/bench/make-safe';
-import { AsFoundFace } from '../as-found/as-found-stage';
-import type { FaceProps } from '../../job-store/stage-props';
-import { TakeFace } from '../call/call-stage';
+import { AsFoundStage } from '../as-found/as-found-stage';
+import type { StageProps } from '../../job-store/stage-props';
+import { CallStage } from '../call/call-stage';
 import { show } from '../../__tests__/show';
-import { LookFace } from './inspection-stage';
+import { InspectionStage } from './inspection-stage';
 
 function props(state: Partial<JobState> = {}): {
-  face: FaceProps;
+  face: StageProps;
   recorded: [string, unknown][];
   went: string[];
 } {
   const recorded: [string, unknown][] = [];
   const went: string[] = [];
-  const face: FaceProps = {
+  const face: StageProps = {
     jobId: 'j',
     person: { id: 'p', name: 'Ines Tarrow', role: 'technician' },
     limits: greatestLimits,
@@ -40,7 +40,7 @@ function props(state: Partial<JobState> = {}): {
 }
 it('keeps each finding as it is made; cannot check now is an answer', async () => {
   const { face, recorded } = props();
-  show(<LookFace {...face} />);
+  show(<InspectionStage {...face} />);
   await userEvent.click(
     within(screen.getByRole('group', { name: 'Fan' })).getByLabelText('cannot check now'),
   );
@@ -53,14 +53,14 @@ it('keeps each finding as it is made; cannot check now is an answer', async () =
 
 it('warns before looking that the bank is charged, and after a find that mains stays off', () => {
   const { face } = props({ look: { fuses: { item: 'fuses', state: 'found', photos: [] } } });
-  show(<LookFace {...face} />);
+  show(<InspectionStage {...face} />);
   expect(screen.getByText('The bank holds its charge.')).toBeTruthy();
   expect(screen.getByText('Do not restore mains to read it.')).toBeTruthy();
 });
 
 it('freezes alarm and slots before anything is reset', async () => {
   const { face, recorded, went } = props();
-  show(<AsFoundFace {...face} />);
+  show(<AsFoundStage {...face} />);
   await userEvent.type(screen.getByLabelText('Active alarm'), 'P-LOSS');
   await userEvent.selectOptions(screen.getByLabelText('What kind is it?'), 'input phase loss');
   await userEvent.type(screen.getByLabelText('Slot 1, code'), 'P-LOSS');
@@ -84,7 +84,7 @@ it('freezes alarm and slots before anything is reset', async () => {
 
 it('takes the reason where nothing can be captured, and says why mains must not be used', async () => {
   const { face, recorded } = props({ call: { signs: ['bang'] } });
-  show(<AsFoundFace {...face} />);
+  show(<AsFoundStage {...face} />);
   expect(screen.getByText(/After bang the fault may still be there/)).toBeTruthy();
   await userEvent.click(screen.getByRole('button', { name: 'unsafe to energise' }));
   expect(recorded).toEqual([['as-found.impossible', { reason: 'unsafe to energise' }]]);
@@ -92,7 +92,7 @@ it('takes the reason where nothing can be captured, and says why mains must not 
 
 it('takes the call with its danger signs', async () => {
   const { face, recorded, went } = props();
-  show(<TakeFace {...face} />);
+  show(<CallStage {...face} />);
   await userEvent.type(screen.getByLabelText('What was it doing?'), 'hauling');
   await userEvent.click(screen.getByLabelText('a bang'));
   await userEvent.click(screen.getByLabelText('smoke'));

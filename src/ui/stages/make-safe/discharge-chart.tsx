@@ -2,8 +2,8 @@
 import { Box, Text } from '@chakra-ui/react';
 import { bisector, line, scaleLinear } from 'd3';
 import { useState } from 'react';
-import { busVoltsAfter, discharge, type Bank } from '@/core/bench/discharge';
-import { Why } from '../../kit/why';
+import { busVoltsAfter, discharge, type DischargingBank } from '@/core/bench/discharge';
+import { Disclosure } from '../../kit/why';
 import { YTicks } from '../../kit/y-ticks';
 import { countdown } from '../../kit/time';
 
@@ -21,7 +21,7 @@ export default function DischargeChart({
   limits,
   elapsed_s,
 }: {
-  bank: Bank;
+  bank: DischargingBank;
   startVolts: number;
   limits: { hands_V: number; test_V: number };
   elapsed_s: number | null;
@@ -131,7 +131,7 @@ export default function DischargeChart({
           Computed, never a proof. {limits.hands_V} V after {countdown(toHands.seconds)} min, {limits.test_V}{' '}
           V after {countdown(toTest.seconds)} min.
         </Text>
-        <Why label="sum and table">
+        <Disclosure label="sum and table">
           v = {startVolts.toFixed(0)} V × e^(−t ÷ {toTest.tau_s.toFixed(0)} s); R·C = {bank.bleederOhm / 1000}{' '}
           kΩ × {bank.capacitance_uF} µF; stored {toTest.storedEnergy_J.toFixed(0)} J. Any textbook on RC
           circuits.
@@ -151,7 +151,7 @@ export default function DischargeChart({
               ))}
             </tbody>
           </Box>
-        </Why>
+        </Disclosure>
       </Box>
     </Box>
   );

@@ -6,7 +6,7 @@ import { numberFrom } from '../../kit/number-from';
 import { Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { FieldGrid } from '../../kit/section';
-import { Figure } from '../../kit/field';
+import { NumberField } from '../../kit/field';
 
 /** A bank that does not run down by itself: the sums of a discharge resistor, and the record of its use. */
 export function DischargeTool({
@@ -31,8 +31,8 @@ export function DischargeTool({
         and eye protection as your rules ask; licensed persons only where they say so.
       </Caution>
       <FieldGrid>
-        <Figure label="Bank now" unit="V" text={from} set={setFrom} />
-        <Figure label="Resistor" unit="Ω" text={ohm} set={setOhm} />
+        <NumberField label="Bank now" unit="V" text={from} set={setFrom} />
+        <NumberField label="Resistor" unit="Ω" text={ohm} set={setOhm} />
       </FieldGrid>
       {sums !== null && start !== null && resistance !== null && (
         <>

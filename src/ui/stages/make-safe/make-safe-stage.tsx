@@ -3,20 +3,20 @@ import { Box, Text } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { peakBusVolts } from '@/core/bench/discharge';
-import { benchLock, counted, missingSteps, proofOf, waitOver } from '@/core/logbook';
+import { benchLock, countOf, missingSteps, proofOf, waitOver } from '@/core/logbook';
 import { unsafeSources } from '@/core/bench/make-safe';
 import { Primary, Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
-import { FaceHead, FieldGrid } from '../../kit/section';
+import { StageHead, FieldGrid } from '../../kit/section';
 import { Field } from '../../kit/field';
 import { StateMark } from '../../kit/state-mark';
 import { clockTime, countdown } from '../../kit/time';
 import { useNow } from '../../kit/use-now';
-import type { FaceProps } from '../../job-store/stage-props';
+import type { StageProps } from '../../job-store/stage-props';
 import { DischargeTool } from './discharge-tool';
 import { FiguresGrid } from './figures-grid';
 import { SourcesGrid } from './sources-grid';
-import { MeterProof, SourceBack, Step } from './steps';
+import { MeterProof, SourceBack, SafetyStep } from './steps';
 
 const DischargeChart = dynamic(() => import('./discharge-chart'), {
   ssr: false,
@@ -24,7 +24,7 @@ const DischargeChart = dynamic(() => import('./discharge-chart'), {
 });
 
 /** Making safe with measured figures; nothing here is a mere tick. */
-export function MakeSafeFace({ store, person, limits, knownSources, goTo }: FaceProps) {
+export function MakeSafeStage({ store, person, limits, knownSources, goTo }: StageProps) {
   const now = useNow(store.clockOffset_ms);
   const { drive, safety } = store.state;
   // Until a time is typed it is taken as isolated now.
@@ -34,7 +34,7 @@ export function MakeSafeFace({ store, person, limits, knownSources, goTo }: Face
   if (drive === null)
     return (
       <>
-        <FaceHead title="Make safe">The points to prove depend on the drive.</FaceHead>
+        <StageHead title="Make safe">The points to prove depend on the drive.</StageHead>
         <Primary onClick={() => goTo('identify')}>Identify the drive first</Primary>
       </>
     );
@@ -63,9 +63,9 @@ export function MakeSafeFace({ store, person, limits, knownSources, goTo }: Face
 
   return (
     <>
-      <FaceHead title="Make safe">
+      <StageHead title="Make safe">
         {drive.maker} {drive.type}. Local rules and qualified persons come before anything written here.
-      </FaceHead>
+      </StageHead>
       <Caution title="The bank stays charged after switching off." grave={bankVolts > limits.hands_V}>
         Hands only at {limits.hands_V} V or less, diode and ohms test only at {limits.test_V} V or less. A
         contact tester rated for the circuit; no contactless tester. A safe-stop input is not isolation.
@@ -92,7 +92,7 @@ export function MakeSafeFace({ store, person, limits, knownSources, goTo }: Face
         </Caution>
       )}
 
-      <Step
+      <SafetyStep
         n={1}
         title="Every source of energy"
         mark={sourcesDone ? 'sound' : unsafe === null ? 'unprobed' : 'failed'}
@@ -108,9 +108,9 @@ export function MakeSafeFace({ store, person, limits, knownSources, goTo }: Face
           disabled={apprentice}
           keep={(sources) => store.record('safety.sources', { sources })}
         />
-      </Step>
+      </SafetyStep>
 
-      <Step
+      <SafetyStep
         n={2}
         title="Lock and tag"
         mark={safety.locked === null ? 'unprobed' : 'sound'}
@@ -139,9 +139,9 @@ export function MakeSafeFace({ store, person, limits, knownSources, goTo }: Face
         <Primary disabled={stop || !sourcesDone || tag.trim() === ''} onClick={keepLock}>
           Keep: locked and tagged
         </Primary>
-      </Step>
+      </SafetyStep>
 
-      <Step
+      <SafetyStep
         n={3}
         title={`Wait as the label says: ${drive.labelWait_min} min`}
         mark={waited ? 'sound' : 'unprobed'}
@@ -156,9 +156,9 @@ export function MakeSafeFace({ store, person, limits, knownSources, goTo }: Face
           limits={limits}
           elapsed_s={safety.locked === null || now === 0 ? null : (now - safety.locked.isolatedAt) / 1000}
         />
-      </Step>
+      </SafetyStep>
 
-      <Step
+      <SafetyStep
         n={4}
         title="Prove the meter"
         mark={safety.meterBefore === null ? 'unprobed' : 'sound'}
@@ -166,9 +166,9 @@ export function MakeSafeFace({ store, person, limits, knownSources, goTo }: Face
         open={waited && safety.meterBefore === null}
       >
         <MeterProof when="before" disabled={stop || !waited} keep={(p) => store.record('safety.meter', p)} />
-      </Step>
+      </SafetyStep>
 
-      <Step
+      <SafetyStep
         n={5}
         title="Prove dead"
         mark={
@@ -184,7 +184,7 @@ export function MakeSafeFace({ store, person, limits, knownSources, goTo }: Face
           safety.meterBefore === null
             ? ''
             : left.length > 0
-              ? `${counted(left.length, 'figure')} left`
+              ? `${countOf(left.length, 'figure')} left`
               : `highest ${proof.highest_V} V`
         }
         open={safety.meterBefore !== null && left.length > 0}
@@ -211,19 +211,19 @@ export function MakeSafeFace({ store, person, limits, knownSources, goTo }: Face
             No bank terminal within reach
           </Secondary>
         </Box>
-      </Step>
+      </SafetyStep>
 
       {bankVolts > limits.test_V && (
-        <Step n={6} title="The bank does not run down" mark="doubt" summary={`${bankVolts} V`} open>
+        <SafetyStep n={6} title="The bank does not run down" mark="doubt" summary={`${bankVolts} V`} open>
           <DischargeTool
             capacitance_uF={drive.stage.capacitance_uF}
             volts={bankVolts}
             keep={(startVolts, ohm) => store.record('safety.discharged', { startVolts, ohm })}
           />
-        </Step>
+        </SafetyStep>
       )}
 
-      <Step
+      <SafetyStep
         n={bankVolts > limits.test_V ? 7 : 6}
         title="Prove the meter again"
         mark={safety.meterAfter === null ? 'unprobed' : 'sound'}
@@ -235,7 +235,7 @@ export function MakeSafeFace({ store, person, limits, knownSources, goTo }: Face
           disabled={stop || left.length > 0}
           keep={(p) => store.record('safety.meter', p)}
         />
-      </Step>
+      </SafetyStep>
 
       <Box borderTop="1px solid" borderColor="line" pt="3" aria-live="polite">
         {lock.open ? (

@@ -2,7 +2,13 @@
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { fold } from '@/core/logbook';
-import { greatestLimits, proofSteps, sourceKinds, sourceWords, type Source } from '@/core/bench/make-safe';
+import {
+  greatestLimits,
+  proofSteps,
+  sourceKinds,
+  sourceWords,
+  type EnergySource,
+} from '@/core/bench/make-safe';
 import { stage } from '@/core/equipment/power-stage';
 import { show } from '../../__tests__/show';
 import { DischargeTool } from './discharge-tool';
@@ -14,7 +20,7 @@ const fresh = fold([], { limits: greatestLimits }).safety;
 
 describe('the grid of sources', () => {
   it('is walked by keys alone, and keeps every answer', async () => {
-    const kept: Source[][] = [];
+    const kept: EnergySource[][] = [];
     show(<SourcesGrid known={['load']} current={[]} disabled={false} keep={(s) => kept.push(s)} />);
     expect(screen.getByText('met here before')).toBeTruthy();
     const mains = screen.getByRole('group', { name: sourceWords.mains.name });

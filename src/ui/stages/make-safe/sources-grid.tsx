@@ -6,7 +6,7 @@ import {
   sourceStates,
   sourceWords,
   unsafeSources,
-  type Source,
+  type EnergySource,
   type SourceKind,
   type SourceState,
 } from '@/core/bench/make-safe';
@@ -30,8 +30,8 @@ export function SourcesGrid({
   disabled,
 }: {
   known: readonly string[];
-  current: readonly Source[];
-  keep: (sources: Source[]) => void;
+  current: readonly EnergySource[];
+  keep: (sources: EnergySource[]) => void;
   disabled: boolean;
 }) {
   const [answers, setAnswers] = useState<Partial<Record<SourceKind, SourceState>>>(
@@ -42,7 +42,7 @@ export function SourcesGrid({
   );
   const rows = useRef<(HTMLInputElement | null)[]>([]);
   const button = useRef<HTMLButtonElement>(null);
-  const list = sourceKinds.flatMap((kind): Source[] => {
+  const list = sourceKinds.flatMap((kind): EnergySource[] => {
     const state = answers[kind];
     const text = how[kind]?.trim();
     return state === undefined ? [] : [{ kind, state, ...(text ? { how: text } : {}) }];

@@ -6,7 +6,7 @@ import type { Payload } from '@/core/logbook';
 import { sourceKinds, sourceWords, type SourceKind } from '@/core/bench/make-safe';
 import { Primary, Secondary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
-import { Field, Figure, Select } from '../../kit/field';
+import { Field, NumberField, Select } from '../../kit/field';
 import { StateMark, type Mark } from '../../kit/state-mark';
 
 interface StepProps {
@@ -20,7 +20,7 @@ interface StepProps {
 }
 
 /** One step of making safe; it opens by itself when its turn comes. */
-export function Step(props: StepProps) {
+export function SafetyStep(props: StepProps) {
   return <Foldable key={props.open ? 'due' : 'not due'} {...props} />;
 }
 
@@ -91,7 +91,7 @@ export function MeterProof({
           hint="a live socket, a proving unit"
           maxLength={200}
         />
-        <Figure
+        <NumberField
           label={`It shows, ${when}`}
           unit="V"
           text={volts}

@@ -94,7 +94,7 @@ function Over({ jobId, tests }: { jobId: string; tests: readonly Kept[] }) {
 }
 
 /** Insulation after one minute and, where wanted, ten; corrected to 40 °C against its minimum. */
-export function InsulationTest({
+export function InsulationTestPanel({
   jobId,
   tests,
   earthed,

@@ -1,30 +1,34 @@
 import { Box, Text } from '@chakra-ui/react';
 import { extent, line, scaleLog, scaleUtc } from 'd3';
 import { useState } from 'react';
-import { written } from '@/core/numerics/figures';
-import type { Point, Trend } from '@/core/motor/motor-history';
+import { formatSignificant } from '@/core/numerics/figures';
+import type { TrendPoint, InsulationTrend } from '@/core/motor/motor-history';
 import { PlainTable } from '../../kit/plain-table';
 import { StateMark, type Mark } from '../../kit/state-mark';
 import { day } from '../../kit/time';
-import { Why } from '../../kit/why';
+import { Disclosure } from '../../kit/why';
 import { YTicks } from '../../kit/y-ticks';
 
 const width = 640;
 const height = 190;
 const inset = { left: 64, right: 16, top: 30, bottom: 30 };
 const mostDates = 5;
-const marks: Readonly<Record<Point['verdict'], Mark>> = { pass: 'sound', doubtful: 'doubt', fail: 'failed' };
+const marks: Readonly<Record<TrendPoint['verdict'], Mark>> = {
+  pass: 'sound',
+  doubtful: 'doubt',
+  fail: 'failed',
+};
 const month_ms = 30 * 86_400_000;
 
 /** Megohms over the years on a logarithmic scale, against the least that is good enough. */
-function Chart({ trend, name }: { trend: Trend; name: string }) {
-  const [hover, setHover] = useState<Point | null>(null);
+function Chart({ trend, name }: { trend: InsulationTrend; name: string }) {
+  const [hover, setHover] = useState<TrendPoint | null>(null);
   const times = trend.points.map((p) => Date.parse(p.at));
   const [from = 0, to = 0] = extent(times) as [number | undefined, number | undefined];
   const x = scaleUtc([from - month_ms, to + month_ms], [inset.left, width - inset.right]);
   const values = [...trend.points.map((p) => Math.max(p.corrected_Mohm, 0.01)), trend.minimum_Mohm];
   const y = scaleLog([Math.min(...values) / 2, Math.max(...values) * 2], [height - inset.bottom, inset.top]);
-  const at = (p: Point): [number, number] => [x(Date.parse(p.at)), y(Math.max(p.corrected_Mohm, 0.01))];
+  const at = (p: TrendPoint): [number, number] => [x(Date.parse(p.at)), y(Math.max(p.corrected_Mohm, 0.01))];
   const shown = hover ?? trend.points[trend.points.length - 1];
   const ticks = x.ticks(mostDates);
   const dates = ticks.filter((_, i) => i % Math.ceil(ticks.length / mostDates) === 0);
@@ -83,7 +87,7 @@ function Chart({ trend, name }: { trend: Trend; name: string }) {
       ))}
       {shown !== undefined && (
         <text x={inset.left} y={14} fontSize="13" fill="var(--chakra-colors-ink)">
-          {day(shown.at)}: {written(shown.corrected_Mohm)} MΩ
+          {day(shown.at)}: {formatSignificant(shown.corrected_Mohm)} MΩ
         </text>
       )}
     </svg>
@@ -91,7 +95,7 @@ function Chart({ trend, name }: { trend: Trend; name: string }) {
 }
 
 /** How one insulation went over the years. */
-export function InsulationTrend({ trend, name }: { trend: Trend; name: string }) {
+export function InsulationTrend({ trend, name }: { trend: InsulationTrend; name: string }) {
   return (
     <Box as="figure" my="3">
       <Text as="figcaption" fontWeight="500">
@@ -103,20 +107,20 @@ export function InsulationTrend({ trend, name }: { trend: Trend; name: string })
           <Text color="doubt" fontWeight="500">
             <StateMark mark="doubt" label={null} /> {trend.falling.text}
           </Text>
-          <Why>{trend.falling.sum}. Half is common practice, no source.</Why>
+          <Disclosure>{trend.falling.sum}. Half is common practice, no source.</Disclosure>
         </Box>
       )}
-      <Why label="table">
+      <Disclosure label="table">
         <PlainTable heads={['Day', 'MΩ at 40 °C', 'Verdict']}>
           {trend.points.map((p) => (
             <tr key={`${p.jobId} ${p.at}`}>
               <td>{day(p.at)}</td>
-              <td>{written(p.corrected_Mohm)}</td>
+              <td>{formatSignificant(p.corrected_Mohm)}</td>
               <td>{p.verdict}</td>
             </tr>
           ))}
         </PlainTable>
-      </Why>
+      </Disclosure>
     </Box>
   );
 }

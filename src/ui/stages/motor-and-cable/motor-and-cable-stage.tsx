@@ -1,24 +1,24 @@
 'use client';
 import { Text } from '@chakra-ui/react';
 import { motorAgainst } from '@/core/logbook';
-import type { FaceProps } from '../../job-store/stage-props';
+import type { StageProps } from '../../job-store/stage-props';
 import { Primary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
-import { FaceHead } from '../../kit/section';
+import { StageHead } from '../../kit/section';
 import { Disconnect } from './disconnect';
-import { InsulationTest } from './insulation-test';
-import { UnbalanceTest } from './unbalance-test';
-import { WindingTest } from './winding-test';
+import { InsulationTestPanel } from './insulation-test';
+import { UnbalanceTestPanel } from './unbalance-test';
+import { WindingTestPanel } from './winding-test';
 
 /** Motor and cable before a drive meets them. */
-export function MotorFace({ jobId, store, goTo }: FaceProps) {
+export function MotorAndCableStage({ jobId, store, goTo }: StageProps) {
   const { motor, startUp } = store.state;
   const against = motorAgainst(startUp);
   return (
     <>
-      <FaceHead title="Motor and cable">
+      <StageHead title="Motor and cable">
         A new drive on a failed cable is a second dead drive: these come first.
-      </FaceHead>
+      </StageHead>
       {against.map((line) => (
         <Caution key={line} grave title="Held.">
           {line}
@@ -33,11 +33,11 @@ export function MotorFace({ jobId, store, goTo }: FaceProps) {
         <Disconnect keep={(what) => store.record('motor.disconnected', what)} />
       ) : (
         <>
-          <WindingTest
+          <WindingTestPanel
             tests={startUp.windings.map((w) => w.payload)}
             keep={(test) => store.record('motor.winding', test)}
           />
-          <InsulationTest
+          <InsulationTestPanel
             jobId={jobId}
             tests={startUp.insulations}
             earthed={startUp.earthed}
@@ -47,7 +47,7 @@ export function MotorFace({ jobId, store, goTo }: FaceProps) {
           />
         </>
       )}
-      <UnbalanceTest
+      <UnbalanceTestPanel
         tests={startUp.unbalances.map((u) => u.payload)}
         keep={(test) => store.record('motor.unbalance', test)}
       />

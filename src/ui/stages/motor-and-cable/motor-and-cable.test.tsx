@@ -2,7 +2,7 @@
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { InsulationThen } from '@/core/motor/motor-history';
-import type { FaceProps } from '../../job-store/stage-props';
+import type { StageProps } from '../../job-store/stage-props';
 import {
   answering,
   choose,
@@ -14,23 +14,23 @@ import {
   winchDrive,
   winchMotor,
   WithStore,
-  type Said,
+  type RecordedEntry,
 } from '../../__tests__/show';
-import { MotorFace } from './motor-and-cable-stage';
+import { MotorAndCableStage } from './motor-and-cable-stage';
 
 const jobId = '0190a200-0000-7000-8000-000000000001';
-const begun: readonly Said[] = [
+const begun: readonly RecordedEntry[] = [
   ['identify.drive', winchDrive],
   ['identify.motor', winchMotor],
 ];
 function faced(said = begun) {
-  const log: Said[] = [];
+  const log: RecordedEntry[] = [];
   const went: string[] = [];
   show(
     <WithStore said={said} log={log}>
       {(store) => (
-        <MotorFace
-          {...({ jobId, store, person: ines, catalogue: [] } as unknown as FaceProps)}
+        <MotorAndCableStage
+          {...({ jobId, store, person: ines, catalogue: [] } as unknown as StageProps)}
           goTo={(stage) => went.push(stage)}
         />
       )}

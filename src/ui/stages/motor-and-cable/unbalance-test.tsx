@@ -10,7 +10,7 @@ import { Verdict } from './verdict';
 type Test = Payload<'motor.unbalance'>;
 
 /** Three voltages or currents, how far apart they are, and what it costs a line-fed motor. */
-export function UnbalanceTest({ tests, keep }: { tests: readonly Test[]; keep: (test: Test) => void }) {
+export function UnbalanceTestPanel({ tests, keep }: { tests: readonly Test[]; keep: (test: Test) => void }) {
   const [of, setOf] = useState<Test['of']>('voltage');
   const [fedFrom, setFedFrom] = useState<Test['fedFrom']>('line');
   const [typed, setTyped] = useState(['', '', '']);

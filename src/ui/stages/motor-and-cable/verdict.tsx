@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { StateMark, type Mark } from '../../kit/state-mark';
-import { Why } from '../../kit/why';
+import { Disclosure } from '../../kit/why';
 
 const marks: Readonly<Record<'pass' | 'doubtful' | 'fail', Mark>> = {
   pass: 'sound',
@@ -35,9 +35,9 @@ export function Verdict({
         </Text>
       </Box>
       {children}
-      <Why>
+      <Disclosure>
         {sum}. {source}.
-      </Why>
+      </Disclosure>
     </Box>
   );
 }

@@ -8,7 +8,7 @@ import { figureFrom, numberFrom } from '../../kit/number-from';
 import { Verdict } from './verdict';
 
 /** Ohms of the three pairs, brought to one temperature, and whether they are alike. */
-export function WindingTest({
+export function WindingTestPanel({
   tests,
   keep,
 }: {

@@ -10,7 +10,7 @@ import { Choice, Field } from '../../kit/field';
 import { Photos } from '../../kit/photos';
 import { StateMark, type Mark } from '../../kit/state-mark';
 import { Tick } from '../../kit/tick';
-import { Why } from '../../kit/why';
+import { Disclosure } from '../../kit/why';
 import { numberFrom } from '../../kit/number-from';
 
 type Motor = Payload<'identify.motor'>;
@@ -102,7 +102,7 @@ function Sums({ plate }: { plate: Plate }) {
           <Box as="li" key={f.code} display="grid" gridTemplateColumns="20px 1fr" fontSize="0.95rem">
             <StateMark mark={marks[f.severity]} label={words[f.severity]} />
             <Box>
-              {f.text} <Why>{f.sum}</Why>
+              {f.text} <Disclosure>{f.sum}</Disclosure>
             </Box>
           </Box>
         ))}

@@ -1,16 +1,16 @@
 'use client';
 import { Primary } from '../../kit/buttons';
-import { FaceHead, Section } from '../../kit/section';
-import type { FaceProps } from '../../job-store/stage-props';
+import { StageHead, Section } from '../../kit/section';
+import type { StageProps } from '../../job-store/stage-props';
 import { DriveForm } from './drive-form';
 import { MotorForm } from './motor-form';
 
 /** Reading both plates, from the labels and not from memory. */
-export function IdentifyFace({ store, catalogue, goTo }: FaceProps) {
+export function NameplatesStage({ store, catalogue, goTo }: StageProps) {
   const { drive, motor } = store.state;
   return (
     <>
-      <FaceHead title="Identify">From the rating labels, not from memory.</FaceHead>
+      <StageHead title="Identify">From the rating labels, not from memory.</StageHead>
       <Section title="Drive">
         <DriveForm drive={drive} catalogue={catalogue} keep={(d) => store.record('identify.drive', d)} />
       </Section>

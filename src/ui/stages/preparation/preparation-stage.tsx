@@ -1,10 +1,10 @@
 'use client';
 import { Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { FaceProps } from '../../job-store/stage-props';
-import { NotesFace } from '../../panels/notes-panel';
+import type { StageProps } from '../../job-store/stage-props';
+import { NotesPanel } from '../../panels/notes-panel';
 import { Primary } from '../../kit/buttons';
-import { FaceHead } from '../../kit/section';
+import { StageHead } from '../../kit/section';
 import { PanelSwitch } from '../../kit/panel-switch';
 import { useSwap } from '../../panels/use-swap';
 import { Ledger } from './wires/ledger';
@@ -18,14 +18,14 @@ const panels = [
 type Panel = (typeof panels)[number]['id'];
 
 /** Before the swap: the wires of the old unit, and who does what when. */
-export function PrepareFace(props: FaceProps) {
+export function PreparationStage(props: StageProps) {
   const [open, setOpen] = useState<Panel>('wires');
   const { swap, loading, trouble } = useSwap(props.store.state, props.catalogue);
   return (
     <>
-      <FaceHead title="Prepare">
+      <StageHead title="Prepare">
         The stop is what costs. What can be done before or after it is done then.
-      </FaceHead>
+      </StageHead>
       <PanelSwitch label="Prepare" panels={panels} open={open} choose={setOpen} />
       {open === 'wires' &&
         (swap === null ? (
@@ -41,7 +41,7 @@ export function PrepareFace(props: FaceProps) {
           </>
         ))}
       {open === 'stop' && <StopPanel {...props} />}
-      {open === 'notes' && <NotesFace {...props} stage="prepare" bare />}
+      {open === 'notes' && <NotesPanel {...props} stage="prepare" bare />}
     </>
   );
 }

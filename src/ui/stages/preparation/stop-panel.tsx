@@ -9,14 +9,14 @@ import {
   type StopPlan,
   type TaskTrouble,
 } from '@/core/replacement/stop-plan';
-import type { FaceProps } from '../../job-store/stage-props';
+import type { StageProps } from '../../job-store/stage-props';
 import { Primary, Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { FieldGrid, KeptNote, Section } from '../../kit/section';
-import { Figure, Select } from '../../kit/field';
+import { NumberField, Select } from '../../kit/field';
 import { numberFrom } from '../../kit/number-from';
 import { StateMark } from '../../kit/state-mark';
-import { Why } from '../../kit/why';
+import { Disclosure } from '../../kit/why';
 import { StopChart } from '../../panels/outage/stop-chart';
 import { CalendarLink } from './calendar-link';
 import { Movables } from './movables';
@@ -52,18 +52,18 @@ function Answer({ plan, allowed }: { plan: StopPlan; allowed: number | null }) {
             : `${inMinutes(plan.stop_min - (allowed ?? 0))} minutes more than allowed.`}{' '}
         {inMinutes(plan.total_min)} minutes of work from beginning to end.
       </Text>
-      <Why>
+      <Disclosure>
         {plan.optimal
           ? 'No plan with these tasks and people stops the machine for less: every other order was looked at or left out by a bound.'
           : `No plan stops the machine for less than ${inMinutes(plan.bound_min)} minutes; whether this one can be beaten was not settled.`}{' '}
         What is stopped or isolated lies in one window, and so does what is caught between two of those.
-      </Why>
+      </Disclosure>
     </Box>
   );
 }
 
 /** Who does what when, so that the machine stands still for the shortest time. */
-export function StopPanel({ jobId, store }: FaceProps) {
+export function StopPanel({ jobId, store }: StageProps) {
   const {
     swap: { planned: stopPlanned },
     opened,
@@ -99,7 +99,13 @@ export function StopPanel({ jobId, store }: FaceProps) {
             onChange={setPeople}
             options={['1', '2', '3', '4'].map((n) => ({ value: n, label: n }))}
           />
-          <Figure label="Stop allowed" unit="min" text={allowed} set={setAllowed} hint="Empty: nobody said" />
+          <NumberField
+            label="Stop allowed"
+            unit="min"
+            text={allowed}
+            set={setAllowed}
+            hint="Empty: nobody said"
+          />
         </FieldGrid>
         {typed.length === 0 && (
           <Text mb="2">

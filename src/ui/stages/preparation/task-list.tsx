@@ -2,9 +2,9 @@ import { Box, Text } from '@chakra-ui/react';
 import type { NamedTask } from '@/core/replacement/stop-plan';
 import { Secondary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
-import { Field, Figure, Select } from '../../kit/field';
+import { Field, NumberField, Select } from '../../kit/field';
 import { Tick } from '../../kit/tick';
-import { Why } from '../../kit/why';
+import { Disclosure } from '../../kit/why';
 
 /** A task as it is typed. */
 export interface TypedTask {
@@ -69,7 +69,7 @@ function OneTask({
           error={task.name.trim() === '' ? 'What is done?' : undefined}
           onChange={(e) => change({ ...task, name: e.target.value })}
         />
-        <Figure
+        <NumberField
           label={`Takes, task ${place}`}
           unit="min"
           text={task.minutes}
@@ -96,7 +96,7 @@ function OneTask({
       <Text fontSize="0.92rem" color="soft">
         {names.length === 0 ? 'Waits for nothing.' : `After: ${names.join('; ')}.`}
       </Text>
-      <Why label={`what task ${place} waits for`}>
+      <Disclosure label={`what task ${place} waits for`}>
         {others.map((o) => (
           <Tick
             key={o.id}
@@ -108,7 +108,7 @@ function OneTask({
           />
         ))}
         <Secondary onClick={remove}>Take task {place} out</Secondary>
-      </Why>
+      </Disclosure>
     </Box>
   );
 }

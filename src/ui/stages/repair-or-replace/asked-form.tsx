@@ -1,10 +1,10 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { networkQuestions, type Asked } from '@/core/replacement/replacement';
+import { networkQuestions, type UnitRequirements } from '@/core/replacement/replacement';
 import type { JobStore } from '../../job-store/use-job';
 import { Primary } from '../../kit/buttons';
 import { FieldGrid, KeptNote, Section } from '../../kit/section';
-import { Field, Figure, Select } from '../../kit/field';
+import { Field, NumberField, Select } from '../../kit/field';
 import { figureFrom } from '../../kit/number-from';
 import { Tick } from '../../kit/tick';
 
@@ -36,7 +36,7 @@ const yesNoOptions = [
 ];
 
 /** What machine and place ask of a unit; with a network, what the controller must know, asked before anything is decided. */
-export function AskedForm({ asked, store }: { asked: Asked; store: JobStore }) {
+export function AskedForm({ asked, store }: { asked: UnitRequirements; store: JobStore }) {
   const [typed, setTyped] = useState<Record<string, string>>({
     volts: String(asked.supply.volts),
     ...Object.fromEntries(figures.map(([key]) => [key, text(asked[key])])),
@@ -99,7 +99,7 @@ export function AskedForm({ asked, store }: { asked: Asked; store: JobStore }) {
   return (
     <Section title="What the place asks">
       <FieldGrid min="160px">
-        <Figure label="Supply" unit="V" text={at('volts')} set={put('volts')} />
+        <NumberField label="Supply" unit="V" text={at('volts')} set={put('volts')} />
         <Select
           label="Phases of the supply"
           value={phases}
@@ -130,7 +130,7 @@ export function AskedForm({ asked, store }: { asked: Asked; store: JobStore }) {
           ]}
         />
         {figures.map(([key, label, unit]) => (
-          <Figure
+          <NumberField
             key={key}
             label={label}
             unit={unit}
@@ -170,7 +170,7 @@ export function AskedForm({ asked, store }: { asked: Asked; store: JobStore }) {
           onChange={(e) => put('protection')(e.target.value)}
         />
         {sides.map(([side, label]) => (
-          <Figure
+          <NumberField
             key={side}
             label={label}
             unit="mm"

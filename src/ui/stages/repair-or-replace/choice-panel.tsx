@@ -15,15 +15,15 @@ import {
   type Decision,
   type Situation,
 } from '@/core/replacement/replacement';
-import type { FaceProps } from '../../job-store/stage-props';
+import type { StageProps } from '../../job-store/stage-props';
 import { Primary, Secondary } from '../../kit/buttons';
 import { FieldGrid, KeptNote, Section } from '../../kit/section';
-import { Choice, Field, Figure } from '../../kit/field';
+import { Choice, Field, NumberField } from '../../kit/field';
 import { PlainTable } from '../../kit/plain-table';
 import { StateMark } from '../../kit/state-mark';
 import { Tick } from '../../kit/tick';
 import { dateTime } from '../../kit/time';
-import { Why } from '../../kit/why';
+import { Disclosure } from '../../kit/why';
 import { firstFigures } from './first-figures';
 import { rangeFrom, rangeText } from './ranges';
 
@@ -97,13 +97,13 @@ function CostRow({ costed, most, best }: { costed: Costed; most: number; best: b
               style={{ left: at(costed.cost.mid) }}
             />
           </Box>
-          <Why label="the sum">
+          <Disclosure label="the sum">
             {costed.sum.map((line) => (
               <Text key={line} fontFamily="mono" fontSize="0.9rem">
                 {line}
               </Text>
             ))}
-          </Why>
+          </Disclosure>
         </>
       )}
     </Box>
@@ -140,14 +140,14 @@ function Hinges({ decision }: { decision: Decision }) {
         </PlainTable>
       )}
       {indifferent.length > 0 && (
-        <Why label="not known, and it does not matter">{indifferent.join('; ')}.</Why>
+        <Disclosure label="not known, and it does not matter">{indifferent.join('; ')}.</Disclosure>
       )}
     </Box>
   );
 }
 
 /** Repair, exchange, a newer type, or settings only: what each costs, on what that hangs, and what the person decides. */
-export function ChoicePanel({ store, catalogue, person }: FaceProps) {
+export function ChoicePanel({ store, catalogue, person }: StageProps) {
   const { swap, drive } = store.state;
   const first = useMemo(() => firstFigures(store.state, catalogue), [store.state, catalogue]);
   const start = swap.figures ?? first;
@@ -164,7 +164,7 @@ export function ChoicePanel({ store, catalogue, person }: FaceProps) {
   const decision = useMemo(() => (situation === null ? null : decide(situation)), [situation]);
   const made = swap.decision;
   const field = (key: string, of: ChoiceFigure | CommonFigure, label: string) => (
-    <Figure
+    <NumberField
       key={key}
       label={label}
       unit={shownUnit(figureNames[of].unit)}
@@ -204,11 +204,11 @@ export function ChoicePanel({ store, catalogue, person }: FaceProps) {
               ))}
             </Box>
             <Hinges decision={decision} />
-            <Why>
+            <Disclosure>
               Price, work and stop, and what comes after it if it does not hold. In the middle of every range;
               what nobody knows runs over a wide one. A bank beyond eight years takes 5 % a year off whatever
               keeps it. Common practice, no source.
-            </Why>
+            </Disclosure>
           </Box>
         )}
       </Section>

@@ -2,12 +2,12 @@ import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { FitRow } from '@/core/replacement/replacement';
 import { unitsOf, type Swap } from '@/core/job/swap';
-import type { FaceProps } from '../../job-store/stage-props';
+import type { StageProps } from '../../job-store/stage-props';
 import { Primary, Secondary } from '../../kit/buttons';
 import { KeptNote, Section } from '../../kit/section';
 import { PlainTable } from '../../kit/plain-table';
 import { StateMark, type Mark } from '../../kit/state-mark';
-import { Why } from '../../kit/why';
+import { Disclosure } from '../../kit/why';
 import { AskedForm } from './asked-form';
 import { typedUnit, unitFrom, UnitPicker } from './unit-picker';
 
@@ -33,7 +33,7 @@ const actionWords = { buy: 'Buy', move: 'Move', change: 'Change', ask: 'Ask' } a
 const order = ['does-not', 'ask', 'adapts', 'fits'] as const;
 
 /** What comes out, what goes in, what the place asks, and row by row whether that fits. */
-export function FitPanel({ jobId, store, catalogue, swap }: FaceProps & { swap: Swap | null }) {
+export function FitPanel({ jobId, store, catalogue, swap }: StageProps & { swap: Swap | null }) {
   const units = unitsOf(store.state);
   const [old, setOld] = useState(() => typedUnit(units?.old ?? null));
   const [next, setNext] = useState(() => typedUnit(units?.next ?? null));
@@ -98,9 +98,9 @@ export function FitPanel({ jobId, store, catalogue, swap }: FaceProps & { swap: 
                   <td style={{ minWidth: 220 }}>
                     {r.text}
                     {r.sum !== undefined && (
-                      <Why label="the sum">
+                      <Disclosure label="the sum">
                         <Text fontFamily="mono">{r.sum}</Text>
-                      </Why>
+                      </Disclosure>
                     )}
                   </td>
                 </tr>

@@ -1,9 +1,9 @@
 'use client';
 import { Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { FaceProps } from '../../job-store/stage-props';
-import { NotesFace } from '../../panels/notes-panel';
-import { FaceHead } from '../../kit/section';
+import type { StageProps } from '../../job-store/stage-props';
+import { NotesPanel } from '../../panels/notes-panel';
+import { StageHead } from '../../kit/section';
 import { PanelSwitch } from '../../kit/panel-switch';
 import { useSwap } from '../../panels/use-swap';
 import { ChoicePanel } from './choice-panel';
@@ -17,14 +17,14 @@ const panels = [
 type Panel = (typeof panels)[number]['id'];
 
 /** Repair or replace, and by what. */
-export function DecideFace(props: FaceProps) {
+export function RepairOrReplaceStage(props: StageProps) {
   const [open, setOpen] = useState<Panel>('choice');
   const { swap, loading, trouble } = useSwap(props.store.state, props.catalogue);
   return (
     <>
-      <FaceHead title="Decide">
+      <StageHead title="Decide">
         What each way costs, on what that hangs, and whether another unit fits.
-      </FaceHead>
+      </StageHead>
       <PanelSwitch label="Decide" panels={panels} open={open} choose={setOpen} />
       {open === 'choice' && <ChoicePanel {...props} />}
       {open === 'fit' && (
@@ -34,7 +34,7 @@ export function DecideFace(props: FaceProps) {
           <FitPanel {...props} swap={swap} />
         </>
       )}
-      {open === 'notes' && <NotesFace {...props} stage="decide" bare />}
+      {open === 'notes' && <NotesPanel {...props} stage="decide" bare />}
     </>
   );
 }

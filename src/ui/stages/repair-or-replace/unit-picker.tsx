@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import type { DriveType } from '@/core/equipment/catalogue';
 import type { PlateUnit } from '@/core/job/swap';
 import { FieldGrid } from '../../kit/section';
-import { Field, Figure, Select } from '../../kit/field';
+import { Field, NumberField, Select } from '../../kit/field';
 import { numberFrom } from '../../kit/number-from';
 
 /** A unit as it is typed. */
@@ -138,7 +138,12 @@ export function UnitPicker({
             maxLength={60}
             onChange={(e) => change({ type: e.target.value })}
           />
-          <Figure label="Supply" unit="V" text={typed.supply_V} set={(supply_V) => change({ supply_V })} />
+          <NumberField
+            label="Supply"
+            unit="V"
+            text={typed.supply_V}
+            set={(supply_V) => change({ supply_V })}
+          />
           <Select
             label="Phases"
             value={typed.phases}
@@ -148,7 +153,7 @@ export function UnitPicker({
               { value: '1', label: '1' },
             ]}
           />
-          <Figure
+          <NumberField
             label="Rated amps"
             unit="A"
             text={typed.ratedAmps}

@@ -2,7 +2,7 @@ import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { NamedTask, Progress } from '@/core/replacement/stop-plan';
 import type { Payload } from '@/core/logbook';
-import type { FaceProps } from '../../job-store/stage-props';
+import type { StageProps } from '../../job-store/stage-props';
 import { Primary, Secondary } from '../../kit/buttons';
 import { Section } from '../../kit/section';
 import { StateMark, type Mark } from '../../kit/state-mark';
@@ -146,7 +146,7 @@ export function LiveStop({
   planned,
   now: swapNow,
   ...props
-}: FaceProps & { planned: Planned; now: SwapNow }) {
+}: StageProps & { planned: Planned; now: SwapNow }) {
   const { store } = props;
   const { stop } = store.state.swap;
   const [all, setAll] = useState(false);

@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { modelOf, stageOf } from '@/core/equipment/catalogue';
 import { handsLock } from '@/core/logbook';
-import type { FaceProps } from '../../job-store/stage-props';
+import type { StageProps } from '../../job-store/stage-props';
 import { Primary, Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { Section } from '../../kit/section';
@@ -11,7 +11,13 @@ import { useNow } from '../../kit/use-now';
 import type { SwapNow } from '../../panels/use-swap';
 
 /** The two moments of a swap: the old unit comes out when nothing holds it, the new one goes in with its plate. */
-export function OutAndIn({ store, person, limits, goTo, now: { swap, next } }: FaceProps & { now: SwapNow }) {
+export function OutAndIn({
+  store,
+  person,
+  limits,
+  goTo,
+  now: { swap, next },
+}: StageProps & { now: SwapNow }) {
   const { state } = store;
   const { outAt } = state.swap;
   const now = useNow(store.clockOffset_ms, 5000);

@@ -2,10 +2,10 @@
 import { Text } from '@chakra-ui/react';
 import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
-import type { FaceProps } from '../../job-store/stage-props';
-import { NotesFace } from '../../panels/notes-panel';
+import type { StageProps } from '../../job-store/stage-props';
+import { NotesPanel } from '../../panels/notes-panel';
 import { Primary } from '../../kit/buttons';
-import { FaceHead } from '../../kit/section';
+import { StageHead } from '../../kit/section';
 import { PanelSwitch } from '../../kit/panel-switch';
 import { LiveStop } from './live-stop';
 import { TickWires } from './tick-wires';
@@ -19,7 +19,7 @@ const panels = [
 type Panel = (typeof panels)[number]['id'];
 
 /** The swap itself: the clock runs, tasks and wires are ticked. */
-export function SwapFace(props: FaceProps) {
+export function ReplacementStage(props: StageProps) {
   // A label that was read leads here.
   const asked = useSearchParams().get('wire') ?? '';
   const [open, setOpen] = useState<Panel>(asked === '' ? 'stop' : 'wires');
@@ -27,9 +27,9 @@ export function SwapFace(props: FaceProps) {
   const { planned } = props.store.state.swap;
   return (
     <>
-      <FaceHead title="Swap and wire">
+      <StageHead title="Swap and wire">
         The clock runs. What is done is ticked, and the rest is planned anew.
-      </FaceHead>
+      </StageHead>
       <PanelSwitch label="Swap and wire" panels={panels} open={open} choose={setOpen} />
       {open === 'stop' &&
         (planned === null || planned.tasks.length === 0 ? (
@@ -56,7 +56,7 @@ export function SwapFace(props: FaceProps) {
             control={now.next?.control ?? null}
           />
         ))}
-      {open === 'notes' && <NotesFace {...props} stage="swap" bare />}
+      {open === 'notes' && <NotesPanel {...props} stage="swap" bare />}
     </>
   );
 }

@@ -7,12 +7,12 @@ import type { Payload } from '@/core/logbook';
 import { swapOf, type KnownType, type Swap } from '@/core/job/swap';
 import { FitPanel } from '../repair-or-replace/fit-panel';
 import { ChoicePanel } from '../repair-or-replace/choice-panel';
-import { BackPanel } from '../hand-over/back-panel';
-import type { FaceProps } from '../../job-store/stage-props';
+import { HandOverPanel } from '../hand-over/back-panel';
+import type { StageProps } from '../../job-store/stage-props';
 import type { JobStore } from '../../job-store/use-job';
 import { Ledger } from '../preparation/wires/ledger';
 import {
-  controlOf,
+  testControl,
   ines,
   pip,
   press,
@@ -21,7 +21,7 @@ import {
   type,
   typeOf,
   WithStore,
-  type Said,
+  type RecordedEntry,
 } from '../../__tests__/show';
 import { OutAndIn } from './out-and-in';
 import { TickWires } from './tick-wires';
@@ -33,7 +33,7 @@ const jobId = '0190a200-0000-7000-8000-00000000000b';
 const scenario = JSON.parse(readFileSync('demo/scenario.json', 'utf8')) as {
   jobs: { id: string; entries: { kind: string; payload: object }[] }[];
 };
-const full = (kind: string, payload: object): Said => {
+const full = (kind: string, payload: object): RecordedEntry => {
   const wire = {
     ferrule: '',
     drawing: '',
@@ -45,29 +45,29 @@ const full = (kind: string, payload: object): Said => {
     later: false,
     photos: [],
   };
-  return [kind, kind === 'wire.noted' ? { ...wire, ...payload } : payload] as unknown as Said;
+  return [kind, kind === 'wire.noted' ? { ...wire, ...payload } : payload] as unknown as RecordedEntry;
 };
 const begun = (scenario.jobs.find((j) => j.id === jobId)?.entries ?? []).map((e) => full(e.kind, e.payload));
 const units: Payload<'swap.units'> = {
   old: { typeId: 'knot-k3', maker: 'Knot', type: 'K3-18', supply_V: 400, phases: 3, ratedAmps: 18 },
   next: { typeId: 'whimbrel-w4', maker: 'Whimbrel', type: 'W4-15', supply_V: 400, phases: 3, ratedAmps: 15 },
 };
-const both: Said[] = [...begun, ['swap.units', units]];
+const both: RecordedEntry[] = [...begun, ['swap.units', units]];
 const known = new Map(
   ['knot-k3', 'whimbrel-w4'].map((id): [string, KnownType] => [
     id,
-    { type: typeOf(id), control: controlOf(id) },
+    { type: typeOf(id), control: testControl(id) },
   ]),
 );
 const catalogue = [...known.values()].map((k) => k.type);
 
 /** A part of a swap's screens over a store that folds; its swap is worked out anew with every entry. */
 function faced(
-  part: (props: FaceProps & { swap: Swap | null }, store: JobStore) => React.ReactNode,
-  said: readonly Said[] = both,
+  part: (props: StageProps & { swap: Swap | null }, store: JobStore) => React.ReactNode,
+  said: readonly RecordedEntry[] = both,
   person = ines,
 ) {
-  const log: Said[] = [];
+  const log: RecordedEntry[] = [];
   const went: string[] = [];
   show(
     <WithStore said={said} log={log} person={person}>
@@ -82,7 +82,7 @@ function faced(
           knownSources: [],
           goTo: (s: string) => went.push(s),
         };
-        return part({ ...(props as unknown as FaceProps), swap }, store);
+        return part({ ...(props as unknown as StageProps), swap }, store);
       }}
     </WithStore>,
   );
@@ -90,7 +90,7 @@ function faced(
 }
 const ledger = (said = both) =>
   faced((p) => (p.swap === null ? null : <Ledger {...p} swap={p.swap} />), said);
-const last = (log: Said[]) => log.at(-1);
+const last = (log: RecordedEntry[]) => log.at(-1);
 
 describe('the ledger', () => {
   it('says what holds the swap first, and opens the wire it speaks of', async () => {
@@ -196,7 +196,7 @@ describe('wires on again', () => {
     faced(
       (p) =>
         p.swap === null ? null : (
-          <TickWires {...p} swap={p.swap} control={controlOf('whimbrel-w4')} asked={asked} />
+          <TickWires {...p} swap={p.swap} control={testControl('whimbrel-w4')} asked={asked} />
         ),
       said,
     );
@@ -284,11 +284,11 @@ describe('the decision', () => {
 
 describe('the machine goes back', () => {
   it('two names, each open line by name, and never the same person twice', async () => {
-    const told: Said[] = [
+    const told: RecordedEntry[] = [
       ['handover.told', { who: 'control room', how: '' }],
       ['handover.partner', { machine: 'Shellfish grading drum', right: true, note: '' }],
     ];
-    const { log } = faced((p) => <BackPanel {...p} />, [...both, ...told]);
+    const { log } = faced((p) => <HandOverPanel {...p} />, [...both, ...told]);
     const sign = () => screen.getByRole('button', { name: 'Sign as Ines Tarrow' }) as HTMLButtonElement;
     await type('Who takes it over', 'ines tarrow');
     expect(screen.getByText('The second name is somebody else')).toBeTruthy();
@@ -310,7 +310,7 @@ describe('the machine goes back', () => {
   });
 
   it('is held while a partner does not run as before', async () => {
-    const { log } = faced((p) => <BackPanel {...p} />);
+    const { log } = faced((p) => <HandOverPanel {...p} />);
     await press('Shellfish grading drum: see to it');
     await press('It does not');
     expect(last(log)).toMatchObject(['handover.partner', { right: false }]);

@@ -2,11 +2,11 @@ import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Control } from '@/core/equipment/catalogue';
 import type { Swap } from '@/core/job/swap';
-import { roleWords, wireEnds, type LedgerWire, type WireEnd } from '@/core/replacement/wires';
-import type { FaceProps } from '../../job-store/stage-props';
+import { wireRoleWords, wireEnds, type LedgerWire, type WireEnd } from '@/core/replacement/wires';
+import type { StageProps } from '../../job-store/stage-props';
 import { Secondary } from '../../kit/buttons';
 import { FieldGrid, Section } from '../../kit/section';
-import { Figure } from '../../kit/field';
+import { NumberField } from '../../kit/field';
 import { StateMark } from '../../kit/state-mark';
 import { Tick } from '../../kit/tick';
 
@@ -46,7 +46,7 @@ function OneWire({
       </Text>
       <Text gridColumn={{ base: '2', md: 'auto' }}>
         <StateMark mark={both ? 'sound' : 'unprobed'} label={both ? 'both ends seen' : 'open'} />{' '}
-        {roleWords(wire.role)}
+        {wireRoleWords(wire.role)}
         {wire.ferrule !== '' && (
           <Text as="span" color="soft">
             {' '}
@@ -79,7 +79,7 @@ export function TickWires({
   swap,
   control,
   asked,
-}: FaceProps & {
+}: StageProps & {
   swap: Swap;
   control: Control | null;
   /** Number of the wire whose label was read; empty: none was. */
@@ -120,7 +120,7 @@ export function TickWires({
         </Text>
       ))}
       <FieldGrid min="180px">
-        <Figure
+        <NumberField
           label="Find by number or ferrule"
           inputMode="text"
           text={find}
@@ -151,7 +151,7 @@ export function TickWires({
           <Box as="ul" listStyleType="none">
             {capped.map((w) => (
               <li key={w.id}>
-                {w.number}, {w.from ?? 'loose'}: {roleWords(w.role)}. Cap and tag it.
+                {w.number}, {w.from ?? 'loose'}: {wireRoleWords(w.role)}. Cap and tag it.
               </li>
             ))}
           </Box>

@@ -1,13 +1,13 @@
 import { consequencesSchema } from '@/core/bench/story/schema';
-import { guarded, jsonBody, Refused } from '@/server/http/border';
+import { guardedRoute, jsonBody, HttpError } from '@/server/http/border';
 import { currentPerson } from '@/server/people/current-person';
 import { consequences, setConsequences } from '@/server/administration/settings';
 
-export const GET = guarded(async () => Response.json({ consequences: await consequences() }));
+export const GET = guardedRoute(async () => Response.json({ consequences: await consequences() }));
 
 /** The shop lead writes down what the shop has seen. */
-export const PUT = guarded(async (request) => {
-  if ((await currentPerson()).role !== 'lead') throw new Refused(403, 'The shop lead keeps this table.');
+export const PUT = guardedRoute(async (request) => {
+  if ((await currentPerson()).role !== 'lead') throw new HttpError(403, 'The shop lead keeps this table.');
   await setConsequences(await jsonBody(request, consequencesSchema, 64 * 1024));
   return Response.json({ consequences: await consequences() });
 });

@@ -1,7 +1,7 @@
-import { guarded } from '@/server/http/border';
+import { guardedRoute } from '@/server/http/border';
 import { people } from '@/server/people/people';
 
 export const dynamic = 'force-dynamic';
 
 /** Up, with its database. */
-export const GET = guarded(async () => Response.json({ ok: true, people: (await people()).length }));
+export const GET = guardedRoute(async () => Response.json({ ok: true, people: (await people()).length }));

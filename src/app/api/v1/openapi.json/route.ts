@@ -1,4 +1,4 @@
 import { openApi } from '@/core/verbs';
-import { guarded } from '@/server/http/border';
+import { guardedRoute } from '@/server/http/border';
 
-export const GET = guarded(async () => Response.json(openApi('1')));
+export const GET = guardedRoute(async () => Response.json(openApi('1')));

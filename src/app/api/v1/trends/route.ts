@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { keepText } from '@/server/logbook/blobs';
-import { guarded, jsonBody } from '@/server/http/border';
+import { guardedRoute, jsonBody } from '@/server/http/border';
 
 /** Samples of a trend: seconds since its start, and a figure a series, null where none came. */
 const trendSchema = z.strictObject({
@@ -13,7 +13,7 @@ const trendSchema = z.strictObject({
 });
 
 /** Keeps a trend; answers with its address. */
-export const POST = guarded(async (request) => {
+export const POST = guardedRoute(async (request) => {
   const trend = await jsonBody(request, trendSchema, 2 * 1024 * 1024);
   return Response.json(
     { sha256: await keepText(JSON.stringify(trend), 'application/json') },

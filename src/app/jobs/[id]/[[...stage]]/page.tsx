@@ -6,7 +6,7 @@ import { currentPerson } from '@/server/people/current-person';
 import { entriesAfter, knownSources } from '@/server/logbook/jobs';
 import { uuidSchema } from '@/server/http/border';
 import { people } from '@/server/people/people';
-import { consequences, limits } from '@/server/administration/settings';
+import { consequences, siteLimits } from '@/server/administration/settings';
 import { JobCard } from '@/ui/job-card/job-card';
 
 export const dynamic = 'force-dynamic';
@@ -30,13 +30,13 @@ export default async function JobPage({ params }: Props) {
   const entries = await entriesAfter(id, 0);
   if (entries === null) notFound();
   if (stage === null) {
-    const site = await limits();
+    const site = await siteLimits();
     redirect(`/jobs/${id}/${currentStage(stageLines(fold(entries, { limits: site }), site))}`);
   }
   const [person, everybody, within, types, met, table] = await Promise.all([
     currentPerson(),
     people(),
-    limits(),
+    siteLimits(),
     catalogue(),
     knownSources(id),
     consequences(),

@@ -1,10 +1,10 @@
 // Where run and speed come from, how it stops, what watches it.
 import { isLifting } from '../../../equipment/application';
-import { chosen, practice, type Rule } from '../rule';
+import { chosen, practice, type StartUpRule } from '../rule';
 
 const usualCarrier_kHz = 4;
 
-export const controlRules: readonly Rule[] = [
+export const controlRules: readonly StartUpRule[] = [
   chosen('place.selected', 'Control place', () => ({
     value: 'remote',
     sum: 'remote is the pair that works every day',

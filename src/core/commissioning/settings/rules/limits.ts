@@ -1,13 +1,13 @@
 // Protection and limits: overload, current limit, frequencies, ramps.
 import { isLifting, isVariableTorque } from '../../../equipment/application';
-import { practice, type Context, type Outcome, type Rule } from '../rule';
+import { practice, type StartUpContext, type RuleOutcome, type StartUpRule } from '../rule';
 
-const limitShare = ({ choices }: Context): number => (isVariableTorque(choices.load) ? 110 : 150);
+const limitShare = ({ choices }: StartUpContext): number => (isVariableTorque(choices.load) ? 110 : 150);
 
 /** Cooling by the shaft's own fan is short below this at constant torque, Hz. */
 const coolsAbove_Hz = 25;
 
-const overPercent = (context: Context, floor: number): Outcome => {
+const overPercent = (context: StartUpContext, floor: number): RuleOutcome => {
   const { plate, rating } = context;
   const exact = (100 * plate.amps) / rating.ratedAmps;
   const sum = `100 × ${plate.amps} A ÷ ${rating.ratedAmps} A = ${exact.toFixed(1)} %`;
@@ -26,7 +26,7 @@ const overPercent = (context: Context, floor: number): Outcome => {
     : { value: Math.floor(exact + 1e-9), sum: `${sum}, rounded down`, warnings: overloadWarnings(context) };
 };
 
-const overloadWarnings = ({ plate, motors }: Context): string[] => [
+const overloadWarnings = ({ plate, motors }: StartUpContext): string[] => [
   ...(plate.serviceFactor !== undefined && plate.serviceFactor > 1
     ? ['The service factor is no reason to raise it.']
     : []),
@@ -35,7 +35,7 @@ const overloadWarnings = ({ plate, motors }: Context): string[] => [
     : []),
 ];
 
-export const limitRules = (percentFloor: number): readonly Rule[] => [
+export const limitRules = (percentFloor: number): readonly StartUpRule[] => [
   {
     concept: 'protect.overload-amps',
     name: 'Overload is the plate current',

@@ -1,8 +1,8 @@
 // What the plate says, in the words of the drive.
 import { isLifting, isVariableTorque } from '../../../equipment/application';
-import { chosen, fromPlate, type Rule } from '../rule';
+import { chosen, fromPlate, type StartUpRule } from '../rule';
 
-export const motorRules: readonly Rule[] = [
+export const motorRules: readonly StartUpRule[] = [
   chosen('region', 'Region before everything else', ({ choices, plate }) => ({
     value: choices.region,
     sum: `${plate.hz} Hz motor, ${choices.region === '50Hz' ? 50 : 60} Hz region: it decides base frequency and voltage, and writing it resets the rest`,

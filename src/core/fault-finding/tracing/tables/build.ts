@@ -1,4 +1,4 @@
-import type { Cause, Check, Hazard, ReadRule, TraceTable } from '../table';
+import type { TraceCause, Check, Hazard, ReadRule, TraceTable } from '../table';
 
 export const cause = (
   id: string,
@@ -6,7 +6,7 @@ export const cause = (
   weight: number,
   cure_min: number,
   remedy: string,
-): Cause => ({ id, name, weight, remedy, cure_min });
+): TraceCause => ({ id, name, weight, remedy, cure_min });
 
 /** A check with two outcomes: `given` is the chance of the first under a cause, `otherwise` under all others. */
 export function check(
@@ -36,7 +36,7 @@ export function check(
 /** Common practice, no source: weights and chances are what workshops would say, not counted. */
 export const table = (
   family: TraceTable['family'],
-  causes: readonly Cause[],
+  causes: readonly TraceCause[],
   checks: readonly Check[],
   { deadFirst = false } = {},
 ): TraceTable => ({ family, provenance: 'common practice, no source', deadFirst, causes, checks });

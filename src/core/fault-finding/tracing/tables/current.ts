@@ -1,11 +1,11 @@
 // Trips of current: the three moments, shorts, earth, a lost output phase, the thermal model.
-import type { Cause } from '../table';
+import type { TraceCause } from '../table';
 import { cause, check, table } from './build';
 
 const meter = { tool: 'multimeter' };
 const insulation = { tool: 'insulation tester' };
 
-const leaks: readonly Cause[] = [
+const leaks: readonly TraceCause[] = [
   cause('cable', 'the motor cable leaks to earth or between phases', 30, 140, 'Replace the cable.'),
   cause('motor', 'the motor winding leaks to earth or between phases', 35, 200, 'Rewind or replace the motor.'),
 ];

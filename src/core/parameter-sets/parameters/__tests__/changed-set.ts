@@ -1,7 +1,7 @@
 /** Sets that differ from another in so many entries, for tests and timings. */
 import type { Parameter } from '../../../equipment/catalogue';
 import { limitsOf, type Values } from '../../../equipment/drive-words';
-import type { Unit } from '..';
+import type { RatedUnit } from '..';
 
 /** Never set by such a set: locks, memory, resets, commands, and what an identification found. */
 const never = /^(lock|store|factory|clock|motor\.ident|motor\.stator|motor\.no-load|serial)/;
@@ -11,7 +11,7 @@ const never = /^(lock|store|factory|clock|motor\.ident|motor\.stator|motor\.no-l
  * @param except concepts that stay as they are: a run that its own values would start is held, rightly
  */
 export function changedSet(
-  { control, rating }: Unit,
+  { control, rating }: RatedUnit,
   found: Values,
   count: number,
   random: () => number,

@@ -1,16 +1,16 @@
 // Protection, limits, ramps. Where no source is named: common practice, no source.
 import { isLifting } from '../../../equipment/application';
-import { given, when, type AuditRule, type Facts } from './rule';
+import { given, when, type AuditRule, type AuditFacts } from './rule';
 
 const percent = (value: number): string => `${Number(value.toFixed(1))} %`;
 
 /** The overload setting in amps, from whichever form the type has. */
-function overload_A({ num, set: { rating } }: Facts): number | undefined {
+function overload_A({ num, set: { rating } }: AuditFacts): number | undefined {
   const amps = num('protect.overload-amps');
   const share = num('protect.overload-percent');
   return amps ?? (share === undefined ? undefined : (share / 100) * rating.ratedAmps);
 }
-function limit_A({ num, set: { rating } }: Facts): number | undefined {
+function limit_A({ num, set: { rating } }: AuditFacts): number | undefined {
   const amps = num('limit.current-amps');
   const share = num('limit.current');
   return amps ?? (share === undefined ? undefined : (share / 100) * rating.ratedAmps);

@@ -1,7 +1,7 @@
 // The motor's plate against the set. Where no source is named: common practice, no source.
 import type { ConceptId } from '../../../equipment/concepts';
 import { kilowatts, polesFrom } from '../../../equipment/plate';
-import { given, when, type AuditRule, type Facts } from './rule';
+import { given, when, type AuditRule, type AuditFacts } from './rule';
 
 /** A plate figure may differ from the entry by this share before it is another figure. */
 const same = 0.01;
@@ -11,7 +11,7 @@ const againstPlate = (
   about: string,
   concept: ConceptId,
   unit: string,
-  of: (plate: NonNullable<Facts['plate']>) => number | undefined,
+  of: (plate: NonNullable<AuditFacts['plate']>) => number | undefined,
 ): AuditRule => ({
   id,
   severity: 'wrong',

@@ -3,10 +3,10 @@ import type { Plate } from '../../../equipment/plate';
 import type { StartUpChoices } from '../../../equipment/application';
 import type { UnitSet } from '../set';
 
-export type Severity = 'info' | 'doubt' | 'wrong';
+export type AuditSeverity = 'info' | 'doubt' | 'wrong';
 
 /** What is known beside the set; what is not known is not judged. */
-export interface Around {
+export interface AuditContext {
   plate?: Plate | undefined;
   choices?: StartUpChoices | undefined;
   /** Position of the jumper or switch of an analog input. */
@@ -20,7 +20,7 @@ export interface Around {
 }
 
 /** What a rule reads: a figure or a choice by concept; undefined where the set does not say. */
-export interface Facts extends Around {
+export interface AuditFacts extends AuditContext {
   set: UnitSet;
   num: (concept: ConceptId) => number | undefined;
   is: (concept: ConceptId) => string | undefined;
@@ -28,29 +28,29 @@ export interface Facts extends Around {
   functions: readonly { mark: string; does: string }[];
 }
 
-export type Judged = { text: string; sum: string } | null;
+export type AuditJudgement = { text: string; sum: string } | null;
 
 export interface AuditRule {
   id: string;
-  severity: Severity;
+  severity: AuditSeverity;
   /** What it looks at, in a few words. */
   about: string;
   /** Entries it points to. */
   concepts: readonly ConceptId[];
   /** A finding; null: nothing to say; undefined: a value is missing, so it is not judged. */
-  judge: (facts: Facts) => Judged | undefined;
+  judge: (facts: AuditFacts) => AuditJudgement | undefined;
 }
 
 /** Where no source is named. */
 export const practice = 'common practice, no source';
 
 /** A finding where something is so; null where it is not. */
-export const when = (so: boolean, text: string, sum: string): Judged => (so ? { text, sum } : null);
+export const when = (so: boolean, text: string, sum: string): AuditJudgement => (so ? { text, sum } : null);
 
 type Known<T> = { [K in keyof T]: Exclude<T[K], undefined> };
 
 /** Judges where every value is known; undefined, so not judged, where one is missing. */
 export const given = <const T extends readonly unknown[]>(
   values: T,
-  judge: (...known: Known<T>) => Judged,
-): Judged | undefined => (values.includes(undefined) ? undefined : judge(...(values as Known<T>)));
+  judge: (...known: Known<T>) => AuditJudgement,
+): AuditJudgement | undefined => (values.includes(undefined) ? undefined : judge(...(values as Known<T>)));

@@ -1,11 +1,11 @@
 // What watches, and what moves unasked. Where no source is named: common practice, no source.
 import type { ConceptId } from '../../../equipment/concepts';
-import { given, when, type AuditRule, type Severity } from './rule';
+import { given, when, type AuditRule, type AuditSeverity } from './rule';
 
 /** A choice that must not be left. */
 const left = (
   id: string,
-  severity: Severity,
+  severity: AuditSeverity,
   about: string,
   concept: ConceptId,
   wrong: string,

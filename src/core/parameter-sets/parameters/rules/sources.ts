@@ -1,16 +1,16 @@
 // Where run and speed come from. Where no source is named: common practice, no source.
 import type { ConceptId } from '../../../equipment/concepts';
-import { given, when, type AuditRule, type Facts } from './rule';
+import { given, when, type AuditRule, type AuditFacts } from './rule';
 
 const runFunctions = ['run', 'run-forward', 'run-reverse', 'start-pulse'];
 const reverseFunctions = ['reverse', 'run-reverse'];
-const usesSerial = ({ is }: Facts): boolean =>
+const usesSerial = ({ is }: AuditFacts): boolean =>
   (['place.remote-run', 'place.remote-reference', 'place.local-run', 'place.local-reference'] as const).some(
     (c) => is(c) === 'serial',
   );
 
 /** Signals of the analog inputs that speed comes from. */
-const speedSignals = ({ is }: Facts): string[] =>
+const speedSignals = ({ is }: AuditFacts): string[] =>
   (['AI1', 'AI2'] as const).flatMap((id) => {
     const used = is('place.remote-reference') === id || is('place.local-reference') === id;
     const signal = is(`input.${id}-signal`);

@@ -5,7 +5,7 @@ import { commonMeter } from '@/core/equipment/power-stage';
 import { numberFrom } from '../../../kit/number-from';
 import { Secondary } from '../../../kit/buttons';
 import { Field } from '../../../kit/field';
-import { Why } from '../../../kit/why';
+import { Disclosure } from '../../../kit/why';
 
 /** Above any diode's drop: what an open diode is kept as. */
 const openDiode_V = 3;
@@ -47,7 +47,7 @@ export function MeterReadings({
   };
   return (
     <Box mt="3">
-      <Why label="diode and gate readings">
+      <Disclosure label="diode and gate readings">
         <Box asChild display="flex" gap="3" flexWrap="wrap" alignItems="flex-end">
           <form
             onSubmit={(e) => {
@@ -84,7 +84,7 @@ export function MeterReadings({
             {trouble}
           </Text>
         )}
-      </Why>
+      </Disclosure>
     </Box>
   );
 }

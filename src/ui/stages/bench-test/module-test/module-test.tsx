@@ -12,7 +12,7 @@ import {
 } from '@/core/bench/module-test';
 import { Primary, Secondary } from '../../../kit/buttons';
 import { Caution } from '../../../kit/caution';
-import { FaceHead } from '../../../kit/section';
+import { StageHead } from '../../../kit/section';
 import { Choice, Field } from '../../../kit/field';
 import { StateMark, type Mark } from '../../../kit/state-mark';
 import type { JobStore } from '../../../job-store/use-job';
@@ -178,9 +178,9 @@ export function ModuleTest({ store, close }: { store: JobStore; close: () => voi
 
   return (
     <>
-      <FaceHead title={fresh ? 'Module out of circuit' : `Module: ${unit.name}`}>
+      <StageHead title={fresh ? 'Module out of circuit' : `Module: ${unit.name}`}>
         Lamp and battery show whether each gate switches; they say nothing of breakdown at bus voltage.
-      </FaceHead>
+      </StageHead>
       <Caution title="Static kills a gate.">
         Wrist strap on. Touch the battery post before the gate, every time. Only a module that is out of the
         drive: never with the bank connected.

@@ -1,17 +1,17 @@
 import { Box, Heading, Text } from '@chakra-ui/react';
 import { useEffect, useRef, type KeyboardEvent } from 'react';
-import type { Connection, ModuleDevice, Touch } from '@/core/bench/module-test';
+import type { Connection, ModuleDevice, LampTouch } from '@/core/bench/module-test';
 import { KeyButton } from '../../../kit/buttons';
 import { ConnectionPicture } from './connection';
 
 interface Outcome {
   key: string;
   words: string;
-  lamp: Touch['lamp'];
+  lamp: LampTouch['lamp'];
   holds: boolean;
 }
 
-const outcomes: Readonly<Record<Touch['gate'], readonly Outcome[]>> = {
+const outcomes: Readonly<Record<LampTouch['gate'], readonly Outcome[]>> = {
   plus: [
     { key: '1', words: 'lights, and stays lit', lamp: 'on', holds: true },
     { key: '2', words: 'lights, then fades', lamp: 'on', holds: false },
@@ -35,8 +35,8 @@ export function TouchStep({
 }: {
   device: ModuleDevice | null;
   connection: Connection | null;
-  first: Touch['gate'];
-  keep: (touch: Omit<Touch, 'device'>) => void;
+  first: LampTouch['gate'];
+  keep: (touch: Omit<LampTouch, 'device'>) => void;
 }) {
   const box = useRef<HTMLDivElement>(null);
   useEffect(() => box.current?.focus({ preventScroll: true }), []);

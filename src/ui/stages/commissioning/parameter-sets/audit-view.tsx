@@ -5,7 +5,7 @@ import type { Control } from '@/core/equipment/catalogue';
 import { auditSet, type AuditFinding, type UnitSet } from '@/core/parameter-sets/parameters';
 import { Choice } from '../../../kit/field';
 import { StateMark, type Mark } from '../../../kit/state-mark';
-import { Why } from '../../../kit/why';
+import { Disclosure } from '../../../kit/why';
 
 const marks: Readonly<Record<AuditFinding['severity'], Mark>> = {
   wrong: 'failed',
@@ -65,7 +65,7 @@ export function AuditView({
                 {f.numbers.join(' ')}
               </Text>
             </Text>
-            <Why>{f.sum}. Common practice, no source.</Why>
+            <Disclosure>{f.sum}. Common practice, no source.</Disclosure>
           </Box>
         ))}
       </Box>
@@ -84,10 +84,10 @@ export function AuditView({
       ))}
       {audit.notJudged.length > 0 && (
         <Box mt="3">
-          <Why label={`${audit.notJudged.length} not judged`}>
+          <Disclosure label={`${audit.notJudged.length} not judged`}>
             A value or something about the machine is missing:{' '}
             {audit.notJudged.map((n) => n.about).join(', ')}.
-          </Why>
+          </Disclosure>
         </Box>
       )}
     </>

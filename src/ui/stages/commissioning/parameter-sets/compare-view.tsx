@@ -2,13 +2,13 @@ import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import { plateConcepts } from '@/core/equipment/concepts';
 import { parameterAt, type Values } from '@/core/equipment/drive-words';
-import { counted, foundBefore, type JobState, type KeptSet, type SetRun } from '@/core/logbook';
+import { countOf, foundBefore, type JobState, type KeptSet, type SetRun } from '@/core/logbook';
 import {
   diffSets,
   factorySet,
   threeWay,
   type Fate,
-  type Unit,
+  type RatedUnit,
   type UnitSet,
 } from '@/core/parameter-sets/parameters';
 import { useControl } from '../../../drive-link/use-control';
@@ -19,7 +19,7 @@ import { Tick } from '../../../kit/tick';
 import { setWords } from './set-chooser';
 
 /** What it is compared with: another set, or what the factory sets. */
-function Against({ other, unit, set }: { other: KeptSet; unit: Unit; set: UnitSet }) {
+function Against({ other, unit, set }: { other: KeptSet; unit: RatedUnit; set: UnitSet }) {
   const { control, trouble } = useControl(other.typeId);
   return control === null ? (
     <Text role="status">{trouble ?? 'Fetching what the catalogue says of this type…'}</Text>
@@ -38,7 +38,7 @@ function Differences({ a, b }: { a: UnitSet; b: UnitSet }) {
   return (
     <>
       <Text role="status" fontWeight="500" mb="1">
-        {shown.length === 0 ? 'No difference that matters.' : `${counted(shown.length, 'difference')}.`}
+        {shown.length === 0 ? 'No difference that matters.' : `${countOf(shown.length, 'difference')}.`}
       </Text>
       <Tick label="Readings and commands too" checked={all} onChange={setAll} />
       {shown.length > 0 && (
@@ -58,7 +58,7 @@ function Differences({ a, b }: { a: UnitSet; b: UnitSet }) {
 }
 
 /** What a person wants to be in the drive: of the entries it speaks of, the ones that are otherwise. */
-function AgainstWanted({ set, wanted, drive }: { set: UnitSet; wanted: Values; drive: Unit }) {
+function AgainstWanted({ set, wanted, drive }: { set: UnitSet; wanted: Values; drive: RatedUnit }) {
   const has = (values: Values): Values =>
     Object.fromEntries(Object.entries(values).filter(([number]) => wanted[number] !== undefined));
   return set.typeId === drive.typeId ? (
@@ -69,7 +69,7 @@ function AgainstWanted({ set, wanted, drive }: { set: UnitSet; wanted: Values; d
 }
 
 /** As found, as planned, as left: of the newest run that ended. */
-function Three({ run, sets, drive }: { run: SetRun; sets: readonly KeptSet[]; drive: Unit }) {
+function Three({ run, sets, drive }: { run: SetRun; sets: readonly KeptSet[]; drive: RatedUnit }) {
   const end = run.end;
   const planned = sets.find((s) => s.id === run.set);
   const found = foundBefore(sets, run);
@@ -81,7 +81,7 @@ function Three({ run, sets, drive }: { run: SetRun; sets: readonly KeptSet[]; dr
   return (
     <>
       <Text role="status" fontWeight="500" mb="1">
-        {counted(rows.length, 'entry')} that were to change, or did.
+        {countOf(rows.length, 'entry')} that were to change, or did.
       </Text>
       <PlainTable heads={['Entry', 'As found', 'As planned', 'As left', '']}>
         {rows.map((r) => (
@@ -110,7 +110,7 @@ const fateMarks: Readonly<Record<Fate, Mark>> = {
 };
 
 /** Entries of the motor's plate. */
-const ofPlate = (drive: Unit, values: Values): Values =>
+const ofPlate = (drive: RatedUnit, values: Values): Values =>
   Object.fromEntries(
     Object.entries(values).filter(([number]) => {
       const concept = parameterAt(drive.control, number)?.concept;
@@ -129,7 +129,7 @@ export function CompareView({
   id: string;
   state: JobState;
   /** The job's drive. */
-  drive: Unit;
+  drive: RatedUnit;
   /** What the start-up sheet enters; null before there is one. */
   sheet: Values | null;
 }) {

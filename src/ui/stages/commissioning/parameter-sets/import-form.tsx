@@ -7,12 +7,12 @@ import { readSetText, type SetLine } from '@/core/parameter-sets/set-files';
 import { useControl } from '../../../drive-link/use-control';
 import { Primary, Secondary } from '../../../kit/buttons';
 import { FieldGrid } from '../../../kit/section';
-import { Field, Figure, LongField, Select } from '../../../kit/field';
+import { Field, NumberField, LongField, Select } from '../../../kit/field';
 import { numberFrom } from '../../../kit/number-from';
 import { PlainTable } from '../../../kit/plain-table';
 import { textOfFile } from '../../../kit/read-text';
 import { StateMark, type Mark } from '../../../kit/state-mark';
-import { Why } from '../../../kit/why';
+import { Disclosure } from '../../../kit/why';
 
 const marks: Readonly<Record<SetLine['state'], Mark>> = {
   taken: 'sound',
@@ -66,8 +66,8 @@ export function ImportForm({
           onChange={setType}
           options={catalogue.map((t) => ({ value: t.id, label: `${t.maker} ${t.range}` }))}
         />
-        <Figure label="Rated output of that unit" unit="A" text={amps} set={setAmps} />
-        <Figure label="Rated power of that unit" unit="kW" text={kilowatts} set={setKilowatts} />
+        <NumberField label="Rated output of that unit" unit="A" text={amps} set={setAmps} />
+        <NumberField label="Rated power of that unit" unit="kW" text={kilowatts} set={setKilowatts} />
         <Field
           label="Called"
           value={name}
@@ -105,7 +105,7 @@ export function ImportForm({
         </label>
       </Box>
       {control !== null && (
-        <Why label="entries of this type, to type from paper">
+        <Disclosure label="entries of this type, to type from paper">
           <PlainTable heads={['Entry', 'Takes', '']}>
             {control.parameters
               .filter((p) => !p.readOnly)
@@ -129,7 +129,7 @@ export function ImportForm({
                 </tr>
               ))}
           </PlainTable>
-        </Why>
+        </Disclosure>
       )}
       {trouble !== null && <Text color="failed">{trouble}</Text>}
       {read?.about.typeId !== undefined && read.about.typeId !== type && (

@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import type { Control } from '@/core/equipment/catalogue';
 import type { Rating } from '@/core/equipment/drive-words';
 import { pressWords, type KeyPlan, type KeyStep } from '@/core/parameter-sets/keypad';
-import { counted, type KeptSet, type SeenDrive } from '@/core/logbook';
+import { countOf, type KeptSet, type SeenDrive } from '@/core/logbook';
 import { factorySet, fittedWith, type UnitSet } from '@/core/parameter-sets/parameters';
 import type { KeyPlanWorker } from '@/workers/key-plan.worker';
 import { Secondary } from '../../../kit/buttons';
@@ -12,9 +12,9 @@ import { Select } from '../../../kit/field';
 import { Tick } from '../../../kit/tick';
 import { dateTime } from '../../../kit/time';
 import { useLatest } from '../../../kit/use-latest';
-import { Why } from '../../../kit/why';
+import { Disclosure } from '../../../kit/why';
 import { KeyCaps } from './key-caps';
-import { Skipped } from './plan-view';
+import { SkippedValues } from './plan-view';
 import { setWords } from './set-chooser';
 import { useTicks } from './use-ticks';
 
@@ -133,10 +133,10 @@ function Sheet({ plan, ticks }: { plan: KeyPlan; ticks: ReturnType<typeof useTic
   return (
     <>
       <Text role="status" fontWeight="500">
-        {counted(plan.steps.length, 'entry')}, {counted(plan.presses, 'press')}
+        {countOf(plan.steps.length, 'entry')}, {countOf(plan.presses, 'press')}
         {done > 0 ? `, ${done} done` : ''}.
       </Text>
-      <Why>
+      <Disclosure>
         Each press counts one, a key held for a second two, a key held until a value comes up four and a
         quarter for each tenth of a second: {plan.effort.toFixed(0)} in all.{' '}
         {plan.exact
@@ -144,7 +144,7 @@ function Sheet({ plan, ticks }: { plan: KeyPlan; ticks: ReturnType<typeof useTic
           : `No order of these entries takes less than ${plan.bound.toFixed(0)}: this one is at most ${more.toFixed(1)} % above it.`}{' '}
         What resets others comes first, sources of run last; between them the order is free. Common practice,
         no source.
-      </Why>
+      </Disclosure>
       {plan.stuck.length > 0 && (
         <Text color="failed">These wait for each other: {plan.stuck.join(', ')}.</Text>
       )}
@@ -164,13 +164,13 @@ function Sheet({ plan, ticks }: { plan: KeyPlan; ticks: ReturnType<typeof useTic
           Out of the lists: <KeyCaps presses={plan.leave} />
         </Text>
       )}
-      <Skipped title="Not keyed" skipped={plan.skipped} />
+      <SkippedValues title="Not keyed" skipped={plan.skipped} />
       <Box mt="4">
-        <Why label="All keys in one line">
+        <Disclosure label="All keys in one line">
           <Text fontFamily="mono" fontSize="0.85rem" data-keys overflowWrap="anywhere">
             {pressWords([...plan.steps.flatMap((s) => [...s.walk, ...s.edit, s.keep]), ...plan.leave])}
           </Text>
-        </Why>
+        </Disclosure>
       </Box>
     </>
   );

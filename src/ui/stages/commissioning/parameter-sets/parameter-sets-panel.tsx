@@ -44,7 +44,7 @@ const unitOf = (set: KeptSet, control: Control, rating: Rating): UnitSet & { con
 const otherType = <Text>This set is of another type: translate it first, and take what comes of it.</Text>;
 
 /** Parameter sets of a job: audited, compared, carried to the drive's type, written, keyed, brought in. */
-export function SetsPanel({
+export function ParameterSetsPanel({
   jobId,
   store,
   catalogue,

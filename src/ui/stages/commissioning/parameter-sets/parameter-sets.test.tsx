@@ -2,11 +2,11 @@
 import { act, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { factorySet, planWrites } from '@/core/parameter-sets/parameters';
-import { lineOf } from '@/core/parameter-sets/write-run';
+import { writeLineOf } from '@/core/parameter-sets/write-run';
 import { Keypad } from '../../../shop/simulator/keypad';
 import {
   answering,
-  controlOf,
+  testControl,
   press,
   show,
   tick,
@@ -15,18 +15,18 @@ import {
   winchDrive,
   winchMotor,
   WithStore,
-  type Asked,
-  type Said,
+  type SentRequest,
+  type RecordedEntry,
 } from '../../../__tests__/show';
-import { SetsPanel } from './parameter-sets-panel';
+import { ParameterSetsPanel } from './parameter-sets-panel';
 
-const control = controlOf('whimbrel-w4');
+const control = testControl('whimbrel-w4');
 const rating = { ratedAmps: 15, power_kW: 7.5, supply_V: 400 };
 const factory = factorySet({ typeId: 'whimbrel-w4', control, rating }, '50Hz').values;
 const wanted = { ...factory, '1-03': 14.6, '3-01': 12 };
 const run = '0190c000-0000-7000-8000-000000000001';
 
-const read: Said = [
+const read: RecordedEntry = [
   'drive.read',
   {
     target: 't:1',
@@ -38,7 +38,7 @@ const read: Said = [
     history: [],
   },
 ];
-const kept: Said = [
+const kept: RecordedEntry = [
   'set.kept',
   {
     name: 'The wanted one',
@@ -50,11 +50,11 @@ const kept: Said = [
     firmware: '3.1',
   },
 ];
-const plates: readonly Said[] = [
+const plates: readonly RecordedEntry[] = [
   ['identify.drive', winchDrive],
   ['identify.motor', winchMotor],
 ];
-const begun: Said = [
+const begun: RecordedEntry = [
   'set.write-begun',
   {
     run,
@@ -68,30 +68,30 @@ const begun: Said = [
     peopleClear: true,
   },
 ];
-const ended: Said = ['set.write-ended', { run, ending: 'as planned', taken: 3, leftOver: [] }];
+const ended: RecordedEntry = ['set.write-ended', { run, ending: 'as planned', taken: 3, leftOver: [] }];
 
 const lines = planWrites({ typeId: 'whimbrel-w4', control, rating, values: factory }, wanted).steps.map(
-  lineOf,
+  writeLineOf,
 );
 let runs: unknown[] = [];
 let drives: unknown[] = [];
-const server = (): Asked[] =>
+const server = (): SentRequest[] =>
   answering(({ url, method }) => {
     if (url.includes('/set-writes')) return { body: method === 'GET' ? { runs } : {} };
     if (url.endsWith('/other-motors')) return { body: { ohms: [0.437] } };
     if (url.includes('/set-library')) return { body: { sets: [] } };
     if (url.endsWith('/api/v1/drives')) return { body: { found: drives } };
     if (url.includes('/catalogue/'))
-      return { body: controlOf(url.includes('knot') ? 'knot-k3' : 'whimbrel-w4') };
+      return { body: testControl(url.includes('knot') ? 'knot-k3' : 'whimbrel-w4') };
     return { body: {} };
   });
 
 const asked: unknown[] = [];
-async function panel(said: readonly Said[], log: Said[] = []) {
+async function panel(said: readonly RecordedEntry[], log: RecordedEntry[] = []) {
   show(
     <WithStore said={[...plates, ...said]} log={log}>
       {(store) => (
-        <SetsPanel
+        <ParameterSetsPanel
           jobId="j"
           store={store}
           catalogue={[typeOf('whimbrel-w4'), typeOf('knot-k3')]}
@@ -127,7 +127,7 @@ describe('a set', () => {
 
   it('is marked as the one to go back to, with the reason', async () => {
     server();
-    const log: Said[] = [];
+    const log: RecordedEntry[] = [];
     await panel([read, kept], log);
     await press('Mark as good');
     expect((screen.getByRole('button', { name: 'Mark' }) as HTMLButtonElement).disabled).toBe(true);
@@ -221,7 +221,7 @@ describe('writing', () => {
 });
 
 describe('by hand', () => {
-  const write: Said[] = [
+  const write: RecordedEntry[] = [
     [
       'drive.write-asked',
       {
@@ -258,7 +258,7 @@ describe('by hand', () => {
 
   it('a wrong write is put back to what was there', async () => {
     server();
-    const log: Said[] = [];
+    const log: RecordedEntry[] = [];
     show(
       <WithStore said={[...plates, read, ...write]} log={log}>
         {(store) => {
@@ -273,7 +273,7 @@ describe('by hand', () => {
               >
                 heard
               </button>
-              <SetsPanel
+              <ParameterSetsPanel
                 jobId="j"
                 store={store}
                 catalogue={[typeOf('whimbrel-w4')]}

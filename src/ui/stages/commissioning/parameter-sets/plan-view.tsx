@@ -32,7 +32,7 @@ function Steps({ steps }: { steps: readonly PlanStep[] }) {
 }
 
 /** Values that are left out, and why. */
-export function Skipped({ title, skipped }: { title: string; skipped: WritePlan['skipped'] }) {
+export function SkippedValues({ title, skipped }: { title: string; skipped: WritePlan['skipped'] }) {
   return skipped.length === 0 ? null : (
     <Box mt="4">
       <Text fontWeight="500">{title}</Text>
@@ -54,7 +54,7 @@ function Planned({ plan }: { plan: WritePlan }) {
         </Text>
       )}
       <Steps steps={plan.steps} />
-      <Skipped title="Not written" skipped={plan.skipped} />
+      <SkippedValues title="Not written" skipped={plan.skipped} />
     </>
   );
 }

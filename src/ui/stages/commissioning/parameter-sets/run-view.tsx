@@ -1,13 +1,13 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { counted, type SetRun } from '@/core/logbook';
+import { countOf, type SetRun } from '@/core/logbook';
 import type { Ending, LeftOver, LineState, WriteLine } from '@/core/parameter-sets/write-run';
 import { Secondary } from '../../../kit/buttons';
 import { PlainTable } from '../../../kit/plain-table';
 import { StateMark, type Mark } from '../../../kit/state-mark';
 import { dateTime } from '../../../kit/time';
 import { ConfirmRun } from './confirm-run';
-import type { Deed, Run } from './use-set-runs';
+import type { Deed, ShownRun } from './use-set-runs';
 
 const marks: Readonly<Record<LineState, Mark>> = {
   waiting: 'unprobed',
@@ -79,7 +79,7 @@ function Lines({ lines }: { lines: readonly WriteLine[] }) {
 }
 
 /** A run that is not ended: how far it is, why it waits, and how it goes on. */
-export function OpenRun({ run, busy, act }: { run: Run; busy: boolean; act: (deed: Deed) => void }) {
+export function OpenRun({ run, busy, act }: { run: ShownRun; busy: boolean; act: (deed: Deed) => void }) {
   const inTheWay = run.lines.find((l) => l.state === 'refused' || l.state === 'otherwise');
   return (
     <Box as="section" aria-label="Run of writes">
@@ -113,7 +113,7 @@ export function OpenRun({ run, busy, act }: { run: Run; busy: boolean; act: (dee
               </Secondary>
             )}
             <Secondary disabled={busy} onClick={() => act('give-up')}>
-              End it as it is, and compare
+              End it is, and compare
             </Secondary>
           </Box>
         </>
@@ -131,7 +131,7 @@ function Differences({ ending, leftOver }: { ending: Ending; leftOver: readonly 
         <StateMark mark={endingMarks[ending]} label={null} /> The drive is {ending}.{' '}
         {leftOver.length === 0
           ? 'No difference.'
-          : `${counted(leftOver.length, 'difference')}, ${open === 0 ? 'each explained' : `${open} not explained`}.`}
+          : `${countOf(leftOver.length, 'difference')}, ${open === 0 ? 'each explained' : `${open} not explained`}.`}
       </Text>
       {leftOver.length > 0 && (
         <PlainTable heads={['Entry', 'Planned', 'In the drive', 'Why']}>
@@ -183,7 +183,7 @@ export function EndedRun({
       </Text>
       <Text color="soft">
         {run.target}
-        {run.serial === null ? '' : `, serial number ${run.serial}`}, {counted(run.end.taken, 'value')}{' '}
+        {run.serial === null ? '' : `, serial number ${run.serial}`}, {countOf(run.end.taken, 'value')}{' '}
         written and read back.
       </Text>
       <Differences {...run.end} />

@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { Control } from '@/core/equipment/catalogue';
-import { counted, type KeptSet } from '@/core/logbook';
+import { countOf, type KeptSet } from '@/core/logbook';
 import type { UnitSet } from '@/core/parameter-sets/parameters';
 import {
   checksumOf,
@@ -16,7 +16,7 @@ import { Field, Select } from '../../../kit/field';
 import { saveText } from '../../../kit/save-text';
 import { StateMark } from '../../../kit/state-mark';
 import { dateTime } from '../../../kit/time';
-import { Why } from '../../../kit/why';
+import { Disclosure } from '../../../kit/why';
 
 const sourceWords: Readonly<Record<KeptSet['source'], string>> = {
   'read-out': 'over the link',
@@ -26,7 +26,7 @@ const sourceWords: Readonly<Record<KeptSet['source'], string>> = {
 };
 
 export const setWords = (set: KeptSet): string =>
-  `${set.name}, ${counted(Object.keys(set.values).length, 'value')}, ${dateTime(set.at)}`;
+  `${set.name}, ${countOf(Object.keys(set.values).length, 'value')}, ${dateTime(set.at)}`;
 
 /** Which set is meant, where it came from, and the set as a file. */
 export function SetChooser({
@@ -77,16 +77,16 @@ export function SetChooser({
         {checksumOf(chosen.typeId, chosen.values)}
         {madeFrom === undefined ? '' : `, made from “${madeFrom.name}”`}.
         {chosen.strangers.length > 0 &&
-          ` ${counted(chosen.strangers.length, 'entry')} that the type does not know.`}
+          ` ${countOf(chosen.strangers.length, 'entry')} that the type does not know.`}
       </Text>
       {chosen.strangers.length > 0 && (
-        <Why label="what the type does not know">
+        <Disclosure label="what the type does not know">
           {chosen.strangers.map((s, i) => (
             <Text key={i} fontFamily="mono">
               {s.number} = {s.text}
             </Text>
           ))}
-        </Why>
+        </Disclosure>
       )}
       {chosen.good !== null && (
         <Text color="sound" fontWeight="500">

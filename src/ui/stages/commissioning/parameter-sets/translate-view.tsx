@@ -2,11 +2,11 @@ import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import type { Values } from '@/core/equipment/drive-words';
 import {
-  outcomes,
+  translationOutcomes,
   translate,
-  type Outcome,
+  type TranslationOutcome,
   type TranslatedRow,
-  type Unit,
+  type RatedUnit,
   type UnitSet,
 } from '@/core/parameter-sets/parameters';
 import { Primary } from '../../../kit/buttons';
@@ -14,14 +14,14 @@ import { KeptNote } from '../../../kit/section';
 import { Select } from '../../../kit/field';
 import { StateMark, type Mark } from '../../../kit/state-mark';
 
-const words: Readonly<Record<Outcome, string>> = {
+const words: Readonly<Record<TranslationOutcome, string>> = {
   carried: 'carried',
   converted: 'converted',
   clamped: 'clamped',
   'to-choose': 'to choose',
   'no-home': 'no home',
 };
-const marks: Readonly<Record<Outcome, Mark>> = {
+const marks: Readonly<Record<TranslationOutcome, Mark>> = {
   carried: 'sound',
   converted: 'sound',
   clamped: 'doubt',
@@ -29,7 +29,7 @@ const marks: Readonly<Record<Outcome, Mark>> = {
   'no-home': 'unprobed',
 };
 /** What needs a look first. */
-const order: readonly Outcome[] = ['to-choose', 'clamped', 'converted', 'no-home', 'carried'];
+const order: readonly TranslationOutcome[] = ['to-choose', 'clamped', 'converted', 'no-home', 'carried'];
 
 const isOpen = ({ outcome, to, options }: TranslatedRow): boolean =>
   outcome === 'to-choose' && to !== null && to.value === null && options.length > 0;
@@ -91,7 +91,7 @@ export function TranslateView({
   keep,
 }: {
   set: UnitSet;
-  to: Unit;
+  to: RatedUnit;
   keep: (values: Values, choices: Record<string, number | null>) => void;
 }) {
   const [choices, setChoices] = useState<Record<string, number | null>>({});
@@ -102,7 +102,8 @@ export function TranslateView({
   return (
     <>
       <Text role="status" fontWeight="500" mb="2">
-        {made.rows.length} values: {outcomes.map((o) => `${made.counts[o]} ${words[o]}`).join(', ')}.
+        {made.rows.length} values:{' '}
+        {translationOutcomes.map((o) => `${made.counts[o]} ${words[o]}`).join(', ')}.
       </Text>
       <Text color="soft" mb="3">
         {made.untouched.length} entries of the new type stay as the factory set them.

@@ -5,7 +5,7 @@ import type { PlanStep } from '@/core/parameter-sets/parameters';
 import type { WriteLine } from '@/core/parameter-sets/write-run';
 
 /** A run of writes as the server's journal has it. */
-export interface Run {
+export interface ShownRun {
   id: string;
   name: string;
   setId: string;
@@ -49,7 +49,7 @@ export async function stillAnswers(target: string): Promise<boolean | null> {
 
 /** The runs of a job: the newest first, looked at again while one is open. */
 export function useSetRuns(jobId: string) {
-  const [runs, setRuns] = useState<readonly Run[]>([]);
+  const [runs, setRuns] = useState<readonly ShownRun[]>([]);
   const [trouble, setTrouble] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const path = `/api/v1/jobs/${jobId}/set-writes`;
@@ -57,7 +57,7 @@ export function useSetRuns(jobId: string) {
   const look = useCallback(async () => {
     try {
       const answer = await fetch(path);
-      if (answer.ok) setRuns(((await answer.json()) as { runs: Run[] }).runs);
+      if (answer.ok) setRuns(((await answer.json()) as { runs: ShownRun[] }).runs);
     } catch {
       setTrouble(silent);
     }

@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { LedgerWire, Terminal, WireFate, WireMap } from '@/core/replacement/wires';
+import type { LedgerWire, UnitTerminal, WireFate, WireMap } from '@/core/replacement/wires';
 import { fateMarks } from './fate-words';
 import { markColour } from '../../../kit/state-mark';
 
@@ -11,7 +11,11 @@ const top = 30;
 const inner = { left: 30 + stripWidth, right: width - 30 - stripWidth };
 
 /** Terminals that have a wire, or would get one; the others of their group stay folded. */
-function shownOf(terminals: readonly Terminal[], used: ReadonlySet<string>, all: boolean): Terminal[] {
+function shownOf(
+  terminals: readonly UnitTerminal[],
+  used: ReadonlySet<string>,
+  all: boolean,
+): UnitTerminal[] {
   return all ? [...terminals] : terminals.filter((t) => used.has(t.mark));
 }
 

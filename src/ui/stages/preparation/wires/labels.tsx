@@ -2,14 +2,14 @@ import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Secondary } from '../../../kit/buttons';
 import { FieldGrid, Section } from '../../../kit/section';
-import { Figure, Select } from '../../../kit/field';
+import { NumberField, Select } from '../../../kit/field';
 
-export const labelSheets = {
+export const labelSheetNames = {
   'a4-3x8': 'A4, 3 × 8 labels of 70 × 37 mm',
   'a4-5x13': 'A4, 5 × 13 labels of 38 × 21 mm',
   'letter-3x10': 'Letter, 3 × 10 labels of 66.7 × 25.4 mm',
 } as const;
-type SheetId = keyof typeof labelSheets;
+type SheetId = keyof typeof labelSheetNames;
 
 /** Labels for both ends of every wire, with a code that the app's camera page or any reader takes. */
 export function Labels({ jobId, wires }: { jobId: string; wires: number }) {
@@ -26,12 +26,12 @@ export function Labels({ jobId, wires }: { jobId: string; wires: number }) {
           label="Label sheet"
           value={sheet}
           onChange={setSheet}
-          options={(Object.keys(labelSheets) as SheetId[]).map((value) => ({
+          options={(Object.keys(labelSheetNames) as SheetId[]).map((value) => ({
             value,
-            label: labelSheets[value],
+            label: labelSheetNames[value],
           }))}
         />
-        <Figure
+        <NumberField
           label="Used already on the first sheet"
           text={skip}
           error={skipped === null ? 'A whole number, 0 to 99' : undefined}

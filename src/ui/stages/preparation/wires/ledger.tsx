@@ -3,7 +3,7 @@ import { Box, Text } from '@chakra-ui/react';
 import { useCallback, useMemo, useState } from 'react';
 import { v7 } from 'uuid';
 import type { Swap } from '@/core/job/swap';
-import type { FaceProps } from '../../../job-store/stage-props';
+import type { StageProps } from '../../../job-store/stage-props';
 import { Primary, Secondary } from '../../../kit/buttons';
 import { Caution } from '../../../kit/caution';
 import { KeptNote, Section } from '../../../kit/section';
@@ -22,7 +22,7 @@ import { WireLine } from './wire-line';
 type Show = 'all' | 'open' | 'control' | 'power';
 
 /** The wires of the old unit: noted, mapped onto the new one, and what must be settled before it comes out. */
-export function Ledger({ jobId, store, swap }: FaceProps & { swap: Swap }) {
+export function Ledger({ jobId, store, swap }: StageProps & { swap: Swap }) {
   const { wires } = store.state.swap;
   const { map, matters, units } = swap;
   const [open, setOpen] = useState<string | null>(null);

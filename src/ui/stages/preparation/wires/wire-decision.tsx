@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { JobStore } from '../../../job-store/use-job';
-import { isOpen, type LedgerWire, type Terminal, type WireFate } from '@/core/replacement/wires';
+import { isOpen, type LedgerWire, type UnitTerminal, type WireFate } from '@/core/replacement/wires';
 import { Secondary } from '../../../kit/buttons';
 import { FieldGrid } from '../../../kit/section';
 import { Field, Select } from '../../../kit/field';
@@ -16,7 +16,7 @@ export function WireDecision({
   wire: LedgerWire;
   fate: WireFate | undefined;
   /** Of the new unit. */
-  terminals: readonly Terminal[];
+  terminals: readonly UnitTerminal[];
   store: JobStore;
 }) {
   const [reason, setReason] = useState('');

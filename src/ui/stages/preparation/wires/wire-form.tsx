@@ -1,10 +1,16 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { roles, roleWords, type LedgerWire, type Role, type Terminal } from '@/core/replacement/wires';
+import {
+  roles,
+  wireRoleWords,
+  type LedgerWire,
+  type WireRole,
+  type UnitTerminal,
+} from '@/core/replacement/wires';
 import type { Payload } from '@/core/logbook';
 import { Primary, Secondary } from '../../../kit/buttons';
 import { FieldGrid } from '../../../kit/section';
-import { Field, Figure, Select, type Option } from '../../../kit/field';
+import { Field, NumberField, Select, type Option } from '../../../kit/field';
 import { figureFrom } from '../../../kit/number-from';
 import { Photos } from '../../../kit/photos';
 import { Tick } from '../../../kit/tick';
@@ -15,7 +21,7 @@ type Noted = Payload<'wire.noted'>;
 interface Typed {
   number: string;
   from: string;
-  role: Role | 'none' | 'unknown';
+  role: WireRole | 'none' | 'unknown';
   ferrule: string;
   drawing: string;
   colour: string;
@@ -67,10 +73,10 @@ const blank = (number: number): Typed => ({
   photos: [],
 });
 
-export const roleOptions: Option<Role | 'none' | 'unknown'>[] = [
+export const roleOptions: Option<WireRole | 'none' | 'unknown'>[] = [
   { value: 'unknown', label: 'not known' },
   { value: 'none', label: 'goes nowhere' },
-  ...roles.map((r) => ({ value: r, label: roleWords(r) })),
+  ...roles.map((r) => ({ value: r, label: wireRoleWords(r) })),
 ];
 
 /** What was typed as an entry; null while something cannot be read. */
@@ -114,7 +120,7 @@ export function WireForm({
   /** Null: a new one. */
   wire: LedgerWire | null;
   number: number;
-  terminals: readonly Terminal[];
+  terminals: readonly UnitTerminal[];
   quick: boolean;
   keep: (noted: Noted) => void;
   cancel: (() => void) | null;
@@ -165,7 +171,7 @@ export function WireForm({
         </datalist>
         {!quick && (
           <>
-            <Figure
+            <NumberField
               label="Number on its label"
               text={typed.number}
               error={/^\d{1,4}$/.test(typed.number.trim()) ? undefined : 'A whole number from 1'}
@@ -189,7 +195,7 @@ export function WireForm({
               maxLength={60}
               onChange={(e) => set({ core: e.target.value })}
             />
-            <Figure
+            <NumberField
               label="Volts seen"
               unit="V"
               text={typed.volts}
@@ -203,7 +209,7 @@ export function WireForm({
               hint={
                 expected === null
                   ? undefined
-                  : `By its values ${typed.from.trim()} is: ${roleWords(expected)}`
+                  : `By its values ${typed.from.trim()} is: ${wireRoleWords(expected)}`
               }
               onChange={(role) => set({ role })}
             />

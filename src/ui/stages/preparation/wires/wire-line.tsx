@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import { memo, type ReactNode } from 'react';
-import { roleWords, type LedgerWire, type WireFate } from '@/core/replacement/wires';
+import { wireRoleWords, type LedgerWire, type WireFate } from '@/core/replacement/wires';
 import { StateMark } from '../../../kit/state-mark';
 import { fateMarks, fateWords, wireFlags } from './fate-words';
 
@@ -49,7 +49,7 @@ export const WireLine = memo(function WireLine({
             {wire.from ?? 'loose'} → {fate?.to ?? '—'}
           </Text>
           <Box as="span" gridColumn={{ base: '2', md: 'auto' }} minW="0">
-            {roleWords(wire.role)}
+            {wireRoleWords(wire.role)}
             {wire.ferrule !== '' && (
               <Text as="span" color="soft">
                 {' '}

@@ -1,12 +1,12 @@
-import { guarded, Refused } from '@/server/http/border';
+import { guardedRoute, HttpError } from '@/server/http/border';
 import { calc } from '@/server/verbs/calc-pool';
 
 const heaviest = 8 * 1024 * 1024;
 
 /** One headless computation: the same schemas and answers as `./grim calc`. */
-export const POST = guarded(async (request, { params }: { params: Promise<{ verb: string }> }) => {
+export const POST = guardedRoute(async (request, { params }: { params: Promise<{ verb: string }> }) => {
   const text = await request.text();
-  if (text.length > heaviest) throw new Refused(413, 'At most 8 MB.');
+  if (text.length > heaviest) throw new HttpError(413, 'At most 8 MB.');
   const { status, body } = await calc((await params).verb, text);
   return Response.json(body, { status });
 });

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { guarded, Refused } from '@/server/http/border';
+import { guardedRoute, HttpError } from '@/server/http/border';
 import { watch } from '@/server/drive-link/drives';
 
 export const dynamic = 'force-dynamic';
@@ -7,9 +7,9 @@ export const dynamic = 'force-dynamic';
 const asked = z.object({ target: z.string().max(100), typeId: z.string().max(100) });
 
 /** Live values of one drive as they come. */
-export const GET = guarded(async (request) => {
+export const GET = guardedRoute(async (request) => {
   const query = asked.safeParse(Object.fromEntries(new URL(request.url).searchParams));
-  if (!query.success) throw new Refused(422, 'target and typeId are wanted.');
+  if (!query.success) throw new HttpError(422, 'target and typeId are wanted.');
   const { target, typeId } = query.data;
   return new Response(await watch(target, typeId, request.signal), {
     headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-store' },

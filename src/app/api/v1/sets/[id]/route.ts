@@ -1,9 +1,9 @@
-import { guarded, idOf, Refused } from '@/server/http/border';
+import { guardedRoute, idOf, HttpError } from '@/server/http/border';
 import { librarySet } from '@/server/parameter-sets/set-library';
 
 /** One kept set of any job. */
-export const GET = guarded(async (_request, { params }: { params: Promise<{ id: string }> }) => {
+export const GET = guardedRoute(async (_request, { params }: { params: Promise<{ id: string }> }) => {
   const set = await librarySet(idOf((await params).id, 'set'));
-  if (set === null) throw new Refused(404, 'There is no such set.');
+  if (set === null) throw new HttpError(404, 'There is no such set.');
   return Response.json({ set });
 });

@@ -1,11 +1,11 @@
 import { archiveOfJob } from '@/server/job/archive';
-import { guarded, idOf, Refused } from '@/server/http/border';
+import { guardedRoute, idOf, HttpError } from '@/server/http/border';
 
 /** The whole job as one open archive (.zip). */
-export const GET = guarded(async (_: Request, { params }: { params: Promise<{ id: string }> }) => {
+export const GET = guardedRoute(async (_: Request, { params }: { params: Promise<{ id: string }> }) => {
   const id = idOf((await params).id, 'job');
   const zip = await archiveOfJob(id);
-  if (zip === null) throw new Refused(404, 'There is no such job.');
+  if (zip === null) throw new HttpError(404, 'There is no such job.');
   return new Response(new Uint8Array(zip), {
     headers: {
       'content-type': 'application/zip',

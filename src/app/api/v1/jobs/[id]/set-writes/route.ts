@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { guarded, idOf, jsonBody, Refused } from '@/server/http/border';
+import { guardedRoute, idOf, jsonBody, HttpError } from '@/server/http/border';
 import { currentPerson } from '@/server/people/current-person';
 import { makeRun, orderRun, runsOfJob } from '@/server/parameter-sets/write-run';
 
@@ -23,16 +23,16 @@ const asked = z.strictObject({
 });
 
 /** The newest runs of a job with their lines. */
-export const GET = guarded(async (_request, { params }: Params) =>
+export const GET = guardedRoute(async (_request, { params }: Params) =>
   Response.json({ runs: await runsOfJob(idOf((await params).id, 'job')) }),
 );
 
 /** Begins a run; the same id again is harmless. */
-export const POST = guarded(async (request, { params }: Params) => {
+export const POST = guardedRoute(async (request, { params }: Params) => {
   const jobId = idOf((await params).id, 'job');
   const { confirmed: _, set: setId, ...order } = await jsonBody(request, asked, 100_000);
   const by = await currentPerson();
-  if (by.role === 'apprentice') throw new Refused(403, 'A technician or the lead writes to a drive.');
+  if (by.role === 'apprentice') throw new HttpError(403, 'A technician or the lead writes to a drive.');
   await makeRun({ ...order, jobId, setId }, by);
   await orderRun(order.id, by.id, 'go-on');
   return Response.json({});

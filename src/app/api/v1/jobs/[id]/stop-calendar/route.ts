@@ -1,16 +1,16 @@
 import * as z from 'zod';
-import { guarded, idOf, Refused } from '@/server/http/border';
+import { guardedRoute, idOf, HttpError } from '@/server/http/border';
 import { stopCalendar } from '@/server/documents/replacement';
 
 const query = z.object({ from: z.iso.datetime() });
 
 /** The kept plan of the stop as a calendar file, `?from=` when the machine is to stand. */
-export const GET = guarded(async (request: Request, { params }: { params: Promise<{ id: string }> }) => {
+export const GET = guardedRoute(async (request: Request, { params }: { params: Promise<{ id: string }> }) => {
   const id = idOf((await params).id, 'job');
   const asked = query.safeParse(Object.fromEntries(new URL(request.url).searchParams));
-  if (!asked.success) throw new Refused(422, 'from is a time, e.g. 2026-11-26T05:00:00Z.');
+  if (!asked.success) throw new HttpError(422, 'from is a time, e.g. 2026-11-26T05:00:00Z.');
   const text = await stopCalendar(id, new Date(asked.data.from));
-  if (text === null) throw new Refused(404, 'There is no such job.');
+  if (text === null) throw new HttpError(404, 'There is no such job.');
   return new Response(text, {
     headers: {
       'content-type': 'text/calendar; charset=utf-8',

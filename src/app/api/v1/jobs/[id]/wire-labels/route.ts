@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { endOf } from '@/core/replacement/wires';
-import { guarded, idOf, Refused } from '@/server/http/border';
+import { guardedRoute, idOf, HttpError } from '@/server/http/border';
 import { labelSheets, labelsOf, labelsPdf, wiredJob, type LabelSheet } from '@/server/documents/replacement';
 
 const query = z.object({
@@ -9,15 +9,15 @@ const query = z.object({
 });
 
 /** Labels for both ends of every wire: `?sheet=` one of the common grids, `&skip=` used already on the first. */
-export const GET = guarded(async (request: Request, { params }: { params: Promise<{ id: string }> }) => {
+export const GET = guardedRoute(async (request: Request, { params }: { params: Promise<{ id: string }> }) => {
   const id = idOf((await params).id, 'job');
   const asked = query.safeParse(Object.fromEntries(new URL(request.url).searchParams));
   if (!asked.success)
-    throw new Refused(422, `sheet is one of ${Object.keys(labelSheets).join(', ')}; skip is 0 to 99.`);
+    throw new HttpError(422, `sheet is one of ${Object.keys(labelSheets).join(', ')}; skip is 0 to 99.`);
   const made = await wiredJob(id);
-  if (made === null) throw new Refused(404, 'There is no such job.');
+  if (made === null) throw new HttpError(404, 'There is no such job.');
   const { wires } = made.state.swap;
-  if (wires.length === 0) throw new Refused(422, 'No wire is noted yet.');
+  if (wires.length === 0) throw new HttpError(422, 'No wire is noted yet.');
   const fateOf = new Map((made.swap.map?.fates ?? []).map((f) => [f.wire, f]));
   const pdf = await labelsPdf(
     id,

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { guarded, idOf, jsonBody, Refused } from '@/server/http/border';
+import { guardedRoute, idOf, jsonBody, HttpError } from '@/server/http/border';
 import { currentPerson } from '@/server/people/current-person';
 import { orderRun, runById, runDeeds } from '@/server/parameter-sets/write-run';
 
@@ -13,17 +13,17 @@ const asked = z.strictObject({
   confirmed: z.literal(true).optional(),
 });
 
-/** Goes on with a run, leaves a value out, pauses, ends it as it is, or compares again. */
-export const POST = guarded(async (request, { params }: Params) => {
+/** Goes on with a run, leaves a value out, pauses, ends it is, or compares again. */
+export const POST = guardedRoute(async (request, { params }: Params) => {
   const path = await params;
   const [jobId, id] = [idOf(path.id, 'job'), idOf(path.run, 'run')];
   const { do: deed, confirmed } = await jsonBody(request, asked, 1000);
   const by = await currentPerson();
-  if (by.role === 'apprentice') throw new Refused(403, 'A technician or the lead writes to a drive.');
+  if (by.role === 'apprentice') throw new HttpError(403, 'A technician or the lead writes to a drive.');
   const run = await runById(id);
-  if (run.jobId !== jobId) throw new Refused(404, 'There is no such run in this job.');
+  if (run.jobId !== jobId) throw new HttpError(404, 'There is no such run in this job.');
   const writes = deed === 'go-on' || deed === 'leave-out';
-  if (writes && confirmed !== true) throw new Refused(422, 'Somebody at the drive says yes first.');
+  if (writes && confirmed !== true) throw new HttpError(422, 'Somebody at the drive says yes first.');
   await orderRun(id, by.id, deed);
   return Response.json({});
 });
