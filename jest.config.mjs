@@ -1,6 +1,8 @@
 const esm = 'd3|d3-[a-z-]+|internmap|delaunator|robust-predicates|uuid|fast-check|pure-rand|comlink';
 const config = {
   testEnvironment: 'node',
+  // A slow machine is not a failure: tests wait for conditions, and this only ends what hangs.
+  testTimeout: 60_000,
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   // Native modules: through CommonJS getters the solver's kernels run many times slower.
   extensionsToTreatAsEsm: ['.ts', '.tsx'],

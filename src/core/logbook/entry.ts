@@ -1,4 +1,4 @@
-import type { EntryKind, Payload } from './kinds';
+import type { EntryKind, Payload } from './payloads';
 
 export type Role = 'technician' | 'lead' | 'apprentice';
 

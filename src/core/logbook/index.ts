@@ -1,39 +1,38 @@
 // A job is a logbook: appended entries, and the pure fold from them to the state of the job.
 export type { Entry, EntryOf, Person, Role } from './entry';
 export { inOrder, timeOf } from './entry';
-export type { EntryKind, Payload } from './kinds';
-export type { DangerSign, LookItem } from './vocabulary';
-export {
-  dangerSigns,
-  lookItems,
-  loopGuards,
-  neverJumpered,
-  valueReasons,
-  type LoopGuard,
-  type ValueReason,
-} from './vocabulary';
-export type { FoldContext, JobState, KeptReading, LogLine, JobQuestion } from './fold';
-export type { SeenDrive } from './seen';
-export type { KeptSet } from './sets';
-export { emptyJob, extend, fold, mustStayDead, sourcesMet } from './fold';
-export type { BenchLock, ProofReading, Proof, SafetyState } from './safety';
-export { benchLock, handsLock, holdsUntil, missingSteps, proofOf, waitOver } from './safety';
+export type { EntryKind, Payload } from './payloads';
+export type { LogLine } from './log-line';
+export type { JobState } from './job-state';
+export { emptyJob, extend, fold, type FoldContext } from './fold';
+export { mustStayDead, sourcesMet } from './signs';
+export { entryWords } from './words';
+export type { OpenIssue } from './open-issue';
+export { openIssues } from './open-issues';
 export type { JobSummary, StageId, StageLine } from './stages';
 export { currentStage, stageIds, stageLines, stageNames, summarise } from './stages';
-export { moduleQuestion, type TestedModule } from './modules';
+export { levelsOf, type ProofLevel } from './levels';
+export { countOf } from './count';
+export { dangerSigns, type DangerSign } from './families/intake/vocabulary';
+export { lookItems, lookWords, type LookItem } from './families/inspection/vocabulary';
+export { loopGuards, neverJumpered, type LoopGuard } from './families/registers/vocabulary';
+export { valueReasons, type ValueReason } from './families/start-up/vocabulary';
+export type { ProofReading, Proof, SafetyState } from './families/safety/proof';
+export { holdsUntil, missingSteps, proofOf, waitOver } from './families/safety/proof';
+export { benchLock, handsLock, type BenchLock } from './families/safety/locks';
+export type { KeptReading } from './families/bench-test/slice';
+export type { JobQuestion } from './families/notes/slice';
+export type { SeenDrive } from './families/drive-state/slice';
+export { foundBefore, type KeptSet, type SetRun } from './families/parameter-sets/slice';
+export { moduleQuestion, type TestedModule } from './families/module-test/slice';
 export {
-  signatureBlocker,
   openJumpers,
   openTrials,
+  signatureBlocker,
   type DriveWrite,
   type Registers,
   type TemporaryJumper,
-} from './registers';
-export { earthFor_s, motorAgainst, type StartUpState } from './start-up';
-export { foundBefore, type SetRun } from './set-runs';
-export { openIssues } from './standing';
-export { powerLock, runsUnderLoad, type PowerState } from './power';
-export type { SwapState, TaskProgress } from './swap';
-export type { OpenIssue } from './matter';
-export { levelsOf, type ProofLevel } from './levels';
-export { countOf } from './count';
+} from './families/registers/slice';
+export { earthFor_s, motorBlockers, type StartUpState } from './families/start-up/slice';
+export { powerLock, runsUnderLoad, type PowerState } from './families/power/slice';
+export type { SwapState, TaskProgress } from './families/replacement/state';

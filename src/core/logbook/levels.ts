@@ -1,7 +1,7 @@
 import { moduleVerdict } from '../bench/module-test';
-import type { JobState } from './fold';
-import { begunModules, moduleQuestion } from './modules';
-import { runsUnderLoad } from './power';
+import type { JobState } from './job-state';
+import { begunModules, moduleQuestion } from './families/module-test/slice';
+import { runsUnderLoad } from './families/power/slice';
 
 /** Three verdicts that are never merged: each says only what its own test can see. */
 export interface ProofLevel {

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { payloads, type EntryKind } from './kinds';
+import { payloads, type EntryKind } from './payloads';
 
 export { payloads };
 

@@ -4,12 +4,12 @@ import { unsafeSources, type Limits } from '../bench/make-safe';
 import { forwardPlan, probeKey } from '../equipment/power-stage';
 import { countOf } from './count';
 import { timeOf } from './entry';
-import type { JobState } from './fold';
-import { lookItems } from './vocabulary';
-import { powerLock, runsUnderLoad } from './power';
-import { missingSteps, proofOf } from './safety';
-import { openIssues } from './standing';
-import { motorAgainst } from './start-up';
+import type { JobState } from './job-state';
+import { lookItems } from './families/inspection/vocabulary';
+import { powerLock, runsUnderLoad } from './families/power/slice';
+import { missingSteps, proofOf } from './families/safety/proof';
+import { isSettledByLog, openIssues } from './open-issues';
+import { motorBlockers } from './families/start-up/slice';
 
 export const stageIds = [
   'take',
@@ -129,7 +129,7 @@ export function stageLines(state: JobState, limits: Limits): StageLine[] {
   }
 
   function motorLine({ startUp }: JobState): StageLine {
-    const against = motorAgainst(startUp);
+    const against = motorBlockers(startUp);
     if (against.length > 0) return line('motor', false, 'held: see what failed');
     const tests = startUp.insulations.length + startUp.windings.length;
     return line('motor', startUp.insulations.length > 0, tests === 0 ? '' : countOf(tests, 'test'));
@@ -247,8 +247,7 @@ function mayRunOf(state: JobState): Pick<JobSummary, 'mayRun'> {
   const mayRun = state.startUp.signed?.payload.mayRun;
   if (mayRun === undefined) return {};
   const now = new Set(openIssues(state).map((m) => m.id));
-  const inLog = /^(jumper|trial|question|test):/;
-  const open = mayRun.open.filter((o) => !inLog.test(o.id) || now.has(o.id)).length;
+  const open = mayRun.open.filter((o) => !isSettledByLog(o.id) || now.has(o.id)).length;
   return open === 0 ? {} : { mayRun: { until: mayRun.until, open } };
 }
 

@@ -1,8 +1,12 @@
 import { greatestLimits } from '../bench/make-safe';
-import { earthFor_s, fold, motorAgainst, stageLines, openIssues, summarise, type Payload } from '.';
+import { earthFor_s, fold, motorBlockers, stageLines, openIssues, summarise, type Payload } from '.';
 import { drive, job, odo, opening, pip } from './__tests__/job';
 
 const stateOf = (j: ReturnType<typeof job>) => fold(j.entries, { limits: greatestLimits });
+const blockers = (j: ReturnType<typeof job>): string =>
+  motorBlockers(stateOf(j).startUp)
+    .map((b) => b.text)
+    .join();
 const insulation = (
   megohm: number,
   differs: Partial<Payload<'motor.insulation'>> = {},
@@ -45,12 +49,12 @@ describe('tests of motor and cable', () => {
     const j = ready();
     const failed = j.add('motor.insulation', insulation(1));
     j.add('motor.earthed', { test: failed, seconds: 240 });
-    expect(motorAgainst(stateOf(j).startUp).join()).toMatch(/The cable to earth failed/);
+    expect(blockers(j)).toMatch(/The cable to earth failed/);
     expect(motorLine(j)).toMatchObject({ state: 'todo', note: 'held: see what failed' });
     const good = j.add('motor.insulation', insulation(800));
-    expect(motorAgainst(stateOf(j).startUp).join()).toMatch(/earth it for 240 s/);
+    expect(blockers(j)).toMatch(/earth it for 240 s/);
     j.add('motor.earthed', { test: good, seconds: 240 });
-    expect(motorAgainst(stateOf(j).startUp)).toEqual([]);
+    expect(motorBlockers(stateOf(j).startUp)).toEqual([]);
     expect(motorLine(j)).toMatchObject({ state: 'done' });
   });
 
@@ -60,7 +64,7 @@ describe('tests of motor and cable', () => {
       const id = j.add('motor.insulation', insulation(part === 'cable' ? 1 : 800, { of: part }));
       j.add('motor.earthed', { test: id, seconds: 240 });
     }
-    expect(motorAgainst(stateOf(j).startUp)).toHaveLength(1);
+    expect(motorBlockers(stateOf(j).startUp)).toHaveLength(1);
   });
 
   it('earthing takes four times as long as the test', () => {
@@ -83,7 +87,7 @@ describe('tests of motor and cable', () => {
     const j = ready();
     const ohms = { uv: 1, vw: 1, wu: 1.5 };
     j.add('motor.winding', { ohms, temperature_C: 20, reference_C: 20, material: 'copper' });
-    expect(motorAgainst(stateOf(j).startUp).join()).toMatch(/not alike/);
+    expect(blockers(j)).toMatch(/not alike/);
   });
 });
 

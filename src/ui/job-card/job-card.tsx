@@ -4,7 +4,15 @@ import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useCallback, useMemo } from 'react';
 import type { DriveType } from '@/core/equipment/catalogue';
-import { levelsOf, mustStayDead, stageLines, type Entry, type Person, type StageId } from '@/core/logbook';
+import {
+  entryWords,
+  levelsOf,
+  mustStayDead,
+  stageLines,
+  type Entry,
+  type Person,
+  type StageId,
+} from '@/core/logbook';
 import type { Limits } from '@/core/bench/make-safe';
 import { commonMeter } from '@/core/equipment/power-stage';
 import type { Consequence } from '@/core/bench/story';
@@ -18,7 +26,6 @@ import { span } from '../kit/time';
 import { useNow } from '../kit/use-now';
 import { StageEdge } from './edge';
 import type { StageProps } from '../job-store/stage-props';
-import { entryWords } from './log-words';
 import { Notice } from '../kit/notice';
 import { Margin } from './margin';
 import { useJob, type JobStore } from '../job-store/use-job';

@@ -2,10 +2,9 @@
 import { ChakraProvider } from '@chakra-ui/react';
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { fold, type Entry } from '@/core/logbook';
+import { entryWords, fold, type Entry } from '@/core/logbook';
 import { greatestLimits } from '@/core/bench/make-safe';
 import { system } from '../kit/theme';
-import { entryWords } from './log-words';
 import { Margin } from './margin';
 import type { JobStore } from '../job-store/use-job';
 

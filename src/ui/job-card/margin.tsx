@@ -1,11 +1,10 @@
 'use client';
 import { Box, Heading, Text } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
-import { countOf, type LogLine } from '@/core/logbook';
+import { entryWords, countOf, type LogLine } from '@/core/logbook';
 import { Primary, Secondary } from '../kit/buttons';
 import { Field } from '../kit/field';
 import { clockTime, dateTime } from '../kit/time';
-import { entryWords } from './log-words';
 import type { JobStore } from '../job-store/use-job';
 
 /** Runs of dead-proof figures are one line: what counts is how many and the highest. */

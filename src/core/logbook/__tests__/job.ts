@@ -2,7 +2,7 @@
 import { proofSteps, sourceKinds } from '../../bench/make-safe';
 import { stage } from '../../equipment/power-stage';
 import type { Entry, Person } from '../entry';
-import type { EntryKind, Payload } from '../kinds';
+import type { EntryKind, Payload } from '../payloads';
 
 export const ines: Person = {
   id: '0190a000-0000-7000-8000-000000000001',

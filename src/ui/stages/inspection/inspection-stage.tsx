@@ -1,7 +1,7 @@
 'use client';
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { lookItems, mustStayDead, type LookItem, type Payload } from '@/core/logbook';
+import { lookItems, mustStayDead, type LookItem, type Payload, lookWords } from '@/core/logbook';
 import { Primary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { StageHead } from '../../kit/section';
@@ -9,7 +9,6 @@ import { Choice, Field } from '../../kit/field';
 import { Photos } from '../../kit/photos';
 import { StateMark } from '../../kit/state-mark';
 import type { StageProps } from '../../job-store/stage-props';
-import { lookWords } from './look-words';
 
 type Finding = Payload<'look.finding'>;
 const answers = [

@@ -1,6 +1,6 @@
 'use client';
 import { Text } from '@chakra-ui/react';
-import { motorAgainst } from '@/core/logbook';
+import { motorBlockers } from '@/core/logbook';
 import type { StageProps } from '../../job-store/stage-props';
 import { Primary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
@@ -13,15 +13,15 @@ import { WindingTestPanel } from './winding-test';
 /** Motor and cable before a drive meets them. */
 export function MotorAndCableStage({ jobId, store, goTo }: StageProps) {
   const { motor, startUp } = store.state;
-  const against = motorAgainst(startUp);
+  const against = motorBlockers(startUp);
   return (
     <>
       <StageHead title="Motor and cable">
         A new drive on a failed cable is a second dead drive: these come first.
       </StageHead>
-      {against.map((line) => (
-        <Caution key={line} grave title="Held.">
-          {line}
+      {against.map(({ id, text }) => (
+        <Caution key={id} grave title="Held.">
+          {text}
         </Caution>
       ))}
       {motor === null ? (

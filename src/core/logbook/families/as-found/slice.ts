@@ -1,0 +1,21 @@
+import { countOf } from '../../count';
+import type { Payload } from '../../payloads';
+import { sliceOf } from '../../slice';
+
+/** Faults and switches as they were found, or why they could not be captured. */
+export type AsFound = { captured: Payload<'as-found.captured'> } | { impossible: string };
+
+export const asFound = sliceOf<AsFound | null>()({
+  key: 'asFound',
+  init: null,
+  kinds: ['as-found.captured', 'as-found.impossible'],
+  apply: (_slice, entry) => ({
+    slice:
+      entry.kind === 'as-found.captured' ? { captured: entry.payload } : { impossible: entry.payload.reason },
+  }),
+  words: {
+    'as-found.captured': ({ payload }) =>
+      `As found: ${payload.active ?? 'no alarm'}, ${countOf(payload.slots.length, 'slot')}`,
+    'as-found.impossible': ({ payload }) => `As found not captured: ${payload.reason}`,
+  },
+});

@@ -1,0 +1,129 @@
+import type { Probe, Stage, Value } from '../../../equipment/power-stage';
+import { timeOf, type EntryOf, type Person } from '../../entry';
+import { sliceOf, voided, type SliceContext } from '../../slice';
+import { signatureBlocker, type Registers } from '../registers/slice';
+import { isNewUnit, type UnitChange } from '../replacement/new-unit';
+import { benchLock } from '../safety/locks';
+import { settle, type SafetyState } from '../safety/proof';
+
+/** A reading of the diode test that counts. */
+export interface KeptReading extends Probe {
+  entryId: string;
+  value: Value;
+  /** ms */
+  at: number;
+  by: Person;
+}
+
+/** Readings that were taken again as a whole, with the reason. */
+export interface SetAside {
+  reason: string;
+  readings: readonly KeptReading[];
+}
+
+interface Bench {
+  readings: readonly KeptReading[];
+  safety: SafetyState;
+  drive: { stage: Stage } | null;
+  swap: UnitChange;
+}
+
+/** A reading counts only while the dead proof holds for the one who takes it. */
+function take(
+  slice: readonly KeptReading[],
+  entry: EntryOf<'static.reading'>,
+  { job, limits }: SliceContext<Bench>,
+) {
+  const at = timeOf(entry);
+  const lock = benchLock(settle(job.safety, entry.by, at), job.drive, limits, entry.by, at);
+  if (!lock.open) return voided(slice, lock.text);
+  const { red, black, value } = entry.payload;
+  return { slice: [...slice, { red, black, value, entryId: entry.id, at, by: entry.by }] };
+}
+
+const shown = (value: Value): string =>
+  value === 'OL' ? 'overload' : value === 'climbing' ? 'still climbing' : `${value.toFixed(3)} V`;
+
+/** Readings of the diode test, in their order; those of a unit that came out are set aside. */
+export const readings = sliceOf<readonly KeptReading[], Bench>()({
+  key: 'readings',
+  init: [],
+  kinds: ['static.reading', 'static.retake'],
+  follows: ['identify.drive'],
+  apply(slice, entry, context) {
+    switch (entry.kind) {
+      case 'static.reading':
+        return take(slice, entry, context);
+      case 'static.retake':
+        return { slice: [] };
+      case 'identify.drive':
+        return { slice: isNewUnit(context.before) ? [] : slice };
+    }
+  },
+  words: {
+    'static.reading': ({ payload }) => `${payload.red} to ${payload.black} ${shown(payload.value)}`,
+    'static.retake': ({ payload }) => `Readings set aside, to be taken again: ${payload.reason}`,
+  },
+});
+
+export const setAside = sliceOf<readonly SetAside[], Bench>()({
+  key: 'setAside',
+  init: [],
+  kinds: [],
+  follows: ['static.retake', 'identify.drive'],
+  apply(slice, entry, { before }) {
+    if (before.readings.length === 0) return { slice };
+    if (entry.kind === 'static.retake')
+      return { slice: [...slice, { reason: entry.payload.reason, readings: before.readings }] };
+    return isNewUnit(before)
+      ? { slice: [...slice, { reason: 'of the unit that came out', readings: before.readings }] }
+      : { slice };
+  },
+  words: {},
+});
+
+interface SheetJob extends Bench {
+  registers: Registers;
+}
+
+/** The signature under the static sheet: it falls with whatever it was signed without. */
+export const signed = sliceOf<EntryOf<'sheet.signed'> | null, SheetJob>()({
+  key: 'signed',
+  init: null,
+  kinds: ['sheet.signed'],
+  follows: [
+    'static.reading',
+    'static.retake',
+    'identify.drive',
+    'identify.stage',
+    'jumper.set',
+    'drive.write-asked',
+    'drive.write-done',
+    'drive.write-failed',
+  ],
+  apply(slice, entry, { job, before }) {
+    switch (entry.kind) {
+      case 'sheet.signed': {
+        if (entry.by.role === 'apprentice') return voided(slice, 'A technician or the lead signs.');
+        const blocker = signatureBlocker(job.registers);
+        return blocker === null ? { slice: entry } : voided(slice, blocker);
+      }
+      case 'static.reading':
+      case 'identify.stage':
+        return { slice: null };
+      case 'static.retake':
+        return { slice: before.readings.length === 0 ? slice : null };
+      case 'identify.drive':
+        return { slice: isNewUnit(before) ? null : slice };
+      // A jumper or a trial that comes after the signature takes it off.
+      case 'jumper.set':
+      case 'drive.write-asked':
+      case 'drive.write-done':
+      case 'drive.write-failed':
+        return { slice: signatureBlocker(job.registers) === null ? slice : null };
+    }
+  },
+  words: {
+    'sheet.signed': ({ payload }) => `Static sheet signed: ${payload.headline}`,
+  },
+});

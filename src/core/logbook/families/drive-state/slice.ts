@@ -1,0 +1,74 @@
+import type { Live, Slot, Values } from '../../../equipment/drive-words';
+import { countOf } from '../../count';
+import { timeOf, type EntryOf } from '../../entry';
+import { sliceOf } from '../../slice';
+import type { Registers } from '../registers/slice';
+import { isNewUnit, type UnitChange } from '../replacement/new-unit';
+
+/** What is known of the drive's settings and of what it shows. */
+export interface SeenDrive {
+  values: Values;
+  live: Live;
+  history: readonly Slot[];
+  /** Where it was read over the link last, and when; null: only by a person. */
+  target: string | null;
+  readAt: number | null;
+}
+
+const nothing: SeenDrive = { values: {}, live: {}, history: [], target: null, readAt: null };
+
+/** A read-out stands in the place of all that was known. */
+function seenFromReadOut(entry: EntryOf<'drive.read'>): SeenDrive {
+  const { values, live, history, target } = entry.payload;
+  return { values, live: live as Live, history, target, readAt: timeOf(entry) };
+}
+
+/** What a person saw is put over what was known. */
+function mergeObserved(before: SeenDrive | null, { payload }: EntryOf<'drive.seen'>): SeenDrive {
+  const live = payload.live as Live;
+  const known = before ?? nothing;
+  return {
+    ...known,
+    values: { ...known.values, ...payload.values },
+    live: {
+      ...known.live,
+      ...live,
+      ...(live.inputs === undefined ? {} : { inputs: { ...known.live.inputs, ...live.inputs } }),
+      ...(live.serial === undefined ? {} : { serial: { ...known.live.serial, ...live.serial } }),
+    },
+  };
+}
+
+/** What was written and read back is known of the drive. */
+const withWrittenValue = (before: SeenDrive | null, number: string, found: number): SeenDrive => {
+  const known = before ?? nothing;
+  return { ...known, values: { ...known.values, [number]: found } };
+};
+
+/** What is known of the drive; null before anybody looked, and of a unit that was just put in. */
+export const seen = sliceOf<SeenDrive | null, { registers: Registers; swap: UnitChange }>()({
+  key: 'seen',
+  init: null,
+  kinds: ['drive.read', 'drive.seen'],
+  follows: ['drive.write-done', 'identify.drive'],
+  apply(slice, entry, { job, before }) {
+    switch (entry.kind) {
+      case 'drive.read':
+        return { slice: seenFromReadOut(entry) };
+      case 'drive.seen':
+        return { slice: mergeObserved(slice, entry) };
+      case 'drive.write-done': {
+        const { asked, found } = entry.payload;
+        const write = job.registers.writes.find((w) => w.id === asked);
+        return { slice: write === undefined ? slice : withWrittenValue(slice, write.number, found) };
+      }
+      case 'identify.drive':
+        return { slice: isNewUnit(before) ? null : slice };
+    }
+  },
+  words: {
+    'drive.read': ({ payload }) =>
+      `Read out of ${payload.identity.vendor} ${payload.identity.product} at ${payload.target}: ${countOf(Object.keys(payload.values).length, 'value')}`,
+    'drive.seen': () => 'Read off the display',
+  },
+});

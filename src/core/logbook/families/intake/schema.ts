@@ -1,0 +1,25 @@
+import * as z from 'zod';
+import { dangerSigns } from './vocabulary';
+import { short, optionalShort, yesNo } from '../../fragments';
+
+/** Kinds of entries about what was called in. */
+export const intakeKinds = {
+  'job.opened': z.strictObject({
+    assetId: z.uuid(),
+    site: short.min(1),
+    machine: short.min(1),
+    complaint: short.min(1),
+    stoppedAt: z.iso.datetime().nullable(),
+    downtimeAllowed_min: z.number().min(0).max(100_000).nullable(),
+    downstream: optionalShort,
+    peopleInDanger: yesNo,
+    loadSuspended: yesNo,
+    bypass: yesNo,
+  }),
+  'take.call': z.strictObject({
+    doing: optionalShort,
+    display: optionalShort,
+    changedLately: optionalShort,
+    signs: z.array(z.enum(dangerSigns)).default([]),
+  }),
+} as const;

@@ -1,0 +1,28 @@
+import type { EntryOf } from '../../entry';
+import type { Payload } from '../../payloads';
+import { sliceOf, voided } from '../../slice';
+
+/** The entry that opened the job. */
+export const opened = sliceOf<EntryOf<'job.opened'> | null>()({
+  key: 'opened',
+  init: null,
+  kinds: ['job.opened'],
+  apply: (slice, entry) =>
+    slice === null || entry.corrects !== undefined
+      ? { slice: entry }
+      : voided(slice, 'The job was opened already.'),
+  words: {
+    'job.opened': ({ payload }) => `Job opened: ${payload.complaint}`,
+  },
+});
+
+/** What was said when the call was taken. */
+export const call = sliceOf<Payload<'take.call'> | null>()({
+  key: 'call',
+  init: null,
+  kinds: ['take.call'],
+  apply: (_slice, { payload }) => ({ slice: payload }),
+  words: {
+    'take.call': () => 'Call taken',
+  },
+});

@@ -1,0 +1,35 @@
+import * as z from 'zod';
+import { plateSchema } from '../../../equipment/plate/schema';
+import { screwSchema, stageSchema } from '../../../equipment/power-stage/schema';
+import { short, optionalShort, positive, photos } from '../../fragments';
+
+/** Kinds of entries about the plates of drive and motor. */
+export const nameplateKinds = {
+  'identify.drive': z.strictObject({
+    typeId: short.nullable(),
+    maker: short.min(1),
+    type: short.min(1),
+    badge: optionalShort,
+    serial: optionalShort,
+    supply_V: positive.max(1000),
+    phases: z.union([z.literal(1), z.literal(3)]),
+    ratedAmps: positive.max(5000),
+    labelWait_min: z.number().min(0).max(120),
+    drawingOnlySimilar: z.boolean(),
+    stage: stageSchema,
+    strip: z.array(screwSchema).min(4).max(30),
+    photos,
+  }),
+  'identify.motor': z.strictObject({
+    plate: plateSchema,
+    serial: optionalShort,
+    connection: z.enum(['star', 'delta']).optional(),
+    insulationClass: z.string().trim().max(4).optional(),
+    photos,
+  }),
+  'identify.stage': z.strictObject({
+    stage: stageSchema,
+    strip: z.array(screwSchema).min(4).max(30),
+    reason: optionalShort,
+  }),
+} as const;

@@ -1,0 +1,33 @@
+import { stageWords } from '../../../equipment/power-stage';
+import type { Payload } from '../../payloads';
+import { sliceOf, voided } from '../../slice';
+
+/** The drive by its plate, with its power stage. */
+export const drive = sliceOf<Payload<'identify.drive'> | null>()({
+  key: 'drive',
+  init: null,
+  kinds: ['identify.drive', 'identify.stage'],
+  apply(slice, entry) {
+    if (entry.kind === 'identify.drive') return { slice: entry.payload };
+    const { stage, strip } = entry.payload;
+    return slice === null
+      ? voided(slice, 'The drive was not identified yet.')
+      : { slice: { ...slice, stage, strip } };
+  },
+  words: {
+    'identify.drive': ({ payload }) => `Drive: ${payload.maker} ${payload.type}`,
+    'identify.stage': ({ payload }) => `Power stage: ${stageWords(payload.stage)}`,
+  },
+});
+
+/** The motor by its plate. */
+export const motor = sliceOf<Payload<'identify.motor'> | null>()({
+  key: 'motor',
+  init: null,
+  kinds: ['identify.motor'],
+  apply: (_slice, { payload }) => ({ slice: payload }),
+  words: {
+    'identify.motor': ({ payload }) =>
+      `Motor: ${payload.plate.power.value} ${payload.plate.power.unit}, ${payload.plate.amps} A`,
+  },
+});

@@ -1,0 +1,37 @@
+import type { EntryOf } from '../../entry';
+import { sliceOf } from '../../slice';
+
+/** A question somebody left for later. */
+export interface JobQuestion {
+  /** The entry that opened it. */
+  id: string;
+  text: string;
+  /** Null while it is open. */
+  answer: string | null;
+}
+
+export const notes = sliceOf<readonly EntryOf<'note.added'>[]>()({
+  key: 'notes',
+  init: [],
+  kinds: ['note.added'],
+  apply: (slice, entry) => ({ slice: [...slice, entry] }),
+  words: {
+    'note.added': ({ payload }) => payload.text,
+  },
+});
+
+export const questions = sliceOf<readonly JobQuestion[]>()({
+  key: 'questions',
+  init: [],
+  kinds: ['question.opened', 'question.closed'],
+  apply(slice, entry) {
+    if (entry.kind === 'question.opened')
+      return { slice: [...slice, { id: entry.id, text: entry.payload.text, answer: null }] };
+    const { question, answer } = entry.payload;
+    return { slice: slice.map((q) => (q.id === question ? { ...q, answer } : q)) };
+  },
+  words: {
+    'question.opened': ({ payload }) => `Question: ${payload.text}`,
+    'question.closed': ({ payload }) => `Answered: ${payload.answer}`,
+  },
+});

@@ -1,0 +1,2 @@
+export { sets, type KeptSet } from './sets';
+export { foundBefore, setRuns, type SetRun } from './runs';

@@ -1,0 +1,154 @@
+import { judgeGates, judgeLamps, judgeSweep } from '../../../power-up/first-power';
+import { moduleVerdict } from '../../../bench/module-test';
+import { countOf } from '../../count';
+import { timeOf, type EntryOf } from '../../entry';
+import { changedBy, sliceOf, type Change } from '../../slice';
+import { begunModules, moduleQuestion, type TestedModule } from '../module-test/slice';
+import { isNewUnit, type UnitChange } from '../replacement/new-unit';
+
+/** First power and what was measured under power, as the log tells it. */
+export interface PowerState {
+  gates: EntryOf<'power.gates'> | null;
+  probes: EntryOf<'power.probes'> | null;
+  planned: EntryOf<'power.planned'> | null;
+  /** Since when it is on, ms; null: off. */
+  onAt: number | null;
+  /** The bus while it came up, of the last time it was switched on. */
+  bus: readonly { at_s: number; volts: number }[];
+  /** Was it ever on? */
+  wasOn: boolean;
+  measured: readonly EntryOf<'power.measured'>[];
+  captures: readonly EntryOf<'power.capture'>[];
+  lamps: readonly EntryOf<'power.lamps'>[];
+  swept: EntryOf<'power.swept'> | null;
+}
+
+const noPower: PowerState = {
+  gates: null,
+  probes: null,
+  planned: null,
+  onAt: null,
+  bus: [],
+  wasOn: false,
+  measured: [],
+  captures: [],
+  lamps: [],
+  swept: null,
+};
+
+/** What of a job first power depends on. */
+export interface PowerJob {
+  signed: EntryOf<'sheet.signed'> | null;
+  modules: readonly TestedModule[];
+  power: PowerState;
+}
+
+const ownKinds = [
+  'power.gates',
+  'power.probes',
+  'power.planned',
+  'power.on',
+  'power.off',
+  'power.bus',
+  'power.measured',
+  'power.capture',
+  'power.lamps',
+  'power.swept',
+] as const;
+
+/** Why first power has to wait; null: nothing stands in its way. */
+export function powerLock(state: PowerJob): string | null {
+  const verdict = state.signed?.payload.verdict;
+  if (verdict === undefined) return 'The static test comes first, signed as not shorted.';
+  if (verdict !== 'not-shorted')
+    return 'The static test did not end as not shorted: a failed or doubtful stage sees no power.';
+  const modules = begunModules(state.modules);
+  if (modules.some((m) => moduleVerdict(moduleQuestion(m)).verdict === 'replace'))
+    return 'A module that was tested is to be replaced: it sees no power.';
+  const { gates } = state.power;
+  if (gates !== null && judgeGates(gates.payload).verdict === 'unlike')
+    return 'The gate drives are not alike: a module on them would fail at once.';
+  if (modules.length > 0 && (gates === null || judgeGates(gates.payload).verdict !== 'alike'))
+    return 'A module was out: compare the six gate drives with the bus dead before it sees the bus.';
+  return null;
+}
+
+/** What one of its entries changes. */
+function applyPower(state: PowerJob, entry: EntryOf<(typeof ownKinds)[number]>): Change<PowerState> {
+  const { power } = state;
+  const live = power.onAt === null ? 'It is not switched on: nothing can be measured.' : null;
+  switch (entry.kind) {
+    case 'power.gates':
+      return power.onAt === null
+        ? { gates: entry }
+        : { void: 'Gate drives are compared with the bus dead: it is switched on.' };
+    case 'power.probes':
+      return { probes: entry };
+    case 'power.planned':
+      return { planned: entry };
+    case 'power.on': {
+      if (entry.by.role === 'apprentice') return { void: 'A technician or the lead switches on.' };
+      const lock = powerLock(state);
+      if (lock !== null) return { void: lock };
+      if (power.planned === null)
+        return { void: 'Plan first power first: what the bus should do, and when to stop.' };
+      return { onAt: timeOf(entry), bus: [], wasOn: true };
+    }
+    case 'power.off':
+      return { onAt: null };
+    case 'power.bus':
+      return live === null ? { bus: [...power.bus, entry.payload] } : { void: live };
+    case 'power.measured':
+      return { measured: [...power.measured, entry] };
+    case 'power.capture':
+      return { captures: [...power.captures, entry] };
+    case 'power.lamps':
+      return power.wasOn
+        ? { lamps: [...power.lamps, entry] }
+        : { void: 'It was never switched on in this job.' };
+    case 'power.swept':
+      return power.wasOn ? { swept: entry } : { void: 'It was never switched on in this job.' };
+  }
+}
+
+/** Does it run under load? Lamps alike at every frequency tried, the output follows, nothing measured since says otherwise. */
+export function runsUnderLoad({ power }: Pick<PowerJob, 'power'>): 'yes' | 'no' | 'doubt' | 'not tested' {
+  const lamps = [...new Map(power.lamps.map((l) => [l.payload.hz, judgeLamps(l.payload).verdict])).values()];
+  const tests = [...power.measured, ...power.captures]
+    .filter((t) => t.payload.conclusion.verdict !== 'nothing-measured')
+    .sort((a, b) => timeOf(a) - timeOf(b));
+  const last = tests[tests.length - 1]?.payload.conclusion.verdict;
+  if (lamps.includes('unequal') || last === 'fault') return 'no';
+  if (lamps.length === 0 && tests.length === 0) return 'not tested';
+  const follows = power.swept !== null && judgeSweep(power.swept.payload).passes;
+  const loaded = lamps.length >= 2 && lamps.every((v) => v === 'equal');
+  const motor = tests.some(
+    (t) => t.payload.running.load === 'motor' && t.payload.conclusion.verdict === 'sound',
+  );
+  return follows && (loaded || motor) && (last === undefined || last === 'sound') ? 'yes' : 'doubt';
+}
+
+export const power = sliceOf<PowerState, PowerJob & { swap: UnitChange }>()({
+  key: 'power',
+  init: noPower,
+  kinds: ownKinds,
+  follows: ['identify.drive'],
+  apply(slice, entry, { job, before }) {
+    if (entry.kind === 'identify.drive') return { slice: isNewUnit(before) ? noPower : slice };
+    return changedBy(slice, applyPower(job, entry));
+  },
+  words: {
+    'power.gates': () => 'Gate drives compared',
+    'power.probes': ({ payload }) =>
+      `Live terminals by ${payload.by.replaceAll('-', ' ')}, rated ${payload.ratedVolts} V`,
+    'power.planned': ({ payload }) =>
+      `First power planned: ${payload.way.by === 'lamps' ? `lamps of ${payload.way.watts} W` : `limited to ${payload.way.amps} A`}, off below ${payload.stopBelow_V} V after ${payload.stopAfter_s} s`,
+    'power.on': ({ payload }) => `SWITCHED ON, through ${payload.through}`,
+    'power.off': ({ payload }) => `Switched off${payload.note === undefined ? '' : `: ${payload.note}`}`,
+    'power.bus': ({ payload }) => `Bus ${payload.volts} V after ${payload.at_s} s`,
+    'power.measured': ({ payload }) => `Measured under power: ${payload.conclusion.headline}`,
+    'power.capture': ({ payload }) => `Capture ${payload.name}: ${payload.conclusion.headline}`,
+    'power.lamps': ({ payload }) => `Lamp load at ${payload.hz} Hz: ${payload.volts.join(' / ')} V`,
+    'power.swept': ({ payload }) => `Reference swept, ${countOf(payload.points.length, 'point')}`,
+  },
+});

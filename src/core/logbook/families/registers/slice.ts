@@ -1,0 +1,151 @@
+import { timeOf, type EntryOf, type Person } from '../../entry';
+import type { Payload } from '../../payloads';
+import { changedBy, sliceOf, type Change } from '../../slice';
+import { neverJumpered } from './vocabulary';
+
+/** A bridge in a loop that must come out again. */
+export interface TemporaryJumper extends Payload<'jumper.set'> {
+  /** The entry that set it. */
+  id: string;
+  by: Person;
+  removed: string | null;
+}
+
+/** A value that was asked of the drive. */
+export interface DriveWrite extends Payload<'drive.write-asked'> {
+  id: string;
+  by: Person;
+  /** Asked: sent, and no word yet of what became of it. */
+  outcome: 'asked' | 'done' | 'failed' | 'uncertain';
+  askedAt: number;
+  /** When it was taken; null: not. */
+  doneAt: number | null;
+  /** What the drive had when it was read back. */
+  found: number | null;
+  /** Of a trial: the write that put it back, or why it stays. */
+  settled: { restoredBy: string } | { kept: string } | null;
+}
+
+export interface Registers {
+  jumpers: readonly TemporaryJumper[];
+  writes: readonly DriveWrite[];
+  loops: readonly EntryOf<'loop.checked'>[];
+  trends: readonly EntryOf<'trend.kept'>[];
+}
+
+const noRegisters: Registers = { jumpers: [], writes: [], loops: [], trends: [] };
+
+const changedAt = <T extends { id: string }>(list: readonly T[], id: string, change: Partial<T>): T[] =>
+  list.map((x) => (x.id === id ? { ...x, ...change } : x));
+
+const ownKinds = [
+  'jumper.set',
+  'jumper.removed',
+  'drive.write-asked',
+  'drive.write-done',
+  'drive.write-failed',
+  'trial.kept',
+  'loop.checked',
+  'trend.kept',
+] as const;
+
+/** What one of its entries changes; a reason where it does not count. */
+function applyRegister(
+  { jumpers, writes, loops, trends }: Registers,
+  entry: EntryOf<(typeof ownKinds)[number]>,
+): Change<Registers> {
+  const unknown = { void: 'What it speaks of is not in this job.' };
+  switch (entry.kind) {
+    case 'loop.checked':
+      return { loops: [...loops, entry] };
+    case 'trend.kept':
+      return { trends: [...trends, entry] };
+    case 'jumper.set':
+      return neverJumpered.includes(entry.payload.guards) && entry.payload.motorConnected
+        ? {
+            void: 'Safe stop, emergency stop, guards and over-travel are never jumpered or set to no function with a motor connected.',
+          }
+        : { jumpers: [...jumpers, { ...entry.payload, id: entry.id, by: entry.by, removed: null }] };
+    case 'jumper.removed': {
+      const { jumper, how } = entry.payload;
+      return jumpers.some((j) => j.id === jumper)
+        ? { jumpers: changedAt(jumpers, jumper, { removed: how }) }
+        : unknown;
+    }
+    case 'drive.write-asked': {
+      const write: DriveWrite = {
+        ...entry.payload,
+        id: entry.id,
+        by: entry.by,
+        outcome: 'asked',
+        askedAt: timeOf(entry),
+        doneAt: null,
+        found: null,
+        settled: null,
+      };
+      return { writes: [...writes, write] };
+    }
+    case 'drive.write-done': {
+      const { asked, found } = entry.payload;
+      const write = writes.find((w) => w.id === asked);
+      if (write === undefined) return unknown;
+      const done = changedAt(writes, asked, { outcome: 'done', found, doneAt: timeOf(entry) });
+      return {
+        writes:
+          write.restores === undefined
+            ? done
+            : changedAt(done, write.restores, { settled: { restoredBy: asked } }),
+      };
+    }
+    case 'drive.write-failed': {
+      const { asked, certain } = entry.payload;
+      return writes.some((w) => w.id === asked)
+        ? { writes: changedAt(writes, asked, { outcome: certain ? 'failed' : 'uncertain' }) }
+        : unknown;
+    }
+    case 'trial.kept': {
+      const { asked, reason } = entry.payload;
+      return writes.some((w) => w.id === asked && w.trial)
+        ? { writes: changedAt(writes, asked, { settled: { kept: reason } }) }
+        : unknown;
+    }
+  }
+}
+
+/** Jumpers that are still in. */
+export const openJumpers = ({ jumpers }: Registers): TemporaryJumper[] =>
+  jumpers.filter((j) => j.removed === null);
+
+/** Trial values that are still in the drive, or may be. */
+export const openTrials = ({ writes }: Registers): DriveWrite[] =>
+  writes.filter((w) => w.trial && w.settled === null && w.outcome !== 'failed');
+
+/** Why a job cannot be signed off yet; null: nothing stands against it. */
+export function signatureBlocker(registers: Registers): string | null {
+  const jumpers = openJumpers(registers).map((j) => j.where);
+  const trials = openTrials(registers).map((w) => `${w.number} ${w.name}`);
+  return jumpers.length > 0
+    ? `A temporary jumper is still in: ${jumpers.join(', ')}. Take it out before signing.`
+    : trials.length > 0
+      ? `A trial value is still in the drive: ${trials.join(', ')}. Put it back, or say why it stays, before signing.`
+      : null;
+}
+
+export const registers = sliceOf<Registers>()({
+  key: 'registers',
+  init: noRegisters,
+  kinds: ownKinds,
+  apply: (slice, entry) => changedBy(slice, applyRegister(slice, entry)),
+  words: {
+    'loop.checked': ({ payload }) => `Loop of ${payload.input}: ${payload.why}`,
+    'jumper.set': ({ payload }) =>
+      `${payload.form === 'jumper' ? 'Temporary jumper' : 'Set to no function'}: ${payload.where}, until ${payload.removeBy}, accepted by ${payload.approver}`,
+    'jumper.removed': ({ payload }) => `Jumper out: ${payload.how}`,
+    'drive.write-asked': ({ payload }) =>
+      `To be written: ${payload.number} ${payload.name}, ${payload.shownFrom} to ${payload.shownTo}${payload.trial ? ', a trial' : ''}`,
+    'drive.write-done': ({ payload }) => `Written and read back: ${payload.found}`,
+    'drive.write-failed': ({ payload }) => `Not written: ${payload.why}`,
+    'trial.kept': ({ payload }) => `Trial value stays: ${payload.reason}`,
+    'trend.kept': ({ payload }) => `Trend kept: ${payload.names.join(', ')}, ${payload.seconds.toFixed(0)} s`,
+  },
+});

@@ -1,0 +1,16 @@
+/** What a 24 V loop watches over. */
+export const loopGuards = [
+  'process',
+  'level-or-pressure',
+  'thermal-relay',
+  'remote-enable',
+  'other',
+  'safe-stop',
+  'emergency-stop',
+  'guard',
+  'over-travel',
+] as const;
+export type LoopGuard = (typeof loopGuards)[number];
+
+/** These are never jumpered, and never set to no function, with a motor connected. */
+export const neverJumpered: readonly LoopGuard[] = ['safe-stop', 'emergency-stop', 'guard', 'over-travel'];

@@ -1,0 +1,185 @@
+import { choiceNames } from '../../../replacement/replacement';
+import { isOpen } from '../../../replacement/wires';
+import type { Stage } from '../../../equipment/power-stage';
+import { countOf } from '../../count';
+import { timeOf, type EntryOf } from '../../entry';
+import { changedBy, sliceOf, type Change, type SliceContext } from '../../slice';
+import { handsLock } from '../safety/locks';
+import { settle, type SafetyState } from '../safety/proof';
+import { isNewUnit } from './new-unit';
+import { noSwap, type SwapState, type TaskProgress } from './state';
+import { applyWire, wireKinds } from './wires';
+
+const ownKinds = [
+  'decide.figures',
+  'decide.made',
+  'swap.units',
+  'swap.asked',
+  'swap.selector',
+  'swap.terminal',
+  ...wireKinds,
+  'stop.planned',
+  'stop.begun',
+  'stop.task',
+  'stop.over',
+  'swap.unit-out',
+  'handover.told',
+  'handover.followed',
+  'handover.partner',
+  'handover.locks',
+  'handover.inspection',
+  'job.signed-off',
+] as const;
+type SwapEntry = EntryOf<(typeof ownKinds)[number]>;
+
+interface SwapJob {
+  safety: SafetyState;
+  drive: { stage: Stage } | null;
+  swap: SwapState;
+}
+
+/** Why no hand may go in now, by the one who made the entry; null: it may. */
+function handsHeld(
+  entry: EntryOf<'swap.unit-out'>,
+  { job: { safety, drive }, limits }: SliceContext<SwapJob>,
+): string | null {
+  const at = timeOf(entry);
+  // Whoever proved it dead may have been away too long; another person's hand takes nothing over.
+  const settled = safety.by?.id === entry.by.id ? settle(safety, entry.by, at) : safety;
+  const lock = handsLock(settled, drive, limits, entry.by, at);
+  return lock.open ? null : lock.text;
+}
+
+/** What one of its entries changes; a reason where it does not count. */
+function applySwap(state: SwapState, entry: SwapEntry, context: SliceContext<SwapJob>): Change<SwapState> {
+  const at = timeOf(entry);
+  // What was signed was signed without it.
+  const unsigned = { signedOff: null };
+  switch (entry.kind) {
+    case 'decide.figures':
+      return { figures: entry.payload };
+    case 'decide.made':
+      return entry.by.role === 'apprentice'
+        ? { void: 'A technician or the lead decides.' }
+        : { decision: entry };
+    case 'swap.units':
+      return { units: entry.payload };
+    case 'swap.asked':
+      return { asked: entry.payload };
+    case 'swap.selector':
+      return { selectors: { ...state.selectors, [entry.payload.input]: entry.payload.position } };
+    case 'swap.terminal':
+      return { terminals: [...state.terminals, entry] };
+    case 'wire.noted':
+    case 'wire.removed':
+    case 'wire.accepted':
+    case 'wire.chosen':
+    case 'wire.ticked': {
+      const wires = applyWire(state.wires, entry);
+      return 'void' in wires ? wires : { wires, ...unsigned };
+    }
+    case 'stop.planned':
+      return { planned: entry.payload };
+    case 'stop.begun':
+      return state.stop.begunAt === null
+        ? { stop: { ...state.stop, begunAt: at }, ...unsigned }
+        : { void: 'The machine stands already.' };
+    case 'stop.task': {
+      const { task, did } = entry.payload;
+      const before = state.stop.tasks[task] ?? { begunAt: null, doneAt: null };
+      const now: TaskProgress =
+        did === 'open'
+          ? { begunAt: null, doneAt: null }
+          : did === 'begun'
+            ? { begunAt: at, doneAt: null }
+            : { begunAt: before.begunAt ?? at, doneAt: at };
+      return state.planned?.tasks.some((t) => t.id === task) === true
+        ? { stop: { ...state.stop, tasks: { ...state.stop.tasks, [task]: now } } }
+        : { void: 'There is no such task in the plan.' };
+    }
+    case 'stop.over':
+      return state.stop.begunAt === null
+        ? { void: 'The machine did not stand.' }
+        : { stop: { ...state.stop, overAt: at } };
+    case 'swap.unit-out': {
+      const open = state.wires.find(isOpen);
+      if (open !== undefined)
+        return {
+          void: `Nobody knows what wire ${String(open.number)} is, and nobody took it on: the old unit does not come out.`,
+        };
+      const held = handsHeld(entry, context);
+      return held === null ? { outAt: at, inAt: null, ...unsigned } : { void: held };
+    }
+    case 'handover.told':
+      return { handOver: { ...state.handOver, told: entry } };
+    case 'handover.followed':
+      return { handOver: { ...state.handOver, followed: entry }, ...unsigned };
+    case 'handover.partner':
+      return {
+        handOver: {
+          ...state.handOver,
+          partners: { ...state.handOver.partners, [entry.payload.machine]: entry },
+        },
+        ...unsigned,
+      };
+    case 'handover.locks':
+      return { handOver: { ...state.handOver, locks: entry }, ...unsigned };
+    case 'handover.inspection':
+      return { handOver: { ...state.handOver, inspection: entry } };
+    case 'job.signed-off': {
+      if (entry.by.role === 'apprentice') return { void: 'A technician or the lead signs.' };
+      if (entry.payload.second.toLowerCase() === entry.by.name.toLowerCase())
+        return { void: 'Two names sign: the second is somebody else.' };
+      const blocking = context.openIssues().find((issue) => !issue.mayWait);
+      return blocking === undefined ? { signedOff: entry } : { void: blocking.text };
+    }
+  }
+}
+
+/** Decision, units, wires, outage and hand-over. */
+export const swap = sliceOf<SwapState, SwapJob>()({
+  key: 'swap',
+  init: noSwap,
+  kinds: ownKinds,
+  follows: ['identify.drive'],
+  apply(slice, entry, context) {
+    if (entry.kind !== 'identify.drive') return changedBy(slice, applySwap(slice, entry, context));
+    return { slice: isNewUnit({ swap: slice }) ? { ...slice, inAt: timeOf(entry) } : slice };
+  },
+  words: {
+    'decide.figures': () => 'Figures of the choice kept',
+    'decide.made': ({ payload }) =>
+      `Decided: ${choiceNames[payload.choice].toLowerCase()}, because ${payload.reason}`,
+    'swap.units': ({ payload }) =>
+      `Out: ${payload.old.maker} ${payload.old.type}; in: ${payload.next === null ? 'not chosen' : `${payload.next.maker} ${payload.next.type}`}`,
+    'swap.asked': () => 'What the place asks of a unit',
+    'swap.selector': ({ payload }) => `Selector of ${payload.input} on the old unit: ${payload.position}`,
+    'swap.terminal': ({ payload }) =>
+      `Terminal ${payload.mark}${payload.note === '' ? '' : `: ${payload.note}`}`,
+    'wire.noted': ({ payload }) =>
+      `Wire ${payload.number}: ${payload.from === null ? 'hangs loose' : `on ${payload.from}`}${payload.role === 'unknown' ? ', not known' : ''}`,
+    'wire.removed': ({ payload }) => `A wire taken out of the ledger: ${payload.reason}`,
+    'wire.accepted': ({ payload }) => `An unknown wire taken on: ${payload.reason}`,
+    'wire.chosen': ({ payload }) =>
+      payload.back
+        ? 'The terminal of a wire as it was proposed'
+        : `A wire goes to ${payload.to ?? 'no terminal'}${payload.reason === '' ? '' : `, ${payload.reason}`}`,
+    'wire.ticked': ({ payload }) => `A wire ${payload.on ? 'seen' : 'not seen'} at the ${payload.end} end`,
+    'stop.planned': ({ payload }) =>
+      `Stop planned: ${countOf(payload.tasks.length, 'task')}, ${payload.people} at hand`,
+    'stop.begun': () => 'The machine stands',
+    'stop.task': ({ payload }) =>
+      `Task ${payload.task}: ${payload.did === 'open' ? 'open again' : payload.did}`,
+    'stop.over': () => 'The machine runs again',
+    'swap.unit-out': () => 'The old unit is out',
+    'handover.told': ({ payload }) => `Told that the override ends: ${payload.who}`,
+    'handover.followed': ({ payload }) =>
+      `Follows its reference: ${payload.points.map((p) => `${p.asked} to ${p.got}`).join(', ')} ${payload.unit}`,
+    'handover.partner': ({ payload }) =>
+      `${payload.machine}: ${payload.right ? 'runs as before' : 'not right'}`,
+    'handover.locks': ({ payload }) =>
+      `Locks: ${payload.locks === 'none' ? 'the type has none' : payload.locks}`,
+    'handover.inspection': ({ payload }) => `Next look on ${payload.date}`,
+    'job.signed-off': ({ payload }) => `Handed over to ${payload.second}`,
+  },
+});

@@ -1,0 +1,124 @@
+import {
+  absence_s,
+  againId,
+  proofSteps,
+  stepKey,
+  type EnergySource,
+  type Limits,
+  type ProofStep,
+} from '../../../bench/make-safe';
+import type { Stage } from '../../../equipment/power-stage';
+import type { Person } from '../../entry';
+
+export interface ProofReading {
+  volts: number;
+  at: number;
+  entryId: string;
+}
+
+/** One run of the dead proof, by one person. */
+export interface SafetyState {
+  by: Person | null;
+  /** Last thing the person at the drive entered, ms. */
+  lastAt: number;
+  sources: { list: readonly EnergySource[]; at: number } | null;
+  locked: { isolatedAt: number; tag: string; at: number } | null;
+  meterBefore: ProofReading | null;
+  figures: Readonly<Record<string, ProofReading>>;
+  meterAfter: ProofReading | null;
+  noBankTerminal: boolean;
+  /** Why an earlier proof no longer holds. */
+  lapsed: { why: 'absence' | 'other-person' | 'source-back'; at: number; detail: string } | null;
+}
+
+export const freshSafety: SafetyState = {
+  by: null,
+  lastAt: 0,
+  sources: null,
+  locked: null,
+  meterBefore: null,
+  figures: {},
+  meterAfter: null,
+  noBankTerminal: false,
+  lapsed: null,
+};
+
+export const restart = (
+  state: SafetyState,
+  lapsed: SafetyState['lapsed'],
+  keep: Partial<SafetyState> = {},
+): SafetyState => ({
+  ...freshSafety,
+  ...keep,
+  lapsed: state.meterBefore === null && Object.keys(state.figures).length === 0 ? state.lapsed : lapsed,
+});
+
+/** What a change of person or a long absence does before the next entry counts. */
+export function settle(state: SafetyState, by: Person, at: number): SafetyState {
+  if (state.by !== null && state.by.id !== by.id)
+    return restart(state, { why: 'other-person', at, detail: `${by.name} took over from ${state.by.name}` });
+  if (state.by !== null && at - state.lastAt > absence_s * 1000)
+    return restart(
+      state,
+      { why: 'absence', at: state.lastAt + absence_s * 1000, detail: 'half an hour without an entry' },
+      { by: state.by, sources: state.sources, locked: state.locked, lastAt: state.lastAt },
+    );
+  return state;
+}
+
+/** Power was put on: every figure of the proof is of before. */
+export const poweredUp = (state: SafetyState, at: number): SafetyState =>
+  restart(state, { why: 'source-back', at, detail: 'it was switched on' });
+
+/** When the wait of the rating label is over, ms; null before isolation. */
+export const waitOver = (state: SafetyState, labelWait_min: number): number | null =>
+  state.locked === null ? null : state.locked.isolatedAt + labelWait_min * 60_000;
+
+/** Figures that are still to be taken. */
+export const missingSteps = (state: SafetyState, stage: Stage): ProofStep[] =>
+  proofSteps(stage).filter((s) => state.figures[s.key] === undefined);
+
+/** What the figures say, as long as they hold. */
+export interface Proof {
+  complete: boolean;
+  /** Largest of all figures, V. */
+  highest_V: number;
+  highestAt: string | null;
+  /** The bank: the larger of its two figures, V. */
+  bank_V: number | null;
+  handsAllowed: boolean;
+  testAllowed: boolean;
+  by: Person | null;
+  provenAt: number | null;
+}
+
+/** The proof as it stands, without the question whether it has lapsed since. */
+export function proofOf(state: SafetyState, stage: Stage, limits: Limits): Proof {
+  const entries = Object.entries(state.figures);
+  const [highestAt, highest] = entries.reduce<[string | null, number]>(
+    (most, [key, f]) => (Math.abs(f.volts) > most[1] ? [key, Math.abs(f.volts)] : most),
+    [null, 0],
+  );
+  const bankFigures = [stepKey('bank', 'dc'), stepKey(againId, 'dc')].flatMap((key) => {
+    const figure = state.figures[key];
+    return figure === undefined ? [] : [Math.abs(figure.volts)];
+  });
+  const complete =
+    state.meterBefore !== null &&
+    state.meterAfter !== null &&
+    !state.noBankTerminal &&
+    missingSteps(state, stage).length === 0;
+  return {
+    complete,
+    highest_V: highest,
+    highestAt,
+    bank_V: bankFigures.length === 0 ? null : Math.max(...bankFigures),
+    handsAllowed: complete && highest <= limits.hands_V,
+    testAllowed: complete && highest <= limits.test_V,
+    by: state.by,
+    provenAt: state.meterAfter?.at ?? null,
+  };
+}
+
+/** Until when the proof holds if nothing more is entered, ms. */
+export const holdsUntil = (state: SafetyState): number => state.lastAt + absence_s * 1000;

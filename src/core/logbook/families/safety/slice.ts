@@ -1,0 +1,205 @@
+import {
+  againAfter_s,
+  againId,
+  proofSteps,
+  sourceWords,
+  stepKey,
+  unsafeSources,
+} from '../../../bench/make-safe';
+import type { Stage } from '../../../equipment/power-stage';
+import { timeOf, type EntryOf } from '../../entry';
+import { sliceOf, voided, type SliceContext, type SliceStep } from '../../slice';
+import { isNewUnit, type UnitChange } from '../replacement/new-unit';
+import { handsLock } from './locks';
+import {
+  freshSafety,
+  missingSteps,
+  poweredUp,
+  restart,
+  settle,
+  waitOver,
+  type ProofReading,
+  type SafetyState,
+} from './proof';
+
+/** A meter that shows less than this on a known source is not proven, V. */
+const leastProving_V = 5;
+
+type Step = { state: SafetyState } | { void: string };
+
+const ownKinds = [
+  'safety.sources',
+  'safety.locked',
+  'safety.meter',
+  'safety.figure',
+  'safety.source-back',
+  'safety.no-bank-terminal',
+  'safety.discharged',
+] as const;
+type SafetyEntry = EntryOf<(typeof ownKinds)[number]>;
+
+/** Applies one safety entry, or says why it does not count. Nothing here can be overridden. */
+function applySafety(
+  before: SafetyState,
+  entry: SafetyEntry,
+  drive: { stage: Stage; labelWait_min: number } | null,
+): Step {
+  const at = timeOf(entry);
+  if (entry.kind === 'safety.source-back')
+    return {
+      state: restart(before, { why: 'source-back', at, detail: 'a source was recorded as back' }),
+    };
+  if (entry.by.role === 'apprentice')
+    return { void: 'Safety steps are for technicians: ask one to do this.' };
+  if (drive === null) return { void: 'Identify the drive first: the points to prove depend on it.' };
+  const settled = settle(before, entry.by, at);
+  const state: SafetyState = { ...settled, by: entry.by, lastAt: at };
+  const figure = (volts: number): ProofReading => ({ volts, at, entryId: entry.id });
+  switch (entry.kind) {
+    case 'safety.sources':
+      return {
+        state: {
+          ...restart(state, state.lapsed),
+          by: entry.by,
+          lastAt: at,
+          sources: { list: entry.payload.sources, at },
+        },
+      };
+    case 'safety.locked':
+      if (state.sources === null || unsafeSources(state.sources.list).length > 0)
+        return { void: 'Every source must be isolated or absent first.' };
+      return {
+        state: {
+          ...state,
+          locked: {
+            isolatedAt: Math.min(Date.parse(entry.payload.isolatedAt), at),
+            tag: entry.payload.tag,
+            at,
+          },
+        },
+      };
+    case 'safety.no-bank-terminal':
+      return { state: { ...state, noBankTerminal: true, meterAfter: null } };
+    case 'safety.discharged':
+      // The bank was pulled down by hand: what was measured before says nothing any more.
+      return { state: { ...state, figures: {}, meterAfter: null } };
+    case 'safety.meter':
+      return applyMeter(state, entry.payload, figure(entry.payload.volts), drive);
+    case 'safety.figure':
+      return applyFigure(
+        state,
+        entry.payload.point,
+        stepKey(entry.payload.point, entry.payload.quantity),
+        figure(entry.payload.volts),
+        drive.stage,
+      );
+  }
+}
+
+function applyMeter(
+  state: SafetyState,
+  payload: { when: 'before' | 'after'; volts: number },
+  figure: ProofReading,
+  drive: { stage: Stage; labelWait_min: number },
+): Step {
+  const over = waitOver(state, drive.labelWait_min);
+  if (over === null) return { void: 'Lock and tag first.' };
+  if (figure.at < over)
+    return { void: `The rating label asks for ${drive.labelWait_min} minutes after isolation.` };
+  if (payload.volts < leastProving_V)
+    return {
+      void: 'The meter shows nothing on the known source: it is not proven. Check battery, leads, range.',
+    };
+  if (payload.when === 'before')
+    return { state: { ...state, meterBefore: figure, figures: {}, meterAfter: null } };
+  const left = missingSteps(state, drive.stage);
+  if (left.length > 0)
+    return { void: `${left.length} figures are still to be taken before the meter is proven after.` };
+  return { state: { ...state, meterAfter: figure } };
+}
+
+function applyFigure(
+  state: SafetyState,
+  point: string,
+  key: string,
+  figure: ProofReading,
+  stage: Stage,
+): Step {
+  if (!proofSteps(stage).some((s) => s.key === key))
+    return { void: 'This drive has no such pair of points.' };
+  if (state.meterBefore === null) return { void: 'Prove the meter on a known source first.' };
+  if (point === againId) {
+    const bank = state.figures[stepKey('bank', 'dc')];
+    if (bank === undefined) return { void: 'Measure the bank first.' };
+    if (figure.at - bank.at < againAfter_s * 1000)
+      return { void: 'Too early: a bank recovers within a minute. Wait, then measure again.' };
+  }
+  return { state: { ...state, figures: { ...state.figures, [key]: figure }, meterAfter: null } };
+}
+
+/** What the hands of the person who proved it dead were at: the proof is settled first, and lives on where it holds. */
+function afterHands(
+  state: SafetyState,
+  entry: EntryOf<'wire.ticked' | 'swap.unit-out'>,
+  { before, limits, void: reason }: SliceContext<SafetyJob>,
+): SafetyState {
+  if (state.by?.id !== entry.by.id) return state;
+  const at = timeOf(entry);
+  const settled = settle(state, entry.by, at);
+  if (reason !== null) return settled;
+  return handsLock(settled, before.drive, limits, entry.by, at).open ? { ...settled, lastAt: at } : state;
+}
+
+interface SafetyJob {
+  drive: { stage: Stage; labelWait_min: number } | null;
+  swap: UnitChange;
+}
+
+/** The dead proof. It follows what is done at the drive, whether that counts or not. */
+export const safety = sliceOf<SafetyState, SafetyJob>()({
+  key: 'safety',
+  init: freshSafety,
+  kinds: ownKinds,
+  follows: ['static.reading', 'wire.ticked', 'swap.unit-out', 'power.on', 'identify.drive'],
+  followsVoid: true,
+  apply(slice, entry, context): SliceStep<SafetyState> {
+    const at = timeOf(entry);
+    const counts = context.void === null;
+    switch (entry.kind) {
+      case 'static.reading': {
+        const settled = settle(slice, entry.by, at);
+        return { slice: counts ? { ...settled, lastAt: at } : settled };
+      }
+      case 'wire.ticked':
+      case 'swap.unit-out':
+        return { slice: afterHands(slice, entry, context) };
+      case 'power.on':
+        return { slice: counts ? poweredUp(slice, at) : slice };
+      case 'identify.drive':
+        // What is isolated stays so; the new unit's bank is proven anew.
+        return {
+          slice:
+            counts && isNewUnit(context.before)
+              ? { ...freshSafety, sources: slice.sources, locked: slice.locked }
+              : slice,
+        };
+      default: {
+        const step = applySafety(slice, entry, context.job.drive);
+        return 'void' in step ? voided(slice, step.void) : { slice: step.state };
+      }
+    }
+  },
+  words: {
+    'safety.sources': ({ payload }) => {
+      const left = unsafeSources(payload.sources).length;
+      return left === 0 ? 'All sources isolated or absent' : `Sources listed, ${left} not safe`;
+    },
+    'safety.locked': ({ payload }) => `Locked and tagged: ${payload.tag}`,
+    'safety.meter': ({ payload }) => `Meter proven ${payload.when}: ${payload.volts} V on ${payload.source}`,
+    'safety.figure': ({ payload }) =>
+      `Dead proof ${payload.point} ${payload.quantity.toUpperCase()} ${payload.volts} V`,
+    'safety.source-back': ({ payload }) => `Source back: ${sourceWords[payload.kind].name}`,
+    'safety.no-bank-terminal': () => 'No bank terminal within reach',
+    'safety.discharged': ({ payload }) => `Discharged through ${payload.ohm} Ω from ${payload.startVolts} V`,
+  },
+});

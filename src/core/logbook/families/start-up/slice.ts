@@ -1,0 +1,258 @@
+import { insulation } from '../../../motor/insulation';
+import { winding } from '../../../motor/winding';
+import type { Values } from '../../../equipment/drive-words';
+import { timeOf, type EntryOf } from '../../entry';
+import type { Payload } from '../../payloads';
+import type { OpenIssue } from '../../open-issue';
+import { changedBy, sliceOf, type Change, type SliceContext } from '../../slice';
+
+export interface StartUpState {
+  disconnected: Payload<'motor.disconnected'> | null;
+  windings: readonly EntryOf<'motor.winding'>[];
+  insulations: readonly EntryOf<'motor.insulation'>[];
+  /** Seconds a winding was earthed after a test, by the test's entry. */
+  earthed: Readonly<Record<string, number>>;
+  unbalances: readonly EntryOf<'motor.unbalance'>[];
+  chosen: Payload<'startup.choices'> | null;
+  place: Payload<'startup.place'> | null;
+  /** Values that stand in the place of a rule's, by entry number. */
+  typed: Readonly<Record<string, { value: number; reason: string }>>;
+  /** Shortest safe ramps as they were computed for the machine. */
+  shortest: Payload<'startup.shortest'> | null;
+  /** Positions of the jumpers of analog inputs. */
+  jumpers: Partial<Record<'AI1' | 'AI2', 'V' | 'mA'>>;
+  /** Steps of the commissioning run, as they were settled. */
+  run: readonly EntryOf<'commission.step'>[];
+  /** What was in the drive when its power went, and what was read first after it; null: its power did not go yet. */
+  cycle: { before: Values; after: Values | null } | null;
+  signed: EntryOf<'startup.signed'> | null;
+}
+
+const noStartUp: StartUpState = {
+  disconnected: null,
+  windings: [],
+  insulations: [],
+  earthed: {},
+  unbalances: [],
+  chosen: null,
+  place: null,
+  typed: {},
+  shortest: null,
+  jumpers: {},
+  run: [],
+  cycle: null,
+  signed: null,
+};
+
+const ownKinds = [
+  'motor.disconnected',
+  'motor.winding',
+  'motor.insulation',
+  'motor.earthed',
+  'motor.unbalance',
+  'startup.choices',
+  'startup.shortest',
+  'startup.jumper',
+  'startup.place',
+  'startup.value',
+  'commission.step',
+  'commission.power-off',
+  'startup.signed',
+] as const;
+
+/** A tester must not meet electronics: nothing counts before it was said what is disconnected. */
+const connected = {
+  void: 'First disconnect drive, thermistors and encoder: the tester kills what is left connected.',
+};
+
+interface StartUpJob {
+  seen: { values: Values } | null;
+}
+
+/** The start-up after one more entry; a reason where the entry does not count. */
+function applyStartUp(
+  state: StartUpState,
+  entry: EntryOf<(typeof ownKinds)[number]>,
+  { job, openIssues }: SliceContext<StartUpJob>,
+): Change<StartUpState> {
+  switch (entry.kind) {
+    case 'motor.disconnected':
+      return { disconnected: entry.payload };
+    case 'motor.winding':
+      return state.disconnected === null ? connected : { windings: [...state.windings, entry], signed: null };
+    case 'motor.insulation':
+      return state.disconnected === null
+        ? connected
+        : { insulations: [...state.insulations, entry], signed: null };
+    case 'motor.earthed':
+      return state.insulations.some((i) => i.id === entry.payload.test)
+        ? { earthed: { ...state.earthed, [entry.payload.test]: entry.payload.seconds } }
+        : { void: 'What it speaks of is not in this job.' };
+    case 'motor.unbalance':
+      return { unbalances: [...state.unbalances, entry] };
+    case 'startup.choices':
+      return { chosen: entry.payload, signed: null };
+    case 'startup.shortest':
+      return { shortest: entry.payload };
+    case 'startup.jumper':
+      return { jumpers: { ...state.jumpers, [entry.payload.input]: entry.payload.position } };
+    case 'startup.place':
+      return { place: entry.payload, signed: null };
+    case 'startup.value': {
+      const { number, value, reason } = entry.payload;
+      const { [number]: _, ...others } = state.typed;
+      if (value === null) return { typed: others, signed: null };
+      return reason === null
+        ? { void: 'A value that no rule gives needs a reason.' }
+        : { typed: { ...others, [number]: { value, reason } }, signed: null };
+    }
+    case 'commission.step':
+      return { run: [...state.run, entry], signed: null };
+    case 'commission.power-off':
+      return { cycle: { before: job.seen?.values ?? {}, after: null }, signed: null };
+    case 'startup.signed': {
+      const against = signatureAgainst(entry, openIssues());
+      return against.length > 0 ? { void: against.join(' ') } : { signed: entry };
+    }
+  }
+}
+
+/** Why a signature does not count; none: it does. */
+function signatureAgainst(entry: EntryOf<'startup.signed'>, openIssues: readonly OpenIssue[]): string[] {
+  if (entry.by.role === 'apprentice') return ['A technician or the lead signs.'];
+  const { against, mayRun } = entry.payload;
+  const named = new Set(mayRun?.open.map((o) => o.id));
+  const over = mayRun !== undefined && Date.parse(`${mayRun.until}T23:59:59Z`) < timeOf(entry);
+  return [
+    ...against,
+    ...openIssues.filter((m) => !m.mayWait || !named.has(m.id)).map((m) => m.text),
+    ...(over ? ['The day until which it may run is over.'] : []),
+  ];
+}
+
+/** A read-out: the first one after the power was away tells what was kept. */
+const cycleRead = (state: StartUpState, values: Values): StartUpState =>
+  state.cycle === null || state.cycle.after !== null
+    ? state
+    : { ...state, cycle: { ...state.cycle, after: values } };
+
+/** A value was written: nobody knows whether it was kept, and what was signed was signed without it. */
+const afterWrite = (state: StartUpState): StartUpState => ({
+  ...state,
+  run: state.run.filter((r) => r.payload.step !== 'saved'),
+  cycle: null,
+  signed: null,
+});
+
+/** The newest test of each thing: what was put right and measured again counts. */
+const newestOf = (tests: StartUpState['insulations']): StartUpState['insulations'] =>
+  tests.filter(
+    (t, i) =>
+      !tests
+        .slice(i + 1)
+        .some((u) => u.payload.of === t.payload.of && u.payload.between === t.payload.between),
+  );
+
+/** Seconds a winding must be earthed after a test: four times as long as it took (IEEE 43, from memory). */
+export const earthFor_s = ({ payload }: EntryOf<'motor.insulation'>): number =>
+  4 * Math.max(...payload.readings.map((r) => r.at_s));
+
+/** What is measured on motor or cable that keeps a drive from being connected to them. */
+export interface MotorBlocker {
+  id: string;
+  text: string;
+}
+
+/** What motor and cable hold against a drive being connected to them. */
+export function motorBlockers({ windings, insulations, earthed }: StartUpState): MotorBlocker[] {
+  const last = windings[windings.length - 1];
+  return [
+    ...(last !== undefined && winding(last.payload).verdict === 'fail'
+      ? [
+          {
+            id: 'motor:windings',
+            text: 'The motor’s windings are not alike: no drive is connected to it.',
+          },
+        ]
+      : []),
+    ...newestOf(insulations).flatMap((test) => {
+      const { of, between } = test.payload;
+      const what = `${of === 'motor-and-cable' ? 'Motor and cable' : of === 'motor' ? 'The motor' : 'The cable'} ${between === 'earth' ? 'to earth' : 'between cores'}`;
+      const tested = `${of}:${between}`;
+      return [
+        ...(insulation(test.payload).verdict === 'fail'
+          ? [
+              {
+                id: `motor:insulation:${tested}`,
+                text: `${what} failed the insulation test: no drive is connected to it.`,
+              },
+            ]
+          : []),
+        ...((earthed[test.id] ?? 0) < earthFor_s(test)
+          ? [
+              {
+                id: `motor:earthing:${tested}`,
+                text: `${what}: earth it for ${earthFor_s(test)} s after the test.`,
+              },
+            ]
+          : []),
+      ];
+    }),
+  ];
+}
+
+/** Motor and cable tests, the start-up sheet and the run up to the real station. */
+export const startUp = sliceOf<StartUpState, StartUpJob>()({
+  key: 'startUp',
+  init: noStartUp,
+  kinds: ownKinds,
+  follows: [
+    'drive.read',
+    'drive.write-done',
+    'jumper.set',
+    'set.write-begun',
+    'set.write-held',
+    'set.write-resumed',
+    'set.write-ended',
+  ],
+  apply(slice, entry, context) {
+    switch (entry.kind) {
+      case 'drive.read':
+        return { slice: cycleRead(slice, entry.payload.values) };
+      case 'jumper.set':
+        return { slice: { ...slice, signed: null } };
+      case 'drive.write-done':
+      case 'set.write-begun':
+      case 'set.write-held':
+      case 'set.write-resumed':
+      case 'set.write-ended':
+        return { slice: afterWrite(slice) };
+      default:
+        return changedBy(slice, applyStartUp(slice, entry, context));
+    }
+  },
+  words: {
+    'motor.disconnected': () => 'Drive, thermistors and encoder disconnected for the tester',
+    'motor.winding': ({ payload }) =>
+      `Winding ${payload.ohms.uv} / ${payload.ohms.vw} / ${payload.ohms.wu} Ω at ${payload.temperature_C} °C`,
+    'motor.insulation': ({ payload }) =>
+      `Insulation of ${payload.of.replaceAll('-', ' ')} ${payload.between === 'earth' ? 'to earth' : 'between cores'}: ${payload.readings[0]?.megohm} MΩ`,
+    'motor.earthed': ({ payload }) => `Winding earthed for ${payload.seconds} s`,
+    'motor.unbalance': ({ payload }) => `Unbalance of ${payload.of}: ${payload.values.join(' / ')}`,
+    'startup.choices': ({ payload }) =>
+      `Start-up: ${payload.choices.load.replaceAll('-', ' ')}, ${payload.choices.region}`,
+    'startup.shortest': ({ payload }) =>
+      `Shortest safe ramps: ${payload.up_s ?? '—'} s up, ${payload.down_s ?? '—'} s down`,
+    'startup.jumper': ({ payload }) => `Jumper of ${payload.input}: ${payload.position}`,
+    'startup.place': ({ payload }) =>
+      `Place: ${payload.ambient_C} °C, ${payload.altitude_m} m, ${payload.phases === 3 ? 'three phases' : 'one phase'}`,
+    'startup.value': ({ payload }) =>
+      payload.value === null
+        ? `${payload.number}: as the rule says`
+        : `${payload.number}: ${payload.value} typed, ${payload.reason}`,
+    'commission.step': ({ payload }) =>
+      `Run, ${payload.step.replaceAll('-', ' ')}: ${payload.outcome === 'ok' ? 'seen and right' : payload.outcome === 'not-ok' ? 'not right' : 'not there'}${payload.qualified === undefined ? '' : `, ${payload.qualified}`}`,
+    'commission.power-off': () => 'Power goes: what is in the drive was kept',
+    'startup.signed': ({ payload }) => `Start-up sheet signed, ${payload.entries} entries`,
+  },
+});

@@ -1,0 +1,12 @@
+/** One-tap reasons for a value that no rule gives. */
+export const valueReasons = [
+  'as found',
+  'site rule',
+  'process need',
+  'maker’s sheet',
+  'for the test only',
+] as const;
+export type ValueReason = (typeof valueReasons)[number];
+
+/** Set to get going, and forgotten: it stands open until it is taken back. */
+export const testOnly: ValueReason = 'for the test only';

@@ -1,0 +1,13 @@
+import * as z from 'zod';
+
+/** A line of text. */
+export const short = z.string().trim().max(200);
+export const optionalShort = short.optional();
+/** Some paragraphs. */
+export const long = z.string().trim().max(4000);
+export const positive = z.number().positive();
+export const yesNo = z.enum(['yes', 'no', 'not-sure']);
+/** A blob by its hash, hexadecimal. */
+export const sha256 = z.string().regex(/^[0-9a-f]{64}$/);
+/** Photographs by their hash. */
+export const photos = z.array(sha256).max(20).default([]);

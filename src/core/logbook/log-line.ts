@@ -1,0 +1,10 @@
+import type { Entry } from './entry';
+
+/** An entry in the log, with what became of it. */
+export interface LogLine {
+  entry: Entry;
+  /** Why the entry does not count, if it does not. */
+  void: string | null;
+  /** The entry that put this one right. */
+  correctedBy: string | null;
+}
