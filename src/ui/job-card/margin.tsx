@@ -6,6 +6,7 @@ import { Primary, Secondary } from '../kit/buttons';
 import { Field } from '../kit/field';
 import { clockTime, dateTime } from '../kit/time';
 import type { JobStore } from '../job-store/use-job';
+import { item } from '@/core/numerics/arrays';
 
 /** Runs of dead-proof figures are one line: what counts is how many and the highest. */
 function grouped(log: readonly LogLine[]): (LogLine | { figures: LogLine[] })[] {
@@ -74,7 +75,7 @@ function Log({ store }: { store: JobStore }) {
       </Heading>
       <Box as="ol" listStyleType="none" aria-live="polite">
         {visible.map((line) => {
-          const first = 'figures' in line ? (line.figures[0] as LogLine) : line;
+          const first = 'figures' in line ? item(line.figures, 0) : line;
           const { entry } = first;
           const waiting = store.unsent.has(entry.id);
           const struck = !('figures' in line) && (line.void !== null || line.correctedBy !== null);

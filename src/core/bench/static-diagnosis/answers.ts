@@ -2,7 +2,8 @@ import { at } from '../../numerics/circuit';
 import { column } from './ground';
 import { standingOf } from './fit';
 import { shared, solution } from './solve';
-import type { InheritedSolution, AnswersOfRow, Hypothesis, Solution, Tables } from './tables';
+import type { AnswersOfRow, Hypothesis, Solution, Tables } from './tables';
+import { item } from '../../numerics/arrays';
 
 const noColumns: readonly number[] = [];
 
@@ -33,7 +34,7 @@ function numbered({ meter }: Tables, row: AnswersOfRow, h: Hypothesis, solved: S
   const alike = row.bySolution.get(solved.id) ?? [];
   row.bySolution.set(solved.id, alike);
   const known = alike.find((n) => {
-    const a = row.answers[n] as InheritedSolution;
+    const a = item(row.answers, n);
     return a.beside === beside && a.open.length === open.length && a.open.every((c, i) => c === open[i]);
   });
   const number = known ?? row.answers.push({ solution: solved, open, beside, leaks }) - 1;

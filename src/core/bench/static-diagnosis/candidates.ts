@@ -15,7 +15,8 @@ import { model } from './model';
 import type { Posterior, DiagnosisProblem, Weighed } from './question';
 import { isBlocked, solution } from './solve';
 import { inertFaults } from './variants';
-import type { Hypothesis, Solution } from './tables';
+import type { Hypothesis } from './tables';
+import { byteAt, item } from '../../numerics/arrays';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { abs, log, min } = Math;
@@ -30,11 +31,11 @@ function comesTo(
   common: Float64Array,
   ceiling_V: number,
 ): number {
-  const solved = solutions[i] as Solution;
+  const solved = item(solutions, i);
   if (isBlocked(solved)) return Infinity;
   let volts = solved.volts;
   for (let e = 0; e < solved.columns.length; e += 1) {
-    const c = solved.columns[e] as number;
+    const c = byteAt(solved.columns, e);
     volts += at(solved.values, e) * at(hypothesis.open.includes(c) ? unknowns : common, c);
   }
   return abs(volts) > ceiling_V ? Infinity : volts;

@@ -4,6 +4,7 @@ import type { Observation } from './observations';
 import { column } from './ground';
 import { effect, isBlocked } from './solve';
 import type { Hypothesis, Solution, Standing } from './tables';
+import { byteAt, item, numberAt } from '../../numerics/arrays';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { abs, exp, log, log1p, max, min, sqrt } = Math;
@@ -76,10 +77,10 @@ export function stateLikelihood(
   predicted_V: number,
   open = false,
 ): number {
-  const { blocked, conducting } = bounds[i] as Ceiling['bounds'][number];
+  const { blocked, conducting } = item(bounds, i);
   const standing = standingOf(predicted_V, ceiling_V);
   if (standing !== 'near') return standing === 'above' ? blocked : conducting;
-  return open ? max(blocked, conducting) : stateScore(observations[i] as Observation, predicted_V, ceiling_V);
+  return open ? max(blocked, conducting) : stateScore(item(observations, i), predicted_V, ceiling_V);
 }
 
 /**
@@ -194,7 +195,7 @@ export function fit(
   const { open } = hypothesis;
   const isDevice = (u: number) => u < column.leak0 && !open.includes(u);
   const finite = observations.flatMap((observation, i): Figure[] => {
-    const solved = solutions[i] as Solution;
+    const solved = item(solutions, i);
     if (observation.state !== 'finite' || isBlocked(solved)) return [];
     const spread = model.reading_V / sqrt(min(observation.repeats, 4));
     return [{ i, solved, volts: observation.volts, residual: observation.volts - solved.volts, spread }];
@@ -223,7 +224,7 @@ export function fit(
   const left = (f: Figure): number => {
     let sum = f.residual;
     const { columns, values } = f.solved;
-    for (let e = 0; e < columns.length; e += 1) sum -= at(values, e) * at(x, at(local, columns[e] as number));
+    for (let e = 0; e < columns.length; e += 1) sum -= at(values, e) * at(x, at(local, byteAt(columns, e)));
     return sum;
   };
   const matrix = new Float64Array(n * n);
@@ -233,7 +234,7 @@ export function fit(
     matrix.fill(0);
     for (let u = 0; u < n; u += 1) {
       let weight = at(precision, u);
-      if (isDevice(active[u] as number)) {
+      if (isDevice(numberAt(active, u))) {
         const off = at(x, u) / model.device_V;
         weight = (model.deviceFreedom + 1) / (model.deviceFreedom + off * off) / model.device_V ** 2;
       }
@@ -245,11 +246,11 @@ export function fit(
       if (weight < 1) continue;
       const { columns, values } = f.solved;
       for (let e = 0; e < columns.length; e += 1) {
-        const u = at(local, columns[e] as number);
+        const u = at(local, byteAt(columns, e));
         const weighted = weight * at(values, e);
         rhs[u] = at(rhs, u) + weighted * f.residual;
         for (let d = 0; d <= e; d += 1) {
-          const place = u * n + at(local, columns[d] as number);
+          const place = u * n + at(local, byteAt(columns, d));
           matrix[place] = at(matrix, place) + weighted * at(values, d);
         }
       }
@@ -266,7 +267,7 @@ export function fit(
   for (let u = 0; u < n; u += 1) {
     const off = at(x, u) - at(centre, u);
     score += 0.5 * log(at(precision, u));
-    score -= isDevice(active[u] as number)
+    score -= isDevice(numberAt(active, u))
       ? ((model.deviceFreedom + 1) / 2) * log1p((off / model.device_V) ** 2 / model.deviceFreedom)
       : 0.5 * at(precision, u) * off * off;
   }
@@ -279,7 +280,7 @@ export function fit(
   active.forEach((c, u) => (unknowns[c] = at(x, u)));
   const figures = new Set(finite.map((f) => f.i));
   observations.forEach((observation, i) => {
-    const solved = solutions[i] as Solution;
+    const solved = item(solutions, i);
     const expected = solved.volts + effect(solved, unknowns);
     score += stateLikelihood(ceiling, observations, i, expected);
     if ((observation.state === 'finite') === abs(expected) > ceiling.volts) trust[i] = 0;
@@ -292,6 +293,6 @@ export function fit(
 
 /** What the fit expects a reading of its to be, V; Infinity for overload. */
 export function expectedOf(fitted: HypothesisFit, i: number): number {
-  const solved = fitted.solutions[i] as Solution;
+  const solved = item(fitted.solutions, i);
   return isBlocked(solved) ? Infinity : solved.volts + effect(solved, fitted.unknowns);
 }

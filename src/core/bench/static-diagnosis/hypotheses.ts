@@ -11,8 +11,9 @@ import { answer } from './answers';
 import { circumstancesOf } from './circumstances';
 import { column, groundOf } from './ground';
 import { share } from './model';
-import { normalisers, pairWeight, variantsOf, type Variant } from './variants';
+import { normalisers, pairWeight, variantsOf } from './variants';
 import type { Hypothesis, Tables } from './tables';
+import { item } from '../../numerics/arrays';
 
 export const nameOfFaults = (faults: readonly { component: string; mode: string }[]): string =>
   faults
@@ -83,7 +84,7 @@ export function tablesFor(
   const pairs = faulty.flatMap((one, i) =>
     faulty.slice(i + 1).flatMap((other, d) => {
       const j = i + 1 + d;
-      const weight = pairWeight(variants[i] as Variant, variants[j] as Variant);
+      const weight = pairWeight(item(variants, i), item(variants, j));
       if (weight === 0) return [];
       const faults = [...one.faults, ...other.faults];
       const prior = usual * norm.two * weight;
@@ -162,7 +163,7 @@ const mirrored = (twin: Hypothesis, circumstance: number, share: number): Hypoth
  * @param variant number of the fault among the tables' variants
  */
 export function withFault(tables: Tables, h: Hypothesis, variant: number): Hypothesis | null {
-  const { fault, weight } = tables.variants[variant] as Variant;
+  const { fault, weight } = item(tables.variants, variant);
   if (h.faults.some((f) => f.component === fault.component)) return null;
   const variants = [...h.variants, variant].sort((a, b) => a - b);
   const key = keyOf(h.circumstance, variants);
@@ -174,7 +175,7 @@ export function withFault(tables: Tables, h: Hypothesis, variant: number): Hypot
     return hypothesis({
       circumstance: h.circumstance,
       fits: h.open.includes(column.circumstance),
-      faults: variants.map((i) => (tables.variants[i] as Variant).fault),
+      faults: variants.map((i) => item(tables.variants, i).fault),
       variants,
       prior: (Math.exp(h.logPrior) * share.three * weight) / norm / share.two,
       without: variants.map((left) =>
@@ -205,7 +206,7 @@ const smaller = (tables: Tables, h: Hypothesis, left: number): Hypothesis =>
 export function* prepare(tables: Tables, slice = 40): Generator<number> {
   const { all, enumerated } = tables;
   for (const i of enumerated) {
-    const h = all[i] as Hypothesis;
+    const h = item(all, i);
     for (let row = 0; row < tables.probes.length; row += 1) answer(tables, h, row);
     if (i % slice === slice - 1) yield (i + 1) / enumerated.length;
   }

@@ -17,6 +17,7 @@ import type { Observation } from './observations';
 import { effect, solution } from './solve';
 import type { DiagnosisProblem } from './question';
 import type { Hypothesis } from './tables';
+import { numberAt } from '../../numerics/arrays';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { abs } = Math;
@@ -28,7 +29,7 @@ export function judgeReadings(
   common: Float64Array,
 ): ReadingJudgement[] {
   return observations.map((observation, i) => {
-    const solved = solution(tables, sound, rows[i] as number);
+    const solved = solution(tables, sound, numberAt(rows, i));
     const volts = solved.volts + effect(solved, common, column.firstFamily);
     const expected = solved.overload ? 'OL' : Number(volts.toFixed(3));
     const off_V =

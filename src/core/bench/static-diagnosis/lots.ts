@@ -1,13 +1,13 @@
 // Hypotheses that the probes taken cannot tell apart are one lot: weighed once for all its members.
 import { at } from '../../numerics/circuit';
 import { answer, answerAtHand, answersOf, unasked } from './answers';
-import { slipCost, spreadOf, stateLikelihood, type Ceiling, type HypothesisFit } from './fit';
+import { slipCost, spreadOf, stateLikelihood, type HypothesisFit } from './fit';
 import { column } from './ground';
 import { model } from './model';
-import type { Observation } from './observations';
 import type { DiagnosisProblem } from './question';
 import { isBlocked } from './solve';
-import type { InheritedSolution, AnswersOfRow, Hypothesis, Solution } from './tables';
+import type { InheritedSolution, Hypothesis, Solution } from './tables';
+import { byteAt, item, numberAt } from '../../numerics/arrays';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { exp, log, max, min } = Math;
@@ -35,12 +35,10 @@ function lazily(of: (answer: InheritedSolution, i: number) => number, { tables, 
   const all = rows.map((row) => answersOf(tables, row).answers);
   const known = all.map((answers) => new Float64Array(answers.length).fill(NaN));
   return (i: number, number: number): number => {
-    const values = known[i] as Float64Array;
+    const values = item(known, i);
     // An answer found since then has no place: it is seldom asked for twice.
     const value = number < values.length ? at(values, number) : NaN;
-    return value === value
-      ? value
-      : (values[number] = of((all[i] as InheritedSolution[])[number] as InheritedSolution, i));
+    return value === value ? value : (values[number] = of(item(item(all, i), number), i));
   };
 }
 
@@ -49,11 +47,11 @@ function scorer(question: DiagnosisProblem) {
   const { tables, rows, observations, ceiling } = question;
   const all = rows.map((row) => answersOf(tables, row));
   const stateIs = (i: number, number: number): number => {
-    const { states, answers } = all[i] as AnswersOfRow;
-    const { blocked, conducting } = ceiling.bounds[i] as Ceiling['bounds'][number];
+    const { states, answers } = item(all, i);
+    const { blocked, conducting } = item(ceiling.bounds, i);
     if (states[number] === 'below') return conducting;
     if (states[number] === 'above') return blocked;
-    const { solution, leaks } = answers[number] as InheritedSolution;
+    const { solution, leaks } = item(answers, number);
     return stateLikelihood(ceiling, observations, i, solution.volts, leaks);
   };
   const waiting: number[] = [];
@@ -62,15 +60,14 @@ function scorer(question: DiagnosisProblem) {
     waiting.length = 0;
     // What is known already costs nothing: most hypotheses fall by it alone.
     for (let i = 0; i < rows.length; i += 1) {
-      let known = at((all[i] as AnswersOfRow).of, number);
-      if (known === unasked)
-        known = answerAtHand(tables, tables.all[number] as Hypothesis, rows[i] as number);
+      let known = at(item(all, i).of, number);
+      if (known === unasked) known = answerAtHand(tables, item(tables.all, number), numberAt(rows, i));
       if (known === unasked) waiting.push(i);
       else score += stateIs(i, known);
       if (score < bar) return -Infinity;
     }
     for (const i of waiting) {
-      score += stateIs(i, answer(tables, tables.all[number] as Hypothesis, rows[i] as number));
+      score += stateIs(i, answer(tables, item(tables.all, number), numberAt(rows, i)));
       if (score < bar) return -Infinity;
     }
     return score;
@@ -94,7 +91,7 @@ export function lotsOf(question: DiagnosisProblem, numbers: readonly number[]): 
   };
   let top = -Infinity;
   const scores = Float64Array.from(numbers, (number) => {
-    const logPrior = logPriors[number] as number;
+    const logPrior = numberAt(logPriors, number);
     const reached = logPrior + score(number, top - hopeless - logPrior);
     top = max(top, reached);
     return reached;
@@ -102,15 +99,15 @@ export function lotsOf(question: DiagnosisProblem, numbers: readonly number[]): 
   for (let k = 0; k < numbers.length; k += 1) {
     const reached = at(scores, k);
     if (reached < top - hopeless) continue;
-    const number = numbers[k] as number;
-    const logPrior = logPriors[number] as number;
+    const number = numberAt(numbers, k);
+    const logPrior = numberAt(logPriors, number);
     let hash = 7;
     for (const of of columns) hash = (Math.imul(hash, 31) + at(of, number)) | 0;
     const first = byHash.get(hash);
     let home = first;
     while (home !== undefined && !alike(home.best.number, number)) home = home.beside;
     if (home === undefined) {
-      const best = all[number] as Hypothesis;
+      const best = item(all, number);
       const lot = { members: [number], best, prior: exp(logPrior), score: reached, beside: first };
       byHash.set(hash, lot);
       lots.push(lot);
@@ -118,7 +115,7 @@ export function lotsOf(question: DiagnosisProblem, numbers: readonly number[]): 
       home.members.push(number);
       home.prior += exp(logPrior);
       if (logPrior <= home.best.logPrior) continue;
-      home.best = all[number] as Hypothesis;
+      home.best = item(all, number);
       home.score = reached;
     }
   }
@@ -128,7 +125,7 @@ export function lotsOf(question: DiagnosisProblem, numbers: readonly number[]): 
 export const solutionsOf = ({ tables, rows }: DiagnosisProblem, { best }: Lot): Solution[] =>
   rows.map((row) => {
     const { answers, of } = answersOf(tables, row);
-    return (answers[at(of, best.number)] as InheritedSolution).solution;
+    return item(answers, at(of, best.number)).solution;
   });
 
 /**
@@ -143,13 +140,13 @@ export function roughlyBy(
   const { observations, expectation } = question;
   const least = (roughness * model.reading_V) ** 2;
   const costOf = lazily((a, i) => {
-    const observation = observations[i] as Observation;
+    const observation = item(observations, i);
     const { solution } = a;
     if (observation.state !== 'finite' || isBlocked(solution)) return 0;
     let off = observation.volts - solution.volts;
     let variance = least;
     for (let e = 0; e < solution.columns.length; e += 1) {
-      const c = solution.columns[e] as number;
+      const c = byteAt(solution.columns, e);
       const value = at(solution.values, e);
       if (c >= column.firstFamily) off -= value * at(near.unknowns, c);
       else variance += (roughness * value * spreadOf(a, expectation, c)) ** 2;
@@ -161,7 +158,7 @@ export function roughlyBy(
     let hope = score;
     // No figure makes it better.
     for (let i = 0; i < columns.length && hope >= bar; i += 1)
-      hope -= costOf(i, at(columns[i] as Int32Array, best.number));
+      hope -= costOf(i, at(item(columns, i), best.number));
     return hope < bar ? -Infinity : hope;
   };
 }

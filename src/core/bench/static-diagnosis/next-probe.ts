@@ -5,6 +5,7 @@ import { namesOf, type CandidateGroup } from './candidates';
 import type { DiagnosisProblem } from './question';
 import { effect, rowOf, solution } from './solve';
 import type { Hypothesis, Tables } from './tables';
+import { item } from '../../numerics/arrays';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { exp, log2, min, round } = Math;
@@ -122,6 +123,6 @@ export const explanationsOf = (groups: readonly CandidateGroup[]): Explanation[]
 /** Before any reading: sound and single faults by how often they occur. */
 export const explanationsBefore = (tables: Tables, unknowns: Float64Array): Explanation[] =>
   tables.singles.map((number) => {
-    const hypothesis = tables.all[number] as Hypothesis;
+    const hypothesis = item(tables.all, number);
     return { hypothesis, unknowns, share: exp(hypothesis.logPrior) };
   });

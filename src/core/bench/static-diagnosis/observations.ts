@@ -1,4 +1,5 @@
 import { probeKey, type Probe, type Value } from '../../equipment/power-stage';
+import { item } from '../../numerics/arrays';
 
 /** A reading as it was entered. */
 export interface Taken extends Probe {
@@ -53,7 +54,7 @@ export function observe(readings: readonly Taken[]): Observation[] {
     const finite = repeats.flatMap((r) => (typeof r.value === 'number' ? [r.value] : []));
     const overload = repeats.filter((r) => r.value === 'OL').length;
     const blocked = repeats.length - finite.length;
-    const first = repeats[0] as Taken;
+    const first = item(repeats, 0);
     const probe = { red: first.red, black: first.black };
     const state =
       finite.length > blocked ? 'finite' : overload > 0 ? 'OL' : blocked > 0 ? 'climbing' : 'finite';

@@ -1,10 +1,11 @@
 import { at } from '../../numerics/circuit';
 import type { Probe } from '../../equipment/power-stage';
 import { fit, type HypothesisFit } from './fit';
-import { column, networkWith, type Ground } from './ground';
+import { column, networkWith } from './ground';
 import type { DiagnosisProblem } from './question';
 import { effect, follows, solve } from './solve';
 import type { Hypothesis, Solution } from './tables';
+import { byteAt, item, numberAt } from '../../numerics/arrays';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { abs, exp, max } = Math;
@@ -17,7 +18,7 @@ const near_V = 0.004;
 const settled_V = 0.0015;
 
 const probeOf = (question: DiagnosisProblem, h: Hypothesis, i: number): Probe => {
-  const { red, black } = question.tables.probes[question.rows[i] as number] as Probe;
+  const { red, black } = item(question.tables.probes, numberAt(question.rows, i));
   return h.twin === null ? { red, black } : { red: black, black: red };
 };
 
@@ -29,14 +30,14 @@ export function polished(question: DiagnosisProblem, start: HypothesisFit): Hypo
   const { tables, observations, expectation } = question;
   const h = start.hypothesis;
   const actual = h.twin ?? h;
-  const ground = tables.grounds[actual.circumstance] as Ground;
+  const ground = item(tables.grounds, actual.circumstance);
   let best = start;
   let around = start.unknowns;
   for (let round = 0; round < rounds; round += 1) {
     const network = networkWith(ground, actual.faults, around);
     let moved = 0;
     const solutions = best.solutions.map((solved, i): Solution => {
-      const first = start.solutions[i] as Solution;
+      const first = item(start.solutions, i);
       if (first.columns.length === 0) return solved;
       if (!follows(first, h.open) && (first.columns.length <= straightColumns || isNear(first, around, null)))
         return solved;
@@ -73,7 +74,7 @@ export function polished(question: DiagnosisProblem, start: HypothesisFit): Hypo
 function isNear({ columns, values }: Solution, now: Float64Array, then: Float64Array | null): boolean {
   let moved = 0;
   for (let e = 0; e < columns.length; e += 1) {
-    const c = columns[e] as number;
+    const c = byteAt(columns, e);
     moved += abs(at(values, e) * (at(now, c) - (then === null ? 0 : at(then, c))));
   }
   return moved < near_V;

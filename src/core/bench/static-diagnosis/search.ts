@@ -6,7 +6,7 @@ import { hopeless, lotsOf, roughlyBy, solutionsOf, type Lot } from './lots';
 import { polished } from './polish';
 import type { Posterior, DiagnosisProblem, Weighed } from './question';
 import { follows } from './solve';
-import type { Hypothesis, Solution } from './tables';
+import { item } from '../../numerics/arrays';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { abs, exp, max } = Math;
@@ -90,7 +90,7 @@ function weighLots(
     const bar = top - unpromising;
     const chosen: { lot: Lot; hope: number }[] = [];
     hopes.forEach((hope, l) => {
-      const lot = lots[l] as Lot;
+      const lot = item(lots, l);
       if (hope >= bar && !made.has(lot)) chosen.push({ lot, hope });
     });
     chosen.sort((a, b) => b.hope - a.hope).splice(most);
@@ -111,7 +111,7 @@ function weighLots(
   const measure = bestOf(fitted);
   if (by === null || measure === null) return { fitted, rough: null };
   const scale = bestScore(measure) - hopesBy(question, by)(measure.lot, -Infinity);
-  const scores = hopes.map((hope, l) => (made.has(lots[l] as Lot) ? -Infinity : hope + scale));
+  const scores = hopes.map((hope, l) => (made.has(item(lots, l)) ? -Infinity : hope + scale));
   return { fitted, rough: { lots, scores, near: by } };
 }
 
@@ -131,7 +131,7 @@ function shareOut(
   let roughTotal = 0;
   for (const { lots, scores } of rough)
     scores.forEach((score, l) => {
-      if (score !== -Infinity) roughTotal += mass(lots[l] as Lot, score);
+      if (score !== -Infinity) roughTotal += mass(item(lots, l), score);
     });
   const total = fitted.reduce((sum, j) => sum + mass(j.lot, bestScore(j)), roughTotal);
   const ofVariant = new Float64Array(tables.variants.length);
@@ -142,7 +142,7 @@ function shareOut(
     const probability = factor * lot.prior;
     if (probability < negligible) return;
     const members = lot.members.map((number) => {
-      const hypothesis = tables.all[number] as Hypothesis;
+      const hypothesis = item(tables.all, number);
       const chance = factor * exp(hypothesis.logPrior);
       ofCircumstance[hypothesis.circumstance] = at(ofCircumstance, hypothesis.circumstance) + chance;
       for (const v of hypothesis.variants) ofVariant[v] = at(ofVariant, v) + chance;
@@ -162,7 +162,7 @@ function shareOut(
   for (const { lots, scores, near } of rough)
     scores.forEach((score, l) => {
       if (score === -Infinity) return;
-      const lot = lots[l] as Lot;
+      const lot = item(lots, l);
       count(lot, score, true, () => ({
         hypothesis: lot.best,
         solutions: solutionsOf(question, lot),
@@ -248,7 +248,7 @@ function polishBest(question: DiagnosisProblem, list: readonly Judged[], least: 
 function hopeOf({ observations }: DiagnosisProblem, judged: Judged): number {
   const { hypothesis, solutions, trust } = judged.fit;
   return observations.reduce((sum, o, i) => {
-    const solved = solutions[i] as Solution;
+    const solved = item(solutions, i);
     const lost = o.state === 'finite' && at(trust, i) <= 0.5 && follows(solved, hypothesis.open);
     return sum + (lost ? slipCost : 0);
   }, bestScore(judged));

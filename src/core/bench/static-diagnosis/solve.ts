@@ -12,6 +12,7 @@ import {
   type Ways,
 } from './ground';
 import type { Hypothesis, Solution, Tables } from './tables';
+import { byteAt, item } from '../../numerics/arrays';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { abs, log, min } = Math;
@@ -54,7 +55,7 @@ export function rowOf(tables: Tables, probe: Probe): number {
 function mirrorOf(tables: Tables, row: number): number {
   const known = tables.mirrors[row];
   if (known !== undefined) return known;
-  const { red, black } = tables.probes[row] as Probe;
+  const { red, black } = item(tables.probes, row);
   return (tables.mirrors[row] = rowOf(tables, { red: black, black: red }));
 }
 
@@ -125,7 +126,7 @@ const leastConductance_S = ({ testCurrent_mA, openCircuit_V }: Meter): number =>
 
 function networkAndWays(tables: Tables, h: Hypothesis): { network: Network; ways: Ways } {
   if (tables.last?.of === h) return tables.last;
-  const network = networkWith(tables.grounds[h.circumstance] as Ground, h.faults);
+  const network = networkWith(item(tables.grounds, h.circumstance), h.faults);
   tables.last = { of: h, network, ways: waysOf(network, leastConductance_S(tables.meter)) };
   return tables.last;
 }
@@ -133,7 +134,7 @@ function networkAndWays(tables: Tables, h: Hypothesis): { network: Network; ways
 /** Which nodes current from red can get to without black, and from which it can get to black. */
 function reachesOf(tables: Tables, h: Hypothesis, row: number): { red: number; black: number } {
   if (h.reaches === null || h.reaches.red.length <= row) {
-    const ground = tables.grounds[h.circumstance] as Ground;
+    const ground = item(tables.grounds, h.circumstance);
     const { ways } = networkAndWays(tables, h);
     const node = (name: string): number => ground.network.index.get(name) ?? 0;
     h.reaches = {
@@ -146,7 +147,7 @@ function reachesOf(tables: Tables, h: Hypothesis, row: number): { red: number; b
 
 /** Could this fault change what the probe shows, the rest being as it is? Errs on yes. */
 function matters(tables: Tables, fault: Fault, rest: Hypothesis, row: number, shown: Solution): boolean {
-  const ground = tables.grounds[rest.circumstance] as Ground;
+  const ground = item(tables.grounds, rest.circumstance);
   const p = positionIndex[fault.component];
   const adds = fault.mode === 'short' || fault.mode === 'leaky';
   // Taking a way away or making it worse changes nothing where nothing flows.
@@ -166,9 +167,9 @@ export function shared(tables: Tables, h: Hypothesis, row: number): Solution | u
   if (known !== undefined) return known;
   if (h.twin !== null) return shared(tables, h.twin, mirrorOf(tables, row));
   for (let i = 0; i < h.faults.length; i += 1) {
-    const rest = h.without[i] as Hypothesis;
+    const rest = item(h.without, i);
     const smaller = rest.faults.length === 0 ? solution(tables, rest, row) : shared(tables, rest, row);
-    if (smaller !== undefined && !matters(tables, h.faults[i] as Fault, rest, row, smaller)) {
+    if (smaller !== undefined && !matters(tables, item(h.faults, i), rest, row, smaller)) {
       h.solved[row] = smaller;
       return smaller;
     }
@@ -187,9 +188,9 @@ export function solution(tables: Tables, h: Hypothesis, row: number): Solution {
 }
 
 function solvedAnew(tables: Tables, h: Hypothesis, row: number): Solution {
-  const ground = tables.grounds[h.circumstance] as Ground;
+  const ground = item(tables.grounds, h.circumstance);
   const { network, ways } = networkAndWays(tables, h);
-  const { red, black } = tables.probes[row] as Probe;
+  const { red, black } = item(tables.probes, row);
   const node = (name: string): number => network.index.get(name) ?? 0;
   const passes = (reach(ways.out, node(red), node(red)) >> node(black)) & 1;
   if (passes === 0) return overload;
@@ -210,7 +211,7 @@ const alike = (a: Solution, b: Solution): boolean =>
 export function effect({ columns, values }: Solution, unknowns: Float64Array, from = 0): number {
   let sum = 0;
   for (let e = 0; e < columns.length; e += 1) {
-    const c = columns[e] as number;
+    const c = byteAt(columns, e);
     if (c >= from) sum += at(values, e) * at(unknowns, c);
   }
   return sum;

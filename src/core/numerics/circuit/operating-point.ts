@@ -1,6 +1,7 @@
 import type { MeterLaw } from './elements';
 import { at, eliminate, join, mesh, substitute, type Mesh } from './linear';
 import type { Network } from './network';
+import { item } from '../arrays';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { abs, exp, log, log1p, max, min } = Math;
@@ -156,7 +157,7 @@ function stateNear(
   state.volts.set(near);
   for (let k = 0; k < knees.length; k += 1) {
     const across = at(near, at(diodeFrom, k)) - at(near, at(diodeTo, k)) - at(shift_V, k);
-    state.junction_V[k] = min(across, (knees[k] as Knee).usual_V);
+    state.junction_V[k] = min(across, item(knees, k).usual_V);
   }
   if (probing !== null)
     state.meter_V = min(at(near, probing.red) - at(near, probing.black), probing.law.openCircuit_V);
@@ -247,7 +248,7 @@ function step(network: Network, knees: readonly Knee[], probing: Leads | null, s
     const series_ohm = at(numbers.series_ohm, k);
     const drop = across - at(numbers.shift_V, k);
     const ampere = (at(state.junction_A, k) + gj * (drop - vj)) / (1 + gj * series_ohm);
-    const taken = limited(drop - ampere * series_ohm, vj, knees[k] as Knee);
+    const taken = limited(drop - ampere * series_ohm, vj, item(knees, k));
     moved = max(moved, abs(taken - vj));
     state.junction_V[k] = taken;
     state.currents_A[k] = ampere;

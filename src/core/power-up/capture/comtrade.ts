@@ -1,5 +1,6 @@
 import { BadCapture, unitOfRole, type Capture, type ChannelRole } from './capture';
 import { evenCapture, type RawChannel } from './even';
+import { item, numberAt, valueAt } from '../../numerics/arrays';
 
 /**
  * COMTRADE, IEEE C37.111: a configuration as text and samples as text or binary. Layout of the 1991, 1999 and 2013
@@ -136,7 +137,7 @@ function timesOf({ rates, timeFactor }: Configuration, stamps: Float64Array): Fl
   let rate = 0;
   for (let k = 1; k < times.length; k += 1) {
     while (rate < rates.length - 1 && k >= (rates[rate]?.endSample ?? Infinity)) rate += 1;
-    times[k] = (times[k - 1] as number) + 1 / (rates[rate]?.hz || 1);
+    times[k] = valueAt(times, k - 1) + 1 / (rates[rate]?.hz || 1);
   }
   return times;
 }
@@ -170,7 +171,7 @@ export function readComtrade(cfg: string, dat: Uint8Array): Capture {
       role,
       unit: unitOfRole(role),
       times: channel.skew_us === 0 ? times : times.map((t) => t + channel.skew_us * 1e-6),
-      values: (columns[c] as Float64Array).map((v) => (channel.a * v + channel.b) * factor),
+      values: item(columns, c).map((v) => (channel.a * v + channel.b) * factor),
     };
   });
   return evenCapture(raw);
@@ -210,7 +211,7 @@ export function writeComtrade(capture: Capture, at: Date, line_Hz: number): { cf
     [
       k + 1,
       Math.round(k * dt * 1e6),
-      ...channels.map((c, i) => Math.round((c.values[k] as number) / (scales[i] as number))),
+      ...channels.map((c, i) => Math.round(valueAt(c.values, k) / numberAt(scales, i))),
     ].join(','),
   );
   return { cfg, dat: `${dat.join('\r\n')}\r\n` };

@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { BadCapture, unitOfRole, type Capture, type ChannelRole } from './capture';
 import { evenCapture, type RawChannel } from './even';
+import { item, valueAt } from '../../numerics/arrays';
 
 /** A file as columns, before anybody has said what they are. */
 export interface Columns {
@@ -96,24 +97,23 @@ export function columnsOf(given: string): Columns {
           return wider;
         });
       }
-      for (let c = 0; c < width; c += 1) (values[c] as Float64Array)[count] = numberOf(data[c], comma);
+      for (let c = 0; c < width; c += 1) item(values, c)[count] = numberOf(data[c], comma);
       count += 1;
     },
   });
   values = values.map((column) => column.slice(0, count));
   const names = values.map((_, c) => head?.[c]?.trim() || `column ${c + 1}`);
   const used = values.flatMap((column, c) => (column.some((v) => Number.isFinite(v)) ? [c] : []));
-  const rising = used.flatMap((c, at) => (goesUp(values[c] as Float64Array) ? [at] : []));
+  const rising = used.flatMap((c, at) => (goesUp(item(values, c)) ? [at] : []));
   return {
-    names: used.map((c) => names[c] as string),
-    values: used.map((c) => values[c] as Float64Array),
+    names: used.map((c) => item(names, c)),
+    values: used.map((c) => item(values, c)),
     rising,
   };
 }
 
 function goesUp(values: Float64Array): boolean {
-  for (let k = 1; k < values.length; k += 1)
-    if (!((values[k] as number) > (values[k - 1] as number))) return false;
+  for (let k = 1; k < values.length; k += 1) if (!(valueAt(values, k) > valueAt(values, k - 1))) return false;
   return true;
 }
 
@@ -195,7 +195,7 @@ export function captureCsv({ t0, dt, channels }: Capture): string {
   const count = channels[0]?.values.length ?? 0;
   const rows = Array.from({ length: count }, (_, k) => [
     Number((t0 + k * dt).toPrecision(10)),
-    ...channels.map((c) => Number((c.values[k] as number).toPrecision(6))),
+    ...channels.map((c) => Number(valueAt(c.values, k).toPrecision(6))),
   ]);
   return `${Papa.unparse([head, ...rows], { newline: '\n' })}\n`;
 }

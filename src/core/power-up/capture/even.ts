@@ -1,4 +1,5 @@
 import { BadCapture, type Capture, type Channel } from './capture';
+import { valueAt } from '../../numerics/arrays';
 
 /** One channel as it was recorded: its own times, gaps as NaN. */
 export interface RawChannel extends Omit<Channel, 'values'> {
@@ -24,13 +25,13 @@ function fillGaps(values: Float64Array): number {
       continue;
     }
     if (last < k - 1) {
-      const to = values[k] as number;
-      const from = last < 0 ? to : (values[last] as number);
+      const to = valueAt(values, k);
+      const from = last < 0 ? to : valueAt(values, last);
       for (let j = last + 1; j < k; j += 1) values[j] = from + ((to - from) * (j - last)) / (k - last);
     }
     last = k;
   }
-  if (last >= 0) values.fill(values[last] as number, last + 1);
+  if (last >= 0) values.fill(valueAt(values, last), last + 1);
   return missing;
 }
 
@@ -63,7 +64,7 @@ const squareShare = 0.8;
 function usualStep(times: Float64Array): number {
   const every = Math.max(1, Math.floor((times.length - 1) / 1000));
   const steps: number[] = [];
-  for (let k = 1; k < times.length; k += every) steps.push((times[k] as number) - (times[k - 1] as number));
+  for (let k = 1; k < times.length; k += every) steps.push(valueAt(times, k) - valueAt(times, k - 1));
   steps.sort((a, b) => a - b);
   return steps[Math.floor(steps.length / 2)] ?? NaN;
 }
@@ -81,7 +82,7 @@ export function evenCapture(raw: readonly RawChannel[]): Capture {
     if (times.length > mostSamples)
       throw new BadCapture(`“${name}” has more than ${mostSamples} samples: save a shorter stretch.`);
     for (let k = 1; k < times.length; k += 1)
-      if (!((times[k] as number) > (times[k - 1] as number)))
+      if (!(valueAt(times, k) > valueAt(times, k - 1)))
         throw new BadCapture(
           `The times of “${name}” do not go up at sample ${k + 1}: is another column the time?`,
         );
@@ -101,8 +102,8 @@ export function evenCapture(raw: readonly RawChannel[]): Capture {
   }
   const steps = raw.map((c) => usualStep(c.times));
   const dt = Math.min(...steps);
-  const t0 = Math.max(...raw.map((c) => c.times[0] as number));
-  const end = Math.min(...raw.map((c) => c.times[c.times.length - 1] as number));
+  const t0 = Math.max(...raw.map((c) => valueAt(c.times, 0)));
+  const end = Math.min(...raw.map((c) => valueAt(c.times, c.times.length - 1)));
   if (!(end - t0 > 15 * dt))
     throw new BadCapture('The channels were not recorded at the same time: import them one by one.');
   if (Math.max(...steps) > 1.01 * dt)
@@ -114,12 +115,12 @@ export function evenCapture(raw: readonly RawChannel[]): Capture {
     let k = 0;
     for (let i = 0; i < count; i += 1) {
       const t = t0 + i * dt;
-      while (k < times.length - 2 && (times[k + 1] as number) <= t) k += 1;
-      const from = times[k] as number;
-      const long = (times[k + 1] as number) - from;
+      while (k < times.length - 2 && valueAt(times, k + 1) <= t) k += 1;
+      const from = valueAt(times, k);
+      const long = valueAt(times, k + 1) - from;
       if (long > 1.5 * dt || long < 0.5 * dt) uneven = true;
-      const a = values[k] as number;
-      out[i] = a + (((values[k + 1] as number) - a) * (t - from)) / long;
+      const a = valueAt(values, k);
+      out[i] = a + ((valueAt(values, k + 1) - a) * (t - from)) / long;
     }
     return { ...rest, values: out };
   });

@@ -1,4 +1,5 @@
 import type { Capture } from './capture';
+import { valueAt } from '../../numerics/arrays';
 
 /**
  * A picture of a long record: of each stretch its lowest and highest sample, in their order, so that no peak is lost.
@@ -21,14 +22,14 @@ export function thinned(
     const to = Math.floor(((s + 1) * count) / stretches);
     let [low, high] = [from, from];
     for (let k = from + 1; k < to; k += 1) {
-      if ((values[k] as number) < (values[low] as number)) low = k;
-      if ((values[k] as number) > (values[high] as number)) high = k;
+      if (valueAt(values, k) < valueAt(values, low)) low = k;
+      if (valueAt(values, k) > valueAt(values, high)) high = k;
     }
     const [first, second] = low < high ? [low, high] : [high, low];
     t[2 * s] = t0 + first * dt;
-    v[2 * s] = values[first] as number;
+    v[2 * s] = valueAt(values, first);
     t[2 * s + 1] = t0 + second * dt;
-    v[2 * s + 1] = values[second] as number;
+    v[2 * s + 1] = valueAt(values, second);
   }
   return { t, v };
 }

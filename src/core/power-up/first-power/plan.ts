@@ -1,6 +1,7 @@
 import { formatSignificant } from '../../numerics/figures';
 import { chargeOf, type Charge } from './charge';
 import { ampsAtVolts, type LampRating } from './lamp';
+import { item } from '../../numerics/arrays';
 
 /** What first power needs to know of a unit. */
 export interface FirstPowerUnit {
@@ -145,5 +146,5 @@ export function planFirstPower(unit: FirstPowerUnit, wish: Way | null = null): F
   const good = plans.find(
     (p) => p.charge.final_V >= leastFinalShare * p.expected_V && (p.charge.reached_s ?? Infinity) < 20,
   );
-  return good ?? (plans[plans.length - 1] as FirstPowerPlan);
+  return good ?? item(plans, plans.length - 1);
 }

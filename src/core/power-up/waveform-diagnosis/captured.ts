@@ -12,14 +12,15 @@ import {
   type UniformSeries,
 } from '../waveform';
 import type { Measured } from './fit';
+import { numberAt, valueAt } from '../../numerics/arrays';
 
 /** Peaks of a noisy record: the share of samples beyond which is left out on either side. */
 const strays = 0.002;
 
 function spread(values: Float64Array): number {
   const sorted = Float64Array.from(values).sort();
-  const at = (share: number) => sorted[Math.round(share * (sorted.length - 1))] ?? 0;
-  return at(1 - strays) - at(strays);
+  const quantile = (share: number) => sorted[Math.round(share * (sorted.length - 1))] ?? 0;
+  return quantile(1 - strays) - quantile(strays);
 }
 
 const isLine = (role: ChannelRole): boolean => role === 'ia' || role === 'ib' || role === 'ic';
@@ -114,12 +115,12 @@ export function alignment(measured: UniformSeries, computed: UniformSeries, hz: 
     const per = 1 / hz;
     for (let k = 0; k < whole.values.length; k += 1) {
       const t = whole.t0 + k * whole.dt;
-      const at = Math.floor((((t % per) + per) % per) * hz * places) % places;
-      out[at] = (out[at] as number) + (whole.values[k] as number) - mean;
-      count[at] = (count[at] as number) + 1;
+      const place = Math.floor((((t % per) + per) % per) * hz * places) % places;
+      out[place] = valueAt(out, place) + valueAt(whole.values, k) - mean;
+      count[place] = valueAt(count, place) + 1;
     }
     for (let k = 0; k < places; k += 1)
-      if ((count[k] as number) > 0) out[k] = (out[k] as number) / (count[k] as number);
+      if (valueAt(count, k) > 0) out[k] = valueAt(out, k) / valueAt(count, k);
     return fillFrom(out, count);
   };
   const a = folded(measured);
@@ -128,7 +129,7 @@ export function alignment(measured: UniformSeries, computed: UniformSeries, hz: 
   let most = -Infinity;
   for (let shift = 0; shift < places; shift += 1) {
     let sum = 0;
-    for (let k = 0; k < places; k += 1) sum += (a[k] as number) * (b[(k + shift) % places] as number);
+    for (let k = 0; k < places; k += 1) sum += valueAt(a, k) * valueAt(b, (k + shift) % places);
     if (sum > most) {
       most = sum;
       best = shift;
@@ -140,14 +141,14 @@ export function alignment(measured: UniformSeries, computed: UniformSeries, hz: 
 
 /** Places no sample fell in, from their neighbours. */
 function fillFrom(values: Float64Array, count: Float64Array): Float64Array {
-  const known = Array.from(count.keys()).filter((k) => (count[k] as number) > 0);
+  const known = Array.from(count.keys()).filter((k) => valueAt(count, k) > 0);
   if (known.length < 2) return values;
-  const some = Float64Array.from(known, (k) => values[k] as number);
+  const some = Float64Array.from(known, (k) => valueAt(values, k));
   return values.map((v, k) => {
-    if ((count[k] as number) > 0) return v;
+    if (valueAt(count, k) > 0) return v;
     const after = known.findIndex((p) => p > k);
     if (after <= 0) return some[0] ?? 0;
-    const from = known[after - 1] as number;
-    return between(some, after - 1 + (k - from) / ((known[after] as number) - from));
+    const from = numberAt(known, after - 1);
+    return between(some, after - 1 + (k - from) / (numberAt(known, after) - from));
   });
 }

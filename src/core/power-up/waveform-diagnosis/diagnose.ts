@@ -14,6 +14,7 @@ import {
   type Measured,
   type Try,
 } from './fit';
+import { item } from '../../numerics/arrays';
 
 export interface FigureDifference {
   key: string;
@@ -103,7 +104,7 @@ export function* diagnoseWave(
   }
   tries.sort((a, b) => a.misfit - b.misfit);
   for (let k = 0; k < tries.length && k < closest; k += 1) {
-    let best = refitted(tries[k] as Try, asked);
+    let best = refitted(item(tries, k), asked);
     for (const change of best.cause.changes.slice(1)) {
       best = bestOf(best, refitted(tryAt(best.cause, change, best.base, asked, best.share), asked));
     }

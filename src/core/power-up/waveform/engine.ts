@@ -3,6 +3,7 @@ import { LOAD, legStates, networkFor, ONE, SIN, type LegState } from './network'
 import type { WaveCase } from './case';
 import { patternsOf, type Pattern } from './patterns';
 import { topologyOf } from './topology';
+import { item, valueAt } from '../../numerics/arrays';
 
 /** Samples in a period of the supply, and the longest step. */
 export const samplesPerPeriod = 512;
@@ -47,7 +48,7 @@ function stepInto(
   let p = 0;
   for (let i = 0; i < count; i += 1) {
     let sum = 0;
-    for (let j = 0; j < width; j += 1) sum += (rows[p + j] as number) * (z[j] as number);
+    for (let j = 0; j < width; j += 1) sum += valueAt(rows, p + j) * valueAt(z, j);
     p += width;
     into[i] = sum;
   }
@@ -58,7 +59,7 @@ function holds(watch: Float64Array, z: Float64Array, count: number, width: numbe
   let p = 0;
   for (let i = 0; i < count; i += 1) {
     let sum = 0;
-    for (let j = 0; j < width; j += 1) sum += (watch[p + j] as number) * (z[j] as number);
+    for (let j = 0; j < width; j += 1) sum += valueAt(watch, p + j) * valueAt(z, j);
     if (sum < -slack) return false;
     p += width;
   }
@@ -131,18 +132,18 @@ export function engineFor(given: WaveCase, driven: boolean): Engine {
 
   /** z after 2^level ticks, into `next`. */
   function tryStep(pattern: Pattern, level: number): void {
-    const turn = turns[level] as Float64Array;
-    stepInto(pattern.steps.byLevel[level] as Float64Array, z, next, n, width);
+    const turn = item(turns, level);
+    stepInto(item(pattern.steps.byLevel, level), z, next, n, width);
     next[n + ONE] = 1;
-    next[n + LOAD] = z[n + LOAD] as number;
+    next[n + LOAD] = valueAt(z, n + LOAD);
     for (let i = 0; i < pairs.length; i += 1) {
-      const at = n + SIN + 2 * i;
-      const c = turn[2 * i] as number;
-      const s = turn[2 * i + 1] as number;
-      const sin = z[at] as number;
-      const cos = z[at + 1] as number;
-      next[at] = sin * c + cos * s;
-      next[at + 1] = cos * c - sin * s;
+      const phase = n + SIN + 2 * i;
+      const c = valueAt(turn, 2 * i);
+      const s = valueAt(turn, 2 * i + 1);
+      const sin = valueAt(z, phase);
+      const cos = valueAt(z, phase + 1);
+      next[phase] = sin * c + cos * s;
+      next[phase + 1] = cos * c - sin * s;
     }
   }
 
@@ -150,7 +151,7 @@ export function engineFor(given: WaveCase, driven: boolean): Engine {
     const kept = z;
     z = next;
     next = kept;
-    clock[0] = (clock[0] as number) + (1 << level);
+    clock[0] = valueAt(clock, 0) + (1 << level);
     changes += 1;
   }
 
@@ -162,9 +163,9 @@ export function engineFor(given: WaveCase, driven: boolean): Engine {
       let turned = false;
       for (let i = 0; i < pattern.watched; i += 1) {
         let sum = 0;
-        for (let j = 0; j < width; j += 1) sum += (watch[i * width + j] as number) * (z[j] as number);
+        for (let j = 0; j < width; j += 1) sum += valueAt(watch, i * width + j) * valueAt(z, j);
         if (sum >= -slack) continue;
-        const what = meaning[i] as (typeof meaning)[number];
+        const what = item(meaning, i);
         if (what.of === 'valve') on[what.index] = what.becomes === 1;
         else
           legs[what.index] =
@@ -185,10 +186,10 @@ export function engineFor(given: WaveCase, driven: boolean): Engine {
 
   /** Straight to a time with what conducts now; false, and nothing moved, where that does not hold at its end. */
   function stretch(to: number): boolean {
-    const from = clock[0] as number;
+    const from = valueAt(clock, 0);
     start.set(z);
-    while ((clock[0] as number) < to) {
-      const level = Math.min(longestLevel, 31 - Math.clz32(to - (clock[0] as number)));
+    while (valueAt(clock, 0) < to) {
+      const level = Math.min(longestLevel, 31 - Math.clz32(to - valueAt(clock, 0)));
       tryStep(pattern, level);
       take(level);
     }
@@ -201,8 +202,8 @@ export function engineFor(given: WaveCase, driven: boolean): Engine {
   /** To just after the first change of what conducts, at most to a time. */
   function toEvent(to: number, blind: number): void {
     let level = longestLevel;
-    while ((clock[0] as number) < to && level >= 0) {
-      level = Math.min(level, 31 - Math.clz32(to - (clock[0] as number)));
+    while (valueAt(clock, 0) < to && level >= 0) {
+      level = Math.min(level, 31 - Math.clz32(to - valueAt(clock, 0)));
       tryStep(pattern, level);
       if (holds(pattern.topology.watch, next, pattern.watched, width)) take(level);
       else if (level > blind) level -= 1;
@@ -216,7 +217,7 @@ export function engineFor(given: WaveCase, driven: boolean): Engine {
   function advance(to: number): void {
     let here = 0;
     atStart?.();
-    while ((clock[0] as number) < to) {
+    while (valueAt(clock, 0) < to) {
       if (stretch(to)) break;
       toEvent(to, here > chatterEvents ? blindLevel : 0);
       events += 1;
@@ -252,7 +253,7 @@ export function engineFor(given: WaveCase, driven: boolean): Engine {
 
   const engine: Engine = {
     ticksPerSecond,
-    ticks: () => clock[0] as number,
+    ticks: () => valueAt(clock, 0),
     changes: () => changes,
     draw: (amps) => {
       z[n + LOAD] = amps;
@@ -265,7 +266,7 @@ export function engineFor(given: WaveCase, driven: boolean): Engine {
     read: (into, count) => stepInto(pattern.topology.outputs, z, into, count, width),
     busVolts: () => {
       stepInto(pattern.topology.outputs, z, bus, 1, width);
-      return bus[0] as number;
+      return valueAt(bus, 0);
     },
     listen: (start, end) => {
       atStart = start;

@@ -1,3 +1,5 @@
+import { valueAt } from '../../numerics/arrays';
+
 /**
  * Steps of a linear system with driven sources, `x' = A x + B s`, `s' = S s`, exact over any number of ticks:
  * the matrix exponential at one tick, squared up to the longest step. Squaring is the scaling-and-squaring method
@@ -17,11 +19,11 @@ function product(a: Float64Array, b: Float64Array, out: Float64Array, size: numb
     const row = i * size;
     for (let j = 0; j < size; j += 1) out[row + j] = 0;
     for (let k = i < n ? 0 : n; k < size; k += 1) {
-      const aik = a[row + k] as number;
+      const aik = valueAt(a, row + k);
       if (aik === 0) continue;
       const from = k * size;
       for (let j = k < n ? 0 : n; j < size; j += 1)
-        out[row + j] = (out[row + j] as number) + aik * (b[from + j] as number);
+        out[row + j] = valueAt(out, row + j) + aik * valueAt(b, from + j);
     }
   }
 }
@@ -31,22 +33,22 @@ export function exponential(matrix: Float64Array, size: number, n: number, h: nu
   let norm = 0;
   for (let i = 0; i < size; i += 1) {
     let row = 0;
-    for (let j = 0; j < size; j += 1) row += Math.abs(matrix[i * size + j] as number);
+    for (let j = 0; j < size; j += 1) row += Math.abs(valueAt(matrix, i * size + j));
     norm = Math.max(norm, row * h);
   }
   const halvings = Math.max(0, Math.ceil(Math.log2(Math.max(norm, 1e-300) / 0.1)));
   const scaled = matrix.slice();
-  for (let i = 0; i < scaled.length; i += 1) scaled[i] = ((scaled[i] as number) * h) / 2 ** halvings;
+  for (let i = 0; i < scaled.length; i += 1) scaled[i] = (valueAt(scaled, i) * h) / 2 ** halvings;
   // Horner: 1 + M(1 + M/2(1 + M/3(…))).
   let sum = new Float64Array(size * size);
   let work = new Float64Array(size * size);
   const one = (of: Float64Array) => {
-    for (let i = 0; i < size; i += 1) of[i * size + i] = (of[i * size + i] as number) + 1;
+    for (let i = 0; i < size; i += 1) of[i * size + i] = valueAt(of, i * size + i) + 1;
   };
   one(sum);
   for (let k = 8; k >= 1; k -= 1) {
     product(scaled, sum, work, size, n);
-    for (let i = 0; i < work.length; i += 1) work[i] = (work[i] as number) / k;
+    for (let i = 0; i < work.length; i += 1) work[i] = valueAt(work, i) / k;
     one(work);
     [sum, work] = [work, sum];
   }

@@ -12,6 +12,7 @@ import {
   type UniformSeries,
 } from './spectrum';
 import type { NetworkRun } from './whole';
+import { valueAt } from '../../numerics/arrays';
 
 /** Flat, in V, A, Hz and degrees; the names are those of docs/contracts/waveform.md. */
 export type Figures = Record<string, number>;
@@ -54,7 +55,7 @@ function lineFigures(name: string, series: UniformSeries, f: number, all: Networ
 export function figuresOf(given: WaveCase, run: NetworkRun): Figures {
   const { f, phases } = given.supply;
   const { sums, samples } = run;
-  const dt = run.t.length > 1 ? (run.t[1] as number) - (run.t[0] as number) : 1;
+  const dt = run.t.length > 1 ? valueAt(run.t, 1) - valueAt(run.t, 0) : 1;
   // The last sample is the window's end, which belongs to the next period.
   const series = (values: Float64Array | undefined): UniformSeries => ({
     t0: run.t[0] ?? 0,
@@ -99,7 +100,7 @@ export function rmsOfSum(currents: readonly Float64Array[]): number {
   return first === undefined
     ? 0
     : rmsAbout(
-        first.map((_, k) => currents.reduce((sum, i) => sum + (i[k] as number), 0)),
+        first.map((_, k) => currents.reduce((sum, i) => sum + valueAt(i, k), 0)),
         0,
       );
 }

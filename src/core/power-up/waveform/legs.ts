@@ -1,5 +1,6 @@
 import type { WaveCase } from './case';
 import type { Gate } from './engine';
+import { valueAt } from '../../numerics/arrays';
 
 /** Three windings in star on three legs, in closed form while nothing turns. Currents out of the legs, A; volts to the bank's negative. */
 export interface Legs {
@@ -51,7 +52,7 @@ export function legsFor({ inverter, motor }: WaveCase): Legs {
       }
       // Nothing keeps a current going through a winding without inductance.
       if (held[k] === 0 && motor.L === 0) i[k] = 0;
-      const now = i[k] as number;
+      const now = valueAt(i, k);
       side[k] = hi ? up : lo ? down : now > 0 ? down : now < 0 ? up : float;
     }
   }
@@ -60,7 +61,7 @@ export function legsFor({ inverter, motor }: WaveCase): Legs {
   function volts(bus: number): void {
     for (let k = 0; k < 3; k += 1) {
       if (side[k] === float) continue;
-      const now = i[k] as number;
+      const now = valueAt(i, k);
       const bySwitch = side[k] === up ? now > 0 : now < 0;
       const drop = bySwitch ? Vce : Vfd;
       const r = bySwitch ? Rce : Rfd;
@@ -74,7 +75,7 @@ export function legsFor({ inverter, motor }: WaveCase): Legs {
     let count = 0;
     for (let k = 0; k < 3; k += 1) {
       if (side[k] === float || absent[k] === 1) continue;
-      sum += (v[k] as number) - (emf[k] as number);
+      sum += valueAt(v, k) - valueAt(emf, k);
       count += 1;
     }
     return count === 0 ? NaN : sum / count;
@@ -85,7 +86,7 @@ export function legsFor({ inverter, motor }: WaveCase): Legs {
     let s = star();
     for (let k = 0; k < 3; k += 1) {
       if (side[k] !== float || absent[k] === 1 || Number.isNaN(s)) continue;
-      const at = s + (emf[k] as number);
+      const at = s + valueAt(emf, k);
       v[k] = at;
       if (at > bus + Vfd) side[k] = up;
       else if (at < -Vfd) side[k] = down;
@@ -98,7 +99,7 @@ export function legsFor({ inverter, motor }: WaveCase): Legs {
 
   const drawnNow = (): number => {
     let sum = 0;
-    for (let k = 0; k < 3; k += 1) if (side[k] === up) sum += i[k] as number;
+    for (let k = 0; k < 3; k += 1) if (side[k] === up) sum += valueAt(i, k);
     return sum;
   };
 
@@ -127,10 +128,10 @@ export function legsFor({ inverter, motor }: WaveCase): Legs {
       let first = left;
       let stops = -1;
       for (let k = 0; k < 3; k += 1) {
-        const now = i[k] as number;
+        const now = valueAt(i, k);
         // v has the whole drop at this moment; the mean resistance of the devices is in R.
         const push =
-          (v[k] as number) - (emf[k] as number) - s + ((Rce + Rfd) / 2) * now * (side[k] === float ? 0 : 1);
+          valueAt(v, k) - valueAt(emf, k) - s + ((Rce + Rfd) / 2) * now * (side[k] === float ? 0 : 1);
         const end = !flows || side[k] === float || absent[k] === 1 ? 0 : push / R;
         ends[k] = end;
         if (held[k] === 1 || side[k] === float || now === 0 || end * now >= 0) continue;
@@ -144,11 +145,11 @@ export function legsFor({ inverter, motor }: WaveCase): Legs {
       const e = tau > 0 ? Math.exp(-step / tau) : 0;
       const share = tau > 0 ? (tau * (1 - e)) / step : 0;
       // Without inductance a current is what it will be from the start.
-      if (tau === 0) for (let k = 0; k < 3; k += 1) i[k] = ends[k] as number;
+      if (tau === 0) for (let k = 0; k < 3; k += 1) i[k] = valueAt(ends, k);
       begins(at);
       for (let k = 0; k < 3; k += 1) {
-        const now = i[k] as number;
-        const end = ends[k] as number;
+        const now = valueAt(i, k);
+        const end = valueAt(ends, k);
         const mean = end + (now - end) * share;
         if (side[k] === up) drawn += mean * step;
         i[k] = end + (now - end) * e;

@@ -1,4 +1,5 @@
 import { phaseNames, type PhaseName, type Three, type WaveCase } from './case';
+import { numberAt } from '../../numerics/arrays';
 
 /**
  * The circuit as nodes and branches. Currents of inductances and the bank's inner voltage are the state x; what
@@ -131,11 +132,11 @@ export function networkFor(given: WaveCase, driven: boolean): SwitchedNetwork {
   const bus = node();
   const inputs = supply.phases === 1 ? [node(), node()] : [node(), node(), node()];
   const peak = Math.SQRT2 * supply.vll;
-  let neutral = inputs[1] as number;
+  let neutral = numberAt(inputs, 1);
   const lines: (number | null)[] = [];
   if (supply.phases === 1) {
     const emf = sine(peak * supply.vscale[0], supply.phi_deg[0], [SIN, COS]);
-    lines.push(branch(neutral, inputs[0] as number, supply.Rs, supply.Ls, emf));
+    lines.push(branch(neutral, numberAt(inputs, 0), supply.Rs, supply.Ls, emf));
   } else {
     neutral = node();
     inputs.forEach((input, k) => {

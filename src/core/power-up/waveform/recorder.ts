@@ -1,6 +1,7 @@
 import { outputNames, type OutputName } from './topology';
 import { ticksPerSample, type Engine } from './engine';
 import { tallyOf, type Sums } from './tally';
+import { valueAt } from '../../numerics/arrays';
 
 /** What is shown besides the outputs themselves: line to line at the motor. */
 export const pairNames = ['vuv', 'vvw', 'vwu'] as const;
@@ -33,7 +34,7 @@ export function samplesOf(names: readonly TraceName[], room: number): Samples {
   return {
     add: (seconds, row) => {
       if (length >= room) return;
-      for (let i = 0; i < count; i += 1) kept[length * count + i] = row[i] as number;
+      for (let i = 0; i < count; i += 1) kept[length * count + i] = valueAt(row, i);
       t[length] = seconds;
       length += 1;
     },
@@ -42,7 +43,7 @@ export function samplesOf(names: readonly TraceName[], room: number): Samples {
       Object.fromEntries(
         names.map((name, i) => {
           const list = new Float64Array(length);
-          for (let k = 0; k < length; k += 1) list[k] = kept[k * count + i] as number;
+          for (let k = 0; k < length; k += 1) list[k] = valueAt(kept, k * count + i);
           return [name, list];
         }),
       ),
@@ -61,9 +62,9 @@ const busRows = outputNames.indexOf('iu');
 
 /** From volts of U, V, W behind `at` to their three differences behind those. */
 export function pairs(row: Float64Array, at: number): void {
-  const u = row[at] as number;
-  const v = row[at + 1] as number;
-  const w = row[at + 2] as number;
+  const u = valueAt(row, at);
+  const v = valueAt(row, at + 1);
+  const w = valueAt(row, at + 2);
   row[at + 3] = u - v;
   row[at + 4] = v - w;
   row[at + 5] = w - u;
@@ -106,7 +107,7 @@ export function recorderFor(engine: Engine, f1: number | null, room: number): Re
     () => {
       if (!listening || engine.ticks() === from[0]) return;
       read();
-      tally.add(before, after, from[0] as number, engine.ticks());
+      tally.add(before, after, valueAt(from, 0), engine.ticks());
     },
   );
 

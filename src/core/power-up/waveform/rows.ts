@@ -1,3 +1,5 @@
+import { valueAt } from '../../numerics/arrays';
+
 /**
  * Solves G·V = J for several right-hand sides by elimination with the largest pivot of each column.
  * @param G size × size, row by row, overwritten
@@ -8,26 +10,26 @@ export function solveRows(G: Float64Array, J: Float64Array, size: number, width:
   for (let k = 0; k < size; k += 1) {
     let best = k;
     for (let i = k + 1; i < size; i += 1)
-      if (Math.abs(G[i * size + k] as number) > Math.abs(G[best * size + k] as number)) best = i;
+      if (Math.abs(valueAt(G, i * size + k)) > Math.abs(valueAt(G, best * size + k))) best = i;
     if (best !== k) {
       swap(G, k, best, size);
       swap(J, k, best, width);
     }
-    const pivot = G[k * size + k] as number;
+    const pivot = valueAt(G, k * size + k);
     for (let i = k + 1; i < size; i += 1) {
-      const f = (G[i * size + k] as number) / pivot;
+      const f = valueAt(G, i * size + k) / pivot;
       if (f === 0) continue;
       for (let j = k; j < size; j += 1)
-        G[i * size + j] = (G[i * size + j] as number) - f * (G[k * size + j] as number);
+        G[i * size + j] = valueAt(G, i * size + j) - f * valueAt(G, k * size + j);
       for (let j = 0; j < width; j += 1)
-        J[i * width + j] = (J[i * width + j] as number) - f * (J[k * width + j] as number);
+        J[i * width + j] = valueAt(J, i * width + j) - f * valueAt(J, k * width + j);
     }
   }
   for (let k = size - 1; k >= 0; k -= 1) {
-    const pivot = G[k * size + k] as number;
+    const pivot = valueAt(G, k * size + k);
     for (let j = 0; j < width; j += 1) {
-      let sum = J[k * width + j] as number;
-      for (let i = k + 1; i < size; i += 1) sum -= (G[k * size + i] as number) * (J[i * width + j] as number);
+      let sum = valueAt(J, k * width + j);
+      for (let i = k + 1; i < size; i += 1) sum -= valueAt(G, k * size + i) * valueAt(J, i * width + j);
       J[k * width + j] = sum / pivot;
     }
   }
@@ -36,8 +38,8 @@ export function solveRows(G: Float64Array, J: Float64Array, size: number, width:
 
 function swap(rows: Float64Array, a: number, b: number, width: number): void {
   for (let j = 0; j < width; j += 1) {
-    const kept = rows[a * width + j] as number;
-    rows[a * width + j] = rows[b * width + j] as number;
+    const kept = valueAt(rows, a * width + j);
+    rows[a * width + j] = valueAt(rows, b * width + j);
     rows[b * width + j] = kept;
   }
 }

@@ -1,4 +1,5 @@
 import FFT from 'fft.js';
+import { valueAt } from '../../numerics/arrays';
 
 /** Samples at even times. */
 export interface UniformSeries {
@@ -32,7 +33,7 @@ export function partAt({ t0, dt, values }: UniformSeries, hz: number): Harmonic 
   const mean = meanOf(values);
   let [cos, sin] = [0, 0];
   for (let k = 0; k < values.length; k += 1) {
-    const v = (values[k] as number) - mean;
+    const v = valueAt(values, k) - mean;
     cos += v * c;
     sin += v * s;
     const next = c * cosStep - s * sinStep;
@@ -45,14 +46,14 @@ export function partAt({ t0, dt, values }: UniformSeries, hz: number): Harmonic 
 
 export function meanOf(values: Float64Array): number {
   let sum = 0;
-  for (let k = 0; k < values.length; k += 1) sum += values[k] as number;
+  for (let k = 0; k < values.length; k += 1) sum += valueAt(values, k);
   return sum / Math.max(1, values.length);
 }
 
 /** RMS of what swings about a middle. */
 export function rmsAbout(values: Float64Array, middle: number): number {
   let sum = 0;
-  for (let k = 0; k < values.length; k += 1) sum += ((values[k] as number) - middle) ** 2;
+  for (let k = 0; k < values.length; k += 1) sum += (valueAt(values, k) - middle) ** 2;
   return Math.sqrt(sum / Math.max(1, values.length));
 }
 
@@ -69,7 +70,7 @@ export function oneOf({ t0, dt, values }: UniformSeries, perPeriod: number): Uni
   if (periods < 2) return { t0, dt, values };
   const out = new Float64Array(perPeriod);
   for (let k = 0; k < periods * perPeriod; k += 1)
-    out[k % perPeriod] = (out[k % perPeriod] as number) + (values[k] as number) / periods;
+    out[k % perPeriod] = valueAt(out, k % perPeriod) + valueAt(values, k) / periods;
   return { t0, dt, values: out };
 }
 
@@ -78,7 +79,7 @@ export function coarser({ t0, dt, values }: UniformSeries, by: number): UniformS
   const out = new Float64Array(Math.floor(values.length / by));
   for (let i = 0; i < out.length; i += 1) {
     let sum = 0;
-    for (let k = 0; k < by; k += 1) sum += values[i * by + k] as number;
+    for (let k = 0; k < by; k += 1) sum += valueAt(values, i * by + k);
     out[i] = sum / by;
   }
   return { t0: t0 + ((by - 1) / 2) * dt, dt: dt * by, values: out };
@@ -126,6 +127,6 @@ export function spectrumOf({ dt, values }: UniformSeries, window: 'flat' | 'hann
 export function strongest({ step, peaks }: Spectrum, from_Hz: number, to_Hz: number): number | null {
   let best = 0;
   for (let k = Math.max(1, Math.ceil(from_Hz / step)); k * step <= to_Hz && k < peaks.length; k += 1)
-    if ((peaks[k] as number) > (peaks[best === 0 ? k : best] as number) || best === 0) best = k;
-  return best === 0 || (peaks[best] as number) < 1e-9 ? null : best * step;
+    if (valueAt(peaks, k) > valueAt(peaks, best === 0 ? k : best) || best === 0) best = k;
+  return best === 0 || valueAt(peaks, best) < 1e-9 ? null : best * step;
 }

@@ -5,6 +5,7 @@ import { legsFor } from './legs';
 import { filteredNames, motorNames, pairs, recorderFor, samplesIn, samplesOf } from './recorder';
 import { tallyOf, type Sums } from './tally';
 import { wholePeriodsFrom, type NetworkRun } from './whole';
+import { item, valueAt } from '../../numerics/arrays';
 
 /** The bus is summed with the windings: what they draw at once shows in it at once. */
 const names = ['vdc', ...motorNames] as const;
@@ -41,14 +42,12 @@ export function runSplit(given: WaveCase): NetworkRun {
   const smooth = Float64Array.of(engine.busVolts(), 0, 0);
   /** The bus at a tick: what is drawn drops at once in the bank's resistance. */
   const busAt = (tick: number): number =>
-    (smooth[0] as number) +
-    (smooth[1] as number) * (tick - (smooth[2] as number)) -
-    bank.ESR * legs.drawnNow();
+    valueAt(smooth, 0) + valueAt(smooth, 1) * (tick - valueAt(smooth, 2)) - bank.ESR * legs.drawnNow();
 
   function read(row: Float64Array, tick: number): void {
     for (let k = 0; k < 3; k += 1) {
-      row[1 + k] = legs.i[k] as number;
-      row[4 + k] = legs.v[k] as number;
+      row[1 + k] = valueAt(legs.i, k);
+      row[4 + k] = valueAt(legs.v, k);
     }
     pairs(row, 4);
     row[0] = busAt(tick);
@@ -61,12 +60,11 @@ export function runSplit(given: WaveCase): NetworkRun {
   function ended(tick: number): void {
     if (!recording) return;
     read(after, tick);
-    const from = began[0] as number;
+    const from = valueAt(began, 0);
     tally.add(before, after, from, tick);
     for (let k = 0; k < 3; k += 1)
       cell[k] =
-        (cell[k] as number) +
-        (((before[pairAt + k] as number) + (after[pairAt + k] as number)) / 2) * (tick - from);
+        valueAt(cell, k) + ((valueAt(before, pairAt + k) + valueAt(after, pairAt + k)) / 2) * (tick - from);
     const kept = before;
     before = after;
     after = kept;
@@ -75,7 +73,7 @@ export function runSplit(given: WaveCase): NetworkRun {
   function sample(tick: number): void {
     read(row, tick);
     for (let k = 0; k < 3; k += 1) {
-      row[names.length + k] = (cell[k] as number) / ticksPerSample;
+      row[names.length + k] = valueAt(cell, k) / ticksPerSample;
       cell[k] = 0;
     }
     samples.add(tick / perSecond, row);
@@ -99,8 +97,8 @@ export function runSplit(given: WaveCase): NetworkRun {
     let charge = 0;
     while (at < upTo) {
       let turned = false;
-      while (edge < edges.length && (edges[edge] as GateEdge).tick <= at) {
-        const { leg, gate } = edges[edge] as GateEdge;
+      while (edge < edges.length && item(edges, edge).tick <= at) {
+        const { leg, gate } = item(edges, edge);
         gates[leg] = gate;
         edge += 1;
         turned = true;
@@ -115,7 +113,7 @@ export function runSplit(given: WaveCase): NetworkRun {
     engine.advance(upTo);
     // What the bus would stand at with nothing drawn this moment: that moves smoothly.
     const there = engine.busVolts() + bank.ESR * mean;
-    smooth[1] = (there - (smooth[0] as number)) / (upTo - now);
+    smooth[1] = (there - valueAt(smooth, 0)) / (upTo - now);
     smooth[0] = there;
     smooth[2] = upTo;
   }

@@ -1,3 +1,5 @@
+import { valueAt } from '../../numerics/arrays';
+
 /** Integrals over a window, exact for what is straight between events. */
 export interface Sums {
   mean: Record<string, number>;
@@ -41,13 +43,13 @@ export function tallyOf(
   function add(before: Float64Array, after: Float64Array, from: number, to: number): void {
     const long = to - from;
     if (long <= 0) return;
-    clock[0] = (clock[0] as number) + long;
+    clock[0] = valueAt(clock, 0) + long;
     let [s0, c0, s1, c1] = [0, 0, 0, 0];
     if (whole) {
-      clock[1] = (clock[1] as number) + long;
-      const known = Math.abs((clock[4] as number) - from) < 0.1;
-      s0 = known ? (clock[2] as number) : Math.sin(omega1 * from);
-      c0 = known ? (clock[3] as number) : Math.cos(omega1 * from);
+      clock[1] = valueAt(clock, 1) + long;
+      const known = Math.abs(valueAt(clock, 4) - from) < 0.1;
+      s0 = known ? valueAt(clock, 2) : Math.sin(omega1 * from);
+      c0 = known ? valueAt(clock, 3) : Math.cos(omega1 * from);
       s1 = Math.sin(omega1 * to);
       c1 = Math.cos(omega1 * to);
       clock[2] = s1;
@@ -57,24 +59,22 @@ export function tallyOf(
     const half = long / 2;
     const upTo = whole ? count : ofMotor;
     for (let i = 0; i < upTo; i += 1) {
-      const a = before[i] as number;
-      const b = after[i] as number;
-      mean[i] = (mean[i] as number) + (a + b) * half;
-      square[i] = (square[i] as number) + ((a * a + a * b + b * b) / 3) * long;
-      if (a < (least[i] as number)) least[i] = a;
-      if (b < (least[i] as number)) least[i] = b;
-      if (a > (most[i] as number)) most[i] = a;
-      if (b > (most[i] as number)) most[i] = b;
+      const a = valueAt(before, i);
+      const b = valueAt(after, i);
+      mean[i] = valueAt(mean, i) + (a + b) * half;
+      square[i] = valueAt(square, i) + ((a * a + a * b + b * b) / 3) * long;
+      if (a < valueAt(least, i)) least[i] = a;
+      if (b < valueAt(least, i)) least[i] = b;
+      if (a > valueAt(most, i)) most[i] = a;
+      if (b > valueAt(most, i)) most[i] = b;
       if (!whole) continue;
-      sin1[i] = (sin1[i] as number) + (a * s0 + b * s1) * half;
-      cos1[i] = (cos1[i] as number) + (a * c0 + b * c1) * half;
+      sin1[i] = valueAt(sin1, i) + (a * s0 + b * s1) * half;
+      cos1[i] = valueAt(cos1, i) + (a * c0 + b * c1) * half;
     }
   }
 
   const named = (list: Float64Array, over: number, overMotor: number) =>
-    Object.fromEntries(
-      names.map((name, i) => [name, (list[i] as number) / (i < ofMotor ? over : overMotor)]),
-    );
+    Object.fromEntries(names.map((name, i) => [name, valueAt(list, i) / (i < ofMotor ? over : overMotor)]));
 
   return {
     add,
@@ -82,8 +82,8 @@ export function tallyOf(
       whole = f1 !== null;
     },
     sums: () => {
-      const all = clock[0] as number;
-      const inWhole = clock[1] as number;
+      const all = valueAt(clock, 0);
+      const inWhole = valueAt(clock, 1);
       return {
         mean: named(mean, all, inWhole),
         square: named(square, all, inWhole),

@@ -9,6 +9,7 @@ import {
   type SwitchedNetwork,
 } from './network';
 import { solveRows } from './rows';
+import { valueAt } from '../../numerics/arrays';
 
 /** One pattern of conduction: how x goes on, what is watched, what is shown. Rows of n + m. */
 export interface Topology {
@@ -36,11 +37,11 @@ export function topologyOf(
   const G = new Float64Array(size * size);
   const J = new Float64Array(size * width);
   const inject = (at: number, column: number, amps: number) => {
-    if (at !== GROUND) J[at * width + column] = (J[at * width + column] as number) + amps;
+    if (at !== GROUND) J[at * width + column] = valueAt(J, at * width + column) + amps;
   };
   const conduct = (a: number, b: number, g: number) => {
     const add = (i: number, j: number, v: number) => {
-      if (i !== GROUND && j !== GROUND) G[i * size + j] = (G[i * size + j] as number) + v;
+      if (i !== GROUND && j !== GROUND) G[i * size + j] = valueAt(G, i * size + j) + v;
     };
     add(a, a, g);
     add(b, b, g);
@@ -63,8 +64,8 @@ export function topologyOf(
     } else {
       conduct(b.from, b.to, 1 / b.R);
       for (let k = 0; k < m; k += 1) {
-        inject(b.from, n + k, -(b.emf[k] as number) / b.R);
-        inject(b.to, n + k, (b.emf[k] as number) / b.R);
+        inject(b.from, n + k, -valueAt(b.emf, k) / b.R);
+        inject(b.to, n + k, valueAt(b.emf, k) / b.R);
       }
     }
   }
@@ -100,10 +101,10 @@ export function topologyOf(
       if (b.from !== at && b.to !== at) continue;
       const sign = b.from === at ? 1 : -1;
       const w = 1e-3 / b.L;
-      if (b.from !== GROUND) G[at * size + b.from] = (G[at * size + b.from] as number) + sign * w;
-      if (b.to !== GROUND) G[at * size + b.to] = (G[at * size + b.to] as number) - sign * w;
+      if (b.from !== GROUND) G[at * size + b.from] = valueAt(G, at * size + b.from) + sign * w;
+      if (b.to !== GROUND) G[at * size + b.to] = valueAt(G, at * size + b.to) - sign * w;
       b.current?.forEach((share, k) => inject(at, k, sign * w * b.R * share));
-      for (let k = 0; k < m; k += 1) inject(at, n + k, -sign * w * (b.emf[k] as number));
+      for (let k = 0; k < m; k += 1) inject(at, n + k, -sign * w * valueAt(b.emf, k));
     }
   }
   const volts = solveRows(G, J, size, width);
@@ -112,12 +113,11 @@ export function topologyOf(
     const out = new Float64Array(width);
     fill((from, at, times) => {
       if (typeof from === 'number') {
-        out[from] = (out[from] as number) + times;
+        out[from] = valueAt(out, from) + times;
         return;
       }
       if (at === GROUND) return;
-      for (let j = 0; j < width; j += 1)
-        out[j] = (out[j] as number) + times * (from[at * width + j] as number);
+      for (let j = 0; j < width; j += 1) out[j] = valueAt(out, j) + times * valueAt(from, at * width + j);
     });
     return out;
   };
@@ -136,7 +136,7 @@ export function topologyOf(
       add(volts, b.from, 1 / b.L);
       add(volts, b.to, -1 / b.L);
       add(b.state, 0, -b.R / b.L);
-      for (let k = 0; k < m; k += 1) add(n + k, 0, (b.emf[k] as number) / b.L);
+      for (let k = 0; k < m; k += 1) add(n + k, 0, valueAt(b.emf, k) / b.L);
     });
     derivative.set(slope, b.state * width);
   }
@@ -182,7 +182,7 @@ export function topologyOf(
     return row((add) => {
       add(volts, b.from, 1 / b.R);
       add(volts, b.to, -1 / b.R);
-      for (let k = 0; k < m; k += 1) add(n + k, 0, (b.emf[k] as number) / b.R);
+      for (let k = 0; k < m; k += 1) add(n + k, 0, valueAt(b.emf, k) / b.R);
     });
   };
   const [ia, ib, ic] = net.lines;
@@ -193,7 +193,7 @@ export function topologyOf(
     const winding = current(net.motor[k]);
     if (net.earth?.from !== leg.node) return winding;
     const lost = between(leg.node, net.earth.to, 1 / net.earth.ohm);
-    return winding.map((v, j) => v + (lost[j] as number));
+    return winding.map((v, j) => v + valueAt(lost, j));
   });
   const none = new Float64Array(width);
   const rows = [

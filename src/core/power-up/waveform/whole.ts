@@ -2,6 +2,7 @@ import type { WaveCase } from './case';
 import { engineFor, ticksPerSample } from './engine';
 import { gateEdges } from './gates';
 import { recorderFor, samplesIn, type Recording } from './recorder';
+import { item } from '../../numerics/arrays';
 
 export interface NetworkRun extends Recording {
   /** Changes of what conducts. */
@@ -39,7 +40,7 @@ export function runWhole(given: WaveCase): NetworkRun {
     }
     if (now === whole) recorder.beginWhole();
     while (edge < edges.length && (edges[edge]?.tick ?? 0) <= now) {
-      const { leg, gate } = edges[edge] as (typeof edges)[number];
+      const { leg, gate } = item(edges, edge);
       engine.gate(leg, gate);
       edge += 1;
     }

@@ -2,6 +2,7 @@ import { thinned, type Capture } from '@/core/power-up/capture';
 import type { TraceName, Wave } from '@/core/power-up/waveform';
 import { alignment } from '@/core/power-up/waveform-diagnosis';
 import type { Curve, WaveLane } from './wave-chart';
+import { valueAt } from '@/core/numerics/arrays';
 
 interface LaneOf {
   id: string;
@@ -75,13 +76,13 @@ function calmed(values: Float64Array, over: number): Float64Array {
   const out = new Float64Array(values.length);
   let sum = 0;
   for (let k = 0; k < values.length; k += 1) {
-    sum += values[k] as number;
-    if (k >= over) sum -= values[k - over] as number;
+    sum += valueAt(values, k);
+    if (k >= over) sum -= valueAt(values, k - over);
     out[k] = sum / Math.min(over, k + 1);
   }
   // A mean of what was lags by half its length: it is put back.
   const back = Math.floor(over / 2);
-  return Float64Array.from(out, (_, k) => out[Math.min(out.length - 1, k + back)] as number);
+  return Float64Array.from(out, (_, k) => valueAt(out, Math.min(out.length - 1, k + back)));
 }
 
 /** Samples of one carrier period. */
@@ -124,8 +125,8 @@ function measuredCurve({ capture, shift }: Laid, role: string, now: Wave | null)
   const window = now?.run.t;
   if (channel === undefined || window === undefined || window.length < 2) return [];
   const by = shift[isOutput(role) ? 'output' : 'input'];
-  const from = window[0] as number;
-  const to = window[window.length - 1] as number;
+  const from = valueAt(window, 0);
+  const to = valueAt(window, window.length - 1);
   const start = capture.t0 + by;
   const first = Math.max(0, Math.ceil((from - start) / capture.dt));
   const after = Math.max(first, Math.floor((to - start) / capture.dt) + 1);

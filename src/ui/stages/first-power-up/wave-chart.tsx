@@ -5,6 +5,7 @@ import { PlainTable } from '../../kit/plain-table';
 import { TimeAxis } from '../../kit/time-axis';
 import { Disclosure } from '../../kit/why';
 import { YTicks } from '../../kit/y-ticks';
+import { valueAt } from '@/core/numerics/arrays';
 
 export interface Curve {
   name: string;
@@ -84,7 +85,7 @@ function Legend({ lanes, words }: { lanes: readonly WaveLane[]; words: StyleWord
   );
 }
 
-const valueAt = ({ t, v }: Curve, at: number): number | undefined =>
+const curveAt = ({ t, v }: Curve, at: number): number | undefined =>
   t.length === 0 ? undefined : v[bisectCenter(t, at)];
 const shown = (value: number | undefined): string =>
   value === undefined ? '' : String(Number(value.toPrecision(4)));
@@ -136,7 +137,7 @@ export function WaveChart({
             curve,
             d:
               line<number>(
-                (_, k) => x(((t[k] as number) - first) * per_s),
+                (_, k) => x((valueAt(t, k) - first) * per_s),
                 (value) => y(value),
               )(Array.from(v)) ?? '',
           })),
@@ -184,7 +185,7 @@ export function WaveChart({
                     <circle
                       key={`${c.name} ${t} ${k}`}
                       cx={x((t - first) * per_s)}
-                      cy={y(c.v[k] as number)}
+                      cy={y(valueAt(c.v, k))}
                       r="4"
                       fill="var(--chakra-colors-failed)"
                     />
@@ -195,7 +196,7 @@ export function WaveChart({
                 {at !== null &&
                   `: ${lane.curves
                     .filter((c) => c.style !== 'raw')
-                    .map((c) => `${c.name} ${shown(valueAt(c, at))}`)
+                    .map((c) => `${c.name} ${shown(curveAt(c, at))}`)
                     .join(' · ')}`}
               </text>
             </g>
@@ -220,7 +221,7 @@ export function WaveChart({
             <tr key={t}>
               <td>{((t - first) * per_s).toFixed(1)}</td>
               {lanes.flatMap((l) =>
-                l.curves.map((c) => <td key={`${l.id} ${c.name} ${c.style}`}>{shown(valueAt(c, t))}</td>),
+                l.curves.map((c) => <td key={`${l.id} ${c.name} ${c.style}`}>{shown(curveAt(c, t))}</td>),
               )}
             </tr>
           ))}
