@@ -4,7 +4,7 @@
  */
 import { createServer, type IncomingMessage, type Server } from 'node:http';
 import * as z from 'zod';
-import { conceptIds, type ConceptId } from '@/core/equipment/concepts';
+import { conceptIds, type ConceptId, inputConcept } from '@/core/equipment/concepts';
 import { meaningOf, parameterFor, type Values } from '@/core/equipment/drive-words';
 import { atHome, keypadOf, pressKey } from './keypad';
 import type { Holder } from './memory';
@@ -25,7 +25,7 @@ const changes = plantSchema.partial().extend({
 
 /** Settings by concept: a neutral choice, or a figure. */
 const byConcept = z.partialRecord(
-  z.enum(conceptIds as [ConceptId, ...ConceptId[]]),
+  z.enum(conceptIds),
   z.union([z.string(), z.number()]),
 );
 
@@ -125,7 +125,7 @@ const stateOfUnit = ({ unit, plant, box }: Holder) => ({
     id,
     mark,
     does: String(
-      meaningOf(unit.settings.control, unit.settings.values, `input.${id}` as ConceptId) ?? 'none',
+      meaningOf(unit.settings.control, unit.settings.values, inputConcept(id)) ?? 'none',
     ),
   })),
   safeStop: unit.settings.control.safeStop !== null,

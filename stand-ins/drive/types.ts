@@ -1,13 +1,13 @@
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { controlSchema, driveTypeSchema } from '@/core/equipment/catalogue/schema';
-import type { ConceptId } from '@/core/equipment/concepts';
 import { meaningOf } from '@/core/equipment/drive-words';
 import { atHome } from './keypad';
 import type { Holder } from './memory';
 import { plantInOrder } from './plant';
 import { factorySettings } from './settings';
 import { newUnit } from './unit';
+import { inputConcept } from '@/core/equipment/concepts';
 
 const read = async (...path: string[]): Promise<unknown> =>
   JSON.parse(await readFile(join(process.cwd(), 'catalogue', ...path), 'utf8'));
@@ -48,7 +48,7 @@ export async function boxed({
   const contacts = Object.fromEntries(
     control.inputs.map(({ id }) => [
       id,
-      restClosed.includes(meaningOf(control, settings.values, `input.${id}` as ConceptId)),
+      restClosed.includes(meaningOf(control, settings.values, inputConcept(id))),
     ]),
   );
   const bank = {

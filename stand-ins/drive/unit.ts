@@ -1,5 +1,5 @@
 // The simulated drive: what its electronics see and its firmware makes of it, one step after the other.
-import type { ConceptId, InputFunction, UnitState } from '@/core/equipment/concepts';
+import { type ConceptId, type InputFunction, type UnitState, outputConcept } from '@/core/equipment/concepts';
 import type { Live, Slot } from '@/core/equipment/drive-words';
 import { chopShare } from '@/core/commissioning/ramp';
 import { identAsked, identBroken, identDone, identified, identOutput_Hz } from './identification';
@@ -264,7 +264,7 @@ export function shownBy(unit: SimulatedUnit, plant: Plant): Live {
     heatsink_C: unit.machine.heatsink_C,
     inputs: simulatedTerminals(unit, plant),
     relays: Object.fromEntries(
-      unit.settings.control.relays.map(({ id }) => [id, relay(`output.${id}` as ConceptId)]),
+      unit.settings.control.relays.map(({ id }) => [id, relay(outputConcept(id))]),
     ),
     AI1: plant.AI1,
     AI2: plant.AI2,

@@ -1,5 +1,5 @@
 // What the firmware can see: its settings by meaning, its terminals, the place that holds, the reference.
-import type { ConceptId, InputFunction, UnitState } from '@/core/equipment/concepts';
+import { type ConceptId, type InputFunction, type UnitState, inputConcept, presetConcept } from '@/core/equipment/concepts';
 import { meaningOf, type Slot } from '@/core/equipment/drive-words';
 import type { MachineBank, SimulatedMachine } from './machine';
 import { inputIsOn, safeStopIsOn, type Plant } from './plant';
@@ -54,7 +54,7 @@ export const simulatedTerminals = (unit: SimulatedUnit, plant: Plant): Record<st
 export function functionOn(unit: SimulatedUnit, plant: Plant, wanted: InputFunction): boolean | null {
   const on = simulatedTerminals(unit, plant);
   const carrying = unit.settings.control.inputs.filter(
-    ({ id }) => setTo(unit, `input.${id}` as ConceptId) === wanted,
+    ({ id }) => setTo(unit, inputConcept(id)) === wanted,
   );
   return carrying.length === 0 ? null : carrying.some(({ id }) => on[id] === true);
 }
@@ -82,7 +82,7 @@ export function referenceOf(unit: SimulatedUnit, plant: Plant): number {
   const preset = (on('preset-1') ? 1 : 0) + (on('preset-2') ? 2 : 0) + (on('preset-3') ? 4 : 0);
   const wanted =
     preset > 0
-      ? figureOf(unit, `preset.${preset}` as ConceptId, 0)
+      ? figureOf(unit, presetConcept(preset), 0)
       : source === 'AI1' || source === 'AI2'
         ? analogShare(unit, plant, source) * highest
         : source === 'knob'

@@ -1,9 +1,10 @@
 import * as z from 'zod';
-import { payloads, type EntryKind } from './payloads';
+import { payloads } from './payloads';
+import { keysOf } from '../numerics/arrays';
 
 export { payloads };
 
-const kinds = Object.keys(payloads) as [EntryKind, ...EntryKind[]];
+const kinds = keysOf(payloads);
 
 /** The newest shape of every kind. Older ones are lifted by `lift` before they are folded. */
 export const newestVersion = 1;

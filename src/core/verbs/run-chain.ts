@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { controlShape } from '../equipment/catalogue/schema';
 import { liveSchema, valuesSchema } from '../equipment/drive-words/schema';
-import { linkIds, runChain, type ChainFacts } from '../fault-finding/run-chain';
+import { linkIds, runChain } from '../fault-finding/run-chain';
 import { verb } from './verb';
 import { always } from './vocabulary-schema';
 
@@ -46,6 +46,6 @@ export const runChainVerb = verb({
     runChain({
       ...facts,
       control: { ...control, analogInputs: control.analogInputs ?? [], alarms: control.alarms ?? [] },
-      live: live as ChainFacts['live'],
+      live,
     }),
 });

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { controlShape } from '../equipment/catalogue/schema';
-import { conceptIds, type ConceptId } from '../equipment/concepts';
+import { conceptIds } from '../equipment/concepts';
 import { valuesSchema } from '../equipment/drive-words/schema';
 import {
   auditSet,
@@ -19,7 +19,7 @@ import { verb } from './verb';
 import { always } from './vocabulary-schema';
 
 const positive = z.number().positive();
-const concept = z.enum(conceptIds as [ConceptId, ...ConceptId[]]).nullable();
+const concept = z.enum(conceptIds).nullable();
 
 /** A unit: parts of its type's control.json, and what it is rated for. */
 const unit = z.strictObject({

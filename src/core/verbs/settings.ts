@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { controlShape } from '../equipment/catalogue/schema';
-import { conceptIds, type ConceptId } from '../equipment/concepts';
+import { conceptIds } from '../equipment/concepts';
 import { valuesSchema } from '../equipment/drive-words/schema';
 import { findingsSchema, plateSchema } from '../equipment/plate/schema';
 import { startUpSheet } from '../commissioning/settings';
@@ -26,7 +26,7 @@ const output = z.strictObject({
   id: z.json().optional(),
   rows: z.array(
     z.strictObject({
-      concept: z.enum(conceptIds as [ConceptId, ...ConceptId[]]),
+      concept: z.enum(conceptIds),
       number: z.string(),
       name: z.string(),
       unit: z.string().nullable(),

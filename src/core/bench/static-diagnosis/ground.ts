@@ -15,6 +15,7 @@ import {
 } from '../../equipment/power-stage';
 import type { Circumstance } from './circumstances';
 import { model } from './model';
+import { recordOf } from '../../numerics/arrays';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { exp, log } = Math;
@@ -25,7 +26,7 @@ export const usualTemperature_C = 25;
 export const usual_A = 1e-3;
 
 /** A position's number: looked up in every inner loop. */
-export const positionIndex = Object.fromEntries(positions.map((p, i) => [p, i])) as Record<Position, number>;
+export const positionIndex = recordOf(positions, (p) => positions.indexOf(p));
 
 /**
  * What every unit leaves open, as columns of a fit: each device's own deviation (V at the usual

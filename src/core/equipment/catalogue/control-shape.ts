@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { alarmFamilies, conceptIds, unitStates, type ConceptId } from '../concepts';
+import { alarmFamilies, conceptIds, unitStates } from '../concepts';
 import { operationSchema } from './keypad-shape';
 
 const text = z.string().trim().min(1).max(200);
@@ -16,7 +16,7 @@ const parameterSchema = z.strictObject({
   /** As the keypad shows it. */
   number: z.string().regex(/^\S{1,12}$/),
   name: text,
-  concept: z.enum(conceptIds as [ConceptId, ...ConceptId[]]).optional(),
+  concept: z.enum(conceptIds).optional(),
   unit: z.string().max(8).optional(),
   /** Value = raw word × scale. */
   scale: z.number().positive().default(1),

@@ -1,5 +1,5 @@
 import type { Control, LiveKey } from '../catalogue';
-import type { UnitState } from '../concepts';
+import { type UnitState, unitStates } from '../concepts';
 
 /** What a drive shows of itself just now; what it does not show is not there. */
 export interface Live {
@@ -52,11 +52,9 @@ function entryOf(control: Control, entry: Entry, raw: number): Live {
       ? { alarm: null }
       : { alarm: control.alarms.find((a) => a.value === raw)?.code ?? `${raw}` };
   const means = values?.find((v) => v.value === raw)?.means;
-  return means === undefined
-    ? {}
-    : key === 'place'
-      ? { place: means as 'local' | 'remote' }
-      : { state: means as UnitState };
+  if (key === 'place') return means === 'local' || means === 'remote' ? { place: means } : {};
+  const state = unitStates.find((s) => s === means);
+  return state === undefined ? {} : { state };
 }
 
 /**
@@ -64,13 +62,10 @@ function entryOf(control: Control, entry: Entry, raw: number): Live {
  * @param wordAt the word of a register; undefined where it was not read
  */
 export const liveOf = (control: Control, wordAt: (register: number) => number | undefined): Live =>
-  Object.assign(
-    {},
-    ...control.modbus.live.map((entry) => {
-      const raw = wordAt(entry.register);
-      return raw === undefined ? {} : entryOf(control, entry, raw);
-    }),
-  ) as Live;
+  control.modbus.live.reduce<Live>((live, entry) => {
+    const raw = wordAt(entry.register);
+    return raw === undefined ? live : { ...live, ...entryOf(control, entry, raw) };
+  }, {});
 
 /** The other way: what the registers hold for live values. */
 export function wordsOf(control: Control, live: Live): Map<number, number> {

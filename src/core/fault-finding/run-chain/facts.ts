@@ -1,5 +1,5 @@
 import type { Control, Parameter } from '../../equipment/catalogue';
-import { inputFunctionNames, type ConceptId, type InputFunction } from '../../equipment/concepts';
+import { inputFunctionNames, type ConceptId, type InputFunction, inputConcept, isInputFunction } from '../../equipment/concepts';
 import { meaningOf, parameterFor, shownAs, type Live, type Values } from '../../equipment/drive-words';
 
 /** What the chain needs to know of a type. */
@@ -74,18 +74,18 @@ export const carriers = ({
   control: Pick<ChainControl, 'inputs' | 'parameters'>;
 }): Carrier[] =>
   control.inputs.flatMap(({ id, mark }): Carrier[] => {
-    const concept = `input.${id}` as ConceptId;
+    const concept = inputConcept(id);
     const parameter = parameterFor(control, concept);
     const carries = meaningOf(control, values, concept);
-    return parameter === undefined || typeof carries !== 'string'
+    return parameter === undefined || typeof carries !== 'string' || !isInputFunction(carries)
       ? []
-      : [{ id, mark, parameter, carries: carries as InputFunction, on: live.inputs?.[id] }];
+      : [{ id, mark, parameter, carries, on: live.inputs?.[id] }];
   });
 
 /** Are the functions of all inputs known? Else one of the others may carry what is looked for. */
 export const inputsKnown = (facts: ChainFacts): boolean =>
   carriers(facts).length ===
-  facts.control.inputs.filter(({ id }) => parameterFor(facts.control, `input.${id}` as ConceptId)).length;
+  facts.control.inputs.filter(({ id }) => parameterFor(facts.control, inputConcept(id))).length;
 
 export const meaning = ({ control, values }: ChainFacts, concept: ConceptId): string | number | undefined =>
   meaningOf(control, values, concept);

@@ -6,7 +6,6 @@ import {
   skipped,
   tryingMinutes,
   type CheckAnswer,
-  type SkippedCheck,
 } from './reason';
 import type { TraceCause, Check, TraceTable } from './table';
 
@@ -42,7 +41,7 @@ const isDead = ({ hazard }: Check): boolean => hazard === 'none' || hazard === '
 export const measuredDead = (table: TraceTable, answers: readonly CheckAnswer[]): boolean =>
   answers.some(
     ({ check, outcome }) =>
-      !skipped.includes(outcome as SkippedCheck) &&
+      !skipped.some((s) => s === outcome) &&
       table.checks.find((c) => c.id === check)?.hazard === 'dead',
   );
 

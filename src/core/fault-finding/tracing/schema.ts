@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { alarmFamilies, conceptIds, type ConceptId } from '../../equipment/concepts';
+import { alarmFamilies, conceptIds } from '../../equipment/concepts';
 import { liveFigures, troubles, type TraceTable } from './table';
 
 const text = z.string().trim().min(1, 'nothing is written there').max(300);
@@ -41,7 +41,7 @@ const shape = z.strictObject({
           .array(
             z.strictObject({
               outcome: id,
-              concept: z.enum(conceptIds as [ConceptId, ...ConceptId[]]).optional(),
+              concept: z.enum(conceptIds).optional(),
               live: z.enum(liveFigures).optional(),
               is: z.array(z.string()).optional(),
               atLeast: z.number().optional(),
@@ -67,7 +67,7 @@ export const traceTableSchema: z.ZodType<TraceTable> = shape.superRefine((table,
     list.forEach((x, i) => {
       if (list.findIndex((y) => y.id === x.id) !== i) issue([...path, i, 'id'], `${x.id} is there twice`);
     });
-  if (!deadFirst && (neverResetTwice as readonly string[]).includes(family))
+  if (!deadFirst && neverResetTwice.some((f) => f === family))
     issue(['deadFirst'], 'after this alarm something is measured dead first; no shop may change that');
   once(causes, ['causes']);
   once(checks, ['checks']);

@@ -1,6 +1,6 @@
 import * as z from 'zod';
-import type { EntryKind } from '../../logbook';
 import { newestVersion, payloads } from '../../logbook/schema';
+import { keysOf } from '../../numerics/arrays';
 
 const person = z.strictObject({
   id: z.uuid(),
@@ -19,7 +19,7 @@ const envelope = {
   receivedAt: z.iso.datetime(),
 };
 
-const kinds = Object.keys(payloads) as [EntryKind, ...EntryKind[]];
+const kinds = keysOf(payloads);
 
 /** An entry as the server that made the archive had kept it. */
 const archivedEntry = z

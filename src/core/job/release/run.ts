@@ -1,10 +1,10 @@
 import type { ScaleLine } from '../../numerics/analog-scaling';
 import type { Control } from '../../equipment/catalogue';
 import { commissioningSteps, type CommissioningStep } from '../../commissioning/commissioning';
-import { inputFunctionNames, type ConceptId, type InputFunction } from '../../equipment/concepts';
 import { parameterAt, meaningOf, type Values } from '../../equipment/drive-words';
 import { isLifting, type StartUpChoices } from '../../equipment/application';
 import { type StartUpSheet } from '../../commissioning/settings';
+import { inputConcept, inputFunctionName } from '../../equipment/concepts';
 
 /** The identification the sheet asks for, in the words of the concept; null: none. */
 function identificationOf(control: Pick<Control, 'parameters'>, sheet: StartUpSheet): string | null {
@@ -21,10 +21,10 @@ export function stepsFor(
   sheet: StartUpSheet,
 ): CommissioningStep[] {
   const functionOf = (id: string): string => {
-    const does = meaningOf(control, values, `input.${id}` as ConceptId);
+    const does = meaningOf(control, values, inputConcept(id));
     return typeof does !== 'string' || does === 'none'
       ? 'none'
-      : (inputFunctionNames[does as InputFunction] ?? does);
+      : inputFunctionName(does);
   };
   return commissioningSteps({
     inputs: control.inputs.map(({ id, mark }) => ({ id, mark, does: functionOf(id) })),

@@ -85,27 +85,28 @@ function signedOf({ swap: { signedOff } }: JobState): Report['signed'] {
 /** Head of every page. */
 function identityOf({ opened, drive, motor }: JobState): Report['identity'] {
   const plate = motor?.plate;
+  const line = (label: string, value: string): Report['identity'][number] => [label, value];
   return [
     ...(opened === null
       ? []
-      : ([['Machine', `${opened.payload.machine}, ${opened.payload.site}`]] as Report['identity'])),
+      : [line('Machine', `${opened.payload.machine}, ${opened.payload.site}`)]),
     ...(drive === null
       ? []
-      : ([
-          ['Drive', `${drive.maker} ${drive.type}${drive.serial ? `, no. ${drive.serial}` : ''}`],
-          [
+      : [
+          line('Drive', `${drive.maker} ${drive.type}${drive.serial ? `, no. ${drive.serial}` : ''}`),
+          line(
             'Rating',
             `${drive.supply_V} V, ${drive.phases === 3 ? 'three phases' : 'one phase'}, ${drive.ratedAmps} A`,
-          ],
-        ] as Report['identity'])),
+          ),
+        ]),
     ...(plate === undefined
       ? []
-      : ([
-          [
+      : [
+          line(
             'Motor',
             `${plate.power.value} ${plate.power.unit}, ${plate.volts} V, ${plate.amps} A, ${plate.rpm} rpm`,
-          ],
-        ] as Report['identity'])),
+          ),
+        ]),
   ];
 }
 

@@ -80,7 +80,11 @@ function byStepping(
 ): Press[] {
   const within = (place: number): number => Math.max(lowest, Math.min(highest, place));
   const taps = (at: number): number => Math.abs(to - at);
-  let best = { effort: taps(from), holds: [] as { up: boolean; ticks: number }[], at: from };
+  let best: { effort: number; holds: readonly { up: boolean; ticks: number }[]; at: number } = {
+    effort: taps(from),
+    holds: [],
+    at: from,
+  };
   const holdOn = (at: number, spent: number, holds: typeof best.holds): void => {
     if (hold === undefined) return;
     for (const up of [to > at, to <= at])

@@ -65,7 +65,7 @@ function exactOrder(tour: Tour): { order: number[]; effort: number } {
       }
     layer = next;
   }
-  let best = { order: [] as number[], effort: Infinity };
+  let best: { order: number[]; effort: number } = { order: [], effort: Infinity };
   for (const { spot, effort, order } of layer.values()) {
     const whole = effort + between(spot, end);
     if (whole < best.effort) best = { order, effort: whole };

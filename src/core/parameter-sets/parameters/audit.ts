@@ -1,4 +1,4 @@
-import type { ConceptId } from '../../equipment/concepts';
+import { type ConceptId, inputConcept } from '../../equipment/concepts';
 import { meaningOf, parameterFor } from '../../equipment/drive-words';
 import type { AuditContext, AuditRule, AuditFacts, AuditSeverity } from './rules/rule';
 import { limitAudits } from './rules/limits';
@@ -44,7 +44,7 @@ function factsOf(set: UnitSet, around: AuditContext): AuditFacts {
       return typeof value === 'string' ? value : undefined;
     },
     functions: control.inputs.flatMap(({ id, mark }) => {
-      const does = means(`input.${id}` as ConceptId);
+      const does = means(inputConcept(id));
       return typeof does === 'string' && does !== 'none' ? [{ mark, does }] : [];
     }),
   };

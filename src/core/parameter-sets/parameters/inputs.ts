@@ -1,8 +1,6 @@
-import { inputFunctionNames, type ConceptId, type InputFunction } from '../../equipment/concepts';
 import { meaningOf, parameterFor } from '../../equipment/drive-words';
 import type { RatedUnit, UnitSet } from './set';
-
-const conceptOfInput = (id: string): ConceptId => `input.${id}` as ConceptId;
+import { inputConcept, inputFunctionName } from '../../equipment/concepts';
 
 /** Where the function of an input goes on another unit. */
 export type InputHome =
@@ -10,19 +8,17 @@ export type InputHome =
   /** No free terminal can do it. */
   | { input: null; words: string };
 
-const wordsOf = (does: string): string => inputFunctionNames[does as InputFunction] ?? does;
-
 /**
  * A terminal for every input that does something: the same one where it can do it, else a free one.
  * What stops and guards is placed first, so that it keeps its terminal where two want one.
  */
 export function inputHomes(from: UnitSet, to: RatedUnit): Map<string, InputHome> {
   const wanted = from.control.inputs.flatMap(({ id, mark }) => {
-    const does = meaningOf(from.control, from.values, conceptOfInput(id));
+    const does = meaningOf(from.control, from.values, inputConcept(id));
     return typeof does === 'string' && does !== 'none' ? [{ id, mark, does }] : [];
   });
   const valueAt = (input: string, does: string): number | undefined =>
-    parameterFor(to.control, conceptOfInput(input))?.choices?.find((c) => c.means === does)?.value;
+    parameterFor(to.control, inputConcept(input))?.choices?.find((c) => c.means === does)?.value;
   const guards = (does: string): number => (/break|enable|interlock|external/.test(does) ? 0 : 1);
   const inOrder = [...wanted].sort((a, b) => guards(a.does) - guards(b.does));
   const taken = new Set<string>();
@@ -37,13 +33,13 @@ export function inputHomes(from: UnitSet, to: RatedUnit): Map<string, InputHome>
       input,
       value,
       moved,
-      words: `${wordsOf(w.does)}: ${w.mark} → ${mark}`,
+      words: `${inputFunctionName(w.does)}: ${w.mark} → ${mark}`,
     });
     return true;
   };
   const left = inOrder.filter((w) => !place(w, w.id));
   for (const w of left)
     if (!to.control.inputs.some(({ id }) => place(w, id)))
-      homes.set(w.id, { input: null, words: `no free terminal can do “${wordsOf(w.does)}”` });
+      homes.set(w.id, { input: null, words: `no free terminal can do “${inputFunctionName(w.does)}”` });
   return homes;
 }

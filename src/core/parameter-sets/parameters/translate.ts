@@ -1,10 +1,11 @@
 import type { Parameter } from '../../equipment/catalogue';
-import { conceptOf, type ConceptId } from '../../equipment/concepts';
+import { conceptOf, type ConceptId, inputConcept } from '../../equipment/concepts';
 import { parameterAt, parameterFor, shownAs, type Values } from '../../equipment/drive-words';
 import { carriedFigure, steppedInto } from './figures';
 import { inputHomes, type InputHome } from './inputs';
 import { factorySet, regionOf, type RatedUnit, type UnitSet } from './set';
 import { notCarried, otherForm } from './shares';
+import { recordOf } from '../../numerics/arrays';
 
 export type TranslationOutcome = 'carried' | 'converted' | 'clamped' | 'to-choose' | 'no-home';
 export const translationOutcomes: readonly TranslationOutcome[] = [
@@ -114,7 +115,7 @@ function carriedInput(
   if (home === undefined)
     return q === undefined ? homeless('the new type has no such terminal') : carriedChoice(p, value, q);
   if (home.input === null) return homeless(home.words);
-  const entry = parameterFor(to.control, `input.${home.input}` as ConceptId);
+  const entry = parameterFor(to.control, inputConcept(home.input));
   return entry === undefined
     ? homeless(home.words)
     : {
@@ -175,9 +176,7 @@ export function translate(from: UnitSet, to: RatedUnit, choices: TranslationChoi
   const met = new Set(chosen.map((r) => r.to?.number));
   return {
     rows: chosen,
-    counts: Object.fromEntries(
-      translationOutcomes.map((o) => [o, chosen.filter((r) => r.outcome === o).length]),
-    ) as Record<TranslationOutcome, number>,
+    counts: recordOf(translationOutcomes, (o) => chosen.filter((r) => r.outcome === o).length),
     values,
     untouched: to.control.parameters.filter((p) => !p.readOnly && !met.has(p.number)).map((p) => p.number),
   };

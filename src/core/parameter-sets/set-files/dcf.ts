@@ -101,7 +101,7 @@ export function pairsOfDcf(
   control: Pick<Control, 'parameters'>,
 ): { pairs: { line: number; number: string; text: string }[]; about: { typeId?: string } } {
   const lines = text.split(/\r?\n/);
-  const sections = ini.parse(text) as Record<string, unknown>;
+  const sections: Record<string, unknown> = ini.parse(text);
   const pairs = Object.entries(sections).flatMap(([title, section]) => {
     const at = /^([0-9a-f]{4})(?:sub([0-9a-f]{1,2}))?$/i.exec(title);
     if (at === null || !isSection(section)) return [];

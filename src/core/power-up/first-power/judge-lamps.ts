@@ -44,7 +44,7 @@ export function judgeLamps({ volts, amps }: LampReading): LampJudgement {
     : Math.max(grade(v.percent, bounds.volts), a === null ? 0 : grade(a.percent, bounds.amps));
   const byAmps = a !== null && grade(a.percent, bounds.amps) > 0;
   const leg = worst === 0 || dead ? null : byAmps ? (legs[a.worst] ?? null) : (legOfPairs[v.worst] ?? null);
-  const verdict = (['equal', 'doubtful', 'unequal'] as const)[worst as 0 | 1 | 2];
+  const verdict = worst === 0 ? 'equal' : worst === 1 ? 'doubtful' : 'unequal';
   return {
     verdict,
     volts_percent: v.percent,

@@ -35,8 +35,8 @@ const weaker =
   (line: number, by: number) =>
   (c: WaveCase): WaveCase => {
     const [a, b, d] = c.supply.vscale;
-    const scale = [a, b, d].map((v, k) => (k === line ? v * by : v)) as [number, number, number];
-    return { ...c, supply: { ...c.supply, vscale: scale } };
+    const low = (v: number, k: number): number => (k === line ? v * by : v);
+    return { ...c, supply: { ...c.supply, vscale: [low(a, 0), low(b, 1), low(d, 2)] } };
   };
 /** A bank of which so much is left; its ESR goes up faster than its capacitance down (common practice, no source). */
 const weakBank =

@@ -183,9 +183,8 @@ function alike(measured: Measured, a: Figures, b: Figures): boolean {
 
 /** In what a measurement differs from the sound unit, where the cause explains it. */
 function differences(measured: Measured, sound: Figures, expected: Figures): FigureDifference[] {
-  return Object.keys(measured)
-    .flatMap((key) => {
-      const m = measured[key] as number;
+  return Object.entries(measured)
+    .flatMap(([key, m]) => {
       const s = sound[key];
       const e = expected[key];
       if (s === undefined || e === undefined) return [];

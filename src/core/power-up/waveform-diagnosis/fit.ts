@@ -38,15 +38,16 @@ export interface Try {
 }
 
 export function distance(measured: Measured, expected: Figures): number {
-  const keys = judgedKeys.filter((k) => measured[k] !== undefined && expected[k] !== undefined);
-  if (keys.length === 0) return Infinity;
   let sum = 0;
-  for (const key of keys) {
-    const m = measured[key] as number;
-    const z = (m - (expected[key] as number)) / sigmaOf(key, m, expected);
-    sum += Math.min(farthest ** 2, z ** 2);
+  let judged = 0;
+  for (const key of judgedKeys) {
+    const m = measured[key];
+    const e = expected[key];
+    if (m === undefined || e === undefined) continue;
+    sum += Math.min(farthest ** 2, ((m - e) / sigmaOf(key, m, expected)) ** 2);
+    judged += 1;
   }
-  return sum / keys.length;
+  return judged === 0 ? Infinity : sum / judged;
 }
 
 /** How much more or less flows than computed, by what was measured of it. */

@@ -166,12 +166,12 @@ export function engineFor(given: WaveCase, driven: boolean): Engine {
         for (let j = 0; j < width; j += 1) sum += valueAt(watch, i * width + j) * valueAt(z, j);
         if (sum >= -slack) continue;
         const what = item(meaning, i);
-        if (what.of === 'valve') on[what.index] = what.becomes === 1;
+        if (what.of === 'valve') on[what.index] = what.becomes;
         else
           legs[what.index] =
             what.becomes === legStates.none
               ? gateCode[gates[what.index] ?? 'none']
-              : (what.becomes as LegState);
+              : (what.becomes);
         turned = true;
         // After some rounds one at a time: two that turn each other back settle so.
         if (round > 8) break;

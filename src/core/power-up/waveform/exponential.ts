@@ -72,13 +72,13 @@ export function stepMatrices(
 ): StepMatrices {
   const size = n + m;
   const byLevel: Float64Array[] = [];
-  let phi = exponential(matrix, size, n, tick);
-  let work = new Float64Array(size * size);
+  let phi: Float64Array = exponential(matrix, size, n, tick);
+  let work: Float64Array = new Float64Array(size * size);
   for (let k = 0; k <= levels; k += 1) {
     byLevel.push(phi.slice(0, n * size));
     if (k === levels) break;
     product(phi, phi, work, size, n);
-    [phi, work] = [work, phi as Float64Array<ArrayBuffer>];
+    [phi, work] = [work, phi];
   }
   return { n, m, byLevel };
 }

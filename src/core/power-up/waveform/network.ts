@@ -1,5 +1,5 @@
-import { phaseNames, type PhaseName, type Three, type WaveCase } from './case';
-import { numberAt } from '../../numerics/arrays';
+import { phaseNames, type PhaseName, type WaveCase } from './case';
+import { numberAt, recordOf } from '../../numerics/arrays';
 
 /**
  * The circuit as nodes and branches. Currents of inductances and the bank's inner voltage are the state x; what
@@ -163,11 +163,11 @@ export function networkFor(given: WaveCase, driven: boolean): SwitchedNetwork {
   let earth: SwitchedNetwork['earth'] = null;
   let star: number | null = null;
   if (load.kind === 'inverter' && !driven) {
-    const outputs: Three = [node(), node(), node()];
+    const outputs = recordOf(phaseNames, () => node());
     star = node();
     const middle = star;
     phaseNames.forEach((phase: PhaseName, k) => {
-      const at = outputs[k] as number;
+      const at = outputs[phase];
       legs.push({
         node: at,
         hiOpen: inverter.openSwitch === `inv.${phase}.hi`,
@@ -179,7 +179,7 @@ export function networkFor(given: WaveCase, driven: boolean): SwitchedNetwork {
     const fault = inverter.earthFault;
     if (fault !== null)
       earth = {
-        from: outputs[phaseNames.indexOf(fault.phase)] as number,
+        from: outputs[fault.phase],
         to: neutral,
         ohm: Math.max(fault.ohm, leastOhm),
       };

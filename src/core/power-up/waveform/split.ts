@@ -3,9 +3,9 @@ import { engineFor, ticksPerSample, type Gate } from './engine';
 import { gateEdges, type GateEdge } from './gates';
 import { legsFor } from './legs';
 import { filteredNames, motorNames, pairs, recorderFor, samplesIn, samplesOf } from './recorder';
-import { tallyOf, type Sums } from './tally';
+import { tallyOf } from './tally';
 import { wholePeriodsFrom, type NetworkRun } from './whole';
-import { item, valueAt } from '../../numerics/arrays';
+import { item, valueAt, recordOf } from '../../numerics/arrays';
 
 /** The bus is summed with the windings: what they draw at once shows in it at once. */
 const names = ['vdc', ...motorNames] as const;
@@ -121,9 +121,7 @@ export function runSplit(given: WaveCase): NetworkRun {
   sample(end);
   const line = recorder.result();
   const motor = tally.sums();
-  const sums = Object.fromEntries(
-    sumKinds.map((kind) => [kind, { ...line.sums[kind], ...motor[kind] }]),
-  ) as unknown as Sums;
+  const sums = recordOf(sumKinds, (kind) => ({ ...line.sums[kind], ...motor[kind] }));
   return {
     t: line.t,
     sums,

@@ -11,13 +11,17 @@ import {
 import { solveRows } from './rows';
 import { valueAt } from '../../numerics/arrays';
 
+/** What turns where a watched row falls below zero. */
+export type Turning =
+  { of: 'valve'; index: number; becomes: boolean } | { of: 'leg'; index: number; becomes: LegState };
+
 /** One pattern of conduction: how x goes on, what is watched, what is shown. Rows of n + m. */
 export interface Topology {
   /** [[A, B], [0, S]] without the rows of S, which are the same for all. */
   derivative: Float64Array;
   /** Must stay above zero, row by row; what a fall below means is in `meaning`. */
   watch: Float64Array;
-  meaning: readonly { of: 'valve' | 'leg'; index: number; becomes: number }[];
+  meaning: readonly Turning[];
   /** Output rows, in the order of `outputNames`. */
   outputs: Float64Array;
 }
@@ -147,30 +151,30 @@ export function topologyOf(
   derivative.set(charging, net.bankState * width);
 
   const watched: Float64Array[] = [];
-  const meaning: { of: 'valve' | 'leg'; index: number; becomes: number }[] = [];
-  const watch = (line: Float64Array, of: 'valve' | 'leg', index: number, becomes: number) => {
+  const meaning: Turning[] = [];
+  const watch = (line: Float64Array, turning: Turning) => {
     watched.push(line);
-    meaning.push({ of, index, becomes });
+    meaning.push(turning);
   };
   net.valves.forEach((v, i) => {
     if (v.fixed !== null) return;
-    if (on[i] === true) watch(between(v.anode, v.cathode, 1 / v.Ron, -v.Vf / v.Ron), 'valve', i, 0);
-    else watch(between(v.anode, v.cathode, -1, v.Vf), 'valve', i, 1);
+    if (on[i] === true) watch(between(v.anode, v.cathode, 1 / v.Ron, -v.Vf / v.Ron), { of: 'valve', index: i, becomes: false });
+    else watch(between(v.anode, v.cathode, -1, v.Vf), { of: 'valve', index: i, becomes: true });
   });
   net.legs.forEach((leg, i) => {
     const state = legs[i] ?? legStates.none;
     const at = leg.node;
     if (state === legStates.hiBoth || state === legStates.loBoth) return;
-    const ends = (line: Float64Array) => watch(line, 'leg', i, legStates.none);
+    const ends = (line: Float64Array) => watch(line, { of: 'leg', index: i, becomes: legStates.none });
     if (state === legStates.hiSwitch) ends(between(net.bus, at, gSwitch, -Vce * gSwitch));
     else if (state === legStates.hiDiode) ends(between(at, net.bus, gDiode, -Vfd * gDiode));
     else if (state === legStates.loSwitch) ends(between(at, GROUND, gSwitch, -Vce * gSwitch));
     else if (state === legStates.loDiode) ends(between(GROUND, at, gDiode, -Vfd * gDiode));
     else {
-      watch(between(at, net.bus, -1, Vfd), 'leg', i, legStates.hiDiode);
-      watch(between(GROUND, at, -1, Vfd), 'leg', i, legStates.loDiode);
-      if (state === legStates.noneHi) watch(between(net.bus, at, -1, Vce), 'leg', i, legStates.hiSwitch);
-      if (state === legStates.noneLo) watch(between(at, GROUND, -1, Vce), 'leg', i, legStates.loSwitch);
+      watch(between(at, net.bus, -1, Vfd), { of: 'leg', index: i, becomes: legStates.hiDiode });
+      watch(between(GROUND, at, -1, Vfd), { of: 'leg', index: i, becomes: legStates.loDiode });
+      if (state === legStates.noneHi) watch(between(net.bus, at, -1, Vce), { of: 'leg', index: i, becomes: legStates.hiSwitch });
+      if (state === legStates.noneLo) watch(between(at, GROUND, -1, Vce), { of: 'leg', index: i, becomes: legStates.loSwitch });
     }
   });
 

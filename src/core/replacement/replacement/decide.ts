@@ -1,5 +1,5 @@
 // Common practice, no source: what a shop weighs, as expected cost. The figures are the person's.
-
+import { recordOf } from '../../numerics/arrays';
 import { choiceIds, choiceNames, type ChoiceId } from './choices';
 
 /** A figure as it is known: from, to; null: nobody said. */
@@ -88,17 +88,33 @@ export interface Decision {
 
 const mid = ([a, b]: readonly [number, number]): number => (a + b) / 2;
 
-const nameOf = (figure: FigureId): string => {
-  const [choice, of] = figure.split('.');
-  if (of === undefined) return figureNames[figure as CommonFigure].name;
-  return `${choiceNames[choice as ChoiceId].toLowerCase()}: ${figureNames[of as ChoiceFigure].name}`;
+type FigureParts = { choice: null; of: CommonFigure } | { choice: ChoiceId; of: ChoiceFigure };
+
+/** What a figure's id is made of. */
+const partsById: ReadonlyMap<FigureId, FigureParts> = new Map<FigureId, FigureParts>([
+  ...commonFigures.map((of): [FigureId, FigureParts] => [of, { choice: null, of }]),
+  ...choiceIds.flatMap((choice) =>
+    choiceFigures.map((of): [FigureId, FigureParts] => [`${choice}.${of}`, { choice, of }]),
+  ),
+]);
+
+/** @throws RangeError for an id that is none */
+const partsOf = (figure: FigureId): FigureParts => {
+  const parts = partsById.get(figure);
+  if (parts === undefined) throw new RangeError(`no figure is called ${figure}`);
+  return parts;
 };
-const unitOf = (figure: FigureId): string =>
-  figureNames[(figure.split('.')[1] ?? figure) as ChoiceFigure | CommonFigure].unit;
+
+const nameOf = (figure: FigureId): string => {
+  const { choice, of } = partsOf(figure);
+  const { name } = figureNames[of];
+  return choice === null ? name : `${choiceNames[choice].toLowerCase()}: ${name}`;
+};
+const unitOf = (figure: FigureId): string => figureNames[partsOf(figure).of].unit;
 
 const rangeOf = ({ common, choices }: Situation, figure: FigureId): Range => {
-  const [choice, of] = figure.split('.');
-  return of === undefined ? common[figure as CommonFigure] : choices[choice as ChoiceId][of as ChoiceFigure];
+  const parts = partsOf(figure);
+  return parts.choice === null ? common[parts.of] : choices[parts.choice][parts.of];
 };
 
 const figuresOf = (possible: readonly ChoiceId[]): FigureId[] => [
@@ -145,7 +161,7 @@ function expected(id: ChoiceId, possible: readonly ChoiceId[], at: Point, stands
 }
 
 const pointAt = (figures: readonly FigureId[], value: (figure: FigureId) => number): Point =>
-  Object.fromEntries(figures.map((f) => [f, value(f)])) as Point;
+  recordOf(figures, value);
 
 const cheapest = (possible: readonly ChoiceId[], at: Point, stands: boolean): ChoiceId | null =>
   possible.reduce<{ id: ChoiceId; money: number } | null>((best, id) => {
@@ -200,7 +216,7 @@ export function decide(situation: Situation): Decision {
   const possible = choiceIds.filter((id) => out[id] === undefined);
   const figures = figuresOf(choiceIds);
   const known = (f: FigureId): readonly [number, number] =>
-    rangeOf(situation, f) ?? assumed[(f.split('.')[1] ?? f) as ChoiceFigure | CommonFigure];
+    rangeOf(situation, f) ?? assumed[partsOf(f).of];
   const middle = pointAt(figures, (f) => mid(known(f)));
   // A chance that is high makes it cheap, everything else dear.
   const worst = pointAt(figures, (f) => (f.endsWith('holds_percent') ? known(f)[0] : known(f)[1]));

@@ -1,3 +1,4 @@
+import { recordOf } from '../../numerics/arrays';
 import { electricalRules } from './rules-electrical';
 import { mechanicalRules } from './rules-mechanical';
 import { networkRules } from './rules-network';
@@ -23,9 +24,7 @@ export function fitCheck(old: FitUnit, next: FitUnit, asked: UnitRequirements): 
     const said = rule.says({ old, next, asked });
     return said === null ? [] : [{ id: rule.id, name: rule.name, ...said }];
   });
-  const counts = Object.fromEntries(
-    verdicts.map((v) => [v, rows.filter((r) => r.verdict === v).length]),
-  ) as FitCheck['counts'];
+  const counts = recordOf(verdicts, (v) => rows.filter((r) => r.verdict === v).length);
   return {
     rows,
     counts,

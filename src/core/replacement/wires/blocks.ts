@@ -1,8 +1,8 @@
 import type { Parameter } from '../../equipment/catalogue';
-import type { ConceptId } from '../../equipment/concepts';
 import { meaningOf, parameterFor } from '../../equipment/drive-words';
 import { contacts, type Contact, type WireRole, type UnitTerminal, type WiredUnit } from './terminals';
 import type { EntryChange, Wire } from './wire';
+import { outputConcept, inputSignalConcept, inputConcept } from '../../equipment/concepts';
 
 /** Wires that must go to one place together: all on one screw that do one thing, or those of one relay. */
 export interface Node {
@@ -74,13 +74,14 @@ export function wireNodesOf(
   return [...nodes.values()];
 }
 
+const blockKinds: readonly Node['kind'][] = ['digital', 'analog-in', 'relay'];
+
 /** The places of a unit that nodes can take. */
 export function terminalBlocksOf(terminals: readonly UnitTerminal[]): TerminalBlock[] {
-  const kinds = { digital: 'digital', 'analog-in': 'analog-in', relay: 'relay' } as const;
   const blocks = new Map<string, TerminalBlock>();
   terminals.forEach((t, order) => {
-    const kind = t.electrical in kinds ? kinds[t.electrical as Node['kind']] : null;
-    if (kind === null) return;
+    const kind = blockKinds.find((k) => k === t.electrical);
+    if (kind === undefined) return;
     const block = blocks.get(t.block) ?? { id: t.block, kind, terminals: [], order };
     block.terminals.push(t);
     blocks.set(t.block, block);
@@ -125,7 +126,7 @@ export function fitting(
     const away = missing.length * missingContact;
     const role = block.terminals[0]?.role ?? null;
     if (role !== null && relayDoes(role) === node.does) return { cost: away, change: null, missing };
-    const entry = parameterFor(control, `output.${block.id}` as ConceptId);
+    const entry = parameterFor(control, outputConcept(block.id));
     const change = entry === undefined ? null : changeOf(entry, (m) => `relay:${m}` === node.does);
     return change === null ? cannot : { cost: toChange + away, change, missing };
   }
@@ -134,7 +135,7 @@ export function fitting(
   if (node.kind === 'analog-in') {
     const away = node.reference && remoteReference(next) !== block.id ? wrongReference : 0;
     if (terminal.role === node.does) return { cost: away, change: null, missing: [] };
-    const entry = parameterFor(control, `input.${block.id}-signal` as ConceptId);
+    const entry = parameterFor(control, inputSignalConcept(block.id));
     const wants = node.does === 'reference-volts' ? /V$/ : /mA$/;
     const change = entry === undefined ? null : changeOf(entry, (m) => wants.test(m));
     // No entry: a jumper or a switch chooses.
@@ -142,7 +143,7 @@ export function fitting(
     return change === null && !byHand ? cannot : { cost: toChange + away, change, missing: [] };
   }
   if (terminal.role === node.does) return { cost: 0, change: null, missing: [] };
-  const entry = parameterFor(control, `input.${block.id}` as ConceptId);
+  const entry = parameterFor(control, inputConcept(block.id));
   const change = entry === undefined ? null : changeOf(entry, (m) => `in:${m}` === node.does);
   if (change === null) return cannot;
   const hasOne = terminal.role !== null && wanted.has(terminal.role);

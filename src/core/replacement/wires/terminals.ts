@@ -2,9 +2,7 @@ import type { Control, DriveType } from '../../equipment/catalogue';
 import {
   inputFunctions,
   outputFunctions,
-  type ConceptId,
-  type InputFunction,
-} from '../../equipment/concepts';
+  type InputFunction, inputSignalConcept, inputConcept, outputConcept } from '../../equipment/concepts';
 import { meaningOf, type Rating, type Values } from '../../equipment/drive-words';
 
 /** The side of a relay's contact that a terminal is. */
@@ -39,6 +37,10 @@ export type WireRole =
   | PlainRole
   | `in:${InputFunction}`
   | `relay:${(typeof outputFunctions)[number]}:${Contact}`;
+
+/** The role of a wire on an input of this function; one that the vocabulary does not have matches no wire. */
+const inputRole = (does: string): WireRole => `in:${does}` as WireRole;
+const relayRole = (does: string, contact: Contact): WireRole => `relay:${does}:${contact}` as WireRole;
 
 export const roles: readonly WireRole[] = [
   ...powerRoles.map((t) => `power:${t}` as const),
@@ -102,7 +104,7 @@ function signalRole(
   id: 'AI1' | 'AI2',
   jumper: 'V' | 'mA' | undefined,
 ): WireRole | null {
-  const signal = meaningOf(control, values, `input.${id}-signal` as ConceptId);
+  const signal = meaningOf(control, values, inputSignalConcept(id));
   if (jumper !== undefined) return jumper === 'V' ? 'reference-volts' : 'reference-current';
   const chosenByHand = control.analogInputs.find((a) => a.id === id)?.jumper !== undefined;
   // Neither an entry nor a jumper: it takes volts and nothing else.
@@ -144,8 +146,8 @@ export function unitTerminals(
   const all: UnitTerminal[] = [
     plain(supply.plus24, 'supply-24', 'plus24', 'plus24'),
     ...control.inputs.map(({ id, mark }) => {
-      const does = meaningOf(control, values, `input.${id}` as ConceptId);
-      const role = typeof does === 'string' && does !== 'none' ? (`in:${does}` as WireRole) : null;
+      const does = meaningOf(control, values, inputConcept(id));
+      const role = typeof does === 'string' && does !== 'none' ? inputRole(does) : null;
       return plain(mark, 'digital', role, id);
     }),
     plain(supply.common, 'common', 'digital-common', 'digital-common'),
@@ -158,11 +160,11 @@ export function unitTerminals(
       ? []
       : [plain(control.analogOutput, 'analog-out', 'analog-out', 'AO1')]),
     ...control.relays.flatMap((relay) => {
-      const does = meaningOf(control, values, `output.${relay.id}` as ConceptId);
+      const does = meaningOf(control, values, outputConcept(relay.id));
       return relay.marks.map((mark, i): UnitTerminal => {
         const contact = contactsOf(relay)[i] ?? 'make';
         const role =
-          typeof does === 'string' && does !== 'none' ? (`relay:${does}:${contact}` as WireRole) : null;
+          typeof does === 'string' && does !== 'none' ? relayRole(does, contact) : null;
         return { ...plain(mark, 'relay', role, relay.id), contact };
       });
     }),

@@ -3,6 +3,7 @@ import { terminalBlocksOf, contactOf, fitting, wireNodesOf, noPlace } from './bl
 import { mapNotes, type MapNote } from './notes';
 import { unitTerminals, type UnitTerminal, type WiredUnit } from './terminals';
 import { mostControlVolts, wireRoleWords, type Jumpers, type Wire, type WireFate } from './wire';
+import { recordOf } from '../../numerics/arrays';
 
 export interface WireMap {
   fates: WireFate[];
@@ -208,9 +209,7 @@ export function wireMap(
   const out = factory.filter(([, end]) => used.has(end) || (safe && end === next.control.safeStop?.return));
   return {
     fates,
-    counts: Object.fromEntries(
-      outcomes.map((o) => [o, fates.filter((f) => f.outcome === o).length]),
-    ) as WireMap['counts'],
+    counts: recordOf(outcomes, (o) => fates.filter((f) => f.outcome === o).length),
     jumpersOut: out,
     jumpersStay: factory.filter((j) => !out.includes(j)),
     notes: mapNotes({ wires, fates, old, next, oldTerminals, jumpers }),

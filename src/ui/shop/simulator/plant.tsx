@@ -1,5 +1,5 @@
 import { Text } from '@chakra-ui/react';
-import { inputFunctionNames, type InputFunction } from '@/core/equipment/concepts';
+import { inputFunctionName } from '@/core/equipment/concepts';
 import { FieldGrid } from '../../kit/section';
 import { Choice, Select } from '../../kit/field';
 import { Dial, SwitchRow, Switch } from './switches';
@@ -31,7 +31,7 @@ export function PlantPanel({ rig, set }: { rig: RigState; set: (changes: unknown
         {inputs.map(({ id, mark, does }) => (
           <Switch
             key={id}
-            label={`${mark}, ${inputFunctionNames[does as InputFunction] ?? does}`}
+            label={`${mark}, ${inputFunctionName(does)}`}
             words={['closed', 'open']}
             on={plant.contacts[id] === true}
             turn={(on) => set({ contacts: { ...plant.contacts, [id]: on } })}

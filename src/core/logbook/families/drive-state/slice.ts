@@ -20,12 +20,12 @@ const nothing: SeenDrive = { values: {}, live: {}, history: [], target: null, re
 /** A read-out stands in the place of all that was known. */
 function seenFromReadOut(entry: EntryOf<'drive.read'>): SeenDrive {
   const { values, live, history, target } = entry.payload;
-  return { values, live: live as Live, history, target, readAt: timeOf(entry) };
+  return { values, live, history, target, readAt: timeOf(entry) };
 }
 
 /** What a person saw is put over what was known. */
 function mergeObserved(before: SeenDrive | null, { payload }: EntryOf<'drive.seen'>): SeenDrive {
-  const live = payload.live as Live;
+  const live = payload.live;
   const known = before ?? nothing;
   return {
     ...known,

@@ -1,5 +1,4 @@
 // Where run and speed come from. Where no source is named: common practice, no source.
-import type { ConceptId } from '../../../equipment/concepts';
 import { given, when, type AuditRule, type AuditFacts } from './rule';
 
 const runFunctions = ['run', 'run-forward', 'run-reverse', 'start-pulse'];
@@ -106,7 +105,7 @@ export const sourceAudits: readonly AuditRule[] = [
     id: 'same-function',
     severity: 'doubt',
     about: 'two inputs with one function',
-    concepts: ['input.DI1', 'input.DI2', 'input.DI3', 'input.DI4', 'input.DI5', 'input.DI6'] as ConceptId[],
+    concepts: ['input.DI1', 'input.DI2', 'input.DI3', 'input.DI4', 'input.DI5', 'input.DI6'],
     judge: ({ functions }) => {
       const twice = functions.filter((f, i) => functions.some((g, k) => k < i && g.does === f.does));
       return when(
