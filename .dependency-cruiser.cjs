@@ -22,6 +22,7 @@ const wingsOfRooms = coreFloors.flat().filter((wing) => !oneRoomWings.includes(w
  * Layers of src/ui, lowest first. Stages do not know each other: what several of them show is a panel.
  */
 const uiFloors = [
+  ['api'],
   ['kit'],
   ['job-store'],
   ['drive-link'],
@@ -106,10 +107,23 @@ module.exports = {
       to: { path: '^src/core/', pathNot: `${faceOfAnyRoom}|/__tests__/` },
     },
     {
-      name: 'ui-knows-core-and-workers-only',
+      name: 'ui-knows-core-api-and-workers-only',
       severity: 'error',
       from: { path: '^src/ui' },
-      to: { path: '^src/(?!ui|core|workers)' },
+      to: { path: '^src/(?!ui/|core/|api/|workers/)' },
+    },
+    {
+      name: 'ui-takes-only-types-of-the-api',
+      comment: 'The schemas of the routes do not travel to the browser.',
+      severity: 'error',
+      from: { path: '^src/ui' },
+      to: { path: '^src/api/', dependencyTypesNot: ['type-only'] },
+    },
+    {
+      name: 'api-knows-core-only',
+      severity: 'error',
+      from: { path: '^src/api' },
+      to: { path: '^src/(?!api/|core/)' },
     },
     {
       name: 'workers-know-core-only',
@@ -118,10 +132,10 @@ module.exports = {
       to: { path: '^src/(?!workers|core)' },
     },
     {
-      name: 'server-knows-core-only',
+      name: 'server-knows-core-and-api-only',
       severity: 'error',
       from: { path: '^src/server' },
-      to: { path: '^src/(?!server|core)' },
+      to: { path: '^src/(?!server/|core/|api/)' },
     },
     {
       name: 'cli-knows-core-only',

@@ -28,6 +28,24 @@ export type Entry = {
   };
 }[EntryKind];
 
+/** An entry as a client sends it: without what the server adds. */
+type Unkept<E> = E extends Entry ? Omit<E, 'by' | 'seq' | 'receivedAt'> : never;
+export type NewEntry = Unkept<Entry>;
+
+/** What every entry has beside its kind and payload. */
+export type Envelope = Omit<Entry, 'kind' | 'payload'>;
+
+/** An entry of a kind with its payload: they belong together by the signature, which a union of all kinds cannot say. */
+export const makeEntry = <K extends EntryKind>(envelope: Envelope, kind: K, payload: Payload<K>): Entry =>
+  ({ ...envelope, kind, payload }) as unknown as Entry;
+
+/** The same without what the server adds. */
+export const makeNewEntry = <K extends EntryKind>(
+  envelope: Omit<Envelope, 'by' | 'seq' | 'receivedAt'>,
+  kind: K,
+  payload: Payload<K>,
+): NewEntry => ({ ...envelope, kind, payload }) as unknown as NewEntry;
+
 export type EntryOf<K extends EntryKind> = Extract<Entry, { kind: K }>;
 
 /** When an entry counts as made: by the server's clock once it has it. */

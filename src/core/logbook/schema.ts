@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import type { NewEntry } from './entry';
 import { payloads } from './payloads';
 import { keysOf } from '../numerics/arrays';
 
@@ -10,7 +11,7 @@ const kinds = keysOf(payloads);
 export const newestVersion = 1;
 
 const envelope = {
-  v: z.literal(newestVersion),
+  v: z.int().refine((v) => v === newestVersion, `version ${newestVersion} is wanted`),
   id: z.uuid({ version: 'v7' }),
   jobId: z.uuid(),
   at: z.iso.datetime(),
@@ -20,9 +21,10 @@ const envelope = {
 /** An entry as a client sends it. The payload is checked by the schema of its kind. */
 export const newEntrySchema = z
   .strictObject({ ...envelope, kind: z.enum(kinds), payload: z.unknown() })
-  .transform((entry, ctx) => {
+  .transform((entry, ctx): NewEntry => {
     const payload = payloads[entry.kind].safeParse(entry.payload);
-    if (payload.success) return { ...entry, payload: payload.data };
+    // Kind and payload were just checked against each other.
+    if (payload.success) return { ...entry, payload: payload.data } as NewEntry;
     for (const issue of payload.error.issues)
       ctx.issues.push({
         code: 'custom',

@@ -1,17 +1,11 @@
-import * as z from 'zod';
+import { drivesSchema } from '../../api/target';
 import { greatestLimits, type Limits } from '../../core/bench/make-safe';
+import { limitsSchema } from '../../core/bench/make-safe/schema';
 import { usualConsequences, type Consequence } from '../../core/bench/story';
 import { consequencesSchema } from '../../core/bench/story/schema';
 import { usualTables, type TraceTable } from '../../core/fault-finding/tracing';
 import { traceTablesSchema } from '../../core/fault-finding/tracing/schema';
 import { db } from '../database/connection';
-import { readTarget } from '../drive-link/process/allowed';
-
-/** A site may set its limits lower than the usual ones, never higher. */
-export const limitsSchema = z.strictObject({
-  hands_V: z.number().positive().max(greatestLimits.hands_V),
-  test_V: z.number().positive().max(greatestLimits.test_V),
-});
 
 export async function siteLimits(): Promise<Limits> {
   const row = await db().models.Setting.findByPk('limits');
@@ -44,16 +38,6 @@ export async function setTraceTables(next: readonly TraceTable[]): Promise<void>
   const own = traceTablesSchema.parse(next).filter((t) => !usual.has(JSON.stringify([t])));
   await db().models.Setting.upsert({ key: 'trace-tables', value: own });
 }
-
-export const drivesSchema = z
-  .array(
-    z
-      .string()
-      .trim()
-      .max(100)
-      .refine((text) => readTarget(text) !== null, 'write host:port, e.g. 192.168.0.20:502'),
-  )
-  .max(200);
 
 /** Addresses of drives that the link may talk to, beside those on this machine. */
 export async function listedDrives(): Promise<readonly string[]> {

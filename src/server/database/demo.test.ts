@@ -10,8 +10,9 @@ import { board, entriesAfter, knownSources, machines } from '../logbook/jobs';
 import { isNew, loadDemo, migrate } from './maintenance';
 import { earlierTests } from '../motor/motor-history';
 import { people, personById } from '../people/people';
-import { siteLimits, limitsSchema } from '../administration/settings';
+import { siteLimits } from '../administration/settings';
 import * as z from 'zod';
+import { limitsSchema } from '../../core/bench/make-safe/schema';
 
 /** Jobs of the demo: other tests open theirs in the same cluster, before or after. */
 const ofDemo = async () => (await board()).filter((l) => l.jobId.startsWith('0190a200-') && l.drive !== null);

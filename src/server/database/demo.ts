@@ -1,12 +1,12 @@
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { v7 } from 'uuid';
-import type { EntryKind, Payload, Person } from '../../core/logbook';
+import type { EntryKind, Payload, Person, NewEntry } from '../../core/logbook';
 import { newEntriesSchema, newestVersion } from '../../core/logbook/schema';
 import { againId, proofSteps } from '../../core/bench/make-safe';
 import type { Stage } from '../../core/equipment/power-stage';
 import { db } from './connection';
-import { appendEntries, openJob, type NewEntry } from '../logbook/jobs';
+import { appendEntries, openJob } from '../logbook/jobs';
 
 /** Set when the demo is wholly there. */
 export const filledKey = 'demo-filled';

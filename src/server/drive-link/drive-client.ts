@@ -1,21 +1,7 @@
 import type { Control } from '../../core/equipment/catalogue';
-import {
-  historyRegisters,
-  liveOf,
-  slotsOf,
-  textOfWords,
-  valueOf,
-  type Live,
-  type Slot,
-  type Values,
-} from '../../core/equipment/drive-words';
+import { historyRegisters, liveOf, slotsOf, textOfWords, valueOf } from '../../core/equipment/drive-words';
 import { HttpError } from '../http/border';
-
-export interface DriveIdentity {
-  vendor: string;
-  product: string;
-  revision: string;
-}
+import type { DriveIdentity, ReadOut } from '../../api/contract';
 
 /** One drive that can be asked and told, wherever its connection is. */
 export interface DriveClient {
@@ -25,15 +11,6 @@ export interface DriveClient {
   read: (registers: readonly number[]) => Promise<readonly (readonly [register: number, word: number])[]>;
   /** Writes one register and reads it back. */
   write: (register: number, word: number) => Promise<number>;
-}
-
-export interface ReadOut {
-  identity: DriveIdentity;
-  /** Of the unit, where its type says it over the link. */
-  serial?: string;
-  values: Values;
-  live: Live;
-  history: Slot[];
 }
 
 export const isOf = (identity: DriveIdentity, control: Control | null): boolean =>

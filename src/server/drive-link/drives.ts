@@ -3,8 +3,9 @@ import type { Control } from '../../core/equipment/catalogue';
 import { liveOf } from '../../core/equipment/drive-words';
 import { HttpError } from '../http/border';
 import { catalogue, controlOf } from '../equipment/catalogue';
-import { isOf, readAll, type DriveIdentity, type ReadOut, type DriveClient } from './drive-client';
+import { isOf, readAll, type DriveClient } from './drive-client';
 import { listedDrives } from '../administration/settings';
+import type { FoundDrive, ReadOut } from '../../api/contract';
 
 const troubleSchema = z.object({ code: z.string(), message: z.string() });
 const identitySchema = z.object({ vendor: z.string(), product: z.string(), revision: z.string() });
@@ -57,14 +58,6 @@ export async function controlNeeded(typeId: string): Promise<Control> {
 export async function knownTargets(): Promise<string[]> {
   const simulated = process.env['GRIM_RIG_DRIVE'];
   return [...(simulated === undefined ? [] : [simulated]), ...(await listedDrives())];
-}
-
-export interface FoundDrive {
-  target: string;
-  identity: DriveIdentity | null;
-  /** Types of the catalogue that say this of themselves. */
-  typeIds: string[];
-  trouble: string | null;
 }
 
 /** Asks each known address who it is. */

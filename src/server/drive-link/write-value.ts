@@ -6,6 +6,7 @@ import { readState, turnLock } from './guarded-write';
 import { rightDrive, type DriveClient } from './drive-client';
 import { controlNeeded, driveClient } from './drives';
 import { noRunOn } from '../parameter-sets/write-run';
+import type { Written } from '../../api/contract';
 
 export interface WriteOrder {
   target: string;
@@ -14,15 +15,6 @@ export interface WriteOrder {
   /** What the drive had when the person decided. */
   from: number;
   to: number;
-}
-
-export interface Written {
-  /** What the drive has now. */
-  found: number;
-  /** False where the type keeps edits only after an entry that saves. */
-  kept: boolean;
-  /** True where a lock was opened for it and could not be shut again. */
-  lockOpen: boolean;
 }
 
 /** Opens the lock of an entry, and shuts it after the work. */

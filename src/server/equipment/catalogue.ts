@@ -9,6 +9,7 @@ import {
 } from '../../core/equipment/catalogue/schema';
 import { HttpError } from '../http/border';
 import { db } from '../database/connection';
+import type { ApiProblem } from '../../api/contract';
 
 const home = join(process.cwd(), 'catalogue');
 const json = async (...path: string[]): Promise<unknown> =>
@@ -59,28 +60,27 @@ export interface WrittenType {
   type: string;
   control: string | null;
 }
-export interface Checked {
-  id: string | null;
-  problems: (FileProblem & { file: 'type.json' | 'control.json' })[];
-}
-
 const problemsOf = (
-  file: Checked['problems'][number]['file'],
+  file: 'type.json' | 'control.json',
   checked: { problems: FileProblem[] } | { value: unknown },
-): Checked['problems'] => ('problems' in checked ? checked.problems.map((p) => ({ file, ...p })) : []);
+): ApiProblem[] =>
+  'problems' in checked
+    ? checked.problems.map(({ line, path, message }) => ({ file, line, path, allowed: message }))
+    : [];
 
 /**
  * Checks what a workshop wrote of a type, and keeps it where nothing is wrong.
- * @throws Refused where the id is that of a type that ships
+ * @throws HttpError where something in the files is wrong, or the id is that of a type that ships
  */
 export async function keepType(
   { type, control }: WrittenType,
   { keep, byId }: { keep: boolean; byId: string },
-): Promise<Checked> {
+): Promise<{ id: string }> {
   const typeRead = checkFile(type, driveTypeSchema);
   const controlRead = control === null ? { value: null } : checkFile(control, controlSchema);
   const problems = [...problemsOf('type.json', typeRead), ...problemsOf('control.json', controlRead)];
-  if (!('value' in typeRead) || !('value' in controlRead)) return { id: null, problems };
+  if (!('value' in typeRead) || !('value' in controlRead))
+    throw new HttpError(422, 'The files cannot be taken as they are.', problems);
   const { id } = typeRead.value;
   if ((await shipped()).some((t) => t.id === id))
     throw new HttpError(409, `${id} is one of the types that ship: give yours another id in type.json.`);
@@ -93,5 +93,5 @@ export async function keepType(
       byId,
       receivedAt: new Date(),
     });
-  return { id, problems };
+  return { id };
 }

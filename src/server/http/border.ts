@@ -1,11 +1,14 @@
 import * as z from 'zod';
+import type { ApiError, ApiProblem } from '../../api/contract';
 
 /** A refusal that goes to the caller as it is. */
 export class HttpError extends Error {
   constructor(
     readonly status: number,
     message: string,
-    readonly problems: { path: string; allowed: string }[] = [],
+    readonly problems: readonly ApiProblem[] = [],
+    /** Of a write to a drive: is it certain that nothing was written? */
+    readonly certain?: boolean,
   ) {
     super(message);
   }
@@ -27,6 +30,12 @@ function ownMachineOnly(request: Request): void {
     throw new HttpError(403, 'Requests from other pages are refused.');
 }
 
+const bodyOf = ({ message, problems, certain }: HttpError): ApiError => ({
+  error: message,
+  problems,
+  ...(certain === undefined ? {} : { certain }),
+});
+
 /** Wraps a route handler: checks where the request comes from and turns refusals into answers. */
 export const guardedRoute =
   <A extends unknown[]>(handler: (request: Request, ...args: A) => Promise<Response>) =>
@@ -35,12 +44,14 @@ export const guardedRoute =
       ownMachineOnly(request);
       return await handler(request, ...args);
     } catch (error) {
-      if (error instanceof HttpError)
-        return Response.json({ error: error.message, problems: error.problems }, { status: error.status });
+      if (error instanceof HttpError) return Response.json(bodyOf(error), { status: error.status });
       const reason = error instanceof Error ? error.message : String(error);
       process.stderr.write(`grim: ${request.method} ${new URL(request.url).pathname}: ${reason}\n`);
       return Response.json(
-        { error: 'The server could not do this. What you entered is kept on this device and sent again.' },
+        {
+          error: 'The server could not do this. What you entered is kept on this device and sent again.',
+          problems: [],
+        } satisfies ApiError,
         { status: 503 },
       );
     }

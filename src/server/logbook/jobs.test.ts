@@ -1,8 +1,8 @@
 /** Against the test cluster that `./grim test` starts (DATABASE_URL). */
 import { v7 } from 'uuid';
-import { fold } from '../../core/logbook';
+import { fold, type NewEntry } from '../../core/logbook';
 import { greatestLimits } from '../../core/bench/make-safe';
-import { appendEntries, board, entriesAfter, openJob, rebuildSummaries, type NewEntry } from './jobs';
+import { appendEntries, board, entriesAfter, openJob, rebuildSummaries } from './jobs';
 import { closeDb, db } from '../database/connection';
 import { migrate } from '../database/maintenance';
 

@@ -7,15 +7,12 @@ import {
   summarise,
   type Entry,
   type JobSummary,
+  type NewEntry,
   type Person,
 } from '../../core/logbook';
 import { db } from '../database/connection';
 import type { EntryRow } from '../database/models';
 import { siteLimits } from '../administration/settings';
-
-/** An entry as a client sends it: without what the server adds. */
-type Unkept<E> = E extends Entry ? Omit<E, 'by' | 'seq' | 'receivedAt'> : never;
-export type NewEntry = Unkept<Entry>;
 
 export type Kept = { kept: Entry[] } | { refused: 'no-such-job' } | { refused: 'other-payload'; id: string };
 

@@ -2,13 +2,8 @@ import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Secondary } from '../kit/buttons';
 import { Select } from '../kit/field';
-
-interface Found {
-  target: string;
-  identity: { vendor: string; product: string; revision: string } | null;
-  typeIds: string[];
-  trouble: string | null;
-}
+import type { FoundDrive } from '@/api/contract';
+import { call } from '../api/call';
 
 /** Look who answers, take one, read it out, watch it live. */
 export function LinkBar({
@@ -31,27 +26,22 @@ export function LinkBar({
   watch?: (on: boolean) => void;
   trouble: string | null;
 }) {
-  const [found, setFound] = useState<Found[] | null>(null);
+  const [found, setFound] = useState<FoundDrive[] | null>(null);
   const [looking, setLooking] = useState(false);
   const [failed, setFailed] = useState<string | null>(null);
   const look = async () => {
     setLooking(true);
     setFailed(null);
-    try {
-      const answer = await fetch('/api/v1/drives');
-      if (!answer.ok) throw new Error();
-      const { found: list } = (await answer.json()) as { found: Found[] };
-      setFound(list);
-      take(
-        list.find((f) => f.typeIds.includes(typeId))?.target ??
-          list.find((f) => f.identity !== null)?.target ??
-          null,
-      );
-    } catch {
-      setFailed('The server does not answer. Type what the display shows instead.');
-    } finally {
-      setLooking(false);
-    }
+    const answer = await call('GET /api/v1/drives', {});
+    setLooking(false);
+    if (!answer.ok) return setFailed('The server does not answer. Type what the display shows instead.');
+    const { found: list } = answer.value;
+    setFound(list);
+    take(
+      list.find((f) => f.typeIds.includes(typeId))?.target ??
+        list.find((f) => f.identity !== null)?.target ??
+        null,
+    );
   };
   const silent = found?.filter((f) => f.trouble !== null) ?? [];
   const answering = found?.filter((f) => f.identity !== null) ?? [];

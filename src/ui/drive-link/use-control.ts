@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 import type { Control } from '@/core/equipment/catalogue';
+import { call } from '../api/call';
 
 /** What the catalogue says of a type's settings; null while it loads, or words where it says nothing. */
 export function useControl(typeId: string | null): { control: Control | null; trouble: string | null } {
@@ -10,22 +11,25 @@ export function useControl(typeId: string | null): { control: Control | null; tr
     if (typeId === null) return;
     const leaving = new AbortController();
     const load = async () => {
-      const answer = await fetch(`/api/v1/catalogue/${encodeURIComponent(typeId)}/control`, {
+      const answer = await call('GET /api/v1/catalogue/:id/control', {
+        params: { id: typeId },
         signal: leaving.signal,
       });
-      if (answer.ok) return { control: (await answer.json()) as Control, trouble: null };
-      const { error } = (await answer.json()) as { error: string };
-      return { control: null, trouble: error };
+      if (leaving.signal.aborted) return;
+      setGot(
+        answer.ok
+          ? { typeId, control: answer.value, trouble: null }
+          : {
+              typeId,
+              control: null,
+              trouble:
+                answer.status === 0
+                  ? 'The server does not answer; the settings of this type are not here.'
+                  : answer.error,
+            },
+      );
     };
-    load()
-      .catch(() => ({
-        control: null,
-        trouble: 'The server does not answer; the settings of this type are not here.',
-      }))
-      .then((loaded) => {
-        if (!leaving.signal.aborted) setGot({ typeId, ...loaded });
-      })
-      .catch(() => undefined);
+    void load();
     return () => leaving.abort();
   }, [typeId]);
   return typeId === null

@@ -1,8 +1,7 @@
 import { useState } from 'react';
 import type { Payload } from '@/core/logbook';
 import type { JobStore } from '../job-store/use-job';
-
-type ReadOut = Omit<Payload<'drive.read'>, 'target' | 'typeId'>;
+import { call } from '../api/call';
 
 /** A whole read-out over the link; it lands in the logbook. @param say what was done, in place of what was said before */
 export function useReadOut(
@@ -18,23 +17,13 @@ export function useReadOut(
     setReading(true);
     setTrouble(null);
     say(null);
-    try {
-      const answer = await fetch('/api/v1/drives/read', {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ target, typeId }),
-      });
-      const body = (await answer.json()) as ReadOut & { error?: string };
-      if (!answer.ok) return setTrouble(body.error ?? 'Not read.');
-      store.record('drive.read', { target, typeId, ...body });
-      say(
-        `Read out: ${Object.keys(body.values).length} entries, ${body.history.length} in the fault history.`,
-      );
-    } catch {
-      setTrouble('The server does not answer. Nothing was read.');
-    } finally {
-      setReading(false);
-    }
+    const answer = await call('POST /api/v1/drives/read', { body: { target, typeId } });
+    setReading(false);
+    if (!answer.ok)
+      return setTrouble(answer.status === 0 ? 'The server does not answer. Nothing was read.' : answer.error);
+    const { values, history } = answer.value;
+    store.record('drive.read', { target, typeId, ...answer.value });
+    say(`Read out: ${Object.keys(values).length} entries, ${history.length} in the fault history.`);
   };
   return { reading, trouble, read };
 }

@@ -4,6 +4,7 @@ import type { Parameter } from '@/core/equipment/catalogue';
 import type { Payload } from '@/core/logbook';
 import { mayMove } from '@/core/fault-finding/trials';
 import type { JobStore } from '../job-store/use-job';
+import { call } from '../api/call';
 
 export interface WriteWish {
   parameter: Parameter;
@@ -12,14 +13,6 @@ export interface WriteWish {
   reason: string;
   trial: boolean;
   restores?: string;
-}
-
-interface Answer {
-  found?: number;
-  kept?: boolean;
-  lockOpen?: boolean;
-  error?: string;
-  certain?: boolean;
 }
 
 const unknown =
@@ -67,29 +60,25 @@ export function useWrite(
       return false;
     };
     try {
-      const answer = await fetch('/api/v1/drives/write', {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ target, typeId, number, from, to, confirmed: true }),
-      }).catch(() => null);
-      const body = answer === null ? {} : ((await answer.json().catch(() => ({}))) as Answer);
-      if (body.found === undefined) return failed(body.error ?? unknown, body.certain === true);
-      store.record('drive.write-done', { asked: id, found: body.found });
+      const answer = await call('POST /api/v1/drives/write', {
+        body: { target, typeId, number, from, to, confirmed: true },
+      });
+      if (!answer.ok) return failed(answer.status === 0 ? unknown : answer.error, answer.certain === true);
+      const { found, kept, lockOpen } = answer.value;
+      store.record('drive.write-done', { asked: id, found });
       const command = isCommand(parameter);
-      const took = command || Math.abs(body.found - to) < parameter.scale / 2;
+      const took = command || Math.abs(found - to) < parameter.scale / 2;
       say(
         command
           ? `${number} ${name} was told: ${shownAs(parameter, to)}.`
           : took
             ? [
-                `${number} ${name} is ${shownAs(parameter, body.found)}, read back.`,
-                ...(body.kept === false
-                  ? ['It lasts until power off: this type keeps edits only when told to.']
-                  : []),
+                `${number} ${name} is ${shownAs(parameter, found)}, read back.`,
+                ...(!kept ? ['It lasts until power off: this type keeps edits only when told to.'] : []),
                 ...(parameter.resets === undefined ? [] : ['It put other entries back: read out again.']),
-                ...(body.lockOpen === true ? ['Its lock could not be shut again: shut it by hand.'] : []),
+                ...(lockOpen ? ['Its lock could not be shut again: shut it by hand.'] : []),
               ].join(' ')
-            : `Written, but ${number} reads ${shownAs(parameter, body.found)}: the drive did not take it is.`,
+            : `Written, but ${number} reads ${shownAs(parameter, found)}: the drive did not take it is.`,
       );
       return took;
     } finally {

@@ -4,6 +4,7 @@ import { v7 } from 'uuid';
 import {
   extend,
   fold,
+  makeEntry,
   type Entry,
   type JobState,
   type EntryKind,
@@ -12,6 +13,8 @@ import {
 } from '@/core/logbook';
 import type { Limits } from '@/core/bench/make-safe';
 import { putInOutbox, readOutbox, takeFromOutbox } from './outbox';
+import type { EntriesAnswer } from '@/api/contract';
+import { call } from '../api/call';
 
 /** How often other tabs' and people's entries are asked for, ms. */
 const poll_ms = 1000;
@@ -33,11 +36,6 @@ export interface JobStore {
   dismiss: (id: string) => void;
 }
 
-interface Answer {
-  entries: Entry[];
-  now: string;
-}
-
 const bare = ({ by: _by, seq: _seq, receivedAt: _receivedAt, ...entry }: Entry) => entry;
 
 /**
@@ -55,7 +53,7 @@ export function useJob(jobId: string, initial: readonly Entry[], person: Person,
   const seq = useRef(kept.seq);
 
   const take = useCallback(
-    ({ entries, now }: Answer) => {
+    ({ entries, now }: EntriesAnswer) => {
       setOnline(true);
       setClockOffset(Date.parse(now) - Date.now());
       if (entries.length === 0) return;
@@ -79,21 +77,17 @@ export function useJob(jobId: string, initial: readonly Entry[], person: Person,
     try {
       // One person's entries at a time: the server puts the name of who is signed in under them.
       const batch = mine.filter((e) => e.by.id === mine[0]?.by.id);
-      const answer = await fetch(`/api/v1/jobs/${jobId}/entries`, {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ person: batch[0]?.by.id, entries: batch.map(bare) }),
+      const answer = await call('POST /api/v1/jobs/:id/entries', {
+        params: { id: jobId },
+        body: { person: batch[0]?.by.id, entries: batch.map(bare) },
       });
-      if (answer.ok) take((await answer.json()) as Answer);
-      else if (answer.status >= 500) setOnline(false);
+      if (answer.ok) take(answer.value);
+      else if (answer.status === 0 || answer.status >= 500) setOnline(false);
       else {
-        const { error } = (await answer.json()) as { error: string };
         takeFromOutbox(jobId, new Set(batch.map((e) => e.id)));
         setWaiting((list) => list.filter((e) => !batch.some((b) => b.id === e.id)));
-        setRefused((list) => [...list, ...batch.map((entry) => ({ entry, reason: error }))]);
+        setRefused((list) => [...list, ...batch.map((entry) => ({ entry, reason: answer.error }))]);
       }
-    } catch {
-      setOnline(false);
     } finally {
       sending.current = false;
     }
@@ -103,13 +97,12 @@ export function useJob(jobId: string, initial: readonly Entry[], person: Person,
     let stopped = false;
     const tick = async () => {
       await send();
-      try {
-        const answer = await fetch(`/api/v1/jobs/${jobId}/entries?after=${seq.current}`);
-        if (answer.ok) take((await answer.json()) as Answer);
-        else setOnline(false);
-      } catch {
-        setOnline(false);
-      }
+      const answer = await call('GET /api/v1/jobs/:id/entries', {
+        params: { id: jobId },
+        query: { after: seq.current },
+      });
+      if (answer.ok) take(answer.value);
+      else setOnline(false);
       if (!stopped) timer = setTimeout(() => void tick(), poll_ms);
     };
     let timer = setTimeout(() => {
@@ -125,18 +118,11 @@ export function useJob(jobId: string, initial: readonly Entry[], person: Person,
   const record = useCallback(
     <K extends EntryKind>(kind: K, payload: Payload<K>, corrects?: string): string => {
       const at = new Date(Date.now() + clockOffset_ms).toISOString();
-      const made = {
-        v: 1,
-        id: v7(),
-        jobId,
-        at,
+      const entry = makeEntry(
+        { v: 1, id: v7(), jobId, at, by: person, ...(corrects === undefined ? {} : { corrects }) },
         kind,
         payload,
-        by: person,
-        ...(corrects === undefined ? {} : { corrects }),
-      };
-      // Kind and payload belong together by the signature; a generic union cannot say so.
-      const entry = made as unknown as Entry;
+      );
       putInOutbox(jobId, entry);
       setWaiting((list) => [...list, entry]);
       void send();

@@ -4,6 +4,7 @@ import { Camera } from 'lucide-react';
 import Image from 'next/image';
 import { useState } from 'react';
 import { Secondary } from './buttons';
+import { call } from '../api/call';
 
 interface Pending {
   file: File;
@@ -11,15 +12,9 @@ interface Pending {
 }
 
 async function upload(file: File): Promise<{ sha256: string } | { error: string }> {
-  try {
-    const answer = await fetch('/api/v1/blobs', { method: 'POST', body: file });
-    const body = (await answer.json()) as { sha256?: string; error?: string };
-    return answer.ok && body.sha256 !== undefined
-      ? { sha256: body.sha256 }
-      : { error: body.error ?? 'Not kept.' };
-  } catch {
-    return { error: 'Not kept: the server does not answer.' };
-  }
+  const answer = await call('POST /api/v1/blobs', { file });
+  if (answer.ok) return answer.value;
+  return { error: answer.status === 0 ? 'Not kept: the server does not answer.' : answer.error };
 }
 
 /** Photographs of one thing. Each is kept at once; the entry carries only its address. */

@@ -4,6 +4,7 @@ import { Moon, Sun } from 'lucide-react';
 import NextLink from 'next/link';
 import { useState, type ReactNode } from 'react';
 import type { Person } from '@/core/logbook';
+import { call } from '../api/call';
 
 const roleWords = { technician: 'technician', lead: 'shop lead', apprentice: 'apprentice' } as const;
 
@@ -11,10 +12,8 @@ const roleWords = { technician: 'technician', lead: 'shop lead', apprentice: 'ap
 function PersonPicker({ people, current }: { people: readonly Person[]; current: Person }) {
   const [failed, setFailed] = useState(false);
   const choose = async (id: string) => {
-    const answer = await fetch('/api/v1/person', { method: 'POST', body: JSON.stringify({ id }) }).catch(
-      () => null,
-    );
-    if (answer?.ok === true) window.location.reload();
+    const answer = await call('POST /api/v1/person', { body: { id } });
+    if (answer.ok) window.location.reload();
     else setFailed(true);
   };
   return (

@@ -35,7 +35,11 @@ const itemRow = (line: number, given: string, item: unknown): TableRow => {
 function jsonRows(text: string): TableRow[] {
   const whole = json(text);
   const asCase = caseSchema.safeParse(whole);
-  const items: readonly unknown[] | null = Array.isArray(whole) ? whole : asCase.success ? asCase.data.readings : null;
+  const items: readonly unknown[] | null = Array.isArray(whole)
+    ? whole
+    : asCase.success
+      ? asCase.data.readings
+      : null;
   if (items !== null) return items.map((item, i) => itemRow(i + 1, JSON.stringify(item), item));
   return text.split(/\r?\n/).flatMap((l, i) => (l.trim() === '' ? [] : [itemRow(i + 1, l.trim(), json(l))]));
 }

@@ -1,6 +1,12 @@
 // What a parameter means, whatever its make calls it.
 import { keysOf } from '../../numerics/arrays';
-import { dictionary, inputFunctions, type ConceptId, type ConceptKind, type InputFunction } from './dictionary';
+import {
+  dictionary,
+  inputFunctions,
+  type ConceptId,
+  type ConceptKind,
+  type InputFunction,
+} from './dictionary';
 import { inputFunctionNames } from './input-function-names';
 
 export {
@@ -46,7 +52,8 @@ export const outputConcept = (relay: string): ConceptId => conceptOfTerminal(`ou
 export const presetConcept = (preset: number): ConceptId => conceptOfTerminal(`preset.${preset}`);
 
 /** Is it a neutral function of an input? */
-export const isInputFunction = (text: string): text is InputFunction => inputFunctions.some((f) => f === text);
+export const isInputFunction = (text: string): text is InputFunction =>
+  inputFunctions.some((f) => f === text);
 
 /** What an input does, as screens and papers call it; a function of no known name stays as it is. */
 export const inputFunctionName = (does: string): string =>

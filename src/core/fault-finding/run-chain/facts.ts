@@ -1,5 +1,11 @@
 import type { Control, Parameter } from '../../equipment/catalogue';
-import { inputFunctionNames, type ConceptId, type InputFunction, inputConcept, isInputFunction } from '../../equipment/concepts';
+import {
+  inputFunctionNames,
+  type ConceptId,
+  type InputFunction,
+  inputConcept,
+  isInputFunction,
+} from '../../equipment/concepts';
 import { meaningOf, parameterFor, shownAs, type Live, type Values } from '../../equipment/drive-words';
 
 /** What the chain needs to know of a type. */

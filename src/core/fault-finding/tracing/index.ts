@@ -1,12 +1,5 @@
 // From an alarm to its cause.
-import {
-  costOf,
-  minutesWith,
-  posterior,
-  skipped,
-  tryingMinutes,
-  type CheckAnswer,
-} from './reason';
+import { costOf, minutesWith, posterior, skipped, tryingMinutes, type CheckAnswer } from './reason';
 import type { TraceCause, Check, TraceTable } from './table';
 
 export { posterior, skipped, tryingMinutes, type CheckAnswer, type SkippedCheck } from './reason';
@@ -41,8 +34,7 @@ const isDead = ({ hazard }: Check): boolean => hazard === 'none' || hazard === '
 export const measuredDead = (table: TraceTable, answers: readonly CheckAnswer[]): boolean =>
   answers.some(
     ({ check, outcome }) =>
-      !skipped.some((s) => s === outcome) &&
-      table.checks.find((c) => c.id === check)?.hazard === 'dead',
+      !skipped.some((s) => s === outcome) && table.checks.find((c) => c.id === check)?.hazard === 'dead',
   );
 
 /**

@@ -22,9 +22,7 @@ export function stepsFor(
 ): CommissioningStep[] {
   const functionOf = (id: string): string => {
     const does = meaningOf(control, values, inputConcept(id));
-    return typeof does !== 'string' || does === 'none'
-      ? 'none'
-      : inputFunctionName(does);
+    return typeof does !== 'string' || does === 'none' ? 'none' : inputFunctionName(does);
   };
   return commissioningSteps({
     inputs: control.inputs.map(({ id, mark }) => ({ id, mark, does: functionOf(id) })),

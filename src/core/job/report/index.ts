@@ -87,9 +87,7 @@ function identityOf({ opened, drive, motor }: JobState): Report['identity'] {
   const plate = motor?.plate;
   const line = (label: string, value: string): Report['identity'][number] => [label, value];
   return [
-    ...(opened === null
-      ? []
-      : [line('Machine', `${opened.payload.machine}, ${opened.payload.site}`)]),
+    ...(opened === null ? [] : [line('Machine', `${opened.payload.machine}, ${opened.payload.site}`)]),
     ...(drive === null
       ? []
       : [

@@ -118,3 +118,11 @@ export function runReport(found: UnitSet, lines: readonly WriteLine[], left: Val
 }
 
 const wasTried = ({ state }: WriteLine): boolean => state !== 'waiting' && state !== 'sent';
+
+/** What a run can be told. */
+export const runDeeds = ['go-on', 'leave-out', 'pause', 'give-up', 'verify', 'verify-after-power'] as const;
+export type RunDeed = (typeof runDeeds)[number];
+
+/** What a run is at. */
+export const runStates = ['writing', 'held', 'ended'] as const;
+export type WriteRunState = (typeof runStates)[number];

@@ -169,9 +169,7 @@ export function engineFor(given: WaveCase, driven: boolean): Engine {
         if (what.of === 'valve') on[what.index] = what.becomes;
         else
           legs[what.index] =
-            what.becomes === legStates.none
-              ? gateCode[gates[what.index] ?? 'none']
-              : (what.becomes);
+            what.becomes === legStates.none ? gateCode[gates[what.index] ?? 'none'] : what.becomes;
         turned = true;
         // After some rounds one at a time: two that turn each other back settle so.
         if (round > 8) break;

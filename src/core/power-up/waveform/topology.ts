@@ -158,7 +158,8 @@ export function topologyOf(
   };
   net.valves.forEach((v, i) => {
     if (v.fixed !== null) return;
-    if (on[i] === true) watch(between(v.anode, v.cathode, 1 / v.Ron, -v.Vf / v.Ron), { of: 'valve', index: i, becomes: false });
+    if (on[i] === true)
+      watch(between(v.anode, v.cathode, 1 / v.Ron, -v.Vf / v.Ron), { of: 'valve', index: i, becomes: false });
     else watch(between(v.anode, v.cathode, -1, v.Vf), { of: 'valve', index: i, becomes: true });
   });
   net.legs.forEach((leg, i) => {
@@ -173,8 +174,10 @@ export function topologyOf(
     else {
       watch(between(at, net.bus, -1, Vfd), { of: 'leg', index: i, becomes: legStates.hiDiode });
       watch(between(GROUND, at, -1, Vfd), { of: 'leg', index: i, becomes: legStates.loDiode });
-      if (state === legStates.noneHi) watch(between(net.bus, at, -1, Vce), { of: 'leg', index: i, becomes: legStates.hiSwitch });
-      if (state === legStates.noneLo) watch(between(at, GROUND, -1, Vce), { of: 'leg', index: i, becomes: legStates.loSwitch });
+      if (state === legStates.noneHi)
+        watch(between(net.bus, at, -1, Vce), { of: 'leg', index: i, becomes: legStates.hiSwitch });
+      if (state === legStates.noneLo)
+        watch(between(at, GROUND, -1, Vce), { of: 'leg', index: i, becomes: legStates.loSwitch });
     }
   });
 

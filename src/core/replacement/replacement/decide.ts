@@ -215,8 +215,7 @@ export function decide(situation: Situation): Decision {
   const { out, standsMeanwhile: stands } = situation;
   const possible = choiceIds.filter((id) => out[id] === undefined);
   const figures = figuresOf(choiceIds);
-  const known = (f: FigureId): readonly [number, number] =>
-    rangeOf(situation, f) ?? assumed[partsOf(f).of];
+  const known = (f: FigureId): readonly [number, number] => rangeOf(situation, f) ?? assumed[partsOf(f).of];
   const middle = pointAt(figures, (f) => mid(known(f)));
   // A chance that is high makes it cheap, everything else dear.
   const worst = pointAt(figures, (f) => (f.endsWith('holds_percent') ? known(f)[0] : known(f)[1]));

@@ -2,7 +2,11 @@ import type { Control, DriveType } from '../../equipment/catalogue';
 import {
   inputFunctions,
   outputFunctions,
-  type InputFunction, inputSignalConcept, inputConcept, outputConcept } from '../../equipment/concepts';
+  type InputFunction,
+  inputSignalConcept,
+  inputConcept,
+  outputConcept,
+} from '../../equipment/concepts';
 import { meaningOf, type Rating, type Values } from '../../equipment/drive-words';
 
 /** The side of a relay's contact that a terminal is. */
@@ -163,8 +167,7 @@ export function unitTerminals(
       const does = meaningOf(control, values, outputConcept(relay.id));
       return relay.marks.map((mark, i): UnitTerminal => {
         const contact = contactsOf(relay)[i] ?? 'make';
-        const role =
-          typeof does === 'string' && does !== 'none' ? relayRole(does, contact) : null;
+        const role = typeof does === 'string' && does !== 'none' ? relayRole(does, contact) : null;
         return { ...plain(mark, 'relay', role, relay.id), contact };
       });
     }),

@@ -1,14 +1,6 @@
 import { isIP } from 'node:net';
-import type { Target } from './bus';
+import { readTarget, type Target } from '../../../api/target';
 import { LinkTrouble } from './trouble';
-
-/** `host:port`, or `host:port/unit`; the unit is 1 unless told. */
-export function readTarget(text: string): Target | null {
-  const match = /^([\w.-]+|\[[0-9a-f:]+\]):(\d{1,5})(?:\/(\d{1,3}))?$/i.exec(text.trim());
-  const [, host = '', port = '', unit = '1'] = match ?? [];
-  const target = { host: host.replace(/^\[|\]$/g, ''), port: Number(port), unit: Number(unit) };
-  return match !== null && target.port >= 1 && target.port <= 65_535 && target.unit <= 247 ? target : null;
-}
 
 const isLoopback = (host: string): boolean =>
   host === 'localhost' || host === '::1' || (isIP(host) === 4 && host.startsWith('127.'));

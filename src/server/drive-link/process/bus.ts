@@ -1,24 +1,14 @@
 import ModbusRTU from 'modbus-serial';
+import type { DriveIdentity } from '../../../api/contract';
+import type { Target } from '../../../api/target';
 import { registerBlocksOf, type RegisterBlock } from './blocks';
 import { asTrouble, LinkTrouble } from './trouble';
-
-export interface Target {
-  host: string;
-  port: number;
-  unit: number;
-}
-
-export interface Identity {
-  vendor: string;
-  product: string;
-  revision: string;
-}
 
 /** Words by register. */
 export type Words = [register: number, word: number][];
 
 export interface Bus {
-  identify: () => Promise<Identity>;
+  identify: () => Promise<DriveIdentity>;
   /** Registers that the drive does not have are left out. */
   read: (registers: readonly number[]) => Promise<Words>;
   /** Writes one register and reads it back. */

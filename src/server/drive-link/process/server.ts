@@ -8,11 +8,13 @@ import { createServer, type IncomingMessage, type Server, type ServerResponse } 
 import * as z from 'zod';
 import { isOwnHost, HttpError } from '../../http/border';
 import type { DriveClient } from '../drive-client';
-import { runDeeds, type Runs } from '../../parameter-sets/write-run';
+import type { Runs } from '../../parameter-sets/write-run';
 import { allowed } from './allowed';
-import { openBus, type Bus, type Patience, type Target } from './bus';
+import { openBus, type Bus, type Patience } from './bus';
 import { renew_ms, type Locks } from './locks';
 import { asTrouble, LinkTrouble } from './trouble';
+import type { Target } from '../../../api/target';
+import { runDeeds } from '../../../core/parameter-sets/write-run';
 
 const register = z.int().min(0).max(65_535);
 const target = z.string().max(100);

@@ -2,10 +2,11 @@ import { createHash } from 'node:crypto';
 import { strFromU8, unzipSync } from 'fflate';
 import sharp from 'sharp';
 import { archiveSchema, type Archive } from '../../../core/job/archive/schema';
-import type { Entry, Person } from '../../../core/logbook';
+import type { Entry, Person, NewEntry } from '../../../core/logbook';
 import { HttpError } from '../../http/border';
 import { db } from '../../database/connection';
-import { appendEntries, entriesAfter, openJob, type NewEntry } from '../../logbook/jobs';
+import { appendEntries, entriesAfter, openJob } from '../../logbook/jobs';
+import type { TakenIn } from '../../../api/contract';
 
 /** An archive may weigh this much, packed, and each of its files this much, unpacked. */
 export const heaviestArchive = 200 * 1024 * 1024;
@@ -77,14 +78,6 @@ async function proven({ sha256, mediaType }: Archive['files'][number], files: Fi
     .catch(() => ({ format: undefined }));
   if (format !== 'jpeg') throw bad;
   return buffer;
-}
-
-export interface TakenIn {
-  jobId: string;
-  machine: string;
-  entries: number;
-  /** Entries that were not here before. */
-  fresh: number;
 }
 
 /**

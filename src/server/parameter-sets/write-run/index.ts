@@ -3,4 +3,4 @@ export { makeRun, type RunOrder } from './begin';
 export { noRunOn, runById, runsOfJob, type WriteRun } from './journal';
 export { goOn, mayBegin, type Journal, type Stopped } from './runner';
 export { runsWith, type Runs } from './runs';
-export { orderRun, runDeeds, type RunDeed } from './order';
+export { orderRun } from './order';

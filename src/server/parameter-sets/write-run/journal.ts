@@ -1,13 +1,11 @@
 // Runs of writes in the database: their rows, their lines, and who may have one open.
 import { Op, UniqueConstraintError, type Transaction } from 'sequelize';
 import type { Rating, Values } from '../../../core/equipment/drive-words';
-import type { WriteLine } from '../../../core/parameter-sets/write-run';
+import type { WriteLine, WriteRunState } from '../../../core/parameter-sets/write-run';
 import { HttpError } from '../../http/border';
 import { db } from '../../database/connection';
 import type { WriteRun as RunRow } from '../../database/models';
 import type { Journal } from './runner';
-
-export type WriteRunState = 'writing' | 'held' | 'ended';
 
 export interface WriteRun {
   id: string;
@@ -29,7 +27,7 @@ export interface WriteRun {
 export const silent_ms = 6000;
 export const beat_ms = 2000;
 
-const open: WriteRunState[] = ['writing', 'held'];
+const open: readonly WriteRunState[] = ['writing', 'held'];
 
 const toRun = (row: RunRow): WriteRun => ({
   id: row.id,

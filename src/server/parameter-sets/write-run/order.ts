@@ -1,8 +1,6 @@
+import type { RunDeed } from '../../../core/parameter-sets/write-run';
 import * as z from 'zod';
 import { ask } from '../../drive-link/drives';
-
-export const runDeeds = ['go-on', 'leave-out', 'pause', 'give-up', 'verify', 'verify-after-power'] as const;
-export type RunDeed = (typeof runDeeds)[number];
 
 /** Tells the link process what to do with a run. @throws as the link does */
 export const orderRun = (id: string, by: string, deed: RunDeed): Promise<unknown> =>

@@ -1,13 +1,19 @@
 // Runs of writes in the link process: begun, paused, gone on with, ended, verified. One writer a drive.
 import { v7 } from 'uuid';
 import type { Control } from '../../../core/equipment/catalogue';
-import type { Entry, EntryKind, Payload, Person } from '../../../core/logbook';
+import {
+  makeNewEntry,
+  type EntryKind,
+  type NewEntry,
+  type Payload,
+  type Person,
+} from '../../../core/logbook';
 import type { UnitSet } from '../../../core/parameter-sets/parameters';
 import { runReport, type RunReport } from '../../../core/parameter-sets/write-run';
 import { HttpError } from '../../http/border';
 import { controlOf } from '../../equipment/catalogue';
 import { readAll, type DriveClient } from '../../drive-link/drive-client';
-import { appendEntries, type NewEntry } from '../../logbook/jobs';
+import { appendEntries } from '../../logbook/jobs';
 import { personById } from '../../people/people';
 import { beat, beat_ms, journalOf, writeLinesOf, runById, setRun, takeRun, type WriteRun } from './journal';
 import { goOn, mayBegin } from './runner';
@@ -24,11 +30,8 @@ export interface Runs {
   verify: (id: string, byId: string, afterPower: boolean) => Promise<void>;
 }
 
-const entry = <K extends EntryKind>(jobId: string, kind: K, payload: Payload<K>): NewEntry => {
-  const made = { v: 1, id: v7(), jobId, at: new Date().toISOString(), kind, payload };
-  // Kind and payload belong together by the signature; a generic union cannot say so.
-  return made as unknown as Extract<Entry, { kind: K }> as NewEntry;
-};
+const entry = <K extends EntryKind>(jobId: string, kind: K, payload: Payload<K>): NewEntry =>
+  makeNewEntry({ v: 1, id: v7(), jobId, at: new Date().toISOString() }, kind, payload);
 
 async function personOf(id: string): Promise<Person> {
   const person = await personById(id);

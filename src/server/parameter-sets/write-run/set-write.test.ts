@@ -1,6 +1,6 @@
 /** Against the test cluster that `./grim test` starts (DATABASE_URL). */
 import { v7 } from 'uuid';
-import { fold, type Person } from '../../../core/logbook';
+import { fold, type Person, type NewEntry } from '../../../core/logbook';
 import { greatestLimits } from '../../../core/bench/make-safe';
 import { planWrites } from '../../../core/parameter-sets/parameters';
 import { simulateDrive, type DriveStandIn } from '../../../../stand-ins/drive/drive';
@@ -9,7 +9,7 @@ import { controlOf } from '../../equipment/catalogue';
 import { closeDb, db } from '../../database/connection';
 import { openBus, type Bus } from '../../drive-link/process/bus';
 import { readAll, type DriveClient } from '../../drive-link/drive-client';
-import { appendEntries, entriesAfter, openJob, type NewEntry } from '../../logbook/jobs';
+import { appendEntries, entriesAfter, openJob } from '../../logbook/jobs';
 import { migrate } from '../../database/maintenance';
 import { librarySet, otherStators, setLibrary } from '../set-library';
 import { makeRun, noRunOn, runById, runsOfJob, runsWith, type RunOrder, type Runs } from '.';

@@ -14,6 +14,7 @@ import { NumberField } from '../../kit/field';
 import { ArchiveIn } from './archive-in';
 import { ConsequencesEditor } from './consequences-editor';
 import { DrivesList } from './drives-list';
+import { call } from '../../api/call';
 
 /** The site's limits for hands and for the diode test. */
 export function AdministrationPage({
@@ -46,10 +47,8 @@ export function AdministrationPage({
         `Hands up to ${greatestLimits.hands_V} V, diode test up to ${greatestLimits.test_V} V: lower is allowed, higher is not.`,
       );
     setTrouble(undefined);
-    const answer = await fetch('/api/v1/settings', { method: 'PUT', body: JSON.stringify(next) }).catch(
-      () => null,
-    );
-    if (answer?.ok === true) setKept('Limits kept. They hold for every proof from now on.');
+    const answer = await call('PUT /api/v1/settings', { body: next });
+    if (answer.ok) setKept('Limits kept. They hold for every proof from now on.');
     else setTrouble('Not kept: the server does not answer or refuses. Try again.');
   };
   return (

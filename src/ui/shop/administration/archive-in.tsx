@@ -3,27 +3,17 @@ import NextLink from 'next/link';
 import { useState } from 'react';
 import { Section } from '../../kit/section';
 import { FileButton } from '../../kit/file-button';
+import type { ApiProblem, TakenIn } from '@/api/contract';
+import { call } from '../../api/call';
 
-interface TakenIn {
-  jobId: string;
-  machine: string;
-  entries: number;
-  fresh: number;
-}
-type Said = { taken: TakenIn } | { error: string; problems: { path: string; allowed: string }[] };
+type Said = { taken: TakenIn } | { error: string; problems: readonly ApiProblem[] };
 
 async function send(file: File): Promise<Said> {
-  try {
-    const answer = await fetch('/api/v1/archives', { method: 'POST', body: file });
-    if (answer.ok) return { taken: (await answer.json()) as TakenIn };
-    const { error, problems } = (await answer.json()) as {
-      error: string;
-      problems?: { path: string; allowed: string }[];
-    };
-    return { error, problems: problems ?? [] };
-  } catch {
-    return { error: 'The server does not answer. The file is still where it was: try again.', problems: [] };
-  }
+  const answer = await call('POST /api/v1/archives', { file });
+  if (answer.ok) return { taken: answer.value };
+  return answer.status === 0
+    ? { error: 'The server does not answer. The file is still where it was: try again.', problems: [] }
+    : answer;
 }
 
 /** A job from another installation, as the archive it was given out in. */

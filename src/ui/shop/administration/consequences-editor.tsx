@@ -4,6 +4,7 @@ import type { Consequence } from '@/core/bench/story';
 import { Secondary } from '../../kit/buttons';
 import { LongField } from '../../kit/field';
 import { LeadKeeps } from '../../kit/lead-keeps';
+import { call } from '../../api/call';
 
 const partWords: Readonly<Record<string, string>> = {
   'rect.': 'rectifier',
@@ -83,15 +84,13 @@ export function ConsequencesEditor({ table, lead }: { table: readonly Consequenc
       ...l,
       inspect: l.inspect.map((i) => i.trim()).filter((i) => i !== ''),
     }));
-    const answer = await fetch('/api/v1/consequences', { method: 'PUT', body: JSON.stringify(tidy) }).catch(
-      () => null,
-    );
-    if (answer?.ok === true) {
+    const answer = await call('PUT /api/v1/consequences', { body: tidy });
+    if (answer.ok) {
       setTrouble(null);
       setKept('Table kept. It is shown beside every faulty verdict from now on.');
     } else
       setTrouble(
-        answer?.status === 422
+        answer.status === 422
           ? 'Not kept: every line needs its chain of cause, and nothing longer than 300 letters.'
           : 'Not kept: the server does not answer or refuses. What you wrote stays here; try again.',
       );

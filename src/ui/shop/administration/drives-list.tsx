@@ -3,10 +3,7 @@ import { useState } from 'react';
 import { Primary } from '../../kit/buttons';
 import { KeptNote } from '../../kit/section';
 import { LongField } from '../../kit/field';
-
-interface Refusal {
-  problems: { path: string; allowed: string }[];
-}
+import { call } from '../../api/call';
 
 /** Addresses that the link may talk to, beside this machine. */
 export function DrivesList({ drives, lead }: { drives: readonly string[]; lead: boolean }) {
@@ -19,15 +16,13 @@ export function DrivesList({ drives, lead }: { drives: readonly string[]; lead: 
     .filter((l) => l !== '');
   const save = async () => {
     setKept(null);
-    const answer = await fetch('/api/v1/drives', { method: 'PUT', body: JSON.stringify(lines) }).catch(
-      () => null,
-    );
-    if (answer?.ok === true) {
+    const answer = await call('PUT /api/v1/drives', { body: lines });
+    if (answer.ok) {
       setTrouble(undefined);
       setKept('List kept.');
       return;
     }
-    const [first] = answer?.status === 422 ? ((await answer.json()) as Refusal).problems : [];
+    const [first] = answer.problems;
     setTrouble(
       first === undefined
         ? 'Not kept: the server does not answer or refuses. Try again.'

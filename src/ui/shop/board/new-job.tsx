@@ -9,6 +9,7 @@ import { Primary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { FieldGrid } from '../../kit/section';
 import { Choice, Field, NumberField, Select } from '../../kit/field';
+import { call } from '../../api/call';
 
 type YesNo = 'yes' | 'no' | 'not-sure';
 const yesNo = [
@@ -77,27 +78,25 @@ export function NewJob({
     };
     setBusy(true);
     setTrouble(null);
-    try {
-      const answer = await fetch('/api/v1/jobs', {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({
-          entry: {
-            v: 1,
-            id: ids.current.entry,
-            jobId: ids.current.job,
-            at: new Date().toISOString(),
-            kind: 'job.opened',
-            payload,
-          },
-        }),
-      });
-      if (answer.ok) return router.push(`/jobs/${ids.current.job}`);
-      if (answer.status === 409) ids.current = { job: '', entry: '', asset: '' };
-      setTrouble(((await answer.json()) as { error: string }).error);
-    } catch {
-      setTrouble('The server does not answer. What you typed is still here: try again in a moment.');
-    }
+    const answer = await call('POST /api/v1/jobs', {
+      body: {
+        entry: {
+          v: 1,
+          id: ids.current.entry,
+          jobId: ids.current.job,
+          at: new Date().toISOString(),
+          kind: 'job.opened',
+          payload,
+        },
+      },
+    });
+    if (answer.ok) return router.push(`/jobs/${ids.current.job}`);
+    if (answer.status === 409) ids.current = { job: '', entry: '', asset: '' };
+    setTrouble(
+      answer.status === 0
+        ? 'The server does not answer. What you typed is still here: try again in a moment.'
+        : answer.error,
+    );
     setBusy(false);
   };
 

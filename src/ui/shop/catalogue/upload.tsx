@@ -3,13 +3,9 @@ import { useState } from 'react';
 import { Primary, Secondary } from '../../kit/buttons';
 import { KeptNote } from '../../kit/section';
 import { PlainTable } from '../../kit/plain-table';
+import type { ApiProblem } from '@/api/contract';
+import { call } from '../../api/call';
 
-interface Problem {
-  file: string;
-  line: number;
-  path: string;
-  message: string;
-}
 interface Files {
   type: string | null;
   control: string | null;
@@ -27,7 +23,7 @@ async function readFiles(list: FileList): Promise<Files> {
 /** A type that the workshop wrote: checked line by line, then kept by the shop lead. */
 export function Upload({ lead, added }: { lead: boolean; added: (id: string) => void }) {
   const [files, setFiles] = useState(nothing);
-  const [problems, setProblems] = useState<readonly Problem[] | null>(null);
+  const [problems, setProblems] = useState<readonly ApiProblem[] | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const [kept, setKept] = useState<string | null>(null);
   const send = async (given: Files, keep: boolean) => {
@@ -35,17 +31,18 @@ export function Upload({ lead, added }: { lead: boolean; added: (id: string) => 
     setKept(null);
     setProblems(null);
     if (given.type === null) return setTrouble('type.json is missing: choose both files at once.');
-    const answer = await fetch('/api/v1/catalogue', {
-      method: 'POST',
-      body: JSON.stringify({ ...given, keep }),
-    }).catch(() => null);
-    if (answer === null) return setTrouble('The server does not answer. The files stay chosen; try again.');
-    const body = (await answer.json()) as { id: string | null; problems?: Problem[]; error?: string };
-    if (body.error !== undefined) return setTrouble(body.error);
-    setProblems(body.problems ?? []);
-    if (answer.ok && keep && body.id !== null) {
-      setKept(`${body.id} is in the catalogue.`);
-      added(body.id);
+    const { type, control } = given;
+    const answer = await call('POST /api/v1/catalogue', { body: { type, control, keep } });
+    if (!answer.ok) {
+      if (answer.problems.length > 0) return setProblems(answer.problems);
+      return setTrouble(
+        answer.status === 0 ? 'The server does not answer. The files stay chosen; try again.' : answer.error,
+      );
+    }
+    setProblems([]);
+    if (keep) {
+      setKept(`${answer.value.id} is in the catalogue.`);
+      added(answer.value.id);
     }
   };
   const good = problems?.length === 0;
@@ -101,7 +98,7 @@ export function Upload({ lead, added }: { lead: boolean; added: (id: string) => 
           </Text>
           <PlainTable heads={['File', 'Line', 'Where', 'What is wrong']}>
             {problems.map((p) => (
-              <tr key={`${p.file} ${p.line} ${p.path} ${p.message}`}>
+              <tr key={`${p.file} ${p.line} ${p.path} ${p.allowed}`}>
                 <td>{p.file}</td>
                 <td>
                   <Text as="span" fontFamily="mono">
@@ -109,7 +106,7 @@ export function Upload({ lead, added }: { lead: boolean; added: (id: string) => 
                   </Text>
                 </td>
                 <td>{p.path}</td>
-                <td>{p.message}</td>
+                <td>{p.allowed}</td>
               </tr>
             ))}
           </PlainTable>

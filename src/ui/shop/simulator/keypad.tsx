@@ -4,7 +4,7 @@ import { pressesFrom, type Press } from '@/core/parameter-sets/keypad';
 import { Secondary } from '../../kit/buttons';
 import { LongField } from '../../kit/field';
 import { Tick } from '../../kit/tick';
-import type { RigState } from './rig-words';
+import type { RigState } from '@/api/rig-state';
 
 /** A key is held when it stays down for this long, ms. */
 const held_ms = 450;

@@ -3,7 +3,7 @@ import { inputFunctionName } from '@/core/equipment/concepts';
 import { FieldGrid } from '../../kit/section';
 import { Choice, Select } from '../../kit/field';
 import { Dial, SwitchRow, Switch } from './switches';
-import type { RigState } from './rig-words';
+import type { RigState } from '@/api/rig-state';
 
 const hiddenWords: Readonly<Record<string, string>> = {
   groundFault: 'earth fault at the motor',

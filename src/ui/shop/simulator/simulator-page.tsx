@@ -8,9 +8,10 @@ import { Primary, Secondary } from '../../kit/buttons';
 import { FieldGrid, Section } from '../../kit/section';
 import { Select } from '../../kit/field';
 import { Keypad } from './keypad';
-import { hiddenFaults, type RigState } from './rig-words';
+import { hiddenFaults } from './rig-words';
 import { PlantPanel } from './plant';
 import { useRig } from './use-rig';
+import type { RigState } from '@/api/rig-state';
 
 const shown = (value: number | undefined, unit: string, digits = 1): string =>
   value === undefined ? '–' : `${value.toFixed(digits)} ${unit}`;

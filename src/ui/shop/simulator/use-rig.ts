@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useState } from 'react';
-import type { RigState } from './rig-words';
+import type { RigState } from '@/api/rig-state';
+import { call } from '../../api/call';
 
 /** How often the rig is looked at, ms. */
 const look_ms = 800;
@@ -9,20 +10,17 @@ export function useRig() {
   const [rig, setRig] = useState<RigState | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const ask = useCallback(async (order: unknown): Promise<boolean> => {
-    const answer = await fetch(
-      '/api/v1/rig',
-      order === null ? {} : { method: 'POST', body: JSON.stringify(order) },
-    ).catch(() => null);
-    if (answer === null) {
-      setTrouble('The server does not answer. What is shown is the last that came.');
-      return false;
-    }
-    const body = (await answer.json()) as RigState & { error?: string };
+    const answer =
+      order === null ? await call('GET /api/v1/rig', {}) : await call('POST /api/v1/rig', { body: order });
     if (!answer.ok) {
-      setTrouble(body.error ?? 'The rig refuses.');
+      setTrouble(
+        answer.status === 0
+          ? 'The server does not answer. What is shown is the last that came.'
+          : answer.error,
+      );
       return false;
     }
-    setRig(body);
+    setRig(answer.value);
     // What the rig refused stays said until an order is taken.
     if (order !== null) setTrouble(null);
     return true;

@@ -11,6 +11,7 @@ import { LeadKeeps } from '../../kit/lead-keeps';
 import { Causes } from './causes';
 import { Checks } from './checks';
 import { changeAt, withCause, withCheck, withoutCause } from './edit';
+import { call } from '../../api/call';
 
 /** "1.causes.4.name" as a person counts: "causes 5, name"; the table is the one that is open, or was. */
 const placeWords = (path: string): string =>
@@ -19,11 +20,6 @@ const placeWords = (path: string): string =>
     .slice(1)
     .map((part) => (/^\d+$/.test(part) ? String(Number(part) + 1) : part))
     .join(' ');
-
-interface Refusal {
-  error?: string;
-  problems?: { path: string; allowed: string }[];
-}
 
 /** What the tracer knows of each family, as this shop has seen it. */
 export function TraceTablesPage({
@@ -45,20 +41,20 @@ export function TraceTablesPage({
   const put = (next: TraceTable) => setTables(tables.map((t) => (t.family === next.family ? next : t)));
   const save = async () => {
     setKept(null);
-    const answer = await fetch('/api/v1/trace-tables', {
-      method: 'PUT',
-      body: JSON.stringify(tables.filter((t) => !usualTables.includes(t))),
-    }).catch(() => null);
-    if (answer?.ok === true) {
+    const answer = await call('PUT /api/v1/trace-tables', {
+      body: tables.filter((t) => !usualTables.includes(t)),
+    });
+    if (answer.ok) {
       setTrouble(null);
       return setKept('Tables kept. Every trace from now on uses them.');
     }
-    const said = answer === null ? {} : ((await answer.json()) as Refusal);
-    const [first] = said.problems ?? [];
+    const [first] = answer.problems;
     setTrouble(
-      first === undefined
-        ? `Not kept: ${said.error ?? 'the server does not answer. What you wrote stays here; try again.'}`
-        : `Not kept: ${placeWords(first.path)}: ${first.allowed}.`,
+      first !== undefined
+        ? `Not kept: ${placeWords(first.path)}: ${first.allowed}.`
+        : answer.status === 0
+          ? 'Not kept: the server does not answer. What you wrote stays here; try again.'
+          : `Not kept: ${answer.error}`,
     );
   };
   return (

@@ -5,6 +5,7 @@ import { Primary, Secondary } from '../../kit/buttons';
 import { Lanes } from '../../kit/lanes';
 import { mostSeries, seriesOf } from './trend-series';
 import type { TrendSample, useTrend } from './use-trend';
+import { call } from '../../api/call';
 
 /** Live values over time: up to eight, held still when wanted, kept as an entry when asked. */
 export function TrendPanel({
@@ -30,14 +31,14 @@ export function TrendPanel({
   const keep = async () => {
     if (startedAt === null || shown.length === 0) return;
     const names = series.map((s) => (s.unit === '' ? s.name : `${s.name}, ${s.unit}`));
-    const rows = shown.map((s) => [Number(s.at_s.toFixed(2)), ...series.map((one) => one.of(s))]);
-    const answer = await fetch('/api/v1/trends', {
-      method: 'POST',
-      body: JSON.stringify({ startedAt, names, rows }),
-    }).catch(() => null);
-    if (answer?.ok !== true)
+    const rows = shown.map((s): [number, ...(number | null)[]] => [
+      Number(s.at_s.toFixed(2)),
+      ...series.map((one) => one.of(s)),
+    ]);
+    const answer = await call('POST /api/v1/trends', { body: { startedAt, names, rows } });
+    if (!answer.ok)
       return setSaid({ kept: false, words: 'Not kept: the server does not answer. The trend stays here.' });
-    const { sha256 } = (await answer.json()) as { sha256: string };
+    const { sha256 } = answer.value;
     const seconds = (shown[shown.length - 1]?.at_s ?? 0) - (shown[0]?.at_s ?? 0);
     store.record('trend.kept', { sha256, names, seconds });
     setSaid({ kept: true, words: `Trend kept: ${shown.length} samples over ${seconds.toFixed(0)} s.` });

@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 import type { InsulationThen } from '@/core/motor/motor-history';
+import { call } from '../../api/call';
 
 /** Tests of this motor in other jobs; words where they cannot be had. */
 export function useEarlier(jobId: string): {
@@ -12,19 +13,19 @@ export function useEarlier(jobId: string): {
   });
   useEffect(() => {
     const leaving = new AbortController();
-    fetch(`/api/v1/jobs/${jobId}/motor-tests`, { signal: leaving.signal })
-      .then(async (answer) => {
-        if (!answer.ok) throw new Error();
-        const { tests } = (await answer.json()) as { tests: InsulationThen[] };
-        setGot({ tests, trouble: null });
-      })
-      .catch(() => {
-        if (!leaving.signal.aborted)
-          setGot({
-            tests: null,
-            trouble: 'The server does not answer: earlier tests of this motor are not here.',
-          });
+    const load = async () => {
+      const answer = await call('GET /api/v1/jobs/:id/motor-tests', {
+        params: { id: jobId },
+        signal: leaving.signal,
       });
+      if (leaving.signal.aborted) return;
+      setGot(
+        answer.ok
+          ? { tests: answer.value.tests, trouble: null }
+          : { tests: null, trouble: 'The server does not answer: earlier tests of this motor are not here.' },
+      );
+    };
+    void load();
     return () => leaving.abort();
   }, [jobId]);
   return got;

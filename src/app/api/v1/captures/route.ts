@@ -1,12 +1,7 @@
-import { captureSchema } from '@/core/power-up/capture/schema';
+import { jsonRoute } from '@/server/http/route';
 import { keepText } from '@/server/logbook/blobs';
-import { guardedRoute, jsonBody } from '@/server/http/border';
 
 /** Keeps the samples of a scope's capture; answers with their address. */
-export const POST = guardedRoute(async (request) => {
-  const capture = await jsonBody(request, captureSchema, 6 * 1024 * 1024);
-  return Response.json(
-    { sha256: await keepText(JSON.stringify(capture), 'application/json') },
-    { status: 201 },
-  );
-});
+export const POST = jsonRoute('POST /api/v1/captures', async ({ body }) => ({
+  sha256: await keepText(JSON.stringify(body), 'application/json'),
+}));

@@ -1,12 +1,11 @@
 import { cookies } from 'next/headers';
-import * as z from 'zod';
-import { guardedRoute, jsonBody, HttpError } from '@/server/http/border';
+import { HttpError } from '@/server/http/border';
+import { jsonRoute } from '@/server/http/route';
 import { personCookie } from '@/server/people/current-person';
 import { personById } from '@/server/people/people';
 
 /** Chooses who works here. Sign-in will take this place. */
-export const POST = guardedRoute(async (request) => {
-  const { id } = await jsonBody(request, z.strictObject({ id: z.string().max(60) }), 1000);
+export const POST = jsonRoute('POST /api/v1/person', async ({ body: { id } }) => {
   const person = await personById(id);
   if (person === null) throw new HttpError(404, 'There is no such person.');
   (await cookies()).set(personCookie, person.id, {
@@ -14,5 +13,5 @@ export const POST = guardedRoute(async (request) => {
     sameSite: 'strict',
     maxAge: 365 * 86_400,
   });
-  return Response.json({ person });
+  return { person };
 });

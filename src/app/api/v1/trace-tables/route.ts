@@ -1,16 +1,13 @@
-import { traceTablesSchema } from '@/core/fault-finding/tracing/schema';
-import { guardedRoute, jsonBody, HttpError } from '@/server/http/border';
-import { currentPerson } from '@/server/people/current-person';
 import { ownTraceTables, setTraceTables } from '@/server/administration/settings';
+import { jsonRoute } from '@/server/http/route';
 
 export const dynamic = 'force-dynamic';
 
 /** Tables of the shop's own; all others are the usual ones. */
-export const GET = guardedRoute(async () => Response.json({ own: await ownTraceTables() }));
+export const GET = jsonRoute('GET /api/v1/trace-tables', async () => ({ own: await ownTraceTables() }));
 
 /** The shop lead writes down what the shop has seen. */
-export const PUT = guardedRoute(async (request) => {
-  if ((await currentPerson()).role !== 'lead') throw new HttpError(403, 'The shop lead keeps these tables.');
-  await setTraceTables(await jsonBody(request, traceTablesSchema, 512 * 1024));
-  return Response.json({ own: await ownTraceTables() });
+export const PUT = jsonRoute('PUT /api/v1/trace-tables', async ({ body }) => {
+  await setTraceTables(body);
+  return { own: await ownTraceTables() };
 });

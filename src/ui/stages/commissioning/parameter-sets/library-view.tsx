@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
-import type { Rating, Values } from '@/core/equipment/drive-words';
+import type { Rating } from '@/core/equipment/drive-words';
 import type { Payload } from '@/core/logbook';
 import type { LibrarySet } from '@/core/parameter-sets/set-files';
 import { ActRow } from '../../../kit/act-row';
@@ -8,17 +8,7 @@ import { Secondary } from '../../../kit/buttons';
 import { Field } from '../../../kit/field';
 import { StateMark } from '../../../kit/state-mark';
 import { dateTime } from '../../../kit/time';
-
-interface Whole {
-  name?: string;
-  typeId: string;
-  rating?: Rating;
-  values: Values;
-  strangers?: { number: string; text: string }[];
-  serial?: string;
-  identity?: { revision: string };
-  firmware?: string;
-}
+import { call } from '../../../api/call';
 
 const noServer = 'The server does not answer: sets of other jobs are not here. Those of this job are.';
 
@@ -30,14 +20,16 @@ function useLibrary(jobId: string, text: string) {
   useEffect(() => {
     const leaving = new AbortController();
     const soon = setTimeout(() => {
-      fetch(`/api/v1/jobs/${jobId}/set-library?text=${encodeURIComponent(text)}`, { signal: leaving.signal })
-        .then(async (answer) => {
-          if (!answer.ok) throw new Error();
-          setGot({ sets: ((await answer.json()) as { sets: LibrarySet[] }).sets, trouble: null });
-        })
-        .catch(() => {
-          if (!leaving.signal.aborted) setGot({ sets: null, trouble: noServer });
+      const load = async () => {
+        const answer = await call('GET /api/v1/jobs/:id/set-library', {
+          params: { id: jobId },
+          query: { text },
+          signal: leaving.signal,
         });
+        if (leaving.signal.aborted) return;
+        setGot(answer.ok ? { sets: answer.value.sets, trouble: null } : { sets: null, trouble: noServer });
+      };
+      void load();
     }, 200);
     return () => {
       clearTimeout(soon);
@@ -62,24 +54,20 @@ export function LibraryView({
   const { sets, trouble } = useLibrary(jobId, text);
   const fetchSet = async (from: LibrarySet) => {
     setFailed(null);
-    try {
-      const answer = await fetch(`/api/v1/sets/${from.id}`);
-      if (!answer.ok) throw new Error();
-      const { set } = (await answer.json()) as { set: Whole };
-      const firmware = set.firmware ?? set.identity?.revision;
-      take({
-        name: `${from.name}, ${from.machine}, ${from.at.slice(0, 10)}`.slice(0, 200),
-        typeId: set.typeId,
-        rating: set.rating ?? rating,
-        values: set.values,
-        strangers: set.strangers ?? [],
-        source: 'file',
-        ...(set.serial === undefined ? {} : { serial: set.serial }),
-        ...(firmware === undefined || firmware === '' ? {} : { firmware }),
-      });
-    } catch {
-      setFailed('The set could not be fetched. Nothing was changed; try again.');
-    }
+    const answer = await call('GET /api/v1/sets/:id', { params: { id: from.id } });
+    if (!answer.ok) return setFailed('The set could not be fetched. Nothing was changed; try again.');
+    const { set } = answer.value;
+    const firmware = 'identity' in set ? set.identity.revision : set.firmware;
+    take({
+      name: `${from.name}, ${from.machine}, ${from.at.slice(0, 10)}`.slice(0, 200),
+      typeId: set.typeId,
+      rating: set.rating ?? rating,
+      values: set.values,
+      strangers: 'strangers' in set ? set.strangers : [],
+      source: 'file',
+      ...(set.serial === undefined ? {} : { serial: set.serial }),
+      ...(firmware === undefined || firmware === '' ? {} : { firmware }),
+    });
   };
   return (
     <>

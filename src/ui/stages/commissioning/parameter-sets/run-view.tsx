@@ -7,7 +7,8 @@ import { PlainTable } from '../../../kit/plain-table';
 import { StateMark, type Mark } from '../../../kit/state-mark';
 import { dateTime } from '../../../kit/time';
 import { ConfirmRun } from './confirm-run';
-import type { Deed, ShownRun } from './use-set-runs';
+import type { WriteRunView } from '@/api/contract';
+import type { RunDeed } from '@/core/parameter-sets/write-run';
 
 const marks: Readonly<Record<LineState, Mark>> = {
   waiting: 'unprobed',
@@ -79,7 +80,15 @@ function Lines({ lines }: { lines: readonly WriteLine[] }) {
 }
 
 /** A run that is not ended: how far it is, why it waits, and how it goes on. */
-export function OpenRun({ run, busy, act }: { run: ShownRun; busy: boolean; act: (deed: Deed) => void }) {
+export function OpenRun({
+  run,
+  busy,
+  act,
+}: {
+  run: WriteRunView;
+  busy: boolean;
+  act: (deed: RunDeed) => void;
+}) {
   const inTheWay = run.lines.find((l) => l.state === 'refused' || l.state === 'otherwise');
   return (
     <Box as="section" aria-label="Run of writes">
@@ -161,7 +170,7 @@ export function EndedRun({
 }: {
   run: SetRun;
   busy: boolean;
-  act: (deed: Deed) => void;
+  act: (deed: RunDeed) => void;
   /** Does the drive still answer? Null: nobody knows. */
   answers: () => Promise<boolean | null>;
   /** Plans the way back to what was in the drive before; null: that was not kept in this job. */

@@ -1,38 +1,20 @@
-import * as z from 'zod';
-import { heaviestPayload, newEntriesSchema } from '@/core/logbook/schema';
-import { guardedRoute, idOf, jsonBody, HttpError } from '@/server/http/border';
-import { currentPerson } from '@/server/people/current-person';
-import { appendEntries, entriesAfter, type NewEntry } from '@/server/logbook/jobs';
-
-interface Params {
-  params: Promise<{ id: string }>;
-}
-
-const heaviest = 4 * 1024 * 1024;
-
-/** `person`: for whom the client made the entries; they are not to be signed by another. */
-const bodySchema = z.strictObject({ person: z.string().optional(), entries: newEntriesSchema });
-
-const jobIdOf = async ({ params }: Params): Promise<string> => idOf((await params).id, 'job');
+import { heaviestPayload } from '@/core/logbook/schema';
+import { HttpError, idOf } from '@/server/http/border';
+import { jsonRoute } from '@/server/http/route';
+import { appendEntries, entriesAfter } from '@/server/logbook/jobs';
 
 /** Entries after a seq, with the server's clock for the countdowns. */
-export const GET = guardedRoute(async (request, context: Params) => {
-  const after = z.coerce
-    .number()
-    .int()
-    .min(0)
-    .catch(0)
-    .parse(new URL(request.url).searchParams.get('after') ?? 0);
-  const entries = await entriesAfter(await jobIdOf(context), after);
+export const GET = jsonRoute('GET /api/v1/jobs/:id/entries', async ({ params, query }) => {
+  const entries = await entriesAfter(idOf(params.id, 'job'), query.after);
   if (entries === null) throw new HttpError(404, 'There is no such job.');
-  return Response.json({ entries, now: new Date().toISOString() });
+  return { entries, now: new Date().toISOString() };
 });
 
 /** Appends entries. The same again is harmless (200); same id with other content is refused (409). */
-export const POST = guardedRoute(async (request, context: Params) => {
-  const jobId = await jobIdOf(context);
-  const { entries, person } = await jsonBody(request, bodySchema, heaviest);
-  const current = await currentPerson();
+export const POST = jsonRoute('POST /api/v1/jobs/:id/entries', async ({ params, body, person: who }) => {
+  const jobId = idOf(params.id, 'job');
+  const { entries, person } = body;
+  const current = await who();
   if (person !== undefined && person !== current.id)
     throw new HttpError(
       409,
@@ -41,8 +23,8 @@ export const POST = guardedRoute(async (request, context: Params) => {
   if (entries.some((e) => e.jobId !== jobId)) throw new HttpError(422, 'An entry belongs to another job.');
   if (entries.some((e) => JSON.stringify(e.payload).length > heaviestPayload))
     throw new HttpError(413, 'An entry may carry at most 64 kB; photographs go to /api/v1/blobs.');
-  const answer = await appendEntries(jobId, entries as NewEntry[], current);
-  if ('kept' in answer) return Response.json({ entries: answer.kept, now: new Date().toISOString() });
+  const answer = await appendEntries(jobId, entries, current);
+  if ('kept' in answer) return { entries: answer.kept, now: new Date().toISOString() };
   if (answer.refused === 'no-such-job') throw new HttpError(404, 'There is no such job.');
   throw new HttpError(409, `Entry ${answer.id} was kept before with other content.`);
 });

@@ -1,10 +1,10 @@
-import { guardedRoute, idOf, HttpError } from '@/server/http/border';
+import { HttpError, idOf } from '@/server/http/border';
+import { jsonRoute } from '@/server/http/route';
 import { setLibrary } from '@/server/parameter-sets/set-library';
 
 /** Sets of all jobs, this machine's first. `?text=` words of name, machine, serial number, type. */
-export const GET = guardedRoute(async (request, { params }: { params: Promise<{ id: string }> }) => {
-  const text = (new URL(request.url).searchParams.get('text') ?? '').slice(0, 100);
-  const sets = await setLibrary(idOf((await params).id, 'job'), text);
+export const GET = jsonRoute('GET /api/v1/jobs/:id/set-library', async ({ params, query }) => {
+  const sets = await setLibrary(idOf(params.id, 'job'), query.text.slice(0, 100));
   if (sets === null) throw new HttpError(404, 'There is no such job.');
-  return Response.json({ sets });
+  return { sets };
 });

@@ -1,0 +1,290 @@
+import * as z from 'zod';
+import type { Control, DriveType } from '../core/equipment/catalogue';
+import { limitsSchema } from '../core/bench/make-safe/schema';
+import type { Consequence } from '../core/bench/story';
+import { consequencesSchema } from '../core/bench/story/schema';
+import type { Live, Rating, Slot, Values } from '../core/equipment/drive-words';
+import type { TraceTable } from '../core/fault-finding/tracing';
+import { traceTablesSchema } from '../core/fault-finding/tracing/schema';
+import type { Entry, JobSummary, Payload, Person } from '../core/logbook';
+import { newEntriesSchema, newEntrySchema } from '../core/logbook/schema';
+import type { InsulationThen } from '../core/motor/motor-history';
+import type { LibrarySet } from '../core/parameter-sets/set-files';
+import { runDeeds, runStates, type WriteLine } from '../core/parameter-sets/write-run';
+import { captureSchema } from '../core/power-up/capture/schema';
+import type { RigState } from './rig-state';
+import { drivesSchema } from './target';
+
+/** An answer that core types describe: the server makes it of them, so it is not parsed again. */
+const answerOf = <T>() => z.custom<T>();
+
+const target = z.string().max(100);
+const typeId = z.string().max(100);
+const positive = z.number().positive();
+/** The person said yes to what may move. */
+const confirmed = z.literal(true);
+
+/** What a drive says of itself. */
+export interface DriveIdentity {
+  vendor: string;
+  product: string;
+  revision: string;
+}
+
+/** What answered at an address. */
+export interface FoundDrive {
+  target: string;
+  identity: DriveIdentity | null;
+  /** Types of the catalogue that say this of themselves. */
+  typeIds: string[];
+  trouble: string | null;
+}
+
+/** All that was read out of a drive. */
+export interface ReadOut {
+  identity: DriveIdentity;
+  /** Of the unit, where its type says it over the link. */
+  serial?: string;
+  values: Values;
+  live: Live;
+  history: Slot[];
+}
+
+/** What became of one write. */
+export interface Written {
+  /** What the drive has now. */
+  found: number;
+  /** False where the type keeps edits only after an entry that saves. */
+  kept: boolean;
+  /** True where a lock was opened for it and could not be shut again. */
+  lockOpen: boolean;
+}
+
+/** A run of writes with its lines. */
+export interface WriteRunView {
+  id: string;
+  setId: string;
+  name: string;
+  target: string;
+  state: (typeof runStates)[number];
+  why: string | null;
+  lines: WriteLine[];
+}
+
+/** What an archive brought. */
+export interface TakenIn {
+  jobId: string;
+  machine: string;
+  entries: number;
+  /** Entries that were not here before. */
+  fresh: number;
+}
+
+/** Entries that the server has, and its clock for the countdowns. */
+export interface EntriesAnswer {
+  entries: Entry[];
+  now: string;
+}
+
+/** Samples of a trend: seconds since its start, and a value a series, null where none came. */
+const trendSchema = z.strictObject({
+  startedAt: z.iso.datetime(),
+  names: z.array(z.string().min(1).max(60)).min(1).max(8),
+  rows: z
+    .array(z.tuple([z.number()], z.number().nullable()))
+    .min(1)
+    .max(20_000),
+});
+
+const file = z.string().max(1_000_000);
+const kB = 1024;
+const MB = 1024 * kB;
+
+interface Route {
+  /** Absent: the request has no body, or bytes of a file. */
+  body?: z.ZodType;
+  /** Of the body, in characters. */
+  heaviest?: number;
+  query?: z.ZodType;
+  /** Who may ask; absent: everybody. A technician's right is the lead's too. */
+  may?: { role: 'technician' | 'lead'; refusal: string };
+  answer: z.ZodType;
+  /** Of a success; 200 where it is not said. */
+  status?: 201;
+}
+
+/**
+ * Every JSON route: method and path, what it takes and what it answers. Server and interface are both
+ * checked against it; the interface takes its types only, so that no schema travels to the browser.
+ */
+export const contract = {
+  'GET /api/v1/jobs': { answer: answerOf<{ jobs: (JobSummary & { jobId: string })[] }>() },
+  'POST /api/v1/jobs': {
+    body: z.strictObject({ entry: newEntrySchema }),
+    heaviest: 64 * kB,
+    answer: answerOf<{ jobId: string; entries: Entry[] }>(),
+    status: 201,
+  },
+  'GET /api/v1/jobs/:id/entries': {
+    query: z.object({ after: z.coerce.number().int().min(0).catch(0).default(0) }),
+    answer: answerOf<EntriesAnswer>(),
+  },
+  'POST /api/v1/jobs/:id/entries': {
+    /** `person`: for whom the client made the entries; they are not to be signed by another. */
+    body: z.strictObject({ person: z.string().optional(), entries: newEntriesSchema }),
+    heaviest: 4 * MB,
+    answer: answerOf<EntriesAnswer>(),
+  },
+  'GET /api/v1/jobs/:id/motor-tests': { answer: answerOf<{ tests: InsulationThen[] }>() },
+  'GET /api/v1/jobs/:id/other-motors': { answer: answerOf<{ ohms: number[] }>() },
+  'GET /api/v1/jobs/:id/set-library': {
+    query: z.object({ text: z.string().default('') }),
+    answer: answerOf<{ sets: LibrarySet[] }>(),
+  },
+  'GET /api/v1/jobs/:id/set-writes': { answer: answerOf<{ runs: WriteRunView[] }>() },
+  'POST /api/v1/jobs/:id/set-writes': {
+    body: z.strictObject({
+      id: z.uuid({ version: 'v7' }),
+      set: z.uuid(),
+      name: z.string().min(1).max(200),
+      target,
+      typeId,
+      rating: z.strictObject({ ratedAmps: positive, power_kW: positive, supply_V: positive }),
+      expects: z
+        .array(z.strictObject({ number: z.string().max(12), from: z.number().nullable(), to: z.number() }))
+        .max(400),
+      confirmed,
+    }),
+    heaviest: 100_000,
+    may: { role: 'technician', refusal: 'A technician or the lead writes to a drive.' },
+    answer: z.object({}),
+  },
+  'POST /api/v1/jobs/:id/set-writes/:run': {
+    body: z.strictObject({ do: z.enum(runDeeds), confirmed: confirmed.optional() }),
+    heaviest: 1000,
+    may: { role: 'technician', refusal: 'A technician or the lead writes to a drive.' },
+    answer: z.object({}),
+  },
+  'GET /api/v1/sets/:id': {
+    answer: answerOf<{ set: (Payload<'set.kept'> | Payload<'drive.read'>) & { rating?: Rating } }>(),
+  },
+  'GET /api/v1/drives': { answer: answerOf<{ found: FoundDrive[] }>() },
+  'PUT /api/v1/drives': {
+    body: drivesSchema,
+    heaviest: 32 * kB,
+    may: { role: 'lead', refusal: 'The shop lead keeps this list.' },
+    answer: z.object({ drives: drivesSchema }),
+  },
+  'POST /api/v1/drives/read': {
+    body: z.strictObject({ target, typeId }),
+    heaviest: 1000,
+    answer: answerOf<ReadOut>(),
+  },
+  'POST /api/v1/drives/write': {
+    body: z.strictObject({
+      target,
+      typeId,
+      number: z.string().max(12),
+      from: z.number(),
+      to: z.number(),
+      confirmed,
+    }),
+    heaviest: 2000,
+    may: { role: 'technician', refusal: 'A technician or the lead writes to a drive.' },
+    answer: answerOf<Written>(),
+  },
+  'GET /api/v1/catalogue': { answer: answerOf<{ types: DriveType[] }>() },
+  'POST /api/v1/catalogue': {
+    body: z.strictObject({ type: file, control: file.nullable(), keep: z.boolean() }),
+    heaviest: 2 * MB,
+    answer: z.object({ id: z.string() }),
+  },
+  'GET /api/v1/catalogue/:id/control': { answer: answerOf<Control>() },
+  'GET /api/v1/trace-tables': { answer: answerOf<{ own: readonly TraceTable[] }>() },
+  'PUT /api/v1/trace-tables': {
+    body: traceTablesSchema,
+    heaviest: 512 * kB,
+    may: { role: 'lead', refusal: 'The shop lead keeps these tables.' },
+    answer: answerOf<{ own: readonly TraceTable[] }>(),
+  },
+  'GET /api/v1/consequences': { answer: answerOf<{ consequences: readonly Consequence[] }>() },
+  'PUT /api/v1/consequences': {
+    body: consequencesSchema,
+    heaviest: 64 * kB,
+    may: { role: 'lead', refusal: 'The shop lead keeps this table.' },
+    answer: answerOf<{ consequences: readonly Consequence[] }>(),
+  },
+  'GET /api/v1/settings': { answer: z.object({ limits: limitsSchema }) },
+  'PUT /api/v1/settings': {
+    body: limitsSchema,
+    heaviest: 1000,
+    may: { role: 'lead', refusal: 'The shop lead sets the limits.' },
+    answer: z.object({ limits: limitsSchema }),
+  },
+  'POST /api/v1/person': {
+    body: z.strictObject({ id: z.string().max(60) }),
+    heaviest: 1000,
+    answer: answerOf<{ person: Person }>(),
+  },
+  'POST /api/v1/trends': {
+    body: trendSchema,
+    heaviest: 2 * MB,
+    answer: z.object({ sha256: z.string() }),
+    status: 201,
+  },
+  'POST /api/v1/captures': {
+    body: captureSchema,
+    heaviest: 6 * MB,
+    answer: z.object({ sha256: z.string() }),
+    status: 201,
+  },
+  'POST /api/v1/blobs': { answer: z.object({ sha256: z.string() }), status: 201 },
+  'POST /api/v1/archives': {
+    may: { role: 'technician', refusal: 'A technician or the lead takes archives in.' },
+    answer: answerOf<TakenIn>(),
+    status: 201,
+  },
+  'GET /api/v1/rig': { answer: answerOf<RigState>() },
+  'POST /api/v1/rig': { body: z.unknown(), heaviest: 256_000, answer: answerOf<RigState>() },
+} as const satisfies Record<string, Route>;
+
+export type Contract = typeof contract;
+export type RouteKey = keyof Contract;
+
+/** What a route takes as its body, as a client writes it. */
+export type BodyOf<K extends RouteKey> = Contract[K] extends { body: infer B extends z.ZodType }
+  ? z.input<B>
+  : undefined;
+/** The same after the schema, as the server gets it. */
+export type ParsedBodyOf<K extends RouteKey> = Contract[K] extends { body: infer B extends z.ZodType }
+  ? z.output<B>
+  : undefined;
+export type QueryOf<K extends RouteKey> = Contract[K] extends { query: infer Q extends z.ZodType }
+  ? z.output<Q>
+  : undefined;
+export type AnswerOf<K extends RouteKey> = z.output<Contract[K]['answer']>;
+
+/** Names of the parts of a path that vary. */
+export type ParamsOf<K extends string> = K extends `${string}/:${infer Name}/${infer Rest}`
+  ? Name | ParamsOf<`/${Rest}`>
+  : K extends `${string}/:${infer Name}`
+    ? Name
+    : never;
+
+/** One thing that is wrong with what was sent. */
+export interface ApiProblem {
+  path: string;
+  allowed: string;
+  /** Where it is in a file that was sent. */
+  file?: string;
+  line?: number;
+  given?: string;
+}
+
+/** The one shape of every refusal. */
+export interface ApiError {
+  error: string;
+  problems: readonly ApiProblem[];
+  /** Of a write to a drive: is it certain that nothing was written? */
+  certain?: boolean;
+}

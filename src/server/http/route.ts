@@ -1,0 +1,62 @@
+import type * as z from 'zod';
+import {
+  contract,
+  type AnswerOf,
+  type ParamsOf,
+  type ParsedBodyOf,
+  type QueryOf,
+  type RouteKey,
+} from '../../api/contract';
+import type { Person } from '../../core/logbook';
+import { currentPerson } from '../people/current-person';
+import { guardedRoute, HttpError, jsonBody } from './border';
+
+/** What a handler gets: everything parsed by the route's schemas. */
+export interface Asked<K extends RouteKey> {
+  params: Record<ParamsOf<K>, string>;
+  query: QueryOf<K>;
+  body: ParsedBodyOf<K>;
+  /** Who is at the tablet. */
+  person: () => Promise<Person>;
+  request: Request;
+}
+
+interface RouteOptions {
+  body?: z.ZodType;
+  heaviest?: number;
+  query?: z.ZodType;
+  may?: { role: 'technician' | 'lead'; refusal: string };
+  status?: number;
+}
+
+const routes: Readonly<Record<string, RouteOptions & { answer: z.ZodType }>> = contract;
+
+const mayAsk = ({ role }: Person, wanted: 'technician' | 'lead'): boolean =>
+  wanted === 'lead' ? role === 'lead' : role !== 'apprentice';
+
+/**
+ * A JSON route of the contract: checks who asks, parses query and body, and answers what the contract says.
+ * @param headers of a success
+ */
+export const jsonRoute = <K extends RouteKey>(
+  key: K,
+  handle: (asked: Asked<K>) => Promise<AnswerOf<K>>,
+  headers: Record<string, string> = {},
+) =>
+  guardedRoute(async (request: Request, context: { params: Promise<Record<string, string>> }) => {
+    const {
+      body: bodySchema,
+      heaviest = 0,
+      query: querySchema,
+      may,
+      status = 200,
+    }: RouteOptions = routes[key] ?? {};
+    if (may !== undefined && !mayAsk(await currentPerson(), may.role)) throw new HttpError(403, may.refusal);
+    const search = Object.fromEntries(new URL(request.url).searchParams);
+    const query: unknown = querySchema?.parse(search);
+    const body: unknown =
+      bodySchema === undefined ? undefined : await jsonBody(request, bodySchema, heaviest);
+    // The schemas are those of this key: what they made has its types.
+    const asked = { params: await context.params, query, body, person: currentPerson, request } as Asked<K>;
+    return Response.json(await handle(asked), { status, headers });
+  });

@@ -1,0 +1,67 @@
+import type { AnswerOf, ApiError, BodyOf, ParamsOf, QueryOf, RouteKey } from '@/api/contract';
+
+/** An answer of the server, or why there is none. `status` 0: the server was not reached. */
+export type Called<K extends RouteKey> =
+  { ok: true; value: AnswerOf<K> } | ({ ok: false; status: number } & ApiError);
+
+type Wanted<K extends RouteKey> = (ParamsOf<K> extends never
+  ? { params?: undefined }
+  : { params: Record<ParamsOf<K>, string> }) &
+  (QueryOf<K> extends undefined ? { query?: undefined } : { query: Partial<QueryOf<K>> }) &
+  (BodyOf<K> extends undefined ? { body?: undefined } : { body: BodyOf<K> }) & {
+    /** A file, where the route takes one. */
+    file?: Blob;
+    signal?: AbortSignal;
+  };
+
+const isApiError = (body: unknown): body is Partial<ApiError> & { error: string } =>
+  typeof body === 'object' && body !== null && 'error' in body && typeof body.error === 'string';
+
+function pathOf(path: string, params: Readonly<Record<string, string>>, query: object): string {
+  const filled = path.replace(/:(\w+)/g, (_, name: string) => encodeURIComponent(params[name] ?? ''));
+  const search = new URLSearchParams(
+    Object.entries(query).map(([key, value]): [string, string] => [key, String(value)]),
+  ).toString();
+  return search === '' ? filled : `${filled}?${search}`;
+}
+
+const unreachable = { ok: false, status: 0, error: 'The server does not answer.', problems: [] } as const;
+
+/**
+ * Asks the server. Never throws: what went wrong is in the answer; an aborted call looks like a server
+ * that was not reached.
+ */
+export async function call<K extends RouteKey>(key: K, wanted: Wanted<K>): Promise<Called<K>> {
+  const [method = 'GET', path = ''] = key.split(' ');
+  const {
+    params = {},
+    query = {},
+    body,
+    file,
+    signal,
+  }: {
+    params?: Readonly<Record<string, string>>;
+    query?: object;
+    body?: unknown;
+    file?: Blob;
+    signal?: AbortSignal;
+  } = wanted;
+  try {
+    const answer = await fetch(pathOf(path, params, query), {
+      method,
+      ...(body === undefined
+        ? {}
+        : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+      ...(file === undefined ? {} : { body: file }),
+      ...(signal === undefined ? {} : { signal }),
+    });
+    const said: unknown = await answer.json();
+    // The server is held to the contract by the same types.
+    if (answer.ok) return { ok: true, value: said as AnswerOf<K> };
+    return isApiError(said)
+      ? { ok: false, status: answer.status, problems: [], ...said }
+      : { ok: false, status: answer.status, error: 'The server refused this.', problems: [] };
+  } catch {
+    return unreachable;
+  }
+}
