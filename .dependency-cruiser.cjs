@@ -39,10 +39,7 @@ const testCode = '(\\.test\\.tsx?$|/__tests__/)';
 const floorRules = (root, floors) =>
   floors.flatMap((floor, level) =>
     floor.map((name) => {
-      const above = [
-        ...floor.filter((other) => other !== name),
-        ...floors.slice(level + 1).flat(),
-      ];
+      const above = [...floor.filter((other) => other !== name), ...floors.slice(level + 1).flat()];
       return {
         name: `${root.replace(/^src\//, '')}-${name}-looks-down-only`,
         severity: 'error',

@@ -26,7 +26,6 @@ const config = [
         'error',
         { considerDefaultExhaustiveForUnions: true },
       ],
-      '@typescript-eslint/no-unnecessary-type-assertion': 'error',
       '@typescript-eslint/no-unsafe-argument': 'error',
       '@typescript-eslint/no-unsafe-assignment': 'error',
       '@typescript-eslint/no-unsafe-call': 'error',
@@ -42,7 +41,7 @@ const config = [
     rules: {
       '@typescript-eslint/no-non-null-assertion': 'error',
       '@typescript-eslint/no-unnecessary-condition': 'error',
-      '@typescript-eslint/no-unsafe-type-assertion': 'off',
+      '@typescript-eslint/no-unnecessary-type-assertion': 'error',
     },
   },
   // The launcher and the command line talk to a terminal; that is their interface.

@@ -170,7 +170,7 @@ it('a value the drive refuses holds the run until it is left out, and the report
     why: expect.stringContaining('out of its range') as string,
   });
   expect(lines[place]?.state).toBe('refused');
-  lines[place] = { ...(lines[place] as WriteLine), state: 'left-out' };
+  lines[place] = { ...lines[place], state: 'left-out' };
   expect(await goOn(talk, control, journal, never)).toEqual({ is: 'done' });
   const { ending, leftOver } = runReport(setOf(found), lines, (await readAll(talk, control)).values);
   expect(ending).toBe('as planned');

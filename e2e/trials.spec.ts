@@ -212,7 +212,7 @@ test('a trend is watched, held still and kept', async ({ page }) => {
     entries: { kind: string; payload: { sha256?: string } }[];
   };
   const kept = entries.find((e) => e.kind === 'trend.kept')?.payload.sha256;
-  const blob = await (await page.request.get(`/api/v1/blobs/${kept}`)).json();
+  const blob: unknown = await (await page.request.get(`/api/v1/blobs/${kept}`)).json();
   expect(blob).toMatchObject({ names: ['Output, Hz', 'Current, A', 'Bus, V', 'X1, bit'] });
   expect((blob as { rows: number[][] }).rows.length).toBeGreaterThan(8);
 });

@@ -36,13 +36,14 @@ async function run(
   });
   const ended = new Promise<void>((resolve) => child.once('exit', () => resolve()));
   let wanted = true;
+  const stillWanted = () => wanted;
   let next: Promise<Running | null> | null = null;
   if (again && first.startsWith('listening'))
     void ended.then(async () => {
-      if (!wanted) return;
+      if (!stillWanted()) return;
       say(`${script} died; it is started again`);
       await new Promise((resolve) => setTimeout(resolve, again_ms));
-      if (wanted) next = run(script, ports, env, again);
+      if (stillWanted()) next = run(script, ports, env, again);
     });
   const stop = async () => {
     wanted = false;
@@ -87,7 +88,7 @@ export async function runAlongside(
         : { GRIM_RIG: `127.0.0.1:${ports.drive[1]}`, GRIM_RIG_DRIVE: `127.0.0.1:${ports.drive[0]}` }),
     },
     stop: async () => {
-      await Promise.all(Object.values(started).map((one) => one?.stop()));
+      await Promise.all(Object.values(started).map(async (one) => one?.stop()));
     },
   };
 }

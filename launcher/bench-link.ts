@@ -1,3 +1,4 @@
+import * as z from 'zod';
 /** The link to a drive, timed as a page uses it: read-outs and live values of the simulated drive. */
 
 export interface LinkSpeed {
@@ -48,7 +49,7 @@ export async function timeLink(port: number, drive: string, rig: string): Promis
       method: 'POST',
       body: JSON.stringify({ target: drive, typeId }),
     });
-    const { values } = (await answer.json()) as { values: Record<string, number> };
+    const { values } = z.object({ values: z.record(z.string(), z.number()) }).parse(await answer.json());
     times.push(performance.now() - started);
     entries = Object.keys(values).length;
   }

@@ -2,10 +2,11 @@
 import { readFileSync } from 'node:fs';
 import { v7 } from 'uuid';
 import { controlSchema } from '@/core/equipment/catalogue/schema';
-import type { Values } from '@/core/equipment/drive-words';
 import { planWrites } from '@/core/parameter-sets/parameters';
 import { changedSet, runSources } from '@/core/parameter-sets/parameters/__tests__/changed-set';
 import { seeded } from '../checks/random';
+import * as z from 'zod';
+import { valuesSchema } from '@/core/equipment/drive-words/schema';
 
 const typeId = 'whimbrel-w4';
 const rating = { ratedAmps: 15, power_kW: 7.5, supply_V: 400 };
@@ -27,7 +28,9 @@ export async function timeWriting(
   };
   const api = `http://127.0.0.1:${port}/api/v1`;
   await post(`http://${rig}/`, { drive: { type: typeId, model: 'W4-15' }, wait_s: 3 });
-  const { values } = (await post(`${api}/drives/read`, { target: drive, typeId })) as { values: Values };
+  const { values } = z
+    .object({ values: valuesSchema })
+    .parse(await post(`${api}/drives/read`, { target: drive, typeId }));
   const control = controlSchema.parse(JSON.parse(readFileSync(`catalogue/${typeId}/control.json`, 'utf8')));
   const unit = { typeId, control, rating, values };
   const wanted = changedSet(unit, values, 60, seeded(60), runSources);
@@ -68,7 +71,9 @@ export async function timeWriting(
   });
   for (;;) {
     const answer = await fetch(`${api}/jobs/${jobId}/set-writes`);
-    const { runs } = (await answer.json()) as { runs: { state: string; why: string | null }[] };
+    const { runs } = z
+      .object({ runs: z.array(z.object({ state: z.string(), why: z.string().nullable() })) })
+      .parse(await answer.json());
     const state = runs[0]?.state;
     if (state === 'ended') return { values: steps.length, whole_ms: performance.now() - started };
     if (state === 'held') throw new Error(`the run is held: ${runs[0]?.why ?? ''}`);

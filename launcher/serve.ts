@@ -4,6 +4,7 @@ import { createServer } from 'node:net';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { inRoot, nextCli, root } from './paths';
 import { LauncherError } from './terminal';
+import * as z from 'zod';
 
 export interface Served {
   child: ChildProcess;
@@ -11,6 +12,9 @@ export interface Served {
   ended: Promise<void>;
   stop: () => Promise<void>;
 }
+
+/** Who serves on a port: process ids. */
+const runFileSchema = z.object({ launcher: z.number(), server: z.number() });
 
 const runFile = (port: number): string => inRoot('.data', `serve-${port}.json`);
 
@@ -33,7 +37,7 @@ const commandOf = (pid: number): string => {
 export function anotherStart(): boolean {
   const files = readdirSync(inRoot('.data')).filter((f) => /^serve-\d+\.json$/.test(f));
   return files.some((f) => {
-    const { launcher } = JSON.parse(readFileSync(inRoot('.data', f), 'utf8')) as { launcher: number };
+    const { launcher } = runFileSchema.parse(JSON.parse(readFileSync(inRoot('.data', f), 'utf8')));
     return launcher !== process.pid && commandOf(launcher).includes('launcher/main.ts\0start');
   });
 }
@@ -51,7 +55,7 @@ function endGroup(pid: number | undefined, signal: NodeJS.Signals): void {
 async function clearOrphan(port: number): Promise<void> {
   const file = runFile(port);
   if (!existsSync(file)) return;
-  const { launcher, server } = JSON.parse(readFileSync(file, 'utf8')) as { launcher: number; server: number };
+  const { launcher, server } = runFileSchema.parse(JSON.parse(readFileSync(file, 'utf8')));
   const launcherLives = commandOf(launcher).includes('launcher/main.ts');
   if (!launcherLives && /next/.test(commandOf(server))) {
     endGroup(server, 'SIGTERM');
@@ -107,17 +111,18 @@ export async function serve(
   );
   const ended = new Promise<void>((resolve) => child.once('exit', () => resolve()));
   let gone = false;
+  const isGone = () => gone;
   void ended.then(() => {
     gone = true;
     rmSync(runFile(port), { force: true });
   });
   writeFileSync(runFile(port), JSON.stringify({ launcher: process.pid, server: child.pid }));
   const stop = async () => {
-    if (gone) return;
+    if (isGone()) return;
     endGroup(child.pid, 'SIGTERM');
     await Promise.race([ended, sleep(5_000).then(() => endGroup(child.pid, 'SIGKILL'))]);
   };
-  for (let i = 0; i < 600 && !gone; i += 1) {
+  for (let i = 0; i < 600 && !isGone(); i += 1) {
     try {
       const answer = await fetch(`http://127.0.0.1:${port}/api/v1/health`);
       if (answer.ok) return { child, ended, stop };

@@ -12,6 +12,7 @@ export async function startCommand(args: string[]): Promise<number> {
   await claimPort(port);
   const cluster = await startCluster('main');
   let interrupted = false;
+  const wasInterrupted = () => interrupted;
   const interruption = new Promise<void>((resolve) => {
     for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const)
       process.on(signal, () => {
@@ -34,8 +35,8 @@ export async function startCommand(args: string[]): Promise<number> {
     } finally {
       await alongside.stop();
     }
-    if (!interrupted) say('the server ended by itself; run ./grim start again.');
-    return interrupted ? 0 : 1;
+    if (!wasInterrupted()) say('the server ended by itself; run ./grim start again.');
+    return wasInterrupted() ? 0 : 1;
   } finally {
     // Also one that an earlier start left behind when it was killed.
     if (!anotherStart()) cluster.stop();

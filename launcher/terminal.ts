@@ -9,12 +9,12 @@ export function say(text: string): void {
 /** Turns the operating system's own failures into a line that says what to do. */
 export function plainWords(error: unknown): string {
   if (error instanceof LauncherError) return error.message;
-  const code = (error as NodeJS.ErrnoException | undefined)?.code;
+  const code = error instanceof Error && 'code' in error ? error.code : undefined;
   if (code === 'ENOSPC') return 'the disk is full. Free some space and run this again; nothing kept is lost.';
-  if (code === 'EACCES')
-    return `no permission: ${(error as Error).message}. Was Grim Spanner last started as another user?`;
+  if (code === 'EACCES' && error instanceof Error)
+    return `no permission: ${error.message}. Was Grim Spanner last started as another user?`;
   if (!(error instanceof Error)) return String(error);
   // Sequelize puts PostgreSQL's own words in `original`.
-  const { original } = error as Error & { original?: Error };
-  return `${original?.message ?? ''} ${error.stack ?? error.message}`.trim();
+  const original = 'original' in error && error.original instanceof Error ? error.original.message : '';
+  return `${original} ${error.stack ?? error.message}`.trim();
 }

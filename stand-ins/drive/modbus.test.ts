@@ -11,7 +11,7 @@ const bits = (start: number, bytes: number[]): Map<number, boolean> =>
 /** Of a run of addresses, or null where one is missing. */
 const run = <T>(of: ReadonlyMap<number, T>, start: number, count: number): T[] | null => {
   const list = Array.from({ length: count }, (_, i) => of.get(start + i));
-  return list.every((v) => v !== undefined) ? (list as T[]) : null;
+  return list.every((v) => v !== undefined) ? list : null;
 };
 
 const memory = (): Memory & { words: Map<number, number> } => {

@@ -24,10 +24,7 @@ const changes = plantSchema.partial().extend({
 });
 
 /** Settings by concept: a neutral choice, or a figure. */
-const byConcept = z.partialRecord(
-  z.enum(conceptIds),
-  z.union([z.string(), z.number()]),
-);
+const byConcept = z.partialRecord(z.enum(conceptIds), z.union([z.string(), z.number()]));
 
 export const orderSchema = z.strictObject({
   /** A new drive from the box, on a plant in order. */
@@ -69,10 +66,10 @@ export function pass(holder: Holder, seconds: number): void {
 function merged(plant: Plant, differs: NonNullable<Order['plant']>): Plant {
   const inner = Object.fromEntries(
     Object.entries(differs).map(([key, value]) => {
-      const before = plant[key as keyof Plant];
+      const before: unknown = Reflect.get(plant, key);
       return [
         key,
-        typeof value === 'object' && value !== null && !Array.isArray(value) && typeof before === 'object'
+        typeof value === 'object' && !Array.isArray(value) && typeof before === 'object'
           ? { ...before, ...value }
           : value,
       ];
@@ -124,9 +121,7 @@ const stateOfUnit = ({ unit, plant, box }: Holder) => ({
   inputs: unit.settings.control.inputs.map(({ id, mark }) => ({
     id,
     mark,
-    does: String(
-      meaningOf(unit.settings.control, unit.settings.values, inputConcept(id)) ?? 'none',
-    ),
+    does: String(meaningOf(unit.settings.control, unit.settings.values, inputConcept(id)) ?? 'none'),
   })),
   safeStop: unit.settings.control.safeStop !== null,
   plant,

@@ -263,9 +263,7 @@ export function shownBy(unit: SimulatedUnit, plant: Plant): Live {
     busVolts: unit.machine.busVolts,
     heatsink_C: unit.machine.heatsink_C,
     inputs: simulatedTerminals(unit, plant),
-    relays: Object.fromEntries(
-      unit.settings.control.relays.map(({ id }) => [id, relay(outputConcept(id))]),
-    ),
+    relays: Object.fromEntries(unit.settings.control.relays.map(({ id }) => [id, relay(outputConcept(id))])),
     AI1: plant.AI1,
     AI2: plant.AI2,
     place: simulatedPlace(unit, plant),

@@ -1,5 +1,11 @@
 // What the firmware can see: its settings by meaning, its terminals, the place that holds, the reference.
-import { type ConceptId, type InputFunction, type UnitState, inputConcept, presetConcept } from '@/core/equipment/concepts';
+import {
+  type ConceptId,
+  type InputFunction,
+  type UnitState,
+  inputConcept,
+  presetConcept,
+} from '@/core/equipment/concepts';
 import { meaningOf, type Slot } from '@/core/equipment/drive-words';
 import type { MachineBank, SimulatedMachine } from './machine';
 import { inputIsOn, safeStopIsOn, type Plant } from './plant';
@@ -53,9 +59,7 @@ export const simulatedTerminals = (unit: SimulatedUnit, plant: Plant): Record<st
 /** State of the input that carries a function; null where none does. */
 export function functionOn(unit: SimulatedUnit, plant: Plant, wanted: InputFunction): boolean | null {
   const on = simulatedTerminals(unit, plant);
-  const carrying = unit.settings.control.inputs.filter(
-    ({ id }) => setTo(unit, inputConcept(id)) === wanted,
-  );
+  const carrying = unit.settings.control.inputs.filter(({ id }) => setTo(unit, inputConcept(id)) === wanted);
   return carrying.length === 0 ? null : carrying.some(({ id }) => on[id] === true);
 }
 

@@ -76,8 +76,7 @@ export async function startMeter({ dataPort = 0, controlPort = 0 } = {}): Promis
       case 'unit': {
         const asked = unitSchema.parse(JSON.parse(line.slice(5)));
         const faults = asked.faults.map(({ ohm, ...f }) => (ohm === undefined ? f : { ...f, ohm }));
-        const known = Object.fromEntries(Object.entries(asked.stage).filter(([, v]) => v !== undefined));
-        unit = { stage: stage(known), faults, temperature_C: asked.temperature_C, bank_V: 0 };
+        unit = { stage: stage(asked.stage), faults, temperature_C: asked.temperature_C, bank_V: 0 };
         return 'ok';
       }
       case 'touch':

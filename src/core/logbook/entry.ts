@@ -39,6 +39,14 @@ export type Envelope = Omit<Entry, 'kind' | 'payload'>;
 export const makeEntry = <K extends EntryKind>(envelope: Envelope, kind: K, payload: Payload<K>): Entry =>
   ({ ...envelope, kind, payload }) as unknown as Entry;
 
+/** An entry from where it was kept, or from an archive: the schema of its kind has passed its payload. */
+export const keptEntry = (envelope: Envelope, kind: EntryKind, payload: unknown): Entry =>
+  ({ ...envelope, kind, payload }) as Entry;
+
+/** An entry without what the server adds. */
+export const withoutServerParts = ({ by: _by, seq: _seq, receivedAt: _at, ...entry }: Entry): NewEntry =>
+  entry;
+
 /** The same without what the server adds. */
 export const makeNewEntry = <K extends EntryKind>(
   envelope: Omit<Envelope, 'by' | 'seq' | 'receivedAt'>,

@@ -1,6 +1,6 @@
 // A job is a logbook: appended entries, and the pure fold from them to the state of the job.
 export type { Entry, EntryOf, Envelope, NewEntry, Person, Role } from './entry';
-export { inOrder, makeEntry, makeNewEntry, timeOf } from './entry';
+export { inOrder, keptEntry, withoutServerParts, makeEntry, makeNewEntry, timeOf } from './entry';
 export type { EntryKind, Payload } from './payloads';
 export type { LogLine } from './log-line';
 export type { JobState } from './job-state';

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { controlShape } from '../equipment/catalogue/schema';
-import { fitCheck, nothingAsked, type UnitRequirements } from '../replacement/replacement';
+import { fitCheck, nothingAsked } from '../replacement/replacement';
 import { askedSchema } from '../replacement/replacement/schema';
 import { verb } from './verb';
 import { always } from './vocabulary-schema';
@@ -64,11 +64,5 @@ export const fitCheckVerb = verb({
     ),
     actions: z.array(z.strictObject({ kind: action, text: z.string(), row: z.string() })),
   }),
-  run: ({ old, next, asked }) => {
-    const given = Object.fromEntries(Object.entries(asked).filter(([, v]) => v !== undefined));
-    return fitCheck(old, next, {
-      ...nothingAsked,
-      ...(given as Pick<UnitRequirements, 'supply'> & Partial<UnitRequirements>),
-    });
-  },
+  run: ({ old, next, asked }) => fitCheck(old, next, { ...nothingAsked, ...asked }),
 });

@@ -109,7 +109,7 @@ export const setTranslateVerb = verb({
             shown: z.string(),
           })
           .nullable(),
-        outcome: z.enum(translationOutcomes as [string, ...string[]]),
+        outcome: z.enum(translationOutcomes),
         sum: z.string().nullable(),
         reason: z.string().nullable(),
         options: z.array(z.strictObject({ value: z.number(), name: z.string() })),

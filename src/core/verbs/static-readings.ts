@@ -6,7 +6,6 @@ import {
   readings,
   terminals,
   terminalsOf,
-  type Position,
   type Probe,
   type Stage,
 } from '../equipment/power-stage';
@@ -85,7 +84,7 @@ const input = z
     if (elements !== undefined) return;
     probes?.forEach((probe, i) =>
       (['red', 'black'] as const).forEach((lead) => {
-        if (!(terminals as readonly string[]).includes(probe[lead]))
+        if (!terminals.some((t) => t === probe[lead]))
           ctx.issues.push({
             code: 'custom',
             path: ['probes', i, lead],
@@ -149,7 +148,7 @@ export const staticReadings = verb({
       temperature_C: i.temperature_C,
       faults: i.faults,
       conditions: i.conditions,
-      devices: i.devices as Partial<Record<Position, { Is: number; n: number; Rs: number }>>,
+      devices: i.devices,
     });
     const taken = readings(
       network,

@@ -10,7 +10,7 @@ const input = z
     /** The sound unit at the load it ran on. */
     ...circuitShape,
     /** By the names of the figures of `waveform`; `i_sum_rms` is all three outputs in one clamp. */
-    measured: z.partialRecord(z.enum(judgedKeys as [string, ...string[]]), z.number()),
+    measured: z.partialRecord(z.enum(judgedKeys), z.number()),
     /** 0: the unit has none. */
     prechargeOhm: z.number().min(0).max(1e6).default(0),
   })

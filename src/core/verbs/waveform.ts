@@ -25,7 +25,7 @@ export const waveformVerb = verb({
   output,
   run: ({ samples, id: _, note: __, ...given }) => {
     const { run, figures, by } = simulateWave(given);
-    const columns = Object.entries({ t: run.t, ...run.samples }).map(([name, list]) => [
+    const columns = Object.entries({ t: run.t, ...run.samples }).map(([name, list]): [string, number[]] => [
       name,
       Array.from(list),
     ]);

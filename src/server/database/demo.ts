@@ -1,29 +1,42 @@
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { v7 } from 'uuid';
+import * as z from 'zod';
 import type { EntryKind, Payload, Person, NewEntry } from '../../core/logbook';
-import { newEntriesSchema, newestVersion } from '../../core/logbook/schema';
+import { newEntrySchema, newestVersion, payloads } from '../../core/logbook/schema';
 import { againId, proofSteps } from '../../core/bench/make-safe';
 import type { Stage } from '../../core/equipment/power-stage';
 import { db } from './connection';
 import { appendEntries, openJob } from '../logbook/jobs';
+import { keysOf } from '../../core/numerics/arrays';
 
 /** Set when the demo is wholly there. */
 export const filledKey = 'demo-filled';
 
-interface DemoEntry {
+const person = z.object({
+  id: z.string(),
+  name: z.string(),
+  role: z.enum(['technician', 'lead', 'apprentice']),
+});
+const demoLine = z.object({
   /** Minutes before the demo is loaded. */
-  ago: number;
-  by: string;
-  kind: EntryKind | 'demo.proof' | 'demo.readings';
-  payload: unknown;
-}
+  ago: z.number(),
+  by: z.string(),
+  kind: z.enum([...keysOf(payloads), 'demo.proof', 'demo.readings']),
+  payload: z.unknown(),
+});
+type DemoEntry = z.output<typeof demoLine>;
 
-interface Scenario {
-  people: Person[];
-  assets: { id: string; site: string; name: string; knownSources: string[] }[];
-  jobs: { id: string; entries: DemoEntry[] }[];
-}
+const scenarioSchema = z.object({
+  people: z.array(person),
+  assets: z.array(
+    z.object({ id: z.string(), site: z.string(), name: z.string(), knownSources: z.array(z.string()) }),
+  ),
+  jobs: z.array(z.object({ id: z.string(), entries: z.array(demoLine) })),
+});
+
+const proofSchema = z.object({ bank_V: z.number(), again_V: z.number(), other_V: z.number() });
+const readingsSchema = z.array(z.tuple([z.string(), z.string(), z.union([z.number(), z.literal('OL')])]));
 
 type Timed = { entry: NewEntry; receivedAt: Date; by: Person };
 
@@ -55,7 +68,7 @@ function proofEntries(
  */
 export async function loadDemo(now = new Date()): Promise<void> {
   const path = join(process.cwd(), 'demo', 'scenario.json');
-  const scenario = JSON.parse(await readFile(path, 'utf8')) as Scenario;
+  const scenario = scenarioSchema.parse(JSON.parse(await readFile(path, 'utf8')));
   const { Person: People, Asset } = db().models;
   await People.bulkCreate(
     scenario.people.map((p) => ({ ...p, active: true })),
@@ -93,19 +106,22 @@ async function loadJob(
         payload: filled(payload, now, newest),
       };
       newest.set(kind, raw.id);
-      const [entry] = newEntriesSchema.parse([raw]);
-      return { entry: entry as NewEntry, receivedAt, by };
+      return { entry: newEntrySchema.parse(raw), receivedAt, by };
     };
-    if (line.kind === 'identify.drive') stage = (line.payload as Payload<'identify.drive'>).stage;
-    if (line.kind === 'demo.proof' && stage !== null)
-      return proofEntries(stage, line.payload as Parameters<typeof proofEntries>[1]).map((e) =>
+    if (line.kind === 'identify.drive') stage = payloads['identify.drive'].parse(line.payload).stage;
+    if (line.kind === 'demo.proof') {
+      if (stage === null) throw new Error('demo/scenario.json: a proof before its drive');
+      return proofEntries(stage, proofSchema.parse(line.payload)).map((e) =>
         make(e.kind, e.payload, e.after_s),
       );
+    }
     if (line.kind === 'demo.readings')
-      return (line.payload as [string, string, number | 'OL'][]).map(([red, black, value], i) =>
-        make('static.reading', { red, black, value, typed: String(value) }, i * 15),
-      );
-    return [make(line.kind as EntryKind, line.payload, 0)];
+      return readingsSchema
+        .parse(line.payload)
+        .map(([red, black, value], i) =>
+          make('static.reading', { red, black, value, typed: String(value) }, i * 15),
+        );
+    return [make(line.kind, line.payload, 0)];
   });
   const [opening, ...rest] = timed;
   if (opening === undefined || opening.entry.kind !== 'job.opened')

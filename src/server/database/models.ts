@@ -6,6 +6,9 @@ import {
   type InferCreationAttributes,
   type Sequelize,
 } from 'sequelize';
+import type { Rating, Values } from '../../core/equipment/drive-words';
+import type { EntryKind, JobSummary, Role } from '../../core/logbook';
+import type { WriteLine, WriteRunState } from '../../core/parameter-sets/write-run';
 
 type Row<M extends Model> = InferAttributes<M>;
 type NewRow<M extends Model> = InferCreationAttributes<M>;
@@ -13,7 +16,7 @@ type NewRow<M extends Model> = InferCreationAttributes<M>;
 export class PersonRow extends Model<Row<PersonRow>, NewRow<PersonRow>> {
   declare id: string;
   declare name: string;
-  declare role: string;
+  declare role: Role;
   declare active: CreationOptional<boolean>;
 }
 
@@ -38,10 +41,10 @@ export class EntryRow extends Model<Row<EntryRow>, NewRow<EntryRow>> {
   declare seq: number;
   declare id: string;
   declare v: number;
-  declare kind: string;
+  declare kind: EntryKind;
   declare at: Date;
   declare byId: string;
-  declare byRole: string;
+  declare byRole: Role;
   declare receivedAt: Date;
   declare payload: unknown;
   declare corrects: string | null;
@@ -50,7 +53,7 @@ export class EntryRow extends Model<Row<EntryRow>, NewRow<EntryRow>> {
 export class JobSummaryRow extends Model<Row<JobSummaryRow>, NewRow<JobSummaryRow>> {
   declare jobId: string;
   declare seq: number;
-  declare summary: unknown;
+  declare summary: JobSummary;
 }
 
 export class Blob extends Model<Row<Blob>, NewRow<Blob>> {
@@ -80,9 +83,9 @@ export class WriteRun extends Model<Row<WriteRun>, NewRow<WriteRun>> {
   declare target: string;
   declare typeId: string;
   declare serial: string | null;
-  declare rating: unknown;
-  declare found: unknown;
-  declare state: string;
+  declare rating: Rating;
+  declare found: Values;
+  declare state: WriteRunState;
   declare why: string | null;
   declare byId: string;
   declare begunAt: CreationOptional<Date>;
@@ -93,7 +96,7 @@ export class WriteRun extends Model<Row<WriteRun>, NewRow<WriteRun>> {
 export class WriteLineRow extends Model<Row<WriteLineRow>, NewRow<WriteLineRow>> {
   declare runId: string;
   declare place: number;
-  declare line: unknown;
+  declare line: WriteLine;
   declare settledAt: Date | null;
 }
 

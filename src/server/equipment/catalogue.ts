@@ -50,10 +50,12 @@ export async function controlOf(typeId: string): Promise<Control | null> {
   controls.set(typeId, known);
   return known.catch((error: unknown) => {
     controls.delete(typeId);
-    if ((error as NodeJS.ErrnoException).code === 'ENOENT') return null;
+    if (error instanceof Error && 'code' in error && error.code === 'ENOENT') return null;
     throw error;
   });
 }
+
+const parsedJson = (text: string): unknown => JSON.parse(text);
 
 export interface WrittenType {
   /** Text of type.json, and of control.json where there is one. */
@@ -89,7 +91,7 @@ export async function keepType(
       id,
       type: typeRead.value,
       // What was written is kept, not what the schema made of it: defaults are filled in when it is read.
-      control: control === null ? null : (JSON.parse(control) as unknown),
+      control: control === null ? null : parsedJson(control),
       byId,
       receivedAt: new Date(),
     });

@@ -88,7 +88,7 @@ describe('keeping entries', () => {
     await openJob(opening(jobId), person);
     await appendEntries(
       jobId,
-      [{ ...note(jobId, ''), kind: 'question.opened', payload: { text: 'whose?' } } as NewEntry],
+      [{ ...note(jobId, ''), kind: 'question.opened', payload: { text: 'whose?' } }],
       person,
     );
     const before = (await board()).find((l) => l.jobId === jobId);

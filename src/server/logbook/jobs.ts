@@ -2,6 +2,7 @@ import { isDeepStrictEqual } from 'node:util';
 import type { Transaction } from 'sequelize';
 import {
   fold,
+  keptEntry,
   mustStayDead,
   sourcesMet,
   summarise,
@@ -24,21 +25,20 @@ async function peopleOf(rows: readonly EntryRow[], transaction?: Transaction): P
   return new Map(found.map((p) => [p.id, p.name]));
 }
 
+/** An entry as it was kept: its payload passed the schema of its kind then. */
 function toEntry(row: EntryRow, names: ReadonlyMap<string, string>): Entry {
-  const entry = {
-    v: row.v,
-    id: row.id,
-    jobId: row.jobId,
+  const { v, id, jobId, seq, kind } = row;
+  const envelope = {
+    v,
+    id,
+    jobId,
     at: row.at.toISOString(),
-    kind: row.kind,
-    payload: row.payload,
     by: { id: row.byId, name: names.get(row.byId) ?? '', role: row.byRole },
-    seq: row.seq,
+    seq,
     receivedAt: row.receivedAt.toISOString(),
     ...(row.corrects === null ? {} : { corrects: row.corrects }),
   };
-  // The payload passed its kind's schema when it was kept; the database gives it back as it was.
-  return entry as Entry;
+  return keptEntry(envelope, kind, row.payload);
 }
 
 /** The entries of a job after a seq, in order; null when there is no such job. */
@@ -164,7 +164,7 @@ export interface BoardLine extends JobSummary {
 /** All jobs, the ones with the tightest clock first. */
 export async function board(): Promise<BoardLine[]> {
   const rows = await db().models.JobSummary.findAll();
-  const lines = rows.map((row) => ({ jobId: row.jobId, ...(row.summary as JobSummary) }));
+  const lines = rows.map((row) => ({ jobId: row.jobId, ...row.summary }));
   const runsOut = (l: BoardLine): number =>
     l.conclusion !== null || l.stoppedAt === null || l.downtimeAllowed_min === null
       ? Infinity

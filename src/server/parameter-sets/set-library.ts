@@ -1,7 +1,7 @@
 import { Op } from 'sequelize';
 import { ratingOf } from '../../core/equipment/catalogue';
 import { meaningOf, type Rating } from '../../core/equipment/drive-words';
-import type { Payload } from '../../core/logbook';
+import type { EntryKind, Payload } from '../../core/logbook';
 import { checksumOf, type LibrarySet } from '../../core/parameter-sets/set-files';
 import { catalogue, controlOf } from '../equipment/catalogue';
 import { db } from '../database/connection';
@@ -12,6 +12,9 @@ const mostShown = 60;
 
 const kinds = ['set.kept', 'drive.read'];
 type Kept = Payload<'set.kept'> | Payload<'drive.read'>;
+
+/** The payload of a row whose kind the query asked for: it passed that kind's schema when it was kept. */
+const payloadOf = <K extends EntryKind>(row: { payload: unknown }): Payload<K> => row.payload as Payload<K>;
 
 const about = (payload: Kept) =>
   'identity' in payload
@@ -39,7 +42,7 @@ export async function setLibrary(jobId: string, text: string): Promise<LibrarySe
   const marks = await Entry.findAll({ where: { kind: 'set.good' }, order: [['receivedAt', 'ASC']] });
   const good = new Map(
     marks.map((m) => {
-      const { set, why } = m.payload as Payload<'set.good'>;
+      const { set, why } = payloadOf<'set.good'>(m);
       return [set, why];
     }),
   );
@@ -49,8 +52,7 @@ export async function setLibrary(jobId: string, text: string): Promise<LibrarySe
     .filter((w) => w !== '');
   return rows
     .map((row): LibrarySet => {
-      // It passed the schema of its kind when it was kept.
-      const payload = row.payload as Kept;
+      const payload = payloadOf<'set.kept' | 'drive.read'>(row);
       const asset = assets.get(jobs.get(row.jobId)?.assetId ?? '');
       return {
         id: row.id,
@@ -91,7 +93,7 @@ export async function otherStators(jobId: string): Promise<number[] | null> {
   });
   const ohms = await Promise.all(
     rows.map(async (row) => {
-      const { typeId, values } = row.payload as Kept;
+      const { typeId, values } = payloadOf<'set.kept' | 'drive.read'>(row);
       const control = await controlOf(typeId);
       const ohm = control === null ? undefined : meaningOf(control, values, 'motor.stator-resistance');
       return typeof ohm === 'number' && ohm > 0 ? [ohm] : [];
@@ -105,12 +107,12 @@ export async function librarySet(id: string): Promise<(Kept & { rating?: Rating 
   const { Entry } = db().models;
   const row = await Entry.findOne({ where: { id, kind: { [Op.in]: kinds } } });
   if (row === null) return null;
-  const set = row.payload as Kept;
+  const set = payloadOf<'set.kept' | 'drive.read'>(row);
   if ('rating' in set) return set;
   const plate = await Entry.findOne({
     where: { jobId: row.jobId, kind: 'identify.drive' },
     order: [['seq', 'DESC']],
   });
   if (plate === null) return set;
-  return { ...set, rating: ratingOf(plate.payload as Payload<'identify.drive'>, await catalogue()) };
+  return { ...set, rating: ratingOf(payloadOf<'identify.drive'>(plate), await catalogue()) };
 }

@@ -5,7 +5,7 @@ import type { PersonRow } from '../database/models';
 const toPerson = (row: PersonRow): Person => ({
   id: row.id,
   name: row.name,
-  role: row.role as Person['role'],
+  role: row.role,
 });
 
 /** The people who may be chosen, by name. */

@@ -118,7 +118,7 @@ export function answering(
   answer: (asked: SentRequest) => { status?: number; body: unknown } | null,
 ): SentRequest[] {
   const asked: SentRequest[] = [];
-  globalThis.fetch = ((url: unknown, init: RequestInit = {}) => {
+  globalThis.fetch = (url: unknown, init: RequestInit = {}) => {
     const one: SentRequest = {
       url: String(url),
       method: init.method ?? 'GET',
@@ -133,6 +133,6 @@ export function answering(
       status,
       json: () => Promise.resolve(body),
     } as Response);
-  }) as typeof fetch;
+  };
   return asked;
 }

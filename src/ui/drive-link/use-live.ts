@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Live } from '@/core/equipment/drive-words';
+import { ownJson } from '../kit/own-json';
 
 export interface LiveState {
   live: Live | null;
@@ -25,12 +26,12 @@ export function useLive(target: string | null, typeId: string | null, came: (liv
     const name = `${target} ${typeId}`;
     const source = new EventSource(`/api/v1/drives/watch?${new URLSearchParams({ target, typeId })}`);
     source.onmessage = ({ data }: MessageEvent<string>) => {
-      const live = JSON.parse(data) as Live;
+      const live = ownJson<Live>(data);
       setState({ live, trouble: null, of: name });
       listener.current(live);
     };
-    source.addEventListener('trouble', (e) => {
-      const { message } = JSON.parse((e as MessageEvent<string>).data) as { message: string };
+    source.addEventListener('trouble', (e: MessageEvent<string>) => {
+      const { message } = ownJson<{ message: string }>(e.data);
       setState((s) => ({ ...s, trouble: message, of: name }));
     });
     source.onerror = () =>

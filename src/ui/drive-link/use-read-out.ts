@@ -1,5 +1,4 @@
 import { useState } from 'react';
-import type { Payload } from '@/core/logbook';
 import type { JobStore } from '../job-store/use-job';
 import { call } from '../api/call';
 

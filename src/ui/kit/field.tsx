@@ -1,5 +1,6 @@
 import { Box, chakra, Text } from '@chakra-ui/react';
 import { useId, type ComponentProps, type ReactNode } from 'react';
+import { keysOf } from '@/core/numerics/arrays';
 
 const Input = chakra('input');
 const Chooser = chakra('select');
@@ -128,7 +129,7 @@ export interface Option<V extends string = string> {
 /** Options from words by value. */
 export const optionsOf = <V extends string>(words: Readonly<Record<V, string>>): Option<V>[] =>
   // Keys of a record that was written out are of its key type.
-  (Object.keys(words) as V[]).map((value) => ({ value, label: words[value] }));
+  keysOf(words).map((value) => ({ value, label: words[value] }));
 
 /** A labelled choice from a list. */
 export function Select<V extends string>({

@@ -17,7 +17,7 @@ const shownFigure = (value: number | null): string =>
 /** A lane's range: what came, with some air, and never nothing. */
 function rangeOf(values: readonly number[], unit: string): [number, number] {
   if (unit === 'bit') return [-0.1, 1.1];
-  const [low = 0, high = 1] = extent(values) as [number | undefined, number | undefined];
+  const [low = 0, high = 1] = extent(values);
   const air = Math.max(0.05 * (high - low), 0.02 * Math.abs(high), 0.5);
   return [low - air, high + air];
 }

@@ -1,5 +1,6 @@
 import { wrap, type Remote } from 'comlink';
 import { useEffect, useMemo, useRef, useState } from 'react';
+import { ownJson } from './own-json';
 
 /**
  * Asks a worker, the newest wish only: while one is computed, what was wished before the newest is dropped.
@@ -53,7 +54,7 @@ export function useLatest<Api, Wish, Answer>(
           wanted.current = null;
           const at = remote.current;
           if (at === null) return;
-          const answer = await how.current.ask(at, JSON.parse(asked) as Wish);
+          const answer = await how.current.ask(at, ownJson<Wish>(asked));
           if (remote.current === at) setState({ answer, of: asked, failed: false });
         }
       } catch {

@@ -1,9 +1,8 @@
-import { at } from '../../numerics/circuit';
 import { column } from './ground';
 import { standingOf } from './fit';
 import { shared, solution } from './solve';
 import type { AnswersOfRow, Hypothesis, Solution, Tables } from './tables';
-import { item } from '../../numerics/arrays';
+import { item, indexAt } from '../../numerics/arrays';
 
 const noColumns: readonly number[] = [];
 
@@ -49,14 +48,14 @@ function numbered({ meter }: Tables, row: AnswersOfRow, h: Hypothesis, solved: S
 /** The number of a hypothesis' answer; solved when first asked for. */
 export function answer(tables: Tables, h: Hypothesis, row: number): number {
   const all = answersOf(tables, row);
-  const known = at(all.of, h.number);
+  const known = indexAt(all.of, h.number);
   return known === unasked ? numbered(tables, all, h, solution(tables, h, row)) : known;
 }
 
 /** The same where it need not be solved; `unasked` where it must. */
 export function answerAtHand(tables: Tables, h: Hypothesis, row: number): number {
   const all = answersOf(tables, row);
-  const known = at(all.of, h.number);
+  const known = indexAt(all.of, h.number);
   if (known !== unasked) return known;
   const solved = shared(tables, h, row);
   return solved === undefined ? unasked : numbered(tables, all, h, solved);

@@ -1,4 +1,3 @@
-import { at } from '../../numerics/circuit';
 import {
   familyOf,
   isJunction,
@@ -16,7 +15,7 @@ import type { Posterior, DiagnosisProblem, Weighed } from './question';
 import { isBlocked, solution } from './solve';
 import { inertFaults } from './variants';
 import type { Hypothesis } from './tables';
-import { byteAt, item } from '../../numerics/arrays';
+import { byteAt, item, valueAt } from '../../numerics/arrays';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { abs, log, min } = Math;
@@ -36,7 +35,7 @@ function comesTo(
   let volts = solved.volts;
   for (let e = 0; e < solved.columns.length; e += 1) {
     const c = byteAt(solved.columns, e);
-    volts += at(solved.values, e) * at(hypothesis.open.includes(c) ? unknowns : common, c);
+    volts += valueAt(solved.values, e) * valueAt(hypothesis.open.includes(c) ? unknowns : common, c);
   }
   return abs(volts) > ceiling_V ? Infinity : volts;
 }
@@ -47,7 +46,7 @@ const same_V = 3 * model.reading_V;
 /** Does a fit predict what a group's leader does, as far as the noise lets us see? */
 const equal = ({ rows, ceiling }: DiagnosisProblem, group: CandidateGroup, other: HypothesisFit): boolean =>
   rows.every((_, i) => {
-    const x = at(group.expects, i);
+    const x = valueAt(group.expects, i);
     const y = comesTo(other, i, group.leader.fit.unknowns, ceiling.volts);
     return x === y || abs(x - y) < same_V;
   });
@@ -175,7 +174,7 @@ function readDirectly({ tables, rows }: DiagnosisProblem, component: Position): 
     if (sound === undefined) return false;
     const { columns, values } = solution(tables, sound, row);
     const e = columns.indexOf(place);
-    return e >= 0 && abs(at(values, e)) > direct;
+    return e >= 0 && abs(valueAt(values, e)) > direct;
   });
 }
 
@@ -190,7 +189,7 @@ export function positionStates(
   variants.forEach(({ fault: { component, mode } }, v) => {
     const modes = chances.get(component) ?? new Map<FaultMode, number>();
     chances.set(component, modes);
-    modes.set(mode, (modes.get(mode) ?? 0) + at(ofVariant, v));
+    modes.set(mode, (modes.get(mode) ?? 0) + valueAt(ofVariant, v));
   });
   const hidden = new Set(unseen.map((f) => `${f.component} ${f.mode}`));
   return positionsOf(stage).map((component) => {

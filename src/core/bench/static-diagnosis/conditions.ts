@@ -1,10 +1,11 @@
-import { at, saturationAt, thermalVolts } from '../../numerics/circuit';
+import { saturationAt, thermalVolts } from '../../numerics/circuit';
 import { typicalDevices, type Family } from '../../equipment/power-stage';
 import type { Condition, ConditionCode } from './diagnosis';
 import { decimalFactors, expectedOf, normalBelow, type Expectation, type HypothesisFit } from './fit';
 import { column, families, usual_A, usualTemperature_C } from './ground';
 import { model } from './model';
 import type { Posterior, DiagnosisProblem, Weighed } from './question';
+import { valueAt } from '../../numerics/arrays';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { abs, log, max, min } = Math;
@@ -72,7 +73,7 @@ export const familyShiftOf = (
   familyShift_V: Readonly<Record<string, number>>,
   unknowns: Float64Array,
 ): Record<string, number> =>
-  Object.fromEntries(families.map((f) => [f, (familyShift_V[f] ?? 0) + at(unknowns, column.family(f))]));
+  Object.fromEntries(families.map((f) => [f, (familyShift_V[f] ?? 0) + valueAt(unknowns, column.family(f))]));
 
 /** Are all drops off the same way, more than makes differ among themselves? */
 function drift(
@@ -90,7 +91,7 @@ function drift(
   );
   const shifts = [...read].map((f) => {
     const known = temperature_C === undefined ? 0 : temperatureShift(f, temperature_C);
-    return (question.tables.familyShift_V[f] ?? 0) + at(best.unknowns, column.family(f)) - known;
+    return (question.tables.familyShift_V[f] ?? 0) + valueAt(best.unknowns, column.family(f)) - known;
   });
   if (shifts.length < 2) return [];
   const mean = shifts.reduce((a, b) => a + b, 0) / shifts.length;
@@ -110,7 +111,7 @@ function drift(
 /** Figures that fit with their decimal point moved; as sure as the fit is that they are slips. */
 function slips({ observations }: DiagnosisProblem, best: HypothesisFit): Condition[] {
   const moved = observations.flatMap((o, i) => {
-    const doubt = 1 - at(best.trust, i);
+    const doubt = 1 - valueAt(best.trust, i);
     const expected = expectedOf(best, i);
     if (o.state !== 'finite' || doubt < asserted || !Number.isFinite(expected)) return [];
     const factor = decimalFactors.find((f) => abs(o.volts / f - expected) < 5 * model.reading_V);
@@ -130,7 +131,7 @@ export function conditionsOf(
 ): Condition[] {
   const chances = new Map<ConditionCode, number>();
   question.tables.circumstances.forEach(({ code }, c) => {
-    if (code !== null) chances.set(code, (chances.get(code) ?? 0) + at(ofCircumstance, c));
+    if (code !== null) chances.set(code, (chances.get(code) ?? 0) + valueAt(ofCircumstance, c));
   });
   return [
     ...[...chances].filter(([, p]) => p > 0.05).map(([code, p]) => condition(code, p)),

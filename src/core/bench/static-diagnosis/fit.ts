@@ -1,10 +1,9 @@
-import { at } from '../../numerics/circuit';
 import { model } from './model';
 import type { Observation } from './observations';
 import { column } from './ground';
 import { effect, isBlocked } from './solve';
 import type { Hypothesis, Solution, Standing } from './tables';
-import { byteAt, item, numberAt } from '../../numerics/arrays';
+import { byteAt, item, numberAt, valueAt, indexAt } from '../../numerics/arrays';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { abs, exp, log, log1p, max, min, sqrt } = Math;
@@ -92,28 +91,28 @@ export function stateLikelihood(
 function solveCholesky(matrix: Float64Array, n: number, rhs: Float64Array): number {
   let halfLog = 0;
   for (let k = 0; k < n; k += 1) {
-    const pivot = sqrt(max(at(matrix, k * n + k), 1e-300));
+    const pivot = sqrt(max(valueAt(matrix, k * n + k), 1e-300));
     matrix[k * n + k] = pivot;
     halfLog += log(pivot);
-    const y = at(rhs, k) / pivot;
+    const y = valueAt(rhs, k) / pivot;
     rhs[k] = y;
     for (let i = k + 1; i < n; i += 1) {
       const rowI = i * n;
-      const below = at(matrix, rowI + k) / pivot;
+      const below = valueAt(matrix, rowI + k) / pivot;
       if (below === 0) continue;
       matrix[rowI + k] = below;
-      rhs[i] = at(rhs, i) - below * y;
+      rhs[i] = valueAt(rhs, i) - below * y;
       for (let j = k + 1; j <= i; j += 1) {
-        const left = at(matrix, j * n + k);
+        const left = valueAt(matrix, j * n + k);
         // Rows above this one in the column are divided already.
-        if (left !== 0) matrix[rowI + j] = at(matrix, rowI + j) - below * left;
+        if (left !== 0) matrix[rowI + j] = valueAt(matrix, rowI + j) - below * left;
       }
     }
   }
   for (let i = n - 1; i >= 0; i -= 1) {
-    const x = at(rhs, i) / at(matrix, i * n + i);
+    const x = valueAt(rhs, i) / valueAt(matrix, i * n + i);
     rhs[i] = x;
-    for (let j = 0; j < i; j += 1) rhs[j] = at(rhs, j) - at(matrix, i * n + j) * x;
+    for (let j = 0; j < i; j += 1) rhs[j] = valueAt(rhs, j) - valueAt(matrix, i * n + j) * x;
   }
   return halfLog;
 }
@@ -166,7 +165,7 @@ export function spreadOf(
   { spread }: Expectation,
   c: number,
 ): number {
-  if (!open.includes(c) || c === column.circumstance) return at(spread, c);
+  if (!open.includes(c) || c === column.circumstance) return valueAt(spread, c);
   if (c < column.leak0) return model.degradedSpread_V;
   return beside ? model.leakSpreadBeside : model.leakSpread;
 }
@@ -217,14 +216,15 @@ export function fit(
       (isDevice(c) ? studentGain : 1) /
       spreadOf({ open, beside: hypothesis.faults.length > 1 }, expectation, c) ** 2,
   );
-  const centre = Float64Array.from(active, (c) => at(expectation.centre, c));
+  const centre = Float64Array.from(active, (c) => valueAt(expectation.centre, c));
   const x = Float64Array.from(active, (c) =>
-    near === undefined ? at(expectation.centre, c) : at(near.unknowns, c),
+    near === undefined ? valueAt(expectation.centre, c) : valueAt(near.unknowns, c),
   );
   const left = (f: Figure): number => {
     let sum = f.residual;
     const { columns, values } = f.solved;
-    for (let e = 0; e < columns.length; e += 1) sum -= at(values, e) * at(x, at(local, byteAt(columns, e)));
+    for (let e = 0; e < columns.length; e += 1)
+      sum -= valueAt(values, e) * valueAt(x, indexAt(local, byteAt(columns, e)));
     return sum;
   };
   const matrix = new Float64Array(n * n);
@@ -233,31 +233,31 @@ export function fit(
   for (let round = 0; round < rounds; round += 1) {
     matrix.fill(0);
     for (let u = 0; u < n; u += 1) {
-      let weight = at(precision, u);
+      let weight = valueAt(precision, u);
       if (isDevice(numberAt(active, u))) {
-        const off = at(x, u) / model.device_V;
+        const off = valueAt(x, u) / model.device_V;
         weight = (model.deviceFreedom + 1) / (model.deviceFreedom + off * off) / model.device_V ** 2;
       }
       matrix[u * n + u] = weight;
-      rhs[u] = weight * at(centre, u);
+      rhs[u] = weight * valueAt(centre, u);
     }
     for (const f of finite) {
-      const weight = at(trust, f.i) / f.spread ** 2;
+      const weight = valueAt(trust, f.i) / f.spread ** 2;
       if (weight < 1) continue;
       const { columns, values } = f.solved;
       for (let e = 0; e < columns.length; e += 1) {
-        const u = at(local, byteAt(columns, e));
-        const weighted = weight * at(values, e);
-        rhs[u] = at(rhs, u) + weighted * f.residual;
+        const u = indexAt(local, byteAt(columns, e));
+        const weighted = weight * valueAt(values, e);
+        rhs[u] = valueAt(rhs, u) + weighted * f.residual;
         for (let d = 0; d <= e; d += 1) {
-          const place = u * n + at(local, byteAt(columns, d));
-          matrix[place] = at(matrix, place) + weighted * at(values, d);
+          const place = u * n + indexAt(local, byteAt(columns, d));
+          matrix[place] = valueAt(matrix, place) + weighted * valueAt(values, d);
         }
       }
     }
     halfLog = solveCholesky(matrix, n, rhs);
     let moved = 0;
-    for (let u = 0; u < n; u += 1) moved = max(moved, abs(at(rhs, u) - at(x, u)));
+    for (let u = 0; u < n; u += 1) moved = max(moved, abs(valueAt(rhs, u) - valueAt(x, u)));
     x.set(rhs);
     for (const f of finite) trust[f.i] = 1 / (1 + exp(slipScore(f, left(f)) - goodScore(f, left(f))));
     if (moved < settled_V) break;
@@ -265,11 +265,11 @@ export function fit(
 
   let score = -halfLog;
   for (let u = 0; u < n; u += 1) {
-    const off = at(x, u) - at(centre, u);
-    score += 0.5 * log(at(precision, u));
+    const off = valueAt(x, u) - valueAt(centre, u);
+    score += 0.5 * log(valueAt(precision, u));
     score -= isDevice(numberAt(active, u))
       ? ((model.deviceFreedom + 1) / 2) * log1p((off / model.device_V) ** 2 / model.deviceFreedom)
-      : 0.5 * at(precision, u) * off * off;
+      : 0.5 * valueAt(precision, u) * off * off;
   }
   for (const f of finite) {
     const good = goodScore(f, left(f));
@@ -277,7 +277,7 @@ export function fit(
     score += max(good, bad) + log1p(exp(-abs(good - bad)));
   }
   const unknowns = expectation.centre.slice();
-  active.forEach((c, u) => (unknowns[c] = at(x, u)));
+  active.forEach((c, u) => (unknowns[c] = valueAt(x, u)));
   const figures = new Set(finite.map((f) => f.i));
   observations.forEach((observation, i) => {
     const solved = item(solutions, i);

@@ -1,4 +1,4 @@
-import { at, withChanges, compile, type Changes, type Element, type Network } from '../../numerics/circuit';
+import { withChanges, compile, type Changes, type Element, type Network } from '../../numerics/circuit';
 import {
   defaultAddedOhm,
   defaultLeakOhm,
@@ -15,7 +15,7 @@ import {
 } from '../../equipment/power-stage';
 import type { Circumstance } from './circumstances';
 import { model } from './model';
-import { recordOf } from '../../numerics/arrays';
+import { recordOf, indexAt, valueAt } from '../../numerics/arrays';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { exp, log } = Math;
@@ -108,48 +108,51 @@ function changesOf(ground: Ground, faults: readonly Fault[], fitted?: Float64Arr
   const { numbers } = ground.network;
   if (fitted !== undefined)
     ground.deviceColumn.forEach((own, diode) => {
-      const slope = at(fitted, column.slope);
-      const usual = at(numbers.emission_V, diode);
+      const slope = valueAt(fitted, column.slope);
+      const usual = valueAt(numbers.emission_V, diode);
       const emission_V = usual * (1 + slope);
-      const drop_V = usual * log(usual_A / at(numbers.saturation_A, diode));
+      const drop_V = usual * log(usual_A / valueAt(numbers.saturation_A, diode));
       diodes.set(diode, {
         diode,
         emission_V,
         // The slope turns the curve about the usual current.
         saturation_A: usual_A * exp(-drop_V / emission_V),
-        shift_V: at(numbers.shift_V, diode) + at(fitted, own) + at(fitted, at(ground.familyColumn, diode)),
+        shift_V:
+          valueAt(numbers.shift_V, diode) +
+          valueAt(fitted, own) +
+          valueAt(fitted, indexAt(ground.familyColumn, diode)),
       });
     });
   for (const fault of faults) {
     const p = positionIndex[fault.component];
-    const diode = at(ground.diode, p);
-    const resistor = at(ground.resistor, p);
+    const diode = indexAt(ground.diode, p);
+    const resistor = indexAt(ground.resistor, p);
     if (fault.mode === 'short' || fault.mode === 'leaky') {
-      const factor = fitted === undefined ? 1 : exp(at(fitted, column.leak(fault.component)));
-      conductors.push({ conductor: at(ground.path, p), conductance_S: 1 / (ohmOf(fault) * factor) });
+      const factor = fitted === undefined ? 1 : exp(valueAt(fitted, column.leak(fault.component)));
+      conductors.push({ conductor: indexAt(ground.path, p), conductance_S: 1 / (ohmOf(fault) * factor) });
     } else if (diode >= 0) {
       const known = diodes.get(diode) ?? { diode };
       diodes.set(
         diode,
         fault.mode === 'open'
           ? { ...known, saturation_A: 0 }
-          : { ...known, shift_V: (known.shift_V ?? at(numbers.shift_V, diode)) + model.degraded_V },
+          : { ...known, shift_V: (known.shift_V ?? valueAt(numbers.shift_V, diode)) + model.degraded_V },
       );
     } else if (resistor >= 0)
       conductors.push({
         conductor: resistor,
         conductance_S:
-          fault.mode === 'open' ? 0 : 1 / (1 / at(numbers.conductor_S, resistor) + defaultAddedOhm),
+          fault.mode === 'open' ? 0 : 1 / (1 / valueAt(numbers.conductor_S, resistor) + defaultAddedOhm),
       });
   }
-  const open = fitted === undefined ? 1 : exp(at(fitted, column.circumstance));
+  const open = fitted === undefined ? 1 : exp(valueAt(fitted, column.circumstance));
   if (ground.brakeResistor >= 0)
     conductors.push({
       conductor: ground.brakeResistor,
-      conductance_S: at(numbers.conductor_S, ground.brakeResistor) / open,
+      conductance_S: valueAt(numbers.conductor_S, ground.brakeResistor) / open,
     });
   if (ground.busCharge >= 0)
-    conductors.push({ conductor: ground.busCharge, emf_V: at(numbers.emf_V, ground.busCharge) * open });
+    conductors.push({ conductor: ground.busCharge, emf_V: valueAt(numbers.emf_V, ground.busCharge) * open });
   return { diodes: [...diodes.values()], conductors };
 }
 
@@ -169,15 +172,16 @@ export function waysOf({ nodes, numbers }: Network, least_S: number): Ways {
   const out = new Int32Array(nodes.length);
   const into = new Int32Array(nodes.length);
   const open = (from: number, to: number) => {
-    out[from] = at(out, from) | (1 << to);
-    into[to] = at(into, to) | (1 << from);
+    out[from] = indexAt(out, from) | (1 << to);
+    into[to] = indexAt(into, to) | (1 << from);
   };
   for (let k = 0; k < numbers.diodeFrom.length; k += 1)
-    if (at(numbers.saturation_A, k) > 0) open(at(numbers.diodeFrom, k), at(numbers.diodeTo, k));
+    if (valueAt(numbers.saturation_A, k) > 0)
+      open(indexAt(numbers.diodeFrom, k), indexAt(numbers.diodeTo, k));
   for (let c = 0; c < numbers.conductorFrom.length; c += 1)
-    if (at(numbers.conductor_S, c) > least_S) {
-      open(at(numbers.conductorFrom, c), at(numbers.conductorTo, c));
-      open(at(numbers.conductorTo, c), at(numbers.conductorFrom, c));
+    if (valueAt(numbers.conductor_S, c) > least_S) {
+      open(indexAt(numbers.conductorFrom, c), indexAt(numbers.conductorTo, c));
+      open(indexAt(numbers.conductorTo, c), indexAt(numbers.conductorFrom, c));
     }
   return { out, into };
 }
@@ -189,7 +193,7 @@ export function reach(ways: Int32Array, from: number, avoiding: number): number 
   let fresh = reached;
   while (fresh !== 0) {
     let next = 0;
-    for (let n = 0; fresh >> n !== 0; n += 1) if ((fresh >> n) & 1) next |= at(ways, n);
+    for (let n = 0; fresh >> n !== 0; n += 1) if ((fresh >> n) & 1) next |= indexAt(ways, n);
     fresh = next & ~reached & ~barred;
     reached |= fresh;
   }

@@ -1,4 +1,3 @@
-import { at } from '../../numerics/circuit';
 import {
   familyOf,
   positions,
@@ -17,7 +16,7 @@ import type { Observation } from './observations';
 import { effect, solution } from './solve';
 import type { DiagnosisProblem } from './question';
 import type { Hypothesis } from './tables';
-import { numberAt } from '../../numerics/arrays';
+import { numberAt, valueAt } from '../../numerics/arrays';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { abs } = Math;
@@ -53,7 +52,7 @@ const oddDevices = (
   best: HypothesisFit,
 ): { position: Position; off_V: number; probe: Probe }[] =>
   positions.flatMap((position) => {
-    const off_V = familyOf(position) === null ? 0 : at(best.unknowns, column.device(position));
+    const off_V = familyOf(position) === null ? 0 : valueAt(best.unknowns, column.device(position));
     if (abs(off_V) <= model.offSisters_V) return [];
     const reads = observations.find((o) => o.state === 'finite' && directJunction(o.probe) === position);
     return reads === undefined ? [] : [{ position, off_V, probe: reads.probe }];
@@ -67,7 +66,7 @@ const offWords = (position: Position, off_V: number, stage: Stage): string => {
 
 /** Figures that the best explanation takes for slips. */
 export const slipsOf = ({ observations }: DiagnosisProblem, best: HypothesisFit): Observation[] =>
-  observations.filter((_, i) => at(best.trust, i) < 0.5);
+  observations.filter((_, i) => valueAt(best.trust, i) < 0.5);
 
 /** What to take again, with the reason. */
 export function repeatsOf(question: DiagnosisProblem, best: HypothesisFit): (Probe & { why: string })[] {

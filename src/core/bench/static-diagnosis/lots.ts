@@ -1,5 +1,4 @@
 // Hypotheses that the probes taken cannot tell apart are one lot: weighed once for all its members.
-import { at } from '../../numerics/circuit';
 import { answer, answerAtHand, answersOf, unasked } from './answers';
 import { slipCost, spreadOf, stateLikelihood, type HypothesisFit } from './fit';
 import { column } from './ground';
@@ -7,7 +6,7 @@ import { model } from './model';
 import type { DiagnosisProblem } from './question';
 import { isBlocked } from './solve';
 import type { InheritedSolution, Hypothesis, Solution } from './tables';
-import { byteAt, item, numberAt } from '../../numerics/arrays';
+import { byteAt, item, numberAt, indexAt, valueAt } from '../../numerics/arrays';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { exp, log, max, min } = Math;
@@ -37,7 +36,7 @@ function lazily(of: (answer: InheritedSolution, i: number) => number, { tables, 
   return (i: number, number: number): number => {
     const values = item(known, i);
     // An answer found since then has no place: it is seldom asked for twice.
-    const value = number < values.length ? at(values, number) : NaN;
+    const value = number < values.length ? valueAt(values, number) : NaN;
     return value === value ? value : (values[number] = of(item(item(all, i), number), i));
   };
 }
@@ -60,7 +59,7 @@ function scorer(question: DiagnosisProblem) {
     waiting.length = 0;
     // What is known already costs nothing: most hypotheses fall by it alone.
     for (let i = 0; i < rows.length; i += 1) {
-      let known = at(item(all, i).of, number);
+      let known = indexAt(item(all, i).of, number);
       if (known === unasked) known = answerAtHand(tables, item(tables.all, number), numberAt(rows, i));
       if (known === unasked) waiting.push(i);
       else score += stateIs(i, known);
@@ -97,12 +96,12 @@ export function lotsOf(question: DiagnosisProblem, numbers: readonly number[]): 
     return reached;
   });
   for (let k = 0; k < numbers.length; k += 1) {
-    const reached = at(scores, k);
+    const reached = valueAt(scores, k);
     if (reached < top - hopeless) continue;
     const number = numberAt(numbers, k);
     const logPrior = numberAt(logPriors, number);
     let hash = 7;
-    for (const of of columns) hash = (Math.imul(hash, 31) + at(of, number)) | 0;
+    for (const of of columns) hash = (Math.imul(hash, 31) + indexAt(of, number)) | 0;
     const first = byHash.get(hash);
     let home = first;
     while (home !== undefined && !alike(home.best.number, number)) home = home.beside;
@@ -125,7 +124,7 @@ export function lotsOf(question: DiagnosisProblem, numbers: readonly number[]): 
 export const solutionsOf = ({ tables, rows }: DiagnosisProblem, { best }: Lot): Solution[] =>
   rows.map((row) => {
     const { answers, of } = answersOf(tables, row);
-    return item(answers, at(of, best.number)).solution;
+    return item(answers, indexAt(of, best.number)).solution;
   });
 
 /**
@@ -147,8 +146,8 @@ export function roughlyBy(
     let variance = least;
     for (let e = 0; e < solution.columns.length; e += 1) {
       const c = byteAt(solution.columns, e);
-      const value = at(solution.values, e);
-      if (c >= column.firstFamily) off -= value * at(near.unknowns, c);
+      const value = valueAt(solution.values, e);
+      if (c >= column.firstFamily) off -= value * valueAt(near.unknowns, c);
       else variance += (roughness * value * spreadOf(a, expectation, c)) ** 2;
     }
     return min((0.5 * off * off) / variance + 0.5 * log(variance / least), slipCost);
@@ -158,7 +157,7 @@ export function roughlyBy(
     let hope = score;
     // No figure makes it better.
     for (let i = 0; i < columns.length && hope >= bar; i += 1)
-      hope -= costOf(i, at(item(columns, i), best.number));
+      hope -= costOf(i, indexAt(item(columns, i), best.number));
     return hope < bar ? -Infinity : hope;
   };
 }

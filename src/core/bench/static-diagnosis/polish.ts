@@ -1,11 +1,10 @@
-import { at } from '../../numerics/circuit';
 import type { Probe } from '../../equipment/power-stage';
 import { fit, type HypothesisFit } from './fit';
 import { column, networkWith } from './ground';
 import type { DiagnosisProblem } from './question';
 import { effect, follows, solve } from './solve';
 import type { Hypothesis, Solution } from './tables';
-import { byteAt, item, numberAt } from '../../numerics/arrays';
+import { byteAt, item, numberAt, valueAt } from '../../numerics/arrays';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { abs, exp, max } = Math;
@@ -75,7 +74,7 @@ function isNear({ columns, values }: Solution, now: Float64Array, then: Float64A
   let moved = 0;
   for (let e = 0; e < columns.length; e += 1) {
     const c = byteAt(columns, e);
-    moved += abs(at(values, e) * (at(now, c) - (then === null ? 0 : at(then, c))));
+    moved += abs(valueAt(values, e) * (valueAt(now, c) - (then === null ? 0 : valueAt(then, c))));
   }
   return moved < near_V;
 }
@@ -83,5 +82,7 @@ function isNear({ columns, values }: Solution, now: Float64Array, then: Float64A
 /** The faults at their fitted sizes. */
 const sized = (h: Hypothesis, unknowns: Float64Array): Hypothesis['faults'] =>
   h.faults.map((f) =>
-    f.mode === 'leaky' ? { ...f, ohm: (f.ohm ?? 1000) * exp(at(unknowns, column.leak(f.component))) } : f,
+    f.mode === 'leaky'
+      ? { ...f, ohm: (f.ohm ?? 1000) * exp(valueAt(unknowns, column.leak(f.component))) }
+      : f,
   );

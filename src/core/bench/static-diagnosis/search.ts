@@ -1,4 +1,3 @@
-import { at } from '../../numerics/circuit';
 import { fit, slipCost, type HypothesisFit } from './fit';
 import { column } from './ground';
 import { withFault } from './hypotheses';
@@ -6,7 +5,7 @@ import { hopeless, lotsOf, roughlyBy, solutionsOf, type Lot } from './lots';
 import { polished } from './polish';
 import type { Posterior, DiagnosisProblem, Weighed } from './question';
 import { follows } from './solve';
-import { item } from '../../numerics/arrays';
+import { item, valueAt } from '../../numerics/arrays';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { abs, exp, max } = Math;
@@ -43,7 +42,7 @@ const bestOf = (list: readonly Judged[]): Judged | null =>
 /** Do two fits agree on what the unit's devices share? */
 const sameDrops = (a: HypothesisFit, b: HypothesisFit): boolean => {
   for (let c = column.firstFamily; c < column.count; c += 1)
-    if (abs(at(a.unknowns, c) - at(b.unknowns, c)) > 0.01) return false;
+    if (abs(valueAt(a.unknowns, c) - valueAt(b.unknowns, c)) > 0.01) return false;
   return true;
 };
 
@@ -144,8 +143,8 @@ function shareOut(
     const members = lot.members.map((number) => {
       const hypothesis = item(tables.all, number);
       const chance = factor * exp(hypothesis.logPrior);
-      ofCircumstance[hypothesis.circumstance] = at(ofCircumstance, hypothesis.circumstance) + chance;
-      for (const v of hypothesis.variants) ofVariant[v] = at(ofVariant, v) + chance;
+      ofCircumstance[hypothesis.circumstance] = valueAt(ofCircumstance, hypothesis.circumstance) + chance;
+      for (const v of hypothesis.variants) ofVariant[v] = valueAt(ofVariant, v) + chance;
       return { hypothesis, probability: chance };
     });
     if (probability < idle) return;
@@ -249,7 +248,7 @@ function hopeOf({ observations }: DiagnosisProblem, judged: Judged): number {
   const { hypothesis, solutions, trust } = judged.fit;
   return observations.reduce((sum, o, i) => {
     const solved = item(solutions, i);
-    const lost = o.state === 'finite' && at(trust, i) <= 0.5 && follows(solved, hypothesis.open);
+    const lost = o.state === 'finite' && valueAt(trust, i) <= 0.5 && follows(solved, hypothesis.open);
     return sum + (lost ? slipCost : 0);
   }, bestScore(judged));
 }

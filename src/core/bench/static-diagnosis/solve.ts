@@ -1,4 +1,4 @@
-import { at, influence, operatingPoint, type Network } from '../../numerics/circuit';
+import { influence, operatingPoint, type Network } from '../../numerics/circuit';
 import { probeKey, type Fault, type Meter, type Probe } from '../../equipment/power-stage';
 import {
   column,
@@ -12,7 +12,7 @@ import {
   type Ways,
 } from './ground';
 import type { Hypothesis, Solution, Tables } from './tables';
-import { byteAt, item } from '../../numerics/arrays';
+import { byteAt, item, valueAt, indexAt } from '../../numerics/arrays';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { abs, log, min } = Math;
@@ -72,50 +72,50 @@ export function solve(
   const black = network.index.get(probe.black) ?? 0;
   const point = operatingPoint(network, { law, red, black }, near);
   if (!point.converged) return overload;
-  const volts = at(point.volts, red) - at(point.volts, black);
+  const volts = valueAt(point.volts, red) - valueAt(point.volts, black);
   if (abs(volts) > min(meter.ceiling_V + overloadMargin_V, meter.openCircuit_V - 0.1)) return overload;
   nextId += 1;
   const answer = influence(point, red, black);
   const row = new Float64Array(column.count);
   const add = (place: number, value: number) => {
-    row[place] = at(row, place) + value;
+    row[place] = valueAt(row, place) + value;
   };
   const { numbers } = network;
   for (let k = 0; k < ground.deviceColumn.length; k += 1) {
-    const from = at(numbers.diodeFrom, k);
-    const to = at(numbers.diodeTo, k);
-    const perVolt = at(point.conductances_S, k) * (at(answer, from) - at(answer, to));
-    const ampere = at(point.currents_A, k);
-    add(at(ground.deviceColumn, k), perVolt);
-    add(at(ground.familyColumn, k), perVolt);
-    if (ampere > 1e-9) add(column.slope, perVolt * at(numbers.emission_V, k) * log(ampere / usual_A));
+    const from = indexAt(numbers.diodeFrom, k);
+    const to = indexAt(numbers.diodeTo, k);
+    const perVolt = valueAt(point.conductances_S, k) * (valueAt(answer, from) - valueAt(answer, to));
+    const ampere = valueAt(point.currents_A, k);
+    add(indexAt(ground.deviceColumn, k), perVolt);
+    add(indexAt(ground.familyColumn, k), perVolt);
+    if (ampere > 1e-9) add(column.slope, perVolt * valueAt(numbers.emission_V, k) * log(ampere / usual_A));
   }
   for (const fault of faults) {
     if (fault.mode !== 'leaky') continue;
-    const path = at(ground.path, positionIndex[fault.component]);
-    const a = at(numbers.conductorFrom, path);
-    const b = at(numbers.conductorTo, path);
-    const ampere = (at(point.volts, a) - at(point.volts, b)) / ohmOf(fault);
-    add(column.leak(fault.component), ampere * (at(answer, a) - at(answer, b)));
+    const path = indexAt(ground.path, positionIndex[fault.component]);
+    const a = indexAt(numbers.conductorFrom, path);
+    const b = indexAt(numbers.conductorTo, path);
+    const ampere = (valueAt(point.volts, a) - valueAt(point.volts, b)) / ohmOf(fault);
+    add(column.leak(fault.component), ampere * (valueAt(answer, a) - valueAt(answer, b)));
   }
   const open = ground.brakeResistor >= 0 ? ground.brakeResistor : ground.busCharge;
   if (open >= 0) {
-    const a = at(numbers.conductorFrom, open);
-    const b = at(numbers.conductorTo, open);
-    const across = at(point.volts, a) - at(point.volts, b);
-    const conductance_S = at(numbers.conductor_S, open);
+    const a = indexAt(numbers.conductorFrom, open);
+    const b = indexAt(numbers.conductorTo, open);
+    const across = valueAt(point.volts, a) - valueAt(point.volts, b);
+    const conductance_S = valueAt(numbers.conductor_S, open);
     // A resistor that grows takes more of the drop; a source that grows pushes current in.
     const ampere =
-      open === ground.brakeResistor ? across * conductance_S : at(numbers.emf_V, open) * conductance_S;
-    add(column.circumstance, ampere * (at(answer, a) - at(answer, b)));
+      open === ground.brakeResistor ? across * conductance_S : valueAt(numbers.emf_V, open) * conductance_S;
+    add(column.circumstance, ampere * (valueAt(answer, a) - valueAt(answer, b)));
   }
-  const kept = [...row.keys()].filter((u) => abs(at(row, u)) > negligible);
+  const kept = [...row.keys()].filter((u) => abs(valueAt(row, u)) > negligible);
   return {
     id: nextId,
     volts,
     overload: abs(volts) > meter.ceiling_V,
     columns: Uint8Array.from(kept),
-    values: Float64Array.from(kept, (u) => at(row, u)),
+    values: Float64Array.from(kept, (u) => valueAt(row, u)),
     ...(faults.length < 2 ? { point: point.volts } : {}),
   };
 }
@@ -142,7 +142,7 @@ function reachesOf(tables: Tables, h: Hypothesis, row: number): { red: number; b
       black: Int32Array.from(tables.probes, (p) => reach(ways.into, node(p.black), node(p.red))),
     };
   }
-  return { red: at(h.reaches.red, row), black: at(h.reaches.black, row) };
+  return { red: indexAt(h.reaches.red, row), black: indexAt(h.reaches.black, row) };
 }
 
 /** Could this fault change what the probe shows, the rest being as it is? Errs on yes. */
@@ -152,12 +152,12 @@ function matters(tables: Tables, fault: Fault, rest: Hypothesis, row: number, sh
   const adds = fault.mode === 'short' || fault.mode === 'leaky';
   // Taking a way away or making it worse changes nothing where nothing flows.
   if (!adds && shown.overload) return false;
-  if (!adds && at(ground.diode, p) >= 0) return shown.columns.includes(p);
-  const place = at(ground.path, p);
+  if (!adds && indexAt(ground.diode, p) >= 0) return shown.columns.includes(p);
+  const place = indexAt(ground.path, p);
   if (place < 0) return false;
   const { red, black } = reachesOf(tables, rest, row);
-  const a = 1 << at(ground.network.numbers.conductorFrom, place);
-  const b = 1 << at(ground.network.numbers.conductorTo, place);
+  const a = 1 << indexAt(ground.network.numbers.conductorFrom, place);
+  const b = 1 << indexAt(ground.network.numbers.conductorTo, place);
   return ((red & a) !== 0 && (black & b) !== 0) || ((red & b) !== 0 && (black & a) !== 0);
 }
 
@@ -212,7 +212,7 @@ export function effect({ columns, values }: Solution, unknowns: Float64Array, fr
   let sum = 0;
   for (let e = 0; e < columns.length; e += 1) {
     const c = byteAt(columns, e);
-    if (c >= from) sum += at(values, e) * at(unknowns, c);
+    if (c >= from) sum += valueAt(values, e) * valueAt(unknowns, c);
   }
   return sum;
 }

@@ -60,7 +60,7 @@ it('a backup counts when it was read out after the last change', () => {
     reason: 'test',
     trial: false,
   } as never);
-  j.add('drive.write-done', { asked, found: 2 } as never);
+  j.add('drive.write-done', { asked, found: 2 });
   expect(itemOf(j, 'backup')?.state).toBe('open');
   read();
   expect(itemOf(j, 'backup')?.state).toBe('done');

@@ -58,8 +58,8 @@ function doneWords(state: JobState, swap: Swap | null): string[] {
     );
   }
   const run = setRuns.at(-1);
-  if (run?.end !== null && run !== undefined)
-    out.push(`Its settings were carried over: ${run.end?.taken ?? 0} values written and read back.`);
+  if (run !== undefined && run.end !== null)
+    out.push(`Its settings were carried over: ${run.end.taken} values written and read back.`);
   if (startUp.signed !== null) out.push('It was set up for its motor and started step by step.');
   const lasting = registers.writes.filter((w) => w.outcome === 'done' && !w.trial).length;
   if (lasting > 0)

@@ -1,14 +1,6 @@
 import fc from 'fast-check';
-import {
-  at,
-  compile,
-  influence,
-  operatingPoint,
-  saturationAt,
-  thermalVolts,
-  type Diode,
-  type Element,
-} from '.';
+import { compile, influence, operatingPoint, saturationAt, thermalVolts, type Diode, type Element } from '.';
+import { valueAt } from '../arrays';
 
 const diode = (anode: string, cathode: string, differs: Partial<Diode> = {}): Diode => ({
   type: 'D',
@@ -37,7 +29,7 @@ function read(elements: Element[], red: string, black: string, meter = law): num
   const node = (n: string) => network.index.get(n) ?? 0;
   const point = operatingPoint(network, { law: meter, red: node(red), black: node(black) });
   expect(point.converged).toBe(true);
-  return at(point.volts, node(red)) - at(point.volts, node(black));
+  return valueAt(point.volts, node(red)) - valueAt(point.volts, node(black));
 }
 
 describe('operating points that can be worked out by hand', () => {
@@ -48,7 +40,7 @@ describe('operating points that can be worked out by hand', () => {
   it('divides a voltage', () => {
     const network = compile([source('a', 'b', 9, 0.001), resistor('a', 'm', 2000), resistor('m', 'b', 1000)]);
     const { volts } = operatingPoint(network, null);
-    const of = (n: string) => at(volts, network.index.get(n) ?? 0);
+    const of = (n: string) => valueAt(volts, network.index.get(n) ?? 0);
     expect(of('m') - of('b')).toBeCloseTo(3, 4);
   });
 
@@ -157,7 +149,7 @@ describe('any network', () => {
         const into = new Map<number, number>();
         const add = (at_: number, ampere: number) => into.set(at_, (into.get(at_) ?? 0) + ampere);
         for (const { element: e, from, to } of n.links) {
-          const across = at(volts, from) - at(volts, to);
+          const across = valueAt(volts, from) - valueAt(volts, to);
           let ampere = 0;
           if (e.type === 'R') ampere = across / e.ohm;
           else if (e.type === 'V') ampere = (across - e.volts) / e.series_ohm;
@@ -178,10 +170,11 @@ describe('any network', () => {
         }
         const meter_A =
           law.testCurrent_A *
-          (1 - Math.exp((at(volts, red) - at(volts, black) - law.openCircuit_V) / 0.02585));
+          (1 - Math.exp((valueAt(volts, red) - valueAt(volts, black) - law.openCircuit_V) / 0.02585));
         add(red, meter_A);
         add(black, -meter_A);
-        for (const [i, ampere] of into) expect(Math.abs(ampere - at(volts, i) * 1e-11)).toBeLessThan(3e-6);
+        for (const [i, ampere] of into)
+          expect(Math.abs(ampere - valueAt(volts, i) * 1e-11)).toBeLessThan(3e-6);
       }),
       seeded,
     );
@@ -198,7 +191,7 @@ describe('any network', () => {
     const [a, b, c] = ['a', 'b', 'c'].map((x) => n.index.get(x) ?? 0) as [number, number, number];
     const point = operatingPoint(n, { law, red: a, black: c });
     const reach = influence(point, a, c);
-    const slope = at(point.conductances_S, 0) * (at(reach, a) - at(reach, b));
+    const slope = valueAt(point.conductances_S, 0) * (valueAt(reach, a) - valueAt(reach, b));
     const measured = (read(base(1e-4), 'a', 'c') - read(base(-1e-4), 'a', 'c')) / 2e-4;
     expect(slope).toBeCloseTo(measured, 3);
     expect(slope).toBeGreaterThan(0.01);

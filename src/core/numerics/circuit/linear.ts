@@ -1,8 +1,4 @@
-/**
- * Typed arrays give `number | undefined` on an index although an index in range is always a number.
- * The kernels here index in range by construction.
- */
-export const at = (array: Float64Array | Int32Array, index: number): number => array[index] as number;
+import { valueAt } from '../arrays';
 
 /**
  * A network of n nodes joined by conductances, each also tied to the reference. Networks of
@@ -29,8 +25,8 @@ export const mesh = (n: number): Mesh => ({
 
 /** Adds a conductance between two nodes. */
 export function join(m: Mesh, a: number, b: number, conductance_S: number): void {
-  m.between[a * m.n + b] = at(m.between, a * m.n + b) + conductance_S;
-  m.between[b * m.n + a] = at(m.between, b * m.n + a) + conductance_S;
+  m.between[a * m.n + b] = valueAt(m.between, a * m.n + b) + conductance_S;
+  m.between[b * m.n + a] = valueAt(m.between, b * m.n + a) + conductance_S;
 }
 
 /** Eliminates the nodes in place, from the last to the first. */
@@ -38,15 +34,15 @@ export function eliminate(m: Mesh): void {
   const { n, between, toReference, total } = m;
   for (let k = n - 1; k >= 0; k -= 1) {
     const row = k * n;
-    let sum = at(toReference, k);
-    for (let j = 0; j < k; j += 1) sum += at(between, row + j);
+    let sum = valueAt(toReference, k);
+    for (let j = 0; j < k; j += 1) sum += valueAt(between, row + j);
     total[k] = sum;
     for (let i = 0; i < k; i += 1) {
-      const share = at(between, row + i) / sum;
+      const share = valueAt(between, row + i) / sum;
       if (share === 0) continue;
-      toReference[i] = at(toReference, i) + share * at(toReference, k);
+      toReference[i] = valueAt(toReference, i) + share * valueAt(toReference, k);
       for (let j = 0; j < i; j += 1) {
-        const more = at(between, i * n + j) + share * at(between, row + j);
+        const more = valueAt(between, i * n + j) + share * valueAt(between, row + j);
         between[i * n + j] = more;
         between[j * n + i] = more;
       }
@@ -62,12 +58,12 @@ export function eliminate(m: Mesh): void {
 export function substitute(m: Mesh, currents: Float64Array, volts: Float64Array): void {
   const { n, between, total } = m;
   for (let k = n - 1; k > 0; k -= 1) {
-    const share = at(currents, k) / at(total, k);
-    for (let i = 0; i < k; i += 1) currents[i] = at(currents, i) + at(between, k * n + i) * share;
+    const share = valueAt(currents, k) / valueAt(total, k);
+    for (let i = 0; i < k; i += 1) currents[i] = valueAt(currents, i) + valueAt(between, k * n + i) * share;
   }
   for (let k = 0; k < n; k += 1) {
-    let sum = at(currents, k);
-    for (let j = 0; j < k; j += 1) sum += at(between, k * n + j) * at(volts, j);
-    volts[k] = sum / at(total, k);
+    let sum = valueAt(currents, k);
+    for (let j = 0; j < k; j += 1) sum += valueAt(between, k * n + j) * valueAt(volts, j);
+    volts[k] = sum / valueAt(total, k);
   }
 }

@@ -1,7 +1,7 @@
 import type { MeterLaw } from './elements';
-import { at, eliminate, join, mesh, substitute, type Mesh } from './linear';
+import { eliminate, join, mesh, substitute, type Mesh } from './linear';
 import type { Network } from './network';
-import { item } from '../arrays';
+import { item, valueAt, indexAt } from '../arrays';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { abs, exp, log, log1p, max, min } = Math;
@@ -45,7 +45,7 @@ interface Knee {
 
 const kneesOf = ({ numbers }: Network, testCurrent_A: number): Knee[] =>
   Array.from(numbers.saturation_A, (saturation_A, k) => {
-    const emission_V = at(numbers.emission_V, k);
+    const emission_V = valueAt(numbers.emission_V, k);
     return {
       emission_V,
       critical_V: emission_V * log(emission_V / (Math.SQRT2 * saturation_A)),
@@ -105,12 +105,12 @@ function settle(
     const chord = near === null && probing !== null && iteration <= chordSteps;
     linear.between.fill(0);
     linear.toReference.fill(leak_S);
-    for (let i = 0; i < n; i += 1) missing_A[i] = -leak_S * at(state.volts, i);
+    for (let i = 0; i < n; i += 1) missing_A[i] = -leak_S * valueAt(state.volts, i);
     stampElements(network, state, linear, missing_A);
     if (probing !== null) stampMeter(probing, state, linear, missing_A, chord);
     eliminate(linear);
     substitute(linear, missing_A, change_V);
-    for (let i = 0; i < n; i += 1) state.volts[i] = at(state.volts, i) + at(change_V, i);
+    for (let i = 0; i < n; i += 1) state.volts[i] = valueAt(state.volts, i) + valueAt(change_V, i);
     const moved = step(network, knees, probing, state);
     if (moved < tolerance_V && !chord)
       return { ...state, mesh: linear, converged: true, iterations: iteration };
@@ -156,11 +156,12 @@ function stateNear(
   const { diodeFrom, diodeTo, shift_V } = network.numbers;
   state.volts.set(near);
   for (let k = 0; k < knees.length; k += 1) {
-    const across = at(near, at(diodeFrom, k)) - at(near, at(diodeTo, k)) - at(shift_V, k);
+    const across =
+      valueAt(near, indexAt(diodeFrom, k)) - valueAt(near, indexAt(diodeTo, k)) - valueAt(shift_V, k);
     state.junction_V[k] = min(across, item(knees, k).usual_V);
   }
   if (probing !== null)
-    state.meter_V = min(at(near, probing.red) - at(near, probing.black), probing.law.openCircuit_V);
+    state.meter_V = min(valueAt(near, probing.red) - valueAt(near, probing.black), probing.law.openCircuit_V);
   return state;
 }
 
@@ -178,38 +179,38 @@ function stamp(
   ampere: number,
 ) {
   join(linear, from, to, conductance_S);
-  missing_A[from] = at(missing_A, from) - ampere;
-  missing_A[to] = at(missing_A, to) + ampere;
+  missing_A[from] = valueAt(missing_A, from) - ampere;
+  missing_A[to] = valueAt(missing_A, to) + ampere;
 }
 
 function stampElements({ numbers }: Network, state: State, linear: Mesh, missing_A: Float64Array): void {
   const { volts } = state;
   const { conductorFrom, conductorTo, conductor_S, emf_V, diodeFrom, diodeTo } = numbers;
   for (let c = 0; c < conductor_S.length; c += 1) {
-    const from = at(conductorFrom, c);
-    const to = at(conductorTo, c);
-    const conductance_S = at(conductor_S, c);
+    const from = indexAt(conductorFrom, c);
+    const to = indexAt(conductorTo, c);
+    const conductance_S = valueAt(conductor_S, c);
     stamp(
       linear,
       missing_A,
       from,
       to,
       conductance_S,
-      (at(volts, from) - at(volts, to) - at(emf_V, c)) * conductance_S,
+      (valueAt(volts, from) - valueAt(volts, to) - valueAt(emf_V, c)) * conductance_S,
     );
   }
   for (let k = 0; k < diodeFrom.length; k += 1) {
-    const from = at(diodeFrom, k);
-    const to = at(diodeTo, k);
-    const vj = at(state.junction_V, k);
-    const emission_V = at(numbers.emission_V, k);
-    const saturation_A = at(numbers.saturation_A, k);
+    const from = indexAt(diodeFrom, k);
+    const to = indexAt(diodeTo, k);
+    const vj = valueAt(state.junction_V, k);
+    const emission_V = valueAt(numbers.emission_V, k);
+    const saturation_A = valueAt(numbers.saturation_A, k);
     const x = vj / emission_V;
     const e = exp(min(x, steepest));
     const ij = saturation_A * (x < steepest ? e - 1 : e * (1 + x - steepest) - 1);
     const gj = (saturation_A * e) / emission_V;
-    const share = 1 / (1 + gj * at(numbers.series_ohm, k));
-    const across = at(volts, from) - at(volts, to) - at(numbers.shift_V, k);
+    const share = 1 / (1 + gj * valueAt(numbers.series_ohm, k));
+    const across = valueAt(volts, from) - valueAt(volts, to) - valueAt(numbers.shift_V, k);
     stamp(linear, missing_A, from, to, gj * share, (ij + gj * (across - vj)) * share);
     state.junction_A[k] = ij;
     state.junction_S[k] = gj;
@@ -224,7 +225,7 @@ function stampElements({ numbers }: Network, state: State, linear: Mesh, missing
 function stampMeter(leads: Leads, state: State, linear: Mesh, missing_A: Float64Array, chord: boolean): void {
   const { testCurrent_A, openCircuit_V } = leads.law;
   const { red, black } = leads;
-  const across = at(state.volts, red) - at(state.volts, black);
+  const across = valueAt(state.volts, red) - valueAt(state.volts, black);
   if (chord) {
     const conductance_S = testCurrent_A / openCircuit_V;
     stamp(linear, missing_A, red, black, conductance_S, conductance_S * across - testCurrent_A);
@@ -242,19 +243,20 @@ function step(network: Network, knees: readonly Knee[], probing: Leads | null, s
   const { numbers } = network;
   let moved = 0;
   for (let k = 0; k < knees.length; k += 1) {
-    const across = at(state.volts, at(numbers.diodeFrom, k)) - at(state.volts, at(numbers.diodeTo, k));
-    const vj = at(state.junction_V, k);
-    const gj = at(state.junction_S, k);
-    const series_ohm = at(numbers.series_ohm, k);
-    const drop = across - at(numbers.shift_V, k);
-    const ampere = (at(state.junction_A, k) + gj * (drop - vj)) / (1 + gj * series_ohm);
+    const across =
+      valueAt(state.volts, indexAt(numbers.diodeFrom, k)) - valueAt(state.volts, indexAt(numbers.diodeTo, k));
+    const vj = valueAt(state.junction_V, k);
+    const gj = valueAt(state.junction_S, k);
+    const series_ohm = valueAt(numbers.series_ohm, k);
+    const drop = across - valueAt(numbers.shift_V, k);
+    const ampere = (valueAt(state.junction_A, k) + gj * (drop - vj)) / (1 + gj * series_ohm);
     const taken = limited(drop - ampere * series_ohm, vj, item(knees, k));
     moved = max(moved, abs(taken - vj));
     state.junction_V[k] = taken;
     state.currents_A[k] = ampere;
   }
   if (probing !== null) {
-    const wanted = at(state.volts, probing.red) - at(state.volts, probing.black);
+    const wanted = valueAt(state.volts, probing.red) - valueAt(state.volts, probing.black);
     const knee_V = probing.law.openCircuit_V;
     const taken = limited(wanted, state.meter_V, {
       emission_V: clampEmission_V,
@@ -276,7 +278,7 @@ export function influence(point: OperatingPoint, plus: number, minus: number): F
   const n = point.volts.length;
   const unit = new Float64Array(n);
   unit[plus] = 1;
-  unit[minus] = at(unit, minus) - 1;
+  unit[minus] = valueAt(unit, minus) - 1;
   const answer = new Float64Array(n);
   substitute(point.mesh, unit, answer);
   return answer;

@@ -37,7 +37,8 @@ function byCursor({ lowest, highest, digits }: Track, value: Value, from: number
   const open = new TinyQueue<Node>([start], (a, b) => a.spent + a.left - b.spent - b.left || a.left - b.left);
   const done = new Set<number>();
   for (let node = open.pop(); node !== undefined; node = open.pop()) {
-    if (node.place === to) return trail(node);
+    const here = node;
+    if (here.place === to) return trail(here);
     const key = node.place * digits + node.cursor;
     if (done.has(key)) continue;
     done.add(key);
@@ -46,10 +47,10 @@ function byCursor({ lowest, highest, digits }: Track, value: Value, from: number
       open.push({
         place: at,
         cursor,
-        spent: (node?.spent ?? 0) + effortOf([last]),
+        spent: here.spent + effortOf([last]),
         left: least(at),
         last,
-        before: node ?? null,
+        before: here,
       });
     };
     reach(node.place + 10 ** node.cursor, node.cursor, value.up);

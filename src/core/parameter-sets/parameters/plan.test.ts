@@ -137,7 +137,7 @@ describe.each(types)('any target of %s', (type) => {
         fc.constantFrom('50Hz' as const, '60Hz' as const),
         (some, shares, region) => {
           const changed = some.map((p): [string, number] => {
-            const share = shares.next().value ?? 0;
+            const { value: share = 0 } = shares.next() as IteratorResult<number, undefined>;
             const pick = p.choices?.[Math.floor(share * p.choices.length * 0.999)];
             const { min, max } = limitsOf(p, base.rating);
             const steps = Math.floor(share * Math.floor((max - min) / p.scale));

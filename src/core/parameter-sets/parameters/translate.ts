@@ -186,7 +186,7 @@ export function translate(from: UnitSet, to: RatedUnit, choices: TranslationChoi
 function withChoice(row: TranslatedRow, choices: TranslationChoices, { control }: RatedUnit): TranslatedRow {
   const value = choices[row.from.number];
   if (row.outcome !== 'to-choose' || row.to === null || value === undefined || value === null) return row;
-  const p = parameterAt(control, row.to?.number);
+  const p = parameterAt(control, row.to.number);
   return { ...row, to: { ...row.to, value, shown: p === undefined ? String(value) : shownAs(p, value) } };
 }
 

@@ -109,7 +109,7 @@ export function evenCapture(raw: readonly RawChannel[]): Capture {
   if (Math.max(...steps) > 1.01 * dt)
     notes.push('The channels have two time bases: all were laid on the finer one.');
   const count = Math.floor((end - t0) / dt + 1e-6) + 1;
-  let uneven = false;
+  const met = { uneven: false };
   const channels = raw.map(({ times, values, ...rest }): Channel => {
     const out = new Float64Array(count);
     let k = 0;
@@ -118,13 +118,13 @@ export function evenCapture(raw: readonly RawChannel[]): Capture {
       while (k < times.length - 2 && valueAt(times, k + 1) <= t) k += 1;
       const from = valueAt(times, k);
       const long = valueAt(times, k + 1) - from;
-      if (long > 1.5 * dt || long < 0.5 * dt) uneven = true;
+      if (long > 1.5 * dt || long < 0.5 * dt) met.uneven = true;
       const a = valueAt(values, k);
       out[i] = a + ((valueAt(values, k + 1) - a) * (t - from)) / long;
     }
     return { ...rest, values: out };
   });
-  if (uneven && !(Math.max(...steps) > 1.01 * dt))
+  if (met.uneven && !(Math.max(...steps) > 1.01 * dt))
     notes.push('The samples were not evenly spaced: they were made so.');
   return { t0, dt, channels, notes };
 }

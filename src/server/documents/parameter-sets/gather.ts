@@ -8,6 +8,7 @@ import { HttpError } from '../../http/border';
 import { catalogue, controlOf } from '../../equipment/catalogue';
 import { entriesAfter } from '../../logbook/jobs';
 import { siteLimits } from '../../administration/settings';
+import { line } from '../line';
 
 interface Gathered {
   state: JobState;
@@ -36,8 +37,8 @@ const identity = ({ state, set, unit }: Gathered): [label: string, value: string
   ['Machine', state.opened === null ? '' : `${state.opened.payload.machine}, ${state.opened.payload.site}`],
   ['Set', `${set.name}, ${set.by.name}, ${when(set.at)}`],
   ['Type', `${unit.typeId}, ${unit.rating.ratedAmps} A, ${unit.rating.power_kW} kW`],
-  ...(set.serial === null ? [] : [['Serial number', set.serial] as [string, string]]),
-  ...(set.firmware === null ? [] : [['Firmware', set.firmware] as [string, string]]),
+  ...(set.serial === null ? [] : [line('Serial number', set.serial)]),
+  ...(set.firmware === null ? [] : [line('Firmware', set.firmware)]),
   ['Checksum', checksumOf(set.typeId, set.values)],
 ];
 

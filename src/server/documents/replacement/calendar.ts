@@ -74,6 +74,6 @@ export async function stopCalendar(jobId: string, from: Date): Promise<string | 
       }),
   ];
   const { error, value } = createEvents(events);
-  if (value === undefined) throw new Error(`calendar: ${String(error)}`);
+  if (typeof value !== 'string') throw new Error(`calendar: ${String(error)}`);
   return value;
 }

@@ -129,9 +129,9 @@ export function linkServer({ listed, locks, patience, runs: runsWith }: LinkOpti
     const asked = watched.parse(Object.fromEntries(url.searchParams));
     const bus = await busFor(asked.target);
     response.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-store' });
-    let open = true;
-    response.on('close', () => (open = false));
-    while (open) {
+    const closed = new AbortController();
+    response.on('close', () => closed.abort());
+    while (!closed.signal.aborted) {
       const started = performance.now();
       try {
         response.write(`data: ${JSON.stringify(await bus.read(asked.registers))}\n\n`);

@@ -26,10 +26,11 @@ const byException: Readonly<Record<number, [LinkTrouble['code'], string]>> = {
   6: ['running', 'The drive is busy or running: this entry can be changed at standstill only.'],
 };
 
-const fieldOf = (error: unknown, key: string): unknown =>
-  typeof error === 'object' && error !== null && key in error
-    ? (error as Record<string, unknown>)[key]
-    : undefined;
+function fieldOf(error: unknown, key: string): unknown {
+  if (typeof error !== 'object' || error === null) return undefined;
+  const value: unknown = Reflect.get(error, key);
+  return value;
+}
 
 /** The client rejects with things that are no errors: told apart by what they carry. */
 export function asTrouble(error: unknown, target: string): LinkTrouble {

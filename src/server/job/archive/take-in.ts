@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { strFromU8, unzipSync } from 'fflate';
 import sharp from 'sharp';
 import { archiveSchema, type Archive } from '../../../core/job/archive/schema';
-import type { Entry, Person, NewEntry } from '../../../core/logbook';
+import { keptEntry, withoutServerParts, type Person, type NewEntry } from '../../../core/logbook';
 import { HttpError } from '../../http/border';
 import { db } from '../../database/connection';
 import { appendEntries, entriesAfter, openJob } from '../../logbook/jobs';
@@ -103,8 +103,9 @@ export async function takeIn(bytes: Uint8Array): Promise<TakenIn> {
   );
   await Blob.bulkCreate(blobs, { ignoreDuplicates: true });
   // The schema of each kind has passed every payload.
-  const entries = [...archive.entries].sort((a, b) => a.seq - b.seq).map((e) => e as unknown as Entry);
-  const bare = entries.map(({ by: _by, seq: _seq, receivedAt: _at, ...entry }) => entry as NewEntry);
+  const bare = [...archive.entries]
+    .sort((a, b) => a.seq - b.seq)
+    .map(({ kind, payload, ...envelope }) => withoutServerParts(keptEntry(envelope, kind, payload)));
   const clock = (entry: NewEntry): Date => new Date(theirs.get(entry.id)?.receivedAt ?? entry.at);
   const by = (entry: NewEntry): Person => {
     const person = theirs.get(entry.id)?.by;

@@ -7,6 +7,8 @@ import { readAll } from '../../drive-link/drive-client';
 import { controlNeeded, driveClient } from '../../drive-link/drives';
 import { appendEntries } from '../../logbook/jobs';
 import { createRun, type WriteRun } from './journal';
+import * as z from 'zod';
+import { valuesSchema } from '../../../core/equipment/drive-words/schema';
 
 /** `id` is made by the page: asking twice begins one run. `setId` is the entry that carries the set. */
 export interface RunOrder extends Pick<
@@ -17,13 +19,16 @@ export interface RunOrder extends Pick<
   expects: readonly { number: string; from: number | null; to: number }[];
 }
 
+/** What an entry that carries a set has in any case. */
+const setSchema = z.object({ typeId: z.string(), values: valuesSchema });
+
 /** Values of a set of this job. @throws Refused where there is none */
 async function valuesOf({ jobId, setId, typeId }: RunOrder): Promise<UnitSet['values']> {
   const row = await db().models.Entry.findOne({ where: { id: setId, jobId } });
-  const payload = row?.payload as { values?: UnitSet['values']; typeId?: string } | undefined;
-  if (payload?.values === undefined || payload.typeId !== typeId)
+  const set = setSchema.safeParse(row?.payload);
+  if (!set.success || set.data.typeId !== typeId)
     throw new HttpError(409, 'The set is not kept by the server yet, or it is of another type.');
-  return payload.values;
+  return set.data.values;
 }
 
 /**

@@ -37,9 +37,9 @@ const toRun = (row: RunRow): WriteRun => ({
   target: row.target,
   typeId: row.typeId,
   serial: row.serial,
-  rating: row.rating as Rating,
-  found: row.found as Values,
-  state: row.state as WriteRunState,
+  rating: row.rating,
+  found: row.found,
+  state: row.state,
   why: row.why,
   byId: row.byId,
 });
@@ -96,7 +96,7 @@ export async function runById(id: string): Promise<WriteRun> {
 export async function writeLinesOf(runId: string): Promise<WriteLine[]> {
   const rows = await db().models.WriteLine.findAll({ where: { runId }, order: ['place'] });
   // They were made by `lineOf` and changed by the runner alone.
-  return rows.map((r) => r.line as WriteLine);
+  return rows.map((r) => r.line);
 }
 
 /** Runs of a job, the newest first, with their lines. */

@@ -195,7 +195,7 @@ it.each([
     // What the database holds when the process is gone in that moment.
     const { WriteLine, WriteRun } = db().models;
     const row = await WriteLine.findOne({ where: { runId: given.id, place: 0 } });
-    const line = row!.line as { number: string; to: number };
+    const { line } = row!;
     await row!.update({ line: { ...line, state: 'sent' } });
     if (took) await bus.write(1103, Math.round(line.to * 10));
     await WriteRun.update({ heardAt: new Date(Date.now() - 60_000) }, { where: { id: given.id } });
@@ -218,7 +218,7 @@ it('a value the drive refuses is left out by a person, or the run is ended as it
   await makeRun(given, by, talk);
   const { WriteLine } = db().models;
   const row = await WriteLine.findOne({ where: { runId: given.id, place: 1 } });
-  await row!.update({ line: { ...(row!.line as object), to: 6000 } });
+  await row!.update({ line: { ...row!.line, to: 6000 } });
   await runs.goOn(given.id, by.id, false);
   await until(given.id, 'held');
   await runs.goOn(given.id, by.id, true);

@@ -4,6 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { Meter, Stage } from '@/core/equipment/power-stage';
 import type { Diagnosis, Taken } from '@/core/bench/static-diagnosis';
 import type { StaticDiagnosisWorker } from '@/workers/static-diagnosis.worker';
+import { ownJson } from '../../kit/own-json';
 
 export interface DiagnosisState {
   diagnosis: Diagnosis | null;
@@ -40,26 +41,23 @@ export function useDiagnosis(stage: Stage | null, meter: Meter, readings: readon
     };
   }, [key]);
 
-  const readingsKey = JSON.stringify(readings.map(({ red, black, value }) => [red, black, value]));
+  const readingsKey = JSON.stringify(readings.map(({ red, black, value }) => ({ red, black, value })));
   useEffect(() => {
     if (key === '') return;
-    const on = JSON.parse(key) as Stage;
-    wanted.current = (JSON.parse(readingsKey) as [Taken['red'], Taken['black'], Taken['value']][]).map(
-      ([red, black, value]) => ({ red, black, value }),
-    );
+    const on = ownJson<Stage>(key);
+    wanted.current = ownJson<Taken[]>(readingsKey);
+    const isWaiting = () => wanted.current !== null;
     const run = async () => {
       if (running.current) return;
       running.current = true;
       try {
-        while (wanted.current !== null) {
-          const request = wanted.current;
+        for (let request = wanted.current; request !== null; request = wanted.current) {
           wanted.current = null;
           const worker = remote.current;
           if (worker === null) return;
           setState((s) => ({ ...s, busy: true }));
           const { diagnosis, took_ms } = await worker.diagnose(on, meter, request, undefined);
-          if (remote.current === worker)
-            setState({ diagnosis, busy: wanted.current !== null, failed: false, took_ms });
+          if (remote.current === worker) setState({ diagnosis, busy: isWaiting(), failed: false, took_ms });
         }
       } catch {
         setState({ ...idle, failed: true });

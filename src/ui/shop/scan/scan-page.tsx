@@ -37,11 +37,12 @@ export function ScanPage({ people, person }: { people: readonly Person[]; person
     element.srcObject = stream;
     void element.play().catch(() => undefined);
     let stopped = false;
+    const isStopped = () => stopped;
     const look = async () => {
-      if (stopped) return;
+      if (isStopped()) return;
       const text = await read(element, element.videoWidth, element.videoHeight).catch(() => null);
-      if (!stopped && text !== null && open(text, '')) return;
-      if (!stopped) timer = setTimeout(() => void look(), everySoOften_ms);
+      if (!isStopped() && text !== null && open(text, '')) return;
+      if (!isStopped()) timer = setTimeout(() => void look(), everySoOften_ms);
     };
     let timer = setTimeout(() => void look(), everySoOften_ms);
     return () => {

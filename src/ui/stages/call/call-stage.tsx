@@ -7,6 +7,7 @@ import { StageHead, FieldGrid, Section } from '../../kit/section';
 import { Field } from '../../kit/field';
 import { dateTime } from '../../kit/time';
 import type { StageProps } from '../../job-store/stage-props';
+import { keysOf } from '@/core/numerics/arrays';
 
 const signWords: Record<DangerSign, string> = {
   bang: 'a bang',
@@ -36,7 +37,7 @@ export function CallStage({ store, goTo }: StageProps) {
     },
   });
   const keep = handleSubmit((form) => {
-    const signs = (Object.keys(signWords) as DangerSign[]).filter((s) => form.signs[s]);
+    const signs = keysOf(signWords).filter((s) => form.signs[s]);
     store.record('take.call', {
       doing: form.doing,
       display: form.display,
@@ -72,7 +73,7 @@ export function CallStage({ store, goTo }: StageProps) {
             Was there
           </Text>
           <Box display="flex" flexWrap="wrap" gap="2">
-            {(Object.keys(signWords) as DangerSign[]).map((sign) => (
+            {keysOf(signWords).map((sign) => (
               <Box
                 key={sign}
                 as="label"

@@ -11,6 +11,7 @@ import { PlainTable } from '../../kit/plain-table';
 import { StateMark, type Mark } from '../../kit/state-mark';
 import { Tick } from '../../kit/tick';
 import { Disclosure } from '../../kit/why';
+import { keysOf, recordOf } from '@/core/numerics/arrays';
 
 type Place = Payload<'startup.place'>;
 const marks: Readonly<Record<SupplyFit['findings'][number]['severity'], Mark>> = {
@@ -87,9 +88,7 @@ export function PlacePanel({
     />
   );
   const save = () => {
-    const figures = Object.fromEntries(
-      Object.entries(typed).map(([key, text]) => [key, figureFrom(text)]),
-    ) as Record<keyof typeof typed, number | null>;
+    const figures = recordOf(keysOf(typed), (key) => figureFrom(typed[key]));
     const { ambient, altitude, carrier, stored, motors } = figures;
     if (ambient === null || altitude === null || carrier === null || stored === null || motors === null)
       return setTrouble('Figures in every field, like 35 or 0.');

@@ -94,7 +94,7 @@ export function ColumnWizard({ seen, take }: { seen: ColumnsSeen; take: (layout:
           {rows[k]?.use !== 'time' && rows[k]?.use !== 'ignore' && (
             <NumberField
               label="One of it is"
-              unit={unitOfRole((rows[k]?.use ?? 'other') as ChannelRole)}
+              unit={unitOfRole(rows[k]?.use ?? 'other')}
               text={rows[k]?.scale ?? '1'}
               set={(scale) => put(k, { scale })}
             />

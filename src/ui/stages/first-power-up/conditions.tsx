@@ -73,8 +73,10 @@ export function ConditionsForm({
   assumed: readonly Assumed[];
 }) {
   const put = (change: Partial<Conditions>) => set({ ...value, ...change });
-  const volt = (k: number, text: string) =>
-    put({ volts: value.volts.map((v, i) => (i === k ? text : v)) as unknown as Conditions['volts'] });
+  const volt = (k: number, text: string) => {
+    const typed = (i: number): string => (i === k ? text : (value.volts[i] ?? ''));
+    put({ volts: [typed(0), typed(1), typed(2)] });
+  };
   return (
     <Box mb="4">
       <Box mb="3">

@@ -13,6 +13,7 @@ import { PlainTable } from '../../kit/plain-table';
 import { StateMark } from '../../kit/state-mark';
 import { Disclosure } from '../../kit/why';
 import { useWaveWorker } from './use-waves';
+import { ownJson } from '../../kit/own-json';
 
 const tried_Hz = [5, 10, 20, 30, 40, 50] as const;
 const marks = { equal: 'sound', doubtful: 'doubt', unequal: 'failed' } as const;
@@ -34,7 +35,7 @@ function useExpected(
   const key = JSON.stringify([unit, watts, perLeg]);
   useEffect(() => {
     let wanted = true;
-    const [asked, lamp, strings] = JSON.parse(key) as [UnitWords, number, number];
+    const [asked, lamp, strings] = ownJson<[UnitWords, number, number]>(key);
     const load = { lamp: { volts: lampVolts, watts: lamp }, perLeg: strings };
     const each = async () => {
       for (const hz of tried_Hz) {
@@ -80,8 +81,11 @@ export function LampsPanel({
   const complete = v.every((x) => x !== null && x >= 0) && at !== null && at >= 0;
   const someAmps = amps.some((x) => x.trim() !== '');
   const allAmps = a.every((x) => x !== null && x >= 0);
-  const three = (list: (number | null)[]) =>
-    [list[0] ?? 0, list[1] ?? 0, list[2] ?? 0] as [number, number, number];
+  const three = (list: (number | null)[]): [number, number, number] => [
+    list[0] ?? 0,
+    list[1] ?? 0,
+    list[2] ?? 0,
+  ];
   const put = (list: string[], k: number, text: string) => list.map((x, i) => (i === k ? text : x));
   return (
     <Section title="Lamps as a load">

@@ -36,13 +36,17 @@ export interface Laid {
 
 const isOutput = (role: string): boolean => outputLanes.some((l) => l.id === role);
 
+/** A computed trace by its name; undefined where the run has none of it. */
+const traceOf = (wave: Wave, name: string): Float64Array | undefined =>
+  Object.entries(wave.run.samples).find(([trace]) => trace === name)?.[1];
+
 /** Where a capture lies on the computed picture: each side by a channel of its own, and whole periods on. */
 export function laidOn(capture: Capture, wave: Wave, f: number, f1: number): Laid {
   const side = (lanes: readonly LaneOf[], hz: number): number => {
     const channel = lanes
       .map((l) => ({
         of: capture.channels.find((c) => c.role === l.id),
-        with: wave.run.samples[l.trace] ?? wave.run.samples[l.id as TraceName],
+        with: wave.run.samples[l.trace] ?? traceOf(wave, l.id),
       }))
       // A current says more of where in its period it is than a bus that repeats three times in it.
       .sort(
@@ -92,7 +96,7 @@ const overCarrier = (t: Float64Array, fc: number): number =>
 function curve(wave: Wave, trace: TraceName, name: string, style: Curve['style'], fc: number): Curve[] {
   const exact = wave.run.samples[trace];
   const filtered = trace.endsWith('Mean');
-  const values = exact ?? (filtered ? wave.run.samples[trace.slice(0, 3) as TraceName] : undefined);
+  const values = exact ?? (filtered ? traceOf(wave, trace.slice(0, 3)) : undefined);
   if (values === undefined || values.length === 0) return [];
   const t = wave.run.t;
   const v = filtered ? calmed(values, 2 * overCarrier(t, fc)) : values;

@@ -210,7 +210,7 @@ export function PlanPanel({
               {(tooLow || tooHigh) && (
                 <Caution grave title="Switch off.">
                   {tooLow
-                    ? `${last.volts} V after ${last.at_s} s: below ${planned?.stopBelow_V} V something takes the current.`
+                    ? `${last.volts} V after ${last.at_s} s: below ${planned.stopBelow_V} V something takes the current.`
                     : `${last.volts} V: more than the supply can give through a bridge. Check supply and meter.`}
                 </Caution>
               )}

@@ -5,7 +5,7 @@ import { PlainTable } from '../../kit/plain-table';
 import { TimeAxis } from '../../kit/time-axis';
 import { Disclosure } from '../../kit/why';
 import { YTicks } from '../../kit/y-ticks';
-import { valueAt } from '@/core/numerics/arrays';
+import { keysOf, valueAt } from '@/core/numerics/arrays';
 
 export interface Curve {
   name: string;
@@ -60,9 +60,7 @@ function rangeOf(curves: readonly Curve[]): [number, number] {
 type StyleWords = Partial<Record<Curve['style'], string>>;
 
 function Legend({ lanes, words }: { lanes: readonly WaveLane[]; words: StyleWords }) {
-  const styles = (Object.keys(looks) as Curve['style'][]).filter((s) =>
-    lanes.some((l) => l.curves.some((c) => c.style === s)),
-  );
+  const styles = keysOf(looks).filter((s) => lanes.some((l) => l.curves.some((c) => c.style === s)));
   return (
     <Box display="flex" flexWrap="wrap" gap="4" fontSize="0.9rem" mb="1">
       {styles.map((s) => (

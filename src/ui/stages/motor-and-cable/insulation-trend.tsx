@@ -24,7 +24,7 @@ const month_ms = 30 * 86_400_000;
 function Chart({ trend, name }: { trend: InsulationTrend; name: string }) {
   const [hover, setHover] = useState<TrendPoint | null>(null);
   const times = trend.points.map((p) => Date.parse(p.at));
-  const [from = 0, to = 0] = extent(times) as [number | undefined, number | undefined];
+  const [from = 0, to = 0] = extent(times);
   const x = scaleUtc([from - month_ms, to + month_ms], [inset.left, width - inset.right]);
   const values = [...trend.points.map((p) => Math.max(p.corrected_Mohm, 0.01)), trend.minimum_Mohm];
   const y = scaleLog([Math.min(...values) / 2, Math.max(...values) * 2], [height - inset.bottom, inset.top]);

@@ -77,10 +77,8 @@ export function StopPanel({ jobId, store }: StageProps) {
   const tasks = tasksOf(typed);
   const hands = Number(people);
   const trouble = tasks === null ? null : taskTrouble(tasks, hands);
-  const wish =
-    tasks === null || trouble !== null || tasks.length === 0
-      ? null
-      : ([tasks, hands] as [NamedTask[], number]);
+  const wish: [NamedTask[], number] | null =
+    tasks === null || trouble !== null || tasks.length === 0 ? null : [tasks, hands];
   const { answer, failed, working, movable } = useStopPlan(wish);
   const change = (next: readonly TypedTask[]) => {
     setKept(null);

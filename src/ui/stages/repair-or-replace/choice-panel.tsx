@@ -26,6 +26,7 @@ import { dateTime } from '../../kit/time';
 import { Disclosure } from '../../kit/why';
 import { firstFigures } from './first-figures';
 import { rangeFrom, rangeText } from './ranges';
+import { recordOf } from '@/core/numerics/arrays';
 
 type Typed = Record<string, string>;
 
@@ -46,10 +47,8 @@ function situationOf(typed: Typed, rest: Omit<Situation, 'common' | 'choices'>):
   const at = (key: string) => ranges[key] ?? null;
   return {
     ...rest,
-    common: Object.fromEntries(commonFigures.map((f) => [f, at(f)])) as Situation['common'],
-    choices: Object.fromEntries(
-      choiceIds.map((c) => [c, Object.fromEntries(choiceFigures.map((f) => [f, at(`${c}.${f}`)]))]),
-    ) as Situation['choices'],
+    common: recordOf(commonFigures, at),
+    choices: recordOf(choiceIds, (c) => recordOf(choiceFigures, (f) => at(`${c}.${f}`))),
   };
 }
 
@@ -267,7 +266,7 @@ export function ChoicePanel({ store, catalogue, person }: StageProps) {
           disabled={situation === null}
           onClick={() => {
             if (situation === null) return;
-            const why = Object.entries(situation.out).map(([k, v]) => [
+            const why = Object.entries(situation.out).map(([k, v]): [string, string] => [
               k,
               v.trim() === '' ? 'left out' : v.trim(),
             ]);

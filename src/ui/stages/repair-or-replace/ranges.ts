@@ -6,9 +6,9 @@ export function rangeFrom(text: string): Range | undefined {
   const tidy = text.trim();
   if (tidy === '' || tidy === '?') return null;
   const parts = tidy.split(/\s*(?:–|—|\.\.|-|to|bis)\s*/i);
-  const figures = parts.map(figureFrom);
-  if (parts.length > 2 || figures.some((f) => f === null || f < 0)) return undefined;
-  const [a = 0, b = a] = figures as number[];
+  const figures = parts.flatMap((part) => figureFrom(part) ?? []);
+  if (parts.length > 2 || figures.length < parts.length || figures.some((f) => f < 0)) return undefined;
+  const [a = 0, b = a] = figures;
   return a <= b ? [a, b] : [b, a];
 }
 

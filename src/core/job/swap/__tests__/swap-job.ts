@@ -30,7 +30,7 @@ export const units: Payload<'swap.units'> = {
 export function swapJob() {
   const j = job();
   for (const { kind, payload } of scenario.jobs.find((x) => x.id.endsWith('0b'))?.entries ?? [])
-    j.add(kind, payloads[kind].parse(payload) as never);
+    j.add(kind, payloads[kind].parse(payload));
   j.add('swap.units', units);
   return j;
 }

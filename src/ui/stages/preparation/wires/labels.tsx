@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Secondary } from '../../../kit/buttons';
 import { FieldGrid, Section } from '../../../kit/section';
 import { NumberField, Select } from '../../../kit/field';
+import { keysOf } from '@/core/numerics/arrays';
 
 export const labelSheetNames = {
   'a4-3x8': 'A4, 3 × 8 labels of 70 × 37 mm',
@@ -26,7 +27,7 @@ export function Labels({ jobId, wires }: { jobId: string; wires: number }) {
           label="Label sheet"
           value={sheet}
           onChange={setSheet}
-          options={(Object.keys(labelSheetNames) as SheetId[]).map((value) => ({
+          options={keysOf(labelSheetNames).map((value) => ({
             value,
             label: labelSheetNames[value],
           }))}

@@ -1,10 +1,11 @@
 import * as z from 'zod';
 import { endOf } from '@/core/replacement/wires';
 import { guardedRoute, idOf, HttpError } from '@/server/http/border';
-import { labelSheets, labelsOf, labelsPdf, wiredJob, type LabelSheet } from '@/server/documents/replacement';
+import { labelSheets, labelsOf, labelsPdf, wiredJob } from '@/server/documents/replacement';
+import { keysOf } from '@/core/numerics/arrays';
 
 const query = z.object({
-  sheet: z.enum(Object.keys(labelSheets) as [LabelSheet, ...LabelSheet[]]).default('a4-3x8'),
+  sheet: z.enum(keysOf(labelSheets)).default('a4-3x8'),
   skip: z.coerce.number().int().min(0).max(99).default(0),
 });
 
