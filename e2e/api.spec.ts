@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { v7 } from 'uuid';
 import { entry, openJob } from './demo';
 

@@ -1,7 +1,8 @@
 /** Demo units with hidden faults, judged through the screen: the unit answers each probe the bench asks for. */
 import { connect } from 'node:net';
 import { createInterface } from 'node:readline';
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './test';
 import {
   choosePerson,
   choosePlan,
@@ -14,6 +15,7 @@ import {
   visit,
   watchConsole,
 } from './demo';
+import { own } from './here';
 
 interface Hidden {
   stage: Record<string, unknown>;
@@ -121,7 +123,7 @@ test('the half-controlled crane slew, guided: thyristors are not condemned, and 
 
 /** The hand on the simulated meter's leads: one command, one answer. */
 function handOnLeads() {
-  const socket = connect(Number(process.env['E2E_METER_CONTROL'] ?? 4402), '127.0.0.1');
+  const socket = connect(own.meterControl, '127.0.0.1');
   const waiting: ((answer: string) => void)[] = [];
   createInterface({ input: socket }).on('line', (line) => waiting.shift()?.(line));
   return {

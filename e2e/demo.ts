@@ -1,5 +1,6 @@
 import { execFileSync } from 'node:child_process';
-import { expect, type APIRequestContext, type Page } from '@playwright/test';
+import type { APIRequestContext, Page } from '@playwright/test';
+import { expect } from './test';
 import { v7 } from 'uuid';
 
 /** The demo's jobs and people (demo/scenario.json). */
@@ -68,15 +69,14 @@ export function watchConsole(page: Page): string[] {
 
 /**
  * Waits until the page listens: what is clicked before that is lost. A slow machine has the whole
- * page and a quiet network long before React has taken its buttons over, so those are asked.
+ * page long before React has taken its buttons over; the parts of the page say when they have
+ * (`data-live`, src/ui/kit/island.tsx).
  */
 export async function alive(page: Page): Promise<void> {
-  await page.waitForLoadState('networkidle');
   await page.waitForFunction(
     () =>
-      [...document.querySelectorAll('button, input, select, textarea')].every((control) =>
-        Object.keys(control).some((key) => key.startsWith('__reactProps')),
-      ),
+      document.querySelector('[data-live="yes"]') !== null &&
+      document.querySelector('[data-live="no"]') === null,
     undefined,
     { timeout: 30_000 },
   );

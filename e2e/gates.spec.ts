@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { choosePerson, entry, iceCrusher, ines, odo, openJob, pip, pump, visit } from './demo';
 
 const field = { name: 'What the meter shows, volts' };

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import sharp from 'sharp';
 import { choosePerson, ines, watchConsole, visit } from './demo';
 

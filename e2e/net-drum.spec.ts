@@ -2,7 +2,8 @@
  * The net-drum: a discontinued Knot replaced by a Whimbrel. Its paper is carried over with a choice, written to the simulated
  * drive while the cable comes out twice, looked at after a power cycle; and the same by keys alone.
  */
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './test';
 import { alive, choosePerson, ines, netDrum, picture, visit, watchConsole } from './demo';
 import { order, winchReady } from './rig';
 import { findAndRead, panelOf } from './trace';

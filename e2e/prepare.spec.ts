@@ -1,5 +1,5 @@
 /** Prepare: the shortest stop for a swap, edited, refused where it goes round in a ring, and kept. */
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { choosePerson, ines, netDrum, visit, watchConsole } from './demo';
 import { panelOf } from './trace';
 

@@ -1,6 +1,6 @@
 /** Readings written down elsewhere come in by paste and by file, and the test goes out again. */
 import { readFile } from 'node:fs/promises';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { choosePerson, entry, gradingDrum, ines, visit } from './demo';
 
 interface Reading {

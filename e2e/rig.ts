@@ -1,6 +1,8 @@
-import { expect, type APIRequestContext } from '@playwright/test';
+import type { APIRequestContext } from '@playwright/test';
+import { expect } from './test';
+import { own } from './here';
 
-const rig = `http://${process.env['E2E_RIG'] || '127.0.0.1:4404'}`;
+const rig = `http://${own.rig}`;
 
 /** One order to the rig of the simulated drive (stand-ins/drive/rig.ts). */
 export async function order(request: APIRequestContext, body: unknown): Promise<void> {

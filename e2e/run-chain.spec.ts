@@ -1,8 +1,10 @@
 /** A drive that will not run: the rig hides why, the screens find it over the link. */
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './test';
 import { choosePerson, entry, ines, odo, openJob, picture, visit, watchConsole, winch } from './demo';
 import { order, winchReady } from './rig';
 import { contacts, readOut, says } from './trace';
+import { own } from './here';
 
 test.beforeEach(async ({ page }) => {
   await choosePerson(page, ines);
@@ -190,14 +192,14 @@ test('the shop lead lists a drive; a line that is no address says so; nobody els
 });
 
 test('no page of a browser reaches the link or the rig', async ({ request }) => {
-  const link = process.env['E2E_LINK'] || '127.0.0.1:4405';
+  const link = own.link;
   const from = { origin: 'http://elsewhere.example' };
   const asked = await request.post(`http://${link}/identify`, {
     data: { target: '127.0.0.1:4403' },
     headers: from,
   });
   expect(((await asked.json()) as { code: string }).code).toBe('not-allowed');
-  const rig = await request.post(`http://${process.env['E2E_RIG'] || '127.0.0.1:4404'}`, {
+  const rig = await request.post(`http://${own.rig}`, {
     data: {},
     headers: from,
   });

@@ -1,6 +1,7 @@
 /** Parameter sets: read out, audited, compared, and a set of another type carried over with its choices. */
 import { readFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './test';
 import { alive, boatWinch, choosePerson, ines, picture, visit, watchConsole } from './demo';
 import { order, winchReady } from './rig';
 import { findAndRead, jobWith, panelOf } from './trace';

@@ -1,6 +1,6 @@
 /** What a shop makes its own: drive types, trace tables; and the rig. */
 import { readFileSync } from 'node:fs';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { choosePerson, ines, odo, picture, visit, watchConsole } from './demo';
 import { winchReady } from './rig';
 

@@ -1,5 +1,6 @@
 /** From the plate to a signed start-up sheet: a winch on a Whimbrel, a pump on a Dunlin. */
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './test';
 import {
   boatWinch,
   brineFeed,

@@ -1,7 +1,8 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { choosePerson, ines, openJob, visit } from './demo';
 import { panelOf } from './trace';
+import { own } from './here';
 
 test('two tabs on one job show each other’s entries within two seconds', async ({ page, context }) => {
   await choosePerson(page, ines);
@@ -21,8 +22,8 @@ test('two tabs on one job show each other’s entries within two seconds', async
   await expect(other.getByText('Whose spare is it?').first()).toBeVisible({ timeout: 2_500 });
 });
 
-const port = 3198;
-const home = `http://127.0.0.1:${port}`;
+const port = own.sparePort;
+const spare = `http://127.0.0.1:${port}`;
 
 /** With all that it started. */
 const kill = (server: ChildProcess): void => {
@@ -37,11 +38,11 @@ async function startServer(): Promise<ChildProcess> {
     {
       stdio: 'ignore',
       detached: true,
-      env: { ...process.env, DATABASE_URL: process.env['E2E_DATABASE_URL'] },
+      env: { ...process.env, DATABASE_URL: own.databaseUrl },
     },
   );
   for (let i = 0; i < 150; i += 1) {
-    const up = await fetch(`${home}/api/v1/health`).then(
+    const up = await fetch(`${spare}/api/v1/health`).then(
       (r) => r.ok,
       () => false,
     );
@@ -58,7 +59,7 @@ test('a server killed between two entries loses none that was shown as kept, and
   let server = await startServer();
   try {
     const jobId = await openJob(page.request, 'Capstan');
-    await visit(page, `${home}/jobs/${jobId}/decide`);
+    await visit(page, `${spare}/jobs/${jobId}/decide`);
     const margin = page.getByRole('complementary');
     const note = async (text: string) => {
       await panelOf(page, 'Decide', 'Notes');
@@ -79,7 +80,7 @@ test('a server killed between two entries loses none that was shown as kept, and
     await page.reload();
     await expect(margin.getByText('second, while the server is dead')).toBeVisible();
     await expect(margin.getByText('(not kept yet, sending)')).toBeHidden();
-    const kept = (await (await fetch(`${home}/api/v1/jobs/${jobId}/entries?after=0`)).json()) as {
+    const kept = (await (await fetch(`${spare}/api/v1/jobs/${jobId}/entries?after=0`)).json()) as {
       entries: { kind: string; payload: { text?: string } }[];
     };
     expect(kept.entries.filter((e) => e.kind === 'note.added').map((e) => e.payload.text)).toEqual([

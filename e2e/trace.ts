@@ -1,4 +1,5 @@
-import { expect, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect } from './test';
 import { entry, openJob, visit, winch } from './demo';
 
 /** Contacts of the winch's inputs with run given and the interlock made. */

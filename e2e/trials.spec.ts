@@ -1,5 +1,6 @@
 /** Trials over the link: asked for in the log, confirmed, read back, put back; and what is refused. */
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './test';
 import { choosePerson, entry, ines, pip, visit, watchConsole, winch } from './demo';
 import { order, winchReady } from './rig';
 import { confirmWrite, contacts, jobWith, panel, readOut, says } from './trace';

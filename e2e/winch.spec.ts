@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { alive, choosePerson, choosePlan, ines, pdfText, picture, visit, watchConsole, winch } from './demo';
 import { answerSources, lockAndTag, proveMeter, read, takeFigures } from './hands';
 

@@ -3,11 +3,22 @@ import { createInterface } from 'node:readline';
 import { root } from './paths';
 import { say } from './terminal';
 
-/** Where what runs beside the server listens; the tests have theirs beside it. */
-export const portsAlongside = {
-  start: { meter: [4401, 4402], drive: [4403, 4404], link: [4405] },
-  e2e: { meter: [4411, 4412], drive: [4413, 4414], link: [4415] },
-} as const;
+interface Ports {
+  meter: readonly [lines: number, control: number];
+  drive: readonly [bus: number, rig: number];
+  link: readonly [number];
+}
+
+const portsFrom = (first: number): Ports => ({
+  meter: [first, first + 1],
+  drive: [first + 2, first + 3],
+  link: [first + 4],
+});
+
+/** Where what runs beside the server listens. */
+export const portsAlongside = portsFrom(4401);
+/** Those of a test worker, beside them. */
+export const portsOfWorker = (worker: number): Ports => portsFrom(4411 + 10 * worker);
 
 interface Running {
   stop: () => Promise<void>;
@@ -65,11 +76,7 @@ export interface Alongside {
 }
 
 /** The simulated meter and drive that ship, unless real ones are named, and the link to drives. */
-export async function runAlongside(
-  which: keyof typeof portsAlongside,
-  databaseUrl: string,
-): Promise<Alongside> {
-  const ports = portsAlongside[which];
+export async function runAlongside(ports: Ports, databaseUrl: string): Promise<Alongside> {
   const [meter, drive, link] = await Promise.all([
     process.env['GRIM_METER'] === undefined ? run('stand-ins/meter/main.ts', ports.meter) : null,
     run('stand-ins/drive/main.ts', ports.drive),

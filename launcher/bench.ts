@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { timeSwap } from './bench-swap';
-import { runAlongside } from './alongside';
+import { portsOfWorker, runAlongside } from './alongside';
 import { timeLink } from './bench-link';
 import { timeWriting } from './bench-writing';
 import { ensureBuilt } from './build';
@@ -160,7 +160,7 @@ export async function bench(): Promise<number> {
     ensureDatabase(cluster, 'bench');
     const url = cluster.url('bench');
     await prepareDatabase(url, { demo: true });
-    const alongside = await runAlongside('e2e', url);
+    const alongside = await runAlongside(portsOfWorker(0), url);
     try {
       await overHttp(url, alongside.env);
     } finally {

@@ -10,7 +10,7 @@ interface RigState {
 }
 
 const ask = async (body?: string): Promise<RigState> => {
-  const answer = await fetch(`http://127.0.0.1:${portsAlongside.start.drive[1]}`, {
+  const answer = await fetch(`http://127.0.0.1:${portsAlongside.drive[1]}`, {
     ...(body === undefined ? {} : { method: 'POST', body }),
   }).catch(() => {
     throw new LauncherError('the simulated drive is not running: start it with ./grim start.');

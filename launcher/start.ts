@@ -1,7 +1,7 @@
 import { ensureBuilt } from './build';
 import { ensureDatabase, startCluster } from './cluster';
 import { prepareDatabase } from './database';
-import { runAlongside } from './alongside';
+import { portsAlongside, runAlongside } from './alongside';
 import { anotherStart, claimPort, serve } from './serve';
 import { say } from './terminal';
 
@@ -25,7 +25,7 @@ export async function startCommand(args: string[]): Promise<number> {
     const url = cluster.url('grim');
     await prepareDatabase(url, { demo: true });
     if (!dev) ensureBuilt();
-    const alongside = await runAlongside('start', url);
+    const alongside = await runAlongside(portsAlongside, url);
     for (const name of alongside.missing) say(`the ${name} does not run: another program has its port.`);
     try {
       const served = await serve(port, { DATABASE_URL: url, ...alongside.env }, { dev });

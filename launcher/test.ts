@@ -1,10 +1,10 @@
-import { spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { spawn } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { ensureBuilt } from './build';
 import { ensureDatabase, removeCluster, startCluster, type Cluster } from './cluster';
 import { prepareDatabase } from './database';
 import { ensureDebian, onPath } from './debian';
-import { portsAlongside, runAlongside } from './alongside';
+import { portsOfWorker, runAlongside } from './alongside';
 import { bin, inRoot, root } from './paths';
 import { serve } from './serve';
 import { plainWords, say, LauncherError } from './terminal';
@@ -17,19 +17,37 @@ interface Tally {
 const results = inRoot('test-results');
 const e2ePort = 3199;
 
-function run(program: string, args: readonly string[], env: Record<string, string> = {}): boolean {
-  const done = spawnSync(program, args, {
-    cwd: root,
-    stdio: ['ignore', 'inherit', 'inherit'],
-    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...env },
+/** Runs a program to its end. @param quiet its output is shown as a whole at the end, so that lanes do not mix */
+function run(
+  program: string,
+  args: readonly string[],
+  env: Record<string, string> = {},
+  quiet = false,
+): Promise<boolean> {
+  return new Promise((resolve) => {
+    const child = spawn(program, args, {
+      cwd: root,
+      stdio: ['ignore', quiet ? 'pipe' : 'inherit', quiet ? 'pipe' : 'inherit'],
+      env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...env },
+    });
+    const said: Buffer[] = [];
+    child.stdout?.on('data', (chunk: Buffer) => said.push(chunk));
+    child.stderr?.on('data', (chunk: Buffer) => said.push(chunk));
+    child.once('error', (error) => {
+      say(`${program}: ${error.message}`);
+      resolve(false);
+    });
+    child.once('close', (code) => {
+      process.stdout.write(Buffer.concat(said));
+      resolve(code === 0);
+    });
   });
-  return done.status === 0;
 }
 
 /** A step that either holds or does not. */
-const step = (name: string, holds: () => boolean) => async (): Promise<Tally> => {
+const step = (name: string, holds: () => Promise<boolean>) => async (): Promise<Tally> => {
   say(`test: ${name}`);
-  return holds() ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 };
+  return (await holds()) ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 };
 };
 
 function jestTally(file: string): Tally {
@@ -53,10 +71,11 @@ const jest =
       GRIM_LONG: long ? '1' : '',
       NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
     };
-    run(
+    await run(
       bin('jest'),
       [...folders, '--json', `--outputFile=${file}`, '--silent=false', '--passWithNoTests=false'],
       env,
+      true,
     );
     return jestTally(file);
   };
@@ -69,36 +88,69 @@ function playwrightTally(file: string): Tally {
   return { passed: stats.expected, failed: stats.unexpected + stats.flaky };
 }
 
-/** The production build, a database of its own with the demo in it, Debian's Chromium. */
-async function e2e(cluster: Cluster): Promise<Tally> {
-  say('test: e2e');
-  ensureBuilt();
-  cluster.run('dropdb', ['--if-exists', '--force', 'e2e']);
-  ensureDatabase(cluster, 'e2e');
-  const url = cluster.url('e2e');
-  await prepareDatabase(url, { demo: true });
-  const file = `${results}/e2e.json`;
-  rmSync(file, { force: true });
-  const alongside = await runAlongside('e2e', url);
+/** Two browsers at a time: more do not go faster on two cores. */
+const workers = 2;
+
+interface TestServer {
+  /** What the tests of this worker must know (e2e/here.ts). */
+  told: Record<string, unknown>;
+  stop: () => Promise<void>;
+}
+
+/** A server with a database, a clock and simulated devices of its own. */
+async function testServer(cluster: Cluster, worker: number): Promise<TestServer> {
+  const url = cluster.url(`e2e${worker}`);
+  const clockFile = `${results}/clock-${worker}`;
+  writeFileSync(clockFile, '0');
+  const alongside = await runAlongside(portsOfWorker(worker), url);
   try {
     if (alongside.missing.length > 0)
       throw new LauncherError(`the ports of ${alongside.missing.join(', ')} are taken by another program`);
-    const served = await serve(e2ePort, { DATABASE_URL: url, ...alongside.env });
-    try {
-      const env = {
-        E2E_METER_CONTROL: String(portsAlongside.e2e.meter[1]),
-        E2E_LINK: alongside.env['GRIM_LINK'] ?? '',
-        E2E_RIG: alongside.env['GRIM_RIG'] ?? '',
-        E2E_PORT: String(e2ePort),
-        E2E_DATABASE_URL: url,
-        PLAYWRIGHT_JSON_OUTPUT_NAME: file,
-      };
-      run(bin('playwright'), ['test', '--reporter=list,json'], env);
-    } finally {
-      await served.stop();
-    }
-  } finally {
+    const port = e2ePort + 2 * worker;
+    const served = await serve(port, { DATABASE_URL: url, GRIM_CLOCK_FILE: clockFile, ...alongside.env });
+    return {
+      told: {
+        port,
+        sparePort: port + 1,
+        meterControl: portsOfWorker(worker).meter[1],
+        rig: alongside.env['GRIM_RIG'],
+        link: alongside.env['GRIM_LINK'],
+        databaseUrl: url,
+        clockFile,
+      },
+      stop: async () => {
+        await served.stop();
+        await alongside.stop();
+      },
+    };
+  } catch (error) {
     await alongside.stop();
+    throw error;
+  }
+}
+
+/** The production build, a database with the demo for each worker, Debian's Chromium. */
+async function e2e(cluster: Cluster): Promise<Tally> {
+  say('test: e2e');
+  ensureBuilt();
+  const names = Array.from({ length: workers }, (_, worker) => `e2e${worker}`);
+  for (const name of names) {
+    cluster.run('dropdb', ['--if-exists', '--force', name]);
+    ensureDatabase(cluster, name);
+    await prepareDatabase(cluster.url(name), { demo: true });
+  }
+  const file = `${results}/e2e.json`;
+  rmSync(file, { force: true });
+  const servers: TestServer[] = [];
+  try {
+    for (const worker of names.keys()) servers.push(await testServer(cluster, worker));
+    const env = {
+      E2E_SERVERS: JSON.stringify(servers.map((s) => s.told)),
+      PLAYWRIGHT_JSON_OUTPUT_NAME: file,
+    };
+    await run(bin('playwright'), ['test', '--reporter=list,json', `--workers=${workers}`], env);
+  } finally {
+    for (const server of servers) await server.stop();
   }
   return playwrightTally(file);
 }
@@ -117,43 +169,42 @@ export async function test(args: string[]): Promise<number> {
   ]);
   mkdirSync(results, { recursive: true });
   const wants = (part: Part) => only === undefined || only === part;
-  const steps: ((cluster: Cluster) => Promise<Tally>)[] = [
-    ...(only === undefined
-      ? [
-          step('types', () => run(bin('next'), ['typegen']) && run(bin('tsc'), ['--noEmit'])),
-          step('lint', () => run(bin('eslint'), ['.', '--max-warnings=0'])),
-          step('arrows', () =>
-            run(bin('depcruise'), [
-              '--config',
-              '.dependency-cruiser.cjs',
-              'src',
-              'launcher',
-              'checks',
-              'stand-ins',
-            ]),
-          ),
-          step('formatting', () => run(bin('prettier'), ['--check', '--log-level=warn', '.'])),
-        ]
-      : []),
-    ...(wants('unit') ? [jest('unit', ['src', 'launcher', 'catalogue', 'stand-ins'], long)] : []),
-    ...(wants('checks') ? [jest('checks', ['checks'], long)] : []),
-    ...(wants('e2e') ? [e2e] : []),
+  const sources = ['src', 'launcher', 'checks', 'stand-ins'];
+  const quietly = (program: string, args: readonly string[]) => run(bin(program), args, {}, true);
+  // Two lanes for two cores: the longest first, what is short fills the other. The browsers come alone after them.
+  const lanes: ((cluster: Cluster) => Promise<Tally>)[][] = [
+    wants('unit') ? [jest('unit', ['src', 'launcher', 'catalogue', 'stand-ins'], long)] : [],
+    [
+      ...(only === undefined
+        ? [
+            step('types', async () => (await quietly('next', ['typegen'])) && quietly('tsc', ['--noEmit'])),
+            step('lint', () => quietly('eslint', ['.', '--max-warnings=0'])),
+            step('arrows', () => quietly('depcruise', ['--config', '.dependency-cruiser.cjs', ...sources])),
+            step('formatting', () => quietly('prettier', ['--check', '--log-level=warn', '.'])),
+          ]
+        : []),
+      ...(wants('checks') ? [jest('checks', ['checks'], long)] : []),
+    ],
   ];
   const total: Tally = { passed: 0, failed: 0 };
   removeCluster('test');
   const cluster = await startCluster('test', { durable: false });
+  const inTurn = async (steps: readonly ((cluster: Cluster) => Promise<Tally>)[]): Promise<void> => {
+    for (const one of steps) {
+      const begun = performance.now();
+      const { passed, failed } = await one(cluster).catch((error: unknown): Tally => {
+        say(plainWords(error));
+        return { passed: 0, failed: 1 };
+      });
+      total.passed += passed;
+      total.failed += failed;
+      say(`test: ${passed} passed, ${failed} failed in ${((performance.now() - begun) / 1000).toFixed(0)} s`);
+    }
+  };
   try {
     ensureDatabase(cluster, 'unit');
-    for (const one of steps) {
-      try {
-        const { passed, failed } = await one(cluster);
-        total.passed += passed;
-        total.failed += failed;
-      } catch (error) {
-        say(plainWords(error));
-        total.failed += 1;
-      }
-    }
+    await Promise.all(lanes.map(inTurn));
+    if (wants('e2e')) await inTurn([e2e]);
   } finally {
     cluster.stop();
   }

@@ -14,6 +14,7 @@ import {
 import { db } from '../database/connection';
 import type { EntryRow } from '../database/models';
 import { siteLimits } from '../administration/settings';
+import { serverNow } from '../clock';
 
 export type Kept = { kept: Entry[] } | { refused: 'no-such-job' } | { refused: 'other-payload'; id: string };
 
@@ -66,7 +67,7 @@ export async function appendEntries(
   jobId: string,
   entries: readonly NewEntry[],
   by: Person | ((entry: NewEntry) => Person),
-  clock: (entry: NewEntry) => Date = () => new Date(),
+  clock: (entry: NewEntry) => Date = serverNow,
   also: (transaction: Transaction) => Promise<unknown> = () => Promise.resolve(),
 ): Promise<Kept> {
   const { sequelize, models } = db();

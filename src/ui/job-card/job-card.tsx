@@ -2,7 +2,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
-import { useCallback, useMemo } from 'react';
+import { useCallback, useMemo, type ComponentType } from 'react';
 import type { DriveType } from '@/core/equipment/catalogue';
 import {
   entryWords,
@@ -21,6 +21,7 @@ import { Levels } from '../panels/diagnosis/levels';
 import { Story } from '../panels/diagnosis/story';
 import { useDiagnosis } from '../panels/diagnosis/use-diagnosis';
 import { Secondary } from '../kit/buttons';
+import { Island } from '../kit/island';
 import { TopBar } from '../kit/top-bar';
 import { span } from '../kit/time';
 import { useNow } from '../kit/use-now';
@@ -31,68 +32,75 @@ import { Margin } from './margin';
 import { useJob, type JobStore } from '../job-store/use-job';
 
 const loading = () => <Text role="status">opening…</Text>;
-// Each face comes when its stage is opened: the first load of the card stays small.
-const TakeFace = dynamic(() => import('../stages/call/call-stage').then((m) => m.CallStage), { loading });
-const IdentifyFace = dynamic(
-  () => import('../stages/nameplates/nameplates-stage').then((m) => m.NameplatesStage),
-  {
-    loading,
-  },
-);
-const AsFoundFace = dynamic(() => import('../stages/as-found/as-found-stage').then((m) => m.AsFoundStage), {
+
+/** A stage comes alive by itself, after the card. */
+const onIsland = <Props extends object>(Stage: ComponentType<Props>) =>
+  function StageIsland(props: Props) {
+    return (
+      <Island>
+        <Stage {...props} />
+      </Island>
+    );
+  };
+
+// Each stage comes when it is opened: the first load of the card stays small.
+const CallStage = dynamic(() => import('../stages/call/call-stage').then((m) => onIsland(m.CallStage)), {
   loading,
 });
-const LookFace = dynamic(
-  () => import('../stages/inspection/inspection-stage').then((m) => m.InspectionStage),
+const NameplatesStage = dynamic(
+  () => import('../stages/nameplates/nameplates-stage').then((m) => onIsland(m.NameplatesStage)),
   { loading },
 );
-const MakeSafeFace = dynamic(
-  () => import('../stages/make-safe/make-safe-stage').then((m) => m.MakeSafeStage),
-  {
-    loading,
-  },
-);
-const TraceFace = dynamic(
-  () => import('../stages/fault-finding/fault-finding-stage').then((m) => m.FaultFindingStage),
+const AsFoundStage = dynamic(
+  () => import('../stages/as-found/as-found-stage').then((m) => onIsland(m.AsFoundStage)),
   { loading },
 );
-const BenchFace = dynamic(
-  () => import('../stages/bench-test/bench-test-stage').then((m) => m.BenchTestStage),
+const InspectionStage = dynamic(
+  () => import('../stages/inspection/inspection-stage').then((m) => onIsland(m.InspectionStage)),
   { loading },
 );
-const MotorFace = dynamic(
-  () => import('../stages/motor-and-cable/motor-and-cable-stage').then((m) => m.MotorAndCableStage),
+const MakeSafeStage = dynamic(
+  () => import('../stages/make-safe/make-safe-stage').then((m) => onIsland(m.MakeSafeStage)),
   { loading },
 );
-const SettingsFace = dynamic(
-  () => import('../stages/commissioning/commissioning-stage').then((m) => m.CommissioningStage),
-  {
-    loading,
-  },
-);
-const DecideFace = dynamic(
-  () => import('../stages/repair-or-replace/repair-or-replace-stage').then((m) => m.RepairOrReplaceStage),
+const FaultFindingStage = dynamic(
+  () => import('../stages/fault-finding/fault-finding-stage').then((m) => onIsland(m.FaultFindingStage)),
   { loading },
 );
-const PrepareFace = dynamic(
-  () => import('../stages/preparation/preparation-stage').then((m) => m.PreparationStage),
+const BenchTestStage = dynamic(
+  () => import('../stages/bench-test/bench-test-stage').then((m) => onIsland(m.BenchTestStage)),
   { loading },
 );
-const SwapFace = dynamic(
-  () => import('../stages/replacement/replacement-stage').then((m) => m.ReplacementStage),
+const MotorAndCableStage = dynamic(
+  () => import('../stages/motor-and-cable/motor-and-cable-stage').then((m) => onIsland(m.MotorAndCableStage)),
   { loading },
 );
-const HandOverFace = dynamic(
-  () => import('../stages/hand-over/hand-over-stage').then((m) => m.HandOverStage),
-  {
-    loading,
-  },
+const CommissioningStage = dynamic(
+  () => import('../stages/commissioning/commissioning-stage').then((m) => onIsland(m.CommissioningStage)),
+  { loading },
 );
-const FirstPowerFace = dynamic(
-  () => import('../stages/first-power-up/first-power-up-stage').then((m) => m.FirstPowerUpStage),
-  {
-    loading,
-  },
+const RepairOrReplaceStage = dynamic(
+  () =>
+    import('../stages/repair-or-replace/repair-or-replace-stage').then((m) =>
+      onIsland(m.RepairOrReplaceStage),
+    ),
+  { loading },
+);
+const PreparationStage = dynamic(
+  () => import('../stages/preparation/preparation-stage').then((m) => onIsland(m.PreparationStage)),
+  { loading },
+);
+const ReplacementStage = dynamic(
+  () => import('../stages/replacement/replacement-stage').then((m) => onIsland(m.ReplacementStage)),
+  { loading },
+);
+const HandOverStage = dynamic(
+  () => import('../stages/hand-over/hand-over-stage').then((m) => onIsland(m.HandOverStage)),
+  { loading },
+);
+const FirstPowerUpStage = dynamic(
+  () => import('../stages/first-power-up/first-power-up-stage').then((m) => onIsland(m.FirstPowerUpStage)),
+  { loading },
 );
 
 /** What the server could not take, with what was typed; nothing is dropped unseen. */
@@ -178,7 +186,7 @@ export function JobCard({
   const onBench = open === 'bench' || open === 'hand-over';
   const benchStage = onBench ? (state.drive?.stage ?? null) : null;
   const diagnosis = useDiagnosis(benchStage, commonMeter, state.readings);
-  const face: StageProps = { jobId, store, person, limits, catalogue, knownSources, goTo };
+  const given: StageProps = { jobId, store, person, limits, catalogue, knownSources, goTo };
   const dead = mustStayDead(state);
 
   return (
@@ -219,20 +227,20 @@ export function JobCard({
           <StageEdge jobId={jobId} lines={lines} open={open} />
         </Box>
         <Box as="main" px={{ base: 4, md: '26px' }} py="5" minW="0">
-          {open === 'take' && <TakeFace {...face} />}
-          {open === 'identify' && <IdentifyFace {...face} />}
-          {open === 'as-found' && <AsFoundFace {...face} />}
-          {open === 'look' && <LookFace {...face} />}
-          {open === 'trace' && <TraceFace {...face} />}
-          {open === 'make-safe' && <MakeSafeFace {...face} />}
-          {open === 'bench' && <BenchFace {...face} diagnosis={diagnosis} />}
-          {open === 'hand-over' && <HandOverFace {...face} diagnosis={diagnosis} />}
-          {open === 'motor' && <MotorFace {...face} />}
-          {open === 'decide' && <DecideFace {...face} />}
-          {open === 'prepare' && <PrepareFace {...face} />}
-          {open === 'swap' && <SwapFace {...face} />}
-          {open === 'settings' && <SettingsFace {...face} />}
-          {open === 'first-power' && <FirstPowerFace {...face} />}
+          {open === 'take' && <CallStage {...given} />}
+          {open === 'identify' && <NameplatesStage {...given} />}
+          {open === 'as-found' && <AsFoundStage {...given} />}
+          {open === 'look' && <InspectionStage {...given} />}
+          {open === 'trace' && <FaultFindingStage {...given} />}
+          {open === 'make-safe' && <MakeSafeStage {...given} />}
+          {open === 'bench' && <BenchTestStage {...given} diagnosis={diagnosis} />}
+          {open === 'hand-over' && <HandOverStage {...given} diagnosis={diagnosis} />}
+          {open === 'motor' && <MotorAndCableStage {...given} />}
+          {open === 'decide' && <RepairOrReplaceStage {...given} />}
+          {open === 'prepare' && <PreparationStage {...given} />}
+          {open === 'swap' && <ReplacementStage {...given} />}
+          {open === 'settings' && <CommissioningStage {...given} />}
+          {open === 'first-power' && <FirstPowerUpStage {...given} />}
         </Box>
         <Margin store={store}>
           {dead.length > 0 && !onBench && open !== 'trace' && (

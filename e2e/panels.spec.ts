@@ -1,0 +1,93 @@
+import type { Page } from '@playwright/test';
+import { audit, axe } from './audit';
+import { boatWinch, choosePerson, entry, ines, netDrumSwap, visit, winch } from './demo';
+import { winchReady } from './rig';
+import { expect, test } from './test';
+import { findAndRead, jobWith } from './trace';
+
+for (const [path, group] of [
+  ['decide', 'Decide'],
+  ['prepare', 'Prepare'],
+  ['swap', 'Swap and wire'],
+  ['hand-over', 'Hand over'],
+] as const)
+  test(`axe finds nothing in any panel of ${path}`, async ({ page }) => {
+    test.setTimeout(120_000);
+    await choosePerson(page, ines);
+    await visit(page, `/jobs/${netDrumSwap}/${path}`);
+    for (const panel of await page
+      .getByRole('group', { name: group, exact: true })
+      .getByRole('button')
+      .all()) {
+      await panel.click();
+      for (const more of ['Add a wire', 'What a swap usually takes']) {
+        const opener = page.getByRole('button', { name: more });
+        if ((await opener.count()) > 0) await opener.click();
+      }
+      await axe(page, path);
+    }
+  });
+
+test('axe finds nothing in any panel of the trace page', async ({ page }) => {
+  test.setTimeout(120_000);
+  await choosePerson(page, ines);
+  await visit(page, `/jobs/${winch}/trace`);
+  const panels = page.getByRole('group', { name: 'What to do' }).getByRole('button');
+  for (const panel of await panels.all()) {
+    await panel.click();
+    for (const more of ['Walk a loop', 'Temporary jumper']) {
+      const opener = page.getByRole('button', { name: more });
+      if ((await opener.count()) > 0) await opener.click();
+    }
+    await axe(page, 'trace');
+  }
+});
+
+/** Every panel of a start-up that was begun, with sets and a failed test. */
+async function startUpPanels(page: Page, look: (where: string) => Promise<void>): Promise<void> {
+  const { request } = page;
+  await winchReady(request);
+  const job = await jobWith(page, boatWinch, 'A start-up to look at', 'as there');
+  const choices = {
+    ...{ load: 'winch', region: '60Hz', runFrom: 'terminals', speedFrom: 'AI1', wiring: 'two-wire' },
+    ...{ signal: '0-10V', reverse: false, encoder: false, coupled: true, brakeProven: false },
+    ...{ brakeResistor: true, singlePhaseFed: false },
+  };
+  const made = [
+    entry(job, 'startup.choices', { choices, supply: { volts: 400, hz: 50 } }),
+    entry(job, 'motor.disconnected', { drive: 'off', thermistors: 'none', encoder: 'none' }),
+    entry(job, 'motor.insulation', {
+      ...{ of: 'cable', between: 'earth', ratedVolts: 400, testVolts: 500, winding_C: 20 },
+      readings: [{ at_s: 60, megohm: 1 }],
+    }),
+  ];
+  expect((await request.post(`/api/v1/jobs/${job}/entries`, { data: { entries: made } })).ok()).toBe(true);
+  await visit(page, `/jobs/${job}/motor`);
+  await page.getByText('Winding resistance').waitFor();
+  await look('motor');
+  await visit(page, `/jobs/${job}/settings`);
+  await findAndRead(page, 'Whimbrel W4');
+  for (const name of [
+    'Load and control',
+    'Supply and place',
+    'Start-up sheet',
+    'Ramps',
+    'Commissioning run',
+  ]) {
+    await page.getByRole('group', { name: 'Settings' }).getByRole('button', { name }).click();
+    await look(name);
+  }
+  await page.getByRole('group', { name: 'Settings' }).getByRole('button', { name: 'Parameter sets' }).click();
+  for (const name of ['Audit', 'Compare', 'Translate', 'Write', 'Keys', 'By hand', 'Bring in', 'Library']) {
+    await page.getByRole('group', { name: 'What to do with a set' }).getByRole('button', { name }).click();
+    await look(name);
+  }
+}
+
+test('every panel of motor, start-up and sets reads well by day and night, wide and narrow', async ({
+  page,
+}) => {
+  test.setTimeout(240_000);
+  await choosePerson(page, ines);
+  await startUpPanels(page, (where) => audit(page, where));
+});

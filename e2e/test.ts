@@ -1,0 +1,11 @@
+import { test as base } from '@playwright/test';
+import { home } from './here';
+
+export { expect } from '@playwright/test';
+
+/** Every test runs against its worker's own server. */
+export const test = base.extend({
+  baseURL: async ({}, use) => {
+    await use(home);
+  },
+});
