@@ -5,7 +5,7 @@ export { expect } from '@playwright/test';
 
 /** Every test runs against its worker's own server. */
 export const test = base.extend({
-  baseURL: async ({}, use) => {
-    await use(home);
+  baseURL: async ({}, provide) => {
+    await provide(home);
   },
 });

@@ -1,7 +1,9 @@
 import type { EntryKind, Payload } from './payloads';
 
+/** What a person may do: an apprentice measures, a technician signs, the lead also keeps the shop's settings. */
 export type Role = 'technician' | 'lead' | 'apprentice';
 
+/** Who made an entry, with the name and role of that moment. */
 export interface Person {
   id: string;
   name: string;
@@ -30,6 +32,7 @@ export type Entry = {
 
 /** An entry as a client sends it: without what the server adds. */
 type Unkept<E> = E extends Entry ? Omit<E, 'by' | 'seq' | 'receivedAt'> : never;
+/** An entry as a client sends it, without what the server adds (`by`, `seq`, `receivedAt`). */
 export type NewEntry = Unkept<Entry>;
 
 /** What every entry has beside its kind and payload. */
@@ -54,6 +57,7 @@ export const makeNewEntry = <K extends EntryKind>(
   payload: Payload<K>,
 ): NewEntry => ({ ...envelope, kind, payload }) as unknown as NewEntry;
 
+/** An entry of one kind, or of some. */
 export type EntryOf<K extends EntryKind> = Extract<Entry, { kind: K }>;
 
 /** When an entry counts as made: by the server's clock once it has it. */

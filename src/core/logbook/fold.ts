@@ -13,6 +13,7 @@ export interface FoldContext {
 }
 
 // What the slices begin with, and an empty log, are a job: its type is made of the same list.
+/** A job before its first entry. */
 export const emptyJob = Object.fromEntries([
   ...slices.map((slice): [string, unknown] => [slice.key, slice.init]),
   ['log', []],

@@ -34,5 +34,7 @@ export const payloads = {
   ...noteKinds,
 } as const;
 
+/** The kind of an entry: its family and what happened, e.g. `static.reading`. */
 export type EntryKind = keyof typeof payloads;
+/** What an entry of a kind carries, as its schema gives it. */
 export type Payload<K extends EntryKind> = z.output<(typeof payloads)[K]>;

@@ -38,4 +38,5 @@ export const newEntrySchema = z
 /** A payload may weigh this much, bytes of JSON. */
 export const heaviestPayload = 64 * 1024;
 
+/** Entries as they come in one request: at least one, at most 200. */
 export const newEntriesSchema = z.array(newEntrySchema).min(1).max(200);

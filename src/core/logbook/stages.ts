@@ -11,6 +11,7 @@ import { missingSteps, proofOf } from './families/safety/proof';
 import { isSettledByLog, openIssues } from './open-issues';
 import { motorBlockers } from './families/start-up/slice';
 
+/** The stages of a job in the order in which they usually come. */
 export const stageIds = [
   'take',
   'identify',
@@ -27,8 +28,10 @@ export const stageIds = [
   'settings',
   'hand-over',
 ] as const;
+/** A stage of a job, as it stands in addresses. */
 export type StageId = (typeof stageIds)[number];
 
+/** Names of the stages on screens and papers. */
 export const stageNames: Readonly<Record<StageId, string>> = {
   take: 'Take',
   identify: 'Identify',
@@ -46,6 +49,7 @@ export const stageNames: Readonly<Record<StageId, string>> = {
   'hand-over': 'Hand over',
 };
 
+/** How far one stage of a job is. */
 export interface StageLine {
   id: StageId;
   name: string;
@@ -262,6 +266,10 @@ function conclusionOf({ signed, startUp }: JobState): JobSummary['conclusion'] {
   return signed === null ? null : { verdict: signed.payload.verdict, headline: signed.payload.headline };
 }
 
+/**
+ * The board's line of a job; null before the job was opened.
+ * @param stayDead mains must not come back just to read the display
+ */
 export function summarise(state: JobState, limits: Limits, stayDead: boolean): JobSummary | null {
   if (state.opened === null) return null;
   const lines = stageLines(state, limits);

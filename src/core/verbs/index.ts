@@ -26,6 +26,7 @@ import type { Problem, VerbRefusal, Verb } from './verb';
 export type { Problem, VerbRefusal, Verb } from './verb';
 export { schemasOf } from './manners';
 
+/** Every headless verb, in the order of its name. */
 export const verbs: readonly Verb[] = [
   dischargeVerb,
   downtimeVerb,
@@ -53,12 +54,17 @@ export const verbs: readonly Verb[] = [
   wireMapVerb,
 ];
 
+/** The verb of a name; undefined where there is none. */
 export const findVerb = (name: string): Verb | undefined => verbs.find((v) => v.name === name);
 
 /** What a caller gets: the answer, or a refusal with the HTTP status that goes with it. */
 export type VerbAnswer =
   { status: 200; body: Record<string, unknown> } | { status: 400 | 404 | 422 | 500 | 503; body: VerbRefusal };
 
+/**
+ * A refusal with its HTTP status.
+ * @param id echoed where the input had one
+ */
 export const refuse = (
   status: 400 | 404 | 422 | 500 | 503,
   code: VerbRefusal['error']['code'],
@@ -66,6 +72,7 @@ export const refuse = (
   id?: unknown,
 ): VerbAnswer => ({ status, body: { ...(id === undefined ? {} : { id }), error: { code, problems } } });
 
+/** The refusal of a name that is no verb, with the nearest one. */
 export const unknownVerb = (name: string): VerbAnswer =>
   refuse(404, 'unknown-verb', [
     {

@@ -18,6 +18,7 @@ export const verb = <I extends z.ZodType, O extends z.ZodType>(definition: {
   run: (input: z.output<I>) => z.input<O>;
 }): Verb => ({ ...definition, run: (input) => definition.run(input as z.output<I>) });
 
+/** One thing that is wrong with an input: where, what was given, what is allowed. */
 export interface Problem {
   path: string;
   given: unknown;

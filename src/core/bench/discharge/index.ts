@@ -1,10 +1,12 @@
 // Discharge of a DC bank through its bleeder or a tool: v = v0·exp(−t/RC), any textbook.
 
+/** A capacitor bank with the bleeder across it. */
 export interface DischargingBank {
   capacitance_uF: number;
   bleederOhm: number;
 }
 
+/** How long a bank takes to fall to a limit. */
 export interface Discharge {
   /** Time to fall to the limit, s; 0 when already there. */
   seconds: number;
@@ -36,6 +38,7 @@ export function discharge(bank: DischargingBank & { startVolts: number; limitVol
 export const busVoltsAfter = (bank: DischargingBank & { startVolts: number }, seconds: number): number =>
   bank.startVolts * Math.exp(-seconds / tauOf(bank));
 
+/** A reading of a falling bus: V, at s after the first. */
 export interface TimedVolts {
   at_s: number;
   volts: number;

@@ -77,6 +77,7 @@ function tooBig(volts: number, unit: string, ceiling_V: number): TypedReading {
   };
 }
 
+/** Volts as they were typed, or why they cannot be read. */
 export type TypedVolts = { kind: 'volts'; volts: number } | { kind: 'unreadable'; why: string };
 
 /** Reads what was typed for a voltage of the dead proof; a figure is wanted, no tick. */

@@ -14,8 +14,10 @@ export const sourceKinds = [
   'driven-motor',
   'load',
 ] as const;
+/** A kind of energy source that a drive may still have. */
 export type SourceKind = (typeof sourceKinds)[number];
 
+/** Names of the energy sources, and what isolates each. */
 export const sourceWords: Readonly<Record<SourceKind, { name: string; hint: string }>> = {
   mains: { name: 'Mains supply', hint: 'the drive’s own isolator, locked and tagged' },
   bypass: { name: 'Bypass', hint: 'feeds the motor side while the drive is off' },
@@ -34,8 +36,10 @@ export const sourceWords: Readonly<Record<SourceKind, { name: string; hint: stri
 
 /** A source is safe when it is not there or was isolated; "not sure" is an answer, but not a safe one. */
 export const sourceStates = ['absent', 'isolated', 'not-sure', 'live'] as const;
+/** Whether a source is isolated, absent or still live. */
 export type SourceState = (typeof sourceStates)[number];
 
+/** A source of energy with its state, and how it was isolated. */
 export interface EnergySource {
   kind: SourceKind;
   state: SourceState;
@@ -49,6 +53,7 @@ export const unsafeSources = (sources: readonly EnergySource[]): SourceKind[] =>
     return state !== 'absent' && state !== 'isolated';
   });
 
+/** Which range of the meter proves a point. */
 export type Quantity = 'dc' | 'ac';
 
 /** One pair of points of the dead proof. */
@@ -105,6 +110,7 @@ export interface ProofStep {
   quantity: Quantity;
 }
 
+/** The key of a proof step: its point and quantity. */
 export const stepKey = (pointId: string, quantity: Quantity): string => `${pointId} ${quantity}`;
 
 /** The figures in the order hands take them: the meter on DC all the way down, then on AC, then the bank again. */

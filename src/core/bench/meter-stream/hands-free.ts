@@ -13,6 +13,7 @@ const garbageLimit = 5;
 /** More lines than this within a tenth of a second were held up on the way: their times mean nothing. */
 const burst = 8;
 
+/** What may be wrong with the lines of a meter: none come, they cannot be read, or they came all at once. */
 export type MeterProblem = 'silent' | 'garbage' | 'burst';
 
 /** What the listening has come to. */
@@ -30,8 +31,13 @@ export interface Listening {
   trouble: MeterProblem | null;
 }
 
+/** A value that the meter settled on, V, or one that still climbs. */
 export type Heard = { kind: 'counted'; volts: number } | { kind: 'climbing'; volts: number };
 
+/**
+ * The state before the first line.
+ * @param now_ms of a clock that never goes back
+ */
 export const listening = (now_ms: number): Listening => ({
   window: [],
   armed: true,

@@ -1,4 +1,6 @@
+/** Power modules by how many devices are in them: one, a half bridge, a bridge, a bridge with its brake. */
 export const moduleKinds = ['single', 'dual', 'six', 'seven'] as const;
+/** A kind of power module. */
 export type ModuleKind = (typeof moduleKinds)[number];
 
 /** One transistor of a module with the terminals the test touches. */
@@ -47,6 +49,7 @@ const devices: Readonly<Record<ModuleKind, readonly ModuleDevice[]>> = {
 /** The devices of a module in the order they are tested. */
 export const devicesOf = (kind: ModuleKind): readonly ModuleDevice[] => devices[kind];
 
+/** How many devices each kind of module has. */
 export const deviceCount: Readonly<Record<ModuleKind, number>> = { single: 1, dual: 2, six: 6, seven: 7 };
 
 /** What is screwed and clipped where before a device's gate is touched. */
@@ -59,6 +62,10 @@ export interface Connection {
   bridged: { gate: string; to: string }[];
 }
 
+/**
+ * Where battery, lamp and finger go to test one device; null where the module has no such device.
+ * @param device from 1
+ */
 export function connectionFor(kind: ModuleKind, device: number): Connection | null {
   const own = devices[kind].find((d) => d.device === device);
   if (own === undefined) return null;

@@ -1,5 +1,6 @@
 import { deviceCount, type ModuleKind } from './devices';
 
+/** What the lamp does when a gate is touched. */
 export type LampState = 'on' | 'off' | 'dim';
 
 /** One touch of a gate: what the lamp did and whether it stayed so when the finger was lifted. */
@@ -23,8 +24,10 @@ export interface GateResistance {
   ohm: 'OL' | number;
 }
 
+/** What the test says of one device. */
 export type DeviceVerdict = 'switches' | 'shorted' | 'open' | 'leaky-gate' | 'not-proven';
 
+/** What the test says of each device, and of the module as a whole. */
 export interface ModuleVerdict {
   devices: { device: number; verdict: DeviceVerdict; why: string }[];
   verdict: 'switches' | 'replace' | 'not-proven';

@@ -1,11 +1,13 @@
 import type { FaultMode, Position, Probe, Shown } from '../../equipment/power-stage';
 import type { CircumstanceCode } from './circumstances';
 
+/** A position of the power stage and how it failed. */
 export interface NamedFault {
   component: Position;
   mode: FaultMode;
 }
 
+/** A set of faults that explains the readings, with its probability. */
 export interface Candidate {
   /** Empty: the unit is sound. */
   faults: NamedFault[];
@@ -17,8 +19,10 @@ export interface Candidate {
   alike: NamedFault[][];
 }
 
+/** What is known of one position. */
 export type PositionState = 'sound' | 'short' | 'leaky' | 'open' | 'degraded' | 'unprobed' | 'unknown';
 
+/** A trap of the test set-up that can be recognised in readings. */
 export type ConditionCode =
   CircumstanceCode | 'entry-slip' | 'hot-unit' | 'meter-battery-low' | 'leads-shorted';
 
@@ -29,6 +33,7 @@ export interface Condition {
   advice: string;
 }
 
+/** How one reading fits the unit as it was diagnosed. */
 export interface ReadingJudgement extends Probe {
   state: 'sound' | 'doubt' | 'failed';
   /** What a sound unit with this one's drops would show. */
@@ -39,6 +44,7 @@ export interface ReadingJudgement extends Probe {
   repeats: number;
 }
 
+/** A probe that is worth taking next. */
 export interface NextProbe extends Probe {
   /** Expected information about which hypothesis holds, bits. */
   gainBits: number;
@@ -48,6 +54,7 @@ export interface NextProbe extends Probe {
   between: [NamedFault[], NamedFault[]];
 }
 
+/** What the readings of a diode test say: verdict, candidates, each position, traps, repeats, next probes. */
 export interface Diagnosis {
   verdict: 'not-shorted' | 'faulty' | 'doubtful' | 'invalid';
   candidates: Candidate[];

@@ -33,6 +33,7 @@ export function bareNameOf(position: Position, stage: Stage, mode?: FaultMode): 
     : `${name} ${height} transistor (or its diode)`;
 }
 
+/** The name of a position at the beginning of a line. */
 export const nameOf = (position: Position, stage: Stage): string => {
   const bare = bareNameOf(position, stage);
   return bare.charAt(0).toUpperCase() + bare.slice(1);
@@ -45,9 +46,11 @@ const modeWords: Record<FaultMode, string> = {
   degraded: 'drops more than it should',
 };
 
+/** One fault in words, e.g. "L2 upper diode is open". */
 export const faultWords = (fault: NamedFault, stage: Stage): string =>
   `${bareNameOf(fault.component, stage, fault.mode)} ${modeWords[fault.mode]}`;
 
+/** Several faults in words, e.g. "L2 upper diode is open and …". */
 export const faultsWords = (faults: readonly NamedFault[], stage: Stage): string =>
   faults.length === 0 ? 'nothing is wrong' : faults.map((f) => faultWords(f, stage)).join(' and ');
 

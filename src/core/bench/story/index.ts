@@ -4,6 +4,7 @@ import type { Consequence } from './consequences';
 
 export { usualConsequences, type Consequence } from './consequences';
 
+/** What a dead part usually means: the chain of cause, and what to look at. */
 export interface StoryLine {
   id: string;
   chain: string;

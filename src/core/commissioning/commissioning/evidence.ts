@@ -15,6 +15,7 @@ export interface BitsSeen {
   moved: readonly string[];
 }
 
+/** Before anybody moved an input. */
 export const noBits: BitsSeen = { first: null, off: false, on: false, moved: [] };
 
 /** One more look at a row of bits. @param id the bit that is turned */

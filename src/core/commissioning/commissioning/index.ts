@@ -4,6 +4,7 @@ import type { CommissioningStep } from './steps';
 export { sequence, commissioningSteps, type RunOf, type CommissioningStep, type Watch } from './steps';
 export { analogPoint, bitWatch, cycleDifferences, displayReady, noBits, type BitsSeen } from './evidence';
 
+/** How one step of the run was settled. */
 export interface StepResult {
   step: string;
   outcome: 'ok' | 'not-ok' | 'not-there';
@@ -30,6 +31,7 @@ export function waitsFor(
   return steps.filter((s) => step.after?.includes(s.id) === true && open.has(s.id));
 }
 
+/** How far the run is. */
 export interface CommissioningState {
   /** The first step that is not settled. */
   next: CommissioningStep | null;

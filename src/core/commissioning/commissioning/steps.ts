@@ -10,6 +10,7 @@ export type Watch =
   /** What is in the drive before and after its power was away. */
   | { as: 'power-cycle' };
 
+/** One step of the commissioning run: what is done, what must be seen, what the link can show of it. */
 export interface CommissioningStep {
   id: string;
   group: 'before power' | 'save' | 'direction' | 'first run' | 'inputs' | 'safety' | 'places' | 'station';

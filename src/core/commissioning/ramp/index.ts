@@ -17,6 +17,7 @@ export { chopShare, machineCase, tripShare, type InertiaKnown, type MachineWords
 export { shortestDown, shortestUp, type Shortest } from './shortest';
 export { simulate, type RampRun, type RampSample, type Trip } from './simulate';
 
+/** What a brake resistor must stand for a stop and for a cycle of stops. */
 export interface BrakeNeed {
   peak_W: number;
   energy_J: number;
@@ -31,6 +32,7 @@ export interface BrakeNeed {
   sum: string;
 }
 
+/** A run, its shortest ramps, and what its stop asks of a brake resistor. */
 export interface RampAnswer {
   run: RampRun;
   shortestUp: Shortest;

@@ -4,6 +4,7 @@ import { inertiaFromCoastDown, type LoadCurve, type RampCase } from './model';
 
 /** Multiples of the supply volts at which drives trip, and switch their chopper (common practice, no source). */
 export const tripShare = 2.05;
+/** The brake chopper's level over the supply's line-to-line RMS volts (common practice, no source). */
 export const chopShare = 1.92;
 
 /** How a machine's inertia is known. */
@@ -12,6 +13,7 @@ export type InertiaKnown =
   | { as: 'figure'; kgm2: number }
   | { as: 'coast-down'; seconds: number };
 
+/** A machine as a person describes it, in words of its plate and its load. */
 export interface MachineWords {
   plate: Plate;
   supply_V: number;

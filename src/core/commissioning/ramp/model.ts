@@ -1,4 +1,6 @@
+/** How the torque of a load goes with its speed. */
 export const loadCurves = ['constant', 'linear', 'square', 'hoisting'] as const;
+/** How the torque of a load goes with its speed. */
 export type LoadCurve = (typeof loadCurves)[number];
 
 /** A machine behind a drive; all of it at the motor's shaft. SI units. */
@@ -41,9 +43,11 @@ export interface RampCase {
   };
 }
 
+/** Speed of the shaft at an output frequency, rad/s; slip is left out. */
 export const speedOf = ({ motor }: Pick<RampCase, 'motor'>, hz: number): number =>
   ((motor.rpm * 2 * Math.PI) / 60) * (hz / motor.hz);
 
+/** Inertia of motor and load at the motor's shaft, kg·m². */
 export const inertiaOf = ({ motor, load }: Pick<RampCase, 'motor' | 'load'>): number =>
   motor.inertia_kgm2 + load.inertia_kgm2;
 

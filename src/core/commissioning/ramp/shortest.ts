@@ -2,6 +2,7 @@ import { formatSignificant } from '../../numerics/figures';
 import { inertiaOf, loadTorque, speedOf, type RampCase } from './model';
 import { simulate } from './simulate';
 
+/** The shortest ramp that does not trip, with its calculation. */
 export interface Shortest {
   /** To the frequency that ramp times count to, as it is entered; null where no ramp is long enough. */
   seconds: number | null;

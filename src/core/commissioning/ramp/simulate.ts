@@ -1,5 +1,6 @@
 import { currentShare, inertiaOf, loadTorque, speedOf, type RampCase } from './model';
 
+/** One moment of a run: time in s, current in A. */
 export interface RampSample {
   t: number;
   /** Shaft, rpm. */
@@ -12,6 +13,7 @@ export interface RampSample {
   back_J: number;
 }
 
+/** Where a run ended by a trip, s from its beginning. */
 export interface Trip {
   why: 'overcurrent' | 'overvoltage';
   t: number;
@@ -19,6 +21,7 @@ export interface Trip {
   while: 'up' | 'down';
 }
 
+/** A run-up and a stop, sample by sample, and where it tripped. */
 export interface RampRun {
   samples: RampSample[];
   trip: Trip | null;

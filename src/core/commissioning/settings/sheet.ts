@@ -16,6 +16,7 @@ import { motorRules } from './rules/motor';
 import type { StartUpChoices } from '../../equipment/application';
 import type { StartUpContext, RuleOutcome, StartUpRule } from './rule';
 
+/** What a start-up sheet is made from: motor, drive, supply and choices. */
 export interface StartUp {
   plate: Plate;
   control: Pick<Control, 'parameters' | 'locks'>;
@@ -30,6 +31,7 @@ export interface StartUp {
   values?: Values | undefined;
 }
 
+/** One parameter of the start-up sheet, with its rule and calculation. */
 export interface SheetRow {
   concept: ConceptId;
   number: string;
@@ -53,6 +55,7 @@ export interface SheetRow {
   now: number | null;
 }
 
+/** Every parameter to enter on a drive for one motor and load. */
 export interface StartUpSheet {
   rows: SheetRow[];
   /** About the plate, and about plate and region together. */

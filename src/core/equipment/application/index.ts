@@ -2,6 +2,7 @@
 
 /** Kinds of load that differ in torque, in what may turn them, or in what falls. */
 export const loadKinds = ['fan-or-pump', 'conveyor', 'piston-pump', 'hoist', 'winch', 'other'] as const;
+/** A kind of load. */
 export type LoadKind = (typeof loadKinds)[number];
 
 /** What a person decides; the rules do the rest. */

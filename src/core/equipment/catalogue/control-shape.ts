@@ -86,6 +86,7 @@ const alarmSchema = z.strictObject({
   firstChecks: z.array(text).min(1).max(6),
 });
 
+/** A menu of a keypad, with the parameters and menus in it. */
 export interface MenuItem {
   name: string;
   /** Numbers of the parameters in it, in the order the keypad shows them. */
@@ -231,6 +232,9 @@ export const controlShape = z.strictObject({
     .optional(),
 });
 
+/** What a type's control.json says: parameters, inputs, alarms, bus, menus, locks. */
 export type Control = z.output<typeof controlShape>;
+/** One parameter of a type. */
 export type Parameter = Control['parameters'][number];
+/** A live value that a type can show over its bus. */
 export type LiveKey = (typeof liveKeys)[number];

@@ -6,7 +6,9 @@ import type { driveTypeSchema } from './schema';
 export type { Control, LiveKey, MenuItem, Parameter } from './control-shape';
 export type { Operation, KeyTouch } from './keypad-shape';
 
+/** What a type's type.json says: ratings, models, terminals, power stage. */
 export type DriveType = z.output<typeof driveTypeSchema>;
+/** One model of a type with its ratings. */
 export type DriveModel = DriveType['models'][number];
 
 /** The power stage of one model of a type. */

@@ -48,5 +48,7 @@ export const operationSchema = z.strictObject({
   }),
 });
 
+/** How a type's keypad is worked, as a formal machine. */
 export type Operation = z.output<typeof operationSchema>;
+/** Keys that are pressed together, or one that is held. */
 export type KeyTouch = z.output<typeof touch>;

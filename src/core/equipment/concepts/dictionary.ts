@@ -2,6 +2,7 @@
 
 /** A figure with its unit, one of some choices, or a yes or no. */
 export type ConceptKind = { unit: PhysicalUnit } | { choices: readonly string[] };
+/** Units that parameters have; empty: none. */
 export type PhysicalUnit =
   'kW' | 'A' | 'V' | 'Hz' | 'rpm' | 's' | '%' | 'Ω' | 'mA' | 'kHz' | '°C' | 'h' | 'ms' | '';
 
@@ -35,8 +36,10 @@ export const inputFunctions = [
   'motor-down',
   'fast-stop-break',
 ] as const;
+/** What a digital input can do. */
 export type InputFunction = (typeof inputFunctions)[number];
 
+/** What a relay can show. */
 export const outputFunctions = [
   'none',
   'ready',
@@ -50,6 +53,7 @@ export const outputFunctions = [
   'remote',
 ] as const;
 
+/** What an analog output can stand for. */
 export const analogOutputFunctions = [
   'none',
   'frequency',
@@ -208,4 +212,5 @@ export const dictionary = {
   'safe-stop.reset': choice('after a safe stop', 'restart-by-itself', 'needs-new-run'),
 } as const satisfies Record<string, { name: string } & ConceptKind>;
 
+/** The neutral name of what a parameter means. */
 export type ConceptId = keyof typeof dictionary;

@@ -21,6 +21,7 @@ export {
 export { inputFunctionNames } from './input-function-names';
 export { alarmFamilies, unitStates, type AlarmFamily, type UnitState } from './vocabulary';
 
+/** A concept with its name, and its unit or its neutral choices. */
 export interface Concept {
   id: ConceptId;
   name: string;
@@ -34,6 +35,7 @@ export type ChoiceOf<Id extends ConceptId> = (typeof dictionary)[Id] extends {
   ? C
   : never;
 
+/** Every concept of the dictionary. */
 export const conceptIds = keysOf(dictionary);
 
 /** A concept made of a group and a terminal's id. A terminal that the dictionary does not have gives one that no parameter carries. */
@@ -59,6 +61,7 @@ export const isInputFunction = (text: string): text is InputFunction =>
 export const inputFunctionName = (does: string): string =>
   isInputFunction(does) ? inputFunctionNames[does] : does;
 
+/** A concept by its id. */
 export const conceptOf = (id: ConceptId): Concept => {
   const { name, ...kind } = dictionary[id];
   return { id, name, kind };

@@ -9,6 +9,7 @@ export const unitStates = [
   'tripped',
   'safe-stop',
 ] as const;
+/** What a drive is doing. */
 export type UnitState = (typeof unitStates)[number];
 
 /** Alarm families with the same consequence. */
@@ -39,4 +40,5 @@ export const alarmFamilies = [
   'thermistor',
   'other',
 ] as const;
+/** A family of faults, whatever a make calls them. */
 export type AlarmFamily = (typeof alarmFamilies)[number];

@@ -101,6 +101,7 @@ export function valuesAfter(
 
 /** Entries that are told something and go back by themselves: what they read afterwards says nothing. */
 const commands: readonly (string | undefined)[] = ['store.save', 'factory.reset'] satisfies ConceptId[];
+/** Is writing this parameter an order (save, reset) rather than a setting? */
 export const isCommand = ({ concept }: Pick<Parameter, 'concept'>): boolean => commands.includes(concept);
 
 /** A value as the keypad shows it: the name of a choice, or the figure with its unit. */

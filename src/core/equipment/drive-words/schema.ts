@@ -24,6 +24,7 @@ export const liveSchema = z.strictObject({
 /** Values by parameter number. */
 export const valuesSchema = z.record(z.string().max(12), z.number());
 
+/** One entry of a drive's fault log. */
 export const slotSchema = z.strictObject({
   code: z.string().max(20),
   runHours: z.number(),

@@ -1,5 +1,6 @@
 import { formatSignificant } from '../../numerics/figures';
 
+/** Power as it stands on the plate. */
 export interface Power {
   value: number;
   unit: 'kW' | 'hp';
@@ -21,8 +22,10 @@ export interface Plate {
   alternatives?: { connection: 'star' | 'delta'; volts: number; amps: number }[] | undefined;
 }
 
+/** How grave a finding is. */
 export type FindingSeverity = 'info' | 'doubt' | 'wrong';
 
+/** Something to note about a plate, with its calculation. */
 export interface Finding {
   code: string;
   severity: FindingSeverity;
@@ -31,6 +34,7 @@ export interface Finding {
   sum: string;
 }
 
+/** What follows from a motor's rating plate. */
 export interface PlateSums {
   power_kW: number;
   poles: number;
@@ -46,6 +50,7 @@ export interface PlateSums {
 /** One mechanical horsepower, kW (common practice; 0.746 is the trade's rounding). */
 export const kilowattPerHp = 0.7457;
 
+/** Power in kW; 1 hp = 0.7457 kW. */
 export const kilowatts = ({ value, unit }: Power): number => (unit === 'hp' ? value * kilowattPerHp : value);
 
 /** A plate's speed may exceed synchronous speed by this and still be synchronous. */

@@ -10,6 +10,7 @@ export interface Meter {
   resolution_V: number;
 }
 
+/** A common diode-test range: 1 mA, 3 V open circuit, overload above 2 V, 1 mV steps. */
 export const commonMeter: Meter = { testCurrent_mA: 1, openCircuit_V: 3, ceiling_V: 2, resolution_V: 0.001 };
 
 /** What the display shows: overload, or volts. */
@@ -17,6 +18,7 @@ export type Shown = 'OL' | number;
 /** What a person can enter: also a figure that has not settled yet. */
 export type Value = Shown | 'climbing';
 
+/** What a meter shows for one probe. */
 export interface Reading<P extends Probe = Probe> {
   red: P['red'];
   black: P['black'];
@@ -37,6 +39,7 @@ const rounded = (volts: number, resolution_V: number): number => {
 export const shown = (volts: number, meter: Meter): Shown =>
   Math.abs(volts) > meter.ceiling_V ? 'OL' : rounded(volts, meter.resolution_V);
 
+/** The network has no operating point for a probe. */
 export class DidNotSettle extends Error {
   constructor(red: string, black: string) {
     super(`the network has no operating point with the leads on ${red} and ${black}`);

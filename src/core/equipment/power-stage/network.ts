@@ -31,10 +31,14 @@ export const typicalDevices: Readonly<Record<Family, DeviceLaw>> = {
 const fuseOhm = 0.005;
 const windingOhm = 0.5;
 const bankSeriesOhm = 0.1;
+/** A shorted device where nothing is said, Ω. */
 export const defaultShortOhm = 0.5;
+/** A leaky device where nothing is said, Ω. */
 export const defaultLeakOhm = 1000;
+/** What a degraded device has in series where nothing is said, Ω: +100 mV at 1 mA. */
 export const defaultAddedOhm = 100;
 
+/** What is still connected or charged while it is tested. */
 export interface StageConditions {
   /** The motor is still on U, V, W. */
   motorConnected?: boolean;
@@ -42,6 +46,7 @@ export interface StageConditions {
   busVolts?: number;
 }
 
+/** A power stage as it is to be solved: faults, temperature, what is still connected. */
 export interface StageCase {
   stage: Stage;
   temperature_C: number;

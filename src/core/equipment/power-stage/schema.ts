@@ -17,6 +17,7 @@ export const stageSchema = z.strictObject({
   capacitance_uF: positive,
 });
 
+/** A terminal at the border. */
 export const terminalSchema = z.enum(terminals);
 
 /** One screw of the power strip: the letters on its plate and what it is. */

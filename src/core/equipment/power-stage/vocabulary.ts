@@ -31,7 +31,9 @@ export const stage = (differs: Partial<Stage> = {}): Stage => ({
   ...differs,
 });
 
+/** Terminals that a lead can reach. */
 export const terminals = ['L1', 'L2', 'L3', 'U', 'V', 'W', 'BR', 'DC+', 'DC-', 'DC+R'] as const;
+/** A terminal that a lead can reach. */
 export type Terminal = (typeof terminals)[number];
 
 /** One screw of the power strip: the letters on its plate and what it is. */
@@ -40,6 +42,7 @@ export interface Screw {
   terminal: Terminal | 'PE';
 }
 
+/** Devices and parts of a power stage, by their place. */
 export const positions = [
   ...(['L1', 'L2', 'L3'] as const).flatMap((l) => [`rect.${l}.hi`, `rect.${l}.lo`] as const),
   ...(['U', 'V', 'W'] as const).flatMap((p) => [`inv.${p}.hi`, `inv.${p}.lo`] as const),
@@ -54,9 +57,12 @@ export const positions = [
   'pre.L2',
   'pre.L3',
 ] as const;
+/** A device or part of a power stage, by its place. */
 export type Position = (typeof positions)[number];
 
+/** How a device can fail. */
 export const faultModes = ['short', 'leaky', 'open', 'degraded'] as const;
+/** How a device can fail. */
 export type FaultMode = (typeof faultModes)[number];
 
 /** A device that is not as it was made. */
@@ -81,6 +87,7 @@ export interface Probe {
 export const linesOf = (s: Stage): readonly ('L1' | 'L2' | 'L3')[] =>
   s.frontEnd === 'diode-1ph' ? ['L1', 'L2'] : ['L1', 'L2', 'L3'];
 
+/** The output terminals. */
 export const motorTerminals = ['U', 'V', 'W'] as const;
 
 /** The terminals that this stage has and a lead can reach. */

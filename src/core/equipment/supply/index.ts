@@ -1,6 +1,7 @@
 // Supply and fit. Where no source is named: common practice, no source.
 import type { Control } from '../catalogue';
 
+/** A drive and where it is to work: supply, ambient, altitude, storage. */
 export interface Place {
   /** What the type is made for. */
   type: { phases: 1 | 3; supply_V: number; ratedAmps: number };
@@ -14,6 +15,7 @@ export interface Place {
   motors: number;
 }
 
+/** Whether a drive fits its supply and place, and what it may give there. */
 export interface SupplyFit {
   findings: { severity: 'info' | 'doubt' | 'wrong'; text: string; sum: string }[];
   /** Share of its rating that the unit may give here. */

@@ -1,12 +1,15 @@
 // The loop of a 24 V input: source plus, contacts and wires, terminal, input, common, return, source minus.
 
+/** What a 24 V loop is made of. */
 export const elementKinds = ['contact', 'wire', 'terminal', 'input', 'common', 'return'] as const;
 
+/** One element of a loop. */
 export interface LoopElement {
   id: string;
   kind: (typeof elementKinds)[number];
 }
 
+/** A 24 V loop with what was measured along it. */
 export interface Loop {
   source: { volts: number };
   /** In the order of the current, from plus to minus; of sink wiring the input comes first. */
@@ -19,6 +22,7 @@ export interface Loop {
   selector?: 'source' | 'sink' | undefined;
 }
 
+/** Which element of a loop is open, or where to measure next. */
 export interface LoopVerdict {
   open: string | null;
   verdict: 'open' | 'weak' | 'complete' | 'selector' | 'input' | 'source-dead' | 'contradictory' | 'measure';

@@ -1,5 +1,6 @@
 import type { ChainLink, ChainLinkId, NextLook } from './facts';
 
+/** Every permissive between supply and output, and which is the first open one. */
 export interface RunChain {
   links: ChainLink[];
   /** The first link that is open. */

@@ -32,6 +32,7 @@ export interface NextLook {
   minutes: number;
 }
 
+/** One permissive: closed, open or unknown, with its evidence. */
 export interface ChainLink {
   id: ChainLinkId;
   name: string;
@@ -44,6 +45,7 @@ export interface ChainLink {
 /** A link as it is judged, before it has its name. */
 export type LinkJudgement = Omit<ChainLink, 'id' | 'name'>;
 
+/** The permissives, in the order of the chain. */
 export const linkIds = [
   'supply',
   'precharge',
@@ -59,6 +61,7 @@ export const linkIds = [
   'limits',
   'output',
 ] as const;
+/** A permissive of the chain. */
 export type ChainLinkId = (typeof linkIds)[number];
 
 /** An input that carries a function, with the parameter that says so. */

@@ -17,6 +17,7 @@ export { driveSays, type DriveFacts, type DriveAnswer } from './drive-says';
 export { familyWords } from './family-words';
 export { newestBurst, type Burst } from './slots';
 
+/** Where a trace stands: causes with their chances, and the check that saves most. */
 export interface Trace {
   /** Every cause with its chance, likeliest first. */
   causes: (TraceCause & { probability: number })[];

@@ -2,8 +2,10 @@ import type { Check, Hazard, TraceTable } from './table';
 
 /** Answers that settle nothing. */
 export type SkippedCheck = 'not-now' | 'not-sure' | 'no-tool';
+/** Answers that say that a check was not made. */
 export const skipped: readonly SkippedCheck[] = ['not-now', 'not-sure', 'no-tool'];
 
+/** The outcome of one check, or why there is none. */
 export interface CheckAnswer {
   check: string;
   outcome: string;

@@ -90,4 +90,5 @@ export const traceTableSchema: z.ZodType<TraceTable> = shape.superRefine((table,
   });
 });
 
+/** Tables of a shop: at most one per family. */
 export const traceTablesSchema = z.array(traceTableSchema).max(traceFamilies.length);

@@ -8,6 +8,7 @@ const isClose = (newer: Slot, older: Slot): boolean =>
     ? newer.clock_min - older.clock_min <= together_min
     : newer.runHours === older.runHours;
 
+/** Faults that were logged within minutes of each other. */
 export interface Burst {
   /** What tripped first: the one to trace. */
   first: Slot;

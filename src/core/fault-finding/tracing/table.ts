@@ -3,6 +3,7 @@ import type { AlarmFamily, ConceptId } from '../../equipment/concepts';
 /** What a check exposes one to. */
 export type Hazard = 'none' | 'dead' | 'control' | 'live';
 
+/** A cause of a fault, how often it is this one, and its remedy. */
 export interface TraceCause {
   id: string;
   name: string;
@@ -28,6 +29,7 @@ export interface ReadRule {
   below?: number | undefined;
 }
 
+/** A check, its hazard, what it takes, and what its outcomes say of each cause. */
 export interface Check {
   id: string;
   /** What to do, as one does it. */
@@ -48,6 +50,7 @@ export interface Check {
 
 /** Troubles that show no alarm. */
 export const troubles = ['no-motion', 'slow', 'wrong-direction', 'edit-not-taken'] as const;
+/** A problem that shows no fault on the display. */
 export type TableProblem = (typeof troubles)[number];
 
 /** What is known of one alarm family: data that a shop may edit. */

@@ -18,6 +18,7 @@ export interface TrialFacts {
   values: Values;
 }
 
+/** A parameter to change for a moment, to see whether it was the cause. */
 export interface Trial {
   parameter: Parameter;
   /** In the parameter's unit; of a choice its number. */
@@ -154,6 +155,7 @@ export const mayMove = (p: Parameter): string =>
     ? 'It is taken at standstill only. With run given at any place the machine may start as soon as it is taken.'
     : 'It is taken at once, also while running: the machine may start, stop or change its speed.';
 
+/** A parameter that may move the machine by itself, with the warning. */
 export interface Unasked {
   parameter: Parameter;
   warning: string;

@@ -36,6 +36,7 @@ const file = z.strictObject({
   mediaType: z.enum(['image/jpeg', 'application/json']),
 });
 
+/** The name of the format, at the head of an archive. */
 export const archiveFormat = 'grim-spanner-job';
 
 /** `job.json` of an archive: the whole logbook, in the order it was kept. */
@@ -48,6 +49,7 @@ export const archiveSchema = z.strictObject({
   /** What lies beside it under `files/`, each under its SHA-256. */
   files: z.array(file).max(2000),
 });
+/** A job as one open file. */
 export type Archive = z.output<typeof archiveSchema>;
 
 /** The published schema: what every kind of entry carries. */

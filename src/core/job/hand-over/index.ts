@@ -3,6 +3,7 @@ import { countOf, openIssues, timeOf, type JobState } from '../../logbook';
 import type { Swap } from '../swap';
 import { unticked } from '../../replacement/wires';
 
+/** One thing to be seen before a machine goes back. */
 export interface HandOverItem {
   id: string;
   title: string;

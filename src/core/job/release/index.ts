@@ -22,6 +22,7 @@ import { stepsFor } from './run';
 
 export { analogLineOf } from './run';
 
+/** What stands between a drive that was set up and a machine that may run. */
 export interface Release {
   sheet: StartUpSheet;
   /** The choices, with what the place decides among them. */

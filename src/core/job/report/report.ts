@@ -14,11 +14,13 @@ export interface ReportCurve {
   series: { name: string; points: [number, number][] }[];
 }
 
+/** A photograph by its hash, with what it shows. */
 export interface ReportPhoto {
   sha256: string;
   caption: string;
 }
 
+/** The report of a job as plain data. */
 export interface Report {
   title: string;
   identity: [label: string, value: string][];

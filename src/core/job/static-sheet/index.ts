@@ -22,6 +22,7 @@ import { changesMade, tracePaths, type TracePath } from './trace-lines';
 
 export type { TracePath } from './trace-lines';
 
+/** One probe of the sheet with all its values and their judgement. */
 export interface SheetReading {
   red: string;
   black: string;
@@ -33,6 +34,7 @@ export interface SheetReading {
   by: string;
 }
 
+/** The static-test sheet as plain data. */
 export interface Sheet {
   title: string;
   identity: { label: string; value: string }[];

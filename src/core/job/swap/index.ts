@@ -14,6 +14,7 @@ import {
 import { wireMap, wireMatters, type WiredUnit, type WireMap, type WireMatter } from '../../replacement/wires';
 
 type Units = Payload<'swap.units'>;
+/** A unit by its plate. */
 export type PlateUnit = Units['old'];
 
 /** A type of the catalogue with its control.json. */
@@ -99,6 +100,7 @@ const wiredOf = ({ set }: Valued, known: KnownType): WiredUnit => ({
   values: set.values,
 });
 
+/** The replacement of a unit as a whole: both units with their values, fit and wires. */
 export interface Swap {
   units: Units;
   old: { wired: WiredUnit; from: ValuesFrom } | null;

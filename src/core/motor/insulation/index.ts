@@ -1,5 +1,6 @@
 // IEEE 43 (from memory): correction to 40 °C, minimum after one minute, polarization index.
 
+/** An insulation test: readings over time at one winding temperature. */
 export interface InsulationTest {
   ratedVolts: number;
   /** A figure after one minute must be among them. */
@@ -10,6 +11,7 @@ export interface InsulationTest {
   kind?: 'modern' | 'before-1970' | undefined;
 }
 
+/** An insulation test brought to 40 °C and judged, with its source. */
 export interface InsulationResult {
   correctedTo40C_Mohm: number;
   minimum_Mohm: number;
@@ -30,6 +32,7 @@ const indexMeansNothing_Mohm = 5000;
 /** Least index of class B and above. */
 const leastIndex = 2;
 
+/** The reading taken at about this many seconds, MΩ; undefined where none was. */
 export const readingAt = (readings: InsulationTest['readings'], at_s: number): number | undefined =>
   readings.find((r) => Math.abs(r.at_s - at_s) <= near_s)?.megohm;
 

@@ -3,9 +3,12 @@ import { formatSignificant } from '../../numerics/figures';
 import { insulation, type InsulationTest } from '../insulation';
 import type { Plate } from '../../equipment/plate';
 
+/** What was tested together. */
 export type TestedPart = 'motor' | 'cable' | 'motor-and-cable';
+/** Against what insulation was tested. */
 export type Between = 'earth' | 'cores';
 
+/** An insulation test of an earlier job. */
 export interface InsulationThen {
   jobId: string;
   /** ISO date and time. */
@@ -15,6 +18,7 @@ export interface InsulationThen {
   test: InsulationTest;
 }
 
+/** One test on the trend. `at`: ISO date and time. */
 export interface TrendPoint {
   jobId: string;
   at: string;
@@ -23,6 +27,7 @@ export interface TrendPoint {
   verdict: 'pass' | 'fail' | 'doubtful';
 }
 
+/** Tests of one part in their order, and whether it is getting worse. */
 export interface InsulationTrend {
   of: TestedPart;
   between: Between;
@@ -75,6 +80,7 @@ export function trendsOf(tests: readonly InsulationThen[]): InsulationTrend[] {
   });
 }
 
+/** What one motor is known by over its jobs. */
 export interface KnownMotor {
   plate: Plate;
   serial?: string | undefined;

@@ -1,6 +1,7 @@
 import { roundSignificant } from '../../numerics/figures';
 import { unbalanceOf } from '../../numerics/unbalance';
 
+/** Resistance of the three pairs, Ω, and the temperatures. */
 export interface WindingTest {
   ohms: { uv: number; vw: number; wu: number };
   temperature_C: number;
@@ -8,6 +9,7 @@ export interface WindingTest {
   material?: 'copper' | 'aluminium' | undefined;
 }
 
+/** Resistances at the reference temperature, and whether they are alike. */
 export interface WindingResult {
   corrected: { uv: number; vw: number; wu: number };
   mean: number;

@@ -1,6 +1,8 @@
 // The two-point line of an analog input.
 
+/** Signals of analog inputs. */
 export const signals = ['0-10V', '0-20mA', '4-20mA', '±10V'] as const;
+/** A signal of an analog input. */
 export type Signal = (typeof signals)[number];
 
 const rangeOf: Readonly<Record<Signal, { low: number; high: number; unit: 'V' | 'mA' }>> = {
@@ -13,6 +15,7 @@ const rangeOf: Readonly<Record<Signal, { low: number; high: number; unit: 'V' | 
 /** What a signal is measured in. */
 export const signalUnit = (signal: Signal): 'V' | 'mA' => rangeOf[signal].unit;
 
+/** A signal and what its two ends stand for. */
 export interface ScaleLine {
   signal: Signal;
   /** What the lowest and the highest signal stand for, e.g. Hz. */
@@ -26,6 +29,7 @@ export function scaled({ signal, atLow, atHigh }: ScaleLine, value: number): num
   return atLow + ((value - low) / (high - low)) * (atHigh - atLow);
 }
 
+/** One point of a scale: the signal, what it stands for, the calculation. */
 export interface ScalePoint {
   signal: number;
   unit: 'V' | 'mA';

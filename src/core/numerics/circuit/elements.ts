@@ -34,6 +34,7 @@ export interface Diode {
   shift_V?: number;
 }
 
+/** An element of a network. */
 export type Element = Resistor | VoltageSource | Diode;
 
 /**

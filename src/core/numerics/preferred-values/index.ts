@@ -15,7 +15,9 @@ const computed = (count: number): number[] =>
     return value === 9.19 ? 9.2 : value;
   });
 
+/** Series of preferred values (IEC 60063). */
 export const seriesNames = ['E3', 'E6', 'E12', 'E24', 'E48', 'E96', 'E192'] as const;
+/** A series of preferred values. */
 export type SeriesName = (typeof seriesNames)[number];
 
 /** The values of a decade, from 1 to below 10. */

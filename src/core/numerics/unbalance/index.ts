@@ -2,12 +2,14 @@
 
 import { roundSignificant } from '../figures';
 
+/** Three voltages (V) or currents (A), and what feeds the motor. */
 export interface UnbalanceTest {
   values: readonly [number, number, number];
   of: 'voltage' | 'current';
   fedFrom?: 'line' | 'drive' | undefined;
 }
 
+/** The unbalance with its judgement and source. */
 export interface UnbalanceResult {
   mean: number;
   unbalance_percent: number;
@@ -60,6 +62,7 @@ const limitsFor = ({ of, fedFrom = 'line' }: UnbalanceTest): Limits =>
       ? { pass: 10, doubtful: 20, source: 'common practice, no source' }
       : { pass: 5, doubtful: 10, source: 'common practice, no source' };
 
+/** Unbalance of three values: 100 × largest deviation from the mean ÷ mean, judged, with the derating of a line-fed motor and its source. */
 export function unbalance(test: UnbalanceTest): UnbalanceResult {
   const { mean, unbalance_percent } = unbalanceOf(test.values);
   const { pass, doubtful, source } = limitsFor(test);

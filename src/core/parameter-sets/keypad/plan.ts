@@ -8,6 +8,7 @@ import { ordered } from './order';
 import { padOf, same, thereWith, tick_s, trackOf, type Pad, type Press } from './pad';
 import { walksOf, type Spot } from './walk';
 
+/** The keys of one parameter, and what the display must show. */
 export interface KeyStep {
   number: string;
   name: string;
@@ -28,6 +29,7 @@ export interface KeyStep {
   why: string;
 }
 
+/** The keys that bring a unit to a target, and a bound on their effort. */
 export interface KeyPlan {
   steps: KeyStep[];
   /** Back to what the keypad shows in service. */

@@ -7,6 +7,7 @@ import { safetyAudits } from './rules/safety';
 import { sourceAudits } from './rules/sources';
 import type { UnitSet } from './set';
 
+/** One finding of a rule, with its calculation. */
 export interface AuditFinding {
   rule: string;
   severity: AuditSeverity;
@@ -16,12 +17,14 @@ export interface AuditFinding {
   numbers: string[];
 }
 
+/** What is wrong or doubtful about a set, and what could not be judged. */
 export interface Audit {
   findings: AuditFinding[];
   /** Rules that lacked a value. */
   notJudged: { rule: string; about: string }[];
 }
 
+/** Every audit rule. */
 export const auditRules: readonly AuditRule[] = [
   ...motorAudits,
   ...limitAudits,

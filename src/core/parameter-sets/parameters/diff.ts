@@ -11,6 +11,7 @@ interface Side {
   shown: string;
 }
 
+/** One thing in which two sets differ. */
 export interface ParameterDifference {
   concept: ConceptId | null;
   /** What it is about, in the words of the concept or of the type. */
@@ -77,8 +78,10 @@ function byMeaning(a: UnitSet, b: UnitSet): ParameterDifference[] {
 export const diffSets = (a: UnitSet, b: UnitSet): ParameterDifference[] =>
   a.typeId === b.typeId ? sameType(a, b) : byMeaning(a, b);
 
+/** What became of a planned value. */
 export type Fate = 'as planned' | 'not done' | 'otherwise' | 'not planned';
 
+/** One parameter as it was found, planned and left. */
 export interface ThreeWay {
   number: string;
   name: string;

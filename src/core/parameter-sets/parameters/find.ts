@@ -37,6 +37,7 @@ const alsoCalled: Partial<Record<ConceptId, string>> = {
   macro: 'application wizard preset',
 };
 
+/** A parameter that was found by what it does. */
 export interface FoundEntry {
   parameter: Parameter;
   /** Its neutral name; null where the type's own is all there is. */

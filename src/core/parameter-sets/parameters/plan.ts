@@ -27,8 +27,10 @@ export const groups = [
   'lock',
   'memory',
 ] as const;
+/** Why a value is written where it is in the order. */
 export type WriteGroup = (typeof groups)[number];
 
+/** One value to write, with its reason. */
 export interface PlanStep {
   number: string;
   name: string;
@@ -46,6 +48,7 @@ export interface PlanStep {
   why: string;
 }
 
+/** The order in which values are written, and what is not written. */
 export interface WritePlan {
   steps: PlanStep[];
   /** Values of the target that are not written, and why. */

@@ -7,7 +7,9 @@ import { factorySet, regionOf, type RatedUnit, type UnitSet } from './set';
 import { notCarried, otherForm } from './shares';
 import { recordOf } from '../../numerics/arrays';
 
+/** What became of a value on another type. */
 export type TranslationOutcome = 'carried' | 'converted' | 'clamped' | 'to-choose' | 'no-home';
+/** What can become of a value on another type. */
 export const translationOutcomes: readonly TranslationOutcome[] = [
   'carried',
   'converted',
@@ -16,6 +18,7 @@ export const translationOutcomes: readonly TranslationOutcome[] = [
   'no-home',
 ];
 
+/** One value on its way to another type. */
 export interface TranslatedRow {
   /** The entry it comes from. */
   from: { number: string; name: string; value: number; shown: string };
@@ -31,6 +34,7 @@ export interface TranslatedRow {
   options: { value: number; name: string }[];
 }
 
+/** A set on another type, row by row, with what stayed at the factory's value. */
 export interface Translation {
   rows: TranslatedRow[];
   counts: Readonly<Record<TranslationOutcome, number>>;
@@ -190,6 +194,7 @@ function withChoice(row: TranslatedRow, choices: TranslationChoices, { control }
   return { ...row, to: { ...row.to, value, shown: p === undefined ? String(value) : shownAs(p, value) } };
 }
 
+/** What a set loses on its way to another type and back. */
 export interface RoundTrip {
   /** Values that came back otherwise, or not at all. */
   lost: { number: string; name: string; was: string; is: string | null }[];

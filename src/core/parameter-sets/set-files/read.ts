@@ -5,6 +5,7 @@ import { checksumOf } from './checksum';
 import { pairsOfDcf } from './dcf';
 import { entryFor, valueFor } from './entry';
 
+/** One line of a set's text and what became of it. */
 export interface SetLine {
   /** In the text, from 1. */
   line: number;
@@ -15,6 +16,7 @@ export interface SetLine {
   words: string;
 }
 
+/** A set as it was read from text. */
 export interface SetText {
   form: 'table' | 'json' | 'dcf' | 'empty';
   lines: SetLine[];

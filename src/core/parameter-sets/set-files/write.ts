@@ -3,6 +3,7 @@ import type { Control } from '../../equipment/catalogue';
 import { checksumOf } from './checksum';
 import { shownAs, type Rating, type Values } from '../../equipment/drive-words';
 
+/** A set as it is given out. */
 export interface SetOut {
   name: string;
   typeId: string;

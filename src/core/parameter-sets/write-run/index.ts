@@ -2,6 +2,7 @@
 import { isCommand, parameterAt, shownAs, type Values } from '../../equipment/drive-words';
 import { afterWriting, type PlanStep, type UnitSet } from '../parameters';
 
+/** What a line of a run can be. */
 export const lineStates = ['waiting', 'sent', 'taken', 'refused', 'otherwise', 'left-out'] as const;
 /** `otherwise`: the drive made another value of it. */
 export type LineState = (typeof lineStates)[number];
@@ -17,6 +18,7 @@ export interface WriteLine extends Pick<
   why: string | null;
 }
 
+/** A line of the journal, from a step of the plan; nothing was sent yet. */
 export const writeLineOf = ({ number, name, from, to, shownTo, group, lock }: PlanStep): WriteLine => ({
   number,
   name,
@@ -49,9 +51,12 @@ export function settledBy(
   return from === null || found === from ? 'waiting' : 'otherwise';
 }
 
+/** How a run can end. */
 export const endings = ['as planned', 'as found', 'in between'] as const;
+/** How a run ended. */
 export type Ending = (typeof endings)[number];
 
+/** A value that is not as it was planned after a run. */
 export interface LeftOver {
   number: string;
   name: string;
@@ -61,6 +66,7 @@ export interface LeftOver {
   why: string | null;
 }
 
+/** How a run ended, and what differs from its plan. */
 export interface RunReport {
   ending: Ending;
   leftOver: LeftOver[];
@@ -121,8 +127,10 @@ const wasTried = ({ state }: WriteLine): boolean => state !== 'waiting' && state
 
 /** What a run can be told. */
 export const runDeeds = ['go-on', 'leave-out', 'pause', 'give-up', 'verify', 'verify-after-power'] as const;
+/** An order to a run. */
 export type RunDeed = (typeof runDeeds)[number];
 
 /** What a run is at. */
 export const runStates = ['writing', 'held', 'ended'] as const;
+/** What a run is at. */
 export type WriteRunState = (typeof runStates)[number];

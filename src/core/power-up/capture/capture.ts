@@ -12,8 +12,10 @@ export const channelRoles = [
   'vwu',
   'other',
 ] as const;
+/** What a channel of a scope shows. */
 export type ChannelRole = (typeof channelRoles)[number];
 
+/** What each channel shows, in words. */
 export const channelRoleWords: Readonly<Record<ChannelRole, string>> = {
   vdc: 'bus volts',
   ia: 'line current L1',
@@ -32,6 +34,7 @@ export const channelRoleWords: Readonly<Record<ChannelRole, string>> = {
 export const unitOfRole = (role: ChannelRole): string =>
   role.startsWith('v') ? 'V' : role.startsWith('i') ? 'A' : '';
 
+/** A channel of a capture: values in its unit, evenly spaced. */
 export interface Channel {
   name: string;
   role: ChannelRole;

@@ -14,6 +14,7 @@ export interface ChargeCase {
   standby_W: number;
 }
 
+/** One moment of it: t in s, volts of the bus. */
 export interface ChargePoint {
   t: number;
   volts: number;
@@ -23,6 +24,7 @@ export interface ChargePoint {
   lampShare: number;
 }
 
+/** How the bus comes up through lamps or a limit. */
 export interface Charge {
   points: readonly ChargePoint[];
   /** Where it comes to rest. */

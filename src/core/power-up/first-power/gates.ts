@@ -10,8 +10,10 @@ export interface GateCheck {
   pulses: readonly ('yes' | 'no' | 'not-seen')[];
 }
 
+/** The six gate drives, in the order in which they are compared. */
 export const gateNames = ['U upper', 'V upper', 'W upper', 'U lower', 'V lower', 'W lower'] as const;
 
+/** Whether the gate drives are alike, and what is not. */
 export interface GateVerdict {
   verdict: 'alike' | 'unlike' | 'not-complete';
   findings: readonly string[];
@@ -34,6 +36,7 @@ function unlike(values: readonly (number | null)[], share: number, what: string,
   );
 }
 
+/** Are the six gate drives alike? Each figure is compared with the others of its kind (common practice, no source). */
 export function judgeGates({ ohms, supplies, pulses }: GateCheck): GateVerdict {
   const findings = [
     ...unlike(ohms, ohmShare, 'gate to emitter', 'Ω'),

@@ -1,6 +1,7 @@
 import { formatSignificant } from '../../numerics/figures';
 import { unbalanceOf } from '../../numerics/unbalance';
 
+/** What was measured at three lamps in star, at one frequency. */
 export interface LampReading {
   hz: number;
   /** U–V, V–W, W–U. */
@@ -9,6 +10,7 @@ export interface LampReading {
   amps: readonly [number, number, number] | null;
 }
 
+/** Whether three lamps at the output are alike, and which leg is not. */
 export interface LampJudgement {
   verdict: 'equal' | 'doubtful' | 'unequal';
   volts_percent: number;

@@ -7,6 +7,7 @@ export interface LampLoad {
   perLeg: number;
 }
 
+/** What three lamps at the output should show at one frequency. */
 export interface LampExpectation {
   hz: number;
   /** Line to line, fundamental: what a filtered meter reads; and wide-band true RMS. */

@@ -5,12 +5,15 @@
 const currentPower = 0.55;
 const coldShare = 1 / 14;
 
+/** A lamp by its rated volts and watts. */
 export interface LampRating {
   volts: number;
   watts: number;
 }
 
+/** Resistance of a filament at its rated volts, Ω. */
 export const hotOhm = ({ volts, watts }: LampRating): number => volts ** 2 / watts;
+/** Resistance of a cold filament, Ω. */
 export const coldOhm = (lamp: LampRating): number => hotOhm(lamp) * coldShare;
 
 /** Resistance at the RMS volts that heat it, Ω. */

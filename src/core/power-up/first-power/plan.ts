@@ -27,8 +27,10 @@ export const firstPowerUnit = (drive: {
   ratedAmps: drive.ratedAmps,
 });
 
+/** Through what a unit is first switched on. */
 export type Way = { by: 'lamps'; watts: number } | { by: 'limit'; amps: number };
 
+/** How a repaired unit is switched on: through what, what the bus should do, when to switch off. */
 export interface FirstPowerPlan {
   way: Way;
   /** Lamps in series in each line, 230 V each; 0 with a limit. */
@@ -45,6 +47,7 @@ export interface FirstPowerPlan {
   stops: readonly string[];
 }
 
+/** Rated volts of the lamps in the lines. */
 export const lampVolts = 230;
 /** Lamps that are sold, W. */
 export const lampWatts = [40, 60, 100, 150, 200, 300, 500] as const;

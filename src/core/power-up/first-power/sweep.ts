@@ -7,6 +7,7 @@ export interface Sweep {
   points: readonly { percent: number; hz: number }[];
 }
 
+/** One point of a reference sweep and whether it passes. */
 export interface SweepRow {
   percent: number;
   expected_Hz: number;
@@ -18,6 +19,7 @@ export interface SweepRow {
 /** Of the whole range (common practice, no source). */
 const band = 0.01;
 
+/** The output frequency that a reference stands for, Hz. */
 export const expectedHz = ({ min_Hz, max_Hz }: Pick<Sweep, 'min_Hz' | 'max_Hz'>, percent: number): number =>
   min_Hz + ((max_Hz - min_Hz) * percent) / 100;
 

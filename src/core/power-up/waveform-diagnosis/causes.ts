@@ -1,5 +1,6 @@
 import { lineNames, phaseNames, type DiodeName, type SwitchName, type WaveCase } from '../waveform';
 
+/** Where in the drive a cause is. */
 export type CauseFamily = 'sound' | 'supply' | 'input' | 'bus' | 'output';
 
 /** A thing that may be wrong, as a change to the sound circuit. Sizes are tried in turn and the best kept. */

@@ -16,6 +16,7 @@ import {
 } from './fit';
 import { item } from '../../numerics/arrays';
 
+/** A figure that the cause explains and a sound unit does not. */
 export interface FigureDifference {
   key: string;
   text: string;
@@ -26,6 +27,7 @@ export interface FigureDifference {
   unit: string;
 }
 
+/** A cause with its probability and what it explains. */
 export interface RankedCause {
   id: string;
   family: CauseFamily;
@@ -43,6 +45,7 @@ export interface RankedCause {
   given: WaveCase;
 }
 
+/** Which fault gives what was measured under power. */
 export interface WaveDiagnosis {
   verdict: 'sound' | 'fault' | 'doubtful' | 'unexplained' | 'nothing-measured';
   headline: string;

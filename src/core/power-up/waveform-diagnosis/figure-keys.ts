@@ -128,5 +128,6 @@ export function figureWords(key: string): string {
   return `${names[name] ?? name} ${what[rest.join('_')] ?? rest.join(' ')}`;
 }
 
+/** The unit of a waveform figure, from its key. */
 export const figureUnit = (key: string): string =>
   key.endsWith('_hz') ? 'Hz' : key.startsWith('v') ? 'V' : 'A';

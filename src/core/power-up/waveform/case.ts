@@ -1,11 +1,17 @@
 /** Lines and output phases, in order. */
 export const lineNames = ['L1', 'L2', 'L3'] as const;
+/** The output phases. */
 export const phaseNames = ['U', 'V', 'W'] as const;
+/** A line of the supply. */
 export type LineName = (typeof lineNames)[number];
+/** An output phase. */
 export type PhaseName = (typeof phaseNames)[number];
+/** A diode of the rectifier by its place. */
 export type DiodeName = `rect.${LineName}.${'hi' | 'lo'}`;
+/** A switch of the inverter by its place. */
 export type SwitchName = `inv.${PhaseName}.${'hi' | 'lo'}`;
 
+/** One value for each line or phase. */
 export type Three = readonly [number, number, number];
 
 /** Everything in V, A, Ω, H, F, s, Hz, W; angles in degrees. The names are those of docs/contracts/waveform.md. */
@@ -21,6 +27,7 @@ export interface Supply {
   openPhase: LineName | null;
 }
 
+/** The rectifier: V and Ω of its diodes, and a fault. */
 export interface Rectifier {
   Vf: number;
   Ron: number;
@@ -36,15 +43,18 @@ export interface WaveLink {
   Rpre: number;
 }
 
+/** The capacitor bank: F, Ω, and the volts it begins with. */
 export interface WaveBank {
   C: number;
   ESR: number;
   v0: number;
 }
 
+/** What hangs on the bus: a resistance (Ω), a power (W), the inverter, or nothing. */
 export type Load =
   { kind: 'R'; R: number } | { kind: 'P'; P: number; Vmin: number } | { kind: 'inverter' } | { kind: 'none' };
 
+/** The inverter: modulation, Hz, s, V and Ω of its switches, and a fault. */
 export interface Inverter {
   mode: 'spwm' | 'svm';
   /** Phase peak over half the bus. */
@@ -60,6 +70,7 @@ export interface Inverter {
   earthFault: { phase: PhaseName; ohm: number } | null;
 }
 
+/** The motor as windings behind the volts it makes: Ω, H, V. */
 export interface Motor {
   kind: 'RL';
   R: number;
@@ -71,6 +82,7 @@ export interface Motor {
   openPhase: PhaseName | null;
 }
 
+/** A drive as a circuit over time; bare SI units throughout. */
 export interface WaveCase {
   supply: Supply;
   rectifier: Rectifier;
@@ -84,6 +96,7 @@ export interface WaveCase {
   window: readonly [number, number];
 }
 
+/** A stiff 400 V, 50 Hz supply. */
 export const usualSupply: Supply = {
   vll: 400,
   f: 50,
@@ -94,6 +107,7 @@ export const usualSupply: Supply = {
   Ls: 0.00015,
   openPhase: null,
 };
+/** A common diode bridge. */
 export const usualRectifier: Rectifier = {
   Vf: 0.8,
   Ron: 0.005,
@@ -101,8 +115,11 @@ export const usualRectifier: Rectifier = {
   openDiode: null,
   shortDiode: null,
 };
+/** A small DC-link choke, precharge bridged. */
 export const usualLink: WaveLink = { Ldc: 0.002, Rdc: 0.05, Rpre: 0 };
+/** A bank of a drive of some kW. */
 export const usualBank: WaveBank = { C: 0.0007, ESR: 0.1, v0: 548 };
+/** A common inverter at 40 Hz and 4 kHz. */
 export const usualInverter: Inverter = {
   mode: 'spwm',
   m: 0.8,
@@ -116,6 +133,7 @@ export const usualInverter: Inverter = {
   openSwitch: null,
   earthFault: null,
 };
+/** A winding of a motor of some kW. */
 export const usualMotor: Motor = { kind: 'RL', R: 4, L: 0.012, emf: 0, emfLag_deg: 0, openPhase: null };
 
 /** A three-phase drive of a few kilowatts on a resistor, as the contract's example has it. */
@@ -131,6 +149,7 @@ export const waveCase = (differs: Partial<WaveCase> = {}): WaveCase => ({
   ...differs,
 });
 
+/** One thing in a case that cannot be. */
 export interface CaseProblem {
   path: string;
   given: unknown;

@@ -23,12 +23,14 @@ export {
 export type { NetworkRun } from './whole';
 export { circuitOf, scaledLoad, type Assumed, type MotorWords, type Running, type UnitWords } from './unit';
 
+/** A run with its figures, and which scheme made it. */
 export interface Wave {
   run: NetworkRun;
   figures: Figures;
   by: 'whole network' | 'two halves';
 }
 
+/** The circuit cannot be run as it was given; the message says why. */
 export class ImpossibleCircuit extends Error {}
 
 /**

@@ -7,6 +7,7 @@ import { valueAt } from '../../numerics/arrays';
 export const pairNames = ['vuv', 'vvw', 'vwu'] as const;
 /** The same as a filter shows them: each sample the mean over its own time. */
 export const filteredNames = ['vuvMean', 'vvwMean', 'vwuMean'] as const;
+/** A quantity of a run that can be drawn. */
 export type TraceName = OutputName | (typeof pairNames)[number] | (typeof filteredNames)[number];
 
 export const busNames = ['vdc', 'ia', 'ib', 'ic', 'idc'] as const;

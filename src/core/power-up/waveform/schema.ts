@@ -20,6 +20,7 @@ const diodeSchema = z.enum(lineNames.flatMap((l) => ends.map((e): DiodeName => `
 const switchSchema = z.enum(phaseNames.flatMap((p) => ends.map((e): SwitchName => `inv.${p}.${e}`)));
 const three = (each: z.ZodNumber) => z.tuple([each, each, each]);
 
+/** A supply at the border, with the usual one's defaults. */
 export const supplySchema = z.strictObject({
   vll: positive.max(2000).default(usualSupply.vll),
   f: positive.min(10).max(500).default(usualSupply.f),
@@ -31,6 +32,7 @@ export const supplySchema = z.strictObject({
   openPhase: z.enum(lineNames).nullable().default(null),
 });
 
+/** An inverter at the border, with the usual one's defaults. */
 export const inverterSchema = z.strictObject({
   mode: z.enum(['spwm', 'svm']).default(usualInverter.mode),
   m: zeroUp.max(4).default(usualInverter.m),

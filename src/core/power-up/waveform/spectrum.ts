@@ -44,6 +44,7 @@ export function partAt({ t0, dt, values }: UniformSeries, hz: number): Harmonic 
   return { cos: cos / half, sin: sin / half, peak: Math.hypot(cos, sin) / half };
 }
 
+/** The mean of evenly spaced values; 0 of none. */
 export function meanOf(values: Float64Array): number {
   let sum = 0;
   for (let k = 0; k < values.length; k += 1) sum += valueAt(values, k);
@@ -85,6 +86,7 @@ export function coarser({ t0, dt, values }: UniformSeries, by: number): UniformS
   return { t0: t0 + ((by - 1) / 2) * dt, dt: dt * by, values: out };
 }
 
+/** A spectrum of peaks. */
 export interface Spectrum {
   /** Hz between two lines. */
   step: number;

@@ -15,6 +15,7 @@ export interface UnitWords {
   measured_V?: Three;
 }
 
+/** A motor by its plate. */
 export interface MotorWords {
   volts: number;
   amps: number;
@@ -29,6 +30,7 @@ export type Running =
   /** `share` of the motor's own active current. */
   | { load: 'motor'; f1: number; share: number; motor: MotorWords };
 
+/** A value that nobody gave, with the reason why it was taken. */
 export interface Assumed {
   what: string;
   value: number;

@@ -4,6 +4,7 @@ import { gateEdges } from './gates';
 import { recorderFor, samplesIn, type Recording } from './recorder';
 import { item } from '../../numerics/arrays';
 
+/** What a run of a circuit gives. */
 export interface NetworkRun extends Recording {
   /** Changes of what conducts. */
   events: number;

@@ -1,7 +1,9 @@
 /** Ways out of a failed unit. */
 export const choiceIds = ['repair', 'exchange', 'newer', 'settings'] as const;
+/** A way to get the machine back. */
 export type ChoiceId = (typeof choiceIds)[number];
 
+/** The choices in words. */
 export const choiceNames: Readonly<Record<ChoiceId, string>> = {
   repair: 'Repair it',
   exchange: 'Exchange for the same type',

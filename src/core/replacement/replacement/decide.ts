@@ -5,11 +5,16 @@ import { choiceIds, choiceNames, type ChoiceId } from './choices';
 /** A figure as it is known: from, to; null: nobody said. */
 export type Range = readonly [number, number] | null;
 
+/** What each choice costs and takes. */
 export const choiceFigures = ['price', 'work_h', 'lead_h', 'stop_h', 'holds_percent'] as const;
+/** A figure of one choice. */
 export type ChoiceFigure = (typeof choiceFigures)[number];
+/** What all choices share. */
 export const commonFigures = ['stopPerHour', 'workPerHour', 'bankAge_years'] as const;
+/** A figure that all choices share. */
 export type CommonFigure = (typeof commonFigures)[number];
 
+/** Names and units of the figures. */
 export const figureNames: Readonly<Record<ChoiceFigure | CommonFigure, { name: string; unit: string }>> = {
   price: { name: 'parts or unit', unit: 'money' },
   work_h: { name: 'hours of work', unit: 'h' },
@@ -21,6 +26,7 @@ export const figureNames: Readonly<Record<ChoiceFigure | CommonFigure, { name: s
   bankAge_years: { name: 'age of the bank', unit: 'years' },
 };
 
+/** What is known of the choices; a blank figure is null. */
 export interface Situation {
   common: Readonly<Record<CommonFigure, Range>>;
   choices: Readonly<Record<ChoiceId, Readonly<Record<ChoiceFigure, Range>>>>;
@@ -51,6 +57,7 @@ const perYearBeyond = 0.05;
 export type FigureId = CommonFigure | `${ChoiceId}.${ChoiceFigure}`;
 type Point = Readonly<Record<FigureId, number>>;
 
+/** A choice with its expected cost and downtime. */
 export interface Costed {
   id: ChoiceId;
   /** Expected money: least, in the middle of everything, most. */
@@ -76,6 +83,7 @@ export interface Sensitive {
   then: ChoiceId;
 }
 
+/** What each choice is expected to cost, which is the least, and on which figures that depends. */
 export interface Decision {
   choices: Costed[];
   /** The one with the least expected cost in the middle; null where none can be. */

@@ -1,5 +1,6 @@
 import type { Size } from './unit';
 
+/** Where the new unit's holes go, from the old unit's centre. */
 export interface PlacedHoles {
   /** Centre of the new unit from the centre of the old one, mm; right and down are positive. */
   dx: number;
@@ -68,6 +69,7 @@ export interface Tile {
   y_mm: number;
 }
 
+/** A drilling template true to scale, cut into pages. */
 export interface Template {
   /** Size of the drawing with its margin. */
   width_mm: number;

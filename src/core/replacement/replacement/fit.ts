@@ -5,8 +5,10 @@ import { networkRules } from './rules-network';
 import type { FitRow, FitRule } from './rule';
 import type { UnitRequirements, FitUnit } from './unit';
 
+/** Every rule of the fit check. */
 export const fitRules: readonly FitRule[] = [...electricalRules, ...mechanicalRules, ...networkRules];
 
+/** Whether a unit does in the place of another, row by row. */
 export interface FitCheck {
   rows: FitRow[];
   counts: Readonly<Record<FitRow['verdict'], number>>;

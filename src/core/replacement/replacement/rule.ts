@@ -1,5 +1,6 @@
 import type { UnitRequirements, FitUnit } from './unit';
 
+/** One row of the fit check. */
 export interface FitRow {
   id: string;
   name: string;

@@ -7,6 +7,7 @@ const range = z
   .refine(([a, b]) => a <= b, 'the first figure is the smaller one')
   .nullable();
 
+/** A situation at the border. */
 export const situationSchema = z.strictObject({
   common: z.strictObject({ stopPerHour: range, workPerHour: range, bankAge_years: range }),
   choices: z.record(

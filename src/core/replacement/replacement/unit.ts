@@ -30,8 +30,10 @@ export type FitControl = Pick<
   | 'mounting'
 >;
 
+/** A frame size of a type with its dimensions. */
 export type Size = Control['fitting']['sizes'][number];
 
+/** The frame size of a unit; null where the catalogue does not say. */
 export const sizeOf = (unit: FitUnit): Size | null =>
   unit.control?.fitting.sizes.find((s) => s.types.includes(unit.type)) ?? null;
 

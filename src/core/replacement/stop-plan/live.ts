@@ -8,6 +8,7 @@ export interface Progress {
   done_min: number | null;
 }
 
+/** What is left of a stop that is under way. */
 export interface StopNow {
   /** Minutes from that beginning when the machine can run again; null: nothing of the stop is left. */
   stopEnds_min: number | null;

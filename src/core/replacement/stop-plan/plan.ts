@@ -2,6 +2,7 @@ import { allBefore, inStop, jobsOf, staffed } from './order';
 import type { PlannedTask, Task } from './task';
 import { timetable, type Elsewhere } from './timetable';
 
+/** Who does what when, so that the machine stands for the shortest time. */
 export interface StopPlan {
   stop_min: number;
   total_min: number;

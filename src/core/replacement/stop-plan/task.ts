@@ -1,3 +1,4 @@
+/** Something to be done around a stop. */
 export interface Task {
   id: string;
   minutes: number;
@@ -9,10 +10,12 @@ export interface Task {
   people?: number | undefined;
 }
 
+/** A task with its name. */
 export interface NamedTask extends Task {
   name: string;
 }
 
+/** A task with its time and its people. */
 export interface PlannedTask {
   id: string;
   start_min: number;

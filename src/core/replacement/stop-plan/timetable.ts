@@ -1,5 +1,6 @@
 // Jobs with durations, people and what comes before what: the shortest time for all of them.
 
+/** A task of a timetable, with indexes in place of ids. */
 export interface TimetableTask {
   /** From zero on; zero is a moment, and takes nobody. */
   minutes: number;
@@ -19,6 +20,7 @@ export interface Elsewhere {
   people: number;
 }
 
+/** When each task begins, and whether that is proven to be the shortest. */
 export interface Timetable {
   /** Start of each job, from zero. */
   start: number[];

@@ -2,6 +2,7 @@ import type { Wire, WireFate } from './wire';
 
 /** The two ends of a wire that are looked at when it is on again. */
 export const wireEnds = ['drive', 'field'] as const;
+/** An end of a wire. */
 export type WireEnd = (typeof wireEnds)[number];
 
 /** A wire of the ledger: what was found of it, and what became of it. */

@@ -11,6 +11,7 @@ import { meaningOf, type Rating, type Values } from '../../equipment/drive-words
 
 /** The side of a relay's contact that a terminal is. */
 export const contacts = ['common', 'make', 'break'] as const;
+/** A contact of a relay. */
 export type Contact = (typeof contacts)[number];
 
 const powerRoles = ['L1', 'L2', 'L3', 'U', 'V', 'W', 'DC+', 'DC-', 'DC+R', 'BR', 'PE'] as const;
@@ -46,6 +47,7 @@ export type WireRole =
 const inputRole = (does: string): WireRole => `in:${does}` as WireRole;
 const relayRole = (does: string, contact: Contact): WireRole => `relay:${does}:${contact}` as WireRole;
 
+/** Every role a wire can have. */
 export const roles: readonly WireRole[] = [
   ...powerRoles.map((t) => `power:${t}` as const),
   ...plainRoles,

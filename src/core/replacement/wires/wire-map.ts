@@ -5,6 +5,7 @@ import { unitTerminals, type UnitTerminal, type WiredUnit } from './terminals';
 import { mostControlVolts, wireRoleWords, type Jumpers, type Wire, type WireFate } from './wire';
 import { recordOf } from '../../numerics/arrays';
 
+/** Where each wire of an old unit goes on a new one. */
 export interface WireMap {
   fates: WireFate[];
   counts: Readonly<Record<WireFate['outcome'], number>>;

@@ -171,7 +171,7 @@ describe('the calendar', () => {
     const calendar = new ICAL.Component(ICAL.parse(text ?? '') as string);
     expect(calendar.getFirstPropertyValue('version')).toBe('2.0');
     const events = calendar.getAllSubcomponents('vevent').map((e) => new ICAL.Event(e));
-    const found = Object.fromEntries(
+    const found: Record<string, unknown> = Object.fromEntries(
       events.map((e) => [
         e.uid.split('@')[0]?.slice(37),
         [e.startDate.toJSDate().toISOString(), e.duration.toSeconds() / 60],

@@ -1,5 +1,6 @@
 /** What is looked at with the power off. */
 export const lookItems = ['capacitors', 'soot', 'moisture', 'fan', 'lugs', 'smell', 'fuses'] as const;
+/** A thing that is looked at with the power off. */
 export type LookItem = (typeof lookItems)[number];
 
 /** Their names, and what to look for. */

@@ -26,6 +26,7 @@ export interface DriveWrite extends Payload<'drive.write-asked'> {
   settled: { restoredBy: string } | { kept: string } | null;
 }
 
+/** What must come out again or be put back, and what was walked and recorded. */
 export interface Registers {
   jumpers: readonly TemporaryJumper[];
   writes: readonly DriveWrite[];

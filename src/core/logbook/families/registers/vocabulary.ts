@@ -10,6 +10,7 @@ export const loopGuards = [
   'guard',
   'over-travel',
 ] as const;
+/** What a 24 V loop watches over. */
 export type LoopGuard = (typeof loopGuards)[number];
 
 /** These are never jumpered, and never set to no function, with a motor connected. */

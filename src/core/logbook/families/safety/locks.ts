@@ -3,6 +3,7 @@ import type { Stage } from '../../../equipment/power-stage';
 import type { Person } from '../../entry';
 import { holdsUntil, proofOf, type Proof, type SafetyState } from './proof';
 
+/** Whether a lead or a hand may go to the drive: until when (ms), or why not. */
 export type BenchLock =
   | { open: true; until: number }
   | {

@@ -10,6 +10,7 @@ import {
 import type { Stage } from '../../../equipment/power-stage';
 import type { Person } from '../../entry';
 
+/** A reading of the dead proof, V, with its time, ms. */
 export interface ProofReading {
   volts: number;
   at: number;

@@ -6,6 +6,7 @@ import type { Payload } from '../../payloads';
 import type { OpenIssue } from '../../open-issue';
 import { changedBy, sliceOf, type Change, type SliceContext } from '../../slice';
 
+/** Motor and cable tests, the start-up sheet and the run, as the log tells them. */
 export interface StartUpState {
   disconnected: Payload<'motor.disconnected'> | null;
   windings: readonly EntryOf<'motor.winding'>[];

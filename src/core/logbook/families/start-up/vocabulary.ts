@@ -6,6 +6,7 @@ export const valueReasons = [
   'maker’s sheet',
   'for the test only',
 ] as const;
+/** Why a value stands in the place of the one a rule gives. */
 export type ValueReason = (typeof valueReasons)[number];
 
 /** Set to get going, and forgotten: it stands open until it is taken back. */

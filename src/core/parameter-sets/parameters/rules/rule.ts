@@ -3,6 +3,7 @@ import type { Plate } from '../../../equipment/plate';
 import type { StartUpChoices } from '../../../equipment/application';
 import type { UnitSet } from '../set';
 
+/** How grave a finding of a rule is. */
 export type AuditSeverity = 'info' | 'doubt' | 'wrong';
 
 /** What is known beside the set; what is not known is not judged. */
@@ -30,6 +31,7 @@ export interface AuditFacts extends AuditContext {
 
 export type AuditJudgement = { text: string; sum: string } | null;
 
+/** A rule that looks at a set and its circumstances. */
 export interface AuditRule {
   id: string;
   severity: AuditSeverity;
