@@ -13,7 +13,7 @@ import {
   type Stage,
   type StageCase,
 } from '@/core/equipment/power-stage';
-import { diagnoseOnce, type Diagnosis, type NamedFault, type Taken } from '@/core/bench/static-diagnosis';
+import { diagnoseOnce, type Diagnosis, type NamedFault, type RawReading } from '@/core/bench/static-diagnosis';
 import { ngspiceReadings } from './ngspice';
 import { normal, seeded } from './random';
 import { anyDevices, anyFaults, anyMeter, anyStage } from './units';
@@ -47,7 +47,7 @@ const displayed = (volts: number, meter: Meter, random: () => number) =>
   shown(volts + 0.002 * normal(random), meter);
 
 /** Solved by ngspice; null where ngspice does not settle. */
-function measured({ made, meter }: Unit, random: () => number, probes: readonly Probe[]): Taken[] | null {
+function measured({ made, meter }: Unit, random: () => number, probes: readonly Probe[]): RawReading[] | null {
   const volts = ngspiceReadings(networkOf(made), probes, meter);
   return volts === null
     ? null
@@ -99,7 +99,7 @@ const say = (text: string): void => void process.stdout.write(`${text}\n`);
 interface Given {
   kind: 'sound' | 'single' | 'double';
   unit: Unit;
-  full: Taken[];
+  full: RawReading[];
   diagnosis: Diagnosis;
   right: boolean;
 }
@@ -157,7 +157,7 @@ describe(`random units, seed ${seed}`, () => {
     for (const kind of kinds(random, 5))
       for (let i = 0; i < (long ? 40 : 20); i += 1) {
         const unit = anyUnit(random, kind, 0);
-        const taken = readings(networkOf(unit.made), fullPlan(kind.stage), kind.meter).map((r): Taken => ({
+        const taken = readings(networkOf(unit.made), fullPlan(kind.stage), kind.meter).map((r): RawReading => ({
           ...r,
           value: displayed(r.volts, kind.meter, random),
         }));
@@ -203,8 +203,8 @@ describe(`random units, seed ${seed}`, () => {
 });
 
 /** Probes until the tool says that more would not change the decision. */
-function guided(unit: Unit, full: readonly Taken[]): { probes: number; diagnosis: Diagnosis } {
-  const taken: Taken[] = [];
+function guided(unit: Unit, full: readonly RawReading[]): { probes: number; diagnosis: Diagnosis } {
+  const taken: RawReading[] = [];
   const open = new Map(full.map((t) => [`${t.red}>${t.black}`, t]));
   for (;;) {
     const diagnosis = diagnoseOnce(unit.made.stage, unit.meter, taken);

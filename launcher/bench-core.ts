@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { controlSchema } from '@/core/equipment/catalogue/schema';
 import { commonMeter, forwardPlan, fullPlan, networkOf, readings, stage } from '@/core/equipment/power-stage';
-import { diagnose, prepare, tablesFor, type Taken } from '@/core/bench/static-diagnosis';
+import { diagnose, prepare, tablesFor, type RawReading } from '@/core/bench/static-diagnosis';
 import { keyPlan } from '@/core/parameter-sets/keypad';
 import { auditSet, factorySet, translate } from '@/core/parameter-sets/parameters';
 import { rampAnswer, simulate, type RampCase } from '@/core/commissioning/ramp';
@@ -44,8 +44,8 @@ const faults = [
   { component: 'inv.V.lo', mode: 'leaky', ohm: 800 },
 ] as const;
 const network = networkOf({ stage: on, temperature_C: 18, faults });
-const forward: Taken[] = readings(network, forwardPlan(on), commonMeter);
-const full: Taken[] = readings(network, fullPlan(on), commonMeter);
+const forward: RawReading[] = readings(network, forwardPlan(on), commonMeter);
+const full: RawReading[] = readings(network, fullPlan(on), commonMeter);
 
 const tables = tablesFor(on, commonMeter);
 const started = performance.now();

@@ -6,7 +6,7 @@ import {
   prepare,
   type Diagnosis,
   type Tables,
-  type Taken,
+  type RawReading,
 } from '@/core/bench/static-diagnosis';
 
 export interface Diagnosed {
@@ -38,7 +38,7 @@ const api = {
   diagnose: (
     stage: Stage,
     meter: Meter,
-    readings: readonly Taken[],
+    readings: readonly RawReading[],
     temperature_C: number | undefined,
   ): Diagnosed => {
     const work = tablesOf(stage, meter);

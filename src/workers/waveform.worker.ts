@@ -36,7 +36,7 @@ let whole: Capture | null = null;
 let turn = 0;
 
 /** Lets messages in between two steps of a long sum. */
-const breath = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
+const yieldToEventLoop = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
 
 const api = {
   simulate: (given: WaveCase): Wave => simulateWave(given),
@@ -54,7 +54,7 @@ const api = {
     let step = work.next();
     while (step.done !== true) {
       progress(step.value);
-      await breath();
+      await yieldToEventLoop();
       if (mine !== turn) return null;
       step = work.next();
     }

@@ -1,6 +1,6 @@
 import { connect, type Socket } from 'node:net';
 import { createInterface } from 'node:readline';
-import { hear, listening, type Heard } from '@/core/bench/meter-stream';
+import { reduceMeterLine, listening, type Heard } from '@/core/bench/meter-stream';
 import { commonMeter, stage } from '@/core/equipment/power-stage';
 import { soundBand } from '@/core/bench/static-diagnosis';
 import { startMeter } from './server';
@@ -58,7 +58,7 @@ describe('the stand-in over TCP', () => {
       const heard: Heard[] = [];
       let state = listening(Date.now());
       createInterface({ input: join(meter.dataPort) }).on('line', (line) => {
-        const step = hear(state, line, Date.now());
+        const step = reduceMeterLine(state, line, Date.now());
         state = step.next;
         if (step.heard !== null) heard.push(step.heard);
       });

@@ -12,19 +12,19 @@ interface Params {
 }
 
 /**
- * A paper of a job as a route: PDF, JSON or CSV, to be taken along.
- * @param gather the paper of a job; null when there is no such job
+ * A document of a job as a route: PDF, JSON or CSV, to be taken along.
+ * @param load the document of a job; null when there is no such job
  */
-export const paperRoute = <P extends object>(
+export const documentRoute = <P extends object>(
   name: string,
   {
-    gather,
+    load,
     rows,
     pdf,
   }: {
-    gather: (jobId: string, query: URLSearchParams) => Promise<P | null>;
-    rows: (paper: P) => object[];
-    pdf: (paper: P, size: 'a4' | 'letter') => Promise<Buffer>;
+    load: (jobId: string, query: URLSearchParams) => Promise<P | null>;
+    rows: (document: P) => object[];
+    pdf: (document: P, size: 'a4' | 'letter') => Promise<Buffer>;
   },
 ) =>
   guardedRoute(async (request: Request, { params }: Params) => {
@@ -32,7 +32,7 @@ export const paperRoute = <P extends object>(
     const { searchParams } = new URL(request.url);
     const asked = query.safeParse(Object.fromEntries(searchParams));
     if (!asked.success) throw new HttpError(422, 'form is pdf, json or csv; paper is a4 or letter.');
-    const made = id.success ? await gather(id.data, searchParams) : null;
+    const made = id.success ? await load(id.data, searchParams) : null;
     if (made === null) throw new HttpError(404, 'There is no such job.');
     const { form, paper } = asked.data;
     const headers = {

@@ -7,7 +7,7 @@ import { siteLimits } from '../administration/settings';
 import { IdentityLines, Paper, PdfRow, PdfSection } from './pdf-kit';
 import { identity } from './replacement';
 
-export interface PowerPaper {
+export interface FirstPowerDocument {
   title: string;
   identity: [label: string, value: string][];
   setUp: string;
@@ -21,7 +21,7 @@ export interface PowerPaper {
 const rowsOfCurve = 12;
 
 /** The first-power plan that was kept, with its sums; null when there is no such job. @throws Refused without a plan */
-export async function powerPaper(jobId: string): Promise<PowerPaper | null> {
+export async function loadFirstPowerPlan(jobId: string): Promise<FirstPowerDocument | null> {
   const entries = await entriesAfter(jobId, 0);
   if (entries === null) return null;
   const state = fold(entries, { limits: await siteLimits() });
@@ -51,7 +51,7 @@ export async function powerPaper(jobId: string): Promise<PowerPaper | null> {
 const sumWidths = [18, 24, 58];
 const curveWidths = [20, 20, 25, 35];
 
-export const powerPaperPdf = (paper: PowerPaper, size: 'a4' | 'letter'): Promise<Buffer> =>
+export const firstPowerPdf = (paper: FirstPowerDocument, size: 'a4' | 'letter'): Promise<Buffer> =>
   renderToBuffer(
     <Paper title={paper.title} paper={size}>
       <IdentityLines lines={paper.identity} />

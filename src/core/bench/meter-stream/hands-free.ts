@@ -54,7 +54,7 @@ export const listening = (now_ms: number): Listening => ({
  * @param at_ms when it arrived, by the reader's clock
  * @returns the next state, and what was heard: a figure that counts, or that a bank begins to fill
  */
-export function hear(
+export function reduceMeterLine(
   before: Listening,
   line: string,
   at_ms: number,
@@ -106,7 +106,7 @@ function touch(before: Listening, volts: number, at_ms: number): { next: Listeni
 }
 
 /** The same while nobody waits for a figure: what is touched now must be lifted before anything counts. */
-export const deaf = (now: Listening): Listening =>
+export const ignoreUntilLifted = (now: Listening): Listening =>
   now.state === 'open' ? now : { ...now, window: [], armed: false, state: 'settling' };
 
 /** Time has passed without a line. */

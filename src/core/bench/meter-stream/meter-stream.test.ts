@@ -1,12 +1,21 @@
 import fc from 'fast-check';
-import { deaf, hear, listening, listenOn, mayConfirmOpen, readLine, type Heard, type Listening } from '.';
+import {
+  ignoreUntilLifted,
+  reduceMeterLine,
+  listening,
+  listenOn,
+  mayConfirmOpen,
+  readLine,
+  type Heard,
+  type Listening,
+} from '.';
 
 /** Lines five a second, from 0 ms on. */
 function listen(lines: readonly string[], from: Listening = listening(0), start_ms = 0, every_ms = 200) {
   const heard: Heard[] = [];
   let now = from;
   lines.forEach((line, i) => {
-    const step = hear(now, line, start_ms + i * every_ms);
+    const step = reduceMeterLine(now, line, start_ms + i * every_ms);
     now = step.next;
     if (step.heard !== null) heard.push(step.heard);
   });
@@ -101,7 +110,7 @@ describe('hands-free', () => {
   it('counts nothing that was touched while nobody waited for it, until the leads were lifted', () => {
     let now = listening(0);
     [open, ...held(0.45, 9)].forEach((line, i) => {
-      now = deaf(hear(now, line, i * 200).next);
+      now = ignoreUntilLifted(reduceMeterLine(now, line, i * 200).next);
     });
     const resting = listen(held(0.45, 9), now, 2000);
     expect(resting.heard).toEqual([]);

@@ -1,6 +1,6 @@
-import { column } from './ground';
+import { column } from './faultable-network';
 import { standingOf } from './fit';
-import { shared, solution } from './solve';
+import { inheritedSolution, solution } from './solve';
 import type { AnswersOfRow, Hypothesis, Solution, Tables } from './tables';
 import { item, indexAt } from '../../numerics/arrays';
 
@@ -57,6 +57,6 @@ export function answerAtHand(tables: Tables, h: Hypothesis, row: number): number
   const all = answersOf(tables, row);
   const known = indexAt(all.of, h.number);
   if (known !== unasked) return known;
-  const solved = shared(tables, h, row);
+  const solved = inheritedSolution(tables, h, row);
   return solved === undefined ? unasked : numbered(tables, all, h, solved);
 }

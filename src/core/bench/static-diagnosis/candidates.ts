@@ -8,10 +8,10 @@ import {
 } from '../../equipment/power-stage';
 import type { Candidate, Diagnosis, NamedFault } from './diagnosis';
 import type { HypothesisFit } from './fit';
-import { column } from './ground';
+import { column } from './faultable-network';
 import { nameOfFaults, withFault } from './hypotheses';
 import { model } from './model';
-import type { Posterior, DiagnosisProblem, Weighed } from './question';
+import type { Posterior, DiagnosisProblem, Weighed } from './problem';
 import { isBlocked, solution } from './solve';
 import { inertFaults } from './variants';
 import type { Hypothesis } from './tables';
@@ -71,12 +71,12 @@ const includes = (bigger: readonly NamedFault[], smaller: readonly NamedFault[])
   smaller.length > 0 &&
   smaller.every((s) => bigger.some((b) => b.component === s.component && b.mode === s.mode));
 
-export function groupsOf(question: DiagnosisProblem, { weighed }: Posterior): CandidateGroup[] {
+export function groupsOf(problem: DiagnosisProblem, { weighed }: Posterior): CandidateGroup[] {
   const groups: CandidateGroup[] = [];
-  const { ceiling } = question;
+  const { ceiling } = problem;
   for (const w of weighed) {
     const { fit } = w;
-    let group = groups.find((g) => equal(question, g, fit));
+    let group = groups.find((g) => equal(problem, g, fit));
     if (group === undefined) {
       const expects = Float64Array.from(fit.solutions, (_, i) =>
         comesTo(fit, i, fit.unknowns, ceiling.volts),
@@ -97,8 +97,8 @@ export function groupsOf(question: DiagnosisProblem, { weighed }: Posterior): Ca
 }
 
 /** Candidates, best first; the same faults under different circumstances are one candidate. */
-export function candidatesOf(question: DiagnosisProblem, groups: readonly CandidateGroup[]): Candidate[] {
-  const inert = inertFaults(question.tables.stage);
+export function candidatesOf(problem: DiagnosisProblem, groups: readonly CandidateGroup[]): Candidate[] {
+  const inert = inertFaults(problem.tables.stage);
   const byName = new Map<string, Candidate>();
   for (const group of groups) {
     const names = [...group.byName.values()].sort((a, b) => b.probability - a.probability);
@@ -138,8 +138,8 @@ export function candidatesOf(question: DiagnosisProblem, groups: readonly Candid
 }
 
 /** Faults that would change none of the probes taken, the rest being as the best explanation has it. */
-export function unseenOf(question: DiagnosisProblem, best: Weighed): NamedFault[] {
-  const { tables, rows } = question;
+export function unseenOf(problem: DiagnosisProblem, best: Weighed): NamedFault[] {
+  const { tables, rows } = problem;
   const { hypothesis } = best.fit;
   const hidden = tables.variants.flatMap(({ fault, weightTogether }, v) => {
     const { component, mode, ohm } = fault;
@@ -180,11 +180,11 @@ function readDirectly({ tables, rows }: DiagnosisProblem, component: Position): 
 
 /** The state of every position, all hypotheses taken together. */
 export function positionStates(
-  question: DiagnosisProblem,
+  problem: DiagnosisProblem,
   { ofVariant }: Posterior,
   unseen: readonly NamedFault[],
 ): Diagnosis['positions'] {
-  const { stage, variants } = question.tables;
+  const { stage, variants } = problem.tables;
   const chances = new Map<string, Map<FaultMode, number>>();
   variants.forEach(({ fault: { component, mode } }, v) => {
     const modes = chances.get(component) ?? new Map<FaultMode, number>();
@@ -202,7 +202,7 @@ export function positionStates(
       variants.some((v) => v.fault.component === component && v.fault.mode === mode);
     const gross = (['short', 'open'] as const).filter(tried);
     const unprobed =
-      (isJunction(stage, component) && !readDirectly(question, component)) ||
+      (isJunction(stage, component) && !readDirectly(problem, component)) ||
       (gross.length > 0 && gross.every((mode) => hidden.has(`${component} ${mode}`)));
     const [worst, chance = 0] = [...modes].sort((a, b) => b[1] - a[1])[0] ?? [];
     if (unprobed && faulty < 0.5) return { component, state: 'unprobed', probability: 1 - faulty };

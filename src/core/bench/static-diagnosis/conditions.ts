@@ -2,9 +2,9 @@ import { saturationAt, thermalVolts } from '../../numerics/circuit';
 import { typicalDevices, type Family } from '../../equipment/power-stage';
 import type { Condition, ConditionCode } from './diagnosis';
 import { decimalFactors, expectedOf, normalBelow, type Expectation, type HypothesisFit } from './fit';
-import { column, families, usual_A, usualTemperature_C } from './ground';
+import { column, families, usual_A, usualTemperature_C } from './faultable-network';
 import { model } from './model';
-import type { Posterior, DiagnosisProblem, Weighed } from './question';
+import type { Posterior, DiagnosisProblem, Weighed } from './problem';
 import { valueAt } from '../../numerics/arrays';
 
 // Taken once: looking a global up at every use costs more than the function itself.
@@ -77,12 +77,12 @@ export const familyShiftOf = (
 
 /** Are all drops off the same way, more than makes differ among themselves? */
 function drift(
-  question: DiagnosisProblem,
+  problem: DiagnosisProblem,
   best: HypothesisFit,
   temperature_C: number | undefined,
 ): Condition[] {
   const read = new Set(
-    question.observations.flatMap((_, i) => {
+    problem.observations.flatMap((_, i) => {
       const solved = best.solutions[i];
       return solved === undefined || solved.overload
         ? []
@@ -91,7 +91,7 @@ function drift(
   );
   const shifts = [...read].map((f) => {
     const known = temperature_C === undefined ? 0 : temperatureShift(f, temperature_C);
-    return (question.tables.familyShift_V[f] ?? 0) + valueAt(best.unknowns, column.family(f)) - known;
+    return (problem.tables.familyShift_V[f] ?? 0) + valueAt(best.unknowns, column.family(f)) - known;
   });
   if (shifts.length < 2) return [];
   const mean = shifts.reduce((a, b) => a + b, 0) / shifts.length;
@@ -124,18 +124,18 @@ function slips({ observations }: DiagnosisProblem, best: HypothesisFit): Conditi
 
 /** Every trap that the figures betray, likeliest first. */
 export function conditionsOf(
-  question: DiagnosisProblem,
+  problem: DiagnosisProblem,
   { ofCircumstance }: Posterior,
   best: Weighed,
   temperature_C: number | undefined,
 ): Condition[] {
   const chances = new Map<ConditionCode, number>();
-  question.tables.circumstances.forEach(({ code }, c) => {
+  problem.tables.circumstances.forEach(({ code }, c) => {
     if (code !== null) chances.set(code, (chances.get(code) ?? 0) + valueAt(ofCircumstance, c));
   });
   return [
     ...[...chances].filter(([, p]) => p > 0.05).map(([code, p]) => condition(code, p)),
-    ...slips(question, best.fit),
-    ...drift(question, best.fit, temperature_C),
+    ...slips(problem, best.fit),
+    ...drift(problem, best.fit, temperature_C),
   ].sort((a, b) => b.probability - a.probability);
 }

@@ -1,4 +1,4 @@
-import type { Weighed } from './question';
+import type { Weighed } from './problem';
 
 /** Up to this many figures a person may get wrong in one test … */
 const excused = 2;

@@ -8,8 +8,8 @@ import { tablesFor } from './hypotheses';
 import { inSoundBand, judgeReadings, repeatsOf, slipsOf } from './judge';
 import { explanationsBefore, explanationsOf, nextProbes } from './next-probe';
 import { suspected } from './model';
-import { observe, type Observation, type Taken } from './observations';
-import type { DiagnosisProblem } from './question';
+import { observe, type Observation, type RawReading } from './observations';
+import type { DiagnosisProblem } from './problem';
 import { firstLook, weigh } from './search';
 import { rowOf } from './solve';
 import { enoughProbing } from './stopping';
@@ -101,7 +101,7 @@ function around(tables: Tables, shift_V: Readonly<Record<string, number>>): Tabl
  * @param readings in the order they were taken; repeats of a probe are joined
  * @param temperature_C of the junctions, where known
  */
-export function diagnose(tables: Tables, readings: readonly Taken[], temperature_C?: number): Diagnosis {
+export function diagnose(tables: Tables, readings: readonly RawReading[], temperature_C?: number): Diagnosis {
   const observations = observe(readings);
   const refused = unusable(tables.stage, observations, readings.length);
   if (refused !== null) return { ...refused, next: firstProbes(tables, observations, temperature_C) };
@@ -118,25 +118,25 @@ export function diagnose(tables: Tables, readings: readonly Taken[], temperature
     invalid('no-hypothesis', 'Nothing that can happen to this stage gives these readings.');
   if (first === null) return impossible();
   const near = around(tables, familyShiftOf(tables.familyShift_V, first.unknowns));
-  const question = ask(near);
-  const look = near === tables ? first : firstLook(question);
+  const problem = ask(near);
+  const look = near === tables ? first : firstLook(problem);
   if (look === null) return impossible();
-  const posterior = weigh(question, look);
+  const posterior = weigh(problem, look);
   const [best] = posterior.weighed;
   const sound = near.all[0];
   if (best === undefined || sound === undefined) return impossible();
 
-  const groups = groupsOf(question, posterior);
+  const groups = groupsOf(problem, posterior);
   const leader = groups[0]?.leader ?? best;
-  const candidates = candidatesOf(question, groups);
-  const unseen = unseenOf(question, leader);
-  const positions = positionStates(question, posterior, unseen);
-  const conditions = conditionsOf(question, posterior, leader, temperature_C);
-  const repeat = repeatsOf(question, leader.fit);
+  const candidates = candidatesOf(problem, groups);
+  const unseen = unseenOf(problem, leader);
+  const positions = positionStates(problem, posterior, unseen);
+  const conditions = conditionsOf(problem, posterior, leader, temperature_C);
+  const repeat = repeatsOf(problem, leader.fit);
   const missing = positions.filter((p) => p.state === 'unprobed' && p.component !== 'bus.bleeder');
-  const slips = slipsOf(question, leader.fit).length;
+  const slips = slipsOf(problem, leader.fit).length;
   const familyShift_V = familyShiftOf(near.familyShift_V, leader.fit.unknowns);
-  const readingsJudged = judgeReadings(question, sound, leader.fit.unknowns);
+  const readingsJudged = judgeReadings(problem, sound, leader.fit.unknowns);
   const objection = incredible(leader, { slips, readings: observations.length, shift_V: familyShift_V });
   if (objection !== null)
     return invalid('not-explained', objection, {
@@ -156,8 +156,8 @@ export function diagnose(tables: Tables, readings: readonly Taken[], temperature
       text: `Up to three faults do not explain ${slips} of the readings: more than that, or the wrong stage.`,
     });
   const last = readings[readings.length - 1] ?? null;
-  const next = nextProbes(question, explanationsOf(groups), last);
-  const verdict = verdictOf(question, groups, candidates, conditions, {
+  const next = nextProbes(problem, explanationsOf(groups), last);
+  const verdict = verdictOf(problem, groups, candidates, conditions, {
     incomplete: missing.length > 0,
     doubts: repeat.length,
   });
@@ -203,7 +203,7 @@ const spoils = new Set<Condition['code']>([
 ]);
 
 function verdictOf(
-  question: DiagnosisProblem,
+  problem: DiagnosisProblem,
   groups: readonly CandidateGroup[],
   candidates: readonly Candidate[],
   conditions: readonly Condition[],
@@ -219,6 +219,6 @@ function verdictOf(
       : 'doubtful';
   const soundAlike = (first?.byName.get('')?.probability ?? 0) > negligibleShare;
   if (1 - soundChance < sure || soundAlike || holds.some((c) => spoils.has(c.code))) return 'doubtful';
-  const mild = faults.every((f) => f.mode === 'degraded' && inSoundBand(question, f.component));
+  const mild = faults.every((f) => f.mode === 'degraded' && inSoundBand(problem, f.component));
   return mild ? 'doubtful' : 'faulty';
 }

@@ -1,9 +1,10 @@
 import { model } from './model';
 import type { Observation } from './observations';
-import { column } from './ground';
+import { column } from './faultable-network';
 import { effect, isBlocked } from './solve';
 import type { Hypothesis, Solution, Standing } from './tables';
 import { byteAt, item, numberAt, valueAt, indexAt } from '../../numerics/arrays';
+import { solveInPlace } from '../../numerics/cholesky';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { abs, exp, log, log1p, max, min, sqrt } = Math;
@@ -82,41 +83,6 @@ export function stateLikelihood(
   return open ? max(blocked, conducting) : stateScore(item(observations, i), predicted_V, ceiling_V);
 }
 
-/**
- * Solves a symmetric positive definite system in place by Cholesky, column by column, passing over
- * zeros: with the nearly diagonal columns first there is little else.
- * @param matrix lower triangle, row-major; overwritten
- * @returns ½·ln of the determinant
- */
-function solveCholesky(matrix: Float64Array, n: number, rhs: Float64Array): number {
-  let halfLog = 0;
-  for (let k = 0; k < n; k += 1) {
-    const pivot = sqrt(max(valueAt(matrix, k * n + k), 1e-300));
-    matrix[k * n + k] = pivot;
-    halfLog += log(pivot);
-    const y = valueAt(rhs, k) / pivot;
-    rhs[k] = y;
-    for (let i = k + 1; i < n; i += 1) {
-      const rowI = i * n;
-      const below = valueAt(matrix, rowI + k) / pivot;
-      if (below === 0) continue;
-      matrix[rowI + k] = below;
-      rhs[i] = valueAt(rhs, i) - below * y;
-      for (let j = k + 1; j <= i; j += 1) {
-        const left = valueAt(matrix, j * n + k);
-        // Rows above this one in the column are divided already.
-        if (left !== 0) matrix[rowI + j] = valueAt(matrix, rowI + j) - below * left;
-      }
-    }
-  }
-  for (let i = n - 1; i >= 0; i -= 1) {
-    const x = valueAt(rhs, i) / valueAt(matrix, i * n + i);
-    rhs[i] = x;
-    for (let j = 0; j < i; j += 1) rhs[j] = valueAt(rhs, j) - valueAt(matrix, i * n + j) * x;
-  }
-  return halfLog;
-}
-
 interface Figure {
   i: number;
   solved: Solution;
@@ -174,12 +140,151 @@ const rounds = 6;
 /** A fit that moves less than this from one round to the next has settled, V. */
 const settled_V = 4e-4;
 
+/** What one hypothesis leaves to be fitted to the finite readings; vectors over its active columns. */
+interface Fitting {
+  hypothesis: Hypothesis;
+  finite: readonly Figure[];
+  /** The columns that some reading follows: the rest stays at what was expected and cancels out. */
+  active: readonly number[];
+  /** Place of a column among the active ones; −1 where it is none. */
+  local: Int32Array;
+  centre: Float64Array;
+  precision: Float64Array;
+  /** The fit so far. */
+  x: Float64Array;
+  /** Per observation: the chance that it is no slip. */
+  trust: Float64Array;
+}
+
+/** A device that may be odd by itself: its spread has heavy tails. */
+const isDevice = ({ open }: Hypothesis, c: number): boolean => c < column.leak0 && !open.includes(c);
+
+function fittingOf(
+  hypothesis: Hypothesis,
+  observations: readonly Observation[],
+  solutions: readonly Solution[],
+  { expectation, near }: { expectation: Expectation; near?: HypothesisFit | undefined },
+): Fitting {
+  const { open, faults } = hypothesis;
+  const finite = observations.flatMap((observation, i): Figure[] => {
+    const solved = item(solutions, i);
+    if (observation.state !== 'finite' || isBlocked(solved)) return [];
+    const spread = model.reading_V / sqrt(min(observation.repeats, 4));
+    return [{ i, solved, volts: observation.volts, residual: observation.volts - solved.volts, spread }];
+  });
+  const local = new Int32Array(column.count).fill(-1);
+  for (const { solved } of finite) for (const c of solved.columns) local[c] = 0;
+  const active: number[] = [];
+  local.forEach((mark, c) => {
+    if (mark === 0) local[c] = active.push(c) - 1;
+  });
+  const studentGain = (model.deviceFreedom + 1) / model.deviceFreedom;
+  const spread = { open, beside: faults.length > 1 };
+  return {
+    hypothesis,
+    finite,
+    active,
+    local,
+    centre: Float64Array.from(active, (c) => valueAt(expectation.centre, c)),
+    precision: Float64Array.from(
+      active,
+      (c) => (isDevice(hypothesis, c) ? studentGain : 1) / spreadOf(spread, expectation, c) ** 2,
+    ),
+    x: Float64Array.from(active, (c) => valueAt(near?.unknowns ?? expectation.centre, c)),
+    trust: new Float64Array(observations.length).fill(1),
+  };
+}
+
+/** What a reading has left when the fit so far is taken off, V. */
+function leftOf({ x, local }: Fitting, { residual, solved: { columns, values } }: Figure): number {
+  let sum = residual;
+  for (let e = 0; e < columns.length; e += 1)
+    sum -= valueAt(values, e) * valueAt(x, indexAt(local, byteAt(columns, e)));
+  return sum;
+}
+
+/** Writes the normal equations around the fit so far: an odd device and a slip weigh less. */
+function writeNormalEquations(fitting: Fitting, matrix: Float64Array, rhs: Float64Array): void {
+  const { hypothesis, finite, active, local, centre, precision, x, trust } = fitting;
+  const n = active.length;
+  matrix.fill(0);
+  for (let u = 0; u < n; u += 1) {
+    let weight = valueAt(precision, u);
+    if (isDevice(hypothesis, numberAt(active, u))) {
+      const off = valueAt(x, u) / model.device_V;
+      weight = (model.deviceFreedom + 1) / (model.deviceFreedom + off * off) / model.device_V ** 2;
+    }
+    matrix[u * n + u] = weight;
+    rhs[u] = weight * valueAt(centre, u);
+  }
+  for (const f of finite) {
+    const weight = valueAt(trust, f.i) / f.spread ** 2;
+    if (weight < 1) continue;
+    const { columns, values } = f.solved;
+    for (let e = 0; e < columns.length; e += 1) {
+      const u = indexAt(local, byteAt(columns, e));
+      const weighted = weight * valueAt(values, e);
+      rhs[u] = valueAt(rhs, u) + weighted * f.residual;
+      for (let d = 0; d <= e; d += 1) {
+        const place = u * n + indexAt(local, byteAt(columns, d));
+        matrix[place] = valueAt(matrix, place) + weighted * valueAt(values, d);
+      }
+    }
+  }
+}
+
+/**
+ * Goes round until the fit has settled; `x` and `trust` of the fitting are its own.
+ * @returns ½·ln of the determinant of the last normal equations
+ */
+function iterate(fitting: Fitting): number {
+  const { finite, active, x, trust } = fitting;
+  const n = active.length;
+  const matrix = new Float64Array(n * n);
+  const rhs = new Float64Array(n);
+  let halfLog = 0;
+  for (let round = 0; round < rounds; round += 1) {
+    writeNormalEquations(fitting, matrix, rhs);
+    halfLog = solveInPlace(matrix, n, rhs);
+    let moved = 0;
+    for (let u = 0; u < n; u += 1) moved = max(moved, abs(valueAt(rhs, u) - valueAt(x, u)));
+    x.set(rhs);
+    for (const f of finite) {
+      const left = leftOf(fitting, f);
+      trust[f.i] = 1 / (1 + exp(slipScore(f, left) - goodScore(f, left)));
+    }
+    if (moved < settled_V) break;
+  }
+  return halfLog;
+}
+
+/** ln of the Laplace evidence of the finite readings at the fit. */
+function evidenceOf(fitting: Fitting, halfLog: number): number {
+  const { hypothesis, finite, active, centre, precision, x } = fitting;
+  let score = -halfLog;
+  for (let u = 0; u < active.length; u += 1) {
+    const off = valueAt(x, u) - valueAt(centre, u);
+    score += 0.5 * log(valueAt(precision, u));
+    score -= isDevice(hypothesis, numberAt(active, u))
+      ? ((model.deviceFreedom + 1) / 2) * log1p((off / model.device_V) ** 2 / model.deviceFreedom)
+      : 0.5 * valueAt(precision, u) * off * off;
+  }
+  for (const f of finite) {
+    const left = leftOf(fitting, f);
+    const good = goodScore(f, left);
+    const bad = slipScore(f, left);
+    score += max(good, bad) + log1p(exp(-abs(good - bad)));
+  }
+  return score;
+}
+
 /**
  * Most likely unknowns under one hypothesis (iteratively re-weighted least squares: a slip of one
  * figure or one odd device must not bend the fit) and the Laplace evidence at them.
  * @param solutions what the hypothesis says of each observation
  * @param near a fit of the same readings under another hypothesis: most of a unit is the same, so
  *   starting there saves rounds
+ * @throws NotPositiveDefinite where the normal equations have no single solution: an error of the model
  */
 export function fit(
   hypothesis: Hypothesis,
@@ -191,91 +296,9 @@ export function fit(
     near,
   }: { expectation: Expectation; ceiling: Ceiling; near?: HypothesisFit | undefined },
 ): HypothesisFit {
-  const { open } = hypothesis;
-  const isDevice = (u: number) => u < column.leak0 && !open.includes(u);
-  const finite = observations.flatMap((observation, i): Figure[] => {
-    const solved = item(solutions, i);
-    if (observation.state !== 'finite' || isBlocked(solved)) return [];
-    const spread = model.reading_V / sqrt(min(observation.repeats, 4));
-    return [{ i, solved, volts: observation.volts, residual: observation.volts - solved.volts, spread }];
-  });
-  const trust = new Float64Array(observations.length).fill(1);
-
-  // Only what some reading follows is fitted; the rest stays at what was expected and cancels out.
-  const local = new Int32Array(column.count).fill(-1);
-  for (const { solved } of finite) for (const c of solved.columns) local[c] = 0;
-  const active: number[] = [];
-  local.forEach((mark, c) => {
-    if (mark === 0) local[c] = active.push(c) - 1;
-  });
-  const n = active.length;
-  const studentGain = (model.deviceFreedom + 1) / model.deviceFreedom;
-  const precision = Float64Array.from(
-    active,
-    (c) =>
-      (isDevice(c) ? studentGain : 1) /
-      spreadOf({ open, beside: hypothesis.faults.length > 1 }, expectation, c) ** 2,
-  );
-  const centre = Float64Array.from(active, (c) => valueAt(expectation.centre, c));
-  const x = Float64Array.from(active, (c) =>
-    near === undefined ? valueAt(expectation.centre, c) : valueAt(near.unknowns, c),
-  );
-  const left = (f: Figure): number => {
-    let sum = f.residual;
-    const { columns, values } = f.solved;
-    for (let e = 0; e < columns.length; e += 1)
-      sum -= valueAt(values, e) * valueAt(x, indexAt(local, byteAt(columns, e)));
-    return sum;
-  };
-  const matrix = new Float64Array(n * n);
-  const rhs = new Float64Array(n);
-  let halfLog = 0;
-  for (let round = 0; round < rounds; round += 1) {
-    matrix.fill(0);
-    for (let u = 0; u < n; u += 1) {
-      let weight = valueAt(precision, u);
-      if (isDevice(numberAt(active, u))) {
-        const off = valueAt(x, u) / model.device_V;
-        weight = (model.deviceFreedom + 1) / (model.deviceFreedom + off * off) / model.device_V ** 2;
-      }
-      matrix[u * n + u] = weight;
-      rhs[u] = weight * valueAt(centre, u);
-    }
-    for (const f of finite) {
-      const weight = valueAt(trust, f.i) / f.spread ** 2;
-      if (weight < 1) continue;
-      const { columns, values } = f.solved;
-      for (let e = 0; e < columns.length; e += 1) {
-        const u = indexAt(local, byteAt(columns, e));
-        const weighted = weight * valueAt(values, e);
-        rhs[u] = valueAt(rhs, u) + weighted * f.residual;
-        for (let d = 0; d <= e; d += 1) {
-          const place = u * n + indexAt(local, byteAt(columns, d));
-          matrix[place] = valueAt(matrix, place) + weighted * valueAt(values, d);
-        }
-      }
-    }
-    halfLog = solveCholesky(matrix, n, rhs);
-    let moved = 0;
-    for (let u = 0; u < n; u += 1) moved = max(moved, abs(valueAt(rhs, u) - valueAt(x, u)));
-    x.set(rhs);
-    for (const f of finite) trust[f.i] = 1 / (1 + exp(slipScore(f, left(f)) - goodScore(f, left(f))));
-    if (moved < settled_V) break;
-  }
-
-  let score = -halfLog;
-  for (let u = 0; u < n; u += 1) {
-    const off = valueAt(x, u) - valueAt(centre, u);
-    score += 0.5 * log(valueAt(precision, u));
-    score -= isDevice(numberAt(active, u))
-      ? ((model.deviceFreedom + 1) / 2) * log1p((off / model.device_V) ** 2 / model.deviceFreedom)
-      : 0.5 * valueAt(precision, u) * off * off;
-  }
-  for (const f of finite) {
-    const good = goodScore(f, left(f));
-    const bad = slipScore(f, left(f));
-    score += max(good, bad) + log1p(exp(-abs(good - bad)));
-  }
+  const fitting = fittingOf(hypothesis, observations, solutions, { expectation, near });
+  const { finite, active, x, trust } = fitting;
+  let score = evidenceOf(fitting, iterate(fitting));
   const unknowns = expectation.centre.slice();
   active.forEach((c, u) => (unknowns[c] = valueAt(x, u)));
   const figures = new Set(finite.map((f) => f.i));

@@ -9,7 +9,7 @@ import {
 } from '../../equipment/power-stage';
 import { answer } from './answers';
 import { circumstancesOf } from './circumstances';
-import { column, groundOf } from './ground';
+import { column, faultableNetwork } from './faultable-network';
 import { share } from './model';
 import { normalisers, pairWeight, variantsOf } from './variants';
 import type { Hypothesis, Tables } from './tables';
@@ -131,7 +131,7 @@ export function tablesFor(
     familyShift_V,
     variants,
     circumstances,
-    grounds: circumstances.map((c) => groundOf(c, familyShift_V)),
+    faultableNetworks: circumstances.map((c) => faultableNetwork(c, familyShift_V)),
     probes,
     rows: new Map(probes.map((p, row) => [probeKey(p), row])),
     mirrors: [],
@@ -142,7 +142,7 @@ export function tablesFor(
     known: new Map(all.map((h) => [keyOf(h.circumstance, h.variants), h])),
     answers: [],
     others: new Map(),
-    polished: new Map(),
+    relinearised: new Map(),
     last: null,
   };
 }

@@ -3,7 +3,7 @@ import type { Meter, Stage } from '../../equipment/power-stage';
 import { diagnose } from './diagnose';
 import type { Diagnosis } from './diagnosis';
 import { tablesFor } from './hypotheses';
-import type { Taken } from './observations';
+import type { RawReading } from './observations';
 
 export { diagnose } from './diagnose';
 export type {
@@ -19,7 +19,7 @@ export type {
 export { prepare, tablesFor } from './hypotheses';
 export { directBand, directJunction } from './junctions';
 export { soundBand } from './model';
-export type { Taken } from './observations';
+export type { RawReading } from './observations';
 export type { Tables } from './tables';
 export {
   bareNameOf,
@@ -51,6 +51,6 @@ export function keptTables(stage: Stage, meter: Meter): Tables {
 export const diagnoseOnce = (
   stage: Stage,
   meter: Meter,
-  readings: readonly Taken[],
+  readings: readonly RawReading[],
   temperature_C?: number,
 ): Diagnosis => diagnose(keptTables(stage, meter), readings, temperature_C);

@@ -9,12 +9,12 @@ import {
 } from '../../equipment/power-stage';
 import type { ReadingJudgement } from './diagnosis';
 import type { HypothesisFit } from './fit';
-import { column } from './ground';
+import { column } from './faultable-network';
 import { directBand, directJunction } from './junctions';
 import { model } from './model';
 import type { Observation } from './observations';
 import { effect, solution } from './solve';
-import type { DiagnosisProblem } from './question';
+import type { DiagnosisProblem } from './problem';
 import type { Hypothesis } from './tables';
 import { numberAt, valueAt } from '../../numerics/arrays';
 
@@ -69,13 +69,13 @@ export const slipsOf = ({ observations }: DiagnosisProblem, best: HypothesisFit)
   observations.filter((_, i) => valueAt(best.trust, i) < 0.5);
 
 /** What to take again, with the reason. */
-export function repeatsOf(question: DiagnosisProblem, best: HypothesisFit): (Probe & { why: string })[] {
-  const odd = oddDevices(question, best);
-  const slips = slipsOf(question, best).filter((o) => !odd.some((d) => probeKey(d.probe) === o.key));
+export function repeatsOf(problem: DiagnosisProblem, best: HypothesisFit): (Probe & { why: string })[] {
+  const odd = oddDevices(problem, best);
+  const slips = slipsOf(problem, best).filter((o) => !odd.some((d) => probeKey(d.probe) === o.key));
   return [
     ...odd.map(({ probe, off_V, position }) => ({
       ...probe,
-      why: offWords(position, off_V, question.tables.stage),
+      why: offWords(position, off_V, problem.tables.stage),
     })),
     ...slips.map(({ probe }) => ({ ...probe, why: 'does not fit the other readings' })),
   ];

@@ -2,7 +2,7 @@ import { probeKey, type Probe, type Stage } from '../../equipment/power-stage';
 import type { NamedFault, NextProbe } from './diagnosis';
 import { model } from './model';
 import { namesOf, type CandidateGroup } from './candidates';
-import type { DiagnosisProblem } from './question';
+import type { DiagnosisProblem } from './problem';
 import { effect, rowOf, solution } from './solve';
 import type { Hypothesis, Tables } from './tables';
 import { item } from '../../numerics/arrays';
@@ -54,11 +54,11 @@ interface Answers {
  * drops applied) is put into bins; the information of a probe is the entropy of the bins.
  */
 export function nextProbes(
-  question: Pick<DiagnosisProblem, 'tables' | 'observations'>,
+  problem: Pick<DiagnosisProblem, 'tables' | 'observations'>,
   likely: readonly Explanation[],
   last: Probe | null,
 ): NextProbe[] {
-  const { tables, observations } = question;
+  const { tables, observations } = problem;
   const taken = new Set(observations.map((o) => o.key));
   const filled = observations.some((o) => o.key === 'DC+>DC-' && o.state === 'OL');
   const total = likely.reduce((sum, l) => sum + l.share, 0);

@@ -2,7 +2,7 @@ import { probeKey, type Probe, type Value } from '../../equipment/power-stage';
 import { item } from '../../numerics/arrays';
 
 /** A reading as it was entered. */
-export interface Taken extends Probe {
+export interface RawReading extends Probe {
   value: Value;
 }
 
@@ -42,8 +42,8 @@ function settled(figures: readonly number[]): number {
  * contradiction, a third reading settles it. A climbing figure is a state on its way to overload,
  * so a later overload on the same probe settles it.
  */
-export function observe(readings: readonly Taken[]): Observation[] {
-  const byProbe = new Map<string, Taken[]>();
+export function observe(readings: readonly RawReading[]): Observation[] {
+  const byProbe = new Map<string, RawReading[]>();
   for (const reading of readings) {
     const key = probeKey(reading);
     const list = byProbe.get(key);

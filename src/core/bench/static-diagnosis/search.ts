@@ -1,9 +1,15 @@
 import { fit, slipCost, type HypothesisFit } from './fit';
-import { column } from './ground';
+import { column } from './faultable-network';
 import { withFault } from './hypotheses';
-import { hopeless, lotsOf, roughlyBy, solutionsOf, type Lot } from './lots';
-import { polished } from './polish';
-import type { Posterior, DiagnosisProblem, Weighed } from './question';
+import {
+  prunedBehind_nats,
+  equivalenceClasses,
+  roughScorer,
+  classSolutions,
+  type EquivalenceClass,
+} from './equivalence-classes';
+import { relinearised } from './relinearise';
+import type { Posterior, DiagnosisProblem, Weighed } from './problem';
 import { follows } from './solve';
 import { item, valueAt } from '../../numerics/arrays';
 
@@ -11,30 +17,30 @@ import { item, valueAt } from '../../numerics/arrays';
 const { abs, exp, max } = Math;
 
 /** … and with its figures looked at: weighed roughly, not fitted. */
-const unpromising = 14;
+const fittedWithin_nats = 14;
 /** A fit this many nats behind is not solved again around itself. */
-const settledBehind = 11;
+const relinearisedWithin_nats = 11;
 /** Per round; to see where the drops lie fewer do. */
 const mostFits = 80;
 const fitsAtFirst = 20;
 const mostRounds = 4;
 const mostSeeds = 30;
 /** Families of hypotheses whose open sizes are solved again around their fits. */
-const mostPolished = 14;
+const mostRelinearised = 14;
 /** What has less is not compared with anything: it only counts. */
 const idle = 1e-5;
 /** … and with this it does not even count. */
 const negligible = 1e-9;
 
-/** A lot with its evidence. */
+/** A class with its evidence. */
 interface Judged {
-  lot: Lot;
+  equivalence: EquivalenceClass;
   /** ln of the evidence; the prior is not in it. */
   evidence: number;
   fit: HypothesisFit;
 }
 
-const bestScore = ({ lot, evidence }: Judged): number => evidence + lot.best.logPrior;
+const bestScore = ({ equivalence, evidence }: Judged): number => evidence + equivalence.best.logPrior;
 
 const bestOf = (list: readonly Judged[]): Judged | null =>
   list.reduce<Judged | null>((a, b) => (a === null || bestScore(b) > bestScore(a) ? b : a), null);
@@ -46,60 +52,61 @@ const sameDrops = (a: HypothesisFit, b: HypothesisFit): boolean => {
   return true;
 };
 
-/** Lots that were only weighed roughly, with another's drops. */
+/** Classes that were only weighed roughly, with another's drops. */
 interface Rough {
-  lots: readonly Lot[];
+  classes: readonly EquivalenceClass[];
   /** ln of prior × evidence of each, on the scale of the fits; −∞ for what was fitted or is hopeless. */
   scores: readonly number[];
   near: HypothesisFit;
 }
 
-/** What a lot promises, seen with the drops of another fit; by its states alone where there is none yet. */
+/** What a class promises, seen with the drops of another fit; by its states alone where there is none yet. */
 const hopesBy = (
-  question: DiagnosisProblem,
+  problem: DiagnosisProblem,
   near: HypothesisFit | null,
-): ((lot: Lot, bar: number) => number) => (near === null ? (lot) => lot.score : roughlyBy(question, near));
+): ((equivalence: EquivalenceClass, bar: number) => number) =>
+  near === null ? (equivalence) => equivalence.score : roughScorer(problem, near);
 
 /**
- * Fits each lot that may decide, once; the rest is weighed roughly. Which may is judged with the drops of
+ * Fits each class that may decide, once; the rest is weighed roughly. Which may is judged with the drops of
  * the best fit so far; a better one shows the rest in another light, so this goes round until the best
  * stays the best.
  * @param most fits per round
  */
-function weighLots(
-  question: DiagnosisProblem,
-  lots: readonly Lot[],
+function weighClasses(
+  problem: DiagnosisProblem,
+  classes: readonly EquivalenceClass[],
   start: HypothesisFit | null,
   most: number,
 ): { fitted: Judged[]; rough: Rough | null } {
-  const made = new Map<Lot, Judged>();
+  const made = new Map<EquivalenceClass, Judged>();
   let near = start;
   /** The fit whose drops the hopes were seen with. */
   let by = near;
   let hopes: number[] = [];
   for (let round = 0; round < mostRounds; round += 1) {
     by = near;
-    const hopeOfLot = hopesBy(question, by);
+    const hopeOfClass = hopesBy(problem, by);
     let top = -Infinity;
-    hopes = lots.map((lot) => {
-      const hope = hopeOfLot(lot, top - hopeless);
+    hopes = classes.map((equivalence) => {
+      const hope = hopeOfClass(equivalence, top - prunedBehind_nats);
       top = max(top, hope);
       return hope;
     });
-    const bar = top - unpromising;
-    const chosen: { lot: Lot; hope: number }[] = [];
+    const bar = top - fittedWithin_nats;
+    const chosen: { equivalence: EquivalenceClass; hope: number }[] = [];
     hopes.forEach((hope, l) => {
-      const lot = item(lots, l);
-      if (hope >= bar && !made.has(lot)) chosen.push({ lot, hope });
+      const equivalence = item(classes, l);
+      if (hope >= bar && !made.has(equivalence)) chosen.push({ equivalence, hope });
     });
     chosen.sort((a, b) => b.hope - a.hope).splice(most);
-    for (const { lot } of chosen) {
-      const solutions = solutionsOf(question, lot);
-      const fitted = fit(lot.best, question.observations, solutions, {
-        ...question,
+    for (const { equivalence } of chosen) {
+      const solutions = classSolutions(problem, equivalence);
+      const fitted = fit(equivalence.best, problem.observations, solutions, {
+        ...problem,
         near: near ?? undefined,
       });
-      made.set(lot, { lot, evidence: fitted.score, fit: fitted });
+      made.set(equivalence, { equivalence, evidence: fitted.score, fit: fitted });
     }
     const leader = bestOf([...made.values()]);
     const settled = leader === null || leader.fit === near || (near !== null && sameDrops(near, leader.fit));
@@ -109,38 +116,44 @@ function weighLots(
   const fitted = [...made.values()];
   const measure = bestOf(fitted);
   if (by === null || measure === null) return { fitted, rough: null };
-  const scale = bestScore(measure) - hopesBy(question, by)(measure.lot, -Infinity);
-  const scores = hopes.map((hope, l) => (made.has(item(lots, l)) ? -Infinity : hope + scale));
-  return { fitted, rough: { lots, scores, near: by } };
+  const scale = bestScore(measure) - hopesBy(problem, by)(measure.equivalence, -Infinity);
+  const scores = hopes.map((hope, l) => (made.has(item(classes, l)) ? -Infinity : hope + scale));
+  return { fitted, rough: { classes, scores, near: by } };
 }
 
 /** Shares out all probability among what was weighed. */
 function shareOut(
-  question: DiagnosisProblem,
+  problem: DiagnosisProblem,
   fitted: readonly Judged[],
   rough: readonly Rough[],
 ): Pick<Posterior, 'weighed' | 'ofVariant' | 'ofCircumstance' | 'roughMass'> {
-  const { tables, observations } = question;
+  const { tables, observations } = problem;
   const top = max(
     ...fitted.map(bestScore),
     ...rough.map(({ scores }) => scores.reduce((a, b) => max(a, b), -Infinity)),
   );
-  /** Of all members of a lot together, before it is shared. */
-  const mass = (lot: Lot, score: number): number => exp(score - top - lot.best.logPrior) * lot.prior;
+  /** Of all members of a class together, before it is shared. */
+  const mass = (equivalence: EquivalenceClass, score: number): number =>
+    exp(score - top - equivalence.best.logPrior) * equivalence.prior;
   let roughTotal = 0;
-  for (const { lots, scores } of rough)
+  for (const { classes, scores } of rough)
     scores.forEach((score, l) => {
-      if (score !== -Infinity) roughTotal += mass(item(lots, l), score);
+      if (score !== -Infinity) roughTotal += mass(item(classes, l), score);
     });
-  const total = fitted.reduce((sum, j) => sum + mass(j.lot, bestScore(j)), roughTotal);
+  const total = fitted.reduce((sum, j) => sum + mass(j.equivalence, bestScore(j)), roughTotal);
   const ofVariant = new Float64Array(tables.variants.length);
   const ofCircumstance = new Float64Array(tables.circumstances.length);
   const weighed: Weighed[] = [];
-  const count = (lot: Lot, score: number, isRough: boolean, fitOf: () => HypothesisFit): void => {
-    const factor = exp(score - top - lot.best.logPrior) / total;
-    const probability = factor * lot.prior;
+  const count = (
+    equivalence: EquivalenceClass,
+    score: number,
+    isRough: boolean,
+    fitOf: () => HypothesisFit,
+  ): void => {
+    const factor = exp(score - top - equivalence.best.logPrior) / total;
+    const probability = factor * equivalence.prior;
     if (probability < negligible) return;
-    const members = lot.members.map((number) => {
+    const members = equivalence.members.map((number) => {
       const hypothesis = item(tables.all, number);
       const chance = factor * exp(hypothesis.logPrior);
       ofCircumstance[hypothesis.circumstance] = valueAt(ofCircumstance, hypothesis.circumstance) + chance;
@@ -156,16 +169,16 @@ function shareOut(
       rough: isRough,
     });
   };
-  for (const judged of fitted) count(judged.lot, bestScore(judged), false, () => judged.fit);
+  for (const judged of fitted) count(judged.equivalence, bestScore(judged), false, () => judged.fit);
   const trust = new Float64Array(observations.length).fill(1);
-  for (const { lots, scores, near } of rough)
+  for (const { classes, scores, near } of rough)
     scores.forEach((score, l) => {
       if (score === -Infinity) return;
-      const lot = item(lots, l);
-      count(lot, score, true, () => ({
-        hypothesis: lot.best,
-        solutions: solutionsOf(question, lot),
-        score: score - lot.best.logPrior,
+      const equivalence = item(classes, l);
+      count(equivalence, score, true, () => ({
+        hypothesis: equivalence.best,
+        solutions: classSolutions(problem, equivalence),
+        score: score - equivalence.best.logPrior,
         unknowns: near.unknowns,
         trust,
       }));
@@ -178,36 +191,36 @@ function shareOut(
 const explainsAll = (best: Judged): boolean => best.fit.trust.every((t) => t >= 0.5);
 
 /** The best single explanation alone: enough to see where the unit's drops lie. */
-export function firstLook(question: DiagnosisProblem): HypothesisFit | null {
-  const lots = lotsOf(question, question.tables.singles);
-  return bestOf(weighLots(question, lots, null, fitsAtFirst).fitted)?.fit ?? null;
+export function firstLook(problem: DiagnosisProblem): HypothesisFit | null {
+  const classes = equivalenceClasses(problem, problem.tables.singles);
+  return bestOf(weighClasses(problem, classes, null, fitsAtFirst).fitted)?.fit ?? null;
 }
 
 /** Weighs sound, single and double faults, every circumstance, and triples where two do not explain. */
-export function weigh(question: DiagnosisProblem, near: HypothesisFit): Posterior {
-  const { enumerated } = question.tables;
-  const lots = lotsOf(question, enumerated);
-  const first = weighLots(question, lots, near, mostFits);
-  let fitted = polishBest(question, first.fitted, -Infinity);
+export function weigh(problem: DiagnosisProblem, near: HypothesisFit): Posterior {
+  const { enumerated } = problem.tables;
+  const classes = equivalenceClasses(problem, enumerated);
+  const first = weighClasses(problem, classes, near, mostFits);
+  let fitted = relineariseBest(problem, first.fitted, -Infinity);
   const rough = first.rough === null ? [] : [first.rough];
   let looked = enumerated.length;
   const best = bestOf(fitted);
   if (best !== null && !explainsAll(best)) {
-    const triples = tripleFaults(question, fitted);
+    const triples = tripleFaults(problem, fitted);
     looked += triples.length;
-    const more = weighLots(question, lotsOf(question, triples), best.fit, mostFits);
-    fitted = [...fitted, ...polishBest(question, more.fitted, bestScore(best))];
+    const more = weighClasses(problem, equivalenceClasses(problem, triples), best.fit, mostFits);
+    fitted = [...fitted, ...relineariseBest(problem, more.fitted, bestScore(best))];
     if (more.rough !== null) rough.push(more.rough);
   }
-  const shares = shareOut(question, fitted, rough);
-  return { ...shares, looked, fitted: fitted.length, prunedMass: looked * exp(-hopeless) };
+  const shares = shareOut(problem, fitted, rough);
+  return { ...shares, looked, fitted: fitted.length, prunedMass: looked * exp(-prunedBehind_nats) };
 }
 
 /** Adds a third fault to the best pairs. */
 function tripleFaults({ tables }: DiagnosisProblem, list: readonly Judged[]): number[] {
   const seeds = [...list]
     .sort((a, b) => bestScore(b) - bestScore(a))
-    .map(({ lot }) => lot.best)
+    .map(({ equivalence }) => equivalence.best)
     .filter((h) => h.faults.length === 2 && h.circumstance === 0)
     .slice(0, mostSeeds);
   const made = new Set<number>();
@@ -223,22 +236,22 @@ function tripleFaults({ tables }: DiagnosisProblem, list: readonly Judged[]): nu
  * Solves the most promising again around their own fits, where the tables' straight lines bend.
  * @param least score of the best that is already there
  */
-function polishBest(question: DiagnosisProblem, list: readonly Judged[], least: number): Judged[] {
-  const hopes = list.map((judged) => ({ judged, hope: hopeOf(question, judged) }));
-  const bar = hopes.reduce((a, { hope }) => max(a, hope), least) - settledBehind;
+function relineariseBest(problem: DiagnosisProblem, list: readonly Judged[], least: number): Judged[] {
+  const hopes = list.map((judged) => ({ judged, hope: hopeOf(problem, judged) }));
+  const bar = hopes.reduce((a, { hope }) => max(a, hope), least) - relinearisedWithin_nats;
   const names = new Map<string, number>();
   const chosen = new Set<Judged>();
   for (const { judged } of hopes.filter((h) => h.hope >= bar).sort((a, b) => b.hope - a.hope)) {
     const { circumstance, name } = judged.fit.hypothesis;
     const of = names.get(`${circumstance} ${name}`) ?? 0;
     // Of one fault at several sizes two are enough to find the right one from.
-    if (of >= 2 || (of === 0 && names.size >= mostPolished)) continue;
+    if (of >= 2 || (of === 0 && names.size >= mostRelinearised)) continue;
     names.set(`${circumstance} ${name}`, of + 1);
     chosen.add(judged);
   }
   return list.map((judged) => {
     if (!chosen.has(judged)) return judged;
-    const better = polished(question, judged.fit);
+    const better = relinearised(problem, judged.fit);
     return { ...judged, evidence: better.score, fit: better };
   });
 }

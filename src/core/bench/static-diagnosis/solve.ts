@@ -8,9 +8,9 @@ import {
   reach,
   usual_A,
   waysOf,
-  type Ground,
+  type FaultableNetwork,
   type Ways,
-} from './ground';
+} from './faultable-network';
 import type { Hypothesis, Solution, Tables } from './tables';
 import { byteAt, item, valueAt, indexAt } from '../../numerics/arrays';
 
@@ -62,7 +62,7 @@ function mirrorOf(tables: Tables, row: number): number {
 /** Solves one probe of a network and its sensitivities. */
 export function solve(
   { network, meter }: { network: Network; meter: Meter },
-  ground: Ground,
+  faultable: FaultableNetwork,
   faults: readonly Fault[],
   probe: Probe,
   near?: Float64Array,
@@ -81,24 +81,24 @@ export function solve(
     row[place] = valueAt(row, place) + value;
   };
   const { numbers } = network;
-  for (let k = 0; k < ground.deviceColumn.length; k += 1) {
+  for (let k = 0; k < faultable.deviceColumn.length; k += 1) {
     const from = indexAt(numbers.diodeFrom, k);
     const to = indexAt(numbers.diodeTo, k);
     const perVolt = valueAt(point.conductances_S, k) * (valueAt(answer, from) - valueAt(answer, to));
     const ampere = valueAt(point.currents_A, k);
-    add(indexAt(ground.deviceColumn, k), perVolt);
-    add(indexAt(ground.familyColumn, k), perVolt);
+    add(indexAt(faultable.deviceColumn, k), perVolt);
+    add(indexAt(faultable.familyColumn, k), perVolt);
     if (ampere > 1e-9) add(column.slope, perVolt * valueAt(numbers.emission_V, k) * log(ampere / usual_A));
   }
   for (const fault of faults) {
     if (fault.mode !== 'leaky') continue;
-    const path = indexAt(ground.path, positionIndex[fault.component]);
+    const path = indexAt(faultable.path, positionIndex[fault.component]);
     const a = indexAt(numbers.conductorFrom, path);
     const b = indexAt(numbers.conductorTo, path);
     const ampere = (valueAt(point.volts, a) - valueAt(point.volts, b)) / ohmOf(fault);
     add(column.leak(fault.component), ampere * (valueAt(answer, a) - valueAt(answer, b)));
   }
-  const open = ground.brakeResistor >= 0 ? ground.brakeResistor : ground.busCharge;
+  const open = faultable.brakeResistor >= 0 ? faultable.brakeResistor : faultable.busCharge;
   if (open >= 0) {
     const a = indexAt(numbers.conductorFrom, open);
     const b = indexAt(numbers.conductorTo, open);
@@ -106,7 +106,9 @@ export function solve(
     const conductance_S = valueAt(numbers.conductor_S, open);
     // A resistor that grows takes more of the drop; a source that grows pushes current in.
     const ampere =
-      open === ground.brakeResistor ? across * conductance_S : valueAt(numbers.emf_V, open) * conductance_S;
+      open === faultable.brakeResistor
+        ? across * conductance_S
+        : valueAt(numbers.emf_V, open) * conductance_S;
     add(column.circumstance, ampere * (valueAt(answer, a) - valueAt(answer, b)));
   }
   const kept = [...row.keys()].filter((u) => abs(valueAt(row, u)) > negligible);
@@ -126,7 +128,7 @@ const leastConductance_S = ({ testCurrent_mA, openCircuit_V }: Meter): number =>
 
 function networkAndWays(tables: Tables, h: Hypothesis): { network: Network; ways: Ways } {
   if (tables.last?.of === h) return tables.last;
-  const network = networkWith(item(tables.grounds, h.circumstance), h.faults);
+  const network = networkWith(item(tables.faultableNetworks, h.circumstance), h.faults);
   tables.last = { of: h, network, ways: waysOf(network, leastConductance_S(tables.meter)) };
   return tables.last;
 }
@@ -134,9 +136,9 @@ function networkAndWays(tables: Tables, h: Hypothesis): { network: Network; ways
 /** Which nodes current from red can get to without black, and from which it can get to black. */
 function reachesOf(tables: Tables, h: Hypothesis, row: number): { red: number; black: number } {
   if (h.reaches === null || h.reaches.red.length <= row) {
-    const ground = item(tables.grounds, h.circumstance);
+    const faultable = item(tables.faultableNetworks, h.circumstance);
     const { ways } = networkAndWays(tables, h);
-    const node = (name: string): number => ground.network.index.get(name) ?? 0;
+    const node = (name: string): number => faultable.network.index.get(name) ?? 0;
     h.reaches = {
       red: Int32Array.from(tables.probes, (p) => reach(ways.out, node(p.red), node(p.black))),
       black: Int32Array.from(tables.probes, (p) => reach(ways.into, node(p.black), node(p.red))),
@@ -147,28 +149,29 @@ function reachesOf(tables: Tables, h: Hypothesis, row: number): { red: number; b
 
 /** Could this fault change what the probe shows, the rest being as it is? Errs on yes. */
 function matters(tables: Tables, fault: Fault, rest: Hypothesis, row: number, shown: Solution): boolean {
-  const ground = item(tables.grounds, rest.circumstance);
+  const faultable = item(tables.faultableNetworks, rest.circumstance);
   const p = positionIndex[fault.component];
   const adds = fault.mode === 'short' || fault.mode === 'leaky';
   // Taking a way away or making it worse changes nothing where nothing flows.
   if (!adds && shown.overload) return false;
-  if (!adds && indexAt(ground.diode, p) >= 0) return shown.columns.includes(p);
-  const place = indexAt(ground.path, p);
+  if (!adds && indexAt(faultable.diode, p) >= 0) return shown.columns.includes(p);
+  const place = indexAt(faultable.path, p);
   if (place < 0) return false;
   const { red, black } = reachesOf(tables, rest, row);
-  const a = 1 << indexAt(ground.network.numbers.conductorFrom, place);
-  const b = 1 << indexAt(ground.network.numbers.conductorTo, place);
+  const a = 1 << indexAt(faultable.network.numbers.conductorFrom, place);
+  const b = 1 << indexAt(faultable.network.numbers.conductorTo, place);
   return ((red & a) !== 0 && (black & b) !== 0) || ((red & b) !== 0 && (black & a) !== 0);
 }
 
 /** The answer of a hypothesis where it is that of a smaller one; undefined where it must be solved. */
-export function shared(tables: Tables, h: Hypothesis, row: number): Solution | undefined {
+export function inheritedSolution(tables: Tables, h: Hypothesis, row: number): Solution | undefined {
   const known = h.solved[row];
   if (known !== undefined) return known;
-  if (h.twin !== null) return shared(tables, h.twin, mirrorOf(tables, row));
+  if (h.twin !== null) return inheritedSolution(tables, h.twin, mirrorOf(tables, row));
   for (let i = 0; i < h.faults.length; i += 1) {
     const rest = item(h.without, i);
-    const smaller = rest.faults.length === 0 ? solution(tables, rest, row) : shared(tables, rest, row);
+    const smaller =
+      rest.faults.length === 0 ? solution(tables, rest, row) : inheritedSolution(tables, rest, row);
     if (smaller !== undefined && !matters(tables, item(h.faults, i), rest, row, smaller)) {
       h.solved[row] = smaller;
       return smaller;
@@ -184,11 +187,11 @@ export function solution(tables: Tables, h: Hypothesis, row: number): Solution {
   if (h.twin !== null) return solution(tables, h.twin, mirrorOf(tables, row));
   // With the smaller ones answered it shows whether this one shares one of their answers.
   for (const rest of h.without) solution(tables, rest, row);
-  return shared(tables, h, row) ?? (h.solved[row] = solvedAnew(tables, h, row));
+  return inheritedSolution(tables, h, row) ?? (h.solved[row] = solvedAnew(tables, h, row));
 }
 
 function solvedAnew(tables: Tables, h: Hypothesis, row: number): Solution {
-  const ground = item(tables.grounds, h.circumstance);
+  const faultable = item(tables.faultableNetworks, h.circumstance);
   const { network, ways } = networkAndWays(tables, h);
   const { red, black } = item(tables.probes, row);
   const node = (name: string): number => network.index.get(name) ?? 0;
@@ -196,7 +199,7 @@ function solvedAnew(tables: Tables, h: Hypothesis, row: number): Solution {
   if (passes === 0) return overload;
   const smaller = h.without.flatMap((rest) => rest.solved[row] ?? []);
   const start = smaller.find((s) => s.point !== undefined)?.point;
-  const answer = solve({ network, meter: tables.meter }, ground, h.faults, { red, black }, start);
+  const answer = solve({ network, meter: tables.meter }, faultable, h.faults, { red, black }, start);
   // A bigger hypothesis that changed nothing after all shares the smaller one's answer.
   return smaller.find((s) => alike(s, answer)) ?? answer;
 }

@@ -8,10 +8,10 @@ import {
   type Fault,
   type Probe,
 } from '../../equipment/power-stage';
-import { conclude, diagnose, diagnoseOnce, tablesFor, type Tables, type Taken } from '.';
+import { conclude, diagnose, diagnoseOnce, tablesFor, type Tables, type RawReading } from '.';
 
 const unit = stage({ brake: true });
-const measure = (faults: Fault[], probes: readonly Probe[] = fullPlan(unit), on = unit): Taken[] =>
+const measure = (faults: Fault[], probes: readonly Probe[] = fullPlan(unit), on = unit): RawReading[] =>
   readings(networkOf({ stage: on, temperature_C: 25, faults }), probes, commonMeter);
 const prepared = new Map<typeof unit, Tables>();
 const tablesOf = (on: typeof unit): Tables => {
@@ -19,7 +19,7 @@ const tablesOf = (on: typeof unit): Tables => {
   prepared.set(on, tables);
   return tables;
 };
-const first = (taken: Taken[], on = unit) => {
+const first = (taken: RawReading[], on = unit) => {
   const diagnosis = diagnose(tablesOf(on), taken);
   return { diagnosis, best: diagnosis.candidates[0], says: conclude(diagnosis, on) };
 };
@@ -42,7 +42,7 @@ describe('static diagnosis of a six-diode stage with brake', () => {
   });
 
   it('asks again for a figure 65 mV under its sisters instead of condemning it', () => {
-    const taken = measure([]).map((r): Taken =>
+    const taken = measure([]).map((r): RawReading =>
       r.red === 'DC-' && r.black === 'L1' ? { ...r, value: Number(r.value) - 0.065 } : r,
     );
     const { diagnosis, says } = first(taken);
@@ -52,7 +52,7 @@ describe('static diagnosis of a six-diode stage with brake', () => {
   });
 
   it('takes the newer of two figures that differ, and asks no more', () => {
-    const taken = [{ red: 'DC-', black: 'L1', value: 0.386 } as Taken, ...measure([])];
+    const taken = [{ red: 'DC-', black: 'L1', value: 0.386 } as RawReading, ...measure([])];
     expect(first(taken).diagnosis.verdict).toBe('not-shorted');
   });
 
@@ -73,21 +73,21 @@ describe('static diagnosis of a six-diode stage with brake', () => {
 
   it.each([
     ['no reading', [], 'no-readings'],
-    ['only overload', fullPlan(unit).map((p): Taken => ({ ...p, value: 'OL' })), 'only-overload'],
-    ['only zero', fullPlan(unit).map((p): Taken => ({ ...p, value: 0 })), 'only-zero'],
+    ['only overload', fullPlan(unit).map((p): RawReading => ({ ...p, value: 'OL' })), 'only-overload'],
+    ['only zero', fullPlan(unit).map((p): RawReading => ({ ...p, value: 0 })), 'only-zero'],
     [
       'overload and a figure on one probe',
       [...measure([]), { red: 'L1', black: 'DC+', value: 'OL' }],
       'contradictory-readings',
     ],
-  ] as [string, Taken[], string][])('gives no verdict on %s', (_, taken, code) => {
+  ] as [string, RawReading[], string][])('gives no verdict on %s', (_, taken, code) => {
     const { diagnosis } = first(taken);
     expect(diagnosis.verdict).toBe('invalid');
     expect(diagnosis.caseNotes[0]?.code).toBe(code);
   });
 
   it('lets a third reading settle a contradiction', () => {
-    const taken: Taken[] = [
+    const taken: RawReading[] = [
       { red: 'L1', black: 'DC+', value: 'OL' },
       ...measure([]),
       { red: 'L1', black: 'DC+', value: 0.45 },
@@ -116,7 +116,7 @@ describe('static diagnosis of a six-diode stage with brake', () => {
   });
 
   it('reads a bank that climbs towards overload as sound', () => {
-    const taken = measure([]).map((r): Taken => (r.value === 'OL' ? { ...r, value: 'climbing' } : r));
+    const taken = measure([]).map((r): RawReading => (r.value === 'OL' ? { ...r, value: 'climbing' } : r));
     expect(first(taken).diagnosis.verdict).toBe('not-shorted');
   });
 });

@@ -1,7 +1,7 @@
 import type { Network } from '../../numerics/circuit';
 import type { Fault, Meter, Probe, Stage } from '../../equipment/power-stage';
 import type { Circumstance } from './circumstances';
-import type { Ground, Ways } from './ground';
+import type { FaultableNetwork, Ways } from './faultable-network';
 import type { Variant } from './variants';
 
 /** What the meter would show on one probe and how that follows the unknowns. */
@@ -51,7 +51,7 @@ export interface Tables {
   familyShift_V: Readonly<Record<string, number>>;
   variants: readonly Variant[];
   circumstances: readonly Circumstance[];
-  grounds: readonly Ground[];
+  faultableNetworks: readonly FaultableNetwork[];
   /** May grow: a probe outside the plan is added when it is first read. */
   probes: Probe[];
   rows: Map<string, number>;
@@ -74,7 +74,7 @@ export interface Tables {
   /** Tables around other drops, made on demand. */
   others: Map<string, Tables>;
   /** Answers solved again around a fit, by the answer they replace. */
-  polished: Map<number, { solution: Solution; around: Float64Array }>;
+  relinearised: Map<number, { solution: Solution; around: Float64Array }>;
   /** The network that was solved last: hypotheses are mostly asked for row after row. */
   last: { of: Hypothesis; network: Network; ways: Ways } | null;
 }
@@ -83,7 +83,7 @@ export interface Tables {
 export type Standing = 'above' | 'below' | 'near';
 
 /** A solution as a hypothesis gives it: the same for all that leave the same sizes open in it. */
-export interface InheritedSolution {
+export interface ClassedSolution {
   solution: Solution;
   /** Columns that the answer follows and the hypothesis leaves open. */
   open: readonly number[];
@@ -97,7 +97,7 @@ export interface InheritedSolution {
 export interface AnswersOfRow {
   /** Number of the answer by the number of the hypothesis; `unasked` where it was not asked for yet. */
   of: Int32Array;
-  answers: InheritedSolution[];
+  answers: ClassedSolution[];
   /** Of each: is it surely above the ceiling, surely below, or near it? */
   states: Standing[];
   bySolution: Map<number, number[]>;

@@ -11,16 +11,16 @@ import {
   type StageCase,
 } from '../../equipment/power-stage';
 
-import { conclude, diagnoseOnce, type Diagnosis, type Taken } from '.';
+import { conclude, diagnoseOnce, type Diagnosis, type RawReading } from '.';
 
 const unit = stage({ brake: true });
 const probes: readonly Probe[] = fullPlan(unit);
 
-const taken = (differs: Partial<StageCase> = {}, on: readonly Probe[] = probes): Taken[] =>
+const taken = (differs: Partial<StageCase> = {}, on: readonly Probe[] = probes): RawReading[] =>
   readings(networkOf({ stage: unit, temperature_C: 22, ...differs }), on, commonMeter).map(
     ({ red, black, value }) => ({ red, black, value }),
   );
-const judge = (list: readonly Taken[], on = unit): Diagnosis => diagnoseOnce(on, commonMeter, list);
+const judge = (list: readonly RawReading[], on = unit): Diagnosis => diagnoseOnce(on, commonMeter, list);
 const codes = (diagnosis: Diagnosis): string[] => diagnosis.conditions.map((c) => c.code);
 
 describe('traps', () => {
@@ -40,9 +40,9 @@ describe('traps', () => {
   });
 
   it('sees swapped leads in both polarities, and suspects them where all is overload', () => {
-    const mirrored = taken().map((r): Taken => ({ ...r, red: r.black, black: r.red }));
+    const mirrored = taken().map((r): RawReading => ({ ...r, red: r.black, black: r.red }));
     expect(codes(judge(mirrored))).toEqual(['leads-swapped']);
-    const forward = forwardPlan(unit).map(({ red, black }): Taken => ({ red, black, value: 'OL' }));
+    const forward = forwardPlan(unit).map(({ red, black }): RawReading => ({ red, black, value: 'OL' }));
     const diagnosis = judge(forward);
     expect(diagnosis.verdict).toBe('invalid');
     expect(codes(diagnosis)).toEqual(['leads-swapped']);
@@ -70,14 +70,14 @@ describe('traps', () => {
   it('does not condemn a brake diode for a resistor that was left on', () => {
     const resistor = { type: 'R' as const, name: 'brake.resistor', a: 'BR', b: 'DC+', ohm: 68 };
     const network = [...networkOf({ stage: unit, temperature_C: 22 }), resistor];
-    const list = readings(network, probes, commonMeter).map((r): Taken => ({ ...r }));
+    const list = readings(network, probes, commonMeter).map((r): RawReading => ({ ...r }));
     const diagnosis = judge(list);
     expect(codes(diagnosis)).toContain('brake-resistor-connected');
     expect(diagnosis.verdict).toBe('doubtful');
   });
 
   it.each([10, 0.1])('sees a decimal slip of factor %s and names the probe', (factor) => {
-    const slipped = taken().map((r): Taken =>
+    const slipped = taken().map((r): RawReading =>
       r.red === 'L2' && r.black === 'DC+' ? { ...r, value: Number(r.value) * factor } : r,
     );
     const diagnosis = judge(slipped);
@@ -94,14 +94,14 @@ describe('traps', () => {
   });
 
   it('takes drops that are all too high for a flat battery', () => {
-    const flat = taken().map((r): Taken =>
+    const flat = taken().map((r): RawReading =>
       r.value === 'OL' ? r : { ...r, value: (r.value as number) * 1.18 },
     );
     expect(codes(judge(flat))).toEqual(['meter-battery-low']);
   });
 
   it('says that the leads touch where all is zero', () => {
-    const diagnosis = judge(probes.map(({ red, black }): Taken => ({ red, black, value: 0.001 })));
+    const diagnosis = judge(probes.map(({ red, black }): RawReading => ({ red, black, value: 0.001 })));
     expect(diagnosis.verdict).toBe('invalid');
     expect(codes(diagnosis)).toEqual(['leads-shorted']);
   });
@@ -135,7 +135,7 @@ describe('two and three parts at once', () => {
   });
 
   it('gives no verdict on ten thousand readings that are all the same', () => {
-    const many = Array.from({ length: 10_000 }, (): Taken => ({ red: 'L1', black: 'DC+', value: 'OL' }));
+    const many = Array.from({ length: 10_000 }, (): RawReading => ({ red: 'L1', black: 'DC+', value: 'OL' }));
     expect(judge(many).verdict).toBe('invalid');
   });
 });

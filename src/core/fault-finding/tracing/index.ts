@@ -10,7 +10,7 @@ export {
   type Hazard,
   type ReadRule,
   type TraceTable,
-  type TableProblem,
+  type UnreportedProblem,
 } from './table';
 export { tablesWith, usualTables } from './usual-tables';
 export { driveSays, type DriveFacts, type DriveAnswer } from './drive-says';

@@ -51,11 +51,11 @@ export interface Check {
 /** Troubles that show no alarm. */
 export const troubles = ['no-motion', 'slow', 'wrong-direction', 'edit-not-taken'] as const;
 /** A problem that shows no fault on the display. */
-export type TableProblem = (typeof troubles)[number];
+export type UnreportedProblem = (typeof troubles)[number];
 
 /** What is known of one alarm family: data that a shop may edit. */
 export interface TraceTable {
-  family: AlarmFamily | TableProblem;
+  family: AlarmFamily | UnreportedProblem;
   /** Where the figures come from. */
   provenance: string;
   /** No power, and no second reset, before something was measured dead. */

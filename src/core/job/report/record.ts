@@ -130,7 +130,7 @@ function seenAt(ticked: LedgerWire['ticked']): string {
 }
 
 function wires({ swap: s }: JobState, swap: Swap | null): ReportPart[] {
-  const fateOf = new Map((swap?.map?.fates ?? []).map((f) => [f.wire, f]));
+  const placementOf = new Map((swap?.map?.fates ?? []).map((f) => [f.wire, f]));
   return part(
     'wires',
     'Wires',
@@ -146,7 +146,7 @@ function wires({ swap: s }: JobState, swap: Swap | null): ReportPart[] {
           String(w.number),
           w.ferrule,
           w.from ?? 'loose',
-          endOf(fateOf.get(w.id)),
+          endOf(placementOf.get(w.id)),
           wireRoleWords(w.role),
           seenAt(w.ticked),
           [

@@ -11,7 +11,7 @@ import {
   type FitCheck,
   type FitUnit,
 } from '../../replacement/replacement';
-import { wireMap, wireMatters, type WiredUnit, type WireMap, type WireMatter } from '../../replacement/wires';
+import { wireMap, wireIssues, type WiredUnit, type WireMap, type WireIssue } from '../../replacement/wires';
 
 type Units = Payload<'swap.units'>;
 /** A unit by its plate. */
@@ -109,7 +109,7 @@ export interface Swap {
   map: WireMap | null;
   /** The old unit's set on the new type; null where there is none, or it is the same type. */
   carried: Translation | null;
-  matters: WireMatter[];
+  matters: WireIssue[];
   asked: UnitRequirements;
   /** Null before there is a next unit. */
   fit: FitCheck | null;
@@ -208,7 +208,7 @@ export function swapOf(state: JobState, known: (typeId: string) => KnownType | n
     next: nextWired === null || next === null ? null : { wired: nextWired, from: next.from },
     map,
     carried: oldType?.type.id === nextType?.type.id ? null : carriedRows(old, next),
-    matters: wireMatters(state.swap.wires, map?.fates ?? []),
+    matters: wireIssues(state.swap.wires, map?.fates ?? []),
     asked,
     fit:
       units.next === null

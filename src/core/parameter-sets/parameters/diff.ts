@@ -79,7 +79,7 @@ export const diffSets = (a: UnitSet, b: UnitSet): ParameterDifference[] =>
   a.typeId === b.typeId ? sameType(a, b) : byMeaning(a, b);
 
 /** What became of a planned value. */
-export type Fate = 'as planned' | 'not done' | 'otherwise' | 'not planned';
+export type PlannedOutcome = 'as planned' | 'not done' | 'otherwise' | 'not planned';
 
 /** One parameter as it was found, planned and left. */
 export interface ThreeWay {
@@ -88,7 +88,7 @@ export interface ThreeWay {
   found: string;
   planned: string;
   left: string;
-  fate: Fate;
+  fate: PlannedOutcome;
 }
 
 /** As found, as planned, as left, of one type: entries that were to change, or did. */
@@ -97,7 +97,7 @@ export function threeWay(found: UnitSet, planned: UnitSet, left: UnitSet): Three
     const [was, want, is] = [found, planned, left].map((s) => s.values[p.number]);
     if (p.readOnly || was === undefined || want === undefined || is === undefined) return [];
     if (was === want && want === is) return [];
-    const fate: Fate =
+    const fate: PlannedOutcome =
       want === is ? 'as planned' : was === want ? 'not planned' : was === is ? 'not done' : 'otherwise';
     return [
       {

@@ -10,7 +10,7 @@ export {
   type TranslatedRow,
   type Translation,
 } from './translate';
-export { diffSets, threeWay, type ParameterDifference, type Fate, type ThreeWay } from './diff';
+export { diffSets, threeWay, type ParameterDifference, type PlannedOutcome, type ThreeWay } from './diff';
 export { auditRules, auditSet, type Audit, type AuditFinding } from './audit';
 export type { AuditContext, AuditRule, AuditSeverity } from './rules/rule';
 export { afterWriting, groups, planWrites, type WriteGroup, type PlanStep, type WritePlan } from './plan';

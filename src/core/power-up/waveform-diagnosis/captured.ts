@@ -1,6 +1,6 @@
 import { isClipped, type Capture, type ChannelRole } from '../capture';
 import {
-  between,
+  lerp,
   coarser,
   meanOf,
   partAt,
@@ -149,6 +149,6 @@ function fillFrom(values: Float64Array, count: Float64Array): Float64Array {
     const after = known.findIndex((p) => p > k);
     if (after <= 0) return some[0] ?? 0;
     const from = numberAt(known, after - 1);
-    return between(some, after - 1 + (k - from) / (numberAt(known, after) - from));
+    return lerp(some, after - 1 + (k - from) / (numberAt(known, after) - from));
   });
 }

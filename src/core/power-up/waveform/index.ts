@@ -8,7 +8,7 @@ export * from './case';
 export { figuresOf, rmsOfSum, type Figures } from './figures';
 export type { TraceName } from './recorder';
 export {
-  between,
+  lerp,
   coarser,
   meanOf,
   partAt,

@@ -59,7 +59,7 @@ export function rmsAbout(values: Float64Array, middle: number): number {
 }
 
 /** The value at a place between two samples. */
-export function between(values: Float64Array, at: number): number {
+export function lerp(values: Float64Array, at: number): number {
   const k = Math.max(0, Math.min(values.length - 2, Math.floor(at)));
   const a = values[k] ?? 0;
   return a + (at - k) * ((values[k + 1] ?? a) - a);
@@ -113,7 +113,7 @@ export function spectrumOf({ dt, values }: UniformSeries, window: 'flat' | 'hann
   const data = new Float64Array(size);
   for (let k = 0; k < size; k += 1) {
     const weight = window === 'hann' ? 1 - Math.cos((2 * Math.PI * k) / size) : 1;
-    data[k] = (between(values, (k * values.length) / size) - mean) * weight;
+    data[k] = (lerp(values, (k * values.length) / size) - mean) * weight;
   }
   const fft = transformOf(size);
   const out = fft.createComplexArray();

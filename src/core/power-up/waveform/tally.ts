@@ -11,6 +11,9 @@ export interface Sums {
   cos1: Record<string, number>;
 }
 
+/** Places in the tally's clock: ticks summed, of them in whole periods; sine and cosine where the last stretch ended, and where that was. */
+const slot = { summed: 0, inWhole: 1, sine: 2, cosine: 3, endedAt: 4 } as const;
+
 export interface Tally {
   /** A stretch from one tick to another, with the values at its ends. */
   add: (before: Float64Array, after: Float64Array, from: number, to: number) => void;
@@ -37,24 +40,23 @@ export function tallyOf(
   const most = zeros().fill(-Infinity);
   const omega1 = (2 * Math.PI * (f1 ?? 0)) / ticksPerSecond;
   let whole = false;
-  /** Ticks summed, of them in whole periods; sine and cosine where the last stretch ended, and where that was. */
   const clock = new Float64Array(5);
 
   function add(before: Float64Array, after: Float64Array, from: number, to: number): void {
     const long = to - from;
     if (long <= 0) return;
-    clock[0] = valueAt(clock, 0) + long;
+    clock[slot.summed] = valueAt(clock, slot.summed) + long;
     let [s0, c0, s1, c1] = [0, 0, 0, 0];
     if (whole) {
-      clock[1] = valueAt(clock, 1) + long;
-      const known = Math.abs(valueAt(clock, 4) - from) < 0.1;
-      s0 = known ? valueAt(clock, 2) : Math.sin(omega1 * from);
-      c0 = known ? valueAt(clock, 3) : Math.cos(omega1 * from);
+      clock[slot.inWhole] = valueAt(clock, slot.inWhole) + long;
+      const known = Math.abs(valueAt(clock, slot.endedAt) - from) < 0.1;
+      s0 = known ? valueAt(clock, slot.sine) : Math.sin(omega1 * from);
+      c0 = known ? valueAt(clock, slot.cosine) : Math.cos(omega1 * from);
       s1 = Math.sin(omega1 * to);
       c1 = Math.cos(omega1 * to);
-      clock[2] = s1;
-      clock[3] = c1;
-      clock[4] = to;
+      clock[slot.sine] = s1;
+      clock[slot.cosine] = c1;
+      clock[slot.endedAt] = to;
     }
     const half = long / 2;
     const upTo = whole ? count : ofMotor;
@@ -82,8 +84,8 @@ export function tallyOf(
       whole = f1 !== null;
     },
     sums: () => {
-      const all = valueAt(clock, 0);
-      const inWhole = valueAt(clock, 1);
+      const all = valueAt(clock, slot.summed);
+      const inWhole = valueAt(clock, slot.inWhole);
       return {
         mean: named(mean, all, inWhole),
         square: named(square, all, inWhole),

@@ -14,7 +14,7 @@ export {
   type EntryChange,
   type Jumpers,
   type Wire,
-  type WireFate,
+  type WirePlacement,
 } from './wire';
 export { wireMap, type WireMap } from './wire-map';
 export { assign } from './assign';
@@ -26,8 +26,8 @@ export {
   labelText,
   unticked,
   wireEnds,
-  wireMatters,
+  wireIssues,
   type LedgerWire,
   type WireEnd,
-  type WireMatter,
+  type WireIssue,
 } from './ledger';

@@ -1,4 +1,4 @@
-import type { Wire, WireFate } from './wire';
+import type { Wire, WirePlacement } from './wire';
 
 /** The two ends of a wire that are looked at when it is on again. */
 export const wireEnds = ['drive', 'field'] as const;
@@ -29,7 +29,7 @@ export interface LedgerWire extends Wire {
 }
 
 /** Something about a wire that a person must settle or know. */
-export interface WireMatter {
+export interface WireIssue {
   wire: string;
   text: string;
   /** The old unit does not come out before it is settled. */
@@ -44,29 +44,29 @@ export const isOpen = (w: Pick<LedgerWire, 'role' | 'accepted'>): boolean =>
   w.role === 'unknown' && w.accepted === null;
 
 /** Where a wire ends up, in a word: a terminal, `cap` where it gets none, `open` where that is not settled. */
-export const endOf = (fate: WireFate | undefined): string =>
-  fate === undefined
+export const endOf = (placement: WirePlacement | undefined): string =>
+  placement === undefined
     ? 'open'
-    : (fate.to ?? (fate.outcome === 'cap' || fate.outcome === 'chosen' ? 'cap' : 'open'));
+    : (placement.to ?? (placement.outcome === 'cap' || placement.outcome === 'chosen' ? 'cap' : 'open'));
 
 /**
  * What stands against taking the old unit out, and what is good to know.
  * @param fates where each goes (`wireMap`)
  */
-export function wireMatters(wires: readonly LedgerWire[], fates: readonly WireFate[]): WireMatter[] {
-  const fateOf = new Map(fates.map((f) => [f.wire, f]));
+export function wireIssues(wires: readonly LedgerWire[], fates: readonly WirePlacement[]): WireIssue[] {
+  const placementOf = new Map(fates.map((f) => [f.wire, f]));
   const numbers = wires.map((w) => w.number);
-  return wires.flatMap((w): WireMatter[] => {
-    const matter = (holds: boolean, text: string): WireMatter => ({
+  return wires.flatMap((w): WireIssue[] => {
+    const matter = (holds: boolean, text: string): WireIssue => ({
       wire: w.id,
       holds,
       text: `${named(w)}: ${text}`,
     });
-    const fate = fateOf.get(w.id);
-    const homeless = fate?.outcome === 'no-home' || fate?.outcome === 'by-hand';
+    const placement = placementOf.get(w.id);
+    const homeless = placement?.outcome === 'no-home' || placement?.outcome === 'by-hand';
     return [
       ...(isOpen(w) ? [matter(true, 'nobody knows what it is. Find out, or take it on by name.')] : []),
-      ...(homeless ? [matter(true, `${fate.why} Choose a terminal, or say that it gets none.`)] : []),
+      ...(homeless ? [matter(true, `${placement.why} Choose a terminal, or say that it gets none.`)] : []),
       ...(w.shared !== null && w.shared.meanwhile === ''
         ? [matter(true, `it feeds ${w.shared.machine} as well. What does that machine do meanwhile?`)]
         : []),
@@ -90,7 +90,7 @@ export function wireMatters(wires: readonly LedgerWire[], fates: readonly WireFa
 }
 
 /** Wires that get a terminal and were not seen at both ends yet. */
-export const unticked = (wires: readonly LedgerWire[], fates: readonly WireFate[]): LedgerWire[] => {
+export const unticked = (wires: readonly LedgerWire[], fates: readonly WirePlacement[]): LedgerWire[] => {
   const placed = new Set(fates.filter((f) => f.to !== null).map((f) => f.wire));
   return wires.filter((w) => placed.has(w.id) && wireEnds.some((end) => w.ticked[end] === undefined));
 };

@@ -1,6 +1,6 @@
 import { meaningOf } from '../../equipment/drive-words';
 import type { UnitTerminal, WiredUnit } from './terminals';
-import type { Jumpers, Wire, WireFate } from './wire';
+import type { Jumpers, Wire, WirePlacement } from './wire';
 
 /** Something about the whole map that a person must know or settle. */
 export interface MapNote {
@@ -11,7 +11,7 @@ export interface MapNote {
 
 interface Mapped {
   wires: readonly Wire[];
-  fates: readonly WireFate[];
+  fates: readonly WirePlacement[];
   old: WiredUnit;
   next: WiredUnit;
   oldTerminals: readonly UnitTerminal[];

@@ -2,13 +2,13 @@ import { assign } from './assign';
 import { terminalBlocksOf, contactOf, fitting, wireNodesOf, noPlace } from './blocks';
 import { mapNotes, type MapNote } from './notes';
 import { unitTerminals, type UnitTerminal, type WiredUnit } from './terminals';
-import { mostControlVolts, wireRoleWords, type Jumpers, type Wire, type WireFate } from './wire';
+import { mostControlVolts, wireRoleWords, type Jumpers, type Wire, type WirePlacement } from './wire';
 import { recordOf } from '../../numerics/arrays';
 
 /** Where each wire of an old unit goes on a new one. */
 export interface WireMap {
-  fates: WireFate[];
-  counts: Readonly<Record<WireFate['outcome'], number>>;
+  fates: WirePlacement[];
+  counts: Readonly<Record<WirePlacement['outcome'], number>>;
   /** Jumpers the new unit comes with that must come out, because a wire takes their place. */
   jumpersOut: [string, string][];
   /** Those that stay, as nothing is wired there. */
@@ -21,9 +21,9 @@ export interface WireMap {
 const outcomes = ['goes', 'set', 'no-home', 'cap', 'unknown', 'by-hand', 'chosen'] as const;
 
 /** Roles that have at most one terminal, which takes any number of wires. */
-function direct(wire: Wire, next: readonly UnitTerminal[], options: readonly string[]): WireFate | null {
+function direct(wire: Wire, next: readonly UnitTerminal[], options: readonly string[]): WirePlacement | null {
   const { id, role } = wire;
-  const none = (outcome: WireFate['outcome'], why: string): WireFate => ({
+  const none = (outcome: WirePlacement['outcome'], why: string): WirePlacement => ({
     wire: id,
     to: null,
     outcome,
@@ -73,9 +73,13 @@ function fixed(
   oldTerminals: readonly UnitTerminal[],
   nextTerminals: readonly UnitTerminal[],
   { old, next }: { old: WiredUnit; next: WiredUnit },
-): WireFate {
+): WirePlacement {
   const to = fixedAt(w) ?? null;
-  const said = (outcome: WireFate['outcome'], why: string, change: WireFate['change'] = null): WireFate => ({
+  const said = (
+    outcome: WirePlacement['outcome'],
+    why: string,
+    change: WirePlacement['change'] = null,
+  ): WirePlacement => ({
     wire: w.id,
     to,
     outcome,
@@ -143,11 +147,11 @@ export function wireMap(
       ...nodes.map((_, k) => (k === i ? noPlace : Infinity)),
     ]),
   );
-  const placed = nodes.flatMap((n, i): WireFate[] => {
+  const placed = nodes.flatMap((n, i): WirePlacement[] => {
     const at = places[i] ?? -1;
     const block = blocks[at];
     const fit = fits[i]?.[at];
-    return n.wires.map((w): WireFate => {
+    return n.wires.map((w): WirePlacement => {
       const what = wireRoleWords(w.role);
       if (block === undefined || fit === undefined || fit.cost === Infinity)
         return {
@@ -182,7 +186,7 @@ export function wireMap(
   });
   const options = next.control.options.map((o) => o.name);
   const known = new Map(placed.map((f) => [f.wire, f]));
-  const fates = wires.map((w): WireFate => {
+  const fates = wires.map((w): WirePlacement => {
     if (fixedAt(w) !== undefined) return fixed(w, oldTerminals, nextTerminals, { old, next });
     if (hot(w))
       return {

@@ -29,7 +29,7 @@ export interface EntryChange {
 }
 
 /** Where a wire goes, and why. */
-export interface WireFate {
+export interface WirePlacement {
   wire: string;
   /** Mark of the new terminal; null: it gets none. */
   to: string | null;

@@ -11,7 +11,7 @@ import {
   unitTerminals,
   unticked,
   wireMap,
-  wireMatters,
+  wireIssues,
   type LedgerWire,
   type WireRole,
   type Wire,
@@ -120,19 +120,19 @@ describe('the map from a Knot to a Whimbrel', () => {
     at('PV', 'none'),
   ];
   const map = wireMap(wires, knot, whimbrel, { AI2: 'mA' });
-  const fate = (id: string) => map.fates.find((f) => f.wire === id);
+  const placement = (id: string) => map.fates.find((f) => f.wire === id);
 
   it('follows what each wire is, not where it was', () => {
-    expect(fate('R')).toMatchObject({ to: 'R', outcome: 'goes' });
-    expect(fate('T1')).toMatchObject({ to: 'U', outcome: 'goes' });
-    expect(fate('RB')?.to).toBe('PB');
-    expect(fate('PL')?.to).toBe('24');
-    expect(fate('CV')?.to).toBe('CA');
+    expect(placement('R')).toMatchObject({ to: 'R', outcome: 'goes' });
+    expect(placement('T1')).toMatchObject({ to: 'U', outcome: 'goes' });
+    expect(placement('RB')?.to).toBe('PB');
+    expect(placement('PL')?.to).toBe('24');
+    expect(placement('CV')?.to).toBe('CA');
   });
 
   it('puts inputs where the carried set has them, with nothing to change', () => {
     for (const id of ['1', '3', '5']) {
-      const { to, outcome, change } = fate(id) ?? {};
+      const { to, outcome, change } = placement(id) ?? {};
       expect(outcome).toBe('goes');
       expect(change).toBeNull();
       expect(roleAt(whimbrel, to ?? '')).toBe(wires.find((w) => w.id === id)?.role);
@@ -150,7 +150,7 @@ describe('the map from a Knot to a Whimbrel', () => {
   });
 
   it('keeps the contacts of a relay together', () => {
-    const marks = [fate('30A')?.to, fate('30C')?.to];
+    const marks = [placement('30A')?.to, placement('30C')?.to];
     expect(marks.every((m) => m?.startsWith('R1') === true || m?.startsWith('R2') === true)).toBe(true);
     expect(marks[0]?.slice(0, 2)).toBe(marks[1]?.slice(0, 2));
     const broken = wireMap(
@@ -169,8 +169,8 @@ describe('the map from a Knot to a Whimbrel', () => {
   });
 
   it('leaves nothing out: unknown, loose, and what has no home', () => {
-    expect(fate('4')?.outcome).toBe('unknown');
-    expect(fate('PV')?.outcome).toBe('cap');
+    expect(placement('4')?.outcome).toBe('unknown');
+    expect(placement('PV')?.outcome).toBe('cap');
     expect(Object.values(map.counts).reduce((a, b) => a + b, 0)).toBe(wires.length);
     const dunlin = wired('dunlin-d1');
     const many = ['in:run-forward', 'in:reset', 'in:preset-1', 'in:preset-2', 'in:preset-3'] as const;
@@ -320,7 +320,7 @@ describe('the ledger', () => {
   });
   const matters = (more: Partial<LedgerWire>) => {
     const w = wire(more);
-    return wireMatters([w], wireMap([w], knot, whimbrel).fates);
+    return wireIssues([w], wireMap([w], knot, whimbrel).fates);
   };
 
   it.each<[string, Partial<LedgerWire>, RegExp, boolean]>([
@@ -349,7 +349,7 @@ describe('the ledger', () => {
 
   it('a number twice is told at the second', () => {
     const two = [wire({}), wire({ id: 'b', from: '2' })];
-    expect(wireMatters(two, []).map((m) => m.wire)).toEqual(['b']);
+    expect(wireIssues(two, []).map((m) => m.wire)).toEqual(['b']);
   });
 
   it('a wire is on when both ends were seen', () => {

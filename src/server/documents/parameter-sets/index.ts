@@ -1,3 +1,3 @@
 // A set and its keys on paper.
-export { keyPaper, setPaper, type KeyPaper, type SetPaper } from './gather';
+export { loadKeyDocument, loadSetDocument, type KeyDocument, type SetDocument } from './load';
 export { keyPdf, setPdf } from './pdf';

@@ -1,14 +1,14 @@
 import { Polygon, Svg, Text, View, renderToBuffer } from '@react-pdf/renderer';
 import { heldFor, pressRuns, type KeyStep, type Press } from '../../../core/parameter-sets/keypad';
 import { IdentityLines, Paper, PdfRow, s, PdfSection } from '../pdf-kit';
-import type { KeyPaper, SetPaper } from './gather';
+import type { KeyDocument, SetDocument } from './load';
 
 type Size = 'a4' | 'letter';
 
 // No monospaced cells: the shipped file of that face breaks the PDF on letters.
 const setWidths = [12, 34, 30, 24];
 
-function SetDocument({ sheet, size }: { sheet: SetPaper; size: Size }) {
+function SetDocument({ sheet, size }: { sheet: SetDocument; size: Size }) {
   return (
     <Paper title={sheet.title} paper={size}>
       <IdentityLines lines={sheet.identity} />
@@ -120,7 +120,7 @@ function KeyLine({ step, place }: { step: KeyStep; place: number }) {
   );
 }
 
-function KeyDocument({ sheet, size }: { sheet: KeyPaper; size: Size }) {
+function KeyDocument({ sheet, size }: { sheet: KeyDocument; size: Size }) {
   const { plan } = sheet;
   return (
     <Paper title={sheet.title} paper={size}>
@@ -157,7 +157,7 @@ function KeyDocument({ sheet, size }: { sheet: KeyPaper; size: Size }) {
   );
 }
 
-export const setPdf = (sheet: SetPaper, size: Size): Promise<Buffer> =>
+export const setPdf = (sheet: SetDocument, size: Size): Promise<Buffer> =>
   renderToBuffer(<SetDocument sheet={sheet} size={size} />);
-export const keyPdf = (sheet: KeyPaper, size: Size): Promise<Buffer> =>
+export const keyPdf = (sheet: KeyDocument, size: Size): Promise<Buffer> =>
   renderToBuffer(<KeyDocument sheet={sheet} size={size} />);

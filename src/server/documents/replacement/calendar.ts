@@ -1,7 +1,7 @@
 import { createEvents, type DateArray, type EventAttributes } from 'ics';
 import { stopPlan } from '../../../core/replacement/stop-plan';
 import { HttpError } from '../../http/border';
-import { swapOfJob } from './gather';
+import { swapOfJob } from './load';
 
 const utc = (at: Date): DateArray => [
   at.getUTCFullYear(),

@@ -9,13 +9,13 @@ import {
 import { fitUnitOf } from '../../../core/job/swap';
 import { HttpError } from '../../http/border';
 import { catalogue, controlOf } from '../../equipment/catalogue';
-import { wiredJob } from './gather';
+import { wiredJob } from './load';
 import { face } from '../pdf-kit';
 
 const mm = (n: number): number => (n * 72) / 25.4;
 const edge_mm = 12;
 
-export interface DrillingPaper {
+export interface DrillingDocument {
   title: string;
   hole_mm: number | null;
   placed: PlacedHoles | null;
@@ -24,7 +24,7 @@ export interface DrillingPaper {
 }
 
 /** Where the new unit is drilled, from the sizes of the catalogue. @throws Refused where a size is not known */
-export async function drillingOf(jobId: string): Promise<DrillingPaper | null> {
+export async function drillingOf(jobId: string): Promise<DrillingDocument | null> {
   const made = await wiredJob(jobId);
   if (made === null) return null;
   const { old, next } = made.swap.units;
@@ -55,7 +55,7 @@ export async function drillingOf(jobId: string): Promise<DrillingPaper | null> {
 }
 
 /** Hole coordinates in mm from the upper left corner of the unit. */
-export const drillingRows = ({ templates, hole_mm }: DrillingPaper): object[] =>
+export const drillingRows = ({ templates, hole_mm }: DrillingDocument): object[] =>
   templates.a4.holes.map((h, i) => ({
     hole: i + 1,
     x_mm: h.x_mm,
@@ -81,7 +81,7 @@ function TilePage({
   of,
   size,
 }: {
-  paper: DrillingPaper;
+  paper: DrillingDocument;
   template: Template;
   tile: Template['tiles'][number];
   of: number;
@@ -223,7 +223,7 @@ function TilePage({
   );
 }
 
-export const drillingPdf = (paper: DrillingPaper, size: 'a4' | 'letter'): Promise<Buffer> => {
+export const drillingPdf = (paper: DrillingDocument, size: 'a4' | 'letter'): Promise<Buffer> => {
   const template = paper.templates[size];
   return renderToBuffer(
     <Document title={paper.title} creator="Grim Spanner">

@@ -172,8 +172,8 @@ describe('the calendar', () => {
     expect(calendar.getFirstPropertyValue('version')).toBe('2.0');
     const events = calendar.getAllSubcomponents('vevent').map((e) => new ICAL.Event(e));
     const found: Record<string, unknown> = Object.fromEntries(
-      events.map((e) => [
-        e.uid.split('@')[0]?.slice(37),
+      events.map((e): [string, unknown] => [
+        String(e.uid.split('@')[0]?.slice(37)),
         [e.startDate.toJSDate().toISOString(), e.duration.toSeconds() / 60],
       ]),
     );

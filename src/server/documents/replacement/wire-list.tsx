@@ -1,7 +1,7 @@
 import { Text, renderToBuffer } from '@react-pdf/renderer';
 import { endOf, wireRoleWords, wireEnds } from '../../../core/replacement/wires';
 import { IdentityLines, Paper, PdfRow, PdfSection } from '../pdf-kit';
-import { identity, wiredJob } from './gather';
+import { identity, wiredJob } from './load';
 
 export interface WireListRow {
   number: number;
@@ -19,7 +19,7 @@ export interface WireListRow {
   ticked: string;
 }
 
-export interface WireListPaper {
+export interface WireListDocument {
   title: string;
   identity: [label: string, value: string][];
   rows: WireListRow[];
@@ -28,11 +28,11 @@ export interface WireListPaper {
 }
 
 /** The ledger with where each wire goes. */
-export async function wireList(jobId: string): Promise<WireListPaper | null> {
+export async function wireList(jobId: string): Promise<WireListDocument | null> {
   const made = await wiredJob(jobId);
   if (made === null) return null;
   const { state, swap } = made;
-  const fateOf = new Map((swap.map?.fates ?? []).map((f) => [f.wire, f]));
+  const placementOf = new Map((swap.map?.fates ?? []).map((f) => [f.wire, f]));
   const next = swap.units.next;
   return {
     title: 'Wire list',
@@ -50,12 +50,12 @@ export async function wireList(jobId: string): Promise<WireListPaper | null> {
         colour: w.colour,
         core: w.core,
         from: w.from ?? 'loose',
-        to: endOf(fateOf.get(w.id)),
+        to: endOf(placementOf.get(w.id)),
         is: wireRoleWords(w.role),
         proven: w.proven ? 'yes' : 'no',
         volts: w.volts === undefined ? '' : String(w.volts),
         shared: w.shared === null ? '' : `${w.shared.machine}: ${w.shared.meanwhile}`,
-        why: fateOf.get(w.id)?.why ?? '',
+        why: placementOf.get(w.id)?.why ?? '',
         ticked: wireEnds.filter((e) => w.ticked[e] !== undefined).join(' and '),
       })),
     matters: [...swap.matters.map((m) => m.text), ...(swap.map?.notes ?? []).map((n) => n.text)],
@@ -65,7 +65,7 @@ export async function wireList(jobId: string): Promise<WireListPaper | null> {
 
 const widths = [6, 11, 12, 12, 11, 11, 27, 10];
 
-export const wireListPdf = (paper: WireListPaper, size: 'a4' | 'letter'): Promise<Buffer> =>
+export const wireListPdf = (paper: WireListDocument, size: 'a4' | 'letter'): Promise<Buffer> =>
   renderToBuffer(
     <Paper title={paper.title} paper={size}>
       <IdentityLines lines={paper.identity} />

@@ -1,3 +1,3 @@
 // The job report: gathered, and as PDF.
-export { reportOfJob } from './gather';
+export { loadReport } from './load';
 export { reportPdf } from './pdf';

@@ -1,3 +1,3 @@
 // The start-up sheet of a job: gathered, as rows and as PDF.
-export { startUpOfJob, type PaperRow, type StartUpPaper } from './paper';
+export { loadStartUpSheet, type PaperRow, type StartUpDocument } from './load';
 export { startUpPdf } from './pdf';

@@ -1,11 +1,11 @@
 import { Text, View, renderToBuffer } from '@react-pdf/renderer';
 import { IdentityLines, Paper, PdfRow, PdfSection, utcTime } from '../pdf-kit';
-import type { StartUpPaper } from './paper';
+import type { StartUpDocument } from './load';
 
 // No monospaced cells here: the shipped Plex file breaks the PDF on letters, and entries have letters.
 const widths = [10, 22, 18, 16, 34];
 
-function StartUpDocument({ sheet, paper }: { sheet: StartUpPaper; paper: 'a4' | 'letter' }) {
+function StartUpDocument({ sheet, paper }: { sheet: StartUpDocument; paper: 'a4' | 'letter' }) {
   return (
     <Paper title={sheet.title} paper={paper}>
       <IdentityLines lines={sheet.identity} />
@@ -77,5 +77,5 @@ function StartUpDocument({ sheet, paper }: { sheet: StartUpPaper; paper: 'a4' | 
 }
 
 /** The start-up sheet on paper. */
-export const startUpPdf = (sheet: StartUpPaper, paper: 'a4' | 'letter'): Promise<Buffer> =>
+export const startUpPdf = (sheet: StartUpDocument, paper: 'a4' | 'letter'): Promise<Buffer> =>
   renderToBuffer(<StartUpDocument sheet={sheet} paper={paper} />);

@@ -23,7 +23,7 @@ async function diagnosed(state: JobState): Promise<Diagnosis> {
 }
 
 /** The sheet as it stands; null when there is no such job. */
-export async function sheetOfJob(jobId: string): Promise<Sheet | null> {
+export async function loadStaticSheet(jobId: string): Promise<Sheet | null> {
   const entries = await entriesAfter(jobId, 0);
   if (entries === null) return null;
   const within = await siteLimits();

@@ -4,7 +4,7 @@ import { archiveFormat, publishedArchiveSchema, type Archive } from '../../../co
 import type { Entry } from '../../../core/logbook';
 import { blob } from '../../logbook/blobs';
 import { entriesAfter } from '../../logbook/jobs';
-import { reportOfJob, reportPdf } from '../../documents/report';
+import { loadReport, reportPdf } from '../../documents/report';
 import { wireList } from '../../documents/replacement';
 
 const filesOf = (entry: Entry): string[] => {
@@ -31,7 +31,7 @@ const table = (rows: object[]): Uint8Array => strToU8(unparse(rows, { escapeForm
 /** A job as one archive; null when there is no such job. */
 export async function archiveOfJob(jobId: string, now = new Date()): Promise<Uint8Array | null> {
   const entries = await entriesAfter(jobId, 0);
-  const report = await reportOfJob(jobId);
+  const report = await loadReport(jobId);
   if (entries === null || report === null) return null;
   const zip: Zippable = {};
   const files: Archive['files'] = [];

@@ -2,7 +2,7 @@
 import { wrap, type Remote } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { Meter, Stage } from '@/core/equipment/power-stage';
-import type { Diagnosis, Taken } from '@/core/bench/static-diagnosis';
+import type { Diagnosis, RawReading } from '@/core/bench/static-diagnosis';
 import type { StaticDiagnosisWorker } from '@/workers/static-diagnosis.worker';
 import { ownJson } from '../../kit/own-json';
 
@@ -20,10 +20,14 @@ const idle: DiagnosisState = { diagnosis: null, busy: false, failed: false, took
  * Keeps the conclusion up to date in a worker. Only the newest request is answered: while one is
  * being computed, later ones replace each other.
  */
-export function useDiagnosis(stage: Stage | null, meter: Meter, readings: readonly Taken[]): DiagnosisState {
+export function useDiagnosis(
+  stage: Stage | null,
+  meter: Meter,
+  readings: readonly RawReading[],
+): DiagnosisState {
   const [state, setState] = useState<DiagnosisState>(idle);
   const remote = useRef<Remote<StaticDiagnosisWorker> | null>(null);
-  const wanted = useRef<readonly Taken[] | null>(null);
+  const wanted = useRef<readonly RawReading[] | null>(null);
   const running = useRef(false);
   const key = stage === null ? '' : JSON.stringify(stage);
 
@@ -45,7 +49,7 @@ export function useDiagnosis(stage: Stage | null, meter: Meter, readings: readon
   useEffect(() => {
     if (key === '') return;
     const on = ownJson<Stage>(key);
-    wanted.current = ownJson<Taken[]>(readingsKey);
+    wanted.current = ownJson<RawReading[]>(readingsKey);
     const isWaiting = () => wanted.current !== null;
     const run = async () => {
       if (running.current) return;

@@ -1,8 +1,8 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
 import {
-  deaf,
-  hear,
+  ignoreUntilLifted,
+  reduceMeterLine,
   listening,
   listenOn,
   readLine,
@@ -47,8 +47,8 @@ export function useMeter(
       if (said.kind === 'figure') shows = said.volts;
       if (said.kind === 'open') shows = null;
       gone = false;
-      const step = hear(now, e.data, performance.now());
-      now = waits.current.ready ? step.next : deaf(step.next);
+      const step = reduceMeterLine(now, e.data, performance.now());
+      now = waits.current.ready ? step.next : ignoreUntilLifted(step.next);
       if (step.heard !== null && waits.current.ready) waits.current.counted(step.heard);
       publish();
     };

@@ -3,7 +3,7 @@ import { notFound } from 'next/navigation';
 import { uuidSchema } from '@/server/http/border';
 import { currentPerson } from '@/server/people/current-person';
 import { people } from '@/server/people/people';
-import { reportOfJob } from '@/server/documents/report';
+import { loadReport } from '@/server/documents/report';
 import { ReportPage } from '@/ui/documents/report/report-page';
 
 export const dynamic = 'force-dynamic';
@@ -11,7 +11,7 @@ export const metadata: Metadata = { title: 'Job report' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;
-  const report = uuidSchema.safeParse(id).success ? await reportOfJob(id) : null;
+  const report = uuidSchema.safeParse(id).success ? await loadReport(id) : null;
   if (report === null) notFound();
   const [everybody, person] = await Promise.all([people(), currentPerson()]);
   return <ReportPage jobId={id} report={report} people={everybody} person={person} />;

@@ -3,7 +3,7 @@ import { notFound } from 'next/navigation';
 import { uuidSchema } from '@/server/http/border';
 import { currentPerson } from '@/server/people/current-person';
 import { people } from '@/server/people/people';
-import { sheetOfJob } from '@/server/documents/static-sheet';
+import { loadStaticSheet } from '@/server/documents/static-sheet';
 import { SheetPage } from '@/ui/documents/sheet/sheet-page';
 
 export const dynamic = 'force-dynamic';
@@ -11,7 +11,7 @@ export const metadata: Metadata = { title: 'Static-test sheet' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;
-  const sheet = uuidSchema.safeParse(id).success ? await sheetOfJob(id) : null;
+  const sheet = uuidSchema.safeParse(id).success ? await loadStaticSheet(id) : null;
   if (sheet === null) notFound();
   const [everybody, person] = await Promise.all([people(), currentPerson()]);
   return <SheetPage jobId={id} sheet={sheet} people={everybody} person={person} />;

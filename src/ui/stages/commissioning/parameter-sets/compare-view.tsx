@@ -7,7 +7,7 @@ import {
   diffSets,
   factorySet,
   threeWay,
-  type Fate,
+  type PlannedOutcome,
   type RatedUnit,
   type UnitSet,
 } from '@/core/parameter-sets/parameters';
@@ -102,7 +102,7 @@ function Three({ run, sets, drive }: { run: SetRun; sets: readonly KeptSet[]; dr
   );
 }
 
-const fateMarks: Readonly<Record<Fate, Mark>> = {
+const fateMarks: Readonly<Record<PlannedOutcome, Mark>> = {
   'as planned': 'sound',
   'not done': 'failed',
   otherwise: 'failed',

@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { LedgerWire, UnitTerminal, WireFate, WireMap } from '@/core/replacement/wires';
-import { fateMarks } from './fate-words';
+import type { LedgerWire, UnitTerminal, WirePlacement, WireMap } from '@/core/replacement/wires';
+import { outcomeMarks } from './placement-words';
 import { markColour } from '../../../kit/state-mark';
 
 const rowHeight = 30;
@@ -19,7 +19,7 @@ function shownOf(
   return all ? [...terminals] : terminals.filter((t) => used.has(t.mark));
 }
 
-const shape = (outcome: WireFate['outcome']): string | undefined =>
+const shape = (outcome: WirePlacement['outcome']): string | undefined =>
   outcome === 'set' ? '7 4' : outcome === 'chosen' ? '2 4' : undefined;
 
 /** Two terminal strips that face each other, the old one left, the new one right, and the wires between. */
@@ -40,7 +40,7 @@ export function FacingStrips({
   all: boolean;
 }) {
   const [hover, setHover] = useState<string | null>(null);
-  const fateOf = new Map(map.fates.map((f) => [f.wire, f]));
+  const placementOf = new Map(map.fates.map((f) => [f.wire, f]));
   const from = new Set(wires.flatMap((w) => (w.from === null ? [] : [w.from])));
   const to = new Set(map.fates.flatMap((f) => (f.to === null ? [] : [f.to])));
   const jumpers = new Set([...map.jumpersOut, ...map.jumpersStay].flat());
@@ -126,10 +126,10 @@ export function FacingStrips({
             );
           })}
           {wires.map((w) => {
-            const fate = fateOf.get(w.id);
-            const colour = markColour(fateMarks[fate?.outcome ?? 'unknown']);
+            const placement = placementOf.get(w.id);
+            const colour = markColour(outcomeMarks[placement?.outcome ?? 'unknown']);
             const y1 = y(leftMarks, w.from ?? 'loose');
-            const y2 = fate?.to === null || fate === undefined ? null : y(rightMarks, fate.to);
+            const y2 = placement?.to === null || placement === undefined ? null : y(rightMarks, placement.to);
             const strong = lit === w.id;
             const d =
               y2 === null
@@ -150,12 +150,12 @@ export function FacingStrips({
                   fill="none"
                   stroke={colour}
                   strokeWidth={strong ? 4 : 2.4}
-                  strokeDasharray={shape(fate?.outcome ?? 'unknown')}
+                  strokeDasharray={shape(placement?.outcome ?? 'unknown')}
                 />
                 {y2 === null && (
                   <path
                     d={
-                      fate?.outcome === 'cap'
+                      placement?.outcome === 'cap'
                         ? `M${inner.left + 46} ${y1 - 6} v12`
                         : `M${inner.left + 44} ${y1 - 5} l10 10 m0 -10 l-10 10`
                     }

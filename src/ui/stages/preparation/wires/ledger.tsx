@@ -11,7 +11,7 @@ import { Choice } from '../../../kit/field';
 import { StateMark } from '../../../kit/state-mark';
 import { Tick } from '../../../kit/tick';
 import { FacingStrips } from './facing-strips';
-import { wireName } from './fate-words';
+import { wireName } from './placement-words';
 import { Labels } from './labels';
 import { NoteLine } from './note-line';
 import { TerminalPhotos } from './terminal-photos';
@@ -30,7 +30,7 @@ export function Ledger({ jobId, store, swap }: StageProps & { swap: Swap }) {
   const [show, setShow] = useState<Show>('all');
   const [every, setEvery] = useState(false);
   const [kept, setKept] = useState<string | null>(null);
-  const fateOf = useMemo(() => new Map((map?.fates ?? []).map((f) => [f.wire, f])), [map]);
+  const placementOf = useMemo(() => new Map((map?.fates ?? []).map((f) => [f.wire, f])), [map]);
   const toggle = useCallback((id: string) => setOpen((now) => (now === id ? null : id)), []);
   const next = Math.max(0, ...wires.map((w) => w.number)) + 1;
   const held = new Set(matters.filter((m) => m.holds).map((m) => m.wire));
@@ -175,10 +175,21 @@ export function Ledger({ jobId, store, swap }: StageProps & { swap: Swap }) {
         )}
         <Box as="ol" listStyleType="none" aria-label="Wires">
           {shown.map((w) => (
-            <WireLine key={w.id} wire={w} fate={fateOf.get(w.id)} open={open === w.id} toggle={toggle}>
+            <WireLine
+              key={w.id}
+              wire={w}
+              placement={placementOf.get(w.id)}
+              open={open === w.id}
+              toggle={toggle}
+            >
               {open === w.id && (
                 <>
-                  <WireDecision wire={w} fate={fateOf.get(w.id)} terminals={map?.next ?? []} store={store} />
+                  <WireDecision
+                    wire={w}
+                    placement={placementOf.get(w.id)}
+                    terminals={map?.next ?? []}
+                    store={store}
+                  />
                   <WireForm
                     id={w.id}
                     wire={w}

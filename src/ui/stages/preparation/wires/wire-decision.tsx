@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { JobStore } from '../../../job-store/use-job';
-import { isOpen, type LedgerWire, type UnitTerminal, type WireFate } from '@/core/replacement/wires';
+import { isOpen, type LedgerWire, type UnitTerminal, type WirePlacement } from '@/core/replacement/wires';
 import { Secondary } from '../../../kit/buttons';
 import { FieldGrid } from '../../../kit/section';
 import { Field, Select } from '../../../kit/field';
@@ -9,12 +9,12 @@ import { Field, Select } from '../../../kit/field';
 /** What a person decides about a wire: another terminal than the proposed one, taking an unknown one on, taking it out of the ledger. */
 export function WireDecision({
   wire,
-  fate,
+  placement,
   terminals,
   store,
 }: {
   wire: LedgerWire;
-  fate: WireFate | undefined;
+  placement: WirePlacement | undefined;
   /** Of the new unit. */
   terminals: readonly UnitTerminal[];
   store: JobStore;
@@ -23,7 +23,9 @@ export function WireDecision({
   const [to, setTo] = useState('');
   return (
     <Box borderLeft="4px solid" borderColor="line" pl="3" mb="3">
-      <Text mb="2">{fate?.why ?? 'The new unit is not chosen yet, or the catalogue does not know it.'}</Text>
+      <Text mb="2">
+        {placement?.why ?? 'The new unit is not chosen yet, or the catalogue does not know it.'}
+      </Text>
       {isOpen(wire) && (
         <Text color="failed" fontWeight="500" mb="2">
           The old unit does not come out while nobody knows what this is. Follow it, or take it on by name:
@@ -39,7 +41,9 @@ export function WireDecision({
             {
               value: '',
               label:
-                fate?.to === null || fate === undefined ? 'as proposed: none' : `as proposed: ${fate.to}`,
+                placement?.to === null || placement === undefined
+                  ? 'as proposed: none'
+                  : `as proposed: ${placement.to}`,
             },
             { value: '-', label: 'no terminal: cap and tag' },
             ...terminals.map((t) => ({

@@ -1,24 +1,24 @@
 import { Box, Text } from '@chakra-ui/react';
 import { memo, type ReactNode } from 'react';
-import { wireRoleWords, type LedgerWire, type WireFate } from '@/core/replacement/wires';
+import { wireRoleWords, type LedgerWire, type WirePlacement } from '@/core/replacement/wires';
 import { StateMark } from '../../../kit/state-mark';
-import { fateMarks, fateWords, wireFlags } from './fate-words';
+import { outcomeMarks, outcomeWords, wireFlags } from './placement-words';
 
 /** A line of the ledger: where it is, what it is, where it goes. A touch opens it. */
 export const WireLine = memo(function WireLine({
   wire,
-  fate,
+  placement,
   open,
   toggle,
   children,
 }: {
   wire: LedgerWire;
-  fate: WireFate | undefined;
+  placement: WirePlacement | undefined;
   open: boolean;
   toggle: (id: string) => void;
   children?: ReactNode;
 }) {
-  const outcome = fate?.outcome ?? 'unknown';
+  const outcome = placement?.outcome ?? 'unknown';
   return (
     <Box
       as="li"
@@ -46,7 +46,7 @@ export const WireLine = memo(function WireLine({
             {wire.number}
           </Text>
           <Text as="span" fontFamily="mono" fontSize="1.1rem" whiteSpace="nowrap">
-            {wire.from ?? 'loose'} → {fate?.to ?? '—'}
+            {wire.from ?? 'loose'} → {placement?.to ?? '—'}
           </Text>
           <Box as="span" gridColumn={{ base: '2', md: 'auto' }} minW="0">
             {wireRoleWords(wire.role)}
@@ -71,8 +71,8 @@ export const WireLine = memo(function WireLine({
             alignItems="center"
             whiteSpace="nowrap"
           >
-            <StateMark mark={fateMarks[outcome]} label={null} />
-            {fate === undefined ? 'not mapped' : fateWords[outcome]}
+            <StateMark mark={outcomeMarks[outcome]} label={null} />
+            {placement === undefined ? 'not mapped' : outcomeWords[outcome]}
           </Box>
         </button>
       </Box>

@@ -1,9 +1,9 @@
-import { paperRoute } from '@/server/documents/document-route';
-import { reportOfJob, reportPdf } from '@/server/documents/report';
+import { documentRoute } from '@/server/documents/document-route';
+import { loadReport, reportPdf } from '@/server/documents/report';
 
 /** The job report as PDF, JSON, or its record as CSV. */
-export const GET = paperRoute('report', {
-  gather: reportOfJob,
+export const GET = documentRoute('report', {
+  load: loadReport,
   rows: (report) =>
     report.record.flatMap((part) => [
       ...part.lines.map((text) => ({ part: part.title, text })),

@@ -19,10 +19,10 @@ export const GET = guardedRoute(async (request: Request, { params }: { params: P
   if (made === null) throw new HttpError(404, 'There is no such job.');
   const { wires } = made.state.swap;
   if (wires.length === 0) throw new HttpError(422, 'No wire is noted yet.');
-  const fateOf = new Map((made.swap.map?.fates ?? []).map((f) => [f.wire, f]));
+  const placementOf = new Map((made.swap.map?.fates ?? []).map((f) => [f.wire, f]));
   const pdf = await labelsPdf(
     id,
-    labelsOf(wires, (wire) => endOf(fateOf.get(wire.id))),
+    labelsOf(wires, (wire) => endOf(placementOf.get(wire.id))),
     asked.data.sheet,
     asked.data.skip,
   );

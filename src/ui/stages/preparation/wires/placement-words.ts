@@ -1,7 +1,7 @@
-import type { LedgerWire, WireFate } from '@/core/replacement/wires';
+import type { LedgerWire, WirePlacement } from '@/core/replacement/wires';
 import type { Mark } from '../../../kit/state-mark';
 
-export const fateMarks: Readonly<Record<WireFate['outcome'], Mark>> = {
+export const outcomeMarks: Readonly<Record<WirePlacement['outcome'], Mark>> = {
   goes: 'sound',
   chosen: 'sound',
   set: 'doubt',
@@ -11,7 +11,7 @@ export const fateMarks: Readonly<Record<WireFate['outcome'], Mark>> = {
   unknown: 'failed',
 };
 
-export const fateWords: Readonly<Record<WireFate['outcome'], string>> = {
+export const outcomeWords: Readonly<Record<WirePlacement['outcome'], string>> = {
   goes: 'goes',
   chosen: 'chosen',
   set: 'entry to set',
@@ -25,7 +25,7 @@ export const fateWords: Readonly<Record<WireFate['outcome'], string>> = {
 export const wireName = (w: Pick<LedgerWire, 'number' | 'ferrule'>): string =>
   `wire ${w.number}${w.ferrule === '' ? '' : ` “${w.ferrule}”`}`;
 
-/** Shared, unknown, in haste: what a line of the ledger says beside its fate. */
+/** Shared, unknown, in haste: what a line of the ledger says beside its placement. */
 export const wireFlags = (w: LedgerWire): string[] => [
   ...(w.shared === null ? [] : [`shared with ${w.shared.machine}`]),
   ...(w.later ? ['to be completed'] : []),

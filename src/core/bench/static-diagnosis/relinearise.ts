@@ -1,7 +1,7 @@
 import type { Probe } from '../../equipment/power-stage';
 import { fit, type HypothesisFit } from './fit';
-import { column, networkWith } from './ground';
-import type { DiagnosisProblem } from './question';
+import { column, networkWith } from './faultable-network';
+import type { DiagnosisProblem } from './problem';
 import { effect, follows, solve } from './solve';
 import type { Hypothesis, Solution } from './tables';
 import { byteAt, item, numberAt, valueAt } from '../../numerics/arrays';
@@ -16,8 +16,8 @@ const straightColumns = 4;
 const near_V = 0.004;
 const settled_V = 0.0015;
 
-const probeOf = (question: DiagnosisProblem, h: Hypothesis, i: number): Probe => {
-  const { red, black } = item(question.tables.probes, numberAt(question.rows, i));
+const probeOf = (problem: DiagnosisProblem, h: Hypothesis, i: number): Probe => {
+  const { red, black } = item(problem.tables.probes, numberAt(problem.rows, i));
   return h.twin === null ? { red, black } : { red: black, black: red };
 };
 
@@ -25,28 +25,28 @@ const probeOf = (question: DiagnosisProblem, h: Hypothesis, i: number): Probe =>
  * Solves the readings of one fit again at its own unknowns (Gauss and Newton) where they are far from
  * those the tables were made for, and fits again, until nothing moves.
  */
-export function polished(question: DiagnosisProblem, start: HypothesisFit): HypothesisFit {
-  const { tables, observations, expectation } = question;
+export function relinearised(problem: DiagnosisProblem, start: HypothesisFit): HypothesisFit {
+  const { tables, observations, expectation } = problem;
   const h = start.hypothesis;
   const actual = h.twin ?? h;
-  const ground = item(tables.grounds, actual.circumstance);
+  const faultable = item(tables.faultableNetworks, actual.circumstance);
   let best = start;
   let around = start.unknowns;
   for (let round = 0; round < rounds; round += 1) {
-    const network = networkWith(ground, actual.faults, around);
+    const network = networkWith(faultable, actual.faults, around);
     let moved = 0;
     const solutions = best.solutions.map((solved, i): Solution => {
       const first = item(start.solutions, i);
       if (first.columns.length === 0) return solved;
       if (!follows(first, h.open) && (first.columns.length <= straightColumns || isNear(first, around, null)))
         return solved;
-      const known = tables.polished.get(first.id);
+      const known = tables.relinearised.get(first.id);
       if (known !== undefined && isNear(known.solution, around, known.around)) return known.solution;
       const again = solve(
         { network, meter: tables.meter },
-        ground,
+        faultable,
         sized(actual, around),
-        probeOf(question, h, i),
+        probeOf(problem, h, i),
       );
       if (again.columns.length === 0) return solved;
       // The straight line through the new point, written as if it started at the tables' point.
@@ -54,13 +54,13 @@ export function polished(question: DiagnosisProblem, start: HypothesisFit): Hypo
       moved = max(moved, abs(again.volts - (solved.volts + effect(solved, around))));
       // Where the line starts says nothing of overload; where it leads does.
       const line = { ...again, volts, overload: false };
-      tables.polished.set(first.id, { solution: line, around });
+      tables.relinearised.set(first.id, { solution: line, around });
       return line;
     });
     if (moved < settled_V) return best;
     const next = fit(h, observations, solutions, {
       expectation,
-      ceiling: question.ceiling,
+      ceiling: problem.ceiling,
       near: best,
     });
     around = next.unknowns;

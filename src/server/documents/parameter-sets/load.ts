@@ -42,7 +42,7 @@ const identity = ({ state, set, unit }: Gathered): [label: string, value: string
   ['Checksum', checksumOf(set.typeId, set.values)],
 ];
 
-export interface SetPaper {
+export interface SetDocument {
   title: string;
   identity: [label: string, value: string][];
   rows: { number: string; name: string; value: string; factory: string; differs: boolean }[];
@@ -51,7 +51,7 @@ export interface SetPaper {
 }
 
 /** A set with what the factory sets beside it, and what speaks against it. */
-export async function setPaper(jobId: string, query: URLSearchParams): Promise<SetPaper | null> {
+export async function loadSetDocument(jobId: string, query: URLSearchParams): Promise<SetDocument | null> {
   const made = await setOfJob(jobId, query.get('set'));
   if (made === null) return null;
   const { state, set, unit } = made;
@@ -82,7 +82,7 @@ export async function setPaper(jobId: string, query: URLSearchParams): Promise<S
   };
 }
 
-export interface KeyPaper {
+export interface KeyDocument {
   title: string;
   identity: [label: string, value: string][];
   plan: KeyPlan;
@@ -90,7 +90,7 @@ export interface KeyPaper {
 }
 
 /** The keys that bring a unit from what it has to a set. */
-export async function keyPaper(jobId: string, query: URLSearchParams): Promise<KeyPaper | null> {
+export async function loadKeyDocument(jobId: string, query: URLSearchParams): Promise<KeyDocument | null> {
   const made = await setOfJob(jobId, query.get('set'));
   if (made === null) return null;
   const { state, unit } = made;

@@ -48,7 +48,7 @@ export const column = {
 } as const;
 
 /** The network of a circumstance with a place for every fault, so that faults are mere changes of size. */
-export interface Ground {
+export interface FaultableNetwork {
   circumstance: Circumstance;
   network: Network;
   /** Number of a position's junction, of its resistor and of the path a short or leak opens; −1: none. */
@@ -62,7 +62,10 @@ export interface Ground {
   busCharge: number;
 }
 
-export function groundOf(circumstance: Circumstance, familyShift_V: Partial<Record<Family, number>>): Ground {
+export function faultableNetwork(
+  circumstance: Circumstance,
+  familyShift_V: Partial<Record<Family, number>>,
+): FaultableNetwork {
   const { stage, motorConnected, busVolts, brakeResistor_ohm } = circumstance;
   const has = positionsOf(stage);
   const base = networkOf({
@@ -99,15 +102,15 @@ export const ohmOf = (fault: Fault): number =>
   fault.ohm ?? (fault.mode === 'short' ? defaultShortOhm : defaultLeakOhm);
 
 /** The changes that faults make, at their nominal sizes or at those fitted. */
-function changesOf(ground: Ground, faults: readonly Fault[], fitted?: Float64Array): Changes {
+function changesOf(faultable: FaultableNetwork, faults: readonly Fault[], fitted?: Float64Array): Changes {
   const diodes = new Map<
     number,
     { diode: number; saturation_A?: number; emission_V?: number; shift_V?: number }
   >();
   const conductors: { conductor: number; conductance_S?: number; emf_V?: number }[] = [];
-  const { numbers } = ground.network;
+  const { numbers } = faultable.network;
   if (fitted !== undefined)
-    ground.deviceColumn.forEach((own, diode) => {
+    faultable.deviceColumn.forEach((own, diode) => {
       const slope = valueAt(fitted, column.slope);
       const usual = valueAt(numbers.emission_V, diode);
       const emission_V = usual * (1 + slope);
@@ -120,16 +123,16 @@ function changesOf(ground: Ground, faults: readonly Fault[], fitted?: Float64Arr
         shift_V:
           valueAt(numbers.shift_V, diode) +
           valueAt(fitted, own) +
-          valueAt(fitted, indexAt(ground.familyColumn, diode)),
+          valueAt(fitted, indexAt(faultable.familyColumn, diode)),
       });
     });
   for (const fault of faults) {
     const p = positionIndex[fault.component];
-    const diode = indexAt(ground.diode, p);
-    const resistor = indexAt(ground.resistor, p);
+    const diode = indexAt(faultable.diode, p);
+    const resistor = indexAt(faultable.resistor, p);
     if (fault.mode === 'short' || fault.mode === 'leaky') {
       const factor = fitted === undefined ? 1 : exp(valueAt(fitted, column.leak(fault.component)));
-      conductors.push({ conductor: indexAt(ground.path, p), conductance_S: 1 / (ohmOf(fault) * factor) });
+      conductors.push({ conductor: indexAt(faultable.path, p), conductance_S: 1 / (ohmOf(fault) * factor) });
     } else if (diode >= 0) {
       const known = diodes.get(diode) ?? { diode };
       diodes.set(
@@ -146,18 +149,24 @@ function changesOf(ground: Ground, faults: readonly Fault[], fitted?: Float64Arr
       });
   }
   const open = fitted === undefined ? 1 : exp(valueAt(fitted, column.circumstance));
-  if (ground.brakeResistor >= 0)
+  if (faultable.brakeResistor >= 0)
     conductors.push({
-      conductor: ground.brakeResistor,
-      conductance_S: valueAt(numbers.conductor_S, ground.brakeResistor) / open,
+      conductor: faultable.brakeResistor,
+      conductance_S: valueAt(numbers.conductor_S, faultable.brakeResistor) / open,
     });
-  if (ground.busCharge >= 0)
-    conductors.push({ conductor: ground.busCharge, emf_V: valueAt(numbers.emf_V, ground.busCharge) * open });
+  if (faultable.busCharge >= 0)
+    conductors.push({
+      conductor: faultable.busCharge,
+      emf_V: valueAt(numbers.emf_V, faultable.busCharge) * open,
+    });
   return { diodes: [...diodes.values()], conductors };
 }
 
-export const networkWith = (ground: Ground, faults: readonly Fault[], fitted?: Float64Array): Network =>
-  withChanges(ground.network, changesOf(ground, faults, fitted));
+export const networkWith = (
+  faultable: FaultableNetwork,
+  faults: readonly Fault[],
+  fitted?: Float64Array,
+): Network => withChanges(faultable.network, changesOf(faultable, faults, fitted));
 
 /** Where current can go in a network: per node, the nodes it can pass to, as bits. */
 export interface Ways {

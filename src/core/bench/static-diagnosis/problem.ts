@@ -23,7 +23,7 @@ export interface Posterior {
   roughMass: number;
   /** Upper estimate of the share of what was left out altogether. */
   prunedMass: number;
-  /** How many hypotheses were looked at, fitted, and polished. */
+  /** How many hypotheses were looked at, fitted, and solved again. */
   looked: number;
   fitted: number;
 }

@@ -1,22 +1,22 @@
-// Hypotheses that the probes taken cannot tell apart are one lot: weighed once for all its members.
+// Hypotheses that the probes taken cannot tell apart are one class: weighed once for all its members.
 import { answer, answerAtHand, answersOf, unasked } from './answers';
 import { slipCost, spreadOf, stateLikelihood, type HypothesisFit } from './fit';
-import { column } from './ground';
+import { column } from './faultable-network';
 import { model } from './model';
-import type { DiagnosisProblem } from './question';
+import type { DiagnosisProblem } from './problem';
 import { isBlocked } from './solve';
-import type { InheritedSolution, Hypothesis, Solution } from './tables';
+import type { ClassedSolution, Hypothesis, Solution } from './tables';
 import { byteAt, item, numberAt, indexAt, valueAt } from '../../numerics/arrays';
 
 // Taken once: looking a global up at every use costs more than the function itself.
 const { exp, log, max, min } = Math;
 
 /** A hypothesis this many nats behind the best is not looked at further. */
-export const hopeless = 24;
+export const prunedBehind_nats = 24;
 /** Deviations count for more where nothing was fitted. */
 const roughness = 1.5;
 
-export interface Lot {
+export interface EquivalenceClass {
   /** Numbers of the hypotheses. */
   members: number[];
   /** The likeliest member beforehand. */
@@ -25,12 +25,12 @@ export interface Lot {
   prior: number;
   /** ln of the prior of the likeliest and of the likelihood of the states. */
   score: number;
-  /** Another lot that the same hash leads to. */
-  beside: Lot | undefined;
+  /** Another class that the same hash leads to. */
+  beside: EquivalenceClass | undefined;
 }
 
 /** What every answer makes of an observation, computed when first asked for. */
-function lazily(of: (answer: InheritedSolution, i: number) => number, { tables, rows }: DiagnosisProblem) {
+function lazily(of: (answer: ClassedSolution, i: number) => number, { tables, rows }: DiagnosisProblem) {
   const all = rows.map((row) => answersOf(tables, row).answers);
   const known = all.map((answers) => new Float64Array(answers.length).fill(NaN));
   return (i: number, number: number): number => {
@@ -42,8 +42,8 @@ function lazily(of: (answer: InheritedSolution, i: number) => number, { tables, 
 }
 
 /** ln likelihood of the states under a hypothesis; −∞ as soon as it falls under the bar. */
-function scorer(question: DiagnosisProblem) {
-  const { tables, rows, observations, ceiling } = question;
+function scorer(problem: DiagnosisProblem) {
+  const { tables, rows, observations, ceiling } = problem;
   const all = rows.map((row) => answersOf(tables, row));
   const stateIs = (i: number, number: number): number => {
     const { states, answers } = item(all, i);
@@ -77,13 +77,16 @@ function scorer(question: DiagnosisProblem) {
  * Joins those of the hypotheses that the states leave alive and that give the same answers.
  * @param numbers of the hypotheses, the likelier ones first: each is held against the best so far
  */
-export function lotsOf(question: DiagnosisProblem, numbers: readonly number[]): Lot[] {
-  const { tables, rows } = question;
+export function equivalenceClasses(
+  problem: DiagnosisProblem,
+  numbers: readonly number[],
+): EquivalenceClass[] {
+  const { tables, rows } = problem;
   const { all, logPriors } = tables;
   const columns = rows.map((row) => answersOf(tables, row).of);
-  const score = scorer(question);
-  const byHash = new Map<number, Lot>();
-  const lots: Lot[] = [];
+  const score = scorer(problem);
+  const byHash = new Map<number, EquivalenceClass>();
+  const classes: EquivalenceClass[] = [];
   const alike = (a: number, b: number): boolean => {
     for (const of of columns) if (of[a] !== of[b]) return false;
     return true;
@@ -91,13 +94,13 @@ export function lotsOf(question: DiagnosisProblem, numbers: readonly number[]): 
   let top = -Infinity;
   const scores = Float64Array.from(numbers, (number) => {
     const logPrior = numberAt(logPriors, number);
-    const reached = logPrior + score(number, top - hopeless - logPrior);
+    const reached = logPrior + score(number, top - prunedBehind_nats - logPrior);
     top = max(top, reached);
     return reached;
   });
   for (let k = 0; k < numbers.length; k += 1) {
     const reached = valueAt(scores, k);
-    if (reached < top - hopeless) continue;
+    if (reached < top - prunedBehind_nats) continue;
     const number = numberAt(numbers, k);
     const logPrior = numberAt(logPriors, number);
     let hash = 7;
@@ -107,9 +110,9 @@ export function lotsOf(question: DiagnosisProblem, numbers: readonly number[]): 
     while (home !== undefined && !alike(home.best.number, number)) home = home.beside;
     if (home === undefined) {
       const best = item(all, number);
-      const lot = { members: [number], best, prior: exp(logPrior), score: reached, beside: first };
-      byHash.set(hash, lot);
-      lots.push(lot);
+      const equivalence = { members: [number], best, prior: exp(logPrior), score: reached, beside: first };
+      byHash.set(hash, equivalence);
+      classes.push(equivalence);
     } else {
       home.members.push(number);
       home.prior += exp(logPrior);
@@ -118,25 +121,25 @@ export function lotsOf(question: DiagnosisProblem, numbers: readonly number[]): 
       home.score = reached;
     }
   }
-  return lots;
+  return classes;
 }
 
-export const solutionsOf = ({ tables, rows }: DiagnosisProblem, { best }: Lot): Solution[] =>
+export const classSolutions = ({ tables, rows }: DiagnosisProblem, { best }: EquivalenceClass): Solution[] =>
   rows.map((row) => {
     const { answers, of } = answersOf(tables, row);
     return item(answers, indexAt(of, best.number)).solution;
   });
 
 /**
- * What the figures make of a lot, without fitting it: the shared drops are taken from another fit, what is
+ * What the figures make of a class, without fitting it: the shared drops are taken from another fit, what is
  * its own counts as noise. Near enough for what is far behind.
- * @returns per lot: ln of prior × evidence up to a constant that all share; −∞ where it is under the bar
+ * @returns per class: ln of prior × evidence up to a constant that all share; −∞ where it is under the bar
  */
-export function roughlyBy(
-  question: DiagnosisProblem,
+export function roughScorer(
+  problem: DiagnosisProblem,
   near: HypothesisFit,
-): (lot: Lot, bar: number) => number {
-  const { observations, expectation } = question;
+): (equivalence: EquivalenceClass, bar: number) => number {
+  const { observations, expectation } = problem;
   const least = (roughness * model.reading_V) ** 2;
   const costOf = lazily((a, i) => {
     const observation = item(observations, i);
@@ -151,8 +154,8 @@ export function roughlyBy(
       else variance += (roughness * value * spreadOf(a, expectation, c)) ** 2;
     }
     return min((0.5 * off * off) / variance + 0.5 * log(variance / least), slipCost);
-  }, question);
-  const columns = question.rows.map((row) => answersOf(question.tables, row).of);
+  }, problem);
+  const columns = problem.rows.map((row) => answersOf(problem.tables, row).of);
   return ({ score, best }, bar) => {
     let hope = score;
     // No figure makes it better.

@@ -20,7 +20,7 @@ export interface PaperRow {
   warnings: string;
 }
 
-export interface StartUpPaper {
+export interface StartUpDocument {
   title: string;
   identity: [label: string, value: string][];
   rows: PaperRow[];
@@ -49,7 +49,7 @@ const stepWords = (title: string, result: Payload<'commission.step'>): string =>
   ].join('; ');
 
 /** The sheet as it stands; null when there is no such job. @throws Refused where plates or choices are missing */
-export async function startUpOfJob(jobId: string): Promise<StartUpPaper | null> {
+export async function loadStartUpSheet(jobId: string): Promise<StartUpDocument | null> {
   const entries = await entriesAfter(jobId, 0);
   if (entries === null) return null;
   const state = fold(entries, { limits: await siteLimits() });
