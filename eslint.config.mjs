@@ -5,9 +5,6 @@ import tseslint from 'typescript-eslint';
 
 const testCode = ['**/*.test.ts', '**/*.test.tsx', '**/__tests__/**', 'e2e/**', 'checks/**'];
 
-/** Public faces of the core's rooms: every export of a room goes through its index. */
-const coreSources = ['src/core/**/*.ts'];
-
 const config = [
   { ignores: ['.next/**', '.data/**', '.cache/**', 'node_modules/**', 'next-env.d.ts', 'test-results/**'] },
   ...next,
@@ -44,9 +41,37 @@ const config = [
       '@typescript-eslint/no-unnecessary-type-assertion': 'error',
     },
   },
+  {
+    // What a room of the core gives away says what it is: what, units, shapes, errors, source.
+    files: ['src/core/**/*.ts', 'src/api/*.ts'],
+    // A verb says what it is in its summary.
+    ignores: [...testCode, 'src/core/verbs/!(index|verb).ts'],
+    plugins: { jsdoc },
+    rules: {
+      'jsdoc/require-jsdoc': [
+        'error',
+        {
+          publicOnly: true,
+          require: {
+            FunctionDeclaration: true,
+            ArrowFunctionExpression: true,
+            ClassDeclaration: true,
+          },
+          contexts: [
+            'TSInterfaceDeclaration',
+            'TSTypeAliasDeclaration',
+            'ExportNamedDeclaration > VariableDeclaration',
+          ],
+          enableFixer: false,
+        },
+      ],
+      'jsdoc/no-types': 'error',
+      'jsdoc/require-throws-description': 'error',
+      'jsdoc/require-param-description': 'error',
+      'jsdoc/require-returns-description': 'error',
+    },
+  },
   // The launcher and the command line talk to a terminal; that is their interface.
   { files: ['launcher/**', 'src/cli/**'], rules: { 'no-console': 'off' } },
 ];
-void jsdoc;
-void coreSources;
 export default config;

@@ -5,6 +5,7 @@ export default defineConfig({
   testDir: './e2e',
   outputDir: './test-results/playwright',
   timeout: 60_000,
+  forbidOnly: process.env['CI'] !== undefined,
   expect: { timeout: 8_000 },
   use: {
     viewport: { width: 1280, height: 800 },

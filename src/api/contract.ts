@@ -248,7 +248,9 @@ export const contract = {
   'POST /api/v1/rig': { body: z.unknown(), heaviest: 256_000, answer: answerOf<RigState>() },
 } as const satisfies Record<string, Route>;
 
+/** The contract as a type. */
 export type Contract = typeof contract;
+/** Method and path of a route. */
 export type RouteKey = keyof Contract;
 
 /** What a route takes as its body, as a client writes it. */
@@ -259,9 +261,11 @@ export type BodyOf<K extends RouteKey> = Contract[K] extends { body: infer B ext
 export type ParsedBodyOf<K extends RouteKey> = Contract[K] extends { body: infer B extends z.ZodType }
   ? z.output<B>
   : undefined;
+/** What stands behind the `?` of a route. */
 export type QueryOf<K extends RouteKey> = Contract[K] extends { query: infer Q extends z.ZodType }
   ? z.output<Q>
   : undefined;
+/** What a route answers. */
 export type AnswerOf<K extends RouteKey> = z.output<Contract[K]['answer']>;
 
 /** Names of the parts of a path that vary. */

@@ -2,6 +2,7 @@
 import Papa from 'papaparse';
 import * as z from 'zod';
 
+/** A line of the text, split into what may be terminals and values. */
 export interface TableRow {
   /** Counted from 1; of a JSON text that is one array, the item. */
   line: number;

@@ -6,6 +6,7 @@ import { item, indexAt } from '../../numerics/arrays';
 
 const noColumns: readonly number[] = [];
 
+/** Stands for an answer that was not asked for yet. */
 export const unasked = -1;
 
 /** The answers to a probe, with room for every hypothesis that there is now. */

@@ -20,6 +20,7 @@ import { byteAt, item, valueAt } from '../../numerics/arrays';
 // Taken once: looking a global up at every use costs more than the function itself.
 const { abs, log, min } = Math;
 
+/** The faults of a hypothesis without their sizes. */
 export const namesOf = ({ faults }: Hypothesis): NamedFault[] =>
   faults.map(({ component, mode }) => ({ component, mode }));
 
@@ -71,6 +72,7 @@ const includes = (bigger: readonly NamedFault[], smaller: readonly NamedFault[])
   smaller.length > 0 &&
   smaller.every((s) => bigger.some((b) => b.component === s.component && b.mode === s.mode));
 
+/** Joins what the readings taken cannot tell apart, best first. */
 export function groupsOf(problem: DiagnosisProblem, { weighed }: Posterior): CandidateGroup[] {
   const groups: CandidateGroup[] = [];
   const { ceiling } = problem;

@@ -1,6 +1,7 @@
 import { positionsOf, type Stage } from '../../equipment/power-stage';
 import { circumstancePrior } from './model';
 
+/** A trap of the set-up that changes the network. */
 export type CircumstanceCode = keyof typeof circumstancePrior;
 
 /** The set-up that a hypothesis assumes: as it should be, or with a trap in it. */

@@ -35,6 +35,10 @@ const advice: Record<ConditionCode, string> = {
     'Every reading is near zero: touch the leads apart, check for a wire whisker, then try again.',
 };
 
+/**
+ * A trap with its advice.
+ * @param more said after the usual advice
+ */
 export const condition = (code: ConditionCode, probability: number, more = ''): Condition => ({
   code,
   probability,

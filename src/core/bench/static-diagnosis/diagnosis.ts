@@ -74,6 +74,7 @@ export interface Diagnosis {
   effort: { hypotheses: number; fitted: number; roughMass: number; prunedMass: number };
 }
 
+/** A diagnosis without a verdict, with the reason. */
 export const invalid = (code: string, text: string, extra: Partial<Diagnosis> = {}): Diagnosis => ({
   verdict: 'invalid',
   candidates: [],

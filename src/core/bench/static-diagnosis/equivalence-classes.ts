@@ -16,6 +16,7 @@ export const prunedBehind_nats = 24;
 /** Deviations count for more where nothing was fitted. */
 const roughness = 1.5;
 
+/** Hypotheses that give the same answers to the probes taken. */
 export interface EquivalenceClass {
   /** Numbers of the hypotheses. */
   members: number[];
@@ -124,6 +125,7 @@ export function equivalenceClasses(
   return classes;
 }
 
+/** What a class says of each observation. */
 export const classSolutions = ({ tables, rows }: DiagnosisProblem, { best }: EquivalenceClass): Solution[] =>
   rows.map((row) => {
     const { answers, of } = answersOf(tables, row);

@@ -34,6 +34,7 @@ export const positionIndex = recordOf(positions, (p) => positions.indexOf(p));
  * share: the drop of each family (V) and the slope n·Vt (fraction).
  */
 export const families: readonly Family[] = ['rectifier', 'freewheel', 'brake', 'precharge'];
+/** Columns of a fit: each device's own deviation, its family's shift, leaks, the circumstance. */
 export const column = {
   device: (position: Position): number => positionIndex[position],
   /** The columns before this are the devices' own. */
@@ -62,6 +63,10 @@ export interface FaultableNetwork {
   busCharge: number;
 }
 
+/**
+ * The network of a stage under one circumstance, with a place for every fault.
+ * @param familyShift_V by which a family's drops differ, V
+ */
 export function faultableNetwork(
   circumstance: Circumstance,
   familyShift_V: Partial<Record<Family, number>>,
@@ -98,6 +103,7 @@ export function faultableNetwork(
   };
 }
 
+/** The resistance of a short or a leak, Ω. */
 export const ohmOf = (fault: Fault): number =>
   fault.ohm ?? (fault.mode === 'short' ? defaultShortOhm : defaultLeakOhm);
 
@@ -162,6 +168,10 @@ function changesOf(faultable: FaultableNetwork, faults: readonly Fault[], fitted
   return { diodes: [...diodes.values()], conductors };
 }
 
+/**
+ * The network with faults put in.
+ * @param fitted sizes and drops from a fit, one per column
+ */
 export const networkWith = (
   faultable: FaultableNetwork,
   faults: readonly Fault[],

@@ -49,6 +49,10 @@ export interface Ceiling {
   bounds: readonly { blocked: number; conducting: number }[];
 }
 
+/**
+ * What the meter's ceiling makes of each observation.
+ * @param volts of the ceiling
+ */
 export const ceilingFor = (observations: readonly Observation[], volts: number): Ceiling => ({
   volts,
   bounds: observations.map((o) => ({

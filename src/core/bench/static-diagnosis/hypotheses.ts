@@ -15,6 +15,7 @@ import { normalisers, pairWeight, variantsOf } from './variants';
 import type { Hypothesis, Tables } from './tables';
 import { item } from '../../numerics/arrays';
 
+/** A name for a set of faults, whatever their order and size. */
 export const nameOfFaults = (faults: readonly { component: string; mode: string }[]): string =>
   faults
     .map((f) => `${f.component} ${f.mode}`)

@@ -5,6 +5,7 @@
  */
 import type { FaultMode } from '../../equipment/power-stage';
 
+/** Spreads and chances of the diagnosis (common practice, no source). */
 export const model = {
   /** How far a family's drop may lie from the typical one: make, age and temperature together, V. */
   family_V: 0.06,

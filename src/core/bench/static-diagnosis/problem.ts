@@ -13,6 +13,7 @@ export interface Weighed {
   rough: boolean;
 }
 
+/** What the weighing of all hypotheses gives. */
 export interface Posterior {
   /** What has a share worth comparing, best first. */
   weighed: Weighed[];
@@ -28,6 +29,7 @@ export interface Posterior {
   fitted: number;
 }
 
+/** Readings to be explained, with the tables of the stage and meter they were taken on. */
 export interface DiagnosisProblem {
   tables: Tables;
   observations: readonly Observation[];

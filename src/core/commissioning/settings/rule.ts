@@ -3,6 +3,7 @@ import type { Plate, PlateSums } from '../../equipment/plate';
 import type { StartUpChoices } from '../../equipment/application';
 import type { Rating } from '../../equipment/drive-words';
 
+/** What a rule computes from. */
 export interface StartUpContext {
   /** Of several motors alike their sum in power and current. */
   plate: Plate;
@@ -21,6 +22,7 @@ export type RuleOutcome =
   | { value: number | readonly string[]; sum: string; warnings?: readonly string[] }
   | { refused: string; remedy: string; sum: string };
 
+/** A rule of the start-up sheet. */
 export interface StartUpRule {
   concept: ConceptId;
   /** What the rule is called, and as a formula. */
@@ -33,6 +35,7 @@ export interface StartUpRule {
   apply: (context: StartUpContext) => RuleOutcome | null;
 }
 
+/** Where no source is named. */
 export const practice = 'common practice, no source';
 
 /** A rule that enters what the plate says. */

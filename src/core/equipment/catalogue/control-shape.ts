@@ -45,6 +45,7 @@ const parameterSchema = z.strictObject({
   register,
 });
 
+/** Live values that a type can show over its bus. */
 export const liveKeys = [
   'state',
   'alarm',

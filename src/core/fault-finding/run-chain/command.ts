@@ -29,6 +29,7 @@ export function controlPlace(facts: ChainFacts): Place | undefined {
   return selected === 'by-input' && selector !== undefined ? (selector ? 'remote' : 'local') : undefined;
 }
 
+/** Is the control place known, and does it agree with its selector? */
 export function place(facts: ChainFacts): LinkJudgement {
   const at = controlPlace(facts);
   const selector = carrierOf(facts, 'local-remote');
@@ -54,6 +55,7 @@ export function place(facts: ChainFacts): LinkJudgement {
 const sourceWords = (facts: ChainFacts, at: Place, of: 'run' | 'reference'): string =>
   String(meaning(facts, `place.${at}-${of}`) ?? 'where is not known');
 
+/** Is run given, from where it is taken? */
 export function run(facts: ChainFacts): LinkJudgement {
   const at = controlPlace(facts);
   const source = at === undefined ? undefined : meaning(facts, `place.${at}-run`);
@@ -142,6 +144,7 @@ function runBySerial(facts: ChainFacts, before: readonly Evidence[]): LinkJudgem
     : { state: 'open', why: 'The controller gives no run.', evidence: word };
 }
 
+/** Is the wanted direction allowed? */
 export function direction(facts: ChainFacts): LinkJudgement {
   const reversing = carriers(facts).filter(
     (c) => (c.carries === 'run-reverse' || c.carries === 'reverse') && c.on === true,
@@ -188,6 +191,7 @@ function shareOf(facts: ChainFacts, input: 'AI1' | 'AI2'): number | undefined {
 
 const presetBits = ['preset-1', 'preset-2', 'preset-3'] as const;
 
+/** Is there a reference above the lowest frequency? */
 export function reference(facts: ChainFacts): LinkJudgement {
   const at = controlPlace(facts);
   const source = at === undefined ? undefined : meaning(facts, `place.${at}-reference`);
@@ -267,6 +271,7 @@ export function reference(facts: ChainFacts): LinkJudgement {
   };
 }
 
+/** Does a limit hold the output at zero? */
 export function limitsLink(facts: ChainFacts): LinkJudgement {
   const named = ['limit.current', 'limit.current-amps', 'limit.torque', 'limit.maximum-frequency'] as const;
   const set = named.flatMap((concept) => {
@@ -281,6 +286,7 @@ export function limitsLink(facts: ChainFacts): LinkJudgement {
     : { state: 'closed', why: 'No limit is zero.', evidence };
 }
 
+/** Does the output run? */
 export function output({ live }: ChainFacts): LinkJudgement {
   const evidence = [
     ...(live.state === undefined ? [] : [{ what: 'state', said: live.state }]),

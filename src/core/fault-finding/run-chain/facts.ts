@@ -96,6 +96,7 @@ export const inputsKnown = (facts: ChainFacts): boolean =>
   carriers(facts).length ===
   facts.control.inputs.filter(({ id }) => parameterFor(facts.control, inputConcept(id))).length;
 
+/** What a parameter says by its concept; undefined where it was not read. */
 export const meaning = ({ control, values }: ChainFacts, concept: ConceptId): string | number | undefined =>
   meaningOf(control, values, concept);
 
@@ -119,6 +120,7 @@ export const lookAtInput = ({ mark }: Pick<Carrier, 'mark'>): NextLook => ({
   minutes: 1,
 });
 
+/** Look at a parameter on the display. */
 export const lookAtParameter = ({ control }: ChainFacts, concept: ConceptId): NextLook => {
   const p = parameterFor(control, concept);
   return { what: p === undefined ? 'Look at the display.' : `Read ${p.number} ${p.name}.`, minutes: 1 };

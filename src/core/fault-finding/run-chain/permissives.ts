@@ -14,6 +14,7 @@ import {
 } from './facts';
 import { inputFunctionNames, type InputFunction } from '../../equipment/concepts';
 
+/** Are both channels of the safe torque off released? Null where the type has none. */
 export function safeStop({ control, live }: ChainFacts): LinkJudgement | null {
   const { safeStop: pair } = control;
   if (pair === null) return null;
@@ -79,6 +80,7 @@ function allMustBe(
   return list.length === 0 ? none : { state: 'closed', why: closed, evidence };
 }
 
+/** Is the enable input on, where one is needed? */
 export function enable(facts: ChainFacts): LinkJudgement {
   const list = inputsOf(facts, ['enable']);
   const needed = meaning(facts, 'run.enable-needed');
@@ -92,6 +94,7 @@ export function enable(facts: ChainFacts): LinkJudgement {
   });
 }
 
+/** Are all interlock inputs on? */
 export const interlock = (facts: ChainFacts): LinkJudgement =>
   allMustBe(
     facts,
@@ -103,6 +106,7 @@ export const interlock = (facts: ChainFacts): LinkJudgement =>
     },
   );
 
+/** Is nothing asking for a coast stop? */
 export function coast(facts: ChainFacts): LinkJudgement {
   const source = meaning(facts, 'coast.source');
   const control = meaning(facts, 'run.serial-control');

@@ -6,6 +6,7 @@ const peak = Math.SQRT2;
 /** Below this share of it the unit does not start (common practice, no source). */
 const enough = 0.8;
 
+/** Is the supply there, and high enough? */
 export function supply({ live, supply_V, control }: ChainFacts): LinkJudgement {
   const alarm = control.alarms.find((a) => a.code === live.alarm);
   if (alarm?.family === 'input-phase-loss' || alarm?.family === 'undervoltage')
@@ -34,6 +35,7 @@ export function supply({ live, supply_V, control }: ChainFacts): LinkJudgement {
     : { state: 'open', why: 'The bus is not up: supply, fuses, contactor, precharge.', evidence };
 }
 
+/** Is the bank charged and the precharge bridged? */
 export function precharge({ live }: ChainFacts): LinkJudgement {
   const evidence = live.state === undefined ? [] : [{ what: 'state', said: live.state }];
   if (live.state === undefined)
@@ -48,6 +50,7 @@ export function precharge({ live }: ChainFacts): LinkJudgement {
     : { state: 'closed', why: 'Charged.', evidence };
 }
 
+/** Is no trip standing? */
 export function trip({ live, control }: ChainFacts): LinkJudgement {
   if (live.alarm === undefined)
     return {

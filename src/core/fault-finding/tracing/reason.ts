@@ -14,6 +14,7 @@ export interface CheckAnswer {
 /** What a hazard weighs, in minutes: isolating and proving dead takes its time too (common practice, no source). */
 const hazard_min: Readonly<Record<Hazard, number>> = { none: 0, dead: 6, control: 4, live: 20 };
 
+/** What a check costs, minutes, with those that its hazard adds. */
 export const costOf = ({ minutes, hazard }: Check): number => minutes + hazard_min[hazard];
 
 /** Chances of the causes, in the order of the table. */

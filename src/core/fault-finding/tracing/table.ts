@@ -16,6 +16,7 @@ export interface TraceCause {
 
 /** Live figures a rule may look at: bus volts over the peak of the supply, amps over the rating, and so on. */
 export const liveFigures = ['busShare', 'currentShare', 'reference_Hz', 'heatsink_C', 'running'] as const;
+/** A live value that can say the outcome of a check. */
 export type LiveFigure = (typeof liveFigures)[number];
 
 /** When the drive itself already says the outcome of a check: by an entry or by a live figure. */

@@ -16,6 +16,7 @@ export interface Mesh {
   total: Float64Array;
 }
 
+/** An empty mesh of n nodes. */
 export const mesh = (n: number): Mesh => ({
   n,
   between: new Float64Array(n * n),

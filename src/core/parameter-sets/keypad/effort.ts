@@ -6,8 +6,10 @@ import type { Press } from './pad';
  * Common practice, no source.
  */
 export const heldEffort = 2;
+/** What holding a key for some ticks costs, beside a press of 1. */
 export const rampEffort = (ticks: number): number => 4 + ticks / 4;
 
+/** What some presses cost together. */
 export const effortOf = (presses: readonly Press[]): number =>
   presses.reduce(
     (sum, { held, ticks }) => sum + (ticks !== undefined ? rampEffort(ticks) : held ? heldEffort : 1),

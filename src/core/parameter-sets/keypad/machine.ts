@@ -20,6 +20,7 @@ export interface PadDrive {
   allLocked: boolean;
 }
 
+/** What one press does. */
 export interface Pressed {
   state: PadState;
   /** What the keypad hands to the drive to keep. */
@@ -28,6 +29,7 @@ export interface Pressed {
 
 const ring = (at: number, by: number, length: number): number => (((at + by) % length) + length) % length;
 
+/** The parameter at a place of a group; undefined where there is none. */
 export const entryAt = (
   pad: Pad,
   { group, place }: { group: number; place: number },

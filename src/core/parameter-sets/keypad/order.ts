@@ -10,6 +10,7 @@ export interface Tour {
   after: readonly ReadonlySet<number>[];
 }
 
+/** An order of stops, with what it costs. */
 export interface Ordered {
   order: number[];
   /** The spot of each stop, in that order. */

@@ -57,6 +57,7 @@ export interface Track {
   valueAt: (place: number) => number;
 }
 
+/** The values that a parameter's keys run through. */
 export function trackOf(pad: Pick<Pad, 'rating' | 'operation'>, p: Parameter): Track {
   const { choices, scale } = p;
   if (choices !== undefined)
@@ -95,5 +96,6 @@ export function heldSteps(hold: NonNullable<Operation['hold']>, ticks: number): 
   }, 0);
 }
 
+/** Is it the same touch? */
 export const same = (a: KeyTouch | undefined, b: KeyTouch): boolean =>
   a !== undefined && a.cap === b.cap && a.held === b.held;

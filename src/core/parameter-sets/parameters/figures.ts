@@ -69,6 +69,7 @@ export function carriedFigure(
   return { value, sum: null };
 }
 
+/** A value brought to the range and the steps of a parameter. */
 export interface Stepped {
   value: number;
   /** It was outside the range of the entry, which it met at this edge. */

@@ -7,6 +7,7 @@ const ofDriveAmps: readonly ConceptId[] = [
   'stop.dc-current',
   'brake.release-current',
 ];
+/** Is it a percentage of the drive's rated current? */
 export const isShareOfDrive = (concept: ConceptId): boolean => ofDriveAmps.includes(concept);
 
 /** The same thing in amps on one type and in percent of the drive on another. */
@@ -30,6 +31,7 @@ export const roundsDown = (concept: ConceptId): boolean =>
 
 /** Times that count to a frequency. */
 const rampTimes: readonly ConceptId[] = ['ramp.up', 'ramp.down', 'ramp.up-2', 'ramp.down-2'];
+/** Is it a time that counts to a ramp's reference frequency? */
 export const isRampTime = (concept: ConceptId): boolean => rampTimes.includes(concept);
 
 /** They belong to a motor, a unit or a moment, not to a set that is carried. */

@@ -24,6 +24,7 @@ export function entryFor({ parameters }: Pick<Control, 'parameters'>, text: stri
   return alike.length === 1 ? alike[0] : undefined;
 }
 
+/** A value as it was read, with a note on how, or why it cannot be taken. */
 export type ReadValue =
   | { value: number; note: string | null }
   /** Why it cannot be taken. */

@@ -50,6 +50,7 @@ const kinds: Readonly<Record<string, Kind>> = {
 
 /** Figures that can be judged. */
 export const judgedKeys: readonly string[] = Object.keys(kinds);
+/** Is it a figure of the output side? */
 export const isOutput = (key: string): boolean => kinds[key]?.startsWith('out') ?? false;
 
 const mean = (list: readonly number[]): number => list.reduce((s, v) => s + v, 0) / Math.max(1, list.length);

@@ -12,6 +12,7 @@ const settled_s = 0.1;
 const fits = 4;
 /** A load so near is put right no further; at first sight one that is about right. */
 const closeTo = 0.04;
+/** A load fitted to within this share is good enough. */
 export const aboutRight = 0.25;
 const leastShare = 0.02;
 const mostShare = 3;
@@ -25,8 +26,10 @@ export interface Base {
   outputs?: (share: number) => Figures;
 }
 
+/** A change to a circuit: a cause at one size. */
 export type Change = (c: WaveCase) => WaveCase;
 
+/** A cause at one size on one base, to be simulated. */
 export interface Try {
   cause: WaveformCause;
   base: Base;
@@ -37,6 +40,7 @@ export interface Try {
   misfit: number;
 }
 
+/** Mean square of what measured and expected figures differ by, in standard deviations; Infinity where none can be compared. */
 export function distance(measured: Measured, expected: Figures): number {
   let sum = 0;
   let judged = 0;

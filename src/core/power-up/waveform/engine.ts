@@ -9,6 +9,7 @@ import { item, valueAt } from '../../numerics/arrays';
 export const samplesPerPeriod = 512;
 /** A sample is 2¹⁴ ticks, so all times are whole ticks: 2.4 ns at 50 Hz. */
 export const longestLevel = 14;
+/** Ticks between two samples. */
 export const ticksPerSample = 2 ** longestLevel;
 /** So many events on end are chatter: then steps of 2⁶ ticks (0.15 µs at 50 Hz) are taken blind. */
 const chatterEvents = 60;
@@ -16,8 +17,10 @@ const blindLevel = 6;
 /** A current or voltage so little below zero is zero. */
 const slack = 1e-7;
 
+/** What a leg's gates ask for. */
 export type Gate = 'none' | 'hi' | 'lo';
 
+/** A running circuit: driven by gates and by what is drawn, read at any tick. */
 export interface Engine {
   ticksPerSecond: number;
   ticks: () => number;

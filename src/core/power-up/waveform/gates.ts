@@ -1,6 +1,7 @@
 import type { Inverter } from './case';
 import type { Gate } from './engine';
 
+/** A change of a leg's gate at a tick. */
 export interface GateEdge {
   tick: number;
   leg: number;

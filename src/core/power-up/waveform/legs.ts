@@ -23,6 +23,7 @@ export interface Legs {
 const [float, up, down] = [0, 1, 2] as const;
 const mostStretches = 8;
 
+/** The three legs and the motor behind a given bus. */
 export function legsFor({ inverter, motor }: WaveCase): Legs {
   const { Vce, Rce, Vfd, Rfd } = inverter;
   const R = motor.R + (Rce + Rfd) / 2;

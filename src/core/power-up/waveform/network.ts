@@ -12,6 +12,7 @@ export const [ONE, LOAD, SIN, COS, SIN1, COS1] = [0, 1, 2, 3, 4, 5] as const;
 export const GROUND = -1;
 /** No wire or contact is better than this, Ω; keeps ideal parts solvable. */
 export const leastOhm = 1e-5;
+/** Resistance of what does not conduct, Ω. */
 export const offOhm = 1e6;
 
 interface Branch {
@@ -56,8 +57,10 @@ export const legStates = {
   hiBoth: 7,
   loBoth: 8,
 } as const;
+/** What conducts in a leg. */
 export type LegState = (typeof legStates)[keyof typeof legStates];
 
+/** The circuit with nodes and branches by number. */
 export interface SwitchedNetwork {
   given: WaveCase;
   nodes: number;

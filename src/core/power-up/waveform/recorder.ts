@@ -10,9 +10,12 @@ export const filteredNames = ['vuvMean', 'vvwMean', 'vwuMean'] as const;
 /** A quantity of a run that can be drawn. */
 export type TraceName = OutputName | (typeof pairNames)[number] | (typeof filteredNames)[number];
 
+/** Quantities of supply and bus. */
 export const busNames = ['vdc', 'ia', 'ib', 'ic', 'idc'] as const;
+/** Quantities of the output. */
 export const motorNames = ['iu', 'iv', 'iw', 'vu', 'vv', 'vw', ...pairNames] as const;
 
+/** What a recorder made of a run. */
 export interface Recording {
   sums: Sums;
   /** 512 a period of the supply, from the window's start. */
@@ -27,6 +30,10 @@ export interface Samples {
   columns: () => Partial<Record<TraceName, Float64Array>>;
 }
 
+/**
+ * Room for samples of some quantities.
+ * @param room how many samples
+ */
 export function samplesOf(names: readonly TraceName[], room: number): Samples {
   const count = names.length;
   const kept = new Float64Array(room * count);
@@ -51,6 +58,7 @@ export function samplesOf(names: readonly TraceName[], room: number): Samples {
   };
 }
 
+/** Records a run as it goes. */
 export interface Recorder {
   /** The engine stands at the window's start, or at the start of whole periods of f1. */
   begin: () => void;

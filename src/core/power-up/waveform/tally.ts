@@ -14,6 +14,7 @@ export interface Sums {
 /** Places in the tally's clock: ticks summed, of them in whole periods; sine and cosine where the last stretch ended, and where that was. */
 const slot = { summed: 0, inWhole: 1, sine: 2, cosine: 3, endedAt: 4 } as const;
 
+/** Adds up integrals of a run, stretch by stretch. */
 export interface Tally {
   /** A stretch from one tick to another, with the values at its ends. */
   add: (before: Float64Array, after: Float64Array, from: number, to: number) => void;

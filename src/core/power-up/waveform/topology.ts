@@ -26,7 +26,9 @@ export interface Topology {
   outputs: Float64Array;
 }
 
+/** Quantities that a pattern of conduction gives, in their order. */
 export const outputNames = ['vdc', 'ia', 'ib', 'ic', 'idc', 'iu', 'iv', 'iw', 'vu', 'vv', 'vw'] as const;
+/** A quantity that a pattern of conduction gives. */
 export type OutputName = (typeof outputNames)[number];
 
 /** Rows of one pattern of conduction. @param on per valve; @param legs per leg, of `legStates` */

@@ -70,6 +70,7 @@ export interface Costed {
   out: string | null;
 }
 
+/** A figure on which the choice depends, and where it turns. */
 export interface Sensitive {
   figure: FigureId;
   name: string;

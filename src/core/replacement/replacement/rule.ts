@@ -33,4 +33,5 @@ export const row = (
   more: Pick<FitRow, 'sum' | 'action'> = {},
 ): Omit<FitRow, 'id' | 'name'> => ({ verdict, old, next, text, ...more });
 
+/** What stands where nothing is known. */
 export const unknown = 'not known';

@@ -82,6 +82,7 @@ const enough = (
   },
 });
 
+/** Volts, amps, brake, safe torque off, signals. */
 export const electricalRules: readonly FitRule[] = [
   {
     id: 'volts',

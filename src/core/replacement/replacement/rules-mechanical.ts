@@ -34,6 +34,7 @@ const compared = (
   },
 });
 
+/** Footprint, drilling, clearance, entry, protection, ambient. */
 export const mechanicalRules: readonly FitRule[] = [
   {
     id: 'footprint',

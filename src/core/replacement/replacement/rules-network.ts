@@ -32,6 +32,7 @@ const names = (u: FitUnit): string => {
   return list === undefined ? unknown : list.length === 0 ? 'none' : list.map((n) => n.name).join(', ');
 };
 
+/** Network, firmware and what the control system must know. */
 export const networkRules: readonly FitRule[] = [
   {
     id: 'network',

@@ -27,6 +27,7 @@ export interface TerminalBlock {
 }
 
 const relayDoes = (role: string): string => role.split(':').slice(0, 2).join(':');
+/** The contact that a role asks for; null where it is none of a relay. */
 export const contactOf = (role: WireRole | 'none' | 'unknown'): Contact | null =>
   role.startsWith('relay:') ? (contacts.find((c) => role.endsWith(`:${c}`)) ?? null) : null;
 
@@ -110,6 +111,7 @@ const toChange = 10;
 const takenFromAnother = 5;
 const wrongReference = 4;
 const missingContact = 100;
+/** What a place costs that a node cannot have. */
 export const noPlace = 1000;
 
 /** What `node` costs at `block` of `next`. `wanted`: what the nodes do, so that no place is taken from one that is there already. */

@@ -57,6 +57,7 @@ export const roles: readonly WireRole[] = [
     .flatMap((f) => contacts.map((c) => `relay:${f}:${c}` as const)),
 ];
 
+/** What kind of terminal it is. */
 export type Electrical =
   | 'power'
   | 'digital'

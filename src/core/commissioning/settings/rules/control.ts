@@ -4,6 +4,7 @@ import { chosen, practice, type StartUpRule } from '../rule';
 
 const usualCarrier_kHz = 4;
 
+/** Where run and speed come from, and what the inputs do. */
 export const controlRules: readonly StartUpRule[] = [
   chosen('place.selected', 'Control place', () => ({
     value: 'remote',

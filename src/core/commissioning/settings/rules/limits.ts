@@ -35,6 +35,10 @@ const overloadWarnings = ({ plate, motors }: StartUpContext): string[] => [
     : []),
 ];
 
+/**
+ * Protection, limits and ramps.
+ * @param percentFloor the lowest overload the type takes, percent of the drive
+ */
 export const limitRules = (percentFloor: number): readonly StartUpRule[] => [
   {
     concept: 'protect.overload-amps',

@@ -2,6 +2,7 @@
 import { isLifting, isVariableTorque } from '../../../equipment/application';
 import { chosen, fromPlate, type StartUpRule } from '../rule';
 
+/** The default set, then the motor by its plate. */
 export const motorRules: readonly StartUpRule[] = [
   chosen('region', 'Region before everything else', ({ choices, plate }) => ({
     value: choices.region,

@@ -1,12 +1,17 @@
 import type { TraceCause, Check, Hazard, ReadRule, TraceTable } from '../table';
 
+/**
+ * A cause of a table.
+ * @param weight how often it is this one;
+ * @param remedy_min minutes to try the remedy
+ */
 export const cause = (
   id: string,
   name: string,
   weight: number,
-  cure_min: number,
+  remedy_min: number,
   remedy: string,
-): TraceCause => ({ id, name, weight, remedy, cure_min });
+): TraceCause => ({ id, name, weight, remedy, remedy_min });
 
 /** A check with two outcomes: `given` is the chance of the first under a cause, `otherwise` under all others. */
 export function check(

@@ -20,6 +20,7 @@ const plateCheck = (read: boolean) =>
     read: [{ outcome: 'yes', concept: 'motor.ident-state', is: ['stale', 'failed'] }],
   } : {});
 
+/** Trips by current and load. */
 export const currentTables = [
   table(
     'overcurrent-accelerating',

@@ -1,6 +1,7 @@
 // Trips of heat.
 import { cause, check, table } from './build';
 
+/** Trips by heat. */
 export const heatTables = [
   table(
     'over-temperature',

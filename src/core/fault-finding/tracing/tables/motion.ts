@@ -1,6 +1,7 @@
 // No alarm, and yet it does not do what is wanted.
 import { cause, check, table } from './build';
 
+/** Problems without a trip: it does not move, or not as it should. */
 export const motionTables = [
   table(
     'no-motion',

@@ -3,6 +3,7 @@ import { cause, check, table } from './build';
 
 const meter = { tool: 'multimeter' };
 
+/** Trips by signals, links and sensors. */
 export const signalTables = [
   table(
     'external',

@@ -8,6 +8,7 @@ const busAtRest = (given: Check['outcomes'][number]['given'], otherwise: number)
     read: [{ outcome: 'yes', live: 'busShare', atLeast: 1.12 }, { outcome: 'no', live: 'busShare', below: 1.12 }],
   });
 
+/** Trips of supply, bank and bus. */
 export const supplyTables = [
   table(
     'input-phase-loss',

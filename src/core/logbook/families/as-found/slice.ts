@@ -5,6 +5,7 @@ import { sliceOf } from '../../slice';
 /** Faults and switches as they were found, or why they could not be captured. */
 export type AsFound = { captured: Payload<'as-found.captured'> } | { impossible: string };
 
+/** Null before anybody looked. */
 export const asFound = sliceOf<AsFound | null>()({
   key: 'asFound',
   init: null,

@@ -66,6 +66,7 @@ export const readings = sliceOf<readonly KeptReading[], Bench>()({
   },
 });
 
+/** Readings that no longer count as a whole: taken again, or of a unit that came out. */
 export const setAside = sliceOf<readonly SetAside[], Bench>()({
   key: 'setAside',
   init: [],

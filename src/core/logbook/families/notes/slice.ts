@@ -10,6 +10,7 @@ export interface JobQuestion {
   answer: string | null;
 }
 
+/** Notes, in their order. */
 export const notes = sliceOf<readonly EntryOf<'note.added'>[]>()({
   key: 'notes',
   init: [],
@@ -20,6 +21,7 @@ export const notes = sliceOf<readonly EntryOf<'note.added'>[]>()({
   },
 });
 
+/** Questions, open and answered. */
 export const questions = sliceOf<readonly JobQuestion[]>()({
   key: 'questions',
   init: [],

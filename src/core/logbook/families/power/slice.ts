@@ -128,6 +128,7 @@ export function runsUnderLoad({ power }: Pick<PowerJob, 'power'>): 'yes' | 'no' 
   return follows && (loaded || motor) && (last === undefined || last === 'sound') ? 'yes' : 'doubt';
 }
 
+/** First power and what was measured under power; a new unit begins anew. */
 export const power = sliceOf<PowerState, PowerJob & { swap: UnitChange }>()({
   key: 'power',
   init: noPower,

@@ -132,6 +132,7 @@ export function signatureBlocker(registers: Registers): string | null {
       : null;
 }
 
+/** Jumpers, writes, walked loops, kept trends. */
 export const registers = sliceOf<Registers>()({
   key: 'registers',
   init: noRegisters,

@@ -39,6 +39,7 @@ export interface SwapState {
   signedOff: EntryOf<'job.signed-off'> | null;
 }
 
+/** Before anybody thought of another unit. */
 export const noSwap: SwapState = {
   figures: null,
   decision: null,

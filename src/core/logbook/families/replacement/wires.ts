@@ -1,6 +1,7 @@
 import type { LedgerWire } from '../../../replacement/wires';
 import type { EntryOf } from '../../entry';
 
+/** Kinds of entries about one wire. */
 export const wireKinds = [
   'wire.noted',
   'wire.removed',

@@ -32,6 +32,7 @@ export interface SafetyState {
   lapsed: { why: 'absence' | 'other-person' | 'source-back'; at: number; detail: string } | null;
 }
 
+/** Before anything was isolated. */
 export const freshSafety: SafetyState = {
   by: null,
   lastAt: 0,
@@ -44,6 +45,11 @@ export const freshSafety: SafetyState = {
   lapsed: null,
 };
 
+/**
+ * The proof begins anew.
+ * @param lapsed why, where something had been measured;
+ * @param keep what stays of before
+ */
 export const restart = (
   state: SafetyState,
   lapsed: SafetyState['lapsed'],

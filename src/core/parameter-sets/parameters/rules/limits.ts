@@ -33,6 +33,7 @@ const above = (
     given([num(high), num(low)], (a, b) => when(a > b, text, `${a} ${unit} against ${b} ${unit}`)),
 });
 
+/** Protection, limits, ramps. */
 export const limitAudits: readonly AuditRule[] = [
   {
     id: 'overload-plate',

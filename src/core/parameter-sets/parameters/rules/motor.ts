@@ -31,6 +31,7 @@ const againstPlate = (
 const mostSlip = 0.12;
 const fluxTolerance = 0.05;
 
+/** The motor's plate against the set. */
 export const motorAudits: readonly AuditRule[] = [
   againstPlate('plate-power', 'motor power', 'motor.power', 'kW', (p) => kilowatts(p.power)),
   againstPlate('plate-volts', 'motor voltage', 'motor.voltage', 'V', (p) => p.volts),

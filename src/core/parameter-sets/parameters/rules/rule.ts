@@ -29,6 +29,7 @@ export interface AuditFacts extends AuditContext {
   functions: readonly { mark: string; does: string }[];
 }
 
+/** A finding with its calculation; null: nothing to say. */
 export type AuditJudgement = { text: string; sum: string } | null;
 
 /** A rule that looks at a set and its circumstances. */

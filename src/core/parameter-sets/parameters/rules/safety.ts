@@ -19,6 +19,7 @@ const left = (
     given([is(concept)], (value) => when(value === wrong, text, `it is “${value.replaceAll('-', ' ')}”`)),
 });
 
+/** Supervision that is off, locks, what restarts by itself. */
 export const safetyAudits: readonly AuditRule[] = [
   left(
     'overload-off',

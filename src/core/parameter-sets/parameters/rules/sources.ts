@@ -35,6 +35,7 @@ const jumperRule = (id: 'AI1' | 'AI2'): AuditRule => ({
   },
 });
 
+/** Where run and speed come from, against inputs and signals. */
 export const sourceAudits: readonly AuditRule[] = [
   {
     id: 'reverse-locked',
