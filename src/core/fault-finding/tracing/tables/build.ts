@@ -11,7 +11,7 @@ export const cause = (
   weight: number,
   remedy_min: number,
   remedy: string,
-): TraceCause => ({ id, name, weight, remedy, remedy_min });
+): TraceCause => ({ id, name, weight, remedy, cure_min: remedy_min });
 
 /** A check with two outcomes: `given` is the chance of the first under a cause, `otherwise` under all others. */
 export function check(
