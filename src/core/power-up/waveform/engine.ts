@@ -75,6 +75,51 @@ const gateCode: Readonly<Record<Gate, LegState>> = {
   lo: legStates.noneLo,
 };
 
+/** What conducts in a leg right after its gates changed. @param plain switches and diodes are alike */
+function afterGate(state: LegState, works: Gate, plain: boolean): LegState {
+  if (plain && works !== 'none') return works === 'hi' ? legStates.hiBoth : legStates.loBoth;
+  // Which diode takes over depends on which way the current goes: volts decide, from nothing.
+  if (plain && (state === legStates.hiBoth || state === legStates.loBoth)) return legStates.none;
+  if (state === legStates.hiSwitch || state === legStates.loDiode)
+    return works === 'hi' ? legStates.hiSwitch : legStates.loDiode;
+  if (state === legStates.loSwitch || state === legStates.hiDiode)
+    return works === 'lo' ? legStates.loSwitch : legStates.hiDiode;
+  return gateCode[works];
+}
+
+/** The sine and cosine sources at ω, which turn by themselves. */
+function withTurning(
+  derivative: Float64Array,
+  width: number,
+  n: number,
+  omegas: readonly number[],
+): Float64Array {
+  const matrix = new Float64Array(width * width);
+  matrix.set(derivative);
+  omegas.forEach((w, i) => {
+    const s = n + SIN + 2 * i;
+    matrix[s * width + s + 1] = w;
+    matrix[(s + 1) * width + s] = -w;
+  });
+  return matrix;
+}
+
+/** Cosine and sine of each ω over 2^level ticks, level by level. */
+const turnsOf = (omegas: readonly number[], ticksPerSecond: number): Float64Array[] =>
+  Array.from({ length: longestLevel + 1 }, (_, k) =>
+    Float64Array.from(
+      omegas.flatMap((w) => [Math.cos, Math.sin].map((f) => f((w * 2 ** k) / ticksPerSecond))),
+    ),
+  );
+
+/** A number for what conducts now. */
+function patternKey(on: readonly boolean[], legs: readonly LegState[]): number {
+  let key = 0;
+  for (const v of on) key = key * 2 + (v ? 1 : 0);
+  for (const l of legs) key = key * 9 + l;
+  return key;
+}
+
 /** The running circuit. With `driven`, only source, rectifier, link and bank, and a current that is drawn. */
 export function engineFor(given: WaveCase, driven: boolean): Engine {
   const net = networkFor(given, driven);
@@ -87,11 +132,7 @@ export function engineFor(given: WaveCase, driven: boolean): Engine {
   /** Switches and diodes alike: then a gated leg is one resistance, and there are far fewer patterns. */
   const plain = Vce === 0 && Vfd === 0 && Rce === Rfd;
   const pairs = m > 4 ? [omega, omega1] : [omega];
-  const turns = Array.from({ length: longestLevel + 1 }, (_, k) =>
-    Float64Array.from(
-      pairs.flatMap((w) => [Math.cos, Math.sin].map((f) => f((w * 2 ** k) / ticksPerSecond))),
-    ),
-  );
+  const turns = turnsOf(pairs, ticksPerSecond);
 
   // Numbers that change at each step live in arrays: a changing number in a closure is a new object each time.
   let z = new Float64Array(width);
@@ -111,19 +152,11 @@ export function engineFor(given: WaveCase, driven: boolean): Engine {
   let atEnd: (() => void) | null = null;
 
   function patternNow(): Pattern {
-    let key = 0;
-    for (const v of on) key = key * 2 + (v ? 1 : 0);
-    for (const l of legs) key = key * 9 + l;
+    const key = patternKey(on, legs);
     const kept = patterns.get(key);
     if (kept !== undefined) return kept;
     const topology = topologyOf(net, on, legs);
-    const matrix = new Float64Array(width * width);
-    matrix.set(topology.derivative);
-    pairs.forEach((w, i) => {
-      const s = n + SIN + 2 * i;
-      matrix[s * width + s + 1] = w;
-      matrix[(s + 1) * width + s] = -w;
-    });
+    const matrix = withTurning(topology.derivative, width, n, pairs);
     const made = {
       topology,
       steps: stepMatrices(matrix, n, m, 1 / ticksPerSecond, longestLevel),
@@ -233,19 +266,11 @@ export function engineFor(given: WaveCase, driven: boolean): Engine {
 
   function gate(leg: number, wanted: Gate): void {
     const at = net.legs[leg];
-    if (at === undefined) return;
-    const works = (wanted === 'hi' && !at.hiOpen) || (wanted === 'lo' && !at.loOpen) ? wanted : 'none';
     const state = legs[leg];
-    const gives = state === legStates.hiSwitch || state === legStates.loDiode;
-    const takes = state === legStates.loSwitch || state === legStates.hiDiode;
+    if (at === undefined || state === undefined) return;
+    const works = (wanted === 'hi' && !at.hiOpen) || (wanted === 'lo' && !at.loOpen) ? wanted : 'none';
     gates[leg] = works;
-    if (plain && works !== 'none') legs[leg] = works === 'hi' ? legStates.hiBoth : legStates.loBoth;
-    else if (plain && (state === legStates.hiBoth || state === legStates.loBoth)) {
-      // Which diode takes over hangs on which way the current goes: volts decide, from nothing.
-      legs[leg] = legStates.none;
-    } else if (gives) legs[leg] = works === 'hi' ? legStates.hiSwitch : legStates.loDiode;
-    else if (takes) legs[leg] = works === 'lo' ? legStates.loSwitch : legStates.hiDiode;
-    else legs[leg] = gateCode[works];
+    legs[leg] = afterGate(state, works, plain);
     changes += 1;
     pattern = resolve();
   }

@@ -5,6 +5,7 @@ import { valueAt } from '../../numerics/arrays';
  * @param G size × size, row by row, overwritten
  * @param J size × width, overwritten
  * @returns V, size × width
+ * @throws RangeError where the matrix is singular
  */
 export function solveRows(G: Float64Array, J: Float64Array, size: number, width: number): Float64Array {
   for (let k = 0; k < size; k += 1) {
@@ -16,6 +17,8 @@ export function solveRows(G: Float64Array, J: Float64Array, size: number, width:
       swap(J, k, best, width);
     }
     const pivot = valueAt(G, k * size + k);
+    // Also where it is no number: a comparison with NaN does not hold.
+    if (!(Math.abs(pivot) > 0)) throw new RangeError(`the matrix is singular: column ${k} has no pivot`);
     for (let i = k + 1; i < size; i += 1) {
       const f = valueAt(G, i * size + k) / pivot;
       if (f === 0) continue;

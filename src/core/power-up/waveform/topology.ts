@@ -31,193 +31,319 @@ export const outputNames = ['vdc', 'ia', 'ib', 'ic', 'idc', 'iu', 'iv', 'iw', 'v
 /** A quantity that a pattern of conduction gives. */
 export type OutputName = (typeof outputNames)[number];
 
-/** Rows of one pattern of conduction. @param on per valve; @param legs per leg, of `legStates` */
-export function topologyOf(
-  net: SwitchedNetwork,
-  on: readonly boolean[],
-  legs: readonly LegState[],
-): Topology {
-  const { n, m, given } = net;
-  const width = n + m;
-  const size = net.nodes;
-  const G = new Float64Array(size * size);
-  const J = new Float64Array(size * width);
-  const inject = (at: number, column: number, amps: number) => {
-    if (at !== GROUND) J[at * width + column] = valueAt(J, at * width + column) + amps;
-  };
-  const conduct = (a: number, b: number, g: number) => {
-    const add = (i: number, j: number, v: number) => {
-      if (i !== GROUND && j !== GROUND) G[i * size + j] = valueAt(G, i * size + j) + v;
-    };
-    add(a, a, g);
-    add(b, b, g);
-    add(a, b, -g);
-    add(b, a, -g);
-  };
-  /** A conducting device: g·(v_a − v_b − drop) from a to b. */
-  const drops = (a: number, b: number, g: number, drop: number) => {
-    conduct(a, b, g);
-    inject(a, n + ONE, g * drop);
-    inject(b, n + ONE, -g * drop);
-  };
+/** What conducts: per valve, and per leg. */
+interface Conduction {
+  on: readonly boolean[];
+  legs: readonly LegState[];
+}
 
-  for (const b of net.branches) {
+/** Conductances of what conducts, S. */
+interface Conductances {
+  bank: number;
+  switch: number;
+  diode: number;
+}
+
+const conductancesOf = ({ given }: SwitchedNetwork): Conductances => ({
+  bank: 1 / Math.max(given.bank.ESR, leastOhm),
+  switch: 1 / Math.max(given.inverter.Rce, leastOhm),
+  diode: 1 / Math.max(given.inverter.Rfd, leastOhm),
+});
+
+/** Nodal equations G·v = J·(x, u), filled element by element. */
+interface NodalSystem {
+  G: Float64Array;
+  J: Float64Array;
+  size: number;
+  width: number;
+  /** The column of the constant 1. */
+  one: number;
+}
+
+/** Adds a current of `amps` times the column's quantity into a node. */
+function inject({ J, width }: NodalSystem, at: number, column: number, amps: number): void {
+  if (at !== GROUND) J[at * width + column] = valueAt(J, at * width + column) + amps;
+}
+
+/** Adds to one entry of the conductance matrix. */
+function couple({ G, size }: NodalSystem, i: number, j: number, g: number): void {
+  if (i !== GROUND && j !== GROUND) G[i * size + j] = valueAt(G, i * size + j) + g;
+}
+
+/** A conductance between two nodes. */
+function conduct(system: NodalSystem, a: number, b: number, g: number): void {
+  couple(system, a, a, g);
+  couple(system, b, b, g);
+  couple(system, a, b, -g);
+  couple(system, b, a, -g);
+}
+
+/** A conducting device: g·(v_a − v_b − drop) from a to b. */
+function drops(system: NodalSystem, a: number, b: number, g: number, drop: number): void {
+  conduct(system, a, b, g);
+  inject(system, a, system.one, g * drop);
+  inject(system, b, system.one, -g * drop);
+}
+
+function addBranches(system: NodalSystem, { branches, n, m }: SwitchedNetwork): void {
+  for (const b of branches) {
     if (b.current !== null) {
       b.current.forEach((share, k) => {
-        inject(b.from, k, -share);
-        inject(b.to, k, share);
+        inject(system, b.from, k, -share);
+        inject(system, b.to, k, share);
       });
     } else {
-      conduct(b.from, b.to, 1 / b.R);
+      conduct(system, b.from, b.to, 1 / b.R);
       for (let k = 0; k < m; k += 1) {
-        inject(b.from, n + k, -valueAt(b.emf, k) / b.R);
-        inject(b.to, n + k, valueAt(b.emf, k) / b.R);
+        inject(system, b.from, n + k, -valueAt(b.emf, k) / b.R);
+        inject(system, b.to, n + k, valueAt(b.emf, k) / b.R);
       }
     }
   }
-  const gBank = 1 / Math.max(given.bank.ESR, leastOhm);
-  conduct(net.bus, GROUND, gBank);
-  inject(net.bus, net.bankState, gBank);
-  inject(net.bus, n + LOAD, -1);
-  if (given.load.kind === 'R') conduct(net.bus, GROUND, 1 / given.load.R);
-  if (net.earth !== null) conduct(net.earth.from, net.earth.to, 1 / net.earth.ohm);
-  net.valves.forEach((v, i) => {
-    if (on[i] === true) drops(v.anode, v.cathode, 1 / v.Ron, v.Vf);
-    else conduct(v.anode, v.cathode, 1 / v.Roff);
-  });
-  const { Vce, Vfd } = given.inverter;
-  const gSwitch = 1 / Math.max(given.inverter.Rce, leastOhm);
-  const gDiode = 1 / Math.max(given.inverter.Rfd, leastOhm);
-  net.legs.forEach((leg, i) => {
-    conduct(net.bus, leg.node, 1 / offOhm);
-    conduct(leg.node, GROUND, 1 / offOhm);
-    if (legs[i] === legStates.hiSwitch) drops(net.bus, leg.node, gSwitch, Vce);
-    if (legs[i] === legStates.hiDiode) drops(leg.node, net.bus, gDiode, Vfd);
-    if (legs[i] === legStates.loSwitch) drops(leg.node, GROUND, gSwitch, Vce);
-    if (legs[i] === legStates.loDiode) drops(GROUND, leg.node, gDiode, Vfd);
-    if (legs[i] === legStates.hiBoth) conduct(net.bus, leg.node, gSwitch);
-    if (legs[i] === legStates.loBoth) conduct(leg.node, GROUND, gSwitch);
-  });
+}
 
-  // Where only inductances meet, their currents add up to nothing by themselves; the volts follow from their slopes adding up to nothing.
+function addBusAndValves(
+  system: NodalSystem,
+  net: SwitchedNetwork,
+  { on }: Conduction,
+  { bank }: Conductances,
+): void {
+  const { given, n } = net;
+  conduct(system, net.bus, GROUND, bank);
+  inject(system, net.bus, net.bankState, bank);
+  inject(system, net.bus, n + LOAD, -1);
+  if (given.load.kind === 'R') conduct(system, net.bus, GROUND, 1 / given.load.R);
+  if (net.earth !== null) conduct(system, net.earth.from, net.earth.to, 1 / net.earth.ohm);
+  net.valves.forEach((v, i) => {
+    if (on[i] === true) drops(system, v.anode, v.cathode, 1 / v.Ron, v.Vf);
+    else conduct(system, v.anode, v.cathode, 1 / v.Roff);
+  });
+}
+
+function addLegs(system: NodalSystem, net: SwitchedNetwork, { legs }: Conduction, g: Conductances): void {
+  const { Vce, Vfd } = net.given.inverter;
+  net.legs.forEach((leg, i) => {
+    conduct(system, net.bus, leg.node, 1 / offOhm);
+    conduct(system, leg.node, GROUND, 1 / offOhm);
+    if (legs[i] === legStates.hiSwitch) drops(system, net.bus, leg.node, g.switch, Vce);
+    if (legs[i] === legStates.hiDiode) drops(system, leg.node, net.bus, g.diode, Vfd);
+    if (legs[i] === legStates.loSwitch) drops(system, leg.node, GROUND, g.switch, Vce);
+    if (legs[i] === legStates.loDiode) drops(system, GROUND, leg.node, g.diode, Vfd);
+    if (legs[i] === legStates.hiBoth) conduct(system, net.bus, leg.node, g.switch);
+    if (legs[i] === legStates.loBoth) conduct(system, leg.node, GROUND, g.switch);
+  });
+}
+
+/**
+ * Where only inductances meet, their currents add up to nothing by themselves; the volts follow from their slopes
+ * adding up to nothing.
+ */
+function replaceFloating(system: NodalSystem, { branches, n, m }: SwitchedNetwork): void {
+  const { G, J, size, width } = system;
   for (let at = 0; at < size; at += 1) {
     if (G[at * size + at] !== 0) continue;
     J.fill(0, at * width, (at + 1) * width);
-    for (const b of net.branches) {
+    for (const b of branches) {
       if (b.from !== at && b.to !== at) continue;
       const sign = b.from === at ? 1 : -1;
       const w = 1e-3 / b.L;
-      if (b.from !== GROUND) G[at * size + b.from] = valueAt(G, at * size + b.from) + sign * w;
-      if (b.to !== GROUND) G[at * size + b.to] = valueAt(G, at * size + b.to) - sign * w;
-      b.current?.forEach((share, k) => inject(at, k, sign * w * b.R * share));
-      for (let k = 0; k < m; k += 1) inject(at, n + k, -sign * w * valueAt(b.emf, k));
+      couple(system, at, b.from, sign * w);
+      couple(system, at, b.to, -sign * w);
+      b.current?.forEach((share, k) => inject(system, at, k, sign * w * b.R * share));
+      for (let k = 0; k < m; k += 1) inject(system, at, n + k, -sign * w * valueAt(b.emf, k));
     }
   }
-  const volts = solveRows(G, J, size, width);
+}
 
-  const row = (fill: (add: (from: Float64Array | number, at: number, times: number) => void) => void) => {
-    const out = new Float64Array(width);
-    fill((from, at, times) => {
-      if (typeof from === 'number') {
-        out[from] = valueAt(out, from) + times;
-        return;
-      }
-      if (at === GROUND) return;
-      for (let j = 0; j < width; j += 1) out[j] = valueAt(out, j) + times * valueAt(from, at * width + j);
-    });
-    return out;
+/** Volts of every node as rows over (x, u). */
+function nodeVolts(net: SwitchedNetwork, conduction: Conduction, g: Conductances): Float64Array {
+  const width = net.n + net.m;
+  const size = net.nodes;
+  const system: NodalSystem = {
+    G: new Float64Array(size * size),
+    J: new Float64Array(size * width),
+    size,
+    width,
+    one: net.n + ONE,
   };
-  /** times·(v_a − v_b) + offset. */
-  const between = (a: number, b: number, times = 1, offset = 0) =>
-    row((add) => {
-      add(volts, a, times);
-      add(volts, b, -times);
-      add(n + ONE, 0, offset);
-    });
+  addBranches(system, net);
+  addBusAndValves(system, net, conduction, g);
+  addLegs(system, net, conduction, g);
+  replaceFloating(system, net);
+  return solveRows(system.G, system.J, size, width);
+}
 
+/** Makes rows over (x, u) from the volts of the nodes. */
+interface RowMaker {
+  /** times·(v_a − v_b) + offset. */
+  between: (a: number, b: number, times?: number, offset?: number) => Float64Array;
+  /** A row with so much of some columns more. */
+  plus: (row: Float64Array, column: number, times: number) => Float64Array;
+  empty: () => Float64Array;
+}
+
+function rowMaker({ n, m }: SwitchedNetwork, volts: Float64Array): RowMaker {
+  const width = n + m;
+  const addNode = (row: Float64Array, node: number, times: number): void => {
+    if (node === GROUND) return;
+    for (let j = 0; j < width; j += 1) row[j] = valueAt(row, j) + times * valueAt(volts, node * width + j);
+  };
+  const plus = (row: Float64Array, column: number, times: number): Float64Array => {
+    row[column] = valueAt(row, column) + times;
+    return row;
+  };
+  return {
+    plus,
+    empty: () => new Float64Array(width),
+    between: (a, b, times = 1, offset = 0) => {
+      const row = new Float64Array(width);
+      addNode(row, a, times);
+      addNode(row, b, -times);
+      return plus(row, n + ONE, offset);
+    },
+  };
+}
+
+/** How the currents and the bank go on. */
+function derivativeOf(net: SwitchedNetwork, rows: RowMaker, { bank }: Conductances): Float64Array {
+  const { n, m, given } = net;
+  const width = n + m;
   const derivative = new Float64Array(n * width);
   for (const b of net.branches) {
     if (b.state < 0) continue;
-    const slope = row((add) => {
-      add(volts, b.from, 1 / b.L);
-      add(volts, b.to, -1 / b.L);
-      add(b.state, 0, -b.R / b.L);
-      for (let k = 0; k < m; k += 1) add(n + k, 0, valueAt(b.emf, k) / b.L);
-    });
+    const slope = rows.plus(rows.between(b.from, b.to, 1 / b.L), b.state, -b.R / b.L);
+    for (let k = 0; k < m; k += 1) rows.plus(slope, n + k, valueAt(b.emf, k) / b.L);
     derivative.set(slope, b.state * width);
   }
-  const charging = row((add) => {
-    add(volts, net.bus, gBank / given.bank.C);
-    add(net.bankState, 0, -gBank / given.bank.C);
-  });
-  derivative.set(charging, net.bankState * width);
+  const charging = rows.between(net.bus, GROUND, bank / given.bank.C);
+  derivative.set(rows.plus(charging, net.bankState, -bank / given.bank.C), net.bankState * width);
+  return derivative;
+}
 
-  const watched: Float64Array[] = [];
-  const meaning: Turning[] = [];
-  const watch = (line: Float64Array, turning: Turning) => {
-    watched.push(line);
-    meaning.push(turning);
-  };
-  net.valves.forEach((v, i) => {
-    if (v.fixed !== null) return;
-    if (on[i] === true)
-      watch(between(v.anode, v.cathode, 1 / v.Ron, -v.Vf / v.Ron), { of: 'valve', index: i, becomes: false });
-    else watch(between(v.anode, v.cathode, -1, v.Vf), { of: 'valve', index: i, becomes: true });
-  });
-  net.legs.forEach((leg, i) => {
-    const state = legs[i] ?? legStates.none;
-    const at = leg.node;
-    if (state === legStates.hiBoth || state === legStates.loBoth) return;
-    const ends = (line: Float64Array) => watch(line, { of: 'leg', index: i, becomes: legStates.none });
-    if (state === legStates.hiSwitch) ends(between(net.bus, at, gSwitch, -Vce * gSwitch));
-    else if (state === legStates.hiDiode) ends(between(at, net.bus, gDiode, -Vfd * gDiode));
-    else if (state === legStates.loSwitch) ends(between(at, GROUND, gSwitch, -Vce * gSwitch));
-    else if (state === legStates.loDiode) ends(between(GROUND, at, gDiode, -Vfd * gDiode));
-    else {
-      watch(between(at, net.bus, -1, Vfd), { of: 'leg', index: i, becomes: legStates.hiDiode });
-      watch(between(GROUND, at, -1, Vfd), { of: 'leg', index: i, becomes: legStates.loDiode });
-      if (state === legStates.noneHi)
-        watch(between(net.bus, at, -1, Vce), { of: 'leg', index: i, becomes: legStates.hiSwitch });
-      if (state === legStates.noneLo)
-        watch(between(at, GROUND, -1, Vce), { of: 'leg', index: i, becomes: legStates.loSwitch });
-    }
+interface Watched {
+  row: Float64Array;
+  turning: Turning;
+}
+
+const watchedValves = (net: SwitchedNetwork, { on }: Conduction, { between }: RowMaker): Watched[] =>
+  net.valves.flatMap((v, index): Watched[] => {
+    if (v.fixed !== null) return [];
+    return on[index] === true
+      ? [
+          {
+            row: between(v.anode, v.cathode, 1 / v.Ron, -v.Vf / v.Ron),
+            turning: { of: 'valve', index, becomes: false },
+          },
+        ]
+      : [{ row: between(v.anode, v.cathode, -1, v.Vf), turning: { of: 'valve', index, becomes: true } }];
   });
 
-  const current = (index: number | null | undefined) => {
+/** What is watched in a leg: that the current of what conducts goes on, or that no volts turn something on. */
+function watchedLeg(
+  net: SwitchedNetwork,
+  index: number,
+  state: LegState,
+  { between }: RowMaker,
+  g: Conductances,
+): Watched[] {
+  const { Vce, Vfd } = net.given.inverter;
+  const at = net.legs[index]?.node ?? GROUND;
+  const turns = (row: Float64Array, becomes: LegState): Watched => ({
+    row,
+    turning: { of: 'leg', index, becomes },
+  });
+  switch (state) {
+    case legStates.hiBoth:
+    case legStates.loBoth:
+      return [];
+    case legStates.hiSwitch:
+      return [turns(between(net.bus, at, g.switch, -Vce * g.switch), legStates.none)];
+    case legStates.hiDiode:
+      return [turns(between(at, net.bus, g.diode, -Vfd * g.diode), legStates.none)];
+    case legStates.loSwitch:
+      return [turns(between(at, GROUND, g.switch, -Vce * g.switch), legStates.none)];
+    case legStates.loDiode:
+      return [turns(between(GROUND, at, g.diode, -Vfd * g.diode), legStates.none)];
+    case legStates.none:
+    case legStates.noneHi:
+    case legStates.noneLo:
+      return [
+        turns(between(at, net.bus, -1, Vfd), legStates.hiDiode),
+        turns(between(GROUND, at, -1, Vfd), legStates.loDiode),
+        ...(state === legStates.noneHi ? [turns(between(net.bus, at, -1, Vce), legStates.hiSwitch)] : []),
+        ...(state === legStates.noneLo ? [turns(between(at, GROUND, -1, Vce), legStates.loSwitch)] : []),
+      ];
+  }
+}
+
+/** What is shown, in the order of `outputNames`. */
+function outputRows(net: SwitchedNetwork, rows: RowMaker): Float64Array[] {
+  const { n, m, given } = net;
+  const current = (index: number | null | undefined): Float64Array => {
     const b = index === null || index === undefined ? undefined : net.branches[index];
-    if (b === undefined) return new Float64Array(width);
-    const { current: known } = b;
-    if (known !== null) return row((add) => known.forEach((share, k) => add(k, 0, share)));
-    return row((add) => {
-      add(volts, b.from, 1 / b.R);
-      add(volts, b.to, -1 / b.R);
-      for (let k = 0; k < m; k += 1) add(n + k, 0, valueAt(b.emf, k) / b.R);
-    });
+    if (b === undefined) return rows.empty();
+    if (b.current !== null) {
+      const known = rows.empty();
+      b.current.forEach((share, k) => rows.plus(known, k, share));
+      return known;
+    }
+    const through = rows.between(b.from, b.to, 1 / b.R);
+    for (let k = 0; k < m; k += 1) rows.plus(through, n + k, valueAt(b.emf, k) / b.R);
+    return through;
   };
   const [ia, ib, ic] = net.lines;
   // Of one phase, what goes in at L1 comes back at L2.
   const second = given.supply.phases === 1 ? current(ia).map((v) => -v) : current(ib);
   /** What a leg gives: the winding's current and, on the phase with the fault, what goes to earth. */
-  const given3 = net.legs.map((leg, k) => {
+  const legCurrents = net.legs.map((leg, k) => {
     const winding = current(net.motor[k]);
     if (net.earth?.from !== leg.node) return winding;
-    const lost = between(leg.node, net.earth.to, 1 / net.earth.ohm);
+    const lost = rows.between(leg.node, net.earth.to, 1 / net.earth.ohm);
     return winding.map((v, j) => v + valueAt(lost, j));
   });
-  const none = new Float64Array(width);
-  const rows = [
-    between(net.bus, GROUND),
+  const legVolts = net.legs.map((leg) => rows.between(leg.node, GROUND));
+  return [
+    rows.between(net.bus, GROUND),
     current(ia),
     second,
     current(ic),
     current(net.choke),
-    ...[0, 1, 2].map((k) => given3[k] ?? none),
-    ...[0, 1, 2].map((k) => (net.legs[k] === undefined ? none : between(net.legs[k].node, GROUND))),
+    ...[0, 1, 2].map((k) => legCurrents[k] ?? rows.empty()),
+    ...[0, 1, 2].map((k) => legVolts[k] ?? rows.empty()),
   ];
-  const flat = (list: readonly Float64Array[]) => {
-    const out = new Float64Array(list.length * width);
-    list.forEach((line, i) => out.set(line, i * width));
-    return out;
+}
+
+const flat = (list: readonly Float64Array[], width: number): Float64Array => {
+  const out = new Float64Array(list.length * width);
+  list.forEach((line, i) => out.set(line, i * width));
+  return out;
+};
+
+/**
+ * Rows of one pattern of conduction.
+ * @param on per valve
+ * @param legs per leg, of `legStates`
+ */
+export function topologyOf(
+  net: SwitchedNetwork,
+  on: readonly boolean[],
+  legs: readonly LegState[],
+): Topology {
+  const width = net.n + net.m;
+  const conduction = { on, legs };
+  const g = conductancesOf(net);
+  const rows = rowMaker(net, nodeVolts(net, conduction, g));
+  const watched = [
+    ...watchedValves(net, conduction, rows),
+    ...net.legs.flatMap((_, i) => watchedLeg(net, i, legs[i] ?? legStates.none, rows, g)),
+  ];
+  return {
+    derivative: derivativeOf(net, rows, g),
+    watch: flat(
+      watched.map((w) => w.row),
+      width,
+    ),
+    meaning: watched.map((w) => w.turning),
+    outputs: flat(outputRows(net, rows), width),
   };
-  return { derivative, watch: flat(watched), meaning, outputs: flat(rows) };
 }

@@ -33,13 +33,18 @@ const order = async (body: unknown): Promise<void> => {
 
 beforeAll(async () => {
   drive = await simulateDrive();
-  bus = openBus({ host: '127.0.0.1', port: drive.busPort, unit: 1 }, { timeout_ms: 200, retries: 0 });
+  // Longer than a busy machine stands still.
+  bus = openBus({ host: '127.0.0.1', port: drive.busPort, unit: 1 }, { timeout_ms: 3000, retries: 0 });
   talk = { target: `127.0.0.1:${drive.busPort}`, ...bus };
   runs = runsWith(() => Promise.resolve(talk));
   await migrate();
   await db().models.Person.bulkCreate([by, lead].map((p) => ({ ...p, active: true })));
 });
-beforeEach(() => order({ drive: { type: typeId, model: 'W4-15' }, wait_s: 2 }));
+beforeEach(async () => {
+  await order({ drive: { type: typeId, model: 'W4-15' }, wait_s: 2 });
+  // A run that an earlier test left open would keep this one's from its drive.
+  await db().models.WriteRun.update({ state: 'ended' }, { where: {} });
+});
 afterAll(async () => {
   await bus.close();
   await drive.stop();
@@ -110,7 +115,7 @@ const stateOf = async (jobId: string) =>
   fold((await entriesAfter(jobId, 0)) ?? [], { limits: greatestLimits });
 /** Until a run is what it should be. */
 async function until(id: string, state: string): Promise<void> {
-  for (let i = 0; i < 200; i += 1) {
+  for (let i = 0; i < 1000; i += 1) {
     if ((await runById(id)).state === state) return;
     await new Promise((resolve) => setTimeout(resolve, 25));
   }
