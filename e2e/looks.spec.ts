@@ -12,6 +12,16 @@ import {
 } from './demo';
 import { expect, test } from './test';
 
+/** What a page's address says less than its name. */
+const names: Readonly<Record<string, string>> = {
+  [pump]: 'brine pump',
+  [winch]: 'winch',
+  [netDrum]: 'net-drum',
+  [netDrumSwap]: 'net-drum to be replaced',
+  [iceCrusher]: 'ice crusher',
+};
+const nameOf = (path: string): string => path.replace(/[0-9a-f-]{36}/, (id) => names[id] ?? id);
+
 const pages = [
   '/',
   '/jobs/new',
@@ -40,9 +50,7 @@ const pages = [
 ];
 
 for (const path of pages)
-  test(`${path.replace(/[0-9a-f-]{36}/, 'a job')} reads well by day and night, wide and narrow`, async ({
-    page,
-  }) => {
+  test(`${nameOf(path)} reads well by day and night, wide and narrow`, async ({ page }) => {
     test.setTimeout(120_000);
     await choosePerson(page, ines);
     const said = watchConsole(page);

@@ -60,6 +60,12 @@ function jestTally(file: string): Tally {
   return { passed: r.numPassedTests, failed: r.numFailedTests + r.numRuntimeErrorTestSuites };
 }
 
+/** A runner that failed without a failed test did not run them all. */
+const withTrouble = ({ passed, failed }: Tally, ran: boolean): Tally => ({
+  passed,
+  failed: ran || failed > 0 ? failed : 1,
+});
+
 const jest =
   (name: string, folders: readonly string[], long: boolean) =>
   async (cluster: Cluster): Promise<Tally> => {
@@ -71,13 +77,13 @@ const jest =
       GRIM_LONG: long ? '1' : '',
       NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
     };
-    await run(
+    const ran = await run(
       bin('jest'),
       [...folders, '--json', `--outputFile=${file}`, '--silent=false', '--passWithNoTests=false'],
       env,
       true,
     );
-    return jestTally(file);
+    return withTrouble(jestTally(file), ran);
   };
 
 function playwrightTally(file: string): Tally {
@@ -142,17 +148,18 @@ async function e2e(cluster: Cluster): Promise<Tally> {
   const file = `${results}/e2e.json`;
   rmSync(file, { force: true });
   const servers: TestServer[] = [];
+  let ran = false;
   try {
     for (const worker of names.keys()) servers.push(await testServer(cluster, worker));
     const env = {
       E2E_SERVERS: JSON.stringify(servers.map((s) => s.told)),
       PLAYWRIGHT_JSON_OUTPUT_NAME: file,
     };
-    await run(bin('playwright'), ['test', '--reporter=list,json', `--workers=${workers}`], env);
+    ran = await run(bin('playwright'), ['test', '--reporter=list,json', `--workers=${workers}`], env);
   } finally {
     for (const server of servers) await server.stop();
   }
-  return playwrightTally(file);
+  return withTrouble(playwrightTally(file), ran);
 }
 
 type Part = 'unit' | 'checks' | 'e2e';
