@@ -5,25 +5,25 @@ import { greatestLimits } from '../../core/bench/make-safe';
 import { blob, keepPhoto } from '../logbook/blobs';
 import { guardedRoute, jsonBody, HttpError } from '../http/border';
 import { catalogue } from '../equipment/catalogue';
-import { closeDb } from './connection';
 import { board, entriesAfter, knownSources, machines } from '../logbook/jobs';
-import { isNew, loadDemo, migrate } from './maintenance';
+import { isNew, loadDemo } from './maintenance';
 import { earlierTests } from '../motor/motor-history';
 import { people, personById } from '../people/people';
 import { siteLimits } from '../administration/settings';
 import * as z from 'zod';
 import { limitsSchema } from '../../core/bench/make-safe/schema';
+import { ownDatabase } from './__tests__/own-database';
+
+ownDatabase();
 
 /** Jobs of the demo: other tests open theirs in the same cluster, before or after. */
 const ofDemo = async () => (await board()).filter((l) => l.jobId.startsWith('0190a200-') && l.drive !== null);
 const iceCrusher = '0190a200-0000-7000-8000-000000000003';
 
 beforeAll(async () => {
-  await migrate();
   await loadDemo();
   await loadDemo();
 });
-afterAll(closeDb);
 
 describe('the demo', () => {
   it('is loaded once, however often it is asked for', async () => {

@@ -3,8 +3,10 @@ import { v7 } from 'uuid';
 import { fold, type NewEntry } from '../../core/logbook';
 import { greatestLimits } from '../../core/bench/make-safe';
 import { appendEntries, board, entriesAfter, openJob, rebuildSummaries } from './jobs';
-import { closeDb, db } from '../database/connection';
-import { migrate } from '../database/maintenance';
+import { db } from '../database/connection';
+import { ownDatabase } from '../database/__tests__/own-database';
+
+ownDatabase();
 
 const person = { id: v7(), name: 'Ines Tarrow', role: 'technician' as const };
 
@@ -36,10 +38,8 @@ const note = (jobId: string, text: string): NewEntry => ({
 });
 
 beforeAll(async () => {
-  await migrate();
   await db().models.Person.create({ ...person, active: true });
 });
-afterAll(closeDb);
 
 const sql = (text: string) => db().sequelize.query(text);
 

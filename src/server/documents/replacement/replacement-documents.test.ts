@@ -11,8 +11,7 @@ import { v7 } from 'uuid';
 import { units } from '../../../core/job/swap/__tests__/swap-job';
 import { labelFrom } from '../../../core/replacement/wires';
 import { HttpError } from '../../http/border';
-import { closeDb } from '../../database/connection';
-import { loadDemo, migrate } from '../../database/maintenance';
+import { loadDemo } from '../../database/maintenance';
 import { appendEntries } from '../../logbook/jobs';
 import { personById } from '../../people/people';
 import {
@@ -26,6 +25,9 @@ import {
   wireList,
   wireListPdf,
 } from '.';
+import { ownDatabase } from '../../database/__tests__/own-database';
+
+ownDatabase();
 
 const swapJob = '0190a200-0000-7000-8000-00000000000b';
 const task = (id: string, minutes: number, needs: string[], after: string[]) => ({
@@ -76,7 +78,6 @@ async function gathered() {
 jest.setTimeout(60_000);
 
 beforeAll(async () => {
-  await migrate();
   await loadDemo();
   const ines = await personById('0190a000-0000-7000-8000-000000000001');
   if (ines === null) throw new Error('nobody there');
@@ -88,7 +89,6 @@ beforeAll(async () => {
     ines,
   );
 });
-afterAll(closeDb);
 
 it('labels: one for each end of every wire, and an independent reader finds job and wire in each', async () => {
   const { state } = await gathered();

@@ -7,11 +7,14 @@ import { publishedArchiveSchema, type Archive } from '../../../core/job/archive/
 import { fold, type Person } from '../../../core/logbook';
 import { greatestLimits } from '../../../core/bench/make-safe';
 import { blob, keepPhoto } from '../../logbook/blobs';
-import { closeDb, db } from '../../database/connection';
+import { db } from '../../database/connection';
 import { appendEntries, entriesAfter } from '../../logbook/jobs';
-import { loadDemo, migrate } from '../../database/maintenance';
+import { loadDemo } from '../../database/maintenance';
 import { people, personById } from '../../people/people';
 import { archiveOfJob, takeIn } from '.';
+import { ownDatabase } from '../../database/__tests__/own-database';
+
+ownDatabase();
 
 const pump = '0190a200-0000-7000-8000-000000000002';
 let odo: Person;
@@ -47,7 +50,6 @@ const stateOf = async (jobId: string) =>
   fold((await entriesAfter(jobId, 0)) ?? [], { limits: greatestLimits });
 
 beforeAll(async () => {
-  await migrate();
   await loadDemo();
   const found = await personById('0190a000-0000-7000-8000-000000000002');
   if (found === null) throw new Error('nobody there');
@@ -75,7 +77,6 @@ beforeAll(async () => {
   if (made === null) throw new Error('no archive');
   zip = made;
 });
-afterAll(closeDb);
 
 it('has the logbook, its schema, tables, the photograph and the report', () => {
   const names = Object.keys(unzipSync(zip)).sort();

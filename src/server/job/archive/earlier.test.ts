@@ -4,10 +4,11 @@ import { strFromU8, unzipSync } from 'fflate';
 import { greatestLimits } from '../../../core/bench/make-safe';
 import { fold } from '../../../core/logbook';
 import { payloads } from '../../../core/logbook/schema';
-import { closeDb } from '../../database/connection';
-import { migrate } from '../../database/maintenance';
 import { entriesAfter } from '../../logbook/jobs';
 import { takeIn } from '.';
+import { ownDatabase } from '../../database/__tests__/own-database';
+
+ownDatabase();
 
 const home = 'checks/reference/archives';
 const bytes = new Uint8Array(readFileSync(`${home}/2026-11-29-every-kind.zip`));
@@ -15,9 +16,6 @@ const then = JSON.parse(readFileSync(`${home}/2026-11-29-every-kind.state.json`,
   voids: (string | null)[];
   state: Record<string, unknown>;
 };
-
-beforeAll(migrate);
-afterAll(closeDb);
 
 /** Without what is not there: JSON leaves it out. */
 const plain = (value: unknown): unknown => JSON.parse(JSON.stringify(value));

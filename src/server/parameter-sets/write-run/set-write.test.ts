@@ -6,13 +6,15 @@ import { planWrites } from '../../../core/parameter-sets/parameters';
 import { simulateDrive, type DriveStandIn } from '../../../../stand-ins/drive/drive';
 import { drive as winchDrive } from '../../../core/logbook/__tests__/job';
 import { controlOf } from '../../equipment/catalogue';
-import { closeDb, db } from '../../database/connection';
+import { db } from '../../database/connection';
 import { openBus, type Bus } from '../../drive-link/process/bus';
 import { readAll, type DriveClient } from '../../drive-link/drive-client';
 import { appendEntries, entriesAfter, openJob } from '../../logbook/jobs';
-import { migrate } from '../../database/maintenance';
 import { librarySet, otherStators, setLibrary } from '../set-library';
 import { makeRun, noRunOn, runById, runsOfJob, runsWith, type RunOrder, type Runs } from '.';
+import { ownDatabase } from '../../database/__tests__/own-database';
+
+ownDatabase();
 
 const typeId = 'whimbrel-w4';
 const rating = { ratedAmps: 15, power_kW: 7.5, supply_V: 400 };
@@ -37,7 +39,6 @@ beforeAll(async () => {
   bus = openBus({ host: '127.0.0.1', port: drive.busPort, unit: 1 }, { timeout_ms: 3000, retries: 0 });
   talk = { target: `127.0.0.1:${drive.busPort}`, ...bus };
   runs = runsWith(() => Promise.resolve(talk));
-  await migrate();
   await db().models.Person.bulkCreate([by, lead].map((p) => ({ ...p, active: true })));
 });
 beforeEach(async () => {
@@ -48,7 +49,6 @@ beforeEach(async () => {
 afterAll(async () => {
   await bus.close();
   await drive.stop();
-  await closeDb();
 });
 
 const made = (jobId: string, kind: string, payload: unknown): NewEntry =>
