@@ -1,4 +1,4 @@
-import { expose } from 'comlink';
+import { expose, releaseProxy, type ProxyMethods } from 'comlink';
 import {
   captureOf,
   columnsOf,
@@ -46,19 +46,24 @@ const api = {
     sound: WaveCase,
     measured: Measured,
     prechargeOhm: number,
-    progress: (share: number) => void,
+    progress: ((share: number) => void) & Partial<ProxyMethods>,
   ): Promise<WaveDiagnosis | null> => {
     turn += 1;
     const mine = turn;
     const work = diagnoseWave(sound, measured, { prechargeOhm });
-    let step = work.next();
-    while (step.done !== true) {
-      progress(step.value);
-      await yieldToEventLoop();
-      if (mine !== turn) return null;
-      step = work.next();
+    try {
+      let step = work.next();
+      while (step.done !== true) {
+        progress(step.value);
+        await yieldToEventLoop();
+        if (mine !== turn) return null;
+        step = work.next();
+      }
+      return step.value;
+    } finally {
+      // A function of the page is a channel to it: it is closed when nobody calls any more.
+      progress[releaseProxy]?.();
     }
-    return step.value;
   },
   stop: (): void => {
     turn += 1;

@@ -1,6 +1,7 @@
-import { wrap, type Remote } from 'comlink';
+import type { Remote } from 'comlink';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { ownJson } from './own-json';
+import { useWorker, WorkerStopped } from './use-worker';
 
 /**
  * Asks a worker, the newest wish only: while one is computed, what was wished before the newest is dropped.
@@ -18,17 +19,14 @@ export function useLatest<Api, Wish, Answer>(
     of: null,
     failed: false,
   });
-  const worker = useRef<Worker | null>(null);
-  const remote = useRef<Remote<Api> | null>(null);
+  const { ask: askWorker } = useWorker<Api>(start);
   const wanted = useRef<string | null>(null);
   const running = useRef(false);
-  const how = useRef({ start, ask });
+  const how = useRef(ask);
 
   useEffect(
     () => () => {
-      remote.current = null;
-      worker.current?.terminate();
-      worker.current = null;
+      wanted.current = null;
     },
     [],
   );
@@ -38,33 +36,26 @@ export function useLatest<Api, Wish, Answer>(
   useEffect(() => {
     if (key === null) return;
     wanted.current = key;
-    if (remote.current === null) {
-      const made = how.current.start();
-      made.onerror = () => setState((s) => ({ ...s, failed: true }));
-      worker.current = made;
-      remote.current = wrap<Api>(made);
-      running.current = false;
-    }
+    const answer = async (of: string): Promise<void> => {
+      try {
+        const came = await askWorker((worker) => how.current(worker, ownJson<Wish>(of)));
+        setState({ answer: came, of, failed: false });
+      } catch (error) {
+        // Stopped: the component is gone.
+        if (!(error instanceof WorkerStopped)) setState((s) => ({ ...s, failed: true }));
+      }
+    };
     const run = async () => {
       if (running.current) return;
       running.current = true;
-      try {
-        while (wanted.current !== null) {
-          const asked = wanted.current;
-          wanted.current = null;
-          const at = remote.current;
-          if (at === null) return;
-          const answer = await how.current.ask(at, ownJson<Wish>(asked));
-          if (remote.current === at) setState({ answer, of: asked, failed: false });
-        }
-      } catch {
-        setState((s) => ({ ...s, failed: true }));
-      } finally {
-        running.current = false;
+      for (let asked = wanted.current; asked !== null; asked = wanted.current) {
+        wanted.current = null;
+        await answer(asked);
       }
+      running.current = false;
     };
     void run();
-  }, [key]);
+  }, [key, askWorker]);
   return {
     answer: state.answer,
     failed: state.failed,

@@ -1,6 +1,9 @@
-import { wrap, type Remote } from 'comlink';
-import { useCallback, useEffect, useRef } from 'react';
+import { useCallback } from 'react';
 import type { LabelWorker } from '@/workers/label.worker';
+import { useWorker } from '../../kit/use-worker';
+
+const start = () =>
+  new Worker(new URL('../../../workers/label.worker.ts', import.meta.url), { type: 'module' });
 
 /** A picture wider than this is scaled down first: a code needs no more. */
 const widest = 1000;
@@ -11,30 +14,20 @@ export function useReader(): (
   width: number,
   height: number,
 ) => Promise<string | null> {
-  const worker = useRef<{ worker: Worker; remote: Remote<LabelWorker> } | null>(null);
-  useEffect(
-    () => () => {
-      worker.current?.worker.terminate();
-      worker.current = null;
+  const { ask } = useWorker<LabelWorker>(start);
+  return useCallback(
+    async (source, width, height) => {
+      if (width === 0 || height === 0) return null;
+      const scale = Math.min(1, widest / width);
+      const canvas = document.createElement('canvas');
+      canvas.width = Math.round(width * scale);
+      canvas.height = Math.round(height * scale);
+      const context = canvas.getContext('2d', { willReadFrequently: true });
+      if (context === null) return null;
+      context.drawImage(source, 0, 0, canvas.width, canvas.height);
+      const { data } = context.getImageData(0, 0, canvas.width, canvas.height);
+      return ask((worker) => worker.read(data, canvas.width, canvas.height));
     },
-    [],
+    [ask],
   );
-  return useCallback(async (source, width, height) => {
-    if (width === 0 || height === 0) return null;
-    if (worker.current === null) {
-      const made = new Worker(new URL('../../../workers/label.worker.ts', import.meta.url), {
-        type: 'module',
-      });
-      worker.current = { worker: made, remote: wrap<LabelWorker>(made) };
-    }
-    const scale = Math.min(1, widest / width);
-    const canvas = document.createElement('canvas');
-    canvas.width = Math.round(width * scale);
-    canvas.height = Math.round(height * scale);
-    const context = canvas.getContext('2d', { willReadFrequently: true });
-    if (context === null) return null;
-    context.drawImage(source, 0, 0, canvas.width, canvas.height);
-    const { data } = context.getImageData(0, 0, canvas.width, canvas.height);
-    return worker.current.remote.read(data, canvas.width, canvas.height);
-  }, []);
 }

@@ -1,9 +1,10 @@
-import { proxy, wrap, type Remote } from 'comlink';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { proxy } from 'comlink';
+import { useCallback, useState } from 'react';
 import type { Wave, WaveCase } from '@/core/power-up/waveform';
 import type { Measured, WaveDiagnosis } from '@/core/power-up/waveform-diagnosis';
 import type { WaveformWorker } from '@/workers/waveform.worker';
 import { useLatest } from '../../kit/use-latest';
+import { useWorker, type WorkerLink } from '../../kit/use-worker';
 
 const start = () =>
   new Worker(new URL('../../../workers/waveform.worker.ts', import.meta.url), { type: 'module' });
@@ -12,55 +13,9 @@ const start = () =>
 export const useWave = (given: WaveCase | null): { answer: Wave | null; failed: boolean; working: boolean } =>
   useLatest<WaveformWorker, WaveCase, Wave>(start, (worker, wish) => worker.simulate(wish), given);
 
-type Ask = <Answer>(question: (worker: Remote<WaveformWorker>) => Promise<Answer>) => Promise<Answer>;
-
-interface Running {
-  worker: Worker;
-  remote: Remote<WaveformWorker>;
-  /** Rejects when the worker cannot be loaded or breaks down. */
-  broken: Promise<never>;
-}
-
-/** A worker of one's own, there from the start; one that broke down is made anew with the next question. */
-export function useWaveWorker(): Ask {
-  const running = useRef<Running | null>(null);
-  const made = useCallback((): Running => {
-    running.current ??= begin(() => (running.current = null));
-    return running.current;
-  }, []);
-  useEffect(() => {
-    // Loaded before it is asked: a capture can then be read with the server away.
-    made();
-    return () => {
-      running.current?.worker.terminate();
-      running.current = null;
-    };
-  }, [made]);
-  return useCallback(
-    (question) => {
-      const { remote, broken } = made();
-      return Promise.race([question(remote), broken]);
-    },
-    [made],
-  );
-}
-
-function begin(forget: () => void): Running {
-  const worker = start();
-  const broken = new Promise<never>((_, reject) => {
-    worker.addEventListener('error', () => {
-      forget();
-      reject(
-        new Error(
-          'the computing part could not be loaded. Try again when the server answers; nothing is lost.',
-        ),
-      );
-    });
-  });
-  // Nobody may be waiting when it breaks.
-  broken.catch(() => undefined);
-  return { worker, remote: wrap<WaveformWorker>(worker), broken };
-}
+/** A worker of one's own, loaded before it is asked: a capture can then be read with the server away. */
+export const useWaveWorker = (): WorkerLink<WaveformWorker>['ask'] =>
+  useWorker<WaveformWorker>(start, { early: true }).ask;
 
 export interface Judging {
   /** Share done while it is at work. */
@@ -70,7 +25,7 @@ export interface Judging {
 }
 
 /** Which cause gives what was measured: asked for, shown as it goes, stopped. */
-export function useJudging(ask: Ask): Judging & {
+export function useJudging(ask: WorkerLink<WaveformWorker>['ask']): Judging & {
   judge: (sound: WaveCase, measured: Measured, prechargeOhm: number) => Promise<WaveDiagnosis | null>;
   stop: () => void;
 } {
