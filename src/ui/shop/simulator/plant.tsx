@@ -18,10 +18,14 @@ const phases = (names: readonly string[]) => [
   ...names.map((n) => ({ value: n, label: n })),
 ];
 
-/** Everything outside the drive, and what is hidden in it. */
-export function PlantPanel({ rig, set }: { rig: RigState; set: (changes: unknown) => void }) {
+interface PartProps {
+  rig: RigState;
+  set: (changes: unknown) => void;
+}
+
+/** Contacts at the inputs, the keypad, and wires that are off. */
+function Contacts({ rig, set }: PartProps) {
   const { plant, inputs } = rig;
-  const { mains, supply24, safeStop, serial, motor, load, hidden, bus } = plant;
   return (
     <>
       <Text fontWeight="500" mb="1">
@@ -60,6 +64,16 @@ export function PlantPanel({ rig, set }: { rig: RigState; set: (changes: unknown
           />
         ))}
       </SwitchRow>
+    </>
+  );
+}
+
+/** Where the 24 V come from, safe torque off, mains and motor. */
+function Wiring({ rig, set }: PartProps) {
+  const { plant } = rig;
+  const { mains, supply24, safeStop, motor } = plant;
+  return (
+    <>
       <FieldGrid min="300px">
         <Choice
           label="Contacts switch"
@@ -118,6 +132,16 @@ export function PlantPanel({ rig, set }: { rig: RigState; set: (changes: unknown
           turn={(connected) => set({ motor: { connected } })}
         />
       </SwitchRow>
+    </>
+  );
+}
+
+/** What is turned: volts, references, load. */
+function Dials({ rig, set }: PartProps) {
+  const { plant } = rig;
+  const { mains, motor, load } = plant;
+  return (
+    <>
       <FieldGrid>
         <Select
           label="Input phase lost"
@@ -154,6 +178,15 @@ export function PlantPanel({ rig, set }: { rig: RigState; set: (changes: unknown
         />
         <Dial label="Ambient" unit="°C" value={plant.ambient_C} set={(ambient_C) => set({ ambient_C })} />
       </FieldGrid>
+    </>
+  );
+}
+
+/** The controller at the other end of the bus. */
+function Serial({ rig, set }: PartProps) {
+  const { serial } = rig.plant;
+  return (
+    <>
       <Text fontWeight="500" mb="1">
         Serial controller
       </Text>
@@ -167,6 +200,15 @@ export function PlantPanel({ rig, set }: { rig: RigState; set: (changes: unknown
           turn={(coastRelease) => set({ serial: { coastRelease } })}
         />
       </SwitchRow>
+    </>
+  );
+}
+
+/** Faults that are in it. */
+function Hidden({ rig, set }: PartProps) {
+  const { hidden } = rig.plant;
+  return (
+    <>
       <Text fontWeight="500" mb="1">
         Hidden in it
       </Text>
@@ -181,6 +223,15 @@ export function PlantPanel({ rig, set }: { rig: RigState; set: (changes: unknown
           />
         ))}
       </SwitchRow>
+    </>
+  );
+}
+
+/** How well its bus behaves. */
+function BusManners({ rig, set }: PartProps) {
+  const { bus } = rig.plant;
+  return (
+    <>
       <Text fontWeight="500" mb="1">
         Manners of its bus
       </Text>
@@ -232,6 +283,20 @@ export function PlantPanel({ rig, set }: { rig: RigState; set: (changes: unknown
           set={(percent) => set({ bus: { busy: percent / 100 } })}
         />
       </FieldGrid>
+    </>
+  );
+}
+
+/** Everything outside the drive, and what is hidden in it. */
+export function PlantPanel(props: PartProps) {
+  return (
+    <>
+      <Contacts {...props} />
+      <Wiring {...props} />
+      <Dials {...props} />
+      <Serial {...props} />
+      <Hidden {...props} />
+      <BusManners {...props} />
     </>
   );
 }

@@ -1,7 +1,13 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
-import { lampWatts, planFirstPower, type FirstPowerUnit, type Way } from '@/core/power-up/first-power';
-import type { JobState, Payload } from '@/core/logbook';
+import {
+  lampWatts,
+  planFirstPower,
+  type FirstPowerUnit,
+  type Way,
+  type FirstPowerPlan,
+} from '@/core/power-up/first-power';
+import type { JobState, Payload, PowerState } from '@/core/logbook';
 import { Primary, Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { FieldGrid, Section } from '../../kit/section';
@@ -9,6 +15,123 @@ import { Choice, NumberField, Select } from '../../kit/field';
 import { figureFrom, numberFrom } from '../../kit/number-from';
 import { PlainTable } from '../../kit/plain-table';
 import { WaveChart } from './wave-chart';
+
+/** Switching on by the plan that was kept, and the bus while it comes up. */
+function SwitchOn({
+  power,
+  planned,
+  lock,
+  expected_V,
+  on,
+  off,
+  bus,
+}: {
+  power: PowerState;
+  planned: Payload<'power.planned'>;
+  lock: string | null;
+  expected_V: number;
+  on: (through: Payload<'power.on'>['through']) => void;
+  off: () => void;
+  bus: (what: Payload<'power.bus'>) => void;
+}) {
+  const [at, setAt] = useState('');
+  const [volts, setVolts] = useState('');
+  const isOn = power.onAt !== null;
+  const seen = figureFrom(volts);
+  const when = figureFrom(at);
+  const last = power.bus[power.bus.length - 1];
+  // It was switched on by the plan that was kept, whatever is tried out above since.
+  const tooLow = last !== undefined && last.at_s >= planned.stopAfter_s && last.volts < planned.stopBelow_V;
+  const tooHigh = last !== undefined && last.volts > 1.06 * expected_V;
+  return (
+    <Section title={isOn ? 'It is switched on' : 'Switch on'}>
+      {!isOn ? (
+        <>
+          <Caution grave title="Covers on, nobody near.">
+            Stand aside, one hand on the isolator. Local codes and licensed practice come before this page.
+          </Caution>
+          {lock !== null && (
+            <Text role="status" color="failed" fontWeight="500" mb="2">
+              {lock}
+            </Text>
+          )}
+          <Box display="flex" flexWrap="wrap" gap="3">
+            <Primary disabled={lock !== null} onClick={() => on(planned.way.by)}>
+              I switch on through{' '}
+              {planned.way.by === 'lamps'
+                ? `the lamps of ${planned.way.watts} W`
+                : `a supply limited to ${planned.way.amps} A`}
+            </Primary>
+            {power.wasOn && (
+              <Secondary disabled={lock !== null} onClick={() => on('supply')}>
+                I switch on the full supply
+              </Secondary>
+            )}
+          </Box>
+        </>
+      ) : (
+        <>
+          {(tooLow || tooHigh) && (
+            <Caution grave title="Switch off.">
+              {tooLow
+                ? `${last.volts} V after ${last.at_s} s: below ${planned.stopBelow_V} V something takes the current.`
+                : `${last.volts} V: more than the supply can give through a bridge. Check supply and meter.`}
+            </Caution>
+          )}
+          <FieldGrid>
+            <NumberField label="After" unit="s" text={at} set={setAt} />
+            <NumberField label="Bus" unit="V" text={volts} set={setVolts} />
+          </FieldGrid>
+          <Box display="flex" flexWrap="wrap" gap="3">
+            <Primary
+              disabled={seen === null || when === null || seen < 0 || when < 0}
+              onClick={() => {
+                if (seen === null || when === null) return;
+                bus({ at_s: when, volts: seen });
+                setVolts('');
+              }}
+            >
+              Keep the bus
+            </Primary>
+            <Secondary onClick={off}>It is off again</Secondary>
+          </Box>
+        </>
+      )}
+    </Section>
+  );
+}
+
+/** What is put in, what the bus should do, and when to switch off. */
+function PlanFigures({ made }: { made: FirstPowerPlan }) {
+  return (
+    <>
+      <Box display="flex" flexWrap="wrap" gap="6" mb="3">
+        {[
+          ['bus at rest', `${Math.round(made.charge.final_V)} V`],
+          ['off when below', `${made.stopBelow_V} V`],
+          ['after', `${made.stopAfter_s} s`],
+        ].map(([name, value]) => (
+          <Box key={name}>
+            <Text color="soft" fontSize="0.9rem">
+              {name}
+            </Text>
+            <Text fontFamily="mono" fontSize="2rem" lineHeight="1.1">
+              {value}
+            </Text>
+          </Box>
+        ))}
+      </Box>
+      <Text fontFamily="heading" fontWeight="500">
+        Switch off at once when
+      </Text>
+      <Box as="ul" pl="5" mb="3" css={{ listStyle: 'disc' }}>
+        {made.stops.map((s) => (
+          <li key={s}>{s}</li>
+        ))}
+      </Box>
+    </>
+  );
+}
 
 /** The bus of first power: what to put in the lines, what it should do, when to stop; then what it did. */
 export function PlanPanel({
@@ -34,14 +157,11 @@ export function PlanPanel({
   const [by, setBy] = useState<Way['by']>(kept?.by ?? 'lamps');
   const [watts, setWatts] = useState<string>(kept?.by === 'lamps' ? String(kept.watts) : 'auto');
   const [limit, setLimit] = useState(kept?.by === 'limit' ? String(kept.amps) : '1');
-  const [at, setAt] = useState('');
-  const [volts, setVolts] = useState('');
   const way = useMemo((): Way | null => {
     if (by === 'limit') return { by: 'limit', amps: numberFrom(limit) ?? 1 };
     return watts === 'auto' ? null : { by: 'lamps', watts: Number(watts) };
   }, [by, watts, limit]);
   const made = useMemo(() => planFirstPower(unit, way), [unit, way]);
-  const isOn = power.onAt !== null;
   const planned = power.planned?.payload ?? null;
   const noLimit = by === 'limit' && numberFrom(limit) === null;
   const points = made.charge.points;
@@ -72,16 +192,6 @@ export function PlanPanel({
       ],
     },
   ];
-  const seen = figureFrom(volts);
-  const when = figureFrom(at);
-  const last = power.bus[power.bus.length - 1];
-  // It was switched on by the plan that was kept, whatever is tried out above since.
-  const tooLow =
-    last !== undefined &&
-    planned !== null &&
-    last.at_s >= planned.stopAfter_s &&
-    last.volts < planned.stopBelow_V;
-  const tooHigh = last !== undefined && last.volts > 1.06 * made.expected_V;
   return (
     <>
       <Section title="First-power plan">
@@ -118,30 +228,7 @@ export function PlanPanel({
         <Text fontWeight="600" fontSize="1.15rem" mb="2">
           {made.setUp}
         </Text>
-        <Box display="flex" flexWrap="wrap" gap="6" mb="3">
-          {[
-            ['bus at rest', `${Math.round(made.charge.final_V)} V`],
-            ['off when below', `${made.stopBelow_V} V`],
-            ['after', `${made.stopAfter_s} s`],
-          ].map(([name, value]) => (
-            <Box key={name}>
-              <Text color="soft" fontSize="0.9rem">
-                {name}
-              </Text>
-              <Text fontFamily="mono" fontSize="2rem" lineHeight="1.1">
-                {value}
-              </Text>
-            </Box>
-          ))}
-        </Box>
-        <Text fontFamily="heading" fontWeight="500">
-          Switch off at once when
-        </Text>
-        <Box as="ul" pl="5" mb="3" css={{ listStyle: 'disc' }}>
-          {made.stops.map((s) => (
-            <li key={s}>{s}</li>
-          ))}
-        </Box>
+        <PlanFigures made={made} />
         <WaveChart
           name="The bus while it comes up"
           lanes={lanes}
@@ -179,61 +266,15 @@ export function PlanPanel({
         </Box>
       </Section>
       {planned !== null && (
-        <Section title={isOn ? 'It is switched on' : 'Switch on'}>
-          {!isOn ? (
-            <>
-              <Caution grave title="Covers on, nobody near.">
-                Stand aside, one hand on the isolator. Local codes and licensed practice come before this
-                page.
-              </Caution>
-              {lock !== null && (
-                <Text role="status" color="failed" fontWeight="500" mb="2">
-                  {lock}
-                </Text>
-              )}
-              <Box display="flex" flexWrap="wrap" gap="3">
-                <Primary disabled={lock !== null} onClick={() => on(planned.way.by)}>
-                  I switch on through{' '}
-                  {planned.way.by === 'lamps'
-                    ? `the lamps of ${planned.way.watts} W`
-                    : `a supply limited to ${planned.way.amps} A`}
-                </Primary>
-                {power.wasOn && (
-                  <Secondary disabled={lock !== null} onClick={() => on('supply')}>
-                    I switch on the full supply
-                  </Secondary>
-                )}
-              </Box>
-            </>
-          ) : (
-            <>
-              {(tooLow || tooHigh) && (
-                <Caution grave title="Switch off.">
-                  {tooLow
-                    ? `${last.volts} V after ${last.at_s} s: below ${planned.stopBelow_V} V something takes the current.`
-                    : `${last.volts} V: more than the supply can give through a bridge. Check supply and meter.`}
-                </Caution>
-              )}
-              <FieldGrid>
-                <NumberField label="After" unit="s" text={at} set={setAt} />
-                <NumberField label="Bus" unit="V" text={volts} set={setVolts} />
-              </FieldGrid>
-              <Box display="flex" flexWrap="wrap" gap="3">
-                <Primary
-                  disabled={seen === null || when === null || seen < 0 || when < 0}
-                  onClick={() => {
-                    if (seen === null || when === null) return;
-                    bus({ at_s: when, volts: seen });
-                    setVolts('');
-                  }}
-                >
-                  Keep the bus
-                </Primary>
-                <Secondary onClick={off}>It is off again</Secondary>
-              </Box>
-            </>
-          )}
-        </Section>
+        <SwitchOn
+          power={power}
+          planned={planned}
+          lock={lock}
+          expected_V={made.expected_V}
+          on={on}
+          off={off}
+          bus={bus}
+        />
       )}
     </>
   );
