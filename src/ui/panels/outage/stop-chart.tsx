@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { scaleLinear } from 'd3';
+import { scaleLinear, type ScaleLinear } from 'd3';
 import { useState } from 'react';
 import type { NamedTask, StopPlan } from '@/core/replacement/stop-plan';
 import { PlainTable } from '../../kit/plain-table';
@@ -25,6 +25,141 @@ const kindOf = (task: NamedTask | undefined): keyof typeof fills =>
     : task?.needs.includes('stop') === true
       ? 'stop'
       : 'free';
+
+interface Drawn {
+  plan: StopPlan;
+  x: ScaleLinear<number, number>;
+  height: number;
+}
+
+/** A bar for each task and person; its number is the one in the list. */
+function TaskBars({
+  plan,
+  x,
+  tasks,
+  hover,
+  setHover,
+}: Pick<Drawn, 'plan' | 'x'> & {
+  tasks: readonly NamedTask[];
+  hover: string | null;
+  setHover: (id: string | null) => void;
+}) {
+  const byId = new Map(tasks.map((t) => [t.id, t]));
+  return (
+    <>
+      {plan.schedule.flatMap((s) =>
+        s.people.map((who) => {
+          const kind = kindOf(byId.get(s.id));
+          return (
+            <g key={`${s.id} ${who}`} onMouseEnter={() => setHover(s.id)} onMouseLeave={() => setHover(null)}>
+              <rect
+                x={x(s.start_min) + 0.5}
+                y={inset.top + (who - 1) * row + 4}
+                width={Math.max(2, x(s.end_min) - x(s.start_min) - 1)}
+                height={row - 10}
+                fill={fills[kind]}
+                opacity={hover === null || hover === s.id ? 1 : 0.45}
+              />
+              {x(s.end_min) - x(s.start_min) > 22 && (
+                <text
+                  x={(x(s.start_min) + x(s.end_min)) / 2}
+                  y={inset.top + (who - 1) * row + 26}
+                  textAnchor="middle"
+                  fontSize="12"
+                  fontFamily="'IBM Plex Mono'"
+                  fill="var(--chakra-colors-card)"
+                >
+                  {tasks.findIndex((t) => t.id === s.id) + 1}
+                </text>
+              )}
+            </g>
+          );
+        }),
+      )}
+    </>
+  );
+}
+
+/** Where the clock stands, and where what is allowed ends. */
+function ClockMarks({
+  plan,
+  x,
+  height,
+  now_min,
+  allowed_min,
+}: Drawn & { now_min: number | null; allowed_min: number | null }) {
+  return (
+    <>
+      {(
+        [
+          ['now', now_min, 'var(--chakra-colors-ink)'],
+          [
+            'allowed',
+            allowed_min === null ? null : plan.stopsAt_min + allowed_min,
+            'var(--chakra-colors-failed)',
+          ],
+        ] as const
+      ).map(([name, at, colour]) =>
+        at === null || x(at) > width - inset.right + 1 ? null : (
+          <g key={name}>
+            <line
+              x1={x(at)}
+              x2={x(at)}
+              y1={inset.top - 18}
+              y2={height - inset.bottom + 4}
+              stroke={colour}
+              strokeWidth="2.5"
+              strokeDasharray={name === 'now' ? undefined : '5 4'}
+            />
+            <text
+              x={x(at) + (x(at) < 130 ? 4 : -4)}
+              y={height - inset.bottom - 3}
+              textAnchor={x(at) < 130 ? 'start' : 'end'}
+              fontSize="12"
+              fill={colour}
+              stroke="var(--chakra-colors-card)"
+              strokeWidth="4"
+              paintOrder="stroke"
+            >
+              {name}
+            </text>
+          </g>
+        ),
+      )}
+    </>
+  );
+}
+
+/** Minutes along the foot. */
+function MinuteAxis({ x, height }: Pick<Drawn, 'x' | 'height'>) {
+  return (
+    <>
+      {x.ticks(8).map((t) => (
+        <g key={t} style={{ fontFamily: "'IBM Plex Mono'" }}>
+          <line
+            x1={x(t)}
+            x2={x(t)}
+            y1={height - inset.bottom + 2}
+            y2={height - inset.bottom + 7}
+            stroke="var(--chakra-colors-ink)"
+          />
+          <text x={x(t)} y={height - 27} textAnchor="middle" fontSize="11.5" fill="var(--chakra-colors-soft)">
+            {t}
+          </text>
+        </g>
+      ))}
+      <text
+        x={width - inset.right}
+        y={height - 8}
+        textAnchor="end"
+        fontSize="11.5"
+        fill="var(--chakra-colors-soft)"
+      >
+        minutes
+      </text>
+    </>
+  );
+}
 
 /** Who does what when, a lane for each person; the stop is the framed window. */
 export function StopChart({
@@ -79,104 +214,9 @@ export function StopChart({
               person {i + 1}
             </text>
           ))}
-          {plan.schedule.flatMap((s) =>
-            s.people.map((who) => {
-              const kind = kindOf(byId.get(s.id));
-              return (
-                <g
-                  key={`${s.id} ${who}`}
-                  onMouseEnter={() => setHover(s.id)}
-                  onMouseLeave={() => setHover(null)}
-                >
-                  <rect
-                    x={x(s.start_min) + 0.5}
-                    y={inset.top + (who - 1) * row + 4}
-                    width={Math.max(2, x(s.end_min) - x(s.start_min) - 1)}
-                    height={row - 10}
-                    fill={fills[kind]}
-                    opacity={hover === null || hover === s.id ? 1 : 0.45}
-                  />
-                  {x(s.end_min) - x(s.start_min) > 22 && (
-                    <text
-                      x={(x(s.start_min) + x(s.end_min)) / 2}
-                      y={inset.top + (who - 1) * row + 26}
-                      textAnchor="middle"
-                      fontSize="12"
-                      fontFamily="'IBM Plex Mono'"
-                      fill="var(--chakra-colors-card)"
-                    >
-                      {tasks.findIndex((t) => t.id === s.id) + 1}
-                    </text>
-                  )}
-                </g>
-              );
-            }),
-          )}
-          {(
-            [
-              ['now', now_min, 'var(--chakra-colors-ink)'],
-              [
-                'allowed',
-                allowed_min === null ? null : plan.stopsAt_min + allowed_min,
-                'var(--chakra-colors-failed)',
-              ],
-            ] as const
-          ).map(([name, at, colour]) =>
-            at === null || x(at) > width - inset.right + 1 ? null : (
-              <g key={name}>
-                <line
-                  x1={x(at)}
-                  x2={x(at)}
-                  y1={inset.top - 18}
-                  y2={height - inset.bottom + 4}
-                  stroke={colour}
-                  strokeWidth="2.5"
-                  strokeDasharray={name === 'now' ? undefined : '5 4'}
-                />
-                <text
-                  x={x(at) + (x(at) < 130 ? 4 : -4)}
-                  y={height - inset.bottom - 3}
-                  textAnchor={x(at) < 130 ? 'start' : 'end'}
-                  fontSize="12"
-                  fill={colour}
-                  stroke="var(--chakra-colors-card)"
-                  strokeWidth="4"
-                  paintOrder="stroke"
-                >
-                  {name}
-                </text>
-              </g>
-            ),
-          )}
-          {x.ticks(8).map((t) => (
-            <g key={t} style={{ fontFamily: "'IBM Plex Mono'" }}>
-              <line
-                x1={x(t)}
-                x2={x(t)}
-                y1={height - inset.bottom + 2}
-                y2={height - inset.bottom + 7}
-                stroke="var(--chakra-colors-ink)"
-              />
-              <text
-                x={x(t)}
-                y={height - 27}
-                textAnchor="middle"
-                fontSize="11.5"
-                fill="var(--chakra-colors-soft)"
-              >
-                {t}
-              </text>
-            </g>
-          ))}
-          <text
-            x={width - inset.right}
-            y={height - 8}
-            textAnchor="end"
-            fontSize="11.5"
-            fill="var(--chakra-colors-soft)"
-          >
-            minutes
-          </text>
+          <TaskBars plan={plan} x={x} tasks={tasks} hover={hover} setHover={setHover} />
+          <ClockMarks plan={plan} x={x} height={height} now_min={now_min} allowed_min={allowed_min} />
+          <MinuteAxis x={x} height={height} />
         </svg>
       </Box>
       <Box as="figcaption" fontSize="0.95rem">

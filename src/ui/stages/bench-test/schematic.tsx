@@ -55,6 +55,105 @@ function Leg({
   );
 }
 
+/** A meter lead on its terminal, by colour and letter. */
+function Lead({
+  place,
+  letter,
+  colour,
+}: {
+  place: readonly [number, number] | undefined;
+  letter: string;
+  colour: string;
+}) {
+  if (place === undefined) return null;
+  return (
+    <g>
+      <circle
+        cx={place[0]}
+        cy={place[1]}
+        r="10"
+        fill={colour}
+        stroke="var(--chakra-colors-card)"
+        strokeWidth="1.5"
+      />
+      <text
+        x={place[0]}
+        y={place[1] + 4}
+        textAnchor="middle"
+        fill="#fff"
+
+        fontSize="11.5"
+        style={{ fontFamily: "'Barlow'", fontWeight: 600 }}
+      >
+        {letter}
+      </text>
+    </g>
+  );
+}
+
+/** The small diodes of a half-controlled front end and the resistor they charge the bank through. */
+function PrechargeBranch({
+  lines,
+  gap,
+  linkX,
+  bankX,
+  mark,
+}: {
+  lines: readonly ('L1' | 'L2' | 'L3')[];
+  gap: number;
+  linkX: number;
+  bankX: number;
+  mark: (position: Position) => Mark;
+}) {
+  return (
+    <g>
+      <path d={`M85 -34 H${bankX} V${topY}`} stroke={ink} strokeWidth="1.4" fill="none" />
+      {lines.map((l, i) => (
+        <g key={l}>
+          <path
+            d={`M${52 + i * gap} 110 H${52 + i * gap + 33} V-14`}
+            stroke={ink}
+            strokeWidth="1.1"
+            strokeDasharray="3 3"
+            fill="none"
+          />
+          <path d={`M${52 + i * gap + 33} -20 V-34`} stroke={ink} strokeWidth="1.4" />
+          <path
+            d={`M${52 + i * gap + 26} -14 h14 l-7 -12 z m0 -12 h14`}
+            fill="var(--chakra-colors-card)"
+            stroke={mark(`pre.${l}`) === 'failed' ? markColour('failed') : ink}
+            strokeWidth="1.6"
+          />
+          <SmallMark x={52 + i * gap + 48} y={-18} mark={mark(`pre.${l}`)} />
+        </g>
+      ))}
+      <InLine x={linkX + 30} y={-34} kind="resistor" mark={mark('bus.precharge')} />
+    </g>
+  );
+}
+
+/** The brake chopper: diode above, switch below. */
+function BrakeLeg({ x, mark }: { x: number; mark: (position: Position) => Mark }) {
+  return (
+    <g>
+      <path d={`M${x} ${topY} V48 M${x} 108 V132 M${x} 192 V${bottomY}`} stroke={ink} strokeWidth="1.6" />
+      <Junction x={x} y={78} mark={mark('brk.diode')} transistor={false} />
+      <Junction x={x} y={162} mark={mark('brk.switch')} transistor />
+      <circle cx={x} cy={middleY} r="3" fill={ink} />
+      <text
+        x={x - 8}
+        y={middleY + 4}
+        textAnchor="end"
+        fontSize="12.5"
+        style={{ fontFamily: "'IBM Plex Mono'" }}
+        fill={ink}
+      >
+        BR
+      </text>
+    </g>
+  );
+}
+
 /** The power stage drawn from what it is made of, each device with its state; both leads marked. */
 export function Schematic({
   stage,
@@ -87,33 +186,6 @@ export function Schematic({
     ...Object.fromEntries(lines.map((l, i) => [l, [52 + i * gap, middleY]])),
     ...Object.fromEntries(motorTerminals.map((p, i) => [p, [invX + i * 84, middleY]])),
   };
-  const lead = (terminal: string, letter: string, colour: string) => {
-    const place = places[terminal];
-    if (place === undefined) return null;
-    return (
-      <g>
-        <circle
-          cx={place[0]}
-          cy={place[1]}
-          r="10"
-          fill={colour}
-          stroke="var(--chakra-colors-card)"
-          strokeWidth="1.5"
-        />
-        <text
-          x={place[0]}
-          y={place[1] + 4}
-          textAnchor="middle"
-          fill="#fff"
-
-          fontSize="11.5"
-          style={{ fontFamily: "'Barlow'", fontWeight: 600 }}
-        >
-          {letter}
-        </text>
-      </g>
-    );
-  };
   return (
     <svg
       viewBox={`0 ${precharge ? -66 : 0} ${end} ${precharge ? 306 : 240}`}
@@ -127,31 +199,7 @@ export function Schematic({
         strokeWidth="1.8"
         fill="none"
       />
-      {precharge && (
-        <g>
-          <path d={`M85 -34 H${bankX} V${topY}`} stroke={ink} strokeWidth="1.4" fill="none" />
-          {lines.map((l, i) => (
-            <g key={l}>
-              <path
-                d={`M${52 + i * gap} 110 H${52 + i * gap + 33} V-14`}
-                stroke={ink}
-                strokeWidth="1.1"
-                strokeDasharray="3 3"
-                fill="none"
-              />
-              <path d={`M${52 + i * gap + 33} -20 V-34`} stroke={ink} strokeWidth="1.4" />
-              <path
-                d={`M${52 + i * gap + 26} -14 h14 l-7 -12 z m0 -12 h14`}
-                fill="var(--chakra-colors-card)"
-                stroke={mark(`pre.${l}`) === 'failed' ? markColour('failed') : ink}
-                strokeWidth="1.6"
-              />
-              <SmallMark x={52 + i * gap + 48} y={-18} mark={mark(`pre.${l}`)} />
-            </g>
-          ))}
-          <InLine x={linkX + 30} y={-34} kind="resistor" mark={mark('bus.precharge')} />
-        </g>
-      )}
+      {precharge && <PrechargeBranch lines={lines} gap={gap} linkX={linkX} bankX={bankX} mark={mark} />}
       {stage.fuse === 'inverter' && <InLine x={fuseX} y={topY} kind="fuse" mark={mark('bus.fuse')} />}
       {joint !== null && (
         <>
@@ -198,28 +246,7 @@ export function Schematic({
         />
       </g>
       <SmallMark x={bankX + 26} y={middleY} mark={mark('bus.cap')} />
-      {stage.brake && (
-        <g>
-          <path
-            d={`M${brakeX} ${topY} V48 M${brakeX} 108 V132 M${brakeX} 192 V${bottomY}`}
-            stroke={ink}
-            strokeWidth="1.6"
-          />
-          <Junction x={brakeX} y={78} mark={mark('brk.diode')} transistor={false} />
-          <Junction x={brakeX} y={162} mark={mark('brk.switch')} transistor />
-          <circle cx={brakeX} cy={middleY} r="3" fill={ink} />
-          <text
-            x={brakeX - 8}
-            y={middleY + 4}
-            textAnchor="end"
-            fontSize="12.5"
-            style={{ fontFamily: "'IBM Plex Mono'" }}
-            fill={ink}
-          >
-            BR
-          </text>
-        </g>
-      )}
+      {stage.brake && <BrakeLeg x={brakeX} mark={mark} />}
       {motorTerminals.map((p, i) => (
         <Leg
           key={p}
@@ -231,8 +258,12 @@ export function Schematic({
           below
         />
       ))}
-      {probe !== null && lead(probe.black, 'B', 'var(--chakra-colors-probe-black)')}
-      {probe !== null && lead(probe.red, 'R', 'var(--chakra-colors-probe-red)')}
+      {probe !== null && (
+        <Lead place={places[probe.black]} letter="B" colour="var(--chakra-colors-probe-black)" />
+      )}
+      {probe !== null && (
+        <Lead place={places[probe.red]} letter="R" colour="var(--chakra-colors-probe-red)" />
+      )}
     </svg>
   );
 }

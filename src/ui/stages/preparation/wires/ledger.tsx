@@ -17,9 +17,64 @@ import { NoteLine } from './note-line';
 import { TerminalPhotos } from './terminal-photos';
 import { WireDecision } from './wire-decision';
 import { WireForm } from './wire-form';
+import { type JobStore } from '../../../job-store/use-job';
+import { type LedgerWire } from '@/core/replacement/wires';
 import { WireLine } from './wire-line';
 
 type Show = 'all' | 'open' | 'control' | 'power';
+
+/** What must be settled before the old unit comes out, what keeps it first. */
+function ToBeSettled({ swap, store, show }: { swap: Swap; store: JobStore; show: (wire: string) => void }) {
+  const { map, matters } = swap;
+  const jumpersOut = map?.jumpersOut ?? [];
+  if (matters.length === 0 && (map?.notes.length ?? 0) === 0 && jumpersOut.length === 0) return null;
+  return (
+    <Section title="To be settled">
+      <Box as="ul" listStyleType="none" aria-label="To be settled">
+        {[...matters]
+          .sort((a, b) => Number(b.holds) - Number(a.holds))
+          .map((m, i) => (
+            <Box as="li" key={`${m.wire} ${i}`} py="1" display="flex" gap="2" alignItems="baseline">
+              <StateMark mark={m.holds ? 'failed' : 'doubt'} label={m.holds ? 'holds the swap' : 'to know'} />
+              <span>
+                {m.text}{' '}
+                <Box asChild textDecoration="underline" minH="28px" cursor="pointer">
+                  <button type="button" onClick={() => show(m.wire)}>
+                    open it
+                  </button>
+                </Box>
+              </span>
+            </Box>
+          ))}
+        {jumpersOut.map(([a, b]) => (
+          <Box as="li" key={`${a} ${b}`} py="1" display="flex" gap="2" alignItems="baseline">
+            <StateMark mark="doubt" label="to do" />
+            <span>
+              The factory jumper {a} to {b} of the new unit comes out: a wire takes its place.
+            </span>
+          </Box>
+        ))}
+        {map?.notes.map((n) => (
+          <NoteLine key={n.id} note={n} store={store} />
+        ))}
+      </Box>
+    </Section>
+  );
+}
+
+/** By which set the inputs of the new unit are taken. */
+const valuesFromWords = ({ from, name }: NonNullable<Swap['next']>['from']): string =>
+  from === 'translated'
+    ? `Inputs of the new unit as the set “${name ?? ''}” carries over to it.`
+    : from === 'set'
+      ? `Inputs of the new unit as in the set “${name ?? ''}”.`
+      : 'No set is kept: the inputs of the new unit are taken as its factory makes them.';
+
+const wiresShown = (wires: readonly LedgerWire[], show: Show, matters: Swap['matters']): LedgerWire[] =>
+  wires.filter((w) => {
+    if (show === 'open') return matters.some((m) => m.wire === w.id);
+    return show === 'all' || w.role.startsWith('power:') === (show === 'power');
+  });
 
 /** The wires of the old unit: noted, mapped onto the new one, and what must be settled before it comes out. */
 export function Ledger({ jobId, store, swap }: StageProps & { swap: Swap }) {
@@ -33,21 +88,11 @@ export function Ledger({ jobId, store, swap }: StageProps & { swap: Swap }) {
   const placementOf = useMemo(() => new Map((map?.fates ?? []).map((f) => [f.wire, f])), [map]);
   const toggle = useCallback((id: string) => setOpen((now) => (now === id ? null : id)), []);
   const next = Math.max(0, ...wires.map((w) => w.number)) + 1;
-  const held = new Set(matters.filter((m) => m.holds).map((m) => m.wire));
-  const shown = wires.filter((w) =>
-    show === 'open'
-      ? held.has(w.id) || matters.some((m) => m.wire === w.id)
-      : show === 'control'
-        ? !w.role.startsWith('power:')
-        : show === 'power'
-          ? w.role.startsWith('power:')
-          : true,
-  );
+  const shown = wiresShown(wires, show, matters);
   const names = {
     old: `${units.old.maker} ${units.old.type}`,
     next: units.next === null ? 'new unit' : `${units.next.maker} ${units.next.type}`,
   };
-  const jumpersOut = map?.jumpersOut ?? [];
   return (
     <>
       <Caution title="Looking, photographing and reading only, as long as anything is live.">
@@ -62,11 +107,7 @@ export function Ledger({ jobId, store, swap }: StageProps & { swap: Swap }) {
         )}
         {swap.next !== null && (
           <Text mb="2" color="soft">
-            {swap.next.from.from === 'translated'
-              ? `Inputs of the new unit as the set “${swap.next.from.name ?? ''}” carries over to it.`
-              : swap.next.from.from === 'set'
-                ? `Inputs of the new unit as in the set “${swap.next.from.name ?? ''}”.`
-                : 'No set is kept: the inputs of the new unit are taken as its factory makes them.'}
+            {valuesFromWords(swap.next.from)}
           </Text>
         )}
         {map !== null && wires.length > 0 && (
@@ -88,47 +129,14 @@ export function Ledger({ jobId, store, swap }: StageProps & { swap: Swap }) {
           </>
         )}
       </Section>
-      {(matters.length > 0 || (map?.notes.length ?? 0) > 0 || jumpersOut.length > 0) && (
-        <Section title="To be settled">
-          <Box as="ul" listStyleType="none" aria-label="To be settled">
-            {[...matters]
-              .sort((a, b) => Number(b.holds) - Number(a.holds))
-              .map((m, i) => (
-                <Box as="li" key={`${m.wire} ${i}`} py="1" display="flex" gap="2" alignItems="baseline">
-                  <StateMark
-                    mark={m.holds ? 'failed' : 'doubt'}
-                    label={m.holds ? 'holds the swap' : 'to know'}
-                  />
-                  <span>
-                    {m.text}{' '}
-                    <Box asChild textDecoration="underline" minH="28px" cursor="pointer">
-                      <button
-                        type="button"
-                        onClick={() => {
-                          setShow('all');
-                          setOpen(m.wire);
-                        }}
-                      >
-                        open it
-                      </button>
-                    </Box>
-                  </span>
-                </Box>
-              ))}
-            {jumpersOut.map(([a, b]) => (
-              <Box as="li" key={`${a} ${b}`} py="1" display="flex" gap="2" alignItems="baseline">
-                <StateMark mark="doubt" label="to do" />
-                <span>
-                  The factory jumper {a} to {b} of the new unit comes out: a wire takes its place.
-                </span>
-              </Box>
-            ))}
-            {map?.notes.map((n) => (
-              <NoteLine key={n.id} note={n} store={store} />
-            ))}
-          </Box>
-        </Section>
-      )}
+      <ToBeSettled
+        swap={swap}
+        store={store}
+        show={(wire) => {
+          setShow('all');
+          setOpen(wire);
+        }}
+      />
       <Section title={`Wires, ${wires.length}`}>
         {wires.length === 0 && (
           <Text mb="2">
