@@ -13,7 +13,12 @@ import {
   type Stage,
   type StageCase,
 } from '@/core/equipment/power-stage';
-import { diagnoseOnce, type Diagnosis, type NamedFault, type RawReading } from '@/core/bench/static-diagnosis';
+import {
+  diagnoseOnce,
+  type Diagnosis,
+  type NamedFault,
+  type RawReading,
+} from '@/core/bench/static-diagnosis';
 import { ngspiceReadings } from './ngspice';
 import { normal, seeded } from './random';
 import { anyDevices, anyFaults, anyMeter, anyStage } from './units';
@@ -47,7 +52,11 @@ const displayed = (volts: number, meter: Meter, random: () => number) =>
   shown(volts + 0.002 * normal(random), meter);
 
 /** Solved by ngspice; null where ngspice does not settle. */
-function measured({ made, meter }: Unit, random: () => number, probes: readonly Probe[]): RawReading[] | null {
+function measured(
+  { made, meter }: Unit,
+  random: () => number,
+  probes: readonly Probe[],
+): RawReading[] | null {
   const volts = ngspiceReadings(networkOf(made), probes, meter);
   return volts === null
     ? null
@@ -157,10 +166,12 @@ describe(`random units, seed ${seed}`, () => {
     for (const kind of kinds(random, 5))
       for (let i = 0; i < (long ? 40 : 20); i += 1) {
         const unit = anyUnit(random, kind, 0);
-        const taken = readings(networkOf(unit.made), fullPlan(kind.stage), kind.meter).map((r): RawReading => ({
-          ...r,
-          value: displayed(r.volts, kind.meter, random),
-        }));
+        const taken = readings(networkOf(unit.made), fullPlan(kind.stage), kind.meter).map(
+          (r): RawReading => ({
+            ...r,
+            value: displayed(r.volts, kind.meter, random),
+          }),
+        );
         const diagnosis = diagnoseOnce(kind.stage, kind.meter, taken);
         units += 1;
         if (diagnosis.verdict === 'faulty') condemned.push(nameOf(diagnosis.candidates[0]?.faults ?? []));
