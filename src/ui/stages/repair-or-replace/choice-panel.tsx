@@ -9,21 +9,18 @@ import {
   decide,
   figureNames,
   type ChoiceFigure,
-  type ChoiceId,
   type CommonFigure,
-  type Costed,
-  type Decision,
   type Situation,
 } from '@/core/replacement/replacement';
 import type { StageProps } from '../../job-store/stage-props';
-import { Primary, Secondary } from '../../kit/buttons';
+import { Secondary } from '../../kit/buttons';
 import { FieldGrid, KeptNote, Section } from '../../kit/section';
-import { Choice, Field, NumberField } from '../../kit/field';
-import { PlainTable } from '../../kit/plain-table';
+import { Field, NumberField } from '../../kit/field';
 import { StateMark } from '../../kit/state-mark';
 import { Tick } from '../../kit/tick';
 import { dateTime } from '../../kit/time';
-import { Disclosure } from '../../kit/why';
+import { DecisionForm } from './decision-form';
+import { ExpectedCost } from './expected-cost';
 import { firstFigures } from './first-figures';
 import { rangeFrom, rangeText } from './ranges';
 import { recordOf } from '@/core/numerics/arrays';
@@ -31,8 +28,6 @@ import { recordOf } from '@/core/numerics/arrays';
 type Typed = Record<string, string>;
 
 const shownUnit = (unit: string): string | undefined => (unit === 'money' ? undefined : unit);
-const money = (n: number): string => Math.round(n).toLocaleString('en-GB').replaceAll(',', ' ');
-
 const typedOf = (s: Situation): Typed => ({
   ...Object.fromEntries(commonFigures.map((f) => [f, rangeText(s.common[f])])),
   ...Object.fromEntries(
@@ -52,109 +47,14 @@ function situationOf(typed: Typed, rest: Omit<Situation, 'common' | 'choices'>):
   };
 }
 
-/** Expected costs as bars: from the least to the most, the middle as a mark. */
-function CostRow({ costed, most, best }: { costed: Costed; most: number; best: boolean }) {
-  const at = (n: number): string => `${(100 * Math.min(n, most)) / most}%`;
-  return (
-    <Box as="li" py="2" borderBottom="1px solid" borderColor="line">
-      <Box display="flex" justifyContent="space-between" gap="3" flexWrap="wrap">
-        <Text fontWeight={best ? 600 : 500}>
-          {best && <StateMark mark="sound" label="least expected cost" />} {choiceNames[costed.id]}
-        </Text>
-        {costed.out === null ? (
-          <Text fontFamily="mono" fontSize="1.3rem">
-            {money(costed.cost.mid)}
-            <Text as="span" fontSize="0.95rem" color="soft">
-              {' '}
-              {money(costed.cost.low)} to {money(costed.cost.high)} · {costed.stop_h.toFixed(1)} h stop
-            </Text>
-          </Text>
-        ) : (
-          <Text color="soft">Not possible: {costed.out}</Text>
-        )}
-      </Box>
-      {costed.out === null && (
-        <>
-          <Box position="relative" height="14px" bg="paper" my="1" aria-hidden>
-            <Box
-              position="absolute"
-              top="3px"
-              height="8px"
-              bg={best ? 'sound' : 'slate'}
-              style={{
-                left: at(costed.cost.low),
-                width: `calc(${at(costed.cost.high)} - ${at(costed.cost.low)})`,
-              }}
-              opacity={0.55}
-            />
-            <Box
-              position="absolute"
-              top="0"
-              height="14px"
-              width="3px"
-              bg="ink"
-              style={{ left: at(costed.cost.mid) }}
-            />
-          </Box>
-          <Disclosure label="the sum">
-            {costed.sum.map((line) => (
-              <Text key={line} fontFamily="mono" fontSize="0.9rem">
-                {line}
-              </Text>
-            ))}
-          </Disclosure>
-        </>
-      )}
-    </Box>
-  );
-}
-
-function Hinges({ decision }: { decision: Decision }) {
-  const { matters, indifferent, best } = decision;
-  if (best === null) return <Text>Nothing is possible as it stands.</Text>;
-  const blank = matters.filter((m) => m.known === 'blank');
-  return (
-    <Box mt="3">
-      <Text fontWeight="500">
-        {matters.length === 0
-          ? `Nothing that is not known changes it: ${choiceNames[best].toLowerCase()}.`
-          : blank.length > 0
-            ? `Find out first: ${blank[0]?.name ?? ''}.`
-            : 'It hangs on figures that are known as ranges only.'}
-      </Text>
-      {matters.length > 0 && (
-        <PlainTable heads={['Figure', 'Turns at', 'Then']}>
-          {matters.slice(0, 6).map((m) => (
-            <tr key={`${m.figure} ${m.when}`}>
-              <td>
-                {m.name}
-                {m.known === 'blank' ? ' (not known)' : ''}
-              </td>
-              <td>
-                {m.when} {m.unit === 'money' ? money(m.turnsAt) : `${m.turnsAt.toFixed(1)} ${m.unit}`}
-              </td>
-              <td>{choiceNames[m.then].toLowerCase()}</td>
-            </tr>
-          ))}
-        </PlainTable>
-      )}
-      {indifferent.length > 0 && (
-        <Disclosure label="not known, and it does not matter">{indifferent.join('; ')}.</Disclosure>
-      )}
-    </Box>
-  );
-}
-
 /** Repair, exchange, a newer type, or settings only: what each costs, on what that hangs, and what the person decides. */
 export function ChoicePanel({ store, catalogue, person }: StageProps) {
-  const { swap, drive } = store.state;
+  const { swap } = store.state;
   const first = useMemo(() => firstFigures(store.state, catalogue), [store.state, catalogue]);
   const start = swap.figures ?? first;
   const [typed, setTyped] = useState<Typed>(() => typedOf(start));
   const [out, setOut] = useState(start.out);
   const [stands, setStands] = useState(start.standsMeanwhile);
-  const [reason, setReason] = useState('');
-  const [chosen, setChosen] = useState<ChoiceId | null>(null);
   const [kept, setKept] = useState<string | null>(null);
   const situation = useMemo(
     () => situationOf(typed, { out, standsMeanwhile: stands, discontinued: start.discontinued }),
@@ -176,10 +76,6 @@ export function ChoicePanel({ store, catalogue, person }: StageProps) {
       }}
     />
   );
-  const most = Math.max(
-    1,
-    ...(decision?.choices.filter((c) => c.out === null).map((c) => c.cost.high) ?? []),
-  );
   return (
     <>
       {made !== null && (
@@ -192,25 +88,7 @@ export function ChoicePanel({ store, catalogue, person }: StageProps) {
           </Text>
         </Box>
       )}
-      <Section title="Expected cost">
-        {decision === null ? (
-          <Text color="failed">A figure cannot be read: the table waits for it.</Text>
-        ) : (
-          <Box role="status" aria-label="Expected cost">
-            <Box as="ul" listStyleType="none">
-              {decision.choices.map((c) => (
-                <CostRow key={c.id} costed={c} most={most} best={c.id === decision.best} />
-              ))}
-            </Box>
-            <Hinges decision={decision} />
-            <Disclosure>
-              Price, work and stop, and what comes after it if it does not hold. In the middle of every range;
-              what nobody knows runs over a wide one. A bank beyond eight years takes 5 % a year off whatever
-              keeps it. Common practice, no source.
-            </Disclosure>
-          </Box>
-        )}
-      </Section>
+      <ExpectedCost decision={decision} />
       <Section title="Figures">
         <Text mb="2" color="soft">
           One figure, or a range: 200 to 400. Empty where nobody knows. Money in your own currency.
@@ -278,40 +156,7 @@ export function ChoicePanel({ store, catalogue, person }: StageProps) {
         </Secondary>
         <KeptNote text={kept} />
       </Section>
-      <Section title="The decision">
-        <Text mb="2">
-          The table weighs money and hours only. You decide
-          {drive === null ? '' : ` about this ${drive.maker} ${drive.type}`}, and say why.
-        </Text>
-        <Choice<ChoiceId>
-          label="Decided"
-          value={chosen}
-          onChange={setChosen}
-          options={choiceIds.map((value) => ({ value, label: choiceNames[value] }))}
-        />
-        <Box my="3">
-          <Field label="Reason" value={reason} maxLength={1000} onChange={(e) => setReason(e.target.value)} />
-        </Box>
-        <Primary
-          disabled={chosen === null || reason.trim() === '' || person.role === 'apprentice'}
-          onClick={() => {
-            if (chosen === null) return;
-            store.record('decide.made', {
-              choice: chosen,
-              reason: reason.trim(),
-              costs: (decision?.choices ?? []).map((c) => ({
-                choice: c.id,
-                mid: c.out === null ? Math.round(c.cost.mid) : null,
-                stop_h: Number(c.stop_h.toFixed(2)),
-              })),
-              cheapest: decision?.best ?? null,
-            });
-            setReason('');
-          }}
-        >
-          {person.role === 'apprentice' ? 'A technician decides' : 'Keep the decision'}
-        </Primary>
-      </Section>
+      <DecisionForm store={store} person={person} decision={decision} />
     </>
   );
 }

@@ -3,29 +3,15 @@ import { useMemo, useState } from 'react';
 import type { DriveType } from '@/core/equipment/catalogue';
 import type { Rating } from '@/core/equipment/drive-words';
 import type { Payload } from '@/core/logbook';
-import { readSetText, type SetLine } from '@/core/parameter-sets/set-files';
+import { readSetText } from '@/core/parameter-sets/set-files';
 import { useControl } from '../../../drive-link/use-control';
-import { Primary, Secondary } from '../../../kit/buttons';
+import { Primary } from '../../../kit/buttons';
 import { FieldGrid } from '../../../kit/section';
 import { Field, NumberField, LongField, Select } from '../../../kit/field';
 import { numberFrom } from '../../../kit/number-from';
-import { PlainTable } from '../../../kit/plain-table';
 import { textOfFile } from '../../../kit/read-text';
-import { StateMark, type Mark } from '../../../kit/state-mark';
-import { Disclosure } from '../../../kit/why';
-
-const marks: Readonly<Record<SetLine['state'], Mark>> = {
-  taken: 'sound',
-  unknown: 'unprobed',
-  refused: 'failed',
-  twice: 'failed',
-};
-const stateWords: Readonly<Record<SetLine['state'], string>> = {
-  taken: 'taken',
-  unknown: 'not known',
-  refused: 'not taken',
-  twice: 'twice',
-};
+import { StateMark } from '../../../kit/state-mark';
+import { LinesTaken, WritableEntries } from './import-tables';
 
 /** A set from a file, a spreadsheet or paper: each line says what was made of it. */
 export function ImportForm({
@@ -105,31 +91,13 @@ export function ImportForm({
         </label>
       </Box>
       {control !== null && (
-        <Disclosure label="entries of this type, to type from paper">
-          <PlainTable heads={['Entry', 'Takes', '']}>
-            {control.parameters
-              .filter((p) => !p.readOnly)
-              .map((p) => (
-                <tr key={p.number}>
-                  <td>
-                    <b>{p.number}</b> {p.name}
-                  </td>
-                  <td>{p.choices?.map((c) => `${c.value}: ${c.name}`).join(', ') ?? p.unit ?? 'a figure'}</td>
-                  <td>
-                    <Secondary
-                      aria-label={`Add ${p.number} ${p.name}`}
-                      onClick={() => {
-                        setFile(null);
-                        setText(`${text}${text === '' || text.endsWith('\n') ? '' : '\n'}${p.number}\t`);
-                      }}
-                    >
-                      Add
-                    </Secondary>
-                  </td>
-                </tr>
-              ))}
-          </PlainTable>
-        </Disclosure>
+        <WritableEntries
+          control={control}
+          add={(number) => {
+            setFile(null);
+            setText(`${text}${text === '' || text.endsWith('\n') ? '' : '\n'}${number}\t`);
+          }}
+        />
       )}
       {trouble !== null && <Text color="failed">{trouble}</Text>}
       {read?.about.typeId !== undefined && read.about.typeId !== type && (
@@ -166,22 +134,7 @@ export function ImportForm({
           >
             {name.trim() === '' ? 'Give it a name first' : `Keep ${taken} values`}
           </Primary>
-          <Box mt="3">
-            <PlainTable heads={['Line', 'Number', 'Value', '']}>
-              {[...read.lines]
-                .sort((a, b) => Number(a.state === 'taken') - Number(b.state === 'taken') || a.line - b.line)
-                .map((l) => (
-                  <tr key={l.line}>
-                    <td>{l.line}</td>
-                    <td>{l.number}</td>
-                    <td>{l.text}</td>
-                    <td>
-                      <StateMark mark={marks[l.state]} label={stateWords[l.state]} /> {l.words}
-                    </td>
-                  </tr>
-                ))}
-            </PlainTable>
-          </Box>
+          <LinesTaken lines={read.lines} />
         </>
       )}
     </>

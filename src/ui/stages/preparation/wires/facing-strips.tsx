@@ -127,59 +127,17 @@ export function FacingStrips({
           })}
           {wires.map((w) => {
             const placement = placementOf.get(w.id);
-            const colour = markColour(outcomeMarks[placement?.outcome ?? 'unknown']);
-            const y1 = y(leftMarks, w.from ?? 'loose');
-            const y2 = placement?.to === null || placement === undefined ? null : y(rightMarks, placement.to);
-            const strong = lit === w.id;
-            const d =
-              y2 === null
-                ? `M${inner.left} ${y1} h44`
-                : `M${inner.left} ${y1} C${inner.left + 130} ${y1}, ${inner.right - 130} ${y2}, ${inner.right} ${y2}`;
             return (
-              <g
+              <WireLine
                 key={w.id}
-                onMouseEnter={() => setHover(w.id)}
-                onMouseLeave={() => setHover(null)}
-                onClick={() => choose(w.id)}
-                style={{ cursor: 'pointer' }}
-                opacity={lit === null || strong ? 1 : 0.35}
-              >
-                <path d={d} fill="none" stroke="transparent" strokeWidth="14" />
-                <path
-                  d={d}
-                  fill="none"
-                  stroke={colour}
-                  strokeWidth={strong ? 4 : 2.4}
-                  strokeDasharray={shape(placement?.outcome ?? 'unknown')}
-                />
-                {y2 === null && (
-                  <path
-                    d={
-                      placement?.outcome === 'cap'
-                        ? `M${inner.left + 46} ${y1 - 6} v12`
-                        : `M${inner.left + 44} ${y1 - 5} l10 10 m0 -10 l-10 10`
-                    }
-                    stroke={colour}
-                    strokeWidth="2.6"
-                  />
-                )}
-                {w.shared !== null && <circle cx={inner.left + 34} cy={y1} r="5.5" fill={colour} />}
-                {strong && (
-                  <text
-                    x={inner.left + 62}
-                    y={y1 - 5}
-                    fontSize="12.5"
-                    style={{ fontFamily: 'var(--chakra-fonts-mono)' }}
-                    fill="var(--chakra-colors-ink)"
-                    stroke="var(--chakra-colors-card)"
-                    strokeWidth="4"
-                    paintOrder="stroke"
-                  >
-                    {w.number}
-                    {w.ferrule === '' ? '' : ` ${w.ferrule}`}
-                  </text>
-                )}
-              </g>
+                wire={w}
+                outcome={placement?.outcome ?? 'unknown'}
+                fromY={y(leftMarks, w.from ?? 'loose')}
+                toY={placement === undefined || placement.to === null ? null : y(rightMarks, placement.to)}
+                lit={lit === null ? null : lit === w.id}
+                hover={(on) => setHover(on ? w.id : null)}
+                choose={() => choose(w.id)}
+              />
             );
           })}
         </svg>
@@ -239,6 +197,78 @@ function Screw({
       >
         {mark}
       </text>
+    </g>
+  );
+}
+
+/** One wire from its old screw to its new one, or to the cap or the cross it ends in. */
+function WireLine({
+  wire,
+  outcome,
+  fromY,
+  toY,
+  lit,
+  hover,
+  choose,
+}: {
+  wire: LedgerWire;
+  outcome: WirePlacement['outcome'];
+  fromY: number;
+  /** Null: it goes to no terminal. */
+  toY: number | null;
+  /** Null: no wire is. */
+  lit: boolean | null;
+  hover: (on: boolean) => void;
+  choose: () => void;
+}) {
+  const colour = markColour(outcomeMarks[outcome]);
+  const d =
+    toY === null
+      ? `M${inner.left} ${fromY} h44`
+      : `M${inner.left} ${fromY} C${inner.left + 130} ${fromY}, ${inner.right - 130} ${toY}, ${inner.right} ${toY}`;
+  return (
+    <g
+      onMouseEnter={() => hover(true)}
+      onMouseLeave={() => hover(false)}
+      onClick={choose}
+      style={{ cursor: 'pointer' }}
+      opacity={lit === false ? 0.35 : 1}
+    >
+      <path d={d} fill="none" stroke="transparent" strokeWidth="14" />
+      <path
+        d={d}
+        fill="none"
+        stroke={colour}
+        strokeWidth={lit === true ? 4 : 2.4}
+        strokeDasharray={shape(outcome)}
+      />
+      {toY === null && (
+        <path
+          d={
+            outcome === 'cap'
+              ? `M${inner.left + 46} ${fromY - 6} v12`
+              : `M${inner.left + 44} ${fromY - 5} l10 10 m0 -10 l-10 10`
+          }
+          stroke={colour}
+          strokeWidth="2.6"
+        />
+      )}
+      {wire.shared !== null && <circle cx={inner.left + 34} cy={fromY} r="5.5" fill={colour} />}
+      {lit === true && (
+        <text
+          x={inner.left + 62}
+          y={fromY - 5}
+          fontSize="12.5"
+          style={{ fontFamily: 'var(--chakra-fonts-mono)' }}
+          fill="var(--chakra-colors-ink)"
+          stroke="var(--chakra-colors-card)"
+          strokeWidth="4"
+          paintOrder="stroke"
+        >
+          {wire.number}
+          {wire.ferrule === '' ? '' : ` ${wire.ferrule}`}
+        </text>
+      )}
     </g>
   );
 }

@@ -1,0 +1,67 @@
+import { Box } from '@chakra-ui/react';
+import type { Control } from '@/core/equipment/catalogue';
+import type { SetLine } from '@/core/parameter-sets/set-files';
+import { Secondary } from '../../../kit/buttons';
+import { PlainTable } from '../../../kit/plain-table';
+import { StateMark, type Mark } from '../../../kit/state-mark';
+import { Disclosure } from '../../../kit/why';
+
+const marks: Readonly<Record<SetLine['state'], Mark>> = {
+  taken: 'sound',
+  unknown: 'unprobed',
+  refused: 'failed',
+  twice: 'failed',
+};
+const stateWords: Readonly<Record<SetLine['state'], string>> = {
+  taken: 'taken',
+  unknown: 'not known',
+  refused: 'not taken',
+  twice: 'twice',
+};
+
+/** The entries a type lets one write, to type values from paper. */
+export function WritableEntries({ control, add }: { control: Control; add: (number: string) => void }) {
+  return (
+    <Disclosure label="entries of this type, to type from paper">
+      <PlainTable heads={['Entry', 'Takes', '']}>
+        {control.parameters
+          .filter((p) => !p.readOnly)
+          .map((p) => (
+            <tr key={p.number}>
+              <td>
+                <b>{p.number}</b> {p.name}
+              </td>
+              <td>{p.choices?.map((c) => `${c.value}: ${c.name}`).join(', ') ?? p.unit ?? 'a figure'}</td>
+              <td>
+                <Secondary aria-label={`Add ${p.number} ${p.name}`} onClick={() => add(p.number)}>
+                  Add
+                </Secondary>
+              </td>
+            </tr>
+          ))}
+      </PlainTable>
+    </Disclosure>
+  );
+}
+
+/** Each line of a file and what was made of it, those not taken first. */
+export function LinesTaken({ lines }: { lines: readonly SetLine[] }) {
+  return (
+    <Box mt="3">
+      <PlainTable heads={['Line', 'Number', 'Value', '']}>
+        {[...lines]
+          .sort((a, b) => Number(a.state === 'taken') - Number(b.state === 'taken') || a.line - b.line)
+          .map((l) => (
+            <tr key={l.line}>
+              <td>{l.line}</td>
+              <td>{l.number}</td>
+              <td>{l.text}</td>
+              <td>
+                <StateMark mark={marks[l.state]} label={stateWords[l.state]} /> {l.words}
+              </td>
+            </tr>
+          ))}
+      </PlainTable>
+    </Box>
+  );
+}

@@ -1,0 +1,129 @@
+import { Box } from '@chakra-ui/react';
+import { Choice, NumberField, Select } from '../../kit/field';
+import { FieldGrid } from '../../kit/section';
+import { Slider } from '../../kit/slider';
+import { mostLoad_percent, wrong, wrongShare, type RampAsked } from './ramp-asked';
+
+const range_s = { min: 0.2, max: 40 };
+/** A ramp the sliders can stand at. */
+export const withinRange = (seconds: number): number =>
+  Number(Math.min(range_s.max, Math.max(range_s.min, seconds)).toFixed(1));
+export const inSeconds = (value: number): string => `${value.toFixed(1)} s`;
+
+/** What turns, against what, and how fast it is asked to come up and stop. */
+export function RampFields({
+  asked,
+  braked,
+  set,
+}: {
+  asked: RampAsked;
+  /** A brake resistor is fitted. */
+  braked: boolean;
+  set: (change: Partial<RampAsked>) => void;
+}) {
+  return (
+    <>
+      <FieldGrid>
+        <Select
+          label="Load torque"
+          value={asked.curve}
+          onChange={(curve) => set({ curve })}
+          options={[
+            { value: 'constant', label: 'the same at any speed' },
+            { value: 'linear', label: 'grows with speed' },
+            { value: 'square', label: 'grows with its square' },
+            { value: 'hoisting', label: 'a load that hangs' },
+          ]}
+        />
+        <NumberField
+          label="At full speed, of the plate"
+          unit="%"
+          text={asked.load}
+          error={wrongShare(asked.load, mostLoad_percent)}
+          set={(load) => set({ load })}
+        />
+        <NumberField
+          label="S-rounding"
+          unit="%"
+          text={asked.rounding}
+          error={wrongShare(asked.rounding, 100)}
+          set={(rounding) => set({ rounding })}
+        />
+        <NumberField
+          label="A stop every"
+          unit="s"
+          text={asked.cycle}
+          error={wrong(asked.cycle)}
+          set={(cycle) => set({ cycle })}
+        />
+        {braked && (
+          <NumberField
+            label="Brake resistor"
+            unit="Ω"
+            text={asked.ohm}
+            error={wrong(asked.ohm)}
+            set={(ohm) => set({ ohm })}
+          />
+        )}
+      </FieldGrid>
+      {asked.curve === 'hoisting' && (
+        <Choice
+          label="Drawn while it is"
+          value={asked.way}
+          onChange={(way) => set({ way })}
+          options={[
+            { value: 'up', label: 'lifted' },
+            { value: 'down', label: 'lowered' },
+          ]}
+        />
+      )}
+      <Box height="3" />
+      <Choice
+        label="Inertia"
+        value={asked.inertiaBy}
+        onChange={(inertiaBy) => set({ inertiaBy })}
+        options={[
+          { value: 'class', label: 'by kind of machine' },
+          { value: 'figure', label: 'known' },
+          { value: 'coast', label: 'from a coast-down' },
+        ]}
+      />
+      <FieldGrid>
+        {asked.inertiaBy === 'figure' && (
+          <NumberField
+            label="Of all, at the motor shaft"
+            unit="kg·m²"
+            text={asked.inertia}
+            error={wrong(asked.inertia)}
+            set={(inertia) => set({ inertia })}
+          />
+        )}
+        {asked.inertiaBy === 'coast' && (
+          <NumberField
+            label="From full speed to rest"
+            unit="s"
+            text={asked.coast}
+            error={wrong(asked.coast)}
+            set={(coast) => set({ coast })}
+          />
+        )}
+      </FieldGrid>
+      <Slider
+        label="Acceleration"
+        shown={inSeconds(asked.up_s)}
+        {...range_s}
+        step={0.1}
+        value={asked.up_s}
+        set={(up_s) => set({ up_s })}
+      />
+      <Slider
+        label="Deceleration"
+        shown={inSeconds(asked.down_s)}
+        {...range_s}
+        step={0.1}
+        value={asked.down_s}
+        set={(down_s) => set({ down_s })}
+      />
+    </>
+  );
+}

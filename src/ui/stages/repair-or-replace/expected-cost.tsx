@@ -1,0 +1,135 @@
+import { Box, Text } from '@chakra-ui/react';
+import { choiceNames, type Costed, type Decision } from '@/core/replacement/replacement';
+import { PlainTable } from '../../kit/plain-table';
+import { Section } from '../../kit/section';
+import { StateMark } from '../../kit/state-mark';
+import { Disclosure } from '../../kit/why';
+
+const money = (n: number): string => Math.round(n).toLocaleString('en-GB').replaceAll(',', ' ');
+
+/** Expected costs as bars: from the least to the most, the middle as a mark. */
+function CostRow({ costed, most, best }: { costed: Costed; most: number; best: boolean }) {
+  const at = (n: number): string => `${(100 * Math.min(n, most)) / most}%`;
+  return (
+    <Box as="li" py="2" borderBottom="1px solid" borderColor="line">
+      <Box display="flex" justifyContent="space-between" gap="3" flexWrap="wrap">
+        <Text fontWeight={best ? 600 : 500}>
+          {best && <StateMark mark="sound" label="least expected cost" />} {choiceNames[costed.id]}
+        </Text>
+        {costed.out === null ? (
+          <Text fontFamily="mono" fontSize="1.3rem">
+            {money(costed.cost.mid)}
+            <Text as="span" fontSize="0.95rem" color="soft">
+              {' '}
+              {money(costed.cost.low)} to {money(costed.cost.high)} · {costed.stop_h.toFixed(1)} h stop
+            </Text>
+          </Text>
+        ) : (
+          <Text color="soft">Not possible: {costed.out}</Text>
+        )}
+      </Box>
+      {costed.out === null && (
+        <>
+          <Box position="relative" height="14px" bg="paper" my="1" aria-hidden>
+            <Box
+              position="absolute"
+              top="3px"
+              height="8px"
+              bg={best ? 'sound' : 'slate'}
+              style={{
+                left: at(costed.cost.low),
+                width: `calc(${at(costed.cost.high)} - ${at(costed.cost.low)})`,
+              }}
+              opacity={0.55}
+            />
+            <Box
+              position="absolute"
+              top="0"
+              height="14px"
+              width="3px"
+              bg="ink"
+              style={{ left: at(costed.cost.mid) }}
+            />
+          </Box>
+          <Disclosure label="the sum">
+            {costed.sum.map((line) => (
+              <Text key={line} fontFamily="mono" fontSize="0.9rem">
+                {line}
+              </Text>
+            ))}
+          </Disclosure>
+        </>
+      )}
+    </Box>
+  );
+}
+
+function Hinges({ decision }: { decision: Decision }) {
+  const { matters, indifferent, best } = decision;
+  if (best === null) return <Text>Nothing is possible as it stands.</Text>;
+  const blank = matters.filter((m) => m.known === 'blank');
+  return (
+    <Box mt="3">
+      <Text fontWeight="500">
+        {matters.length === 0
+          ? `Nothing that is not known changes it: ${choiceNames[best].toLowerCase()}.`
+          : blank.length > 0
+            ? `Find out first: ${blank[0]?.name ?? ''}.`
+            : 'It hangs on figures that are known as ranges only.'}
+      </Text>
+      {matters.length > 0 && (
+        <PlainTable heads={['Figure', 'Turns at', 'Then']}>
+          {matters.slice(0, 6).map((m) => (
+            <tr key={`${m.figure} ${m.when}`}>
+              <td>
+                {m.name}
+                {m.known === 'blank' ? ' (not known)' : ''}
+              </td>
+              <td>
+                {m.when} {m.unit === 'money' ? money(m.turnsAt) : `${m.turnsAt.toFixed(1)} ${m.unit}`}
+              </td>
+              <td>{choiceNames[m.then].toLowerCase()}</td>
+            </tr>
+          ))}
+        </PlainTable>
+      )}
+      {indifferent.length > 0 && (
+        <Disclosure label="not known, and it does not matter">{indifferent.join('; ')}.</Disclosure>
+      )}
+    </Box>
+  );
+}
+
+/** What each choice is expected to cost, and on what that hangs. */
+export function ExpectedCost({
+  decision,
+}: {
+  /** Null while a figure cannot be read. */
+  decision: Decision | null;
+}) {
+  const most = Math.max(
+    1,
+    ...(decision?.choices.filter((c) => c.out === null).map((c) => c.cost.high) ?? []),
+  );
+  return (
+    <Section title="Expected cost">
+      {decision === null ? (
+        <Text color="failed">A figure cannot be read: the table waits for it.</Text>
+      ) : (
+        <Box role="status" aria-label="Expected cost">
+          <Box as="ul" listStyleType="none">
+            {decision.choices.map((c) => (
+              <CostRow key={c.id} costed={c} most={most} best={c.id === decision.best} />
+            ))}
+          </Box>
+          <Hinges decision={decision} />
+          <Disclosure>
+            Price, work and stop, and what comes after it if it does not hold. In the middle of every range;
+            what nobody knows runs over a wide one. A bank beyond eight years takes 5 % a year off whatever
+            keeps it. Common practice, no source.
+          </Disclosure>
+        </Box>
+      )}
+    </Section>
+  );
+}
