@@ -1,8 +1,7 @@
 'use client';
 import { Box, Text } from '@chakra-ui/react';
-import dynamic from 'next/dynamic';
 import { useEffect, useRef, useState } from 'react';
-import { benchLock } from '@/core/logbook';
+import { benchLock, type KeptReading } from '@/core/logbook';
 import { mayConfirmOpen } from '@/core/bench/meter-stream';
 import { probeKey, type Position } from '@/core/equipment/power-stage';
 import type { PositionState } from '@/core/bench/static-diagnosis';
@@ -10,8 +9,8 @@ import { Primary, Secondary, VisuallyHidden } from '../../kit/buttons';
 import { StageHead } from '../../kit/section';
 import { useNow } from '../../kit/use-now';
 import type { StageProps } from '../../job-store/stage-props';
-import { ModuleTest } from './module-test/module-test';
 import { BandGauge } from './band-gauge';
+import { BenchAside, type Aside } from './bench-aside';
 import { BenchHead, ProofNotice } from './bench-head';
 import { outsideTable, rowsOf } from './bench-plan';
 import { FigureField, type Keys } from './figure-field';
@@ -20,17 +19,33 @@ import { MeterBar } from './meter-bar';
 import { Guidance, PlanChoice } from './plan-bar';
 import { ReadingsTable, shownValue } from './readings-table';
 import { Schematic } from './schematic';
-import { StageEditor } from './stage-editor';
 import { TerminalStrip } from './terminal-strip';
 import { TrapNotice } from './trap-notice';
 import type { DiagnosisState } from '../../panels/diagnosis/use-diagnosis';
 import { useJudgementSound } from './use-judgement-sound';
 import { useMeter } from './use-meter';
-import { useSteps } from './use-steps';
+import { useSteps, type GuidedSteps } from './use-steps';
 import { useWakeLock } from './use-wake-lock';
 
-/** Seldom opened, and it brings a reader of tables along. */
-const ReadingsFile = dynamic(() => import('./readings-file').then((m) => m.ReadingsFile));
+/** What the keys do with the figure, the step and the last reading. */
+const keysFor = (
+  { keep, enter, back, open, suggestion }: GuidedSteps,
+  last: KeptReading | undefined,
+  others: Pick<Keys, 'help' | 'pedal'>,
+): Keys => ({
+  ...others,
+  keep: enter,
+  overload: () => keep('OL', 'OL'),
+  short: () => keep(0, 'short'),
+  climbing: () => keep('climbing', 'climbing'),
+  repeat: () => {
+    if (last !== undefined) open(last, 'repeat');
+  },
+  back,
+  suggested: () => {
+    if (suggestion !== undefined) open(suggestion);
+  },
+});
 
 /** The static test: one probe, one figure, one key. */
 export function BenchTestStage({
@@ -43,7 +58,7 @@ export function BenchTestStage({
 }: StageProps & { diagnosis: DiagnosisState }) {
   const now = useNow(store.clockOffset_ms);
   const { drive, safety, readings } = store.state;
-  const [aside, setAside] = useState<'stage' | 'module' | 'file' | null>(null);
+  const [aside, setAside] = useState<Aside | null>(null);
   const [help, setHelp] = useState(false);
   const [quiet, setQuiet] = useState(false);
   const [metered, setMetered] = useState(false);
@@ -75,32 +90,14 @@ export function BenchTestStage({
         <Primary onClick={() => goTo('identify')}>Identify the drive first</Primary>
       </>
     );
-  if (aside === 'module') return <ModuleTest store={store} close={() => setAside(null)} />;
-  if (aside === 'stage')
+  if (aside !== null)
     return (
-      <StageEditor
-        stage={stage}
-        strip={drive.strip}
-        close={() => setAside(null)}
-        keep={(next, strip) => {
-          store.record('identify.stage', { stage: next, strip });
-          setAside(null);
-        }}
-      />
-    );
-
-  if (aside === 'file')
-    return (
-      <ReadingsFile
+      <BenchAside
+        open={aside}
         jobId={jobId}
-        stage={stage}
-        strip={drive.strip}
-        readings={readings}
+        store={store}
+        drive={drive}
         locked={lock.open ? null : lock.text}
-        keep={(given) => {
-          for (const { red, black, value, typed } of given)
-            store.record('static.reading', { red, black, value, typed });
-        }}
         close={() => setAside(null)}
       />
     );
@@ -108,21 +105,7 @@ export function BenchTestStage({
   const confirmOpen = () => {
     if (meter !== null && !meter.gone && mayConfirmOpen(meter.now)) keep('OL', 'meter');
   };
-  const keys: Keys = {
-    keep: steps.enter,
-    overload: () => keep('OL', 'OL'),
-    short: () => keep(0, 'short'),
-    climbing: () => keep('climbing', 'climbing'),
-    repeat: () => {
-      if (last !== undefined) open(last, 'repeat');
-    },
-    back: steps.back,
-    suggested: () => {
-      if (suggestion !== undefined) open(suggestion);
-    },
-    help: () => setHelp(true),
-    pedal: confirmOpen,
-  };
+  const keys = keysFor(steps, last, { help: () => setHelp(true), pedal: confirmOpen });
   const states: Partial<Record<Position, PositionState>> = Object.fromEntries(
     (result?.positions ?? []).map((p) => [p.component, p.state]),
   );
@@ -141,24 +124,12 @@ export function BenchTestStage({
           goTo={goTo}
         />
       )}
-      <Box display="flex" gap="2" flexWrap="wrap" alignItems="center" mb="2">
-        <PlanChoice kind={steps.kind} choose={steps.choosePlan} />
-        <Secondary onClick={() => setAside('stage')}>Stage</Secondary>
-        <Secondary onClick={() => setAside('module')}>Module test</Secondary>
-        <Secondary aria-label="Readings as a file" onClick={() => setAside('file')}>
-          File
-        </Secondary>
-        <Secondary
-          aria-label="Meter by cable"
-          aria-pressed={metered}
-          onClick={() => {
-            setMetered(!metered);
-            steps.focus();
-          }}
-        >
-          Meter
-        </Secondary>
-      </Box>
+      <BenchTools
+        steps={steps}
+        openAside={setAside}
+        metered={metered}
+        toggleMeter={() => setMetered(!metered)}
+      />
       <TerminalStrip
         strip={drive.strip}
         red={picked ?? step?.red ?? null}
@@ -208,15 +179,12 @@ export function BenchTestStage({
           select={(probe) => open(probe)}
         />
       </Box>
-      <Box display="flex" gap="2" flexWrap="wrap" mt="3" mb="4">
-        <Secondary onClick={() => setQuiet(!quiet)} aria-pressed={quiet}>
-          {quiet ? 'Sounds on' : 'Sounds off'}
-        </Secondary>
-        <Secondary onClick={() => setHelp(true)}>? keys</Secondary>
-        <Primary onClick={() => goTo('hand-over')} disabled={readings.length === 0}>
-          To the sheet
-        </Primary>
-      </Box>
+      <BenchFoot
+        quiet={quiet}
+        toggleQuiet={() => setQuiet(!quiet)}
+        openHelp={() => setHelp(true)}
+        toSheet={readings.length === 0 ? null : () => goTo('hand-over')}
+      />
       <Schematic stage={stage} states={states} probe={step} />
       {last !== undefined && (
         <Box role="status">
@@ -228,5 +196,65 @@ export function BenchTestStage({
       )}
       {help && <KeySheet close={() => setHelp(false)} />}
     </>
+  );
+}
+
+/** Which plan, and what can be opened beside it. */
+function BenchTools({
+  steps,
+  openAside,
+  metered,
+  toggleMeter,
+}: {
+  steps: GuidedSteps;
+  openAside: (aside: Aside) => void;
+  metered: boolean;
+  toggleMeter: () => void;
+}) {
+  return (
+    <Box display="flex" gap="2" flexWrap="wrap" alignItems="center" mb="2">
+      <PlanChoice kind={steps.kind} choose={steps.choosePlan} />
+      <Secondary onClick={() => openAside('stage')}>Stage</Secondary>
+      <Secondary onClick={() => openAside('module')}>Module test</Secondary>
+      <Secondary aria-label="Readings as a file" onClick={() => openAside('file')}>
+        File
+      </Secondary>
+      <Secondary
+        aria-label="Meter by cable"
+        aria-pressed={metered}
+        onClick={() => {
+          toggleMeter();
+          steps.focus();
+        }}
+      >
+        Meter
+      </Secondary>
+    </Box>
+  );
+}
+
+/** Sounds, the keys, and onward once something was measured. */
+function BenchFoot({
+  quiet,
+  toggleQuiet,
+  openHelp,
+  toSheet,
+}: {
+  quiet: boolean;
+  toggleQuiet: () => void;
+  openHelp: () => void;
+  /** Null: nothing was measured yet. */
+  toSheet: (() => void) | null;
+}) {
+  return (
+    <Box display="flex" gap="2" flexWrap="wrap" mt="3" mb="4">
+      <Secondary onClick={toggleQuiet} aria-pressed={quiet}>
+        {quiet ? 'Sounds on' : 'Sounds off'}
+      </Secondary>
+      <Secondary onClick={openHelp}>? keys</Secondary>
+      <Primary onClick={() => toSheet?.()} disabled={toSheet === null}>
+        To the sheet
+      </Primary>
+    </Box>
   );
 }

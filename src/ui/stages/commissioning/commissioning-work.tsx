@@ -3,7 +3,7 @@ import { ratingOf, type Control } from '@/core/equipment/catalogue';
 import { meaningOf, parameterFor, type Values } from '@/core/equipment/drive-words';
 import type { Payload } from '@/core/logbook';
 import type { Plate } from '@/core/equipment/plate';
-import { analogLineOf, releaseOf } from '@/core/job/release';
+import { analogLineOf, releaseOf, type Release } from '@/core/job/release';
 import { wantedOf } from '@/core/commissioning/settings';
 import type { StageProps } from '../../job-store/stage-props';
 import { Caution } from '../../kit/caution';
@@ -59,8 +59,8 @@ export function CommissioningWork({
   control,
 }: StageProps & { drive: Payload<'identify.drive'>; plate: Plate; control: Control }) {
   const { state } = store;
-  const { startUp, seen, seq } = state;
-  const { chosen, signed } = startUp;
+  const { startUp, seen } = state;
+  const { chosen } = startUp;
   const [panel, setPanel] = useState<Panel>(chosen === null ? 'choices' : 'sheet');
   const [target, setTarget] = useState<string | null>(null);
   const [note, setNote] = useState<string | null>(null);
@@ -139,32 +139,16 @@ export function CommissioningWork({
         </>
       )}
       {panel === 'sheet' && release !== null && (
-        <>
-          <SheetPanel
-            store={store}
-            control={control}
-            plate={plate}
-            release={release}
-            linked={target !== null}
-            wishes={wishes}
-          />
-          <Signing
-            jobId={jobId}
-            person={person}
-            matters={release.matters}
-            signed={signed}
-            waiting={store.unsent.size > 0}
-            readBack={seen !== null}
-            sign={(mayRun) =>
-              store.record('startup.signed', {
-                seq,
-                entries: release.sheet.rows.length,
-                against: [],
-                ...(mayRun === null ? {} : { mayRun }),
-              })
-            }
-          />
-        </>
+        <SheetToSign
+          jobId={jobId}
+          store={store}
+          person={person}
+          control={control}
+          plate={plate}
+          release={release}
+          linked={target !== null}
+          wishes={wishes}
+        />
       )}
       {panel === 'place' && (
         <PlacePanel
@@ -211,6 +195,54 @@ export function CommissioningWork({
           keep={(shortest) => store.record('startup.shortest', shortest)}
         />
       )}
+    </>
+  );
+}
+
+/** The start-up sheet against what is in the drive, and the signature under it. */
+function SheetToSign({
+  jobId,
+  store,
+  person,
+  control,
+  plate,
+  release,
+  linked,
+  wishes,
+}: Pick<StageProps, 'jobId' | 'store' | 'person'> & {
+  control: Control;
+  plate: Plate;
+  release: Release;
+  linked: boolean;
+  wishes: ReturnType<typeof useWishes>;
+}) {
+  const { seen, seq, startUp } = store.state;
+  return (
+    <>
+      <SheetPanel
+        store={store}
+        control={control}
+        plate={plate}
+        release={release}
+        linked={linked}
+        wishes={wishes}
+      />
+      <Signing
+        jobId={jobId}
+        person={person}
+        matters={release.matters}
+        signed={startUp.signed}
+        waiting={store.unsent.size > 0}
+        readBack={seen !== null}
+        sign={(mayRun) =>
+          store.record('startup.signed', {
+            seq,
+            entries: release.sheet.rows.length,
+            against: [],
+            ...(mayRun === null ? {} : { mayRun }),
+          })
+        }
+      />
     </>
   );
 }

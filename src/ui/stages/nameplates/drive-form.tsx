@@ -1,43 +1,54 @@
 'use client';
 import { Box } from '@chakra-ui/react';
+import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { stageOf, usualStrip, type DriveType } from '@/core/equipment/catalogue';
+import type { DriveModel, DriveType } from '@/core/equipment/catalogue';
 import type { Payload } from '@/core/logbook';
-import { stage as stageWith } from '@/core/equipment/power-stage';
 import { Primary } from '../../kit/buttons';
 import { FieldGrid, KeptNote } from '../../kit/section';
 import { Choice, Field, Select } from '../../kit/field';
 import { Photos } from '../../kit/photos';
-import { numberFrom } from '../../kit/number-from';
+import {
+  driveLabelSchema,
+  driveOf,
+  labelTextFrom,
+  labelTextOf,
+  type Label,
+  type LabelText,
+} from './drive-label';
 
 type Drive = Payload<'identify.drive'>;
-interface LabelText {
-  maker: string;
-  type: string;
-  badge: string;
-  serial: string;
-  supply_V: string;
-  ratedAmps: string;
-  capacitance_uF: string;
-  bleeder_kohm: string;
-  labelWait_min: string;
+
+interface LabelField {
+  name: keyof LabelText;
+  label: string;
+  unit?: string;
+  hint?: string;
 }
+const plainFields: readonly LabelField[] = [
+  { name: 'maker', label: 'Maker' },
+  { name: 'type', label: 'Type code' },
+  { name: 'badge', label: 'Badge on the cover', hint: "if a reseller's name" },
+  { name: 'serial', label: 'Serial number' },
+  { name: 'supply_V', label: 'Supply', unit: 'V' },
+];
+const ratedFields: readonly LabelField[] = [
+  { name: 'ratedAmps', label: 'Rated output', unit: 'A' },
+  { name: 'labelWait_min', label: 'Wait on the label', unit: 'min' },
+  { name: 'capacitance_uF', label: 'Bank', unit: 'µF', hint: 'estimate if unknown' },
+  { name: 'bleeder_kohm', label: 'Bleeder', unit: 'kΩ', hint: 'estimate if unknown' },
+];
 
 const freeEntry = 'free';
 const keyOf = (type: DriveType, model: string): string => `${type.id} ${model}`;
-
-const asText = (d: Drive | null): LabelText => ({
-  maker: d?.maker ?? '',
-  type: d?.type ?? '',
-  badge: d?.badge ?? '',
-  serial: d?.serial ?? '',
-  supply_V: String(d?.supply_V ?? 400),
-  ratedAmps: d === null ? '' : String(d.ratedAmps),
-  capacitance_uF: String(d?.stage.capacitance_uF ?? 1000),
-  bleeder_kohm: String((d?.stage.bleederOhm ?? 150_000) / 1000),
-  labelWait_min: String(d?.labelWait_min ?? 5),
-});
+const catalogued = (
+  catalogue: readonly DriveType[],
+  key: string,
+): { type: DriveType; model: DriveModel } | null =>
+  catalogue
+    .flatMap((type) => type.models.map((model) => ({ type, model })))
+    .find(({ type, model }) => keyOf(type, model.type) === key) ?? null;
 
 /** The drive's rating label: a type of the catalogue, or free entry. */
 export function DriveForm({
@@ -56,65 +67,32 @@ export function DriveForm({
   const [similar, setSimilar] = useState(drive?.drawingOnlySimilar ?? false);
   const [photos, setPhotos] = useState<string[]>(drive?.photos ?? []);
   const [kept, setKept] = useState<string | null>(null);
-  const { register, handleSubmit, reset, getValues, formState } = useForm<LabelText>({
-    defaultValues: asText(drive),
+  const { register, handleSubmit, reset, getValues, formState } = useForm<LabelText, unknown, Label>({
+    resolver: zodResolver(driveLabelSchema),
+    defaultValues: labelTextOf(drive),
   });
-  const type = catalogue.find((t) => t.models.some((m) => keyOf(t, m.type) === chosen)) ?? null;
-  const model = type?.models.find((m) => keyOf(type, m.type) === chosen) ?? null;
+  const known = catalogued(catalogue, chosen);
 
   const choose = (key: string) => {
     setChosen(key);
-    const t = catalogue.find((c) => c.models.some((m) => keyOf(c, m.type) === key));
-    const m = t?.models.find((x) => keyOf(t, x.type) === key);
-    if (t === undefined || m === undefined) return;
-    setPhases(t.phases === 1 ? '1' : '3');
-    const { badge, serial } = getValues();
-    reset({
-      badge,
-      serial,
-      maker: t.maker,
-      type: m.type,
-      supply_V: String(t.supply_V),
-      ratedAmps: String(m.ratedAmps),
-      capacitance_uF: String(m.capacitance_uF),
-      bleeder_kohm: String(m.bleederOhm / 1000),
-      labelWait_min: String(t.labelWait_min),
-    });
+    const next = catalogued(catalogue, key);
+    if (next === null) return;
+    setPhases(next.type.phases === 1 ? '1' : '3');
+    reset(labelTextFrom(next.type, next.model, getValues()));
   };
-
-  const submit = handleSubmit((form) => {
-    const number = (text: string): number => numberFrom(text) ?? 0;
-    const bank = {
-      capacitance_uF: number(form.capacitance_uF),
-      bleederOhm: number(form.bleeder_kohm) * 1000,
-    };
-    const free = stageWith({
-      frontEnd: phases === '1' ? 'diode-1ph' : 'diode-3ph',
-      link,
-      dcrAccessible: link === 'link',
-      brake: brake === 'yes',
-    });
-    const stage = { ...(type !== null && model !== null ? stageOf(type, model) : free), ...bank };
-    keep({
-      typeId: type?.id ?? null,
-      maker: form.maker.trim(),
-      type: form.type.trim(),
-      badge: form.badge.trim(),
-      serial: form.serial.trim(),
-      supply_V: number(form.supply_V),
-      phases: phases === '1' ? 1 : 3,
-      ratedAmps: number(form.ratedAmps),
-      labelWait_min: number(form.labelWait_min),
-      drawingOnlySimilar: similar,
-      stage,
-      strip: type?.strip ?? usualStrip(stage),
-      photos,
-    });
+  const submit = handleSubmit((label) => {
+    keep(driveOf(label, { phases, brake, link, similar, photos }, known));
     setKept('Drive label kept.');
   });
-
-  const figure = { validate: (v: string) => numberFrom(v) !== null || 'A figure above zero, like 15' };
-  const error = formState.errors;
+  const field = ({ name, ...shown }: LabelField) => (
+    <Field
+      key={name}
+      figure={shown.unit !== undefined}
+      error={formState.errors[name]?.message}
+      {...shown}
+      {...register(name)}
+    />
+  );
   return (
     <form onSubmit={(e) => void submit(e)} aria-label="Drive label">
       <FieldGrid>
@@ -129,67 +107,20 @@ export function DriveForm({
             ),
           ]}
         />
-        <Field
-          label="Maker"
-          error={error.maker?.message}
-          {...register('maker', { required: 'Read it from the label' })}
-        />
-        <Field
-          label="Type code"
-          error={error.type?.message}
-          {...register('type', { required: 'Read it from the label' })}
-        />
-        <Field label="Badge on the cover" hint="if a reseller's name" {...register('badge')} />
-        <Field label="Serial number" {...register('serial')} />
-        <Field
-          label="Supply"
-          figure
-          unit="V"
-          error={error.supply_V?.message}
-          {...register('supply_V', figure)}
-        />
+        {plainFields.map(field)}
         <Choice
           label="Phases in"
           value={phases}
           onChange={setPhases}
-          disabled={type !== null}
+          disabled={known !== null}
           options={[
             { value: '3', label: 'three' },
             { value: '1', label: 'one' },
           ]}
         />
-        <Field
-          label="Rated output"
-          figure
-          unit="A"
-          error={error.ratedAmps?.message}
-          {...register('ratedAmps', figure)}
-        />
-        <Field
-          label="Wait on the label"
-          figure
-          unit="min"
-          error={error.labelWait_min?.message}
-          {...register('labelWait_min', figure)}
-        />
-        <Field
-          label="Bank"
-          figure
-          unit="µF"
-          hint="estimate if unknown"
-          error={error.capacitance_uF?.message}
-          {...register('capacitance_uF', figure)}
-        />
-        <Field
-          label="Bleeder"
-          figure
-          unit="kΩ"
-          hint="estimate if unknown"
-          error={error.bleeder_kohm?.message}
-          {...register('bleeder_kohm', figure)}
-        />
+        {ratedFields.map(field)}
       </FieldGrid>
-      {type === null && (
+      {known === null && (
         <FieldGrid>
           <Choice
             label="Brake terminal"

@@ -1,0 +1,45 @@
+import { readFileSync } from 'node:fs';
+import { stageOf } from '@/core/equipment/catalogue';
+import { driveTypeSchema } from '@/core/equipment/catalogue/schema';
+import { driveLabelSchema, driveOf, labelTextFrom, labelTextOf, type LabelChoices } from './drive-label';
+
+const type = driveTypeSchema.parse(JSON.parse(readFileSync('catalogue/whimbrel-w4/type.json', 'utf8')));
+const model = type.models[0]!;
+const choices: LabelChoices = { phases: '3', brake: 'no', link: 'link', similar: true, photos: [] };
+const typed = { ...labelTextOf(null), maker: ' Heron ', type: 'H-7', ratedAmps: '15,5' };
+
+test('a label is read as people write it: a comma, blanks around a name', () => {
+  const drive = driveOf(driveLabelSchema.parse(typed), choices, null);
+  expect(drive).toMatchObject({ typeId: null, maker: 'Heron', ratedAmps: 15.5, phases: 3 });
+  expect(drive.stage).toMatchObject({
+    brake: false,
+    link: 'link',
+    capacitance_uF: 1000,
+    bleederOhm: 150_000,
+  });
+});
+
+test.each([
+  ['maker', '   ', 'Read it from the label'],
+  ['type', '', 'Read it from the label'],
+  ['ratedAmps', '', 'A figure above zero, like 15'],
+  ['supply_V', '0', 'A figure above zero, like 15'],
+  ['capacitance_uF', '-470', 'A figure above zero, like 15'],
+  ['labelWait_min', 'five', 'A figure above zero, like 15'],
+])('%s as "%s" is refused beside its field', (field, text, words) => {
+  const read = driveLabelSchema.safeParse({ ...typed, [field]: text });
+  expect(read.error?.issues.map((i) => [i.path.join('.'), i.message])).toEqual([[field, words]]);
+});
+
+test('a catalogued model fills the label, keeps what only the label says, and brings its own stage', () => {
+  const text = labelTextFrom(type, model, { badge: 'a reseller', serial: 'S-1' });
+  expect(text).toMatchObject({ badge: 'a reseller', serial: 'S-1', type: model.type });
+  const drive = driveOf(driveLabelSchema.parse(text), choices, { type, model });
+  expect(drive).toMatchObject({ typeId: type.id, strip: type.strip });
+  expect(drive.stage).toEqual(stageOf(type, model));
+});
+
+test('a label kept earlier opens as it was', () => {
+  const kept = driveOf(driveLabelSchema.parse(typed), choices, null);
+  expect(driveOf(driveLabelSchema.parse(labelTextOf(kept)), choices, null)).toEqual(kept);
+});
