@@ -1,0 +1,74 @@
+/** @jest-environment jsdom */
+import { screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { choose, press, show, type, WithStore, type RecordedEntry } from '../../../__tests__/show';
+import { ModuleTest } from './module-test';
+
+const open = (log: RecordedEntry[] = []) => {
+  show(<WithStore log={log}>{(store) => <ModuleTest store={store} close={() => undefined} />}</WithStore>);
+  return log;
+};
+const begin = async (name?: string) => {
+  const log = open();
+  if (name !== undefined) await type('Which one', name);
+  await press('Begin');
+  return log;
+};
+const lamp = 'Lamp straight across the battery: does it light bright?';
+const polarity = 'Polarity by the meter: red on plus shows about +12 V?';
+const prove = async () => {
+  await choose(lamp, 'yes');
+  await choose(polarity, 'yes');
+  await press('Lamp and battery proven');
+};
+const button = (name: string) => screen.getByRole('button', { name }) as HTMLButtonElement;
+
+test('a module without a name is called by its kind; blanks are no name', async () => {
+  expect(await begin('   ')).toEqual([['module.begun', { kind: 'dual', name: 'dual module' }]]);
+});
+
+test('nothing is tested before lamp and battery are proven on each other', async () => {
+  const log = await begin('Q1');
+  expect(button('Lamp and battery proven').disabled).toBe(true);
+  await choose(lamp, 'yes');
+  await choose(polarity, 'no');
+  expect(screen.getByRole('alert').textContent).toMatch(/^Swap the battery leads/);
+  expect(button('Lamp and battery proven').disabled).toBe(true);
+  await choose(lamp, 'no');
+  expect(screen.getByRole('alert').textContent).toMatch(/^Change the lamp/);
+  expect(screen.queryByText('diode and gate readings')).toBeNull();
+  await prove();
+  expect(log[1]).toMatchObject(['module.proven', { lampLights: true, polarityRight: true }]);
+  expect(screen.getByText('diode and gate readings')).toBeTruthy();
+});
+
+describe('diode and gate readings', () => {
+  const readings = async (forward: string, reverse: string, gate: string) => {
+    const log = await begin('Q1');
+    await prove();
+    await userEvent.click(screen.getByText('diode and gate readings'));
+    if (forward !== '') await type('Red on E, black on C', forward);
+    if (reverse !== '') await type('Red on C, black on E', reverse);
+    if (gate !== '') await type('Gate to emitter', gate);
+    await press('Keep these');
+    return log.slice(2).map(([kind, payload]) => ({ kind, ...payload }));
+  };
+
+  it('takes volts, overload and ohms', async () => {
+    expect(await readings('0,371', 'OL', '12000')).toMatchObject([
+      { kind: 'module.diode', device: 1, forward_V: 0.371, reverse: 'OL' },
+      { kind: 'module.gate', device: 1, ohm: 12000 },
+    ]);
+  });
+
+  it('keeps nothing while one of the diode readings is missing, and keeps what was typed', async () => {
+    expect(await readings('0.371', '', '12000')).toEqual([]);
+    expect(screen.getByRole('alert').textContent).toBe('Both diode readings: volts like 0.371, or OL.');
+    expect((screen.getByLabelText('Gate to emitter') as HTMLInputElement).value).toBe('12000');
+  });
+
+  it('refuses a gate figure that is none', async () => {
+    expect(await readings('', '', '-5')).toEqual([]);
+    expect(screen.getByRole('alert').textContent).toBe('Ohms, or OL for open.');
+  });
+});
