@@ -1,0 +1,60 @@
+/** @jest-environment jsdom */
+import { screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { useState } from 'react';
+import { choose, show, tick } from '../../__tests__/show';
+import { ConditionsForm, readConditions, usualConditions, type Conditions } from './conditions';
+
+function Harness({ phases, told }: { phases: 1 | 3; told: { now: Conditions } }) {
+  const [value, set] = useState(usualConditions);
+  told.now = value;
+  return <ConditionsForm value={value} set={set} phases={phases} assumed={[]} />;
+}
+const open = (phases: 1 | 3 = 3) => {
+  const told = { now: usualConditions };
+  show(<Harness phases={phases} told={told} />);
+  return told;
+};
+const retype = async (label: string, text: string) => {
+  await userEvent.clear(screen.getByLabelText(label));
+  await userEvent.type(screen.getByLabelText(label), text);
+};
+
+test('figures out of range are told beside their field, and the usual is drawn', async () => {
+  const told = open();
+  await retype('Reference', '401');
+  expect(screen.getByText('From 2 to 400 Hz; drawn at 40')).toBeTruthy();
+  await retype('Load, of the motor’s own', '201');
+  expect(screen.getByText('From 0 to 200 %; drawn at 70')).toBeTruthy();
+  expect(readConditions(told.now)).toMatchObject({ f1: 40, share: 0.7 });
+  await retype('Reference', '400');
+  await retype('Load, of the motor’s own', '0');
+  expect(screen.queryAllByRole('alert')).toEqual([]);
+  expect(readConditions(told.now)).toMatchObject({ f1: 400, share: 0 });
+});
+
+test('the supply counts as measured only with all three of its volts', async () => {
+  const told = open();
+  await retype('Supply L1 to L2', '398');
+  await retype('Supply L2 to L3', '401,5');
+  expect(readConditions(told.now).measured_V).toBeNull();
+  await retype('Supply L3 to L1', 'much');
+  expect(screen.getByText('A figure above zero; else the plate’s counts')).toBeTruthy();
+  expect(readConditions(told.now).measured_V).toBeNull();
+  await retype('Supply L3 to L1', '399');
+  expect(readConditions(told.now).measured_V).toEqual([398, 401.5, 399]);
+});
+
+test('each load asks for its own figure; a unit of one phase for no supply pairs', async () => {
+  const told = open(1);
+  expect(screen.queryByLabelText('Supply L1 to L2')).toBeNull();
+  await choose('It runs on', 'three lamps');
+  expect(screen.queryByLabelText('Load, of the motor’s own')).toBeNull();
+  await retype('Each lamp', '-60');
+  expect(screen.getByText('A figure above zero; drawn with 100')).toBeTruthy();
+  await retype('Each lamp', '60');
+  await tick('A choke is fitted in the bus');
+  expect(readConditions(told.now)).toMatchObject({ lampWatts: 60, choke: true, supply_Hz: 50 });
+  await choose('It runs on', 'nothing');
+  expect(screen.queryByLabelText('Each lamp')).toBeNull();
+});

@@ -1,0 +1,76 @@
+/** @jest-environment jsdom */
+import { screen } from '@testing-library/react';
+import type { Payload } from '@/core/logbook';
+import type { UnitWords } from '@/core/power-up/waveform';
+import { press, show, type } from '../../__tests__/show';
+import { LampsPanel } from './lamps-panel';
+
+/** Nothing is computed here: what a person types must be kept or refused without it. */
+class SilentWorker extends EventTarget {
+  postMessage() {}
+  terminate() {}
+}
+beforeAll(() => Object.assign(globalThis, { Worker: SilentWorker }));
+
+const unit: UnitWords = {
+  supply_V: 400,
+  phases: 3,
+  supply_Hz: 50,
+  ratedAmps: 15,
+  power_kW: 7.5,
+  capacitance_F: 820e-6,
+  prechargeOhm: 47,
+  choke: false,
+};
+const open = (wasOn = true) => {
+  const kept: Payload<'power.lamps'>[] = [];
+  show(<LampsPanel unit={unit} kept={[]} wasOn={wasOn} keep={(what) => void kept.push(what)} />);
+  return kept;
+};
+const keepButton = () => screen.getByRole('button', { name: 'Keep these readings' }) as HTMLButtonElement;
+const typeVolts = async () => {
+  await type('U to V', '231');
+  await type('V to W', '230,5');
+  await type('W to U', '229');
+};
+
+describe('readings of the lamps', () => {
+  it('are kept with all three volts, with no clamp too, and the fields are empty for the next', async () => {
+    const kept = open();
+    expect(keepButton().disabled).toBe(true);
+    await typeVolts();
+    await press('Keep these readings');
+    expect(kept).toMatchObject([{ hz: 30, volts: [231, 230.5, 229], amps: null, lamp: { watts: 100 } }]);
+    expect((screen.getByLabelText('U to V') as HTMLInputElement).value).toBe('');
+  });
+
+  it('wait for the other clamp readings once one was taken', async () => {
+    const kept = open();
+    await typeVolts();
+    await type('Current U', '0.8');
+    await type('Current V', '0.81');
+    expect(keepButton().disabled).toBe(true);
+    await type('Current W', '0');
+    await press('Keep these readings');
+    expect(kept).toMatchObject([{ amps: [0.8, 0.81, 0] }]);
+  });
+
+  it('are refused below zero, and of lamps without watts', async () => {
+    open();
+    await typeVolts();
+    await type('W to U', '{Control>}a{/Control}-229');
+    expect(keepButton().disabled).toBe(true);
+    await type('W to U', '{Control>}a{/Control}229');
+    expect(keepButton().disabled).toBe(false);
+    await type('Each lamp', '{Control>}a{/Control}0');
+    expect(screen.getByText('A figure above zero; computed for 100 W')).toBeTruthy();
+    expect(keepButton().disabled).toBe(true);
+  });
+
+  it('belong to a drive that was switched on in this job', async () => {
+    open(false);
+    await typeVolts();
+    expect(screen.getByText('It was not switched on in this job yet.')).toBeTruthy();
+    expect(keepButton().disabled).toBe(true);
+  });
+});
