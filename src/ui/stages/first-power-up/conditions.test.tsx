@@ -5,14 +5,17 @@ import { useState } from 'react';
 import { choose, show, tick } from '../../__tests__/show';
 import { ConditionsForm, readConditions, usualConditions, type Conditions } from './conditions';
 
-function Harness({ phases, told }: { phases: 1 | 3; told: { now: Conditions } }) {
-  const [value, set] = useState(usualConditions);
-  told.now = value;
+function Harness({ phases, tell }: { phases: 1 | 3; tell: (now: Conditions) => void }) {
+  const [value, setValue] = useState(usualConditions);
+  const set = (next: Conditions) => {
+    tell(next);
+    setValue(next);
+  };
   return <ConditionsForm value={value} set={set} phases={phases} assumed={[]} />;
 }
 const open = (phases: 1 | 3 = 3) => {
   const told = { now: usualConditions };
-  show(<Harness phases={phases} told={told} />);
+  show(<Harness phases={phases} tell={(now) => void (told.now = now)} />);
   return told;
 };
 const retype = async (label: string, text: string) => {
