@@ -1,0 +1,207 @@
+import { Box, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import {
+  countOf,
+  missingSteps,
+  proofOf,
+  type BenchLock,
+  type Payload,
+  type SafetyState,
+} from '@/core/logbook';
+import type { Limits } from '@/core/bench/make-safe';
+import type { JobStore } from '../../job-store/use-job';
+import { Primary, Secondary } from '../../kit/buttons';
+import { Caution } from '../../kit/caution';
+import { Field } from '../../kit/field';
+import { FieldGrid } from '../../kit/section';
+import { StateMark } from '../../kit/state-mark';
+import { clockTime } from '../../kit/time';
+import { FiguresGrid } from './figures-grid';
+import { SafetyStep } from './steps';
+
+/** Who may not go on, and what of an earlier proof no longer holds. */
+export function Notices({
+  apprentice,
+  mine,
+  safety,
+  complete,
+  labelWait_min,
+}: {
+  apprentice: boolean;
+  /** Nobody else began it. */
+  mine: boolean;
+  safety: SafetyState;
+  complete: boolean;
+  labelWait_min: number;
+}) {
+  return (
+    <>
+      {apprentice && (
+        <Caution grave title="Safety steps are locked for apprentices.">
+          You see every step; a technician does and enters them.
+        </Caution>
+      )}
+      {!apprentice && !mine && (
+        <Caution title={`${safety.by?.name ?? 'Someone else'} began this.`}>
+          With your first entry you take over: everything is confirmed and measured again.
+        </Caution>
+      )}
+      {safety.lapsed !== null && !complete && (
+        <Caution title="An earlier proof has lapsed:">
+          {safety.lapsed.detail}. Measure everything again.
+        </Caution>
+      )}
+      {safety.noBankTerminal && (
+        <Caution grave title="No bank terminal within reach: treat as charged.">
+          Only removal with covers on, after the label&rsquo;s wait of {labelWait_min} min. No bench test.
+        </Caution>
+      )}
+    </>
+  );
+}
+
+/** Since when it is isolated, and the lock on it. */
+export function LockAndTag({
+  now,
+  offset_ms,
+  disabled,
+  keep,
+}: {
+  now: number;
+  offset_ms: number;
+  disabled: boolean;
+  keep: (what: Payload<'safety.locked'>) => void;
+}) {
+  // Until a time is typed it is taken as isolated now.
+  const [typedTime, setTypedTime] = useState<string | null>(null);
+  const [tag, setTag] = useState('');
+  const isolatedAt = typedTime ?? (now === 0 ? '' : clockTime(now));
+  const keepLock = () => {
+    const [h = 0, m = 0] = isolatedAt.split(':').map(Number);
+    const at = new Date(Date.now() + offset_ms);
+    at.setHours(h, m, 0, 0);
+    if (at.getTime() > Date.now() + offset_ms) at.setDate(at.getDate() - 1);
+    keep({ isolatedAt: at.toISOString(), tag: tag.trim() });
+  };
+  return (
+    <>
+      <FieldGrid>
+        <Field
+          label="Isolated since"
+          type="time"
+          value={isolatedAt}
+          onChange={(e) => setTypedTime(e.target.value)}
+          disabled={disabled}
+        />
+        <Field
+          label="Lock and tag"
+          value={tag}
+          onChange={(e) => setTag(e.target.value)}
+          placeholder="padlock 7, tag I. T."
+          disabled={disabled}
+          maxLength={200}
+        />
+      </FieldGrid>
+      <Primary disabled={disabled || tag.trim() === ''} onClick={keepLock}>
+        Keep: locked and tagged
+      </Primary>
+    </>
+  );
+}
+
+/** The readings between every pair of points. */
+export function ProveDead({
+  store,
+  drive,
+  limits,
+  now,
+  disabled,
+}: {
+  store: JobStore;
+  drive: Payload<'identify.drive'>;
+  limits: Limits;
+  now: number;
+  disabled: boolean;
+}) {
+  const { safety } = store.state;
+  const left = missingSteps(safety, drive.stage);
+  const proof = proofOf(safety, drive.stage, limits);
+  const plateMark = (terminal: string): string =>
+    drive.strip.find((s) => s.terminal === terminal)?.mark ?? terminal;
+  return (
+    <SafetyStep
+      n={5}
+      title="Prove dead"
+      mark={
+        left.length > 0
+          ? 'unprobed'
+          : proof.highest_V > limits.hands_V
+            ? 'failed'
+            : proof.highest_V > limits.test_V
+              ? 'doubt'
+              : 'sound'
+      }
+      summary={
+        safety.meterBefore === null
+          ? ''
+          : left.length > 0
+            ? `${countOf(left.length, 'figure')} left`
+            : `highest ${proof.highest_V} V`
+      }
+      open={safety.meterBefore !== null && left.length > 0}
+    >
+      <Text mb="2" fontSize="0.95rem" color="soft">
+        Type the figure, Enter keeps it and moves on. The meter on DC all the way down, then on AC, then the
+        bank again.
+      </Text>
+      <Box overflowX="auto">
+        <FiguresGrid
+          stage={drive.stage}
+          safety={safety}
+          limits={limits}
+          now={now}
+          disabled={disabled || safety.meterBefore === null}
+          plateMark={plateMark}
+          keep={(step, volts) =>
+            store.record('safety.figure', { point: step.point.id, quantity: step.quantity, volts })
+          }
+        />
+      </Box>
+      <Box mt="3">
+        <Secondary disabled={disabled} onClick={() => store.record('safety.no-bank-terminal', {})}>
+          No bank terminal within reach
+        </Secondary>
+      </Box>
+    </SafetyStep>
+  );
+}
+
+/** May the bench begin? */
+export function BenchGate({
+  lock,
+  highest_V,
+  goOn,
+}: {
+  lock: BenchLock;
+  highest_V: number;
+  goOn: () => void;
+}) {
+  return (
+    <Box borderTop="1px solid" borderColor="line" pt="3" aria-live="polite">
+      {lock.open ? (
+        <>
+          <Text fontFamily="heading" fontWeight="600" fontSize="1.2rem" mb="2">
+            <StateMark mark="sound" label={null} /> Proven dead: {highest_V} V at most. Holds until{' '}
+            {clockTime(lock.until)} if nothing is entered.
+          </Text>
+          <Primary onClick={goOn}>On to the bench</Primary>
+        </>
+      ) : (
+        <Text fontWeight="500">
+          <StateMark mark={lock.why === 'above-limit' ? 'failed' : 'unprobed'} label={null} /> Bench locked:{' '}
+          {lock.text}
+        </Text>
+      )}
+    </Box>
+  );
+}
