@@ -3,7 +3,7 @@ import { handOverItems } from '../hand-over';
 import { timeOf, type JobState } from '../../logbook';
 import type { Swap } from '../swap';
 import { customerPage } from './customer';
-import { recordOf, type Beside } from './record';
+import { recordPartsOf, type Beside } from './record';
 import { powerCurves } from './power';
 import { minuteOf, part, type Report, type ReportCurve, type ReportPhoto } from './report';
 
@@ -123,7 +123,7 @@ export function reportOf(state: JobState, swap: Swap | null, beside: Beside): Re
     identity: identityOf(state),
     customer: customerPage(state, swap),
     record: [
-      ...recordOf(state, swap, beside),
+      ...recordPartsOf(state, swap, beside),
       ...(begun
         ? part('hand-over', 'Hand-over', [], {
             heads: ['What', 'State', ''],

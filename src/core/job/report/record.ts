@@ -227,7 +227,7 @@ const differences = ({ setRuns }: JobState): ReportPart[] =>
   );
 
 /** Everything of the record, in the order of the job. */
-export function recordOf(state: JobState, swap: Swap | null, beside: Beside): ReportPart[] {
+export function recordPartsOf(state: JobState, swap: Swap | null, beside: Beside): ReportPart[] {
   const { sheet } = beside;
   return [
     ...part('safety', 'Safety', proofs(state.log)),

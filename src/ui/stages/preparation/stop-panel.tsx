@@ -20,7 +20,7 @@ import { Disclosure } from '../../kit/why';
 import { StopChart } from '../../panels/outage/stop-chart';
 import { CalendarLink } from './calendar-link';
 import { Movables } from './movables';
-import { TaskList, tasksOf, typedOf, type TypedTask } from './task-list';
+import { TaskList, tasksOf, typedTaskOf, type TypedTask } from './task-list';
 import { useStopPlan } from '../../panels/outage/use-stop-plan';
 
 const troubleWords = (trouble: TaskTrouble, tasks: readonly NamedTask[]): string => {
@@ -68,7 +68,7 @@ export function StopPanel({ jobId, store }: StageProps) {
     swap: { planned: stopPlanned },
     opened,
   } = store.state;
-  const [typed, setTyped] = useState<readonly TypedTask[]>(() => (stopPlanned?.tasks ?? []).map(typedOf));
+  const [typed, setTyped] = useState<readonly TypedTask[]>(() => (stopPlanned?.tasks ?? []).map(typedTaskOf));
   const [people, setPeople] = useState(String(stopPlanned?.people ?? 2));
   const [allowed, setAllowed] = useState(
     String(stopPlanned?.allowed_min ?? opened?.payload.downtimeAllowed_min ?? ''),
@@ -146,7 +146,9 @@ export function StopPanel({ jobId, store }: StageProps) {
             Add a task
           </Secondary>
           {typed.length === 0 && (
-            <Secondary onClick={() => change(usualSwap.map(typedOf))}>What a swap usually takes</Secondary>
+            <Secondary onClick={() => change(usualSwap.map(typedTaskOf))}>
+              What a swap usually takes
+            </Secondary>
           )}
         </Box>
         <KeptNote text={kept} />

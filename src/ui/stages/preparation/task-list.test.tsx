@@ -3,7 +3,7 @@ import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { show, tick } from '../../__tests__/show';
-import { TaskList, tasksOf, typedOf, type TypedTask } from './task-list';
+import { TaskList, tasksOf, typedTaskOf, type TypedTask } from './task-list';
 
 const lift: TypedTask = {
   id: 'lift',
@@ -88,5 +88,5 @@ test('a task that was waited for and is taken out is waited for no longer', asyn
 test('kept tasks open as they were', () => {
   const tasks = tasksOf([label, { ...lift, after: ['label'] }]);
   expect(tasks).not.toBeNull();
-  expect(tasksOf(tasks!.map(typedOf))).toEqual(tasks);
+  expect(tasksOf(tasks!.map(typedTaskOf))).toEqual(tasks);
 });

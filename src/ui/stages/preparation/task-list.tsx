@@ -16,7 +16,7 @@ export interface TypedTask {
   after: readonly string[];
 }
 
-export const typedOf = ({ id, name, minutes, needs, people, after }: NamedTask): TypedTask => ({
+export const typedTaskOf = ({ id, name, minutes, needs, people, after }: NamedTask): TypedTask => ({
   id,
   name,
   minutes: String(minutes),

@@ -44,9 +44,6 @@ export interface AuditRule {
   judge: (facts: AuditFacts) => AuditJudgement | undefined;
 }
 
-/** Where no source is named. */
-export const practice = 'common practice, no source';
-
 /** A finding where something is so; null where it is not. */
 export const when = (so: boolean, text: string, sum: string): AuditJudgement => (so ? { text, sum } : null);
 

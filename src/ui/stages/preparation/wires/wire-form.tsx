@@ -7,7 +7,7 @@ import { FieldGrid } from '../../../kit/section';
 import { Field } from '../../../kit/field';
 import { Photos } from '../../../kit/photos';
 import { WireLabelFields, WireProofFields } from './wire-fields';
-import { blankWire, notedOf, typedOf, type WireTyped } from './wire-typed';
+import { blankWire, notedOf, typedWireOf, type WireTyped } from './wire-typed';
 
 /**
  * One wire: in haste what hands in gloves can give (terminal, ferrule, photograph), else everything.
@@ -31,7 +31,9 @@ export function WireForm({
   keep: (noted: Payload<'wire.noted'>) => void;
   cancel: (() => void) | null;
 }) {
-  const [typed, setTyped] = useState<WireTyped>(() => (wire === null ? blankWire(number) : typedOf(wire)));
+  const [typed, setTyped] = useState<WireTyped>(() =>
+    wire === null ? blankWire(number) : typedWireOf(wire),
+  );
   const set = (change: Partial<WireTyped>) => setTyped((t) => ({ ...t, ...change }));
   const noted = notedOf(id, typed);
   const expected = terminals.find((t) => t.mark === typed.from.trim())?.role ?? null;

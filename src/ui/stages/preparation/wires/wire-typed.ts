@@ -21,7 +21,7 @@ export interface WireTyped {
   photos: string[];
 }
 
-export const typedOf = (w: LedgerWire): WireTyped => ({
+export const typedWireOf = (w: LedgerWire): WireTyped => ({
   number: String(w.number),
   from: w.from ?? '',
   role: w.role,
