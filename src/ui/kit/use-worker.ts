@@ -16,7 +16,11 @@ function begin<Api>(start: () => Worker, forget: () => void): Running<Api> {
   const remote = wrap<Api>(worker);
   let end: (error: Error) => void = () => undefined;
   const ended = new Promise<never>((_, reject) => {
+    let over = false;
     end = (error) => {
+      // A worker stopped while it is loaded may tell an error afterwards.
+      if (over) return;
+      over = true;
       forget();
       reject(error);
       // What comlink keeps for this side goes with the worker.

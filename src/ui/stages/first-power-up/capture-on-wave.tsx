@@ -1,13 +1,12 @@
 import { Text } from '@chakra-ui/react';
 import { useMemo } from 'react';
 import { channelRoleWords, type Capture } from '@/core/power-up/capture';
-import type { WaveCase } from '@/core/power-up/waveform';
+import type { Wave, WaveCase } from '@/core/power-up/waveform';
 import { doubtsAbout, figureUnit, figureWords, type Measured } from '@/core/power-up/waveform-diagnosis';
 import { PlainTable } from '../../kit/plain-table';
 import { Disclosure } from '../../kit/why';
 import { inputLanes, laidOn, lanesFor, outputLanes } from './lanes-of';
 import type { OpenCapture } from './open-capture';
-import { useWave } from './use-waves';
 import { WaveChart } from './wave-chart';
 
 /** What the record holds, and what about it makes one doubt. */
@@ -35,14 +34,16 @@ export function CaptureFacts({ open, supplyVolts }: { open: OpenCapture; supplyV
 export function CaptureOnWave({
   capture,
   given,
+  now,
   f1,
 }: {
   capture: Capture;
   given: WaveCase;
+  /** The computed picture; null until it is there. */
+  now: Wave | null;
   /** Output frequency while it was taken, Hz. */
   f1: number;
 }) {
-  const now = useWave(given).answer;
   const { f } = given.supply;
   const { fc } = given.inverter;
   const lanes = useMemo(

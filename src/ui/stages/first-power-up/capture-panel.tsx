@@ -13,7 +13,7 @@ import { ColumnWizard } from './column-wizard';
 import { keptConclusion, WaveConclusion } from './conclusion';
 import { keepCapture } from './keep-capture';
 import { openCaptureFiles, type OpenCapture, type UnnamedColumns } from './open-capture';
-import { useJudging, useWaveWorker } from './use-waves';
+import { useJudging, useWave, useWaveWorker } from './use-waves';
 
 const baseOf = ({ name }: OpenCapture): string => name.replace(/\.[^.]*$/, '');
 const saveCsv = (open: OpenCapture) => saveText(`${baseOf(open)}.csv`, captureCsv(open.capture));
@@ -46,6 +46,7 @@ export function CapturePanel({
   const [note, setNote] = useState<string | null>(null);
   const best = judging.diagnosis?.found[0];
   const shownCase = best === undefined ? sound : best.given;
+  const now = useWave(open === null ? null : shownCase).answer;
   const [measured, setMeasured] = useState<Measured>({});
 
   const judge = async () => {
@@ -134,7 +135,7 @@ export function CapturePanel({
         <>
           <CaptureFacts open={open} supplyVolts={sound.supply.vll} />
           <WaveConclusion judging={judging} stop={judging.stop} />
-          <CaptureOnWave capture={open.capture} given={shownCase} f1={running.f1} />
+          <CaptureOnWave capture={open.capture} given={shownCase} now={now} f1={running.f1} />
           <FiguresRead measured={measured} />
           <Box display="flex" flexWrap="wrap" gap="3" mt="2">
             <Primary disabled={busy || judging.diagnosis === null} onClick={() => void keepIt(open)}>
