@@ -3,7 +3,7 @@ import { LOAD, legStates, networkFor, ONE, SIN, type LegState } from './network'
 import type { WaveCase } from './case';
 import { patternsOf, type Pattern } from './patterns';
 import { topologyOf } from './topology';
-import { item, valueAt } from '../../numerics/arrays';
+import { item, rowTimes, valueAt } from '../../numerics/arrays';
 
 /** Samples in a period of the supply, and the longest step. */
 export const samplesPerPeriod = 512;
@@ -50,10 +50,8 @@ function stepInto(
 ): void {
   let p = 0;
   for (let i = 0; i < count; i += 1) {
-    let sum = 0;
-    for (let j = 0; j < width; j += 1) sum += valueAt(rows, p + j) * valueAt(z, j);
+    into[i] = rowTimes(rows, p, z, width);
     p += width;
-    into[i] = sum;
   }
 }
 
@@ -61,9 +59,7 @@ function stepInto(
 function holds(watch: Float64Array, z: Float64Array, count: number, width: number): boolean {
   let p = 0;
   for (let i = 0; i < count; i += 1) {
-    let sum = 0;
-    for (let j = 0; j < width; j += 1) sum += valueAt(watch, p + j) * valueAt(z, j);
-    if (sum < -slack) return false;
+    if (rowTimes(watch, p, z, width) < -slack) return false;
     p += width;
   }
   return true;
@@ -198,9 +194,7 @@ export function engineFor(given: WaveCase, driven: boolean): Engine {
       const { watch, meaning } = pattern.topology;
       let turned = false;
       for (let i = 0; i < pattern.watched; i += 1) {
-        let sum = 0;
-        for (let j = 0; j < width; j += 1) sum += valueAt(watch, i * width + j) * valueAt(z, j);
-        if (sum >= -slack) continue;
+        if (rowTimes(watch, i * width, z, width) >= -slack) continue;
         const what = item(meaning, i);
         if (what.of === 'valve') on[what.index] = what.becomes;
         else

@@ -1,4 +1,4 @@
-import { valueAt } from '../../numerics/arrays';
+import { addScaled, valueAt } from '../../numerics/arrays';
 
 /**
  * Steps of a linear system with driven sources, `x' = A x + B s`, `s' = S s`, exact over any number of ticks:
@@ -17,13 +17,12 @@ export interface StepMatrices {
 function product(a: Float64Array, b: Float64Array, out: Float64Array, size: number, n: number): void {
   for (let i = 0; i < size; i += 1) {
     const row = i * size;
-    for (let j = 0; j < size; j += 1) out[row + j] = 0;
+    out.fill(0, row, row + size);
     for (let k = i < n ? 0 : n; k < size; k += 1) {
       const aik = valueAt(a, row + k);
       if (aik === 0) continue;
-      const from = k * size;
-      for (let j = k < n ? 0 : n; j < size; j += 1)
-        out[row + j] = valueAt(out, row + j) + aik * valueAt(b, from + j);
+      const first = k < n ? 0 : n;
+      addScaled(out, row + first, aik, b, k * size + first, size - first);
     }
   }
 }

@@ -1,4 +1,4 @@
-import { valueAt } from '../../numerics/arrays';
+import { addScaled, valueAt } from '../../numerics/arrays';
 
 /**
  * Solves G·V = J for several right-hand sides by elimination with the largest pivot of each column.
@@ -22,10 +22,8 @@ export function solveRows(G: Float64Array, J: Float64Array, size: number, width:
     for (let i = k + 1; i < size; i += 1) {
       const f = valueAt(G, i * size + k) / pivot;
       if (f === 0) continue;
-      for (let j = k; j < size; j += 1)
-        G[i * size + j] = valueAt(G, i * size + j) - f * valueAt(G, k * size + j);
-      for (let j = 0; j < width; j += 1)
-        J[i * width + j] = valueAt(J, i * width + j) - f * valueAt(J, k * width + j);
+      addScaled(G, i * size + k, -f, G, k * size + k, size - k);
+      addScaled(J, i * width, -f, J, k * width, width);
     }
   }
   for (let k = size - 1; k >= 0; k -= 1) {

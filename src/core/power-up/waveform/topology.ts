@@ -9,7 +9,7 @@ import {
   type SwitchedNetwork,
 } from './network';
 import { solveRows } from './rows';
-import { valueAt } from '../../numerics/arrays';
+import { addScaled, valueAt } from '../../numerics/arrays';
 
 /** What turns where a watched row falls below zero. */
 export type Turning =
@@ -185,8 +185,7 @@ interface RowMaker {
 function rowMaker({ n, m }: SwitchedNetwork, volts: Float64Array): RowMaker {
   const width = n + m;
   const addNode = (row: Float64Array, node: number, times: number): void => {
-    if (node === GROUND) return;
-    for (let j = 0; j < width; j += 1) row[j] = valueAt(row, j) + times * valueAt(volts, node * width + j);
+    if (node !== GROUND) addScaled(row, 0, times, volts, node * width, width);
   };
   const plus = (row: Float64Array, column: number, times: number): Float64Array => {
     row[column] = valueAt(row, column) + times;
