@@ -1,5 +1,6 @@
 /** A drive that will not run: the rig hides why, the screens find it over the link. */
 import type { Page } from '@playwright/test';
+import { entriesOf } from './copies';
 import { expect, test } from './test';
 import { choosePerson, entry, ines, odo, openJob, picture, visit, watchConsole, winch } from './demo';
 import { order, winchReady } from './rig';
@@ -53,9 +54,7 @@ test('run lamp on, shaft still: the reference is zero', async ({ page }) => {
 
 test('off the display, without any link', async ({ page }) => {
   const { request } = page;
-  const { entries } = (await (await request.get(`/api/v1/jobs/${winch}/entries`)).json()) as {
-    entries: { kind: string; payload: unknown }[];
-  };
+  const entries = await entriesOf(request, winch);
   const job = await openJob(request, 'A winch without a link');
   const drive = entry(job, 'identify.drive', entries.find((e) => e.kind === 'identify.drive')?.payload);
   expect((await request.post(`/api/v1/jobs/${job}/entries`, { data: { entries: [drive] } })).ok()).toBe(true);

@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { entriesOf } from './copies';
 import { expect } from './test';
 import { entry, openJob, visit, winch } from './demo';
 
@@ -13,9 +14,7 @@ export async function jobWith(
   plate?: object | 'as there',
 ): Promise<string> {
   const { request } = page;
-  const { entries } = (await (await request.get(`/api/v1/jobs/${from}/entries`)).json()) as {
-    entries: { kind: string; payload: unknown }[];
-  };
+  const entries = await entriesOf(request, from);
   const job = await openJob(request, machine);
   const made = [
     entry(job, 'identify.drive', entries.find((e) => e.kind === 'identify.drive')?.payload),

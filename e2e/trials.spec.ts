@@ -1,5 +1,6 @@
 /** Trials over the link: asked for in the log, confirmed, read back, put back; and what is refused. */
 import type { Page } from '@playwright/test';
+import { entriesOf, keptEntry } from './copies';
 import { expect, test } from './test';
 import { choosePerson, entry, ines, pip, visit, watchConsole, winch } from './demo';
 import { order, winchReady } from './rig';
@@ -85,12 +86,12 @@ test('the link breaks while writing: the log says that it was tried, and that no
   await confirmWrite(page);
   await expect(trials(page).getByRole('alert')).toContainText('does not answer', { timeout: 20_000 });
   await order(page.request, { plant: { bus: { silent: false } } });
-  const { entries } = (await (await page.request.get(`/api/v1/jobs/${job}/entries`)).json()) as {
-    entries: { kind: string; payload: Record<string, unknown> }[];
-  };
-  expect(entries.map((e) => e.kind).slice(-2)).toEqual(['drive.write-asked', 'drive.write-failed']);
+  const last = async () => (await entriesOf(page.request, job)).slice(-2);
+  await expect
+    .poll(async () => (await last()).map((e) => e.kind))
+    .toEqual(['drive.write-asked', 'drive.write-failed']);
   // It was never sent: the drive did not answer the look before it.
-  expect(entries.at(-1)?.payload['certain']).toBe(true);
+  expect((await last())[1]?.payload['certain']).toBe(true);
 });
 
 test('what the server refuses to write', async ({ page }) => {
@@ -209,11 +210,8 @@ test('a trend is watched, held still and kept', async ({ page }) => {
   await expect(trend.getByRole('columnheader', { name: 'Bus, V' })).toBeVisible();
   await trend.getByRole('button', { name: 'Keep this trend' }).click();
   await expect(trend.getByRole('status')).toContainText('Trend kept');
-  const { entries } = (await (await page.request.get(`/api/v1/jobs/${job}/entries`)).json()) as {
-    entries: { kind: string; payload: { sha256?: string } }[];
-  };
-  const kept = entries.find((e) => e.kind === 'trend.kept')?.payload.sha256;
-  const blob: unknown = await (await page.request.get(`/api/v1/blobs/${kept}`)).json();
+  const kept = await keptEntry(page.request, job, 'trend.kept');
+  const blob: unknown = await (await page.request.get(`/api/v1/blobs/${kept.payload['sha256']}`)).json();
   expect(blob).toMatchObject({ names: ['Output, Hz', 'Current, A', 'Bus, V', 'X1, bit'] });
   expect((blob as { rows: number[][] }).rows.length).toBeGreaterThan(8);
 });

@@ -136,38 +136,48 @@ async function testServer(cluster: Cluster, worker: number): Promise<TestServer>
 }
 
 /** The production build, a database with the demo for each worker, Debian's Chromium. */
-async function e2e(cluster: Cluster): Promise<Tally> {
-  say('test: e2e');
-  ensureBuilt();
-  const names = Array.from({ length: workers }, (_, worker) => `e2e${worker}`);
-  for (const name of names) {
-    cluster.run('dropdb', ['--if-exists', '--force', name]);
-    ensureDatabase(cluster, name);
-    await prepareDatabase(cluster.url(name), { demo: true });
-  }
-  const file = `${results}/e2e.json`;
-  rmSync(file, { force: true });
-  const servers: TestServer[] = [];
-  let ran = false;
-  try {
-    for (const worker of names.keys()) servers.push(await testServer(cluster, worker));
-    const env = {
-      E2E_SERVERS: JSON.stringify(servers.map((s) => s.told)),
-      PLAYWRIGHT_JSON_OUTPUT_NAME: file,
-    };
-    ran = await run(bin('playwright'), ['test', '--reporter=list,json', `--workers=${workers}`], env);
-  } finally {
-    for (const server of servers) await server.stop();
-  }
-  return withTrouble(playwrightTally(file), ran);
-}
+const e2e =
+  (chosen: readonly string[]) =>
+  async (cluster: Cluster): Promise<Tally> => {
+    say('test: e2e');
+    ensureBuilt();
+    const names = Array.from({ length: workers }, (_, worker) => `e2e${worker}`);
+    for (const name of names) {
+      cluster.run('dropdb', ['--if-exists', '--force', name]);
+      ensureDatabase(cluster, name);
+      await prepareDatabase(cluster.url(name), { demo: true });
+    }
+    const file = `${results}/e2e.json`;
+    rmSync(file, { force: true });
+    const servers: TestServer[] = [];
+    let ran = false;
+    try {
+      for (const worker of names.keys()) servers.push(await testServer(cluster, worker));
+      const env = {
+        E2E_SERVERS: JSON.stringify(servers.map((s) => s.told)),
+        PLAYWRIGHT_JSON_OUTPUT_NAME: file,
+      };
+      ran = await run(
+        bin('playwright'),
+        ['test', '--reporter=list,json', `--workers=${workers}`, ...chosen],
+        env,
+      );
+    } finally {
+      for (const server of servers) await server.stop();
+    }
+    return withTrouble(playwrightTally(file), ran);
+  };
 
-type Part = 'unit' | 'checks' | 'e2e';
+const parts = ['unit', 'checks', 'e2e'] as const;
+type Part = (typeof parts)[number];
 
-/** `./grim test [unit|checks|e2e] [--long]` */
+/** `./grim test [unit|checks|e2e [what to run of it…]] [--long]`; what to run is a path, or what Jest or Playwright take. */
 export async function test(args: string[]): Promise<number> {
   const long = args.includes('--long');
-  const only = args.find((a): a is Part => a === 'unit' || a === 'checks' || a === 'e2e');
+  const [first, ...chosen] = args.filter((a) => a !== '--long');
+  const only = parts.find((part) => part === first);
+  if (first !== undefined && only === undefined)
+    throw new LauncherError(`"${first}" is no part of the tests: ${parts.join(', ')}`);
   ensureDebian([
     { present: () => onPath('chromium'), package: 'chromium' },
     { present: () => onPath('ngspice'), package: 'ngspice' },
@@ -176,11 +186,12 @@ export async function test(args: string[]): Promise<number> {
   ]);
   mkdirSync(results, { recursive: true });
   const wants = (part: Part) => only === undefined || only === part;
+  const of = (folders: readonly string[]) => (chosen.length > 0 ? chosen : folders);
   const sources = ['src', 'launcher', 'checks', 'stand-ins'];
   const quietly = (program: string, args: readonly string[]) => run(bin(program), args, {}, true);
   // Two lanes for two cores: the longest first, what is short fills the other. The browsers come alone after them.
   const lanes: ((cluster: Cluster) => Promise<Tally>)[][] = [
-    wants('unit') ? [jest('unit', ['src', 'launcher', 'catalogue', 'stand-ins'], long)] : [],
+    wants('unit') ? [jest('unit', of(['src', 'launcher', 'catalogue', 'stand-ins']), long)] : [],
     [
       ...(only === undefined
         ? [
@@ -190,7 +201,7 @@ export async function test(args: string[]): Promise<number> {
             step('formatting', () => quietly('prettier', ['--check', '--log-level=warn', '.'])),
           ]
         : []),
-      ...(wants('checks') ? [jest('checks', ['checks'], long)] : []),
+      ...(wants('checks') ? [jest('checks', of(['checks']), long)] : []),
     ],
   ];
   const total: Tally = { passed: 0, failed: 0 };
@@ -211,7 +222,7 @@ export async function test(args: string[]): Promise<number> {
   try {
     ensureDatabase(cluster, 'unit');
     await Promise.all(lanes.map(inTurn));
-    if (wants('e2e')) await inTurn([e2e]);
+    if (wants('e2e')) await inTurn([e2e(chosen)]);
   } finally {
     cluster.stop();
   }
