@@ -1,6 +1,9 @@
 /** Jobs of a test's own that stand where a job of the demo stands, or further on. */
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import type { APIRequestContext } from '@playwright/test';
 import { v7 } from 'uuid';
+import { letPass, serverTime } from './here';
 import { expect } from './test';
 
 export interface LoggedEntry {
@@ -8,6 +11,22 @@ export interface LoggedEntry {
   at: string;
   kind: string;
   payload: Record<string, unknown>;
+}
+type Added = Omit<LoggedEntry, 'payload'> & { payload: unknown };
+
+/** One line of a log in `e2e/logs`: an entry as it was made by hand once, and the step of the work it belongs to. */
+type KeptLine = LoggedEntry & { step: string };
+
+/** The entries of a kept log up to the end of a step. */
+export function logUpTo(name: string, step: string): LoggedEntry[] {
+  const text = readFileSync(join(import.meta.dirname, 'logs', `${name}.jsonl`), 'utf8');
+  const lines = text
+    .trimEnd()
+    .split('\n')
+    .map((line) => JSON.parse(line) as KeptLine);
+  const end = lines.findLastIndex((line) => line.step === step);
+  expect(end, `no step “${step}” in ${name}`).toBeGreaterThanOrEqual(0);
+  return lines.slice(0, end + 1);
 }
 
 /** The entries of a job, oldest first. */
@@ -27,29 +46,63 @@ export async function keptEntry(
   return (await found())!;
 }
 
+/** A time in an entry. */
+const instant = /\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z/g;
+const moved = <T>(entries: T, by_ms: number): T =>
+  JSON.parse(
+    JSON.stringify(entries).replace(instant, (at) => new Date(Date.parse(at) + by_ms).toISOString()),
+  ) as T;
+
+/** Runs of entries of a log, with the seconds that passed before each where they are many. */
+function runsOf(log: readonly Added[]): { pause_s: number; entries: Added[] }[] {
+  const runs: { pause_s: number; entries: Added[] }[] = [];
+  let before = NaN;
+  for (const entry of log) {
+    const at = Date.parse(entry.at);
+    const pause_s = (at - before) / 1000;
+    if (runs.length === 0 || pause_s > 10)
+      runs.push({ pause_s: runs.length === 0 ? 0 : pause_s, entries: [] });
+    runs.at(-1)!.entries.push(entry);
+    before = at;
+  }
+  return runs;
+}
+
 /**
- * A job that stands where another one stands, with entries on top: a test may go on from there, and nobody else finds what it
- * leaves. What names the old job or one of its entries names the new one.
+ * A job that stands where another one stands, with a log on top that is gone through now, its pauses included (the server
+ * counts minutes by its own clock): a test may go on from there, and nobody else finds what it leaves. What names the old job
+ * or one of its entries names the new one.
  */
 export async function copyOf(
   request: APIRequestContext,
   from: string,
-  onTop: readonly (Omit<LoggedEntry, 'payload'> & { payload: unknown })[] = [],
+  onTop: readonly Added[] = [],
 ): Promise<string> {
-  const logged = [...(await entriesOf(request, from)), ...onTop];
+  const there = await entriesOf(request, from);
   const job = v7();
-  const renamed = logged.reduce((text, { id }) => text.replaceAll(id, v7()), JSON.stringify(logged));
-  const copies = JSON.parse(renamed.replaceAll(from, job)) as LoggedEntry[];
-  const [opened, ...rest] = copies.map(({ id, at, kind, payload }) => ({
-    v: 1,
-    id,
-    jobId: job,
-    at,
-    kind,
-    payload,
-  }));
+  const names = new Map([[from, job], ...[...there, ...onTop].map(({ id }) => [id, v7()] as const)]);
+  let seq = 0;
+  const copied = (entries: readonly Added[]) =>
+    (
+      JSON.parse(
+        [...names].reduce((text, [old, own]) => text.replaceAll(old, own), JSON.stringify(entries)),
+      ) as LoggedEntry[]
+    ).map(({ id, at, kind, payload }) => {
+      // A signature says how many entries it stands under.
+      const signed = 'seq' in payload ? { ...payload, seq } : payload;
+      seq += 1;
+      return { v: 1, id, jobId: job, at, kind, payload: signed };
+    });
+  const send = async (entries: readonly object[]) => {
+    const answer = await request.post(`/api/v1/jobs/${job}/entries`, { data: { entries } });
+    expect(answer.ok(), await answer.text()).toBe(true);
+  };
+  const [opened, ...rest] = copied(there);
   expect((await request.post('/api/v1/jobs', { data: { entry: opened } })).status()).toBe(201);
-  const answer = await request.post(`/api/v1/jobs/${job}/entries`, { data: { entries: rest } });
-  expect(answer.ok(), await answer.text()).toBe(true);
+  await send(rest);
+  for (const { pause_s, entries } of runsOf(onTop)) {
+    letPass(pause_s);
+    await send(copied(moved(entries, serverTime() - Date.parse(entries.at(-1)!.at))));
+  }
   return job;
 }

@@ -7,29 +7,22 @@ import { mkdtempSync, readdirSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
+import { copyOf, logUpTo } from './copies';
 import { expect, test } from './test';
-import {
-  alive,
-  choosePerson,
-  ines,
-  netDrumSwap as job,
-  pdfText,
-  picture,
-  pip,
-  visit,
-  watchConsole,
-} from './demo';
+import { alive, choosePerson, ines, netDrumSwap, pdfText, picture, pip, visit, watchConsole } from './demo';
 import { answerSources, lockAndTag, proveMeter, takeFigures } from './hands';
 import { order, winchReady } from './rig';
 import { findAndRead, panelOf } from './trace';
 
-test.describe.configure({ mode: 'serial' });
 test.beforeEach(async ({ page }) => {
   page.setDefaultTimeout(20_000);
   test.setTimeout(240_000);
   await choosePerson(page, ines);
 });
 
+/** The net-drum as it stands after a step of the work; without one, as the demo has it. */
+const netDrum = (page: Page, after?: string) =>
+  copyOf(page.request, netDrumSwap, after === undefined ? [] : logUpTo('net-drum-swap', after));
 const wires = (page: Page) => page.getByRole('list', { name: 'Wires' });
 const open = async (page: Page, number: number): Promise<void> => {
   await wires(page)
@@ -39,6 +32,7 @@ const open = async (page: Page, number: number): Promise<void> => {
 
 test('decided: the table says on what it hangs, and the person says why', async ({ page }) => {
   const errors = watchConsole(page);
+  const job = await netDrum(page);
   await visit(page, `/jobs/${job}/decide`);
   const table = page.getByRole('status', { name: 'Expected cost' });
   await expect(table.getByText('Not possible: no longer made')).toBeVisible();
@@ -111,6 +105,7 @@ test('prepared: every wire known or taken on, labels that a camera reads, a stop
   page,
 }) => {
   const errors = watchConsole(page);
+  const job = await netDrum(page, 'decided');
   await visit(page, `/jobs/${job}/prepare`);
   const settle = page.getByRole('list', { name: 'To be settled' });
   await expect(settle).toContainText('it feeds Shellfish grading drum as well');
@@ -220,6 +215,7 @@ test('swapped: nothing comes out before it is proven dead; the clock runs; wires
   page,
 }) => {
   const errors = watchConsole(page);
+  const job = await netDrum(page, 'prepared');
   await visit(page, `/jobs/${job}/swap`);
   const out = page.getByRole('button', { name: 'The old unit is out' });
   await expect(out).toBeDisabled();
@@ -282,6 +278,7 @@ test('handed over: read out, followed, the partner looked at, two names, and the
 }) => {
   const errors = watchConsole(page);
   await winchReady(page.request);
+  const job = await netDrum(page, 'swapped');
   await visit(page, `/jobs/${job}/hand-over`);
   const todo = page.getByRole('list', { name: 'To do and to see' });
   const line = (title: string) => todo.getByRole('listitem').filter({ hasText: title });
@@ -401,6 +398,7 @@ test('handed over: read out, followed, the partner looked at, two names, and the
 });
 
 test('an apprentice neither decides nor signs nor takes an unknown wire on', async ({ page }) => {
+  const job = await netDrum(page, 'handed over');
   await choosePerson(page, pip);
   await visit(page, `/jobs/${job}/decide`);
   await expect(page.getByRole('button', { name: 'A technician decides' })).toBeDisabled();
