@@ -26,6 +26,11 @@ interface Framing {
   unit?: string | undefined;
 }
 
+/** What is wrong with what stands in a field. */
+const FieldError = (props: { id?: string; children: string }) => (
+  <Text role="alert" fontSize="0.9rem" color="failed" fontWeight="500" mt="1" {...props} />
+);
+
 function Frame({ id, label, hint, error, children }: Framing & { id: string; children: ReactNode }) {
   return (
     <Box>
@@ -38,11 +43,7 @@ function Frame({ id, label, hint, error, children }: Framing & { id: string; chi
           {hint}
         </Text>
       )}
-      {error !== undefined && (
-        <Text id={`${id}-error`} role="alert" fontSize="0.9rem" color="failed" fontWeight="500" mt="1">
-          {error}
-        </Text>
-      )}
+      {error !== undefined && <FieldError id={`${id}-error`}>{error}</FieldError>}
     </Box>
   );
 }
@@ -86,15 +87,18 @@ export function Field({
   );
 }
 
-/** A figure as it is typed: text until it is read, so that nothing typed is lost. */
-export const NumberField = ({
-  text,
-  set,
-  ...rest
-}: Framing & { text: string; set: (text: string) => void } & Omit<
+type TypedProps = Framing & { text: string; set: (text: string) => void; figure?: boolean } & Omit<
     InputProps,
     'value' | 'onChange' | 'set' | 'label'
-  >) => <Field figure value={text} onChange={(e) => set(e.target.value)} {...rest} />;
+  >;
+
+/** A text field outside a form. */
+export const TextField = ({ text, set, ...rest }: TypedProps) => (
+  <Field value={text} onChange={(e) => set(e.target.value)} {...rest} />
+);
+
+/** A figure outside a form as it is typed: text until it is read, so that nothing typed is lost. */
+export const NumberField = (props: TypedProps) => <TextField figure {...props} />;
 
 /** The same for text of several lines. */
 export function LongField({
@@ -179,13 +183,15 @@ export function Choice<V extends string>({
   onChange,
   hideLabel = false,
   disabled = false,
+  error,
 }: {
   label: string;
-  options: readonly { value: V; label: string }[];
+  options: readonly Option<V>[];
   value: V | null;
   onChange: (value: V) => void;
   hideLabel?: boolean;
   disabled?: boolean;
+  error?: string | undefined;
 }) {
   const name = useId();
   return (
@@ -232,6 +238,7 @@ export function Choice<V extends string>({
           </Box>
         ))}
       </Box>
+      {error !== undefined && <FieldError>{error}</FieldError>}
     </Box>
   );
 }

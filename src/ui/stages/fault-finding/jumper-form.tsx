@@ -1,7 +1,10 @@
-import { Box, Text } from '@chakra-ui/react';
-import { useState } from 'react';
+import { Box, chakra, Text } from '@chakra-ui/react';
+import { z } from 'zod';
+import { keysOf } from '@/core/numerics/arrays';
 import { neverJumpered, type LoopGuard, type Payload } from '@/core/logbook';
 import { Primary } from '../../kit/buttons';
+import { chosen, filledText } from '../../kit/form-figures';
+import { useTypedForm } from '../../kit/typed-form';
 import { Caution } from '../../kit/caution';
 import { FieldGrid } from '../../kit/section';
 import { Choice, Field, Select, optionsOf } from '../../kit/field';
@@ -21,45 +24,56 @@ const guardWords: Readonly<Record<LoopGuard, string>> = {
 };
 const tomorrow = (): string => new Date(Date.now() + 86_400_000).toISOString().slice(0, 10);
 
+const jumperSchema = z
+  .object({
+    plant: chosen(['existing', 'new']),
+    landed: chosen(['yes', 'no', 'not-sure']),
+    wire: z.string().trim(),
+    guards: z.enum(['', ...keysOf(guardWords)]).transform((guards, context): LoopGuard => {
+      if (guards !== '') return guards;
+      context.addIssue({ code: 'custom', message: 'Choose one' });
+      return z.NEVER;
+    }),
+    motor: chosen(['yes', 'no']),
+    form: z.enum(['jumper', 'no-function']),
+    reason: filledText('Say why'),
+    approver: filledText('Name and function'),
+    removeBy: filledText('The day it comes out'),
+  })
+  .refine(({ guards, motor }) => !(motor === 'yes' && neverJumpered.includes(guards)), {
+    path: ['guards'],
+    message: 'Not with a motor connected',
+  });
+const blankJumper = (): z.input<typeof jumperSchema> => ({
+  plant: null,
+  landed: null,
+  wire: '',
+  guards: '',
+  motor: null,
+  form: 'jumper',
+  reason: '',
+  approver: '',
+  removeBy: tomorrow(),
+});
+
 /** What is asked before a loop is bridged; for what saves people nothing is offered with a motor connected. */
 export function JumperForm({ where, keep }: { where: string; keep: (jumper: Jumper) => void }) {
-  const [plant, setPlant] = useState<Jumper['plant'] | null>(null);
-  const [landed, setLanded] = useState<Jumper['landed'] | null>(null);
-  const [wire, setWire] = useState('');
-  const [guards, setGuards] = useState<LoopGuard | ''>('');
-  const [motor, setMotor] = useState<'yes' | 'no' | null>(null);
-  const [form, setForm] = useState<Jumper['form']>('jumper');
-  const [reason, setReason] = useState('');
-  const [approver, setApprover] = useState('');
-  const [removeBy, setRemoveBy] = useState(tomorrow);
-  const [missing, setMissing] = useState<string | null>(null);
+  const { typed, refused, text, pick, submit } = useTypedForm(jumperSchema, blankJumper());
+  const { plant, landed, wire, guards, motor } = typed;
   const never = guards !== '' && neverJumpered.includes(guards);
-  const refused = never && motor !== 'no';
-  const set = () => {
-    if (plant === null || landed === null || guards === '' || motor === null)
-      return setMissing('Answer every question first: each can change the advice.');
-    if (reason.trim() === '' || approver.trim() === '' || removeBy === '')
-      return setMissing('Reason, who accepts the risk, and the day it comes out are needed.');
-    setMissing(null);
+  const enter = submit(({ motor: connected, wire: mark, ...read }) =>
     keep({
-      form,
+      ...read,
       where,
-      guards,
-      plant,
-      landed,
-      ...(wire.trim() === '' ? {} : { wire: wire.trim() }),
-      motorConnected: motor === 'yes',
-      reason: reason.trim(),
-      approver: approver.trim(),
-      removeBy,
-    });
-  };
+      ...(mark === '' ? {} : { wire: mark }),
+      motorConnected: connected === 'yes',
+    }),
+  );
   return (
-    <Box as="section" aria-label="Before a remedy" display="grid" gap="4">
+    <chakra.form onSubmit={enter} noValidate aria-label="Before a remedy" display="grid" gap="4">
       <Choice
         label="Is the plant an existing one, or new?"
-        value={plant}
-        onChange={setPlant}
+        {...pick('plant')}
         options={[
           { value: 'existing', label: 'existing' },
           { value: 'new', label: 'new' },
@@ -68,15 +82,14 @@ export function JumperForm({ where, keep }: { where: string; keep: (jumper: Jump
       <FieldGrid>
         <Choice
           label={`Is a wire landed at ${where}?`}
-          value={landed}
-          onChange={setLanded}
+          {...pick('landed')}
           options={[
             { value: 'yes', label: 'yes' },
             { value: 'no', label: 'no' },
             { value: 'not-sure', label: 'not sure' },
           ]}
         />
-        <Field label="Number on it" value={wire} maxLength={40} onChange={(e) => setWire(e.target.value)} />
+        <Field label="Number on it" maxLength={40} {...text('wire')} />
       </FieldGrid>
       {plant === 'existing' && landed === 'yes' && (
         <Text fontWeight="500">
@@ -92,21 +105,19 @@ export function JumperForm({ where, keep }: { where: string; keep: (jumper: Jump
       <FieldGrid>
         <Select
           label="What does the loop watch over?"
-          value={guards}
-          onChange={setGuards}
+          {...pick('guards')}
           options={[{ value: '', label: 'choose' }, ...optionsOf(guardWords)]}
         />
       </FieldGrid>
       <Choice
         label="Is a motor connected?"
-        value={motor}
-        onChange={setMotor}
+        {...pick('motor')}
         options={[
           { value: 'yes', label: 'yes' },
           { value: 'no', label: 'no, its cable is off' },
         ]}
       />
-      {refused ? (
+      {never && motor !== 'no' ? (
         <Caution grave title="Not offered.">
           Safe stop, emergency stop, guards and over-travel are never jumpered or set to no function with a
           motor connected. Find why it is open.
@@ -119,44 +130,34 @@ export function JumperForm({ where, keep }: { where: string; keep: (jumper: Jump
           </Caution>
           <Choice
             label="How"
-            value={form}
-            onChange={setForm}
+            {...pick('form')}
             options={[
               { value: 'jumper', label: 'temporary jumper' },
               { value: 'no-function', label: 'input set to no function' },
             ]}
           />
           <FieldGrid>
-            <Field
-              label="Reason"
-              value={reason}
-              maxLength={200}
-              onChange={(e) => setReason(e.target.value)}
-            />
+            <Field label="Reason" maxLength={200} {...text('reason')} />
             <Field
               label="Who accepts the risk"
               hint="Name and function"
-              value={approver}
               maxLength={200}
-              onChange={(e) => setApprover(e.target.value)}
+              {...text('approver')}
             />
-            <Field
-              label="Comes out by"
-              type="date"
-              value={removeBy}
-              onChange={(e) => setRemoveBy(e.target.value)}
-            />
+            <Field label="Comes out by" type="date" {...text('removeBy')} />
           </FieldGrid>
-          {missing !== null && (
+          {refused && (
             <Text role="alert" color="failed">
-              {missing}
+              {guards === '' || [plant, landed, motor].includes(null)
+                ? 'Answer every question first: each can change the advice.'
+                : 'Reason, who accepts the risk, and the day it comes out are needed.'}
             </Text>
           )}
           <Box>
-            <Primary onClick={set}>Enter it in the register</Primary>
+            <Primary type="submit">Enter it in the register</Primary>
           </Box>
         </>
       )}
-    </Box>
+    </chakra.form>
   );
 }

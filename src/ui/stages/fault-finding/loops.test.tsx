@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { screen, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { Payload } from '@/core/logbook';
 import { testControl, show, WithStore, type RecordedEntry } from '../../__tests__/show';
@@ -84,6 +84,7 @@ describe('walking a loop', () => {
 });
 
 describe('a temporary jumper', () => {
+  const said = async () => (await screen.findAllByRole('alert')).map((a) => a.textContent).join(' ');
   const form = () => {
     const kept: Payload<'jumper.set'>[] = [];
     show(<JumperForm where="X3" keep={(j) => kept.push(j)} />);
@@ -127,14 +128,16 @@ describe('a temporary jumper', () => {
   it('needs reason, a name and a day; then it is kept with all of it', async () => {
     const kept = form();
     await press('Enter it in the register');
-    expect(screen.getByRole('alert').textContent).toContain('Answer every question');
+    expect(await said()).toContain('Answer every question');
+    expect(screen.getAllByText('Choose one')).toHaveLength(4);
     await answerAll('level, flow or pressure', 'yes');
     await press('Enter it in the register');
-    expect(screen.getByRole('alert').textContent).toContain('who accepts the risk');
+    expect(await said()).toContain('who accepts the risk');
     await userEvent.type(field('Reason'), 'switch ordered');
     await userEvent.type(field('Who accepts the risk'), 'A. Fenn');
     await radio('How', 'input set to no function');
     await press('Enter it in the register');
+    await waitFor(() => expect(kept).toHaveLength(1));
     expect(kept[0]).toMatchObject({
       form: 'no-function',
       where: 'X3',
@@ -147,6 +150,17 @@ describe('a temporary jumper', () => {
       approver: 'A. Fenn',
     });
     expect(kept[0]?.removeBy).toMatch(/^\d{4}-\d\d-\d\d$/);
+  });
+
+  it('is not kept by the Enter key either, when it turns out to be a safe stop', async () => {
+    const kept = form();
+    await answerAll('level, flow or pressure', 'yes');
+    await userEvent.type(field('Reason'), 'switch ordered');
+    await userEvent.type(field('Who accepts the risk'), 'A. Fenn');
+    await userEvent.selectOptions(screen.getByRole('combobox', { name: /watch over/ }), 'safe stop');
+    await userEvent.type(field('Number on it'), '{Enter}');
+    expect(await screen.findByText('Not with a motor connected')).toBeTruthy();
+    expect(kept).toEqual([]);
   });
 });
 

@@ -2,16 +2,14 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import { firstPowerUnit, hotOhm, lampsPerLeg, lampVolts } from '@/core/power-up/first-power';
-import { levelsOf, powerLock, type Payload } from '@/core/logbook';
+import { levelsOf, powerLock } from '@/core/logbook';
 import { circuitOf } from '@/core/power-up/waveform';
 import { Levels } from '../../panels/diagnosis/levels';
 import type { StageProps } from '../../job-store/stage-props';
 import { Primary, Secondary } from '../../kit/buttons';
 import { NotesPanel } from '../../panels/notes-panel';
 import { Caution } from '../../kit/caution';
-import { StageHead, FieldGrid } from '../../kit/section';
-import { Choice, NumberField } from '../../kit/field';
-import { numberFrom } from '../../kit/number-from';
+import { StageHead } from '../../kit/section';
 import { PanelSwitch } from '../../kit/panel-switch';
 import { CapturePanel } from './capture-panel';
 import { ConditionsForm, readConditions, usualConditions } from './conditions';
@@ -19,6 +17,7 @@ import { GatesPanel } from './gates-panel';
 import { LampsPanel } from './lamps-panel';
 import { MeasuredPanel } from './measured-panel';
 import { PlanPanel } from './plan-panel';
+import { ProbesForm } from './probes-form';
 import { ScopePanel } from './scope-panel';
 import { StopPicture } from './stop-picture';
 import { SweepPanel } from './sweep-panel';
@@ -34,50 +33,6 @@ const panels = [
   { id: 'notes', name: 'Notes' },
 ] as const;
 type Panel = (typeof panels)[number]['id'];
-
-/** What will touch live terminals; asked before any picture of them. */
-function Probes({ bus_V, keep }: { bus_V: number; keep: (what: Payload<'power.probes'>) => void }) {
-  const [by, setBy] = useState<Payload<'power.probes'>['by'] | null>(null);
-  const [rated, setRated] = useState('');
-  const volts = numberFrom(rated);
-  const low = volts !== null && volts < bus_V;
-  return (
-    <>
-      <Caution grave title="An earthed clip on a power terminal shorts the bridge to earth.">
-        Only differential probes rated for the bus, or a battery scope with isolated inputs. The earth of a
-        scope is never lifted: its case would be at the bus. Local codes and licensed practice come first.
-      </Caution>
-      <Box mb="3">
-        <Choice
-          label="What touches live terminals"
-          value={by}
-          onChange={setBy}
-          options={[
-            { value: 'differential', label: 'differential probes' },
-            { value: 'battery-scope', label: 'a battery scope, inputs isolated' },
-            { value: 'meter-only', label: 'a rated meter, no scope' },
-          ]}
-        />
-      </Box>
-      <FieldGrid>
-        <NumberField
-          label="Rated for"
-          unit="V"
-          text={rated}
-          hint={`read off the probe; at least ${Math.ceil(bus_V)} V`}
-          error={low ? `Not enough for a bus of ${Math.ceil(bus_V)} V: take another` : undefined}
-          set={setRated}
-        />
-      </FieldGrid>
-      <Primary
-        disabled={by === null || volts === null || low}
-        onClick={() => by !== null && volts !== null && keep({ by, ratedVolts: volts })}
-      >
-        These and no others
-      </Primary>
-    </>
-  );
-}
 
 /** From the first volt on the bus to a unit that runs under load. */
 export function FirstPowerUpStage(props: StageProps) {
@@ -146,7 +101,7 @@ export function FirstPowerUpStage(props: StageProps) {
         />
       )}
       {(panel === 'scope' || panel === 'measured') && needsProbes && (
-        <Probes bus_V={bus_V} keep={(what) => store.record('power.probes', what)} />
+        <ProbesForm bus_V={bus_V} keep={(what) => store.record('power.probes', what)} />
       )}
       {panel === 'scope' && !needsProbes && (
         <>

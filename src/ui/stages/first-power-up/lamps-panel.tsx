@@ -1,5 +1,6 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box, chakra, Text } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
+import { z } from 'zod';
 import { judgeLamps, lampsPerLeg, lampVolts, type LampExpectation } from '@/core/power-up/first-power';
 import { formatSignificant } from '@/core/numerics/figures';
 import type { EntryOf, Payload } from '@/core/logbook';
@@ -7,8 +8,10 @@ import type { UnitWords } from '@/core/power-up/waveform';
 import { Primary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { FieldGrid, Section } from '../../kit/section';
-import { NumberField } from '../../kit/field';
-import { figureFrom, numberFrom } from '../../kit/number-from';
+import { Field } from '../../kit/field';
+import { positiveFigureOr, zeroOrMore } from '../../kit/form-figures';
+import { useTypedForm } from '../../kit/typed-form';
+import { numberFrom } from '../../kit/number-from';
 import { PlainTable } from '../../kit/plain-table';
 import { StateMark } from '../../kit/state-mark';
 import { Disclosure } from '../../kit/why';
@@ -17,6 +20,21 @@ import { ownJson } from '../../kit/own-json';
 
 const tried_Hz = [5, 10, 20, 30, 40, 50] as const;
 const marks = { equal: 'sound', doubtful: 'doubt', unequal: 'failed' } as const;
+
+const three = <Read,>(figure: z.ZodType<Read, string>) => z.tuple([figure, figure, figure]);
+const lampsSchema = z.object({
+  watts: positiveFigureOr('A figure above zero; computed for 100 W'),
+  hz: zeroOrMore,
+  volts: three(zeroOrMore),
+  /** All three or, without a clamp, none. */
+  amps: z.union([three(zeroOrMore), three(z.string().regex(/^\s*$/)).transform(() => null)]),
+});
+const noReadings: z.input<typeof lampsSchema> = {
+  watts: '100',
+  hz: '30',
+  volts: ['', '', ''],
+  amps: ['', '', ''],
+};
 
 /** What the lamps should do, computed a frequency at a time so that the first rows come at once. */
 function useExpected(
@@ -67,26 +85,14 @@ export function LampsPanel({
   wasOn: boolean;
   keep: (what: Payload<'power.lamps'>) => void;
 }) {
-  const [watts, setWatts] = useState('100');
-  const [hz, setHz] = useState('30');
-  const [volts, setVolts] = useState(['', '', '']);
-  const [amps, setAmps] = useState(['', '', '']);
+  const { typed, read, text, submit } = useTypedForm(lampsSchema, noReadings);
   const perLeg = lampsPerLeg(unit.supply_V, lampVolts);
-  const typedWatts = numberFrom(watts);
-  const lampWatts = typedWatts ?? 100;
+  const lampWatts = numberFrom(typed.watts) ?? 100;
   const { rows, trouble } = useExpected(unit, lampWatts, perLeg);
-  const v = volts.map(figureFrom);
-  const a = amps.map(figureFrom);
-  const at = figureFrom(hz);
-  const complete = v.every((x) => x !== null && x >= 0) && at !== null && at >= 0;
-  const someAmps = amps.some((x) => x.trim() !== '');
-  const allAmps = a.every((x) => x !== null && x >= 0);
-  const three = (list: (number | null)[]): [number, number, number] => [
-    list[0] ?? 0,
-    list[1] ?? 0,
-    list[2] ?? 0,
-  ];
-  const put = (list: string[], k: number, text: string) => list.map((x, i) => (i === k ? text : x));
+  const save = submit(
+    ({ watts, ...readings }) => wasOn && keep({ lamp: { volts: lampVolts, watts }, perLeg, ...readings }),
+    { ...noReadings, watts: typed.watts, hz: typed.hz },
+  );
   return (
     <Section title="Lamps as a load">
       <Caution grave title="The star point of the lamps is live.">
@@ -94,13 +100,12 @@ export function LampsPanel({
         on afterwards.
       </Caution>
       <FieldGrid min="160px">
-        <NumberField
+        <Field
           label="Each lamp"
+          figure
           unit="W"
-          text={watts}
           hint={`${perLeg === 1 ? 'one' : perLeg} of ${lampVolts} V a leg`}
-          error={typedWatts === null ? 'A figure above zero; computed for 100 W' : undefined}
-          set={setWatts}
+          {...text('watts')}
         />
       </FieldGrid>
       <PlainTable heads={['Hz', 'line to line, filtered', 'wide-band', 'each leg', 'each lamp', 'look']}>
@@ -132,50 +137,23 @@ export function LampsPanel({
           not their fundamental alone: it is brighter at low frequency than the filtered volts say.
         </Text>
       </Disclosure>
-      <Box mt="4">
+      <chakra.form mt="4" onSubmit={save} noValidate>
         <FieldGrid min="140px">
-          <NumberField label="At" unit="Hz" text={hz} set={setHz} />
-          {(['U to V', 'V to W', 'W to U'] as const).map((pair, k) => (
-            <NumberField
-              key={pair}
-              label={pair}
-              unit="V"
-              text={volts[k] ?? ''}
-              set={(t) => setVolts(put(volts, k, t))}
-            />
-          ))}
+          <Field label="At" figure unit="Hz" {...text('hz')} />
+          <Field label="U to V" figure unit="V" {...text('volts.0')} />
+          <Field label="V to W" figure unit="V" {...text('volts.1')} />
+          <Field label="W to U" figure unit="V" {...text('volts.2')} />
         </FieldGrid>
         <FieldGrid min="140px">
-          {(['U', 'V', 'W'] as const).map((leg, k) => (
-            <NumberField
-              key={leg}
-              label={`Current ${leg}`}
-              unit="A"
-              text={amps[k] ?? ''}
-              {...(k === 0 ? { hint: 'no clamp: leave empty' } : {})}
-              set={(t) => setAmps(put(amps, k, t))}
-            />
-          ))}
+          <Field label="Current U" figure unit="A" hint="no clamp: leave empty" {...text('amps.0')} />
+          <Field label="Current V" figure unit="A" {...text('amps.1')} />
+          <Field label="Current W" figure unit="A" {...text('amps.2')} />
         </FieldGrid>
         {!wasOn && <Text color="soft">It was not switched on in this job yet.</Text>}
-        <Primary
-          disabled={!complete || typedWatts === null || !wasOn || (someAmps && !allAmps)}
-          onClick={() => {
-            if (at === null) return;
-            keep({
-              lamp: { volts: lampVolts, watts: lampWatts },
-              perLeg,
-              hz: at,
-              volts: three(v),
-              amps: someAmps ? three(a) : null,
-            });
-            setVolts(['', '', '']);
-            setAmps(['', '', '']);
-          }}
-        >
+        <Primary type="submit" disabled={!wasOn || read === null}>
           Keep these readings
         </Primary>
-      </Box>
+      </chakra.form>
       {kept.map((entry) => {
         const judged = judgeLamps(entry.payload);
         return (

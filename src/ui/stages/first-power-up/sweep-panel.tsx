@@ -1,15 +1,34 @@
 import { Text } from '@chakra-ui/react';
-import { useState } from 'react';
+import { z } from 'zod';
 import { expectedHz, judgeSweep } from '@/core/power-up/first-power';
 import type { Payload } from '@/core/logbook';
 import { Primary } from '../../kit/buttons';
 import { FieldGrid, Section } from '../../kit/section';
-import { NumberField } from '../../kit/field';
+import { Field } from '../../kit/field';
+import { positiveFigure, zeroOrMore } from '../../kit/form-figures';
 import { figureFrom, numberFrom } from '../../kit/number-from';
 import { PlainTable } from '../../kit/plain-table';
+import { useTypedForm } from '../../kit/typed-form';
 import { StateMark } from '../../kit/state-mark';
 
 const percents = [0, 25, 50, 75, 100] as const;
+
+/** What was read at each of `percents`; what is empty or no figure is left out. */
+const pointsOf = (got: readonly string[]) =>
+  percents.flatMap((percent, i) => {
+    const hz = figureFrom(got[i] ?? '');
+    return hz === null || hz < 0 ? [] : [{ percent, hz }];
+  });
+const sweepSchema = z
+  .object({ min_Hz: zeroOrMore, max_Hz: positiveFigure, got: z.array(z.string()) })
+  .transform(({ got, ...range }): Payload<'power.swept'> => ({ ...range, points: pointsOf(got) }))
+  .refine(({ min_Hz, max_Hz }) => max_Hz > min_Hz, { path: ['max_Hz'], message: 'More than at zero' })
+  .refine(({ points }) => points.length > 0, { path: ['got'], message: 'At least one reading' });
+const typedSweep = (kept: Payload<'power.swept'> | null): z.input<typeof sweepSchema> => ({
+  min_Hz: String(kept?.min_Hz ?? 0),
+  max_Hz: String(kept?.max_Hz ?? 50),
+  got: percents.map((percent) => String(kept?.points.find((p) => p.percent === percent)?.hz ?? '')),
+});
 
 /** The reference from nothing to all: does the output follow? */
 export function SweepPanel({
@@ -21,81 +40,55 @@ export function SweepPanel({
   wasOn: boolean;
   keep: (what: Payload<'power.swept'>) => void;
 }) {
-  const [min, setMin] = useState(String(kept?.min_Hz ?? 0));
-  const [max, setMax] = useState(String(kept?.max_Hz ?? 50));
-  const [got, setGot] = useState<Readonly<Record<number, string>>>(
-    Object.fromEntries((kept?.points ?? []).map((p) => [p.percent, String(p.hz)])),
-  );
-  const low = figureFrom(min);
-  const high = numberFrom(max);
-  const min_Hz = low ?? 0;
-  const max_Hz = high ?? 50;
-  const points = percents.flatMap((percent) => {
-    const hz = figureFrom(got[percent] ?? '');
-    return hz === null || hz < 0 ? [] : [{ percent, hz }];
-  });
-  const judged = judgeSweep({ min_Hz, max_Hz, points });
-  const backwards = max_Hz <= min_Hz;
-  const unread = low === null || low < 0 || high === null;
+  const { typed, read, text, submit } = useTypedForm(sweepSchema, typedSweep(kept));
+  const range = { min_Hz: figureFrom(typed.min_Hz) ?? 0, max_Hz: numberFrom(typed.max_Hz) ?? 50 };
+  const judged = judgeSweep({ ...range, points: pointsOf(typed.got) });
   return (
     <Section title="Reference from zero to maximum">
-      <FieldGrid min="150px">
-        <NumberField
-          label="At zero"
-          unit="Hz"
-          text={min}
-          error={low === null || low < 0 ? 'A figure, zero or above' : undefined}
-          set={setMin}
-        />
-        <NumberField
-          label="At maximum"
-          unit="Hz"
-          text={max}
-          error={high === null ? 'A figure above zero' : backwards ? 'More than at zero' : undefined}
-          set={setMax}
-        />
-      </FieldGrid>
-      <FieldGrid min="150px">
-        {percents.map((p) => (
-          <NumberField
-            key={p}
-            label={`Output at ${p} %`}
-            unit="Hz"
-            text={got[p] ?? ''}
-            hint={`should be ${expectedHz({ min_Hz, max_Hz }, p)} Hz`}
-            set={(t) => setGot((g) => ({ ...g, [p]: t }))}
-          />
-        ))}
-      </FieldGrid>
-      {judged.rows.length > 0 && (
-        <PlainTable heads={['reference', 'should be', 'is', 'off by', '']}>
-          {judged.rows.map((r) => (
-            <tr key={r.percent}>
-              <td>{r.percent} %</td>
-              <td>{r.expected_Hz} Hz</td>
-              <td>{r.hz} Hz</td>
-              <td>{Number(r.off_Hz.toFixed(2))} Hz</td>
-              <td>
-                <StateMark
-                  mark={r.passes ? 'sound' : 'failed'}
-                  label={r.passes ? 'within the band' : 'outside the band'}
-                />
-              </td>
-            </tr>
+      <form onSubmit={submit(keep)} noValidate>
+        <FieldGrid min="150px">
+          <Field label="At zero" figure unit="Hz" {...text('min_Hz')} />
+          <Field label="At maximum" figure unit="Hz" {...text('max_Hz')} />
+        </FieldGrid>
+        <FieldGrid min="150px">
+          {percents.map((p, i) => (
+            <Field
+              key={p}
+              label={`Output at ${p} %`}
+              figure
+              unit="Hz"
+              hint={`should be ${expectedHz(range, p)} Hz`}
+              {...text(`got.${i}`)}
+            />
           ))}
-        </PlainTable>
-      )}
-      <Text role="status" my="2">
-        {judged.text} The band is {Number(judged.band_Hz.toFixed(2))} Hz, 1 % of the range (common practice,
-        no source).
-      </Text>
-      {!wasOn && <Text color="soft">It was not switched on in this job yet.</Text>}
-      <Primary
-        disabled={!wasOn || points.length === 0 || backwards || unread}
-        onClick={() => keep({ min_Hz, max_Hz, points })}
-      >
-        Keep the sweep
-      </Primary>
+        </FieldGrid>
+        {judged.rows.length > 0 && (
+          <PlainTable heads={['reference', 'should be', 'is', 'off by', '']}>
+            {judged.rows.map((r) => (
+              <tr key={r.percent}>
+                <td>{r.percent} %</td>
+                <td>{r.expected_Hz} Hz</td>
+                <td>{r.hz} Hz</td>
+                <td>{Number(r.off_Hz.toFixed(2))} Hz</td>
+                <td>
+                  <StateMark
+                    mark={r.passes ? 'sound' : 'failed'}
+                    label={r.passes ? 'within the band' : 'outside the band'}
+                  />
+                </td>
+              </tr>
+            ))}
+          </PlainTable>
+        )}
+        <Text role="status" my="2">
+          {judged.text} The band is {Number(judged.band_Hz.toFixed(2))} Hz, 1 % of the range (common practice,
+          no source).
+        </Text>
+        {!wasOn && <Text color="soft">It was not switched on in this job yet.</Text>}
+        <Primary type="submit" disabled={!wasOn || read === null}>
+          Keep the sweep
+        </Primary>
+      </form>
     </Section>
   );
 }

@@ -1,96 +1,75 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
+import { z } from 'zod';
 import type { HandOverItem } from '@/core/job/hand-over';
 import type { StageProps } from '../../job-store/stage-props';
 import { Primary, Secondary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
-import { Choice, Field, NumberField, Select } from '../../kit/field';
-import { numberFrom } from '../../kit/number-from';
+import { Choice, Field, optionsOf, Select, TextField } from '../../kit/field';
+import { filledText, zeroOrMore } from '../../kit/form-figures';
+import { useTypedForm } from '../../kit/typed-form';
 
 interface Given extends StageProps {
   item: HandOverItem;
   done: () => void;
 }
 
+const toldSchema = z.object({ who: filledText('Name who was told'), how: z.string().trim() });
+const nobody: z.input<typeof toldSchema> = { who: '', how: '' };
+
 function Told({ store, done }: Given) {
-  const [who, setWho] = useState('');
-  const [how, setHow] = useState('');
+  const { read, text, submit } = useTypedForm(toldSchema, nobody);
+  const keep = submit((told) => {
+    store.record('handover.told', told);
+    done();
+  });
   return (
-    <>
+    <form onSubmit={keep} noValidate>
       <FieldGrid min="220px">
-        <Field
-          label="Who was told"
-          value={who}
-          maxLength={200}
-          autoFocus
-          onChange={(e) => setWho(e.target.value)}
-        />
-        <Field
-          label="How"
-          value={how}
-          maxLength={200}
-          hint="e.g. by radio, from the board"
-          onChange={(e) => setHow(e.target.value)}
-        />
+        <Field label="Who was told" maxLength={200} autoFocus {...text('who')} />
+        <Field label="How" maxLength={200} hint="e.g. by radio, from the board" {...text('how')} />
       </FieldGrid>
-      <Primary
-        disabled={who.trim() === ''}
-        onClick={() => {
-          store.record('handover.told', { who: who.trim(), how: how.trim() });
-          done();
-        }}
-      >
+      <Primary type="submit" disabled={read === null}>
         They know, and the override is off
       </Primary>
-    </>
+    </form>
   );
 }
+
+const points = [0, 1, 2] as const;
+const pointSchema = z.object({ asked: zeroOrMore, got: zeroOrMore });
+const followedSchema = z.object({
+  unit: z.enum(['Hz', 'rpm', '%']),
+  points: z.array(pointSchema),
+});
+const noPoints: z.input<typeof followedSchema> = {
+  unit: 'Hz',
+  points: points.map(() => ({ asked: '', got: '' })),
+};
 
 function Followed({ store, done }: Given) {
-  const [unit, setUnit] = useState<'Hz' | 'rpm' | '%'>('Hz');
-  const [points, setPoints] = useState(['', '', ''].map(() => ({ asked: '', got: '' })));
-  const read = points.map((p) => ({ asked: figure(p.asked), got: figure(p.got) }));
-  const whole = read.flatMap((p) =>
-    p.asked === null || p.got === null ? [] : [{ asked: p.asked, got: p.got }],
-  );
+  const { typed, read, text, pick, submit } = useTypedForm(followedSchema, noPoints);
+  const keep = submit((followed) => {
+    store.record('handover.followed', followed);
+    done();
+  });
   return (
-    <>
+    <form onSubmit={keep} noValidate>
       <FieldGrid min="160px">
-        <Select
-          label="In"
-          value={unit}
-          onChange={setUnit}
-          options={(['Hz', 'rpm', '%'] as const).map((value) => ({ value, label: value }))}
-        />
+        <Select label="In" {...pick('unit')} options={optionsOf({ Hz: 'Hz', rpm: 'rpm', '%': '%' })} />
       </FieldGrid>
-      {points.map((p, i) => (
+      {points.map((i) => (
         <FieldGrid key={i} min="160px">
-          {(['asked', 'got'] as const).map((side) => (
-            <NumberField
-              key={side}
-              label={`${side === 'asked' ? 'Reference' : 'Ran at'} ${i + 1}`}
-              unit={unit}
-              text={p[side]}
-              error={p[side] !== '' && figure(p[side]) === null ? 'A figure from zero' : undefined}
-              set={(text) => setPoints(points.map((q, k) => (k === i ? { ...q, [side]: text } : q)))}
-            />
-          ))}
+          <Field label={`Reference ${i + 1}`} figure unit={typed.unit} {...text(`points.${i}.asked`)} />
+          <Field label={`Ran at ${i + 1}`} figure unit={typed.unit} {...text(`points.${i}.got`)} />
         </FieldGrid>
       ))}
-      <Primary
-        disabled={whole.length !== points.length}
-        onClick={() => {
-          store.record('handover.followed', { unit, points: whole });
-          done();
-        }}
-      >
+      <Primary type="submit" disabled={read === null}>
         Keep three references
       </Primary>
-    </>
+    </form>
   );
 }
-
-const figure = (text: string): number | null => (/^0+([.,]0*)?$/.test(text.trim()) ? 0 : numberFrom(text));
 
 function Partner({ store, item, done }: Given) {
   const [note, setNote] = useState('');
@@ -101,7 +80,7 @@ function Partner({ store, item, done }: Given) {
   return (
     <>
       <FieldGrid min="260px">
-        <Field label="What was seen" value={note} maxLength={200} onChange={(e) => setNote(e.target.value)} />
+        <TextField label="What was seen" text={note} maxLength={200} set={setNote} />
       </FieldGrid>
       <Box display="flex" gap="2" flexWrap="wrap">
         <Primary onClick={() => keep(true)}>It runs as before</Primary>
@@ -116,9 +95,9 @@ function Locks({ store, done }: Given) {
   return (
     <>
       <FieldGrid min="260px">
-        <Field label="Remark" value={note} maxLength={200} onChange={(e) => setNote(e.target.value)} />
+        <TextField label="Remark" text={note} maxLength={200} set={setNote} />
       </FieldGrid>
-      <Choice<'on' | 'none' | 'open'>
+      <Choice
         label="Codes and menu locks"
         hideLabel
         value={null}
@@ -126,45 +105,31 @@ function Locks({ store, done }: Given) {
           store.record('handover.locks', { locks, note: note.trim() });
           done();
         }}
-        options={[
-          { value: 'on', label: 'back on' },
-          { value: 'none', label: 'the type has none' },
-          { value: 'open', label: 'left open' },
-        ]}
+        options={optionsOf({ on: 'back on', none: 'the type has none', open: 'left open' })}
       />
     </>
   );
 }
 
+const inspectionSchema = z.object({ date: z.iso.date('Choose a day'), what: z.string().trim() });
+const noDate: z.input<typeof inspectionSchema> = { date: '', what: '' };
+
 function Inspection({ store, done }: Given) {
-  const [date, setDate] = useState('');
-  const [what, setWhat] = useState('');
+  const { read, text, submit } = useTypedForm(inspectionSchema, noDate);
+  const keep = submit((next) => {
+    store.record('handover.inspection', next);
+    done();
+  });
   return (
-    <>
+    <form onSubmit={keep} noValidate>
       <FieldGrid min="200px">
-        <Field
-          label="Looked at again on"
-          type="date"
-          value={date}
-          onChange={(e) => setDate(e.target.value)}
-        />
-        <Field
-          label="What is looked at"
-          value={what}
-          maxLength={200}
-          onChange={(e) => setWhat(e.target.value)}
-        />
+        <Field label="Looked at again on" type="date" {...text('date')} />
+        <Field label="What is looked at" maxLength={200} {...text('what')} />
       </FieldGrid>
-      <Primary
-        disabled={!/^\d{4}-\d{2}-\d{2}$/.test(date)}
-        onClick={() => {
-          store.record('handover.inspection', { date, what: what.trim() });
-          done();
-        }}
-      >
+      <Primary type="submit" disabled={read === null}>
         Keep the date
       </Primary>
-    </>
+    </form>
   );
 }
 

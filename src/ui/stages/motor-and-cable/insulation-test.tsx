@@ -1,12 +1,13 @@
 import { Box, Text } from '@chakra-ui/react';
-import { useState } from 'react';
+import { z } from 'zod';
 import { insulation } from '@/core/motor/insulation';
 import { trendsOf, type InsulationThen } from '@/core/motor/motor-history';
 import { earthFor_s, type EntryOf, type Payload } from '@/core/logbook';
 import { Primary, Secondary } from '../../kit/buttons';
 import { FieldGrid, Section } from '../../kit/section';
 import { Choice, Field, Select, optionsOf } from '../../kit/field';
-import { figureFrom, numberFrom } from '../../kit/number-from';
+import { anyFigure, orNone, positiveFigure, zeroOrMore } from '../../kit/form-figures';
+import { useTypedForm } from '../../kit/typed-form';
 import { InsulationTrend } from './insulation-trend';
 import { useEarlier } from './use-earlier';
 import { Verdict } from './verdict';
@@ -16,6 +17,23 @@ type Kept = EntryOf<'motor.insulation'>;
 
 const ofWords = { motor: 'motor', cable: 'cable', 'motor-and-cable': 'motor and cable' } as const;
 const betweenWords = { earth: 'to earth', cores: 'between cores' } as const;
+
+const insulationSchema = z.object({
+  of: z.enum(['motor', 'cable', 'motor-and-cable']),
+  between: z.enum(['earth', 'cores']),
+  oneMinute: zeroOrMore,
+  tenMinutes: orNone(positiveFigure),
+  winding_C: anyFigure,
+  kind: z.enum(['modern', 'before-1970']),
+});
+const blank: z.input<typeof insulationSchema> = {
+  of: 'motor-and-cable',
+  between: 'earth',
+  oneMinute: '',
+  tenMinutes: '',
+  winding_C: '20',
+  kind: 'modern',
+};
 
 function Shown({
   test,
@@ -109,35 +127,21 @@ export function InsulationTestPanel({
   keep: (test: Test) => void;
   earth: (test: string, seconds: number) => void;
 }) {
-  const [of, setOf] = useState<Test['of']>('motor-and-cable');
-  const [between, setBetween] = useState<Test['between']>('earth');
-  const [one, setOne] = useState('');
-  const [ten, setTen] = useState('');
-  const [temperature, setTemperature] = useState('20');
-  const [kind, setKind] = useState<'modern' | 'before-1970'>('modern');
-  const oneMinute = figureFrom(one);
-  const tenMinutes = numberFrom(ten);
-  const winding_C = figureFrom(temperature);
-  const ready = oneMinute !== null && oneMinute >= 0 && winding_C !== null;
-  const save = () => {
-    if (!ready) return;
-    keep({
-      of,
-      between,
-      ratedVolts,
-      testVolts: ratedVolts <= 1000 ? 500 : 1000,
-      readings: [
-        { at_s: 60, megohm: oneMinute },
-        ...(tenMinutes === null ? [] : [{ at_s: 600, megohm: tenMinutes }]),
-      ],
-      winding_C,
-      construction: 'random',
-      material: kind === 'modern' ? 'thermosetting' : 'thermoplastic',
-      kind,
-    });
-    setOne('');
-    setTen('');
-  };
+  const testVolts = ratedVolts <= 1000 ? 500 : 1000;
+  const { typed, read, text, pick, submit } = useTypedForm(insulationSchema, blank);
+  const save = submit(
+    ({ of, between, oneMinute, tenMinutes, winding_C, kind }) =>
+      keep({
+        ...{ of, between, ratedVolts, testVolts, winding_C, kind },
+        readings: [
+          { at_s: 60, megohm: oneMinute },
+          ...(tenMinutes === null ? [] : [{ at_s: 600, megohm: tenMinutes }]),
+        ],
+        construction: 'random',
+        material: kind === 'modern' ? 'thermosetting' : 'thermoplastic',
+      }),
+    { ...typed, oneMinute: '', tenMinutes: '' },
+  );
   return (
     <Section title="Insulation">
       {tests.map((t, i) => (
@@ -153,40 +157,31 @@ export function InsulationTestPanel({
       ))}
       <Over jobId={jobId} tests={tests} />
       <Text color="soft" mb="2">
-        {ratedVolts <= 1000 ? 500 : 1000} V DC. Motor and cable together first; apart only where that is low.
+        {testVolts} V DC. Motor and cable together first; apart only where that is low.
       </Text>
-      <FieldGrid>
-        <Select label="Of" value={of} onChange={setOf} options={optionsOf(ofWords)} />
-        <Select label="Between" value={between} onChange={setBetween} options={optionsOf(betweenWords)} />
-        <Field label="After 1 minute" figure unit="MΩ" value={one} onChange={(e) => setOne(e.target.value)} />
-        <Field
-          label="After 10 minutes"
-          hint="For the index; may stay empty"
-          figure
-          unit="MΩ"
-          value={ten}
-          onChange={(e) => setTen(e.target.value)}
+      <form onSubmit={save} noValidate>
+        <FieldGrid>
+          <Select label="Of" {...pick('of')} options={optionsOf(ofWords)} />
+          <Select label="Between" {...pick('between')} options={optionsOf(betweenWords)} />
+          <Field label="After 1 minute" figure unit="MΩ" {...text('oneMinute')} />
+          <Field
+            label="After 10 minutes"
+            hint="For the index; may stay empty"
+            figure
+            unit="MΩ"
+            {...text('tenMinutes')}
+          />
+          <Field label="Winding at" figure unit="°C" {...text('winding_C')} />
+        </FieldGrid>
+        <Choice
+          label="Insulation made"
+          {...pick('kind')}
+          options={optionsOf({ modern: 'after about 1970', 'before-1970': 'before' })}
         />
-        <Field
-          label="Winding at"
-          figure
-          unit="°C"
-          value={temperature}
-          onChange={(e) => setTemperature(e.target.value)}
-        />
-      </FieldGrid>
-      <Choice
-        label="Insulation made"
-        value={kind}
-        onChange={setKind}
-        options={[
-          { value: 'modern', label: 'after about 1970' },
-          { value: 'before-1970', label: 'before' },
-        ]}
-      />
-      <Primary mt="3" disabled={!ready} onClick={save}>
-        Keep this test
-      </Primary>
+        <Primary type="submit" mt="3" disabled={read === null}>
+          Keep this test
+        </Primary>
+      </form>
     </Section>
   );
 }

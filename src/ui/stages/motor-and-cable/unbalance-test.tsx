@@ -1,21 +1,33 @@
-import { useState } from 'react';
+import { z } from 'zod';
 import type { Payload } from '@/core/logbook';
 import { unbalance } from '@/core/numerics/unbalance';
 import { Primary } from '../../kit/buttons';
 import { FieldGrid, Section } from '../../kit/section';
-import { Choice, Field } from '../../kit/field';
-import { numberFrom } from '../../kit/number-from';
+import { Choice, Field, optionsOf } from '../../kit/field';
+import { positiveFigure } from '../../kit/form-figures';
+import { useTypedForm } from '../../kit/typed-form';
 import { Verdict } from './verdict';
 
 type Test = Payload<'motor.unbalance'>;
 
+const unbalanceSchema = z.object({
+  of: z.enum(['voltage', 'current']),
+  fedFrom: z.enum(['line', 'drive']),
+  a: positiveFigure,
+  b: positiveFigure,
+  c: positiveFigure,
+});
+const noFigures = { a: '', b: '', c: '' };
+const blank: z.input<typeof unbalanceSchema> = { of: 'voltage', fedFrom: 'line', ...noFigures };
+
 /** Three voltages or currents, how far apart they are, and what it costs a line-fed motor. */
 export function UnbalanceTestPanel({ tests, keep }: { tests: readonly Test[]; keep: (test: Test) => void }) {
-  const [of, setOf] = useState<Test['of']>('voltage');
-  const [fedFrom, setFedFrom] = useState<Test['fedFrom']>('line');
-  const [typed, setTyped] = useState(['', '', '']);
-  const figures = typed.map((t) => numberFrom(t));
-  const [a, b, c] = figures;
+  const { typed, read, text, pick, submit } = useTypedForm(unbalanceSchema, blank);
+  const save = submit(({ of, fedFrom, a, b, c }) => keep({ of, fedFrom, values: [a, b, c] }), {
+    ...typed,
+    ...noFigures,
+  });
+  const [where, unit] = typed.of === 'voltage' ? ['Line to line', 'V'] : ['Phase', 'A'];
   const last = tests[tests.length - 1];
   const shown = last === undefined ? null : unbalance(last);
   return (
@@ -28,48 +40,24 @@ export function UnbalanceTestPanel({ tests, keep }: { tests: readonly Test[]; ke
           source={shown.source}
         />
       )}
-      <FieldGrid min="240px">
-        <Choice
-          label="Of"
-          value={of}
-          onChange={setOf}
-          options={[
-            { value: 'voltage', label: 'volts' },
-            { value: 'current', label: 'amps' },
-          ]}
-        />
-        <Choice
-          label="Fed from"
-          value={fedFrom}
-          onChange={setFedFrom}
-          options={[
-            { value: 'line', label: 'line' },
-            { value: 'drive', label: 'drive' },
-          ]}
-        />
-      </FieldGrid>
-      <FieldGrid min="140px">
-        {typed.map((text, i) => (
-          <Field
-            key={i}
-            label={of === 'voltage' ? `Line to line ${i + 1}` : `Phase ${i + 1}`}
-            figure
-            unit={of === 'voltage' ? 'V' : 'A'}
-            value={text}
-            onChange={(e) => setTyped(typed.map((t, k) => (k === i ? e.target.value : t)))}
+      <form onSubmit={save} noValidate>
+        <FieldGrid min="240px">
+          <Choice label="Of" {...pick('of')} options={optionsOf({ voltage: 'volts', current: 'amps' })} />
+          <Choice
+            label="Fed from"
+            {...pick('fedFrom')}
+            options={optionsOf({ line: 'line', drive: 'drive' })}
           />
-        ))}
-      </FieldGrid>
-      <Primary
-        disabled={figures.some((f) => f === null)}
-        onClick={() => {
-          if (!a || !b || !c) return;
-          keep({ of, fedFrom, values: [a, b, c] });
-          setTyped(['', '', '']);
-        }}
-      >
-        Keep the three figures
-      </Primary>
+        </FieldGrid>
+        <FieldGrid min="140px">
+          {(['a', 'b', 'c'] as const).map((name, i) => (
+            <Field key={name} label={`${where} ${i + 1}`} figure unit={unit} {...text(name)} />
+          ))}
+        </FieldGrid>
+        <Primary type="submit" disabled={read === null}>
+          Keep the three figures
+        </Primary>
+      </form>
     </Section>
   );
 }

@@ -1,11 +1,22 @@
-import { useState } from 'react';
+import { z } from 'zod';
 import type { Payload } from '@/core/logbook';
 import { winding } from '@/core/motor/winding';
 import { Primary } from '../../kit/buttons';
 import { FieldGrid, Section } from '../../kit/section';
-import { Choice, Field } from '../../kit/field';
-import { figureFrom, numberFrom } from '../../kit/number-from';
+import { Choice, Field, optionsOf } from '../../kit/field';
+import { anyFigure, positiveFigure } from '../../kit/form-figures';
+import { useTypedForm } from '../../kit/typed-form';
 import { Verdict } from './verdict';
+
+const windingSchema = z.object({
+  uv: positiveFigure,
+  vw: positiveFigure,
+  wu: positiveFigure,
+  temperature_C: anyFigure,
+  material: z.enum(['copper', 'aluminium']),
+});
+const noFigures = { uv: '', vw: '', wu: '' };
+const blank: z.input<typeof windingSchema> = { ...noFigures, temperature_C: '20', material: 'copper' };
 
 /** Ohms of the three pairs, brought to one temperature, and whether they are alike. */
 export function WindingTestPanel({
@@ -15,17 +26,11 @@ export function WindingTestPanel({
   tests: readonly Payload<'motor.winding'>[];
   keep: (test: Payload<'motor.winding'>) => void;
 }) {
-  const [typed, setTyped] = useState({ uv: '', vw: '', wu: '' });
-  const [temperature, setTemperature] = useState('20');
-  const [material, setMaterial] = useState<'copper' | 'aluminium'>('copper');
-  const uv = numberFrom(typed.uv);
-  const vw = numberFrom(typed.vw);
-  const wu = numberFrom(typed.wu);
-  const temperature_C = figureFrom(temperature);
-  const test: Payload<'motor.winding'> | null =
-    uv === null || vw === null || wu === null || temperature_C === null
-      ? null
-      : { ohms: { uv, vw, wu }, temperature_C, reference_C: 20, material };
+  const { typed, read, text, pick, submit } = useTypedForm(windingSchema, blank);
+  const save = submit(
+    ({ temperature_C, material, ...ohms }) => keep({ ohms, temperature_C, reference_C: 20, material }),
+    { ...typed, ...noFigures },
+  );
   const last = tests[tests.length - 1];
   const shown = last === undefined ? null : winding(last);
   return (
@@ -38,45 +43,22 @@ export function WindingTestPanel({
           source="234.5 °C for copper and 225 °C for aluminium, from memory; 2 % and 5 % are common practice, no source"
         />
       )}
-      <FieldGrid min="140px">
-        {(['uv', 'vw', 'wu'] as const).map((pair) => (
-          <Field
-            key={pair}
-            label={`${pair[0]?.toUpperCase()} to ${pair[1]?.toUpperCase()}`}
-            figure
-            unit="Ω"
-            value={typed[pair]}
-            onChange={(e) => setTyped({ ...typed, [pair]: e.target.value })}
-          />
-        ))}
-        <Field
-          label="Winding at"
-          figure
-          unit="°C"
-          value={temperature}
-          onChange={(e) => setTemperature(e.target.value)}
+      <form onSubmit={save} noValidate>
+        <FieldGrid min="140px">
+          <Field label="U to V" figure unit="Ω" {...text('uv')} />
+          <Field label="V to W" figure unit="Ω" {...text('vw')} />
+          <Field label="W to U" figure unit="Ω" {...text('wu')} />
+          <Field label="Winding at" figure unit="°C" {...text('temperature_C')} />
+        </FieldGrid>
+        <Choice
+          label="Metal"
+          {...pick('material')}
+          options={optionsOf({ copper: 'copper', aluminium: 'aluminium' })}
         />
-      </FieldGrid>
-      <Choice
-        label="Metal"
-        value={material}
-        onChange={setMaterial}
-        options={[
-          { value: 'copper', label: 'copper' },
-          { value: 'aluminium', label: 'aluminium' },
-        ]}
-      />
-      <Primary
-        mt="3"
-        disabled={test === null}
-        onClick={() => {
-          if (test === null) return;
-          keep(test);
-          setTyped({ uv: '', vw: '', wu: '' });
-        }}
-      >
-        Keep the three figures
-      </Primary>
+        <Primary type="submit" mt="3" disabled={read === null}>
+          Keep the three figures
+        </Primary>
+      </form>
     </Section>
   );
 }

@@ -1,10 +1,15 @@
 import { Box, Text } from '@chakra-ui/react';
-import { useState } from 'react';
-import { choiceIds, choiceNames, type ChoiceId, type Decision } from '@/core/replacement/replacement';
+import { z } from 'zod';
+import { choiceIds, choiceNames, type Decision } from '@/core/replacement/replacement';
 import type { StageProps } from '../../job-store/stage-props';
 import { Primary } from '../../kit/buttons';
 import { Choice, Field } from '../../kit/field';
+import { chosen, filledText } from '../../kit/form-figures';
 import { Section } from '../../kit/section';
+import { useTypedForm } from '../../kit/typed-form';
+
+const decisionSchema = z.object({ choice: chosen(choiceIds), reason: filledText('Say why') });
+const blank: z.input<typeof decisionSchema> = { choice: null, reason: '' };
 
 /** The person decides and says why; what the table said is kept beside it. */
 export function DecisionForm({
@@ -13,42 +18,40 @@ export function DecisionForm({
   decision,
 }: Pick<StageProps, 'store' | 'person'> & { decision: Decision | null }) {
   const { drive } = store.state;
-  const [reason, setReason] = useState('');
-  const [chosen, setChosen] = useState<ChoiceId | null>(null);
+  const { read, text, pick, submit } = useTypedForm(decisionSchema, blank);
+  const keep = submit(
+    ({ choice, reason }) =>
+      store.record('decide.made', {
+        choice,
+        reason,
+        costs: (decision?.choices ?? []).map((c) => ({
+          choice: c.id,
+          mid: c.out === null ? Math.round(c.cost.mid) : null,
+          stop_h: Number(c.stop_h.toFixed(2)),
+        })),
+        cheapest: decision?.best ?? null,
+      }),
+    blank,
+  );
   return (
     <Section title="The decision">
       <Text mb="2">
         The table weighs money and hours only. You decide
         {drive === null ? '' : ` about this ${drive.maker} ${drive.type}`}, and say why.
       </Text>
-      <Choice<ChoiceId>
-        label="Decided"
-        value={chosen}
-        onChange={setChosen}
-        options={choiceIds.map((value) => ({ value, label: choiceNames[value] }))}
-      />
-      <Box my="3">
-        <Field label="Reason" value={reason} maxLength={1000} onChange={(e) => setReason(e.target.value)} />
-      </Box>
-      <Primary
-        disabled={chosen === null || reason.trim() === '' || person.role === 'apprentice'}
-        onClick={() => {
-          if (chosen === null) return;
-          store.record('decide.made', {
-            choice: chosen,
-            reason: reason.trim(),
-            costs: (decision?.choices ?? []).map((c) => ({
-              choice: c.id,
-              mid: c.out === null ? Math.round(c.cost.mid) : null,
-              stop_h: Number(c.stop_h.toFixed(2)),
-            })),
-            cheapest: decision?.best ?? null,
-          });
-          setReason('');
-        }}
-      >
-        {person.role === 'apprentice' ? 'A technician decides' : 'Keep the decision'}
-      </Primary>
+      <form onSubmit={keep} noValidate>
+        <Choice
+          label="Decided"
+          {...pick('choice')}
+          options={choiceIds.map((value) => ({ value, label: choiceNames[value] }))}
+        />
+        <Box my="3">
+          <Field label="Reason" maxLength={1000} {...text('reason')} />
+        </Box>
+        <Primary type="submit" disabled={read === null || person.role === 'apprentice'}>
+          {person.role === 'apprentice' ? 'A technician decides' : 'Keep the decision'}
+        </Primary>
+      </form>
     </Section>
   );
 }

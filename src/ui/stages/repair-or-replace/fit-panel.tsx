@@ -124,7 +124,7 @@ export function FitPanel({ jobId, store, catalogue, swap }: StageProps & { swap:
           )}
         </Section>
       )}
-      {swap !== null && <AskedForm key={JSON.stringify(swap.asked)} asked={swap.asked} store={store} />}
+      {swap !== null && <AskedForm asked={swap.asked} store={store} />}
     </>
   );
 }
