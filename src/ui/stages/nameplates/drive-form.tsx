@@ -1,22 +1,15 @@
 'use client';
 import { Box } from '@chakra-ui/react';
-import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
+import { keysOf } from '@/core/numerics/arrays';
 import type { DriveModel, DriveType } from '@/core/equipment/catalogue';
 import type { Payload } from '@/core/logbook';
 import { Primary } from '../../kit/buttons';
 import { FieldGrid, KeptNote } from '../../kit/section';
 import { Choice, Field, Select } from '../../kit/field';
+import { useTypedForm } from '../../kit/typed-form';
 import { Photos } from '../../kit/photos';
-import {
-  driveLabelSchema,
-  driveOf,
-  labelTextFrom,
-  labelTextOf,
-  type Label,
-  type LabelText,
-} from './drive-label';
+import { driveLabelSchema, driveOf, labelTextFrom, labelTextOf, type LabelText } from './drive-label';
 
 type Drive = Payload<'identify.drive'>;
 
@@ -67,10 +60,7 @@ export function DriveForm({
   const [similar, setSimilar] = useState(drive?.drawingOnlySimilar ?? false);
   const [photos, setPhotos] = useState<string[]>(drive?.photos ?? []);
   const [kept, setKept] = useState<string | null>(null);
-  const { register, handleSubmit, reset, getValues, formState } = useForm<LabelText, unknown, Label>({
-    resolver: zodResolver(driveLabelSchema),
-    defaultValues: labelTextOf(drive),
-  });
+  const { typed, text, set, submit } = useTypedForm(driveLabelSchema, labelTextOf(drive));
   const known = catalogued(catalogue, chosen);
 
   const choose = (key: string) => {
@@ -78,23 +68,18 @@ export function DriveForm({
     const next = catalogued(catalogue, key);
     if (next === null) return;
     setPhases(next.type.phases === 1 ? '1' : '3');
-    reset(labelTextFrom(next.type, next.model, getValues()));
+    const label = labelTextFrom(next.type, next.model, typed);
+    for (const name of keysOf(label)) set(name, label[name]);
   };
-  const submit = handleSubmit((label) => {
+  const save = submit((label) => {
     keep(driveOf(label, { phases, brake, link, similar, photos }, known));
     setKept('Drive label kept.');
   });
   const field = ({ name, ...shown }: LabelField) => (
-    <Field
-      key={name}
-      figure={shown.unit !== undefined}
-      error={formState.errors[name]?.message}
-      {...shown}
-      {...register(name)}
-    />
+    <Field key={name} figure={shown.unit !== undefined} {...shown} {...text(name)} />
   );
   return (
-    <form onSubmit={(e) => void submit(e)} aria-label="Drive label">
+    <form onSubmit={save} noValidate aria-label="Drive label">
       <FieldGrid>
         <Select
           label="Type"
