@@ -1,13 +1,13 @@
 import { Box, Text } from '@chakra-ui/react';
-import { useState } from 'react';
 import type { LedgerWire, UnitTerminal } from '@/core/replacement/wires';
 import type { Payload } from '@/core/logbook';
 import { Primary, Secondary } from '../../../kit/buttons';
 import { FieldGrid } from '../../../kit/section';
 import { Field } from '../../../kit/field';
+import { useTypedForm } from '../../../kit/typed-form';
 import { Photos } from '../../../kit/photos';
 import { WireLabelFields, WireProofFields } from './wire-fields';
-import { blankWire, notedOf, typedWireOf, type WireTyped } from './wire-typed';
+import { blankWire, typedWireOf, wireSchema } from './wire-typed';
 
 /**
  * One wire: in haste what hands in gloves can give (terminal, ferrule, photograph), else everything.
@@ -31,64 +31,55 @@ export function WireForm({
   keep: (noted: Payload<'wire.noted'>) => void;
   cancel: (() => void) | null;
 }) {
-  const [typed, setTyped] = useState<WireTyped>(() =>
-    wire === null ? blankWire(number) : typedWireOf(wire),
-  );
-  const set = (change: Partial<WireTyped>) => setTyped((t) => ({ ...t, ...change }));
-  const noted = notedOf(id, typed);
-  const expected = terminals.find((t) => t.mark === typed.from.trim())?.role ?? null;
-  const from = (text: string) => {
-    const at = terminals.find((t) => t.mark === text.trim());
-    const before = terminals.find((t) => t.mark === typed.from.trim())?.role ?? 'unknown';
-    set({
-      from: text,
-      ...(typed.role === before || typed.role === 'unknown' ? { role: at?.role ?? 'unknown' } : {}),
-    });
+  const form = useTypedForm(wireSchema, wire === null ? blankWire(number) : typedWireOf(wire));
+  const { typed, read, text, set, submit } = form;
+  const roleAt = (mark: string) => terminals.find((t) => t.mark === mark.trim())?.role ?? null;
+  const from = text('from');
+  const typeFrom: typeof from.onChange = (event) => {
+    const after = event.target.value;
+    if (typed.role === (roleAt(typed.from) ?? 'unknown') || typed.role === 'unknown')
+      set('role', roleAt(after) ?? 'unknown');
+    return from.onChange(event);
   };
   return (
     <form
-      onSubmit={(e) => {
-        e.preventDefault();
-        if (noted !== null) keep({ ...noted, later: quick ? true : noted.later });
-      }}
+      onSubmit={submit((noted) => keep({ ...noted, wire: id, later: quick ? true : noted.later }))}
+      noValidate
     >
       <FieldGrid min="150px">
         <Field
           label="Old terminal"
           figure
           inputMode="text"
-          value={typed.from}
           maxLength={12}
           list={`marks-${id}`}
           autoFocus
           hint={quick ? undefined : 'Empty: it hangs loose'}
-          onChange={(e) => from(e.target.value)}
+          {...from}
+          onChange={(e) => void typeFrom(e)}
         />
-        <Field
-          label="Ferrule"
-          figure
-          inputMode="text"
-          value={typed.ferrule}
-          maxLength={60}
-          onChange={(e) => set({ ferrule: e.target.value })}
-        />
+        <Field label="Ferrule" figure inputMode="text" maxLength={60} {...text('ferrule')} />
         <datalist id={`marks-${id}`}>
           {terminals.map((t) => (
             <option key={t.mark} value={t.mark} />
           ))}
         </datalist>
-        {!quick && <WireLabelFields typed={typed} set={set} expected={expected} />}
+        {!quick && <WireLabelFields form={form} expected={roleAt(typed.from)} />}
       </FieldGrid>
-      {!quick && <WireProofFields typed={typed} set={set} laterOpen={wire?.later === true} />}
+      {!quick && <WireProofFields form={form} laterOpen={wire?.later === true} />}
       <Box my="2">
-        <Photos label={`Wire ${typed.number}`} photos={typed.photos} onChange={(photos) => set({ photos })} />
+        <Photos
+          label={`Wire ${typed.number}`}
+          photos={typed.photos}
+          onChange={(photos) => set('photos', photos)}
+        />
       </Box>
       <Box display="flex" gap="2" flexWrap="wrap" alignItems="center">
-        <Primary type="submit" disabled={noted === null}>
+        <Primary type="submit" disabled={read === null}>
           {quick ? 'Keep, next wire' : 'Keep this wire'}
         </Primary>
         {cancel !== null && <Secondary onClick={cancel}>Leave it</Secondary>}
-        {noted === null && <Text color="failed">Something cannot be read yet.</Text>}
+        {read === null && <Text color="failed">Something cannot be read yet.</Text>}
       </Box>
     </form>
   );

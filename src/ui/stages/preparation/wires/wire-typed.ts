@@ -1,25 +1,39 @@
-import type { LedgerWire, WireRole } from '@/core/replacement/wires';
-import type { Payload } from '@/core/logbook';
-import { figureFrom } from '../../../kit/number-from';
+import { z } from 'zod';
+import { roles, type LedgerWire } from '@/core/replacement/wires';
+import { anyFigure, orNone } from '../../../kit/form-figures';
 
-/** A wire as it is typed. */
-export interface WireTyped {
-  number: string;
-  from: string;
-  role: WireRole | 'none' | 'unknown';
-  ferrule: string;
-  drawing: string;
-  colour: string;
-  core: string;
-  drawnAt: string;
-  looked: boolean;
-  proven: boolean;
-  volts: string;
-  machine: string;
-  meanwhile: string;
-  later: boolean;
-  photos: string[];
-}
+/** A wire as it is typed, and what is read of it. */
+export const wireSchema = z
+  .object({
+    number: z
+      .string()
+      .trim()
+      .regex(/^[1-9]\d{0,3}$/, 'A whole number from 1')
+      .transform(Number),
+    from: z.string().trim().max(12, 'At most 12 letters'),
+    role: z.enum(['none', 'unknown', ...roles]),
+    ferrule: z.string().trim(),
+    drawing: z.string().trim(),
+    colour: z.string().trim(),
+    core: z.string().trim(),
+    drawnAt: z.string().trim(),
+    looked: z.boolean(),
+    proven: z.boolean(),
+    volts: orNone(anyFigure),
+    machine: z.string().trim(),
+    meanwhile: z.string().trim(),
+    later: z.boolean(),
+    photos: z.array(z.string()),
+  })
+  .transform(({ from, looked, drawnAt, volts, machine, meanwhile, proven, ...read }) => ({
+    ...read,
+    from: from === '' ? null : from,
+    drawnAt: looked ? drawnAt : null,
+    proven: proven && read.role !== 'unknown',
+    ...(volts === null ? {} : { volts }),
+    shared: machine === '' ? null : { machine, meanwhile },
+  }));
+export type WireTyped = z.input<typeof wireSchema>;
 
 export const typedWireOf = (w: LedgerWire): WireTyped => ({
   number: String(w.number),
@@ -57,27 +71,3 @@ export const blankWire = (number: number): WireTyped => ({
   later: false,
   photos: [],
 });
-
-/** What was typed as an entry; null while something cannot be read. */
-export function notedOf(id: string, t: WireTyped): Payload<'wire.noted'> | null {
-  const number = Number(t.number);
-  const volts = t.volts.trim() === '' ? undefined : figureFrom(t.volts);
-  if (!Number.isInteger(number) || number < 1 || number > 9999 || volts === null) return null;
-  if (t.from.trim().length > 12) return null;
-  return {
-    wire: id,
-    number,
-    from: t.from.trim() === '' ? null : t.from.trim(),
-    role: t.role,
-    ferrule: t.ferrule.trim(),
-    drawing: t.drawing.trim(),
-    colour: t.colour.trim(),
-    core: t.core.trim(),
-    drawnAt: t.looked ? t.drawnAt.trim() : null,
-    proven: t.proven && t.role !== 'unknown',
-    ...(volts === undefined ? {} : { volts }),
-    shared: t.machine.trim() === '' ? null : { machine: t.machine.trim(), meanwhile: t.meanwhile.trim() },
-    later: t.later,
-    photos: t.photos,
-  };
-}
