@@ -17,11 +17,13 @@ export const positiveFigure = positiveFigureOr('A figure above zero, like 15');
 /** A field that takes a figure, also below zero. */
 export const anyFigure = readBy(figureFrom, 'A figure');
 
-/** A field that takes a figure from zero up. */
-export const zeroOrMore = readBy((text) => {
-  const value = figureFrom(text);
-  return value === null || value < 0 ? null : value;
-}, 'A figure, zero or above');
+/** A field that takes a figure from zero up; `problem` where another one must be told. */
+export const zeroOrMoreOr = (problem: string) =>
+  readBy((text) => {
+    const value = figureFrom(text);
+    return value === null || value < 0 ? null : value;
+  }, problem);
+export const zeroOrMore = zeroOrMoreOr('A figure, zero or above');
 
 /** A field that may stay empty: null then. */
 export const orNone = <Read>(figure: z.ZodType<Read, string>) =>

@@ -1,5 +1,15 @@
 import { Box } from '@chakra-ui/react';
 
+/** The box alone, for a label of one's own. */
+export const TickBox = ({
+  onChange,
+  ...rest
+}: {
+  checked: boolean;
+  onChange: (checked: boolean) => void;
+  disabled?: boolean;
+}) => <input type="checkbox" onChange={(e) => onChange(e.target.checked)} {...rest} />;
+
 /** A statement one says yes to; the whole line is the target. */
 export function Tick({
   label,
@@ -23,12 +33,7 @@ export function Tick({
       opacity={disabled ? 0.6 : 1}
       css={{ '& input': { width: '22px', height: '22px', flex: 'none' } }}
     >
-      <input
-        type="checkbox"
-        checked={checked}
-        disabled={disabled}
-        onChange={(e) => onChange(e.target.checked)}
-      />
+      <TickBox {...{ checked, disabled, onChange }} />
       {label}
     </Box>
   );

@@ -2,19 +2,30 @@
 import { Text } from '@chakra-ui/react';
 import NextLink from 'next/link';
 import { useState } from 'react';
+import { z } from 'zod';
 import type { Person } from '@/core/logbook';
 import { greatestLimits, type Limits } from '@/core/bench/make-safe';
 import type { Consequence } from '@/core/bench/story';
 import { CardPage } from '../../kit/card-page';
-import { numberFrom } from '../../kit/number-from';
+import { positiveFigureOr } from '../../kit/form-figures';
+import { useTypedForm } from '../../kit/typed-form';
 import { Primary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { FieldGrid, KeptNote } from '../../kit/section';
-import { NumberField } from '../../kit/field';
+import { Field } from '../../kit/field';
 import { ArchiveIn } from './archive-in';
 import { ConsequencesEditor } from './consequences-editor';
 import { DrivesList } from './drives-list';
 import { call } from '../../api/call';
+
+const atMost = (limit_V: number) => {
+  const problem = `Hands up to ${greatestLimits.hands_V} V, diode test up to ${greatestLimits.test_V} V: lower is allowed, higher is not.`;
+  return positiveFigureOr(problem).refine((volts) => volts <= limit_V, problem);
+};
+const limitsSchema = z.object({
+  hands_V: atMost(greatestLimits.hands_V),
+  test_V: atMost(greatestLimits.test_V),
+});
 
 /** The site's limits for hands and for the diode test. */
 export function AdministrationPage({
@@ -30,23 +41,15 @@ export function AdministrationPage({
   people: readonly Person[];
   person: Person;
 }) {
-  const [hands, setHands] = useState(String(limits.hands_V));
-  const [test, setTest] = useState(String(limits.test_V));
+  const { text, submit } = useTypedForm(limitsSchema, {
+    hands_V: String(limits.hands_V),
+    test_V: String(limits.test_V),
+  });
   const [kept, setKept] = useState<string | null>(null);
-  const [trouble, setTrouble] = useState<string | undefined>();
+  const [trouble, setTrouble] = useState<string | null>(null);
   const lead = person.role === 'lead';
-  const save = async () => {
-    const next = { hands_V: numberFrom(hands) ?? 0, test_V: numberFrom(test) ?? 0 };
-    if (
-      next.hands_V <= 0 ||
-      next.hands_V > greatestLimits.hands_V ||
-      next.test_V <= 0 ||
-      next.test_V > greatestLimits.test_V
-    )
-      return setTrouble(
-        `Hands up to ${greatestLimits.hands_V} V, diode test up to ${greatestLimits.test_V} V: lower is allowed, higher is not.`,
-      );
-    setTrouble(undefined);
+  const save = async (next: Limits) => {
+    setTrouble(null);
     const answer = await call('PUT /api/v1/settings', { body: next });
     if (answer.ok) setKept('Limits kept. They hold for every proof from now on.');
     else setTrouble('Not kept: the server does not answer or refuses. Try again.');
@@ -63,22 +66,18 @@ export function AdministrationPage({
         A site may set less, wet places do. Nobody can raise a limit above {greatestLimits.hands_V} V and{' '}
         {greatestLimits.test_V} V, and nobody can override one on a job.
       </Caution>
-      <FieldGrid>
-        <NumberField label="Hands" unit="V" text={hands} set={setHands} disabled={!lead} />
-        <NumberField
-          label="Diode and ohms test"
-          unit="V"
-          text={test}
-          set={setTest}
-          disabled={!lead}
-          error={trouble}
-        />
-      </FieldGrid>
-      {lead ? (
-        <Primary onClick={() => void save()}>Keep limits</Primary>
-      ) : (
-        <Text>The shop lead sets these.</Text>
-      )}
+      <form onSubmit={submit((next) => void save(next))} noValidate>
+        <FieldGrid>
+          <Field label="Hands" figure unit="V" disabled={!lead} {...text('hands_V')} />
+          <Field label="Diode and ohms test" figure unit="V" disabled={!lead} {...text('test_V')} />
+        </FieldGrid>
+        {trouble !== null && (
+          <Text role="alert" color="failed" fontWeight="500" mb="2">
+            {trouble}
+          </Text>
+        )}
+        {lead ? <Primary type="submit">Keep limits</Primary> : <Text>The shop lead sets these.</Text>}
+      </form>
       <KeptNote text={kept} />
       <ArchiveIn />
       <DrivesList drives={drives} lead={lead} />

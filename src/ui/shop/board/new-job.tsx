@@ -1,17 +1,19 @@
 'use client';
 import { Text } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
-import { useRef, useState, type FormEvent } from 'react';
+import { useRef, useState } from 'react';
 import { v7 } from 'uuid';
+import { z } from 'zod';
 import type { Payload, Person } from '@/core/logbook';
 import { CardPage } from '../../kit/card-page';
 import { Primary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { FieldGrid } from '../../kit/section';
-import { Choice, Field, NumberField, Select } from '../../kit/field';
+import { Choice, Field, Select } from '../../kit/field';
+import { chosen, filledText, orNone, zeroOrMoreOr } from '../../kit/form-figures';
+import { useTypedForm } from '../../kit/typed-form';
 import { call } from '../../api/call';
 
-type YesNo = 'yes' | 'no' | 'not-sure';
 const yesNo = [
   { value: 'no', label: 'no' },
   { value: 'yes', label: 'yes' },
@@ -26,6 +28,28 @@ const since = [
   { value: 'running', label: 'it still runs' },
 ];
 
+const answer = z.enum(['yes', 'no', 'not-sure']);
+const jobSchema = z
+  .object({
+    machine: z.string(),
+    name: z.string().trim(),
+    site: z.string().trim(),
+    complaint: filledText('Say in a few words what is wrong.'),
+    stopped: z.string(),
+    hours: orNone(zeroOrMoreOr('A figure like 4 or 1.5, or leave it empty.')),
+    downstream: z.string().trim(),
+    danger: chosen(answer.options),
+    suspended: chosen(answer.options),
+    bypass: answer,
+  })
+  .refine(({ machine, name }) => machine !== newMachine || name !== '', {
+    path: ['name'],
+    message: 'Name it',
+  })
+  .refine(({ machine, site }) => machine !== newMachine || site !== '', {
+    path: ['site'],
+    message: 'Where does it stand?',
+  });
 /** A new job in half a minute: which machine, what is wrong, how long it may stand. */
 export function NewJob({
   machines,
@@ -37,48 +61,38 @@ export function NewJob({
   person: Person;
 }) {
   const router = useRouter();
-  const [machine, setMachine] = useState(machines[0]?.id ?? newMachine);
-  const [name, setName] = useState('');
-  const [site, setSite] = useState(machines[0]?.site ?? '');
-  const [complaint, setComplaint] = useState('');
-  const [stopped, setStopped] = useState('0');
-  const [allowed, setAllowed] = useState('');
-  const [downstream, setDownstream] = useState('');
-  const [danger, setDanger] = useState<YesNo | null>(null);
-  const [suspended, setSuspended] = useState<YesNo | null>(null);
-  const [bypass, setBypass] = useState<YesNo>('not-sure');
+  const { typed, refused, text, pick, submit } = useTypedForm(jobSchema, {
+    ...{ name: '', complaint: '', hours: '', downstream: '', stopped: '0' },
+    ...{ danger: null, suspended: null, bypass: 'not-sure' as const },
+    machine: machines[0]?.id ?? newMachine,
+    site: machines[0]?.site ?? '',
+  });
   const [trouble, setTrouble] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   // Made once, so that pressing twice or again after a failure opens one job only.
   const ids = useRef({ job: '', entry: '', asset: '' });
 
-  const submit = async (e: FormEvent) => {
-    e.preventDefault();
-    const known = machines.find((m) => m.id === machine);
-    const hours = allowed.trim() === '' ? null : Number(allowed.replace(',', '.'));
-    if (complaint.trim() === '') return setTrouble('Say in a few words what is wrong.');
-    if (known === undefined && (name.trim() === '' || site.trim() === ''))
-      return setTrouble('Name the machine and its place.');
-    if (danger === null || suspended === null)
-      return setTrouble('Answer both questions about danger; “not sure” is an answer.');
-    if (hours !== null && !(hours >= 0))
-      return setTrouble('Hours allowed: a figure like 4 or 1.5, or leave it empty.');
+  const open = async (read: z.output<typeof jobSchema>) => {
+    const known = machines.find((m) => m.id === read.machine);
     if (ids.current.job === '') ids.current = { job: v7(), entry: v7(), asset: v7() };
     const payload: Payload<'job.opened'> = {
       assetId: known?.id ?? ids.current.asset,
-      site: known?.site ?? site.trim(),
-      machine: known?.name ?? name.trim(),
-      complaint: complaint.trim(),
-      stoppedAt: stopped === 'running' ? null : new Date(Date.now() - Number(stopped) * 60_000).toISOString(),
-      downtimeAllowed_min: hours === null ? null : hours * 60,
-      ...(downstream.trim() === '' ? {} : { downstream: downstream.trim() }),
-      peopleInDanger: danger,
-      loadSuspended: suspended,
-      bypass,
+      site: known?.site ?? read.site,
+      machine: known?.name ?? read.name,
+      complaint: read.complaint,
+      stoppedAt:
+        read.stopped === 'running'
+          ? null
+          : new Date(Date.now() - Number(read.stopped) * 60_000).toISOString(),
+      downtimeAllowed_min: read.hours === null ? null : read.hours * 60,
+      ...(read.downstream === '' ? {} : { downstream: read.downstream }),
+      peopleInDanger: read.danger,
+      loadSuspended: read.suspended,
+      bypass: read.bypass,
     };
     setBusy(true);
     setTrouble(null);
-    const answer = await call('POST /api/v1/jobs', {
+    const reply = await call('POST /api/v1/jobs', {
       body: {
         entry: {
           v: 1,
@@ -90,12 +104,12 @@ export function NewJob({
         },
       },
     });
-    if (answer.ok) return router.push(`/jobs/${ids.current.job}`);
-    if (answer.status === 409) ids.current = { job: '', entry: '', asset: '' };
+    if (reply.ok) return router.push(`/jobs/${ids.current.job}`);
+    if (reply.status === 409) ids.current = { job: '', entry: '', asset: '' };
     setTrouble(
-      answer.status === 0
+      reply.status === 0
         ? 'The server does not answer. What you typed is still here: try again in a moment.'
-        : answer.error,
+        : reply.error,
     );
     setBusy(false);
   };
@@ -108,60 +122,42 @@ export function NewJob({
       person={person}
       maxW="1000px"
     >
-      <form onSubmit={(e) => void submit(e)} noValidate>
+      <form onSubmit={submit((read) => void open(read))} noValidate>
         <FieldGrid min="240px">
           <Select
             label="Machine"
-            value={machine}
-            onChange={setMachine}
+            {...pick('machine')}
             options={[
               ...machines.map((m) => ({ value: m.id, label: `${m.name}, ${m.site}` })),
               { value: newMachine, label: 'another machine' },
             ]}
           />
-          {machine === newMachine && (
+          {typed.machine === newMachine && (
             <>
-              <Field
-                label="Its name"
-                value={name}
-                onChange={(e) => setName(e.target.value)}
-                maxLength={200}
-              />
-              <Field label="Place" value={site} onChange={(e) => setSite(e.target.value)} maxLength={200} />
+              <Field label="Its name" maxLength={200} {...text('name')} />
+              <Field label="Place" maxLength={200} {...text('site')} />
             </>
           )}
-          <Field
-            label="What is wrong?"
-            value={complaint}
-            onChange={(e) => setComplaint(e.target.value)}
-            maxLength={200}
-            autoFocus
-          />
-          <Select label="Standing since" value={stopped} onChange={setStopped} options={since} />
-          <NumberField
-            label="May stand for"
-            unit="h"
-            hint="empty if nobody said"
-            text={allowed}
-            set={setAllowed}
-          />
-          <Field
-            label="Who waits downstream?"
-            value={downstream}
-            onChange={(e) => setDownstream(e.target.value)}
-            maxLength={200}
-          />
+          <Field label="What is wrong?" maxLength={200} autoFocus {...text('complaint')} />
+          <Select label="Standing since" {...pick('stopped')} options={since} />
+          <Field label="May stand for" figure unit="h" hint="empty if nobody said" {...text('hours')} />
+          <Field label="Who waits downstream?" maxLength={200} {...text('downstream')} />
         </FieldGrid>
         <FieldGrid min="240px">
-          <Choice label="Is anyone in danger?" options={yesNo} value={danger} onChange={setDanger} />
-          <Choice label="Is a load suspended?" options={yesNo} value={suspended} onChange={setSuspended} />
-          <Choice label="Is there a bypass?" options={yesNo} value={bypass} onChange={setBypass} />
+          <Choice label="Is anyone in danger?" options={yesNo} {...pick('danger')} />
+          <Choice label="Is a load suspended?" options={yesNo} {...pick('suspended')} />
+          <Choice label="Is there a bypass?" options={yesNo} {...pick('bypass')} />
         </FieldGrid>
-        {(danger === 'yes' || suspended === 'yes') && (
+        {(typed.danger === 'yes' || typed.suspended === 'yes') && (
           <Caution grave title="People first.">
             Clear the area and have the load lowered or blocked by whoever is responsible for it, before
             anything else.
           </Caution>
+        )}
+        {refused && (typed.danger === null || typed.suspended === null) && (
+          <Text role="alert" color="failed" fontWeight="500" mb="3">
+            Answer both questions about danger; “not sure” is an answer.
+          </Text>
         )}
         {trouble !== null && (
           <Text role="alert" color="failed" fontWeight="500" mb="3">

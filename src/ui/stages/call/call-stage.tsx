@@ -1,13 +1,15 @@
 'use client';
 import { Box, Text } from '@chakra-ui/react';
-import { useForm } from 'react-hook-form';
+import { z } from 'zod';
 import type { DangerSign } from '@/core/logbook';
 import { Primary } from '../../kit/buttons';
 import { StageHead, FieldGrid, Section } from '../../kit/section';
 import { Field } from '../../kit/field';
+import { TickBox } from '../../kit/tick';
+import { useTypedForm } from '../../kit/typed-form';
 import { dateTime } from '../../kit/time';
 import type { StageProps } from '../../job-store/stage-props';
-import { keysOf } from '@/core/numerics/arrays';
+import { keysOf, recordOf } from '@/core/numerics/arrays';
 
 const signWords: Record<DangerSign, string> = {
   bang: 'a bang',
@@ -17,33 +19,26 @@ const signWords: Record<DangerSign, string> = {
 };
 const words = { yes: 'yes', no: 'no', 'not-sure': 'not sure' } as const;
 
-interface Call {
-  doing: string;
-  display: string;
-  changedLately: string;
-  signs: Record<DangerSign, boolean>;
-}
+const signs = keysOf(signWords);
+const callSchema = z.object({
+  doing: z.string(),
+  display: z.string(),
+  changedLately: z.string(),
+  signs: z.record(z.enum(signs), z.boolean()).transform((there) => signs.filter((sign) => there[sign])),
+});
 
 /** Taking the job: what it was doing, what it says, what changed lately. */
 export function CallStage({ store, goTo }: StageProps) {
   const opened = store.state.opened?.payload;
   const call = store.state.call;
-  const { register, handleSubmit } = useForm<Call>({
-    defaultValues: {
-      doing: call?.doing ?? '',
-      display: call?.display ?? '',
-      changedLately: call?.changedLately ?? '',
-      signs: Object.fromEntries((call?.signs ?? []).map((s) => [s, true])),
-    },
+  const { text, tick, submit } = useTypedForm(callSchema, {
+    doing: call?.doing ?? '',
+    display: call?.display ?? '',
+    changedLately: call?.changedLately ?? '',
+    signs: recordOf(signs, (sign) => call?.signs.includes(sign) ?? false),
   });
-  const keep = handleSubmit((form) => {
-    const signs = keysOf(signWords).filter((s) => form.signs[s]);
-    store.record('take.call', {
-      doing: form.doing,
-      display: form.display,
-      changedLately: form.changedLately,
-      signs,
-    });
+  const keep = submit((taken) => {
+    store.record('take.call', taken);
     goTo('identify');
   });
   return (
@@ -62,18 +57,18 @@ export function CallStage({ store, goTo }: StageProps) {
           </Text>
         </Section>
       )}
-      <form onSubmit={(e) => void keep(e)}>
+      <form onSubmit={keep} noValidate>
         <FieldGrid min="260px">
-          <Field label="What was it doing?" maxLength={200} {...register('doing')} />
-          <Field label="What does the display say?" maxLength={200} {...register('display')} />
-          <Field label="What changed lately?" maxLength={200} {...register('changedLately')} />
+          <Field label="What was it doing?" maxLength={200} {...text('doing')} />
+          <Field label="What does the display say?" maxLength={200} {...text('display')} />
+          <Field label="What changed lately?" maxLength={200} {...text('changedLately')} />
         </FieldGrid>
         <Box as="fieldset" mb="4">
           <Text as="legend" fontFamily="heading" fontWeight="500" mb="1">
             Was there
           </Text>
           <Box display="flex" flexWrap="wrap" gap="2">
-            {keysOf(signWords).map((sign) => (
+            {signs.map((sign) => (
               <Box
                 key={sign}
                 as="label"
@@ -87,7 +82,7 @@ export function CallStage({ store, goTo }: StageProps) {
                 borderRadius="3px"
                 cursor="pointer"
               >
-                <input type="checkbox" {...register(`signs.${sign}`)} /> {signWords[sign]}
+                <TickBox {...tick(`signs.${sign}`)} /> {signWords[sign]}
               </Box>
             ))}
           </Box>

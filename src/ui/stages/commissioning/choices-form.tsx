@@ -1,5 +1,5 @@
-import { Box } from '@chakra-ui/react';
-import { useState } from 'react';
+import { Box, chakra } from '@chakra-ui/react';
+import { z } from 'zod';
 import type { Control } from '@/core/equipment/catalogue';
 import type { Payload } from '@/core/logbook';
 import {
@@ -10,8 +10,9 @@ import {
 } from '@/core/equipment/application';
 import { Primary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
-import { Choice, NumberField, Select, type Option } from '../../kit/field';
-import { figureFrom, numberFrom } from '../../kit/number-from';
+import { Choice, Field, optionsOf, Select, type Option } from '../../kit/field';
+import { orNone, positiveFigureOr, zeroOrMoreOr } from '../../kit/form-figures';
+import { useTypedForm } from '../../kit/typed-form';
 import { Tick } from '../../kit/tick';
 
 type Chosen = Payload<'startup.choices'>;
@@ -25,18 +26,53 @@ const loadWords: Readonly<Record<LoadKind, string>> = {
   other: 'something else',
 };
 
-const yesNo: readonly {
-  key: keyof StartUpChoices &
-    ('reverse' | 'encoder' | 'coupled' | 'brakeProven' | 'brakeResistor' | 'singlePhaseFed');
-  label: string;
-}[] = [
-  { key: 'coupled', label: 'The shaft is coupled to its machine' },
-  { key: 'reverse', label: 'The machine runs both ways' },
-  { key: 'encoder', label: 'An encoder is fitted, with its board' },
-  { key: 'brakeProven', label: 'A mechanical brake is proven to close' },
-  { key: 'brakeResistor', label: 'A brake resistor is fitted' },
-  { key: 'singlePhaseFed', label: 'Made for three phases, fed from one' },
-];
+const yesNo = [
+  ['coupled', 'The shaft is coupled to its machine'],
+  ['reverse', 'The machine runs both ways'],
+  ['encoder', 'An encoder is fitted, with its board'],
+  ['brakeProven', 'A mechanical brake is proven to close'],
+  ['brakeResistor', 'A brake resistor is fitted'],
+  ['singlePhaseFed', 'Made for three phases, fed from one'],
+] as const;
+
+const ramp = orNone(positiveFigureOr('A ramp takes some time: 0 s trips on current, or pumps the bus up.'));
+const choicesSchema = z
+  .object({
+    load: z.enum(loadKinds),
+    volts: positiveFigureOr('Volts between two phases, as measured.'),
+    runFrom: z.enum(['terminals', 'keypad', 'serial']),
+    speedFrom: z.enum(['keypad', 'knob', 'AI1', 'AI2', 'preset', 'serial']),
+    wiring: z.enum(['two-wire', 'three-wire', 'two-wire-direction']),
+    signal: z.enum(['0-10V', '0-20mA', '4-20mA']),
+    region: z.enum(['50Hz', '60Hz']),
+    up_s: ramp,
+    down_s: ramp,
+    minimum_Hz: orNone(zeroOrMoreOr('Hz from zero up.')),
+    coupled: z.boolean(),
+    reverse: z.boolean(),
+    encoder: z.boolean(),
+    brakeProven: z.boolean(),
+    brakeResistor: z.boolean(),
+    singlePhaseFed: z.boolean(),
+  })
+  .transform(({ volts, up_s, down_s, minimum_Hz, ...plain }): Chosen => ({
+    choices: {
+      ...plain,
+      ...(up_s === null ? {} : { up_s }),
+      ...(down_s === null ? {} : { down_s }),
+      ...(minimum_Hz === null ? {} : { minimum_Hz }),
+    },
+    supply: { volts, hz: plain.region === '60Hz' ? 60 : 50 },
+  }));
+
+const typedOf = ({ signal, up_s, down_s, minimum_Hz, ...plain }: StartUpChoices, volts: number) => ({
+  ...plain,
+  signal: signal ?? ('0-10V' as const),
+  volts: String(volts),
+  up_s: String(up_s ?? ''),
+  down_s: String(down_s ?? ''),
+  minimum_Hz: String(minimum_Hz ?? ''),
+});
 
 /** What a person decides; the rules do the rest. */
 export function ChoicesForm({
@@ -52,15 +88,13 @@ export function ChoicesForm({
   chosen: Chosen | null;
   keep: (chosen: Chosen) => void;
 }) {
-  const [choices, setChoices] = useState<StartUpChoices>(
-    chosen?.choices ?? defaultStartUpChoices({ plate_Hz, knob: control.knob }),
+  const { text, pick, tick, submit } = useTypedForm(
+    choicesSchema,
+    typedOf(
+      chosen?.choices ?? defaultStartUpChoices({ plate_Hz, knob: control.knob }),
+      chosen?.supply.volts ?? supply_V,
+    ),
   );
-  const [volts, setVolts] = useState(String(chosen?.supply.volts ?? supply_V));
-  const [up, setUp] = useState(choices.up_s === undefined ? '' : String(choices.up_s));
-  const [down, setDown] = useState(choices.down_s === undefined ? '' : String(choices.down_s));
-  const [lowest, setLowest] = useState(choices.minimum_Hz === undefined ? '' : String(choices.minimum_Hz));
-  const [error, setError] = useState<string | undefined>();
-  const set = (differs: Partial<StartUpChoices>) => setChoices({ ...choices, ...differs });
   const speeds: Option<StartUpChoices['speedFrom']>[] = [
     { value: 'keypad', label: 'keypad' },
     ...(control.knob ? [{ value: 'knob' as const, label: 'knob on the unit' }] : []),
@@ -68,101 +102,44 @@ export function ChoicesForm({
     { value: 'preset', label: 'fixed speeds' },
     { value: 'serial', label: 'serial' },
   ];
-  const save = () => {
-    const supply = numberFrom(volts);
-    const seconds = (text: string) => (text.trim() === '' ? undefined : figureFrom(text));
-    const up_s = seconds(up);
-    const down_s = seconds(down);
-    const minimum_Hz = seconds(lowest);
-    const bad = [up_s, down_s].some((s) => s === null || (s !== undefined && s <= 0));
-    if (supply === null) return setError('Volts between two phases, as measured.');
-    if (bad) return setError('A ramp takes some time: 0 s trips on current, or pumps the bus up.');
-    if (minimum_Hz === null || (minimum_Hz !== undefined && minimum_Hz < 0))
-      return setError('Hz from zero up.');
-    setError(undefined);
-    const { up_s: _, down_s: __, minimum_Hz: ___, ...rest } = choices;
-    keep({
-      choices: {
-        ...rest,
-        ...(typeof up_s === 'number' ? { up_s } : {}),
-        ...(typeof down_s === 'number' ? { down_s } : {}),
-        ...(minimum_Hz === undefined ? {} : { minimum_Hz }),
-      },
-      supply: { volts: supply, hz: choices.region === '60Hz' ? 60 : 50 },
-    });
-  };
   return (
-    <Box as="section" aria-label="Load and control" mb="5">
+    <chakra.form aria-label="Load and control" mb="5" onSubmit={submit(keep)} noValidate>
       <FieldGrid>
-        <Select
-          label="Load"
-          value={choices.load}
-          onChange={(load) => set({ load })}
-          options={loadKinds.map((l) => ({ value: l, label: loadWords[l] }))}
-        />
-        <NumberField label="Supply, measured" unit="V" text={volts} set={setVolts} />
+        <Select label="Load" {...pick('load')} options={optionsOf(loadWords)} />
+        <Field label="Supply, measured" figure unit="V" {...text('volts')} />
         <Select
           label="Run from"
-          value={choices.runFrom}
-          onChange={(runFrom) => set({ runFrom })}
-          options={[
-            { value: 'terminals', label: 'terminals' },
-            { value: 'keypad', label: 'keypad' },
-            { value: 'serial', label: 'serial' },
-          ]}
+          {...pick('runFrom')}
+          options={optionsOf({ terminals: 'terminals', keypad: 'keypad', serial: 'serial' })}
         />
-        <Select
-          label="Speed from"
-          value={choices.speedFrom}
-          onChange={(speedFrom) => set({ speedFrom })}
-          options={speeds}
-        />
+        <Select label="Speed from" {...pick('speedFrom')} options={speeds} />
         <Select
           label="Run wiring"
-          value={choices.wiring}
-          onChange={(wiring) => set({ wiring })}
-          options={[
-            { value: 'two-wire', label: 'contact that stays' },
-            { value: 'three-wire', label: 'start pulse and stop' },
-            { value: 'two-wire-direction', label: 'run and direction' },
-          ]}
+          {...pick('wiring')}
+          options={optionsOf({
+            'two-wire': 'contact that stays',
+            'three-wire': 'start pulse and stop',
+            'two-wire-direction': 'run and direction',
+          })}
         />
         <Select
           label="Signal"
-          value={choices.signal ?? '0-10V'}
-          onChange={(signal) => set({ signal })}
-          options={[
-            { value: '0-10V', label: '0 to 10 V' },
-            { value: '0-20mA', label: '0 to 20 mA' },
-            { value: '4-20mA', label: '4 to 20 mA' },
-          ]}
+          {...pick('signal')}
+          options={optionsOf({ '0-10V': '0 to 10 V', '0-20mA': '0 to 20 mA', '4-20mA': '4 to 20 mA' })}
         />
-        <NumberField label="Acceleration" hint="Empty: the rule’s" unit="s" text={up} set={setUp} />
-        <NumberField label="Deceleration" hint="Empty: the rule’s" unit="s" text={down} set={setDown} />
-        <NumberField label="Lowest frequency" hint="Empty: 0" unit="Hz" text={lowest} set={setLowest} />
+        <Field label="Acceleration" hint="Empty: the rule’s" figure unit="s" {...text('up_s')} />
+        <Field label="Deceleration" hint="Empty: the rule’s" figure unit="s" {...text('down_s')} />
+        <Field label="Lowest frequency" hint="Empty: 0" figure unit="Hz" {...text('minimum_Hz')} />
       </FieldGrid>
-      <Choice
-        label="Region"
-        value={choices.region}
-        onChange={(region) => set({ region })}
-        options={[
-          { value: '50Hz', label: '50 Hz' },
-          { value: '60Hz', label: '60 Hz' },
-        ]}
-      />
+      <Choice label="Region" {...pick('region')} options={optionsOf({ '50Hz': '50 Hz', '60Hz': '60 Hz' })} />
       <Box mt="2">
-        {yesNo.map(({ key, label }) => (
-          <Tick key={key} label={label} checked={choices[key]} onChange={(on) => set({ [key]: on })} />
+        {yesNo.map(([key, label]) => (
+          <Tick key={key} label={label} {...tick(key)} />
         ))}
       </Box>
-      {error !== undefined && (
-        <Box role="alert" color="failed" mb="2">
-          {error}
-        </Box>
-      )}
-      <Primary mt="2" onClick={save}>
+      <Primary type="submit" mt="2">
         {chosen === null ? 'Make the sheet' : 'Make it again'}
       </Primary>
-    </Box>
+    </chakra.form>
   );
 }

@@ -1,17 +1,17 @@
 import { Box, Text } from '@chakra-ui/react';
-import { useState } from 'react';
+import { z } from 'zod';
 import type { Control } from '@/core/equipment/catalogue';
 import type { Payload } from '@/core/logbook';
 import type { SupplyFit } from '@/core/equipment/supply';
 import { Primary } from '../../kit/buttons';
 import { FieldGrid, Section } from '../../kit/section';
-import { Choice, NumberField, Select } from '../../kit/field';
-import { figureFrom } from '../../kit/number-from';
+import { Choice, Field, optionsOf, Select } from '../../kit/field';
+import { anyFigure, positiveFigure, zeroOrMore } from '../../kit/form-figures';
+import { useTypedForm } from '../../kit/typed-form';
 import { PlainTable } from '../../kit/plain-table';
 import { StateMark, type Mark } from '../../kit/state-mark';
 import { Tick } from '../../kit/tick';
 import { Disclosure } from '../../kit/why';
-import { keysOf, recordOf } from '@/core/numerics/arrays';
 
 type Place = Payload<'startup.place'>;
 const marks: Readonly<Record<SupplyFit['findings'][number]['severity'], Mark>> = {
@@ -19,6 +19,20 @@ const marks: Readonly<Record<SupplyFit['findings'][number]['severity'], Mark>> =
   doubt: 'doubt',
   wrong: 'failed',
 };
+
+const placeSchema = z
+  .object({
+    ambient_C: anyFigure,
+    altitude_m: anyFigure,
+    carrier_kHz: positiveFigure,
+    storedYears: zeroOrMore,
+    motors: positiveFigure.refine(Number.isInteger, 'At least one motor'),
+    phases: z.enum(['1', '3']),
+    earthing: z.enum(['star-earthed', 'isolated', 'corner-earthed']),
+    sideBySide: z.boolean(),
+    singlePhaseMotor: z.boolean(),
+  })
+  .transform(({ phases, ...rest }): Place => ({ ...rest, phases: phases === '1' ? 1 : 3 }));
 
 function Findings({ fit, ratedAmps }: { fit: SupplyFit; ratedAmps: number }) {
   return (
@@ -67,86 +81,52 @@ export function PlacePanel({
   fit: SupplyFit | null;
   keep: (place: Place) => void;
 }) {
-  const [typed, setTyped] = useState({
-    ambient: String(place?.ambient_C ?? 35),
-    altitude: String(place?.altitude_m ?? 0),
-    carrier: String(place?.carrier_kHz ?? carrier_kHz),
-    stored: String(place?.storedYears ?? 0),
+  const { text, pick, tick, submit } = useTypedForm(placeSchema, {
+    ambient_C: String(place?.ambient_C ?? 35),
+    altitude_m: String(place?.altitude_m ?? 0),
+    carrier_kHz: String(place?.carrier_kHz ?? carrier_kHz),
+    storedYears: String(place?.storedYears ?? 0),
     motors: String(place?.motors ?? 1),
+    phases: (place?.phases ?? phases) === 1 ? '1' : '3',
+    earthing: place?.earthing ?? 'star-earthed',
+    sideBySide: place?.sideBySide ?? false,
+    singlePhaseMotor: place?.singlePhaseMotor ?? false,
   });
-  const [fed, setFed] = useState<'1' | '3'>(String(place?.phases ?? phases) === '1' ? '1' : '3');
-  const [earthing, setEarthing] = useState<Place['earthing']>(place?.earthing ?? 'star-earthed');
-  const [sideBySide, setSideBySide] = useState(place?.sideBySide ?? false);
-  const [single, setSingle] = useState(place?.singlePhaseMotor ?? false);
-  const [trouble, setTrouble] = useState<string | null>(null);
-  const field = (key: keyof typeof typed, label: string, unit: string) => (
-    <NumberField
-      label={label}
-      unit={unit}
-      text={typed[key]}
-      set={(text) => setTyped({ ...typed, [key]: text })}
-    />
-  );
-  const save = () => {
-    const figures = recordOf(keysOf(typed), (key) => figureFrom(typed[key]));
-    const { ambient, altitude, carrier, stored, motors } = figures;
-    if (ambient === null || altitude === null || carrier === null || stored === null || motors === null)
-      return setTrouble('Figures in every field, like 35 or 0.');
-    if (carrier <= 0 || stored < 0 || motors < 1 || !Number.isInteger(motors))
-      return setTrouble('At least one motor, a carrier above zero, years from zero up.');
-    setTrouble(null);
-    keep({
-      phases: fed === '1' ? 1 : 3,
-      earthing,
-      ambient_C: ambient,
-      altitude_m: altitude,
-      carrier_kHz: carrier,
-      sideBySide,
-      storedYears: stored,
-      motors,
-      singlePhaseMotor: single,
-    });
-  };
   const fuse = control.fitting.fuses.find((f) => f.type === type);
   return (
     <Section title="Supply and place">
       {fit !== null && <Findings fit={fit} ratedAmps={ratedAmps} />}
-      <FieldGrid min="160px">
-        {field('ambient', 'Air into the unit', '°C')}
-        {field('altitude', 'Altitude', 'm')}
-        {field('carrier', 'Carrier', 'kHz')}
-        {field('stored', 'Stored unpowered', 'years')}
-        {field('motors', 'Motors on it', '')}
-        <Select
-          label="Supply earthed"
-          value={earthing}
-          onChange={setEarthing}
+      <form onSubmit={submit(keep)} noValidate>
+        <FieldGrid min="160px">
+          <Field label="Air into the unit" figure unit="°C" {...text('ambient_C')} />
+          <Field label="Altitude" figure unit="m" {...text('altitude_m')} />
+          <Field label="Carrier" figure unit="kHz" {...text('carrier_kHz')} />
+          <Field label="Stored unpowered" figure unit="years" {...text('storedYears')} />
+          <Field label="Motors on it" figure {...text('motors')} />
+          <Select
+            label="Supply earthed"
+            {...pick('earthing')}
+            options={optionsOf({
+              'star-earthed': 'at its star point',
+              isolated: 'not at all',
+              'corner-earthed': 'at a corner',
+            })}
+          />
+        </FieldGrid>
+        <Choice
+          label="Fed from"
+          {...pick('phases')}
           options={[
-            { value: 'star-earthed', label: 'at its star point' },
-            { value: 'isolated', label: 'not at all' },
-            { value: 'corner-earthed', label: 'at a corner' },
+            { value: '3', label: 'three phases' },
+            { value: '1', label: 'one phase' },
           ]}
         />
-      </FieldGrid>
-      <Choice
-        label="Fed from"
-        value={fed}
-        onChange={setFed}
-        options={[
-          { value: '3', label: 'three phases' },
-          { value: '1', label: 'one phase' },
-        ]}
-      />
-      <Tick label="Units stand side by side without a gap" checked={sideBySide} onChange={setSideBySide} />
-      <Tick label="The motor is a single-phase one" checked={single} onChange={setSingle} />
-      {trouble !== null && (
-        <Text role="alert" color="failed">
-          {trouble}
-        </Text>
-      )}
-      <Primary mt="2" onClick={save}>
-        Keep this place
-      </Primary>
+        <Tick label="Units stand side by side without a gap" {...tick('sideBySide')} />
+        <Tick label="The motor is a single-phase one" {...tick('singlePhaseMotor')} />
+        <Primary type="submit" mt="2">
+          Keep this place
+        </Primary>
+      </form>
       <Box mt="5">
         <PlainTable heads={['Fuse and wire', 'Torques']}>
           <tr>

@@ -8,6 +8,7 @@ import { Primary } from '../../kit/buttons';
 import { FieldGrid, KeptNote } from '../../kit/section';
 import { Choice, Field, Select } from '../../kit/field';
 import { useTypedForm } from '../../kit/typed-form';
+import { TickBox } from '../../kit/tick';
 import { Photos } from '../../kit/photos';
 import { driveLabelSchema, driveOf, labelTextFrom, labelTextOf, type LabelText } from './drive-label';
 
@@ -128,7 +129,7 @@ export function DriveForm({
         </FieldGrid>
       )}
       <Box as="label" display="inline-flex" gap="2.5" alignItems="center" minH="48px" mb="3" cursor="pointer">
-        <input type="checkbox" checked={similar} onChange={(e) => setSimilar(e.target.checked)} />
+        <TickBox checked={similar} onChange={setSimilar} />
         The drawing at hand is only similar to this unit
       </Box>
       <Box mb="3">

@@ -1,8 +1,10 @@
-import { Box, Text } from '@chakra-ui/react';
-import { useState } from 'react';
+import { Box } from '@chakra-ui/react';
+import { z } from 'zod';
 import { readDiodeTest } from '@/core/bench/entry-text';
 import { commonMeter } from '@/core/equipment/power-stage';
 import { numberFrom } from '../../../kit/number-from';
+import { orNone } from '../../../kit/form-figures';
+import { useTypedForm } from '../../../kit/typed-form';
 import { Secondary } from '../../../kit/buttons';
 import { Field } from '../../../kit/field';
 import { Disclosure } from '../../../kit/why';
@@ -20,6 +22,29 @@ function diodeReading(text: string): 'OL' | number | null {
 const gateReading = (text: string): 'OL' | number | null =>
   diodeReading(text) === 'OL' ? 'OL' : numberFrom(text);
 
+const reading = (read: (text: string) => 'OL' | number | null, problem: string) =>
+  z.string().transform((text, context): 'OL' | number => {
+    const value = read(text);
+    if (value !== null) return value;
+    context.addIssue({ code: 'custom', message: problem });
+    return z.NEVER;
+  });
+const volts = orNone(reading(diodeReading, 'Volts like 0.371, or OL.'));
+const readingsSchema = z
+  .object({ forward: volts, reverse: volts, gate: orNone(reading(gateReading, 'Ohms, or OL for open.')) })
+  .transform(({ forward, reverse, gate }, context) => {
+    if (forward !== null && reverse !== null)
+      return { diode: { forward_V: forward === 'OL' ? openDiode_V : forward, reverse }, gate };
+    if (forward === null && reverse === null) return { diode: null, gate };
+    context.addIssue({
+      code: 'custom',
+      message: 'Both diode readings: volts like 0.371, or OL.',
+      path: [forward === null ? 'forward' : 'reverse'],
+    });
+    return z.NEVER;
+  });
+const noReadings: z.input<typeof readingsSchema> = { forward: '', reverse: '', gate: '' };
+
 /** The diode across the device and the gate's own resistance, where they were measured. */
 export function MeterReadings({
   keepDiode,
@@ -28,62 +53,22 @@ export function MeterReadings({
   keepDiode: (forward_V: number, reverse: 'OL' | number) => void;
   keepGate: (ohm: 'OL' | number) => void;
 }) {
-  const [forward, setForward] = useState('');
-  const [reverse, setReverse] = useState('');
-  const [gate, setGate] = useState('');
-  const [trouble, setTrouble] = useState<string | null>(null);
-  const keep = () => {
-    const [f, r, g] = [diodeReading(forward), diodeReading(reverse), gateReading(gate)];
-    const asksDiode = forward.trim() !== '' || reverse.trim() !== '';
-    if (asksDiode && (f === null || r === null))
-      return setTrouble('Both diode readings: volts like 0.371, or OL.');
-    if (gate.trim() !== '' && g === null) return setTrouble('Ohms, or OL for open.');
-    if (f !== null && r !== null) keepDiode(f === 'OL' ? openDiode_V : f, r);
-    if (g !== null) keepGate(g);
-    setTrouble(null);
-    setForward('');
-    setReverse('');
-    setGate('');
-  };
+  const { text, submit } = useTypedForm(readingsSchema, noReadings);
+  const keep = submit(({ diode, gate }) => {
+    if (diode !== null) keepDiode(diode.forward_V, diode.reverse);
+    if (gate !== null) keepGate(gate);
+  }, noReadings);
   return (
     <Box mt="3">
       <Disclosure label="diode and gate readings">
         <Box asChild display="flex" gap="3" flexWrap="wrap" alignItems="flex-end">
-          <form
-            onSubmit={(e) => {
-              e.preventDefault();
-              keep();
-            }}
-          >
-            <Field
-              label="Red on E, black on C"
-              figure
-              unit="V"
-              value={forward}
-              onChange={(e) => setForward(e.target.value)}
-            />
-            <Field
-              label="Red on C, black on E"
-              figure
-              unit="V"
-              value={reverse}
-              onChange={(e) => setReverse(e.target.value)}
-            />
-            <Field
-              label="Gate to emitter"
-              figure
-              unit="Ω"
-              value={gate}
-              onChange={(e) => setGate(e.target.value)}
-            />
+          <form onSubmit={keep} noValidate>
+            <Field label="Red on E, black on C" figure unit="V" {...text('forward')} />
+            <Field label="Red on C, black on E" figure unit="V" {...text('reverse')} />
+            <Field label="Gate to emitter" figure unit="Ω" {...text('gate')} />
             <Secondary type="submit">Keep these</Secondary>
           </form>
         </Box>
-        {trouble !== null && (
-          <Text role="alert" color="failed">
-            {trouble}
-          </Text>
-        )}
       </Disclosure>
     </Box>
   );
