@@ -3,7 +3,7 @@ import { Box, Heading, Text } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
 import { entryWords, countOf, type LogLine } from '@/core/logbook';
 import { Primary, Secondary } from '../kit/buttons';
-import { Field } from '../kit/field';
+import { TextField } from '../kit/field';
 import { clockTime, dateTime } from '../kit/time';
 import type { JobStore } from '../job-store/use-job';
 import { item } from '@/core/numerics/arrays';
@@ -143,13 +143,7 @@ function Questions({ store }: { store: JobStore }) {
                     setAnswering(null);
                   }}
                 >
-                  <Field
-                    label="Answer"
-                    value={answer}
-                    onChange={(e) => setAnswer(e.target.value)}
-                    maxLength={200}
-                    autoFocus
-                  />
+                  <TextField label="Answer" text={answer} set={setAnswer} maxLength={200} autoFocus />
                   <Primary type="submit">Keep answer</Primary>
                 </form>
               </Box>
@@ -170,12 +164,7 @@ function Questions({ store }: { store: JobStore }) {
           setText('');
         }}
       >
-        <Field
-          label="Ask something for later"
-          value={text}
-          onChange={(e) => setText(e.target.value)}
-          maxLength={200}
-        />
+        <TextField label="Ask something for later" text={text} set={setText} maxLength={200} />
         {text.trim() !== '' && (
           <Primary type="submit" mt="2">
             Keep question

@@ -122,7 +122,7 @@ export function NewJob({
       person={person}
       maxW="1000px"
     >
-      <form onSubmit={submit((read) => void open(read))} noValidate>
+      <form onSubmit={(e) => submit((read) => void open(read))(e)} noValidate>
         <FieldGrid min="240px">
           <Select
             label="Machine"

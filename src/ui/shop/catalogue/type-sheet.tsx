@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { Control, DriveType } from '@/core/equipment/catalogue';
 import { defaultOf, limitsOf } from '@/core/equipment/drive-words';
 import { FieldGrid, Section } from '../../kit/section';
-import { Field, Select } from '../../kit/field';
+import { Select, TextField, optionsOf } from '../../kit/field';
 import { PlainTable } from '../../kit/plain-table';
 import { useControl } from '../../drive-link/use-control';
 
@@ -28,7 +28,7 @@ function Entries({ control, type }: { control: Control; type: DriveType }) {
   return (
     <Section title="Entries">
       <FieldGrid>
-        <Field label="Find" value={asked} onChange={(e) => setAsked(e.target.value)} hint="Number or name" />
+        <TextField label="Find" text={asked} set={setAsked} hint="Number or name" />
         <Select
           label="Model"
           value={modelName}
@@ -39,10 +39,7 @@ function Entries({ control, type }: { control: Control; type: DriveType }) {
           label="Region"
           value={region}
           onChange={(v) => setRegion(v === '60Hz' ? '60Hz' : '50Hz')}
-          options={[
-            { value: '50Hz', label: '50 Hz' },
-            { value: '60Hz', label: '60 Hz' },
-          ]}
+          options={optionsOf({ '50Hz': '50 Hz', '60Hz': '60 Hz' })}
         />
       </FieldGrid>
       <Text role="status" color="soft" mb="1">

@@ -7,7 +7,7 @@ import type { Person } from '@/core/logbook';
 import { Primary, Secondary } from '../../kit/buttons';
 import { CardPage } from '../../kit/card-page';
 import { Section } from '../../kit/section';
-import { Field } from '../../kit/field';
+import { TextField } from '../../kit/field';
 import { FileButton } from '../../kit/file-button';
 import { useReader } from './use-reader';
 
@@ -120,12 +120,7 @@ export function ScanPage({ people, person }: { people: readonly Person[]; person
         >
           <Box display="flex" gap="3" alignItems="end" flexWrap="wrap">
             <Box flex="1" minW="240px">
-              <Field
-                label="Text of the code"
-                value={typed}
-                maxLength={200}
-                onChange={(e) => setTyped(e.target.value)}
-              />
+              <TextField label="Text of the code" text={typed} maxLength={200} set={setTyped} />
             </Box>
             <Primary type="submit">Open the wire</Primary>
           </Box>

@@ -1,7 +1,7 @@
 import { Text } from '@chakra-ui/react';
 import { inputFunctionName } from '@/core/equipment/concepts';
 import { FieldGrid } from '../../kit/section';
-import { Choice, Select } from '../../kit/field';
+import { Choice, Select, optionsOf } from '../../kit/field';
 import { Dial, SwitchRow, Switch } from './switches';
 import type { RigState } from '@/api/rig-state';
 
@@ -79,19 +79,13 @@ function Wiring({ rig, set }: PartProps) {
           label="Contacts switch"
           value={plant.wiring}
           onChange={(wiring) => set({ wiring })}
-          options={[
-            { value: 'source', label: 'plus' },
-            { value: 'sink', label: 'minus' },
-          ]}
+          options={optionsOf({ source: 'plus', sink: 'minus' })}
         />
         <Choice
           label="24 V come from"
           value={supply24.from}
           onChange={(from) => set({ supply24: { from } })}
-          options={[
-            { value: 'drive', label: 'the drive' },
-            { value: 'foreign', label: 'elsewhere' },
-          ]}
+          options={optionsOf({ drive: 'the drive', foreign: 'elsewhere' })}
         />
       </FieldGrid>
       <SwitchRow>

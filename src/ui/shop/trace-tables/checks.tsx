@@ -2,7 +2,7 @@ import { Box, Text } from '@chakra-ui/react';
 import type { TraceCause, Check, Hazard } from '@/core/fault-finding/tracing';
 import { Secondary } from '../../kit/buttons';
 import { FieldGrid, Section } from '../../kit/section';
-import { Field, LongField, Select } from '../../kit/field';
+import { Field, LongField, Select, TextField } from '../../kit/field';
 import { numberFrom } from '../../kit/number-from';
 import { chanceOf, withChance } from './edit';
 
@@ -96,22 +96,22 @@ export function Checks({
                 }
                 options={hazards}
               />
-              <Field
+              <TextField
                 label="Tool"
-                value={k.tool ?? ''}
+                text={k.tool ?? ''}
                 disabled={disabled}
-                onChange={(e) => change({ ...k, tool: e.target.value === '' ? undefined : e.target.value })}
+                set={(text) => change({ ...k, tool: text === '' ? undefined : text })}
               />
               {k.outcomes.map((o, i) => (
-                <Field
+                <TextField
                   key={o.id}
                   label={`Answer ${i + 1}`}
-                  value={o.words}
+                  text={o.words}
                   disabled={disabled}
-                  onChange={(e) =>
+                  set={(text) =>
                     change({
                       ...k,
-                      outcomes: k.outcomes.map((x) => (x.id === o.id ? { ...x, words: e.target.value } : x)),
+                      outcomes: k.outcomes.map((x) => (x.id === o.id ? { ...x, words: text } : x)),
                     })
                   }
                 />

@@ -6,7 +6,7 @@ import { familyWords, tablesWith, usualTables, type TraceTable } from '@/core/fa
 import { CardPage } from '../../kit/card-page';
 import { Secondary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
-import { Field, Select } from '../../kit/field';
+import { Select, TextField } from '../../kit/field';
 import { LeadKeeps } from '../../kit/lead-keeps';
 import { Causes } from './causes';
 import { Checks } from './checks';
@@ -73,11 +73,11 @@ export function TraceTablesPage({
           options={tables.map((t) => ({ value: t.family, label: familyWords[t.family] }))}
         />
         {table !== undefined && (
-          <Field
+          <TextField
             label="Where this is from"
-            value={table.provenance}
+            text={table.provenance}
             disabled={!lead}
-            onChange={(e) => put({ ...table, provenance: e.target.value })}
+            set={(text) => put({ ...table, provenance: text })}
           />
         )}
       </FieldGrid>

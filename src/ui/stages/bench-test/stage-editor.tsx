@@ -1,17 +1,22 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
+import { z } from 'zod';
 import { stripFor } from '@/core/equipment/catalogue';
 import { stageWords, type Stage, type Screw } from '@/core/equipment/power-stage';
 import { Primary, Secondary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
-import { Choice, NumberField } from '../../kit/field';
-import { numberFrom } from '../../kit/number-from';
+import { Choice, Field, optionsOf } from '../../kit/field';
+import { positiveFigureOr } from '../../kit/form-figures';
+import { useTypedForm } from '../../kit/typed-form';
 import { Schematic } from './schematic';
 
 const yesNo = [
   { value: 'yes' as const, label: 'yes' },
   { value: 'no' as const, label: 'no' },
 ];
+
+const figure = positiveFigureOr('A figure above zero; an estimate will do.');
+const figuresSchema = z.object({ prechargeOhm: figure, capacitance_uF: figure });
 
 /** The stage in hand, put together from its parts; the drawing follows. */
 export function StageEditor({
@@ -26,20 +31,17 @@ export function StageEditor({
   close: () => void;
 }) {
   const [stage, setStage] = useState(before);
-  const [ohms, setOhms] = useState(String(before.prechargeOhm));
-  const [bank, setBank] = useState(String(before.capacitance_uF));
-  const [trouble, setTrouble] = useState<string | undefined>();
+  const { text, submit } = useTypedForm(figuresSchema, {
+    prechargeOhm: String(before.prechargeOhm),
+    capacitance_uF: String(before.capacitance_uF),
+  });
   const set = (differs: Partial<Stage>) => setStage({ ...stage, ...differs });
   const half = stage.frontEnd === 'scr-half-3ph';
   const resistor = stage.link === 'precharge' || (half && stage.scrPrecharge === 'diodes');
-  const done = () => {
-    const prechargeOhm = numberFrom(ohms);
-    const capacitance_uF = numberFrom(bank);
-    if (prechargeOhm === null || capacitance_uF === null)
-      return setTrouble('A figure above zero; an estimate will do.');
-    const kept = { ...stage, prechargeOhm, capacitance_uF };
+  const done = submit((figures) => {
+    const kept = { ...stage, ...figures };
     keep(kept, stripFor(strip, kept));
-  };
+  });
   return (
     <Box as="section" aria-label="Power stage" borderTop="2px solid" borderColor="ink" pt="3" mb="5">
       <Text fontFamily="heading" fontWeight="600" fontSize="1.25rem" mb="1">
@@ -54,31 +56,24 @@ export function StageEditor({
           label="Front end"
           value={stage.frontEnd}
           onChange={(frontEnd) => set({ frontEnd })}
-          options={[
-            { value: 'diode-3ph', label: 'six diodes' },
-            { value: 'diode-1ph', label: 'four diodes' },
-            { value: 'scr-half-3ph', label: 'half-controlled' },
-          ]}
+          options={optionsOf({
+            'diode-3ph': 'six diodes',
+            'diode-1ph': 'four diodes',
+            'scr-half-3ph': 'half-controlled',
+          })}
         />
         <Choice
           label="Between rectifier and bank"
           value={stage.link}
           onChange={(link) => set({ link, dcrAccessible: link !== 'none' })}
-          options={[
-            { value: 'none', label: 'nothing' },
-            { value: 'link', label: 'link or choke' },
-            { value: 'precharge', label: 'precharge' },
-          ]}
+          options={optionsOf({ none: 'nothing', link: 'link or choke', precharge: 'precharge' })}
         />
         {half && (
           <Choice
             label="Small precharge bridge"
             value={stage.scrPrecharge}
             onChange={(scrPrecharge) => set({ scrPrecharge })}
-            options={[
-              { value: 'diodes', label: 'yes' },
-              { value: 'none', label: 'no' },
-            ]}
+            options={optionsOf({ diodes: 'yes', none: 'no' })}
           />
         )}
         {stage.link !== 'none' && (
@@ -102,22 +97,16 @@ export function StageEditor({
           options={yesNo}
         />
       </Box>
-      <FieldGrid>
-        {resistor && (
-          <NumberField label="Precharge resistor" unit="Ω" text={ohms} set={setOhms} error={trouble} />
-        )}
-        <NumberField
-          label="Bank"
-          unit="µF"
-          text={bank}
-          set={setBank}
-          error={resistor ? undefined : trouble}
-        />
-      </FieldGrid>
-      <Box display="flex" gap="2" flexWrap="wrap">
-        <Primary onClick={done}>Keep this stage</Primary>
-        <Secondary onClick={close}>Leave as it was</Secondary>
-      </Box>
+      <form onSubmit={done} noValidate>
+        <FieldGrid>
+          {resistor && <Field label="Precharge resistor" figure unit="Ω" {...text('prechargeOhm')} />}
+          <Field label="Bank" figure unit="µF" {...text('capacitance_uF')} />
+        </FieldGrid>
+        <Box display="flex" gap="2" flexWrap="wrap">
+          <Primary type="submit">Keep this stage</Primary>
+          <Secondary onClick={close}>Leave as it was</Secondary>
+        </Box>
+      </form>
     </Box>
   );
 }

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { Choice, NumberField, Select } from '../../kit/field';
+import { Choice, NumberField, Select, optionsOf } from '../../kit/field';
 import { FieldGrid } from '../../kit/section';
 import { Slider } from '../../kit/slider';
 import { mostLoad_percent, wrong, wrongShare, type RampAsked } from './ramp-asked';
@@ -28,12 +28,12 @@ export function RampFields({
           label="Load torque"
           value={asked.curve}
           onChange={(curve) => set({ curve })}
-          options={[
-            { value: 'constant', label: 'the same at any speed' },
-            { value: 'linear', label: 'grows with speed' },
-            { value: 'square', label: 'grows with its square' },
-            { value: 'hoisting', label: 'a load that hangs' },
-          ]}
+          options={optionsOf({
+            constant: 'the same at any speed',
+            linear: 'grows with speed',
+            square: 'grows with its square',
+            hoisting: 'a load that hangs',
+          })}
         />
         <NumberField
           label="At full speed, of the plate"
@@ -71,10 +71,7 @@ export function RampFields({
           label="Drawn while it is"
           value={asked.way}
           onChange={(way) => set({ way })}
-          options={[
-            { value: 'up', label: 'lifted' },
-            { value: 'down', label: 'lowered' },
-          ]}
+          options={optionsOf({ up: 'lifted', down: 'lowered' })}
         />
       )}
       <Box height="3" />
@@ -82,11 +79,7 @@ export function RampFields({
         label="Inertia"
         value={asked.inertiaBy}
         onChange={(inertiaBy) => set({ inertiaBy })}
-        options={[
-          { value: 'class', label: 'by kind of machine' },
-          { value: 'figure', label: 'known' },
-          { value: 'coast', label: 'from a coast-down' },
-        ]}
+        options={optionsOf({ class: 'by kind of machine', figure: 'known', coast: 'from a coast-down' })}
       />
       <FieldGrid>
         {asked.inertiaBy === 'figure' && (

@@ -11,7 +11,7 @@ import type { Payload } from '@/core/logbook';
 import { Primary, Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { FieldGrid } from '../../kit/section';
-import { Choice, Field, NumberField } from '../../kit/field';
+import { Choice, NumberField, TextField } from '../../kit/field';
 import { figureFrom, numberFrom } from '../../kit/number-from';
 import { Tick } from '../../kit/tick';
 import { StepEvidence, type Watched } from './evidence';
@@ -149,12 +149,7 @@ function Parts({
       ))}
       {qualified && (
         <Box maxW="420px" my="2">
-          <Field
-            label="Qualified person who answers for it"
-            value={name}
-            maxLength={200}
-            onChange={(e) => setName(e.target.value)}
-          />
+          <TextField label="Qualified person who answers for it" text={name} maxLength={200} set={setName} />
         </Box>
       )}
       <Primary

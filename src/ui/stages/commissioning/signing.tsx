@@ -5,7 +5,7 @@ import { inShort } from '@/core/job/release';
 import { SignButton } from '../../panels/sign-button';
 import { Secondary } from '../../kit/buttons';
 import { FieldGrid, Section } from '../../kit/section';
-import { Field } from '../../kit/field';
+import { TextField } from '../../kit/field';
 import { StateMark } from '../../kit/state-mark';
 import { Tick } from '../../kit/tick';
 import { day, dateTime } from '../../kit/time';
@@ -57,21 +57,16 @@ function MayRunForm({
         />
       ))}
       <FieldGrid min="200px">
-        <Field
+        <TextField
           label="May run until"
           type="date"
           min={today}
-          value={until}
+          text={until}
           hint={until === '' ? undefined : day(until)}
           error={until !== '' && until < today ? 'A day from today on' : undefined}
-          onChange={(e) => setUntil(e.target.value)}
+          set={setUntil}
         />
-        <Field
-          label="Agreed with"
-          maxLength={200}
-          value={approver}
-          onChange={(e) => setApprover(e.target.value)}
-        />
+        <TextField label="Agreed with" maxLength={200} text={approver} set={setApprover} />
       </FieldGrid>
       {sign(whole ? { until, approver: approver.trim(), open } : null)}
     </Box>

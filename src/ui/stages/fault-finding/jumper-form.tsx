@@ -74,20 +74,13 @@ export function JumperForm({ where, keep }: { where: string; keep: (jumper: Jump
       <Choice
         label="Is the plant an existing one, or new?"
         {...pick('plant')}
-        options={[
-          { value: 'existing', label: 'existing' },
-          { value: 'new', label: 'new' },
-        ]}
+        options={optionsOf({ existing: 'existing', new: 'new' })}
       />
       <FieldGrid>
         <Choice
           label={`Is a wire landed at ${where}?`}
           {...pick('landed')}
-          options={[
-            { value: 'yes', label: 'yes' },
-            { value: 'no', label: 'no' },
-            { value: 'not-sure', label: 'not sure' },
-          ]}
+          options={optionsOf({ yes: 'yes', no: 'no', 'not-sure': 'not sure' })}
         />
         <Field label="Number on it" maxLength={40} {...text('wire')} />
       </FieldGrid>
@@ -112,10 +105,7 @@ export function JumperForm({ where, keep }: { where: string; keep: (jumper: Jump
       <Choice
         label="Is a motor connected?"
         {...pick('motor')}
-        options={[
-          { value: 'yes', label: 'yes' },
-          { value: 'no', label: 'no, its cable is off' },
-        ]}
+        options={optionsOf({ yes: 'yes', no: 'no, its cable is off' })}
       />
       {never && motor !== 'no' ? (
         <Caution grave title="Not offered.">
@@ -131,10 +121,7 @@ export function JumperForm({ where, keep }: { where: string; keep: (jumper: Jump
           <Choice
             label="How"
             {...pick('form')}
-            options={[
-              { value: 'jumper', label: 'temporary jumper' },
-              { value: 'no-function', label: 'input set to no function' },
-            ]}
+            options={optionsOf({ jumper: 'temporary jumper', 'no-function': 'input set to no function' })}
           />
           <FieldGrid>
             <Field label="Reason" maxLength={200} {...text('reason')} />

@@ -2,7 +2,7 @@ import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { TemporaryJumper } from '@/core/logbook';
 import { Primary, Secondary } from '../../kit/buttons';
-import { Field } from '../../kit/field';
+import { TextField } from '../../kit/field';
 
 /** What is bridged, since when, by whose word; it blocks the signature until it is out. */
 export function JumperRegister({
@@ -47,12 +47,12 @@ export function JumperRegister({
                 </Secondary>
                 {leaving === j.id && (
                   <Box maxW="460px" mt="2">
-                    <Field
+                    <TextField
                       label="How it was proven out"
                       hint="e.g. contact opened: input goes off"
-                      value={how}
+                      text={how}
                       maxLength={200}
-                      onChange={(e) => setHow(e.target.value)}
+                      set={setHow}
                     />
                     <Primary
                       mt="2"

@@ -6,7 +6,7 @@ import type { Payload } from '@/core/logbook';
 import { Primary, Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { FieldGrid } from '../../kit/section';
-import { Choice, Field, NumberField } from '../../kit/field';
+import { Choice, NumberField, TextField, optionsOf } from '../../kit/field';
 import { figureFrom } from '../../kit/number-from';
 import { StateMark, type Mark } from '../../kit/state-mark';
 import { loopOf } from './loop-elements';
@@ -69,21 +69,18 @@ export function LoopWalk({
       </Caution>
       <FieldGrid>
         <NumberField label="Source, to its own minus" unit="V" text={source} set={setSource} />
-        <Field
+        <TextField
           label="Contacts on the way"
           hint="As the drawing names them, with commas: S1, K3, door"
-          value={names}
-          onChange={(e) => setNames(e.target.value)}
+          text={names}
+          set={setNames}
         />
       </FieldGrid>
       <Choice
         label="Wired as"
         value={wiring}
         onChange={setWiring}
-        options={[
-          { value: 'source', label: 'contact to plus' },
-          { value: 'sink', label: 'contact to minus' },
-        ]}
+        options={optionsOf({ source: 'contact to plus', sink: 'contact to minus' })}
       />
       <Text mt="3" mb="1">
         Volts behind each, black lead on the minus of the source that feeds the loop:

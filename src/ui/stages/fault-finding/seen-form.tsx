@@ -4,7 +4,7 @@ import type { Control } from '@/core/equipment/catalogue';
 import { parameterAt, type Live, type Values } from '@/core/equipment/drive-words';
 import { Secondary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
-import { Choice, Field, NumberField, Select } from '../../kit/field';
+import { Choice, NumberField, Select, optionsOf } from '../../kit/field';
 import { figureFrom } from '../../kit/number-from';
 import { BitsForm } from './bits-form';
 
@@ -107,16 +107,16 @@ export function SeenForm({
           onChange={(state) => {
             if (state !== '') keep({ live: { state } });
           }}
-          options={[
-            { value: '', label: 'not read' },
-            { value: 'ready', label: 'ready' },
-            { value: 'not-ready', label: 'not ready' },
-            { value: 'running', label: 'running' },
-            { value: 'tripped', label: 'tripped' },
-            { value: 'safe-stop', label: 'safe stop' },
-            { value: 'precharge', label: 'charging' },
-            { value: 'off', label: 'dark' },
-          ]}
+          options={optionsOf({
+            '': 'not read',
+            ready: 'ready',
+            'not-ready': 'not ready',
+            running: 'running',
+            tripped: 'tripped',
+            'safe-stop': 'safe stop',
+            precharge: 'charging',
+            off: 'dark',
+          })}
         />
         <Select
           label="Active alarm"
@@ -130,25 +130,23 @@ export function SeenForm({
             ...control.alarms.map((a) => ({ value: a.code, label: `${a.code}: ${a.name}` })),
           ]}
         />
-        <Field
+        <NumberField
           label="Bus voltage"
-          figure
           unit="V"
-          value={bus}
+          text={bus}
           placeholder={live.busVolts?.toFixed(0)}
           error={error('bus')}
-          onChange={(e) => setBus(e.target.value)}
+          set={setBus}
           onKeyDown={leaveOnEnter}
           onBlur={() => bus !== '' && figure('bus', bus, (busVolts) => keep({ live: { busVolts } }))}
         />
-        <Field
+        <NumberField
           label="Reference"
-          figure
           unit="Hz"
-          value={reference}
+          text={reference}
           placeholder={live.reference_Hz?.toFixed(1)}
           error={error('reference')}
-          onChange={(e) => setReference(e.target.value)}
+          set={setReference}
           onKeyDown={leaveOnEnter}
           onBlur={() =>
             reference !== '' &&
@@ -160,10 +158,7 @@ export function SeenForm({
         label="Control place"
         value={live.place ?? null}
         onChange={(place) => keep({ live: { place } })}
-        options={[
-          { value: 'local', label: 'local' },
-          { value: 'remote', label: 'remote' },
-        ]}
+        options={optionsOf({ local: 'local', remote: 'remote' })}
       />
       <Box mt="4">
         <FieldGrid>

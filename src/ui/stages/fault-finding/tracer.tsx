@@ -12,7 +12,7 @@ import {
 } from '@/core/fault-finding/tracing';
 import { Primary, Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
-import { Field, LongField } from '../../kit/field';
+import { LongField, TextField } from '../../kit/field';
 import { Disclosure } from '../../kit/why';
 import type { JobStore } from '../../job-store/use-job';
 
@@ -207,12 +207,7 @@ export function Tracer({
             onChange={(e) => setHow(e.target.value)}
           />
           <Text my="2">Remedy: {likeliest.remedy}</Text>
-          <Field
-            label="What to watch afterwards"
-            value={watch}
-            maxLength={200}
-            onChange={(e) => setWatch(e.target.value)}
-          />
+          <TextField label="What to watch afterwards" text={watch} maxLength={200} set={setWatch} />
           <Secondary
             mt="2"
             disabled={how.trim() === ''}

@@ -8,7 +8,7 @@ import type { ChainLinkId } from '@/core/fault-finding/run-chain';
 import { trialsFor } from '@/core/fault-finding/trials';
 import type { JobStore } from '../../job-store/use-job';
 import { Primary, Secondary } from '../../kit/buttons';
-import { Field } from '../../kit/field';
+import { TextField } from '../../kit/field';
 import { ConfirmWrite } from '../../drive-link/confirm-write';
 import { EntryEditor } from './entry-editor';
 import { useWrite, type WriteWish } from '../../drive-link/use-write';
@@ -65,12 +65,7 @@ function OpenTrials({
             </Box>
             {staying === w.id && (
               <Box maxW="460px" mt="2">
-                <Field
-                  label="Why it stays"
-                  value={reason}
-                  maxLength={200}
-                  onChange={(e) => setReason(e.target.value)}
-                />
+                <TextField label="Why it stays" text={reason} maxLength={200} set={setReason} />
                 <Primary
                   mt="2"
                   disabled={reason.trim() === ''}

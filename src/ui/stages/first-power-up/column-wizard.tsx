@@ -1,25 +1,13 @@
-import { Box, Text } from '@chakra-ui/react';
-import { useState } from 'react';
-import {
-  channelRoles,
-  channelRoleWords,
-  unitOfRole,
-  type ChannelRole,
-  type Layout,
-} from '@/core/power-up/capture';
+import { Box, chakra, Text } from '@chakra-ui/react';
+import { z } from 'zod';
+import { channelRoles, channelRoleWords, unitOfRole, type Layout } from '@/core/power-up/capture';
 import type { ColumnsSeen } from '@/workers/waveform.worker';
 import { Primary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
-import { NumberField, optionsOf, Select } from '../../kit/field';
+import { Field, optionsOf, Select } from '../../kit/field';
 import { figureFrom, numberFrom } from '../../kit/number-from';
+import { useTypedForm } from '../../kit/typed-form';
 import { PlainTable } from '../../kit/plain-table';
-
-type Use = ChannelRole | 'time' | 'ignore';
-
-interface Row {
-  use: Use;
-  scale: string;
-}
 
 const uses = [
   { value: 'ignore' as const, label: 'not used' },
@@ -27,46 +15,49 @@ const uses = [
   ...channelRoles.map((r) => ({ value: r, label: channelRoleWords[r] })),
 ];
 
-const firstRows = ({ names, layout }: ColumnsSeen): Row[] =>
-  names.map((_, column) => {
+const columnsSchema = z
+  .object({
+    rows: z.array(z.object({ use: z.enum(['ignore', 'time', ...channelRoles]), scale: z.string() })),
+    timeUnit: z.enum(['s', 'ms', 'us']),
+    step_us: z.string(),
+  })
+  .transform(({ rows, timeUnit, step_us }, context): Layout => {
+    const times = rows.flatMap((r, k) => (r.use === 'time' ? [k] : []));
+    const [main = null] = times;
+    const step = numberFrom(step_us);
+    const issue = (message: string, ...path: string[]) => context.addIssue({ code: 'custom', message, path });
+    if (main === null && step === null) issue('A figure above zero', 'step_us');
+    const channels = rows.flatMap(({ use, scale }, column) => {
+      if (use === 'time' || use === 'ignore') return [];
+      const time = times.filter((t) => t < column && t !== main).pop();
+      return [{ column, role: use, scale: figureFrom(scale) ?? 1, ...(time === undefined ? {} : { time }) }];
+    });
+    if (channels.length === 0) issue('Nothing is used', 'rows');
+    return { time: main, timeUnit, step_s: (step ?? 0) * 1e-6 || null, channels };
+  });
+type ColumnsTyped = z.input<typeof columnsSchema>;
+
+/** The columns as a guess has them; a time column counts for those after it. */
+const guessed = ({ names, layout }: ColumnsSeen): ColumnsTyped => ({
+  rows: names.map((_, column) => {
     const channel = layout.channels.find((c) => c.column === column);
     const own = layout.channels.some((c) => c.time === column);
     return {
       use: column === layout.time || own ? 'time' : (channel?.role ?? 'ignore'),
       scale: String(channel?.scale ?? 1),
     };
-  });
-
-/** What was said of the columns, as a layout; a time column counts for those after it. */
-function layoutOf(rows: readonly Row[], timeUnit: Layout['timeUnit'], step: string): Layout {
-  const times = rows.flatMap((r, k) => (r.use === 'time' ? [k] : []));
-  const [main = null] = times;
-  return {
-    time: main,
-    timeUnit,
-    step_s: (numberFrom(step) ?? 0) * 1e-6 || null,
-    channels: rows.flatMap(({ use, scale }, column) => {
-      if (use === 'time' || use === 'ignore') return [];
-      const own = times.filter((t) => t < column && t !== main).pop();
-      return [
-        { column, role: use, scale: figureFrom(scale) ?? 1, ...(own === undefined ? {} : { time: own }) },
-      ];
-    }),
-  };
-}
+  }),
+  timeUnit: layout.timeUnit,
+  step_us: '',
+});
 
 /** Which column of a file is what, with its first rows to look at. */
 export function ColumnWizard({ seen, take }: { seen: ColumnsSeen; take: (layout: Layout) => void }) {
-  const [rows, setRows] = useState(() => firstRows(seen));
-  const [timeUnit, setTimeUnit] = useState<Layout['timeUnit']>(seen.layout.timeUnit);
-  const [step, setStep] = useState('');
-  const put = (k: number, change: Partial<Row>) =>
-    setRows((all) => all.map((r, i) => (i === k ? { ...r, ...change } : r)));
+  const { typed, read, text, pick, submit } = useTypedForm(columnsSchema, guessed(seen));
+  const { rows } = typed;
   const noTime = rows.every((r) => r.use !== 'time');
-  const ready =
-    rows.some((r) => r.use !== 'time' && r.use !== 'ignore') && (!noTime || numberFrom(step) !== null);
   return (
-    <Box border="1px solid" borderColor="line" p="3" mb="4">
+    <chakra.form border="1px solid" borderColor="line" p="3" mb="4" onSubmit={submit(take)} noValidate>
       <Text fontFamily="heading" fontWeight="600" mb="2">
         {seen.count} samples in {seen.names.length} columns: what is each?
       </Text>
@@ -85,35 +76,29 @@ export function ColumnWizard({ seen, take }: { seen: ColumnsSeen; take: (layout:
               {seen.rows.map((r) => String(Number((r[k] ?? NaN).toPrecision(4)))).join('  ')} …
             </Text>
           </Box>
-          <Select
-            label={`“${name}” is`}
-            value={rows[k]?.use ?? 'ignore'}
-            onChange={(use) => put(k, { use })}
-            options={uses}
-          />
+          <Select label={`“${name}” is`} {...pick(`rows.${k}.use`)} options={uses} />
           {rows[k]?.use !== 'time' && rows[k]?.use !== 'ignore' && (
-            <NumberField
+            <Field
               label="One of it is"
+              figure
               unit={unitOfRole(rows[k]?.use ?? 'other')}
-              text={rows[k]?.scale ?? '1'}
-              set={(scale) => put(k, { scale })}
+              {...text(`rows.${k}.scale`)}
             />
           )}
         </Box>
       ))}
       <FieldGrid>
         {noTime ? (
-          <NumberField label="From one sample to the next" unit="µs" text={step} set={setStep} />
+          <Field label="From one sample to the next" figure unit="µs" {...text('step_us')} />
         ) : (
           <Select
             label="The time is in"
-            value={timeUnit}
-            onChange={setTimeUnit}
+            {...pick('timeUnit')}
             options={optionsOf({ s: 'seconds', ms: 'milliseconds', us: 'microseconds' })}
           />
         )}
       </FieldGrid>
-      <Primary disabled={!ready} onClick={() => take(layoutOf(rows, timeUnit, step))}>
+      <Primary type="submit" disabled={read === null}>
         Use these columns
       </Primary>
       <PlainTable heads={[...seen.names]}>
@@ -125,6 +110,6 @@ export function ColumnWizard({ seen, take }: { seen: ColumnsSeen; take: (layout:
           </tr>
         ))}
       </PlainTable>
-    </Box>
+    </chakra.form>
   );
 }

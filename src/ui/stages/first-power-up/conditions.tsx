@@ -2,7 +2,7 @@ import { Box, Text } from '@chakra-ui/react';
 import { formatSignificant } from '@/core/numerics/figures';
 import type { Assumed } from '@/core/power-up/waveform';
 import { FieldGrid } from '../../kit/section';
-import { Choice, NumberField, Select } from '../../kit/field';
+import { Choice, NumberField, Select, optionsOf } from '../../kit/field';
 import { figureFrom, numberFrom } from '../../kit/number-from';
 import { PlainTable } from '../../kit/plain-table';
 import { Tick } from '../../kit/tick';
@@ -84,11 +84,7 @@ export function ConditionsForm({
           label="It runs on"
           value={value.load}
           onChange={(load) => put({ load })}
-          options={[
-            { value: 'motor', label: 'its motor' },
-            { value: 'lamps', label: 'three lamps' },
-            { value: 'none', label: 'nothing' },
-          ]}
+          options={optionsOf({ motor: 'its motor', lamps: 'three lamps', none: 'nothing' })}
         />
       </Box>
       <FieldGrid min="170px">

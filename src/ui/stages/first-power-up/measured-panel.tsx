@@ -4,7 +4,7 @@ import type { Payload } from '@/core/logbook';
 import type { Running, WaveCase } from '@/core/power-up/waveform';
 import { Primary, Secondary } from '../../kit/buttons';
 import { FieldGrid, KeptNote, Section } from '../../kit/section';
-import { Choice, NumberField } from '../../kit/field';
+import { Choice, NumberField, optionsOf } from '../../kit/field';
 import { figureFrom } from '../../kit/number-from';
 import { keptConclusion, WaveConclusion } from './conclusion';
 import { useJudging, useWaveWorker } from './use-waves';
@@ -114,10 +114,7 @@ export function MeasuredPanel({
           label="Volts at the output by"
           value={meter}
           onChange={setMeter}
-          options={[
-            { value: 'wide', label: 'a wide-band meter' },
-            { value: 'filtered', label: 'a filtered range' },
-          ]}
+          options={optionsOf({ wide: 'a wide-band meter', filtered: 'a filtered range' })}
         />
       </Box>
       {rows(voltFields(meter))}

@@ -11,7 +11,7 @@ import type { JobState, Payload, PowerState } from '@/core/logbook';
 import { Primary, Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { FieldGrid, Section } from '../../kit/section';
-import { Choice, NumberField, Select } from '../../kit/field';
+import { Choice, NumberField, Select, optionsOf } from '../../kit/field';
 import { figureFrom, numberFrom } from '../../kit/number-from';
 import { PlainTable } from '../../kit/plain-table';
 import { WaveChart } from './wave-chart';
@@ -200,10 +200,7 @@ export function PlanPanel({
             label="Current is held down by"
             value={by}
             onChange={setBy}
-            options={[
-              { value: 'lamps', label: 'lamps in each line' },
-              { value: 'limit', label: 'a limited supply' },
-            ]}
+            options={optionsOf({ lamps: 'lamps in each line', limit: 'a limited supply' })}
           />
           {by === 'lamps' ? (
             <Select

@@ -2,7 +2,7 @@ import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import type { Figures, WaveCase } from '@/core/power-up/waveform';
 import { causesFor, figureUnit, figureWords } from '@/core/power-up/waveform-diagnosis';
-import { Choice, Select } from '../../kit/field';
+import { Choice, Select, optionsOf } from '../../kit/field';
 import { Section } from '../../kit/section';
 import { PlainTable } from '../../kit/plain-table';
 import { Slider } from '../../kit/slider';
@@ -99,10 +99,7 @@ export function ScopePanel({ sound, prechargeOhm }: { sound: WaveCase; precharge
           label="Side"
           value={side}
           onChange={setSide}
-          options={[
-            { value: 'input', label: 'lines and bus' },
-            { value: 'output', label: 'output' },
-          ]}
+          options={optionsOf({ input: 'lines and bus', output: 'output' })}
         />
       </Box>
       {sized !== undefined && (

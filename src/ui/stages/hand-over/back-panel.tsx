@@ -6,7 +6,7 @@ import type { StageProps } from '../../job-store/stage-props';
 import { SignButton } from '../../panels/sign-button';
 import { Caution } from '../../kit/caution';
 import { FieldGrid, Section } from '../../kit/section';
-import { Field } from '../../kit/field';
+import { TextField } from '../../kit/field';
 import { StateMark, type Mark } from '../../kit/state-mark';
 import { Tick } from '../../kit/tick';
 import { dateTime } from '../../kit/time';
@@ -105,19 +105,19 @@ export function HandOverPanel(props: StageProps & { swap: Swap | null }) {
               </Box>
             )}
             <FieldGrid min="220px">
-              <Field
+              <TextField
                 label="Who takes it over"
-                value={second}
+                text={second}
                 maxLength={200}
                 error={same && second !== '' ? 'The second name is somebody else' : undefined}
-                onChange={(e) => setSecond(e.target.value)}
+                set={setSecond}
               />
-              <Field
+              <TextField
                 label="Who that is"
-                value={secondIs}
+                text={secondIs}
                 maxLength={200}
                 hint="e.g. shift lead"
-                onChange={(e) => setSecondIs(e.target.value)}
+                set={setSecondIs}
               />
             </FieldGrid>
             <SignButton

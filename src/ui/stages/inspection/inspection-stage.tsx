@@ -5,7 +5,7 @@ import { lookItems, mustStayDead, type LookItem, type Payload, lookWords } from 
 import { Primary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { StageHead } from '../../kit/section';
-import { Choice, Field } from '../../kit/field';
+import { Choice, TextField } from '../../kit/field';
 import { Photos } from '../../kit/photos';
 import { StateMark } from '../../kit/state-mark';
 import type { StageProps } from '../../job-store/stage-props';
@@ -60,11 +60,11 @@ function Item({
         />
         {state === 'found' && (
           <Box mt="2" display="grid" gap="2">
-            <Field
+            <TextField
               label="What exactly?"
-              value={note}
+              text={note}
               maxLength={200}
-              onChange={(e) => setNote(e.target.value)}
+              set={setNote}
               onBlur={() => {
                 if (note.trim() !== (finding?.note ?? ''))
                   keep({ item, state: 'found', note: note.trim(), photos });

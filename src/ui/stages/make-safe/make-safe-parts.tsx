@@ -12,7 +12,7 @@ import type { Limits } from '@/core/bench/make-safe';
 import type { JobStore } from '../../job-store/use-job';
 import { Primary, Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
-import { Field } from '../../kit/field';
+import { TextField } from '../../kit/field';
 import { FieldGrid } from '../../kit/section';
 import { StateMark } from '../../kit/state-mark';
 import { clockTime } from '../../kit/time';
@@ -86,17 +86,17 @@ export function LockAndTag({
   return (
     <>
       <FieldGrid>
-        <Field
+        <TextField
           label="Isolated since"
           type="time"
-          value={isolatedAt}
-          onChange={(e) => setTypedTime(e.target.value)}
+          text={isolatedAt}
+          set={setTypedTime}
           disabled={disabled}
         />
-        <Field
+        <TextField
           label="Lock and tag"
-          value={tag}
-          onChange={(e) => setTag(e.target.value)}
+          text={tag}
+          set={setTag}
           placeholder="padlock 7, tag I. T."
           disabled={disabled}
           maxLength={200}

@@ -6,7 +6,7 @@ import type { Payload } from '@/core/logbook';
 import { sourceKinds, sourceWords, type SourceKind } from '@/core/bench/make-safe';
 import { Primary, Secondary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
-import { Field, NumberField, Select } from '../../kit/field';
+import { NumberField, Select, TextField } from '../../kit/field';
 import { StateMark, type Mark } from '../../kit/state-mark';
 
 interface StepProps {
@@ -83,10 +83,10 @@ export function MeterProof({
       }}
     >
       <FieldGrid>
-        <Field
+        <TextField
           label={`Known source, ${when}`}
-          value={source}
-          onChange={(e) => setSource(e.target.value)}
+          text={source}
+          set={setSource}
           disabled={disabled}
           hint="a live socket, a proving unit"
           maxLength={200}

@@ -6,7 +6,7 @@ import type { DriveModel, DriveType } from '@/core/equipment/catalogue';
 import type { Payload } from '@/core/logbook';
 import { Primary } from '../../kit/buttons';
 import { FieldGrid, KeptNote } from '../../kit/section';
-import { Choice, Field, Select } from '../../kit/field';
+import { Choice, Field, Select, optionsOf } from '../../kit/field';
 import { useTypedForm } from '../../kit/typed-form';
 import { TickBox } from '../../kit/tick';
 import { Photos } from '../../kit/photos';
@@ -112,19 +112,13 @@ export function DriveForm({
             label="Brake terminal"
             value={brake}
             onChange={setBrake}
-            options={[
-              { value: 'yes', label: 'yes' },
-              { value: 'no', label: 'no' },
-            ]}
+            options={optionsOf({ yes: 'yes', no: 'no' })}
           />
           <Choice
             label="Link or choke terminals"
             value={link}
             onChange={setLink}
-            options={[
-              { value: 'none', label: 'none' },
-              { value: 'link', label: 'yes' },
-            ]}
+            options={optionsOf({ none: 'none', link: 'yes' })}
           />
         </FieldGrid>
       )}

@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Secondary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
-import { Field } from '../../kit/field';
+import { TextField } from '../../kit/field';
 
 /** The kept plan as a calendar file, from when the machine is to stand. */
 export function CalendarLink({ jobId }: { jobId: string }) {
@@ -11,12 +11,7 @@ export function CalendarLink({ jobId }: { jobId: string }) {
   return (
     <Box mb="3">
       <FieldGrid min="240px">
-        <Field
-          label="The machine is to stand from"
-          type="datetime-local"
-          value={at}
-          onChange={(e) => setAt(e.target.value)}
-        />
+        <TextField label="The machine is to stand from" type="datetime-local" text={at} set={setAt} />
       </FieldGrid>
       {!Number.isNaN(time) && (
         <Secondary asChild>

@@ -2,7 +2,7 @@ import { Box, Text } from '@chakra-ui/react';
 import type { NamedTask } from '@/core/replacement/stop-plan';
 import { Secondary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
-import { Field, NumberField, Select } from '../../kit/field';
+import { NumberField, Select, TextField, optionsOf } from '../../kit/field';
 import { Tick } from '../../kit/tick';
 import { Disclosure } from '../../kit/why';
 
@@ -62,12 +62,12 @@ function OneTask({
   return (
     <Box as="li" borderBottom="1px solid" borderColor="line" py="2">
       <FieldGrid min="150px">
-        <Field
+        <TextField
           label={`${place}. Task`}
-          value={task.name}
+          text={task.name}
           maxLength={200}
           error={task.name.trim() === '' ? 'What is done?' : undefined}
-          onChange={(e) => change({ ...task, name: e.target.value })}
+          set={(text) => change({ ...task, name: text })}
         />
         <NumberField
           label={`Takes, task ${place}`}
@@ -80,11 +80,7 @@ function OneTask({
           label={`Machine, task ${place}`}
           value={task.needs}
           onChange={(needs) => change({ ...task, needs })}
-          options={[
-            { value: '', label: 'as it is' },
-            { value: 'stop', label: 'stopped' },
-            { value: 'isolated', label: 'isolated, hands in' },
-          ]}
+          options={optionsOf({ '': 'as it is', stop: 'stopped', isolated: 'isolated, hands in' })}
         />
         <Select
           label={`People, task ${place}`}

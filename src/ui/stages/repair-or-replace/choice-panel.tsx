@@ -15,7 +15,7 @@ import {
 import type { StageProps } from '../../job-store/stage-props';
 import { Secondary } from '../../kit/buttons';
 import { FieldGrid, KeptNote, Section } from '../../kit/section';
-import { Field, NumberField } from '../../kit/field';
+import { NumberField, TextField } from '../../kit/field';
 import { StateMark } from '../../kit/state-mark';
 import { Tick } from '../../kit/tick';
 import { dateTime } from '../../kit/time';
@@ -122,11 +122,11 @@ export function ChoicePanel({ store, catalogue, person }: StageProps) {
             />
             {out[c] !== undefined ? (
               <FieldGrid min="240px">
-                <Field
+                <TextField
                   label={`Why not: ${choiceNames[c].toLowerCase()}`}
-                  value={out[c]}
+                  text={out[c]}
                   maxLength={200}
-                  onChange={(e) => setOut({ ...out, [c]: e.target.value })}
+                  set={(text) => setOut({ ...out, [c]: text })}
                 />
               </FieldGrid>
             ) : (

@@ -5,11 +5,13 @@ import { unitsOf, type Swap } from '@/core/job/swap';
 import type { StageProps } from '../../job-store/stage-props';
 import { Primary, Secondary } from '../../kit/buttons';
 import { KeptNote, Section } from '../../kit/section';
+import { useTypedForm } from '../../kit/typed-form';
 import { PlainTable } from '../../kit/plain-table';
 import { StateMark, type Mark } from '../../kit/state-mark';
 import { Disclosure } from '../../kit/why';
 import { AskedForm } from './asked-form';
-import { typedUnit, unitFrom, UnitPicker } from './unit-picker';
+import { typedUnit, unitsSchema } from './typed-units';
+import { UnitPicker } from './unit-picker';
 
 const marks: Readonly<Record<FitRow['verdict'], Mark>> = {
   fits: 'sound',
@@ -35,28 +37,28 @@ const order = ['does-not', 'ask', 'adapts', 'fits'] as const;
 /** What comes out, what goes in, what the place asks, and row by row whether that fits. */
 export function FitPanel({ jobId, store, catalogue, swap }: StageProps & { swap: Swap | null }) {
   const units = unitsOf(store.state);
-  const [old, setOld] = useState(() => typedUnit(units?.old ?? null));
-  const [next, setNext] = useState(() => typedUnit(units?.next ?? null));
+  const form = useTypedForm(unitsSchema(catalogue), {
+    old: typedUnit(units?.old ?? null),
+    next: typedUnit(units?.next ?? null),
+  });
   const [kept, setKept] = useState<string | null>(null);
-  const [oldUnit, nextUnit] = [unitFrom(old, catalogue), unitFrom(next, catalogue)];
   const fit = swap?.fit ?? null;
-  const sized = nextUnit !== null && nextUnit !== undefined && nextUnit.typeId !== null;
+  const sized = (form.read?.next?.typeId ?? null) !== null;
+  const keep = form.submit((read) => {
+    store.record('swap.units', read);
+    setKept('Both are kept.');
+  });
   return (
     <>
       <Section title="Out and in">
-        <UnitPicker label="Comes out" catalogue={catalogue} typed={old} set={setOld} />
-        <UnitPicker label="Goes in" catalogue={catalogue} typed={next} set={setNext} />
-        <Primary
-          disabled={oldUnit === null || oldUnit === undefined || nextUnit === null}
-          onClick={() => {
-            if (oldUnit === null || oldUnit === undefined || nextUnit === null) return;
-            store.record('swap.units', { old: oldUnit, next: nextUnit ?? null });
-            setKept('Both are kept.');
-          }}
-        >
-          Keep both units
-        </Primary>
-        <KeptNote text={kept} />
+        <form onSubmit={keep} noValidate>
+          <UnitPicker label="Comes out" side="old" {...{ catalogue, form }} />
+          <UnitPicker label="Goes in" side="next" {...{ catalogue, form }} />
+          <Primary type="submit" disabled={form.read === null}>
+            Keep both units
+          </Primary>
+          <KeptNote text={kept} />
+        </form>
       </Section>
       {fit === null || swap === null ? (
         <Text mb="3">Say what goes in: then every row is judged.</Text>

@@ -13,7 +13,7 @@ import {
 import { Primary, Secondary } from '../../../kit/buttons';
 import { Caution } from '../../../kit/caution';
 import { StageHead } from '../../../kit/section';
-import { Choice, Field } from '../../../kit/field';
+import { Choice, TextField } from '../../../kit/field';
 import { StateMark, type Mark } from '../../../kit/state-mark';
 import type { JobStore } from '../../../job-store/use-job';
 import { MeterReadings } from './meter-readings';
@@ -51,11 +51,11 @@ function Begin({ begin }: { begin: (kind: ModuleKind, name: string) => void }) {
     >
       <Choice label="What is on the bench" options={kinds} value={kind} onChange={setKind} />
       <Box my="3" maxW="420px">
-        <Field
+        <TextField
           label="Which one"
           hint="position in the drive, or what is printed on it"
-          value={name}
-          onChange={(e) => setName(e.target.value)}
+          text={name}
+          set={setName}
           maxLength={200}
         />
       </Box>

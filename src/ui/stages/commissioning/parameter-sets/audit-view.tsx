@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import type { JobState } from '@/core/logbook';
 import type { Control } from '@/core/equipment/catalogue';
 import { auditSet, type AuditFinding, type UnitSet } from '@/core/parameter-sets/parameters';
-import { Choice } from '../../../kit/field';
+import { Choice, optionsOf } from '../../../kit/field';
 import { StateMark, type Mark } from '../../../kit/state-mark';
 import { Disclosure } from '../../../kit/why';
 
@@ -75,10 +75,7 @@ export function AuditView({
             label={`Jumper of ${mark}: ${where ?? ''}`}
             value={jumpers[id] ?? null}
             onChange={(position) => jumper(id, position)}
-            options={[
-              { value: 'V', label: 'volts' },
-              { value: 'mA', label: 'current' },
-            ]}
+            options={optionsOf({ V: 'volts', mA: 'current' })}
           />
         </Box>
       ))}

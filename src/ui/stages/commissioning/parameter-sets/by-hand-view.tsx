@@ -7,7 +7,7 @@ import { findEntries } from '@/core/parameter-sets/parameters';
 import { ActRow } from '../../../kit/act-row';
 import { Secondary } from '../../../kit/buttons';
 import { Section } from '../../../kit/section';
-import { Field } from '../../../kit/field';
+import { TextField } from '../../../kit/field';
 import { PlainTable } from '../../../kit/plain-table';
 import { dateTime } from '../../../kit/time';
 import type { WriteWish } from '../../../drive-link/use-write';
@@ -40,12 +40,12 @@ export function ByHandView({
   return (
     <>
       <Box maxW="520px" mb="2">
-        <Field
+        <TextField
           label="What it does, or the number you remember"
           hint="reverse, ramp, 45, top speed"
-          value={text}
+          text={text}
           maxLength={60}
-          onChange={(e) => setText(e.target.value)}
+          set={setText}
         />
       </Box>
       <Text role="status" mb="2">

@@ -7,7 +7,7 @@ import { readSetText } from '@/core/parameter-sets/set-files';
 import { useControl } from '../../../drive-link/use-control';
 import { Primary } from '../../../kit/buttons';
 import { FieldGrid } from '../../../kit/section';
-import { Field, NumberField, LongField, Select } from '../../../kit/field';
+import { NumberField, LongField, Select, TextField } from '../../../kit/field';
 import { numberFrom } from '../../../kit/number-from';
 import { textOfFile } from '../../../kit/read-text';
 import { StateMark } from '../../../kit/state-mark';
@@ -54,13 +54,7 @@ export function ImportForm({
         />
         <NumberField label="Rated output of that unit" unit="A" text={amps} set={setAmps} />
         <NumberField label="Rated power of that unit" unit="kW" text={kilowatts} set={setKilowatts} />
-        <Field
-          label="Called"
-          value={name}
-          maxLength={200}
-          hint="e.g. backup of March"
-          onChange={(e) => setName(e.target.value)}
-        />
+        <TextField label="Called" text={name} maxLength={200} hint="e.g. backup of March" set={setName} />
       </FieldGrid>
       <LongField
         label="Numbers and values"

@@ -5,7 +5,7 @@ import type { Payload } from '@/core/logbook';
 import type { LibrarySet } from '@/core/parameter-sets/set-files';
 import { ActRow } from '../../../kit/act-row';
 import { Secondary } from '../../../kit/buttons';
-import { Field } from '../../../kit/field';
+import { TextField } from '../../../kit/field';
 import { StateMark } from '../../../kit/state-mark';
 import { dateTime } from '../../../kit/time';
 import { call } from '../../../api/call';
@@ -72,12 +72,7 @@ export function LibraryView({
   return (
     <>
       <Box maxW="520px" mb="2">
-        <Field
-          label="Machine, serial number, type or name"
-          value={text}
-          maxLength={80}
-          onChange={(e) => setText(e.target.value)}
-        />
+        <TextField label="Machine, serial number, type or name" text={text} maxLength={80} set={setText} />
       </Box>
       <Text role="status" mb="2" color={trouble !== null || failed !== null ? 'failed' : undefined}>
         {failed ?? trouble ?? (sets === null ? 'Looking…' : `${sets.length} sets, this machine’s first.`)}

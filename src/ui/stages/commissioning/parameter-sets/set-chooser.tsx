@@ -12,7 +12,7 @@ import {
 } from '@/core/parameter-sets/set-files';
 import { useState } from 'react';
 import { Primary, Secondary } from '../../../kit/buttons';
-import { Field, Select } from '../../../kit/field';
+import { Select, TextField } from '../../../kit/field';
 import { saveText } from '../../../kit/save-text';
 import { StateMark } from '../../../kit/state-mark';
 import { dateTime } from '../../../kit/time';
@@ -115,12 +115,12 @@ export function SetChooser({
       {why !== null && (
         <Box display="flex" gap="2" mt="2" alignItems="end" flexWrap="wrap">
           <Box flex="1 1 260px" maxW="420px">
-            <Field
+            <TextField
               label="Why is it the one to go back to?"
               hint="e.g. machine ran with it for a week"
-              value={why}
+              text={why}
               maxLength={200}
-              onChange={(e) => setWhy(e.target.value)}
+              set={setWhy}
             />
           </Box>
           <Primary

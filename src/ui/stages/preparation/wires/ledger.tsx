@@ -7,7 +7,7 @@ import type { StageProps } from '../../../job-store/stage-props';
 import { Primary, Secondary } from '../../../kit/buttons';
 import { Caution } from '../../../kit/caution';
 import { KeptNote, Section } from '../../../kit/section';
-import { Choice } from '../../../kit/field';
+import { Choice, optionsOf } from '../../../kit/field';
 import { StateMark } from '../../../kit/state-mark';
 import { Tick } from '../../../kit/tick';
 import { FacingStrips } from './facing-strips';
@@ -153,12 +153,7 @@ export function Ledger({ jobId, store, swap }: StageProps & { swap: Swap }) {
               hideLabel
               value={show}
               onChange={setShow}
-              options={[
-                { value: 'all', label: 'all' },
-                { value: 'open', label: 'to settle' },
-                { value: 'control', label: 'control' },
-                { value: 'power', label: 'power' },
-              ]}
+              options={optionsOf({ all: 'all', open: 'to settle', control: 'control', power: 'power' })}
             />
           )}
         </Box>

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { JobStore } from '../../../job-store/use-job';
 import { Secondary } from '../../../kit/buttons';
 import { FieldGrid, Section } from '../../../kit/section';
-import { Field } from '../../../kit/field';
+import { TextField } from '../../../kit/field';
 import { Photos } from '../../../kit/photos';
 
 /** Photographs of a terminal by itself: a whole strip, a jumper, a selector. */
@@ -30,19 +30,14 @@ export function TerminalPhotos({ store, marks }: { store: JobStore; marks: reado
         </Box>
       )}
       <FieldGrid min="180px">
-        <Field
+        <TextField
           label="Terminal, selector or jumper"
-          value={mark}
+          text={mark}
           maxLength={12}
           list="marks-old"
-          onChange={(e) => setMark(e.target.value)}
+          set={setMark}
         />
-        <Field
-          label="What is to be seen"
-          value={note}
-          maxLength={200}
-          onChange={(e) => setNote(e.target.value)}
-        />
+        <TextField label="What is to be seen" text={note} maxLength={200} set={setNote} />
       </FieldGrid>
       <datalist id="marks-old">
         {marks.map((m) => (

@@ -4,7 +4,7 @@ import type { JobStore } from '../../../job-store/use-job';
 import { isOpen, type LedgerWire, type UnitTerminal, type WirePlacement } from '@/core/replacement/wires';
 import { Secondary } from '../../../kit/buttons';
 import { FieldGrid } from '../../../kit/section';
-import { Field, Select } from '../../../kit/field';
+import { Select, TextField } from '../../../kit/field';
 
 /** What a person decides about a wire: another terminal than the proposed one, taking an unknown one on, taking it out of the ledger. */
 export function WireDecision({
@@ -52,12 +52,12 @@ export function WireDecision({
             })),
           ]}
         />
-        <Field
+        <TextField
           label="Reason"
-          value={reason}
+          text={reason}
           maxLength={200}
           hint="Who said so, or what was seen"
-          onChange={(e) => setReason(e.target.value)}
+          set={setReason}
         />
       </FieldGrid>
       <Box display="flex" gap="2" flexWrap="wrap">

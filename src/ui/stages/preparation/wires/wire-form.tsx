@@ -35,11 +35,9 @@ export function WireForm({
   const { typed, read, text, set, submit } = form;
   const roleAt = (mark: string) => terminals.find((t) => t.mark === mark.trim())?.role ?? null;
   const from = text('from');
-  const typeFrom: typeof from.onChange = (event) => {
-    const after = event.target.value;
+  const followTerminal = (after: string) => {
     if (typed.role === (roleAt(typed.from) ?? 'unknown') || typed.role === 'unknown')
       set('role', roleAt(after) ?? 'unknown');
-    return from.onChange(event);
   };
   return (
     <form
@@ -56,7 +54,10 @@ export function WireForm({
           autoFocus
           hint={quick ? undefined : 'Empty: it hangs loose'}
           {...from}
-          onChange={(e) => void typeFrom(e)}
+          onChange={(e) => {
+            followTerminal(e.target.value);
+            void from.onChange(e);
+          }}
         />
         <Field label="Ferrule" figure inputMode="text" maxLength={60} {...text('ferrule')} />
         <datalist id={`marks-${id}`}>
