@@ -12,7 +12,7 @@ import type { InsulationThen } from '../core/motor/motor-history';
 import type { LibrarySet } from '../core/parameter-sets/set-files';
 import { runDeeds, runStates, type WriteLine } from '../core/parameter-sets/write-run';
 import { captureSchema } from '../core/power-up/capture/schema';
-import type { RigState } from './rig-state';
+import { rigOrderSchema, type RigState } from './rig-state';
 import { drivesSchema } from './target';
 
 /** An answer that core types describe: the server makes it of them, so it is not parsed again. */
@@ -100,7 +100,8 @@ const file = z.string().max(1_000_000);
 const kB = 1024;
 const MB = 1024 * kB;
 
-interface Route {
+/** What a route takes, who may ask, and what it answers. */
+export interface Route {
   /** Absent: the request has no body, or bytes of a file. */
   body?: z.ZodType;
   /** Of the body, in characters. */
@@ -245,7 +246,11 @@ export const contract = {
     status: 201,
   },
   'GET /api/v1/rig': { answer: answerOf<RigState>() },
-  'POST /api/v1/rig': { body: z.unknown(), heaviest: 256_000, answer: answerOf<RigState>() },
+  'POST /api/v1/rig': {
+    body: rigOrderSchema,
+    heaviest: 256_000,
+    answer: answerOf<RigState>(),
+  },
 } as const satisfies Record<string, Route>;
 
 /** The contract as a type. */

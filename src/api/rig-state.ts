@@ -1,4 +1,10 @@
+import { z } from 'zod';
 import type { Live } from '../core/equipment/drive-words';
+
+/** An order to the rig of the simulated drive. Any: the rig itself says which it knows. */
+export const rigOrderSchema = z.record(z.string(), z.unknown());
+/** The same as a type. */
+export type RigOrder = z.infer<typeof rigOrderSchema>;
 
 /** The rig of the simulated drive, as its server tells it. */
 export interface RigState {

@@ -40,6 +40,17 @@ describe('the gate before the bench', () => {
     expect(lockOf(j).open).toBe(false);
   });
 
+  it('is left as it was by a step that is refused, whoever tries it', () => {
+    const j = proven();
+    j.add('safety.meter', { when: 'before', source: 'socket', volts: 2 }, { by: odo });
+    j.add('safety.figure', { point: 'no such point', quantity: 'dc', volts: 0 }, { by: odo });
+    j.add('safety.discharged', { startVolts: 560, ohm: 1000 }, { by: pip });
+    const state = fold(j.entries, context);
+    expect(state.log.slice(-3).every(({ void: reason }) => reason !== undefined)).toBe(true);
+    expect(state.safety).toEqual(fold(proven().entries, context).safety);
+    expect(lockOf(j).open).toBe(true);
+  });
+
   it('lapses after half an hour without an entry, not while work goes on', () => {
     const j = proven();
     for (let i = 0; i < 10; i += 1) j.add('static.reading', reading(), { after: 20 * 60 });

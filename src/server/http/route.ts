@@ -1,10 +1,10 @@
-import type * as z from 'zod';
 import {
   contract,
   type AnswerOf,
   type ParamsOf,
   type ParsedBodyOf,
   type QueryOf,
+  type Route,
   type RouteKey,
 } from '../../api/contract';
 import type { Person } from '../../core/logbook';
@@ -21,16 +21,6 @@ export interface Asked<K extends RouteKey> {
   request: Request;
 }
 
-interface RouteOptions {
-  body?: z.ZodType;
-  heaviest?: number;
-  query?: z.ZodType;
-  may?: { role: 'technician' | 'lead'; refusal: string };
-  status?: number;
-}
-
-const routes: Readonly<Record<string, RouteOptions & { answer: z.ZodType }>> = contract;
-
 const mayAsk = ({ role }: Person, wanted: 'technician' | 'lead'): boolean =>
   wanted === 'lead' ? role === 'lead' : role !== 'apprentice';
 
@@ -44,13 +34,8 @@ export const jsonRoute = <K extends RouteKey>(
   headers: Record<string, string> = {},
 ) =>
   guardedRoute(async (request: Request, context: { params: Promise<Record<string, string>> }) => {
-    const {
-      body: bodySchema,
-      heaviest = 0,
-      query: querySchema,
-      may,
-      status = 200,
-    }: RouteOptions = routes[key] ?? {};
+    const route: Route = contract[key];
+    const { body: bodySchema, heaviest = 0, query: querySchema, may, status = 200 } = route;
     if (may !== undefined && !mayAsk(await currentPerson(), may.role)) throw new HttpError(403, may.refusal);
     const search = Object.fromEntries(new URL(request.url).searchParams);
     const query: unknown = querySchema?.parse(search);

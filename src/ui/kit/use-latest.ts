@@ -1,5 +1,6 @@
 import type { Remote } from 'comlink';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
+import { newestOnly } from './newest-only';
 import { ownJson } from './own-json';
 import { useWorker, WorkerStopped } from './use-worker';
 
@@ -20,42 +21,27 @@ export function useLatest<Api, Wish, Answer>(
     failed: false,
   });
   const { ask: askWorker } = useWorker<Api>(start);
-  const wanted = useRef<string | null>(null);
-  const running = useRef(false);
-  const how = useRef(ask);
-
-  useEffect(
-    () => () => {
-      wanted.current = null;
-    },
-    [],
+  const [how] = useState(() => ask);
+  const queue = useMemo(
+    () =>
+      newestOnly<string>(async (of) => {
+        try {
+          const came = await askWorker((worker) => how(worker, ownJson<Wish>(of)));
+          setState({ answer: came, of, failed: false });
+        } catch (error) {
+          // Stopped: the component is gone.
+          if (!(error instanceof WorkerStopped)) setState((s) => ({ ...s, failed: true }));
+        }
+      }),
+    [askWorker, how],
   );
+  useEffect(() => () => queue.drop(), [queue]);
 
   // A wish may carry a whole drive type: it is written out when it is another one, not with every drawing.
   const key = useMemo(() => (wish === null ? null : JSON.stringify(wish)), [wish]);
   useEffect(() => {
-    if (key === null) return;
-    wanted.current = key;
-    const answer = async (of: string): Promise<void> => {
-      try {
-        const came = await askWorker((worker) => how.current(worker, ownJson<Wish>(of)));
-        setState({ answer: came, of, failed: false });
-      } catch (error) {
-        // Stopped: the component is gone.
-        if (!(error instanceof WorkerStopped)) setState((s) => ({ ...s, failed: true }));
-      }
-    };
-    const run = async () => {
-      if (running.current) return;
-      running.current = true;
-      for (let asked = wanted.current; asked !== null; asked = wanted.current) {
-        wanted.current = null;
-        await answer(asked);
-      }
-      running.current = false;
-    };
-    void run();
-  }, [key, askWorker]);
+    if (key !== null) queue.ask(key);
+  }, [key, queue]);
   return {
     answer: state.answer,
     failed: state.failed,

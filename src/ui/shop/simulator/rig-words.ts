@@ -1,10 +1,10 @@
-import type { RigState } from '@/api/rig-state';
+import type { RigOrder, RigState } from '@/api/rig-state';
 
 export interface Hidden {
   name: string;
   /** What it looks like from the display; the trainee gets no more. */
   looks: string;
-  order: (rig: RigState) => unknown;
+  order: (rig: RigState) => RigOrder;
 }
 
 const withRun = (rig: RigState, more: Record<string, boolean> = {}) => {

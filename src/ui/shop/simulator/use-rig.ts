@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useState } from 'react';
-import type { RigState } from '@/api/rig-state';
+import type { RigOrder, RigState } from '@/api/rig-state';
 import { call } from '../../api/call';
 
 /** How often the rig is looked at, ms. */
@@ -9,7 +9,7 @@ const look_ms = 800;
 export function useRig() {
   const [rig, setRig] = useState<RigState | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
-  const ask = useCallback(async (order: unknown): Promise<boolean> => {
+  const ask = useCallback(async (order: RigOrder | null): Promise<boolean> => {
     const answer =
       order === null ? await call('GET /api/v1/rig', {}) : await call('POST /api/v1/rig', { body: order });
     if (!answer.ok) {

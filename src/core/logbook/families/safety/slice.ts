@@ -25,6 +25,7 @@ import {
 /** A meter that shows less than this on a known source is not proven, V. */
 const leastProving_V = 5;
 
+/** Of the state as it was settled for the entry; a refused entry leaves what was before that. */
 type Step = { state: SafetyState } | { void: string };
 
 const ownKinds = [
