@@ -30,7 +30,7 @@ export const anyMeter = (random: () => number): Meter => {
   return { testCurrent_mA: 0.5 + random(), openCircuit_V: ceiling_V + 0.8, ceiling_V, resolution_V: 0.001 };
 };
 
-/** Devices of one unit: a family offset, and each device off its sisters a little. */
+/** Devices of one unit: a family offset, and each device a little off its peers. */
 export function anyDevices(random: () => number, on: Stage): Partial<Record<Position, DeviceLaw>> {
   const offset = new Map<Family, number>();
   const scatter = 0.04 + 0.08 * random();

@@ -108,7 +108,7 @@ test('four captures are named rightly, laid on the computed picture and kept', a
     await conclusion(page).evaluate((box) => box.scrollIntoView({ block: 'start' }));
     await picture(page, 'capture');
   });
-  await test.step('COMTRADE: a diode open; one file alone is told', async () => {
+  await test.step('COMTRADE: a diode open; one file alone is refused', async () => {
     await capture(page, ['winch-diode.cfg']);
     await expect(
       page.getByRole('alert').filter({ hasText: 'choose the .cfg and the .dat together' }),
@@ -161,7 +161,7 @@ test('four captures are named rightly, laid on the computed picture and kept', a
   expect(errors).toEqual([]);
 });
 
-test('a computing part that cannot be loaded is told, and tried again', async ({ page }) => {
+test('a computing part that cannot be loaded is reported, and tried again', async ({ page }) => {
   await visit(page, stageOf(await copyOf(page.request, southWinch, [probes])));
   await page.route(/worker/i, (route) => route.abort());
   await part(page, 'Measured');

@@ -5,6 +5,19 @@ import { winchReady } from './rig';
 import { expect, test } from './test';
 import { findAndRead, jobWith } from './trace';
 
+/** Opens one panel of a row after the other, and what more can be opened in it. */
+async function everyPanel(page: Page, group: string, more: readonly string[], where: string): Promise<void> {
+  const panels = page.getByRole('group', { name: group, exact: true }).getByRole('button');
+  for (const panel of await panels.all()) {
+    await panel.click();
+    for (const name of more) {
+      const opener = page.getByRole('button', { name });
+      if ((await opener.count()) > 0) await opener.click();
+    }
+    await axe(page, where);
+  }
+}
+
 for (const [path, group] of [
   ['decide', 'Decide'],
   ['prepare', 'Prepare'],
@@ -15,32 +28,14 @@ for (const [path, group] of [
     test.setTimeout(120_000);
     await choosePerson(page, ines);
     await visit(page, `/jobs/${netDrumSwap}/${path}`);
-    for (const panel of await page
-      .getByRole('group', { name: group, exact: true })
-      .getByRole('button')
-      .all()) {
-      await panel.click();
-      for (const more of ['Add a wire', 'What a swap usually takes']) {
-        const opener = page.getByRole('button', { name: more });
-        if ((await opener.count()) > 0) await opener.click();
-      }
-      await axe(page, path);
-    }
+    await everyPanel(page, group, ['Add a wire', 'What a swap usually takes'], path);
   });
 
 test('axe finds nothing in any panel of the trace page', async ({ page }) => {
   test.setTimeout(120_000);
   await choosePerson(page, ines);
   await visit(page, `/jobs/${winch}/trace`);
-  const panels = page.getByRole('group', { name: 'What to do' }).getByRole('button');
-  for (const panel of await panels.all()) {
-    await panel.click();
-    for (const more of ['Walk a loop', 'Temporary jumper']) {
-      const opener = page.getByRole('button', { name: more });
-      if ((await opener.count()) > 0) await opener.click();
-    }
-    await axe(page, 'trace');
-  }
+  await everyPanel(page, 'What to do', ['Walk a loop', 'Temporary jumper'], 'trace');
 });
 
 /** Every panel of a start-up that was begun, with sets and a failed test. */

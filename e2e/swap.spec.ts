@@ -121,7 +121,7 @@ test('prepared: every wire known or taken on, labels that a camera reads, a stop
   await page.getByRole('button', { name: 'Keep this wire' }).click();
   await expect(settle).not.toContainText('it feeds Shellfish');
 
-  // In haste: terminal and ferrule, then the next one; a file that is no picture is refused and said.
+  // A quick note: terminal and ferrule, then the next one; a file that is no picture is refused.
   await page.getByRole('button', { name: 'Note in haste' }).click();
   await page.getByRole('combobox', { name: 'Old terminal' }).fill('CM');
   await page.getByRole('textbox', { name: 'Ferrule' }).fill('108');

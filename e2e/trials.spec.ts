@@ -150,7 +150,7 @@ test('a loop is walked, a jumper stands in the register and holds the signature'
   await expect(page.getByText('Walk of X3 kept.')).toBeVisible();
 
   await page.getByRole('button', { name: 'Temporary jumper' }).click();
-  const form = page.getByRole('region', { name: 'Before a remedy' });
+  const form = page.getByRole('form', { name: 'Before a remedy' });
   await form.getByRole('radio', { name: 'existing' }).check();
   await form
     .getByRole('group', { name: /wire landed at X3/ })
@@ -169,7 +169,8 @@ test('a loop is walked, a jumper stands in the register and holds the signature'
     .getByRole('combobox', { name: 'What does the loop watch over?' })
     .selectOption('level-or-pressure');
   await form.getByRole('button', { name: 'Enter it in the register' }).click();
-  await expect(form.getByRole('alert')).toContainText('who accepts the risk');
+  await expect(form.getByText('Reason, who accepts the risk')).toBeVisible();
+  await expect(form.getByText('Say why')).toBeVisible();
   await form.getByRole('textbox', { name: 'Reason' }).fill('level switch ordered');
   await form.getByRole('textbox', { name: 'Who accepts the risk' }).fill('A. Fenn, works manager');
   await form.getByRole('button', { name: 'Enter it in the register' }).click();

@@ -2,7 +2,7 @@ import { expect, test } from './test';
 import { alive, choosePerson, choosePlan, ines, pdfText, picture, visit, watchConsole, winch } from './demo';
 import { answerSources, lockAndTag, proveMeter, read, takeFigures } from './hands';
 
-// One unit: its upper diode on L2 blown in a supply surge, one lower diode off its sisters at first.
+// One unit: its upper diode on L2 blown in a supply surge, one lower diode off its peers at first.
 const forward = [
   '0.648',
   '0.449',

@@ -45,7 +45,7 @@ export const isThere = ({ fitted, values }: Settings, { needs }: Parameter): boo
   needs === undefined ||
   ('option' in needs ? fitted.includes(needs.option) : needs.is.includes(values[needs.number] ?? NaN));
 
-/** Writes one parameter, with all that hangs on it. */
+/** Writes one parameter, with all that depends on it. */
 export function writeSetting(
   settings: Settings,
   p: Parameter,

@@ -138,7 +138,7 @@ describe('runs under load', () => {
     j.add('power.measured', measured('sound'));
     expect(level(j)).toBe('yes');
   });
-  it('hangs on nothing that says nothing', () => {
+  it('depends on nothing that says nothing', () => {
     const j = on();
     j.add('power.measured', measured('nothing-measured'));
     expect(level(j)).toBe('not tested');

@@ -88,7 +88,7 @@ describe('temporary jumpers', () => {
 });
 
 describe('values written to the drive', () => {
-  it('a trial stands open until it is put back', () => {
+  it('a trial is open until it is put back', () => {
     const j = begun();
     const asked = j.add('drive.write-asked', write());
     j.add('drive.write-done', { asked, found: 0 });

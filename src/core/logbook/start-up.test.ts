@@ -125,7 +125,7 @@ describe('the signature of the start-up sheet', () => {
   });
 });
 
-describe('what stands open', () => {
+describe('open issues', () => {
   const jumper = (differs: Partial<Payload<'jumper.set'>> = {}): Payload<'jumper.set'> => ({
     form: 'jumper',
     where: 'X1 to X7',
@@ -177,7 +177,7 @@ describe('what stands open', () => {
     expect(stateOf(k).log.at(-1)?.void).toMatch(/is over/);
   });
 
-  it('is told on the board as long as it is not settled', () => {
+  it('is shown on the board as long as it is not settled', () => {
     const j = ready();
     const id = j.add('jumper.set', jumper());
     j.add('startup.signed', until(named(j)));

@@ -32,7 +32,7 @@ const wire = (n: number, changed: Partial<Payload<'wire.noted'>> = {}): Payload<
 });
 const idOf = (n: number) => wire(n).wire;
 
-describe('the ledger of wires', () => {
+describe('the wire list', () => {
   it('keeps one line a wire: the newest note, with its ticks and what was chosen for it', () => {
     const j = proven();
     j.add('wire.noted', wire(1));
@@ -115,7 +115,7 @@ describe('the old unit', () => {
 });
 
 describe('the stop', () => {
-  it('is told task by task, by the clock of the server', () => {
+  it('is timed task by task, by the clock of the server', () => {
     const j = job();
     j.add('stop.task', { task: 'out', did: 'begun' });
     expect(lastVoid(j)).toContain('no such task');

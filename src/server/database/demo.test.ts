@@ -1,4 +1,4 @@
-/** The demo and what hangs on it, against the test cluster (DATABASE_URL). */
+/** The demo and what depends on it, against the test cluster (DATABASE_URL). */
 import sharp from 'sharp';
 import { benchLock, fold } from '../../core/logbook';
 import { greatestLimits } from '../../core/bench/make-safe';

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { figureFrom, numberFrom } from './number-from';
 
-/** A field read by `read`; what it cannot read is told by `problem`. */
+/** A field read by `read`; `problem` is the error for what it cannot read. */
 const readBy = (read: (text: string) => number | null, problem: string) =>
   z.string().transform((text, context): number => {
     const value = read(text);

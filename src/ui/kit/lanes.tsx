@@ -1,10 +1,9 @@
-import { Box } from '@chakra-ui/react';
 import { bisector, curveStepAfter, extent, line, scaleLinear } from 'd3';
 import { useState } from 'react';
+import { ChartFrame, ReadingLine } from './chart-frame';
 import { LaneHandle, type Handle } from './lane-handle';
 import { PlainTable } from './plain-table';
 import { TimeAxis } from './time-axis';
-import { Disclosure } from './why';
 import { YTicks } from './y-ticks';
 
 const width = 720;
@@ -72,7 +71,6 @@ export function Lanes<S extends { at_s: number }>({
   /** Moments that can be moved. */
   handles?: readonly Handle[];
 }) {
-  const [hover, setHover] = useState<number | null>(null);
   const [held_s, setHeld_s] = useState<number | null>(null);
   const first = samples[0]?.at_s ?? 0;
   const ends = samples[samples.length - 1]?.at_s ?? 1;
@@ -82,106 +80,15 @@ export function Lanes<S extends { at_s: number }>({
   const height = series.length * lane + grips + inset.bottom;
   const x = scaleLinear([first, Math.max(last, first + 10)], [inset.left, width - inset.right]);
   const nearest = bisector((s: S) => s.at_s).center;
-  const shown = hover === null ? samples[samples.length - 1] : samples[hover];
   return (
-    <Box as="figure">
-      <Box overflowX="auto" tabIndex={0} role="group" aria-label={name}>
-        <svg
-          viewBox={`0 0 ${width} ${height}`}
-          style={{ width: '100%', minWidth: 540, display: 'block' }}
-          // An image hides what can be taken hold of in it.
-          role={handles.length > 0 ? 'group' : 'img'}
-          aria-label={`${series.map((s) => s.name).join(', ')} over ${(last - first).toFixed(0)} seconds`}
-          onPointerMove={(e) => {
-            const box = e.currentTarget.getBoundingClientRect();
-            const at = x.invert(((e.clientX - box.left) / box.width) * width);
-            setHover(samples.length === 0 ? null : nearest(samples, at));
-          }}
-          onPointerLeave={() => setHover(null)}
-        >
-          {series.map((one, i) => {
-            const points = samples.flatMap((s) => {
-              const value = one.of(s);
-              return value === null ? [] : [{ at_s: s.at_s, value }];
-            });
-            const top = i * lane + 8;
-            const y = scaleLinear(
-              rangeOf(
-                [...points.map((p) => p.value), ...(one.limit === undefined ? [] : [one.limit.value])],
-                one.unit,
-              ),
-              [top + lane - 16, top + 20],
-            );
-            const path = line<{ at_s: number; value: number }>()
-              .x((p) => x(p.at_s))
-              .y((p) => y(p.value));
-            const now = shown === undefined ? null : one.of(shown);
-            return (
-              <g key={one.id}>
-                <YTicks
-                  ticks={one.unit === 'bit' ? [0, 1] : y.ticks(3)}
-                  y={y}
-                  left={inset.left}
-                  right={width - inset.right}
-                />
-                {one.limit !== undefined && <LimitLine at={y(one.limit.value)} name={one.limit.name} />}
-                <path
-                  d={(one.unit === 'bit' ? path.curve(curveStepAfter) : path)(points) ?? ''}
-                  fill="none"
-                  stroke="var(--chakra-colors-ink)"
-                  strokeWidth="2"
-                />
-                <text x={inset.left + 6} y={top + 10} fontSize="13" fill="var(--chakra-colors-ink)">
-                  {one.name}
-                  {one.unit === 'bit' || one.unit === '' ? '' : `, ${one.unit}`}
-                  {now === null ? '' : `: ${Number(now.toFixed(2))}`}
-                </text>
-              </g>
-            );
-          })}
-          {marks.map((m) => (
-            <g key={m.name}>
-              <line
-                x1={x(m.at_s)}
-                x2={x(m.at_s)}
-                y1={4}
-                y2={height - inset.bottom}
-                stroke="var(--chakra-colors-failed)"
-                strokeWidth="1.6"
-              />
-              <text
-                x={x(m.at_s) - 5}
-                y={16}
-                textAnchor="end"
-                fontSize="12.5"
-                fill="var(--chakra-colors-failed)"
-              >
-                {m.name}
-              </text>
-            </g>
-          ))}
-          {handles.map((h) => (
-            <LaneHandle
-              key={h.name}
-              handle={h}
-              x={x}
-              bottom={height - inset.bottom}
-              holding={(held) => setHeld_s(held ? last : null)}
-            />
-          ))}
-          {shown !== undefined && hover !== null && (
-            <line
-              x1={x(shown.at_s)}
-              x2={x(shown.at_s)}
-              y1={4}
-              y2={height - inset.bottom}
-              stroke="var(--chakra-colors-focus)"
-            />
-          )}
-          <TimeAxis x={x} right={width - inset.right} height={height} name="seconds" />
-        </svg>
-      </Box>
-      <Disclosure label="table">
+    <ChartFrame
+      name={name}
+      label={`${series.map((s) => s.name).join(', ')} over ${(last - first).toFixed(0)} seconds`}
+      width={width}
+      height={height}
+      least={540}
+      graspable={handles.length > 0}
+      table={
         <PlainTable heads={['s', ...series.map((s) => (s.unit === '' ? s.name : `${s.name}, ${s.unit}`))]}>
           {samples.slice(-20).map((s) => (
             <tr key={s.at_s}>
@@ -192,7 +99,89 @@ export function Lanes<S extends { at_s: number }>({
             </tr>
           ))}
         </PlainTable>
-      </Disclosure>
-    </Box>
+      }
+    >
+      {(read) => {
+        const shown = samples[read === null ? samples.length - 1 : nearest(samples, x.invert(read))];
+        return (
+          <>
+            {series.map((one, i) => {
+              const points = samples.flatMap((s) => {
+                const value = one.of(s);
+                return value === null ? [] : [{ at_s: s.at_s, value }];
+              });
+              const top = i * lane + 8;
+              const y = scaleLinear(
+                rangeOf(
+                  [...points.map((p) => p.value), ...(one.limit === undefined ? [] : [one.limit.value])],
+                  one.unit,
+                ),
+                [top + lane - 16, top + 20],
+              );
+              const path = line<{ at_s: number; value: number }>()
+                .x((p) => x(p.at_s))
+                .y((p) => y(p.value));
+              const now = shown === undefined ? null : one.of(shown);
+              return (
+                <g key={one.id}>
+                  <YTicks
+                    ticks={one.unit === 'bit' ? [0, 1] : y.ticks(3)}
+                    y={y}
+                    left={inset.left}
+                    right={width - inset.right}
+                  />
+                  {one.limit !== undefined && <LimitLine at={y(one.limit.value)} name={one.limit.name} />}
+                  <path
+                    d={(one.unit === 'bit' ? path.curve(curveStepAfter) : path)(points) ?? ''}
+                    fill="none"
+                    stroke="var(--chakra-colors-ink)"
+                    strokeWidth="2"
+                  />
+                  <text x={inset.left + 6} y={top + 10} fontSize="13" fill="var(--chakra-colors-ink)">
+                    {one.name}
+                    {one.unit === 'bit' || one.unit === '' ? '' : `, ${one.unit}`}
+                    {now === null ? '' : `: ${Number(now.toFixed(2))}`}
+                  </text>
+                </g>
+              );
+            })}
+            {marks.map((m) => (
+              <g key={m.name}>
+                <line
+                  x1={x(m.at_s)}
+                  x2={x(m.at_s)}
+                  y1={4}
+                  y2={height - inset.bottom}
+                  stroke="var(--chakra-colors-failed)"
+                  strokeWidth="1.6"
+                />
+                <text
+                  x={x(m.at_s) - 5}
+                  y={16}
+                  textAnchor="end"
+                  fontSize="12.5"
+                  fill="var(--chakra-colors-failed)"
+                >
+                  {m.name}
+                </text>
+              </g>
+            ))}
+            {handles.map((h) => (
+              <LaneHandle
+                key={h.name}
+                handle={h}
+                x={x}
+                bottom={height - inset.bottom}
+                holding={(held) => setHeld_s(held ? last : null)}
+              />
+            ))}
+            {shown !== undefined && read !== null && (
+              <ReadingLine x={x(shown.at_s)} top={4} bottom={height - inset.bottom} />
+            )}
+            <TimeAxis x={x} right={width - inset.right} height={height} name="seconds" />
+          </>
+        );
+      }}
+    </ChartFrame>
   );
 }

@@ -2,7 +2,7 @@ import {
   familyOf,
   positions,
   probeKey,
-  sistersOf,
+  peersOf,
   type Position,
   type Probe,
   type Stage,
@@ -36,7 +36,7 @@ export function judgeReadings(
         ? Number((observation.volts - volts).toFixed(4))
         : null;
     const agrees =
-      off_V !== null ? abs(off_V) <= model.offSisters_V : solved.overload && observation.state !== 'finite';
+      off_V !== null ? abs(off_V) <= model.offPeers_V : solved.overload && observation.state !== 'finite';
     const band = directBand(observation.probe);
     const inBand = band !== null && observation.volts >= band[0] && observation.volts <= band[1];
     const near = off_V !== null && abs(off_V) < 0.15 && (inBand || band === null);
@@ -46,20 +46,20 @@ export function judgeReadings(
   });
 }
 
-/** Devices that stand off their sisters under a fit, with the probe that reads them. */
+/** Devices that differ from their peers under a fit, with the probe that reads them. */
 const oddDevices = (
   { observations }: DiagnosisProblem,
   best: HypothesisFit,
 ): { position: Position; off_V: number; probe: Probe }[] =>
   positions.flatMap((position) => {
     const off_V = familyOf(position) === null ? 0 : valueAt(best.unknowns, column.device(position));
-    if (abs(off_V) <= model.offSisters_V) return [];
+    if (abs(off_V) <= model.offPeers_V) return [];
     const reads = observations.find((o) => o.state === 'finite' && directJunction(o.probe) === position);
     return reads === undefined ? [] : [{ position, off_V, probe: reads.probe }];
   });
 
 const offWords = (position: Position, off_V: number, stage: Stage): string => {
-  const alone = sistersOf(stage, position).length < 2;
+  const alone = peersOf(stage, position).length < 2;
   const side = off_V < 0 ? 'under' : 'over';
   return `${abs(off_V * 1000).toFixed(0)} mV ${side} ${alone ? 'what is usual' : 'its sisters'}`;
 };
@@ -81,7 +81,7 @@ export function repeatsOf(problem: DiagnosisProblem, best: HypothesisFit): (Prob
   ];
 }
 
-/** Worse than its sisters, but every figure of it inside the band a sound one may show. */
+/** Worse than its peers, but each of its readings inside the normal range. */
 export const inSoundBand = ({ observations }: DiagnosisProblem, component: Position): boolean =>
   observations.every((o) => {
     if (o.state !== 'finite' || directJunction(o.probe) !== component) return true;

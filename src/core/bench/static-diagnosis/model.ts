@@ -20,7 +20,7 @@ export const model = {
   driftDoubt_V: 0.008,
   /** … where no family is nearer to the usual than this, V. */
   allOff_V: 0.02,
-  /** Scatter of one device against its sisters, V; heavy-tailed (Student, `deviceFreedom`). */
+  /** Scatter of one device against its peers in the other phases, V; heavy-tailed (Student, `deviceFreedom`). */
   device_V: 0.007,
   deviceFreedom: 6,
   /** Contact, reading and rounding of one figure, V. */
@@ -47,8 +47,8 @@ export const model = {
   circumstanceSpread: 0.5,
   /** A decimal point in the wrong place. */
   decimal: 0.001,
-  /** Deviation from the sisters that a sound device should not show, V. */
-  offSisters_V: 0.025,
+  /** Deviation from its peers that a good device should not show, V. */
+  offPeers_V: 0.025,
 } as const;
 
 /** Relative frequency of each fault of one device on a bench of dead drives (common practice, no source). */
@@ -107,7 +107,7 @@ export const together = {
 
 /**
  * The bands a sound drop lies in, V (common practice, no source). They guide the eye; the
- * judgement compares sisters and solves the network.
+ * judgement compares peers and solves the network.
  */
 export const soundBand = {
   rectifier: [0.35, 0.6],

@@ -97,7 +97,7 @@ describe('stopping', () => {
     expect(with_s(seconds * 0.9)).toMatchObject({ why: 'overvoltage', while: 'down' });
   });
 
-  it('a brake resistor lets the same stop through, and its need is told', () => {
+  it('a brake resistor lets the same stop through, and it is asked for', () => {
     const heavy = on({ load: { torque_Nm: 2, inertia_kgm2: 0.5 }, ramp: { down_s: 2 } });
     const tripped = simulate(heavy);
     expect(tripped.trip).toMatchObject({ why: 'overvoltage' });

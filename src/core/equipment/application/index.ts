@@ -51,7 +51,7 @@ export const defaultStartUpChoices = ({
   singlePhaseFed: false,
 });
 
-/** Does the load fall or pull when nothing holds it? */
+/** Does the load fall or pull when it is not held? */
 export const isLifting = (load: LoadKind): boolean => load === 'hoist' || load === 'winch';
 
 /** Does the torque of the load grow with the square of its speed? */

@@ -24,7 +24,7 @@ function offsetOf(root: ReturnType<typeof parseTree>, path: Path): number {
   return root?.offset ?? 0;
 }
 
-/** A key too many is told at its own line, not at the object's. */
+/** A key too many is reported at its own line, not at the object's. */
 const placesOf = (issue: z.core.$ZodIssue): Path[] => {
   const path = issue.path.filter((p): p is string | number => typeof p !== 'symbol');
   return issue.code === 'unrecognized_keys' ? issue.keys.map((key) => [...path, key]) : [path];

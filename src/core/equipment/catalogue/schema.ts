@@ -37,7 +37,7 @@ export const driveTypeSchema = z.strictObject({
   strip: z.array(screwSchema).min(4),
 });
 
-/** Both files as JSON Schema, for editors; what only reads across the file is told when it is checked. */
+/** Both files as JSON Schema, for editors; what depends on several places of the file is checked separately. */
 export const publishedSchemas = (): { type: unknown; control: unknown } => {
   const published = (schema: z.ZodType) => z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' });
   return { type: published(driveTypeSchema), control: published(controlShape) };

@@ -99,7 +99,7 @@ export function valuesAfter(
   return { ...again, [number]: values[number] ?? 0 };
 }
 
-/** Entries that are told something and go back by themselves: what they read afterwards says nothing. */
+/** Parameters that take a command and reset themselves: their value afterwards says nothing. */
 const commands: readonly (string | undefined)[] = ['store.save', 'factory.reset'] satisfies ConceptId[];
 /** Is writing this parameter an order (save, reset) rather than a setting? */
 export const isCommand = ({ concept }: Pick<Parameter, 'concept'>): boolean => commands.includes(concept);

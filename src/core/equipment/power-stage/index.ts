@@ -8,7 +8,7 @@ export {
   isJunction,
   networkOf,
   nodesOf,
-  sistersOf,
+  peersOf,
   typicalDevices,
 } from './network';
 export type { Meter, Reading, Shown, Value } from './meter';

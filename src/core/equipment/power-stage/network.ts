@@ -157,8 +157,8 @@ export function networkOf(c: StageCase): Element[] {
   return elements;
 }
 
-/** The lines' and motor's junction above or below a terminal, with its sisters' names. */
-export const sistersOf = (stage: Stage, position: Position): Position[] => {
+/** The devices in the same position of all phases, this one among them; one that has none stands alone. */
+export const peersOf = (stage: Stage, position: Position): Position[] => {
   const [group, , side] = position.split('.');
   if (group === 'rect')
     return linesOf(stage).map((l): Position => `rect.${l}.${side === 'hi' ? 'hi' : 'lo'}`);

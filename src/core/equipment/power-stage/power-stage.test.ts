@@ -8,7 +8,7 @@ import {
   readings,
   reversePlan,
   shown,
-  sistersOf,
+  peersOf,
   stage,
   terminalsOf,
   type Fault,
@@ -63,9 +63,9 @@ describe('what a stage is made of', () => {
     expect(positionsOf(stage({ fuse: 'inverter' }))).toContain('bus.fuse');
   });
 
-  it('knows the sisters of a device', () => {
-    expect(sistersOf(unit, 'rect.L2.lo')).toEqual(['rect.L1.lo', 'rect.L2.lo', 'rect.L3.lo']);
-    expect(sistersOf(unit, 'brk.diode')).toEqual(['brk.diode']);
+  it('knows the peers of a device in the other phases', () => {
+    expect(peersOf(unit, 'rect.L2.lo')).toEqual(['rect.L1.lo', 'rect.L2.lo', 'rect.L3.lo']);
+    expect(peersOf(unit, 'brk.diode')).toEqual(['brk.diode']);
   });
 });
 

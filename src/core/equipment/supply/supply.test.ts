@@ -72,7 +72,7 @@ it.each<[string, Partial<Place>, 'wrong' | 'doubt', RegExp]>([
     /varistor screws/,
   ],
   ['two motors', { motors: 2, motor: { amps: 6, singlePhase: false } }, 'doubt', /relay for each/],
-])('%s is told', (_, differs, severity, words) => {
+])('%s is a finding', (_, differs, severity, words) => {
   expect(said(differs, severity)).toMatch(words);
 });
 

@@ -74,7 +74,7 @@ export interface Carrier {
   on: boolean | undefined;
 }
 
-/** Every input with what it is told to do, where that is known. */
+/** Every input with its function, where that is known. */
 export const carriers = ({
   control,
   values,

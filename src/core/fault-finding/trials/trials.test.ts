@@ -57,7 +57,7 @@ it('nothing is tried with an entry that was not read', () => {
   );
 });
 
-it.each(types)('%s: nothing moves unasked from the factory, and each such setting is told', (type) => {
+it.each(types)('%s: nothing moves unasked from the factory, and each such setting is named', (type) => {
   const { control, values } = facts(type);
   expect(movesUnasked(control, values)).toEqual([]);
   const on = facts(type, { 'restart.count': 3, 'restart.power-on': 'on', 'start.flying': 'on' });

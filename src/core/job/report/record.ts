@@ -2,7 +2,7 @@ import { countOf, timeOf, type JobState, type LogLine } from '../../logbook';
 import { choiceNames } from '../../replacement/replacement';
 import type { Sheet } from '../static-sheet';
 import type { Swap } from '../swap';
-import { endOf, wireRoleWords, wireEnds, type LedgerWire } from '../../replacement/wires';
+import { endOf, wireRoleWords, wireEnds, type RecordedWire } from '../../replacement/wires';
 import { powerPart } from './power';
 import { minuteOf, part, type ReportPart } from './report';
 
@@ -121,7 +121,7 @@ const fit = (swap: Swap | null): ReportPart[] =>
   });
 
 /** "both ends, Ines Tarrow", or each end with its name. */
-function seenAt(ticked: LedgerWire['ticked']): string {
+function seenAt(ticked: RecordedWire['ticked']): string {
   const seen = wireEnds.flatMap((e) => (ticked[e] === undefined ? [] : [[e, ticked[e]] as const]));
   const names = new Set(seen.map(([, name]) => name));
   return seen.length === wireEnds.length && names.size === 1

@@ -72,7 +72,7 @@ it('every value of the old set ends in one row, with its sum', () => {
   expect(rows.find((r) => r[0]?.startsWith('B-05'))?.[5]).toContain('80 % × 18 A = 14.4 A');
 });
 
-it('the stop is told against what was allowed, task by task', () => {
+it('the stop is compared with what was allowed, task by task', () => {
   const j = swapJob();
   const task = {
     id: 'out',

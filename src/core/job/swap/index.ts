@@ -115,7 +115,7 @@ export interface Swap {
   fit: FitCheck | null;
 }
 
-/** Terminals that the ledger has wires for; null before there is one. */
+/** Terminals that the list has wires for; null before there is one. */
 function wiredCounts({ wires }: JobState['swap']): UnitRequirements['wired'] {
   if (wires.length === 0) return null;
   const count = (test: (role: string) => boolean): number =>

@@ -28,7 +28,7 @@ it('the next unit has the old one’s set, carried over, until a set of its own 
   expect(own.map?.fates.flatMap((f) => f.change?.shown ?? [])).toEqual(['enable', 'tripped', 'tripped']);
 });
 
-it('what the ledger has counts for the fit', () => {
+it('what the list has counts for the fit', () => {
   const { asked, fit } = swapNow();
   expect(asked.wired).toEqual({ digital: 5, analog: 1, analogOut: 0, relays: 1, safe: false });
   expect(asked.brakes).toBe(true);

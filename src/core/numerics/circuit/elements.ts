@@ -19,7 +19,7 @@ export interface VoltageSource {
 
 /**
  * A junction diode: i = Is·(exp(vj/nVt) − 1) with a resistance in series and, to describe one
- * device that differs from its sisters, a shift of the whole curve along the voltage axis.
+ * device that differs from those of the other phases, a shift of the whole curve along the voltage axis.
  */
 export interface Diode {
   type: 'D';

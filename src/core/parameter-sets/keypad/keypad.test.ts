@@ -332,7 +332,7 @@ describe('the order of stops', () => {
   });
 
   it('the cheapest arborescence of a graph with a cycle, worked by hand', () => {
-    // 1 and 2 feed each other for 1 each; the way in from 0 costs 5 or 7, so 5 + 1; 3 hangs on 2 for 2.
+    // 1 and 2 feed each other for 1 each; the way in from 0 costs 5 or 7, so 5 + 1; 3 follows 2 for 2.
     const arcs = [
       { from: 0, to: 1, effort: 5 },
       { from: 0, to: 2, effort: 7 },

@@ -171,7 +171,7 @@ describe('choices and inputs', () => {
     expect(row.sum).toMatch(/^enable: X6 → S\d$/);
   });
 
-  it('results of an identification and commands have no home', () => {
+  it('results of an identification and commands are not carried', () => {
     for (const concept of ['motor.ident-state', 'motor.stator-resistance', 'store.save', 'motor.ident'])
       expect(rowFor(set(whimbrel), unit('godwit-g4'), concept)).toMatchObject({
         outcome: 'no-home',

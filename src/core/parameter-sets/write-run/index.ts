@@ -38,7 +38,7 @@ export const isLineSettled = ({ state }: Pick<WriteLine, 'state'>): boolean =>
 
 /**
  * What became of a value that was sent and of which nothing was heard, by what is in the drive now.
- * @param command an entry that goes back by itself: what it reads says nothing, and it is told again
+ * @param command an entry that goes back by itself: what it reads says nothing, and it is sent again
  */
 export function settledBy(
   { from, to }: Pick<WriteLine, 'from' | 'to'>,

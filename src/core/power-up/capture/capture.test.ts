@@ -118,7 +118,7 @@ describe('a capture as CSV', () => {
 });
 
 describe('a channel out of its range', () => {
-  it('is told from one that is not, and from pulses', () => {
+  it('is distinguished from one that is not, and from pulses', () => {
     const cut = sine(2000, 1e-4);
     cut.values.forEach((v, k) => (cut.values[k] = Math.max(-7, Math.min(7, v))));
     expect(evenCapture([cut]).notes.join()).toMatch(/driven out of its range/);

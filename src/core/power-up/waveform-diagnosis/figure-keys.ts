@@ -1,7 +1,7 @@
 import { channelRoleWords } from '../capture';
 import type { Figures } from '../waveform';
 
-/** What a figure is of: how far off it may be hangs on that. */
+/** What a figure is of: its tolerance depends on that. */
 type Kind =
   | 'bus'
   | 'ripple'

@@ -50,7 +50,7 @@ export interface WaveBank {
   v0: number;
 }
 
-/** What hangs on the bus: a resistance (Ω), a power (W), the inverter, or nothing. */
+/** What is connected to the bus: a resistance (Ω), a power (W), the inverter, or nothing. */
 export type Load =
   { kind: 'R'; R: number } | { kind: 'P'; P: number; Vmin: number } | { kind: 'inverter' } | { kind: 'none' };
 

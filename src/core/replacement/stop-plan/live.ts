@@ -27,7 +27,7 @@ const leastLeft_min = 1;
 /**
  * The rest of a stop that is under way: what is done stays done, what was begun goes on with whoever is at it, and the rest is put
  * so that the machine stands no longer than it must from now.
- * @param now_min on the clock that the progress is told on
+ * @param now_min on the clock of the progress
  */
 export function goingOn(
   tasks: readonly Task[],

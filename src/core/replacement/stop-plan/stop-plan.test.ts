@@ -70,7 +70,7 @@ it('the shortest timetable is the one that trying every order finds', () => {
   );
 });
 
-// A textbook's two machines that work in turn, as it is told (Johnson's rule), from memory: jobs of (3,2) (5,4) (1,6) on one
+// A textbook's two machines that work in turn, by Johnson's rule, from memory: jobs of (3,2) (5,4) (1,6) on one
 // person each; the best order is 3, 2, 1 and takes 13.
 it('three jobs on two stations one after the other take what Johnson’s rule says', () => {
   const pairs = [

@@ -33,7 +33,7 @@ export interface Timetable {
 
 /** So many states are looked at before the best so far is taken. */
 const mostStates = 40_000;
-/** So many timetables are made in haste before the search, as long as none meets the bound. */
+/** So many quick timetables are made before the search, as long as none meets the bound. */
 const tries = 60;
 const near = 1e-9;
 

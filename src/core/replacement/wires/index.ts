@@ -27,7 +27,7 @@ export {
   unticked,
   wireEnds,
   wireIssues,
-  type LedgerWire,
+  type RecordedWire,
   type WireEnd,
   type WireIssue,
-} from './ledger';
+} from './recorded-wire';

@@ -12,7 +12,7 @@ import {
   unticked,
   wireMap,
   wireIssues,
-  type LedgerWire,
+  type RecordedWire,
   type WireRole,
   type Wire,
   type WiredUnit,
@@ -32,7 +32,7 @@ const wired = (type: string, { values }: Pick<UnitSet, 'values'> = set(type)): W
   rating,
   values,
 });
-/** The net-drum: terminal 3 is reset, 5 enables; the reference comes as mA on C1, the brake is told by Y1. */
+/** The net-drum: terminal 3 is reset, 5 enables; the reference comes as mA on C1, Y1 drives the brake. */
 const knotSet = set('knot-k3', { 'C-04': 7, 'C-13': 5, 'C-12': 3 });
 const whimbrelSet = translate(knotSet, set('whimbrel-w4'));
 const knot = wired('knot-k3', knotSet);
@@ -168,7 +168,7 @@ describe('the map from a Knot to a Whimbrel', () => {
     expect(broken.fates.slice(2).map((f) => f.to)).toEqual(['R2A', 'R2B']);
   });
 
-  it('leaves nothing out: unknown, loose, and what has no home', () => {
+  it('leaves nothing out: unknown, loose, and without a terminal', () => {
     expect(placement('4')?.outcome).toBe('unknown');
     expect(placement('PV')?.outcome).toBe('cap');
     expect(Object.values(map.counts).reduce((a, b) => a + b, 0)).toBe(wires.length);
@@ -299,8 +299,8 @@ describe('the map from a Knot to a Whimbrel', () => {
   });
 });
 
-describe('the ledger', () => {
-  const wire = (more: Partial<LedgerWire>): LedgerWire => ({
+describe('the wire list', () => {
+  const wire = (more: Partial<RecordedWire>): RecordedWire => ({
     id: 'a',
     number: 1,
     from: '1',
@@ -318,12 +318,12 @@ describe('the ledger', () => {
     ticked: {},
     ...more,
   });
-  const matters = (more: Partial<LedgerWire>) => {
+  const matters = (more: Partial<RecordedWire>) => {
     const w = wire(more);
     return wireIssues([w], wireMap([w], knot, whimbrel).fates);
   };
 
-  it.each<[string, Partial<LedgerWire>, RegExp, boolean]>([
+  it.each<[string, Partial<RecordedWire>, RegExp, boolean]>([
     ['an unknown wire', { role: 'unknown' }, /nobody knows/, true],
     [
       'a signal shared with nobody asked',
@@ -331,10 +331,10 @@ describe('the ledger', () => {
       /grading drum/,
       true,
     ],
-    ['a note in haste', { later: true }, /still to come/, true],
+    ['a quick note', { later: true }, /still to come/, true],
     ['a drawing that is wrong', { drawnAt: '2' }, /drawing has it on 2/, false],
     ['a function nobody proved', { proven: false }, /not proven/, false],
-    ['a wire with no home', { role: 'serial' }, /Choose a terminal/, true],
+    ['a wire without a terminal', { role: 'serial' }, /Choose a terminal/, true],
   ])('%s', (_, more, text, holds) => {
     const [first] = matters(more);
     expect(first?.text).toMatch(text);
@@ -347,7 +347,7 @@ describe('the ledger', () => {
     expect(matters({ shared: { machine: 'grading drum', meanwhile: 'stands' } })).toEqual([]);
   });
 
-  it('a number twice is told at the second', () => {
+  it('a number used twice is an issue of the second', () => {
     const two = [wire({}), wire({ id: 'b', from: '2' })];
     expect(wireIssues(two, []).map((m) => m.wire)).toEqual(['b']);
   });

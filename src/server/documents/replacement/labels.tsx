@@ -1,6 +1,6 @@
 import { Document, Page, Path, Svg, Text, View, renderToBuffer } from '@react-pdf/renderer';
 import QRCode from 'qrcode';
-import { labelText, type LedgerWire } from '../../../core/replacement/wires';
+import { labelText, type RecordedWire } from '../../../core/replacement/wires';
 import { face } from '../pdf-kit';
 
 const mm = (n: number): number => (n * 72) / 25.4;
@@ -33,7 +33,7 @@ export type LabelSheet = keyof typeof labelSheets;
 
 /** What stands on a label. */
 export interface Label {
-  wire: LedgerWire;
+  wire: RecordedWire;
   /** Terminal, or what becomes of it. */
   to: string;
   end: 'drive' | 'far';
@@ -92,7 +92,7 @@ function OneLabel({
 }
 
 /** Two labels a wire, in the order of their numbers. */
-export const labelsOf = (wires: readonly LedgerWire[], toOf: (wire: LedgerWire) => string): Label[] =>
+export const labelsOf = (wires: readonly RecordedWire[], toOf: (wire: RecordedWire) => string): Label[] =>
   [...wires]
     .sort((a, b) => a.number - b.number)
     .flatMap((wire) => (['drive', 'far'] as const).map((end) => ({ wire, to: toOf(wire), end })));

@@ -27,7 +27,7 @@ export interface WireListDocument {
   jumpers: string[];
 }
 
-/** The ledger with where each wire goes. */
+/** The wire list with where each wire goes. */
 export async function wireList(jobId: string): Promise<WireListDocument | null> {
   const made = await wiredJob(jobId);
   if (made === null) return null;

@@ -64,7 +64,7 @@ async function bodyOf(request: IncomingMessage): Promise<unknown> {
   return JSON.parse(text);
 }
 
-/** How a refusal is told. */
+/** How a refusal is answered. */
 function answerTo(error: unknown): [status: number, said: { code: string; message: string }] {
   if (error instanceof z.ZodError) return [422, { code: 'exception', message: z.prettifyError(error) }];
   if (error instanceof HttpError) return [error.status, { code: 'not-now', message: error.message }];

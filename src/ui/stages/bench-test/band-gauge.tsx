@@ -12,7 +12,7 @@ const x = (volts: number): number =>
   ((Math.min(Math.max(volts, from_V), to_V) - from_V) / (to_V - from_V)) * width;
 
 /** Other probes that read a junction of the same kind on the same side. */
-function sisterReadings(probe: Probe, readings: readonly KeptReading[]): { name: string; volts: number }[] {
+function peerReadings(probe: Probe, readings: readonly KeptReading[]): { name: string; volts: number }[] {
   const mine = directJunction(probe);
   if (mine === null) return [];
   const [group, , side] = mine.split('.');
@@ -25,7 +25,7 @@ function sisterReadings(probe: Probe, readings: readonly KeptReading[]): { name:
   });
 }
 
-/** The band a sound figure lies in, the sisters, and what this reading was: at one glance. */
+/** The normal range, the readings of the other two phases, and this reading. */
 export function BandGauge({
   probe,
   readings,
@@ -36,7 +36,7 @@ export function BandGauge({
   judgement: ReadingJudgement | undefined;
 }) {
   const band = directBand(probe);
-  const sisters = sisterReadings(probe, readings);
+  const peers = peerReadings(probe, readings);
   const own = readings.filter((r) => probeKey(r) === probeKey(probe));
   if (band === null && own.length === 0) return null;
   return (
@@ -55,7 +55,7 @@ export function BandGauge({
           height="34"
           viewBox={`-20 0 ${width + 40} 34`}
           role="img"
-          aria-label={`Sound band ${band[0]} to ${band[1]} volts${sisters.map((s) => `, ${s.name} ${s.volts}`).join('')}`}
+          aria-label={`Sound band ${band[0]} to ${band[1]} volts${peers.map((s) => `, ${s.name} ${s.volts}`).join('')}`}
         >
           <rect
             x={x(band[0])}
@@ -79,7 +79,7 @@ export function BandGauge({
               {v.toFixed(2)}
             </text>
           ))}
-          {sisters.map((s) => (
+          {peers.map((s) => (
             <line
               key={s.name}
               x1={x(s.volts)}
@@ -107,8 +107,7 @@ export function BandGauge({
           {band === null
             ? 'No band of its own. '
             : `Sound band ${band[0].toFixed(2)}–${band[1].toFixed(2)} V. `}
-          {sisters.length > 0 &&
-            `Sisters ${sisters.map((s) => `${s.name} ${s.volts.toFixed(3)}`).join(', ')}. `}
+          {peers.length > 0 && `Sisters ${peers.map((s) => `${s.name} ${s.volts.toFixed(3)}`).join(', ')}. `}
         </Text>
         {judgement !== undefined && (
           <Text>

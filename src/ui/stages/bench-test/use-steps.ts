@@ -15,7 +15,7 @@ import type { JobStore } from '../../job-store/use-job';
 import { planOf, type PlanKind } from './bench-plan';
 import type { DiagnosisState } from '../../panels/diagnosis/use-diagnosis';
 
-/** Why a probe is open that was read before: to put a slip of the finger right, or to measure again. */
+/** Why a probe is open that was read before: to correct a mistyped reading, or to measure again. */
 export type Purpose = 'new' | 'repeat' | 'correct';
 
 const planned = ({ red, black }: Probe): PlannedProbe => ({ red, black, group: 'lines' });

@@ -26,7 +26,7 @@ function Papers({ jobId }: { jobId: string }) {
   );
 }
 
-/** What still stands open, each named by a tick; a day and a name for it. */
+/** The open issues, each named by a tick; a day and a name for it. */
 function MayRunForm({
   matters,
   sign,

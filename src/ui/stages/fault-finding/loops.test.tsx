@@ -67,7 +67,7 @@ describe('walking a loop', () => {
     expect(verdict()).toContain('return is not tied');
   });
 
-  it('a dead source is told before anything else, and nothing is kept without a figure', async () => {
+  it('a dead source is named before anything else, and nothing is kept without a figure', async () => {
     walk();
     await userEvent.clear(field('Source, to its own minus'));
     await userEvent.type(field('Source, to its own minus'), '3');

@@ -53,7 +53,7 @@ const confirm = async () => {
 };
 
 describe('a trial', () => {
-  it('is asked for in the log before it is sent, read back, and stands open until it is put back', async () => {
+  it('is asked for in the log before it is sent, read back, and is open until it is put back', async () => {
     const asked = answering(({ body }) => ({ body: { found: (body as { to: number }).to, kept: true } }));
     const log = trials();
     await press(/^Try 4-07 Coast from: terminals/);
@@ -119,7 +119,7 @@ describe('a trial', () => {
     );
   });
 
-  it('that the drive took otherwise is told with what it reads', async () => {
+  it('a value the drive took differently is shown with what it reads', async () => {
     answering(() => ({ body: { found: 3, kept: true } }));
     trials();
     await press(/^Try 4-07/);

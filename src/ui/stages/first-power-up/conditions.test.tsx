@@ -23,7 +23,7 @@ const retype = async (label: string, text: string) => {
   await userEvent.type(screen.getByLabelText(label), text);
 };
 
-test('figures out of range are told beside their field, and the usual is drawn', async () => {
+test('figures out of range are an error at their field, and the usual is drawn', async () => {
   const told = open();
   await retype('Reference', '401');
   expect(screen.getByText('From 2 to 400 Hz; drawn at 40')).toBeTruthy();

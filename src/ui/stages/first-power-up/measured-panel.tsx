@@ -38,7 +38,7 @@ const voltFields = (meter: 'wide' | 'filtered'): readonly FieldOf[] =>
     unit: 'V',
   }));
 
-/** What was typed, by the names of the figures; one that is no figure stays out and is told. */
+/** What was typed, by the names of the figures; one that is no figure is left out and listed. */
 function typed(
   texts: Readonly<Record<string, string>>,
   fields: readonly FieldOf[],

@@ -10,7 +10,7 @@ import { Slider } from '../../kit/slider';
 import { useRamp } from '../../panels/use-ramp';
 import { WaveChart, type Curve } from './wave-chart';
 
-/** A stop every minute; only the average of a resistor hangs on it. */
+/** One stop a minute; only the average power of a resistor depends on it. */
 const cycle_s = 60;
 /** The machine turns so many times the motor's own inertia (common practice, no source). */
 const ofMotor = 10;

@@ -1,9 +1,9 @@
 import { Box } from '@chakra-ui/react';
 import { bisectCenter, line, scaleLinear } from 'd3';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
+import { ChartFrame, ReadingLine } from '../../kit/chart-frame';
 import { PlainTable } from '../../kit/plain-table';
 import { TimeAxis } from '../../kit/time-axis';
-import { Disclosure } from '../../kit/why';
 import { YTicks } from '../../kit/y-ticks';
 import { keysOf, valueAt } from '@/core/numerics/arrays';
 
@@ -107,7 +107,6 @@ export function WaveChart({
   words?: StyleWords;
 }) {
   const { name: axisName, per_s } = axes[axis];
-  const [hover, setHover] = useState<number | null>(null);
   const laneHeight = lanes.length === 1 ? tallLane : lowLane;
   const height = lanes.length * laneHeight + inset.bottom;
   const first = Math.min(...lanes.flatMap((l) => l.curves.map((c) => c.t[0] ?? Infinity)));
@@ -144,87 +143,81 @@ export function WaveChart({
     [lanes, x, first, per_s, laneHeight],
   );
   if (!Number.isFinite(first) || !Number.isFinite(last)) return null;
-  const at = hover === null ? null : first + hover / per_s;
   const times = Array.from({ length: 21 }, (_, k) => first + ((last - first) * k) / 20);
   return (
-    <Box as="figure">
+    <>
       <Legend lanes={lanes} words={words} />
-      <Box overflowX="auto" tabIndex={0} role="group" aria-label={name}>
-        <svg
-          viewBox={`0 0 ${width} ${height}`}
-          style={{ width: '100%', minWidth: 540, display: 'block' }}
-          role="img"
-          aria-label={`${lanes.map((l) => l.name).join(', ')} over ${((last - first) * per_s).toFixed(0)} ${axisName}`}
-          onPointerMove={(e) => {
-            const box = e.currentTarget.getBoundingClientRect();
-            setHover(x.invert(((e.clientX - box.left) / box.width) * width));
-          }}
-          onPointerLeave={() => setHover(null)}
-        >
-          {drawn.map(({ lane, top, y, paths }) => (
-            <g key={lane.id}>
-              <YTicks ticks={y.ticks(3)} y={y} left={inset.left} right={width - inset.right} />
-              {paths.map(({ style, curve, d }) => (
-                <path
-                  key={`${curve} ${style}`}
-                  d={d}
-                  fill="none"
-                  stroke={`var(--chakra-colors-${looks[style].stroke})`}
-                  strokeWidth={looks[style].width}
-                  strokeDasharray={looks[style].dash}
-                  opacity={looks[style].opacity}
-                  strokeLinejoin="round"
-                />
-              ))}
-              {lane.curves
-                .filter((c) => c.style === 'measured' && c.t.length <= fewPoints)
-                .flatMap((c) =>
-                  Array.from(c.t, (t, k) => (
-                    <circle
-                      key={`${c.name} ${t} ${k}`}
-                      cx={x((t - first) * per_s)}
-                      cy={y(valueAt(c.v, k))}
-                      r="4"
-                      fill="var(--chakra-colors-failed)"
-                    />
-                  )),
+      <ChartFrame
+        name={name}
+        label={`${lanes.map((l) => l.name).join(', ')} over ${((last - first) * per_s).toFixed(0)} ${axisName}`}
+        width={width}
+        height={height}
+        least={540}
+        table={
+          <PlainTable
+            heads={[axis, ...lanes.flatMap((l) => l.curves.map((c) => `${l.name}, ${c.name}, ${l.unit}`))]}
+          >
+            {times.map((t) => (
+              <tr key={t}>
+                <td>{((t - first) * per_s).toFixed(1)}</td>
+                {lanes.flatMap((l) =>
+                  l.curves.map((c) => <td key={`${l.id} ${c.name} ${c.style}`}>{shown(curveAt(c, t))}</td>),
                 )}
-              <text x={inset.left + 6} y={top + 12} fontSize="13" fill="var(--chakra-colors-ink)">
-                {lane.name}, {lane.unit}
-                {at !== null &&
-                  `: ${lane.curves
-                    .filter((c) => c.style !== 'raw')
-                    .map((c) => `${c.name} ${shown(curveAt(c, at))}`)
-                    .join(' · ')}`}
-              </text>
-            </g>
-          ))}
-          {at !== null && (
-            <line
-              x1={x((at - first) * per_s)}
-              x2={x((at - first) * per_s)}
-              y1={4}
-              y2={height - inset.bottom}
-              stroke="var(--chakra-colors-focus)"
-            />
-          )}
-          <TimeAxis x={x} right={width - inset.right} height={height} name={axisName} />
-        </svg>
-      </Box>
-      <Disclosure label="table">
-        <PlainTable
-          heads={[axis, ...lanes.flatMap((l) => l.curves.map((c) => `${l.name}, ${c.name}, ${l.unit}`))]}
-        >
-          {times.map((t) => (
-            <tr key={t}>
-              <td>{((t - first) * per_s).toFixed(1)}</td>
-              {lanes.flatMap((l) =>
-                l.curves.map((c) => <td key={`${l.id} ${c.name} ${c.style}`}>{shown(curveAt(c, t))}</td>),
+              </tr>
+            ))}
+          </PlainTable>
+        }
+      >
+        {(read) => {
+          const at = read === null ? null : first + x.invert(read) / per_s;
+          return (
+            <>
+              {drawn.map(({ lane, top, y, paths }) => (
+                <g key={lane.id}>
+                  <YTicks ticks={y.ticks(3)} y={y} left={inset.left} right={width - inset.right} />
+                  {paths.map(({ style, curve, d }) => (
+                    <path
+                      key={`${curve} ${style}`}
+                      d={d}
+                      fill="none"
+                      stroke={`var(--chakra-colors-${looks[style].stroke})`}
+                      strokeWidth={looks[style].width}
+                      strokeDasharray={looks[style].dash}
+                      opacity={looks[style].opacity}
+                      strokeLinejoin="round"
+                    />
+                  ))}
+                  {lane.curves
+                    .filter((c) => c.style === 'measured' && c.t.length <= fewPoints)
+                    .flatMap((c) =>
+                      Array.from(c.t, (t, k) => (
+                        <circle
+                          key={`${c.name} ${t} ${k}`}
+                          cx={x((t - first) * per_s)}
+                          cy={y(valueAt(c.v, k))}
+                          r="4"
+                          fill="var(--chakra-colors-failed)"
+                        />
+                      )),
+                    )}
+                  <text x={inset.left + 6} y={top + 12} fontSize="13" fill="var(--chakra-colors-ink)">
+                    {lane.name}, {lane.unit}
+                    {at !== null &&
+                      `: ${lane.curves
+                        .filter((c) => c.style !== 'raw')
+                        .map((c) => `${c.name} ${shown(curveAt(c, at))}`)
+                        .join(' · ')}`}
+                  </text>
+                </g>
+              ))}
+              {at !== null && (
+                <ReadingLine x={x((at - first) * per_s)} top={4} bottom={height - inset.bottom} />
               )}
-            </tr>
-          ))}
-        </PlainTable>
-      </Disclosure>
-    </Box>
+              <TimeAxis x={x} right={width - inset.right} height={height} name={axisName} />
+            </>
+          );
+        }}
+      </ChartFrame>
+    </>
   );
 }

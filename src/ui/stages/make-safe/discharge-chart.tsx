@@ -1,9 +1,9 @@
 'use client';
 import { Box, Text } from '@chakra-ui/react';
-import { bisector, line, scaleLinear } from 'd3';
-import { useState } from 'react';
+import { line, scaleLinear } from 'd3';
 import { busVoltsAfter, discharge, type DischargingBank } from '@/core/bench/discharge';
-import { Disclosure } from '../../kit/why';
+import { ChartFrame, ReadingLine } from '../../kit/chart-frame';
+import { PlainTable } from '../../kit/plain-table';
 import { YTicks } from '../../kit/y-ticks';
 import { countdown } from '../../kit/time';
 
@@ -26,14 +26,12 @@ export default function DischargeChart({
   limits: { hands_V: number; test_V: number };
   elapsed_s: number | null;
 }) {
-  const [hover_s, setHover] = useState<number | null>(null);
   const toHands = discharge({ ...bank, startVolts, limitVolts: limits.hands_V });
   const toTest = discharge({ ...bank, startVolts, limitVolts: limits.test_V });
   const end_s = Math.max(toTest.seconds * 1.08, 10);
   const x = scaleLinear([0, end_s], [inset.left, width - inset.right]);
   const y = scaleLinear([0, startVolts * 1.05], [height - inset.bottom, inset.top]);
   const points = Array.from({ length: 121 }, (_, i) => (i / 120) * end_s);
-  const at = bisector((t: number) => t).center;
   const path =
     line<number>(
       (t) => x(t),
@@ -43,116 +41,106 @@ export default function DischargeChart({
     { label: `hands ${limits.hands_V} V`, volts: limits.hands_V, seconds: toHands.seconds },
     { label: `test ${limits.test_V} V`, volts: limits.test_V, seconds: toTest.seconds },
   ];
-  const shown_s = hover_s ?? elapsed_s;
   return (
-    <Box as="figure" my="3">
-      <svg
-        viewBox={`0 0 ${width} ${height}`}
-        style={{ width: '100%', maxWidth: width, display: 'block' }}
-        role="img"
-        aria-label={`Computed bus volts: ${limits.hands_V} V after ${countdown(toHands.seconds)}, ${limits.test_V} V after ${countdown(toTest.seconds)} minutes`}
-        onPointerMove={(e) => {
-          const box = e.currentTarget.getBoundingClientRect();
-          const seconds = x.invert(((e.clientX - box.left) / box.width) * width);
-          setHover(points[at(points, seconds)] ?? null);
-        }}
-        onPointerLeave={() => setHover(null)}
-      >
-        <g style={{ fontFamily: "'IBM Plex Mono'" }} fontSize="11.5" fill="var(--chakra-colors-soft)">
-          <YTicks ticks={y.ticks(4)} y={y} left={inset.left} right={width - inset.right} />
-          {x.ticks(6).map((s) => (
-            <text key={s} x={x(s)} y={height - inset.bottom + 15} textAnchor="middle">
-              {countdown(s)}
-            </text>
-          ))}
-          <text x={width - inset.right} y={height - 5} textAnchor="end">
-            minutes since isolation
-          </text>
-          <text x={4} y={inset.top + 6}>
-            V
-          </text>
-        </g>
-        <line
-          x1={x(0)}
-          x2={x(end_s)}
-          y1={y(startVolts)}
-          y2={y(startVolts)}
-          stroke="var(--chakra-colors-failed)"
-          strokeDasharray="6 5"
-          strokeWidth="1.6"
-        />
-        <text
-          x={x(end_s) - 4}
-          y={y(startVolts) + 15}
-          textAnchor="end"
-          fontSize="12"
-          fill="var(--chakra-colors-failed)"
-        >
-          bleeder open: never
-        </text>
-        <path d={path} fill="none" stroke="var(--chakra-colors-ink)" strokeWidth="2.4" />
-        {marks.map((m) => (
-          <g key={m.label}>
-            <circle cx={x(m.seconds)} cy={y(m.volts)} r="4.5" fill="var(--chakra-colors-doubt)" />
-            <text
-              x={x(m.seconds)}
-              y={y(m.volts) - 9}
-              textAnchor="end"
-              fontSize="12"
-              fill="var(--chakra-colors-ink)"
-            >
-              {m.label}
-            </text>
-          </g>
-        ))}
-        {shown_s !== null && shown_s <= end_s && (
-          <g>
-            <line
-              x1={x(shown_s)}
-              x2={x(shown_s)}
-              y1={inset.top}
-              y2={height - inset.bottom}
-              stroke="var(--chakra-colors-focus)"
-            />
-            <text
-              x={x(shown_s) + 5}
-              y={inset.top + 40}
-              style={{ fontFamily: "'IBM Plex Mono'" }}
-              fontSize="13"
-              fill="var(--chakra-colors-ink)"
-            >
-              {countdown(shown_s)} {busVoltsAfter({ ...bank, startVolts }, shown_s).toFixed(0)} V
-            </text>
-          </g>
-        )}
-      </svg>
-      <Box as="figcaption" fontSize="0.9rem" color="soft">
-        <Text>
-          Computed, never a proof. {limits.hands_V} V after {countdown(toHands.seconds)} min, {limits.test_V}{' '}
-          V after {countdown(toTest.seconds)} min.
-        </Text>
-        <Disclosure label="sum and table">
-          v = {startVolts.toFixed(0)} V × e^(−t ÷ {toTest.tau_s.toFixed(0)} s); R·C = {bank.bleederOhm / 1000}{' '}
-          kΩ × {bank.capacitance_uF} µF; stored {toTest.storedEnergy_J.toFixed(0)} J. Any textbook on RC
-          circuits.
-          <Box as="table" mt="1" css={{ '& td, & th': { padding: '1px 10px', textAlign: 'right' } }}>
-            <thead>
-              <tr>
-                <th>min</th>
-                <th>V</th>
-              </tr>
-            </thead>
-            <tbody>
+    <Box my="3">
+      <ChartFrame
+        name="Computed bus volts"
+        label={`Computed bus volts: ${limits.hands_V} V after ${countdown(toHands.seconds)}, ${limits.test_V} V after ${countdown(toTest.seconds)} minutes`}
+        width={width}
+        height={height}
+        greatest={width}
+        caption={
+          <Text as="figcaption" fontSize="0.9rem" color="soft">
+            Computed, never a proof. {limits.hands_V} V after {countdown(toHands.seconds)} min,{' '}
+            {limits.test_V} V after {countdown(toTest.seconds)} min.
+          </Text>
+        }
+        tableLabel="sum and table"
+        table={
+          <>
+            v = {startVolts.toFixed(0)} V × e^(−t ÷ {toTest.tau_s.toFixed(0)} s); R·C ={' '}
+            {bank.bleederOhm / 1000} kΩ × {bank.capacitance_uF} µF; stored {toTest.storedEnergy_J.toFixed(0)}{' '}
+            J. Any textbook on RC circuits.
+            <PlainTable heads={['min', 'V']}>
               {x.ticks(8).map((s) => (
                 <tr key={s}>
                   <td>{countdown(s)}</td>
                   <td>{busVoltsAfter({ ...bank, startVolts }, s).toFixed(1)}</td>
                 </tr>
               ))}
-            </tbody>
-          </Box>
-        </Disclosure>
-      </Box>
+            </PlainTable>
+          </>
+        }
+      >
+        {(read) => {
+          const shown_s = read === null ? elapsed_s : Math.min(end_s, Math.max(0, x.invert(read)));
+          return (
+            <>
+              <g style={{ fontFamily: "'IBM Plex Mono'" }} fontSize="11.5" fill="var(--chakra-colors-soft)">
+                <YTicks ticks={y.ticks(4)} y={y} left={inset.left} right={width - inset.right} />
+                {x.ticks(6).map((s) => (
+                  <text key={s} x={x(s)} y={height - inset.bottom + 15} textAnchor="middle">
+                    {countdown(s)}
+                  </text>
+                ))}
+                <text x={width - inset.right} y={height - 5} textAnchor="end">
+                  minutes since isolation
+                </text>
+                <text x={4} y={inset.top + 6}>
+                  V
+                </text>
+              </g>
+              <line
+                x1={x(0)}
+                x2={x(end_s)}
+                y1={y(startVolts)}
+                y2={y(startVolts)}
+                stroke="var(--chakra-colors-failed)"
+                strokeDasharray="6 5"
+                strokeWidth="1.6"
+              />
+              <text
+                x={x(end_s) - 4}
+                y={y(startVolts) + 15}
+                textAnchor="end"
+                fontSize="12"
+                fill="var(--chakra-colors-failed)"
+              >
+                bleeder open: never
+              </text>
+              <path d={path} fill="none" stroke="var(--chakra-colors-ink)" strokeWidth="2.4" />
+              {marks.map((m) => (
+                <g key={m.label}>
+                  <circle cx={x(m.seconds)} cy={y(m.volts)} r="4.5" fill="var(--chakra-colors-doubt)" />
+                  <text
+                    x={x(m.seconds)}
+                    y={y(m.volts) - 9}
+                    textAnchor="end"
+                    fontSize="12"
+                    fill="var(--chakra-colors-ink)"
+                  >
+                    {m.label}
+                  </text>
+                </g>
+              ))}
+              {shown_s !== null && shown_s <= end_s && (
+                <g>
+                  <ReadingLine x={x(shown_s)} top={inset.top} bottom={height - inset.bottom} />
+                  <text
+                    x={x(shown_s) + 5}
+                    y={inset.top + 40}
+                    style={{ fontFamily: "'IBM Plex Mono'" }}
+                    fontSize="13"
+                    fill="var(--chakra-colors-ink)"
+                  >
+                    {countdown(shown_s)} {busVoltsAfter({ ...bank, startVolts }, shown_s).toFixed(0)} V
+                  </text>
+                </g>
+              )}
+            </>
+          );
+        }}
+      </ChartFrame>
     </Box>
   );
 }

@@ -1,8 +1,8 @@
 import { Box, Text } from '@chakra-ui/react';
-import { extent, line, scaleLog, scaleUtc } from 'd3';
-import { useState } from 'react';
+import { bisector, extent, line, scaleLog, scaleUtc } from 'd3';
 import { formatSignificant } from '@/core/numerics/figures';
 import type { TrendPoint, InsulationTrend } from '@/core/motor/motor-history';
+import { ChartFrame } from '../../kit/chart-frame';
 import { PlainTable } from '../../kit/plain-table';
 import { StateMark, type Mark } from '../../kit/state-mark';
 import { day } from '../../kit/time';
@@ -20,97 +20,40 @@ const marks: Readonly<Record<TrendPoint['verdict'], Mark>> = {
 };
 const month_ms = 30 * 86_400_000;
 
+/** What falls too fast, in words. */
+function Falling({ trend }: { trend: InsulationTrend }) {
+  if (trend.falling === null) return null;
+  return (
+    <Box>
+      <Text color="doubt" fontWeight="500">
+        <StateMark mark="doubt" label={null} /> {trend.falling.text}
+      </Text>
+      <Disclosure>{trend.falling.sum}. Half is common practice, no source.</Disclosure>
+    </Box>
+  );
+}
+
 /** Megohms over the years on a logarithmic scale, against the least that is good enough. */
 function Chart({ trend, name }: { trend: InsulationTrend; name: string }) {
-  const [hover, setHover] = useState<TrendPoint | null>(null);
   const times = trend.points.map((p) => Date.parse(p.at));
   const [from = 0, to = 0] = extent(times);
   const x = scaleUtc([from - month_ms, to + month_ms], [inset.left, width - inset.right]);
   const values = [...trend.points.map((p) => Math.max(p.corrected_Mohm, 0.01)), trend.minimum_Mohm];
   const y = scaleLog([Math.min(...values) / 2, Math.max(...values) * 2], [height - inset.bottom, inset.top]);
   const at = (p: TrendPoint): [number, number] => [x(Date.parse(p.at)), y(Math.max(p.corrected_Mohm, 0.01))];
-  const shown = hover ?? trend.points[trend.points.length - 1];
+  const nearest = bisector((p: TrendPoint) => at(p)[0]).center;
   const ticks = x.ticks(mostDates);
   const dates = ticks.filter((_, i) => i % Math.ceil(ticks.length / mostDates) === 0);
   const decades = y.ticks().filter((t) => Number.isInteger(Math.log10(t)));
   return (
-    <svg
-      viewBox={`0 0 ${width} ${height}`}
-      style={{ width: '100%', maxWidth: width, display: 'block' }}
-      role="img"
-      aria-label={`${name}: ${trend.points.length} tests, megohms at 40 °C over time`}
-    >
-      <g style={{ fontFamily: "'IBM Plex Mono'" }} fontSize="11.5" fill="var(--chakra-colors-soft)">
-        <YTicks ticks={decades} y={y} left={inset.left} right={width - inset.right} />
-        <text x={4} y={14}>
-          MΩ
-        </text>
-        {dates.map((t) => (
-          <text key={t.getTime()} x={x(t)} y={height - 10} textAnchor="middle">
-            {t.toISOString().slice(0, 7)}
-          </text>
-        ))}
-      </g>
-      <line
-        x1={inset.left}
-        x2={width - inset.right}
-        y1={y(trend.minimum_Mohm)}
-        y2={y(trend.minimum_Mohm)}
-        stroke="var(--chakra-colors-failed)"
-        strokeDasharray="6 5"
-      />
-      <text
-        x={width - inset.right}
-        y={y(trend.minimum_Mohm) - 5}
-        textAnchor="end"
-        fontSize="11.5"
-        fill="var(--chakra-colors-failed)"
-      >
-        least {trend.minimum_Mohm} MΩ
-      </text>
-      <path
-        d={line()(trend.points.map(at)) ?? ''}
-        fill="none"
-        stroke="var(--chakra-colors-ink)"
-        strokeWidth="2"
-      />
-      {trend.points.map((p) => (
-        <circle
-          key={`${p.jobId} ${p.at}`}
-          cx={at(p)[0]}
-          cy={at(p)[1]}
-          r={p === shown ? 7 : 5}
-          fill={`var(--chakra-colors-${marks[p.verdict]})`}
-          onPointerEnter={() => setHover(p)}
-          onPointerLeave={() => setHover(null)}
-        />
-      ))}
-      {shown !== undefined && (
-        <text x={inset.left} y={14} fontSize="13" fill="var(--chakra-colors-ink)">
-          {day(shown.at)}: {formatSignificant(shown.corrected_Mohm)} MΩ
-        </text>
-      )}
-    </svg>
-  );
-}
-
-/** How one insulation went over the years. */
-export function InsulationTrend({ trend, name }: { trend: InsulationTrend; name: string }) {
-  return (
-    <Box as="figure" my="3">
-      <Text as="figcaption" fontWeight="500">
-        {name}, at 40 °C, over {trend.points.length} tests
-      </Text>
-      <Chart trend={trend} name={name} />
-      {trend.falling !== null && (
-        <Box>
-          <Text color="doubt" fontWeight="500">
-            <StateMark mark="doubt" label={null} /> {trend.falling.text}
-          </Text>
-          <Disclosure>{trend.falling.sum}. Half is common practice, no source.</Disclosure>
-        </Box>
-      )}
-      <Disclosure label="table">
+    <ChartFrame
+      name={name}
+      label={`${name}: ${trend.points.length} tests, megohms at 40 °C over time`}
+      width={width}
+      height={height}
+      greatest={width}
+      caption={<Falling trend={trend} />}
+      table={
         <PlainTable heads={['Day', 'MΩ at 40 °C', 'Verdict']}>
           {trend.points.map((p) => (
             <tr key={`${p.jobId} ${p.at}`}>
@@ -120,7 +63,75 @@ export function InsulationTrend({ trend, name }: { trend: InsulationTrend; name:
             </tr>
           ))}
         </PlainTable>
-      </Disclosure>
+      }
+    >
+      {(read) => {
+        const shown = trend.points[read === null ? trend.points.length - 1 : nearest(trend.points, read)];
+        return (
+          <>
+            <g style={{ fontFamily: "'IBM Plex Mono'" }} fontSize="11.5" fill="var(--chakra-colors-soft)">
+              <YTicks ticks={decades} y={y} left={inset.left} right={width - inset.right} />
+              <text x={4} y={14}>
+                MΩ
+              </text>
+              {dates.map((t) => (
+                <text key={t.getTime()} x={x(t)} y={height - 10} textAnchor="middle">
+                  {t.toISOString().slice(0, 7)}
+                </text>
+              ))}
+            </g>
+            <line
+              x1={inset.left}
+              x2={width - inset.right}
+              y1={y(trend.minimum_Mohm)}
+              y2={y(trend.minimum_Mohm)}
+              stroke="var(--chakra-colors-failed)"
+              strokeDasharray="6 5"
+            />
+            <text
+              x={width - inset.right}
+              y={y(trend.minimum_Mohm) - 5}
+              textAnchor="end"
+              fontSize="11.5"
+              fill="var(--chakra-colors-failed)"
+            >
+              least {trend.minimum_Mohm} MΩ
+            </text>
+            <path
+              d={line()(trend.points.map(at)) ?? ''}
+              fill="none"
+              stroke="var(--chakra-colors-ink)"
+              strokeWidth="2"
+            />
+            {trend.points.map((p) => (
+              <circle
+                key={`${p.jobId} ${p.at}`}
+                cx={at(p)[0]}
+                cy={at(p)[1]}
+                r={p === shown ? 7 : 5}
+                fill={`var(--chakra-colors-${marks[p.verdict]})`}
+              />
+            ))}
+            {shown !== undefined && (
+              <text x={inset.left} y={14} fontSize="13" fill="var(--chakra-colors-ink)">
+                {day(shown.at)}: {formatSignificant(shown.corrected_Mohm)} MΩ
+              </text>
+            )}
+          </>
+        );
+      }}
+    </ChartFrame>
+  );
+}
+
+/** How one insulation went over the years. */
+export function InsulationTrend({ trend, name }: { trend: InsulationTrend; name: string }) {
+  return (
+    <Box my="3">
+      <Text fontWeight="500">
+        {name}, at 40 °C, over {trend.points.length} tests
+      </Text>
+      <Chart trend={trend} name={name} />
     </Box>
   );
 }

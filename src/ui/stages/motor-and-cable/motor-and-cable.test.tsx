@@ -123,7 +123,7 @@ it('a server that does not answer is said, and tests can still be kept', async (
   expect(await screen.findByText(/passes/)).toBeTruthy();
 });
 
-it('unbalance is told with what it costs a line-fed motor', async () => {
+it('unbalance is shown with what it costs a line-fed motor', async () => {
   faced();
   for (const [label, volts] of [
     ['Line to line 1', '400'],

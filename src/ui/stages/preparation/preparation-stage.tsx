@@ -7,7 +7,7 @@ import { Primary } from '../../kit/buttons';
 import { StageHead } from '../../kit/section';
 import { PanelSwitch } from '../../kit/panel-switch';
 import { useSwap } from '../../panels/use-swap';
-import { Ledger } from './wires/ledger';
+import { WireList } from './wires/wire-list';
 import { StopPanel } from './stop-panel';
 
 const panels = [
@@ -37,7 +37,7 @@ export function PreparationStage(props: StageProps) {
           <>
             {loading && <Text role="status">Fetching what the catalogue says of both types…</Text>}
             {trouble !== null && <Text mb="2">{trouble}</Text>}
-            <Ledger {...props} swap={swap} />
+            <WireList {...props} swap={swap} />
           </>
         ))}
       {open === 'stop' && <StopPanel {...props} />}

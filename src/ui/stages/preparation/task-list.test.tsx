@@ -51,7 +51,7 @@ test.each([
   ['-5', 'Minutes, from zero'],
   ['soon', 'Minutes, from zero'],
   ['10001', 'Minutes, from zero'],
-])('minutes as "%s" are told at the field, and no plan is made', async (text, words) => {
+])('minutes as "%s" are an error at the field, and no plan is made', async (text, words) => {
   const told = open();
   await retype('Takes, task 2', text);
   expect(screen.getByText(words)).toBeTruthy();

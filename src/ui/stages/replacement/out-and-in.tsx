@@ -10,7 +10,7 @@ import { clockTime } from '../../kit/time';
 import { useNow } from '../../kit/use-now';
 import type { SwapNow } from '../../panels/use-swap';
 
-/** The two moments of a swap: the old unit comes out when nothing holds it, the new one goes in with its plate. */
+/** The two moments of a swap: the old unit comes out when nothing is open against it, the new one goes in with its plate. */
 export function OutAndIn({
   store,
   person,

@@ -10,7 +10,7 @@ import { ChoicePanel } from '../repair-or-replace/choice-panel';
 import { HandOverPanel } from '../hand-over/back-panel';
 import type { StageProps } from '../../job-store/stage-props';
 import type { JobStore } from '../../job-store/use-job';
-import { Ledger } from '../preparation/wires/ledger';
+import { WireList } from '../preparation/wires/wire-list';
 import {
   testControl,
   ines,
@@ -88,13 +88,13 @@ function faced(
   );
   return { log, went };
 }
-const ledger = (said = both) =>
-  faced((p) => (p.swap === null ? null : <Ledger {...p} swap={p.swap} />), said);
+const wireList = (said = both) =>
+  faced((p) => (p.swap === null ? null : <WireList {...p} swap={p.swap} />), said);
 const last = (log: RecordedEntry[]) => log.at(-1);
 
-describe('the ledger', () => {
+describe('the wire list', () => {
   it('says what holds the swap first, and opens the wire it speaks of', async () => {
-    ledger();
+    wireList();
     const list = screen.getByRole('list', { name: 'To be settled' });
     const marks = within(list)
       .getAllByRole('img')
@@ -110,7 +110,7 @@ describe('the ledger', () => {
   });
 
   it('a new wire takes its role from its terminal until somebody chooses another one', async () => {
-    const { log } = ledger();
+    const { log } = wireList();
     await press('Add a wire');
     await type('Old terminal', 'CM');
     const role = screen.getByLabelText('It is') as HTMLSelectElement;
@@ -123,8 +123,8 @@ describe('the ledger', () => {
     expect(last(log)).toMatchObject(['wire.noted', { number: 22, from: 'PV', role: 'plus24', later: false }]);
   });
 
-  it('in haste a terminal and a ferrule are enough, one wire after the other', async () => {
-    const { log } = ledger();
+  it('for a quick note a terminal and a ferrule are enough, one wire after the other', async () => {
+    const { log } = wireList();
     await press('Note in haste');
     await type('Old terminal', '30B');
     await type('Ferrule', '303');
@@ -141,7 +141,7 @@ describe('the ledger', () => {
   });
 
   it('what cannot be read is not kept, and nothing typed is lost', async () => {
-    ledger();
+    wireList();
     await press('Add a wire');
     await type('Volts seen', 'some');
     await type('Ferrule', '9');
@@ -151,7 +151,7 @@ describe('the ledger', () => {
   });
 
   it('another terminal is chosen and taken back; an unknown wire is taken on with a reason only', async () => {
-    const { log } = ledger();
+    const { log } = wireList();
     await press(/^20 /);
     const take = screen.getByRole('button', { name: 'Take it on as unknown' }) as HTMLButtonElement;
     expect(take.disabled).toBe(true);
@@ -168,7 +168,7 @@ describe('the ledger', () => {
   });
 
   it('shows what is to be settled, control or power alone', async () => {
-    ledger();
+    wireList();
     const lines = () => within(screen.getByRole('list', { name: 'Wires' })).getAllByRole('listitem').length;
     expect(lines()).toBe(21);
     await userEvent.click(screen.getByRole('radio', { name: 'power' }));
@@ -184,7 +184,7 @@ describe('the ledger', () => {
       from: 'C1',
       role: 'reference-current',
     });
-    const { log } = ledger([...both, c1]);
+    const { log } = wireList([...both, c1]);
     await press('AI2 stood at mA');
     expect(last(log)).toEqual(['swap.selector', { input: 'AI2', position: 'mA' }]);
     expect(screen.queryByRole('button', { name: 'AI2 stood at mA' })).toBeNull();

@@ -2,7 +2,7 @@ import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Control } from '@/core/equipment/catalogue';
 import type { Swap } from '@/core/job/swap';
-import { wireRoleWords, wireEnds, type LedgerWire, type WireEnd } from '@/core/replacement/wires';
+import { wireRoleWords, wireEnds, type RecordedWire, type WireEnd } from '@/core/replacement/wires';
 import type { StageProps } from '../../job-store/stage-props';
 import { Secondary } from '../../kit/buttons';
 import { FieldGrid, Section } from '../../kit/section';
@@ -18,7 +18,7 @@ function OneWire({
   wrong,
   tick,
 }: {
-  wire: LedgerWire;
+  wire: RecordedWire;
   to: string;
   /** What its terminal does otherwise; undefined: nothing. */
   wrong: string | undefined;

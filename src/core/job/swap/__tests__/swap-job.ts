@@ -48,7 +48,7 @@ const known = new Map(
 );
 export const knownType = (id: string): KnownType | null => known.get(id) ?? null;
 
-/** A wire of the ledger as it is noted, proven and plain. */
+/** A wire of the list as it is noted, proven and plain. */
 export const noted = (
   n: number,
   from: string | null,

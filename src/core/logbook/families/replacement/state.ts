@@ -1,4 +1,4 @@
-import type { LedgerWire } from '../../../replacement/wires';
+import type { RecordedWire } from '../../../replacement/wires';
 import type { EntryOf } from '../../entry';
 import type { Payload } from '../../payloads';
 
@@ -14,7 +14,7 @@ export interface SwapState {
   decision: EntryOf<'decide.made'> | null;
   units: Payload<'swap.units'> | null;
   asked: Payload<'swap.asked'> | null;
-  wires: readonly LedgerWire[];
+  wires: readonly RecordedWire[];
   /** Where jumpers of analog inputs stood on the old unit. */
   selectors: Partial<Record<'AI1' | 'AI2', 'V' | 'mA'>>;
   /** Terminals that were looked at by themselves. */

@@ -1,4 +1,4 @@
-import type { LedgerWire } from '../../../replacement/wires';
+import type { RecordedWire } from '../../../replacement/wires';
 import type { EntryOf } from '../../entry';
 
 /** Kinds of entries about one wire. */
@@ -11,16 +11,16 @@ export const wireKinds = [
 ] as const;
 type WireEntry = EntryOf<(typeof wireKinds)[number]>;
 
-/** The ledger after one of its entries. */
+/** The wires after one of its entries. */
 export function applyWire(
-  wires: readonly LedgerWire[],
+  wires: readonly RecordedWire[],
   entry: WireEntry,
-): readonly LedgerWire[] | { void: string } {
+): readonly RecordedWire[] | { void: string } {
   const { wire: id } = entry.payload;
   const known = wires.find((w) => w.id === id);
   if (entry.kind === 'wire.noted') {
     const { wire: _, volts, ...found } = entry.payload;
-    const noted: LedgerWire = {
+    const noted: RecordedWire = {
       id,
       ...found,
       ...(volts === undefined ? {} : { volts }),
@@ -33,7 +33,7 @@ export function applyWire(
     return known === undefined ? [...wires, noted] : wires.map((w) => (w.id === id ? noted : w));
   }
   if (known === undefined) return { void: 'The wire it speaks of is not in this job.' };
-  const changed = (change: Partial<LedgerWire>): LedgerWire[] =>
+  const changed = (change: Partial<RecordedWire>): RecordedWire[] =>
     wires.map((w) => (w.id === id ? { ...w, ...change } : w));
   switch (entry.kind) {
     case 'wire.removed':

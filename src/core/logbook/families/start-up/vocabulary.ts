@@ -9,5 +9,5 @@ export const valueReasons = [
 /** Why a value stands in the place of the one a rule gives. */
 export type ValueReason = (typeof valueReasons)[number];
 
-/** Set to get going, and forgotten: it stands open until it is taken back. */
+/** Set to get going, and forgotten: it is an open issue until it is taken back. */
 export const testOnly: ValueReason = 'for the test only';

@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { LedgerWire, UnitTerminal, WirePlacement, WireMap } from '@/core/replacement/wires';
+import type { RecordedWire, UnitTerminal, WirePlacement, WireMap } from '@/core/replacement/wires';
 import { outcomeMarks } from './placement-words';
 import { markColour } from '../../../kit/state-mark';
 
@@ -32,7 +32,7 @@ export function FacingStrips({
   all,
 }: {
   map: WireMap;
-  wires: readonly LedgerWire[];
+  wires: readonly RecordedWire[];
   names: { old: string; next: string };
   open: string | null;
   choose: (wire: string) => void;
@@ -211,7 +211,7 @@ function WireLine({
   hover,
   choose,
 }: {
-  wire: LedgerWire;
+  wire: RecordedWire;
   outcome: WirePlacement['outcome'];
   fromY: number;
   /** Null: it goes to no terminal. */

@@ -1,4 +1,4 @@
-import type { LedgerWire, WirePlacement } from '@/core/replacement/wires';
+import type { RecordedWire, WirePlacement } from '@/core/replacement/wires';
 import type { Mark } from '../../../kit/state-mark';
 
 export const outcomeMarks: Readonly<Record<WirePlacement['outcome'], Mark>> = {
@@ -22,11 +22,11 @@ export const outcomeWords: Readonly<Record<WirePlacement['outcome'], string>> = 
 };
 
 /** A wire as one speaks of it. */
-export const wireName = (w: Pick<LedgerWire, 'number' | 'ferrule'>): string =>
+export const wireName = (w: Pick<RecordedWire, 'number' | 'ferrule'>): string =>
   `wire ${w.number}${w.ferrule === '' ? '' : ` “${w.ferrule}”`}`;
 
-/** Shared, unknown, in haste: what a line of the ledger says beside its placement. */
-export const wireFlags = (w: LedgerWire): string[] => [
+/** Shared, unknown, incomplete: what a line of the wire list says beside its placement. */
+export const wireFlags = (w: RecordedWire): string[] => [
   ...(w.shared === null ? [] : [`shared with ${w.shared.machine}`]),
   ...(w.later ? ['to be completed'] : []),
   ...(w.drawnAt !== null && w.drawnAt !== (w.from ?? '') ? [`drawn on ${w.drawnAt || 'nothing'}`] : []),

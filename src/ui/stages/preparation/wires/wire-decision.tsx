@@ -1,19 +1,19 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { JobStore } from '../../../job-store/use-job';
-import { isOpen, type LedgerWire, type UnitTerminal, type WirePlacement } from '@/core/replacement/wires';
+import { isOpen, type RecordedWire, type UnitTerminal, type WirePlacement } from '@/core/replacement/wires';
 import { Secondary } from '../../../kit/buttons';
 import { FieldGrid } from '../../../kit/section';
 import { Select, TextField } from '../../../kit/field';
 
-/** What a person decides about a wire: another terminal than the proposed one, taking an unknown one on, taking it out of the ledger. */
+/** What a person decides about a wire: another terminal than the proposed one, taking an unknown one on, removing it from the list. */
 export function WireDecision({
   wire,
   placement,
   terminals,
   store,
 }: {
-  wire: LedgerWire;
+  wire: RecordedWire;
   placement: WirePlacement | undefined;
   /** Of the new unit. */
   terminals: readonly UnitTerminal[];

@@ -3,7 +3,7 @@ import '@testing-library/jest-dom';
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { Payload } from '@/core/logbook';
-import type { LedgerWire, UnitTerminal, WireRole } from '@/core/replacement/wires';
+import type { RecordedWire, UnitTerminal, WireRole } from '@/core/replacement/wires';
 import { press, show, tick, type } from '../../../__tests__/show';
 import { WireForm } from './wire-form';
 
@@ -12,7 +12,7 @@ const terminal = (mark: string, role: WireRole): UnitTerminal => ({
   electrical: 'digital',
 });
 const terminals = [terminal('X1', 'in:run'), terminal('X2', 'in:reverse')];
-const wire: LedgerWire = {
+const wire: RecordedWire = {
   ...{
     id: 'w1',
     number: 7,
@@ -26,7 +26,7 @@ const wire: LedgerWire = {
   ...{ drawnAt: null, proven: false, later: true, shared: null, photos: [], accepted: null, ticked: {} },
 };
 
-function shown(of: LedgerWire | null, quick = false) {
+function shown(of: RecordedWire | null, quick = false) {
   const kept: Payload<'wire.noted'>[] = [];
   const keep = (noted: Payload<'wire.noted'>) => kept.push(noted);
   show(

@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import type { LedgerWire, UnitTerminal } from '@/core/replacement/wires';
+import type { RecordedWire, UnitTerminal } from '@/core/replacement/wires';
 import type { Payload } from '@/core/logbook';
 import { Primary, Secondary } from '../../../kit/buttons';
 import { FieldGrid } from '../../../kit/section';
@@ -10,7 +10,7 @@ import { WireLabelFields, WireProofFields } from './wire-fields';
 import { blankWire, typedWireOf, wireSchema } from './wire-typed';
 
 /**
- * One wire: in haste what hands in gloves can give (terminal, ferrule, photograph), else everything.
+ * One wire: quickly, what can be entered with gloves on (terminal, ferrule, photograph), or in full.
  * The role follows the terminal as long as nobody chose another one.
  */
 export function WireForm({
@@ -24,7 +24,7 @@ export function WireForm({
 }: {
   id: string;
   /** Null: a new one. */
-  wire: LedgerWire | null;
+  wire: RecordedWire | null;
   number: number;
   terminals: readonly UnitTerminal[];
   quick: boolean;

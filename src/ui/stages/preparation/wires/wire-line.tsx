@@ -1,10 +1,10 @@
 import { Box, Text } from '@chakra-ui/react';
 import { memo, type ReactNode } from 'react';
-import { wireRoleWords, type LedgerWire, type WirePlacement } from '@/core/replacement/wires';
+import { wireRoleWords, type RecordedWire, type WirePlacement } from '@/core/replacement/wires';
 import { StateMark } from '../../../kit/state-mark';
 import { outcomeMarks, outcomeWords, wireFlags } from './placement-words';
 
-/** A line of the ledger: where it is, what it is, where it goes. A touch opens it. */
+/** A line of the wire list: where it is, what it is, where it goes. A touch opens it. */
 export const WireLine = memo(function WireLine({
   wire,
   placement,
@@ -12,7 +12,7 @@ export const WireLine = memo(function WireLine({
   toggle,
   children,
 }: {
-  wire: LedgerWire;
+  wire: RecordedWire;
   placement: WirePlacement | undefined;
   open: boolean;
   toggle: (id: string) => void;

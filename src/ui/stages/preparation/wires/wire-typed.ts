@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { roles, type LedgerWire } from '@/core/replacement/wires';
+import { roles, type RecordedWire } from '@/core/replacement/wires';
 import { anyFigure, orNone } from '../../../kit/form-figures';
 
 /** A wire as it is typed, and what is read of it. */
@@ -35,7 +35,7 @@ export const wireSchema = z
   }));
 export type WireTyped = z.input<typeof wireSchema>;
 
-export const typedWireOf = (w: LedgerWire): WireTyped => ({
+export const typedWireOf = (w: RecordedWire): WireTyped => ({
   number: String(w.number),
   from: w.from ?? '',
   role: w.role,

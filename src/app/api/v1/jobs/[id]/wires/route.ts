@@ -1,5 +1,5 @@
 import { documentRoute } from '@/server/documents/document-route';
 import { wireList, wireListPdf } from '@/server/documents/replacement';
 
-/** The ledger of wires with where each goes, as PDF, JSON or CSV. */
+/** The wire list with where each goes, as PDF, JSON or CSV. */
 export const GET = documentRoute('wires', { load: wireList, rows: (list) => list.rows, pdf: wireListPdf });

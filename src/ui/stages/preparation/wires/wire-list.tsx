@@ -18,7 +18,7 @@ import { TerminalPhotos } from './terminal-photos';
 import { WireDecision } from './wire-decision';
 import { WireForm } from './wire-form';
 import { type JobStore } from '../../../job-store/use-job';
-import { type LedgerWire } from '@/core/replacement/wires';
+import { type RecordedWire } from '@/core/replacement/wires';
 import { WireLine } from './wire-line';
 
 type Show = 'all' | 'open' | 'control' | 'power';
@@ -70,14 +70,14 @@ const valuesFromWords = ({ from, name }: NonNullable<Swap['next']>['from']): str
       ? `Inputs of the new unit as in the set “${name ?? ''}”.`
       : 'No set is kept: the inputs of the new unit are taken as its factory makes them.';
 
-const wiresShown = (wires: readonly LedgerWire[], show: Show, matters: Swap['matters']): LedgerWire[] =>
+const wiresShown = (wires: readonly RecordedWire[], show: Show, matters: Swap['matters']): RecordedWire[] =>
   wires.filter((w) => {
     if (show === 'open') return matters.some((m) => m.wire === w.id);
     return show === 'all' || w.role.startsWith('power:') === (show === 'power');
   });
 
 /** The wires of the old unit: noted, mapped onto the new one, and what must be settled before it comes out. */
-export function Ledger({ jobId, store, swap }: StageProps & { swap: Swap }) {
+export function WireList({ jobId, store, swap }: StageProps & { swap: Swap }) {
   const { wires } = store.state.swap;
   const { map, matters, units } = swap;
   const [open, setOpen] = useState<string | null>(null);

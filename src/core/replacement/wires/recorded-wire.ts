@@ -5,9 +5,9 @@ export const wireEnds = ['drive', 'field'] as const;
 /** An end of a wire. */
 export type WireEnd = (typeof wireEnds)[number];
 
-/** A wire of the ledger: what was found of it, and what became of it. */
-export interface LedgerWire extends Wire {
-  /** Its number in the ledger, on its label. */
+/** A wire of the list: what was found of it, and what became of it. */
+export interface RecordedWire extends Wire {
+  /** Its number in the list, on its label. */
   number: number;
   ferrule: string;
   drawing: string;
@@ -36,11 +36,11 @@ export interface WireIssue {
   holds: boolean;
 }
 
-const named = (w: LedgerWire): string =>
+const named = (w: RecordedWire): string =>
   `Wire ${String(w.number)}${w.ferrule === '' ? '' : ` “${w.ferrule}”`}${w.from === null ? '' : ` on ${w.from}`}`;
 
 /** A wire with nothing behind it that nobody took on. */
-export const isOpen = (w: Pick<LedgerWire, 'role' | 'accepted'>): boolean =>
+export const isOpen = (w: Pick<RecordedWire, 'role' | 'accepted'>): boolean =>
   w.role === 'unknown' && w.accepted === null;
 
 /** Where a wire ends up, in a word: a terminal, `cap` where it gets none, `open` where that is not settled. */
@@ -53,7 +53,7 @@ export const endOf = (placement: WirePlacement | undefined): string =>
  * What stands against taking the old unit out, and what is good to know.
  * @param fates where each goes (`wireMap`)
  */
-export function wireIssues(wires: readonly LedgerWire[], fates: readonly WirePlacement[]): WireIssue[] {
+export function wireIssues(wires: readonly RecordedWire[], fates: readonly WirePlacement[]): WireIssue[] {
   const placementOf = new Map(fates.map((f) => [f.wire, f]));
   const numbers = wires.map((w) => w.number);
   return wires.flatMap((w): WireIssue[] => {
@@ -90,13 +90,13 @@ export function wireIssues(wires: readonly LedgerWire[], fates: readonly WirePla
 }
 
 /** Wires that get a terminal and were not seen at both ends yet. */
-export const unticked = (wires: readonly LedgerWire[], fates: readonly WirePlacement[]): LedgerWire[] => {
+export const unticked = (wires: readonly RecordedWire[], fates: readonly WirePlacement[]): RecordedWire[] => {
   const placed = new Set(fates.filter((f) => f.to !== null).map((f) => f.wire));
   return wires.filter((w) => placed.has(w.id) && wireEnds.some((end) => w.ticked[end] === undefined));
 };
 
 /** What a label says in its code: any reader shows it, and the app finds the wire by it. */
-export const labelText = (jobId: string, wire: Pick<LedgerWire, 'number'>): string =>
+export const labelText = (jobId: string, wire: Pick<RecordedWire, 'number'>): string =>
   `grim-spanner job ${jobId} wire ${String(wire.number)}`;
 
 /** The other way; null where it is no label of ours. */
