@@ -14,10 +14,7 @@ test.beforeEach(async ({ page }) => {
 
 const stageOf = (job: string) => `/jobs/${job}/first-power`;
 const part = (page: Page, name: string) =>
-  page
-    .getByRole('group', { name: 'Parts of first power' })
-    .getByRole('button', { name, exact: true })
-    .click();
+  page.getByRole('tablist', { name: 'Parts of first power' }).getByRole('tab', { name, exact: true }).click();
 const capture = (page: Page, files: string[]) =>
   page
     .getByLabel('Capture: CSV, or .cfg and .dat together')

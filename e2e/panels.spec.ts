@@ -3,11 +3,11 @@ import { audit, axe } from './audit';
 import { boatWinch, choosePerson, entry, ines, netDrumSwap, visit, winch } from './demo';
 import { winchReady } from './rig';
 import { expect, test } from './test';
-import { findAndRead, jobWith } from './trace';
+import { findAndRead, jobWith, panelOf } from './trace';
 
 /** Opens one panel of a row after the other, and what more can be opened in it. */
-async function everyPanel(page: Page, group: string, more: readonly string[], where: string): Promise<void> {
-  const panels = page.getByRole('group', { name: group, exact: true }).getByRole('button');
+async function everyPanel(page: Page, row: string, more: readonly string[], where: string): Promise<void> {
+  const panels = page.getByRole('tablist', { name: row, exact: true }).getByRole('tab');
   for (const panel of await panels.all()) {
     await panel.click();
     for (const name of more) {
@@ -69,12 +69,12 @@ async function startUpPanels(page: Page, look: (where: string) => Promise<void>)
     'Ramps',
     'Commissioning run',
   ]) {
-    await page.getByRole('group', { name: 'Settings' }).getByRole('button', { name }).click();
+    await panelOf(page, 'Settings', name);
     await look(name);
   }
-  await page.getByRole('group', { name: 'Settings' }).getByRole('button', { name: 'Parameter sets' }).click();
+  await panelOf(page, 'Settings', 'Parameter sets');
   for (const name of ['Audit', 'Compare', 'Translate', 'Write', 'Keys', 'By hand', 'Bring in', 'Library']) {
-    await page.getByRole('group', { name: 'What to do with a set' }).getByRole('button', { name }).click();
+    await panelOf(page, 'What to do with a set', name);
     await look(name);
   }
 }

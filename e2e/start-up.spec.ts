@@ -14,7 +14,7 @@ import {
   winch,
 } from './demo';
 import { order, winchReady } from './rig';
-import { contacts, findAndRead, jobWith, readAgain, writeTaken } from './trace';
+import { contacts, findAndRead, jobWith, panelOf, readAgain, writeTaken } from './trace';
 
 const stopped = { ...contacts, DI1: false };
 
@@ -23,8 +23,7 @@ const row = (page: Page, number: string) =>
   rows(page)
     .getByRole('listitem')
     .filter({ has: page.getByText(number, { exact: true }) });
-const panel = (page: Page, name: string) =>
-  page.getByRole('group', { name: 'Settings' }).getByRole('button', { name }).click();
+const panel = (page: Page, name: string) => panelOf(page, 'Settings', name);
 
 /** The step that is asked. */
 const taken = (page: Page) =>

@@ -88,9 +88,9 @@ export async function writeTaken(page: Page): Promise<void> {
 export const says = (page: Page, text: RegExp) =>
   expect(page.getByRole('status').filter({ hasText: text })).toBeVisible({ timeout: 8000 });
 
-export const panel = (page: Page, name: string) =>
-  page.getByRole('group', { name: 'What to do' }).getByRole('button', { name }).click();
+/** Opens a panel of a row of tabs, by the name of the row. */
+export const panelOf = (page: Page, row: string, name: string) =>
+  page.getByRole('tablist', { name: row, exact: true }).getByRole('tab', { name }).click();
 
-/** One of a row of panels, by the name of the row. */
-export const panelOf = (page: Page, group: string, name: string) =>
-  page.getByRole('group', { name: group }).getByRole('button', { name }).click();
+/** Opens a panel of fault finding. */
+export const panel = (page: Page, name: string) => panelOf(page, 'What to do', name);

@@ -8,7 +8,7 @@ import { wantedOf } from '@/core/commissioning/settings';
 import type { StageProps } from '../../job-store/stage-props';
 import { Caution } from '../../kit/caution';
 import { KeptNote } from '../../kit/section';
-import { PanelSwitch } from '../../kit/panel-switch';
+import { Tabs } from '../../kit/tabs';
 import { ParameterSetsPanel } from './parameter-sets/parameter-sets-panel';
 import { LinkBar } from '../../drive-link/link-bar';
 import { useLive } from '../../drive-link/use-live';
@@ -106,95 +106,96 @@ export function CommissioningWork({
             {f.text} {f.sum}.
           </Caution>
         ))}
-      <PanelSwitch
+      <Tabs
         label="Settings"
         panels={chosen === null ? panels.filter((p) => p.id === 'choices' || p.id === 'sets') : panels}
         open={panel}
         choose={setPanel}
-      />
-      {panel === 'choices' && (
-        <ChoicesForm
-          control={control}
-          plate_Hz={plate.hz}
-          supply_V={drive.supply_V}
-          chosen={chosen}
-          keep={(next) => {
-            store.record('startup.choices', next);
-            setPanel('sheet');
-          }}
-        />
-      )}
-      {(panel === 'sheet' || panel === 'run' || panel === 'sets') && drive.typeId !== null && (
-        <>
-          <LinkBar
-            typeId={drive.typeId}
-            target={target}
-            take={setTarget}
-            reading={readOut.reading}
-            read={() => void readOut.read()}
-            trouble={readOut.trouble ?? trouble ?? silent}
+      >
+        {panel === 'choices' && (
+          <ChoicesForm
+            control={control}
+            plate_Hz={plate.hz}
+            supply_V={drive.supply_V}
+            chosen={chosen}
+            keep={(next) => {
+              store.record('startup.choices', next);
+              setPanel('sheet');
+            }}
           />
-          <KeptNote text={note} />
-          <AskToWrite {...wishes} writing={writing} />
-        </>
-      )}
-      {panel === 'sheet' && release !== null && (
-        <SheetToSign
-          jobId={jobId}
-          store={store}
-          person={person}
-          control={control}
-          plate={plate}
-          release={release}
-          linked={target !== null}
-          wishes={wishes}
-        />
-      )}
-      {panel === 'place' && (
-        <PlacePanel
-          place={startUp.place}
-          phases={drive.phases}
-          type={drive.type}
-          control={control}
-          ratedAmps={drive.ratedAmps}
-          carrier_kHz={typeof carrier === 'number' ? carrier : 4}
-          fit={release?.fit ?? null}
-          keep={(place) => store.record('startup.place', place)}
-        />
-      )}
-      {panel === 'run' && release !== null && (
-        <RunPanel
-          steps={release.steps}
-          results={startUp.run.map((r) => r.payload)}
-          plate_A={plate.amps}
-          watched={watched}
-          keep={(result) => store.record('commission.step', result)}
-        />
-      )}
-      {panel === 'sets' && drive.typeId !== null && (
-        <ParameterSetsPanel
-          jobId={jobId}
-          store={store}
-          catalogue={catalogue}
-          control={control}
-          typeId={drive.typeId}
-          rating={rating}
-          target={target}
-          sheet={sheet}
-          ask={target === null ? null : wishes.ask}
-        />
-      )}
-      {panel === 'ramps' && release !== null && (
-        <Ramps
-          plate={plate}
-          rating={rating}
-          drive={drive}
-          catalogue={catalogue}
-          control={control}
-          choices={release.choices}
-          keep={(shortest) => store.record('startup.shortest', shortest)}
-        />
-      )}
+        )}
+        {(panel === 'sheet' || panel === 'run' || panel === 'sets') && drive.typeId !== null && (
+          <>
+            <LinkBar
+              typeId={drive.typeId}
+              target={target}
+              take={setTarget}
+              reading={readOut.reading}
+              read={() => void readOut.read()}
+              trouble={readOut.trouble ?? trouble ?? silent}
+            />
+            <KeptNote text={note} />
+            <AskToWrite {...wishes} writing={writing} />
+          </>
+        )}
+        {panel === 'sheet' && release !== null && (
+          <SheetToSign
+            jobId={jobId}
+            store={store}
+            person={person}
+            control={control}
+            plate={plate}
+            release={release}
+            linked={target !== null}
+            wishes={wishes}
+          />
+        )}
+        {panel === 'place' && (
+          <PlacePanel
+            place={startUp.place}
+            phases={drive.phases}
+            type={drive.type}
+            control={control}
+            ratedAmps={drive.ratedAmps}
+            carrier_kHz={typeof carrier === 'number' ? carrier : 4}
+            fit={release?.fit ?? null}
+            keep={(place) => store.record('startup.place', place)}
+          />
+        )}
+        {panel === 'run' && release !== null && (
+          <RunPanel
+            steps={release.steps}
+            results={startUp.run.map((r) => r.payload)}
+            plate_A={plate.amps}
+            watched={watched}
+            keep={(result) => store.record('commission.step', result)}
+          />
+        )}
+        {panel === 'sets' && drive.typeId !== null && (
+          <ParameterSetsPanel
+            jobId={jobId}
+            store={store}
+            catalogue={catalogue}
+            control={control}
+            typeId={drive.typeId}
+            rating={rating}
+            target={target}
+            sheet={sheet}
+            ask={target === null ? null : wishes.ask}
+          />
+        )}
+        {panel === 'ramps' && release !== null && (
+          <Ramps
+            plate={plate}
+            rating={rating}
+            drive={drive}
+            catalogue={catalogue}
+            control={control}
+            choices={release.choices}
+            keep={(shortest) => store.record('startup.shortest', shortest)}
+          />
+        )}
+      </Tabs>
     </>
   );
 }

@@ -8,7 +8,7 @@ import { movesUnasked } from '@/core/fault-finding/trials';
 import type { StageProps } from '../../job-store/stage-props';
 import { Caution } from '../../kit/caution';
 import { KeptNote } from '../../kit/section';
-import { PanelSwitch } from '../../kit/panel-switch';
+import { Tabs } from '../../kit/tabs';
 import { AlarmPanel } from './alarm-panel';
 import { JumperRegister } from './jumper-register';
 import { Ladder } from './ladder';
@@ -113,37 +113,38 @@ export function FaultFindingWork({
         jumpers={registers.jumpers}
         remove={(j, how) => store.record('jumper.removed', { jumper: j.id, how })}
       />
-      <PanelSwitch label="What to do" panels={panels} open={open} choose={setPanel} />
-      {open === 'by-hand' && <SeenForm control={control} live={live} keep={keep} />}
-      {open === 'alarm' && (
-        <AlarmPanel
-          store={store}
-          control={control}
-          rating={rating}
-          tables={tables}
-          alarm={alarm}
-          values={values}
-          live={live}
-          goTo={goTo}
-        />
-      )}
-      {open === 'loops' && (
-        <LoopPanel control={control} terminals={terminals} inputs={live.inputs} store={store} />
-      )}
-      {open === 'trials' && (
-        <Trials
-          store={store}
-          control={control}
-          rating={rating}
-          values={values}
-          target={target}
-          typeId={typeId}
-          link={chain.firstOpen}
-          family={alarm?.family}
-          open={openTrials(registers)}
-        />
-      )}
-      {open === 'trend' && <TrendPanel store={store} terminals={terminals} trend={trend} />}
+      <Tabs label="What to do" panels={panels} open={open} choose={setPanel}>
+        {open === 'by-hand' && <SeenForm control={control} live={live} keep={keep} />}
+        {open === 'alarm' && (
+          <AlarmPanel
+            store={store}
+            control={control}
+            rating={rating}
+            tables={tables}
+            alarm={alarm}
+            values={values}
+            live={live}
+            goTo={goTo}
+          />
+        )}
+        {open === 'loops' && (
+          <LoopPanel control={control} terminals={terminals} inputs={live.inputs} store={store} />
+        )}
+        {open === 'trials' && (
+          <Trials
+            store={store}
+            control={control}
+            rating={rating}
+            values={values}
+            target={target}
+            typeId={typeId}
+            link={chain.firstOpen}
+            family={alarm?.family}
+            open={openTrials(registers)}
+          />
+        )}
+        {open === 'trend' && <TrendPanel store={store} terminals={terminals} trend={trend} />}
+      </Tabs>
     </>
   );
 }

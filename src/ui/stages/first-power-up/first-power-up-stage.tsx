@@ -10,7 +10,7 @@ import { Primary, Secondary } from '../../kit/buttons';
 import { NotesPanel } from '../../panels/notes-panel';
 import { Caution } from '../../kit/caution';
 import { StageHead } from '../../kit/section';
-import { PanelSwitch } from '../../kit/panel-switch';
+import { Tabs } from '../../kit/tabs';
 import { CapturePanel } from './capture-panel';
 import { ConditionsForm, readConditions, usualConditions } from './conditions';
 import { GatesPanel } from './gates-panel';
@@ -86,81 +86,82 @@ export function FirstPowerUpStage(props: StageProps) {
       )}
       <Levels levels={levelsOf(store.state)} />
       <Box mt="3">
-        <PanelSwitch label="Parts of first power" panels={panels} open={panel} choose={setPanel} />
+        <Tabs label="Parts of first power" panels={panels} open={panel} choose={setPanel}>
+          {panel === 'plan' && (
+            <PlanPanel
+              unit={plan}
+              power={power}
+              lock={lock}
+              jobId={jobId}
+              plan={(what) => store.record('power.planned', what)}
+              on={(through) => store.record('power.on', { through })}
+              off={() => store.record('power.off', {})}
+              bus={(what) => store.record('power.bus', what)}
+            />
+          )}
+          {(panel === 'scope' || panel === 'measured') && needsProbes && (
+            <ProbesForm bus_V={bus_V} keep={(what) => store.record('power.probes', what)} />
+          )}
+          {panel === 'scope' && !needsProbes && (
+            <>
+              <ProbesKept
+                by={power.probes?.payload.by ?? 'meter-only'}
+                volts={power.probes?.payload.ratedVolts ?? 0}
+              />
+              {form}
+              <ScopePanel sound={sound} prechargeOhm={prechargeOhm} />
+              {motor !== null && <StopPicture unit={unit} motor={motor} />}
+            </>
+          )}
+          {panel === 'measured' && !needsProbes && (
+            <>
+              <ProbesKept
+                by={power.probes?.payload.by ?? 'meter-only'}
+                volts={power.probes?.payload.ratedVolts ?? 0}
+              />
+              {form}
+              <CapturePanel
+                sound={sound}
+                running={running}
+                prechargeOhm={prechargeOhm}
+                kept={power.captures}
+                keep={(what) => store.record('power.capture', what)}
+              />
+              <MeasuredPanel
+                sound={sound}
+                running={running}
+                prechargeOhm={prechargeOhm}
+                phases={drive.phases}
+                keep={(what) => store.record('power.measured', what)}
+              />
+            </>
+          )}
+          {panel === 'lamps' && (
+            <LampsPanel
+              unit={unit}
+              kept={power.lamps}
+              wasOn={power.wasOn}
+              keep={(what) => store.record('power.lamps', what)}
+            />
+          )}
+          {panel === 'sweep' && (
+            <SweepPanel
+              kept={power.swept?.payload ?? null}
+              wasOn={power.wasOn}
+              keep={(what) => store.record('power.swept', what)}
+            />
+          )}
+          {panel === 'notes' && <NotesPanel {...props} stage="first-power" bare />}
+          {panel === 'gates' && (
+            <GatesPanel
+              kept={power.gates?.payload ?? null}
+              needed={modules.length > 0}
+              isOn={power.onAt !== null}
+              keep={(what) => store.record('power.gates', what)}
+            />
+          )}
+        </Tabs>
       </Box>
-      {panel === 'plan' && (
-        <PlanPanel
-          unit={plan}
-          power={power}
-          lock={lock}
-          jobId={jobId}
-          plan={(what) => store.record('power.planned', what)}
-          on={(through) => store.record('power.on', { through })}
-          off={() => store.record('power.off', {})}
-          bus={(what) => store.record('power.bus', what)}
-        />
-      )}
-      {(panel === 'scope' || panel === 'measured') && needsProbes && (
-        <ProbesForm bus_V={bus_V} keep={(what) => store.record('power.probes', what)} />
-      )}
-      {panel === 'scope' && !needsProbes && (
-        <>
-          <ProbesKept
-            by={power.probes?.payload.by ?? 'meter-only'}
-            volts={power.probes?.payload.ratedVolts ?? 0}
-          />
-          {form}
-          <ScopePanel sound={sound} prechargeOhm={prechargeOhm} />
-          {motor !== null && <StopPicture unit={unit} motor={motor} />}
-        </>
-      )}
-      {panel === 'measured' && !needsProbes && (
-        <>
-          <ProbesKept
-            by={power.probes?.payload.by ?? 'meter-only'}
-            volts={power.probes?.payload.ratedVolts ?? 0}
-          />
-          {form}
-          <CapturePanel
-            sound={sound}
-            running={running}
-            prechargeOhm={prechargeOhm}
-            kept={power.captures}
-            keep={(what) => store.record('power.capture', what)}
-          />
-          <MeasuredPanel
-            sound={sound}
-            running={running}
-            prechargeOhm={prechargeOhm}
-            phases={drive.phases}
-            keep={(what) => store.record('power.measured', what)}
-          />
-        </>
-      )}
-      {panel === 'lamps' && (
-        <LampsPanel
-          unit={unit}
-          kept={power.lamps}
-          wasOn={power.wasOn}
-          keep={(what) => store.record('power.lamps', what)}
-        />
-      )}
-      {panel === 'sweep' && (
-        <SweepPanel
-          kept={power.swept?.payload ?? null}
-          wasOn={power.wasOn}
-          keep={(what) => store.record('power.swept', what)}
-        />
-      )}
-      {panel === 'notes' && <NotesPanel {...props} stage="first-power" bare />}
-      {panel === 'gates' && (
-        <GatesPanel
-          kept={power.gates?.payload ?? null}
-          needed={modules.length > 0}
-          isOn={power.onAt !== null}
-          keep={(what) => store.record('power.gates', what)}
-        />
-      )}
     </>
   );
 }

@@ -6,7 +6,7 @@ import type { DiagnosisState } from '../../panels/diagnosis/use-diagnosis';
 import type { StageProps } from '../../job-store/stage-props';
 import { Secondary } from '../../kit/buttons';
 import { StageHead, Section } from '../../kit/section';
-import { PanelSwitch } from '../../kit/panel-switch';
+import { Tabs } from '../../kit/tabs';
 import { useSwap } from '../../panels/use-swap';
 import { HandOverPanel } from './back-panel';
 import { StaticSheetPanel } from './static-sheet-panel';
@@ -30,9 +30,10 @@ export function HandOverStage(props: StageProps & { diagnosis: DiagnosisState })
       <StageHead title="Hand over">
         What was measured and done, who takes it over, and what stays open by name.
       </StageHead>
-      <PanelSwitch label="Hand over" panels={panels} open={open} choose={setOpen} />
-      {open === 'sheet' && <StaticSheetPanel {...props} />}
-      {open === 'back' && <HandOverPanel {...props} swap={swap} />}
+      <Tabs label="Hand over" panels={panels} open={open} choose={setOpen}>
+        {open === 'sheet' && <StaticSheetPanel {...props} />}
+        {open === 'back' && <HandOverPanel {...props} swap={swap} />}
+      </Tabs>
       <Section title="Job report">
         <Text mb="2">
           One page for the customer, then the whole record. Also as an archive that another installation takes

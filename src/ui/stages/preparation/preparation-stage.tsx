@@ -5,7 +5,7 @@ import type { StageProps } from '../../job-store/stage-props';
 import { NotesPanel } from '../../panels/notes-panel';
 import { Primary } from '../../kit/buttons';
 import { StageHead } from '../../kit/section';
-import { PanelSwitch } from '../../kit/panel-switch';
+import { Tabs } from '../../kit/tabs';
 import { useSwap } from '../../panels/use-swap';
 import { WireList } from './wires/wire-list';
 import { StopPanel } from './stop-panel';
@@ -26,22 +26,23 @@ export function PreparationStage(props: StageProps) {
       <StageHead title="Prepare">
         The stop is what costs. What can be done before or after it is done then.
       </StageHead>
-      <PanelSwitch label="Prepare" panels={panels} open={open} choose={setOpen} />
-      {open === 'wires' &&
-        (swap === null ? (
-          <>
-            <Text mb="2">Wires are noted by the terminals of the old unit.</Text>
-            <Primary onClick={() => props.goTo('identify')}>Read its plate first</Primary>
-          </>
-        ) : (
-          <>
-            {loading && <Text role="status">Fetching what the catalogue says of both types…</Text>}
-            {trouble !== null && <Text mb="2">{trouble}</Text>}
-            <WireList {...props} swap={swap} />
-          </>
-        ))}
-      {open === 'stop' && <StopPanel {...props} />}
-      {open === 'notes' && <NotesPanel {...props} stage="prepare" bare />}
+      <Tabs label="Prepare" panels={panels} open={open} choose={setOpen}>
+        {open === 'wires' &&
+          (swap === null ? (
+            <>
+              <Text mb="2">Wires are noted by the terminals of the old unit.</Text>
+              <Primary onClick={() => props.goTo('identify')}>Read its plate first</Primary>
+            </>
+          ) : (
+            <>
+              {loading && <Text role="status">Fetching what the catalogue says of both types…</Text>}
+              {trouble !== null && <Text mb="2">{trouble}</Text>}
+              <WireList {...props} swap={swap} />
+            </>
+          ))}
+        {open === 'stop' && <StopPanel {...props} />}
+        {open === 'notes' && <NotesPanel {...props} stage="prepare" bare />}
+      </Tabs>
     </>
   );
 }

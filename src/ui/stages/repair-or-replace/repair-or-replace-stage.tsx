@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { StageProps } from '../../job-store/stage-props';
 import { NotesPanel } from '../../panels/notes-panel';
 import { StageHead } from '../../kit/section';
-import { PanelSwitch } from '../../kit/panel-switch';
+import { Tabs } from '../../kit/tabs';
 import { useSwap } from '../../panels/use-swap';
 import { ChoicePanel } from './choice-panel';
 import { FitPanel } from './fit-panel';
@@ -25,16 +25,17 @@ export function RepairOrReplaceStage(props: StageProps) {
       <StageHead title="Decide">
         What each way costs, on what that hangs, and whether another unit fits.
       </StageHead>
-      <PanelSwitch label="Decide" panels={panels} open={open} choose={setOpen} />
-      {open === 'choice' && <ChoicePanel {...props} />}
-      {open === 'fit' && (
-        <>
-          {loading && <Text role="status">Fetching what the catalogue says of both types…</Text>}
-          {trouble !== null && <Text mb="2">{trouble}</Text>}
-          <FitPanel {...props} swap={swap} />
-        </>
-      )}
-      {open === 'notes' && <NotesPanel {...props} stage="decide" bare />}
+      <Tabs label="Decide" panels={panels} open={open} choose={setOpen}>
+        {open === 'choice' && <ChoicePanel {...props} />}
+        {open === 'fit' && (
+          <>
+            {loading && <Text role="status">Fetching what the catalogue says of both types…</Text>}
+            {trouble !== null && <Text mb="2">{trouble}</Text>}
+            <FitPanel {...props} swap={swap} />
+          </>
+        )}
+        {open === 'notes' && <NotesPanel {...props} stage="decide" bare />}
+      </Tabs>
     </>
   );
 }

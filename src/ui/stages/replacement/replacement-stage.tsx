@@ -6,7 +6,7 @@ import type { StageProps } from '../../job-store/stage-props';
 import { NotesPanel } from '../../panels/notes-panel';
 import { Primary } from '../../kit/buttons';
 import { StageHead } from '../../kit/section';
-import { PanelSwitch } from '../../kit/panel-switch';
+import { Tabs } from '../../kit/tabs';
 import { LiveStop } from './live-stop';
 import { TickWires } from './tick-wires';
 import { useSwap } from '../../panels/use-swap';
@@ -30,33 +30,34 @@ export function ReplacementStage(props: StageProps) {
       <StageHead title="Swap and wire">
         The clock runs. What is done is ticked, and the rest is planned anew.
       </StageHead>
-      <PanelSwitch label="Swap and wire" panels={panels} open={open} choose={setOpen} />
-      {open === 'stop' &&
-        (planned === null || planned.tasks.length === 0 ? (
-          <>
-            <Text mb="2">No stop is planned for this job.</Text>
-            <Primary onClick={() => props.goTo('prepare')}>Plan it first</Primary>
-          </>
-        ) : (
-          <LiveStop {...props} planned={planned} now={now} />
-        ))}
-      {open === 'wires' &&
-        (now.swap === null || now.swap.map === null ? (
-          <Text>
-            {now.loading
-              ? 'Fetching what the catalogue says of both types…'
-              : 'Old and new unit are chosen under Decide, and the wires noted under Prepare.'}
-          </Text>
-        ) : (
-          <TickWires
-            key={asked}
-            {...props}
-            asked={asked}
-            swap={now.swap}
-            control={now.next?.control ?? null}
-          />
-        ))}
-      {open === 'notes' && <NotesPanel {...props} stage="swap" bare />}
+      <Tabs label="Swap and wire" panels={panels} open={open} choose={setOpen}>
+        {open === 'stop' &&
+          (planned === null || planned.tasks.length === 0 ? (
+            <>
+              <Text mb="2">No stop is planned for this job.</Text>
+              <Primary onClick={() => props.goTo('prepare')}>Plan it first</Primary>
+            </>
+          ) : (
+            <LiveStop {...props} planned={planned} now={now} />
+          ))}
+        {open === 'wires' &&
+          (now.swap === null || now.swap.map === null ? (
+            <Text>
+              {now.loading
+                ? 'Fetching what the catalogue says of both types…'
+                : 'Old and new unit are chosen under Decide, and the wires noted under Prepare.'}
+            </Text>
+          ) : (
+            <TickWires
+              key={asked}
+              {...props}
+              asked={asked}
+              swap={now.swap}
+              control={now.next?.control ?? null}
+            />
+          ))}
+        {open === 'notes' && <NotesPanel {...props} stage="swap" bare />}
+      </Tabs>
     </>
   );
 }

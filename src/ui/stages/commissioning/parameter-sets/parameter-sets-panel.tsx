@@ -7,7 +7,7 @@ import type { UnitSet } from '@/core/parameter-sets/parameters';
 import { useControl } from '../../../drive-link/use-control';
 import type { JobStore } from '../../../job-store/use-job';
 import { Section } from '../../../kit/section';
-import { PanelSwitch } from '../../../kit/panel-switch';
+import { Tabs } from '../../../kit/tabs';
 import type { WriteWish } from '../../../drive-link/use-write';
 import { AuditView } from './audit-view';
 import { ByHandView } from './by-hand-view';
@@ -87,99 +87,100 @@ export function ParameterSetsPanel({
   };
   return (
     <Section title="Parameter sets">
-      <PanelSwitch label="What to do with a set" panels={views} open={view} choose={setView} />
-      {view === 'import' ? (
-        <ImportForm catalogue={catalogue} typeId={typeId} rating={rating} keep={take} />
-      ) : view === 'library' ? (
-        <LibraryView jobId={jobId} rating={rating} take={take} />
-      ) : view === 'hand' ? (
-        <ByHandView control={control} state={state} ask={ask} />
-      ) : chosen === null ? (
-        <Text>No set is kept yet: read the drive out over the link, or bring one in.</Text>
-      ) : (
-        <>
-          <SetChooser
-            label="Set"
-            jobId={jobId}
-            sets={sets}
-            chosen={chosen}
-            choose={setTaken}
-            unit={unit}
-            markGood={(why) => store.record('set.good', { set: chosen.id, why })}
-          />
-          {unit === null ? (
-            <Text role="status">{trouble ?? 'Fetching what the catalogue says of this type…'}</Text>
-          ) : (
-            <>
-              {view === 'audit' && (
-                <AuditView
-                  set={unit}
-                  state={state}
-                  otherMotors_ohm={otherMotors_ohm}
-                  jumper={(input, position) => store.record('startup.jumper', { input, position })}
-                />
-              )}
-              {view === 'compare' && (
-                <CompareView
-                  set={unit}
-                  id={chosen.id}
-                  state={state}
-                  drive={{ typeId, control, rating }}
-                  sheet={sheet}
-                />
-              )}
-              {view === 'plan' &&
-                (chosen.typeId === typeId ? (
-                  <PlanView
-                    key={chosen.id}
-                    set={{ ...unit, rating }}
-                    kept={chosen}
-                    state={state}
-                    target={target}
-                    runs={runs}
-                    choose={setTaken}
-                  />
-                ) : (
-                  otherType
-                ))}
-              {view === 'keys' &&
-                (chosen.typeId === typeId ? (
-                  <KeysView
-                    key={chosen.id}
-                    jobId={jobId}
+      <Tabs label="What to do with a set" panels={views} open={view} choose={setView}>
+        {view === 'import' ? (
+          <ImportForm catalogue={catalogue} typeId={typeId} rating={rating} keep={take} />
+        ) : view === 'library' ? (
+          <LibraryView jobId={jobId} rating={rating} take={take} />
+        ) : view === 'hand' ? (
+          <ByHandView control={control} state={state} ask={ask} />
+        ) : chosen === null ? (
+          <Text>No set is kept yet: read the drive out over the link, or bring one in.</Text>
+        ) : (
+          <>
+            <SetChooser
+              label="Set"
+              jobId={jobId}
+              sets={sets}
+              chosen={chosen}
+              choose={setTaken}
+              unit={unit}
+              markGood={(why) => store.record('set.good', { set: chosen.id, why })}
+            />
+            {unit === null ? (
+              <Text role="status">{trouble ?? 'Fetching what the catalogue says of this type…'}</Text>
+            ) : (
+              <>
+                {view === 'audit' && (
+                  <AuditView
                     set={unit}
-                    rating={rating}
-                    kept={chosen}
-                    control={control}
-                    seen={seen}
-                    sets={sets}
+                    state={state}
+                    otherMotors_ohm={otherMotors_ohm}
+                    jumper={(input, position) => store.record('startup.jumper', { input, position })}
                   />
-                ) : (
-                  otherType
-                ))}
-              {view === 'translate' && (
-                <TranslateView
-                  key={chosen.id}
-                  set={unit}
-                  to={{ typeId, control, rating }}
-                  keep={(values, choices) =>
-                    store.record('set.kept', {
-                      name: `${chosen.name}, carried to ${typeId}`.slice(0, 200),
-                      typeId,
-                      rating,
-                      values,
-                      strangers: [],
-                      source: 'translated',
-                      from: chosen.id,
-                      chosen: choices,
-                    })
-                  }
-                />
-              )}
-            </>
-          )}
-        </>
-      )}
+                )}
+                {view === 'compare' && (
+                  <CompareView
+                    set={unit}
+                    id={chosen.id}
+                    state={state}
+                    drive={{ typeId, control, rating }}
+                    sheet={sheet}
+                  />
+                )}
+                {view === 'plan' &&
+                  (chosen.typeId === typeId ? (
+                    <PlanView
+                      key={chosen.id}
+                      set={{ ...unit, rating }}
+                      kept={chosen}
+                      state={state}
+                      target={target}
+                      runs={runs}
+                      choose={setTaken}
+                    />
+                  ) : (
+                    otherType
+                  ))}
+                {view === 'keys' &&
+                  (chosen.typeId === typeId ? (
+                    <KeysView
+                      key={chosen.id}
+                      jobId={jobId}
+                      set={unit}
+                      rating={rating}
+                      kept={chosen}
+                      control={control}
+                      seen={seen}
+                      sets={sets}
+                    />
+                  ) : (
+                    otherType
+                  ))}
+                {view === 'translate' && (
+                  <TranslateView
+                    key={chosen.id}
+                    set={unit}
+                    to={{ typeId, control, rating }}
+                    keep={(values, choices) =>
+                      store.record('set.kept', {
+                        name: `${chosen.name}, carried to ${typeId}`.slice(0, 200),
+                        typeId,
+                        rating,
+                        values,
+                        strangers: [],
+                        source: 'translated',
+                        from: chosen.id,
+                        chosen: choices,
+                      })
+                    }
+                  />
+                )}
+              </>
+            )}
+          </>
+        )}
+      </Tabs>
     </Section>
   );
 }

@@ -1,0 +1,59 @@
+import { Tabs as ChakraTabs } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
+
+/** A row of tabs, and below it what the open one shows. Arrow keys go from tab to tab; Tab leads into the panel. */
+export function Tabs<P extends string>({
+  label,
+  panels,
+  open,
+  choose,
+  children,
+}: {
+  label: string;
+  panels: readonly { id: P; name: string }[];
+  open: P;
+  choose: (panel: P) => void;
+  /** Of the open tab. */
+  children: ReactNode;
+}) {
+  return (
+    <ChakraTabs.Root
+      unstyled
+      value={open}
+      // What a panel shows may be costly: an arrow key only moves the focus, Enter or Space opens.
+      activationMode="manual"
+      onValueChange={({ value }) => {
+        const chosen = panels.find(({ id }) => id === value);
+        if (chosen !== undefined) choose(chosen.id);
+      }}
+    >
+      <ChakraTabs.List
+        aria-label={label}
+        display="flex"
+        flexWrap="wrap"
+        borderBottom="2px solid"
+        borderColor="ink"
+        mb="4"
+      >
+        {panels.map(({ id, name }) => (
+          <ChakraTabs.Trigger
+            key={id}
+            value={id}
+            minH="48px"
+            px="4"
+            cursor="pointer"
+            fontFamily="heading"
+            fontSize="1.05rem"
+            fontWeight={open === id ? 600 : 500}
+            bg={open === id ? 'ink' : 'transparent'}
+            color={open === id ? 'card' : 'ink'}
+            borderTopRadius="3px"
+          >
+            {name}
+          </ChakraTabs.Trigger>
+        ))}
+      </ChakraTabs.List>
+      <ChakraTabs.Content value={open}>{children}</ChakraTabs.Content>
+    </ChakraTabs.Root>
+  );
+}
