@@ -15,6 +15,8 @@ export const show = (children: ReactNode) =>
   render(<ChakraProvider value={system}>{children}</ChakraProvider>);
 
 export const press = (name: string | RegExp) => userEvent.click(screen.getByRole('button', { name }));
+/** Opens a panel of a row of tabs. */
+export const openTab = (name: string) => userEvent.click(screen.getByRole('tab', { name }));
 /** One of a group of answers. */
 export const choose = (group: string, answer: string | RegExp) =>
   userEvent.click(within(screen.getByRole('group', { name: group })).getByRole('radio', { name: answer }));

@@ -10,6 +10,7 @@ import {
   choose,
   testControl,
   ines,
+  openTab,
   pip,
   press,
   show,
@@ -96,7 +97,6 @@ function faced(said = begun, person: Person = ines) {
   );
   return { log, asked };
 }
-const open = (panel: string) => press(panel);
 const readOut = async () => {
   await press('Look for drives');
   await screen.findByRole('combobox', { name: 'Drive' });
@@ -115,7 +115,7 @@ const row = (number: string) => {
 describe('load and control', () => {
   it('come first; a ramp of no time is asked about and what was typed stays', async () => {
     const { log } = faced(plates);
-    expect(screen.queryByRole('button', { name: 'Commissioning run' })).toBeNull();
+    expect(screen.queryByRole('tab', { name: 'Commissioning run' })).toBeNull();
     await userEvent.selectOptions(screen.getByRole('combobox', { name: 'Load' }), 'winch');
     await type('Acceleration', '0');
     await press('Make the sheet');
@@ -257,7 +257,7 @@ describe('the run over the link', () => {
   const linked = async () => {
     const made = faced();
     await readOut();
-    await open('Commissioning run');
+    await openTab('Commissioning run');
     return made;
   };
   const bits = { DI1: false, DI2: false, DI3: true, DI4: false, DI5: false, DI6: false };

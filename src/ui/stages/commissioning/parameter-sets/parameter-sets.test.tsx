@@ -5,6 +5,7 @@ import { factorySet, planWrites } from '@/core/parameter-sets/parameters';
 import { writeLineOf } from '@/core/parameter-sets/write-run';
 import { Keypad } from '../../../shop/simulator/keypad';
 import {
+  openTab,
   answering,
   testControl,
   press,
@@ -140,7 +141,7 @@ describe('a set', () => {
   it('is compared with plate and sheet: only what they speak of', async () => {
     server();
     await panel([read, kept]);
-    await press('Compare');
+    await openTab('Compare');
     await userEvent.selectOptions(screen.getByLabelText('With'), 'sheet');
     expect(screen.getByText('2 differences.')).toBeTruthy();
     await userEvent.selectOptions(screen.getByLabelText('With'), 'plate');
@@ -152,7 +153,7 @@ describe('writing', () => {
   it('begins only after the three things were seen to, with the plan as it was seen', async () => {
     const calls = server();
     await panel([read, kept]);
-    await press('Write');
+    await openTab('Write');
     expect(screen.getByText(/The set is of firmware 3\.1, the drive has 3\.2/)).toBeTruthy();
     await press(/^Write all/);
     const form = within(screen.getByRole('region', { name: 'Before values go to the drive' }));
@@ -185,7 +186,7 @@ describe('writing', () => {
     ];
     const calls = server();
     await panel([read, kept, begun]);
-    await press('Write');
+    await openTab('Write');
     const region = within(await screen.findByRole('region', { name: 'Run of writes' }));
     expect(region.getByRole('alert').textContent).toContain('out of its range');
     expect(region.getByRole('progressbar').getAttribute('aria-valuenow')).toBe('1');
@@ -201,7 +202,7 @@ describe('writing', () => {
     const calls = server();
     drives = [{ target: 't:1', identity: {}, typeIds: [], trouble: null }];
     await panel([read, kept, begun, ended, read]);
-    await press('Write');
+    await openTab('Write');
     await press('The power is off now');
     expect(await screen.findByText(/still answers over the link/)).toBeTruthy();
     drives = [{ target: 't:1', identity: null, typeIds: [], trouble: 'silent' }];
@@ -215,7 +216,7 @@ describe('writing', () => {
   it('a server that does not answer is said, and nothing is lost', async () => {
     answering(({ url }) => (url.includes('/catalogue/') ? { body: control } : null));
     await panel([read, kept]);
-    await press('Write');
+    await openTab('Write');
     expect((await screen.findAllByText(/The server does not answer/)).length).toBeGreaterThan(0);
   });
 });
@@ -245,7 +246,7 @@ describe('by hand', () => {
   it('an entry is found by what it does and by its number', async () => {
     server();
     await panel([read]);
-    await press('By hand');
+    await openTab('By hand');
     await type(/What it does/, 'reverse');
     expect(screen.getAllByRole('row')[1]?.textContent).toContain('2-06 Reverse');
     await userEvent.clear(screen.getByLabelText(/What it does/));
@@ -290,7 +291,7 @@ describe('by hand', () => {
       </WithStore>,
     );
     await screen.findByRole('button', { name: 'CSV' });
-    await press('By hand');
+    await openTab('By hand');
     expect(screen.getByText(/Nothing that was written stands otherwise/)).toBeTruthy();
     await press('heard');
     await press('Put 3-01 back to 5 s');
@@ -302,7 +303,7 @@ describe('bringing in', () => {
   it('types from paper with the names at hand, and says when a file is of another type', async () => {
     server();
     await panel([read]);
-    await press('Bring in');
+    await openTab('Bring in');
     await userEvent.click(await screen.findByText(/entries of this type/));
     await press('Add 3-01 Acceleration');
     const field = screen.getByLabelText('Numbers and values') as HTMLTextAreaElement;
