@@ -4,6 +4,7 @@ import type { Control, DriveType } from '@/core/equipment/catalogue';
 import { defaultOf, limitsOf } from '@/core/equipment/drive-words';
 import { FieldGrid, Section } from '../../kit/section';
 import { Select, TextField, optionsOf } from '../../kit/field';
+import { DataTable, type Column } from '../../kit/data-table';
 import { PlainTable } from '../../kit/plain-table';
 import { useControl } from '../../drive-link/use-control';
 
@@ -14,6 +15,7 @@ const Mono = ({ children }: { children: string }) => (
 );
 
 type Model = DriveType['models'][number];
+type Parameter = Control['parameters'][number];
 
 function Entries({ control, type }: { control: Control; type: DriveType }) {
   const [asked, setAsked] = useState('');
@@ -25,6 +27,36 @@ function Entries({ control, type }: { control: Control; type: DriveType }) {
   if (model === undefined) return null;
   const rating = { ...model, supply_V: type.supply_V };
   const lockCode = (level: number) => control.locks.find((l) => l.level === level)?.code;
+  const unitOf = (p: Parameter) => (p.unit === undefined ? '' : ` ${p.unit}`);
+  const columns: Column<Parameter>[] = [
+    { head: 'Entry', names: true, by: (p) => p.number, cell: (p) => <Mono>{p.number}</Mono> },
+    { head: 'Name', by: (p) => p.name, cell: (p) => p.name },
+    {
+      head: 'Factory',
+      cell: (p) => {
+        const factory = defaultOf(p, rating, region);
+        return p.choices?.find((c) => c.value === factory)?.name ?? <Mono>{`${factory}${unitOf(p)}`}</Mono>;
+      },
+    },
+    {
+      head: 'Range or choices',
+      cell: (p) => {
+        const { min, max } = limitsOf(p, rating);
+        return p.choices?.map((c) => c.name).join(', ') ?? <Mono>{`${min} to ${max}${unitOf(p)}`}</Mono>;
+      },
+    },
+    {
+      head: 'To change it',
+      cell: (p) =>
+        [
+          ...(p.readOnly ? ['read only'] : []),
+          ...(p.lock > 0 ? [`code ${lockCode(p.lock) ?? '?'}`] : []),
+          ...(p.stop ? ['stopped'] : []),
+          ...(p.resets === undefined ? [] : ['resets others']),
+          ...(p.needs !== undefined && 'option' in p.needs ? [`only with ${p.needs.option}`] : []),
+        ].join(', '),
+    },
+  ];
   return (
     <Section title="Entries">
       <FieldGrid>
@@ -46,56 +78,27 @@ function Entries({ control, type }: { control: Control; type: DriveType }) {
         {shown.length} of {control.parameters.length} entries
       </Text>
       <Box maxH="480px" overflowY="auto" tabIndex={0} role="region" aria-label="Entries">
-        <PlainTable heads={['Entry', 'Name', 'Factory', 'Range or choices', 'To change it']}>
-          {shown.map((p) => {
-            const { min, max } = limitsOf(p, rating);
-            const factory = defaultOf(p, rating, region);
-            const unit = p.unit === undefined ? '' : ` ${p.unit}`;
-            return (
-              <tr key={p.number}>
-                <td>
-                  <Mono>{p.number}</Mono>
-                </td>
-                <td>{p.name}</td>
-                <td>
-                  {p.choices?.find((c) => c.value === factory)?.name ?? <Mono>{`${factory}${unit}`}</Mono>}
-                </td>
-                <td>
-                  {p.choices?.map((c) => c.name).join(', ') ?? <Mono>{`${min} to ${max}${unit}`}</Mono>}
-                </td>
-                <td>
-                  {[
-                    ...(p.readOnly ? ['read only'] : []),
-                    ...(p.lock > 0 ? [`code ${lockCode(p.lock) ?? '?'}`] : []),
-                    ...(p.stop ? ['stopped'] : []),
-                    ...(p.resets === undefined ? [] : ['resets others']),
-                    ...(p.needs !== undefined && 'option' in p.needs ? [`only with ${p.needs.option}`] : []),
-                  ].join(', ')}
-                </td>
-              </tr>
-            );
-          })}
-        </PlainTable>
+        <DataTable rows={shown} keyOf={(p) => p.number} columns={columns} />
       </Box>
     </Section>
   );
 }
 
+const resetWords = { 'power-off': 'power off', 'by-itself': 'itself', reset: 'reset' } as const;
+
 function Alarms({ control }: { control: Control }) {
   return (
     <Section title="Alarms">
-      <PlainTable heads={['Code', 'Meaning', 'Put back by', 'First checks']}>
-        {control.alarms.map((a) => (
-          <tr key={a.code}>
-            <td>
-              <Mono>{a.code}</Mono>
-            </td>
-            <td>{a.name}</td>
-            <td>{a.reset === 'power-off' ? 'power off' : a.reset === 'by-itself' ? 'itself' : 'reset'}</td>
-            <td>{a.firstChecks.join('; ')}</td>
-          </tr>
-        ))}
-      </PlainTable>
+      <DataTable
+        rows={control.alarms}
+        keyOf={(a) => a.code}
+        columns={[
+          { head: 'Code', names: true, by: (a) => a.code, cell: (a) => <Mono>{a.code}</Mono> },
+          { head: 'Meaning', by: (a) => a.name, cell: (a) => a.name },
+          { head: 'Put back by', by: (a) => resetWords[a.reset], cell: (a) => resetWords[a.reset] },
+          { head: 'First checks', cell: (a) => a.firstChecks.join('; ') },
+        ]}
+      />
     </Section>
   );
 }

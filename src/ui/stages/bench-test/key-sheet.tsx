@@ -1,7 +1,7 @@
 'use client';
-import { Box, Heading, Text } from '@chakra-ui/react';
-import { useEffect, useRef } from 'react';
-import { Key, Primary } from '../../kit/buttons';
+import { Box, Text } from '@chakra-ui/react';
+import { Key } from '../../kit/buttons';
+import { Dialog } from '../../kit/dialog';
 
 const keys: [string, string][] = [
   ['0.451 Enter', 'keep the figure and move on; 451 mV, .451 and 0,451 are the same'],
@@ -16,38 +16,17 @@ const keys: [string, string][] = [
 ];
 
 /** The keys of the bench. */
-export function KeySheet({ close }: { close: () => void }) {
-  const dialog = useRef<HTMLDialogElement>(null);
-  useEffect(() => dialog.current?.showModal(), []);
-  return (
-    <dialog
-      ref={dialog}
-      onClose={close}
-      aria-label="Keys of the bench"
-      style={{
-        margin: 'auto',
-        padding: 24,
-        maxWidth: 560,
-        background: 'var(--chakra-colors-card)',
-        color: 'var(--chakra-colors-ink)',
-        border: '2px solid var(--chakra-colors-ink)',
-        borderRadius: 4,
-      }}
-    >
-      <Heading as="h2" fontFamily="heading" fontSize="1.3rem" mb="3">
-        Keys
-      </Heading>
-      <Box display="grid" gridTemplateColumns="auto 1fr" columnGap="4" rowGap="2" mb="4">
-        {keys.map(([key, words]) => (
-          <Box key={key} display="contents">
-            <Box>
-              <Key>{key}</Key>
-            </Box>
-            <Text>{words}</Text>
+export const KeySheet = ({ close }: { close: () => void }) => (
+  <Dialog name="Keys of the bench" title="Keys" close={close}>
+    <Box display="grid" gridTemplateColumns="auto 1fr" columnGap="4" rowGap="2" mb="4">
+      {keys.map(([key, words]) => (
+        <Box key={key} display="contents">
+          <Box>
+            <Key>{key}</Key>
           </Box>
-        ))}
-      </Box>
-      <Primary onClick={() => dialog.current?.close()}>Close</Primary>
-    </dialog>
-  );
-}
+          <Text>{words}</Text>
+        </Box>
+      ))}
+    </Box>
+  </Dialog>
+);

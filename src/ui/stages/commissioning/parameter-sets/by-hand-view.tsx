@@ -8,7 +8,7 @@ import { ActRow } from '../../../kit/act-row';
 import { Secondary } from '../../../kit/buttons';
 import { Section } from '../../../kit/section';
 import { TextField } from '../../../kit/field';
-import { PlainTable } from '../../../kit/plain-table';
+import { DataTable } from '../../../kit/data-table';
 import { dateTime } from '../../../kit/time';
 import type { WriteWish } from '../../../drive-link/use-write';
 
@@ -56,26 +56,40 @@ export function ByHandView({
             : `${found.length} found.`}
       </Text>
       {found.length > 0 && (
-        <PlainTable heads={['Entry', 'What it is', 'In the drive', 'Found by']}>
-          {found.map(({ parameter: p, concept, because }) => {
-            const value = values[p.number];
-            return (
-              <tr key={p.number}>
-                <td>
+        <DataTable
+          rows={found}
+          keyOf={({ parameter }) => parameter.number}
+          columns={[
+            {
+              head: 'Entry',
+              names: true,
+              by: ({ parameter: p }) => p.number,
+              cell: ({ parameter: p }) => (
+                <>
                   <b>{p.number}</b> {p.name}
-                </td>
-                <td>
-                  {concept ?? '—'}
-                  {p.lock > 0 ? ', behind a code' : ''}
-                  {p.stop ? ', at standstill' : ''}
-                  {p.readOnly ? ', can be read only' : ''}
-                </td>
-                <td>{value === undefined ? 'not read' : shownAs(p, value)}</td>
-                <td>{because}</td>
-              </tr>
-            );
-          })}
-        </PlainTable>
+                </>
+              ),
+            },
+            {
+              head: 'What it is',
+              cell: ({ parameter: p, concept }) =>
+                [
+                  concept ?? '—',
+                  ...(p.lock > 0 ? ['behind a code'] : []),
+                  ...(p.stop ? ['at standstill'] : []),
+                  ...(p.readOnly ? ['can be read only'] : []),
+                ].join(', '),
+            },
+            {
+              head: 'In the drive',
+              cell: ({ parameter: p }) => {
+                const value = values[p.number];
+                return value === undefined ? 'not read' : shownAs(p, value);
+              },
+            },
+            { head: 'Found by', by: ({ because }) => because, cell: ({ because }) => because },
+          ]}
+        />
       )}
       <Box mt="5">
         <Section title="Written by hand in this job">

@@ -13,6 +13,7 @@ import {
 } from '@/core/parameter-sets/parameters';
 import { useControl } from '../../../drive-link/use-control';
 import { Select } from '../../../kit/field';
+import { DataTable } from '../../../kit/data-table';
 import { PlainTable } from '../../../kit/plain-table';
 import { StateMark, type Mark } from '../../../kit/state-mark';
 import { Tick } from '../../../kit/tick';
@@ -83,21 +84,25 @@ function Three({ run, sets, drive }: { run: SetRun; sets: readonly KeptSet[]; dr
       <Text role="status" fontWeight="500" mb="1">
         {countOf(rows.length, 'entry')} that were to change, or did.
       </Text>
-      <PlainTable heads={['Entry', 'As found', 'As planned', 'As left', '']}>
-        {rows.map((r) => (
-          <tr key={r.number}>
-            <td>
-              {r.number} {r.name}
-            </td>
-            <td>{r.found}</td>
-            <td>{r.planned}</td>
-            <td>{r.left}</td>
-            <td>
-              <StateMark mark={fateMarks[r.fate]} label={null} /> {r.fate}
-            </td>
-          </tr>
-        ))}
-      </PlainTable>
+      <DataTable
+        rows={rows}
+        keyOf={(r) => r.number}
+        columns={[
+          { head: 'Entry', names: true, by: (r) => r.number, cell: (r) => `${r.number} ${r.name}` },
+          { head: 'As found', cell: (r) => r.found },
+          { head: 'As planned', cell: (r) => r.planned },
+          { head: 'As left', cell: (r) => r.left },
+          {
+            head: 'Outcome',
+            by: (r) => r.fate,
+            cell: (r) => (
+              <>
+                <StateMark mark={fateMarks[r.fate]} label={null} /> {r.fate}
+              </>
+            ),
+          },
+        ]}
+      />
     </>
   );
 }
