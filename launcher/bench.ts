@@ -80,7 +80,7 @@ async function firstLoad(path: string): Promise<number> {
       performance
         .getEntriesByType('resource')
         .filter((e) => e.name.endsWith('.js'))
-        .reduce((sum, e) => sum + (e as PerformanceResourceTiming).encodedBodySize, 0),
+        .reduce((sum, e) => sum + (e instanceof PerformanceResourceTiming ? e.encodedBodySize : 0), 0),
     );
     return bytes / 1000;
   } finally {

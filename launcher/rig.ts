@@ -1,13 +1,16 @@
+import * as z from 'zod';
 import { portsAlongside } from './alongside';
 import { LauncherError } from './terminal';
 
-interface RigState {
-  type: { vendor: string; product: string; revision: string };
-  plant: Record<string, unknown>;
-  shows: Record<string, unknown>;
-  history: { code: string; runHours: number }[];
-  shaft_Hz: number;
-}
+const refusalSchema = z.object({ error: z.string() });
+const stateSchema = z.object({
+  type: z.object({ vendor: z.string(), product: z.string(), revision: z.string() }),
+  plant: z.looseObject({ contacts: z.record(z.string(), z.boolean()) }),
+  shows: z.unknown(),
+  history: z.array(z.object({ code: z.string() })),
+  shaft_Hz: z.number(),
+});
+type RigState = z.infer<typeof stateSchema>;
 
 const ask = async (body?: string): Promise<RigState> => {
   const answer = await fetch(`http://127.0.0.1:${portsAlongside.drive[1]}`, {
@@ -15,16 +18,18 @@ const ask = async (body?: string): Promise<RigState> => {
   }).catch(() => {
     throw new LauncherError('the simulated drive is not running: start it with ./grim start.');
   });
-  const text = (await answer.json()) as RigState & { error?: string };
-  if (text.error !== undefined) throw new LauncherError(`the rig does not understand: ${text.error}`);
-  return text;
+  const told = json(await answer.text());
+  const refusal = refusalSchema.safeParse(told);
+  if (refusal.success) throw new LauncherError(`the rig does not understand: ${refusal.data.error}`);
+  return stateSchema.parse(told);
 };
+const json = (text: string): unknown => JSON.parse(text);
 
 /** `contact DI1 closed` and the like, for what is set most; anything else as JSON. */
 const short: Readonly<Record<string, (args: string[], now: RigState) => unknown>> = {
   drive: ([type, model]) => ({ drive: { type, model }, wait_s: 3 }),
   contact: ([id = '', state], now) => ({
-    plant: { contacts: { ...(now.plant['contacts'] as object), [id]: state === 'closed' } },
+    plant: { contacts: { ...now.plant.contacts, [id]: state === 'closed' } },
   }),
   mains: ([state]) => ({ plant: { mains: { on: state === 'on' } } }),
   lose: ([phase]) => ({ plant: { mains: { lost: phase === 'none' ? null : phase } } }),
@@ -39,11 +44,7 @@ export async function rigCommand(args: string[]): Promise<number> {
   const [word, ...rest] = args;
   const now = await ask();
   const order =
-    word === undefined
-      ? null
-      : word.startsWith('{')
-        ? (JSON.parse(args.join(' ')) as unknown)
-        : short[word]?.(rest, now);
+    word === undefined ? null : word.startsWith('{') ? json(args.join(' ')) : short[word]?.(rest, now);
   if (order === undefined)
     throw new LauncherError(
       `"${word}" is no order: ${Object.keys(short).join(', ')}, or JSON (see stand-ins/drive/rig.ts).`,

@@ -1,5 +1,6 @@
 import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import * as z from 'zod';
 import { ensureBuilt } from './build';
 import { ensureDatabase, removeCluster, startCluster, type Cluster } from './cluster';
 import { prepareDatabase } from './database';
@@ -50,13 +51,18 @@ const step = (name: string, holds: () => Promise<boolean>) => async (): Promise<
   return (await holds()) ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 };
 };
 
+const jestSummary = z.object({
+  numPassedTests: z.number(),
+  numFailedTests: z.number(),
+  numRuntimeErrorTestSuites: z.number(),
+});
+const playwrightSummary = z.object({
+  stats: z.object({ expected: z.number(), unexpected: z.number(), flaky: z.number() }),
+});
+
 function jestTally(file: string): Tally {
   if (!existsSync(file)) return { passed: 0, failed: 1 };
-  const r = JSON.parse(readFileSync(file, 'utf8')) as {
-    numPassedTests: number;
-    numFailedTests: number;
-    numRuntimeErrorTestSuites: number;
-  };
+  const r = jestSummary.parse(JSON.parse(readFileSync(file, 'utf8')));
   return { passed: r.numPassedTests, failed: r.numFailedTests + r.numRuntimeErrorTestSuites };
 }
 
@@ -88,9 +94,7 @@ const jest =
 
 function playwrightTally(file: string): Tally {
   if (!existsSync(file)) return { passed: 0, failed: 1 };
-  const { stats } = JSON.parse(readFileSync(file, 'utf8')) as {
-    stats: { expected: number; unexpected: number; flaky: number };
-  };
+  const { stats } = playwrightSummary.parse(JSON.parse(readFileSync(file, 'utf8')));
   return { passed: stats.expected, failed: stats.unexpected + stats.flaky };
 }
 

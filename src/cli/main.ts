@@ -1,4 +1,5 @@
 import { createInterface } from 'node:readline';
+import { text } from 'node:stream/consumers';
 import { isMainThread, parentPort } from 'node:worker_threads';
 import { findVerb, openApi, runText, schemasOf, unknownVerb, verbs, type VerbAnswer } from '@/core/verbs';
 
@@ -19,12 +20,6 @@ function explain(answer: VerbAnswer): void {
 }
 
 const exitCode = (answer: VerbAnswer): number => (answer.status === 200 ? 0 : answer.status >= 500 ? 1 : 2);
-
-async function readAll(): Promise<string> {
-  const chunks: Buffer[] = [];
-  for await (const chunk of process.stdin) chunks.push(chunk as Buffer);
-  return Buffer.concat(chunks).toString('utf8');
-}
 
 async function runLines(name: string): Promise<number> {
   const verb = findVerb(name);
@@ -64,7 +59,7 @@ async function main(args: readonly string[]): Promise<number> {
     return 0;
   }
   if (args.includes('--lines')) return runLines(name);
-  const answer = runText(verb, await readAll());
+  const answer = runText(verb, await text(process.stdin));
   explain(answer);
   print(answer.body);
   return exitCode(answer);

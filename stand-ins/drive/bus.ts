@@ -55,7 +55,8 @@ interface Bus {
 
 async function serve(socket: Socket, bus: Bus): Promise<void> {
   let pending = Buffer.alloc(0);
-  for await (const chunk of socket as AsyncIterable<Buffer>) {
+  const received: AsyncIterable<Buffer> = socket;
+  for await (const chunk of received) {
     pending = Buffer.concat([pending, chunk]);
     while (pending.length >= header_bytes) {
       const length = pending.readUInt16BE(4);

@@ -1,4 +1,4 @@
-import type { AddressInfo, Server } from 'node:net';
+import type { Server } from 'node:net';
 import { busServer } from './bus';
 import { memoryOf, type Holder } from './memory';
 import { pass, rigServer } from './rig';
@@ -17,7 +17,11 @@ export interface DriveStandIn {
 const listen = (server: Server, port: number): Promise<number> =>
   new Promise((resolve, reject) => {
     server.once('error', reject);
-    server.listen(port, '127.0.0.1', () => resolve((server.address() as AddressInfo).port));
+    server.listen(port, '127.0.0.1', () => {
+      const address = server.address();
+      if (address === null || typeof address === 'string') reject(new Error('the server has no port'));
+      else resolve(address.port);
+    });
   });
 
 /** Starts the simulated drive on loopback: its bus, its rig, and its time. */

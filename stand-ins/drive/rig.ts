@@ -4,7 +4,7 @@
  */
 import { createServer, type IncomingMessage, type Server } from 'node:http';
 import * as z from 'zod';
-import { conceptIds, type ConceptId, inputConcept } from '@/core/equipment/concepts';
+import { conceptIds, inputConcept } from '@/core/equipment/concepts';
 import { meaningOf, parameterFor, type Values } from '@/core/equipment/drive-words';
 import { atHome, keypadOf, pressKey } from './keypad';
 import type { Holder } from './memory';
@@ -81,12 +81,14 @@ function merged(plant: Plant, differs: NonNullable<Order['plant']>): Plant {
 function valuesFor(holder: Holder, set: NonNullable<Order['set']>): Values {
   const { control } = holder.unit.settings;
   return Object.fromEntries(
-    Object.entries(set).map(([concept, to]) => {
-      const p = parameterFor(control, concept as ConceptId);
+    conceptIds.flatMap((concept) => {
+      const to = set[concept];
+      if (to === undefined) return [];
+      const p = parameterFor(control, concept);
       const value = typeof to === 'number' ? to : p?.choices?.find((c) => c.means === to)?.value;
       if (p === undefined || value === undefined)
         throw new Error(`this type cannot set ${concept} to ${String(to)}`);
-      return [p.number, value];
+      return [[p.number, value]];
     }),
   );
 }

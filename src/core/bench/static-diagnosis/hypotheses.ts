@@ -13,7 +13,7 @@ import { column, faultableNetwork } from './faultable-network';
 import { share } from './model';
 import { normalisers, pairWeight, variantsOf } from './variants';
 import type { Hypothesis, Tables } from './tables';
-import { item } from '../../numerics/arrays';
+import { item, present } from '../../numerics/arrays';
 
 /** A name for a set of faults, whatever their order and size. */
 export const nameOfFaults = (faults: readonly { component: string; mode: string }[]): string =>
@@ -171,7 +171,7 @@ export function withFault(tables: Tables, h: Hypothesis, variant: number): Hypot
   const known = tables.known.get(key);
   if (known !== undefined) return known;
   const make = (): Hypothesis => {
-    if (h.twin !== null) return mirrored(withFault(tables, h.twin, variant) as Hypothesis, h.circumstance, 1);
+    if (h.twin !== null) return mirrored(grown(tables, h.twin, variant), h.circumstance, 1);
     const norm = tables.variants.reduce((sum, v) => sum + v.weight, 0);
     return hypothesis({
       circumstance: h.circumstance,
@@ -180,7 +180,7 @@ export function withFault(tables: Tables, h: Hypothesis, variant: number): Hypot
       variants,
       prior: (Math.exp(h.logPrior) * share.three * weight) / norm / share.two,
       without: variants.map((left) =>
-        left === variant ? h : (withFault(tables, smaller(tables, h, left), variant) as Hypothesis),
+        left === variant ? h : grown(tables, smaller(tables, h, left), variant),
       ),
     });
   };
@@ -193,12 +193,18 @@ export function withFault(tables: Tables, h: Hypothesis, variant: number): Hypot
 
 /** The same without one of its faults: made with it, so it is there. */
 const smaller = (tables: Tables, h: Hypothesis, left: number): Hypothesis =>
-  tables.known.get(
-    keyOf(
-      h.circumstance,
-      h.variants.filter((v) => v !== left),
+  present(
+    tables.known.get(
+      keyOf(
+        h.circumstance,
+        h.variants.filter((v) => v !== left),
+      ),
     ),
-  ) as Hypothesis;
+  );
+
+/** The same with one fault more, of a part that has none in it. */
+const grown = (tables: Tables, h: Hypothesis, variant: number): Hypothesis =>
+  present(withFault(tables, h, variant));
 
 /**
  * Solves ahead what readings will ask for, some hypotheses at a time.

@@ -50,6 +50,15 @@ export function item<T extends object | string>(list: readonly T[], i: number): 
 }
 
 /**
+ * A value that must be there by what was done before.
+ * @throws RangeError where it is not
+ */
+export function present<T>(value: T | null | undefined): T {
+  if (value === undefined || value === null) throw new RangeError('a value that must be there is missing');
+  return value;
+}
+
+/**
  * The keys of a record that is written out in the code: of such an object the compiler knows all keys.
  * @throws RangeError where the record is empty
  */

@@ -1,24 +1,13 @@
-import { stepMatrices } from './exponential';
-import { LOAD, legStates, networkFor, ONE, SIN, type LegState } from './network';
+import { valueAt } from '../../numerics/arrays';
 import type { WaveCase } from './case';
-import { patternsOf, type Pattern } from './patterns';
-import { topologyOf } from './topology';
-import { item, rowTimes, valueAt } from '../../numerics/arrays';
+import { conductionOf, holds, type Gate } from './conduction';
+import { levelTo, movingState, stepInto } from './moving-state';
+import { LOAD, networkFor } from './network';
+import { longestLevel, samplesPerPeriod, ticksPerSample } from './timing';
 
-/** Samples in a period of the supply, and the longest step. */
-export const samplesPerPeriod = 512;
-/** A sample is 2¹⁴ ticks, so all times are whole ticks: 2.4 ns at 50 Hz. */
-export const longestLevel = 14;
-/** Ticks between two samples. */
-export const ticksPerSample = 2 ** longestLevel;
 /** So many events on end are chatter: then steps of 2⁶ ticks (0.15 µs at 50 Hz) are taken blind. */
 const chatterEvents = 60;
 const blindLevel = 6;
-/** A current or voltage so little below zero is zero. */
-const slack = 1e-7;
-
-/** What a leg's gates ask for. */
-export type Gate = 'none' | 'hi' | 'lo';
 
 /** A running circuit: driven by gates and by what is drawn, read at any tick. */
 export interface Engine {
@@ -40,252 +29,91 @@ export interface Engine {
   events: () => number;
 }
 
-/** `rows`·z, the first `count` of them. Apart from the engine, so that nothing in the loop can change under it. */
-function stepInto(
-  rows: Float64Array,
-  z: Float64Array,
-  into: Float64Array,
-  count: number,
-  width: number,
-): void {
-  let p = 0;
-  for (let i = 0; i < count; i += 1) {
-    into[i] = rowTimes(rows, p, z, width);
-    p += width;
-  }
-}
-
-/** Does everything that is watched stay above zero? */
-function holds(watch: Float64Array, z: Float64Array, count: number, width: number): boolean {
-  let p = 0;
-  for (let i = 0; i < count; i += 1) {
-    if (rowTimes(watch, p, z, width) < -slack) return false;
-    p += width;
-  }
-  return true;
-}
-
-const gateCode: Readonly<Record<Gate, LegState>> = {
-  none: legStates.none,
-  hi: legStates.noneHi,
-  lo: legStates.noneLo,
-};
-
-/** What conducts in a leg right after its gates changed. @param plain switches and diodes are alike */
-function afterGate(state: LegState, works: Gate, plain: boolean): LegState {
-  if (plain && works !== 'none') return works === 'hi' ? legStates.hiBoth : legStates.loBoth;
-  // Which diode takes over depends on which way the current goes: volts decide, from nothing.
-  if (plain && (state === legStates.hiBoth || state === legStates.loBoth)) return legStates.none;
-  if (state === legStates.hiSwitch || state === legStates.loDiode)
-    return works === 'hi' ? legStates.hiSwitch : legStates.loDiode;
-  if (state === legStates.loSwitch || state === legStates.hiDiode)
-    return works === 'lo' ? legStates.loSwitch : legStates.hiDiode;
-  return gateCode[works];
-}
-
-/** The sine and cosine sources at ω, which turn by themselves. */
-function withTurning(
-  derivative: Float64Array,
-  width: number,
-  n: number,
-  omegas: readonly number[],
-): Float64Array {
-  const matrix = new Float64Array(width * width);
-  matrix.set(derivative);
-  omegas.forEach((w, i) => {
-    const s = n + SIN + 2 * i;
-    matrix[s * width + s + 1] = w;
-    matrix[(s + 1) * width + s] = -w;
-  });
-  return matrix;
-}
-
-/** Cosine and sine of each ω over 2^level ticks, level by level. */
-const turnsOf = (omegas: readonly number[], ticksPerSecond: number): Float64Array[] =>
-  Array.from({ length: longestLevel + 1 }, (_, k) =>
-    Float64Array.from(
-      omegas.flatMap((w) => [Math.cos, Math.sin].map((f) => f((w * 2 ** k) / ticksPerSecond))),
-    ),
-  );
-
-/** A number for what conducts now. */
-function patternKey(on: readonly boolean[], legs: readonly LegState[]): number {
-  let key = 0;
-  for (const v of on) key = key * 2 + (v ? 1 : 0);
-  for (const l of legs) key = key * 9 + l;
-  return key;
-}
-
 /** The running circuit. With `driven`, only source, rectifier, link and bank, and a current that is drawn. */
 export function engineFor(given: WaveCase, driven: boolean): Engine {
   const net = networkFor(given, driven);
-  const { n, m } = net;
+  const width = net.n + net.m;
   const ticksPerSecond = given.supply.f * samplesPerPeriod * ticksPerSample;
-  const width = n + m;
-  const omega = 2 * Math.PI * given.supply.f;
-  const omega1 = 2 * Math.PI * given.inverter.f1;
-  const { Vce, Vfd, Rce, Rfd } = given.inverter;
-  /** Switches and diodes alike: then a gated leg is one resistance, and there are far fewer patterns. */
+  const { Vce, Vfd, Rce, Rfd, f1 } = given.inverter;
   const plain = Vce === 0 && Vfd === 0 && Rce === Rfd;
-  const pairs = m > 4 ? [omega, omega1] : [omega];
-  const turns = turnsOf(pairs, ticksPerSecond);
-
-  // Numbers that change at each step live in arrays: a changing number in a closure is a new object each time.
-  let z = new Float64Array(width);
-  let next = new Float64Array(width);
-  const start = new Float64Array(width);
-  const clock = new Float64Array(1);
-  z[net.bankState] = given.bank.v0;
-  z[n + ONE] = 1;
-  pairs.forEach((_, i) => (z[n + SIN + 2 * i + 1] = 1));
+  const omegas = (net.m > 4 ? [given.supply.f, f1] : [given.supply.f]).map((f) => 2 * Math.PI * f);
+  const state = movingState(net, given.bank.v0, omegas, ticksPerSecond);
+  const conduction = conductionOf(net, given, { driven, omegas, plain, ticksPerSecond });
+  const bus = new Float64Array(1);
   let events = 0;
   let changes = 0;
-  const on = net.valves.map((v) => v.fixed === 'on');
-  const legs: LegState[] = net.legs.map(() => legStates.none);
-  const gates: Gate[] = net.legs.map(() => 'none');
-  const patterns = patternsOf(given, driven);
   let atStart: (() => void) | null = null;
   let atEnd: (() => void) | null = null;
-
-  function patternNow(): Pattern {
-    const key = patternKey(on, legs);
-    const kept = patterns.get(key);
-    if (kept !== undefined) return kept;
-    const topology = topologyOf(net, on, legs);
-    const matrix = withTurning(topology.derivative, width, n, pairs);
-    const made = {
-      topology,
-      steps: stepMatrices(matrix, n, m, 1 / ticksPerSecond, longestLevel),
-      watched: topology.meaning.length,
-    };
-    patterns.set(key, made);
-    return made;
-  }
-
-  /** z after 2^level ticks, into `next`. */
-  function tryStep(pattern: Pattern, level: number): void {
-    const turn = item(turns, level);
-    stepInto(item(pattern.steps.byLevel, level), z, next, n, width);
-    next[n + ONE] = 1;
-    next[n + LOAD] = valueAt(z, n + LOAD);
-    for (let i = 0; i < pairs.length; i += 1) {
-      const phase = n + SIN + 2 * i;
-      const c = valueAt(turn, 2 * i);
-      const s = valueAt(turn, 2 * i + 1);
-      const sin = valueAt(z, phase);
-      const cos = valueAt(z, phase + 1);
-      next[phase] = sin * c + cos * s;
-      next[phase + 1] = cos * c - sin * s;
-    }
-  }
+  let pattern = conduction.resolve(state.now());
 
   function take(level: number): void {
-    const kept = z;
-    z = next;
-    next = kept;
-    clock[0] = valueAt(clock, 0) + (1 << level);
+    state.take(level);
     changes += 1;
   }
 
-  /** Turns what has to turn until all that conducts agrees with the volts. */
-  function resolve(): Pattern {
-    let pattern = patternNow();
-    for (let round = 0; round < 40; round += 1) {
-      const { watch, meaning } = pattern.topology;
-      let turned = false;
-      for (let i = 0; i < pattern.watched; i += 1) {
-        if (rowTimes(watch, i * width, z, width) >= -slack) continue;
-        const what = item(meaning, i);
-        if (what.of === 'valve') on[what.index] = what.becomes;
-        else
-          legs[what.index] =
-            what.becomes === legStates.none ? gateCode[gates[what.index] ?? 'none'] : what.becomes;
-        turned = true;
-        // After some rounds one at a time: two that turn each other back settle so.
-        if (round > 8) break;
-      }
-      if (!turned) return pattern;
-      pattern = patternNow();
-    }
-    return pattern;
+  function settle(): void {
+    changes += 1;
+    pattern = conduction.resolve(state.now());
   }
-
-  let pattern = resolve();
 
   /** Straight to a time with what conducts now; false, and nothing moved, where that does not hold at its end. */
   function stretch(to: number): boolean {
-    const from = valueAt(clock, 0);
-    start.set(z);
-    while (valueAt(clock, 0) < to) {
-      const level = Math.min(longestLevel, 31 - Math.clz32(to - valueAt(clock, 0)));
-      tryStep(pattern, level);
+    state.mark();
+    while (state.ticks() < to) {
+      const level = levelTo(to - state.ticks());
+      state.tried(pattern.steps, level);
       take(level);
     }
-    if (holds(pattern.topology.watch, z, pattern.watched, width)) return true;
-    z.set(start);
-    clock[0] = from;
+    if (holds(pattern, state.now())) return true;
+    state.back();
     return false;
   }
 
   /** To just after the first change of what conducts, at most to a time. */
   function toEvent(to: number, blind: number): void {
     let level = longestLevel;
-    while (valueAt(clock, 0) < to && level >= 0) {
-      level = Math.min(level, 31 - Math.clz32(to - valueAt(clock, 0)));
-      tryStep(pattern, level);
-      if (holds(pattern.topology.watch, next, pattern.watched, width)) take(level);
+    while (state.ticks() < to && level >= 0) {
+      level = Math.min(level, levelTo(to - state.ticks()));
+      if (holds(pattern, state.tried(pattern.steps, level))) take(level);
       else if (level > blind) level -= 1;
-      else {
-        take(level);
-        return;
-      }
+      else return take(level);
     }
   }
 
   function advance(to: number): void {
     let here = 0;
     atStart?.();
-    while (valueAt(clock, 0) < to) {
+    while (state.ticks() < to) {
       if (stretch(to)) break;
       toEvent(to, here > chatterEvents ? blindLevel : 0);
       events += 1;
       here += 1;
       atEnd?.();
-      changes += 1;
-      pattern = resolve();
+      settle();
       atStart?.();
     }
     atEnd?.();
   }
 
-  function gate(leg: number, wanted: Gate): void {
-    const at = net.legs[leg];
-    const state = legs[leg];
-    if (at === undefined || state === undefined) return;
-    const works = (wanted === 'hi' && !at.hiOpen) || (wanted === 'lo' && !at.loOpen) ? wanted : 'none';
-    gates[leg] = works;
-    legs[leg] = afterGate(state, works, plain);
-    changes += 1;
-    pattern = resolve();
-  }
-
-  const bus = new Float64Array(1);
-
-  const engine: Engine = {
+  return {
     ticksPerSecond,
-    ticks: () => valueAt(clock, 0),
+    ticks: state.ticks,
     changes: () => changes,
     draw: (amps) => {
-      z[n + LOAD] = amps;
+      const z = state.now();
+      z[net.n + LOAD] = amps;
       changes += 1;
       // What is drawn moves the bus at once through the bank's resistance.
-      if (!holds(pattern.topology.watch, z, pattern.watched, width)) pattern = resolve();
+      if (!holds(pattern, z)) pattern = conduction.resolve(z);
     },
-    gate,
+    gate: (leg, wanted) => {
+      conduction.gate(leg, wanted);
+      settle();
+    },
     advance,
-    read: (into, count) => stepInto(pattern.topology.outputs, z, into, count, width),
+    read: (into, count) => stepInto(pattern.topology.outputs, state.now(), into, count, width),
     busVolts: () => {
-      stepInto(pattern.topology.outputs, z, bus, 1, width);
+      stepInto(pattern.topology.outputs, state.now(), bus, 1, width);
       return valueAt(bus, 0);
     },
     listen: (start, end) => {
@@ -294,5 +122,4 @@ export function engineFor(given: WaveCase, driven: boolean): Engine {
     },
     events: () => events,
   };
-  return engine;
 }

@@ -1,5 +1,5 @@
 import type { WaveCase } from './case';
-import { samplesPerPeriod } from './engine';
+import { samplesPerPeriod } from './timing';
 import {
   coarser,
   meanOf,

@@ -1,5 +1,5 @@
 import type { Inverter } from './case';
-import type { Gate } from './engine';
+import type { Gate } from './conduction';
 
 /** A change of a leg's gate at a tick. */
 export interface GateEdge {

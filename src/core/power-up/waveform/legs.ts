@@ -1,5 +1,5 @@
 import type { WaveCase } from './case';
-import type { Gate } from './engine';
+import type { Gate } from './conduction';
 import { valueAt } from '../../numerics/arrays';
 
 /** Three windings in star on three legs, in closed form while nothing turns. Currents out of the legs, A; volts to the bank's negative. */

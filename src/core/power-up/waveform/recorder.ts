@@ -1,5 +1,6 @@
 import { outputNames, type OutputName } from './topology';
-import { ticksPerSample, type Engine } from './engine';
+import type { Engine } from './engine';
+import { ticksPerSample } from './timing';
 import { tallyOf, type Sums } from './tally';
 import { valueAt } from '../../numerics/arrays';
 

@@ -1,5 +1,7 @@
 import { phaseNames, type WaveCase } from './case';
-import { engineFor, ticksPerSample, type Gate } from './engine';
+import type { Gate } from './conduction';
+import { engineFor } from './engine';
+import { ticksPerSample } from './timing';
 import { gateEdges, type GateEdge } from './gates';
 import { legsFor } from './legs';
 import { filteredNames, motorNames, pairs, recorderFor, samplesIn, samplesOf } from './recorder';

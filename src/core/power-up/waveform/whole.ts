@@ -1,5 +1,6 @@
 import type { WaveCase } from './case';
-import { engineFor, ticksPerSample } from './engine';
+import { engineFor } from './engine';
+import { ticksPerSample } from './timing';
 import { gateEdges } from './gates';
 import { recorderFor, samplesIn, type Recording } from './recorder';
 import { item } from '../../numerics/arrays';

@@ -43,14 +43,15 @@ export async function wiredJob(jobId: string): Promise<{ state: JobState; swap: 
 }
 
 /** What stands on every paper of a job. */
-export const identity = ({ opened, drive }: JobState): [label: string, value: string][] => [
+type Line = [label: string, value: string];
+export const identity = ({ opened, drive }: JobState): Line[] => [
   ['Machine', opened === null ? '' : `${opened.payload.machine}, ${opened.payload.site}`],
   ...(drive === null
     ? []
     : [
-        ['Drive', `${drive.maker} ${drive.type}${drive.serial ? `, no. ${drive.serial}` : ''}`] as [
-          string,
-          string,
-        ],
+        [
+          'Drive',
+          `${drive.maker} ${drive.type}${drive.serial ? `, no. ${drive.serial}` : ''}`,
+        ] satisfies Line,
       ]),
 ];

@@ -118,7 +118,7 @@ function Terminals({ control }: { control: Control }) {
           [
             'safe stop',
             `${safeStop.channels.map((c) => c.mark).join(' and ')} from ${safeStop.supply}, return ${safeStop.return}; comes with jumpers ${safeStop.factoryJumpers.map((j) => j.join('–')).join(', ')}`,
-          ] as [string, string],
+          ] satisfies [string, string],
         ]),
   ];
   return (

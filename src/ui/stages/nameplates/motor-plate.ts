@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { keysOf } from '@/core/numerics/arrays';
 import { plateSums, type Plate } from '@/core/equipment/plate';
 import type { Payload } from '@/core/logbook';
 import { orNone, positiveFigureOr } from '../../kit/form-figures';
@@ -82,10 +83,9 @@ export function plateTypedOf(motor: Motor | null): PlateTyped {
 
 /** The plate as far as it can be read while it is typed; null until the figures that matter are there. */
 export function plateSoFar(typed: PlateTyped): Plate | null {
-  const readable = Object.entries(optionalFigures).map(
-    ([name, field]) => [name, field.safeParse(typed[name as keyof typeof optionalFigures]).success] as const,
-  );
-  const unread = readable.filter(([, read]) => !read).map(([name]) => [name, ''] as const);
+  const unread = keysOf(optionalFigures)
+    .filter((name) => !optionalFigures[name].safeParse(typed[name]).success)
+    .map((name) => [name, ''] as const);
   return motorPlateSchema.safeParse({ ...typed, ...Object.fromEntries(unread) }).data?.plate ?? null;
 }
 
