@@ -1,11 +1,13 @@
 import { Box, Text } from '@chakra-ui/react';
-import { useState } from 'react';
+import { z } from 'zod';
 import type { EntryOf, OpenIssue, Payload, Person } from '@/core/logbook';
 import { inShort } from '@/core/job/release';
 import { SignButton } from '../../panels/sign-button';
 import { Secondary } from '../../kit/buttons';
 import { FieldGrid, Section } from '../../kit/section';
-import { TextField } from '../../kit/field';
+import { Field } from '../../kit/field';
+import { filledText } from '../../kit/form-figures';
+import { useTypedForm } from '../../kit/typed-form';
 import { StateMark } from '../../kit/state-mark';
 import { Tick } from '../../kit/tick';
 import { day, dateTime } from '../../kit/time';
@@ -26,6 +28,23 @@ function Papers({ jobId }: { jobId: string }) {
   );
 }
 
+/** Every open issue is named, there is a day that is not past, and somebody agreed. */
+const mayRunSchema = (today: string, matters: readonly OpenIssue[]) =>
+  z
+    .object({
+      named: z
+        .array(z.string())
+        .refine((named) => matters.every((m) => named.includes(m.id)), 'Name each of them'),
+      until: z.iso.date('Choose a day').refine((day) => day >= today, 'A day from today on'),
+      approver: filledText('Somebody agrees'),
+    })
+    .transform(({ until, approver }): MayRun => ({
+      until,
+      approver,
+      open: matters.map(({ id, text }) => ({ id, text })),
+    }));
+const nothingAgreed: z.input<ReturnType<typeof mayRunSchema>> = { named: [], until: '', approver: '' };
+
 /** The open issues, each named by a tick; a day and a name for it. */
 function MayRunForm({
   matters,
@@ -35,16 +54,10 @@ function MayRunForm({
   /** The button that signs with these. */
   sign: (mayRun: MayRun | null) => React.ReactNode;
 }) {
-  const [named, setNamed] = useState<readonly string[]>([]);
-  const [until, setUntil] = useState('');
-  const [approver, setApprover] = useState('');
   const today = new Date().toISOString().slice(0, 10);
-  const open = matters.filter((m) => named.includes(m.id)).map(({ id, text }) => ({ id, text }));
-  const whole =
-    open.length === matters.length &&
-    /^\d{4}-\d\d-\d\d$/.test(until) &&
-    until >= today &&
-    approver.trim() !== '';
+  const schema = mayRunSchema(today, matters);
+  const { typed, read, text, set } = useTypedForm(schema, nothingAgreed);
+  const { named, until } = typed;
   return (
     <Box as="section" aria-label="May run until" bg="paper" px="4" py="3" my="2">
       <Text fontWeight="600">It may run with what is open, until a day, each named:</Text>
@@ -53,22 +66,20 @@ function MayRunForm({
           key={m.id}
           label={m.text}
           checked={named.includes(m.id)}
-          onChange={(on) => setNamed(on ? [...named, m.id] : named.filter((n) => n !== m.id))}
+          onChange={(on) => set('named', on ? [...named, m.id] : named.filter((n) => n !== m.id))}
         />
       ))}
       <FieldGrid min="200px">
-        <TextField
+        <Field
           label="May run until"
           type="date"
           min={today}
-          text={until}
           hint={until === '' ? undefined : day(until)}
-          error={until !== '' && until < today ? 'A day from today on' : undefined}
-          set={setUntil}
+          {...text('until')}
         />
-        <TextField label="Agreed with" maxLength={200} text={approver} set={setApprover} />
+        <Field label="Agreed with" maxLength={200} {...text('approver')} />
       </FieldGrid>
-      {sign(whole ? { until, approver: approver.trim(), open } : null)}
+      {sign(read)}
     </Box>
   );
 }

@@ -1,12 +1,16 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
+import { z } from 'zod';
 import { againstHandOver, handOverItems, type HandOverItem } from '@/core/job/hand-over';
+import type { Person } from '@/core/logbook';
 import type { Swap } from '@/core/job/swap';
 import type { StageProps } from '../../job-store/stage-props';
 import { SignButton } from '../../panels/sign-button';
 import { Caution } from '../../kit/caution';
 import { FieldGrid, Section } from '../../kit/section';
-import { TextField } from '../../kit/field';
+import { Field } from '../../kit/field';
+import { filledText } from '../../kit/form-figures';
+import { useTypedForm } from '../../kit/typed-form';
 import { StateMark, type Mark } from '../../kit/state-mark';
 import { Tick } from '../../kit/tick';
 import { dateTime } from '../../kit/time';
@@ -23,6 +27,83 @@ const words: Readonly<Record<HandOverItem['state'], string>> = {
   open: 'open',
 };
 
+const lineOf = (item: HandOverItem): string => `${item.title}: ${item.text}`;
+
+/** Who takes it over, and what both take on, each by name. */
+const namesSchema = (signer: string, open: readonly string[]) =>
+  z.object({
+    second: filledText('Who takes it over?').refine(
+      (name) => name.toLowerCase() !== signer.toLowerCase(),
+      'The second name is somebody else',
+    ),
+    secondIs: z.string().trim(),
+    taken: z
+      .array(z.string())
+      .refine(
+        (taken) => open.every((id) => taken.includes(id)),
+        'Everything that is open is taken on by name',
+      ),
+  });
+type Names = ReturnType<typeof namesSchema>;
+const noNames: z.input<Names> = { second: '', secondIs: '', taken: [] };
+
+/** Two names under what was seen, done and left open. */
+export function TwoNames({
+  never,
+  byName,
+  person,
+  waiting,
+  sign,
+}: {
+  /** What must be settled first. */
+  never: readonly HandOverItem[];
+  /** What may stay open when both take it on. */
+  byName: readonly HandOverItem[];
+  person: Person;
+  waiting: boolean;
+  sign: (names: z.output<Names>) => void;
+}) {
+  const schema = namesSchema(
+    person.name,
+    byName.map((i) => i.id),
+  );
+  const { typed, read, text, set } = useTypedForm(schema, noNames);
+  return (
+    <>
+      {never.length > 0 && (
+        <Text color="failed" fontWeight="500" mb="2">
+          Cannot be handed over yet: {never.map((i) => i.title.toLowerCase()).join(', ')}.
+        </Text>
+      )}
+      {byName.length > 0 && (
+        <Box mb="2">
+          <Text fontWeight="500">What stays open is taken on by both, each by name:</Text>
+          {byName.map((i) => (
+            <Tick
+              key={i.id}
+              label={lineOf(i)}
+              checked={typed.taken.includes(i.id)}
+              onChange={(on) =>
+                set('taken', on ? [...typed.taken, i.id] : typed.taken.filter((id) => id !== i.id))
+              }
+            />
+          ))}
+        </Box>
+      )}
+      <FieldGrid min="220px">
+        <Field label="Who takes it over" maxLength={200} {...text('second')} />
+        <Field label="Who that is" maxLength={200} hint="e.g. shift lead" {...text('secondIs')} />
+      </FieldGrid>
+      <SignButton
+        person={person}
+        waiting={waiting}
+        held={never.length > 0 || read === null}
+        sign={() => read !== null && sign(read)}
+      />
+    </>
+  );
+}
+
 /** A machine goes back: what is seen, what is still to be, and two names. */
 export function HandOverPanel(props: StageProps & { swap: Swap | null }) {
   const { store, person, swap } = props;
@@ -30,12 +111,7 @@ export function HandOverPanel(props: StageProps & { swap: Swap | null }) {
   const items = handOverItems(state, swap);
   const { never, byName } = againstHandOver(items);
   const [open, setOpen] = useState<string | null>(null);
-  const [taken, setTaken] = useState<ReadonlySet<string>>(new Set());
-  const [second, setSecond] = useState('');
-  const [secondIs, setSecondIs] = useState('');
   const signed = state.swap.signedOff;
-  const same = second.trim().toLowerCase() === person.name.toLowerCase();
-  const held = never.length > 0 || byName.some((i) => !taken.has(i.id)) || second.trim() === '' || same;
   return (
     <>
       <Caution title="From here on it moves by itself.">
@@ -80,60 +156,20 @@ export function HandOverPanel(props: StageProps & { swap: Swap | null }) {
             , {dateTime(signed.receivedAt ?? signed.at)}. What changes from here on takes the signature off.
           </Text>
         ) : (
-          <>
-            {never.length > 0 && (
-              <Text color="failed" fontWeight="500" mb="2">
-                Cannot be handed over yet: {never.map((i) => i.title.toLowerCase()).join(', ')}.
-              </Text>
-            )}
-            {byName.length > 0 && (
-              <Box mb="2">
-                <Text fontWeight="500">What stays open is taken on by both, each by name:</Text>
-                {byName.map((i) => (
-                  <Tick
-                    key={i.id}
-                    label={`${i.title}: ${i.text}`}
-                    checked={taken.has(i.id)}
-                    onChange={(on) => {
-                      const next = new Set(taken);
-                      if (on) next.add(i.id);
-                      else next.delete(i.id);
-                      setTaken(next);
-                    }}
-                  />
-                ))}
-              </Box>
-            )}
-            <FieldGrid min="220px">
-              <TextField
-                label="Who takes it over"
-                text={second}
-                maxLength={200}
-                error={same && second !== '' ? 'The second name is somebody else' : undefined}
-                set={setSecond}
-              />
-              <TextField
-                label="Who that is"
-                text={secondIs}
-                maxLength={200}
-                hint="e.g. shift lead"
-                set={setSecondIs}
-              />
-            </FieldGrid>
-            <SignButton
-              person={person}
-              waiting={store.unsent.size > 0}
-              held={held}
-              sign={() =>
-                store.record('job.signed-off', {
-                  second: second.trim(),
-                  secondIs: secondIs.trim(),
-                  open: byName.map((i) => ({ id: i.id, text: `${i.title}: ${i.text}`.slice(0, 1000) })),
-                  seq: state.seq,
-                })
-              }
-            />
-          </>
+          <TwoNames
+            never={never}
+            byName={byName}
+            person={person}
+            waiting={store.unsent.size > 0}
+            sign={({ second, secondIs }) =>
+              store.record('job.signed-off', {
+                second,
+                secondIs,
+                open: byName.map((i) => ({ id: i.id, text: lineOf(i).slice(0, 1000) })),
+                seq: state.seq,
+              })
+            }
+          />
         )}
       </Section>
     </>
