@@ -1,13 +1,13 @@
 import { expect, test } from './test';
 import { v7 } from 'uuid';
-import { entry, openJob } from './demo';
+import { entry, newJob } from './demo';
 
 interface Refusal {
   error: { code: string; problems: { path: string; allowed: string }[] };
 }
 
 test('the same entry twice is harmless, another under its id is refused', async ({ request }) => {
-  const jobId = await openJob(request, 'Idempotent');
+  const jobId = await newJob(request, 'Idempotent');
   const note = entry(jobId, 'note.added', { stage: 'take', text: 'once', photos: [] });
   const send = (data: unknown) =>
     request.post(`/api/v1/jobs/${jobId}/entries`, { data: { entries: [data] } });
@@ -23,7 +23,7 @@ test('the same entry twice is harmless, another under its id is refused', async 
 });
 
 test('entries are checked at the border', async ({ request }) => {
-  const jobId = await openJob(request, 'Border');
+  const jobId = await newJob(request, 'Border');
   const post = (data: unknown) => request.post(`/api/v1/jobs/${jobId}/entries`, { data });
   const bad = await post({
     entries: [entry(jobId, 'static.reading', { red: 'L9', black: 'DC+', value: 'OL', typed: '' })],

@@ -9,9 +9,9 @@ import {
   craneSlew,
   entry,
   gradingDrum,
-  ines,
+  inesId,
   trawlWinch,
-  odo,
+  odoId,
   visit,
   watchConsole,
 } from './demo';
@@ -59,7 +59,7 @@ async function measure(page: Page, hidden: Hidden, most: number): Promise<number
 }
 
 test.beforeEach(async ({ page }) => {
-  await choosePerson(page, ines);
+  await choosePerson(page, inesId);
 });
 
 test('two dead parts of the trawl winch by the quick plan, with the story behind them', async ({ page }) => {
@@ -239,7 +239,7 @@ test('a dual module by lamp and battery, keys only, on the sheet beside the othe
 });
 
 test('the shop lead writes down what a dead part means, and the bench says it', async ({ page }) => {
-  await choosePerson(page, odo);
+  await choosePerson(page, odoId);
   await visit(page, '/settings');
   const editor = page.getByRole('region', { name: 'Consequences' });
   const chain = editor.getByRole('textbox', { name: 'Chain of cause' }).first();
@@ -251,6 +251,6 @@ test('the shop lead writes down what a dead part means, and the bench says it', 
   await expect(editor.getByText(/^Table kept/)).toBeVisible();
   const answer = await page.request.get('/api/v1/consequences');
   expect(JSON.stringify(await answer.json())).toContain('ask the harbour');
-  await choosePerson(page, ines);
+  await choosePerson(page, inesId);
   expect((await page.request.put('/api/v1/consequences', { data: [] })).status()).toBe(403);
 });

@@ -36,7 +36,7 @@ export async function entriesOf(request: APIRequestContext, jobId: string): Prom
 }
 
 /** The first entry of a kind; the page shows it a moment before the server has it. */
-export async function keptEntry(
+export async function savedEntry(
   request: APIRequestContext,
   jobId: string,
   kind: string,

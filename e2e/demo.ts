@@ -15,9 +15,9 @@ export const boatWinch = '0190a200-0000-7000-8000-000000000008';
 export const netDrum = '0190a200-0000-7000-8000-00000000000a';
 export const netDrumSwap = '0190a200-0000-7000-8000-00000000000b';
 export const southWinch = '0190a200-0000-7000-8000-00000000000c';
-export const ines = '0190a000-0000-7000-8000-000000000001';
-export const odo = '0190a000-0000-7000-8000-000000000002';
-export const pip = '0190a000-0000-7000-8000-000000000003';
+export const inesId = '0190a000-0000-7000-8000-000000000001';
+export const odoId = '0190a000-0000-7000-8000-000000000002';
+export const pipId = '0190a000-0000-7000-8000-000000000003';
 
 export const choosePerson = async (page: Page, id: string): Promise<void> => {
   const answer = await page.request.post('/api/v1/person', { data: { id } });
@@ -35,7 +35,7 @@ export const entry = (jobId: string, kind: string, payload: unknown) => ({
 });
 
 /** Opens a job of its own through the API, so that tests do not meet in one logbook. */
-export async function openJob(request: APIRequestContext, machine: string): Promise<string> {
+export async function newJob(request: APIRequestContext, machine: string): Promise<string> {
   const jobId = v7();
   const opened = entry(jobId, 'job.opened', {
     assetId: v7(),

@@ -4,12 +4,22 @@ import type { Page } from '@playwright/test';
 import { audit } from './audit';
 import { copyOf } from './copies';
 import { expect, test } from './test';
-import { choosePerson, entry, ines, pdfText, picture, pip, southWinch, visit, watchConsole } from './demo';
+import {
+  choosePerson,
+  entry,
+  inesId,
+  pdfText,
+  picture,
+  pipId,
+  southWinch,
+  visit,
+  watchConsole,
+} from './demo';
 
 test.beforeEach(async ({ page }) => {
   page.setDefaultTimeout(30_000);
   test.setTimeout(240_000);
-  await choosePerson(page, ines);
+  await choosePerson(page, inesId);
 });
 
 const stageOf = (job: string) => `/jobs/${job}/first-power`;
@@ -71,7 +81,7 @@ test('planned, printed, and not switched on by an apprentice', async ({ page }) 
   expect(pdf).toMatch(/earthed\s+clip\s+on\s+a\s+power\s+terminal\s+shorts/);
   await page.evaluate(() => window.scrollTo(0, 0));
   await picture(page, 'first-power');
-  await choosePerson(page, pip);
+  await choosePerson(page, pipId);
   const posted = await page.request.post(`/api/v1/jobs/${job}/entries`, {
     data: { entries: [entry(job, 'power.on', { through: 'lamps' })] },
   });

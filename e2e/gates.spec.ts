@@ -1,10 +1,10 @@
 import { expect, test } from './test';
-import { choosePerson, entry, iceCrusher, ines, odo, openJob, pip, pump, visit } from './demo';
+import { choosePerson, entry, iceCrusher, inesId, odoId, newJob, pipId, pump, visit } from './demo';
 
 const field = { name: 'What the meter shows, volts' };
 
 test('the ice crusher stays locked: its bank is not empty', async ({ page }) => {
-  await choosePerson(page, ines);
+  await choosePerson(page, inesId);
   await visit(page, `/jobs/${iceCrusher}/bench`);
   await expect(page.getByText(/38.4 V measured; a diode test needs 5 V or less/)).toBeVisible();
   await expect(page.getByRole('textbox', field)).toBeDisabled();
@@ -13,7 +13,7 @@ test('the ice crusher stays locked: its bank is not empty', async ({ page }) => 
 });
 
 test('a reading sent past the locked page is kept, and does not count', async ({ page }) => {
-  await choosePerson(page, ines);
+  await choosePerson(page, inesId);
   const reading = entry(iceCrusher, 'static.reading', {
     red: 'L1',
     black: 'DC+',
@@ -38,21 +38,21 @@ test('the brine pump is sound: not shorted, and nowhere called good', async ({ p
 });
 
 test('another person must prove dead again, and an apprentice cannot', async ({ page }) => {
-  await choosePerson(page, odo);
+  await choosePerson(page, odoId);
   await visit(page, `/jobs/${pump}/bench`);
   await expect(page.getByText(/Proven dead by Maren Holt. Whoever takes over proves it again/)).toBeVisible();
   await expect(page.getByRole('textbox', field)).toBeDisabled();
-  await choosePerson(page, pip);
+  await choosePerson(page, pipId);
   await visit(page, `/jobs/${pump}/make-safe`);
   await expect(page.getByText('Safety steps are locked for apprentices.')).toBeVisible();
   await page.getByRole('button', { name: /1. Every source of energy/ }).click();
   await expect(page.getByRole('radio', { name: 'live' }).first()).toBeDisabled();
-  await choosePerson(page, ines);
+  await choosePerson(page, inesId);
 });
 
 test('without a bank terminal only removal with covers on is left', async ({ page }) => {
-  await choosePerson(page, ines);
-  const jobId = await openJob(page.request, 'Net-drum');
+  await choosePerson(page, inesId);
+  const jobId = await newJob(page.request, 'Net-drum');
   await visit(page, `/jobs/${jobId}/make-safe`);
   await expect(page.getByRole('button', { name: 'Identify the drive first' })).toBeVisible();
   await visit(page, `/jobs/${jobId}/identify`);
@@ -69,10 +69,10 @@ test('without a bank terminal only removal with covers on is left', async ({ pag
 });
 
 test('the site may lower its limits, not raise them; only the lead', async ({ page }) => {
-  await choosePerson(page, ines);
+  await choosePerson(page, inesId);
   const asTechnician = await page.request.put('/api/v1/settings', { data: { hands_V: 25, test_V: 5 } });
   expect(asTechnician.status()).toBe(403);
-  await choosePerson(page, odo);
+  await choosePerson(page, odoId);
   expect((await page.request.put('/api/v1/settings', { data: { hands_V: 60, test_V: 5 } })).status()).toBe(
     422,
   );
@@ -81,5 +81,5 @@ test('the site may lower its limits, not raise them; only the lead', async ({ pa
   await page.getByRole('button', { name: 'Keep limits' }).click();
   await expect(page.getByText(/Limits kept/)).toBeVisible();
   expect((await page.request.put('/api/v1/settings', { data: { hands_V: 50, test_V: 5 } })).ok()).toBe(true);
-  await choosePerson(page, ines);
+  await choosePerson(page, inesId);
 });

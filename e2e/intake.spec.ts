@@ -1,10 +1,10 @@
 import { expect, test } from './test';
 import sharp from 'sharp';
-import { choosePerson, ines, watchConsole, visit } from './demo';
+import { choosePerson, inesId, watchConsole, visit } from './demo';
 
 test('a new job in half a minute, then identified, with what the plate says at once', async ({ page }) => {
   const said = watchConsole(page);
-  await choosePerson(page, ines);
+  await choosePerson(page, inesId);
   await visit(page, '/');
   const started = Date.now();
   await page.getByRole('link', { name: 'New job' }).click();

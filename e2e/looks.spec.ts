@@ -2,7 +2,7 @@ import { audit } from './audit';
 import {
   choosePerson,
   iceCrusher,
-  ines,
+  inesId,
   netDrum,
   netDrumSwap,
   pump,
@@ -52,7 +52,7 @@ const pages = [
 for (const path of pages)
   test(`${nameOf(path)} reads well by day and night, wide and narrow`, async ({ page }) => {
     test.setTimeout(120_000);
-    await choosePerson(page, ines);
+    await choosePerson(page, inesId);
     const said = watchConsole(page);
     await visit(page, path);
     await page.locator('main').waitFor();

@@ -4,7 +4,7 @@
  */
 import type { Page } from '@playwright/test';
 import { expect, test } from './test';
-import { alive, choosePerson, ines, netDrum, picture, visit, watchConsole } from './demo';
+import { alive, choosePerson, inesId, netDrum, picture, visit, watchConsole } from './demo';
 import { order, winchReady } from './rig';
 import { findAndRead, panelOf } from './trace';
 
@@ -45,7 +45,7 @@ const carry = async (page: Page): Promise<void> => {
 test.beforeEach(async ({ page }) => {
   page.setDefaultTimeout(20_000);
   test.setTimeout(180_000);
-  await choosePerson(page, ines);
+  await choosePerson(page, inesId);
   await winchReady(page.request);
   await order(page.request, { plant: { contacts: off }, wait_s: 1 });
 });

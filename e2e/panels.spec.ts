@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { audit, axe } from './audit';
-import { boatWinch, choosePerson, entry, ines, netDrumSwap, visit, winch } from './demo';
+import { boatWinch, choosePerson, entry, inesId, netDrumSwap, visit, winch } from './demo';
 import { winchReady } from './rig';
 import { expect, test } from './test';
 import { findAndRead, jobWith, panelOf } from './trace';
@@ -26,14 +26,14 @@ for (const [path, group] of [
 ] as const)
   test(`axe finds nothing in any panel of ${path}`, async ({ page }) => {
     test.setTimeout(120_000);
-    await choosePerson(page, ines);
+    await choosePerson(page, inesId);
     await visit(page, `/jobs/${netDrumSwap}/${path}`);
     await everyPanel(page, group, ['Add a wire', 'What a swap usually takes'], path);
   });
 
 test('axe finds nothing in any panel of the trace page', async ({ page }) => {
   test.setTimeout(120_000);
-  await choosePerson(page, ines);
+  await choosePerson(page, inesId);
   await visit(page, `/jobs/${winch}/trace`);
   await everyPanel(page, 'What to do', ['Walk a loop', 'Temporary jumper'], 'trace');
 });
@@ -83,6 +83,6 @@ test('every panel of motor, start-up and sets reads well by day and night, wide 
   page,
 }) => {
   test.setTimeout(240_000);
-  await choosePerson(page, ines);
+  await choosePerson(page, inesId);
   await startUpPanels(page, (where) => audit(page, where));
 });

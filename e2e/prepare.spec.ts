@@ -1,12 +1,12 @@
 /** Prepare: the shortest stop for a swap, edited, refused where it goes round in a ring, and kept. */
 import { expect, test } from './test';
-import { choosePerson, ines, netDrum, visit, watchConsole } from './demo';
+import { choosePerson, inesId, netDrum, visit, watchConsole } from './demo';
 import { panelOf } from './trace';
 
 test('the stop of the net-drum is planned, and a ring is named', async ({ page }) => {
   page.setDefaultTimeout(20_000);
   const errors = watchConsole(page);
-  await choosePerson(page, ines);
+  await choosePerson(page, inesId);
   await visit(page, `/jobs/${netDrum}/prepare`);
   await panelOf(page, 'Prepare', 'The stop');
   await expect(page.getByText('No task yet.')).toBeVisible();

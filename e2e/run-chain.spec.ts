@@ -2,13 +2,13 @@
 import type { Page } from '@playwright/test';
 import { entriesOf } from './copies';
 import { expect, test } from './test';
-import { choosePerson, entry, ines, odo, openJob, picture, visit, watchConsole, winch } from './demo';
+import { choosePerson, entry, inesId, odoId, newJob, picture, visit, watchConsole, winch } from './demo';
 import { order, winchReady } from './rig';
-import { contacts, readOut, says } from './trace';
+import { winchContacts, readOut, says } from './trace';
 import { own } from './here';
 
 test.beforeEach(async ({ page }) => {
-  await choosePerson(page, ines);
+  await choosePerson(page, inesId);
   await winchReady(page.request);
 });
 
@@ -16,7 +16,7 @@ test('interlock open, on an input other than the usual one', async ({ page }) =>
   const errors = watchConsole(page);
   await order(page.request, {
     set: { 'input.DI3': 'none', 'input.DI5': 'interlock' },
-    plant: { contacts },
+    plant: { contacts: winchContacts },
     wait_s: 1,
   });
   await readOut(page);
@@ -26,28 +26,34 @@ test('interlock open, on an input other than the usual one', async ({ page }) =>
   await picture(page, 'run-chain');
   // Watched live, the answer moves on as soon as the contact closes.
   await page.getByRole('button', { name: 'Watch live' }).click();
-  await order(page.request, { plant: { contacts: { ...contacts, DI1: false, DI5: true } } });
+  await order(page.request, { plant: { contacts: { ...winchContacts, DI1: false, DI5: true } } });
   await says(page, /Run: open\..*X1, X2 off/);
-  await order(page.request, { plant: { contacts: { ...contacts, DI5: true } } });
+  await order(page.request, { plant: { contacts: { ...winchContacts, DI5: true } } });
   await says(page, /Nothing holds it\./);
   expect(errors).toEqual([]);
 });
 
 test('the return of the safe stop is missing', async ({ page }) => {
-  await order(page.request, { plant: { contacts, safeStop: { returnTied: false } }, wait_s: 1 });
+  await order(page.request, {
+    plant: { contacts: winchContacts, safeStop: { returnTied: false } },
+    wait_s: 1,
+  });
   await readOut(page);
   await says(page, /Safe stop: open\..*return SC is not tied/);
 });
 
 test('coast from the serial side, with no wire on any input', async ({ page }) => {
-  await order(page.request, { plant: { contacts, serial: { coastRelease: false } }, wait_s: 1 });
+  await order(page.request, {
+    plant: { contacts: winchContacts, serial: { coastRelease: false } },
+    wait_s: 1,
+  });
   await readOut(page);
   await says(page, /No coast: open\..*with no wire on any input/);
 });
 
 test('run lamp on, shaft still: the reference is zero', async ({ page }) => {
-  await order(page.request, { plant: { AI1: 0, contacts: { ...contacts, DI1: false } }, wait_s: 1 });
-  await order(page.request, { plant: { contacts }, wait_s: 1 });
+  await order(page.request, { plant: { AI1: 0, contacts: { ...winchContacts, DI1: false } }, wait_s: 1 });
+  await order(page.request, { plant: { contacts: winchContacts }, wait_s: 1 });
   await readOut(page);
   await says(page, /Reference: open\..*run lamp on, shaft still.*A1 is at zero/);
 });
@@ -55,7 +61,7 @@ test('run lamp on, shaft still: the reference is zero', async ({ page }) => {
 test('off the display, without any link', async ({ page }) => {
   const { request } = page;
   const entries = await entriesOf(request, winch);
-  const job = await openJob(request, 'A winch without a link');
+  const job = await newJob(request, 'A winch without a link');
   const drive = entry(job, 'identify.drive', entries.find((e) => e.kind === 'identify.drive')?.payload);
   expect((await request.post(`/api/v1/jobs/${job}/entries`, { data: { entries: [drive] } })).ok()).toBe(true);
   await visit(page, `/jobs/${job}/trace`);
@@ -112,7 +118,7 @@ const firstSuspect = (page: Page) =>
 test('a lost input phase: the dead check comes before the live one, and the cause is kept', async ({
   page,
 }) => {
-  await order(page.request, { plant: { mains: { lost: 'L2' }, contacts }, wait_s: 12 });
+  await order(page.request, { plant: { mains: { lost: 'L2' }, contacts: winchContacts }, wait_s: 12 });
   await readOut(page);
   await says(page, /Supply: open\..*input phase lost/);
   await expect(tracer(page)).toContainText('What is behind P-LOSS');
@@ -142,10 +148,10 @@ test('overvoltage on stopping the slipway winch', async ({ page }) => {
   const set = { 'protect.overvoltage-control': 'off', 'ramp.up': 12, 'ramp.down': 1.5 };
   await order(page.request, {
     set,
-    plant: { AI1: 10, load: { torque: 0.2, inertia_s: 4 }, contacts },
+    plant: { AI1: 10, load: { torque: 0.2, inertia_s: 4 }, contacts: winchContacts },
     wait_s: 16,
   });
-  await order(page.request, { plant: { contacts: { ...contacts, DI1: false } }, wait_s: 3 });
+  await order(page.request, { plant: { contacts: { ...winchContacts, DI1: false } }, wait_s: 3 });
   await readOut(page);
   await expect(tracer(page)).toContainText('What is behind O-VOLT D');
   await expect(firstSuspect(page)).toContainText('deceleration is too short');
@@ -161,7 +167,7 @@ test('overvoltage on stopping the slipway winch', async ({ page }) => {
 });
 
 test('a ground fault: no second reset, nothing with power on before a dead measurement', async ({ page }) => {
-  await order(page.request, { plant: { hidden: { groundFault: true }, contacts }, wait_s: 2 });
+  await order(page.request, { plant: { hidden: { groundFault: true }, contacts: winchContacts }, wait_s: 2 });
   await readOut(page);
   await says(page, /No trip: open\..*current to earth/);
   await expect(tracer(page).getByRole('note').filter({ hasText: 'No second reset' })).toBeVisible();
@@ -172,7 +178,7 @@ test('a ground fault: no second reset, nothing with power on before a dead measu
 
 test('the shop lead lists a drive; a line that is no address says so; nobody else may', async ({ page }) => {
   expect((await page.request.put('/api/v1/drives', { data: ['10.0.0.1:502'] })).status()).toBe(403);
-  await choosePerson(page, odo);
+  await choosePerson(page, odoId);
   await visit(page, '/settings');
   const list = page.getByRole('region', { name: 'Drives on the network' });
   const addresses = list.getByRole('textbox', { name: 'Addresses, one a line' });

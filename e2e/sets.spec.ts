@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { expect, test } from './test';
-import { alive, boatWinch, choosePerson, ines, picture, visit, watchConsole } from './demo';
+import { alive, boatWinch, choosePerson, inesId, picture, visit, watchConsole } from './demo';
 import { order, winchReady } from './rig';
 import { findAndRead, jobWith, panelOf } from './trace';
 
@@ -25,7 +25,7 @@ const knotTable = (): string => {
 
 test.beforeEach(async ({ page }) => {
   page.setDefaultTimeout(20_000);
-  await choosePerson(page, ines);
+  await choosePerson(page, inesId);
   await winchReady(page.request);
 });
 

@@ -1,7 +1,7 @@
 /** What a shop makes its own: drive types, trace tables; and the rig. */
 import { readFileSync } from 'node:fs';
 import { expect, test } from './test';
-import { choosePerson, ines, odo, picture, visit, watchConsole } from './demo';
+import { choosePerson, inesId, odoId, picture, visit, watchConsole } from './demo';
 import { winchReady } from './rig';
 
 const file = (name: string, text: string) => ({
@@ -14,7 +14,7 @@ const [type = '', control = ''] = [...guide.matchAll(/```json\n([\s\S]*?)```/g)]
 
 test('a type of the shop’s own: told line by line what is wrong, then kept', async ({ page }) => {
   const errors = watchConsole(page);
-  await choosePerson(page, odo);
+  await choosePerson(page, odoId);
   await visit(page, '/catalogue');
   const upload = page.getByRole('region', { name: 'A type of your own' });
   const files = upload.getByLabel('Files of the type');
@@ -42,7 +42,7 @@ test('a type of the shop’s own: told line by line what is wrong, then kept', a
 });
 
 test('every type can be looked up; a technician checks a type but does not keep it', async ({ page }) => {
-  await choosePerson(page, ines);
+  await choosePerson(page, inesId);
   await visit(page, '/catalogue');
   await page.getByRole('combobox', { name: 'Type' }).selectOption({ label: 'Knot K3' });
   await page.getByRole('textbox', { name: 'Find' }).fill('overload');
@@ -57,7 +57,7 @@ test('every type can be looked up; a technician checks a type but does not keep 
 });
 
 test('the shop lead writes down what the shop has seen, and the tracer follows it', async ({ page }) => {
-  await choosePerson(page, odo);
+  await choosePerson(page, odoId);
   await visit(page, '/settings/traces');
   await page.getByRole('combobox', { name: 'Alarm or trouble' }).selectOption({ label: 'fan stands still' });
   await page.getByRole('textbox', { name: 'Where this is from' }).fill('our shop, 2026');
@@ -84,13 +84,13 @@ test('the shop lead writes down what the shop has seen, and the tracer follows i
   expect(((await (await page.request.get('/api/v1/trace-tables')).json()) as { own: unknown[] }).own).toEqual(
     [],
   );
-  await choosePerson(page, ines);
+  await choosePerson(page, inesId);
   expect((await page.request.put('/api/v1/trace-tables', { data: [] })).status()).toBe(403);
 });
 
 test('the rig: a contact closes, a fault is hidden, another drive comes out of its box', async ({ page }) => {
   const errors = watchConsole(page);
-  await choosePerson(page, ines);
+  await choosePerson(page, inesId);
   await winchReady(page.request);
   await visit(page, '/rig');
   const shows = page.getByRole('region', { name: 'The drive shows' });

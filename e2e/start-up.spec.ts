@@ -6,7 +6,7 @@ import {
   brineFeed,
   choosePerson,
   entry,
-  ines,
+  inesId,
   pdfText,
   picture,
   visit,
@@ -14,9 +14,9 @@ import {
   winch,
 } from './demo';
 import { order, winchReady } from './rig';
-import { contacts, findAndRead, jobWith, panelOf, readAgain, writeTaken } from './trace';
+import { winchContacts, findAndRead, jobWith, panelOf, readAgain, writeTaken } from './trace';
 
-const stopped = { ...contacts, DI1: false };
+const stopped = { ...winchContacts, DI1: false };
 
 const rows = (page: Page) => page.getByRole('list', { name: 'Start-up sheet' });
 const row = (page: Page, number: string) =>
@@ -107,7 +107,7 @@ const signing = (page: Page) => page.getByRole('button', { name: /^Sign as/ });
 
 test.beforeEach(async ({ page }) => {
   page.setDefaultTimeout(20_000);
-  await choosePerson(page, ines);
+  await choosePerson(page, inesId);
   await winchReady(page.request);
 });
 
@@ -148,7 +148,7 @@ test('a winch: a wrong region and a stale identification hold the signature unti
   await readAgain(page);
   await expect(page.getByText('The identification was not run yet.')).toBeVisible();
   await expect(signing(page)).toBeDisabled();
-  await order(page.request, { plant: { contacts }, wait_s: 6 });
+  await order(page.request, { plant: { contacts: winchContacts }, wait_s: 6 });
   await order(page.request, { plant: { contacts: stopped }, wait_s: 1 });
   await readAgain(page);
   await expect(page.getByText(/steps of the commissioning run are open/)).toBeVisible();
@@ -170,7 +170,7 @@ test('a winch: a wrong region and a stale identification hold the signature unti
       await writeTaken(page);
       await row(page, '1-09').getByRole('button', { name: 'Write' }).click();
       await writeTaken(page);
-      await order(page.request, { plant: { contacts }, wait_s: 6 });
+      await order(page.request, { plant: { contacts: winchContacts }, wait_s: 6 });
       await order(page.request, { plant: { contacts: stopped }, wait_s: 1 });
       await readAgain(page);
       await panel(page, 'Commissioning run');
@@ -236,7 +236,7 @@ test('a winch: a wrong region and a stale identification hold the signature unti
   await expect(signing(page)).toBeDisabled();
   await row(page, '1-09').getByRole('button', { name: 'Write' }).click();
   await writeTaken(page);
-  await order(page.request, { plant: { contacts }, wait_s: 6 });
+  await order(page.request, { plant: { contacts: winchContacts }, wait_s: 6 });
   await order(page.request, { plant: { contacts: stopped }, wait_s: 1 });
   await readAgain(page);
   // Written after the power was away: it is proven once more that it was kept.

@@ -9,7 +9,17 @@ import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import { copyOf, logUpTo } from './copies';
 import { expect, test } from './test';
-import { alive, choosePerson, ines, netDrumSwap, pdfText, picture, pip, visit, watchConsole } from './demo';
+import {
+  alive,
+  choosePerson,
+  inesId,
+  netDrumSwap,
+  pdfText,
+  picture,
+  pipId,
+  visit,
+  watchConsole,
+} from './demo';
 import { answerSources, lockAndTag, proveMeter, takeFigures } from './hands';
 import { order, winchReady } from './rig';
 import { findAndRead, panelOf } from './trace';
@@ -17,7 +27,7 @@ import { findAndRead, panelOf } from './trace';
 test.beforeEach(async ({ page }) => {
   page.setDefaultTimeout(20_000);
   test.setTimeout(240_000);
-  await choosePerson(page, ines);
+  await choosePerson(page, inesId);
 });
 
 /** The net-drum as it stands after a step of the work; without one, as the demo has it. */
@@ -399,7 +409,7 @@ test('handed over: read out, followed, the partner looked at, two names, and the
 
 test('an apprentice neither decides nor signs nor takes an unknown wire on', async ({ page }) => {
   const job = await netDrum(page, 'handed over');
-  await choosePerson(page, pip);
+  await choosePerson(page, pipId);
   await visit(page, `/jobs/${job}/decide`);
   await expect(page.getByRole('button', { name: 'A technician decides' })).toBeDisabled();
   await visit(page, `/jobs/${job}/hand-over`);

@@ -1,12 +1,12 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { expect, test } from './test';
-import { choosePerson, ines, openJob, visit } from './demo';
+import { choosePerson, inesId, newJob, visit } from './demo';
 import { panelOf } from './trace';
 import { own } from './here';
 
 test('two tabs on one job show each other’s entries within two seconds', async ({ page, context }) => {
-  await choosePerson(page, ines);
-  const jobId = await openJob(page.request, 'Quay crane slew');
+  await choosePerson(page, inesId);
+  const jobId = await newJob(page.request, 'Quay crane slew');
   const other = await context.newPage();
   await visit(page, `/jobs/${jobId}/decide`);
   await visit(other, `/jobs/${jobId}/take`);
@@ -58,7 +58,7 @@ test('a server killed between two entries loses none that was shown as kept, and
 }) => {
   let server = await startServer();
   try {
-    const jobId = await openJob(page.request, 'Capstan');
+    const jobId = await newJob(page.request, 'Capstan');
     await visit(page, `${spare}/jobs/${jobId}/decide`);
     const margin = page.getByRole('complementary');
     const note = async (text: string) => {

@@ -1,10 +1,10 @@
 import type { Page } from '@playwright/test';
 import { entriesOf } from './copies';
 import { expect } from './test';
-import { entry, openJob, visit, winch } from './demo';
+import { entry, newJob, visit, winch } from './demo';
 
 /** Contacts of the winch's inputs with run given and the interlock made. */
-export const contacts = { DI1: true, DI2: false, DI3: true, DI4: false, DI5: false, DI6: false };
+export const winchContacts = { DI1: true, DI2: false, DI3: true, DI4: false, DI5: false, DI6: false };
 
 /** A job of its own with the drive of a demo job, and a motor where one is given: its plate, or the demo job's own. */
 export async function jobWith(
@@ -15,7 +15,7 @@ export async function jobWith(
 ): Promise<string> {
   const { request } = page;
   const entries = await entriesOf(request, from);
-  const job = await openJob(request, machine);
+  const job = await newJob(request, machine);
   const made = [
     entry(job, 'identify.drive', entries.find((e) => e.kind === 'identify.drive')?.payload),
     ...(plate === undefined

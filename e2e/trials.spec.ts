@@ -1,26 +1,30 @@
 /** Trials over the link: asked for in the log, confirmed, read back, put back; and what is refused. */
 import type { Page } from '@playwright/test';
-import { entriesOf, keptEntry } from './copies';
+import { entriesOf, savedEntry } from './copies';
 import { expect, test } from './test';
-import { choosePerson, entry, ines, pip, visit, watchConsole, winch } from './demo';
+import { choosePerson, entry, inesId, pipId, visit, watchConsole, winch } from './demo';
 import { order, winchReady } from './rig';
-import { confirmWrite, contacts, jobWith, panel, readOut, says } from './trace';
+import { confirmWrite, winchContacts, jobWith, panel, readOut, says } from './trace';
 
-const stopped = { ...contacts, DI1: false };
+const stopped = { ...winchContacts, DI1: false };
 const tracer = (page: Page) => page.getByRole('region', { name: 'Tracer' });
 
 const winchJob = (page: Page, machine: string) => jobWith(page, winch, machine);
 const trials = (page: Page) => page.getByRole('region', { name: 'Trials' });
 
 test.beforeEach(async ({ page }) => {
-  await choosePerson(page, ines);
+  await choosePerson(page, inesId);
   await winchReady(page.request);
 });
 
 test('an encoder that is asked for and not there: found, shown by a trial, put back', async ({ page }) => {
   const errors = watchConsole(page);
   const job = await winchJob(page, 'A winch with feedback');
-  await order(page.request, { set: { 'control.mode': 'vector-encoder' }, plant: { contacts }, wait_s: 2 });
+  await order(page.request, {
+    set: { 'control.mode': 'vector-encoder' },
+    plant: { contacts: winchContacts },
+    wait_s: 2,
+  });
   await readOut(page, job);
   await says(page, /No trip: open\..*encoder lost/);
   const own = tracer(page).getByRole('region', { name: 'The drive says' });
@@ -41,7 +45,7 @@ test('an encoder that is asked for and not there: found, shown by a trial, put b
   await confirmWrite(page);
   await expect(trials(page)).toContainText('1-07 Control mode is vector, read back');
   await order(page.request, { plant: { contacts: { ...stopped, DI4: false } }, wait_s: 1 });
-  await order(page.request, { plant: { contacts }, wait_s: 8 });
+  await order(page.request, { plant: { contacts: winchContacts }, wait_s: 8 });
   await page.getByRole('button', { name: 'Watch live' }).click();
   await says(page, /Nothing holds it\./);
 
@@ -130,7 +134,7 @@ test('what the server refuses to write', async ({ page }) => {
     409,
     expect.stringContaining('not there'),
   ]);
-  await choosePerson(page, pip);
+  await choosePerson(page, pipId);
   expect((await refusal({}))[0]).toBe(403);
 });
 
@@ -199,7 +203,7 @@ test('a trend is watched, held still and kept', async ({ page }) => {
   const trend = page.getByRole('region', { name: 'Trend' });
   await expect(trend).toContainText('Nothing yet');
   await page.getByRole('button', { name: 'Watch live' }).click();
-  await order(page.request, { plant: { contacts } });
+  await order(page.request, { plant: { contacts: winchContacts } });
   await trend.getByRole('button', { name: 'X1', exact: true }).click();
   const chart = trend.getByRole('img', { name: /Output, Current, Bus, X1 over [2-9] seconds/ });
   await expect(chart).toBeVisible({ timeout: 15_000 });
@@ -211,7 +215,7 @@ test('a trend is watched, held still and kept', async ({ page }) => {
   await expect(trend.getByRole('columnheader', { name: 'Bus, V' })).toBeVisible();
   await trend.getByRole('button', { name: 'Keep this trend' }).click();
   await expect(trend.getByRole('status')).toContainText('Trend kept');
-  const kept = await keptEntry(page.request, job, 'trend.kept');
+  const kept = await savedEntry(page.request, job, 'trend.kept');
   const blob: unknown = await (await page.request.get(`/api/v1/blobs/${kept.payload['sha256']}`)).json();
   expect(blob).toMatchObject({ names: ['Output, Hz', 'Current, A', 'Bus, V', 'X1, bit'] });
   expect((blob as { rows: number[][] }).rows.length).toBeGreaterThan(8);

@@ -1,5 +1,15 @@
 import { expect, test } from './test';
-import { alive, choosePerson, choosePlan, ines, pdfText, picture, visit, watchConsole, winch } from './demo';
+import {
+  alive,
+  choosePerson,
+  choosePlan,
+  inesId,
+  pdfText,
+  picture,
+  visit,
+  watchConsole,
+  winch,
+} from './demo';
 import { answerSources, lockAndTag, proveMeter, read, takeFigures } from './hands';
 
 // One unit: its upper diode on L2 blown in a supply surge, one lower diode off its peers at first.
@@ -25,7 +35,7 @@ test('the slipway winch, from the board to a signed sheet', async ({ page }) => 
   test.setTimeout(240_000);
   const said = watchConsole(page);
   await visit(page, '/');
-  await choosePerson(page, ines);
+  await choosePerson(page, inesId);
   await page.reload();
   await alive(page);
   await picture(page, 'board');
@@ -114,7 +124,7 @@ test('the slipway winch, from the board to a signed sheet', async ({ page }) => 
 test('later on that bench: a slip put right, the bank filled, and a source that comes back', async ({
   page,
 }) => {
-  await choosePerson(page, ines);
+  await choosePerson(page, inesId);
   await visit(page, `/jobs/${winch}/bench`);
   const margin = page.getByRole('complementary', { name: 'Evidence' });
   await expect(

@@ -2,7 +2,7 @@ import { plainWords, say } from './terminal';
 
 const commands: Record<string, () => Promise<(args: string[]) => Promise<number>>> = {
   start: async () => (await import('./start')).startCommand,
-  test: async () => (await import('./test')).test,
+  test: async () => (await import('./test')).runTests,
   db: async () => (await import('./db')).dbCommand,
   bench: async () => (await import('./bench')).bench,
   rig: async () => (await import('./rig')).rigCommand,

@@ -176,7 +176,7 @@ const parts = ['unit', 'checks', 'e2e'] as const;
 type Part = (typeof parts)[number];
 
 /** `./grim test [unit|checks|e2e [what to run of it…]] [--long]`; what to run is a path, or what Jest or Playwright take. */
-export async function test(args: string[]): Promise<number> {
+export async function runTests(args: string[]): Promise<number> {
   const long = args.includes('--long');
   const [first, ...chosen] = args.filter((a) => a !== '--long');
   const only = parts.find((part) => part === first);

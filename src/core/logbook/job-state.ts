@@ -1,45 +1,45 @@
 import type { LogLine } from './log-line';
 import type { EntryKind } from './payloads';
-import { asFound } from './families/as-found/slice';
-import { readings, setAside, signed } from './families/bench-test/slice';
-import { seen } from './families/drive-state/slice';
-import { causes, traced } from './families/fault-finding/slice';
-import { look } from './families/inspection/slice';
-import { call, opened } from './families/intake/slice';
-import { modules } from './families/module-test/slice';
-import { drive, motor } from './families/nameplates/slice';
-import { notes, questions } from './families/notes/slice';
+import { asFoundSlice } from './families/as-found/slice';
+import { readingsSlice, setAsideSlice, signedSlice } from './families/bench-test/slice';
+import { seenSlice } from './families/drive-state/slice';
+import { causesSlice, tracedSlice } from './families/fault-finding/slice';
+import { lookSlice } from './families/inspection/slice';
+import { callSlice, openedSlice } from './families/intake/slice';
+import { modulesSlice } from './families/module-test/slice';
+import { driveSlice, motorSlice } from './families/nameplates/slice';
+import { notesSlice, questionsSlice } from './families/notes/slice';
 import { setRuns, sets } from './families/parameter-sets/slice';
-import { power } from './families/power/slice';
-import { registers } from './families/registers/slice';
-import { swap } from './families/replacement/slice';
-import { safety } from './families/safety/slice';
-import { startUp } from './families/start-up/slice';
+import { powerSlice } from './families/power/slice';
+import { registersSlice } from './families/registers/slice';
+import { swapSlice } from './families/replacement/slice';
+import { safetySlice } from './families/safety/slice';
+import { startUpSlice } from './families/start-up/slice';
 
 /** The parts of a job's state. Slices that follow an entry see it in this order. */
 export const slices = [
-  opened,
-  call,
-  drive,
-  motor,
-  asFound,
-  look,
-  safety,
-  registers,
-  readings,
-  setAside,
-  modules,
-  signed,
-  seen,
+  openedSlice,
+  callSlice,
+  driveSlice,
+  motorSlice,
+  asFoundSlice,
+  lookSlice,
+  safetySlice,
+  registersSlice,
+  readingsSlice,
+  setAsideSlice,
+  modulesSlice,
+  signedSlice,
+  seenSlice,
   sets,
   setRuns,
-  swap,
-  power,
-  traced,
-  causes,
-  startUp,
-  notes,
-  questions,
+  swapSlice,
+  powerSlice,
+  tracedSlice,
+  causesSlice,
+  startUpSlice,
+  notesSlice,
+  questionsSlice,
 ] as const;
 
 type SliceOfList = (typeof slices)[number];

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { greatestLimits, proofSteps, sourceKinds } from '../bench/make-safe';
 import { benchLock, extend, fold, levelsOf, mustStayDead, type Entry, type Payload } from '.';
-import { drive, ines, job, odo, opening, pip, proven, start, unit } from './__tests__/job';
+import { testDrive, ines, job, odo, opening, pip, proven, start, testStage } from './__tests__/job';
 
 const context = { limits: greatestLimits };
 const reading = (value: number | 'OL' = 0.45): Payload<'static.reading'> => ({
@@ -81,7 +81,7 @@ describe('the gate before the bench', () => {
 
   it('does not take the meter before the label’s wait is over', () => {
     const j = job();
-    j.add('identify.drive', drive);
+    j.add('identify.drive', testDrive);
     j.add('safety.sources', { sources: sourceKinds.map((kind) => ({ kind, state: 'absent' })) });
     j.add('safety.locked', { isolatedAt: new Date(start).toISOString(), tag: 'x' });
     j.add('safety.meter', { when: 'before', source: 'socket', volts: 230 });
@@ -96,7 +96,7 @@ describe('the gate before the bench', () => {
 
   it('needs the mechanical load answered too', () => {
     const j = job();
-    j.add('identify.drive', drive);
+    j.add('identify.drive', testDrive);
     j.add('safety.sources', {
       sources: sourceKinds.filter((k) => k !== 'load').map((kind) => ({ kind, state: 'absent' })),
     });
@@ -160,7 +160,7 @@ function lived(steps: LifeStep[]): Entry[] {
   for (const { what, by, after, volts, step, corrects } of steps) {
     const target = corrects === undefined ? undefined : j.entries[corrects]?.id;
     const options = { by, after, ...(target === undefined ? {} : { corrects: target }) };
-    const points = proofSteps(unit);
+    const points = proofSteps(testStage);
     const point = points[step % points.length] as (typeof points)[number];
     if (what === 'reading') j.add('static.reading', reading(), options);
     if (what === 'figure')
@@ -173,7 +173,7 @@ function lived(steps: LifeStep[]): Entry[] {
       j.add('safety.meter', { when: what, source: 'socket', volts: 230 }, options);
     if (what === 'back') j.add('safety.source-back', { kind: 'mains' }, options);
     if (what === 'note') j.add('note.added', { stage: 'bench', text: 'x', photos: [] }, options);
-    if (what === 'drive') j.add('identify.drive', drive, options);
+    if (what === 'drive') j.add('identify.drive', testDrive, options);
   }
   return j.entries;
 }
@@ -239,12 +239,12 @@ describe('readings set aside, another stage, and modules', () => {
 
   it('judges on the stage that was put together last', () => {
     const j = proven();
-    const half = { ...drive.stage, frontEnd: 'scr-half-3ph' as const };
-    j.add('identify.stage', { stage: half, strip: drive.strip });
+    const half = { ...testDrive.stage, frontEnd: 'scr-half-3ph' as const };
+    j.add('identify.stage', { stage: half, strip: testDrive.strip });
     expect(fold(j.entries, { limits: greatestLimits }).drive?.stage.frontEnd).toBe('scr-half-3ph');
     const early = job();
     early.add('job.opened', opening);
-    early.add('identify.stage', { stage: half, strip: drive.strip });
+    early.add('identify.stage', { stage: half, strip: testDrive.strip });
     expect(fold(early.entries, { limits: greatestLimits }).log[1]?.void).toContain('not identified');
   });
 

@@ -1,6 +1,6 @@
 import { greatestLimits } from '../bench/make-safe';
 import { benchLock, fold, levelsOf, powerLock, stageLines, type Payload } from '.';
-import { drive, ines, pip, proven } from './__tests__/job';
+import { testDrive, ines, pip, proven } from './__tests__/job';
 
 const state = (j: ReturnType<typeof proven>) => fold(j.entries, { limits: greatestLimits });
 const lastVoid = (j: ReturnType<typeof proven>) => state(j).log.at(-1)?.void;
@@ -70,10 +70,10 @@ describe('first power', () => {
   it('takes the dead proof away', () => {
     const j = signed();
     j.add('power.planned', plan);
-    expect(benchLock(state(j).safety, drive, greatestLimits, ines, j.now()).open).toBe(true);
+    expect(benchLock(state(j).safety, testDrive, greatestLimits, ines, j.now()).open).toBe(true);
     j.add('power.on', { through: 'lamps' });
     j.add('power.off', {});
-    const lock = benchLock(state(j).safety, drive, greatestLimits, ines, j.now());
+    const lock = benchLock(state(j).safety, testDrive, greatestLimits, ines, j.now());
     expect(lock.open).toBe(false);
     expect(state(j).safety.lapsed?.detail).toBe('it was switched on');
   });

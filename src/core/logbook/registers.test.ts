@@ -1,6 +1,6 @@
 import { greatestLimits } from '../bench/make-safe';
 import { fold, signatureBlocker, openJumpers, openTrials, summarise, type Payload } from '.';
-import { drive, job, odo, opening, pip } from './__tests__/job';
+import { testDrive, job, odo, opening, pip } from './__tests__/job';
 
 const context = { limits: greatestLimits };
 const stateOf = (j: ReturnType<typeof job>) => fold(j.entries, context);
@@ -42,7 +42,7 @@ const signature: Payload<'sheet.signed'> = {
 const begun = () => {
   const j = job();
   j.add('job.opened', opening);
-  j.add('identify.drive', drive);
+  j.add('identify.drive', testDrive);
   return j;
 };
 

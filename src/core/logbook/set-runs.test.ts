@@ -1,6 +1,6 @@
 import { greatestLimits } from '../bench/make-safe';
 import { fold, summarise, type Payload } from '.';
-import { drive, job, odo, opening } from './__tests__/job';
+import { testDrive, job, odo, opening } from './__tests__/job';
 
 const stateOf = (j: ReturnType<typeof job>) => fold(j.entries, { limits: greatestLimits });
 const run = '0190c000-0000-7000-8000-000000000001';
@@ -59,7 +59,7 @@ it('the board asks for a backup until a set of the drive’s own type is kept', 
   j.add('job.opened', opening);
   const nag = () => summarise(stateOf(j), greatestLimits, false)?.noBackup;
   expect(nag()).toBeUndefined();
-  j.add('identify.drive', drive);
+  j.add('identify.drive', testDrive);
   expect(nag()).toBe(true);
   const rating = { ratedAmps: 18, power_kW: 7.5, supply_V: 400 };
   const set = { name: 'paper', rating, values: { 'A-00': 50 }, strangers: [], source: 'typed' } as const;

@@ -1,7 +1,7 @@
 import { greatestLimits } from '../bench/make-safe';
 import { forwardPlan } from '../equipment/power-stage';
 import { currentStage, fold, mustStayDead, stageLines, summarise, type StageId } from '.';
-import { ines, job, opening, proven, unit } from './__tests__/job';
+import { ines, job, opening, proven, testStage } from './__tests__/job';
 
 const context = { limits: greatestLimits };
 const lineOf = (j: ReturnType<typeof job>, id: StageId) =>
@@ -38,7 +38,7 @@ describe('the edge of the card', () => {
 
   it('counts the readings, and punches the bench open when the plan is through', () => {
     const j = proven();
-    const plan = forwardPlan(unit);
+    const plan = forwardPlan(testStage);
     expect(lineOf(j, 'bench')).toMatchObject({ state: 'todo', note: 'ready to measure' });
     for (const { red, black } of plan.slice(0, 4))
       j.add('static.reading', { red, black, value: 0.45, typed: '' });

@@ -1,6 +1,6 @@
 import { greatestLimits } from '../bench/make-safe';
 import { earthFor_s, fold, motorBlockers, stageLines, openIssues, summarise, type Payload } from '.';
-import { drive, job, odo, opening, pip } from './__tests__/job';
+import { testDrive, job, odo, opening, pip } from './__tests__/job';
 
 const stateOf = (j: ReturnType<typeof job>) => fold(j.entries, { limits: greatestLimits });
 const blockers = (j: ReturnType<typeof job>): string =>
@@ -25,7 +25,7 @@ const insulation = (
 const begun = () => {
   const j = job();
   j.add('job.opened', opening);
-  j.add('identify.drive', drive);
+  j.add('identify.drive', testDrive);
   return j;
 };
 const ready = () => {

@@ -1,6 +1,6 @@
 import { greatestLimits } from '../bench/make-safe';
 import { fold, handsLock, stageLines, type Payload } from '.';
-import { drive, ines, job, odo, pip, proven } from './__tests__/job';
+import { testDrive, ines, job, odo, pip, proven } from './__tests__/job';
 
 const context = { limits: greatestLimits };
 const state = (j: ReturnType<typeof job>) => fold(j.entries, context);
@@ -56,7 +56,7 @@ describe('the wire list', () => {
     const j = proven();
     j.add('wire.noted', wire(1));
     j.add('wire.ticked', { wire: idOf(1), end: 'field', on: true, to: 'X1' }, { by: pip });
-    expect(handsLock(state(j).safety, drive, greatestLimits, ines, j.now()).open).toBe(true);
+    expect(handsLock(state(j).safety, testDrive, greatestLimits, ines, j.now()).open).toBe(true);
   });
 });
 
@@ -76,7 +76,7 @@ describe('the old unit', () => {
 
   it('does not come out where it is not proven dead, or by another hand', () => {
     const alive = job();
-    alive.add('identify.drive', drive);
+    alive.add('identify.drive', testDrive);
     alive.add('swap.unit-out', { lookedAt: [] });
     expect(lastVoid(alive)).toBe('The drive is not proven dead yet.');
     const j = proven();
@@ -100,7 +100,7 @@ describe('the old unit', () => {
     j.add('swap.units', { old: plate('W4-15'), next: plate('W4-24') });
     j.add('static.reading', { red: 'DC-', black: 'L1', value: 0.45, typed: '0.45' });
     j.add('swap.unit-out', { lookedAt: [] });
-    j.add('identify.drive', { ...drive, type: 'W4-24' });
+    j.add('identify.drive', { ...testDrive, type: 'W4-24' });
     const after = state(j);
     expect(after.drive?.type).toBe('W4-24');
     expect(after.readings).toEqual([]);
@@ -108,7 +108,7 @@ describe('the old unit', () => {
     expect(after.safety.locked).not.toBeNull();
     expect(handsLock(after.safety, after.drive, greatestLimits, ines, j.now()).open).toBe(false);
     // Its plate put right later is no third unit.
-    j.add('identify.drive', { ...drive, type: 'W4-24', serial: 'W424-0002' });
+    j.add('identify.drive', { ...testDrive, type: 'W4-24', serial: 'W424-0002' });
     expect(state(j).swap.inAt).toBe(after.swap.inAt);
     expect(state(j).setAside).toHaveLength(1);
   });

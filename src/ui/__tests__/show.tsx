@@ -7,6 +7,7 @@ import { useState, type ReactNode } from 'react';
 import { stageOf } from '@/core/equipment/catalogue';
 import { controlSchema, driveTypeSchema } from '@/core/equipment/catalogue/schema';
 import { fold, type Entry, type EntryKind, type Payload, type Person } from '@/core/logbook';
+import { ines, odo, pip } from '@/core/logbook/__tests__/job';
 import { greatestLimits } from '@/core/bench/make-safe';
 import type { JobStore } from '../job-store/use-job';
 import { system } from '../kit/theme';
@@ -24,23 +25,7 @@ export const tick = (name: string | RegExp) => userEvent.click(screen.getByRole(
 export const type = (label: string | RegExp, text: string) =>
   userEvent.type(screen.getByLabelText(label), text);
 
-export const ines: Person = {
-  id: '0190a000-0000-7000-8000-000000000001',
-  name: 'Ines Tarrow',
-  role: 'technician',
-};
-export const odo: Person = {
-  ...ines,
-  id: '0190a000-0000-7000-8000-000000000002',
-  name: 'Odo Wrack',
-  role: 'lead',
-};
-export const pip: Person = {
-  ...ines,
-  id: '0190a000-0000-7000-8000-000000000003',
-  name: 'Pip Sallow',
-  role: 'apprentice',
-};
+export { ines, odo, pip };
 
 const readJson = (...path: string[]): unknown => JSON.parse(readFileSync(path.join('/'), 'utf8'));
 export const testControl = (type: string) => controlSchema.parse(readJson('catalogue', type, 'control.json'));

@@ -6,7 +6,7 @@ import { Disclosure } from './why';
 const steps = 48;
 
 /** A vertical line where a chart is read. */
-export const ReadingLine = ({ x, top, bottom }: { x: number; top: number; bottom: number }) => (
+export const Crosshair = ({ x, top, bottom }: { x: number; top: number; bottom: number }) => (
   <line x1={x} x2={x} y1={top} y2={bottom} stroke="var(--chakra-colors-focus)" />
 );
 

@@ -39,7 +39,7 @@ export const orNone = <Read>(figure: z.ZodType<Read, string>) =>
 export const filledText = (problem: string) => z.string().trim().min(1, problem);
 
 /** A choice that must be made before anything is kept. */
-export const chosen = <V extends string>(values: readonly V[]) =>
+export const mustChoose = <V extends string>(values: readonly V[]) =>
   z
     .enum(values)
     .nullable()

@@ -1,6 +1,6 @@
 import { bisector, curveStepAfter, extent, line, scaleLinear } from 'd3';
 import { useState } from 'react';
-import { ChartFrame, ReadingLine } from './chart-frame';
+import { ChartFrame, Crosshair } from './chart-frame';
 import { LaneHandle, type Handle } from './lane-handle';
 import { PlainTable } from './plain-table';
 import { TimeAxis } from './time-axis';
@@ -176,7 +176,7 @@ export function Lanes<S extends { at_s: number }>({
               />
             ))}
             {shown !== undefined && read !== null && (
-              <ReadingLine x={x(shown.at_s)} top={4} bottom={height - inset.bottom} />
+              <Crosshair x={x(shown.at_s)} top={4} bottom={height - inset.bottom} />
             )}
             <TimeAxis x={x} right={width - inset.right} height={height} name="seconds" />
           </>

@@ -4,7 +4,7 @@ import { render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { z } from 'zod';
 import { Field } from './field';
-import { anyFigure, chosen, filledText, orNone, positiveFigure, zeroOrMore } from './form-figures';
+import { anyFigure, mustChoose, filledText, orNone, positiveFigure, zeroOrMore } from './form-figures';
 import { Providers } from './providers';
 import { Tick } from './tick';
 import { useTypedForm } from './typed-form';
@@ -105,7 +105,7 @@ test.each([
 ])('a figure %s', (_kind, field, typed, read) => expect(reads(field, typed)).toBe(read));
 
 test('a choice that must be made is asked for', () => {
-  const metal = chosen(['copper', 'aluminium']);
+  const metal = mustChoose(['copper', 'aluminium']);
   expect(metal.safeParse(null).error?.issues[0]?.message).toBe('Choose one');
   expect(metal.parse('copper')).toBe('copper');
 });

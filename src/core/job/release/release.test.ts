@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { fold, type Payload } from '../../logbook';
-import { drive, job, opening } from '../../logbook/__tests__/job';
+import { testDrive, job, opening } from '../../logbook/__tests__/job';
 import { controlSchema } from '../../equipment/catalogue/schema';
 import { greatestLimits } from '../../bench/make-safe';
 import { defaultStartUpChoices, type StartUpChoices } from '../../equipment/application';
@@ -36,7 +36,7 @@ const place: Payload<'startup.place'> = {
 function started(differs: Partial<StartUpChoices> = {}, p: Payload<'startup.place'> | null = null) {
   const j = job();
   j.add('job.opened', opening);
-  j.add('identify.drive', drive);
+  j.add('identify.drive', testDrive);
   j.add('identify.motor', { plate, photos: [] });
   j.add('startup.choices', { choices: { ...choices, ...differs }, supply: { volts: 400, hz: 50 } });
   if (p !== null) j.add('startup.place', p);
@@ -79,7 +79,7 @@ const ids = (j: ReturnType<typeof job>) => release(j).matters.map((m) => m.id);
 
 it('there is none before plates and choices', () => {
   const j = job();
-  j.add('identify.drive', drive);
+  j.add('identify.drive', testDrive);
   expect(releaseOf(fold(j.entries, { limits: greatestLimits }), control, rating)).toBeNull();
 });
 

@@ -16,9 +16,9 @@ export const pip: Person = {
   role: 'apprentice',
 };
 export const start = Date.parse('2026-11-20T13:00:00Z');
-export const unit = stage({ brake: true, link: 'link' });
+export const testStage = stage({ brake: true, link: 'link' });
 
-export const drive: Payload<'identify.drive'> = {
+export const testDrive: Payload<'identify.drive'> = {
   typeId: 'whimbrel-w4',
   maker: 'Whimbrel',
   type: 'W4-15',
@@ -28,7 +28,7 @@ export const drive: Payload<'identify.drive'> = {
   ratedAmps: 15,
   labelWait_min: 5,
   drawingOnlySimilar: false,
-  stage: unit,
+  stage: testStage,
   strip: [
     { mark: 'P', terminal: 'DC+' },
     { mark: 'N', terminal: 'DC-' },
@@ -76,7 +76,7 @@ export function job() {
 export function proven({ bank_V = 3.1, by = ines } = {}) {
   const j = job();
   j.add('job.opened', opening, { by });
-  j.add('identify.drive', drive, { by });
+  j.add('identify.drive', testDrive, { by });
   const sources = sourceKinds.map((kind) => ({
     kind,
     state: kind === 'mains' ? ('isolated' as const) : ('absent' as const),
@@ -84,7 +84,7 @@ export function proven({ bank_V = 3.1, by = ines } = {}) {
   j.add('safety.sources', { sources }, { by });
   j.add('safety.locked', { isolatedAt: new Date(start).toISOString(), tag: 'padlock 7' }, { by });
   j.add('safety.meter', { when: 'before', source: 'socket', volts: 231 }, { by, after: 300 });
-  for (const { point, quantity } of proofSteps(unit)) {
+  for (const { point, quantity } of proofSteps(testStage)) {
     const volts = point.id.startsWith('bank') ? bank_V : 0.1;
     j.add(
       'safety.figure',

@@ -27,13 +27,13 @@ export interface Base {
 }
 
 /** A change to a circuit: a cause at one size. */
-export type Change = (c: WaveCase) => WaveCase;
+export type CaseChange = (c: WaveCase) => WaveCase;
 
 /** A cause at one size on one base, to be simulated. */
 export interface Try {
   cause: WaveformCause;
   base: Base;
-  change: Change;
+  change: CaseChange;
   given: WaveCase;
   share: number;
   figures: Figures;
@@ -78,7 +78,7 @@ const clamp = (share: number): number => Math.max(leastShare, Math.min(mostShare
 /** A cause at a share of the load. */
 export function tryAt(
   cause: WaveformCause,
-  change: Change,
+  change: CaseChange,
   base: Base,
   measured: Measured,
   share: number,

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { captureOf, columnsOf, guessLayout, readComtrade, type Capture, type Layout } from '../capture';
 import { circuitOf, simulateWave, type WaveCase } from '../waveform';
-import { motor, unit } from '../waveform/__tests__/winch';
+import { winchMotorWords, winchUnit } from '../waveform/__tests__/winch';
 import {
   alignment,
   causesFor,
@@ -13,7 +13,8 @@ import {
   type WaveDiagnosis,
 } from '.';
 
-const at = (share: number) => circuitOf(unit, { load: 'motor', f1: 40, share, motor }).given;
+const at = (share: number) =>
+  circuitOf(winchUnit, { load: 'motor', f1: 40, share, motor: winchMotorWords }).given;
 
 function diagnosed(sound: WaveCase, measured: Measured): WaveDiagnosis {
   const work = diagnoseWave(sound, measured, { prechargeOhm: 47 });
@@ -24,7 +25,10 @@ function diagnosed(sound: WaveCase, measured: Measured): WaveDiagnosis {
 
 /** What a meter would show of a fault on a unit a little off its plates, at another load than it is said to run on. */
 function metered(id: string, keys: readonly string[], share = 0.5): Measured {
-  const real = circuitOf({ ...unit, capacitance_F: 770e-6 }, { load: 'motor', f1: 40, share, motor }).given;
+  const real = circuitOf(
+    { ...winchUnit, capacitance_F: 770e-6 },
+    { load: 'motor', f1: 40, share, motor: winchMotorWords },
+  ).given;
   const change = causesFor(real, 47).find((c) => c.id === id)?.changes[0];
   if (change === undefined) throw new Error(id);
   const { figures } = simulateWave(change(real));
@@ -87,7 +91,7 @@ describe('figures of a meter', () => {
   });
 
   it('says that a precharge that is not bridged cannot be seen at standby', () => {
-    const idle = circuitOf(unit, { load: 'none', f1: 20 }).given;
+    const idle = circuitOf(winchUnit, { load: 'none', f1: 20 }).given;
     const { figures } = simulateWave(idle);
     const found = diagnosed(idle, { vdc_avg: figures['vdc_avg'] ?? 0 });
     expect(found.notes.join()).toMatch(/not bridged cannot be seen at this load/);

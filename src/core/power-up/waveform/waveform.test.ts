@@ -15,7 +15,7 @@ import {
   waveCase,
   type WaveCase,
 } from '.';
-import { motor, unit } from './__tests__/winch';
+import { winchMotorWords, winchUnit } from './__tests__/winch';
 
 const settled = [0.16, 0.2] as const;
 const figures = (differs: Partial<WaveCase>, how: 'auto' | 'whole' | 'split' = 'auto') =>
@@ -182,21 +182,25 @@ describe('circuits that cannot be', () => {
 
 describe('a unit from its plates', () => {
   it('draws about the plate current at full load', () => {
-    const { given } = circuitOf(unit, { load: 'motor', f1: 45, share: 1, motor });
+    const { given } = circuitOf(winchUnit, { load: 'motor', f1: 45, share: 1, motor: winchMotorWords });
     expect((simulateWave(given).figures['iu_rms'] ?? 0) / 14.8).toBeCloseTo(1, 1);
   });
 
   it('multiplies a small unbalance of the volts in the currents, the more the less it is loaded', () => {
     const at = (share: number) =>
       simulateWave(
-        circuitOf({ ...unit, measured_V: [400, 400, 392] }, { load: 'motor', f1: 40, share, motor }).given,
+        circuitOf(
+          { ...winchUnit, measured_V: [400, 400, 392] },
+          { load: 'motor', f1: 40, share, motor: winchMotorWords },
+        ).given,
       ).figures['i_unbalance'] ?? 0;
     expect(at(1)).toBeGreaterThan(0.1);
     expect(at(0.3)).toBeGreaterThan(at(1));
   });
 
   it('is magnetised at any load: another load changes the active current only', () => {
-    const at = (share: number) => circuitOf(unit, { load: 'motor', f1: 40, share, motor }).given;
+    const at = (share: number) =>
+      circuitOf(winchUnit, { load: 'motor', f1: 40, share, motor: winchMotorWords }).given;
     for (const share of [0.2, 1]) {
       const asked = simulateWave(at(share)).figures;
       const scaled = simulateWave(scaledLoad(at(0.7), share / 0.7)).figures;
@@ -206,7 +210,7 @@ describe('a unit from its plates', () => {
   });
 
   it('names everything that it assumes', () => {
-    const { assumed } = circuitOf({ ...unit, choke: true }, { load: 'none', f1: 20 });
+    const { assumed } = circuitOf({ ...winchUnit, choke: true }, { load: 'none', f1: 20 });
     expect(assumed.map((a) => a.what)).toEqual(['supply inductance', 'bank ESR', 'bus choke', 'carrier']);
   });
 });

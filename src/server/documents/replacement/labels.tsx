@@ -32,7 +32,7 @@ export const labelSheets = {
 export type LabelSheet = keyof typeof labelSheets;
 
 /** What stands on a label. */
-export interface Label {
+export interface WireLabel {
   wire: RecordedWire;
   /** Terminal, or what becomes of it. */
   to: string;
@@ -63,7 +63,7 @@ function OneLabel({
   jobId,
   height,
 }: {
-  label: Label;
+  label: WireLabel;
   jobId: string;
   height: number;
 }) {
@@ -92,7 +92,7 @@ function OneLabel({
 }
 
 /** Two labels a wire, in the order of their numbers. */
-export const labelsOf = (wires: readonly RecordedWire[], toOf: (wire: RecordedWire) => string): Label[] =>
+export const labelsOf = (wires: readonly RecordedWire[], toOf: (wire: RecordedWire) => string): WireLabel[] =>
   [...wires]
     .sort((a, b) => a.number - b.number)
     .flatMap((wire) => (['drive', 'far'] as const).map((end) => ({ wire, to: toOf(wire), end })));
@@ -100,7 +100,7 @@ export const labelsOf = (wires: readonly RecordedWire[], toOf: (wire: RecordedWi
 /** Labels of a job's wires on sheets of labels. `skip`: used already on the first sheet. */
 export function labelsPdf(
   jobId: string,
-  labels: readonly Label[],
+  labels: readonly WireLabel[],
   sheet: LabelSheet,
   skip: number,
 ): Promise<Buffer> {

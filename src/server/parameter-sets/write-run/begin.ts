@@ -6,13 +6,13 @@ import { db } from '../../database/connection';
 import { readAll } from '../../drive-link/drive-client';
 import { controlNeeded, driveClient } from '../../drive-link/drives';
 import { appendEntries } from '../../logbook/jobs';
-import { createRun, type WriteRun } from './journal';
+import { createRun, type JournalledRun } from './journal';
 import * as z from 'zod';
 import { valuesSchema } from '../../../core/equipment/drive-words/schema';
 
 /** `id` is made by the page: asking twice begins one run. `setId` is the entry that carries the set. */
 export interface RunOrder extends Pick<
-  WriteRun,
+  JournalledRun,
   'id' | 'jobId' | 'setId' | 'name' | 'target' | 'typeId' | 'rating'
 > {
   /** The plan as the person saw it. */

@@ -7,7 +7,7 @@ import { db } from '../../database/connection';
 import type { WriteRun as RunRow } from '../../database/models';
 import type { Journal } from './runner';
 
-export interface WriteRun {
+export interface JournalledRun {
   id: string;
   jobId: string;
   setId: string;
@@ -29,7 +29,7 @@ export const beat_ms = 2000;
 
 const open: readonly WriteRunState[] = ['writing', 'held'];
 
-const toRun = (row: RunRow): WriteRun => ({
+const toRun = (row: RunRow): JournalledRun => ({
   id: row.id,
   jobId: row.jobId,
   setId: row.setId,
@@ -45,7 +45,7 @@ const toRun = (row: RunRow): WriteRun => ({
 });
 
 /** A run whose writer is gone is held, whatever its row says. */
-const asItIs = (row: RunRow): WriteRun => {
+const asItIs = (row: RunRow): JournalledRun => {
   const run = toRun(row);
   return run.state === 'writing' && Date.now() - row.heardAt.getTime() > silent_ms
     ? {
@@ -60,7 +60,7 @@ const inOne = (transaction: Transaction | undefined) => (transaction === undefin
 
 /** @throws Refused where the drive has an open run already */
 export async function createRun(
-  run: Omit<WriteRun, 'state' | 'why'>,
+  run: Omit<JournalledRun, 'state' | 'why'>,
   lines: readonly WriteLine[],
   transaction: Transaction,
 ): Promise<void> {
@@ -87,7 +87,7 @@ export async function noRunOn(target: string): Promise<void> {
 }
 
 /** @throws Refused where there is no such run */
-export async function runById(id: string): Promise<WriteRun> {
+export async function runById(id: string): Promise<JournalledRun> {
   const row = await db().models.WriteRun.findByPk(id);
   if (row === null) throw new HttpError(404, 'There is no such run.');
   return asItIs(row);
@@ -100,7 +100,7 @@ export async function writeLinesOf(runId: string): Promise<WriteLine[]> {
 }
 
 /** Runs of a job, the newest first, with their lines. */
-export async function runsOfJob(jobId: string): Promise<(WriteRun & { lines: WriteLine[] })[]> {
+export async function runsOfJob(jobId: string): Promise<(JournalledRun & { lines: WriteLine[] })[]> {
   const rows = await db().models.WriteRun.findAll({
     where: { jobId },
     order: [['begunAt', 'DESC']],

@@ -15,7 +15,16 @@ import { controlOf } from '../../equipment/catalogue';
 import { readAll, type DriveClient } from '../../drive-link/drive-client';
 import { appendEntries } from '../../logbook/jobs';
 import { personById } from '../../people/people';
-import { beat, beat_ms, journalOf, writeLinesOf, runById, setRun, takeRun, type WriteRun } from './journal';
+import {
+  beat,
+  beat_ms,
+  journalOf,
+  writeLinesOf,
+  runById,
+  setRun,
+  takeRun,
+  type JournalledRun,
+} from './journal';
 import { goOn, mayBegin } from './runner';
 
 export interface Runs {
@@ -39,7 +48,7 @@ async function personOf(id: string): Promise<Person> {
   return person;
 }
 
-async function controlFor({ typeId }: WriteRun): Promise<Control> {
+async function controlFor({ typeId }: JournalledRun): Promise<Control> {
   const control = await controlOf(typeId);
   if (control === null) throw new HttpError(422, 'The catalogue does not say how this type is written to.');
   return control;
@@ -60,7 +69,7 @@ export function runsWith(talkWith: (target: string) => Promise<DriveClient>): Ru
   const active = new Map<string, { paused: boolean }>();
 
   /** Everything in the drive against what the run was to bring about, and the entries that say so. */
-  async function compared(run: WriteRun): Promise<{ report: RunReport; read: NewEntry }> {
+  async function compared(run: JournalledRun): Promise<{ report: RunReport; read: NewEntry }> {
     const control = await controlFor(run);
     const all = await readAll(await talkWith(run.target), control);
     const { typeId, rating, found, target, jobId } = run;
@@ -71,7 +80,7 @@ export function runsWith(talkWith: (target: string) => Promise<DriveClient>): Ru
     };
   }
 
-  async function end(run: WriteRun, by: Person): Promise<void> {
+  async function end(run: JournalledRun, by: Person): Promise<void> {
     const { report, read } = await compared(run);
     const taken = (await writeLinesOf(run.id)).filter((l) => l.state === 'taken').length;
     const ended = entry(run.jobId, 'set.write-ended', { run: run.id, ...report, taken });
@@ -80,7 +89,7 @@ export function runsWith(talkWith: (target: string) => Promise<DriveClient>): Ru
     );
   }
 
-  async function hold(run: WriteRun, by: Person, why: string): Promise<void> {
+  async function hold(run: JournalledRun, by: Person, why: string): Promise<void> {
     const held = entry(run.jobId, 'set.write-held', { run: run.id, why: why.slice(0, 1000) });
     await appendEntries(run.jobId, [held], by, undefined, (transaction) =>
       setRun(run.id, 'held', why, transaction),
@@ -88,7 +97,7 @@ export function runsWith(talkWith: (target: string) => Promise<DriveClient>): Ru
   }
 
   async function work(
-    run: WriteRun,
+    run: JournalledRun,
     by: Person,
     talk: DriveClient,
     control: Control,
@@ -109,7 +118,7 @@ export function runsWith(talkWith: (target: string) => Promise<DriveClient>): Ru
 
   /** Looks at the drive, and takes a run that is held. */
   async function begin(
-    run: WriteRun,
+    run: JournalledRun,
     by: Person,
     talk: DriveClient,
     control: Control,

@@ -4,7 +4,7 @@ import { fold, type Person, type NewEntry } from '../../../core/logbook';
 import { greatestLimits } from '../../../core/bench/make-safe';
 import { planWrites } from '../../../core/parameter-sets/parameters';
 import { simulateDrive, type DriveStandIn } from '../../../../stand-ins/drive/drive';
-import { drive as winchDrive } from '../../../core/logbook/__tests__/job';
+import { testDrive as winchDrive } from '../../../core/logbook/__tests__/job';
 import { controlOf } from '../../equipment/catalogue';
 import { db } from '../../database/connection';
 import { openBus, type Bus } from '../../drive-link/process/bus';

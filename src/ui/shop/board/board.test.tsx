@@ -3,10 +3,10 @@ import { ChakraProvider } from '@chakra-ui/react';
 import { render, screen } from '@testing-library/react';
 import { system } from '../../kit/theme';
 import { countdown, span } from '../../kit/time';
-import { Board, type BoardLine } from './board';
+import { Board, type JobLine } from './board';
 
 const person = { id: 'p', name: 'Ines Tarrow', role: 'technician' as const };
-const line = (differs: Partial<BoardLine>): BoardLine => ({
+const line = (differs: Partial<JobLine>): JobLine => ({
   jobId: 'j',
   site: 'Pellow Quay',
   machine: 'Slipway winch',
@@ -24,7 +24,7 @@ const line = (differs: Partial<BoardLine>): BoardLine => ({
   lastAt: null,
   ...differs,
 });
-const show = (jobs: BoardLine[]) =>
+const show = (jobs: JobLine[]) =>
   render(
     <ChakraProvider value={system}>
       <Board jobs={jobs} people={[person]} person={person} />

@@ -8,12 +8,12 @@ import { day, span } from '../../kit/time';
 import { TopBar } from '../../kit/top-bar';
 import { useNow } from '../../kit/use-now';
 
-export type BoardLine = JobSummary & { jobId: string };
+export type JobLine = JobSummary & { jobId: string };
 
 const marks: Record<string, Mark> = { 'not-shorted': 'sound', faulty: 'failed', started: 'sound' };
 
 /** The stop's clock: how long, how much is left, and the same as a bar with its word. */
-function StopClock({ line, now }: { line: BoardLine; now: number }) {
+function StopClock({ line, now }: { line: JobLine; now: number }) {
   if (line.conclusion !== null) return <Text color="soft">sheet signed</Text>;
   if (line.stoppedAt === null) return <Text color="soft">running</Text>;
   const stopped_min = now === 0 ? 0 : (now - Date.parse(line.stoppedAt)) / 60_000;
@@ -57,7 +57,7 @@ function MayRun({ mayRun, now }: { mayRun: NonNullable<JobSummary['mayRun']>; no
   );
 }
 
-function JobLine({ line, now }: { line: BoardLine; now: number }) {
+function JobLine({ line, now }: { line: JobLine; now: number }) {
   return (
     <Box
       asChild
@@ -154,7 +154,7 @@ export function Board({
   people,
   person,
 }: {
-  jobs: readonly BoardLine[];
+  jobs: readonly JobLine[];
   people: readonly Person[];
   person: Person;
 }) {

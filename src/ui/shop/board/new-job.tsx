@@ -10,7 +10,7 @@ import { Primary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { FieldGrid } from '../../kit/section';
 import { Choice, Field, Select } from '../../kit/field';
-import { chosen, filledText, orNone, zeroOrMoreOr } from '../../kit/form-figures';
+import { mustChoose, filledText, orNone, zeroOrMoreOr } from '../../kit/form-figures';
 import { useTypedForm } from '../../kit/typed-form';
 import { call } from '../../api/call';
 
@@ -38,8 +38,8 @@ const jobSchema = z
     stopped: z.string(),
     hours: orNone(zeroOrMoreOr('A figure like 4 or 1.5, or leave it empty.')),
     downstream: z.string().trim(),
-    danger: chosen(answer.options),
-    suspended: chosen(answer.options),
+    danger: mustChoose(answer.options),
+    suspended: mustChoose(answer.options),
     bypass: answer,
   })
   .refine(({ machine, name }) => machine !== newMachine || name !== '', {

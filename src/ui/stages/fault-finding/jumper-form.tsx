@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { keysOf } from '@/core/numerics/arrays';
 import { neverJumpered, type LoopGuard, type Payload } from '@/core/logbook';
 import { Primary } from '../../kit/buttons';
-import { chosen, filledText } from '../../kit/form-figures';
+import { mustChoose, filledText } from '../../kit/form-figures';
 import { useTypedForm } from '../../kit/typed-form';
 import { Caution } from '../../kit/caution';
 import { FieldGrid } from '../../kit/section';
@@ -26,15 +26,15 @@ const tomorrow = (): string => new Date(Date.now() + 86_400_000).toISOString().s
 
 const jumperSchema = z
   .object({
-    plant: chosen(['existing', 'new']),
-    landed: chosen(['yes', 'no', 'not-sure']),
+    plant: mustChoose(['existing', 'new']),
+    landed: mustChoose(['yes', 'no', 'not-sure']),
     wire: z.string().trim(),
     guards: z.enum(['', ...keysOf(guardWords)]).transform((guards, context): LoopGuard => {
       if (guards !== '') return guards;
       context.addIssue({ code: 'custom', message: 'Choose one' });
       return z.NEVER;
     }),
-    motor: chosen(['yes', 'no']),
+    motor: mustChoose(['yes', 'no']),
     form: z.enum(['jumper', 'no-function']),
     reason: filledText('Say why'),
     approver: filledText('Name and function'),

@@ -4,14 +4,14 @@ import type { Payload } from '@/core/logbook';
 import { Primary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { Choice, Field, optionsOf } from '../../kit/field';
-import { chosen, positiveFigure } from '../../kit/form-figures';
+import { mustChoose, positiveFigure } from '../../kit/form-figures';
 import { FieldGrid } from '../../kit/section';
 import { useTypedForm } from '../../kit/typed-form';
 
 /** Probes must stand the bus of this drive. */
 const probesFor = (bus_V: number) =>
   z.object({
-    by: chosen(['differential', 'battery-scope', 'meter-only']),
+    by: mustChoose(['differential', 'battery-scope', 'meter-only']),
     ratedVolts: positiveFigure.refine(
       (volts) => volts >= bus_V,
       `Not enough for a bus of ${Math.ceil(bus_V)} V: take another`,

@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { bisectCenter, line, scaleLinear } from 'd3';
 import { useMemo } from 'react';
-import { ChartFrame, ReadingLine } from '../../kit/chart-frame';
+import { ChartFrame, Crosshair } from '../../kit/chart-frame';
 import { PlainTable } from '../../kit/plain-table';
 import { TimeAxis } from '../../kit/time-axis';
 import { YTicks } from '../../kit/y-ticks';
@@ -211,7 +211,7 @@ export function WaveChart({
                 </g>
               ))}
               {at !== null && (
-                <ReadingLine x={x((at - first) * per_s)} top={4} bottom={height - inset.bottom} />
+                <Crosshair x={x((at - first) * per_s)} top={4} bottom={height - inset.bottom} />
               )}
               <TimeAxis x={x} right={width - inset.right} height={height} name={axisName} />
             </>

@@ -2,7 +2,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { line, scaleLinear } from 'd3';
 import { busVoltsAfter, discharge, type DischargingBank } from '@/core/bench/discharge';
-import { ChartFrame, ReadingLine } from '../../kit/chart-frame';
+import { ChartFrame, Crosshair } from '../../kit/chart-frame';
 import { PlainTable } from '../../kit/plain-table';
 import { YTicks } from '../../kit/y-ticks';
 import { countdown } from '../../kit/time';
@@ -125,7 +125,7 @@ export default function DischargeChart({
               ))}
               {shown_s !== null && shown_s <= end_s && (
                 <g>
-                  <ReadingLine x={x(shown_s)} top={inset.top} bottom={height - inset.bottom} />
+                  <Crosshair x={x(shown_s)} top={inset.top} bottom={height - inset.bottom} />
                   <text
                     x={x(shown_s) + 5}
                     y={inset.top + 40}

@@ -8,7 +8,7 @@ import { FieldGrid, Section } from '../../kit/section';
 import { Choice, Field, Select, optionsOf } from '../../kit/field';
 import { anyFigure, orNone, positiveFigure, zeroOrMore } from '../../kit/form-figures';
 import { useTypedForm } from '../../kit/typed-form';
-import { InsulationTrend } from './insulation-trend';
+import { InsulationTrendChart } from './insulation-trend';
 import { useEarlier } from './use-earlier';
 import { Verdict } from './verdict';
 
@@ -101,7 +101,7 @@ function Over({ jobId, tests }: { jobId: string; tests: readonly Kept[] }) {
     <>
       {trouble !== null && <Text color="doubt">{trouble}</Text>}
       {trends.map((t) => (
-        <InsulationTrend
+        <InsulationTrendChart
           key={`${t.of} ${t.between}`}
           trend={t}
           name={`Insulation of ${ofWords[t.of]} ${betweenWords[t.between]}`}

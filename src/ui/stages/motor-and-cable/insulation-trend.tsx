@@ -125,7 +125,7 @@ function Chart({ trend, name }: { trend: InsulationTrend; name: string }) {
 }
 
 /** How one insulation went over the years. */
-export function InsulationTrend({ trend, name }: { trend: InsulationTrend; name: string }) {
+export function InsulationTrendChart({ trend, name }: { trend: InsulationTrend; name: string }) {
   return (
     <Box my="3">
       <Text fontWeight="500">

@@ -19,7 +19,7 @@ export const driveLabelSchema = z.object({
   bleeder_kohm: positiveFigure,
 });
 export type LabelText = z.input<typeof driveLabelSchema>;
-export type Label = z.output<typeof driveLabelSchema>;
+export type DriveLabel = z.output<typeof driveLabelSchema>;
 
 /** What the form shows of a label kept earlier; for none, what is usual. */
 export const labelTextOf = (d: Drive | null): LabelText => ({
@@ -62,7 +62,7 @@ export interface LabelChoices {
 
 /** The label as an entry: a catalogued model brings its stage and strip, free entry the usual ones. */
 export function driveOf(
-  label: Label,
+  label: DriveLabel,
   choices: LabelChoices,
   catalogued: { type: DriveType; model: DriveModel } | null,
 ): Drive {

@@ -11,7 +11,7 @@ import { StateMark, type Mark } from '../../kit/state-mark';
 import { Tick } from '../../kit/tick';
 import { Disclosure } from '../../kit/why';
 import { useTypedForm } from '../../kit/typed-form';
-import { isWrong, motorOf, motorPlateSchema, plateSoFar, plateTypedOf } from './motor-plate';
+import { isWrong, motorEntryOf, motorPlateSchema, plateSoFar, plateTypedOf } from './motor-plate';
 
 type Motor = Payload<'identify.motor'>;
 
@@ -78,7 +78,7 @@ export function MotorForm({ motor, keep }: { motor: Motor | null; keep: (motor: 
     const hold = isWrong(read.plate) && !read.asWritten;
     setHeld(hold);
     if (hold) return setKept(null);
-    keep(motorOf(read));
+    keep(motorEntryOf(read));
     setKept('Motor plate kept.');
   });
   const figure = (name: Parameters<typeof text>[0], label: string, unit?: string) => (

@@ -94,7 +94,7 @@ export const isWrong = (plate: Plate): boolean =>
   plateSums(plate).findings.some((f) => f.severity === 'wrong');
 
 /** What was read as an entry. */
-export const motorOf = ({
+export const motorEntryOf = ({
   plate,
   connection,
   photos,

@@ -1,5 +1,5 @@
 import type { Payload } from '@/core/logbook';
-import { askedSchema, typedAs } from './asked-typed';
+import { askedTypedSchema, typedAs } from './asked-typed';
 
 const kept: Payload<'swap.asked'> = {
   supply: { volts: 400, phases: 3, earthing: 'star-earthed' },
@@ -19,7 +19,7 @@ const kept: Payload<'swap.asked'> = {
   protection: 'IP54',
 };
 const typed = typedAs(kept);
-const askedOf = (fields: object) => askedSchema.safeParse(fields).data ?? null;
+const askedOf = (fields: object) => askedTypedSchema.safeParse(fields).data ?? null;
 const withTexts = (texts: Record<string, string>) => ({ ...typed, ...texts });
 
 test('what was kept opens as it was, answers of questions that are no longer asked aside', () => {

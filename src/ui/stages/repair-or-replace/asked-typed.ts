@@ -22,7 +22,7 @@ const yesNo = z.enum(['', 'yes', 'no']);
 const truthOf = { '': null, yes: true, no: false } as const;
 
 /** What machine and place ask of a unit, as it is typed, and as it is kept. */
-export const askedSchema = z
+export const askedTypedSchema = z
   .object({
     volts: positiveFigure,
     phases: z.enum(['1', '3']),
@@ -77,7 +77,7 @@ export const askedSchema = z
       };
     },
   );
-export type AskedTyped = z.input<typeof askedSchema>;
+export type AskedTyped = z.input<typeof askedTypedSchema>;
 
 const text = (n: number | null): string => (n === null ? '' : String(n));
 const answer = (b: boolean | null): AskedTyped['brakes'] => (b === null ? '' : b ? 'yes' : 'no');

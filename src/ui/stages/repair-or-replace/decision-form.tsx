@@ -4,11 +4,11 @@ import { choiceIds, choiceNames, type Decision } from '@/core/replacement/replac
 import type { StageProps } from '../../job-store/stage-props';
 import { Primary } from '../../kit/buttons';
 import { Choice, Field } from '../../kit/field';
-import { chosen, filledText } from '../../kit/form-figures';
+import { mustChoose, filledText } from '../../kit/form-figures';
 import { Section } from '../../kit/section';
 import { useTypedForm } from '../../kit/typed-form';
 
-const decisionSchema = z.object({ choice: chosen(choiceIds), reason: filledText('Say why') });
+const decisionSchema = z.object({ choice: mustChoose(choiceIds), reason: filledText('Say why') });
 const blank: z.input<typeof decisionSchema> = { choice: null, reason: '' };
 
 /** The person decides and says why; what the table said is kept beside it. */

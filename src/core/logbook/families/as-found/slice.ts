@@ -6,7 +6,7 @@ import { sliceOf } from '../../slice';
 export type AsFound = { captured: Payload<'as-found.captured'> } | { impossible: string };
 
 /** Null before anybody looked. */
-export const asFound = sliceOf<AsFound | null>()({
+export const asFoundSlice = sliceOf<AsFound | null>()({
   key: 'asFound',
   init: null,
   kinds: ['as-found.captured', 'as-found.impossible'],

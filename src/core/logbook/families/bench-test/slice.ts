@@ -45,7 +45,7 @@ const shown = (value: Value): string =>
   value === 'OL' ? 'overload' : value === 'climbing' ? 'still climbing' : `${value.toFixed(3)} V`;
 
 /** Readings of the diode test, in their order; those of a unit that came out are set aside. */
-export const readings = sliceOf<readonly KeptReading[], Bench>()({
+export const readingsSlice = sliceOf<readonly KeptReading[], Bench>()({
   key: 'readings',
   init: [],
   kinds: ['static.reading', 'static.retake'],
@@ -67,7 +67,7 @@ export const readings = sliceOf<readonly KeptReading[], Bench>()({
 });
 
 /** Readings that no longer count as a whole: taken again, or of a unit that came out. */
-export const setAside = sliceOf<readonly SetAside[], Bench>()({
+export const setAsideSlice = sliceOf<readonly SetAside[], Bench>()({
   key: 'setAside',
   init: [],
   kinds: [],
@@ -88,7 +88,7 @@ interface SheetJob extends Bench {
 }
 
 /** The signature under the static sheet: it falls with whatever it was signed without. */
-export const signed = sliceOf<EntryOf<'sheet.signed'> | null, SheetJob>()({
+export const signedSlice = sliceOf<EntryOf<'sheet.signed'> | null, SheetJob>()({
   key: 'signed',
   init: null,
   kinds: ['sheet.signed'],

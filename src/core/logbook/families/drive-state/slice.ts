@@ -46,7 +46,7 @@ const withWrittenValue = (before: SeenDrive | null, number: string, found: numbe
 };
 
 /** What is known of the drive; null before anybody looked, and of a unit that was just put in. */
-export const seen = sliceOf<SeenDrive | null, { registers: Registers; swap: UnitChange }>()({
+export const seenSlice = sliceOf<SeenDrive | null, { registers: Registers; swap: UnitChange }>()({
   key: 'seen',
   init: null,
   kinds: ['drive.read', 'drive.seen'],

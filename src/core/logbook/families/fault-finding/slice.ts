@@ -2,7 +2,7 @@ import type { EntryOf } from '../../entry';
 import { sliceOf } from '../../slice';
 
 /** Answers of the tracer, in their order; the newest of a check counts. */
-export const traced = sliceOf<readonly EntryOf<'trace.answered'>[]>()({
+export const tracedSlice = sliceOf<readonly EntryOf<'trace.answered'>[]>()({
   key: 'traced',
   init: [],
   kinds: ['trace.answered'],
@@ -17,7 +17,7 @@ export const traced = sliceOf<readonly EntryOf<'trace.answered'>[]>()({
 });
 
 /** Causes that were confirmed. */
-export const causes = sliceOf<readonly EntryOf<'trace.confirmed'>[]>()({
+export const causesSlice = sliceOf<readonly EntryOf<'trace.confirmed'>[]>()({
   key: 'causes',
   init: [],
   kinds: ['trace.confirmed'],

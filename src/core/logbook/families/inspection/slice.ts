@@ -3,7 +3,7 @@ import { sliceOf } from '../../slice';
 import { lookWords, type LookItem } from './vocabulary';
 
 /** What was seen with the power off, by what was looked at; the newest finding of an item counts. */
-export const look = sliceOf<Partial<Record<LookItem, Payload<'look.finding'>>>>()({
+export const lookSlice = sliceOf<Partial<Record<LookItem, Payload<'look.finding'>>>>()({
   key: 'look',
   init: {},
   kinds: ['look.finding'],

@@ -3,7 +3,7 @@ import type { Payload } from '../../payloads';
 import { sliceOf, voided } from '../../slice';
 
 /** The entry that opened the job. */
-export const opened = sliceOf<EntryOf<'job.opened'> | null>()({
+export const openedSlice = sliceOf<EntryOf<'job.opened'> | null>()({
   key: 'opened',
   init: null,
   kinds: ['job.opened'],
@@ -17,7 +17,7 @@ export const opened = sliceOf<EntryOf<'job.opened'> | null>()({
 });
 
 /** What was said when the call was taken. */
-export const call = sliceOf<Payload<'take.call'> | null>()({
+export const callSlice = sliceOf<Payload<'take.call'> | null>()({
   key: 'call',
   init: null,
   kinds: ['take.call'],

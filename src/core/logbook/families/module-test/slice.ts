@@ -15,7 +15,7 @@ export interface TestedModule {
 }
 
 /** Modules tested out of circuit, in the order they were begun. */
-export const modules = sliceOf<readonly TestedModule[]>()({
+export const modulesSlice = sliceOf<readonly TestedModule[]>()({
   key: 'modules',
   init: [],
   kinds: ['module.begun', 'module.proven', 'module.touch', 'module.diode', 'module.gate'],

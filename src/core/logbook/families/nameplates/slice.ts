@@ -3,7 +3,7 @@ import type { Payload } from '../../payloads';
 import { sliceOf, voided } from '../../slice';
 
 /** The drive by its plate, with its power stage. */
-export const drive = sliceOf<Payload<'identify.drive'> | null>()({
+export const driveSlice = sliceOf<Payload<'identify.drive'> | null>()({
   key: 'drive',
   init: null,
   kinds: ['identify.drive', 'identify.stage'],
@@ -21,7 +21,7 @@ export const drive = sliceOf<Payload<'identify.drive'> | null>()({
 });
 
 /** The motor by its plate. */
-export const motor = sliceOf<Payload<'identify.motor'> | null>()({
+export const motorSlice = sliceOf<Payload<'identify.motor'> | null>()({
   key: 'motor',
   init: null,
   kinds: ['identify.motor'],

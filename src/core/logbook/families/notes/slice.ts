@@ -11,7 +11,7 @@ export interface JobQuestion {
 }
 
 /** Notes, in their order. */
-export const notes = sliceOf<readonly EntryOf<'note.added'>[]>()({
+export const notesSlice = sliceOf<readonly EntryOf<'note.added'>[]>()({
   key: 'notes',
   init: [],
   kinds: ['note.added'],
@@ -22,7 +22,7 @@ export const notes = sliceOf<readonly EntryOf<'note.added'>[]>()({
 });
 
 /** Questions, open and answered. */
-export const questions = sliceOf<readonly JobQuestion[]>()({
+export const questionsSlice = sliceOf<readonly JobQuestion[]>()({
   key: 'questions',
   init: [],
   kinds: ['question.opened', 'question.closed'],

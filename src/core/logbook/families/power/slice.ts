@@ -129,7 +129,7 @@ export function runsUnderLoad({ power }: Pick<PowerJob, 'power'>): 'yes' | 'no' 
 }
 
 /** First power and what was measured under power; a new unit begins anew. */
-export const power = sliceOf<PowerState, PowerJob & { swap: UnitChange }>()({
+export const powerSlice = sliceOf<PowerState, PowerJob & { swap: UnitChange }>()({
   key: 'power',
   init: noPower,
   kinds: ownKinds,

@@ -133,7 +133,7 @@ export function signatureBlocker(registers: Registers): string | null {
 }
 
 /** Jumpers, writes, walked loops, kept trends. */
-export const registers = sliceOf<Registers>()({
+export const registersSlice = sliceOf<Registers>()({
   key: 'registers',
   init: noRegisters,
   kinds: ownKinds,

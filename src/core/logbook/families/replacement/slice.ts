@@ -137,7 +137,7 @@ function applySwap(state: SwapState, entry: SwapEntry, context: SliceContext<Swa
 }
 
 /** Decision, units, wires, outage and hand-over. */
-export const swap = sliceOf<SwapState, SwapJob>()({
+export const swapSlice = sliceOf<SwapState, SwapJob>()({
   key: 'swap',
   init: noSwap,
   kinds: ownKinds,

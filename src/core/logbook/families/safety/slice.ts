@@ -157,7 +157,7 @@ interface SafetyJob {
 }
 
 /** The dead proof. It follows what is done at the drive, whether that counts or not. */
-export const safety = sliceOf<SafetyState, SafetyJob>()({
+export const safetySlice = sliceOf<SafetyState, SafetyJob>()({
   key: 'safety',
   init: freshSafety,
   kinds: ownKinds,

@@ -203,7 +203,7 @@ export function motorBlockers({ windings, insulations, earthed }: StartUpState):
 }
 
 /** Motor and cable tests, the start-up sheet and the run up to the real station. */
-export const startUp = sliceOf<StartUpState, StartUpJob>()({
+export const startUpSlice = sliceOf<StartUpState, StartUpJob>()({
   key: 'startUp',
   init: noStartUp,
   kinds: ownKinds,

@@ -1,7 +1,7 @@
 import type { MotorWords, UnitWords } from '../unit';
 
 /** The unit and the motor of the slipway winch, for tests and for the captures of the demo. */
-export const unit: UnitWords = {
+export const winchUnit: UnitWords = {
   supply_V: 400,
   phases: 3,
   supply_Hz: 50,
@@ -11,4 +11,4 @@ export const unit: UnitWords = {
   prechargeOhm: 47,
   choke: false,
 };
-export const motor: MotorWords = { volts: 400, amps: 14.8, hz: 50, cosPhi: 0.84 };
+export const winchMotorWords: MotorWords = { volts: 400, amps: 14.8, hz: 50, cosPhi: 0.84 };
