@@ -1,4 +1,5 @@
-import { Box, chakra } from '@chakra-ui/react';
+import { chakra } from '@chakra-ui/react';
+import { ArrowDown, ArrowUp, ArrowUpDown } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { TableFrame } from './plain-table';
 
@@ -12,7 +13,7 @@ export interface Column<Row> {
 }
 
 type Order = 'ascending' | 'descending';
-const arrows = { ascending: '▲', descending: '▼' } as const;
+const arrows = { ascending: ArrowUp, descending: ArrowDown, none: ArrowUpDown } as const;
 
 /** Text is sorted as people count: “P2” before “P10”. */
 const inWords = new Intl.Collator('en', { numeric: true });
@@ -49,23 +50,26 @@ export function DataTable<Row>({
       <thead>
         <tr>
           {columns.map(({ head, by: sortable }) => {
-            const order = sorted?.head === head ? sorted.order : undefined;
+            const order = sorted?.head === head ? sorted.order : 'none';
+            const Arrow = arrows[order];
             return (
-              <th key={head} scope="col" aria-sort={sortable === undefined ? undefined : (order ?? 'none')}>
+              <th key={head} scope="col" aria-sort={sortable === undefined ? undefined : order}>
                 {sortable === undefined ? (
                   head
                 ) : (
                   <chakra.button
                     type="button"
+                    display="inline-flex"
+                    alignItems="center"
+                    gap="1"
                     minH="24px"
                     cursor="pointer"
                     fontWeight="inherit"
+                    whiteSpace="nowrap"
                     onClick={() => turn(head)}
                   >
                     {head}
-                    <Box as="span" aria-hidden display="inline-block" width="1.2em">
-                      {order === undefined ? '' : ` ${arrows[order]}`}
-                    </Box>
+                    <Arrow size={14} aria-hidden />
                   </chakra.button>
                 )}
               </th>

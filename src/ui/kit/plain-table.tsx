@@ -9,13 +9,13 @@ export const TableFrame = ({ children }: { children: ReactNode }) => (
       width="100%"
       css={{
         borderCollapse: 'collapse',
-        '& thead th': { color: 'var(--chakra-colors-soft)', fontSize: '0.9rem' },
         '& th': { textAlign: 'left', fontWeight: 500 },
         '& td, & th': {
           borderBottom: '1px solid var(--chakra-colors-line)',
           padding: '4px 10px 4px 0',
           verticalAlign: 'top',
         },
+        '& thead th': { color: 'var(--chakra-colors-soft)', fontSize: '0.9rem', verticalAlign: 'bottom' },
       }}
     >
       {children}

@@ -53,7 +53,9 @@ export function Tabs<P extends string>({
           </ChakraTabs.Trigger>
         ))}
       </ChakraTabs.List>
-      <ChakraTabs.Content value={open}>{children}</ChakraTabs.Content>
+      <ChakraTabs.Content value={open} mb="6">
+        {children}
+      </ChakraTabs.Content>
     </ChakraTabs.Root>
   );
 }
