@@ -209,7 +209,9 @@ test('a trend is watched, held still and kept', async ({ page }) => {
   await expect(chart).toBeVisible({ timeout: 15_000 });
   await trend.getByRole('button', { name: 'Hold still' }).click();
   const still = await chart.getAttribute('aria-label');
-  await page.waitForTimeout(1200);
+  // More came meanwhile: the page says what it is.
+  await order(page.request, { plant: { contacts: stopped } });
+  await says(page, /Run: open\./);
   expect(await chart.getAttribute('aria-label')).toBe(still);
   await trend.getByText('table', { exact: true }).click();
   await expect(trend.getByRole('columnheader', { name: 'Bus, V' })).toBeVisible();
