@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import type { Live } from '../core/equipment/drive-words';
 
 /** An order to the rig of the simulated drive. Any: the rig itself says which it knows. */

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { figureFrom, numberFrom } from './number-from';
 
 /** A field read by `read`; `problem` is the error for what it cannot read. */

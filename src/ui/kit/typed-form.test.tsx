@@ -2,7 +2,7 @@
 import '@testing-library/jest-dom';
 import { render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { z } from 'zod';
+import * as z from 'zod';
 import { Field } from './field';
 import { anyFigure, mustChoose, filledText, orNone, positiveFigure, zeroOrMore } from './form-figures';
 import { Providers } from './providers';

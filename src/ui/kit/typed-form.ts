@@ -10,7 +10,7 @@ import {
   type PathValue,
   type UseFormRegisterReturn,
 } from 'react-hook-form';
-import type { z } from 'zod';
+import type * as z from 'zod';
 
 /** A form as its fields and its button see it. */
 export interface TypedForm<Typed extends FieldValues, Read> {

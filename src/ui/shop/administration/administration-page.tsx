@@ -2,7 +2,7 @@
 import { Text } from '@chakra-ui/react';
 import NextLink from 'next/link';
 import { useState } from 'react';
-import { z } from 'zod';
+import * as z from 'zod';
 import type { Person } from '@/core/logbook';
 import { greatestLimits, type Limits } from '@/core/bench/make-safe';
 import type { Consequence } from '@/core/bench/story';

@@ -3,7 +3,7 @@ import { Text } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { v7 } from 'uuid';
-import { z } from 'zod';
+import * as z from 'zod';
 import type { Payload, Person } from '@/core/logbook';
 import { CardPage } from '../../kit/card-page';
 import { Primary } from '../../kit/buttons';

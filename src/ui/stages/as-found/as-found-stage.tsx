@@ -1,6 +1,6 @@
 'use client';
 import { Box, Text } from '@chakra-ui/react';
-import { z } from 'zod';
+import * as z from 'zod';
 import { alarmFamilies, type AlarmFamily } from '@/core/equipment/concepts';
 import { mustStayDead } from '@/core/logbook';
 import { Primary, Secondary } from '../../kit/buttons';

@@ -1,11 +1,17 @@
 import dynamic from 'next/dynamic';
 import type { Payload } from '@/core/logbook';
 import type { StageProps } from '../../job-store/stage-props';
-import { ModuleTest } from './module-test/module-test';
-import { StageEditor } from './stage-editor';
 
-/** Seldom opened, and it brings a reader of tables along. */
-const ReadingsFile = dynamic(() => import('./readings-file').then((m) => m.ReadingsFile));
+// Seldom opened, and they bring readers of forms and tables along.
+const moduleTest = () => import('./module-test/module-test').then((m) => m.ModuleTest);
+const stageEditor = () => import('./stage-editor').then((m) => m.StageEditor);
+const readingsFile = () => import('./readings-file').then((m) => m.ReadingsFile);
+const ModuleTest = dynamic(moduleTest);
+const StageEditor = dynamic(stageEditor);
+const ReadingsFile = dynamic(readingsFile);
+
+/** What is loaded once the bench is at rest. */
+export const asideParts = [moduleTest, stageEditor, readingsFile];
 
 /** What is opened in place of the probes for a while. */
 export type Aside = 'stage' | 'module' | 'file';

@@ -10,7 +10,8 @@ import { StageHead } from '../../kit/section';
 import { useNow } from '../../kit/use-now';
 import type { StageProps } from '../../job-store/stage-props';
 import { BandGauge } from './band-gauge';
-import { BenchAside, type Aside } from './bench-aside';
+import { asideParts, BenchAside, type Aside } from './bench-aside';
+import { useLoadedAtRest } from '../../kit/use-loaded-at-rest';
 import { BenchHead, ProofNotice } from './bench-head';
 import { outsideTable, rowsOf } from './bench-plan';
 import { FigureField, type Keys } from './figure-field';
@@ -56,6 +57,7 @@ export function BenchTestStage({
   diagnosis,
   goTo,
 }: StageProps & { diagnosis: DiagnosisState }) {
+  useLoadedAtRest(asideParts);
   const now = useNow(store.clockOffset_ms);
   const { drive, safety, readings } = store.state;
   const [aside, setAside] = useState<Aside | null>(null);
@@ -94,9 +96,7 @@ export function BenchTestStage({
     return (
       <BenchAside
         open={aside}
-        jobId={jobId}
-        store={store}
-        drive={drive}
+        {...{ jobId, store, drive }}
         locked={lock.open ? null : lock.text}
         close={() => setAside(null)}
       />

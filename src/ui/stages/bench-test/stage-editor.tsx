@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { z } from 'zod';
+import * as z from 'zod';
 import { stripFor } from '@/core/equipment/catalogue';
 import { stageWords, type Stage, type Screw } from '@/core/equipment/power-stage';
 import { Primary, Secondary } from '../../kit/buttons';

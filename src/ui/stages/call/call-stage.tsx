@@ -1,6 +1,6 @@
 'use client';
 import { Box, Text } from '@chakra-ui/react';
-import { z } from 'zod';
+import * as z from 'zod';
 import type { DangerSign } from '@/core/logbook';
 import { Primary } from '../../kit/buttons';
 import { StageHead, FieldGrid, Section } from '../../kit/section';

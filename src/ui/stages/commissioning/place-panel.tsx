@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import { z } from 'zod';
+import * as z from 'zod';
 import type { Control } from '@/core/equipment/catalogue';
 import type { Payload } from '@/core/logbook';
 import type { SupplyFit } from '@/core/equipment/supply';

@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import { z } from 'zod';
+import * as z from 'zod';
 import type { EntryOf, OpenIssue, Payload, Person } from '@/core/logbook';
 import { inShort } from '@/core/job/release';
 import { SignButton } from '../../panels/sign-button';

@@ -1,5 +1,5 @@
 import { Box, chakra, Text } from '@chakra-ui/react';
-import { z } from 'zod';
+import * as z from 'zod';
 import { keysOf } from '@/core/numerics/arrays';
 import { neverJumpered, type LoopGuard, type Payload } from '@/core/logbook';
 import { Primary } from '../../kit/buttons';

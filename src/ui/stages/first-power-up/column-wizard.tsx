@@ -1,5 +1,5 @@
 import { Box, chakra, Text } from '@chakra-ui/react';
-import { z } from 'zod';
+import * as z from 'zod';
 import { channelRoles, channelRoleWords, unitOfRole, type Layout } from '@/core/power-up/capture';
 import type { ColumnsSeen } from '@/workers/waveform.worker';
 import { Primary } from '../../kit/buttons';

@@ -1,6 +1,6 @@
 import { Box, chakra, Text } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
-import { z } from 'zod';
+import * as z from 'zod';
 import { judgeLamps, lampsPerLeg, lampVolts, type LampExpectation } from '@/core/power-up/first-power';
 import { formatSignificant } from '@/core/numerics/figures';
 import type { EntryOf, Payload } from '@/core/logbook';

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { z } from 'zod';
+import * as z from 'zod';
 import type { Payload } from '@/core/logbook';
 import { Primary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';

@@ -1,5 +1,5 @@
 import { Text } from '@chakra-ui/react';
-import { z } from 'zod';
+import * as z from 'zod';
 import { expectedHz, judgeSweep } from '@/core/power-up/first-power';
 import type { Payload } from '@/core/logbook';
 import { Primary } from '../../kit/buttons';

@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
-import { z } from 'zod';
+import * as z from 'zod';
 import type { HandOverItem } from '@/core/job/hand-over';
 import type { StageProps } from '../../job-store/stage-props';
 import { Primary, Secondary } from '../../kit/buttons';

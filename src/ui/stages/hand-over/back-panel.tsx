@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { z } from 'zod';
+import * as z from 'zod';
 import { againstHandOver, handOverItems, type HandOverItem } from '@/core/job/hand-over';
 import type { Person } from '@/core/logbook';
 import type { Swap } from '@/core/job/swap';

@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import { z } from 'zod';
+import * as z from 'zod';
 import { insulation } from '@/core/motor/insulation';
 import { trendsOf, type InsulationThen } from '@/core/motor/motor-history';
 import { earthFor_s, type EntryOf, type Payload } from '@/core/logbook';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import type { Payload } from '@/core/logbook';
 import { unbalance } from '@/core/numerics/unbalance';
 import { Primary } from '../../kit/buttons';

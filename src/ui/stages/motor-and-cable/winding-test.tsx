@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import type { Payload } from '@/core/logbook';
 import { winding } from '@/core/motor/winding';
 import { Primary } from '../../kit/buttons';

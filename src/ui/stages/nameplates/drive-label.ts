@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { stageOf, usualStrip, type DriveModel, type DriveType } from '@/core/equipment/catalogue';
 import { stage as stageWith } from '@/core/equipment/power-stage';
 import type { Payload } from '@/core/logbook';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { keysOf } from '@/core/numerics/arrays';
 import { plateSums, type Plate } from '@/core/equipment/plate';
 import type { Payload } from '@/core/logbook';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { networkQuestions, type UnitRequirements } from '@/core/replacement/replacement';
 import type { Payload } from '@/core/logbook';
 import { anyFigure, orNone, positiveFigure } from '../../kit/form-figures';

@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import { z } from 'zod';
+import * as z from 'zod';
 import { choiceIds, choiceNames, type Decision } from '@/core/replacement/replacement';
 import type { StageProps } from '../../job-store/stage-props';
 import { Primary } from '../../kit/buttons';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import type { DriveType } from '@/core/equipment/catalogue';
 import type { PlateUnit } from '@/core/job/swap';
 import { filledText, positiveFigure } from '../../kit/form-figures';

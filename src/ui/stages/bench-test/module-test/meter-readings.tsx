@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { z } from 'zod';
+import * as z from 'zod';
 import { readDiodeTest } from '@/core/bench/entry-text';
 import { commonMeter } from '@/core/equipment/power-stage';
 import { numberFrom } from '../../../kit/number-from';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { roles, type RecordedWire } from '@/core/replacement/wires';
 import { anyFigure, orNone } from '../../../kit/form-figures';
 
