@@ -1,14 +1,15 @@
 import * as z from 'zod';
 import { figureFrom, numberFrom } from './number-from';
 
+/** What a transform gives for what it cannot read: nothing, and an error at the field, or at one inside it. */
+export const unread = (context: z.RefinementCtx, message: string, path: PropertyKey[] = []): never => {
+  context.addIssue({ code: 'custom', message, path });
+  return z.NEVER;
+};
+
 /** A field read by `read`; `problem` is the error for what it cannot read. */
-const readBy = (read: (text: string) => number | null, problem: string) =>
-  z.string().transform((text, context): number => {
-    const value = read(text);
-    if (value !== null) return value;
-    context.addIssue({ code: 'custom', message: problem });
-    return z.NEVER;
-  });
+export const readBy = <Read extends string | number>(read: (text: string) => Read | null, problem: string) =>
+  z.string().transform((text, context): Read => read(text) ?? unread(context, problem));
 
 /** A field of a form that takes a figure above zero, as people write it; `problem` where another one must be told. */
 export const positiveFigureOr = (problem: string) => readBy(numberFrom, problem);
@@ -31,8 +32,7 @@ export const orNone = <Read>(figure: z.ZodType<Read, string>) =>
     if (text.trim() === '') return null;
     const asked = figure.safeParse(text);
     if (asked.success) return asked.data;
-    for (const { message } of asked.error.issues) context.addIssue({ code: 'custom', message });
-    return z.NEVER;
+    return unread(context, asked.error.issues[0]?.message ?? 'Not read');
   });
 
 /** A field that must not stay empty; `problem` says where what is missing can be found. */
@@ -43,8 +43,4 @@ export const mustChoose = <V extends string>(values: readonly V[]) =>
   z
     .enum(values)
     .nullable()
-    .transform((value, context): V => {
-      if (value !== null) return value;
-      context.addIssue({ code: 'custom', message: 'Choose one' });
-      return z.NEVER;
-    });
+    .transform((value, context): V => value ?? unread(context, 'Choose one'));

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { ChartFrame, Crosshair } from './chart-frame';
 import { LaneHandle, type Handle } from './lane-handle';
 import { PlainTable } from './plain-table';
-import { TimeAxis } from './time-axis';
+import { XAxis } from './x-axis';
 import { YTicks } from './y-ticks';
 
 const width = 720;
@@ -178,7 +178,7 @@ export function Lanes<S extends { at_s: number }>({
             {shown !== undefined && read !== null && (
               <Crosshair x={x(shown.at_s)} top={4} bottom={height - inset.bottom} />
             )}
-            <TimeAxis x={x} right={width - inset.right} height={height} name="seconds" />
+            <XAxis x={x} right={width - inset.right} height={height} name="seconds" />
           </>
         );
       }}

@@ -3,6 +3,7 @@ import { bisector, line, scaleLinear } from 'd3';
 import type { ReportCurve } from '@/core/job/report';
 import { ChartFrame } from '../../kit/chart-frame';
 import { PlainTable } from '../../kit/plain-table';
+import { XAxis } from '../../kit/x-axis';
 import { YTicks } from '../../kit/y-ticks';
 
 const [width, height] = [460, 220];
@@ -45,27 +46,13 @@ export function CurveChart({ curve }: { curve: ReportCurve }) {
           return (
             <>
               <YTicks ticks={y.ticks(4)} y={y} left={inset.left} right={width - inset.right} />
-              {x.ticks(5).map((t) => (
-                <text
-                  key={t}
-                  x={x(t)}
-                  y={height - inset.bottom + 16}
-                  textAnchor="middle"
-                  fontSize="11.5"
-                  fill="var(--chakra-colors-soft)"
-                >
-                  {t}
-                </text>
-              ))}
-              <text
-                x={width - inset.right}
-                y={height - 6}
-                textAnchor="end"
-                fontSize="11.5"
-                fill="var(--chakra-colors-soft)"
-              >
-                {curve.x.label}, {curve.x.unit}; upright {curve.y.label}, {curve.y.unit}
-              </text>
+              <XAxis
+                x={x}
+                right={width - inset.right}
+                height={height}
+                ticks={5}
+                name={`${curve.x.label}, ${curve.x.unit}; upright ${curve.y.label}, ${curve.y.unit}`}
+              />
               {curve.series.map((s, i) => (
                 <path
                   key={s.name}

@@ -3,7 +3,7 @@ import * as z from 'zod';
 import { keysOf } from '@/core/numerics/arrays';
 import { neverJumpered, type LoopGuard, type Payload } from '@/core/logbook';
 import { Primary } from '../../kit/buttons';
-import { mustChoose, filledText } from '../../kit/form-figures';
+import { filledText, mustChoose, unread } from '../../kit/form-figures';
 import { useTypedForm } from '../../kit/typed-form';
 import { Caution } from '../../kit/caution';
 import { FieldGrid } from '../../kit/section';
@@ -29,11 +29,9 @@ const jumperSchema = z
     plant: mustChoose(['existing', 'new']),
     landed: mustChoose(['yes', 'no', 'not-sure']),
     wire: z.string().trim(),
-    guards: z.enum(['', ...keysOf(guardWords)]).transform((guards, context): LoopGuard => {
-      if (guards !== '') return guards;
-      context.addIssue({ code: 'custom', message: 'Choose one' });
-      return z.NEVER;
-    }),
+    guards: z
+      .enum(['', ...keysOf(guardWords)])
+      .transform((guards, context): LoopGuard => (guards === '' ? unread(context, 'Choose one') : guards)),
     motor: mustChoose(['yes', 'no']),
     form: z.enum(['jumper', 'no-function']),
     reason: filledText('Say why'),

@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { screen } from '@testing-library/react';
 import type { Payload } from '@/core/logbook';
-import type { UnitWords } from '@/core/power-up/waveform';
+import { winchUnit } from '@/core/power-up/waveform/__tests__/winch';
 import { press, show, type } from '../../__tests__/show';
 import { LampsPanel } from './lamps-panel';
 
@@ -12,19 +12,9 @@ class SilentWorker extends EventTarget {
 }
 beforeAll(() => Object.assign(globalThis, { Worker: SilentWorker }));
 
-const unit: UnitWords = {
-  supply_V: 400,
-  phases: 3,
-  supply_Hz: 50,
-  ratedAmps: 15,
-  power_kW: 7.5,
-  capacitance_F: 820e-6,
-  prechargeOhm: 47,
-  choke: false,
-};
 const open = (wasOn = true) => {
   const kept: Payload<'power.lamps'>[] = [];
-  show(<LampsPanel unit={unit} kept={[]} wasOn={wasOn} keep={(what) => void kept.push(what)} />);
+  show(<LampsPanel unit={winchUnit} kept={[]} wasOn={wasOn} keep={(what) => void kept.push(what)} />);
   return kept;
 };
 const keepButton = () => screen.getByRole('button', { name: 'Keep these readings' }) as HTMLButtonElement;

@@ -3,7 +3,7 @@ import { bisectCenter, line, scaleLinear } from 'd3';
 import { useMemo } from 'react';
 import { ChartFrame, Crosshair } from '../../kit/chart-frame';
 import { PlainTable } from '../../kit/plain-table';
-import { TimeAxis } from '../../kit/time-axis';
+import { XAxis } from '../../kit/x-axis';
 import { YTicks } from '../../kit/y-ticks';
 import { keysOf, valueAt } from '@/core/numerics/arrays';
 
@@ -213,7 +213,7 @@ export function WaveChart({
               {at !== null && (
                 <Crosshair x={x((at - first) * per_s)} top={4} bottom={height - inset.bottom} />
               )}
-              <TimeAxis x={x} right={width - inset.right} height={height} name={axisName} />
+              <XAxis x={x} right={width - inset.right} height={height} name={axisName} />
             </>
           );
         }}

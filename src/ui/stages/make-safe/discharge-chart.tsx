@@ -4,6 +4,7 @@ import { line, scaleLinear } from 'd3';
 import { busVoltsAfter, discharge, type DischargingBank } from '@/core/bench/discharge';
 import { ChartFrame, Crosshair } from '../../kit/chart-frame';
 import { PlainTable } from '../../kit/plain-table';
+import { XAxis } from '../../kit/x-axis';
 import { YTicks } from '../../kit/y-ticks';
 import { countdown } from '../../kit/time';
 
@@ -78,18 +79,18 @@ export default function DischargeChart({
             <>
               <g style={{ fontFamily: "'IBM Plex Mono'" }} fontSize="11.5" fill="var(--chakra-colors-soft)">
                 <YTicks ticks={y.ticks(4)} y={y} left={inset.left} right={width - inset.right} />
-                {x.ticks(6).map((s) => (
-                  <text key={s} x={x(s)} y={height - inset.bottom + 15} textAnchor="middle">
-                    {countdown(s)}
-                  </text>
-                ))}
-                <text x={width - inset.right} y={height - 5} textAnchor="end">
-                  minutes since isolation
-                </text>
                 <text x={4} y={inset.top + 6}>
                   V
                 </text>
               </g>
+              <XAxis
+                x={x}
+                right={width - inset.right}
+                height={height}
+                ticks={6}
+                format={countdown}
+                name="minutes since isolation"
+              />
               <line
                 x1={x(0)}
                 x2={x(end_s)}

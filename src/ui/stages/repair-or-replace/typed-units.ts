@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import type { DriveType } from '@/core/equipment/catalogue';
 import type { PlateUnit } from '@/core/job/swap';
-import { filledText, positiveFigure } from '../../kit/form-figures';
+import { filledText, positiveFigure, unread } from '../../kit/form-figures';
 
 /** A unit that the catalogue does not know, by its plate. */
 const byPlate = z.object({
@@ -83,11 +83,9 @@ export const unitSchema = (catalogue: readonly DriveType[]) =>
 export const unitsSchema = (catalogue: readonly DriveType[]) => {
   const unit = unitSchema(catalogue);
   return z.object({
-    old: unit.transform((old, context): PlateUnit => {
-      if (old !== null) return old;
-      context.addIssue({ code: 'custom', message: 'Choose what comes out', path: ['pick'] });
-      return z.NEVER;
-    }),
+    old: unit.transform(
+      (old, context): PlateUnit => old ?? unread(context, 'Choose what comes out', ['pick']),
+    ),
     next: unit,
   });
 };

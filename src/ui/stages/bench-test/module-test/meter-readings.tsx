@@ -3,7 +3,7 @@ import * as z from 'zod';
 import { readDiodeTest } from '@/core/bench/entry-text';
 import { commonMeter } from '@/core/equipment/power-stage';
 import { numberFrom } from '../../../kit/number-from';
-import { orNone } from '../../../kit/form-figures';
+import { orNone, readBy, unread } from '../../../kit/form-figures';
 import { useTypedForm } from '../../../kit/typed-form';
 import { Secondary } from '../../../kit/buttons';
 import { Field } from '../../../kit/field';
@@ -22,26 +22,16 @@ function diodeReading(text: string): 'OL' | number | null {
 const gateReading = (text: string): 'OL' | number | null =>
   diodeReading(text) === 'OL' ? 'OL' : numberFrom(text);
 
-const reading = (read: (text: string) => 'OL' | number | null, problem: string) =>
-  z.string().transform((text, context): 'OL' | number => {
-    const value = read(text);
-    if (value !== null) return value;
-    context.addIssue({ code: 'custom', message: problem });
-    return z.NEVER;
-  });
-const volts = orNone(reading(diodeReading, 'Volts like 0.371, or OL.'));
+const volts = orNone(readBy(diodeReading, 'Volts like 0.371, or OL.'));
 const readingsSchema = z
-  .object({ forward: volts, reverse: volts, gate: orNone(reading(gateReading, 'Ohms, or OL for open.')) })
+  .object({ forward: volts, reverse: volts, gate: orNone(readBy(gateReading, 'Ohms, or OL for open.')) })
   .transform(({ forward, reverse, gate }, context) => {
     if (forward !== null && reverse !== null)
       return { diode: { forward_V: forward === 'OL' ? openDiode_V : forward, reverse }, gate };
     if (forward === null && reverse === null) return { diode: null, gate };
-    context.addIssue({
-      code: 'custom',
-      message: 'Both diode readings: volts like 0.371, or OL.',
-      path: [forward === null ? 'forward' : 'reverse'],
-    });
-    return z.NEVER;
+    return unread(context, 'Both diode readings: volts like 0.371, or OL.', [
+      forward === null ? 'forward' : 'reverse',
+    ]);
   });
 const noReadings: z.input<typeof readingsSchema> = { forward: '', reverse: '', gate: '' };
 

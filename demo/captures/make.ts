@@ -1,13 +1,13 @@
 /**
  * Makes the captures of the demo: the slipway winch's unit, simulated with parts a little off their plates, with the
- * noise, offsets and layouts of four different scopes. `npx tsx demo/captures/make.mts` writes the same files again.
+ * noise, offsets and layouts of four different scopes. `npx tsx demo/captures/make.ts` writes the same files again.
  */
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { writeComtrade, type Capture, type ChannelRole } from '@/core/capture';
-import { circuitOf, simulateWave, type WaveCase } from '@/core/waveform';
-import { motor, unit } from '@/core/waveform/__tests__/winch';
-import { causesFor } from '@/core/waveform-diagnosis';
+import { writeComtrade, type Capture, type ChannelRole } from '@/core/power-up/capture';
+import { circuitOf, simulateWave, type WaveCase } from '@/core/power-up/waveform';
+import { winchMotorWords, winchUnit } from '@/core/power-up/waveform/__tests__/winch';
+import { causesFor } from '@/core/power-up/waveform-diagnosis';
 import { seeded } from '../../checks/random';
 
 const here = join(process.cwd(), 'demo', 'captures');
@@ -16,13 +16,13 @@ const noise = () => random() + random() + random() - 1.5;
 
 /** The winch with a fault, its parts not quite what the plates say. */
 function winch(fault: string, share: number): WaveCase {
-  const { given } = circuitOf(unit, { load: 'motor', f1: 40, share, motor });
+  const { given } = circuitOf(winchUnit, { load: 'motor', f1: 40, share, motor: winchMotorWords });
   const real: WaveCase = {
     ...given,
     supply: { ...given.supply, Ls: given.supply.Ls * 1.3, vscale: [1.004, 0.997, 1] },
     bank: { ...given.bank, C: given.bank.C * 0.95, ESR: given.bank.ESR * 1.2 },
   };
-  const change = causesFor(real, unit.prechargeOhm).find((c) => c.id === fault)?.changes[0];
+  const change = causesFor(real, winchUnit.prechargeOhm).find((c) => c.id === fault)?.changes[0];
   if (change === undefined) throw new Error(fault);
   const faulty = change(real);
   return { ...faulty, window: [faulty.window[0] + 0.213, faulty.window[0] + 0.293] };

@@ -1,23 +1,28 @@
 import type { ScaleLinear } from 'd3';
 
-/** The marks of a horizontal axis of time, with what they count below them. */
-export function TimeAxis({
+/** The marks of a horizontal axis, with what they count below them. */
+export function XAxis({
   x,
   right,
   height,
   name,
+  ticks = 8,
+  format = String,
 }: {
   x: ScaleLinear<number, number>;
   right: number;
   /** Of the whole chart. */
   height: number;
   name: string;
+  /** About so many marks. */
+  ticks?: number;
+  format?: (value: number) => string;
 }) {
   return (
     <g fontSize="11.5" fill="var(--chakra-colors-soft)" style={{ fontFamily: "'IBM Plex Mono'" }}>
-      {x.ticks(8).map((t) => (
+      {x.ticks(ticks).map((t) => (
         <text key={t} x={x(t)} y={height - 19} textAnchor="middle">
-          {t}
+          {format(t)}
         </text>
       ))}
       <text x={right} y={height - 3} textAnchor="end">
