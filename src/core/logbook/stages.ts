@@ -3,12 +3,10 @@ import { isOpen } from '../replacement/wires';
 import { unsafeSources, type Limits } from '../bench/make-safe';
 import { forwardPlan, probeKey } from '../equipment/power-stage';
 import { countOf } from './count';
-import { timeOf } from './entry';
 import type { JobState } from './job-state';
 import { lookItems } from './families/inspection/vocabulary';
 import { powerLock, runsUnderLoad } from './families/power/slice';
 import { missingSteps, proofOf } from './families/safety/proof';
-import { isSettledByLog, openIssues } from './open-issues';
 import { motorBlockers } from './families/start-up/slice';
 
 /** The stages of a job in the order in which they usually come. */
@@ -59,131 +57,105 @@ export interface StageLine {
   note: string;
 }
 
+/** What one stage says of itself. */
+type Stage = Pick<StageLine, 'state' | 'note'>;
+
+const stage = (done: boolean, note: string): Stage => ({ state: done ? 'done' : 'todo', note });
+const locked = (note: string): Stage => ({ state: 'locked', note });
+
+/** How far each stage is, by what the log holds. */
+const stagesOf: Readonly<Record<StageId, (state: JobState, limits: Limits) => Stage>> = {
+  take: ({ call }) => stage(call !== null, call === null ? 'what was it doing?' : 'call taken'),
+  identify: ({ drive, motor }) => {
+    if (drive === null) return stage(false, 'read the rating label');
+    return stage(true, motor === null ? 'drive read, motor not yet' : 'plates read');
+  },
+  'as-found': (state) => stage(state.asFound !== null, asFoundNote(state)),
+  look: lookStage,
+  trace: traceStage,
+  'make-safe': makeSafeStage,
+  bench: benchStage,
+  motor: motorStage,
+  decide: (state) => stage(state.swap.decision !== null, decideNote(state)),
+  prepare: (state) => stage(readyToSwap(state), prepareNote(state)),
+  swap: (state) => stage(state.swap.stop.overAt !== null, swapNote(state)),
+  'first-power': powerStage,
+  settings: settingsStage,
+  'hand-over': handOverStage,
+};
+
 /** How far each stage is. */
-export function stageLines(state: JobState, limits: Limits): StageLine[] {
-  const line = (id: StageId, done: boolean, note: string, locked = false): StageLine => ({
-    id,
-    name: stageNames[id],
-    state: locked ? 'locked' : done ? 'done' : 'todo',
-    note,
-  });
-  const { drive, safety } = state;
-  const looked = lookItems.filter((item) => state.look[item] !== undefined).length;
-  const found = Object.values(state.look).filter((f) => f.state === 'found').length;
-  return [
-    line('take', state.call !== null, state.call === null ? 'what was it doing?' : 'call taken'),
-    line(
-      'identify',
-      drive !== null,
-      drive === null
-        ? 'read the rating label'
-        : state.motor === null
-          ? 'drive read, motor not yet'
-          : 'plates read',
-    ),
-    line('as-found', state.asFound !== null, asFoundNote(state)),
-    line(
-      'look',
-      looked === lookItems.length,
-      looked === 0
-        ? 'power off, look and smell'
-        : found > 0
-          ? `${found} found`
-          : `${looked} of ${lookItems.length}`,
-    ),
-    traceLine(state),
-    makeSafeLine(state, limits),
-    benchLine(state),
-    motorLine(state),
-    line('decide', state.swap.decision !== null, decideNote(state)),
-    line('prepare', readyToSwap(state), prepareNote(state)),
-    line('swap', state.swap.stop.overAt !== null, swapNote(state)),
-    powerLine(state),
-    line(
-      'settings',
-      state.startUp.signed !== null,
-      state.startUp.signed !== null
-        ? startUpSigned(state.startUp.signed.payload.mayRun?.until)
-        : state.startUp.chosen === null
-          ? ''
-          : 'start-up sheet begun',
-    ),
-    line(
-      'hand-over',
-      state.signed !== null || state.swap.signedOff !== null,
-      state.swap.signedOff !== null
-        ? 'handed over'
-        : state.signed === null
-          ? 'sheet not signed'
-          : 'static sheet signed',
-    ),
-  ];
+export const stageLines = (state: JobState, limits: Limits): StageLine[] =>
+  stageIds.map((id) => ({ id, name: stageNames[id], ...stagesOf[id](state, limits) }));
 
-  function powerLine(job: JobState): StageLine {
-    const lock = powerLock(job);
-    const level = runsUnderLoad(job);
-    const { power } = job;
-    if (power.onAt !== null) return line('first-power', level === 'yes', 'SWITCHED ON');
-    if (level === 'yes') return line('first-power', true, 'runs under load');
-    if (level === 'no') return line('first-power', false, 'failed under power');
-    if (lock !== null && job.signed?.payload.verdict !== 'not-shorted')
-      return line('first-power', false, 'locked: bench not passed', true);
-    if (lock !== null) return line('first-power', false, 'locked: gate drives', true);
-    return line('first-power', false, power.wasOn ? 'was on' : power.planned === null ? '' : 'planned');
-  }
+function lookStage({ look }: JobState): Stage {
+  const looked = lookItems.filter((item) => look[item] !== undefined).length;
+  const found = Object.values(look).filter((f) => f.state === 'found').length;
+  const done = looked === lookItems.length;
+  if (looked === 0) return stage(done, 'power off, look and smell');
+  return stage(done, found > 0 ? `${found} found` : `${looked} of ${lookItems.length}`);
+}
 
-  function motorLine({ startUp }: JobState): StageLine {
-    const against = motorBlockers(startUp);
-    if (against.length > 0) return line('motor', false, 'held: see what failed');
-    const tests = startUp.insulations.length + startUp.windings.length;
-    return line('motor', startUp.insulations.length > 0, tests === 0 ? '' : countOf(tests, 'test'));
-  }
+function traceStage({ causes, seen, traced }: JobState): Stage {
+  const last = causes[causes.length - 1];
+  if (last !== undefined) return stage(true, last.payload.name);
+  if (traced.length > 0) return stage(false, `${countOf(traced.length, 'check')} made`);
+  return stage(false, seen === null ? '' : seen.readAt === null ? 'looked at' : 'read out');
+}
 
-  function traceLine({ causes, seen, traced }: JobState): StageLine {
-    const last = causes[causes.length - 1];
-    if (last !== undefined) return line('trace', true, last.payload.name);
-    if (traced.length > 0) return line('trace', false, `${countOf(traced.length, 'check')} made`);
-    return line('trace', false, seen === null ? '' : seen.readAt === null ? 'looked at' : 'read out');
-  }
+function makeSafeStage({ drive, safety }: JobState, limits: Limits): Stage {
+  if (drive === null) return locked('identify first');
+  if (safety.noBankTerminal) return stage(false, 'no bank terminal: covers on');
+  const proof = proofOf(safety, drive.stage, limits);
+  if (proof.testAllowed) return stage(true, `${proof.highest_V} V proven`);
+  if (proof.complete) return stage(false, `${proof.highest_V} V: too high`);
+  if (safety.lapsed !== null) return stage(false, 'lapsed: prove again');
+  if (safety.sources === null) return stage(false, 'list the sources');
+  if (unsafeSources(safety.sources.list).length > 0) return stage(false, 'a source is not isolated');
+  if (safety.locked === null) return stage(false, 'lock and tag');
+  if (safety.meterBefore === null) return stage(false, 'prove the meter');
+  const left = missingSteps(safety, drive.stage).length;
+  return stage(false, left > 0 ? `${countOf(left, 'figure')} left` : 'prove the meter after');
+}
 
-  function makeSafeLine(job: JobState, within: Limits): StageLine {
-    if (drive === null) return line('make-safe', false, 'identify first', true);
-    if (job.safety.noBankTerminal) return line('make-safe', false, 'no bank terminal: covers on');
-    const proof = proofOf(safety, drive.stage, within);
-    if (proof.testAllowed) return line('make-safe', true, `${proof.highest_V} V proven`);
-    if (proof.complete) return line('make-safe', false, `${proof.highest_V} V: too high`);
-    if (safety.lapsed !== null) return line('make-safe', false, 'lapsed: prove again');
-    if (safety.sources === null) return line('make-safe', false, 'list the sources');
-    if (unsafeSources(safety.sources.list).length > 0)
-      return line('make-safe', false, 'a source is not isolated');
-    if (safety.locked === null) return line('make-safe', false, 'lock and tag');
-    const left = missingSteps(safety, drive.stage).length;
-    return line(
-      'make-safe',
-      false,
-      safety.meterBefore === null
-        ? 'prove the meter'
-        : left > 0
-          ? `${countOf(left, 'figure')} left`
-          : 'prove the meter after',
+function benchStage({ drive, safety, readings }: JobState, limits: Limits): Stage {
+  const proven = drive !== null && proofOf(safety, drive.stage, limits).testAllowed;
+  const plan = drive === null ? [] : forwardPlan(drive.stage);
+  const taken = new Set(readings.map(probeKey));
+  const done = plan.filter((p) => taken.has(probeKey(p))).length;
+  if (plan.length > 0 && done === plan.length) return stage(true, countOf(done, 'reading'));
+  if (done > 0) return stage(false, `reading ${done} of ${plan.length}`);
+  return proven ? stage(false, 'ready to measure') : locked('locked: not proven dead');
+}
+
+function motorStage({ startUp }: JobState): Stage {
+  if (motorBlockers(startUp).length > 0) return stage(false, 'held: see what failed');
+  const tests = startUp.insulations.length + startUp.windings.length;
+  return stage(startUp.insulations.length > 0, tests === 0 ? '' : countOf(tests, 'test'));
+}
+
+function powerStage(state: JobState): Stage {
+  const lock = powerLock(state);
+  const level = runsUnderLoad(state);
+  const { power, signed } = state;
+  if (power.onAt !== null) return stage(level === 'yes', 'SWITCHED ON');
+  if (level === 'yes') return stage(true, 'runs under load');
+  if (level === 'no') return stage(false, 'failed under power');
+  if (lock !== null)
+    return locked(
+      signed?.payload.verdict === 'not-shorted' ? 'locked: gate drives' : 'locked: bench not passed',
     );
-  }
+  return stage(false, power.wasOn ? 'was on' : power.planned === null ? '' : 'planned');
+}
 
-  function benchLine(job: JobState): StageLine {
-    const proven = drive !== null && proofOf(safety, drive.stage, limits).testAllowed;
-    const plan = drive === null ? [] : forwardPlan(drive.stage);
-    const taken = new Set(job.readings.map(probeKey));
-    const done = plan.filter((p) => taken.has(probeKey(p))).length;
-    const all = plan.length > 0 && done === plan.length;
-    if (all) return line('bench', true, countOf(done, 'reading'));
-    const note =
-      done > 0
-        ? `reading ${done} of ${plan.length}`
-        : proven
-          ? 'ready to measure'
-          : 'locked: not proven dead';
-    return line('bench', false, note, !proven && done === 0);
-  }
+function settingsStage({ startUp: { signed, chosen } }: JobState): Stage {
+  if (signed !== null) return stage(true, startUpSigned(signed.payload.mayRun?.until));
+  return stage(false, chosen === null ? '' : 'start-up sheet begun');
+}
+
+function handOverStage({ signed, swap }: JobState): Stage {
+  if (swap.signedOff !== null) return stage(true, 'handed over');
+  return stage(signed !== null, signed === null ? 'sheet not signed' : 'static sheet signed');
 }
 
 const decideNote = ({ swap }: JobState): string =>
@@ -223,75 +195,3 @@ function asFoundNote(state: JobState): string {
 export const currentStage = (lines: readonly StageLine[]): StageId =>
   // A dead drive is never traced with power on: that stage is there when it is wanted, not next.
   lines.find((l) => l.state === 'todo' && l.id !== 'trace')?.id ?? 'hand-over';
-
-/** What the board shows of a job; the one derived state that is stored, in the entry's transaction. */
-export interface JobSummary {
-  site: string;
-  machine: string;
-  complaint: string;
-  drive: string | null;
-  serial: string | null;
-  stage: StageId;
-  next: string;
-  stoppedAt: string | null;
-  downtimeAllowed_min: number | null;
-  downstream: string | null;
-  stayDead: boolean;
-  openQuestions: number;
-  /** It runs with something open, until a day; not there: it does not. */
-  mayRun?: { until: string; open: number } | undefined;
-  /** No set of the drive's own type is kept in the job; not there: one is, or nothing is known of the type. */
-  noBackup?: true | undefined;
-  conclusion: { verdict: string; headline: string } | null;
-  lastAt: string | null;
-}
-
-/** What a machine runs with, of what was named at the signature and is not settled since. */
-function mayRunOf(state: JobState): Pick<JobSummary, 'mayRun'> {
-  const mayRun = state.startUp.signed?.payload.mayRun;
-  if (mayRun === undefined) return {};
-  const now = new Set(openIssues(state).map((m) => m.id));
-  const open = mayRun.open.filter((o) => !isSettledByLog(o.id) || now.has(o.id)).length;
-  return open === 0 ? {} : { mayRun: { until: mayRun.until, open } };
-}
-
-/** Is there a set to go back to? Of a drive that no catalogue knows none can be kept. */
-const hasBackup = ({ drive, sets }: JobState): boolean =>
-  drive === null || drive.typeId === null || sets.some((s) => s.typeId === drive.typeId);
-
-/** What was signed last. */
-function conclusionOf({ signed, startUp }: JobState): JobSummary['conclusion'] {
-  if (startUp.signed !== null && (signed === null || timeOf(startUp.signed) > timeOf(signed)))
-    return { verdict: 'started', headline: 'Start-up sheet signed' };
-  return signed === null ? null : { verdict: signed.payload.verdict, headline: signed.payload.headline };
-}
-
-/**
- * The board's line of a job; null before the job was opened.
- * @param stayDead mains must not come back just to read the display
- */
-export function summarise(state: JobState, limits: Limits, stayDead: boolean): JobSummary | null {
-  if (state.opened === null) return null;
-  const lines = stageLines(state, limits);
-  const stage = currentStage(lines);
-  const opened = state.opened.payload;
-  const last = state.log[state.log.length - 1];
-  return {
-    site: opened.site,
-    machine: opened.machine,
-    complaint: opened.complaint,
-    drive: state.drive === null ? null : `${state.drive.maker} ${state.drive.type}`,
-    serial: state.drive?.serial ?? null,
-    stage,
-    next: lines.find((l) => l.id === stage)?.note ?? '',
-    stoppedAt: opened.stoppedAt,
-    downtimeAllowed_min: opened.downtimeAllowed_min,
-    downstream: opened.downstream ?? null,
-    stayDead,
-    openQuestions: state.questions.filter((q) => q.answer === null).length,
-    ...mayRunOf(state),
-    ...(hasBackup(state) ? {} : { noBackup: true }),
-    conclusion: conclusionOf(state),
-    lastAt: last?.entry.receivedAt ?? last?.entry.at ?? null,
-  };
-}

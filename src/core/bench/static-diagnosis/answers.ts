@@ -1,5 +1,5 @@
 import { column } from './faultable-network';
-import { standingOf } from './fit';
+import { standingOf } from './meter-likelihood';
 import { inheritedSolution, solution } from './solve';
 import type { AnswersOfRow, Hypothesis, Solution, Tables } from './tables';
 import { item, indexAt } from '../../numerics/arrays';

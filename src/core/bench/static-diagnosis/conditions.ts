@@ -1,7 +1,8 @@
 import { saturationAt, thermalVolts } from '../../numerics/circuit';
 import { typicalDevices, type Family } from '../../equipment/power-stage';
 import type { Condition, ConditionCode } from './diagnosis';
-import { decimalFactors, expectedOf, normalBelow, type Expectation, type HypothesisFit } from './fit';
+import { expectedOf, type Expectation, type HypothesisFit } from './fit';
+import { decimalFactors, normalBelow } from './meter-likelihood';
 import { column, families, usual_A, usualTemperature_C } from './faultable-network';
 import { model } from './model';
 import type { Posterior, DiagnosisProblem, Weighed } from './problem';

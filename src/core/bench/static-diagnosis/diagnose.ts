@@ -1,5 +1,5 @@
 import { terminalsOf, type Stage, type Terminal } from '../../equipment/power-stage';
-import { ceilingFor } from './fit';
+import { ceilingFor } from './meter-likelihood';
 import { candidatesOf, groupsOf, positionStates, unseenOf, type CandidateGroup } from './candidates';
 import { asserted, condition, conditionsOf, expectationFor, familyShiftOf } from './conditions';
 import { incredible } from './credible';

@@ -1,6 +1,7 @@
 // Hypotheses that the probes taken cannot tell apart are one class: weighed once for all its members.
 import { answer, answerAtHand, answersOf, unasked } from './answers';
-import { slipCost, spreadOf, stateLikelihood, type HypothesisFit } from './fit';
+import { spreadOf, type HypothesisFit } from './fit';
+import { slipCost, stateLikelihood } from './meter-likelihood';
 import { column } from './faultable-network';
 import { model } from './model';
 import type { DiagnosisProblem } from './problem';

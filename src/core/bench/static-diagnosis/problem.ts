@@ -1,4 +1,5 @@
-import type { Ceiling, Expectation, HypothesisFit } from './fit';
+import type { Expectation, HypothesisFit } from './fit';
+import type { Ceiling } from './meter-likelihood';
 import type { Observation } from './observations';
 import type { Hypothesis, Tables } from './tables';
 

@@ -1,4 +1,5 @@
-import { fit, slipCost, type HypothesisFit } from './fit';
+import { fit, type HypothesisFit } from './fit';
+import { slipCost } from './meter-likelihood';
 import { column } from './faultable-network';
 import { withFault } from './hypotheses';
 import {

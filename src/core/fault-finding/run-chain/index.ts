@@ -1,6 +1,7 @@
 // Why a drive does not run.
 import { coast, enable, interlock, safeStop } from './permissives';
-import { direction, limitsLink, output, place, reference, run } from './command';
+import { direction, limitsLink, output, place, run } from './command';
+import { reference } from './reference';
 import { precharge, supply, trip } from './power';
 import type { RunChain } from './chain';
 import type { ChainFacts, LinkJudgement, ChainLink, ChainLinkId } from './facts';

@@ -1,4 +1,12 @@
-import { lineNames, phaseNames, type DiodeName, type SwitchName, type WaveCase } from '../waveform';
+import {
+  lineNames,
+  phaseNames,
+  type DiodeName,
+  type LineName,
+  type PhaseName,
+  type SwitchName,
+  type WaveCase,
+} from '../waveform';
 
 /** Where in the drive a cause is. */
 export type CauseFamily = 'sound' | 'supply' | 'input' | 'bus' | 'output';
@@ -63,13 +71,104 @@ const stuck =
 /** Of an earth fault the whole network is computed: with legs of one plain resistance that is quick, and moves the currents little. */
 const plainLegs = { deadTime: 0, Vce: 0, Vfd: 0, Rce: 0.05, Rfd: 0.05 };
 const side = { hi: 'upper', lo: 'lower' } as const;
+const ends = ['hi', 'lo'] as const;
+
+function diodeCauses(line: LineName, end: 'hi' | 'lo'): WaveformCause[] {
+  const position: DiodeName = `rect.${line}.${end}`;
+  return [
+    {
+      id: `diode-open.${position}`,
+      family: 'input',
+      name: `${line} ${side[end]} rectifier diode open`,
+      first: `diode test of ${line} against DC${end === 'hi' ? '+' : '-'}, dead`,
+      weight: 1,
+      changes: [rectifier({ openDiode: position })],
+    },
+    {
+      id: `diode-short.${position}`,
+      family: 'input',
+      name: `${line} ${side[end]} rectifier diode shorted`,
+      first: `do not switch on again: diode test of ${line}, dead; the fuses`,
+      weight: 0.4,
+      changes: [rectifier({ shortDiode: position })],
+    },
+  ];
+}
+
+const supplyCauses = (line: LineName, k: number): WaveformCause[] => [
+  {
+    id: `phase-lost.${line}`,
+    family: 'supply',
+    name: `Input phase ${line} missing (fuse, contactor, lug), or both its diodes open`,
+    first: `volts of ${line} against the others at the drive's own terminals; its fuse`,
+    weight: 2,
+    changes: [(c) => ({ ...c, supply: { ...c.supply, openPhase: line } })],
+  },
+  {
+    id: `unbalance.${line}`,
+    family: 'supply',
+    name: `Supply unbalanced: ${line} low`,
+    first: 'the three line-to-line volts under load',
+    weight: 1.5,
+    changes: [0.93, 0.97, 0.87].map((by) => weaker(k, by)),
+    // Volts so low are a lost phase far more often than a low one.
+    odds: [0.5, 1, 0.1],
+    sized: (size) => weaker(k, 1 - 0.2 * size),
+  },
+];
+
+const prechargeCause = (prechargeOhm: number): WaveformCause => ({
+  id: 'precharge-stuck',
+  family: 'bus',
+  name: 'Precharge resistor not bridged: its relay or thyristor stays open',
+  first: 'volts across the precharge resistor under load; the relay’s supply',
+  weight: 1.5,
+  changes: [stuck(prechargeOhm)],
+  sized: (size) => stuck(prechargeOhm * size),
+});
+
+function switchCause(phase: PhaseName, end: 'hi' | 'lo'): WaveformCause {
+  const position: SwitchName = `inv.${phase}.${end}`;
+  return {
+    id: `switch.${position}`,
+    family: 'output',
+    name: `${phase} ${side[end]} transistor does not switch, or its gate drive is missing`,
+    first: `six gate pulses compared with the bus dead; then the ${side[end]} transistor of ${phase} out of circuit`,
+    weight: 1.5,
+    changes: [inverter({ openSwitch: position })],
+  };
+}
+
+function outputCauses(phase: PhaseName): WaveformCause[] {
+  const leaking = (ohm: number) => inverter({ ...plainLegs, earthFault: { phase, ohm } });
+  return [
+    ...ends.map((end) => switchCause(phase, end)),
+    {
+      id: `output-open.${phase}`,
+      family: 'output',
+      name: `Output ${phase} open: cable, lug, contactor or winding`,
+      first: `current and continuity of ${phase} from the drive to the motor`,
+      weight: 1.5,
+      changes: [(c) => ({ ...c, motor: { ...c.motor, openPhase: phase } })],
+    },
+    {
+      id: `earth.${phase}`,
+      family: 'output',
+      name: `${phase} has an earth fault in motor or cable`,
+      first: 'insulation of cable and motor, the drive disconnected',
+      weight: 1,
+      changes: [leaking(40)],
+      // From a leak of kilohms to a hard fault of some ohms.
+      sized: (size) => leaking(5 * 400 ** (1 - size)),
+    },
+  ];
+}
 
 /** Everything that is tried on this circuit. @param prechargeOhm of the unit; 0: it has none */
 export function causesFor(sound: WaveCase, prechargeOhm: number): WaveformCause[] {
   const three = sound.supply.phases === 3;
   const lines = three ? lineNames : lineNames.slice(0, 2);
-  const each = lines.flatMap((line) => (['hi', 'lo'] as const).map((end) => [line, end] as const));
-  const list: WaveformCause[] = [
+  return [
     {
       id: 'sound',
       family: 'sound',
@@ -87,96 +186,9 @@ export function causesFor(sound: WaveCase, prechargeOhm: number): WaveformCause[
       changes: [0.25, 0.5, 0.12].map(weakBank),
       sized: (size) => weakBank(1 - 0.92 * size),
     },
-    ...each.flatMap(([line, end]): WaveformCause[] => {
-      const position: DiodeName = `rect.${line}.${end}`;
-      return [
-        {
-          id: `diode-open.${position}`,
-          family: 'input',
-          name: `${line} ${side[end]} rectifier diode open`,
-          first: `diode test of ${line} against DC${end === 'hi' ? '+' : '-'}, dead`,
-          weight: 1,
-          changes: [rectifier({ openDiode: position })],
-        },
-        {
-          id: `diode-short.${position}`,
-          family: 'input',
-          name: `${line} ${side[end]} rectifier diode shorted`,
-          first: `do not switch on again: diode test of ${line}, dead; the fuses`,
-          weight: 0.4,
-          changes: [rectifier({ shortDiode: position })],
-        },
-      ];
-    }),
+    ...lines.flatMap((line) => ends.flatMap((end) => diodeCauses(line, end))),
+    ...(three ? lineNames.flatMap(supplyCauses) : []),
+    ...(prechargeOhm > 0 ? [prechargeCause(prechargeOhm)] : []),
+    ...(sound.load.kind === 'inverter' ? phaseNames.flatMap(outputCauses) : []),
   ];
-  if (three)
-    lineNames.forEach((line, k) => {
-      list.push(
-        {
-          id: `phase-lost.${line}`,
-          family: 'supply',
-          name: `Input phase ${line} missing (fuse, contactor, lug), or both its diodes open`,
-          first: `volts of ${line} against the others at the drive's own terminals; its fuse`,
-          weight: 2,
-          changes: [(c) => ({ ...c, supply: { ...c.supply, openPhase: line } })],
-        },
-        {
-          id: `unbalance.${line}`,
-          family: 'supply',
-          name: `Supply unbalanced: ${line} low`,
-          first: 'the three line-to-line volts under load',
-          weight: 1.5,
-          changes: [0.93, 0.97, 0.87].map((by) => weaker(k, by)),
-          // Volts so low are a lost phase far more often than a low one.
-          odds: [0.5, 1, 0.1],
-          sized: (size) => weaker(k, 1 - 0.2 * size),
-        },
-      );
-    });
-  if (prechargeOhm > 0)
-    list.push({
-      id: 'precharge-stuck',
-      family: 'bus',
-      name: 'Precharge resistor not bridged: its relay or thyristor stays open',
-      first: 'volts across the precharge resistor under load; the relay’s supply',
-      weight: 1.5,
-      changes: [stuck(prechargeOhm)],
-      sized: (size) => stuck(prechargeOhm * size),
-    });
-  if (sound.load.kind === 'inverter')
-    for (const phase of phaseNames) {
-      const leaking = (ohm: number) => inverter({ ...plainLegs, earthFault: { phase, ohm } });
-      for (const end of ['hi', 'lo'] as const) {
-        const position: SwitchName = `inv.${phase}.${end}`;
-        list.push({
-          id: `switch.${position}`,
-          family: 'output',
-          name: `${phase} ${side[end]} transistor does not switch, or its gate drive is missing`,
-          first: `six gate pulses compared with the bus dead; then the ${side[end]} transistor of ${phase} out of circuit`,
-          weight: 1.5,
-          changes: [inverter({ openSwitch: position })],
-        });
-      }
-      list.push(
-        {
-          id: `output-open.${phase}`,
-          family: 'output',
-          name: `Output ${phase} open: cable, lug, contactor or winding`,
-          first: `current and continuity of ${phase} from the drive to the motor`,
-          weight: 1.5,
-          changes: [(c) => ({ ...c, motor: { ...c.motor, openPhase: phase } })],
-        },
-        {
-          id: `earth.${phase}`,
-          family: 'output',
-          name: `${phase} has an earth fault in motor or cable`,
-          first: 'insulation of cable and motor, the drive disconnected',
-          weight: 1,
-          changes: [leaking(40)],
-          // From a leak of kilohms to a hard fault of some ohms.
-          sized: (size) => leaking(5 * 400 ** (1 - size)),
-        },
-      );
-    }
-  return list;
 }

@@ -1,12 +1,18 @@
 import { recordOf } from '../../numerics/arrays';
-import { electricalRules } from './rules-electrical';
+import { powerRules } from './rules-power';
+import { signalRules } from './rules-signals';
 import { mechanicalRules } from './rules-mechanical';
 import { networkRules } from './rules-network';
 import type { FitRow, FitRule } from './rule';
 import type { UnitRequirements, FitUnit } from './unit';
 
 /** Every rule of the fit check. */
-export const fitRules: readonly FitRule[] = [...electricalRules, ...mechanicalRules, ...networkRules];
+export const fitRules: readonly FitRule[] = [
+  ...powerRules,
+  ...signalRules,
+  ...mechanicalRules,
+  ...networkRules,
+];
 
 /** Whether a unit does in the place of another, row by row. */
 export interface FitCheck {

@@ -1,5 +1,13 @@
 import { assign } from './assign';
-import { terminalBlocksOf, contactOf, fitting, wireNodesOf, noPlace } from './blocks';
+import {
+  contactOf,
+  fitting,
+  noPlace,
+  terminalBlocksOf,
+  wireNodesOf,
+  type BlockFit,
+  type TerminalBlock,
+} from './blocks';
 import { mapNotes, type MapNote } from './notes';
 import { unitTerminals, type UnitTerminal, type WiredUnit } from './terminals';
 import { mostControlVolts, wireRoleWords, type Jumpers, type Wire, type WirePlacement } from './wire';
@@ -20,16 +28,19 @@ export interface WireMap {
 
 const outcomes = ['goes', 'set', 'no-home', 'cap', 'unknown', 'by-hand', 'chosen'] as const;
 
+/** A wire that has no terminal to go to, and why. */
+const nowhere = ({ id }: Wire, outcome: WirePlacement['outcome'], why: string): WirePlacement => ({
+  wire: id,
+  to: null,
+  outcome,
+  why,
+  change: null,
+});
+
 /** Roles that have at most one terminal, which takes any number of wires. */
 function direct(wire: Wire, next: readonly UnitTerminal[], options: readonly string[]): WirePlacement | null {
   const { id, role } = wire;
-  const none = (outcome: WirePlacement['outcome'], why: string): WirePlacement => ({
-    wire: id,
-    to: null,
-    outcome,
-    why,
-    change: null,
-  });
+  const none = (outcome: WirePlacement['outcome'], why: string) => nowhere(wire, outcome, why);
   if (role === 'none') return none('cap', 'It goes nowhere: cap and tag it.');
   if (role === 'unknown' && wire.accepted)
     return none('cap', `Nobody knows what it is; ${wire.accepted.by} took it on: cap and tag it.`);
@@ -112,6 +123,32 @@ function fixed(
       );
 }
 
+/** Where a wire goes on the block that the assignment gave it; the contacts of a relay stay the same. */
+function placedAt(w: Wire, block: TerminalBlock | undefined, fit: BlockFit | undefined): WirePlacement {
+  const what = wireRoleWords(w.role);
+  if (block === undefined || fit === undefined || fit.cost === Infinity)
+    return nowhere(w, 'no-home', `No free terminal can do “${what}”.`);
+  const contact = contactOf(w.role);
+  const home = block.terminals.find((t) => contact === null || t.contact === contact);
+  if (home === undefined)
+    return nowhere(
+      w,
+      'no-home',
+      `The relay ${block.terminals.map((t) => t.mark).join(' ')} has no ${contact ?? ''} contact.`,
+    );
+  const { change } = fit;
+  return {
+    wire: w.id,
+    to: home.mark,
+    outcome: change === null ? 'goes' : 'set',
+    why:
+      change === null
+        ? `${home.mark} does “${what}”.`
+        : `${home.mark} can do “${what}” once ${change.number} ${change.name} is “${change.shown}”.`,
+    change,
+  };
+}
+
 /**
  * Where each wire of an old unit goes on a new one. Inputs, analog inputs and relays are one assignment problem: as few entries
  * to change as can be, nothing taken from a place that does it already, the contacts of a relay together; the rest follows from
@@ -151,61 +188,19 @@ export function wireMap(
     const at = places[i] ?? -1;
     const block = blocks[at];
     const fit = fits[i]?.[at];
-    return n.wires.map((w): WirePlacement => {
-      const what = wireRoleWords(w.role);
-      if (block === undefined || fit === undefined || fit.cost === Infinity)
-        return {
-          wire: w.id,
-          to: null,
-          outcome: 'no-home',
-          why: `No free terminal can do “${what}”.`,
-          change: null,
-        };
-      const contact = contactOf(w.role);
-      const home = block.terminals.find((t) => contact === null || t.contact === contact);
-      if (home === undefined)
-        return {
-          wire: w.id,
-          to: null,
-          outcome: 'no-home',
-          why: `The relay ${block.terminals.map((t) => t.mark).join(' ')} has no ${contact ?? ''} contact.`,
-          change: null,
-        };
-      const { change } = fit;
-      return {
-        wire: w.id,
-        to: home.mark,
-        outcome: change === null ? 'goes' : 'set',
-        why:
-          change === null
-            ? `${home.mark} does “${what}”.`
-            : `${home.mark} can do “${what}” once ${change.number} ${change.name} is “${change.shown}”.`,
-        change,
-      };
-    });
+    return n.wires.map((w) => placedAt(w, block, fit));
   });
   const options = next.control.options.map((o) => o.name);
   const known = new Map(placed.map((f) => [f.wire, f]));
   const fates = wires.map((w): WirePlacement => {
     if (fixedAt(w) !== undefined) return fixed(w, oldTerminals, nextTerminals, { old, next });
     if (hot(w))
-      return {
-        wire: w.id,
-        to: null,
-        outcome: 'no-home',
-        why: `${String(w.volts)} V were seen on it: an input takes ${String(mostControlVolts)} V at most. An interposing relay goes between.`,
-        change: null,
-      };
-    return (
-      known.get(w.id) ??
-      direct(w, nextTerminals, options) ?? {
-        wire: w.id,
-        to: null,
-        outcome: 'no-home',
-        why: 'It has no place.',
-        change: null,
-      }
-    );
+      return nowhere(
+        w,
+        'no-home',
+        `${String(w.volts)} V were seen on it: an input takes ${String(mostControlVolts)} V at most. An interposing relay goes between.`,
+      );
+    return known.get(w.id) ?? direct(w, nextTerminals, options) ?? nowhere(w, 'no-home', 'It has no place.');
   });
   const used = new Set(fates.flatMap((f) => (f.to === null ? [] : [f.to])));
   const factory = next.control.safeStop?.factoryJumpers ?? [];

@@ -35,11 +35,7 @@ const overloadWarnings = ({ plate, motors }: StartUpContext): string[] => [
     : []),
 ];
 
-/**
- * Protection, limits and ramps.
- * @param percentFloor the lowest overload the type takes, percent of the drive
- */
-export const limitRules = (percentFloor: number): readonly StartUpRule[] => [
+const protectionRules = (percentFloor: number): readonly StartUpRule[] => [
   {
     concept: 'protect.overload-amps',
     name: 'Overload is the plate current',
@@ -62,6 +58,9 @@ export const limitRules = (percentFloor: number): readonly StartUpRule[] => [
     rounding: 'down',
     apply: (context) => overPercent(context, percentFloor),
   },
+];
+
+const currentAndFrequencyRules: readonly StartUpRule[] = [
   {
     concept: 'limit.current',
     name: 'Current limit by load',
@@ -125,6 +124,9 @@ export const limitRules = (percentFloor: number): readonly StartUpRule[] => [
       ],
     }),
   },
+];
+
+const rampRules: readonly StartUpRule[] = [
   {
     concept: 'ramp.up',
     name: 'Acceleration',
@@ -155,4 +157,14 @@ export const limitRules = (percentFloor: number): readonly StartUpRule[] => [
       };
     },
   },
+];
+
+/**
+ * Protection, limits and ramps.
+ * @param percentFloor the lowest overload the type takes, percent of the drive
+ */
+export const limitRules = (percentFloor: number): readonly StartUpRule[] => [
+  ...protectionRules(percentFloor),
+  ...currentAndFrequencyRules,
+  ...rampRules,
 ];
