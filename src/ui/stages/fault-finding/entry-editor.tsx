@@ -1,14 +1,43 @@
 import { Box } from '@chakra-ui/react';
-import { useState } from 'react';
+import { useMemo } from 'react';
+import * as z from 'zod';
 import type { Control } from '@/core/equipment/catalogue';
 import { parameterAt, limitsOf, type Rating, type Values, shownAs } from '@/core/equipment/drive-words';
 import { Secondary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
-import { Choice, NumberField, Select } from '../../kit/field';
+import { Choice, Field, Select } from '../../kit/field';
+import { unread } from '../../kit/form-figures';
 import { figureFrom } from '../../kit/number-from';
+import { useTypedForm } from '../../kit/typed-form';
 import type { WriteWish } from '../../drive-link/use-write';
 
-const usualReasons = ['trial', 'as on the plate', 'as found before', 'process need'] as const;
+const reasons = ['trial', 'as on the plate', 'as found before', 'process need'] as const;
+
+interface EntryTyped {
+  number: string;
+  to: string;
+  reason: (typeof reasons)[number];
+}
+const blank: EntryTyped = { number: '', to: '', reason: 'trial' };
+
+/** An entry that was read, with a value that it takes, as a wish to write it. */
+const entrySchema = (control: Control, rating: Rating, values: Values): z.ZodType<WriteWish, EntryTyped> =>
+  z
+    .object({ number: z.string(), to: z.string(), reason: z.enum(reasons) })
+    .transform(({ number, to: text, reason }, context) => {
+      const parameter = parameterAt(control, number);
+      const from = parameter === undefined ? undefined : values[parameter.number];
+      if (parameter === undefined || from === undefined)
+        return unread(context, 'Choose the entry', ['number']);
+      // Nothing typed yet is no mistake at the field; it is no wish either.
+      if (text.trim() === '') return unread(context, 'No value yet');
+      const to = figureFrom(text);
+      const { min, max } = limitsOf(parameter, rating);
+      if (to !== null && to >= min && to <= max)
+        return { parameter, from, to, reason, trial: reason === 'trial' };
+      const unit = parameter.unit === undefined ? '' : ` ${parameter.unit}`;
+      return unread(context, `From ${min} to ${max}${unit}.`, ['to']);
+    });
 
 /** Any entry that was read, and the value it shall have. */
 export function EntryEditor({
@@ -22,31 +51,20 @@ export function EntryEditor({
   values: Values;
   wish: (wish: WriteWish) => void;
 }) {
-  const [number, setNumber] = useState('');
-  const [text, setText] = useState('');
-  const [reason, setReason] = useState<(typeof usualReasons)[number]>('trial');
-  const [error, setError] = useState<string | undefined>();
-  const parameter = parameterAt(control, number);
+  const schema = useMemo(() => entrySchema(control, rating, values), [control, rating, values]);
+  const { typed, read, text, pick, set, submit } = useTypedForm(schema, blank);
+  const parameter = parameterAt(control, typed.number);
   const from = parameter === undefined ? undefined : values[parameter.number];
-  const take = () => {
-    if (parameter === undefined || from === undefined) return;
-    const to = figureFrom(text);
-    const { min, max } = limitsOf(parameter, rating);
-    if (to === null || to < min || to > max)
-      return setError(`From ${min} to ${max}${parameter.unit === undefined ? '' : ` ${parameter.unit}`}.`);
-    setError(undefined);
-    wish({ parameter, from, to, reason, trial: reason === 'trial' });
-  };
+  const hint = parameter === undefined || from === undefined ? undefined : `Now ${shownAs(parameter, from)}`;
   return (
-    <>
+    <form onSubmit={submit(wish)} noValidate>
       <FieldGrid>
         <Select
           label="Entry"
-          value={number}
-          onChange={(n) => {
-            setNumber(n);
-            setText('');
-            setError(undefined);
+          {...pick('number')}
+          onChange={(number) => {
+            set('number', number);
+            set('to', '');
           }}
           options={[
             { value: '', label: 'choose its number' },
@@ -56,22 +74,12 @@ export function EntryEditor({
           ]}
         />
         {parameter?.choices === undefined ? (
-          <NumberField
-            label="New value"
-            unit={parameter?.unit}
-            text={text}
-            error={error}
-            hint={
-              parameter === undefined || from === undefined ? undefined : `Now ${shownAs(parameter, from)}`
-            }
-            set={setText}
-          />
+          <Field label="New value" figure unit={parameter?.unit} hint={hint} {...text('to')} />
         ) : (
           <Select
             label="New value"
-            value={text}
-            onChange={setText}
-            hint={from === undefined ? undefined : `Now ${shownAs(parameter, from)}`}
+            {...pick('to')}
+            hint={hint}
             options={[
               { value: '', label: 'choose' },
               ...parameter.choices.map((c) => ({ value: String(c.value), label: c.name })),
@@ -79,17 +87,12 @@ export function EntryEditor({
           />
         )}
       </FieldGrid>
-      <Choice
-        label="Why"
-        value={reason}
-        onChange={setReason}
-        options={usualReasons.map((r) => ({ value: r, label: r }))}
-      />
+      <Choice label="Why" {...pick('reason')} options={reasons.map((r) => ({ value: r, label: r }))} />
       <Box mt="3">
-        <Secondary disabled={parameter === undefined || text === ''} onClick={take}>
+        <Secondary type="submit" disabled={read === null && typed.to.trim() === ''}>
           Look at it before it is written
         </Secondary>
       </Box>
-    </>
+    </form>
   );
 }

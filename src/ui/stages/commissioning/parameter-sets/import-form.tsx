@@ -1,17 +1,49 @@
 import { Box, Text } from '@chakra-ui/react';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
+import * as z from 'zod';
 import type { DriveType } from '@/core/equipment/catalogue';
 import type { Rating } from '@/core/equipment/drive-words';
 import type { Payload } from '@/core/logbook';
-import { readSetText } from '@/core/parameter-sets/set-files';
+import { readSetText, type SetText } from '@/core/parameter-sets/set-files';
 import { useControl } from '../../../drive-link/use-control';
 import { Primary } from '../../../kit/buttons';
 import { FieldGrid } from '../../../kit/section';
-import { NumberField, LongField, Select, TextField } from '../../../kit/field';
+import { Field, LongField, Select } from '../../../kit/field';
+import { filledText, positiveFigure } from '../../../kit/form-figures';
 import { numberFrom } from '../../../kit/number-from';
 import { textOfFile } from '../../../kit/read-text';
 import { StateMark } from '../../../kit/state-mark';
+import { useTypedForm } from '../../../kit/typed-form';
 import { LinesTaken, WritableEntries } from './import-tables';
+
+/** What is kept of the lines: values that were taken, and as strangers those that were not. */
+const setOf = (
+  read: SetText,
+  about: Pick<Payload<'set.kept'>, 'name' | 'typeId' | 'rating'>,
+  file: string | null,
+): Payload<'set.kept'> => ({
+  ...about,
+  values: read.values,
+  strangers: [
+    ...read.strangers,
+    ...read.lines
+      .filter((l) => l.state === 'refused' || l.state === 'twice')
+      .map(({ number, text }) => ({ number, text })),
+  ].slice(0, 400),
+  source: file === null ? 'typed' : 'file',
+  ...(read.about.serial === undefined ? {} : { serial: read.about.serial }),
+  ...(read.about.firmware === undefined ? {} : { firmware: read.about.firmware }),
+});
+
+const importSchema = z.object({
+  type: z.string(),
+  amps: positiveFigure,
+  kilowatts: positiveFigure,
+  name: filledText('Give it a name'),
+  lines: z.string(),
+  /** Where the lines are from; null: they were typed. */
+  file: z.string().nullable(),
+});
 
 /** A set from a file, a spreadsheet or paper: each line says what was made of it. */
 export function ImportForm({
@@ -25,45 +57,65 @@ export function ImportForm({
   rating: Rating;
   keep: (set: Payload<'set.kept'>) => void;
 }) {
-  const [type, setType] = useState(typeId);
-  const [text, setText] = useState('');
-  const [file, setFile] = useState<string | null>(null);
-  const [name, setName] = useState('');
-  const [amps, setAmps] = useState(String(rating.ratedAmps));
-  const [kilowatts, setKilowatts] = useState(String(rating.power_kW));
-  const { control, trouble } = useControl(type);
-  const ratedAmps = numberFrom(amps);
-  const power_kW = numberFrom(kilowatts);
+  const {
+    typed,
+    read: form,
+    text,
+    pick,
+    set,
+    submit,
+  } = useTypedForm(importSchema, {
+    type: typeId,
+    amps: String(rating.ratedAmps),
+    kilowatts: String(rating.power_kW),
+    name: '',
+    lines: '',
+    file: null,
+  });
+  const { control, trouble } = useControl(typed.type);
+  const ratedAmps = numberFrom(typed.amps);
+  const power_kW = numberFrom(typed.kilowatts);
   const its = useMemo<Rating | null>(
     () => (ratedAmps === null || power_kW === null ? null : { ...rating, ratedAmps, power_kW }),
     [ratedAmps, power_kW, rating],
   );
   const read = useMemo(
-    () => (control === null || its === null || text.trim() === '' ? null : readSetText(text, control, its)),
-    [control, its, text],
+    () =>
+      control === null || its === null || typed.lines.trim() === ''
+        ? null
+        : readSetText(typed.lines, control, its),
+    [control, its, typed.lines],
   );
   const taken = read === null ? 0 : Object.keys(read.values).length;
+  const save = submit(({ name, type, file }) => {
+    if (read !== null && its !== null && taken > 0)
+      keep(setOf(read, { name, typeId: type, rating: its }, file));
+  });
+  const lines = text('lines');
+  const typing = (content: string, file: string | null) => {
+    set('lines', content);
+    set('file', file);
+  };
   return (
-    <>
+    <form onSubmit={save} noValidate>
       <FieldGrid min="200px">
         <Select
           label="Type"
-          value={type}
-          onChange={setType}
+          {...pick('type')}
           options={catalogue.map((t) => ({ value: t.id, label: `${t.maker} ${t.range}` }))}
         />
-        <NumberField label="Rated output of that unit" unit="A" text={amps} set={setAmps} />
-        <NumberField label="Rated power of that unit" unit="kW" text={kilowatts} set={setKilowatts} />
-        <TextField label="Called" text={name} maxLength={200} hint="e.g. backup of March" set={setName} />
+        <Field label="Rated output of that unit" figure unit="A" {...text('amps')} />
+        <Field label="Rated power of that unit" figure unit="kW" {...text('kilowatts')} />
+        <Field label="Called" maxLength={200} hint="e.g. backup of March" {...text('name')} />
       </FieldGrid>
       <LongField
         label="Numbers and values"
         hint="Pasted from a spreadsheet, typed from paper, CSV, JSON or DCF: a number and its value a line"
         rows={8}
-        value={text}
+        {...lines}
         onChange={(e) => {
-          setFile(null);
-          setText(e.target.value);
+          set('file', null);
+          void lines.onChange(e);
         }}
       />
       <Box asChild my="2">
@@ -76,9 +128,8 @@ export function ImportForm({
               const chosen = e.target.files?.[0];
               if (chosen === undefined) return;
               void textOfFile(chosen).then((content) => {
-                setText(content);
-                setFile(chosen.name);
-                if (name === '') setName(chosen.name);
+                typing(content, chosen.name);
+                if (typed.name === '') set('name', chosen.name);
               });
             }}
           />
@@ -88,13 +139,14 @@ export function ImportForm({
         <WritableEntries
           control={control}
           add={(number) => {
-            setFile(null);
-            setText(`${text}${text === '' || text.endsWith('\n') ? '' : '\n'}${number}\t`);
+            const before =
+              typed.lines === '' || typed.lines.endsWith('\n') ? typed.lines : `${typed.lines}\n`;
+            typing(`${before}${number}\t`, null);
           }}
         />
       )}
       {trouble !== null && <Text color="failed">{trouble}</Text>}
-      {read?.about.typeId !== undefined && read.about.typeId !== type && (
+      {read?.about.typeId !== undefined && read.about.typeId !== typed.type && (
         <Text color="doubt" fontWeight="500">
           <StateMark mark="doubt" label={null} /> The file says it is of {read.about.typeId}: choose that
           type, or look at every value.
@@ -105,32 +157,12 @@ export function ImportForm({
           <Text role="status" fontWeight="500" my="2">
             {read.trouble ?? `${taken} values of ${read.lines.length} lines are taken.`}
           </Text>
-          <Primary
-            disabled={taken === 0 || name.trim() === '' || its === null}
-            onClick={() =>
-              its !== null &&
-              keep({
-                name: name.trim(),
-                typeId: type,
-                rating: its,
-                values: read.values,
-                strangers: [
-                  ...read.strangers,
-                  ...read.lines
-                    .filter((l) => l.state === 'refused' || l.state === 'twice')
-                    .map(({ number, text: given }) => ({ number, text: given })),
-                ].slice(0, 400),
-                source: file === null ? 'typed' : 'file',
-                ...(read.about.serial === undefined ? {} : { serial: read.about.serial }),
-                ...(read.about.firmware === undefined ? {} : { firmware: read.about.firmware }),
-              })
-            }
-          >
-            {name.trim() === '' ? 'Give it a name first' : `Keep ${taken} values`}
+          <Primary type="submit" disabled={taken === 0 || form === null}>
+            {typed.name.trim() === '' ? 'Give it a name first' : `Keep ${taken} values`}
           </Primary>
           <LinesTaken lines={read.lines} />
         </>
       )}
-    </>
+    </form>
   );
 }

@@ -1,0 +1,99 @@
+import * as z from 'zod';
+import { anyFigure, orNone, unread } from '../../kit/form-figures';
+import { figureFrom } from '../../kit/number-from';
+
+/** One figure of a meter; `key` is the figure's name in a computed wave. */
+export interface MeterField {
+  key: string;
+  label: string;
+  unit: string;
+}
+
+export const busFields: readonly MeterField[] = [
+  { key: 'vdc_avg', label: 'Bus, average', unit: 'V' },
+  { key: 'vdc_pp', label: 'Bus ripple, peak to peak', unit: 'V' },
+  { key: 'vdc_ripple_hz', label: 'Ripple frequency', unit: 'Hz' },
+];
+/** The lines of a supply. */
+export const lineFields = (phases: 1 | 3): readonly MeterField[] =>
+  [
+    { key: 'ia_rms', label: 'Line current L1', unit: 'A' },
+    { key: 'ib_rms', label: 'Line current L2', unit: 'A' },
+    { key: 'ic_rms', label: 'Line current L3', unit: 'A' },
+  ].slice(0, phases === 1 ? 2 : 3);
+export const outFields: readonly MeterField[] = [
+  { key: 'iu_rms', label: 'Output current U', unit: 'A' },
+  { key: 'iv_rms', label: 'Output current V', unit: 'A' },
+  { key: 'iw_rms', label: 'Output current W', unit: 'A' },
+  { key: 'i_sum_rms', label: 'All three in the clamp', unit: 'A' },
+];
+
+/** A wide-band meter shows the whole of a pulsed voltage, a filtered range its fundamental. */
+export const meters = ['wide', 'filtered'] as const;
+export type Meter = (typeof meters)[number];
+export const voltFields = (meter: Meter): readonly MeterField[] =>
+  (['vuv', 'vvw', 'vwu'] as const).map((pair, k) => ({
+    key: `${pair}_${meter === 'wide' ? 'rms' : 'h1_rms'}`,
+    label: `Output ${['U to V', 'V to W', 'W to U'][k] ?? ''}`,
+    unit: 'V',
+  }));
+
+/** Every field there is with such a meter. */
+export const meterFields = (phases: 1 | 3, meter: Meter): readonly MeterField[] => [
+  ...busFields,
+  ...lineFields(phases),
+  ...voltFields(meter),
+  ...outFields,
+];
+
+const mostFigure = 1e5;
+const meterFigure = (text: string): number | null => {
+  const value = figureFrom(text);
+  return value === null || value < 0 || value > mostFigure ? null : value;
+};
+
+/** The form as it is typed. */
+export interface MeasuredTyped {
+  meter: Meter;
+  figures: Record<string, string>;
+  out_Hz: string;
+}
+/** What was measured: the figures that were not left empty, and the output's frequency. */
+export interface MeasuredRead {
+  figures: Record<string, number>;
+  out_Hz: number | null;
+}
+
+/** Reads the fields that are shown; at least one figure must be there. What was typed for the other kind of meter is left aside. */
+export const measuredSchema = (phases: 1 | 3): z.ZodType<MeasuredRead, MeasuredTyped> =>
+  z
+    .object({
+      meter: z.enum(meters),
+      figures: z.record(z.string(), z.string()),
+      out_Hz: orNone(anyFigure),
+    })
+    .transform(({ meter, figures: texts, out_Hz }, context) => {
+      const figures: Record<string, number> = {};
+      const shown = meterFields(phases, meter);
+      for (const { key } of shown) {
+        const text = texts[key] ?? '';
+        if (text.trim() === '') continue;
+        figures[key] = meterFigure(text) ?? unread(context, 'A figure, zero or above', ['figures', key]);
+      }
+      return Object.keys(figures).length === 0
+        ? unread(context, 'One figure at least', ['figures', shown[0]?.key ?? ''])
+        : { figures, out_Hz };
+    });
+
+/** Nothing typed yet. */
+export const nothingMeasured: MeasuredTyped = {
+  meter: 'wide',
+  figures: Object.fromEntries(
+    [...meterFields(3, 'wide'), ...voltFields('filtered')].map(({ key }) => [key, '']),
+  ),
+  out_Hz: '',
+};
+
+/** Does the output's frequency leave its reference? More than a hundredth of it, and more than half a hertz. */
+export const isAstray = (out_Hz: number, reference_Hz: number): boolean =>
+  Math.abs(out_Hz - reference_Hz) > Math.max(0.5, 0.01 * reference_Hz);
