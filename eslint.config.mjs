@@ -10,6 +10,16 @@ const config = [
   ...next,
   ...nextTs,
   {
+    // React's compiler reads each file it checks as a whole, a fifth of the time of all rules: only where there is React.
+    ignores: ['src/ui/**', 'src/app/**', 'src/server/documents/**'],
+    rules: Object.fromEntries(
+      next
+        .flatMap((part) => Object.keys(part.rules ?? {}))
+        .filter((rule) => rule.startsWith('react'))
+        .map((rule) => [rule, 'off']),
+    ),
+  },
+  {
     files: ['**/*.ts', '**/*.tsx'],
     languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
     plugins: { '@typescript-eslint': tseslint.plugin },

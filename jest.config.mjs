@@ -1,8 +1,10 @@
 const esm = 'd3|d3-[a-z-]+|internmap|delaunator|robust-predicates|uuid|fast-check|pure-rand|comlink';
 const config = {
-  testEnvironment: 'node',
+  testEnvironment: '<rootDir>/launcher/jest-environment.mjs',
   // A slow machine is not a failure: tests wait for conditions, and this only ends what hangs.
   testTimeout: 60_000,
+  // Native modules stay in memory after their tests: a worker that has grown is replaced by a fresh one.
+  workerIdleMemoryLimit: '600MB',
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   // Native modules: through CommonJS getters the solver's kernels run many times slower.
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
