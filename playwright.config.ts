@@ -1,20 +1,22 @@
 import { defineConfig } from '@playwright/test';
+import { chromiumPath } from './launcher/chromium';
 
 // `./grim test e2e` brings a server up for each worker, with a database of its own and the demo in it (e2e/here.ts).
 export default defineConfig({
   testDir: './e2e',
   outputDir: './test-results/playwright',
   timeout: 60_000,
+  fullyParallel: true,
   forbidOnly: process.env['CI'] !== undefined,
   expect: { timeout: 8_000 },
   use: {
     viewport: { width: 1280, height: 800 },
     browserName: 'chromium',
     headless: true,
-    // A trace of every test costs a third of its time: `./grim test e2e <what> --trace on` makes one of what failed.
+    // A trace of every test costs a fifth of its time: `./grim test e2e <what> --trace on` makes one of what failed.
     screenshot: 'only-on-failure',
     launchOptions: {
-      executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+      executablePath: chromiumPath(),
       args: [
         '--no-sandbox',
         '--disable-gpu',

@@ -73,12 +73,19 @@ function runsOf(log: readonly Added[]): { pause_s: number; entries: Added[] }[] 
  * counts minutes by its own clock): a test may go on from there, and nobody else finds what it leaves. What names the old job
  * or one of its entries names the new one.
  */
-export async function copyOf(
+export const copyOf = async (
   request: APIRequestContext,
   from: string,
   onTop: readonly Added[] = [],
+): Promise<string> => jobFrom(request, from, await entriesOf(request, from), onTop);
+
+/** A job made of a log alone, whatever became of the job it was once: what is `there` at once, then what is on top as it happened. */
+export async function jobFrom(
+  request: APIRequestContext,
+  from: string,
+  there: readonly LoggedEntry[],
+  onTop: readonly Added[] = [],
 ): Promise<string> {
-  const there = await entriesOf(request, from);
   const job = v7();
   const names = new Map([[from, job], ...[...there, ...onTop].map(({ id }) => [id, v7()] as const)]);
   let seq = 0;

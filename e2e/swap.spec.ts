@@ -3,9 +3,6 @@
  * reference that the grading drum shares.
  */
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readdirSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import { copyOf, logUpTo } from './copies';
 import { expect, test } from './test';
@@ -161,34 +158,18 @@ test('prepared: every wire known or taken on, labels that a camera reads, a stop
   // A label, printed, photographed and read by the camera page.
   const pdf = await page.request.get(`/api/v1/jobs/${job}/wire-labels?sheet=letter-3x10`);
   expect(pdf.headers()['content-type']).toBe('application/pdf');
-  const dir = mkdtempSync(join(tmpdir(), 'grim-labels-'));
-  writeFileSync(join(dir, 'l.pdf'), await pdf.body());
   // The label at the third place of the first row: wire 2, drive end.
-  execFileSync('pdftoppm', [
-    '-r',
-    '200',
-    '-png',
-    '-f',
-    '1',
-    '-l',
-    '1',
-    '-x',
-    '1080',
-    '-y',
-    '90',
-    '-W',
-    '560',
-    '-H',
-    '220',
-    join(dir, 'l.pdf'),
-    join(dir, 'p'),
-  ]);
-  const photo = readdirSync(dir).find((f) => f.endsWith('.png'));
+  const corner = ['-x', '1080', '-y', '90', '-W', '560', '-H', '220'];
+  const buffer = execFileSync('pdftoppm', ['-r', '200', '-png', '-singlefile', ...corner, '-'], {
+    input: await pdf.body(),
+  });
   await visit(page, '/scan');
   await page.getByRole('textbox', { name: 'Text of the code' }).fill('something else');
   await page.getByRole('button', { name: 'Open the wire' }).click();
   await expect(page.getByText('This is no label of a wire')).toBeVisible();
-  await page.getByLabel('Photograph of a label').setInputFiles(join(dir, photo ?? ''));
+  await page
+    .getByLabel('Photograph of a label')
+    .setInputFiles({ name: 'label.png', mimeType: 'image/png', buffer });
   await page.waitForURL(/\/swap\?wire=2$/);
   await expect(page.getByRole('list', { name: 'Wires to tick' }).getByRole('listitem')).toHaveCount(1);
 

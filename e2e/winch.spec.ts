@@ -10,6 +10,7 @@ import {
   watchConsole,
   winch,
 } from './demo';
+import { jobFrom, logUpTo } from './copies';
 import { answerSources, lockAndTag, proveMeter, read, takeFigures } from './hands';
 
 // One unit: its upper diode on L2 blown in a supply surge, one lower diode off its peers at first.
@@ -125,7 +126,10 @@ test('later on that bench: a slip put right, the bank filled, and a source that 
   page,
 }) => {
   await choosePerson(page, inesId);
-  await visit(page, `/jobs/${winch}/bench`);
+  const called = logUpTo('slipway-winch', 'called');
+  const onTop = logUpTo('slipway-winch', 'measured and signed').slice(called.length);
+  const job = await jobFrom(page.request, winch, called, onTop);
+  await visit(page, `/jobs/${job}/bench`);
   const margin = page.getByRole('complementary', { name: 'Evidence' });
   await expect(
     margin.getByRole('heading', { name: 'L2 upper diode is open. Nothing else fits.' }),
@@ -153,14 +157,14 @@ test('later on that bench: a slip put right, the bank filled, and a source that 
   await expect(
     margin.getByRole('heading', { name: 'L2 upper diode is open. Nothing else fits.' }),
   ).toBeVisible();
-  await visit(page, `/jobs/${winch}/hand-over`);
+  await visit(page, `/jobs/${job}/hand-over`);
   await expect(page.getByRole('button', { name: 'Sign as Ines Tarrow' })).toBeVisible();
 
-  await visit(page, `/jobs/${winch}/make-safe`);
+  await visit(page, `/jobs/${job}/make-safe`);
   await page.getByLabel('A source has come back').selectOption('foreign-24v');
   await page.getByRole('button', { name: 'Record it: the proof lapses' }).click();
   await expect(page.getByText('An earlier proof has lapsed:')).toBeVisible();
-  await visit(page, `/jobs/${winch}/bench`);
+  await visit(page, `/jobs/${job}/bench`);
   await expect(page.getByText(/a source was recorded as back. Prove dead again/)).toBeVisible();
   await expect(field).toBeDisabled();
 });

@@ -1,4 +1,5 @@
 import { chromium } from '@playwright/test';
+import { chromiumPath } from './chromium';
 import { v7 } from 'uuid';
 
 const demo = '0190a200-0000-7000-8000-00000000000b';
@@ -64,7 +65,7 @@ export async function timeSwap(
   const report_ms = await report();
 
   const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
+    executablePath: chromiumPath(),
     args: ['--no-sandbox', '--disable-gpu'],
   });
   try {

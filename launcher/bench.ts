@@ -1,6 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
+import { chromiumNeed, chromiumPath } from './chromium';
 import { timeSwap } from './bench-swap';
 import { portsOfWorker, runAlongside } from './alongside';
 import { timeLink } from './bench-link';
@@ -69,7 +70,7 @@ function core(): Core {
 /** Compressed scripts of a first load, kB, without what links fetch ahead. */
 async function firstLoad(path: string): Promise<number> {
   const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
+    executablePath: chromiumPath(),
     args: ['--no-sandbox', '--disable-gpu'],
   });
   try {
@@ -94,10 +95,7 @@ const line = (what: string, measured: string, asked = ''): void => {
 
 /** `./grim bench`: speed against the budgets, reported and never failed. */
 export async function bench(): Promise<number> {
-  ensureDebian([
-    { present: () => onPath('chromium'), package: 'chromium' },
-    { present: () => onPath('ngspice'), package: 'ngspice' },
-  ]);
+  ensureDebian([chromiumNeed, { present: () => onPath('ngspice'), package: 'ngspice' }]);
   const c = core();
   const solvedByNgspice_ms = c.ngspice_ms * c.hypotheses * c.probes;
   line(

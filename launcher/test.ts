@@ -2,6 +2,7 @@ import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import * as z from 'zod';
 import { ensureBuilt } from './build';
+import { chromiumNeed } from './chromium';
 import { ensureDatabase, removeCluster, startCluster, type Cluster } from './cluster';
 import { prepareDatabase } from './database';
 import { ensureDebian, onPath } from './debian';
@@ -183,7 +184,7 @@ export async function runTests(args: string[]): Promise<number> {
   if (first !== undefined && only === undefined)
     throw new LauncherError(`"${first}" is no part of the tests: ${parts.join(', ')}`);
   ensureDebian([
-    { present: () => onPath('chromium'), package: 'chromium' },
+    chromiumNeed,
     { present: () => onPath('ngspice'), package: 'ngspice' },
     { present: () => onPath('pdftotext'), package: 'poppler-utils' },
     { present: () => onPath('mbpoll'), package: 'mbpoll' },

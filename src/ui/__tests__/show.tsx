@@ -22,6 +22,13 @@ export const openTab = (name: string) => userEvent.click(screen.getByRole('tab',
 export const choose = (group: string, answer: string | RegExp) =>
   userEvent.click(within(screen.getByRole('group', { name: group })).getByRole('radio', { name: answer }));
 export const tick = (name: string | RegExp) => userEvent.click(screen.getByRole('checkbox', { name }));
+/** Text at once, as pasted: a whole screen is drawn anew once, not with each letter. */
+export async function fillField(field: Element, text: string): Promise<void> {
+  await userEvent.click(field);
+  await userEvent.paste(text);
+}
+export const fill = (label: string | RegExp, text: string) => fillField(screen.getByLabelText(label), text);
+/** Letter by letter, with keys like {Enter}. */
 export const type = (label: string | RegExp, text: string) =>
   userEvent.type(screen.getByLabelText(label), text);
 

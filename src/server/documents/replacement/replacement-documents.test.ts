@@ -1,6 +1,6 @@
 /** Papers of the net-drum's swap, read back by others: a decoder of codes, a calendar parser, a PDF renderer. */
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readdirSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { jest } from '@jest/globals';
@@ -49,21 +49,25 @@ const tasks = [
 /** A PDF as grey pixels, page by page. */
 async function pages(pdf: Buffer, dpi: number): Promise<{ data: Buffer; width: number; height: number }[]> {
   const dir = mkdtempSync(join(tmpdir(), 'grim-pdf-'));
-  writeFileSync(join(dir, 'a.pdf'), pdf);
-  execFileSync('pdftoppm', ['-r', String(dpi), '-png', join(dir, 'a.pdf'), join(dir, 'p')]);
-  const files = readdirSync(dir)
-    .filter((f) => f.endsWith('.png'))
-    .sort();
-  return Promise.all(
-    files.map(async (f) => {
-      const { data, info } = await sharp(join(dir, f))
-        .removeAlpha()
-        .greyscale()
-        .raw()
-        .toBuffer({ resolveWithObject: true });
-      return { data, width: info.width, height: info.height };
-    }),
-  );
+  try {
+    writeFileSync(join(dir, 'a.pdf'), pdf);
+    execFileSync('pdftoppm', ['-r', String(dpi), '-png', join(dir, 'a.pdf'), join(dir, 'p')]);
+    const files = readdirSync(dir)
+      .filter((f) => f.endsWith('.png'))
+      .sort();
+    return await Promise.all(
+      files.map(async (f) => {
+        const { data, info } = await sharp(readFileSync(join(dir, f)))
+          .removeAlpha()
+          .greyscale()
+          .raw()
+          .toBuffer({ resolveWithObject: true });
+        return { data, width: info.width, height: info.height };
+      }),
+    );
+  } finally {
+    rmSync(dir, { recursive: true });
+  }
 }
 const words = (pdf: Buffer): string =>
   execFileSync('pdftotext', ['-layout', '-', '-'], { input: pdf, encoding: 'utf8' });

@@ -3,7 +3,7 @@ import '@testing-library/jest-dom';
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { Press } from '@/core/parameter-sets/keypad';
-import { press, show, tick, type } from '../../__tests__/show';
+import { press, show, tick, fill, fillField } from '../../__tests__/show';
 import { Keypad } from './keypad';
 import { Dial, Switch } from './switches';
 
@@ -21,7 +21,7 @@ describe('a dial', () => {
     await userEvent.type(field(), '62,5{Enter}');
     expect(sent).toEqual([62.5]);
     await userEvent.clear(field());
-    await userEvent.type(field(), '40');
+    await fillField(field(), '40');
     await userEvent.tab();
     expect(sent).toEqual([62.5]);
   });
@@ -29,7 +29,7 @@ describe('a dial', () => {
   it.each(['much', '', '4 0'])('sends nothing for “%s”, which stays where it was typed', async (text) => {
     const { sent } = dial();
     await userEvent.clear(field());
-    if (text !== '') await userEvent.type(field(), text);
+    if (text !== '') await fillField(field(), text);
     await userEvent.tab();
     expect(sent).toEqual([]);
     expect(field()).toHaveValue(text);
@@ -65,12 +65,12 @@ describe('the keypad', () => {
   it('refuses a list with something that is no key, and keeps what was typed', async () => {
     const pressed = keypad();
     expect(screen.getByRole('button', { name: 'Press them all' })).toBeDisabled();
-    await type('Keys of a sheet', 'Menu, nonsense and more');
+    await fill('Keys of a sheet', 'Menu, nonsense and more');
     await press('Press them all');
     expect(screen.getByText(/Something in it is no key/)).toBeVisible();
     expect(pressed).toEqual([]);
     await userEvent.clear(screen.getByLabelText('Keys of a sheet'));
-    await type('Keys of a sheet', 'Menu x2, Enter');
+    await fill('Keys of a sheet', 'Menu x2, Enter');
     expect(screen.queryByText(/Something in it is no key/)).toBeNull();
     await press('Press them all');
     expect(pressed[0]?.map((key) => key.cap)).toEqual(['Menu', 'Menu', 'Enter']);

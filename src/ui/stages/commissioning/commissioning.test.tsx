@@ -15,12 +15,13 @@ import {
   press,
   show,
   tick,
-  type,
   typeOf,
   winchDrive,
   winchMotor,
   WithStore,
   type RecordedEntry,
+  fill,
+  fillField,
 } from '../../__tests__/show';
 import { CommissioningWork } from './commissioning-work';
 
@@ -117,11 +118,11 @@ describe('load and control', () => {
     const { log } = faced(plates);
     expect(screen.queryByRole('tab', { name: 'Commissioning run' })).toBeNull();
     await userEvent.selectOptions(screen.getByRole('combobox', { name: 'Load' }), 'winch');
-    await type('Acceleration', '0');
+    await fill('Acceleration', '0');
     await press('Make the sheet');
     expect(screen.getByText(/A ramp takes some time/)).toBeTruthy();
     await userEvent.clear(screen.getByLabelText('Acceleration'));
-    await type('Acceleration', '4,5');
+    await fill('Acceleration', '4,5');
     await press('Make the sheet');
     expect(log.at(-1)).toMatchObject(['startup.choices', { choices: { load: 'winch', up_s: 4.5 } }]);
     expect(await screen.findByRole('list', { name: 'Start-up sheet' })).toBeTruthy();
@@ -151,7 +152,7 @@ describe('the sheet', () => {
     const { log } = faced();
     const up = numberOf('ramp.up');
     await userEvent.click(screen.getByRole('button', { name: `Another value for ${up}` }));
-    await type('Value', '12');
+    await fill('Value', '12');
     const keep = screen.getByRole('button', { name: 'Keep this value' });
     expect((keep as HTMLButtonElement).disabled).toBe(true);
     await choose('Why', 'for the test only');
@@ -232,8 +233,8 @@ describe('signing', () => {
     const { log } = faced(all(['partners', 'automatic']));
     expect(sign().disabled).toBe(true);
     await tick(/Partner machines/);
-    await type('Agreed with', 'harbour master');
-    await userEvent.type(screen.getByLabelText('May run until', { selector: 'input' }), '2099-01-02');
+    await fill('Agreed with', 'harbour master');
+    await fillField(screen.getByLabelText('May run until', { selector: 'input' }), '2099-01-02');
     expect(sign().disabled).toBe(true);
     await tick(/Handed to automatic/);
     await userEvent.click(sign());
@@ -270,7 +271,7 @@ describe('the run over the link', () => {
     await userEvent.click(first.getByRole('button', { name: 'Earth' }));
     const seen = screen.getByRole('button', { name: 'Seen and right' }) as HTMLButtonElement;
     expect(seen.disabled).toBe(true);
-    await type('Frame to bar', '0,06');
+    await fill('Frame to bar', '0,06');
     await userEvent.click(seen);
     expect(log.at(-1)).toMatchObject([
       'commission.step',

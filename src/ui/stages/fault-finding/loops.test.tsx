@@ -2,7 +2,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { Payload } from '@/core/logbook';
-import { testControl, show, WithStore, type RecordedEntry } from '../../__tests__/show';
+import { testControl, show, WithStore, type RecordedEntry, fillField } from '../../__tests__/show';
 import { BitsForm } from './bits-form';
 import { JumperForm } from './jumper-form';
 import { JumperRegister } from './jumper-register';
@@ -27,16 +27,16 @@ describe('walking a loop', () => {
   it('asks for the danger first, then for the volts behind each', async () => {
     walk();
     expect(screen.getByRole('note').textContent).toContain('may start');
-    await userEvent.type(field('Contacts on the way'), 'S1, K3, door');
+    await fillField(field('Contacts on the way'), 'S1, K3, door');
     expect(screen.getAllByRole('listitem')).toHaveLength(7);
   });
 
   it('names the first element across which it vanishes, from few figures', async () => {
     const kept = walk({ DI3: false });
-    await userEvent.type(field('Contacts on the way'), 'S1, K3');
-    await userEvent.type(field('after S1'), '24,1');
+    await fillField(field('Contacts on the way'), 'S1, K3');
+    await fillField(field('after S1'), '24,1');
     expect(verdict()).toContain('measure halfway');
-    await userEvent.type(field('after K3'), '0.2');
+    await fillField(field('after K3'), '0.2');
     expect(verdict()).toContain('Open: K3');
     await press('Keep this walk');
     expect(kept[0]).toMatchObject({
@@ -53,31 +53,31 @@ describe('walking a loop', () => {
 
   it('with volts at the input and the bit still 0 it is the return, the selector or the input', async () => {
     walk({ DI3: false });
-    await userEvent.type(field('after contact'), '24');
-    await userEvent.type(field('after terminal X3'), '24');
-    await userEvent.type(field('after input X3'), '0');
+    await fillField(field('after contact'), '24');
+    await fillField(field('after terminal X3'), '24');
+    await fillField(field('after input X3'), '0');
     expect(verdict()).toMatch(/selector first, then at the input/);
   });
 
   it('says so where the return is not tied', async () => {
     walk({ DI3: false });
-    await userEvent.type(field('after terminal X3'), '24');
-    await userEvent.type(field('after input X3'), '24');
-    await userEvent.type(field('after common CD'), '24');
+    await fillField(field('after terminal X3'), '24');
+    await fillField(field('after input X3'), '24');
+    await fillField(field('after common CD'), '24');
     expect(verdict()).toContain('return is not tied');
   });
 
   it('a dead source is named before anything else, and nothing is kept without a figure', async () => {
     walk();
     await userEvent.clear(field('Source, to its own minus'));
-    await userEvent.type(field('Source, to its own minus'), '3');
+    await fillField(field('Source, to its own minus'), '3');
     expect(verdict()).toContain('below 15 V');
     expect(screen.getByRole('button', { name: 'Keep this walk' })).toHaveProperty('disabled', true);
   });
 
   it('begins again with empty fields', async () => {
     walk();
-    await userEvent.type(field('after contact'), '24');
+    await fillField(field('after contact'), '24');
     await press('Begin again');
     expect(field('after contact')).toHaveProperty('value', '');
   });
@@ -93,7 +93,7 @@ describe('a temporary jumper', () => {
   const answerAll = async (guards: string, motor: string) => {
     await radio(/existing one, or new/, 'existing');
     await radio(/wire landed at X3/, 'yes');
-    await userEvent.type(field('Number on it'), '114');
+    await fillField(field('Number on it'), '114');
     await userEvent.selectOptions(screen.getByRole('combobox', { name: /watch over/ }), guards);
     await radio('Is a motor connected?', motor);
   };
@@ -133,8 +133,8 @@ describe('a temporary jumper', () => {
     await answerAll('level, flow or pressure', 'yes');
     await press('Enter it in the register');
     expect(await said()).toContain('who accepts the risk');
-    await userEvent.type(field('Reason'), 'switch ordered');
-    await userEvent.type(field('Who accepts the risk'), 'A. Fenn');
+    await fillField(field('Reason'), 'switch ordered');
+    await fillField(field('Who accepts the risk'), 'A. Fenn');
     await radio('How', 'input set to no function');
     await press('Enter it in the register');
     await waitFor(() => expect(kept).toHaveLength(1));
@@ -155,8 +155,8 @@ describe('a temporary jumper', () => {
   it('is not kept by the Enter key either, when it turns out to be a safe stop', async () => {
     const kept = form();
     await answerAll('level, flow or pressure', 'yes');
-    await userEvent.type(field('Reason'), 'switch ordered');
-    await userEvent.type(field('Who accepts the risk'), 'A. Fenn');
+    await fillField(field('Reason'), 'switch ordered');
+    await fillField(field('Who accepts the risk'), 'A. Fenn');
     await userEvent.selectOptions(screen.getByRole('combobox', { name: /watch over/ }), 'safe stop');
     await userEvent.type(field('Number on it'), '{Enter}');
     expect(await screen.findByText('Not with a motor connected')).toBeTruthy();
@@ -194,7 +194,7 @@ describe('the register', () => {
       'disabled',
       true,
     );
-    await userEvent.type(field('How it was proven out'), 'opened: X3 goes off');
+    await fillField(field('How it was proven out'), 'opened: X3 goes off');
     await press('Strike it from the register');
     expect(struck).toEqual(['X3: opened: X3 goes off']);
   });
@@ -218,7 +218,7 @@ it('walk and jumper of the panel speak of the same input, and land in the log', 
   await userEvent.selectOptions(screen.getByRole('combobox', { name: 'Input' }), 'X5');
   expect(field('after terminal X5')).toBeTruthy();
   expect(screen.getByRole('group', { name: /wire landed at X5/ })).toBeTruthy();
-  await userEvent.type(field('after contact'), '0');
+  await fillField(field('after contact'), '0');
   await press('Keep this walk');
   expect(log.map(([kind]) => kind)).toEqual(['loop.checked']);
   expect(screen.getByText('Walk of X5 kept.')).toBeTruthy();
@@ -233,10 +233,10 @@ describe('the row of bits off a display', () => {
 
   it('stands over the terminals both ways round until one was turned', async () => {
     const kept = form();
-    await userEvent.type(field('Bits of the input monitor'), '000101');
+    await fillField(field('Bits of the input monitor'), '000101');
     expect(screen.getAllByRole('row')).toHaveLength(3);
     await userEvent.selectOptions(screen.getByRole('combobox', { name: 'Turned' }), 'X3');
-    await userEvent.type(field('Bits after it'), '000001');
+    await fillField(field('Bits after it'), '000001');
     expect(screen.getAllByRole('row')).toHaveLength(2);
     await press('Keep these bits, first bit right');
     expect(kept[0]).toEqual({ DI1: true, DI2: false, DI3: false, DI4: false, DI5: false, DI6: false });
@@ -245,9 +245,9 @@ describe('the row of bits off a display', () => {
 
   it('does not guess where more than one changed', async () => {
     const kept = form();
-    await userEvent.type(field('Bits of the input monitor'), '000000');
+    await fillField(field('Bits of the input monitor'), '000000');
     await userEvent.selectOptions(screen.getByRole('combobox', { name: 'Turned' }), 'X1');
-    await userEvent.type(field('Bits after it'), '110000');
+    await fillField(field('Bits after it'), '110000');
     expect(screen.getByText(/turn that input again/)).toBeTruthy();
     expect(screen.queryByRole('button', { name: /Keep these bits/ })).toBeNull();
     expect(kept).toEqual([]);

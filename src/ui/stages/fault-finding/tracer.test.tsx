@@ -7,7 +7,7 @@ import {
   type DriveAnswer as DriveSaid,
   type TraceTable,
 } from '@/core/fault-finding/tracing';
-import { testControl, show, WithStore, type RecordedEntry } from '../../__tests__/show';
+import { testControl, show, WithStore, type RecordedEntry, fillField } from '../../__tests__/show';
 import { Clearing, FaultHistory } from './clearing';
 import { Tracer } from './tracer';
 
@@ -100,7 +100,7 @@ it('a cause is kept with how it was made and broken, its remedy and what to watc
     screen.getByRole('textbox', { name: /^Confirmed: something blocks/ }),
     'cord out: turns',
   );
-  await userEvent.type(screen.getByRole('textbox', { name: 'What to watch afterwards' }), 'chaff in summer');
+  await fillField(screen.getByRole('textbox', { name: 'What to watch afterwards' }), 'chaff in summer');
   await userEvent.click(keep);
   expect(log).toEqual([
     [

@@ -5,7 +5,7 @@ import type { AlarmFamily } from '@/core/equipment/concepts';
 import { defaultOf, type Values } from '@/core/equipment/drive-words';
 import { openTrials } from '@/core/logbook';
 import type { ChainLinkId } from '@/core/fault-finding/run-chain';
-import { answering, testControl, show, WithStore, type RecordedEntry } from '../../__tests__/show';
+import { answering, testControl, show, WithStore, type RecordedEntry, fillField } from '../../__tests__/show';
 import { LinkBar } from '../../drive-link/link-bar';
 import { Trials } from './trials';
 
@@ -87,7 +87,7 @@ describe('a trial', () => {
     await press(/^Try 4-07/);
     await confirm();
     await press('It stays…');
-    await userEvent.type(screen.getByRole('textbox', { name: 'Why it stays' }), 'no controller here');
+    await fillField(screen.getByRole('textbox', { name: 'Why it stays' }), 'no controller here');
     await press('Keep it with this reason');
     expect(log.at(-1)).toEqual(['trial.kept', expect.objectContaining({ reason: 'no controller here' })]);
     expect(screen.queryByRole('list', { name: 'Trials in the drive' })).toBeNull();
@@ -170,7 +170,7 @@ describe('another entry', () => {
     const log = await editor();
     await choose('Entry', '3-02');
     expect(screen.getByText('Now 5 s')).toBeTruthy();
-    await userEvent.type(screen.getByRole('textbox', { name: 'New value' }), '6000');
+    await fillField(screen.getByRole('textbox', { name: 'New value' }), '6000');
     await press('Look at it before it is written');
     expect(screen.getByText('From 0.1 to 600 s.')).toBeTruthy();
     expect(screen.queryByRole('region', { name: 'Write to the drive' })).toBeNull();
@@ -181,7 +181,7 @@ describe('another entry', () => {
     answering(() => ({ body: { found: 8, kept: true } }));
     const log = await editor();
     await choose('Entry', '3-02');
-    await userEvent.type(screen.getByRole('textbox', { name: 'New value' }), '8,0');
+    await fillField(screen.getByRole('textbox', { name: 'New value' }), '8,0');
     await userEvent.click(screen.getByRole('radio', { name: 'process need' }));
     await press('Look at it before it is written');
     await confirm();

@@ -2,7 +2,7 @@
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
-import { choose, show, tick } from '../../__tests__/show';
+import { choose, show, tick, fillField } from '../../__tests__/show';
 import { ConditionsForm, readConditions, usualConditions, type Conditions } from './conditions';
 
 function Harness({ phases, tell }: { phases: 1 | 3; tell: (now: Conditions) => void }) {
@@ -20,7 +20,7 @@ const open = (phases: 1 | 3 = 3) => {
 };
 const retype = async (label: string, text: string) => {
   await userEvent.clear(screen.getByLabelText(label));
-  await userEvent.type(screen.getByLabelText(label), text);
+  await fillField(screen.getByLabelText(label), text);
 };
 
 test('figures out of range are an error at their field, and the usual is drawn', async () => {

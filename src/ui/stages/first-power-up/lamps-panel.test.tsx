@@ -2,7 +2,7 @@
 import { screen } from '@testing-library/react';
 import type { Payload } from '@/core/logbook';
 import { winchUnit } from '@/core/power-up/waveform/__tests__/winch';
-import { press, show, type } from '../../__tests__/show';
+import { press, show, type, fill } from '../../__tests__/show';
 import { LampsPanel } from './lamps-panel';
 
 /** Nothing is computed here: what a person types must be kept or refused without it. */
@@ -19,9 +19,9 @@ const open = (wasOn = true) => {
 };
 const keepButton = () => screen.getByRole('button', { name: 'Keep these readings' }) as HTMLButtonElement;
 const typeVolts = async () => {
-  await type('U to V', '231');
-  await type('V to W', '230,5');
-  await type('W to U', '229');
+  await fill('U to V', '231');
+  await fill('V to W', '230,5');
+  await fill('W to U', '229');
 };
 
 describe('readings of the lamps', () => {
@@ -37,10 +37,10 @@ describe('readings of the lamps', () => {
   it('wait for the other clamp readings once one was taken', async () => {
     const kept = open();
     await typeVolts();
-    await type('Current U', '0.8');
-    await type('Current V', '0.81');
+    await fill('Current U', '0.8');
+    await fill('Current V', '0.81');
     expect(keepButton().disabled).toBe(true);
-    await type('Current W', '0');
+    await fill('Current W', '0');
     await press('Keep these readings');
     expect(kept).toMatchObject([{ amps: [0.8, 0.81, 0] }]);
   });

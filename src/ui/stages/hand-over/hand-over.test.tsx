@@ -12,9 +12,9 @@ import {
   press,
   show,
   tick,
-  type,
   WithStore,
   type RecordedEntry,
+  fill,
 } from '../../__tests__/show';
 import { BackForm } from './back-form';
 import { TwoNames } from './back-panel';
@@ -37,13 +37,13 @@ describe('two names', () => {
 
   it('are two people, and each open line is taken on by name', async () => {
     const signed = names([settings, backup]);
-    await type('Who takes it over', 'ines tarrow');
+    await fill('Who takes it over', 'ines tarrow');
     expect(await screen.findByText('The second name is somebody else')).toBeVisible();
-    await type('Who takes it over', ' the elder');
+    await fill('Who takes it over', ' the elder');
     await tick(/^Settings/);
     expect(button()).toBeDisabled();
     await tick(/^Final backup/);
-    await type('Who that is', ' shift lead ');
+    await fill('Who that is', ' shift lead ');
     await press(/^Sign as/);
     expect(signed).toEqual([
       { second: 'ines tarrow the elder', secondIs: 'shift lead', taken: ['settings', 'backup'] },
@@ -52,20 +52,20 @@ describe('two names', () => {
 
   it('are not given while something must be settled first', async () => {
     names([], { never: [item('told', 'Local to automatic', false)] });
-    await type('Who takes it over', 'Jory Pell');
+    await fill('Who takes it over', 'Jory Pell');
     expect(screen.getByText('Cannot be handed over yet: local to automatic.')).toBeVisible();
     expect(button()).toBeDisabled();
   });
 
   it('are not an apprentice’s', async () => {
     names([], { person: pip });
-    await type('Who takes it over', 'Jory Pell');
+    await fill('Who takes it over', 'Jory Pell');
     expect(button()).toBeDisabled();
   });
 
   it('wait again when a line that was ticked is unticked', async () => {
     names([settings]);
-    await type('Who takes it over', 'Jory Pell');
+    await fill('Who takes it over', 'Jory Pell');
     await tick(/^Settings/);
     expect(button()).toBeEnabled();
     await tick(/^Settings/);
@@ -101,13 +101,13 @@ describe('a line is settled', () => {
     const { log, closed } = settle('followed', 'Follows its reference');
     const keep = () => screen.getByRole('button', { name: 'Keep three references' });
     for (const [i, asked] of ['0', '25', '50'].entries()) {
-      await type(`Reference ${i + 1}`, asked);
-      await type(`Ran at ${i + 1}`, i === 2 ? '-50' : asked);
+      await fill(`Reference ${i + 1}`, asked);
+      await fill(`Ran at ${i + 1}`, i === 2 ? '-50' : asked);
     }
     expect(await screen.findByText('A figure, zero or above')).toBeVisible();
     expect(keep()).toBeDisabled();
     await userEvent.clear(screen.getByLabelText('Ran at 3'));
-    await type('Ran at 3', '49,5');
+    await fill('Ran at 3', '49,5');
     await userEvent.selectOptions(screen.getByLabelText('In'), 'rpm');
     await userEvent.click(keep());
     await screen.findByRole('button', { name: 'Keep three references' });
@@ -130,9 +130,9 @@ describe('a line is settled', () => {
   it('with who was told', async () => {
     const { log } = settle('told', 'Local to automatic');
     const keep = screen.getByRole('button', { name: /They know/ });
-    await type('Who was told', '   ');
+    await fill('Who was told', '   ');
     expect(keep).toBeDisabled();
-    await type('Who was told', 'Jory Pell');
+    await fill('Who was told', 'Jory Pell');
     await userEvent.click(keep);
     expect(log).toEqual([['handover.told', { who: 'Jory Pell', how: '' }]]);
   });
@@ -141,15 +141,15 @@ describe('a line is settled', () => {
     const { log } = settle('inspection', 'Next look');
     const keep = screen.getByRole('button', { name: 'Keep the date' });
     expect(keep).toBeDisabled();
-    await type('Looked at again on', '2027-05-20');
-    await type('What is looked at', 'lugs, fan');
+    await fill('Looked at again on', '2027-05-20');
+    await fill('What is looked at', 'lugs, fan');
     await userEvent.click(keep);
     expect(log).toEqual([['handover.inspection', { date: '2027-05-20', what: 'lugs, fan' }]]);
   });
 
   it('by one answer about the locks', async () => {
     const locks = settle('locks', 'Locks');
-    await type('Remark', 'code 17');
+    await fill('Remark', 'code 17');
     await choose('Codes and menu locks', 'back on');
     expect(locks.log).toEqual([['handover.locks', { locks: 'on', note: 'code 17' }]]);
   });

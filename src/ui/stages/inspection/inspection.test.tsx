@@ -6,7 +6,7 @@ import { greatestLimits } from '@/core/bench/make-safe';
 import { AsFoundStage } from '../as-found/as-found-stage';
 import type { StageProps } from '../../job-store/stage-props';
 import { CallStage } from '../call/call-stage';
-import { show } from '../../__tests__/show';
+import { show, fillField } from '../../__tests__/show';
 import { InspectionStage } from './inspection-stage';
 
 function props(state: Partial<JobState> = {}): {
@@ -61,11 +61,11 @@ it('warns before looking that the bank is charged, and after a find that mains s
 it('freezes alarm and slots before anything is reset', async () => {
   const { face, recorded, went } = props();
   show(<AsFoundStage {...face} />);
-  await userEvent.type(screen.getByLabelText('Active alarm'), 'P-LOSS');
+  await fillField(screen.getByLabelText('Active alarm'), 'P-LOSS');
   await userEvent.selectOptions(screen.getByLabelText('What kind is it?'), 'input phase loss');
-  await userEvent.type(screen.getByLabelText('Slot 1, code'), 'P-LOSS');
+  await fillField(screen.getByLabelText('Slot 1, code'), 'P-LOSS');
   await userEvent.click(screen.getByRole('button', { name: 'Another slot' }));
-  await userEvent.type(screen.getByLabelText('Slot 2, code'), 'U-LOW');
+  await fillField(screen.getByLabelText('Slot 2, code'), 'U-LOW');
   await userEvent.click(screen.getByRole('button', { name: 'Keep and look' }));
   expect(recorded).toEqual([
     [
@@ -93,7 +93,7 @@ it('takes the reason where nothing can be captured, and says why mains must not 
 it('takes the call with its danger signs', async () => {
   const { face, recorded, went } = props();
   show(<CallStage {...face} />);
-  await userEvent.type(screen.getByLabelText('What was it doing?'), 'hauling');
+  await fillField(screen.getByLabelText('What was it doing?'), 'hauling');
   await userEvent.click(screen.getByLabelText('a bang'));
   await userEvent.click(screen.getByLabelText('smoke'));
   await userEvent.click(screen.getByRole('button', { name: 'Keep and identify' }));

@@ -10,11 +10,11 @@ import {
   press,
   show,
   tick,
-  type,
   winchDrive,
   winchMotor,
   WithStore,
   type RecordedEntry,
+  fill,
 } from '../../__tests__/show';
 import { MotorAndCableStage } from './motor-and-cable-stage';
 
@@ -78,7 +78,7 @@ describe('with everything off', () => {
 
   it('corrects the insulation to 40 °C, holds until it was earthed, and draws it with the earlier test', async () => {
     await ready();
-    await type('After 1 minute', '40');
+    await fill('After 1 minute', '40');
     await press('Keep this test');
     // 40 MΩ at 20 °C: × e^(−1245 × (1/293 − 1/313)) = × 0.762.
     expect(await screen.findByText('30.49 MΩ')).toBeTruthy();
@@ -92,7 +92,7 @@ describe('with everything off', () => {
   it('a test that was made again no longer asks for earthing', async () => {
     await ready();
     for (const megohm of ['2', '400']) {
-      await type('After 1 minute', megohm);
+      await fill('After 1 minute', megohm);
       await press('Keep this test');
     }
     expect(await screen.findByText('Measured again since.')).toBeTruthy();
@@ -103,9 +103,9 @@ describe('with everything off', () => {
     const log = await ready();
     const keep = screen.getAllByRole('button', { name: 'Keep the three figures' })[0] as HTMLButtonElement;
     expect(keep.disabled).toBe(true);
-    await type('U to V', '1,21');
-    await type('V to W', '1.20');
-    await type('W to U', '1.22');
+    await fill('U to V', '1,21');
+    await fill('V to W', '1.20');
+    await fill('W to U', '1.22');
     await userEvent.click(keep);
     expect(await screen.findByText('0.83 % apart')).toBeTruthy();
     expect(log.at(-1)).toMatchObject(['motor.winding', { ohms: { uv: 1.21, vw: 1.2, wu: 1.22 } }]);
@@ -118,7 +118,7 @@ it('a server that does not answer is said, and tests can still be kept', async (
   await off();
   await press('All of it is off');
   expect(await screen.findByText(/earlier tests of this motor are not here/)).toBeTruthy();
-  await type('After 1 minute', '400');
+  await fill('After 1 minute', '400');
   await press('Keep this test');
   expect(await screen.findByText(/passes/)).toBeTruthy();
 });
@@ -130,7 +130,7 @@ it('unbalance is shown with what it costs a line-fed motor', async () => {
     ['Line to line 2', '404'],
     ['Line to line 3', '390'],
   ] as const)
-    await type(label, volts);
+    await fill(label, volts);
   await press('Keep the three figures');
   // Mean 398, most off by 8: 2.01 %.
   expect(await screen.findByText('2.01 %')).toBeTruthy();

@@ -2,7 +2,7 @@
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { Payload } from '@/core/logbook';
-import { show, typeOf } from '../../__tests__/show';
+import { show, typeOf, fillField } from '../../__tests__/show';
 import { DriveForm } from './drive-form';
 import { MotorForm } from './motor-form';
 import { numberFrom } from '../../kit/number-from';
@@ -30,8 +30,8 @@ describe('the drive’s label', () => {
     const kept: Payload<'identify.drive'>[] = [];
     show(<DriveForm drive={null} catalogue={[whimbrel]} keep={(d) => kept.push(d)} />);
     await userEvent.selectOptions(screen.getByLabelText('Type'), 'Whimbrel W4-15');
-    await userEvent.type(screen.getByLabelText('Serial number'), '40-1187');
-    await userEvent.type(screen.getByLabelText('Badge on the cover'), 'Quayline');
+    await fillField(screen.getByLabelText('Serial number'), '40-1187');
+    await fillField(screen.getByLabelText('Badge on the cover'), 'Quayline');
     await userEvent.click(screen.getByLabelText(/only similar/));
     await userEvent.click(screen.getByRole('button', { name: 'Keep drive label' }));
     await waitFor(() => expect(kept).toHaveLength(1));
@@ -53,9 +53,9 @@ describe('the drive’s label', () => {
     expect(await screen.findAllByText('Read it from the label')).toHaveLength(2);
     expect(screen.getByText('A figure above zero, like 15')).toBeTruthy();
     expect(kept).toEqual([]);
-    await userEvent.type(screen.getByLabelText('Maker'), 'Sandpiper');
-    await userEvent.type(screen.getByLabelText('Type code'), 'S-11');
-    await userEvent.type(screen.getByLabelText('Rated output'), '11,5');
+    await fillField(screen.getByLabelText('Maker'), 'Sandpiper');
+    await fillField(screen.getByLabelText('Type code'), 'S-11');
+    await fillField(screen.getByLabelText('Rated output'), '11,5');
     await userEvent.click(screen.getByRole('button', { name: 'Keep drive label' }));
     await waitFor(() => expect(kept).toHaveLength(1));
     expect(kept[0]).toMatchObject({
@@ -70,8 +70,7 @@ describe('the drive’s label', () => {
 
 describe('the motor’s plate', () => {
   const fill = async (values: Record<string, string>) => {
-    for (const [label, value] of Object.entries(values))
-      await userEvent.type(screen.getByLabelText(label), value);
+    for (const [label, value] of Object.entries(values)) await fillField(screen.getByLabelText(label), value);
   };
 
   it('says what is missing, and keeps what was typed', async () => {

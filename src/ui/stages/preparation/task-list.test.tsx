@@ -2,7 +2,7 @@
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
-import { show, tick } from '../../__tests__/show';
+import { show, tick, fillField } from '../../__tests__/show';
 import { TaskList, tasksOf, typedTaskOf, type TypedTask } from './task-list';
 
 const lift: TypedTask = {
@@ -43,7 +43,7 @@ const open = (begun: readonly TypedTask[] = [label, lift]) => {
 };
 const retype = async (field: string, text: string) => {
   await userEvent.clear(screen.getByLabelText(field));
-  if (text !== '') await userEvent.type(screen.getByLabelText(field), text);
+  if (text !== '') await fillField(screen.getByLabelText(field), text);
 };
 
 test.each([

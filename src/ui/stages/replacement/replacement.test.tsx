@@ -18,10 +18,11 @@ import {
   press,
   show,
   tick,
-  type,
   typeOf,
   WithStore,
   type RecordedEntry,
+  fill,
+  fillField,
 } from '../../__tests__/show';
 import { OutAndIn } from './out-and-in';
 import { TickWires } from './tick-wires';
@@ -112,12 +113,12 @@ describe('the wire list', () => {
   it('a new wire takes its role from its terminal until somebody chooses another one', async () => {
     const { log } = wireList();
     await press('Add a wire');
-    await type('Old terminal', 'CM');
+    await fill('Old terminal', 'CM');
     const role = screen.getByLabelText('It is') as HTMLSelectElement;
     expect(role.value).toBe('digital-common');
     await userEvent.selectOptions(role, 'plus24');
     await userEvent.clear(screen.getByLabelText('Old terminal'));
-    await type('Old terminal', 'PV');
+    await fill('Old terminal', 'PV');
     expect(role.value).toBe('plus24');
     await press('Keep this wire');
     expect(last(log)).toMatchObject(['wire.noted', { number: 22, from: 'PV', role: 'plus24', later: false }]);
@@ -126,10 +127,10 @@ describe('the wire list', () => {
   it('for a quick note a terminal and a ferrule are enough, one wire after the other', async () => {
     const { log } = wireList();
     await press('Note in haste');
-    await type('Old terminal', '30B');
-    await type('Ferrule', '303');
+    await fill('Old terminal', '30B');
+    await fill('Ferrule', '303');
     await press('Keep, next wire');
-    await type('Old terminal', 'FM');
+    await fill('Old terminal', 'FM');
     await press('Keep, next wire');
     expect(
       log.map((l) => [(l[1] as Payload<'wire.noted'>).number, (l[1] as Payload<'wire.noted'>).later]),
@@ -143,8 +144,8 @@ describe('the wire list', () => {
   it('what cannot be read is not kept, and nothing typed is lost', async () => {
     wireList();
     await press('Add a wire');
-    await type('Volts seen', 'some');
-    await type('Ferrule', '9');
+    await fill('Volts seen', 'some');
+    await fill('Ferrule', '9');
     const keep = screen.getByRole('button', { name: 'Keep this wire' }) as HTMLButtonElement;
     expect(keep.disabled).toBe(true);
     expect((screen.getByLabelText('Ferrule') as HTMLInputElement).value).toBe('9');
@@ -161,7 +162,7 @@ describe('the wire list', () => {
     await userEvent.selectOptions(screen.getByLabelText('Goes to'), '');
     await press('Back to the proposal');
     expect(last(log)).toMatchObject(['wire.chosen', { back: true }]);
-    await type('Reason', 'dead core');
+    await fill('Reason', 'dead core');
     await press('Take it on as unknown');
     expect(last(log)).toMatchObject(['wire.accepted', { reason: 'dead core' }]);
     expect(screen.queryByText(/nobody knows what it is/)).toBeNull();
@@ -245,8 +246,8 @@ describe('the decision', () => {
     const table = () => screen.getByRole('status', { name: 'Expected cost' }).textContent ?? '';
     expect(table()).toContain('Not possible: no longer made');
     const repair = within(screen.getByRole('group', { name: 'Repair it' }));
-    await userEvent.type(repair.getByLabelText('Parts'), '100 to 200');
-    await userEvent.type(repair.getByLabelText('Work'), 'x');
+    await fillField(repair.getByLabelText('Parts'), '100 to 200');
+    await fillField(repair.getByLabelText('Work'), 'x');
     expect(screen.getByText('A figure cannot be read: the table waits for it.')).toBeTruthy();
     await userEvent.clear(repair.getByLabelText('Work'));
     await press('Keep the figures');
@@ -270,9 +271,9 @@ describe('the decision', () => {
     await userEvent.selectOptions(screen.getByRole('combobox', { name: 'Goes in' }), 'other');
     const keep = () => screen.getByRole('button', { name: 'Keep both units' }) as HTMLButtonElement;
     expect(keep().disabled).toBe(true);
-    await type('Maker', 'Curlew');
-    await type('Type', 'C9');
-    await type('Rated amps', '20');
+    await fill('Maker', 'Curlew');
+    await fill('Type', 'C9');
+    await fill('Rated amps', '20');
     await userEvent.click(keep());
     expect(last(log)).toMatchObject([
       'swap.units',
@@ -290,10 +291,10 @@ describe('the machine goes back', () => {
     ];
     const { log } = faced((p) => <HandOverPanel {...p} />, [...both, ...told]);
     const sign = () => screen.getByRole('button', { name: 'Sign as Ines Tarrow' }) as HTMLButtonElement;
-    await type('Who takes it over', 'ines tarrow');
+    await fill('Who takes it over', 'ines tarrow');
     expect(screen.getByText('The second name is somebody else')).toBeTruthy();
     await userEvent.clear(screen.getByLabelText('Who takes it over'));
-    await type('Who takes it over', 'Jory Pell');
+    await fill('Who takes it over', 'Jory Pell');
     expect(sign().disabled).toBe(true);
     for (const box of screen.getAllByRole('checkbox')) await userEvent.click(box);
     await userEvent.click(sign());

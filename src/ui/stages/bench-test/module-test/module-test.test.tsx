@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { choose, press, show, type, WithStore, type RecordedEntry } from '../../../__tests__/show';
+import { choose, press, show, WithStore, type RecordedEntry, fill } from '../../../__tests__/show';
 import { ModuleTest } from './module-test';
 
 const open = (log: RecordedEntry[] = []) => {
@@ -10,7 +10,7 @@ const open = (log: RecordedEntry[] = []) => {
 };
 const begin = async (name?: string) => {
   const log = open();
-  if (name !== undefined) await type('Which one', name);
+  if (name !== undefined) await fill('Which one', name);
   await press('Begin');
   return log;
 };
@@ -47,9 +47,9 @@ describe('diode and gate readings', () => {
     const log = await begin('Q1');
     await prove();
     await userEvent.click(screen.getByText('diode and gate readings'));
-    if (forward !== '') await type('Red on E, black on C', forward);
-    if (reverse !== '') await type('Red on C, black on E', reverse);
-    if (gate !== '') await type('Gate to emitter', gate);
+    if (forward !== '') await fill('Red on E, black on C', forward);
+    if (reverse !== '') await fill('Red on C, black on E', reverse);
+    if (gate !== '') await fill('Gate to emitter', gate);
     await press('Keep these');
     return log.slice(2).map(([kind, payload]) => ({ kind, ...payload }));
   };

@@ -11,13 +11,14 @@ import {
   press,
   show,
   tick,
-  type,
   typeOf,
   winchDrive,
   winchMotor,
   WithStore,
   type SentRequest,
   type RecordedEntry,
+  fill,
+  fillField,
 } from '../../../__tests__/show';
 import { ParameterSetsPanel } from './parameter-sets-panel';
 
@@ -132,7 +133,7 @@ describe('a set', () => {
     await panel([read, kept], log);
     await press('Mark as good');
     expect((screen.getByRole('button', { name: 'Mark' }) as HTMLButtonElement).disabled).toBe(true);
-    await type(/Why is it/, 'ran a week');
+    await fill(/Why is it/, 'ran a week');
     await press('Mark');
     expect(log.at(-1)).toMatchObject(['set.good', { why: 'ran a week' }]);
     expect(screen.getByText(/The one to go back to: ran a week/)).toBeTruthy();
@@ -247,13 +248,13 @@ describe('by hand', () => {
     server();
     await panel([read]);
     await openTab('By hand');
-    await type(/What it does/, 'reverse');
+    await fill(/What it does/, 'reverse');
     expect(screen.getAllByRole('row')[1]?.textContent).toContain('2-06 Reverse');
     await userEvent.clear(screen.getByLabelText(/What it does/));
-    await type(/What it does/, '3-7');
+    await fill(/What it does/, '3-7');
     expect(screen.getAllByRole('row')[1]?.textContent).toContain('3-07 Stop by');
     await userEvent.clear(screen.getByLabelText(/What it does/));
-    await type(/What it does/, 'qqqq');
+    await fill(/What it does/, 'qqqq');
     expect(screen.getByText(/Nothing of this type is called so/)).toBeTruthy();
   });
 
@@ -308,7 +309,7 @@ describe('bringing in', () => {
     await press('Add 3-01 Acceleration');
     const field = screen.getByLabelText('Numbers and values') as HTMLTextAreaElement;
     expect(field.value).toBe('3-01\t');
-    await userEvent.type(field, '12');
+    await fillField(field, '12');
     expect(screen.getByText('1 values of 1 lines are taken.')).toBeTruthy();
     await userEvent.clear(field);
     await userEvent.click(field);
@@ -336,12 +337,12 @@ describe('the keypad of the rig', () => {
       { cap: 'P', held: false },
       { cap: '▲', held: true, ticks: 10 },
     ]);
-    await type('Keys of a sheet', 'P what ever');
+    await fill('Keys of a sheet', 'P what ever');
     await press('Press them all');
     expect(screen.getByRole('alert').textContent).toContain('no key');
     expect(pressed).toHaveLength(2);
     await userEvent.clear(screen.getByLabelText('Keys of a sheet'));
-    await type('Keys of a sheet', 'P ×2, hold ▲ 1.2 s');
+    await fill('Keys of a sheet', 'P ×2, hold ▲ 1.2 s');
     await press('Press them all');
     expect(pressed.slice(2)).toEqual([
       { cap: 'P', held: false },

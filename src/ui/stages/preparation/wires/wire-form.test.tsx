@@ -4,7 +4,7 @@ import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { Payload } from '@/core/logbook';
 import type { RecordedWire, UnitTerminal, WireRole } from '@/core/replacement/wires';
-import { press, show, tick, type } from '../../../__tests__/show';
+import { press, show, tick, type, fill, fillField } from '../../../__tests__/show';
 import { WireForm } from './wire-form';
 
 const terminal = (mark: string, role: WireRole): UnitTerminal => ({
@@ -44,8 +44,8 @@ const button = (name: string) => screen.getByRole('button', { name });
 
 test('noted quickly, a wire has its terminal, its ferrule and what the terminal does, and more to come', async () => {
   const kept = shown(null, true);
-  await type('Old terminal', 'X2');
-  await type('Ferrule', ' 108 ');
+  await fill('Old terminal', 'X2');
+  await fill('Ferrule', ' 108 ');
   await press('Keep, next wire');
   await waitFor(() => expect(kept).toHaveLength(1));
   expect(kept[0]).toMatchObject({
@@ -58,11 +58,11 @@ test('the role follows the terminal until somebody chose another one', async () 
   const from = screen.getByLabelText('Old terminal');
   const role = screen.getByLabelText('It is');
   await userEvent.clear(from);
-  await userEvent.type(from, 'X2');
+  await fillField(from, 'X2');
   expect(role).toHaveValue('in:reverse');
   await userEvent.selectOptions(role, 'goes nowhere');
   await userEvent.clear(from);
-  await userEvent.type(from, 'X1');
+  await fillField(from, 'X1');
   expect(role).toHaveValue('none');
   await press('Keep this wire');
   await waitFor(() => expect(kept[0]).toMatchObject({ from: 'X1', role: 'none', later: false }));
@@ -80,8 +80,8 @@ test('what the drawing says opens with the terminal it has, and counts only whil
 test('another machine on the signal is kept with what it does meanwhile', async () => {
   const kept = shown(wire);
   expect(screen.queryByLabelText('What that machine does meanwhile')).toBeNull();
-  await type('Another machine on the same signal', 'Grading drum');
-  await type('What that machine does meanwhile', 'runs by hand');
+  await fill('Another machine on the same signal', 'Grading drum');
+  await fill('What that machine does meanwhile', 'runs by hand');
   await tick('Still more to come');
   await press('Keep this wire');
   await waitFor(() =>
@@ -109,7 +109,7 @@ test.each([
 ])('%s as “%s” holds the button', async (label, text, problem) => {
   const kept = shown(wire);
   await userEvent.clear(screen.getByLabelText(label));
-  await type(label, text);
+  await fill(label, text);
   expect(await screen.findByText(problem)).toBeVisible();
   expect(button('Keep this wire')).toBeDisabled();
   await type('Ferrule', '{Enter}');
