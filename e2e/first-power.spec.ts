@@ -57,6 +57,8 @@ const conclusion = (page: Page) => page.getByRole('status', { name: 'Conclusion'
 
 test('planned, printed, and not switched on by an apprentice', async ({ page }) => {
   const errors = watchConsole(page);
+  await visit(page, stageOf(southWinch));
+  await picture(page, 'first-power');
   const job = await copyOf(page.request, southWinch);
   await visit(page, stageOf(job));
   await expect(
@@ -80,7 +82,6 @@ test('planned, printed, and not switched on by an apprentice', async ({ page }) 
   expect(pdf).toMatch(/Switch off at once when/);
   expect(pdf).toMatch(/earthed\s+clip\s+on\s+a\s+power\s+terminal\s+shorts/);
   await page.evaluate(() => window.scrollTo(0, 0));
-  await picture(page, 'first-power');
   await choosePerson(page, pipId);
   const posted = await page.request.post(`/api/v1/jobs/${job}/entries`, {
     data: { entries: [entry(job, 'power.on', { through: 'lamps' })] },

@@ -1,6 +1,6 @@
 /**
  * Reading arrays by number. The compiler cannot know that an index is inside an array, so each read
- * says how it is answered for. Rows are multiplied and added by `rowTimes` and `addScaled`: an inner loop that
+ * says how it is answered for. Rows are multiplied and added by `rowTimes`, `matrixTimes` and `addScaled`: an inner loop that
  * reads through a function took a sixth longer (measured on the waveform engine). Single values in a
  * kernel that computes its own indices are read with `valueAt` and its kin, which check nothing and give
  * `undefined`, and so NaN in the next sum, where an index is wrong; one function for each kind of array
@@ -15,6 +15,41 @@ export function rowTimes(rows: Float64Array, from: number, vector: Float64Array,
   let sum = 0;
   for (let j = 0; j < count; j += 1) sum += (rows[from + j] as number) * (vector[j] as number);
   return sum;
+}
+
+/** `matrix`·`vector` into another vector: its first `count` rows of `width`. The loop is written out: a call a row is felt. */
+export function matrixTimes(
+  matrix: Float64Array,
+  vector: Float64Array,
+  into: Float64Array,
+  count: number,
+  width: number,
+): void {
+  let from = 0;
+  for (let i = 0; i < count; i += 1) {
+    let sum = 0;
+    for (let j = 0; j < width; j += 1) sum += (matrix[from + j] as number) * (vector[j] as number);
+    into[i] = sum;
+    from += width;
+  }
+}
+
+/** Is every one of the first `count` values of `matrix`·`vector` at `least` or above? It stops at the first that is not. */
+export function allAtLeast(
+  matrix: Float64Array,
+  vector: Float64Array,
+  least: number,
+  count: number,
+  width: number,
+): boolean {
+  let from = 0;
+  for (let i = 0; i < count; i += 1) {
+    let sum = 0;
+    for (let j = 0; j < width; j += 1) sum += (matrix[from + j] as number) * (vector[j] as number);
+    if (sum < least) return false;
+    from += width;
+  }
+  return true;
 }
 
 /** Adds `factor`·`from[start + j]` to `into[at + j]`, for the first `count`: a row of a matrix onto another. */

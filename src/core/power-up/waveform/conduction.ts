@@ -1,4 +1,4 @@
-import { item, rowTimes } from '../../numerics/arrays';
+import { allAtLeast, item, rowTimes } from '../../numerics/arrays';
 import type { WaveCase } from './case';
 import { stepMatrices } from './exponential';
 import { legStates, SIN, type LegState, type SwitchedNetwork } from './network';
@@ -17,15 +17,8 @@ const roundsTogether = 8;
 export type Gate = 'none' | 'hi' | 'lo';
 
 /** Does everything that is watched in a pattern stay above zero? */
-export function holds({ topology: { watch }, watched }: Pattern, z: Float64Array): boolean {
-  const width = z.length;
-  let p = 0;
-  for (let i = 0; i < watched; i += 1) {
-    if (rowTimes(watch, p, z, width) < -slack) return false;
-    p += width;
-  }
-  return true;
-}
+export const holds = ({ topology: { watch }, watched }: Pattern, z: Float64Array): boolean =>
+  allAtLeast(watch, z, -slack, watched, z.length);
 
 const gateCode: Readonly<Record<Gate, LegState>> = {
   none: legStates.none,

@@ -1,7 +1,7 @@
-import { valueAt } from '../../numerics/arrays';
+import { matrixTimes, valueAt } from '../../numerics/arrays';
 import type { WaveCase } from './case';
 import { conductionOf, holds, type Gate } from './conduction';
-import { levelTo, movingState, stepInto } from './moving-state';
+import { levelTo, movingState } from './moving-state';
 import { LOAD, networkFor } from './network';
 import { longestLevel, samplesPerPeriod, ticksPerSample } from './timing';
 
@@ -59,10 +59,11 @@ export function engineFor(given: WaveCase, driven: boolean): Engine {
   /** Straight to a time with what conducts now; false, and nothing moved, where that does not hold at its end. */
   function stretch(to: number): boolean {
     state.mark();
-    while (state.ticks() < to) {
-      const level = levelTo(to - state.ticks());
+    for (let at = state.ticks(); at < to;) {
+      const level = levelTo(to - at);
       state.tried(pattern.steps, level);
       take(level);
+      at += 1 << level;
     }
     if (holds(pattern, state.now())) return true;
     state.back();
@@ -72,10 +73,13 @@ export function engineFor(given: WaveCase, driven: boolean): Engine {
   /** To just after the first change of what conducts, at most to a time. */
   function toEvent(to: number, blind: number): void {
     let level = longestLevel;
-    while (state.ticks() < to && level >= 0) {
-      level = Math.min(level, levelTo(to - state.ticks()));
-      if (holds(pattern, state.tried(pattern.steps, level))) take(level);
-      else if (level > blind) level -= 1;
+    let at = state.ticks();
+    while (at < to && level >= 0) {
+      level = Math.min(level, levelTo(to - at));
+      if (holds(pattern, state.tried(pattern.steps, level))) {
+        take(level);
+        at += 1 << level;
+      } else if (level > blind) level -= 1;
       else return take(level);
     }
   }
@@ -111,9 +115,9 @@ export function engineFor(given: WaveCase, driven: boolean): Engine {
       settle();
     },
     advance,
-    read: (into, count) => stepInto(pattern.topology.outputs, state.now(), into, count, width),
+    read: (into, count) => matrixTimes(pattern.topology.outputs, state.now(), into, count, width),
     busVolts: () => {
-      stepInto(pattern.topology.outputs, state.now(), bus, 1, width);
+      matrixTimes(pattern.topology.outputs, state.now(), bus, 1, width);
       return valueAt(bus, 0);
     },
     listen: (start, end) => {

@@ -1,3 +1,4 @@
+import { numberAt } from '../../numerics/arrays';
 import type { Inverter } from './case';
 import type { Gate } from './conduction';
 
@@ -8,23 +9,26 @@ export interface GateEdge {
   gate: Gate;
 }
 
-/** What the three legs are asked for at a time, −1 … 1 (beyond: overmodulated). */
-export function references({ mode, m, f1 }: Inverter, t: number): [number, number, number] {
+/** How far each leg's reference is behind the first one's, rad. */
+const behind = [0, (-2 * Math.PI) / 3, (2 * Math.PI) / 3] as const;
+
+/** What a leg (0, 1, 2) is asked for at a time, −1 … 1 (beyond: overmodulated). */
+function referenceOf({ mode, m, f1 }: Inverter, leg: number, t: number): number {
   const angle = 2 * Math.PI * f1 * t;
+  if (mode === 'spwm') return m * Math.sin(angle + numberAt(behind, leg));
   const a = m * Math.sin(angle);
-  const b = m * Math.sin(angle - (2 * Math.PI) / 3);
-  const c = m * Math.sin(angle + (2 * Math.PI) / 3);
-  if (mode === 'spwm') return [a, b, c];
+  const b = m * Math.sin(angle + behind[1]);
+  const c = m * Math.sin(angle + behind[2]);
   // Centred in the band, which is what space vectors with evenly shared zero states come to.
   const middle = (Math.max(a, b, c) + Math.min(a, b, c)) / 2;
-  return [a - middle, b - middle, c - middle];
+  return (leg === 0 ? a : leg === 1 ? b : c) - middle;
 }
 
 /** Where a leg's reference meets the triangle in the half period that begins at `from`. */
 function crossing(inverter: Inverter, leg: number, from: number, half: number, rising: boolean): number {
   let t = from + half / 2;
   for (let i = 0; i < 30; i += 1) {
-    const r = Math.max(-1, Math.min(1, references(inverter, t)[leg] ?? 0));
+    const r = Math.max(-1, Math.min(1, referenceOf(inverter, leg, t)));
     const better = from + (half * (rising ? 1 + r : 1 - r)) / 2;
     if (Math.abs(better - t) < 1e-7 * half) return better;
     t = better;
@@ -42,7 +46,7 @@ export function gateEdges(inverter: Inverter, until_s: number, ticksPerSecond: n
   const dead = toTick(inverter.deadTime);
   const edges: GateEdge[] = [];
   for (let leg = 0; leg < 3; leg += 1) {
-    let high = (references(inverter, 0)[leg] ?? 0) > -1;
+    let high = referenceOf(inverter, leg, 0) > -1;
     edges.push({ tick: 0, leg, gate: high ? 'hi' : 'lo' });
     let pending: GateEdge | null = null;
     for (let k = 0; k * half < until_s; k += 1) {

@@ -1,4 +1,4 @@
-import { item, rowTimes, valueAt } from '../../numerics/arrays';
+import { item, matrixTimes, valueAt } from '../../numerics/arrays';
 import type { StepMatrices } from './exponential';
 import { LOAD, ONE, SIN, type SwitchedNetwork } from './network';
 import { longestLevel } from './timing';
@@ -10,21 +10,6 @@ const turnsOf = (omegas: readonly number[], ticksPerSecond: number): Float64Arra
       omegas.flatMap((w) => [Math.cos, Math.sin].map((f) => f((w * 2 ** k) / ticksPerSecond))),
     ),
   );
-
-/** `rows`·z, the first `count` of them. Apart from the state, so that nothing in the loop can change under it. */
-export function stepInto(
-  rows: Float64Array,
-  z: Float64Array,
-  into: Float64Array,
-  count: number,
-  width: number,
-): void {
-  let p = 0;
-  for (let i = 0; i < count; i += 1) {
-    into[i] = rowTimes(rows, p, z, width);
-    p += width;
-  }
-}
 
 /** The states and sources of a circuit, and their time. Steps are tried before they are taken. */
 export interface MovingState {
@@ -64,7 +49,7 @@ export function movingState(
     ticks: () => valueAt(clock, 0),
     tried: (steps, level) => {
       const turn = item(turns, level);
-      stepInto(item(steps.byLevel, level), z, next, n, n + m);
+      matrixTimes(item(steps.byLevel, level), z, next, n, n + m);
       next[n + ONE] = 1;
       next[n + LOAD] = valueAt(z, n + LOAD);
       for (let i = 0; i < omegas.length; i += 1) {
