@@ -1,6 +1,5 @@
 import * as z from 'zod';
-import { anyFigure, orNone, unread } from '../../kit/form-figures';
-import { figureFrom } from '../../kit/number-from';
+import { anyFigure, orNone, unread, zeroOrMore } from '../../kit/form-figures';
 
 /** One figure of a meter; `key` is the figure's name in a computed wave. */
 export interface MeterField {
@@ -46,11 +45,8 @@ export const meterFields = (phases: 1 | 3, meter: Meter): readonly MeterField[] 
   ...outFields,
 ];
 
-const mostFigure = 1e5;
-const meterFigure = (text: string): number | null => {
-  const value = figureFrom(text);
-  return value === null || value < 0 || value > mostFigure ? null : value;
-};
+const mostFigure = 100_000;
+const meterFigure = zeroOrMore.pipe(z.number().max(mostFigure, `At most ${mostFigure}`));
 
 /** The form as it is typed. */
 export interface MeasuredTyped {
@@ -78,7 +74,9 @@ export const measuredSchema = (phases: 1 | 3): z.ZodType<MeasuredRead, MeasuredT
       for (const { key } of shown) {
         const text = texts[key] ?? '';
         if (text.trim() === '') continue;
-        figures[key] = meterFigure(text) ?? unread(context, 'A figure, zero or above', ['figures', key]);
+        const { data, error } = meterFigure.safeParse(text);
+        if (error === undefined) figures[key] = data;
+        else unread(context, error.issues[0]?.message ?? 'Not read', ['figures', key]);
       }
       return Object.keys(figures).length === 0
         ? unread(context, 'One figure at least', ['figures', shown[0]?.key ?? ''])
