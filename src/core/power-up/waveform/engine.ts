@@ -58,8 +58,16 @@ export function engineFor(given: WaveCase, driven: boolean): Engine {
 
   /** Straight to a time with what conducts now; false, and nothing moved, where that does not hold at its end. */
   function stretch(to: number): boolean {
+    const from = state.ticks();
+    const whole = levelTo(to - from);
+    // A single step is tried before it is taken: nothing to go back to.
+    if (to - from === 1 << whole) {
+      const stays = holds(pattern, state.tried(pattern.steps, whole));
+      if (stays) take(whole);
+      return stays;
+    }
     state.mark();
-    for (let at = state.ticks(); at < to;) {
+    for (let at = from; at < to;) {
       const level = levelTo(to - at);
       state.tried(pattern.steps, level);
       take(level);
