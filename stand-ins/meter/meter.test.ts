@@ -2,7 +2,7 @@ import { connect, type Socket } from 'node:net';
 import { createInterface } from 'node:readline';
 import { reduceMeterLine, listening, type Heard } from '@/core/bench/meter-stream';
 import { commonMeter, stage } from '@/core/equipment/power-stage';
-import { soundBand } from '@/core/bench/static-diagnosis';
+import { normalRange } from '@/core/bench/static-diagnosis';
 import { startMeter } from './server';
 import { meterDisplay, meterLine, type BenchUnit } from './unit';
 
@@ -22,8 +22,8 @@ const over = (
 describe('the unit under the simulated meter', () => {
   it('shows a junction at once and overload with the leads in the air', () => {
     const [volts] = over({ red: 'L1', black: 'DC+' }, 1);
-    expect(volts).toBeGreaterThan(soundBand.rectifier[0]);
-    expect(volts).toBeLessThan(soundBand.rectifier[1]);
+    expect(volts).toBeGreaterThan(normalRange.rectifier[0]);
+    expect(volts).toBeLessThan(normalRange.rectifier[1]);
     expect(meterDisplay(unit, null, commonMeter, 0.2).volts).toBeNull();
   });
 

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { controlShape } from '../equipment/catalogue/schema';
 import { valuesSchema } from '../equipment/drive-words/schema';
-import { screwSchema } from '../equipment/power-stage/schema';
+import { markedTerminalSchema } from '../equipment/power-stage/schema';
 import { wireMap, type WiredUnit } from '../replacement/wires';
 import { roleSchema } from '../replacement/wires/schema';
 import { verb } from './verb';
@@ -13,7 +13,7 @@ const mark = z.string().min(1).max(12);
 
 /** A unit: its power strip, parts of its type's control.json, and its values (those it will have, of the next one). */
 const unit = z.strictObject({
-  strip: z.array(screwSchema).max(30),
+  strip: z.array(markedTerminalSchema).max(30),
   control: controlShape.pick({
     inputs: true,
     analogInputs: true,

@@ -19,7 +19,7 @@ type Outcome =
 /** One reading of the text. */
 export type ReadingLine = { line: number; given: string } & Outcome;
 
-/** A terminal and the letters on its screw. */
+/** A terminal and the marking on it. */
 export interface Named {
   mark: string;
   terminal: string;
@@ -35,7 +35,7 @@ const shape =
 
 const plain = (text: string): string => text.replace(/[−–—]/g, '-').replace(/\s+/g, '').toUpperCase();
 
-/** Which terminals a name can mean: by the mark of a screw or by its neutral name. */
+/** Which terminals a name can mean: by its marking or by its neutral name. */
 function meanings(strip: readonly Named[]): (name: string) => Terminal[] {
   const known = strip.flatMap(({ mark, terminal }) => {
     const found = terminals.find((t) => t === terminal);
@@ -78,14 +78,14 @@ export function readReadings(
     return left > 0;
   };
   const marks = strip.flatMap((s) => (isTerminal(s.terminal) ? [s.mark] : [])).join(', ');
-  const screw = (name: string): Terminal | string => {
+  const terminalOf = (name: string): Terminal | string => {
     const [one, other] = meant(name);
     const called = `“${name.trim().slice(0, 24)}”`;
     if (one === undefined) return `${called} is no screw of this drive: it has ${marks}.`;
     return other === undefined ? one : `${called} means two screws here, ${one} and ${other}: say which.`;
   };
   const read = (redName: string, blackName: string, value: string): Outcome => {
-    const [red, black] = [screw(redName), screw(blackName)];
+    const [red, black] = [terminalOf(redName), terminalOf(blackName)];
     if (!isTerminal(red)) return { kind: 'unreadable', why: red };
     if (!isTerminal(black)) return { kind: 'unreadable', why: black };
     if (red === black) return { kind: 'unreadable', why: 'Both leads are on one screw.' };

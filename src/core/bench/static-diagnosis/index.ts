@@ -18,7 +18,7 @@ export type {
 } from './diagnosis';
 export { prepare, tablesFor } from './hypotheses';
 export { directBand, directJunction } from './junctions';
-export { soundBand } from './model';
+export { normalRange } from './model';
 export type { RawReading } from './observations';
 export type { Tables } from './tables';
 export {

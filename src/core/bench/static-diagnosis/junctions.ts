@@ -1,5 +1,5 @@
 import { familyOf, type Position, type Probe, type Terminal } from '../../equipment/power-stage';
-import { soundBand } from './model';
+import { normalRange } from './model';
 
 const isPhase = (t: Terminal) => t === 'U' || t === 'V' || t === 'W';
 const isLine = (t: Terminal) => t === 'L1' || t === 'L2' || t === 'L3';
@@ -20,5 +20,5 @@ export function directJunction(probe: Probe): Position | null {
 export function directBand(probe: Probe): readonly [number, number] | null {
   const position = directJunction(probe);
   const family = position === null ? null : familyOf(position);
-  return family === null ? null : soundBand[family];
+  return family === null ? null : normalRange[family];
 }

@@ -25,7 +25,7 @@ export const model = {
   deviceFreedom: 6,
   /** Contact, reading and rounding of one figure, V. */
   reading_V: 0.0025,
-  /** A figure written down wrong, or a lead on the wrong screw. */
+  /** A figure written down wrong, or a lead on the wrong terminal. */
   slip: 0.002,
   /** A slip may show anything in this range, V. */
   slipRange_V: 2,
@@ -109,7 +109,7 @@ export const together = {
  * The bands a sound drop lies in, V (common practice, no source). They guide the eye; the
  * judgement compares peers and solves the network.
  */
-export const soundBand = {
+export const normalRange = {
   rectifier: [0.35, 0.6],
   freewheel: [0.3, 0.55],
   brake: [0.35, 0.65],

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { screwSchema, stageSchema as wholeStageSchema } from '../power-stage/schema';
+import { markedTerminalSchema, stageSchema as wholeStageSchema } from '../power-stage/schema';
 
 export { checkFile, type FileProblem } from './check-file';
 export { controlSchema } from './control-schema';
@@ -34,7 +34,7 @@ export const driveTypeSchema = z.strictObject({
     .min(1),
   stage: wholeStageSchema.omit({ capacitance_uF: true, bleederOhm: true }),
   /** The power strip in the order of its screws, with the letters on the plate. */
-  strip: z.array(screwSchema).min(4),
+  strip: z.array(markedTerminalSchema).min(4),
 });
 
 /** Both files as JSON Schema, for editors; what depends on several places of the file is checked separately. */

@@ -20,8 +20,8 @@ export const stageSchema = z.strictObject({
 /** A terminal at the border. */
 export const terminalSchema = z.enum(terminals);
 
-/** One screw of the power strip: the letters on its plate and what it is. */
-export const screwSchema = z.strictObject({
+/** One terminal of the power strip: its marking on the plate and what it is. */
+export const markedTerminalSchema = z.strictObject({
   mark: z.string().trim().min(1).max(12),
   terminal: z.enum([...terminals, 'PE']),
 });

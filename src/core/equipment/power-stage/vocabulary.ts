@@ -36,8 +36,8 @@ export const terminals = ['L1', 'L2', 'L3', 'U', 'V', 'W', 'BR', 'DC+', 'DC-', '
 /** A terminal that a lead can reach. */
 export type Terminal = (typeof terminals)[number];
 
-/** One screw of the power strip: the letters on its plate and what it is. */
-export interface Screw {
+/** One terminal of the power strip: its marking on the plate and what it is. */
+export interface MarkedTerminal {
   mark: string;
   terminal: Terminal | 'PE';
 }

@@ -4,7 +4,7 @@ import { contacts, type Contact, type WireRole, type UnitTerminal, type WiredUni
 import type { EntryChange, Wire } from './wire';
 import { outputConcept, inputSignalConcept, inputConcept } from '../../equipment/concepts';
 
-/** Wires that must go to one place together: all on one screw that do one thing, or those of one relay. */
+/** Wires that must go to one place together: all on one terminal that do one thing, or those of one relay. */
 export interface Node {
   wires: Wire[];
   kind: 'digital' | 'analog-in' | 'relay';

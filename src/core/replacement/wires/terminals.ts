@@ -70,7 +70,7 @@ export type Electrical =
   | 'safe'
   | 'option';
 
-/** A screw of a unit. */
+/** A terminal of a unit. */
 export interface UnitTerminal {
   mark: string;
   electrical: Electrical;

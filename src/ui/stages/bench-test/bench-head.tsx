@@ -1,4 +1,4 @@
-import type { Screw } from '@/core/equipment/power-stage';
+import type { MarkedTerminal } from '@/core/equipment/power-stage';
 import type { BenchLock, KeptReading, SafetyState, StageId } from '@/core/logbook';
 import { Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
@@ -21,7 +21,7 @@ export function BenchHead({
 }: {
   steps: GuidedSteps;
   last: KeptReading | undefined;
-  strip: readonly Screw[];
+  strip: readonly MarkedTerminal[];
 }) {
   const { step, guided, index, plan, purpose } = steps;
   return (

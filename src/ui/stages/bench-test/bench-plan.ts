@@ -9,7 +9,7 @@ import {
   type Probe,
   type Stage,
   type Terminal,
-  type Screw,
+  type MarkedTerminal,
 } from '@/core/equipment/power-stage';
 
 export interface PlanRow {
@@ -114,7 +114,7 @@ export function stepTitle(step: PlannedProbe): string {
 export function leadWords(
   step: Probe,
   before: Probe | null,
-  strip: readonly Screw[],
+  strip: readonly MarkedTerminal[],
 ): { lead: string; verb: string; mark: string; terminal: Terminal }[] {
   const markOf = (t: Terminal): string => strip.find((s) => s.terminal === t)?.mark ?? t;
   const say = (lead: 'Red' | 'Black', terminal: Terminal, last: Terminal | undefined) => ({

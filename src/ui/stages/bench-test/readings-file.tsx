@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import { countOf, type KeptReading } from '@/core/logbook';
-import { commonMeter, type Screw, type Stage } from '@/core/equipment/power-stage';
+import { commonMeter, type MarkedTerminal, type Stage } from '@/core/equipment/power-stage';
 import {
   asCase,
   asCsv,
@@ -56,7 +56,7 @@ export function ReadingsFile({
 }: {
   jobId: string;
   stage: Stage;
-  strip: readonly Screw[];
+  strip: readonly MarkedTerminal[];
   readings: readonly KeptReading[];
   /** Why nothing may be kept now, or null. */
   locked: string | null;

@@ -2,7 +2,7 @@ import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import * as z from 'zod';
 import { stripFor } from '@/core/equipment/catalogue';
-import { stageWords, type Stage, type Screw } from '@/core/equipment/power-stage';
+import { stageWords, type Stage, type MarkedTerminal } from '@/core/equipment/power-stage';
 import { Primary, Secondary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
 import { Choice, Field, optionsOf } from '../../kit/field';
@@ -26,8 +26,8 @@ export function StageEditor({
   close,
 }: {
   stage: Stage;
-  strip: readonly Screw[];
-  keep: (stage: Stage, strip: Screw[]) => void;
+  strip: readonly MarkedTerminal[];
+  keep: (stage: Stage, strip: MarkedTerminal[]) => void;
   close: () => void;
 }) {
   const [stage, setStage] = useState(before);

@@ -1,5 +1,5 @@
 import type { KeyboardEvent } from 'react';
-import type { Terminal, Screw } from '@/core/equipment/power-stage';
+import type { Terminal, MarkedTerminal } from '@/core/equipment/power-stage';
 import { isPlainMark } from './bench-plan';
 
 const pitch = 60;
@@ -42,12 +42,12 @@ export function TerminalStrip({
   pick,
   picked = null,
 }: {
-  strip: readonly Screw[];
+  strip: readonly MarkedTerminal[];
   red: Terminal | null;
   black: Terminal | null;
-  /** Free order: a screw was chosen, first for red, then for black. */
+  /** Free order: a terminal was chosen, first for red, then for black. */
   pick?: (terminal: Terminal) => void;
-  /** The screw chosen for red so far. */
+  /** The terminal chosen for red so far. */
   picked?: Terminal | null;
 }) {
   const at = (terminal: Terminal | null): number => {

@@ -111,7 +111,7 @@ export function useSteps({
       setChosen(null);
       focus();
     },
-    /** Free order: a screw for red, then one for black; the same again takes it back. */
+    /** Free order: a terminal for red, then one for black; the same again takes it back. */
     pick: (terminal: Terminal) => {
       if (picked === null || picked === terminal) setPicked(picked === null ? terminal : null);
       else open({ red: picked, black: terminal });

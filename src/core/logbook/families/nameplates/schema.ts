@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { plateSchema } from '../../../equipment/plate/schema';
-import { screwSchema, stageSchema } from '../../../equipment/power-stage/schema';
+import { markedTerminalSchema, stageSchema } from '../../../equipment/power-stage/schema';
 import { short, optionalShort, positive, photos } from '../../fragments';
 
 /** Kinds of entries about the plates of drive and motor. */
@@ -17,7 +17,7 @@ export const nameplateKinds = {
     labelWait_min: z.number().min(0).max(120),
     drawingOnlySimilar: z.boolean(),
     stage: stageSchema,
-    strip: z.array(screwSchema).min(4).max(30),
+    strip: z.array(markedTerminalSchema).min(4).max(30),
     photos,
   }),
   'identify.motor': z.strictObject({
@@ -29,7 +29,7 @@ export const nameplateKinds = {
   }),
   'identify.stage': z.strictObject({
     stage: stageSchema,
-    strip: z.array(screwSchema).min(4).max(30),
+    strip: z.array(markedTerminalSchema).min(4).max(30),
     reason: optionalShort,
   }),
 } as const;

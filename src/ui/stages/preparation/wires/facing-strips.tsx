@@ -77,7 +77,7 @@ export function FacingStrips({
             {names.next}
           </text>
           {leftMarks.map((mark, i) => (
-            <Screw
+            <MarkedTerminal
               key={mark}
               x={30}
               y={top + i * rowHeight}
@@ -87,7 +87,7 @@ export function FacingStrips({
             />
           ))}
           {rightMarks.map((mark, i) => (
-            <Screw
+            <MarkedTerminal
               key={mark}
               x={width - 30 - stripWidth}
               y={top + i * rowHeight}
@@ -150,7 +150,7 @@ export function FacingStrips({
   );
 }
 
-function Screw({
+function MarkedTerminal({
   x,
   y,
   mark,
@@ -201,7 +201,7 @@ function Screw({
   );
 }
 
-/** One wire from its old screw to its new one, or to the cap or the cross it ends in. */
+/** One wire from its old terminal to its new one, or to the cap or the cross it ends in. */
 function WireLine({
   wire,
   outcome,
