@@ -70,17 +70,14 @@ export const measuredSchema = (phases: 1 | 3): z.ZodType<MeasuredRead, MeasuredT
     })
     .transform(({ meter, figures: texts, out_Hz }, context) => {
       const figures: Record<string, number> = {};
-      const shown = meterFields(phases, meter);
-      for (const { key } of shown) {
-        const text = texts[key] ?? '';
-        if (text.trim() === '') continue;
-        const { data, error } = meterFigure.safeParse(text);
+      const typed = meterFields(phases, meter).filter(({ key }) => (texts[key] ?? '').trim() !== '');
+      if (typed.length === 0) return unread(context, 'One figure at least');
+      for (const { key } of typed) {
+        const { data, error } = meterFigure.safeParse(texts[key]);
         if (error === undefined) figures[key] = data;
         else unread(context, error.issues[0]?.message ?? 'Not read', ['figures', key]);
       }
-      return Object.keys(figures).length === 0
-        ? unread(context, 'One figure at least', ['figures', shown[0]?.key ?? ''])
-        : { figures, out_Hz };
+      return { figures, out_Hz };
     });
 
 /** Nothing typed yet. */
