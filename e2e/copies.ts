@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { APIRequestContext } from '@playwright/test';
 import { v7 } from 'uuid';
+import { winch } from './demo';
 import { letPass, serverTime } from './here';
 import { expect } from './test';
 
@@ -79,8 +80,15 @@ export const copyOf = async (
   onTop: readonly Added[] = [],
 ): Promise<string> => jobFrom(request, from, await entriesOf(request, from), onTop);
 
+/** The slipway winch as it was called in, and on to a step, on a job of one's own; the board calls it otherwise. */
+export function slipwayWinch(request: APIRequestContext, step = 'called'): Promise<string> {
+  const [opened, ...called] = logUpTo('slipway-winch', 'called');
+  const there = [{ ...opened!, payload: { ...opened!.payload, machine: 'Berth winch' } }, ...called];
+  return jobFrom(request, winch, there, logUpTo('slipway-winch', step).slice(there.length));
+}
+
 /** A job made of a log alone, whatever became of the job it was once: what is `there` at once, then what is on top as it happened. */
-export async function jobFrom(
+async function jobFrom(
   request: APIRequestContext,
   from: string,
   there: readonly LoggedEntry[],

@@ -1,6 +1,6 @@
 /** A drive that will not run: the rig hides why, the screens find it over the link. */
 import type { Page } from '@playwright/test';
-import { entriesOf } from './copies';
+import { entriesOf, slipwayWinch } from './copies';
 import { expect, test } from './test';
 import { choosePerson, entry, inesId, odoId, newJob, picture, visit, watchConsole, winch } from './demo';
 import { order, winchReady } from './rig';
@@ -19,7 +19,7 @@ test('interlock open, on an input other than the usual one', async ({ page }) =>
     plant: { contacts: winchContacts },
     wait_s: 1,
   });
-  await readOut(page);
+  await readOut(page, await slipwayWinch(page.request));
   await says(page, /Interlocks: open\..*X5 carries “interlock” and is off/);
   const reasons = page.getByRole('region', { name: 'Interlocks' });
   await expect(reasons).toContainText('X5, interlock (5-05): off');
@@ -38,7 +38,7 @@ test('the return of the safe stop is missing', async ({ page }) => {
     plant: { contacts: winchContacts, safeStop: { returnTied: false } },
     wait_s: 1,
   });
-  await readOut(page);
+  await readOut(page, await slipwayWinch(page.request));
   await says(page, /Safe stop: open\..*return SC is not tied/);
 });
 
@@ -47,14 +47,14 @@ test('coast from the serial side, with no wire on any input', async ({ page }) =
     plant: { contacts: winchContacts, serial: { coastRelease: false } },
     wait_s: 1,
   });
-  await readOut(page);
+  await readOut(page, await slipwayWinch(page.request));
   await says(page, /No coast: open\..*with no wire on any input/);
 });
 
 test('run lamp on, shaft still: the reference is zero', async ({ page }) => {
   await order(page.request, { plant: { AI1: 0, contacts: { ...winchContacts, DI1: false } }, wait_s: 1 });
   await order(page.request, { plant: { contacts: winchContacts }, wait_s: 1 });
-  await readOut(page);
+  await readOut(page, await slipwayWinch(page.request));
   await says(page, /Reference: open\..*run lamp on, shaft still.*A1 is at zero/);
 });
 
@@ -119,7 +119,7 @@ test('a lost input phase: the dead check comes before the live one, and the caus
   page,
 }) => {
   await order(page.request, { plant: { mains: { lost: 'L2' }, contacts: winchContacts }, wait_s: 12 });
-  await readOut(page);
+  await readOut(page, await slipwayWinch(page.request));
   await says(page, /Supply: open\..*input phase lost/);
   await expect(tracer(page)).toContainText('What is behind P-LOSS');
   const asked = tracer(page).getByRole('region', { name: 'Check' });
@@ -152,7 +152,7 @@ test('overvoltage on stopping the slipway winch', async ({ page }) => {
     wait_s: 16,
   });
   await order(page.request, { plant: { contacts: { ...winchContacts, DI1: false } }, wait_s: 3 });
-  await readOut(page);
+  await readOut(page, await slipwayWinch(page.request));
   await expect(tracer(page)).toContainText('What is behind O-VOLT D');
   await expect(firstSuspect(page)).toContainText('deceleration is too short');
   // The chopper entry was read out: the drive answers that check itself.
@@ -168,7 +168,7 @@ test('overvoltage on stopping the slipway winch', async ({ page }) => {
 
 test('a ground fault: no second reset, nothing with power on before a dead measurement', async ({ page }) => {
   await order(page.request, { plant: { hidden: { groundFault: true }, contacts: winchContacts }, wait_s: 2 });
-  await readOut(page);
+  await readOut(page, await slipwayWinch(page.request));
   await says(page, /No trip: open\..*current to earth/);
   await expect(tracer(page).getByRole('note').filter({ hasText: 'No second reset' })).toBeVisible();
   await expect(tracer(page)).not.toContainText('does it trip on run');

@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { entriesOf } from './copies';
 import { expect } from './test';
-import { entry, newJob, visit, winch } from './demo';
+import { entry, newJob, visit } from './demo';
 
 /** Contacts of the winch's inputs with run given and the interlock made. */
 export const winchContacts = { DI1: true, DI2: false, DI3: true, DI4: false, DI5: false, DI6: false };
@@ -57,7 +57,7 @@ export async function readAgain(page: Page): Promise<void> {
 }
 
 /** Opens the trace page of a job, finds the winch's drive and reads it out. */
-export async function readOut(page: Page, job = winch): Promise<void> {
+export async function readOut(page: Page, job: string): Promise<void> {
   await visit(page, `/jobs/${job}/trace`);
   await findAndRead(page, 'Whimbrel W4');
 }

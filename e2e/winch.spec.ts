@@ -10,7 +10,7 @@ import {
   watchConsole,
   winch,
 } from './demo';
-import { jobFrom, logUpTo } from './copies';
+import { slipwayWinch } from './copies';
 import { answerSources, lockAndTag, proveMeter, read, takeFigures } from './hands';
 
 // One unit: its upper diode on L2 blown in a supply surge, one lower diode off its peers at first.
@@ -126,9 +126,7 @@ test('later on that bench: a slip put right, the bank filled, and a source that 
   page,
 }) => {
   await choosePerson(page, inesId);
-  const called = logUpTo('slipway-winch', 'called');
-  const onTop = logUpTo('slipway-winch', 'measured and signed').slice(called.length);
-  const job = await jobFrom(page.request, winch, called, onTop);
+  const job = await slipwayWinch(page.request, 'measured and signed');
   await visit(page, `/jobs/${job}/bench`);
   const margin = page.getByRole('complementary', { name: 'Evidence' });
   await expect(
