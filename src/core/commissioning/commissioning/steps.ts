@@ -40,7 +40,7 @@ export interface RunOf {
   relays: readonly { id: string; mark: string }[];
   /** The analog output, where the type has one. */
   output: boolean;
-  /** Channels that stop it safely: safe stop, emergency stop. */
+  /** Channels that stop it safely: STO, E-stop. */
   channels: readonly string[];
   /** Where run comes from: on the spot, and in daily work. */
   places: { local: string; remote: string };

@@ -1,4 +1,4 @@
-// The links that hold the unit still without an alarm: safe stop, enable, interlock, coast.
+// The links that hold the unit still without a fault: STO, enable, interlock, coast.
 import {
   carriers,
   inputsKnown,

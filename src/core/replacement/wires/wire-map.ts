@@ -205,7 +205,7 @@ export function wireMap(
   const used = new Set(fates.flatMap((f) => (f.to === null ? [] : [f.to])));
   const factory = next.control.safeStop?.factoryJumpers ?? [];
   const safe = wires.some((w) => w.role === 'safe-1' || w.role === 'safe-2');
-  // A jumper is in the way where a wire takes its live end; the one between the returns goes with the safe stop.
+  // A jumper is in the way where a wire takes its live end; the one between the returns goes with the STO.
   const out = factory.filter(([, end]) => used.has(end) || (safe && end === next.control.safeStop?.return));
   return {
     fates,
