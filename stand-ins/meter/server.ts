@@ -40,13 +40,15 @@ const listen = (server: Server, port: number): Promise<number> =>
 /**
  * Starts the simulated meter on loopback. The data port only speaks (docs/meter-lines.md); the control port
  * is the hand on the leads, one command a line, each answered "ok" or "no: why":
- * `unit {json}`, `touch RED BLACK`, `lift`, `battery low`, `garbage N`, `burst N`, `pull`.
+ * `unit {json}`, `touch RED BLACK`, `lift`, `battery low`, `garbage N` (the next N lines are garbled, or fewer
+ * if the cable is pulled), `burst N` (the next N lines are held up and come at once), `pull`.
  */
 export async function startMeter({ dataPort = 0, controlPort = 0 } = {}): Promise<MeterStandIn> {
   let unit: BenchUnit = { stage: stage({ brake: true }), faults: [], temperature_C: 22, bank_V: 0 };
   let leads: Probe | null = null;
   let held: string[] = [];
   let hold = 0;
+  let garbled = 0;
   const readers = new Set<Socket>();
   const speak = (line: string) => readers.forEach((r) => r.write(`${line}\n`));
 
@@ -58,7 +60,11 @@ export async function startMeter({ dataPort = 0, controlPort = 0 } = {}): Promis
   const tick = setInterval(() => {
     const shown = meterDisplay(unit, leads, commonMeter, every_ms / 1000);
     unit = shown.unit;
-    const line = meterLine(shown.volts, (Math.random() - 0.5) * 0.001);
+    const line =
+      garbled > 0
+        ? `DI${String.fromCharCode(3)}DE ??`
+        : meterLine(shown.volts, (Math.random() - 0.5) * 0.001);
+    garbled = Math.max(0, garbled - 1);
     if (hold > 0) {
       held.push(line);
       hold -= 1;
@@ -89,12 +95,13 @@ export async function startMeter({ dataPort = 0, controlPort = 0 } = {}): Promis
         speak('BATT LOW');
         return 'ok';
       case 'garbage':
-        for (let i = 0; i < count; i += 1) speak(`DI${String.fromCharCode(3)}DE ??${i}`);
+        garbled = count;
         return 'ok';
       case 'burst':
         hold = count;
         return 'ok';
       case 'pull':
+        garbled = 0;
         readers.forEach((r) => r.destroy());
         return 'ok';
       default:
