@@ -1,3 +1,4 @@
+import type { Limits } from '../bench/make-safe';
 import type { EntryKind, Payload } from './payloads';
 
 /** What a person may do: an apprentice measures, a technician signs, the lead also keeps the shop's settings. */
@@ -27,12 +28,17 @@ export type Entry = {
     /** Server's order within the job, and its clock. */
     seq?: number;
     receivedAt?: string;
+    /** The site's limits when the server kept it; entries of earlier versions have none. */
+    limits?: Limits | undefined;
+    /** Hexadecimal SHA-256 that chains it to the entry before it (`chain`). */
+    hash?: string | undefined;
   };
 }[EntryKind];
 
+type ServerPart = 'by' | 'seq' | 'receivedAt' | 'limits' | 'hash';
 /** An entry as a client sends it: without what the server adds. */
-type Unkept<E> = E extends Entry ? Omit<E, 'by' | 'seq' | 'receivedAt'> : never;
-/** An entry as a client sends it, without what the server adds (`by`, `seq`, `receivedAt`). */
+type Unkept<E> = E extends Entry ? Omit<E, ServerPart> : never;
+/** An entry as a client sends it, without what the server adds. */
 export type NewEntry = Unkept<Entry>;
 
 /** What every entry has beside its kind and payload. */
@@ -47,12 +53,18 @@ export const keptEntry = (envelope: Envelope, kind: EntryKind, payload: unknown)
   ({ ...envelope, kind, payload }) as Entry;
 
 /** An entry without what the server adds. */
-export const withoutServerParts = ({ by: _by, seq: _seq, receivedAt: _at, ...entry }: Entry): NewEntry =>
-  entry;
+export const withoutServerParts = ({
+  by: _by,
+  seq: _seq,
+  receivedAt: _at,
+  limits: _limits,
+  hash: _hash,
+  ...entry
+}: Entry): NewEntry => entry;
 
 /** The same without what the server adds. */
 export const makeNewEntry = <K extends EntryKind>(
-  envelope: Omit<Envelope, 'by' | 'seq' | 'receivedAt'>,
+  envelope: Omit<Envelope, ServerPart>,
   kind: K,
   payload: Payload<K>,
 ): NewEntry => ({ ...envelope, kind, payload }) as unknown as NewEntry;

@@ -1,4 +1,5 @@
 import type { Limits } from '../bench/make-safe';
+import { formalCorrections, noCorrections, withoutVoid, type Corrections } from './corrections';
 import { inOrder, type Entry } from './entry';
 import { slices, type JobState } from './job-state';
 import { lift } from './lift';
@@ -7,8 +8,9 @@ import { openIssues } from './open-issues';
 import type { EntryKind } from './payloads';
 import type { AnySlice, SliceContext } from './slice';
 
-/** What the fold needs beside the entries: the site's limits. */
+/** What the fold needs beside the entries. */
 export interface FoldContext {
+  /** The site's limits now, for entries that the server has not kept yet; a kept one carries its own. */
   limits: Limits;
 }
 
@@ -41,10 +43,11 @@ const routes: ReadonlyMap<EntryKind, Route> = (() => {
 const sliceIn = (job: JobState, { key }: AnySlice): unknown => job[key as keyof JobState];
 
 /** The job after one more entry, and why the entry does not count; null: it does. */
-function applied(before: JobState, entry: Entry, { limits }: FoldContext): [JobState, string | null] {
+function applied(before: JobState, entry: Entry, site: FoldContext): [JobState, string | null] {
   const route = routes.get(entry.kind);
   // Of a newer program, perhaps: it stays in the log.
   if (route === undefined) return [before, 'This program does not know this kind of entry.'];
+  const limits = entry.limits ?? site.limits;
   const context = (job: JobState, reason: string | null): SliceContext<JobState> => ({
     job,
     before,
@@ -64,34 +67,57 @@ function applied(before: JobState, entry: Entry, { limits }: FoldContext): [JobS
   return [job, reason];
 }
 
-function append(
-  state: JobState,
-  entry: Entry,
-  corrected: ReadonlyMap<string, string>,
+/** A job gone on by entries in the order of the fold. The log grows in one array: copying it for each entry is felt. */
+function goOn(
+  begun: JobState,
+  ordered: readonly Entry[],
+  { accepted, refused }: Corrections,
   context: FoldContext,
 ): JobState {
-  const correctedBy = corrected.get(entry.id) ?? null;
-  const [job, reason] = correctedBy === null ? applied(state, entry, context) : [state, null];
-  const line: LogLine = { entry, void: reason, correctedBy };
-  return { ...job, seq: Math.max(state.seq, entry.seq ?? 0), log: [...state.log, line] };
-}
-
-/** Which entries were put right by which; a correction counts only on an entry of its own kind and job. */
-function corrections(entries: readonly Entry[]): Map<string, string> {
-  const byId = new Map(entries.map((e) => [e.id, e]));
-  return new Map(
-    entries.flatMap((e) => {
-      const target = e.corrects === undefined ? undefined : byId.get(e.corrects);
-      return target !== undefined && target.kind === e.kind && target.id !== e.id ? [[target.id, e.id]] : [];
-    }),
-  );
+  const log: LogLine[] = [...begun.log];
+  let { seq } = begun;
+  let job = begun;
+  for (const entry of ordered) {
+    const correctedBy = accepted.get(entry.id) ?? null;
+    let reason = refused.get(entry.id) ?? null;
+    if (correctedBy === null && reason === null) [job, reason] = applied(job, entry, context);
+    log.push({ entry, void: reason, correctedBy });
+    seq = Math.max(seq, entry.seq ?? 0);
+  }
+  return { ...job, seq, log };
 }
 
 /** The state of a job from its entries, in whatever order and however often they arrived. */
 export function fold(entries: readonly Entry[], context: FoldContext): JobState {
   const ordered = inOrder(entries).map(lift);
-  const corrected = corrections(ordered);
-  return ordered.reduce((state, entry) => append(state, entry, corrected, context), emptyJob);
+  let corrections = formalCorrections(ordered);
+  for (;;) {
+    const job = goOn(emptyJob, ordered, corrections, context);
+    const { accepted } = corrections;
+    if (accepted.size === 0) return job;
+    // A correction that does not count leaves what it was to correct: the set only shrinks, so this ends.
+    const correcting = new Set(accepted.values());
+    const failed = new Set(
+      job.log.flatMap((line) => (line.void !== null && correcting.has(line.entry.id) ? [line.entry.id] : [])),
+    );
+    if (failed.size === 0) return job;
+    corrections = withoutVoid(corrections, failed);
+  }
+}
+
+/** More ids than this are looked up in a set: making one costs as much as some walks through the log. */
+const fewIds = 4;
+
+/** Entries that the state does not have yet, in order; of the ones without seq each id is looked for in the log. */
+function freshFor(state: JobState, more: readonly Entry[]): Entry[] {
+  const known =
+    more.length > fewIds
+      ? (
+          (ids) => (id: string) =>
+            ids.has(id)
+        )(new Set(state.log.map((l) => l.entry.id)))
+      : (id: string) => state.log.some((l) => l.entry.id === id);
+  return inOrder(more).filter((e) => !known(e.id));
 }
 
 /**
@@ -99,12 +125,17 @@ export function fold(entries: readonly Entry[], context: FoldContext): JobState 
  * an earlier one or comes out of order.
  */
 export function extend(state: JobState, more: readonly Entry[], context: FoldContext): JobState {
-  const known = new Set(state.log.map((l) => l.entry.id));
-  const fresh = inOrder(more).filter((e) => !known.has(e.id));
-  if (fresh.length === 0) return state;
-  const inSequence = fresh.every((e) => e.corrects === undefined && e.seq !== undefined && e.seq > state.seq);
-  const settledLog = state.log.every((l) => l.entry.seq !== undefined);
-  if (!inSequence || !settledLog) return fold([...state.log.map((l) => l.entry), ...more], context);
-  const none = new Map<string, string>();
-  return fresh.map(lift).reduce((s, entry) => append(s, entry, none, context), state);
+  const fresh = freshFor(state, more);
+  const [first] = fresh;
+  if (first === undefined) return state;
+  const last = state.log[state.log.length - 1]?.entry;
+  // The log is in order, so its last line tells whether all of it has been numbered.
+  const follows =
+    last === undefined ||
+    (last.seq === undefined
+      ? first.seq === undefined && first.id > last.id
+      : (first.seq ?? Infinity) > state.seq);
+  if (!follows || fresh.some((e) => e.corrects !== undefined))
+    return fold([...state.log.map((l) => l.entry), ...more], context);
+  return goOn(state, fresh.map(lift), noCorrections, context);
 }

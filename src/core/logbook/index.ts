@@ -5,6 +5,8 @@ export type { EntryKind, Payload } from './payloads';
 export type { LogLine } from './log-line';
 export type { JobState } from './job-state';
 export { emptyJob, extend, fold, type FoldContext } from './fold';
+export { mayCorrect } from './corrections';
+export { standingEntry } from './standing-entry';
 export { mustStayDead, sourcesMet } from './signs';
 export { entryWords } from './words';
 export type { OpenIssue } from './open-issue';

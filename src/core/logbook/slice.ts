@@ -40,6 +40,8 @@ export interface Slice<
   init: State;
   /** Kinds that it judges. */
   kinds: readonly Own[];
+  /** Kinds of these that record what happened: they are answered by a new entry, never corrected. */
+  lasting?: readonly Own[];
   /** Kinds of other slices that change it too. */
   follows?: readonly Followed[];
   /** It follows entries that do not count, too: a takeover lapses the dead proof whatever it was for. */

@@ -72,6 +72,15 @@ export function job() {
   return { entries, add, now: () => start + seconds * 1000 };
 }
 
+/** Proven dead, signed as not shorted, and first power planned. */
+export function planned() {
+  const j = proven();
+  j.add('sheet.signed', { verdict: 'not-shorted', headline: 'x', detail: '', seq: 0 });
+  const way = { by: 'lamps' as const, watts: 100 };
+  j.add('power.planned', { way, expected_V: 501, stopBelow_V: 426, stopAfter_s: 4 });
+  return j;
+}
+
 /** The drive identified and proven dead, with these bank volts. */
 export function proven({ bank_V = 3.1, by = ines } = {}) {
   const j = job();

@@ -1,15 +1,15 @@
 'use client';
 import { Box, Text } from '@chakra-ui/react';
-import * as z from 'zod';
-import { alarmFamilies, type AlarmFamily } from '@/core/equipment/concepts';
-import { mustStayDead } from '@/core/logbook';
+import { useState } from 'react';
+import { mayCorrect, mustStayDead, standingEntry, type EntryOf } from '@/core/logbook';
 import { Primary, Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
-import { StageHead, FieldGrid, Section } from '../../kit/section';
-import { Field, Select } from '../../kit/field';
-import { useTypedForm } from '../../kit/typed-form';
+import { DataTable } from '../../kit/data-table';
+import { StageHead, Section } from '../../kit/section';
 import { Photos } from '../../kit/photos';
+import { dateTime } from '../../kit/time';
 import type { StageProps } from '../../job-store/stage-props';
+import { AsFoundForm, familyLabel } from './as-found-form';
 
 const reasons = [
   'unsafe to energise',
@@ -17,42 +17,50 @@ const reasons = [
   'no access to the keypad',
   'history was cleared before',
 ];
-const familyLabel = (family: AlarmFamily): string => (family === 'none' ? 'none' : family.replace(/-/g, ' '));
 
-const noSlot = { code: '', when: '' };
-const words = z.string().trim();
-const foundSchema = z.object({
-  active: words,
-  family: z.enum(alarmFamilies),
-  /** Empty ones are left out. */
-  slots: z
-    .array(z.object({ code: words, when: words }))
-    .transform((slots) =>
-      slots
-        .filter(({ code }) => code !== '')
-        .map(({ code, when }) => ({ code, ...(when === '' ? {} : { when }) })),
-    ),
-  selectors: words,
-  photos: z.array(z.string()),
-});
+/** As found, as it was recorded: it is looked at, and changed only by a correction. */
+function Recorded({ entry: { payload, by, at, receivedAt } }: { entry: EntryOf<'as-found.captured'> }) {
+  const { active = '', family, slots, selectors = '', photos } = payload;
+  return (
+    <>
+      <Text mb="3" color="soft" suppressHydrationWarning>
+        Recorded by {by.name}, {dateTime(receivedAt ?? at)}. It stays as it was found; what is found later
+        goes into the notes.
+      </Text>
+      <Text fontFamily="mono" fontSize="2rem" lineHeight="1.1">
+        {active === '' ? 'no alarm' : active}
+      </Text>
+      <Text mb="4">
+        Kind: {familyLabel(family)}
+        {selectors !== '' && ` · selectors: ${selectors}`}
+      </Text>
+      {slots.length > 0 && (
+        <Section title="Fault slots, newest first">
+          <DataTable
+            columns={[
+              { head: 'Slot', cell: (s) => s.place, names: true },
+              { head: 'Code', cell: (s) => s.code },
+              { head: 'When', cell: (s) => s.when ?? '' },
+            ]}
+            rows={slots.map((s, i) => ({ ...s, place: i + 1 }))}
+            keyOf={(s) => String(s.place)}
+          />
+        </Section>
+      )}
+      {photos.length > 0 && (
+        <Box mb="4">
+          <Photos label="Display and selectors" photos={photos} />
+        </Box>
+      )}
+    </>
+  );
+}
 
 /** Freezing what the drive says before anything is reset. */
-export function AsFoundStage({ store, goTo }: StageProps) {
-  const known =
-    store.state.asFound !== null && 'captured' in store.state.asFound ? store.state.asFound.captured : null;
-  const { typed, text, pick, set, submit } = useTypedForm(foundSchema, {
-    active: known?.active ?? store.state.call?.display ?? '',
-    family: known?.family ?? 'none',
-    slots: known?.slots.map(({ code, when = '' }) => ({ code, when })) ?? [noSlot],
-    selectors: known?.selectors ?? '',
-    photos: known?.photos ?? [],
-  });
-  const { slots, photos } = typed;
+export function AsFoundStage({ store, person, goTo }: StageProps) {
+  const recorded = standingEntry(store.state, 'as-found.captured');
+  const [correcting, setCorrecting] = useState(false);
   const dead = mustStayDead(store.state);
-  const keep = submit((found) => {
-    store.record('as-found.captured', found);
-    goTo('look');
-  });
   return (
     <>
       <StageHead title="As found">Capture before clear: one long key press may wipe the history.</StageHead>
@@ -62,55 +70,45 @@ export function AsFoundStage({ store, goTo }: StageProps) {
           type has one, or write why it was not captured.
         </Caution>
       )}
-      <form onSubmit={keep} noValidate>
-        <FieldGrid>
-          <Field
-            label="Active alarm"
-            hint="as displayed; empty if none"
-            maxLength={200}
-            {...text('active')}
-          />
-          <Select
-            label="What kind is it?"
-            {...pick('family')}
-            options={alarmFamilies.map((f) => ({ value: f, label: familyLabel(f) }))}
-          />
-          <Field label="Selector and jumper positions" maxLength={200} {...text('selectors')} />
-        </FieldGrid>
-        <Section title="Fault slots, newest first">
-          <Text color="soft" mb="2" fontSize="0.92rem">
-            The newest may only be the consequence of an older one.
-          </Text>
-          {slots.map((_, i) => (
-            <Box key={i} display="grid" gridTemplateColumns="1fr 1fr" gap="3" mb="2">
-              <Field label={`Slot ${i + 1}, code`} maxLength={60} {...text(`slots.${i}.code`)} />
-              <Field label="When" hint="if the clock was set" maxLength={60} {...text(`slots.${i}.when`)} />
-            </Box>
-          ))}
-          {slots.length < 30 && (
-            <Secondary onClick={() => set('slots', [...slots, noSlot])}>Another slot</Secondary>
-          )}
+      {recorded === null || correcting ? (
+        <AsFoundForm
+          known={recorded?.payload ?? null}
+          display={store.state.call?.display ?? ''}
+          action={recorded === null ? 'Keep and look' : 'Save correction'}
+          onSave={(found) => {
+            store.record('as-found.captured', found, recorded?.id);
+            setCorrecting(false);
+            if (recorded === null) goTo('look');
+          }}
+        />
+      ) : (
+        <>
+          <Recorded entry={recorded} />
+          <Box display="flex" flexWrap="wrap" gap="3">
+            <Primary onClick={() => goTo('look')}>Go on to look</Primary>
+            {mayCorrect(recorded, person) && (
+              <Secondary onClick={() => setCorrecting(true)}>Correct what was recorded</Secondary>
+            )}
+          </Box>
+        </>
+      )}
+      {recorded === null && (
+        <Section title="Cannot be captured?">
+          <Box display="flex" flexWrap="wrap" gap="2" mt="2">
+            {reasons.map((reason) => (
+              <Secondary
+                key={reason}
+                onClick={() => {
+                  store.record('as-found.impossible', { reason });
+                  goTo('look');
+                }}
+              >
+                {reason}
+              </Secondary>
+            ))}
+          </Box>
         </Section>
-        <Box mb="4">
-          <Photos label="Display and selectors" photos={photos} onChange={(now) => set('photos', now)} />
-        </Box>
-        <Primary type="submit">Keep and look</Primary>
-      </form>
-      <Section title="Cannot be captured?">
-        <Box display="flex" flexWrap="wrap" gap="2" mt="2">
-          {reasons.map((reason) => (
-            <Secondary
-              key={reason}
-              onClick={() => {
-                store.record('as-found.impossible', { reason });
-                goTo('look');
-              }}
-            >
-              {reason}
-            </Secondary>
-          ))}
-        </Box>
-      </Section>
+      )}
     </>
   );
 }

@@ -92,6 +92,7 @@ export const signedSlice = sliceOf<EntryOf<'sheet.signed'> | null, SheetJob>()({
   key: 'signed',
   init: null,
   kinds: ['sheet.signed'],
+  lasting: ['sheet.signed'],
   follows: [
     'static.reading',
     'static.retake',

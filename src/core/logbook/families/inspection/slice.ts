@@ -1,5 +1,5 @@
 import type { Payload } from '../../payloads';
-import { sliceOf } from '../../slice';
+import { sliceOf, voided } from '../../slice';
 import { lookWords, type LookItem } from './vocabulary';
 
 /** What was seen with the power off, by what was looked at; the newest finding of an item counts. */
@@ -7,7 +7,12 @@ export const lookSlice = sliceOf<Partial<Record<LookItem, Payload<'look.finding'
   key: 'look',
   init: {},
   kinds: ['look.finding'],
-  apply: (slice, { payload }) => ({ slice: { ...slice, [payload.item]: payload } }),
+  apply(slice, { payload, by }) {
+    const found = slice[payload.item]?.state === 'found' && payload.state !== 'found';
+    return found && by.role === 'apprentice'
+      ? voided(slice, 'What was found stays until a technician or the lead has looked again.')
+      : { slice: { ...slice, [payload.item]: payload } };
+  },
   words: {
     'look.finding': ({ payload }) =>
       `${lookWords[payload.item].name}: ${payload.state === 'clear' ? 'clear' : payload.state === 'found' ? (payload.note ?? 'found') : 'not checked'}`,

@@ -21,7 +21,12 @@ export const callSlice = sliceOf<Payload<'take.call'> | null>()({
   key: 'call',
   init: null,
   kinds: ['take.call'],
-  apply: (_slice, { payload }) => ({ slice: payload }),
+  apply(slice, { payload, by }) {
+    const dropped = slice?.signs.some((sign) => !payload.signs.includes(sign)) === true;
+    return dropped && by.role === 'apprentice'
+      ? voided(slice, 'A danger sign stays until a technician or the lead takes it back.')
+      : { slice: payload };
+  },
   words: {
     'take.call': () => 'Call taken',
   },

@@ -64,6 +64,7 @@ export const setRuns = sliceOf<readonly SetRun[]>()({
   key: 'setRuns',
   init: [],
   kinds: ['set.write-begun', 'set.write-held', 'set.write-resumed', 'set.write-ended', 'set.verified'],
+  lasting: ['set.write-begun', 'set.write-held', 'set.write-resumed', 'set.write-ended', 'set.verified'],
   apply(slice, entry) {
     const { run: id } = entry.payload;
     if (entry.kind === 'set.write-begun')

@@ -95,7 +95,9 @@ function applyPower(state: PowerJob, entry: EntryOf<(typeof ownKinds)[number]>):
       return { onAt: timeOf(entry), bus: [], wasOn: true };
     }
     case 'power.off':
-      return { onAt: null };
+      return entry.by.role === 'apprentice'
+        ? { void: 'A technician or the lead says that it is off.' }
+        : { onAt: null };
     case 'power.bus':
       return live === null ? { bus: [...power.bus, entry.payload] } : { void: live };
     case 'power.measured':
@@ -133,6 +135,7 @@ export const powerSlice = sliceOf<PowerState, PowerJob & { swap: UnitChange }>()
   key: 'power',
   init: noPower,
   kinds: ownKinds,
+  lasting: ['power.on', 'power.off'],
   follows: ['identify.drive'],
   apply(slice, entry, { job, before }) {
     if (entry.kind === 'identify.drive') return { slice: isNewUnit(before) ? noPower : slice };

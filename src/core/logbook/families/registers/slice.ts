@@ -1,5 +1,5 @@
 import { timeOf, type EntryOf, type Person } from '../../entry';
-import type { Payload } from '../../payloads';
+import type { EntryKind, Payload } from '../../payloads';
 import { changedBy, sliceOf, type Change } from '../../slice';
 import { neverJumpered } from './vocabulary';
 
@@ -50,12 +50,23 @@ const ownKinds = [
   'trend.kept',
 ] as const;
 
+/** They take something off a register, or say what a drive has. */
+const notByApprentices: ReadonlySet<EntryKind> = new Set([
+  'jumper.removed',
+  'drive.write-asked',
+  'drive.write-done',
+  'drive.write-failed',
+  'trial.kept',
+]);
+
 /** What one of its entries changes; a reason where it does not count. */
 function applyRegister(
   { jumpers, writes, loops, trends }: Registers,
   entry: EntryOf<(typeof ownKinds)[number]>,
 ): Change<Registers> {
   const unknown = { void: 'What it speaks of is not in this job.' };
+  if (entry.by.role === 'apprentice' && notByApprentices.has(entry.kind))
+    return { void: 'A technician or the lead enters this.' };
   switch (entry.kind) {
     case 'loop.checked':
       return { loops: [...loops, entry] };
@@ -137,6 +148,14 @@ export const registersSlice = sliceOf<Registers>()({
   key: 'registers',
   init: noRegisters,
   kinds: ownKinds,
+  lasting: [
+    'jumper.set',
+    'jumper.removed',
+    'drive.write-asked',
+    'drive.write-done',
+    'drive.write-failed',
+    'trial.kept',
+  ],
   apply: (slice, entry) => changedBy(slice, applyRegister(slice, entry)),
   words: {
     'loop.checked': ({ payload }) => `Loop of ${payload.input}: ${payload.why}`,

@@ -141,6 +141,16 @@ export const swapSlice = sliceOf<SwapState, SwapJob>()({
   key: 'swap',
   init: noSwap,
   kinds: ownKinds,
+  lasting: [
+    'decide.made',
+    'stop.begun',
+    'stop.task',
+    'stop.over',
+    'swap.unit-out',
+    'handover.told',
+    'handover.locks',
+    'job.signed-off',
+  ],
   follows: ['identify.drive'],
   apply(slice, entry, context) {
     if (entry.kind !== 'identify.drive') return changedBy(slice, applySwap(slice, entry, context));

@@ -161,6 +161,7 @@ export const safetySlice = sliceOf<SafetyState, SafetyJob>()({
   key: 'safety',
   init: freshSafety,
   kinds: ownKinds,
+  lasting: ['safety.source-back', 'safety.no-bank-terminal', 'safety.discharged'],
   follows: ['static.reading', 'wire.ticked', 'swap.unit-out', 'power.on', 'identify.drive'],
   followsVoid: true,
   apply(slice, entry, context): SliceStep<SafetyState> {

@@ -207,6 +207,7 @@ export const startUpSlice = sliceOf<StartUpState, StartUpJob>()({
   key: 'startUp',
   init: noStartUp,
   kinds: ownKinds,
+  lasting: ['motor.disconnected', 'commission.power-off', 'startup.signed'],
   follows: [
     'drive.read',
     'drive.write-done',
