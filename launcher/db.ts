@@ -4,12 +4,12 @@ import { ensureDatabase, startCluster, type Cluster } from './cluster';
 import { prepareDatabase } from './database';
 import { LauncherError, say } from './terminal';
 
-const usage = 'usage: ./grim db reset | backup FILE | restore FILE | rebuild';
+const usage = 'usage: ./grim db reset | backup FILE | restore FILE | rebuild | check';
 
-async function withCluster(work: (cluster: Cluster) => Promise<void>): Promise<void> {
+async function withCluster<T>(work: (cluster: Cluster) => Promise<T>): Promise<T> {
   const cluster = await startCluster('main');
   try {
-    await work(cluster);
+    return await work(cluster);
   } finally {
     if (cluster.startedHere) cluster.stop();
   }
@@ -21,7 +21,7 @@ function recreate(cluster: Cluster): void {
   ensureDatabase(cluster, 'grim');
 }
 
-const commands: Record<string, (cluster: Cluster, file: string) => Promise<void>> = {
+const commands: Record<string, (cluster: Cluster, file: string) => Promise<number | void>> = {
   reset: async (cluster) => {
     recreate(cluster);
     await prepareDatabase(cluster.url('grim'), { demo: true });
@@ -55,6 +55,21 @@ const commands: Record<string, (cluster: Cluster, file: string) => Promise<void>
     await close();
     say(`${jobs} summaries written anew`);
   },
+  check: async (cluster) => {
+    ensureDatabase(cluster, 'grim');
+    process.env['DATABASE_URL'] = cluster.url('grim');
+    const { migrate, checkChains, close } = await import('../src/server/database/maintenance');
+    await migrate();
+    const { jobs, entries, broken } = await checkChains();
+    await close();
+    broken.forEach(({ jobId, seq, why }) => say(`job ${jobId}, entry ${seq}: ${why}`));
+    say(
+      broken.length === 0
+        ? `${entries} entries of ${jobs} jobs are as they were recorded`
+        : `${broken.length} of ${jobs} logs are not as they were recorded`,
+    );
+    return broken.length === 0 ? 0 : 1;
+  },
 };
 
 /** `./grim db …` */
@@ -66,6 +81,5 @@ export async function dbCommand(args: string[]): Promise<number> {
     say(usage);
     return 2;
   }
-  await withCluster((cluster) => run(cluster, resolve(path ?? '')));
-  return 0;
+  return (await withCluster((cluster) => run(cluster, resolve(path ?? '')))) ?? 0;
 }

@@ -5,6 +5,7 @@ const commands: Record<string, () => Promise<(args: string[]) => Promise<number>
   test: async () => (await import('./test')).runTests,
   db: async () => (await import('./db')).dbCommand,
   bench: async () => (await import('./bench')).bench,
+  verify: async () => (await import('./verify')).verify,
   rig: async () => (await import('./rig')).rigCommand,
 };
 

@@ -6,12 +6,14 @@ import { consequencesSchema } from '../core/bench/story/schema';
 import type { Live, Rating, Slot, Values } from '../core/equipment/drive-words';
 import type { TraceTable } from '../core/fault-finding/tracing';
 import { traceTablesSchema } from '../core/fault-finding/tracing/schema';
-import type { Entry, JobSummary, Payload, Person } from '../core/logbook';
-import { newEntriesSchema, newEntrySchema } from '../core/logbook/schema';
+import type { Entry, Payload, Person } from '../core/logbook';
+import { newEntrySchema } from '../core/logbook/schema';
 import type { InsulationThen } from '../core/motor/motor-history';
 import type { LibrarySet } from '../core/parameter-sets/set-files';
 import { runDeeds, runStates, type WriteLine } from '../core/parameter-sets/write-run';
 import { captureSchema } from '../core/power-up/capture/schema';
+import { boardQuerySchema, type BoardAnswer } from './board';
+import { postedEntriesSchema, type EntriesAnswer, type VerdictsAnswer } from './entries';
 import { rigOrderSchema, type RigState } from './rig-state';
 import { drivesSchema } from './target';
 
@@ -80,12 +82,6 @@ export interface TakenIn {
   fresh: number;
 }
 
-/** Entries that the server has, and its clock for the countdowns. */
-export interface EntriesAnswer {
-  entries: Entry[];
-  now: string;
-}
-
 /** Samples of a trend: seconds since its start, and a value a series, null where none came. */
 const trendSchema = z.strictObject({
   startedAt: z.iso.datetime(),
@@ -119,7 +115,7 @@ export interface Route {
  * checked against it; the interface takes its types only, so that no schema travels to the browser.
  */
 export const contract = {
-  'GET /api/v1/jobs': { answer: answerOf<{ jobs: (JobSummary & { jobId: string })[] }>() },
+  'GET /api/v1/jobs': { query: boardQuerySchema, answer: answerOf<BoardAnswer>() },
   'POST /api/v1/jobs': {
     body: z.strictObject({ entry: newEntrySchema }),
     heaviest: 64 * kB,
@@ -131,10 +127,9 @@ export const contract = {
     answer: answerOf<EntriesAnswer>(),
   },
   'POST /api/v1/jobs/:id/entries': {
-    /** `person`: for whom the client made the entries; they are not to be signed by another. */
-    body: z.strictObject({ person: z.string().optional(), entries: newEntriesSchema }),
-    heaviest: 4 * MB,
-    answer: answerOf<EntriesAnswer>(),
+    body: postedEntriesSchema,
+    heaviest: 300 * kB,
+    answer: answerOf<VerdictsAnswer>(),
   },
   'GET /api/v1/jobs/:id/motor-tests': { answer: answerOf<{ tests: InsulationThen[] }>() },
   'GET /api/v1/jobs/:id/other-motors': { answer: answerOf<{ ohms: number[] }>() },

@@ -1,11 +1,17 @@
-import { board } from '@/server/logbook/jobs';
+import { boardQuerySchema } from '@/api/board';
+import { board } from '@/server/logbook/board';
 import { currentPerson } from '@/server/people/current-person';
 import { people } from '@/server/people/people';
 import { Board } from '@/ui/shop/board/board';
 
 export const dynamic = 'force-dynamic';
 
-export default async function BoardPage() {
-  const [jobs, everybody, person] = await Promise.all([board(), people(), currentPerson()]);
-  return <Board jobs={jobs} people={everybody} person={person} />;
+interface Props {
+  searchParams: Promise<Record<string, string | string[] | undefined>>;
+}
+
+export default async function BoardPage({ searchParams }: Props) {
+  const query = boardQuerySchema.parse(await searchParams);
+  const [found, everybody, person] = await Promise.all([board(query), people(), currentPerson()]);
+  return <Board found={found} query={query} people={everybody} person={person} />;
 }

@@ -1,10 +1,22 @@
 import { readFileSync } from 'node:fs';
+import { QueryTypes, type Transaction } from 'sequelize';
+import { db } from './database/connection';
 
 /**
- * The server's time. Every time that a gate depends on comes from here, so that tests can let minutes
- * pass: they name a file with the milliseconds to add in GRIM_CLOCK_FILE, which no ordinary start sets.
+ * Milliseconds that tests add to the clock, so that they can let minutes pass: they name a file with them in
+ * GRIM_CLOCK_FILE, which no ordinary start sets.
  */
-export function serverNow(): Date {
+function shift_ms(): number {
   const file = process.env['GRIM_CLOCK_FILE'];
-  return new Date(Date.now() + (file === undefined ? 0 : Number(readFileSync(file, 'utf8'))));
+  return file === undefined ? 0 : Number(readFileSync(file, 'utf8'));
+}
+
+/** The database's clock: every time that a gate depends on comes from here. */
+export async function databaseNow(transaction?: Transaction): Promise<Date> {
+  const [row] = await db().sequelize.query<{ now: Date }>('select clock_timestamp() as now', {
+    type: QueryTypes.SELECT,
+    ...(transaction === undefined ? {} : { transaction }),
+  });
+  if (row === undefined) throw new Error('the database does not say what time it is');
+  return new Date(row.now.getTime() + shift_ms());
 }

@@ -10,17 +10,36 @@ const kinds = keysOf(payloads);
 /** The newest shape of every kind. Older ones are lifted by `lift` before they are folded. */
 export const newestVersion = 1;
 
+/** NUL and halves of surrogate pairs: no text that a database can hold. */
+const unstorable = /[\0\p{Surrogate}]/u;
+
+/** Can every text in it be stored? */
+function isStorable(value: unknown): boolean {
+  if (typeof value === 'string') return !unstorable.test(value);
+  if (typeof value !== 'object' || value === null) return true;
+  return Object.entries(value).every(([key, inner]) => !unstorable.test(key) && isStorable(inner));
+}
+
+/** A device's clock may be wrong by decades; a year that no calendar of the database has is none. */
+const anyTime = z.iso
+  .datetime()
+  .refine((at) => /^(19[7-9]\d|[2-9]\d{3})-/.test(at), 'a time between 1970 and 9999 is wanted');
+
 const envelope = {
   v: z.int().refine((v) => v === newestVersion, `version ${newestVersion} is wanted`),
   id: z.uuid({ version: 'v7' }),
   jobId: z.uuid(),
-  at: z.iso.datetime(),
+  at: anyTime,
   corrects: z.uuid().optional(),
 };
 
 /** An entry as a client sends it. The payload is checked by the schema of its kind. */
 export const newEntrySchema = z
   .strictObject({ ...envelope, kind: z.enum(kinds), payload: z.unknown() })
+  .refine(({ payload }) => isStorable(payload), {
+    path: ['payload'],
+    message: 'it contains characters that cannot be stored: delete them and type the text again',
+  })
   .transform((entry, ctx): NewEntry => {
     const payload = payloads[entry.kind].safeParse(entry.payload);
     // Kind and payload were just checked against each other.
@@ -37,6 +56,3 @@ export const newEntrySchema = z
 
 /** A payload may weigh this much, bytes of JSON. */
 export const heaviestPayload = 64 * 1024;
-
-/** Entries as they come in one request: at least one, at most 200. */
-export const newEntriesSchema = z.array(newEntrySchema).min(1).max(200);

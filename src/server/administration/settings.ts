@@ -1,3 +1,5 @@
+import { v7 } from 'uuid';
+import * as z from 'zod';
 import { drivesSchema } from '../../api/target';
 import { greatestLimits, type Limits } from '../../core/bench/make-safe';
 import { limitsSchema } from '../../core/bench/make-safe/schema';
@@ -47,4 +49,12 @@ export async function listedDrives(): Promise<readonly string[]> {
 
 export async function setListedDrives(next: readonly string[]): Promise<void> {
   await db().models.Setting.upsert({ key: 'drives', value: drivesSchema.parse(next) });
+}
+
+/** The id of this installation, made when it is asked for first: archives say where they come from. */
+export async function installationId(): Promise<string> {
+  const { Setting } = db().models;
+  const made = { key: 'installation', value: v7() };
+  const [row] = await Setting.findOrCreate({ where: { key: made.key }, defaults: made });
+  return z.uuid().parse(row.value);
 }

@@ -1,11 +1,14 @@
 /** The demo and what depends on it, against the test cluster (DATABASE_URL). */
 import sharp from 'sharp';
-import { benchLock, fold } from '../../core/logbook';
+import { benchLock } from '../../core/logbook';
 import { greatestLimits } from '../../core/bench/make-safe';
 import { blob, keepPhoto } from '../logbook/blobs';
 import { guardedRoute, jsonBody, HttpError } from '../http/border';
 import { catalogue } from '../equipment/catalogue';
-import { board, entriesAfter, knownSources, machines } from '../logbook/jobs';
+import { boardQuerySchema } from '../../api/board';
+import { board } from '../logbook/board';
+import { jobOrRefusal, loadJob } from '../logbook/folded';
+import { knownSources, machines } from '../logbook/machines';
 import { isNew, loadDemo } from './maintenance';
 import { earlierTests } from '../motor/motor-history';
 import { people, personById } from '../people/people';
@@ -17,7 +20,10 @@ import { ownDatabase } from './__tests__/own-database';
 ownDatabase();
 
 /** Jobs of the demo: other tests open theirs in the same cluster, before or after. */
-const ofDemo = async () => (await board()).filter((l) => l.jobId.startsWith('0190a200-') && l.drive !== null);
+const ofDemo = async () =>
+  (await board(boardQuerySchema.parse({}))).jobs.filter(
+    (l) => l.jobId.startsWith('0190a200-') && l.drive !== null,
+  );
 const iceCrusher = '0190a200-0000-7000-8000-000000000003';
 
 beforeAll(async () => {
@@ -49,28 +55,30 @@ describe('the demo', () => {
 
   it('has no entry that does not count', async () => {
     for (const { jobId } of await ofDemo()) {
-      const state = fold((await entriesAfter(jobId, 0)) ?? [], { limits: greatestLimits });
+      const state = (await jobOrRefusal(jobId)).state;
       expect(state.log.filter((l) => l.void !== null).map((l) => `${l.entry.kind}: ${l.void}`)).toEqual([]);
     }
   });
 
   it('has a unit whose bank is not empty and whose bench stays locked', async () => {
-    const state = fold((await entriesAfter(iceCrusher, 0)) ?? [], { limits: greatestLimits });
+    const state = (await jobOrRefusal(iceCrusher)).state;
     const ines = state.safety.by;
     if (ines === null) throw new Error('nobody proved it');
     expect(benchLock(state.safety, state.drive, greatestLimits, ines, Date.now())).toMatchObject({
       open: false,
       why: 'above-limit',
     });
-    expect(await knownSources(iceCrusher)).toEqual(expect.arrayContaining(['mains', 'load']));
+    expect(await knownSources(await jobOrRefusal(iceCrusher))).toEqual(
+      expect.arrayContaining(['mains', 'load']),
+    );
   });
 
   it('finds the tests of a motor in earlier jobs, by its serial number', async () => {
-    const tests = await earlierTests('0190a200-0000-7000-8000-000000000007');
+    const tests = await earlierTests(await jobOrRefusal('0190a200-0000-7000-8000-000000000007'));
     expect(tests).toHaveLength(1);
-    expect(tests?.[0]).toMatchObject({ of: 'motor-and-cable', between: 'earth', test: { winding_C: 18 } });
-    expect(await earlierTests('0190a200-0000-7000-8000-000000000008')).toEqual([]);
-    expect(await earlierTests('0190a200-0000-7000-8000-0000000000ff')).toBeNull();
+    expect(tests[0]).toMatchObject({ of: 'motor-and-cable', between: 'earth', test: { winding_C: 18 } });
+    expect(await earlierTests(await jobOrRefusal('0190a200-0000-7000-8000-000000000008'))).toEqual([]);
+    expect(await loadJob('0190a200-0000-7000-8000-0000000000ff')).toBeNull();
   });
 
   it('reads the catalogue and the limits', async () => {

@@ -7,7 +7,7 @@ import { newEntrySchema, newestVersion, payloads } from '../../core/logbook/sche
 import { againId, proofSteps } from '../../core/bench/make-safe';
 import type { Stage } from '../../core/equipment/power-stage';
 import { db } from './connection';
-import { appendEntries, openJob } from '../logbook/jobs';
+import { appendEntries, openJob } from '../logbook/append';
 import { keysOf } from '../../core/numerics/arrays';
 
 /** Set when the demo is wholly there. */
@@ -135,7 +135,7 @@ async function loadJob(
       jobId,
       rest.map((t) => t.entry),
       person,
-      clock,
+      { clock },
     );
 }
 

@@ -4,7 +4,8 @@ import { migrator } from './migrations';
 import { filledKey } from './demo';
 
 export { loadDemo } from './demo';
-export { rebuildSummaries } from '../logbook/jobs';
+export { rebuildSummaries } from '../logbook/summaries';
+export { checkChains } from '../logbook/chain-check';
 
 export async function migrate(): Promise<void> {
   await migrator(db().sequelize).up();

@@ -7,7 +7,9 @@ import {
   type Sequelize,
 } from 'sequelize';
 import type { Rating, Values } from '../../core/equipment/drive-words';
-import type { EntryKind, JobSummary, Role } from '../../core/logbook';
+import type { Limits } from '../../core/bench/make-safe';
+import type { EntryKind, JobSummary, Role, StageId } from '../../core/logbook';
+import { startHash } from '../../core/job/chain';
 import type { WriteLine, WriteRunState } from '../../core/parameter-sets/write-run';
 
 type Row<M extends Model> = InferAttributes<M>;
@@ -28,11 +30,25 @@ export class Asset extends Model<Row<Asset>, NewRow<Asset>> {
   declare knownSources: CreationOptional<unknown[]>;
 }
 
+/** Of a job that came out of an archive of another installation. */
+export interface ImportedFrom {
+  /** The installation that the archive says it is of; archives of earlier versions do not say. */
+  from: string | null;
+  /** The newest entry that came with it: makers up to it are strangers here. */
+  seq: number;
+  at: string;
+}
+
 export class JobRow extends Model<Row<JobRow>, NewRow<JobRow>> {
   declare id: string;
   declare assetId: string;
   /** The newest entry's seq; taken under this row's lock. */
   declare headSeq: CreationOptional<number>;
+  /** Its hash and the time it was kept: the next entry follows both. */
+  declare headHash: CreationOptional<string>;
+  declare headAt: CreationOptional<Date | null>;
+  /** Where it came from; null: it was opened here. */
+  declare imported: CreationOptional<ImportedFrom | null>;
   declare createdAt: CreationOptional<Date>;
 }
 
@@ -44,22 +60,45 @@ export class EntryRow extends Model<Row<EntryRow>, NewRow<EntryRow>> {
   declare kind: EntryKind;
   declare at: Date;
   declare byId: string;
+  declare byName: string;
   declare byRole: Role;
   declare receivedAt: Date;
   declare payload: unknown;
   declare corrects: string | null;
+  declare limits: Limits;
+  declare hash: string;
 }
 
 export class JobSummaryRow extends Model<Row<JobSummaryRow>, NewRow<JobSummaryRow>> {
   declare jobId: string;
   declare seq: number;
   declare summary: JobSummary;
+  /** What follows is of the summary: searched, filtered and ordered by. */
+  declare search: string;
+  declare concluded: boolean;
+  declare stage: StageId;
+  declare runsOutAt: Date | null;
+  declare lastAt: Date | null;
+}
+
+export class DailyHead extends Model<Row<DailyHead>, NewRow<DailyHead>> {
+  declare day: string;
+  declare jobs: number;
+  declare entries: number;
+  declare previousHash: string;
+  declare hash: string;
 }
 
 export class Blob extends Model<Row<Blob>, NewRow<Blob>> {
   declare sha256: string;
   declare mediaType: string;
   declare bytes: Buffer;
+}
+
+/** The address that a log knows a blob by, where the blob was written anew. */
+export class BlobAlias extends Model<Row<BlobAlias>, NewRow<BlobAlias>> {
+  declare sha256: string;
+  declare storedAs: string;
 }
 
 export class Setting extends Model<Row<Setting>, NewRow<Setting>> {
@@ -106,6 +145,7 @@ const text = () => ({ type: DataTypes.TEXT, allowNull: false });
 const json = () => ({ type: DataTypes.JSONB, allowNull: false });
 const integer = () => ({ type: DataTypes.INTEGER, allowNull: false });
 const time = () => ({ type: DataTypes.DATE, allowNull: false });
+const timeOrNull = () => ({ type: DataTypes.DATE, allowNull: true });
 
 /**
  * Binds the tables to a connection. The schema itself is made by migrations/ only. `modelName` is
@@ -142,6 +182,9 @@ export function initModels(sequelize: Sequelize) {
       id: { ...uuid(), primaryKey: true },
       assetId: uuid(),
       headSeq: { ...integer(), defaultValue: 0 },
+      headHash: { ...text(), defaultValue: startHash },
+      headAt: timeOrNull(),
+      imported: { type: DataTypes.JSONB, allowNull: true },
       createdAt: { ...time(), defaultValue: DataTypes.NOW },
     },
     table('Job', 'jobs'),
@@ -155,16 +198,38 @@ export function initModels(sequelize: Sequelize) {
       kind: text(),
       at: time(),
       byId: uuid(),
+      byName: text(),
       byRole: text(),
       receivedAt: time(),
       payload: json(),
       corrects: { type: DataTypes.UUID, allowNull: true },
+      limits: json(),
+      hash: text(),
     },
     table('Entry', 'entries'),
   );
   JobSummaryRow.init(
-    { jobId: { ...uuid(), primaryKey: true }, seq: integer(), summary: json() },
+    {
+      jobId: { ...uuid(), primaryKey: true },
+      seq: integer(),
+      summary: json(),
+      search: text(),
+      concluded: { type: DataTypes.BOOLEAN, allowNull: false },
+      stage: text(),
+      runsOutAt: timeOrNull(),
+      lastAt: timeOrNull(),
+    },
     table('JobSummary', 'job_summaries'),
+  );
+  DailyHead.init(
+    {
+      day: { type: DataTypes.DATEONLY, allowNull: false, primaryKey: true },
+      jobs: integer(),
+      entries: { type: DataTypes.BIGINT, allowNull: false },
+      previousHash: text(),
+      hash: text(),
+    },
+    table('DailyHead', 'daily_heads'),
   );
   Blob.init(
     {
@@ -173,6 +238,10 @@ export function initModels(sequelize: Sequelize) {
       bytes: { type: DataTypes.BLOB, allowNull: false },
     },
     table('Blob', 'blobs'),
+  );
+  BlobAlias.init(
+    { sha256: { ...text(), primaryKey: true }, storedAs: text() },
+    table('BlobAlias', 'blob_aliases'),
   );
   Setting.init({ key: { ...text(), primaryKey: true }, value: json() }, table('Setting', 'settings'));
   DriveTypeRow.init(
@@ -210,7 +279,7 @@ export function initModels(sequelize: Sequelize) {
       runId: { ...uuid(), primaryKey: true },
       place: { ...integer(), primaryKey: true },
       line: json(),
-      settledAt: { type: DataTypes.DATE, allowNull: true },
+      settledAt: timeOrNull(),
     },
     table('WriteLine', 'write_lines'),
   );
@@ -220,7 +289,9 @@ export function initModels(sequelize: Sequelize) {
     Job: JobRow,
     Entry: EntryRow,
     JobSummary: JobSummaryRow,
+    DailyHead,
     Blob,
+    BlobAlias,
     Setting,
     DriveType: DriveTypeRow,
     WriteRun,

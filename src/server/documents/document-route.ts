@@ -1,6 +1,7 @@
 import { unparse } from 'papaparse';
 import * as z from 'zod';
-import { guardedRoute, HttpError, uuidSchema } from '../http/border';
+import { guardedRoute, HttpError, idOf } from '../http/border';
+import { jobOrRefusal, type LoadedJob } from '../logbook/folded';
 
 const query = z.object({
   form: z.enum(['pdf', 'json', 'csv']).default('pdf'),
@@ -13,7 +14,7 @@ interface Params {
 
 /**
  * A document of a job as a route: PDF, JSON or CSV, to be taken along.
- * @param load the document of a job; null when there is no such job
+ * @param load the document of a job, which is loaded once
  */
 export const documentRoute = <P extends object>(
   name: string,
@@ -22,18 +23,17 @@ export const documentRoute = <P extends object>(
     rows,
     pdf,
   }: {
-    load: (jobId: string, query: URLSearchParams) => Promise<P | null>;
+    load: (job: LoadedJob, query: URLSearchParams) => Promise<P>;
     rows: (document: P) => object[];
     pdf: (document: P, size: 'a4' | 'letter') => Promise<Buffer>;
   },
 ) =>
   guardedRoute(async (request: Request, { params }: Params) => {
-    const id = uuidSchema.safeParse((await params).id);
+    const id = idOf((await params).id, 'job');
     const { searchParams } = new URL(request.url);
     const asked = query.safeParse(Object.fromEntries(searchParams));
     if (!asked.success) throw new HttpError(422, 'form is pdf, json or csv; paper is a4 or letter.');
-    const made = id.success ? await load(id.data, searchParams) : null;
-    if (made === null) throw new HttpError(404, 'There is no such job.');
+    const made = await load(await jobOrRefusal(id), searchParams);
     const { form, paper } = asked.data;
     const headers = {
       'content-disposition': `attachment; filename="${name}.${form}"`,

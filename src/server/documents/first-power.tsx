@@ -1,9 +1,7 @@
 import { Text, renderToBuffer } from '@react-pdf/renderer';
 import { firstPowerUnit, planFirstPower, type FirstPowerPlan } from '../../core/power-up/first-power';
-import { fold } from '../../core/logbook';
 import { HttpError } from '../http/border';
-import { entriesAfter } from '../logbook/jobs';
-import { siteLimits } from '../administration/settings';
+import type { LoadedJob } from '../logbook/folded';
 import { IdentityLines, Paper, PdfRow, PdfSection } from './pdf-kit';
 import { identity } from './replacement';
 
@@ -20,11 +18,8 @@ export interface FirstPowerDocument {
 
 const rowsOfCurve = 12;
 
-/** The first-power plan that was kept, with its sums; null when there is no such job. @throws Refused without a plan */
-export async function loadFirstPowerPlan(jobId: string): Promise<FirstPowerDocument | null> {
-  const entries = await entriesAfter(jobId, 0);
-  if (entries === null) return null;
-  const state = fold(entries, { limits: await siteLimits() });
+/** The first-power plan that was kept, with its sums. @throws HttpError without a plan */
+export function loadFirstPowerPlan({ state }: LoadedJob): FirstPowerDocument {
   const { drive, power } = state;
   if (drive === null || power.planned === null)
     throw new HttpError(422, 'There is no first-power plan yet: keep one under First power.');

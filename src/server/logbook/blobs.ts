@@ -6,6 +6,14 @@ import { db } from '../database/connection';
 export const heaviestPhoto = 25 * 1024 * 1024;
 const longestEdge = 2000;
 
+/** A picture written anew: upright, scaled, without metadata. @throws when it is no picture that can be read */
+export const rewritten = (bytes: Buffer): Promise<Buffer> =>
+  sharp(bytes, { limitInputPixels: 100_000_000 })
+    .rotate()
+    .resize({ width: longestEdge, height: longestEdge, fit: 'inside', withoutEnlargement: true })
+    .jpeg({ quality: 82 })
+    .toBuffer();
+
 /**
  * Keeps a photograph: turned upright, scaled, and written anew without any metadata, so that no
  * place or device goes along.
@@ -13,11 +21,7 @@ const longestEdge = 2000;
  * @throws when it is no picture that can be read
  */
 export async function keepPhoto(bytes: Buffer): Promise<string> {
-  const jpeg = await sharp(bytes, { limitInputPixels: 100_000_000 })
-    .rotate()
-    .resize({ width: longestEdge, height: longestEdge, fit: 'inside', withoutEnlargement: true })
-    .jpeg({ quality: 82 })
-    .toBuffer();
+  const jpeg = await rewritten(bytes);
   const sha256 = createHash('sha256').update(jpeg).digest('hex');
   await db().models.Blob.findOrCreate({
     where: { sha256 },
@@ -34,7 +38,12 @@ export async function keepText(text: string, mediaType: string): Promise<string>
   return sha256;
 }
 
-export async function blob(sha256: string): Promise<{ mediaType: string; bytes: Buffer } | null> {
-  const row = await db().models.Blob.findByPk(sha256);
-  return row === null ? null : { mediaType: row.mediaType, bytes: row.bytes };
+/** A blob by its address, or by the one that an imported log knows it by; null when there is none. */
+export async function blob(
+  address: string,
+): Promise<{ sha256: string; mediaType: string; bytes: Buffer } | null> {
+  const { Blob, BlobAlias } = db().models;
+  const alias = await BlobAlias.findByPk(address, { raw: true });
+  const row = await Blob.findByPk(alias?.storedAs ?? address, { raw: true });
+  return row === null ? null : { sha256: row.sha256, mediaType: row.mediaType, bytes: row.bytes };
 }

@@ -1,9 +1,8 @@
 import { Op, literal } from 'sequelize';
-import { fold, type JobState } from '../../core/logbook';
+import type { JobState } from '../../core/logbook';
 import { sameMotor, type InsulationThen, type KnownMotor } from '../../core/motor/motor-history';
 import { db } from '../database/connection';
-import { entriesAfter } from '../logbook/jobs';
-import { siteLimits } from '../administration/settings';
+import { loadJob, type LoadedJob } from '../logbook/folded';
 
 /** So many jobs back are looked at. */
 const mostJobs = 40;
@@ -21,29 +20,29 @@ async function jobsWith(jobId: string, { serial, assetId }: KnownMotor) {
           where: { kind: 'identify.motor', [Op.and]: literal(`payload->>'serial' = :serial`) },
           replacements: { serial },
           attributes: ['jobId'],
+          limit: 1000,
+          raw: true,
         });
   return Job.findAll({
     where: { [Op.or]: [{ assetId }, { id: read.map((r) => r.jobId) }], id: { [Op.ne]: jobId } },
     order: [['createdAt', 'DESC']],
+    attributes: ['id'],
     limit: mostJobs,
+    raw: true,
   });
 }
 
-/** Insulation tests of this job's motor in other jobs; null when there is no such job. */
-export async function earlierTests(jobId: string): Promise<InsulationThen[] | null> {
-  const entries = await entriesAfter(jobId, 0);
-  const job = await db().models.Job.findByPk(jobId);
-  if (entries === null || job === null) return null;
-  const context = { limits: await siteLimits() };
-  const motor = motorOf(fold(entries, context), job.assetId);
+/** Insulation tests of this job's motor in other jobs. */
+export async function earlierTests({ jobId, assetId, state }: LoadedJob): Promise<InsulationThen[]> {
+  const motor = motorOf(state, assetId);
   if (motor === null) return [];
   const found: InsulationThen[] = [];
   for (const other of await jobsWith(jobId, motor)) {
-    const state = fold((await entriesAfter(other.id, 0)) ?? [], context);
-    const there = motorOf(state, other.assetId);
-    if (there === null || !sameMotor(motor, there)) continue;
+    const then = await loadJob(other.id);
+    const there = then === null ? null : motorOf(then.state, then.assetId);
+    if (then === null || there === null || !sameMotor(motor, there)) continue;
     found.push(
-      ...state.startUp.insulations.map(({ at, receivedAt, payload }) => ({
+      ...then.state.startUp.insulations.map(({ at, receivedAt, payload }) => ({
         jobId: other.id,
         at: receivedAt ?? at,
         of: payload.of,

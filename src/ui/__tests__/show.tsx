@@ -10,6 +10,7 @@ import { fold, type Entry, type EntryKind, type Payload, type Person } from '@/c
 import { ines, odo, pip } from '@/core/logbook/__tests__/job';
 import { greatestLimits } from '@/core/bench/make-safe';
 import type { JobStore } from '../job-store/use-job';
+import { quiet } from '../job-store/__tests__/quiet';
 import { system } from '../kit/theme';
 
 export const show = (children: ReactNode) =>
@@ -63,10 +64,7 @@ export function WithStore({
   const [entries, setEntries] = useState(() => said.map((s) => entryOf(s, person)));
   const store: JobStore = {
     state: fold(entries, { limits: greatestLimits }),
-    unsent: new Set(),
-    refused: [],
-    online: true,
-    clockOffset_ms: 0,
+    ...quiet,
     record: (kind, payload) => {
       const one = [kind, payload] as unknown as RecordedEntry;
       const entry = entryOf(one, person);
@@ -74,7 +72,6 @@ export function WithStore({
       setEntries((list) => [...list, entry]);
       return entry.id;
     },
-    dismiss: () => undefined,
   };
   return children(store);
 }

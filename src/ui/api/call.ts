@@ -1,8 +1,11 @@
 import type { AnswerOf, ApiError, BodyOf, ParamsOf, QueryOf, RouteKey } from '@/api/contract';
 
-/** An answer of the server, or why there is none. `status` 0: the server was not reached. */
+/**
+ * An answer of the server, or why there is none. `status` 0: the server was not reached; `retryAfter_s`: it asked to be left
+ * alone for so long.
+ */
 export type Called<K extends RouteKey> =
-  { ok: true; value: AnswerOf<K> } | ({ ok: false; status: number } & ApiError);
+  { ok: true; value: AnswerOf<K> } | ({ ok: false; status: number; retryAfter_s: number | null } & ApiError);
 
 type Wanted<K extends RouteKey> = (ParamsOf<K> extends never
   ? { params?: undefined }
@@ -25,7 +28,22 @@ function pathOf(path: string, params: Readonly<Record<string, string>>, query: o
   return search === '' ? filled : `${filled}?${search}`;
 }
 
-const unreachable = { ok: false, status: 0, error: 'The server does not answer.', problems: [] } as const;
+const unreachable = {
+  ok: false,
+  status: 0,
+  error: 'The server does not answer.',
+  problems: [],
+  retryAfter_s: null,
+} as const;
+
+/** Seconds, or until a date by the server's own clock. */
+function retryAfterOf(headers: Headers): number | null {
+  const said = headers.get('retry-after');
+  if (said === null) return null;
+  if (/^\d+$/.test(said)) return Number(said);
+  const seconds = (Date.parse(said) - Date.parse(headers.get('date') ?? '')) / 1000;
+  return Number.isFinite(seconds) ? Math.max(0, seconds) : null;
+}
 
 /**
  * Asks the server. Never throws: what went wrong is in the answer; an aborted call looks like a server
@@ -55,12 +73,13 @@ export async function call<K extends RouteKey>(key: K, wanted: Wanted<K>): Promi
       ...(file === undefined ? {} : { body: file }),
       ...(signal === undefined ? {} : { signal }),
     });
-    const said: unknown = await answer.json();
+    // A refusal that is no JSON is one all the same: its status says what it means.
+    const said: unknown = answer.ok ? await answer.json() : await answer.json().catch(() => null);
     // The server is held to the contract by the same types.
     if (answer.ok) return { ok: true, value: said as AnswerOf<K> };
-    return isApiError(said)
-      ? { ok: false, status: answer.status, problems: [], ...said }
-      : { ok: false, status: answer.status, error: 'The server refused this.', problems: [] };
+    const { status } = answer;
+    const refusal = isApiError(said) ? said : { error: 'The server refused this.' };
+    return { ok: false, status, problems: [], retryAfter_s: retryAfterOf(answer.headers), ...refusal };
   } catch {
     return unreachable;
   }

@@ -4,15 +4,7 @@ import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useCallback, useMemo, type ComponentType } from 'react';
 import type { DriveType } from '@/core/equipment/catalogue';
-import {
-  entryWords,
-  levelsOf,
-  mustStayDead,
-  stageLines,
-  type Entry,
-  type Person,
-  type StageId,
-} from '@/core/logbook';
+import { levelsOf, mustStayDead, stageLines, type Entry, type Person, type StageId } from '@/core/logbook';
 import type { Limits } from '@/core/bench/make-safe';
 import { commonMeter } from '@/core/equipment/power-stage';
 import type { Consequence } from '@/core/bench/story';
@@ -20,7 +12,6 @@ import { BenchConclusion } from '../panels/diagnosis/conclusion';
 import { Levels } from '../panels/diagnosis/levels';
 import { Story } from '../panels/diagnosis/story';
 import { useDiagnosis } from '../panels/diagnosis/use-diagnosis';
-import { Secondary } from '../kit/buttons';
 import { Island } from '../kit/island';
 import { TopBar } from '../kit/top-bar';
 import { span } from '../kit/time';
@@ -29,6 +20,7 @@ import { StageEdge } from './edge';
 import type { StageProps } from '../job-store/stage-props';
 import { Notice } from '../kit/notice';
 import { Margin } from './margin';
+import { Troubles } from './troubles';
 import { useJob, type JobStore } from '../job-store/use-job';
 
 const loading = () => <Text role="status">opening…</Text>;
@@ -102,43 +94,6 @@ const FirstPowerUpStage = dynamic(
   () => import('../stages/first-power-up/first-power-up-stage').then((m) => onIsland(m.FirstPowerUpStage)),
   { loading },
 );
-
-/** What the server could not take, with what was typed; nothing is dropped unseen. */
-function Troubles({ store }: { store: JobStore }) {
-  return (
-    <Box role="alert" mx={{ base: 3, md: 5 }}>
-      {!store.online && (
-        <Text bg="doubtWash" color="ink" borderLeft="5px solid" borderColor="doubt" px="3" py="2" mb="2">
-          The server does not answer.{' '}
-          {store.unsent.size > 0
-            ? `${store.unsent.size} entries are kept on this device and sent`
-            : 'What you enter is kept on this device and sent'}{' '}
-          when it is back.
-        </Text>
-      )}
-      {store.refused.map(({ entry, reason }) => (
-        <Box
-          key={entry.id}
-          bg="failedWash"
-          color="ink"
-          borderLeft="5px solid"
-          borderColor="failed"
-          px="3"
-          py="2"
-          mb="2"
-          display="flex"
-          gap="3"
-          alignItems="center"
-        >
-          <Text flex="1">
-            Not kept: {entryWords(entry)}. {reason}
-          </Text>
-          <Secondary onClick={() => store.dismiss(entry.id)}>Understood</Secondary>
-        </Box>
-      ))}
-    </Box>
-  );
-}
 
 function Clock({ store }: { store: JobStore }) {
   const now = useNow(store.clockOffset_ms, 10_000);

@@ -7,6 +7,7 @@ import { greatestLimits } from '@/core/bench/make-safe';
 import { system } from '../kit/theme';
 import { Margin } from './margin';
 import type { JobStore } from '../job-store/use-job';
+import { quiet } from '../job-store/__tests__/quiet';
 
 const by = { id: 'p', name: 'Ines Tarrow', role: 'technician' };
 const entry = (seq: number | undefined, kind: string, payload: unknown, more: object = {}): Entry =>
@@ -26,15 +27,12 @@ function show(entries: Entry[]) {
   const recorded: [string, unknown][] = [];
   const store: JobStore = {
     state: fold(entries, { limits: greatestLimits }),
+    ...quiet,
     unsent: new Set(entries.filter((e) => e.seq === undefined).map((e) => e.id)),
-    refused: [],
-    online: true,
-    clockOffset_ms: 0,
     record: (kind, payload) => {
       recorded.push([kind, payload]);
       return 'new';
     },
-    dismiss: () => undefined,
   };
   render(
     <ChakraProvider value={system}>

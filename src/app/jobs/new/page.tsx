@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { currentPerson } from '@/server/people/current-person';
-import { machines } from '@/server/logbook/jobs';
+import { machines } from '@/server/logbook/machines';
 import { people } from '@/server/people/people';
 import { NewJob } from '@/ui/shop/board/new-job';
 

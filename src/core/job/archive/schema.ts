@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { limitsSchema } from '../../bench/make-safe/schema';
 import { newestVersion, payloads } from '../../logbook/schema';
 import { keysOf } from '../../numerics/arrays';
 
@@ -7,6 +8,8 @@ const person = z.strictObject({
   name: z.string().min(1).max(200),
   role: z.enum(['technician', 'lead', 'apprentice']),
 });
+
+const hash = z.string().regex(/^[0-9a-f]{64}$/);
 
 const envelope = {
   v: z.int().min(1).max(newestVersion),
@@ -17,6 +20,9 @@ const envelope = {
   by: person,
   seq: z.int().min(1),
   receivedAt: z.iso.datetime(),
+  /** Since version 2: the limits in force then, and the hash that chains it to the entry before it. */
+  limits: limitsSchema.optional(),
+  hash: hash.optional(),
 };
 
 const kinds = keysOf(payloads);
@@ -32,7 +38,10 @@ const archivedEntry = z
   });
 
 const file = z.strictObject({
-  sha256: z.string().regex(/^[0-9a-f]{64}$/),
+  /** The address that entries know it by. */
+  sha256: hash,
+  /** The SHA-256 of the file itself, where it was written anew since. */
+  content: hash.optional(),
   mediaType: z.enum(['image/jpeg', 'application/json']),
 });
 
@@ -42,8 +51,10 @@ export const archiveFormat = 'grim-spanner-job';
 /** `job.json` of an archive: the whole logbook, in the order it was kept. */
 export const archiveSchema = z.strictObject({
   format: z.literal(archiveFormat),
-  version: z.literal(1),
+  version: z.union([z.literal(1), z.literal(2)]),
   madeAt: z.iso.datetime(),
+  /** The installation that made it. */
+  installation: z.uuid().optional(),
   job: z.strictObject({ id: z.uuid() }),
   entries: z.array(archivedEntry).min(1).max(20_000),
   /** What lies beside it under `files/`, each under its SHA-256. */

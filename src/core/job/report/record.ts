@@ -10,12 +10,15 @@ import { minuteOf, part, type ReportPart } from './report';
 export interface Beside {
   /** The static sheet; null where nothing was measured. */
   sheet: Sheet | null;
-  /** Values of the start-up sheet; null where there is none. */
-  startUp: {
-    rows: { number: string; name: string; value: string; sum: string; reason: string }[];
-    run: string[];
-    motorTests: string[];
-  } | null;
+  /** Values of the start-up sheet, or why it could not be made; null where none was begun. */
+  startUp:
+    | {
+        rows: { number: string; name: string; value: string; sum: string; reason: string }[];
+        run: string[];
+        motorTests: string[];
+      }
+    | { missing: string }
+    | null;
 }
 
 const volts = (n: number): string => `${n} V`;
@@ -199,10 +202,12 @@ const carried = (swap: Swap | null): ReportPart[] =>
 const startUp = ({ startUp: made }: Beside): ReportPart[] =>
   made === null
     ? []
-    : part('start-up', 'Values entered by rule', [...made.motorTests, ...made.run], {
-        heads: ['Entry', 'Name', 'Value', 'Sum', 'Reason'],
-        rows: made.rows.map((r) => [r.number, r.name, r.value, r.sum, r.reason]),
-      });
+    : 'missing' in made
+      ? part('start-up', 'Values entered by rule', [`This part is missing: ${made.missing}`])
+      : part('start-up', 'Values entered by rule', [...made.motorTests, ...made.run], {
+          heads: ['Entry', 'Name', 'Value', 'Sum', 'Reason'],
+          rows: made.rows.map((r) => [r.number, r.name, r.value, r.sum, r.reason]),
+        });
 
 const differences = ({ setRuns }: JobState): ReportPart[] =>
   part(

@@ -4,6 +4,7 @@ import * as m0001 from './0001-ground';
 import * as m0002 from './0002-link-locks';
 import * as m0003 from './0003-drive-types';
 import * as m0004 from './0004-write-runs';
+import * as m0005 from './0005-log-integrity';
 import type { Migration } from './migration';
 
 // A static list, no glob: it survives bundling, Jest and tsx alike.
@@ -12,6 +13,7 @@ const list: [string, { up: Migration; down: Migration }][] = [
   ['0002-link-locks', m0002],
   ['0003-drive-types', m0003],
   ['0004-write-runs', m0004],
+  ['0005-log-integrity', m0005],
 ];
 
 export const migrator = (sequelize: Sequelize): Umzug<QueryInterface> =>

@@ -1,13 +1,12 @@
 import { ratingOf, type Control } from '../../../core/equipment/catalogue';
 import { shownAs } from '../../../core/equipment/drive-words';
 import { keyPlan, pressWords, type KeyPlan } from '../../../core/parameter-sets/keypad';
-import { fold, type JobState, type KeptSet } from '../../../core/logbook';
+import type { JobState, KeptSet } from '../../../core/logbook';
 import { auditSet, factorySet, fittedWith, type UnitSet } from '../../../core/parameter-sets/parameters';
 import { checksumOf } from '../../../core/parameter-sets/set-files';
 import { HttpError } from '../../http/border';
 import { catalogue, controlOf } from '../../equipment/catalogue';
-import { entriesAfter } from '../../logbook/jobs';
-import { siteLimits } from '../../administration/settings';
+import type { LoadedJob } from '../../logbook/folded';
 import { line } from '../line';
 
 interface Gathered {
@@ -16,11 +15,8 @@ interface Gathered {
   unit: UnitSet & { control: Control };
 }
 
-/** A set of a job with its type; null when there is no such job. @throws Refused where there is no such set */
-async function setOfJob(jobId: string, setId: string | null): Promise<Gathered | null> {
-  const entries = await entriesAfter(jobId, 0);
-  if (entries === null) return null;
-  const state = fold(entries, { limits: await siteLimits() });
+/** A set of a job with its type. @throws HttpError where there is no such set */
+async function setOfJob({ state }: LoadedJob, setId: string | null): Promise<Gathered> {
   const set = state.sets.find((s) => s.id === setId);
   if (set === undefined)
     throw new HttpError(404, 'There is no such set in this job: it may not be kept yet.');
@@ -51,9 +47,8 @@ export interface SetDocument {
 }
 
 /** A set with what the factory sets beside it, and what speaks against it. */
-export async function loadSetDocument(jobId: string, query: URLSearchParams): Promise<SetDocument | null> {
-  const made = await setOfJob(jobId, query.get('set'));
-  if (made === null) return null;
+export async function loadSetDocument(job: LoadedJob, query: URLSearchParams): Promise<SetDocument> {
+  const made = await setOfJob(job, query.get('set'));
   const { state, set, unit } = made;
   const region = query.get('region') === '60Hz' ? '60Hz' : '50Hz';
   const factory = factorySet(unit, region).values;
@@ -90,9 +85,8 @@ export interface KeyDocument {
 }
 
 /** The keys that bring a unit from what it has to a set. */
-export async function loadKeyDocument(jobId: string, query: URLSearchParams): Promise<KeyDocument | null> {
-  const made = await setOfJob(jobId, query.get('set'));
-  if (made === null) return null;
+export async function loadKeyDocument(job: LoadedJob, query: URLSearchParams): Promise<KeyDocument> {
+  const made = await setOfJob(job, query.get('set'));
   const { state, unit } = made;
   const from = query.get('from') ?? 'factory-50Hz';
   const other = state.sets.find((s) => s.id === from && s.typeId === unit.typeId);

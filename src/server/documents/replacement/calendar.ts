@@ -1,6 +1,7 @@
 import { createEvents, type DateArray, type EventAttributes } from 'ics';
 import { stopPlan } from '../../../core/replacement/stop-plan';
 import { HttpError } from '../../http/border';
+import type { LoadedJob } from '../../logbook/folded';
 import { swapOfJob } from './load';
 
 const utc = (at: Date): DateArray => [
@@ -14,12 +15,10 @@ const utc = (at: Date): DateArray => [
 /**
  * The kept plan of a stop as a calendar (RFC 5545): the stop, and every task with its minutes.
  * @param from when the machine is to stand
- * @returns null when there is no such job
  * @throws Refused where nothing is planned
  */
-export async function stopCalendar(jobId: string, from: Date): Promise<string | null> {
-  const made = await swapOfJob(jobId);
-  if (made === null) return null;
+export async function stopCalendar(job: LoadedJob, from: Date): Promise<string> {
+  const made = await swapOfJob(job);
   const { planned } = made.state.swap;
   const opened = made.state.opened?.payload;
   if (planned === null || planned.tasks.length === 0)
@@ -35,7 +34,7 @@ export async function stopCalendar(jobId: string, from: Date): Promise<string | 
     end: number,
     description: string,
   ): EventAttributes => ({
-    uid: `${jobId}-${uid}@grim-spanner`,
+    uid: `${job.jobId}-${uid}@grim-spanner`,
     title,
     start: utc(at(start)),
     startInputType: 'utc',

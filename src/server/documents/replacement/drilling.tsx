@@ -9,6 +9,7 @@ import {
 import { fitUnitOf } from '../../../core/job/swap';
 import { HttpError } from '../../http/border';
 import { catalogue, controlOf } from '../../equipment/catalogue';
+import type { LoadedJob } from '../../logbook/folded';
 import { wiredJob } from './load';
 import { face } from '../pdf-kit';
 
@@ -24,9 +25,8 @@ export interface DrillingDocument {
 }
 
 /** Where the new unit is drilled, from the sizes of the catalogue. @throws Refused where a size is not known */
-export async function drillingOf(jobId: string): Promise<DrillingDocument | null> {
-  const made = await wiredJob(jobId);
-  if (made === null) return null;
+export async function drillingOf(job: LoadedJob): Promise<DrillingDocument> {
+  const made = await wiredJob(job);
   const { old, next } = made.swap.units;
   if (next === null) throw new HttpError(422, 'What goes in is not said yet: choose it under Decide.');
   const types = await catalogue();

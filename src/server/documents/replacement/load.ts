@@ -1,20 +1,16 @@
-import { fold, type JobState } from '../../../core/logbook';
+import type { JobState } from '../../../core/logbook';
 import { swapOf, type KnownType, type Swap } from '../../../core/job/swap';
 import { HttpError } from '../../http/border';
 import { catalogue, controlOf } from '../../equipment/catalogue';
-import { entriesAfter } from '../../logbook/jobs';
-import { siteLimits } from '../../administration/settings';
+import type { LoadedJob } from '../../logbook/folded';
 
 export interface GatheredSwap {
   state: JobState;
   swap: Swap | null;
 }
 
-/** A job with its swap, as the catalogue knows the types; null when there is no such job. */
-export async function swapOfJob(jobId: string): Promise<GatheredSwap | null> {
-  const entries = await entriesAfter(jobId, 0);
-  if (entries === null) return null;
-  const state = fold(entries, { limits: await siteLimits() });
+/** A job with its swap, as the catalogue knows the types. */
+export async function swapOfJob({ state }: LoadedJob): Promise<GatheredSwap> {
   return { state, swap: await swapOfState(state) };
 }
 
@@ -33,10 +29,9 @@ export async function swapOfState(state: JobState): Promise<Swap | null> {
   return swapOf(state, (id) => known.get(id) ?? null);
 }
 
-/** The same, where there must be one. @throws Refused */
-export async function wiredJob(jobId: string): Promise<{ state: JobState; swap: Swap } | null> {
-  const gathered = await swapOfJob(jobId);
-  if (gathered === null) return null;
+/** The same, where there must be one. @throws HttpError */
+export async function wiredJob(job: LoadedJob): Promise<{ state: JobState; swap: Swap }> {
+  const gathered = await swapOfJob(job);
   if (gathered.swap === null)
     throw new HttpError(422, 'The drive was not identified yet: read its plate first.');
   return { state: gathered.state, swap: gathered.swap };

@@ -1,6 +1,7 @@
 import { Text, renderToBuffer } from '@react-pdf/renderer';
 import { endOf, wireRoleWords, wireEnds } from '../../../core/replacement/wires';
 import { IdentityLines, Paper, PdfRow, PdfSection } from '../pdf-kit';
+import type { LoadedJob } from '../../logbook/folded';
 import { identity, wiredJob } from './load';
 
 export interface WireListRow {
@@ -28,10 +29,8 @@ export interface WireListDocument {
 }
 
 /** The wire list with where each wire goes. */
-export async function wireList(jobId: string): Promise<WireListDocument | null> {
-  const made = await wiredJob(jobId);
-  if (made === null) return null;
-  const { state, swap } = made;
+export async function wireList(job: LoadedJob): Promise<WireListDocument> {
+  const { state, swap } = await wiredJob(job);
   const placementOf = new Map((swap.map?.fates ?? []).map((f) => [f.wire, f]));
   const next = swap.units.next;
   return {

@@ -1,13 +1,12 @@
 import { ratingOf } from '../../../core/equipment/catalogue';
 import { parameterAt, shownAs } from '../../../core/equipment/drive-words';
-import { fold, timeOf, type Payload } from '../../../core/logbook';
+import { timeOf, type Payload } from '../../../core/logbook';
 import { plateSums } from '../../../core/equipment/plate';
 import { inShort, releaseOf } from '../../../core/job/release';
 import { wantedOf } from '../../../core/commissioning/settings';
 import { HttpError } from '../../http/border';
 import { catalogue, controlOf } from '../../equipment/catalogue';
-import { entriesAfter } from '../../logbook/jobs';
-import { siteLimits } from '../../administration/settings';
+import type { LoadedJob } from '../../logbook/folded';
 
 export interface PaperRow {
   number: string;
@@ -48,11 +47,8 @@ const stepWords = (title: string, result: Payload<'commission.step'>): string =>
     ...(result.note === undefined ? [] : [result.note]),
   ].join('; ');
 
-/** The sheet as it stands; null when there is no such job. @throws Refused where plates or choices are missing */
-export async function loadStartUpSheet(jobId: string): Promise<StartUpDocument | null> {
-  const entries = await entriesAfter(jobId, 0);
-  if (entries === null) return null;
-  const state = fold(entries, { limits: await siteLimits() });
+/** The sheet as it stands. @throws HttpError where plates or choices are missing */
+export async function loadStartUpSheet({ state }: LoadedJob): Promise<StartUpDocument> {
   const { drive, motor, opened, seen, startUp } = state;
   const control = drive === null || drive.typeId === null ? null : await controlOf(drive.typeId);
   if (drive === null || motor === null || startUp.chosen === null || control === null)

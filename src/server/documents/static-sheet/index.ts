@@ -1,10 +1,10 @@
 // The static-test sheet of a job: gathered, and as PDF.
-import { fold, type JobState } from '../../../core/logbook';
+import type { JobState } from '../../../core/logbook';
 import { commonMeter } from '../../../core/equipment/power-stage';
 import type { Diagnosis } from '../../../core/bench/static-diagnosis';
 import { sheetOf, type Sheet } from '../../../core/job/static-sheet';
 import { calc } from '../../verbs/calc-pool';
-import { entriesAfter } from '../../logbook/jobs';
+import type { LoadedJob } from '../../logbook/folded';
 import { siteLimits } from '../../administration/settings';
 
 export { sheetPdf } from './pdf';
@@ -22,11 +22,7 @@ async function diagnosed(state: JobState): Promise<Diagnosis> {
   return { familyShift_V: {}, ...answer.body } as unknown as Diagnosis;
 }
 
-/** The sheet as it stands; null when there is no such job. */
-export async function loadStaticSheet(jobId: string): Promise<Sheet | null> {
-  const entries = await entriesAfter(jobId, 0);
-  if (entries === null) return null;
-  const within = await siteLimits();
-  const state = fold(entries, { limits: within });
-  return sheetOf(state, await diagnosed(state), within);
+/** The sheet as it stands. */
+export async function loadStaticSheet({ state }: LoadedJob): Promise<Sheet> {
+  return sheetOf(state, await diagnosed(state), await siteLimits());
 }

@@ -1,14 +1,18 @@
 /** A job out of one installation and into another: whole, harmless twice, and refused where something is wrong. */
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
+import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import sharp from 'sharp';
 import { v7 } from 'uuid';
 import { publishedArchiveSchema, type Archive } from '../../../core/job/archive/schema';
-import { fold, type Person } from '../../../core/logbook';
-import { greatestLimits } from '../../../core/bench/make-safe';
+import { chainHash, startHash } from '../../../core/job/chain';
+import type { Entry, Person } from '../../../core/logbook';
 import { blob, keepPhoto } from '../../logbook/blobs';
 import { db } from '../../database/connection';
-import { appendEntries, entriesAfter } from '../../logbook/jobs';
+import { appendEntries } from '../../logbook/append';
+import { checkChains } from '../../logbook/chain-check';
+import { sha256 } from '../../logbook/digest';
+import { jobOrRefusal } from '../../logbook/folded';
 import { loadDemo } from '../../database/maintenance';
 import { people, personById } from '../../people/people';
 import { archiveOfJob, takeIn } from '.';
@@ -38,6 +42,13 @@ function foreign(
     },
   );
   const archive = JSON.parse(renamed) as Archive;
+  archive.installation = v7();
+  // Another installation has a whole chain of its own; what is changed afterwards was changed by somebody.
+  let previous = startHash;
+  for (const entry of archive.entries) {
+    entry.hash = chainHash(previous, entry as unknown as Entry, sha256);
+    previous = entry.hash;
+  }
   change(archive);
   const out: Record<string, Uint8Array> = { ...inside, 'job.json': strToU8(JSON.stringify(archive)) };
   for (const [name, bytes] of Object.entries(files)) {
@@ -46,8 +57,7 @@ function foreign(
   }
   return { bytes: zipSync(out), archive };
 }
-const stateOf = async (jobId: string) =>
-  fold((await entriesAfter(jobId, 0)) ?? [], { limits: greatestLimits });
+const stateOf = async (jobId: string) => (await jobOrRefusal(jobId)).state;
 
 beforeAll(async () => {
   await loadDemo();
@@ -121,22 +131,46 @@ it('is taken in as it was: the same state, the same times, the same photograph, 
   expect(after.log.map((l) => [l.entry.kind, l.entry.receivedAt, l.entry.by.name, l.void])).toEqual(
     before.log.map((l) => [l.entry.kind, l.entry.receivedAt, l.entry.by.name, l.void]),
   );
-  expect(await blob(photo)).not.toBeNull();
+  // Written anew under an address of its own, and found by the one that the log knows.
+  const kept = await blob(photo);
+  expect(kept?.sha256).toBe(
+    createHash('sha256')
+      .update(kept?.bytes ?? '')
+      .digest('hex'),
+  );
   expect((await people()).map((p) => p.id)).not.toContain(first?.by.id);
   // Twice is harmless.
   expect(await takeIn(bytes)).toMatchObject({ fresh: 0 });
 });
 
-it('broken off half way, the same archive goes on', async () => {
-  const { archive } = foreign();
-  const part = { ...archive, entries: archive.entries.slice(0, 3) };
-  const half = zipSync({ ...unzipSync(zip), 'job.json': strToU8(JSON.stringify(part)) });
-  expect((await takeIn(half)).fresh).toBe(3);
-  const whole = zipSync({ ...unzipSync(zip), 'job.json': strToU8(JSON.stringify(archive)) });
-  expect((await takeIn(whole)).fresh).toBe(archive.entries.length - 3);
+it('is marked as imported; its people and its machine are never those of this shop, whatever their ids', async () => {
+  const { bytes, archive } = foreign();
+  await takeIn(bytes);
+  const { imported, assetId, state } = await jobOrRefusal(archive.job.id);
+  expect(imported).toMatchObject({ from: archive.installation, seq: archive.entries.length });
+  expect(assetId).not.toBe((archive.entries[0]?.payload as { assetId: string }).assetId);
+  const theirs = new Set(archive.entries.map((e) => e.by.id));
+  expect(state.log.filter((l) => theirs.has(l.entry.by.id))).toEqual([]);
+  // Odo is here, too: what the other Odo entered is not his to correct.
+  expect(state.log.map((l) => l.entry.by.name)).toContain(odo.name);
+  expect(await checkChains()).toMatchObject({ broken: [] });
 });
 
-it('a job that went on here is not overwritten', async () => {
+it('goes on elsewhere and comes out again as it was recorded, chain and all', async () => {
+  const { bytes, archive } = foreign();
+  await takeIn(bytes);
+  const again = JSON.parse(
+    strFromU8(
+      unzipSync((await archiveOfJob(archive.job.id)) ?? new Uint8Array())['job.json'] ?? new Uint8Array(),
+    ),
+  ) as Archive;
+  expect(again.entries).toEqual(archive.entries);
+});
+
+it('a job that is known here is not taken in, and the one that is here stays', async () => {
+  const before = await stateOf(pump);
+  await expect(takeIn(zip)).rejects.toThrow(/here already/);
+  expect(await stateOf(pump)).toEqual(before);
   const { bytes, archive } = foreign();
   await takeIn(bytes);
   const entry = {
@@ -148,7 +182,7 @@ it('a job that went on here is not overwritten', async () => {
     payload: { text: 'more' },
   };
   await appendEntries(archive.job.id, [entry], odo);
-  await expect(takeIn(bytes)).rejects.toThrow(/went on since/);
+  await expect(takeIn(bytes)).rejects.toThrow(/here already/);
 });
 
 it.each<[string, () => Uint8Array, RegExp]>([
@@ -160,6 +194,12 @@ it.each<[string, () => Uint8Array, RegExp]>([
     () => foreign((a) => void (a.entries[0]!.payload = { machine: 1 })).bytes,
     /not as its schema says/,
   ],
+  [
+    'an entry that somebody changed',
+    () => foreign((a) => void (a.entries[2]!.at = '2026-01-01T00:00:00.000Z')).bytes,
+    /changed: entry 3/,
+  ],
+  ['entries with a gap', () => foreign((a) => void a.entries.splice(3, 1)).bytes, /not those of one job/],
   [
     'entries of two jobs',
     () => foreign((a) => void (a.entries[1]!.jobId = v7())).bytes,

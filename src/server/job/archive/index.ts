@@ -1,3 +1,4 @@
 // Jobs as open archives, out and in.
 export { archiveOfJob } from './make';
-export { heaviestArchive, takeIn } from './take-in';
+export { heaviestArchive } from './read';
+export { takeIn } from './take-in';

@@ -3,7 +3,9 @@ import { strToU8, zipSync, type Zippable } from 'fflate';
 import { archiveFormat, publishedArchiveSchema, type Archive } from '../../../core/job/archive/schema';
 import type { Entry } from '../../../core/logbook';
 import { blob } from '../../logbook/blobs';
-import { entriesAfter } from '../../logbook/jobs';
+import { recordedEntry, rowsAfter } from '../../logbook/entries';
+import { loadJob } from '../../logbook/folded';
+import { installationId } from '../../administration/settings';
 import { loadReport, reportPdf } from '../../documents/report';
 import { wireList } from '../../documents/replacement';
 
@@ -20,6 +22,7 @@ const about = `A job of Grim Spanner, whole.
 job.json      every entry of its logbook, in the order it was kept
 schema.json   what every kind of entry carries (JSON Schema)
 files/        photographs (JPEG) and trends (JSON), each under its SHA-256
+              The hash of each entry chains it to the one before it: ./grim verify FILE
 *.csv         readings, wires and settings as tables
 report.pdf    the report as it stood
 
@@ -30,24 +33,27 @@ const table = (rows: object[]): Uint8Array => strToU8(unparse(rows, { escapeForm
 
 /** A job as one archive; null when there is no such job. */
 export async function archiveOfJob(jobId: string, now = new Date()): Promise<Uint8Array | null> {
-  const entries = await entriesAfter(jobId, 0);
-  const report = await loadReport(jobId);
-  if (entries === null || report === null) return null;
+  const job = await loadJob(jobId);
+  if (job === null) return null;
+  // As they were recorded, so that the chain can be verified elsewhere.
+  const entries = (await rowsAfter(jobId, 0)).map(recordedEntry);
+  const report = await loadReport(job);
   const zip: Zippable = {};
   const files: Archive['files'] = [];
   for (const sha256 of new Set(entries.flatMap(filesOf))) {
     const kept = await blob(sha256);
     if (kept === null) continue;
     const mediaType = kept.mediaType === 'image/jpeg' ? 'image/jpeg' : 'application/json';
-    files.push({ sha256, mediaType });
+    files.push({ sha256, mediaType, ...(kept.sha256 === sha256 ? {} : { content: kept.sha256 }) });
     const bytes = new Uint8Array(kept.bytes);
     // A photograph is packed already.
     zip[`files/${sha256}`] = mediaType === 'image/jpeg' ? [bytes, { level: 0 }] : bytes;
   }
   const archive = {
     format: archiveFormat,
-    version: 1,
+    version: 2,
     madeAt: now.toISOString(),
+    installation: await installationId(),
     job: { id: jobId },
     entries,
     files,
@@ -60,13 +66,14 @@ export async function archiveOfJob(jobId: string, now = new Date()): Promise<Uin
       ),
     );
   };
-  const wires = await wireList(jobId).catch(() => null);
+  // Without a drive there are no wires.
+  const wires = job.state.drive === null ? [] : (await wireList(job)).rows;
   zip['README.txt'] = strToU8(about);
   zip['job.json'] = strToU8(JSON.stringify(archive, null, 1));
   zip['schema.json'] = strToU8(JSON.stringify(publishedArchiveSchema()));
   zip['readings.csv'] = table(rowsOf('readings'));
   zip['settings.csv'] = table(rowsOf('settings'));
-  zip['wires.csv'] = table(wires?.rows ?? []);
+  zip['wires.csv'] = table(wires);
   zip['report.pdf'] = [new Uint8Array(await reportPdf(report, 'a4')), { level: 0 }];
   return zipSync(zip, { level: 6 });
 }

@@ -5,7 +5,7 @@ import { HttpError } from '../../http/border';
 import { db } from '../../database/connection';
 import { readAll } from '../../drive-link/drive-client';
 import { controlNeeded, driveClient } from '../../drive-link/drives';
-import { appendEntries } from '../../logbook/jobs';
+import { appendAll } from '../../logbook/append';
 import { createRun, type JournalledRun } from './journal';
 import * as z from 'zod';
 import { valuesSchema } from '../../../core/equipment/drive-words/schema';
@@ -74,12 +74,13 @@ export async function makeRun(order: RunOrder, by: Person, talk = driveClient(or
     kind: 'set.write-begun',
     payload: begun,
   } as const;
-  const kept = await appendEntries(jobId, [made], by, undefined, (transaction) =>
-    createRun(
-      { id, jobId, setId, name, target, typeId, serial, rating, found, byId: by.id },
-      steps.map(writeLineOf),
-      transaction,
-    ),
-  );
-  if ('refused' in kept) throw new HttpError(404, 'There is no such job.');
+  const kept = await appendAll(jobId, [made], by, {
+    also: (transaction) =>
+      createRun(
+        { id, jobId, setId, name, target, typeId, serial, rating, found, byId: by.id },
+        steps.map(writeLineOf),
+        transaction,
+      ),
+  });
+  if (kept === null) throw new HttpError(404, 'There is no such job.');
 }

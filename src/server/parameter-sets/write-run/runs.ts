@@ -13,7 +13,7 @@ import { runReport, type RunReport } from '../../../core/parameter-sets/write-ru
 import { HttpError } from '../../http/border';
 import { controlOf } from '../../equipment/catalogue';
 import { readAll, type DriveClient } from '../../drive-link/drive-client';
-import { appendEntries } from '../../logbook/jobs';
+import { appendAll } from '../../logbook/append';
 import { personById } from '../../people/people';
 import {
   beat,
@@ -84,16 +84,16 @@ export function runsWith(talkWith: (target: string) => Promise<DriveClient>): Ru
     const { report, read } = await compared(run);
     const taken = (await writeLinesOf(run.id)).filter((l) => l.state === 'taken').length;
     const ended = entry(run.jobId, 'set.write-ended', { run: run.id, ...report, taken });
-    await appendEntries(run.jobId, [ended, read], by, undefined, (transaction) =>
-      setRun(run.id, 'ended', null, transaction),
-    );
+    await appendAll(run.jobId, [ended, read], by, {
+      also: (transaction) => setRun(run.id, 'ended', null, transaction),
+    });
   }
 
   async function hold(run: JournalledRun, by: Person, why: string): Promise<void> {
     const held = entry(run.jobId, 'set.write-held', { run: run.id, why: why.slice(0, 1000) });
-    await appendEntries(run.jobId, [held], by, undefined, (transaction) =>
-      setRun(run.id, 'held', why, transaction),
-    );
+    await appendAll(run.jobId, [held], by, {
+      also: (transaction) => setRun(run.id, 'held', why, transaction),
+    });
   }
 
   async function work(
@@ -136,7 +136,7 @@ export function runsWith(talkWith: (target: string) => Promise<DriveClient>): Ru
     if (!(await takeRun(id))) throw new HttpError(409, 'Somebody else goes on with it just now.');
     const leftOut = leaveOut ? await leftOutOf(id) : null;
     const sawTo = { runOpen: true, enableOpen: true, peopleClear: true } as const;
-    await appendEntries(jobId, [entry(jobId, 'set.write-resumed', { run: id, leftOut, ...sawTo })], by);
+    await appendAll(jobId, [entry(jobId, 'set.write-resumed', { run: id, leftOut, ...sawTo })], by);
   }
 
   return {
@@ -171,7 +171,7 @@ export function runsWith(talkWith: (target: string) => Promise<DriveClient>): Ru
       if (run.state !== 'ended') throw new HttpError(409, 'The run has not ended yet.');
       const { report, read } = await compared(run);
       const verified = entry(run.jobId, 'set.verified', { run: id, afterPower, ...report });
-      await appendEntries(run.jobId, [read, verified], await personOf(byId));
+      await appendAll(run.jobId, [read, verified], await personOf(byId));
     },
   };
 }

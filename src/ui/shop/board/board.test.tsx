@@ -3,10 +3,14 @@ import { ChakraProvider } from '@chakra-ui/react';
 import { render, screen } from '@testing-library/react';
 import { system } from '../../kit/theme';
 import { countdown, span } from '../../kit/time';
-import { Board, type JobLine } from './board';
+import type { BoardLine } from '@/api/board';
+import { Board } from './board';
+import { boardAddress } from './board-filter';
+
+jest.mock('next/navigation', () => ({ useRouter: () => ({ replace: () => undefined }) }));
 
 const person = { id: 'p', name: 'Ines Tarrow', role: 'technician' as const };
-const line = (differs: Partial<JobLine>): JobLine => ({
+const line = (differs: Partial<BoardLine>): BoardLine => ({
   jobId: 'j',
   site: 'Pellow Quay',
   machine: 'Slipway winch',
@@ -24,10 +28,16 @@ const line = (differs: Partial<JobLine>): JobLine => ({
   lastAt: null,
   ...differs,
 });
-const show = (jobs: JobLine[]) =>
+const usual = { search: '', state: 'all', stage: null, sort: 'clock', page: 1 } as const;
+const show = (jobs: BoardLine[], query: Parameters<typeof boardAddress>[0] = usual, pages = 1) =>
   render(
     <ChakraProvider value={system}>
-      <Board jobs={jobs} people={[person]} person={person} />
+      <Board
+        found={{ jobs, total: jobs.length, page: query.page, pages }}
+        query={query}
+        people={[person]}
+        person={person}
+      />
     </ChakraProvider>,
   );
 
@@ -59,7 +69,7 @@ it('has words for a machine that runs, one without a limit, and an empty board',
   expect(screen.getByText('running')).toBeTruthy();
   show([line({ downtimeAllowed_min: null })]);
   show([]);
-  expect(screen.getByText(/No job is open/)).toBeTruthy();
+  expect(screen.getByText(/No job yet/)).toBeTruthy();
 });
 
 it.each([
@@ -84,4 +94,16 @@ it.each([
   const until = new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
   show([line({ mayRun: { until, open: 2 } })]);
   expect(screen.getByText(new RegExp(words))).toBeTruthy();
+});
+
+it('says which page it is, and where the others are', () => {
+  show([line({})], { ...usual, search: 'winch', page: 2 }, 3);
+  expect(screen.getByText('1 job, page 2 of 3')).toBeTruthy();
+  expect(screen.getByRole('link', { name: 'Previous page' }).getAttribute('href')).toBe('/?search=winch');
+  expect(screen.getByRole('link', { name: 'Next page' }).getAttribute('href')).toBe('/?search=winch&page=3');
+});
+
+it('says what to do where nothing matches', () => {
+  show([], { ...usual, search: 'nothing of the kind' });
+  expect(screen.getByText(/No job matches/)).toBeTruthy();
 });

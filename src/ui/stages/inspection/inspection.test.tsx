@@ -1,4 +1,5 @@
 /** @jest-environment jsdom */
+import { quiet } from '../../job-store/__tests__/quiet';
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { emptyJob, type JobState } from '@/core/logbook';
@@ -25,15 +26,11 @@ function props(state: Partial<JobState> = {}): {
     goTo: (stage) => went.push(stage),
     store: {
       state: { ...emptyJob, ...state },
-      unsent: new Set(),
-      refused: [],
-      online: true,
-      clockOffset_ms: 0,
+      ...quiet,
       record: (kind, payload) => {
         recorded.push([kind, payload]);
         return 'new';
       },
-      dismiss: () => undefined,
     },
   };
   return { face, recorded, went };

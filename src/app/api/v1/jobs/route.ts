@@ -1,13 +1,15 @@
 import { HttpError } from '@/server/http/border';
 import { jsonRoute } from '@/server/http/route';
-import { board, openJob } from '@/server/logbook/jobs';
+import { openJob } from '@/server/logbook/append';
+import { board } from '@/server/logbook/board';
 
-export const GET = jsonRoute('GET /api/v1/jobs', async () => ({ jobs: await board() }));
+/** One page of the board: `?search=` words, `state=open|closed|all`, `stage=`, `sort=clock|newest|machine`, `page=`. */
+export const GET = jsonRoute('GET /api/v1/jobs', ({ query }) => board(query));
 
 /** Opens a job. The ids are made by the client, so sending twice is harmless. */
 export const POST = jsonRoute('POST /api/v1/jobs', async ({ body: { entry }, person }) => {
   if (entry.kind !== 'job.opened') throw new HttpError(422, 'A job begins with job.opened.');
-  const answer = await openJob(entry, await person());
-  if ('refused' in answer) throw new HttpError(409, 'This job was opened with other words before.');
-  return { jobId: entry.jobId, entries: answer.kept };
+  const { kept, refused } = await openJob(entry, await person());
+  if (refused.length > 0) throw new HttpError(409, 'This job was opened with other words before.');
+  return { jobId: entry.jobId, entries: kept };
 });

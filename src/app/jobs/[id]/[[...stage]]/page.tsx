@@ -1,9 +1,10 @@
 import type { Metadata } from 'next';
 import { notFound, redirect } from 'next/navigation';
-import { currentStage, fold, stageIds, stageLines, stageNames, type StageId } from '@/core/logbook';
+import { currentStage, stageIds, stageLines, stageNames, type StageId } from '@/core/logbook';
 import { catalogue } from '@/server/equipment/catalogue';
 import { currentPerson } from '@/server/people/current-person';
-import { entriesAfter, knownSources } from '@/server/logbook/jobs';
+import { loadJob } from '@/server/logbook/folded';
+import { knownSources } from '@/server/logbook/machines';
 import { uuidSchema } from '@/server/http/border';
 import { people } from '@/server/people/people';
 import { consequences, siteLimits } from '@/server/administration/settings';
@@ -27,25 +28,25 @@ export default async function JobPage({ params }: Props) {
   const { id, stage: path } = await params;
   const stage = stageOfPath(path);
   if (stage === undefined || !uuidSchema.safeParse(id).success) notFound();
-  const entries = await entriesAfter(id, 0);
-  if (entries === null) notFound();
+  const job = await loadJob(id);
+  if (job === null) notFound();
   if (stage === null) {
     const site = await siteLimits();
-    redirect(`/jobs/${id}/${currentStage(stageLines(fold(entries, { limits: site }), site))}`);
+    redirect(`/jobs/${id}/${currentStage(stageLines(job.state, site))}`);
   }
   const [person, everybody, within, types, met, table] = await Promise.all([
     currentPerson(),
     people(),
     siteLimits(),
     catalogue(),
-    knownSources(id),
+    knownSources(job),
     consequences(),
   ]);
   return (
     <JobCard
       jobId={id}
       stage={stage}
-      entries={entries}
+      entries={job.state.log.map((line) => line.entry)}
       person={person}
       people={everybody}
       limits={within}

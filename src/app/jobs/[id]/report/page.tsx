@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { uuidSchema } from '@/server/http/border';
+import { loadJob } from '@/server/logbook/folded';
 import { currentPerson } from '@/server/people/current-person';
 import { people } from '@/server/people/people';
 import { loadReport } from '@/server/documents/report';
@@ -11,8 +12,9 @@ export const metadata: Metadata = { title: 'Job report' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;
-  const report = uuidSchema.safeParse(id).success ? await loadReport(id) : null;
-  if (report === null) notFound();
+  const job = uuidSchema.safeParse(id).success ? await loadJob(id) : null;
+  if (job === null) notFound();
+  const report = await loadReport(job);
   const [everybody, person] = await Promise.all([people(), currentPerson()]);
   return <ReportPage jobId={id} report={report} people={everybody} person={person} />;
 }

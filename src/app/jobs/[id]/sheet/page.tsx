@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { uuidSchema } from '@/server/http/border';
+import { loadJob } from '@/server/logbook/folded';
 import { currentPerson } from '@/server/people/current-person';
 import { people } from '@/server/people/people';
 import { loadStaticSheet } from '@/server/documents/static-sheet';
@@ -11,8 +12,9 @@ export const metadata: Metadata = { title: 'Static-test sheet' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;
-  const sheet = uuidSchema.safeParse(id).success ? await loadStaticSheet(id) : null;
-  if (sheet === null) notFound();
+  const job = uuidSchema.safeParse(id).success ? await loadJob(id) : null;
+  if (job === null) notFound();
+  const sheet = await loadStaticSheet(job);
   const [everybody, person] = await Promise.all([people(), currentPerson()]);
   return <SheetPage jobId={id} sheet={sheet} people={everybody} person={person} />;
 }

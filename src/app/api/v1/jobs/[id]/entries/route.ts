@@ -1,31 +1,24 @@
-import { heaviestPayload } from '@/core/logbook/schema';
+import { databaseNow } from '@/server/clock';
 import { HttpError, idOf } from '@/server/http/border';
 import { jsonRoute } from '@/server/http/route';
-import { appendEntries, entriesAfter } from '@/server/logbook/jobs';
-import { serverNow } from '@/server/clock';
+import { entriesAfter, mostEntries } from '@/server/logbook/entries';
+import { postEntries } from '@/server/logbook/post-entries';
+import { personById } from '@/server/people/people';
 
-/** Entries after a seq, with the server's clock for the countdowns. */
+const noSuchJob = () => new HttpError(404, 'There is no such job.');
+
+/** Entries after a seq, at most 1000, with the server's clock for the countdowns. */
 export const GET = jsonRoute('GET /api/v1/jobs/:id/entries', async ({ params, query }) => {
   const entries = await entriesAfter(idOf(params.id, 'job'), query.after);
-  if (entries === null) throw new HttpError(404, 'There is no such job.');
-  return { entries, now: serverNow().toISOString() };
+  if (entries === null) throw noSuchJob();
+  return { entries, more: entries.length === mostEntries, now: (await databaseNow()).toISOString() };
 });
 
-/** Appends entries. The same again is harmless (200); same id with other content is refused (409). */
-export const POST = jsonRoute('POST /api/v1/jobs/:id/entries', async ({ params, body, person: who }) => {
-  const jobId = idOf(params.id, 'job');
-  const { entries, person } = body;
-  const current = await who();
-  if (person !== undefined && person !== current.id)
-    throw new HttpError(
-      409,
-      'Someone else was chosen in the header meanwhile. Choose yourself again and enter this once more.',
-    );
-  if (entries.some((e) => e.jobId !== jobId)) throw new HttpError(422, 'An entry belongs to another job.');
-  if (entries.some((e) => JSON.stringify(e.payload).length > heaviestPayload))
-    throw new HttpError(413, 'An entry may carry at most 64 kB; photographs go to /api/v1/blobs.');
-  const answer = await appendEntries(jobId, entries, current);
-  if ('kept' in answer) return { entries: answer.kept, now: serverNow().toISOString() };
-  if (answer.refused === 'no-such-job') throw new HttpError(404, 'There is no such job.');
-  throw new HttpError(409, `Entry ${answer.id} was kept before with other content.`);
+/** Records entries, with a verdict for each. The same again is harmless. */
+export const POST = jsonRoute('POST /api/v1/jobs/:id/entries', async ({ params, body, person }) => {
+  const by = body.person === undefined ? await person() : await personById(body.person);
+  if (by === null) throw new HttpError(403, 'Whoever made these entries does not work here any more.');
+  const verdicts = await postEntries(idOf(params.id, 'job'), body.entries, by);
+  if (verdicts === null) throw noSuchJob();
+  return { verdicts, now: (await databaseNow()).toISOString() };
 });

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { guardedRoute, idOf, HttpError } from '@/server/http/border';
+import { jobOrRefusal } from '@/server/logbook/folded';
 import { stopCalendar } from '@/server/documents/replacement';
 
 const query = z.object({ from: z.iso.datetime() });
@@ -9,8 +10,7 @@ export const GET = guardedRoute(async (request: Request, { params }: { params: P
   const id = idOf((await params).id, 'job');
   const asked = query.safeParse(Object.fromEntries(new URL(request.url).searchParams));
   if (!asked.success) throw new HttpError(422, 'from is a time, e.g. 2026-11-26T05:00:00Z.');
-  const text = await stopCalendar(id, new Date(asked.data.from));
-  if (text === null) throw new HttpError(404, 'There is no such job.');
+  const text = await stopCalendar(await jobOrRefusal(id), new Date(asked.data.from));
   return new Response(text, {
     headers: {
       'content-type': 'text/calendar; charset=utf-8',

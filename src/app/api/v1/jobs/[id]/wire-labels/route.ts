@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { endOf } from '@/core/replacement/wires';
 import { guardedRoute, idOf, HttpError } from '@/server/http/border';
+import { jobOrRefusal } from '@/server/logbook/folded';
 import { labelSheets, labelsOf, labelsPdf, wiredJob } from '@/server/documents/replacement';
 import { keysOf } from '@/core/numerics/arrays';
 
@@ -15,8 +16,7 @@ export const GET = guardedRoute(async (request: Request, { params }: { params: P
   const asked = query.safeParse(Object.fromEntries(new URL(request.url).searchParams));
   if (!asked.success)
     throw new HttpError(422, `sheet is one of ${Object.keys(labelSheets).join(', ')}; skip is 0 to 99.`);
-  const made = await wiredJob(id);
-  if (made === null) throw new HttpError(404, 'There is no such job.');
+  const made = await wiredJob(await jobOrRefusal(id));
   const { wires } = made.state.swap;
   if (wires.length === 0) throw new HttpError(422, 'No wire is noted yet.');
   const placementOf = new Map((made.swap.map?.fates ?? []).map((f) => [f.wire, f]));

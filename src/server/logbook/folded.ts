@@ -1,0 +1,72 @@
+import type { Transaction } from 'sequelize';
+import { emptyJob, extend, type JobState } from '../../core/logbook';
+import { siteLimits } from '../administration/settings';
+import { HttpError } from '../http/border';
+import { db } from '../database/connection';
+import type { ImportedFrom, JobRow } from '../database/models';
+import { rowsAfter, toEntry } from './entries';
+
+/** Entries in all folded jobs that are kept in memory; a megabyte is some thousands of them. */
+const mostInMemory = 60_000;
+
+// One for each process, although Next evaluates this module twice: what is in it is plain data.
+const slot = globalThis as typeof globalThis & { grimFolded?: Map<string, JobState> };
+const folded = (slot.grimFolded ??= new Map());
+
+/** Keeps a folded job at hand; those that were not asked for longest go. Only for states that were committed. */
+export function remember(jobId: string, state: JobState): void {
+  folded.delete(jobId);
+  folded.set(jobId, state);
+  let entries = 0;
+  for (const [id, { log }] of [...folded].reverse()) {
+    entries += log.length;
+    if (entries > mostInMemory && id !== jobId) folded.delete(id);
+  }
+}
+
+/** A job as the fold sees it, with what its row says. */
+export interface LoadedJob {
+  jobId: string;
+  assetId: string;
+  imported: ImportedFrom | null;
+  /** The hash of its newest entry. */
+  headHash: string;
+  state: JobState;
+}
+
+/**
+ * The state up to the head of a job: what is in memory, and only the rows that came since.
+ * @param job its row, read before
+ */
+export async function foldedTo(
+  { id: jobId, headSeq, imported }: Pick<JobRow, 'id' | 'headSeq' | 'imported'>,
+  transaction?: Transaction,
+): Promise<JobState> {
+  const known = folded.get(jobId);
+  // A database that was restored may be behind what is in memory.
+  const from = known === undefined || known.seq > headSeq ? emptyJob : known;
+  if (from.seq === headSeq) return from;
+  const rows = await rowsAfter(jobId, from.seq, transaction === undefined ? {} : { transaction });
+  return extend(
+    from,
+    rows.map((row) => toEntry(row, imported)),
+    { limits: await siteLimits() },
+  );
+}
+
+/** A job as its log stands, loaded once for a request and passed on; null when there is no such job. */
+export async function loadJob(jobId: string): Promise<LoadedJob | null> {
+  const job = await db().models.Job.findByPk(jobId, { raw: true });
+  if (job === null) return null;
+  const state = await foldedTo(job);
+  remember(jobId, state);
+  const { assetId, imported, headHash } = job;
+  return { jobId, assetId, imported, headHash, state };
+}
+
+/** The same where there must be one. @throws HttpError 404 */
+export async function jobOrRefusal(jobId: string): Promise<LoadedJob> {
+  const job = await loadJob(jobId);
+  if (job === null) throw new HttpError(404, 'There is no such job.');
+  return job;
+}

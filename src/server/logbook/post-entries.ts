@@ -1,0 +1,57 @@
+import type { EntryVerdict } from '../../api/entries';
+import type { NewEntry, Person } from '../../core/logbook';
+import { heaviestPayload, newEntrySchema } from '../../core/logbook/schema';
+import { appendEntries } from './append';
+
+/** What a client says the id of an entry is, so that it finds the verdict of one that cannot be read. */
+const idIn = (raw: unknown): string =>
+  typeof raw === 'object' && raw !== null && 'id' in raw && typeof raw.id === 'string' ? raw.id : '';
+
+/** One entry as it was sent: read by its schema, or refused with what is wrong. */
+function readEntry(raw: unknown, jobId: string): NewEntry | EntryVerdict {
+  const id = idIn(raw);
+  const parsed = newEntrySchema.safeParse(raw);
+  if (!parsed.success)
+    return {
+      id,
+      refused: 'This cannot be recorded as it is.',
+      problems: parsed.error.issues
+        .slice(0, 10)
+        .map((issue) => ({ path: issue.path.join('.'), allowed: issue.message })),
+    };
+  const entry = parsed.data;
+  if (entry.jobId !== jobId) return { id, refused: 'It belongs to another job.', problems: [] };
+  if (Buffer.byteLength(JSON.stringify(entry.payload)) > heaviestPayload)
+    return {
+      id,
+      refused: 'An entry may carry at most 64 kB; photographs and captures are stored beside it.',
+      problems: [],
+    };
+  return entry;
+}
+
+const isEntry = (read: NewEntry | EntryVerdict): read is NewEntry => 'kind' in read;
+
+/**
+ * Records what a client sent, each entry on its own: one that is refused stands in nobody's way.
+ * @returns a verdict for each, in the order they were sent; null when there is no such job
+ */
+export async function postEntries(
+  jobId: string,
+  sent: readonly unknown[],
+  by: Person,
+): Promise<EntryVerdict[] | null> {
+  const read = sent.map((raw) => readEntry(raw, jobId));
+  const appended = await appendEntries(jobId, read.filter(isEntry), by);
+  if (appended === null) return null;
+  const kept = new Map(appended.kept.map((entry) => [entry.id, entry]));
+  const refused = new Map(appended.refused.map(({ id, why }) => [id, why]));
+  return read.map((one): EntryVerdict => {
+    if (!isEntry(one)) return one;
+    const why = refused.get(one.id);
+    const entry = kept.get(one.id);
+    if (why !== undefined) return { id: one.id, refused: why, problems: [] };
+    if (entry === undefined) throw new Error('an entry was neither kept nor refused');
+    return { id: one.id, kept: entry };
+  });
+}

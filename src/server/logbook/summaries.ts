@@ -1,0 +1,71 @@
+import type { Transaction } from 'sequelize';
+import type { Limits } from '../../core/bench/make-safe';
+import { mustStayDead, sourcesMet, summarise, type JobState, type JobSummary } from '../../core/logbook';
+import { siteLimits } from '../administration/settings';
+import { db } from '../database/connection';
+import { foldedTo } from './folded';
+
+/** When a stopped machine has stood as long as it may; null: its clock does not run. */
+const runsOutAt = ({ conclusion, stoppedAt, downtimeAllowed_min }: JobSummary): Date | null =>
+  conclusion !== null || stoppedAt === null || downtimeAllowed_min === null
+    ? null
+    : new Date(Date.parse(stoppedAt) + downtimeAllowed_min * 60_000);
+
+/** What the board is searched, filtered and ordered by. */
+const columnsOf = (summary: JobSummary) => ({
+  search: [summary.machine, summary.site, summary.drive, summary.serial, summary.complaint]
+    .filter((part) => part !== null)
+    .join('\n')
+    .toLowerCase(),
+  concluded: summary.conclusion !== null,
+  stage: summary.stage,
+  runsOutAt: runsOutAt(summary),
+  lastAt: summary.lastAt === null ? null : new Date(summary.lastAt),
+});
+
+/** Writes the board's line of a job, and what its machine is remembered for, in the transaction of its entries. */
+export async function writeSummary(
+  job: { id: string; assetId: string },
+  state: JobState,
+  site: Limits,
+  transaction: Transaction,
+): Promise<void> {
+  const { models } = db();
+  const summary = summarise(state, site, mustStayDead(state).length > 0);
+  if (summary !== null)
+    await models.JobSummary.upsert(
+      { jobId: job.id, seq: state.seq, summary, ...columnsOf(summary) },
+      { transaction },
+    );
+  const met = sourcesMet(state);
+  if (met.length === 0) return;
+  const known = async (lock: boolean) =>
+    models.Asset.findByPk(job.assetId, { transaction, ...(lock ? { lock: transaction.LOCK.UPDATE } : {}) });
+  const before = await known(false);
+  if (before === null || met.every((kind) => before.knownSources.includes(kind))) return;
+  const asset = await known(true);
+  await asset?.update({ knownSources: [...new Set([...asset.knownSources, ...met])] }, { transaction });
+}
+
+/** Jobs whose summary is to be written anew. */
+async function idsOf(which: 'all' | 'open'): Promise<string[]> {
+  const { Job, JobSummary } = db().models;
+  if (which === 'all') return (await Job.findAll({ attributes: ['id'], raw: true })).map((j) => j.id);
+  const open = await JobSummary.findAll({ where: { concluded: false }, attributes: ['jobId'], raw: true });
+  return open.map((s) => s.jobId);
+}
+
+/** Writes summaries anew from the entries of their jobs; those of closed jobs do not change with the limits. @returns how many */
+export async function rebuildSummaries(which: 'all' | 'open' = 'all'): Promise<number> {
+  const { sequelize, models } = db();
+  const site = await siteLimits();
+  const jobs = await idsOf(which);
+  for (const id of jobs)
+    await sequelize.transaction(async (transaction) => {
+      const job = await models.Job.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE });
+      if (job === null) return;
+      const state = await foldedTo(job, transaction);
+      await writeSummary(job, state, site, transaction);
+    });
+  return jobs.length;
+}

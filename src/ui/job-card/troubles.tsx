@@ -1,0 +1,105 @@
+'use client';
+import { Box, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import { countOf, entryWords } from '@/core/logbook';
+import { Primary, Secondary } from '../kit/buttons';
+import { TextField } from '../kit/field';
+import { useNow } from '../kit/use-now';
+import type { DeviceRecord } from '../job-store/ports';
+import type { JobStore } from '../job-store/use-job';
+import { textsOf, withText, type PayloadText } from './payload-texts';
+
+/** A line on what stands between this device and the server. */
+function Line({ tone, children }: { tone: 'doubt' | 'failed'; children: string }) {
+  return (
+    <Text bg={`${tone}Wash`} color="ink" borderLeft="5px solid" borderColor={tone} px="3" py="2" mb="2">
+      {children}
+    </Text>
+  );
+}
+
+const nextWords = (nextTry: number | null, now: number): string => {
+  if (nextTry === null || now === 0) return '';
+  const seconds = Math.max(0, Math.round((nextTry - now) / 1000));
+  return seconds < 2 ? ' Trying again now.' : ` Next try in ${seconds} s.`;
+};
+
+/** What the state of sending means for the person, in one plain line; null: nothing is wrong. */
+export function sendingWords(
+  { sending, unsent }: Pick<JobStore, 'sending' | 'unsent'>,
+  now: number,
+): string | null {
+  if (sending.state === 'ok') return null;
+  const next = nextWords(sending.nextTry, now);
+  if (sending.state === 'held')
+    return `${countOf(unsent.size, 'log entry')} not taken by the server yet: ${sending.why ?? ''} Stored on this device.${next}`;
+  return unsent.size > 0
+    ? `Server not reachable. ${countOf(unsent.size, 'log entry')} stored on this device, sent automatically when it is back.${next}`
+    : `Server not reachable. What you enter is stored on this device and sent automatically when it is back.${next}`;
+}
+
+/** A refused entry: its reason, and what can be done about it. */
+function Refused({ record: { entry, refused }, store }: { record: DeviceRecord; store: JobStore }) {
+  const [texts, setTexts] = useState<PayloadText[] | null>(null);
+  const editable = textsOf(entry.payload);
+  return (
+    <Box bg="failedWash" color="ink" borderLeft="5px solid" borderColor="failed" px="3" py="2" mb="2">
+      <Text fontWeight="500">
+        Not recorded: {entryWords(entry)} ({entry.by.name})
+      </Text>
+      <Text>
+        {refused?.why} {refused?.problems.map((p) => `${p.path}: ${p.allowed}.`).join(' ')}
+      </Text>
+      {texts !== null && (
+        <Box display="grid" gap="2" my="2" maxW="560px">
+          {texts.map((one, i) => (
+            <TextField
+              key={one.path.join('.')}
+              label={one.path.join(' ')}
+              text={one.text}
+              set={(text) => setTexts(texts.map((other, k) => (k === i ? { ...other, text } : other)))}
+            />
+          ))}
+        </Box>
+      )}
+      <Box display="flex" flexWrap="wrap" gap="2" mt="2">
+        {texts === null ? (
+          <>
+            <Primary onClick={() => store.repeat(entry.id)}>Send again</Primary>
+            {editable.length > 0 && (
+              <Secondary onClick={() => setTexts(editable)}>Edit and send again</Secondary>
+            )}
+            <Secondary onClick={() => store.discard(entry.id)}>Discard</Secondary>
+          </>
+        ) : (
+          <>
+            <Primary onClick={() => store.repeat(entry.id, texts.reduce(withText, entry.payload as unknown))}>
+              Send as edited
+            </Primary>
+            <Secondary onClick={() => setTexts(null)}>Cancel</Secondary>
+          </>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+/** What could not be stored, sent or recorded; nothing is dropped unseen. */
+export function Troubles({ store }: { store: JobStore }) {
+  const now = useNow(0, 1000);
+  const { unstored, refused } = store;
+  const line = sendingWords(store, now);
+  return (
+    <Box role="alert" mx={{ base: 3, md: 5 }}>
+      {unstored.size > 0 && store.sending.state !== 'ok' && (
+        <Line tone="failed">
+          {`This device cannot store ${countOf(unstored.size, 'log entry')}: its storage is full or missing. They are in this page only. Keep the page open until they are sent.`}
+        </Line>
+      )}
+      {line !== null && <Line tone="doubt">{line}</Line>}
+      {refused.map((record) => (
+        <Refused key={record.entry.id} record={record} store={store} />
+      ))}
+    </Box>
+  );
+}
