@@ -2,6 +2,11 @@ import { expect, test } from './test';
 import { v7 } from 'uuid';
 import { entry, newJob } from './demo';
 
+interface Verdict {
+  kept?: { seq: number };
+  refused?: string;
+  problems?: { path: string }[];
+}
 interface Refusal {
   error: { code: string; problems: { path: string; allowed: string }[] };
 }
@@ -11,11 +16,16 @@ test('the same entry twice is harmless, another under its id is refused', async 
   const note = entry(jobId, 'note.added', { stage: 'take', text: 'once', photos: [] });
   const send = (data: unknown) =>
     request.post(`/api/v1/jobs/${jobId}/entries`, { data: { entries: [data] } });
-  const first = (await (await send(note)).json()) as { entries: { seq: number }[] };
-  const again = await send(note);
-  expect(again.status()).toBe(200);
-  expect(((await again.json()) as typeof first).entries[0]?.seq).toBe(first.entries[0]?.seq);
-  expect((await send({ ...note, payload: { stage: 'take', text: 'twice', photos: [] } })).status()).toBe(409);
+  const verdict = async (data: unknown) => {
+    const answer = await send(data);
+    expect(answer.status()).toBe(200);
+    return ((await answer.json()) as { verdicts: Verdict[] }).verdicts[0];
+  };
+  const first = await verdict(note);
+  expect(first?.kept?.seq).toBe(2);
+  expect((await verdict(note))?.kept?.seq).toBe(2);
+  const other = await verdict({ ...note, payload: { stage: 'take', text: 'twice', photos: [] } });
+  expect(other?.refused).toContain('id was used before');
   const all = (await (await request.get(`/api/v1/jobs/${jobId}/entries?after=1`)).json()) as {
     entries: unknown[];
   };
@@ -25,14 +35,23 @@ test('the same entry twice is harmless, another under its id is refused', async 
 test('entries are checked at the border', async ({ request }) => {
   const jobId = await newJob(request, 'Border');
   const post = (data: unknown) => request.post(`/api/v1/jobs/${jobId}/entries`, { data });
-  const bad = await post({
-    entries: [entry(jobId, 'static.reading', { red: 'L9', black: 'DC+', value: 'OL', typed: '' })],
+  const good = entry(jobId, 'note.added', { stage: 'take', text: 'good', photos: [] });
+  const mixed = await post({
+    entries: [
+      entry(jobId, 'static.reading', { red: 'L9', black: 'DC+', value: 'OL', typed: '' }),
+      { ...entry(jobId, 'note.added', {}), id: 'x' },
+      entry(jobId, 'note.added', { stage: 'take', text: 'x'.repeat(5000), photos: [] }),
+      good,
+    ],
   });
-  expect(bad.status()).toBe(422);
-  expect(((await bad.json()) as { problems: { path: string }[] }).problems[0]?.path).toContain('payload.red');
-  expect((await post({ entries: [{ ...entry(jobId, 'note.added', {}), id: 'x' }] })).status()).toBe(422);
-  const heavy = entry(jobId, 'note.added', { stage: 'take', text: 'x'.repeat(5000), photos: [] });
-  expect((await post({ entries: [heavy] })).status()).toBe(422);
+  expect(mixed.status()).toBe(200);
+  const { verdicts } = (await mixed.json()) as { verdicts: Verdict[] };
+  expect(verdicts[0]?.problems?.[0]?.path).toContain('payload.red');
+  expect(verdicts.map((v) => v.kept !== undefined)).toEqual([false, false, false, true]);
+  // Of the post as a whole: too many, none, and not JSON.
+  expect((await post({ entries: Array.from({ length: 101 }, () => good) })).status()).toBe(422);
+  expect((await post({ entries: [] })).status()).toBe(422);
+  expect((await post({ entries: ['x'.repeat(400_000)] })).status()).toBe(413);
   const stranger = v7();
   expect(
     (

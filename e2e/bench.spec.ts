@@ -14,6 +14,7 @@ import {
   odoId,
   visit,
   watchConsole,
+  postEntries,
 } from './demo';
 import { own } from './here';
 
@@ -142,8 +143,7 @@ test('a unit through the simulated meter, hands on the leads only; a pulled cabl
   test.setTimeout(180_000);
   // A new unit on the same bench: what was read on the last one is set aside.
   const aside = entry(craneSlew, 'static.retake', { reason: 'another unit' });
-  const answer = await page.request.post(`/api/v1/jobs/${craneSlew}/entries`, { data: { entries: [aside] } });
-  expect(answer.ok()).toBe(true);
+  await postEntries(page.request, craneSlew, [aside]);
   await visit(page, `/jobs/${craneSlew}/bench`);
   const hand = handOnLeads();
   try {

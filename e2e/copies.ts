@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { APIRequestContext } from '@playwright/test';
 import { v7 } from 'uuid';
-import { winch } from './demo';
+import { postEntries, winch } from './demo';
 import { letPass, serverTime } from './here';
 import { expect } from './test';
 
@@ -108,10 +108,7 @@ async function jobFrom(
       seq += 1;
       return { v: 1, id, jobId: job, at, kind, payload: signed };
     });
-  const send = async (entries: readonly object[]) => {
-    const answer = await request.post(`/api/v1/jobs/${job}/entries`, { data: { entries } });
-    expect(answer.ok(), await answer.text()).toBe(true);
-  };
+  const send = (entries: readonly object[]) => postEntries(request, job, entries);
   const [opened, ...rest] = copied(there);
   expect((await request.post('/api/v1/jobs', { data: { entry: opened } })).status()).toBe(201);
   await send(rest);

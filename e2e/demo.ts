@@ -34,6 +34,22 @@ export const entry = (jobId: string, kind: string, payload: unknown) => ({
   payload,
 });
 
+/** Sends entries to the server past the page; each must be recorded. A post takes a hundred. */
+export async function postEntries(
+  request: APIRequestContext,
+  jobId: string,
+  entries: readonly object[],
+): Promise<void> {
+  for (let i = 0; i < entries.length; i += 100) {
+    const answer = await request.post(`/api/v1/jobs/${jobId}/entries`, {
+      data: { entries: entries.slice(i, i + 100) },
+    });
+    expect(answer.ok(), await answer.text()).toBe(true);
+    const { verdicts } = (await answer.json()) as { verdicts: { refused?: string }[] };
+    expect(verdicts.filter((v) => v.refused !== undefined)).toEqual([]);
+  }
+}
+
 /** Opens a job of its own through the API, so that tests do not meet in one logbook. */
 export async function newJob(request: APIRequestContext, machine: string): Promise<string> {
   const jobId = v7();

@@ -14,6 +14,7 @@ import {
   southWinch,
   visit,
   watchConsole,
+  postEntries,
 } from './demo';
 
 test.beforeEach(async ({ page }) => {
@@ -83,10 +84,7 @@ test('planned, printed, and not switched on by an apprentice', async ({ page }) 
   expect(pdf).toMatch(/earthed\s+clip\s+on\s+a\s+power\s+terminal\s+shorts/);
   await page.evaluate(() => window.scrollTo(0, 0));
   await choosePerson(page, pipId);
-  const posted = await page.request.post(`/api/v1/jobs/${job}/entries`, {
-    data: { entries: [entry(job, 'power.on', { through: 'lamps' })] },
-  });
-  expect(posted.ok()).toBe(true);
+  await postEntries(page.request, job, [entry(job, 'power.on', { through: 'lamps' })]);
   await visit(page, stageOf(job));
   await expect(page.getByText('A technician or the lead switches on.').first()).toBeVisible();
   await expect(page.getByText('It is switched on.')).toHaveCount(0);

@@ -1,5 +1,16 @@
 import { expect, test } from './test';
-import { choosePerson, entry, iceCrusher, inesId, odoId, newJob, pipId, pump, visit } from './demo';
+import {
+  choosePerson,
+  entry,
+  iceCrusher,
+  inesId,
+  odoId,
+  newJob,
+  pipId,
+  pump,
+  visit,
+  postEntries,
+} from './demo';
 
 const field = { name: 'What the meter shows, volts' };
 
@@ -20,10 +31,7 @@ test('a reading sent past the locked page is kept, and does not count', async ({
     value: 0.45,
     typed: '0.45',
   });
-  const answer = await page.request.post(`/api/v1/jobs/${iceCrusher}/entries`, {
-    data: { entries: [reading] },
-  });
-  expect(answer.status()).toBe(200);
+  await postEntries(page.request, iceCrusher, [reading]);
   await visit(page, `/jobs/${iceCrusher}/bench`);
   await expect(page.getByText(/Does not count: 38.4 V measured/)).toBeVisible();
   await expect(page.getByRole('button', { name: /^L1 to DC\+: not probed/ })).toBeVisible();

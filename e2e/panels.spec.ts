@@ -1,8 +1,8 @@
 import type { Page } from '@playwright/test';
 import { audit, axe } from './audit';
-import { boatWinch, choosePerson, entry, inesId, netDrumSwap, visit, winch } from './demo';
+import { boatWinch, choosePerson, entry, inesId, netDrumSwap, visit, winch, postEntries } from './demo';
 import { winchReady } from './rig';
-import { expect, test } from './test';
+import { test } from './test';
 import { findAndRead, jobWith, panelOf } from './trace';
 
 /** Opens one panel of a row after the other, and what more can be opened in it. */
@@ -56,7 +56,7 @@ async function startUpPanels(page: Page, look: (where: string) => Promise<void>)
       readings: [{ at_s: 60, megohm: 1 }],
     }),
   ];
-  expect((await request.post(`/api/v1/jobs/${job}/entries`, { data: { entries: made } })).ok()).toBe(true);
+  await postEntries(request, job, made);
   await visit(page, `/jobs/${job}/motor`);
   await page.getByText('Winding resistance').waitFor();
   await look('motor');

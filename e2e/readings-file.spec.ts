@@ -1,7 +1,7 @@
 /** Readings written down elsewhere come in by paste and by file, and the test goes out again. */
 import { readFile } from 'node:fs/promises';
 import { expect, test } from './test';
-import { choosePerson, entry, gradingDrum, inesId, visit } from './demo';
+import { choosePerson, entry, gradingDrum, inesId, visit, postEntries } from './demo';
 
 interface Reading {
   red: string;
@@ -15,7 +15,7 @@ test('a pasted table is taken line by line, asked about, not taken twice, and go
   test.setTimeout(90_000);
   await choosePerson(page, inesId);
   const aside = entry(gradingDrum, 'static.retake', { reason: 'another unit' });
-  await page.request.post(`/api/v1/jobs/${gradingDrum}/entries`, { data: { entries: [aside] } });
+  await postEntries(page.request, gradingDrum, [aside]);
   const hidden = { stage: { frontEnd: 'diode-1ph' }, faults: [{ component: 'inv.W.lo', mode: 'short' }] };
   const walked = ['L1', 'L2', 'U', 'V', 'W'];
   const probes = walked.flatMap((t) => [

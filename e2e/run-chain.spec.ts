@@ -2,7 +2,18 @@
 import type { Page } from '@playwright/test';
 import { entriesOf, slipwayWinch } from './copies';
 import { expect, test } from './test';
-import { choosePerson, entry, inesId, odoId, newJob, picture, visit, watchConsole, winch } from './demo';
+import {
+  choosePerson,
+  entry,
+  inesId,
+  odoId,
+  newJob,
+  picture,
+  visit,
+  watchConsole,
+  winch,
+  postEntries,
+} from './demo';
 import { order, winchReady } from './rig';
 import { winchContacts, readOut, says } from './trace';
 import { own } from './here';
@@ -63,7 +74,7 @@ test('off the display, without any link', async ({ page }) => {
   const entries = await entriesOf(request, winch);
   const job = await newJob(request, 'A winch without a link');
   const drive = entry(job, 'identify.drive', entries.find((e) => e.kind === 'identify.drive')?.payload);
-  expect((await request.post(`/api/v1/jobs/${job}/entries`, { data: { entries: [drive] } })).ok()).toBe(true);
+  await postEntries(request, job, [drive]);
   await visit(page, `/jobs/${job}/trace`);
   await says(page, /Nothing is open so far\./);
   await page.getByRole('combobox', { name: 'A setting' }).selectOption('5-03');

@@ -12,6 +12,7 @@ import {
   visit,
   watchConsole,
   winch,
+  postEntries,
 } from './demo';
 import { order, winchReady } from './rig';
 import { winchContacts, findAndRead, jobWith, panelOf, readAgain, writeTaken } from './trace';
@@ -351,7 +352,7 @@ test('a pump may run until a day with what is open and named, never with a guard
     approver: 'O. Wrack',
     removeBy: until,
   });
-  await page.request.post(`/api/v1/jobs/${job}/entries`, { data: { entries: [bridged] } });
+  await postEntries(page.request, job, [bridged]);
   await visit(page, `/jobs/${job}/settings`);
   await expect(page.getByText(/It bypasses a safety function/)).toBeVisible();
   await expect(form).toHaveCount(0);

@@ -74,7 +74,7 @@ test('a server killed between two entries loses none that was shown as kept, and
     await note('second, while the server is dead');
     await expect(margin.getByText('second, while the server is dead')).toBeVisible();
     await expect(margin.getByText('(not kept yet, sending)')).toBeVisible();
-    await expect(page.getByText('The server does not answer.')).toBeVisible();
+    await expect(page.getByText('Server not reachable.')).toBeVisible();
 
     server = await startServer();
     await page.reload();

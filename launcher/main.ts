@@ -4,7 +4,10 @@ const commands: Record<string, () => Promise<(args: string[]) => Promise<number>
   start: async () => (await import('./start')).startCommand,
   test: async () => (await import('./test')).runTests,
   db: async () => (await import('./db')).dbCommand,
-  bench: async () => (await import('./bench')).bench,
+  bench: async () => async (args) =>
+    args.includes('--scale')
+      ? (await import('./bench-scale')).benchScale()
+      : (await import('./bench')).bench(),
   verify: async () => (await import('./verify')).verify,
   rig: async () => (await import('./rig')).rigCommand,
 };

@@ -1,7 +1,16 @@
 /** What a correction may do, and what nobody can take out of a log with one. */
 import fc from 'fast-check';
 import { greatestLimits } from '../bench/make-safe';
-import { extend, fold, mustStayDead, openJumpers, openTrials, type JobState, type Payload } from '.';
+import {
+  extend,
+  fold,
+  mustStayDead,
+  openJumpers,
+  openTrials,
+  powerLock,
+  type JobState,
+  type Payload,
+} from '.';
 import type { EntryKind } from './payloads';
 import { ines, job, odo, pip, planned, proven } from './__tests__/job';
 
@@ -196,4 +205,41 @@ it('entries that wait are put on top of what is kept, without folding it again',
   expect(shown.log).toHaveLength(kept.log.length + 1);
   expect(shown.log[0]).toBe(kept.log[0]);
   expect(shown.seq).toBe(kept.seq);
+});
+
+describe('a signature', () => {
+  const signing = { verdict: 'not-shorted' as const, headline: 'x', detail: '', seq: 0 };
+  const with_ = (j: ReturnType<typeof job>, more: object) =>
+    fold([...j.entries.slice(0, -1), { ...j.entries.at(-1)!, ...more }], context);
+
+  it('counts only once the server has it: nothing is switched on because of a page alone', () => {
+    const j = proven();
+    j.add('sheet.signed', signing);
+    expect(powerLock(with_(j, { seq: undefined, receivedAt: undefined }))).toMatch(/comes first/);
+    expect(powerLock(with_(j, { verified: { verdict: 'not-shorted' } }))).toBeNull();
+  });
+
+  it('says what the server found in the readings, whatever the page said', () => {
+    const j = proven();
+    j.add('sheet.signed', signing);
+    const forged = with_(j, { verified: { verdict: 'faulty' } });
+    expect(forged.log.at(-1)?.void).toMatch(/lead to “faulty”, and “not shorted” was to be signed/);
+    expect(powerLock(forged)).toMatch(/comes first/);
+  });
+
+  it('under a start-up or a hand-over answers for every issue that the server found', () => {
+    const open = [{ id: 'step:x', text: 'A step is open.', mayWait: true }];
+    const j = proven();
+    j.add('job.signed-off', { second: 'Odo Wrack', secondIs: '', open: [], seq: 0 });
+    expect(with_(j, { verified: { openIssues: open } }).log.at(-1)?.void).toBe('A step is open.');
+    expect(with_(j, { verified: { openIssues: [] } }).swap.signedOff).not.toBeNull();
+    const k = proven();
+    k.add('startup.signed', { seq: 0, entries: 1, against: [] });
+    expect(with_(k, { verified: { openIssues: open } }).log.at(-1)?.void).toBe('A step is open.');
+    const named = { until: '2030-01-01', approver: 'Odo Wrack', open: [{ id: 'step:x', text: '' }] };
+    const agreed = { payload: { seq: 0, entries: 1, against: [], mayRun: named } };
+    expect(with_(k, { ...agreed, verified: { openIssues: open } }).startUp.signed).not.toBeNull();
+    const never = [{ ...open[0]!, mayWait: false }];
+    expect(with_(k, { ...agreed, verified: { openIssues: never } }).startUp.signed).toBeNull();
+  });
 });

@@ -1,5 +1,6 @@
 import type { Limits } from '../bench/make-safe';
 import type { EntryKind, Payload } from './payloads';
+import type { Verified } from './verified';
 
 /** What a person may do: an apprentice measures, a technician signs, the lead also keeps the shop's settings. */
 export type Role = 'technician' | 'lead' | 'apprentice';
@@ -30,12 +31,14 @@ export type Entry = {
     receivedAt?: string;
     /** The site's limits when the server kept it; entries of earlier versions have none. */
     limits?: Limits | undefined;
+    /** Of a signature; those of earlier versions have none. */
+    verified?: Verified | undefined;
     /** Hexadecimal SHA-256 that chains it to the entry before it (`chain`). */
     hash?: string | undefined;
   };
 }[EntryKind];
 
-type ServerPart = 'by' | 'seq' | 'receivedAt' | 'limits' | 'hash';
+type ServerPart = 'by' | 'seq' | 'receivedAt' | 'limits' | 'verified' | 'hash';
 /** An entry as a client sends it: without what the server adds. */
 type Unkept<E> = E extends Entry ? Omit<E, ServerPart> : never;
 /** An entry as a client sends it, without what the server adds. */
@@ -58,6 +61,7 @@ export const withoutServerParts = ({
   seq: _seq,
   receivedAt: _at,
   limits: _limits,
+  verified: _verified,
   hash: _hash,
   ...entry
 }: Entry): NewEntry => entry;

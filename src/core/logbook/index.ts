@@ -9,6 +9,7 @@ export { mayCorrect } from './corrections';
 export { standingEntry } from './standing-entry';
 export { mustStayDead, sourcesMet } from './signs';
 export { entryWords } from './words';
+export { isSignature, type SignatureKind, type StaticVerdict, type Verified } from './verified';
 export type { OpenIssue } from './open-issue';
 export { openIssues } from './open-issues';
 export type { StageId, StageLine } from './stages';

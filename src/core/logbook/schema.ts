@@ -1,9 +1,16 @@
 import * as z from 'zod';
 import type { NewEntry } from './entry';
 import { payloads } from './payloads';
+import { staticVerdicts } from './verified';
 import { keysOf } from '../numerics/arrays';
 
 export { payloads };
+
+/** What the server verified of a signature, as an archive has it. */
+export const verifiedSchema = z.strictObject({
+  verdict: z.enum(staticVerdicts).optional(),
+  openIssues: z.array(z.strictObject({ id: z.string(), text: z.string(), mayWait: z.boolean() })).optional(),
+});
 
 const kinds = keysOf(payloads);
 

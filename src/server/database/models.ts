@@ -8,7 +8,7 @@ import {
 } from 'sequelize';
 import type { Rating, Values } from '../../core/equipment/drive-words';
 import type { Limits } from '../../core/bench/make-safe';
-import type { EntryKind, JobSummary, Role, StageId } from '../../core/logbook';
+import type { EntryKind, JobSummary, Role, StageId, Verified } from '../../core/logbook';
 import { startHash } from '../../core/job/chain';
 import type { WriteLine, WriteRunState } from '../../core/parameter-sets/write-run';
 
@@ -66,6 +66,7 @@ export class EntryRow extends Model<Row<EntryRow>, NewRow<EntryRow>> {
   declare payload: unknown;
   declare corrects: string | null;
   declare limits: Limits;
+  declare verified: Verified | null;
   declare hash: string;
 }
 
@@ -204,6 +205,7 @@ export function initModels(sequelize: Sequelize) {
       payload: json(),
       corrects: { type: DataTypes.UUID, allowNull: true },
       limits: json(),
+      verified: { type: DataTypes.JSONB, allowNull: true },
       hash: text(),
     },
     table('Entry', 'entries'),

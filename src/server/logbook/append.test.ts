@@ -213,7 +213,8 @@ const tampering: [string, (jobId: string) => string, number][] = [
     (j) =>
       `update entries set seq = -seq - 1 where job_id = '${j}' and seq > 4;
        update entries set seq = -seq where job_id = '${j}' and seq < 0;
-       insert into entries select job_id, 5, gen_random_uuid(), v, kind, at, by_id, by_role, received_at, payload,
+       insert into entries (job_id, seq, id, v, kind, at, by_id, by_role, received_at, payload, corrects, by_name, limits, hash)
+       select job_id, 5, gen_random_uuid(), v, kind, at, by_id, by_role, received_at, payload,
          corrects, by_name, limits, hash from entries where job_id = '${j}' and seq = 4`,
     5,
   ],

@@ -1,7 +1,15 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { Transaction } from 'sequelize';
 import { chainHash } from '../../core/job/chain';
-import { extend, type Entry, type NewEntry, type Person } from '../../core/logbook';
+import {
+  extend,
+  isSignature,
+  type Entry,
+  type JobState,
+  type NewEntry,
+  type Person,
+  type Verified,
+} from '../../core/logbook';
 import { siteLimits } from '../administration/settings';
 import { databaseNow } from '../clock';
 import { db } from '../database/connection';
@@ -63,29 +71,57 @@ async function sorted(entries: readonly NewEntry[], transaction: Transaction): P
 export interface AppendOptions {
   /** Gives the time of keeping; only the demo's loader passes one. It never goes back within a job. */
   clock?: ((entry: NewEntry) => Date) | undefined;
+  /** Computes what a signature is recorded with, from the job before it. */
+  verify?: ((entry: NewEntry, before: JobState) => Promise<Verified>) | undefined;
   /** Done in the same transaction. */
   also?: ((transaction: Transaction) => Promise<unknown>) | undefined;
 }
 
-/** The rows of new entries, numbered, timed and chained to the head of the job. */
-function chained(
+/** Signatures are recorded with what the server computes of the job before them; nothing else is. */
+async function verifiedOf(
+  entry: NewEntry,
+  before: JobState,
+  verify: AppendOptions['verify'],
+): Promise<Verified | null> {
+  if (!isSignature(entry)) return null;
+  if (verify === undefined) throw new Error('a signature is recorded only where it can be verified');
+  return verify(entry, before);
+}
+
+/** New entries, numbered, timed, verified and chained to the head of the job, and the job after them. */
+async function chained(
   job: JobRow,
+  before: JobState,
   fresh: readonly NewEntry[],
-  by: (entry: NewEntry) => Person,
-  time: (entry: NewEntry) => Date,
-  limits: StoredEntry['limits'],
-): StoredEntry[] {
+  {
+    by,
+    time,
+    limits,
+    verify,
+  }: {
+    by: (entry: NewEntry) => Person;
+    time: (entry: NewEntry) => Date;
+    limits: StoredEntry['limits'];
+    verify: AppendOptions['verify'];
+  },
+): Promise<{ rows: StoredEntry[]; state: JobState }> {
   let at = job.headAt?.getTime() ?? 0;
   let hash = job.headHash;
-  return fresh.map((entry, i) => {
+  let state = before;
+  const rows: StoredEntry[] = [];
+  for (const entry of fresh) {
     at = Math.max(at, time(entry).getTime());
-    const kept = { seq: job.headSeq + 1 + i, receivedAt: new Date(at), limits };
+    const verified = await verifiedOf(entry, state, verify);
+    const kept = { seq: job.headSeq + 1 + rows.length, receivedAt: new Date(at), limits, verified };
     const row = { ...toRow(entry, by(entry), kept), hash };
     // As it will be read again: JSON leaves out what is undefined.
     row.payload = JSON.parse(JSON.stringify(row.payload));
     hash = chainHash(hash, recordedEntry(row), sha256);
-    return { ...row, hash };
-  });
+    const recorded = { ...row, hash };
+    rows.push(recorded);
+    state = extend(state, [recordedEntry(recorded)], { limits });
+  }
+  return { rows, state };
 }
 
 /**
@@ -98,7 +134,7 @@ export async function appendEntries(
   jobId: string,
   entries: readonly NewEntry[],
   by: Person | ((entry: NewEntry) => Person),
-  { clock, also }: AppendOptions = {},
+  { clock, verify, also }: AppendOptions = {},
 ): Promise<Appended | null> {
   const { sequelize, models } = db();
   const limits = await siteLimits();
@@ -108,9 +144,9 @@ export async function appendEntries(
     if (job === null) return null;
     const { known, fresh, refused } = await sorted(entries, transaction);
     const now = await databaseNow(transaction);
-    const rows = chained(job, fresh, maker, clock ?? (() => now), limits);
     const before = await foldedTo(job, transaction);
-    const state = extend(before, rows.map(recordedEntry), { limits });
+    const time = clock ?? (() => now);
+    const { rows, state } = await chained(job, before, fresh, { by: maker, time, limits, verify });
     const last = rows[rows.length - 1];
     if (last !== undefined) {
       await models.Entry.bulkCreate(rows, { transaction, returning: false });

@@ -20,6 +20,7 @@ export type StoredEntry = Pick<
   | 'payload'
   | 'corrects'
   | 'limits'
+  | 'verified'
   | 'hash'
 >;
 
@@ -35,6 +36,7 @@ export function recordedEntry(row: StoredEntry): Entry {
     by: { id: row.byId, name: row.byName, role: row.byRole },
     receivedAt: row.receivedAt.toISOString(),
     ...(row.corrects === null ? {} : { corrects: row.corrects }),
+    ...(row.verified === null ? {} : { verified: row.verified }),
   };
   return keptEntry(envelope, kind, row.payload);
 }
@@ -48,7 +50,11 @@ export function toEntry(row: StoredEntry, imported: ImportedFrom | null): Entry 
 }
 
 /** The row of an entry that is about to be kept. */
-export function toRow(entry: NewEntry, by: Person, kept: Pick<StoredEntry, 'seq' | 'receivedAt' | 'limits'>) {
+export function toRow(
+  entry: NewEntry,
+  by: Person,
+  kept: Pick<StoredEntry, 'seq' | 'receivedAt' | 'limits' | 'verified'>,
+) {
   const { id, jobId, v, kind, payload, corrects = null } = entry;
   const at = new Date(entry.at);
   return {

@@ -1,6 +1,7 @@
 import type { EntryVerdict } from '../../api/entries';
 import type { NewEntry, Person } from '../../core/logbook';
 import { heaviestPayload, newEntrySchema } from '../../core/logbook/schema';
+import { verifySignature } from '../job/signatures';
 import { appendEntries } from './append';
 
 /** What a client says the id of an entry is, so that it finds the verdict of one that cannot be read. */
@@ -42,7 +43,7 @@ export async function postEntries(
   by: Person,
 ): Promise<EntryVerdict[] | null> {
   const read = sent.map((raw) => readEntry(raw, jobId));
-  const appended = await appendEntries(jobId, read.filter(isEntry), by);
+  const appended = await appendEntries(jobId, read.filter(isEntry), by, { verify: verifySignature });
   if (appended === null) return null;
   const kept = new Map(appended.kept.map((entry) => [entry.id, entry]));
   const refused = new Map(appended.refused.map(({ id, why }) => [id, why]));

@@ -43,10 +43,12 @@ export function StageEdge({
   jobId,
   lines,
   open,
+  goTo,
 }: {
   jobId: string;
   lines: readonly StageLine[];
   open: StageId;
+  goTo: (stage: StageId) => void;
 }) {
   return (
     <Box
@@ -82,7 +84,12 @@ export function StageEdge({
               href={`/jobs/${jobId}/${line.id}`}
               prefetch={false}
               aria-current={now ? 'step' : undefined}
-              scroll={false}
+              onClick={(e) => {
+                // A new tab is the browser's business; in this one the card stays as it is.
+                if (e.metaKey || e.ctrlKey || e.shiftKey || e.altKey) return;
+                e.preventDefault();
+                goTo(line.id);
+              }}
             >
               <Notch line={line} now={now} />
               <Box display={{ base: 'none', md: 'block' }} minW="0">

@@ -1,10 +1,9 @@
 'use client';
 import { Box, Text } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
-import { useRouter } from 'next/navigation';
-import { useCallback, useMemo, type ComponentType } from 'react';
+import { useMemo, type ComponentType } from 'react';
 import type { DriveType } from '@/core/equipment/catalogue';
-import { levelsOf, mustStayDead, stageLines, type Entry, type Person, type StageId } from '@/core/logbook';
+import { currentStage, levelsOf, mustStayDead, stageLines, type Entry, type Person } from '@/core/logbook';
 import type { Limits } from '@/core/bench/make-safe';
 import { commonMeter } from '@/core/equipment/power-stage';
 import type { Consequence } from '@/core/bench/story';
@@ -14,13 +13,14 @@ import { Story } from '../panels/diagnosis/story';
 import { useDiagnosis } from '../panels/diagnosis/use-diagnosis';
 import { Island } from '../kit/island';
 import { TopBar } from '../kit/top-bar';
-import { span } from '../kit/time';
+import { dateTime, span } from '../kit/time';
 import { useNow } from '../kit/use-now';
 import { StageEdge } from './edge';
 import type { StageProps } from '../job-store/stage-props';
 import { Notice } from '../kit/notice';
 import { Margin } from './margin';
 import { Troubles } from './troubles';
+import { useStage } from './use-stage';
 import { useJob, type JobStore } from '../job-store/use-job';
 
 const loading = () => <Text role="status">opening…</Text>;
@@ -114,8 +114,8 @@ function Clock({ store }: { store: JobStore }) {
 /** A job as a traveller card on the bench: edge, work, margin. */
 export function JobCard({
   jobId,
-  stage: open,
   entries,
+  imported,
   person,
   people,
   limits,
@@ -124,8 +124,9 @@ export function JobCard({
   consequences,
 }: {
   jobId: string;
-  stage: StageId;
   entries: readonly Entry[];
+  /** Where the job came from; null: it was opened here. */
+  imported: { at: string } | null;
   person: Person;
   people: readonly Person[];
   limits: Limits;
@@ -133,11 +134,10 @@ export function JobCard({
   knownSources: readonly string[];
   consequences: readonly Consequence[];
 }) {
-  const router = useRouter();
   const store = useJob(jobId, entries, person, limits);
   const { state } = store;
   const lines = useMemo(() => stageLines(state, limits), [state, limits]);
-  const goTo = useCallback((to: StageId) => router.push(`/jobs/${jobId}/${to}`), [router, jobId]);
+  const { open, goTo } = useStage(jobId, currentStage(lines));
   const onBench = open === 'bench' || open === 'hand-over';
   const benchStage = onBench ? (state.drive?.stage ?? null) : null;
   const diagnosis = useDiagnosis(benchStage, commonMeter, state.readings);
@@ -179,7 +179,7 @@ export function JobCard({
           borderRadius={{ md: '4px 0 0 4px' }}
           minW="0"
         >
-          <StageEdge jobId={jobId} lines={lines} open={open} />
+          <StageEdge jobId={jobId} lines={lines} open={open} goTo={goTo} />
         </Box>
         <Box as="main" px={{ base: 4, md: '26px' }} py="5" minW="0">
           {open === 'take' && <CallStage {...given} />}
@@ -198,6 +198,11 @@ export function JobCard({
           {open === 'first-power' && <FirstPowerUpStage {...given} />}
         </Box>
         <Margin store={store}>
+          {imported !== null && (
+            <Notice tone="doubt" headline="Imported from another installation.">
+              On {dateTime(imported.at)}. Its people and its machine are not those of this shop.
+            </Notice>
+          )}
           {dead.length > 0 && !onBench && open !== 'trace' && (
             <Notice tone="failed" headline="Do not restore mains to read it.">
               Because of {dead.join(', ')}.

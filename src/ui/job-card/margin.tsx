@@ -78,7 +78,9 @@ function Log({ store }: { store: JobStore }) {
           const first = 'figures' in line ? item(line.figures, 0) : line;
           const { entry } = first;
           const waiting = store.unsent.has(entry.id);
-          const struck = !('figures' in line) && (line.void !== null || line.correctedBy !== null);
+          // What waits is judged when the server has it: a signature counts only then.
+          const isVoid = !('figures' in line) && line.void !== null && !waiting;
+          const struck = isVoid || (!('figures' in line) && line.correctedBy !== null);
           return (
             <Line key={entry.id} time={entry.receivedAt ?? entry.at} by={entry.by.name} waiting={waiting}>
               <Text as="span" textDecoration={struck ? 'line-through' : 'none'}>
@@ -86,7 +88,7 @@ function Log({ store }: { store: JobStore }) {
               </Text>
               {waiting && <Text as="span"> (not kept yet, sending)</Text>}
               {!('figures' in line) && line.correctedBy !== null && <Text as="span"> corrected</Text>}
-              {!('figures' in line) && line.void !== null && (
+              {isVoid && (
                 <Text color="failed" fontSize="0.86rem">
                   Does not count: {line.void}
                 </Text>

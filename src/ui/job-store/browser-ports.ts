@@ -2,6 +2,7 @@ import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import { v7 } from 'uuid';
 import type { Entry } from '@/core/logbook';
 import { call } from '../api/call';
+import { ownJson } from '../kit/own-json';
 import { newsOfTabs } from './news';
 import type {
   DeviceRecord,
@@ -36,12 +37,37 @@ const open = (): Promise<IDBPDatabase<GrimDatabase>> =>
     blocking: (_current, _blocked, event) => (event.target as IDBDatabase | null)?.close(),
   });
 
+const oldKey = /^grim\.outbox\./;
+
+/** What versions before this one left waiting, taken over; off their storage only once it is on this one. */
+async function takeOver(database: IDBPDatabase<GrimDatabase>): Promise<void> {
+  const keys = Object.keys(globalThis.localStorage ?? {}).filter((key) => oldKey.test(key));
+  for (const key of keys) {
+    const waiting = ownJson<readonly Entry[]>(globalThis.localStorage.getItem(key) ?? '[]');
+    const transaction = database.transaction('entries', 'readwrite', { durability: 'strict' });
+    for (const entry of waiting) {
+      const { id, jobId } = entry;
+      if ((await transaction.store.index('id').getKey(id)) === undefined)
+        await transaction.store.put({ entry, refused: null, id, jobId });
+    }
+    await transaction.done;
+    globalThis.localStorage.removeItem(key);
+  }
+}
+
+const openAndTakeOver = async (): Promise<IDBPDatabase<GrimDatabase>> => {
+  const database = await open();
+  // What cannot be read stays where it is, and stands in the way of nothing.
+  await takeOver(database).catch(() => undefined);
+  return database;
+};
+
 /** IndexedDB of this browser, opened at each use that follows a failure. */
 export function browserDevice(): DeviceStore {
   let opened: Promise<IDBPDatabase<GrimDatabase>> | null = null;
   const using = async <T>(work: (database: IDBPDatabase<GrimDatabase>) => Promise<T>): Promise<T> => {
     try {
-      return await work(await (opened ??= open()));
+      return await work(await (opened ??= openAndTakeOver()));
     } catch (error) {
       opened = null;
       throw error;

@@ -108,6 +108,10 @@ export function createJobEntries(
     kept = extend(kept, next, context);
     const ids = new Set(next.map((e) => e.id));
     waiting = waiting.filter((e) => !ids.has(e.id));
+    // A post may be refused whose entries had arrived before, with the answer lost: the log is right.
+    const recorded = refused.filter((r) => ids.has(r.entry.id)).map((r) => r.entry.id);
+    refused = refused.filter((r) => !ids.has(r.entry.id));
+    if (recorded.length > 0) void device.remove(recorded).catch(() => undefined);
     changed();
   }
 
@@ -122,21 +126,39 @@ export function createJobEntries(
 
   // Reading from the server.
 
-  let catching = false;
-  let catchAgain = false;
-  async function catchUp(): Promise<void> {
-    catchAgain = true;
-    if (catching) return;
-    catching = true;
-    while (catchAgain && running) {
-      catchAgain = false;
+  /** Takes all that the server has more. @returns why it could not */
+  async function readLog(): Promise<NoAnswer | null> {
+    for (;;) {
       const said = await server.after(jobId, kept.seq);
-      if (!isAnswer(said)) break;
+      if (!isAnswer(said)) return said;
       const before = kept.seq;
       setClock(said.now);
       take(said.entries);
       // Only what brought something goes on: an answer that does not follow must not be asked for for ever.
-      if (said.more && kept.seq > before) catchAgain = true;
+      if (!said.more || kept.seq === before) return null;
+    }
+  }
+
+  let catching = false;
+  let catchAgain = false;
+  let readFailures = 0;
+  let cancelCatch: (() => void) | null = null;
+  async function catchUp(): Promise<void> {
+    catchAgain = true;
+    if (catching) return;
+    catching = true;
+    cancelCatch?.();
+    while (catchAgain && running) {
+      catchAgain = false;
+      const trouble = await readLog();
+      if (trouble !== null) {
+        // News is told once: what it told of is asked for until it comes.
+        readFailures += 1;
+        const wait = backOff_ms(readFailures, clock.random(), trouble.retryAfter_s);
+        if (running) cancelCatch = clock.later(wait, () => void catchUp());
+        break;
+      }
+      readFailures = 0;
     }
     catching = false;
   }
@@ -148,6 +170,8 @@ export function createJobEntries(
   let most = mostEntries;
   let sendingNow = false;
   let sendAgain = false;
+  /** The server asked to be left alone. */
+  let leftAlone = false;
 
   const setSending = (next: Sending) => {
     const same = next.state === sending.state && next.why === sending.why && next.nextTry === sending.nextTry;
@@ -183,13 +207,17 @@ export function createJobEntries(
       if ('kept' in verdict) taken.push(verdict.kept);
       else await refuse(entry, { why: verdict.refused, problems: verdict.problems });
     }
-    const ids = taken.map((e) => e.id);
-    ids.forEach((id) => settled.add(id));
     // Shown as recorded first, then off the device: a crash between the two sends it again, which is harmless.
     take(taken);
+    await forget(taken.map((e) => e.id));
+    if (ahead.size > 0) void catchUp();
+  }
+
+  /** What the server has does not stay on the device. */
+  async function forget(ids: readonly string[]): Promise<void> {
+    ids.forEach((id) => settled.add(id));
     unstored = new Set([...unstored].filter((id) => !ids.includes(id)));
     await device.remove(ids).catch(() => undefined);
-    if (ahead.size > 0) void catchUp();
     waiting = waiting.filter((e) => !isKept(e.id));
     changed();
   }
@@ -221,7 +249,11 @@ export function createJobEntries(
       if (setback === 'park-person') parked.set(first.by.id, said);
       else if (batch.length > 1) most = Math.ceil(batch.length / 2);
       else {
-        await refuse(first, { why: said.why, problems: [] });
+        // An earlier post of it may have arrived, and its answer not: then the log has it.
+        const trouble = await readLog();
+        if (trouble !== null) return { ...trouble, held: false };
+        if (isKept(first.id)) await forget([first.id]);
+        else await refuse(first, { why: said.why, problems: [] });
         tabs.tell(jobId, { changed: true });
       }
     }
@@ -249,7 +281,7 @@ export function createJobEntries(
 
   async function send(): Promise<void> {
     sendAgain = true;
-    if (sendingNow || !running) return;
+    if (sendingNow || !running || leftAlone) return;
     sendingNow = true;
     cancelRetry?.();
     cancelRetry = null;
@@ -282,7 +314,12 @@ export function createJobEntries(
       why: trouble.held ? trouble.why : null,
       nextTry: clock.now() + wait,
     });
-    if (running) cancelRetry = clock.later(wait, () => void send());
+    leftAlone = trouble.retryAfter_s !== null;
+    if (running)
+      cancelRetry = clock.later(wait, () => {
+        leftAlone = false;
+        void send();
+      });
   }
 
   // This device and its other tabs.
@@ -402,6 +439,7 @@ export function createJobEntries(
         endNews();
         endTold();
         cancelPoll?.();
+        cancelCatch?.();
         cancelRetry?.();
       };
     },

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { limitsSchema } from '../../bench/make-safe/schema';
-import { newestVersion, payloads } from '../../logbook/schema';
+import { newestVersion, payloads, verifiedSchema } from '../../logbook/schema';
 import { keysOf } from '../../numerics/arrays';
 
 const person = z.strictObject({
@@ -22,6 +22,8 @@ const envelope = {
   receivedAt: z.iso.datetime(),
   /** Since version 2: the limits in force then, and the hash that chains it to the entry before it. */
   limits: limitsSchema.optional(),
+  /** Of a signature: what the server computed from the log. */
+  verified: verifiedSchema.optional(),
   hash: hash.optional(),
 };
 

@@ -10,7 +10,7 @@ import { siteLimits } from '../../administration/settings';
 export { sheetPdf } from './pdf';
 
 /** Weighs a job's readings in the computing worker; the same verb as everywhere. */
-async function diagnosed(state: JobState): Promise<Diagnosis> {
+export async function diagnosed(state: JobState): Promise<Diagnosis> {
   const request = {
     stage: state.drive?.stage ?? {},
     meter: commonMeter,

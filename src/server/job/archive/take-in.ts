@@ -118,8 +118,8 @@ export async function takeIn(bytes: Uint8Array): Promise<TakenIn> {
     );
     await keepFiles(blobs, transaction);
     const rows = entries.map((entry): StoredEntry => {
-      const { seq = 0, receivedAt = entry.at, hash = '', limits: then = limits, by } = entry;
-      return { ...toRow(entry, by, { seq, receivedAt: new Date(receivedAt), limits: then }), hash };
+      const { seq = 0, receivedAt = entry.at, hash = '', limits: then = limits, verified = null, by } = entry;
+      return { ...toRow(entry, by, { seq, receivedAt: new Date(receivedAt), limits: then, verified }), hash };
     });
     await models.Entry.bulkCreate(rows, { transaction, returning: false });
     const state = fold(

@@ -1,13 +1,18 @@
 /** @jest-environment jsdom */
 import { ChakraProvider } from '@chakra-ui/react';
-import { render, screen } from '@testing-library/react';
+import {
+  AppRouterContext,
+  type AppRouterInstance,
+} from 'next/dist/shared/lib/app-router-context.shared-runtime';
+import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { system } from '../../kit/theme';
 import { countdown, span } from '../../kit/time';
 import type { BoardLine } from '@/api/board';
 import { Board } from './board';
 import { boardAddress } from './board-filter';
 
-jest.mock('next/navigation', () => ({ useRouter: () => ({ replace: () => undefined }) }));
+const went: string[] = [];
+const router = { replace: (to: string) => went.push(to) } as unknown as AppRouterInstance;
 
 const person = { id: 'p', name: 'Ines Tarrow', role: 'technician' as const };
 const line = (differs: Partial<BoardLine>): BoardLine => ({
@@ -32,19 +37,21 @@ const usual = { search: '', state: 'all', stage: null, sort: 'clock', page: 1 } 
 const show = (jobs: BoardLine[], query: Parameters<typeof boardAddress>[0] = usual, pages = 1) =>
   render(
     <ChakraProvider value={system}>
-      <Board
-        found={{ jobs, total: jobs.length, page: query.page, pages }}
-        query={query}
-        people={[person]}
-        person={person}
-      />
+      <AppRouterContext.Provider value={router}>
+        <Board
+          found={{ jobs, total: jobs.length, page: query.page, pages }}
+          query={query}
+          people={[person]}
+          person={person}
+        />
+      </AppRouterContext.Provider>
     </ChakraProvider>,
   );
 
 it('says what a job needs: stage, next, who waits, the clock, open questions', async () => {
   show([line({})]);
   expect(screen.getByRole('heading', { name: 'Slipway winch' })).toBeTruthy();
-  expect(screen.getByText('Make safe')).toBeTruthy();
+  expect(within(screen.getByRole('link', { name: /Slipway winch/ })).getByText('Make safe')).toBeTruthy();
   expect(screen.getByText('next: list the sources')).toBeTruthy();
   expect(screen.getByText('Downstream: two boats wait')).toBeTruthy();
   expect(screen.getByText('do not restore mains')).toBeTruthy();
@@ -106,4 +113,14 @@ it('says which page it is, and where the others are', () => {
 it('says what to do where nothing matches', () => {
   show([], { ...usual, search: 'nothing of the kind' });
   expect(screen.getByText(/No job matches/)).toBeTruthy();
+});
+
+it('searches a moment after the last letter, and filters at once', async () => {
+  show([line({})], { ...usual, page: 3 }, 9);
+  fireEvent.change(screen.getByLabelText('Search'), { target: { value: 'brine' } });
+  await waitFor(() => expect(went.at(-1)).toBe('/?search=brine'));
+  fireEvent.change(screen.getByLabelText('Show'), { target: { value: 'open' } });
+  expect(went.at(-1)).toBe('/?search=brine&state=open');
+  fireEvent.change(screen.getByLabelText('Stage'), { target: { value: 'bench' } });
+  expect(went.at(-1)).toBe('/?search=brine&stage=bench');
 });

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { terminalSchema } from '../../../equipment/power-stage/schema';
+import { staticVerdicts } from '../../verified';
 import { short } from '../../fragments';
 
 /** Kinds of entries about the diode test and its sheet. */
@@ -13,7 +14,7 @@ export const benchTestKinds = {
   /** The readings so far were taken under conditions that spoil them: they stay in the log only. */
   'static.retake': z.strictObject({ reason: short.min(1) }),
   'sheet.signed': z.strictObject({
-    verdict: z.enum(['not-shorted', 'faulty', 'doubtful', 'invalid']),
+    verdict: z.enum(staticVerdicts),
     headline: short,
     detail: z.string().max(1000),
     /** The newest entry that the signer had seen. */

@@ -5,6 +5,7 @@ import { signatureBlocker, type Registers } from '../registers/slice';
 import { isNewUnit, type UnitChange } from '../replacement/new-unit';
 import { benchLock } from '../safety/locks';
 import { settle, type SafetyState } from '../safety/proof';
+import { notVerifiedYet, type StaticVerdict } from '../../verified';
 
 /** A reading of the diode test that counts. */
 export interface KeptReading extends Probe {
@@ -87,6 +88,21 @@ interface SheetJob extends Bench {
   registers: Registers;
 }
 
+const verdictWords: Readonly<Record<StaticVerdict, string>> = {
+  'not-shorted': 'not shorted',
+  faulty: 'faulty',
+  doubtful: 'doubtful',
+  invalid: 'no conclusion',
+};
+
+/** What was to be signed against what the server found in the readings; null: the same. */
+function claimFault({ payload, verified }: EntryOf<'sheet.signed'>): string | null {
+  const found = verified?.verdict;
+  return found === undefined || found === payload.verdict
+    ? null
+    : `The readings in the log lead to “${verdictWords[found]}”, and “${verdictWords[payload.verdict]}” was to be signed: open the sheet again.`;
+}
+
 /** The signature under the static sheet: it falls with whatever it was signed without. */
 export const signedSlice = sliceOf<EntryOf<'sheet.signed'> | null, SheetJob>()({
   key: 'signed',
@@ -107,7 +123,7 @@ export const signedSlice = sliceOf<EntryOf<'sheet.signed'> | null, SheetJob>()({
     switch (entry.kind) {
       case 'sheet.signed': {
         if (entry.by.role === 'apprentice') return voided(slice, 'A technician or the lead signs.');
-        const blocker = signatureBlocker(job.registers);
+        const blocker = signatureBlocker(job.registers) ?? claimFault(entry) ?? notVerifiedYet(entry);
         return blocker === null ? { slice: entry } : voided(slice, blocker);
       }
       case 'static.reading':

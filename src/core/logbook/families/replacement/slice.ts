@@ -3,6 +3,7 @@ import { isOpen } from '../../../replacement/wires';
 import type { Stage } from '../../../equipment/power-stage';
 import { countOf } from '../../count';
 import { timeOf, type EntryOf } from '../../entry';
+import { issuesAgainst, notVerifiedYet } from '../../verified';
 import { changedBy, sliceOf, type Change, type SliceContext } from '../../slice';
 import { handsLock } from '../safety/locks';
 import { settle, type SafetyState } from '../safety/proof';
@@ -130,8 +131,12 @@ function applySwap(state: SwapState, entry: SwapEntry, context: SliceContext<Swa
       if (entry.by.role === 'apprentice') return { void: 'A technician or the lead signs.' };
       if (entry.payload.second.toLowerCase() === entry.by.name.toLowerCase())
         return { void: 'Two names sign: the second is somebody else.' };
-      const blocking = context.openIssues().find((issue) => !issue.mayWait);
-      return blocking === undefined ? { signedOff: entry } : { void: blocking.text };
+      const named = new Set(entry.payload.open.map((o) => o.id));
+      const blocking = issuesAgainst(entry, context.openIssues).find(
+        (issue) => !issue.mayWait || (entry.verified !== undefined && !named.has(issue.id)),
+      );
+      const held = blocking?.text ?? notVerifiedYet(entry);
+      return held === null ? { signedOff: entry } : { void: held };
     }
   }
 }

@@ -4,6 +4,7 @@ import type { Values } from '../../../equipment/drive-words';
 import { timeOf, type EntryOf } from '../../entry';
 import type { Payload } from '../../payloads';
 import type { OpenIssue } from '../../open-issue';
+import { issuesAgainst, notVerifiedYet } from '../../verified';
 import { changedBy, sliceOf, type Change, type SliceContext } from '../../slice';
 
 /** Motor and cable tests, the start-up sheet and the run, as the log tells them. */
@@ -112,7 +113,7 @@ function applyStartUp(
     case 'commission.power-off':
       return { cycle: { before: job.seen?.values ?? {}, after: null }, signed: null };
     case 'startup.signed': {
-      const against = signatureAgainst(entry, openIssues());
+      const against = signatureAgainst(entry, issuesAgainst(entry, openIssues));
       return against.length > 0 ? { void: against.join(' ') } : { signed: entry };
     }
   }
@@ -128,6 +129,7 @@ function signatureAgainst(entry: EntryOf<'startup.signed'>, openIssues: readonly
     ...against,
     ...openIssues.filter((m) => !m.mayWait || !named.has(m.id)).map((m) => m.text),
     ...(over ? ['The day until which it may run is over.'] : []),
+    ...[notVerifiedYet(entry)].filter((why) => why !== null),
   ];
 }
 

@@ -1,0 +1,31 @@
+import type { Metadata } from 'next';
+import { notFound, redirect } from 'next/navigation';
+import { currentStage, stageIds, stageLines, stageNames, type StageId } from '@/core/logbook';
+import { loadJob } from '@/server/logbook/folded';
+import { uuidSchema } from '@/server/http/border';
+import { siteLimits } from '@/server/administration/settings';
+
+export const dynamic = 'force-dynamic';
+
+interface Props {
+  params: Promise<{ id: string; stage?: string[] }>;
+}
+
+const stageOfPath = (path: string[] | undefined): StageId | null | undefined =>
+  path === undefined ? null : path.length === 1 ? stageIds.find((id) => id === path[0]) : undefined;
+
+export async function generateMetadata({ params }: Props): Promise<Metadata> {
+  const stage = stageOfPath((await params).stage);
+  return { title: stage ? stageNames[stage] : 'Job' };
+}
+
+/** A stage of a job: the card above it shows the stage of the address. Without a stage, the one that is due. */
+export default async function StagePage({ params }: Props) {
+  const { id, stage: path } = await params;
+  const stage = stageOfPath(path);
+  if (stage === undefined || !uuidSchema.safeParse(id).success) notFound();
+  if (stage !== null) return null;
+  const job = await loadJob(id);
+  if (job === null) notFound();
+  redirect(`/jobs/${id}/${currentStage(stageLines(job.state, await siteLimits()))}`);
+}

@@ -1,0 +1,46 @@
+import { notFound } from 'next/navigation';
+import type { ReactNode } from 'react';
+import { catalogue } from '@/server/equipment/catalogue';
+import { currentPerson } from '@/server/people/current-person';
+import { loadJob } from '@/server/logbook/folded';
+import { knownSources } from '@/server/logbook/machines';
+import { uuidSchema } from '@/server/http/border';
+import { people } from '@/server/people/people';
+import { consequences, siteLimits } from '@/server/administration/settings';
+import { JobCard } from '@/ui/job-card/job-card';
+
+interface Props {
+  params: Promise<{ id: string }>;
+  children: ReactNode;
+}
+
+/** The card of a job. It stays while its stages change: nothing is loaded again for another stage. */
+export default async function CardLayout({ params, children }: Props) {
+  const { id } = await params;
+  const job = uuidSchema.safeParse(id).success ? await loadJob(id) : null;
+  if (job === null) notFound();
+  const [person, everybody, within, types, met, table] = await Promise.all([
+    currentPerson(),
+    people(),
+    siteLimits(),
+    catalogue(),
+    knownSources(job),
+    consequences(),
+  ]);
+  return (
+    <>
+      <JobCard
+        jobId={id}
+        entries={job.state.log.map((line) => line.entry)}
+        imported={job.imported}
+        person={person}
+        people={everybody}
+        limits={within}
+        catalogue={types}
+        knownSources={met}
+        consequences={table}
+      />
+      {children}
+    </>
+  );
+}
