@@ -94,7 +94,7 @@ async function restingTabs(base: string, group: number): Promise<number> {
   await sleep(30_000);
   const share = (cpuSeconds(group) - before) / 30;
   ended.abort();
-  await Promise.allSettled(streams.map((s) => s.body?.cancel()));
+  await Promise.allSettled(streams.flatMap((s) => s.body?.cancel() ?? []));
   return share;
 }
 
@@ -199,9 +199,7 @@ async function folds(line: Line, all: readonly Entry[]): Promise<void> {
   );
   const kept = fold(fiveThousand.slice(0, -1), context);
   const last = fiveThousand.slice(-1);
-  const waiting = all
-    .slice(0, 20)
-    .map(({ seq: _seq, receivedAt: _at, ...e }, i) => ({ ...e, id: `z${i}` }) as Entry);
+  const waiting = all.slice(0, 20).map(({ seq: _seq, receivedAt: _at, ...e }, i) => ({ ...e, id: `z${i}` }));
   const one = () => Promise.resolve(extend(extend(kept, last, context), waiting, context));
   line('one more, with 20 waiting', ms(await median(50, one)), '≤ 0.2 ms');
 }
@@ -219,7 +217,7 @@ export async function benchScale(): Promise<number> {
       await prepareDatabase(cluster.url(name), { demo: true });
     }
     const jobs = await fillShop(cluster.url('large'), say);
-    await ensureBuilt();
+    ensureBuilt();
     const small = await serve(ports.small, { DATABASE_URL: cluster.url('small') });
     const large = await serve(ports.large, { DATABASE_URL: cluster.url('large') });
     try {

@@ -13,6 +13,7 @@ export const boardQuerySchema = z.object({
   sort: z.enum(['clock', 'newest', 'machine']).catch('clock').default('clock'),
   page: z.coerce.number().int().min(1).max(100_000).catch(1).default(1),
 });
+/** The same, read. */
 export type BoardQuery = z.output<typeof boardQuerySchema>;
 
 /** One page of the board. */

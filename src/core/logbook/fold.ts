@@ -6,7 +6,7 @@ import { lift } from './lift';
 import type { LogLine } from './log-line';
 import { openIssues } from './open-issues';
 import type { EntryKind } from './payloads';
-import type { AnySlice, SliceContext } from './slice';
+import type { AnySlice, Grow, SliceContext } from './slice';
 
 /** What the fold needs beside the entries. */
 export interface FoldContext {
@@ -43,28 +43,48 @@ const routes: ReadonlyMap<EntryKind, Route> = (() => {
 const sliceIn = (job: JobState, { key }: AnySlice): unknown => job[key as keyof JobState];
 
 /** The job after one more entry, and why the entry does not count; null: it does. */
-function applied(before: JobState, entry: Entry, site: FoldContext): [JobState, string | null] {
+function applied(
+  before: JobState,
+  entry: Entry,
+  run: FoldContext & { grow: Grow },
+): [JobState, string | null] {
   const route = routes.get(entry.kind);
   // Of a newer program, perhaps: it stays in the log.
   if (route === undefined) return [before, 'This program does not know this kind of entry.'];
-  const limits = entry.limits ?? site.limits;
+  const limits = entry.limits ?? run.limits;
   const context = (job: JobState, reason: string | null): SliceContext<JobState> => ({
     job,
     before,
     limits,
     void: reason,
+    grow: run.grow,
     openIssues: () => openIssues(before),
   });
   const judged = route.own.apply(sliceIn(before, route.own), entry, context(before, null));
   const reason = judged.void ?? null;
-  const first = reason === null ? { ...before, [route.own.key]: judged.slice } : before;
-  const job = route.followers.reduce((so_far, follower) => {
-    if (reason !== null && follower.followsVoid !== true) return so_far;
-    const slice = sliceIn(so_far, follower);
-    const next = follower.apply(slice, entry, context(so_far, reason)).slice;
-    return next === slice ? so_far : { ...so_far, [follower.key]: next };
-  }, first);
+  // One copy for all slices that change: whoever looks at the job sees what those before it made of it.
+  const job: JobState & Record<string, unknown> = { ...before };
+  if (reason === null) job[route.own.key] = judged.slice;
+  for (const follower of route.followers) {
+    if (reason !== null && follower.followsVoid !== true) continue;
+    job[follower.key] = follower.apply(sliceIn(job, follower), entry, context(job, reason)).slice;
+  }
   return [job, reason];
+}
+
+/** Grows lists that it has made itself in place, and copies all others: one for each run. */
+function growing(): Grow {
+  const own = new WeakSet<object>();
+  return (list, item) => {
+    if (own.has(list)) {
+      // It was made here, as an array, and nobody outside has it yet.
+      (list as (typeof item)[]).push(item);
+      return list;
+    }
+    const longer = [...list, item];
+    own.add(longer);
+    return longer;
+  };
 }
 
 /** A job gone on by entries in the order of the fold. The log grows in one array: copying it for each entry is felt. */
@@ -74,13 +94,14 @@ function goOn(
   { accepted, refused }: Corrections,
   context: FoldContext,
 ): JobState {
+  const run = { ...context, grow: growing() };
   const log: LogLine[] = [...begun.log];
   let { seq } = begun;
   let job = begun;
   for (const entry of ordered) {
     const correctedBy = accepted.get(entry.id) ?? null;
     let reason = refused.get(entry.id) ?? null;
-    if (correctedBy === null && reason === null) [job, reason] = applied(job, entry, context);
+    if (correctedBy === null && reason === null) [job, reason] = applied(job, entry, run);
     log.push({ entry, void: reason, correctedBy });
     seq = Math.max(seq, entry.seq ?? 0);
   }
@@ -105,27 +126,14 @@ export function fold(entries: readonly Entry[], context: FoldContext): JobState 
   }
 }
 
-/** More ids than this are looked up in a set: making one costs as much as some walks through the log. */
-const fewIds = 4;
-
-/** Entries that the state does not have yet, in order; of the ones without seq each id is looked for in the log. */
-function freshFor(state: JobState, more: readonly Entry[]): Entry[] {
-  const known =
-    more.length > fewIds
-      ? (
-          (ids) => (id: string) =>
-            ids.has(id)
-        )(new Set(state.log.map((l) => l.entry.id)))
-      : (id: string) => state.log.some((l) => l.entry.id === id);
-  return inOrder(more).filter((e) => !known(e.id));
-}
-
 /**
  * The same, going on from a state: only the new entries are looked at, unless one of them corrects
  * an earlier one or comes out of order.
+ * @param state of a log without gaps: it has every entry up to its seq
+ * @param more entries that the server has, old and new, or ones that wait and are not in the log yet
  */
 export function extend(state: JobState, more: readonly Entry[], context: FoldContext): JobState {
-  const fresh = freshFor(state, more);
+  const fresh = inOrder(more).filter((e) => e.seq === undefined || e.seq > state.seq);
   const [first] = fresh;
   if (first === undefined) return state;
   const last = state.log[state.log.length - 1]?.entry;

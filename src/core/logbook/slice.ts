@@ -3,6 +3,9 @@ import type { Entry, EntryOf } from './entry';
 import type { OpenIssue } from './open-issue';
 import type { EntryKind } from './payloads';
 
+/** A list with one more item at its end. */
+export type Grow = <Item>(list: readonly Item[], item: Item) => readonly Item[];
+
 /** What a slice may look at beside itself. */
 export interface SliceContext<Job> {
   /** The job with what the entry's own slice, and the slices before this one, made of it. */
@@ -13,6 +16,11 @@ export interface SliceContext<Job> {
   limits: Limits;
   /** Why the entry does not count; null: it does, or its own slice has not judged it yet. */
   void: string | null;
+  /**
+   * A list with one more at its end, for long lists of a slice: within one run of the fold it grows in place, because copying
+   * thousands for each entry is felt. So `before` may show the longer list; states that the fold has given out never change.
+   */
+  grow: Grow;
   /** What stands against a signature, before the entry. */
   openIssues: () => readonly OpenIssue[];
 }

@@ -11,7 +11,7 @@ const mostInMemory = 60_000;
 
 // One for each process, although Next evaluates this module twice: what is in it is plain data.
 const slot = globalThis as typeof globalThis & { grimFolded?: Map<string, JobState> };
-const folded = (slot.grimFolded ??= new Map());
+const folded: Map<string, JobState> = (slot.grimFolded ??= new Map<string, JobState>());
 
 /** Keeps a folded job at hand; those that were not asked for longest go. Only for states that were committed. */
 export function remember(jobId: string, state: JobState): void {

@@ -1,6 +1,13 @@
 import type { Transaction } from 'sequelize';
 import type { Limits } from '../../core/bench/make-safe';
-import { mustStayDead, sourcesMet, summarise, type JobState, type JobSummary } from '../../core/logbook';
+import {
+  emptyJob,
+  mustStayDead,
+  sourcesMet,
+  summarise,
+  type JobState,
+  type JobSummary,
+} from '../../core/logbook';
 import { siteLimits } from '../administration/settings';
 import { db } from '../database/connection';
 import { foldedTo } from './folded';
@@ -23,28 +30,40 @@ const columnsOf = (summary: JobSummary) => ({
   lastAt: summary.lastAt === null ? null : new Date(summary.lastAt),
 });
 
-/** Writes the board's line of a job, and what its machine is remembered for, in the transaction of its entries. */
+/** The board's line of a job as it is stored; null before the job was opened. */
+export function boardRow(jobId: string, state: JobState, site: Limits) {
+  const summary = summarise(state, site, mustStayDead(state).length > 0);
+  return summary === null ? null : { jobId, seq: state.seq, summary, ...columnsOf(summary) };
+}
+
+/** What the board shows of a job. */
+export type BoardRow = NonNullable<ReturnType<typeof boardRow>>;
+
+/** Keeps with a machine which sources of energy were met on it, where the job met new ones. */
+export async function rememberSources(
+  assetId: string,
+  before: JobState,
+  state: JobState,
+  transaction: Transaction,
+): Promise<void> {
+  const met = sourcesMet(state);
+  const knownBefore = sourcesMet(before);
+  if (met.every((kind) => knownBefore.includes(kind))) return;
+  const { Asset } = db().models;
+  const asset = await Asset.findByPk(assetId, { transaction, lock: transaction.LOCK.UPDATE });
+  await asset?.update({ knownSources: [...new Set([...asset.knownSources, ...met])] }, { transaction });
+}
+
+/** Writes the board's line of a job, and what its machine is remembered for. */
 export async function writeSummary(
   job: { id: string; assetId: string },
   state: JobState,
   site: Limits,
   transaction: Transaction,
 ): Promise<void> {
-  const { models } = db();
-  const summary = summarise(state, site, mustStayDead(state).length > 0);
-  if (summary !== null)
-    await models.JobSummary.upsert(
-      { jobId: job.id, seq: state.seq, summary, ...columnsOf(summary) },
-      { transaction },
-    );
-  const met = sourcesMet(state);
-  if (met.length === 0) return;
-  const known = async (lock: boolean) =>
-    models.Asset.findByPk(job.assetId, { transaction, ...(lock ? { lock: transaction.LOCK.UPDATE } : {}) });
-  const before = await known(false);
-  if (before === null || met.every((kind) => before.knownSources.includes(kind))) return;
-  const asset = await known(true);
-  await asset?.update({ knownSources: [...new Set([...asset.knownSources, ...met])] }, { transaction });
+  const row = boardRow(job.id, state, site);
+  if (row !== null) await db().models.JobSummary.upsert(row, { transaction });
+  await rememberSources(job.assetId, emptyJob, state, transaction);
 }
 
 /** Jobs whose summary is to be written anew. */

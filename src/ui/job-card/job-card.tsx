@@ -21,7 +21,9 @@ import { Notice } from '../kit/notice';
 import { Margin } from './margin';
 import { Troubles } from './troubles';
 import { useStage } from './use-stage';
+import { useFormDrafts } from '../job-store/form-drafts';
 import { useJob, type JobStore } from '../job-store/use-job';
+import { DraftsContext } from '../kit/drafts';
 
 const loading = () => <Text role="status">opening…</Text>;
 
@@ -137,6 +139,7 @@ export function JobCard({
   const store = useJob(jobId, entries, person, limits);
   const { state } = store;
   const lines = useMemo(() => stageLines(state, limits), [state, limits]);
+  const { drafts, clashes } = useFormDrafts(jobId, person.id);
   const { open, goTo } = useStage(jobId, currentStage(lines));
   const onBench = open === 'bench' || open === 'hand-over';
   const benchStage = onBench ? (state.drive?.stage ?? null) : null;
@@ -145,7 +148,7 @@ export function JobCard({
   const dead = mustStayDead(state);
 
   return (
-    <>
+    <DraftsContext.Provider value={drafts}>
       <TopBar people={people} person={person} clock={<Clock store={store} />}>
         <Text as="span" color="benchSoft">
           {state.opened?.payload.site}
@@ -158,7 +161,7 @@ export function JobCard({
           {state.drive?.serial && ` · no. ${state.drive.serial}`}
         </Text>
       </TopBar>
-      <Troubles store={store} />
+      <Troubles store={store} clashes={clashes} />
       <Box
         bg="card"
         mx={{ base: 0, md: 5 }}
@@ -217,6 +220,6 @@ export function JobCard({
           )}
         </Margin>
       </Box>
-    </>
+    </DraftsContext.Provider>
   );
 }

@@ -6,6 +6,7 @@ import { Primary, Secondary } from '../kit/buttons';
 import { TextField } from '../kit/field';
 import { useNow } from '../kit/use-now';
 import type { DeviceRecord } from '../job-store/ports';
+import type { FormClash } from '../job-store/form-drafts';
 import type { JobStore } from '../job-store/use-job';
 import { textsOf, withText, type PayloadText } from './payload-texts';
 
@@ -84,8 +85,36 @@ function Refused({ record: { entry, refused }, store }: { record: DeviceRecord; 
   );
 }
 
-/** What could not be stored, sent or recorded; nothing is dropped unseen. */
-export function Troubles({ store }: { store: JobStore }) {
+const shown = (value: unknown): string =>
+  value === '' || value === null || value === undefined
+    ? 'nothing'
+    : typeof value === 'string'
+      ? `“${value}”`
+      : JSON.stringify(value);
+
+/** A form in which something was typed while something else was recorded: both, and the choice. */
+function Clashing({ clash: { form, fields, keepTyped, takeRecorded } }: { clash: FormClash }) {
+  return (
+    <Box bg="doubtWash" color="ink" borderLeft="5px solid" borderColor="doubt" px="3" py="2" mb="2">
+      <Text fontWeight="500">
+        “{form}” was recorded by somebody else, or in another tab, while you typed. Nothing is saved before
+        you choose.
+      </Text>
+      {fields.map(({ name, recorded, typed }) => (
+        <Text key={name} overflowWrap="anywhere">
+          {name}: recorded {shown(recorded)}, typed {shown(typed)}
+        </Text>
+      ))}
+      <Box display="flex" flexWrap="wrap" gap="2" mt="2">
+        <Primary onClick={keepTyped}>Go on with what I typed</Primary>
+        <Secondary onClick={takeRecorded}>Take what is recorded</Secondary>
+      </Box>
+    </Box>
+  );
+}
+
+/** What could not be stored, sent or recorded, and forms that clash; nothing is dropped unseen. */
+export function Troubles({ store, clashes }: { store: JobStore; clashes: readonly FormClash[] }) {
   const now = useNow(0, 1000);
   const { unstored, refused } = store;
   const line = sendingWords(store, now);
@@ -97,6 +126,9 @@ export function Troubles({ store }: { store: JobStore }) {
         </Line>
       )}
       {line !== null && <Line tone="doubt">{line}</Line>}
+      {clashes.map((clash) => (
+        <Clashing key={clash.form} clash={clash} />
+      ))}
       {refused.map((record) => (
         <Refused key={record.entry.id} record={record} store={store} />
       ))}

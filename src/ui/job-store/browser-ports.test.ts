@@ -2,7 +2,7 @@
 /** The storage of the device against an independent IndexedDB. */
 import 'fake-indexeddb/auto';
 import type { Entry } from '@/core/logbook';
-import { browserDevice, nextId } from './browser-ports';
+import { browserDevice, draftStore, nextId } from './browser-ports';
 
 const entry = (id: string, jobId = 'job'): Entry =>
   ({ id, jobId, kind: 'note.added', at: '2026-11-20T13:00:00Z' }) as unknown as Entry;
@@ -12,6 +12,8 @@ const idsOf = async (jobId = 'job') => (await browserDevice().ofJob(jobId)).map(
 beforeAll(() => {
   // The browser's own; jsdom lacks it.
   globalThis.structuredClone ??= (value: unknown) => JSON.parse(JSON.stringify(value)) as never;
+  window.localStorage.setItem('grim.outbox.old', JSON.stringify([entry('x', 'old'), entry('y', 'old')]));
+  window.localStorage.setItem('grim.outbox.broken', '{');
 });
 
 it('has what was put, in the order it was put first, job by job, for every tab', async () => {
@@ -29,8 +31,6 @@ it('has what was put, in the order it was put first, job by job, for every tab',
 });
 
 it('takes over what an earlier version left waiting, once', async () => {
-  window.localStorage.setItem('grim.outbox.old', JSON.stringify([entry('x', 'old'), entry('y', 'old')]));
-  window.localStorage.setItem('grim.outbox.broken', '{');
   expect(await idsOf('old')).toEqual(['x', 'y']);
   expect(window.localStorage.getItem('grim.outbox.old')).toBeNull();
   expect(window.localStorage.getItem('grim.outbox.broken')).toBe('{');
@@ -40,4 +40,16 @@ it('takes over what an earlier version left waiting, once', async () => {
 it('ids go on after the last, also when the clock was put back', () => {
   const first = nextId(null);
   expect(nextId(first) > first).toBe(true);
+});
+
+it('drafts come back, until they are saved or two months old', async () => {
+  const drafts = draftStore();
+  const draft = { typed: { a: 'x' }, basis: { a: '' }, at: Date.now() };
+  await drafts.save('job person form', draft);
+  expect(await drafts.load('job person form')).toEqual(draft);
+  expect(await drafts.load('job other form')).toBeNull();
+  await drafts.save('job person old', { ...draft, at: Date.now() - 61 * 86_400_000 });
+  expect(await drafts.load('job person old')).toBeNull();
+  await drafts.clear('job person form');
+  expect(await drafts.load('job person form')).toBeNull();
 });

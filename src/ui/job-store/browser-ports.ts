@@ -2,6 +2,7 @@ import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import { v7 } from 'uuid';
 import type { Entry } from '@/core/logbook';
 import { call } from '../api/call';
+import type { Draft } from '../kit/drafts';
 import { ownJson } from '../kit/own-json';
 import { newsOfTabs } from './news';
 import type {
@@ -21,6 +22,7 @@ interface GrimDatabase extends DBSchema {
     value: DeviceRecord & { place?: number; id: string; jobId: string };
     indexes: { id: string; jobId: string };
   };
+  drafts: { key: string; value: Draft };
 }
 
 const databaseName = 'grim-spanner';
@@ -32,6 +34,7 @@ const open = (): Promise<IDBPDatabase<GrimDatabase>> =>
       const entries = database.createObjectStore('entries', { keyPath: 'place', autoIncrement: true });
       entries.createIndex('id', 'id', { unique: true });
       entries.createIndex('jobId', 'jobId');
+      database.createObjectStore('drafts');
     },
     // A newer page wants another shape of it: this one gives way, and reads anew.
     blocking: (_current, _blocked, event) => (event.target as IDBDatabase | null)?.close(),
@@ -41,7 +44,8 @@ const oldKey = /^grim\.outbox\./;
 
 /** What versions before this one left waiting, taken over; off their storage only once it is on this one. */
 async function takeOver(database: IDBPDatabase<GrimDatabase>): Promise<void> {
-  const keys = Object.keys(globalThis.localStorage ?? {}).filter((key) => oldKey.test(key));
+  if (!('localStorage' in globalThis)) return;
+  const keys = Object.keys(globalThis.localStorage).filter((key) => oldKey.test(key));
   for (const key of keys) {
     const waiting = ownJson<readonly Entry[]>(globalThis.localStorage.getItem(key) ?? '[]');
     const transaction = database.transaction('entries', 'readwrite', { durability: 'strict' });
@@ -62,17 +66,35 @@ const openAndTakeOver = async (): Promise<IDBPDatabase<GrimDatabase>> => {
   return database;
 };
 
-/** IndexedDB of this browser, opened at each use that follows a failure. */
+let opened: Promise<IDBPDatabase<GrimDatabase>> | null = null;
+
+/** Works on the database of this browser, opened once and again after a failure. */
+async function using<T>(work: (database: IDBPDatabase<GrimDatabase>) => Promise<T>): Promise<T> {
+  try {
+    return await work(await (opened ??= openAndTakeOver()));
+  } catch (error) {
+    opened = null;
+    throw error;
+  }
+}
+
+/** A draft is of no use to anybody after this long, ms. */
+const draftLives_ms = 60 * 86_400_000;
+
+/** What was typed and not saved, on this device. */
+export const draftStore = () => ({
+  load: (key: string): Promise<Draft | null> =>
+    using(async (database) => {
+      const draft = await database.get('drafts', key);
+      return draft === undefined || Date.now() - draft.at > draftLives_ms ? null : draft;
+    }),
+  save: (key: string, draft: Draft): Promise<void> =>
+    using(async (database) => void (await database.put('drafts', draft, key))),
+  clear: (key: string): Promise<void> => using((database) => database.delete('drafts', key)),
+});
+
+/** IndexedDB of this browser. */
 export function browserDevice(): DeviceStore {
-  let opened: Promise<IDBPDatabase<GrimDatabase>> | null = null;
-  const using = async <T>(work: (database: IDBPDatabase<GrimDatabase>) => Promise<T>): Promise<T> => {
-    try {
-      return await work(await (opened ??= openAndTakeOver()));
-    } catch (error) {
-      opened = null;
-      throw error;
-    }
-  };
   return {
     put: (records, without = []) =>
       using(async (database) => {

@@ -13,7 +13,7 @@ const schema = z.object({ amps: positiveFigure, place: filledText('Read it'), ne
 type Typed = z.input<typeof schema>;
 
 function Form({ kept, keep, next }: { kept: Typed; keep: (read: object) => void; next?: Typed }) {
-  const { read, text, tick, submit } = useTypedForm(schema, kept);
+  const { read, text, tick, submit } = useTypedForm('test', schema, kept);
   return (
     <form onSubmit={submit(keep, next)} noValidate>
       <Field label="Amps" {...text('amps')} />

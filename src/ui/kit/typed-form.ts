@@ -11,6 +11,7 @@ import {
   type UseFormRegisterReturn,
 } from 'react-hook-form';
 import type * as z from 'zod';
+import { useDraft } from './drafts';
 
 /** A form as its fields and its button see it. */
 export interface TypedForm<Typed extends FieldValues, Read> {
@@ -43,14 +44,24 @@ export interface TypedForm<Typed extends FieldValues, Read> {
   submit: (keep: (read: Read) => void, next?: Typed) => (event: FormEvent) => void;
 }
 
+/** Has anything of a field, or of its list, been typed? */
+const isTouched = (dirty: unknown): boolean =>
+  dirty === true ||
+  (typeof dirty === 'object' &&
+    dirty !== null &&
+    Object.values(dirty).some((inner: unknown) => isTouched(inner)));
+
 /**
  * A form that is typed as text and read by a schema. It follows what was kept before, also when that changes while the form is
- * open: fields that somebody is typing in stay as they are.
+ * open: fields that somebody is typing in stay as they are. What is typed and not saved is kept as a draft of the job; where
+ * something else was recorded meanwhile, both are shown, and nothing is saved before somebody decides.
  *
+ * @param name Of the form, within the job: its draft goes by it.
  * @param schema Reads all fields together; its messages are shown at the fields.
  * @param kept The fields as they stand before anything is typed.
  */
 export function useTypedForm<Typed extends FieldValues, Read>(
+  name: string,
   schema: z.ZodType<Read, Typed>,
   kept: Typed,
 ): TypedForm<Typed, Read> {
@@ -71,6 +82,18 @@ export function useTypedForm<Typed extends FieldValues, Read>(
   const errorOf = (name: Path<Typed>) => getFieldState(name, formState).error?.message;
   const set = <N extends Path<Typed>>(name: N, value: PathValue<Typed, N>) =>
     setValue(name, value, { shouldDirty: true, shouldValidate: true });
+  const dirty = Object.entries(formState.dirtyFields).flatMap(([field, is]) =>
+    isTouched(is) ? [field] : [],
+  );
+  const clashes = useDraft({
+    form: name,
+    kept,
+    typed,
+    dirty,
+    // Names come back out of a draft of this form.
+    set: (field, value) => set(field as Path<Typed>, value as PathValue<Typed, Path<Typed>>),
+    takeRecorded: () => reset(kept, { keepDirtyValues: false }),
+  });
   return {
     typed,
     read: asked.success ? asked.data : null,
@@ -89,6 +112,7 @@ export function useTypedForm<Typed extends FieldValues, Read>(
     set,
     submit: (keep, next) => (event) =>
       void handleSubmit((read) => {
+        if (clashes.length > 0) return;
         // What is kept now is no longer typed over what was kept before.
         reset(next ?? getValues(), { keepDirtyValues: false });
         keep(read);

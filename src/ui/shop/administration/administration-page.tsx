@@ -41,7 +41,7 @@ export function AdministrationPage({
   people: readonly Person[];
   person: Person;
 }) {
-  const { text, submit } = useTypedForm(limitsSchema, {
+  const { text, submit } = useTypedForm('limits', limitsSchema, {
     hands_V: String(limits.hands_V),
     test_V: String(limits.test_V),
   });

@@ -2,7 +2,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import NextLink from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useEffect, useRef, useState, useTransition } from 'react';
+import { useEffect, useState, useTransition } from 'react';
 import type { BoardQuery } from '@/api/board';
 import { stageIds, stageNames, type StageId } from '@/core/logbook';
 import { Select, TextField, type Option } from '../../kit/field';
@@ -42,7 +42,7 @@ export function BoardFilter({ query }: { query: BoardQuery }) {
   const router = useRouter();
   const [pending, start] = useTransition();
   const [search, setSearch] = useState(query.search);
-  const asked = useRef(query.search);
+  const [asked, setAsked] = useState(query.search);
   const show = (change: Partial<BoardQuery>) =>
     start(() => router.replace(boardAddress({ ...query, search, ...change, page: 1 }), { scroll: false }));
 
@@ -50,16 +50,19 @@ export function BoardFilter({ query }: { query: BoardQuery }) {
   const [seen, setSeen] = useState(query.search);
   if (seen !== query.search) {
     setSeen(query.search);
-    if (asked.current !== query.search) setSearch(query.search);
+    if (asked !== query.search) {
+      setAsked(query.search);
+      setSearch(query.search);
+    }
   }
   useEffect(() => {
-    if (search === asked.current) return;
+    if (search === asked) return;
     const timer = setTimeout(() => {
-      asked.current = search;
+      setAsked(search);
       start(() => router.replace(boardAddress({ ...query, search, page: 1 }), { scroll: false }));
     }, search_ms);
     return () => clearTimeout(timer);
-  }, [search, query, router]);
+  }, [search, asked, query, router]);
 
   return (
     <Box

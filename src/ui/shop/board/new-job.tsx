@@ -61,7 +61,7 @@ export function NewJob({
   person: Person;
 }) {
   const router = useRouter();
-  const { typed, refused, text, pick, submit } = useTypedForm(jobSchema, {
+  const { typed, refused, text, pick, submit } = useTypedForm('new job', jobSchema, {
     ...{ name: '', complaint: '', hours: '', downstream: '', stopped: '0' },
     ...{ danger: null, suspended: null, bypass: 'not-sure' as const },
     machine: machines[0]?.id ?? newMachine,

@@ -46,13 +46,17 @@ export function AsFoundForm({
   action: string;
   onSave: (found: Captured) => void;
 }) {
-  const { typed, text, pick, set, submit } = useTypedForm(foundSchema, {
-    active: known?.active ?? display,
-    family: known?.family ?? 'none',
-    slots: known?.slots.map(({ code, when = '' }) => ({ code, when })) ?? [noSlot],
-    selectors: known?.selectors ?? '',
-    photos: known?.photos ?? [],
-  });
+  const { typed, text, pick, set, submit } = useTypedForm(
+    known === null ? 'as found' : 'as found, corrected',
+    foundSchema,
+    {
+      active: known?.active ?? display,
+      family: known?.family ?? 'none',
+      slots: known?.slots.map(({ code, when = '' }) => ({ code, when })) ?? [noSlot],
+      selectors: known?.selectors ?? '',
+      photos: known?.photos ?? [],
+    },
+  );
   const { slots, photos } = typed;
   return (
     <form onSubmit={submit(onSave)} noValidate>

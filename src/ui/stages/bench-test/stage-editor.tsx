@@ -31,7 +31,7 @@ export function StageEditor({
   close: () => void;
 }) {
   const [stage, setStage] = useState(before);
-  const { text, submit } = useTypedForm(figuresSchema, {
+  const { text, submit } = useTypedForm('power stage', figuresSchema, {
     prechargeOhm: String(before.prechargeOhm),
     capacitance_uF: String(before.capacitance_uF),
   });

@@ -31,7 +31,7 @@ const callSchema = z.object({
 export function CallStage({ store, goTo }: StageProps) {
   const opened = store.state.opened?.payload;
   const call = store.state.call;
-  const { text, tick, submit } = useTypedForm(callSchema, {
+  const { text, tick, submit } = useTypedForm('call', callSchema, {
     doing: call?.doing ?? '',
     display: call?.display ?? '',
     changedLately: call?.changedLately ?? '',

@@ -89,6 +89,7 @@ export function ChoicesForm({
   keep: (chosen: Chosen) => void;
 }) {
   const { text, pick, tick, submit } = useTypedForm(
+    'start-up choices',
     choicesSchema,
     typedOf(
       chosen?.choices ?? defaultStartUpChoices({ plate_Hz, knob: control.knob }),

@@ -81,7 +81,7 @@ export function PlacePanel({
   fit: SupplyFit | null;
   keep: (place: Place) => void;
 }) {
-  const { text, pick, tick, submit } = useTypedForm(placeSchema, {
+  const { text, pick, tick, submit } = useTypedForm('place', placeSchema, {
     ambient_C: String(place?.ambient_C ?? 35),
     altitude_m: String(place?.altitude_m ?? 0),
     carrier_kHz: String(place?.carrier_kHz ?? carrier_kHz),

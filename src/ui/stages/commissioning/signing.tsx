@@ -56,7 +56,7 @@ function MayRunForm({
 }) {
   const today = new Date().toISOString().slice(0, 10);
   const schema = mayRunSchema(today, matters);
-  const { typed, read, text, set } = useTypedForm(schema, nothingAgreed);
+  const { typed, read, text, set } = useTypedForm('may run', schema, nothingAgreed);
   const { named, until } = typed;
   return (
     <Box as="section" aria-label="May run until" bg="paper" px="4" py="3" my="2">

@@ -52,7 +52,7 @@ export function EntryEditor({
   wish: (wish: WriteWish) => void;
 }) {
   const schema = useMemo(() => entrySchema(control, rating, values), [control, rating, values]);
-  const { typed, read, text, pick, set, submit } = useTypedForm(schema, blank);
+  const { typed, read, text, pick, set, submit } = useTypedForm('value to write', schema, blank);
   const parameter = parameterAt(control, typed.number);
   const from = parameter === undefined ? undefined : values[parameter.number];
   const hint = parameter === undefined || from === undefined ? undefined : `Now ${shownAs(parameter, from)}`;

@@ -56,7 +56,7 @@ const blankJumper = (): z.input<typeof jumperSchema> => ({
 
 /** What is asked before a loop is bridged; for what saves people nothing is offered with a motor connected. */
 export function JumperForm({ where, keep }: { where: string; keep: (jumper: Jumper) => void }) {
-  const { typed, refused, text, pick, submit } = useTypedForm(jumperSchema, blankJumper());
+  const { typed, refused, text, pick, submit } = useTypedForm('jumper', jumperSchema, blankJumper());
   const { plant, landed, wire, guards, motor } = typed;
   const never = guards !== '' && neverJumpered.includes(guards);
   const enter = submit(({ motor: connected, wire: mark, ...read }) =>

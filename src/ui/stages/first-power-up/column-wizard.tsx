@@ -53,7 +53,11 @@ const guessed = ({ names, layout }: ColumnsSeen): ColumnsTyped => ({
 
 /** Which column of a file is what, with its first rows to look at. */
 export function ColumnWizard({ seen, take }: { seen: ColumnsSeen; take: (layout: Layout) => void }) {
-  const { typed, read, text, pick, submit } = useTypedForm(columnsSchema, guessed(seen));
+  const { typed, read, text, pick, submit } = useTypedForm(
+    'columns of a capture',
+    columnsSchema,
+    guessed(seen),
+  );
   const { rows } = typed;
   const noTime = rows.every((r) => r.use !== 'time');
   return (

@@ -85,7 +85,7 @@ export function LampsPanel({
   wasOn: boolean;
   keep: (what: Payload<'power.lamps'>) => void;
 }) {
-  const { typed, read, text, submit } = useTypedForm(lampsSchema, noReadings);
+  const { typed, read, text, submit } = useTypedForm('lamps as a load', lampsSchema, noReadings);
   const perLeg = lampsPerLeg(unit.supply_V, lampVolts);
   const lampWatts = numberFrom(typed.watts) ?? 100;
   const { rows, trouble } = useExpected(unit, lampWatts, perLeg);

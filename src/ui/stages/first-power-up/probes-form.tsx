@@ -27,7 +27,7 @@ export function ProbesForm({
   bus_V: number;
   keep: (what: Payload<'power.probes'>) => void;
 }) {
-  const { read, text, pick, submit } = useTypedForm(probesFor(bus_V), none);
+  const { read, text, pick, submit } = useTypedForm('probes', probesFor(bus_V), none);
   return (
     <>
       <Caution grave title="An earthed clip on a power terminal shorts the bridge to earth.">

@@ -18,7 +18,7 @@ const toldSchema = z.object({ who: filledText('Name who was told'), how: z.strin
 const nobody: z.input<typeof toldSchema> = { who: '', how: '' };
 
 function Told({ store, done }: Given) {
-  const { read, text, submit } = useTypedForm(toldSchema, nobody);
+  const { read, text, submit } = useTypedForm('control system told', toldSchema, nobody);
   const keep = submit((told) => {
     store.record('handover.told', told);
     done();
@@ -48,7 +48,7 @@ const noPoints: z.input<typeof followedSchema> = {
 };
 
 function Followed({ store, done }: Given) {
-  const { typed, read, text, pick, submit } = useTypedForm(followedSchema, noPoints);
+  const { typed, read, text, pick, submit } = useTypedForm('follows its reference', followedSchema, noPoints);
   const keep = submit((followed) => {
     store.record('handover.followed', followed);
     done();
@@ -115,7 +115,7 @@ const inspectionSchema = z.object({ date: z.iso.date('Choose a day'), what: z.st
 const noDate: z.input<typeof inspectionSchema> = { date: '', what: '' };
 
 function Inspection({ store, done }: Given) {
-  const { read, text, submit } = useTypedForm(inspectionSchema, noDate);
+  const { read, text, submit } = useTypedForm('next inspection', inspectionSchema, noDate);
   const keep = submit((next) => {
     store.record('handover.inspection', next);
     done();

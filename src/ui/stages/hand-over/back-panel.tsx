@@ -67,7 +67,7 @@ export function TwoNames({
     person.name,
     byName.map((i) => i.id),
   );
-  const { typed, read, text, set } = useTypedForm(schema, noNames);
+  const { typed, read, text, set } = useTypedForm('two names', schema, noNames);
   return (
     <>
       {never.length > 0 && (

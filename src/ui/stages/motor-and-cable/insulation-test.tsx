@@ -128,7 +128,7 @@ export function InsulationTestPanel({
   earth: (test: string, seconds: number) => void;
 }) {
   const testVolts = ratedVolts <= 1000 ? 500 : 1000;
-  const { typed, read, text, pick, submit } = useTypedForm(insulationSchema, blank);
+  const { typed, read, text, pick, submit } = useTypedForm('insulation test', insulationSchema, blank);
   const save = submit(
     ({ of, between, oneMinute, tenMinutes, winding_C, kind }) =>
       keep({

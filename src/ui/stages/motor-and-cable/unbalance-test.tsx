@@ -22,7 +22,7 @@ const blank: z.input<typeof unbalanceSchema> = { of: 'voltage', fedFrom: 'line',
 
 /** Three voltages or currents, how far apart they are, and what it costs a line-fed motor. */
 export function UnbalanceTestPanel({ tests, keep }: { tests: readonly Test[]; keep: (test: Test) => void }) {
-  const { typed, read, text, pick, submit } = useTypedForm(unbalanceSchema, blank);
+  const { typed, read, text, pick, submit } = useTypedForm('unbalance test', unbalanceSchema, blank);
   const save = submit(({ of, fedFrom, a, b, c }) => keep({ of, fedFrom, values: [a, b, c] }), {
     ...typed,
     ...noFigures,

@@ -26,7 +26,7 @@ export function WindingTestPanel({
   tests: readonly Payload<'motor.winding'>[];
   keep: (test: Payload<'motor.winding'>) => void;
 }) {
-  const { typed, read, text, pick, submit } = useTypedForm(windingSchema, blank);
+  const { typed, read, text, pick, submit } = useTypedForm('winding test', windingSchema, blank);
   const save = submit(
     ({ temperature_C, material, ...ohms }) => keep({ ohms, temperature_C, reference_C: 20, material }),
     { ...typed, ...noFigures },

@@ -61,7 +61,7 @@ export function DriveForm({
   const [similar, setSimilar] = useState(drive?.drawingOnlySimilar ?? false);
   const [photos, setPhotos] = useState<string[]>(drive?.photos ?? []);
   const [kept, setKept] = useState<string | null>(null);
-  const { typed, text, set, submit } = useTypedForm(driveLabelSchema, labelTextOf(drive));
+  const { typed, text, set, submit } = useTypedForm('drive label', driveLabelSchema, labelTextOf(drive));
   const known = catalogued(catalogue, chosen);
 
   const choose = (key: string) => {

@@ -70,7 +70,11 @@ function Asked({
 
 /** The motor's rating plate. */
 export function MotorForm({ motor, keep }: { motor: Motor | null; keep: (motor: Motor) => void }) {
-  const { typed, text, pick, tick, set, submit } = useTypedForm(motorPlateSchema, plateTypedOf(motor));
+  const { typed, text, pick, tick, set, submit } = useTypedForm(
+    'motor plate',
+    motorPlateSchema,
+    plateTypedOf(motor),
+  );
   const [kept, setKept] = useState<string | null>(null);
   const [held, setHeld] = useState(false);
   const plate = plateSoFar(typed);

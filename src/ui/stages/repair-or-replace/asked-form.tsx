@@ -13,7 +13,11 @@ const yesNoOptions = optionsOf({ '': 'not known', yes: 'yes', no: 'no' });
 
 /** What machine and place ask of a unit; with a network, what the controller must know, asked before anything is decided. */
 export function AskedForm({ asked, store }: { asked: UnitRequirements; store: JobStore }) {
-  const { typed, read, text, pick, tick, submit } = useTypedForm(askedTypedSchema, typedAs(asked));
+  const { typed, read, text, pick, tick, submit } = useTypedForm(
+    'what the place asks',
+    askedTypedSchema,
+    typedAs(asked),
+  );
   const [kept, setKept] = useState<string | null>(null);
   const keep = submit((entry) => {
     store.record('swap.asked', entry);

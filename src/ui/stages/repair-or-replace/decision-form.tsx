@@ -18,7 +18,7 @@ export function DecisionForm({
   decision,
 }: Pick<StageProps, 'store' | 'person'> & { decision: Decision | null }) {
   const { drive } = store.state;
-  const { read, text, pick, submit } = useTypedForm(decisionSchema, blank);
+  const { read, text, pick, submit } = useTypedForm('decision', decisionSchema, blank);
   const keep = submit(
     ({ choice, reason }) =>
       store.record('decide.made', {

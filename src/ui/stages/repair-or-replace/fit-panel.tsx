@@ -37,7 +37,7 @@ const order = ['does-not', 'ask', 'adapts', 'fits'] as const;
 /** What comes out, what goes in, what the place asks, and row by row whether that fits. */
 export function FitPanel({ jobId, store, catalogue, swap }: StageProps & { swap: Swap | null }) {
   const units = unitsOf(store.state);
-  const form = useTypedForm(unitsSchema(catalogue), {
+  const form = useTypedForm('units out and in', unitsSchema(catalogue), {
     old: typedUnit(units?.old ?? null),
     next: typedUnit(units?.next ?? null),
   });

@@ -33,13 +33,13 @@ interface Bench {
 function take(
   slice: readonly KeptReading[],
   entry: EntryOf<'static.reading'>,
-  { job, limits }: SliceContext<Bench>,
+  { job, limits, grow }: SliceContext<Bench>,
 ) {
   const at = timeOf(entry);
   const lock = benchLock(settle(job.safety, entry.by, at), job.drive, limits, entry.by, at);
   if (!lock.open) return voided(slice, lock.text);
   const { red, black, value } = entry.payload;
-  return { slice: [...slice, { red, black, value, entryId: entry.id, at, by: entry.by }] };
+  return { slice: grow(slice, { red, black, value, entryId: entry.id, at, by: entry.by }) };
 }
 
 const shown = (value: Value): string =>

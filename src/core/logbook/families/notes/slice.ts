@@ -15,7 +15,7 @@ export const notesSlice = sliceOf<readonly EntryOf<'note.added'>[]>()({
   key: 'notes',
   init: [],
   kinds: ['note.added'],
-  apply: (slice, entry) => ({ slice: [...slice, entry] }),
+  apply: (slice, entry, { grow }) => ({ slice: grow(slice, entry) }),
   words: {
     'note.added': ({ payload }) => payload.text,
   },

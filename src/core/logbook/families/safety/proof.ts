@@ -8,6 +8,7 @@ import {
   type ProofStep,
 } from '../../../bench/make-safe';
 import type { Stage } from '../../../equipment/power-stage';
+import { onceFor } from '../../../numerics/memo';
 import type { Person } from '../../entry';
 
 /** A reading of the dead proof, V, with its time, ms. */
@@ -81,9 +82,22 @@ export const poweredUp = (state: SafetyState, at: number): SafetyState =>
 export const waitOver = (state: SafetyState, labelWait_min: number): number | null =>
   state.locked === null ? null : state.locked.isolatedAt + labelWait_min * 60_000;
 
+/** The steps of the proof of a stage. */
+export const stepsOf = onceFor(proofSteps);
+// Each reading on the bench asks whether the proof holds: what follows from its figures is computed once.
+const missingOf = onceFor((figures: SafetyState['figures']) =>
+  onceFor((stage: Stage): readonly ProofStep[] => stepsOf(stage).filter((s) => figures[s.key] === undefined)),
+);
+const highestOf = onceFor((figures: SafetyState['figures']) =>
+  Object.entries(figures).reduce<[string | null, number]>(
+    (most, [key, f]) => (Math.abs(f.volts) > most[1] ? [key, Math.abs(f.volts)] : most),
+    [null, 0],
+  ),
+);
+
 /** Figures that are still to be taken. */
-export const missingSteps = (state: SafetyState, stage: Stage): ProofStep[] =>
-  proofSteps(stage).filter((s) => state.figures[s.key] === undefined);
+export const missingSteps = (state: SafetyState, stage: Stage): readonly ProofStep[] =>
+  missingOf(state.figures)(stage);
 
 /** What the figures say, as long as they hold. */
 export interface Proof {
@@ -101,11 +115,7 @@ export interface Proof {
 
 /** The proof as it stands, without the question whether it has lapsed since. */
 export function proofOf(state: SafetyState, stage: Stage, limits: Limits): Proof {
-  const entries = Object.entries(state.figures);
-  const [highestAt, highest] = entries.reduce<[string | null, number]>(
-    (most, [key, f]) => (Math.abs(f.volts) > most[1] ? [key, Math.abs(f.volts)] : most),
-    [null, 0],
-  );
+  const [highestAt, highest] = highestOf(state.figures);
   const bankFigures = [stepKey('bank', 'dc'), stepKey(againId, 'dc')].flatMap((key) => {
     const figure = state.figures[key];
     return figure === undefined ? [] : [Math.abs(figure.volts)];

@@ -1,11 +1,4 @@
-import {
-  againAfter_s,
-  againId,
-  proofSteps,
-  sourceWords,
-  stepKey,
-  unsafeSources,
-} from '../../../bench/make-safe';
+import { againAfter_s, againId, sourceWords, stepKey, unsafeSources } from '../../../bench/make-safe';
 import type { Stage } from '../../../equipment/power-stage';
 import { timeOf, type EntryOf } from '../../entry';
 import { sliceOf, voided, type SliceContext, type SliceStep } from '../../slice';
@@ -20,6 +13,7 @@ import {
   waitOver,
   type ProofReading,
   type SafetyState,
+  stepsOf,
 } from './proof';
 
 /** A meter that shows less than this on a known source is not proven, V. */
@@ -126,8 +120,7 @@ function applyFigure(
   figure: ProofReading,
   stage: Stage,
 ): Step {
-  if (!proofSteps(stage).some((s) => s.key === key))
-    return { void: 'This drive has no such pair of points.' };
+  if (!stepsOf(stage).some((s) => s.key === key)) return { void: 'This drive has no such pair of points.' };
   if (state.meterBefore === null) return { void: 'Prove the meter on a known source first.' };
   if (point === againId) {
     const bank = state.figures[stepKey('bank', 'dc')];

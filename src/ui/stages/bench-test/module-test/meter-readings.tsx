@@ -43,7 +43,7 @@ export function MeterReadings({
   keepDiode: (forward_V: number, reverse: 'OL' | number) => void;
   keepGate: (ohm: 'OL' | number) => void;
 }) {
-  const { text, submit } = useTypedForm(readingsSchema, noReadings);
+  const { text, submit } = useTypedForm('module by meter', readingsSchema, noReadings);
   const keep = submit(({ diode, gate }) => {
     if (diode !== null) keepDiode(diode.forward_V, diode.reverse);
     if (gate !== null) keepGate(gate);

@@ -64,7 +64,7 @@ export function ImportForm({
     pick,
     set,
     submit,
-  } = useTypedForm(importSchema, {
+  } = useTypedForm('set from a file', importSchema, {
     type: typeId,
     amps: String(rating.ratedAmps),
     kilowatts: String(rating.power_kW),

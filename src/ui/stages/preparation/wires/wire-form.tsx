@@ -31,7 +31,11 @@ export function WireForm({
   keep: (noted: Payload<'wire.noted'>) => void;
   cancel: (() => void) | null;
 }) {
-  const form = useTypedForm(wireSchema, wire === null ? blankWire(number) : typedWireOf(wire));
+  const form = useTypedForm(
+    wire === null ? 'new wire' : `wire ${wire.id}`,
+    wireSchema,
+    wire === null ? blankWire(number) : typedWireOf(wire),
+  );
   const { typed, read, text, set, submit } = form;
   const roleAt = (mark: string) => terminals.find((t) => t.mark === mark.trim())?.role ?? null;
   const from = text('from');
