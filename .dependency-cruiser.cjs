@@ -82,7 +82,7 @@ module.exports = {
       to: {
         dependencyTypes: ['npm', 'npm-dev', 'core'],
         pathNot:
-          'node_modules/(zod|fastest-levenshtein|papaparse|@types/papaparse|jsonc-parser|ini|@types/ini|crc-32|tinyqueue|fft\\.js)/',
+          'node_modules/(zod|canonicalize|fastest-levenshtein|papaparse|@types/papaparse|jsonc-parser|ini|@types/ini|crc-32|tinyqueue|fft\\.js)/',
       },
     },
     {

@@ -1,8 +1,7 @@
-import { spawn, type ChildProcess } from 'node:child_process';
 import { expect, test } from './test';
 import { choosePerson, inesId, newJob, visit } from './demo';
 import { panelOf } from './trace';
-import { own } from './here';
+import { kill, spare, startServer } from './spare-server';
 
 test('two tabs on one job show each other’s entries within two seconds', async ({ page, context }) => {
   await choosePerson(page, inesId);
@@ -21,37 +20,6 @@ test('two tabs on one job show each other’s entries within two seconds', async
   await page.getByRole('button', { name: 'Keep question' }).click();
   await expect(other.getByText('Whose spare is it?').first()).toBeVisible({ timeout: 2_500 });
 });
-
-const port = own.sparePort;
-const spare = `http://127.0.0.1:${port}`;
-
-/** With all that it started. */
-const kill = (server: ChildProcess): void => {
-  if (server.pid !== undefined) process.kill(-server.pid, 'SIGKILL');
-};
-
-/** A server of this test's own on the same database, to be killed. */
-async function startServer(): Promise<ChildProcess> {
-  const child = spawn(
-    process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
-    {
-      stdio: 'ignore',
-      detached: true,
-      env: { ...process.env, DATABASE_URL: own.databaseUrl },
-    },
-  );
-  for (let i = 0; i < 150; i += 1) {
-    const up = await fetch(`${spare}/api/v1/health`).then(
-      (r) => r.ok,
-      () => false,
-    );
-    if (up) return child;
-    await new Promise((resolve) => setTimeout(resolve, 100));
-  }
-  kill(child);
-  throw new Error('the test’s own server did not come up');
-}
 
 test('a server killed between two entries loses none that was shown as kept, and gets the rest later', async ({
   page,

@@ -27,6 +27,8 @@ export interface Cluster {
   /** False when another of our commands had it running already; then it is left running. */
   startedHere: boolean;
   stop: () => void;
+  /** Ends it as a power cut would; for tests only. */
+  kill: () => void;
 }
 
 const lowestPort = 54_390;
@@ -121,9 +123,12 @@ const own = (path: string): void => {
 
 /**
  * Starts the cluster of this name, making it first where there is none, and recovers one that a
- * crash left behind. `durable: false` (tests only) trades crash safety for speed.
+ * crash left behind. `durable: false` (tests only) trades crash safety for speed; `port` where it must be one in particular.
  */
-export async function startCluster(name: string, { durable = true } = {}): Promise<Cluster> {
+export async function startCluster(
+  name: string,
+  { durable = true, port: wanted }: { durable?: boolean; port?: number } = {},
+): Promise<Cluster> {
   ensureDebian([{ present: () => binDir() !== undefined, package: 'postgresql' }]);
   const { data, socket, log } = locate(name);
   enoughDisk(inRoot('.data'));
@@ -167,7 +172,7 @@ export async function startCluster(name: string, { durable = true } = {}): Promi
     if (port !== undefined && answers(port)) return handle(port, false);
     await sleep(250);
   }
-  const port = await freePort();
+  const port = wanted ?? (await freePort());
   const options = [
     `-p ${port}`,
     `-k ${socket}`,
@@ -197,6 +202,11 @@ export async function startCluster(name: string, { durable = true } = {}): Promi
       startedHere,
       stop: () => {
         asOwner('pg_ctl', ['-D', data, '-m', 'fast', '-w', 'stop']);
+      },
+      kill: () => {
+        // The postmaster first, so that it starts nothing anew; then all that it had started.
+        spawnSync('pkill', ['-KILL', '-f', `postgres -D ${data}`]);
+        spawnSync('pkill', ['-KILL', '-f', `${data} `]);
       },
     };
   }

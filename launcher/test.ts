@@ -142,7 +142,7 @@ async function testServer(cluster: Cluster, worker: number): Promise<TestServer>
 
 /** The production build, a database with the demo for each worker, Debian's Chromium. */
 const e2e =
-  (chosen: readonly string[]) =>
+  (chosen: readonly string[], long: boolean) =>
   async (cluster: Cluster): Promise<Tally> => {
     say('test: e2e');
     ensureBuilt();
@@ -161,6 +161,7 @@ const e2e =
       const env = {
         E2E_SERVERS: JSON.stringify(servers.map((s) => s.told)),
         PLAYWRIGHT_JSON_OUTPUT_NAME: file,
+        GRIM_LONG: long ? '1' : '',
       };
       ran = await run(
         bin('playwright'),
@@ -227,7 +228,7 @@ export async function runTests(args: string[]): Promise<number> {
   try {
     ensureDatabase(cluster, 'unit');
     await Promise.all(lanes.map(inTurn));
-    if (wants('e2e')) await inTurn([e2e(chosen)]);
+    if (wants('e2e')) await inTurn([e2e(chosen, long)]);
   } finally {
     cluster.stop();
   }

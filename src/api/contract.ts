@@ -12,6 +12,7 @@ import type { InsulationThen } from '../core/motor/motor-history';
 import type { LibrarySet } from '../core/parameter-sets/set-files';
 import { runDeeds, runStates, type WriteLine } from '../core/parameter-sets/write-run';
 import { captureSchema } from '../core/power-up/capture/schema';
+export type { ApiError, ApiProblem } from './problem';
 import { boardQuerySchema, type BoardAnswer } from './board';
 import { postedEntriesSchema, type EntriesAnswer, type VerdictsAnswer } from './entries';
 import { rigOrderSchema, type RigState } from './rig-state';
@@ -274,21 +275,3 @@ export type ParamsOf<K extends string> = K extends `${string}/:${infer Name}/${i
   : K extends `${string}/:${infer Name}`
     ? Name
     : never;
-
-/** One thing that is wrong with what was sent. */
-export interface ApiProblem {
-  path: string;
-  allowed: string;
-  /** Where it is in a file that was sent. */
-  file?: string;
-  line?: number;
-  given?: string;
-}
-
-/** The one shape of every refusal. */
-export interface ApiError {
-  error: string;
-  problems: readonly ApiProblem[];
-  /** Of a write to a drive: is it certain that nothing was written? */
-  certain?: boolean;
-}

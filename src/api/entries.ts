@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import type { Entry } from '../core/logbook';
-import type { ApiProblem } from './contract';
+import type { ApiProblem } from './problem';
 
 /** What became of one entry: recorded as the server has it, or refused for good with the reason. */
 export type EntryVerdict =

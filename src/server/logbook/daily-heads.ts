@@ -1,16 +1,8 @@
 import { QueryTypes } from 'sequelize';
+import type { DailyHead } from '../../api/daily-head';
 import { startHash } from '../../core/job/chain';
 import { db } from '../database/connection';
 import { sha256 } from './digest';
-
-/** The heads of all jobs hashed together on a day: with it written down elsewhere, no job's newest entries go unseen. */
-export interface HeadOfHeads {
-  day: string;
-  jobs: number;
-  entries: number;
-  previousHash: string;
-  hash: string;
-}
 
 const dayOf = (now: Date): string => now.toISOString().slice(0, 10);
 
@@ -26,18 +18,15 @@ async function headLines(): Promise<{ text: string; jobs: number; entries: numbe
 
 /** Hashes the heads of all jobs as of now, after the head of the day before, once a day. */
 export async function makeDailyHead(now: Date): Promise<void> {
-  const { DailyHead } = db().models;
+  const { DailyHead: Heads } = db().models;
   const day = dayOf(now);
-  if ((await DailyHead.count({ where: { day } })) > 0) return;
-  const before = await DailyHead.findOne({ order: [['day', 'DESC']], raw: true });
+  if ((await Heads.count({ where: { day } })) > 0) return;
+  const before = await Heads.findOne({ order: [['day', 'DESC']], raw: true });
   const previousHash = before?.hash ?? startHash;
   const { text, jobs, entries } = await headLines();
-  await DailyHead.bulkCreate(
-    [{ day, jobs, entries, previousHash, hash: sha256(`${previousHash}\n${text}`) }],
-    {
-      ignoreDuplicates: true,
-    },
-  );
+  await Heads.bulkCreate([{ day, jobs, entries, previousHash, hash: sha256(`${previousHash}\n${text}`) }], {
+    ignoreDuplicates: true,
+  });
 }
 
 let lastDay = '';
@@ -53,7 +42,7 @@ export function keepDailyHead(now: Date): void {
 }
 
 /** The newest heads of days, newest first. */
-export async function dailyHeads(limit: number): Promise<HeadOfHeads[]> {
+export async function dailyHeads(limit: number): Promise<DailyHead[]> {
   const rows = await db().models.DailyHead.findAll({ order: [['day', 'DESC']], limit, raw: true });
   return rows.map(({ entries, ...head }) => ({ ...head, entries: Number(entries) }));
 }

@@ -1,4 +1,4 @@
-import { Op } from 'sequelize';
+import { literal, Op } from 'sequelize';
 import { ratingOf } from '../../core/equipment/catalogue';
 import { meaningOf, type Rating } from '../../core/equipment/drive-words';
 import type { EntryKind, Payload } from '../../core/logbook';
@@ -34,12 +34,19 @@ export async function setLibrary(jobId: string, text: string): Promise<LibrarySe
     where: { kind: { [Op.in]: kinds } },
     order: [['receivedAt', 'DESC']],
     limit: mostLooked,
+    raw: true,
   });
   const jobs = new Map(
-    (await Job.findAll({ where: { id: rows.map((r) => r.jobId) } })).map((j) => [j.id, j]),
+    (await Job.findAll({ where: { id: rows.map((r) => r.jobId) }, raw: true })).map((j) => [j.id, j]),
   );
-  const assets = new Map((await Asset.findAll()).map((a) => [a.id, a]));
-  const marks = await Entry.findAll({ where: { kind: 'set.good' }, order: [['receivedAt', 'ASC']] });
+  const machines = [...jobs.values()].map((j) => j.assetId);
+  const assets = new Map((await Asset.findAll({ where: { id: machines }, raw: true })).map((a) => [a.id, a]));
+  const marks = await Entry.findAll({
+    where: { kind: 'set.good', [Op.and]: literal(`payload->>'set' in (:sets)`) },
+    replacements: { sets: [...rows.map((r) => r.id), ''] },
+    order: [['receivedAt', 'ASC']],
+    raw: true,
+  });
   const good = new Map(
     marks.map((m) => {
       const { set, why } = payloadOf<'set.good'>(m);
@@ -85,11 +92,15 @@ export async function otherStators(jobId: string): Promise<number[] | null> {
   const { Job, Entry } = db().models;
   const job = await Job.findByPk(jobId);
   if (job === null) return null;
-  const others = await Job.findAll({ where: { assetId: { [Op.ne]: job.assetId } }, attributes: ['id'] });
   const rows = await Entry.findAll({
-    where: { kind: { [Op.in]: kinds }, jobId: others.map((o) => o.id) },
+    where: {
+      kind: { [Op.in]: kinds },
+      [Op.and]: literal('job_id not in (select id from jobs where asset_id = :assetId)'),
+    },
+    replacements: { assetId: job.assetId },
     order: [['receivedAt', 'DESC']],
     limit: mostLooked,
+    raw: true,
   });
   const ohms = await Promise.all(
     rows.map(async (row) => {

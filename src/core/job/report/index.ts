@@ -1,6 +1,6 @@
 // The report of a job, built from its logbook.
 import { handOverItems } from '../hand-over';
-import { timeOf, type JobState } from '../../logbook';
+import { timeOf, type JobState, logHeadWords } from '../../logbook';
 import type { Swap } from '../swap';
 import { customerPage } from './customer';
 import { recordPartsOf, type Beside } from './record';
@@ -83,8 +83,10 @@ function signedOf({ swap: { signedOff } }: JobState): Report['signed'] {
 }
 
 /** Head of every page. */
-function identityOf({ opened, drive, motor }: JobState): Report['identity'] {
+function identityOf(state: JobState): Report['identity'] {
+  const { opened, drive, motor } = state;
   const plate = motor?.plate;
+  const head = logHeadWords(state);
   const line = (label: string, value: string): Report['identity'][number] => [label, value];
   return [
     ...(opened === null ? [] : [line('Machine', `${opened.payload.machine}, ${opened.payload.site}`)]),
@@ -105,6 +107,7 @@ function identityOf({ opened, drive, motor }: JobState): Report['identity'] {
             `${plate.power.value} ${plate.power.unit}, ${plate.volts} V, ${plate.amps} A, ${plate.rpm} rpm`,
           ),
         ]),
+    ...(head === null ? [] : [line('Log', head)]),
   ];
 }
 

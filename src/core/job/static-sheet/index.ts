@@ -7,6 +7,7 @@ import {
   type JobState,
   type LogLine,
   type Person,
+  logHeadWords,
 } from '../../logbook';
 import { devicesOf, moduleVerdict } from '../../bench/module-test';
 import { proofSteps, sourceWords, type Limits } from '../../bench/make-safe';
@@ -119,6 +120,7 @@ function identityOf(state: JobState): Sheet['identity'] {
           ? null
           : `${plate.power.value} ${plate.power.unit}, ${plate.volts} V, ${plate.amps} A, ${plate.hz} Hz, ${plate.rpm} rpm`,
     },
+    { label: 'Log', value: logHeadWords(state) },
   ]);
 }
 

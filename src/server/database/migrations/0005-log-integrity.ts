@@ -98,6 +98,8 @@ export const up: Migration = async (qi, transaction) => {
     create index job_summaries_clock on job_summaries (concluded, runs_out_at, job_id);
     create index job_summaries_last on job_summaries (last_at desc, job_id);
     create index entries_motor_serial on entries ((payload ->> 'serial')) where kind = 'identify.motor';
+    create index entries_sets on entries (received_at desc) where kind in ('set.kept', 'drive.read');
+    create index entries_good_sets on entries ((payload ->> 'set')) where kind = 'set.good';
     create index jobs_asset on jobs (asset_id, created_at desc);
   `);
 };
@@ -107,7 +109,7 @@ export const down: Migration = async (qi, transaction) => {
     `
     alter table job_summaries drop search, drop concluded, drop stage, drop runs_out_at, drop last_at;
     drop table daily_heads, blob_aliases;
-    drop index entries_motor_serial, jobs_asset;
+    drop index entries_motor_serial, entries_sets, entries_good_sets, jobs_asset;
     alter table jobs drop head_hash, drop head_at, drop imported;
     alter table entries drop by_name, drop limits, drop verified, drop hash;
     `,

@@ -3,6 +3,7 @@ import { Text } from '@chakra-ui/react';
 import NextLink from 'next/link';
 import { useState } from 'react';
 import * as z from 'zod';
+import type { DailyHead } from '@/api/daily-head';
 import type { Person } from '@/core/logbook';
 import { greatestLimits, type Limits } from '@/core/bench/make-safe';
 import type { Consequence } from '@/core/bench/story';
@@ -15,6 +16,7 @@ import { FieldGrid, KeptNote } from '../../kit/section';
 import { Field } from '../../kit/field';
 import { ArchiveIn } from './archive-in';
 import { ConsequencesEditor } from './consequences-editor';
+import { DailyHeads } from './daily-heads';
 import { DrivesList } from './drives-list';
 import { call } from '../../api/call';
 
@@ -32,12 +34,14 @@ export function AdministrationPage({
   limits,
   consequences,
   drives,
+  heads,
   people,
   person,
 }: {
   limits: Limits;
   consequences: readonly Consequence[];
   drives: readonly string[];
+  heads: readonly DailyHead[];
   people: readonly Person[];
   person: Person;
 }) {
@@ -85,6 +89,7 @@ export function AdministrationPage({
         <NextLink href="/settings/traces">Trace tables</NextLink>: causes of each alarm and what each check
         tells of them.
       </Text>
+      <DailyHeads heads={heads} />
       <ConsequencesEditor table={consequences} lead={lead} />
     </CardPage>
   );

@@ -8,6 +8,7 @@ import { TopBar } from '../../kit/top-bar';
 import { useNow } from '../../kit/use-now';
 import { BoardFilter, Pages } from './board-filter';
 import { JobLine } from './job-line';
+import { useFreshBoard } from './use-fresh-board';
 
 /** Nothing is looked for: every job is meant. */
 const isUsual = ({ search, state, stage }: BoardQuery): boolean =>
@@ -26,6 +27,7 @@ export function Board({
   person: Person;
 }) {
   const now = useNow(0, 15_000);
+  useFreshBoard();
   return (
     <>
       <TopBar people={people} person={person}>

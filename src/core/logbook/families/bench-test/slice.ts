@@ -5,7 +5,8 @@ import { signatureBlocker, type Registers } from '../registers/slice';
 import { isNewUnit, type UnitChange } from '../replacement/new-unit';
 import { benchLock } from '../safety/locks';
 import { settle, type SafetyState } from '../safety/proof';
-import { notVerifiedYet, type StaticVerdict } from '../../verified';
+import { notVerifiedYet } from '../../signatures';
+import type { StaticVerdict } from '../../verified';
 
 /** A reading of the diode test that counts. */
 export interface KeptReading extends Probe {

@@ -3,7 +3,7 @@ import { isOpen } from '../../../replacement/wires';
 import type { Stage } from '../../../equipment/power-stage';
 import { countOf } from '../../count';
 import { timeOf, type EntryOf } from '../../entry';
-import { issuesAgainst, notVerifiedYet } from '../../verified';
+import { issuesAgainst, notVerifiedYet } from '../../signatures';
 import { changedBy, sliceOf, type Change, type SliceContext } from '../../slice';
 import { handsLock } from '../safety/locks';
 import { settle, type SafetyState } from '../safety/proof';

@@ -4,7 +4,7 @@ import type { Values } from '../../../equipment/drive-words';
 import { timeOf, type EntryOf } from '../../entry';
 import type { Payload } from '../../payloads';
 import type { OpenIssue } from '../../open-issue';
-import { issuesAgainst, notVerifiedYet } from '../../verified';
+import { issuesAgainst, notVerifiedYet } from '../../signatures';
 import { changedBy, sliceOf, type Change, type SliceContext } from '../../slice';
 
 /** Motor and cable tests, the start-up sheet and the run, as the log tells them. */

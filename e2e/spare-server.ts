@@ -1,0 +1,32 @@
+/** A server of a test's own, to be killed. */
+import { spawn, type ChildProcess } from 'node:child_process';
+import { setTimeout as sleep } from 'node:timers/promises';
+import { own } from './here';
+
+const port = own.sparePort;
+/** Where it answers. */
+export const spare = `http://127.0.0.1:${port}`;
+
+/** With all that it started. */
+export const kill = (server: ChildProcess): void => {
+  if (server.pid !== undefined) process.kill(-server.pid, 'SIGKILL');
+};
+
+/** Starts it, and waits until it answers. @param databaseUrl of this worker's, or of a database of the test's own */
+export async function startServer(databaseUrl = own.databaseUrl): Promise<ChildProcess> {
+  const child = spawn(
+    process.execPath,
+    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
+    { stdio: 'ignore', detached: true, env: { ...process.env, DATABASE_URL: databaseUrl } },
+  );
+  for (let i = 0; i < 150; i += 1) {
+    const up = await fetch(`${spare}/api/v1/health`).then(
+      (r) => r.ok,
+      () => false,
+    );
+    if (up) return child;
+    await sleep(100);
+  }
+  kill(child);
+  throw new Error('the test’s own server did not come up');
+}

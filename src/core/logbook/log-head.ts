@@ -1,0 +1,13 @@
+import type { JobState } from './job-state';
+
+/** How long a log is and the hash of its newest entry, for papers: with it the log they were made of is known for ever. */
+function logHead({ log }: Pick<JobState, 'log'>): { entries: number; hash: string } | null {
+  const last = log.findLast(({ entry }) => entry.seq !== undefined)?.entry;
+  return last?.seq === undefined || last.hash === undefined ? null : { entries: last.seq, hash: last.hash };
+}
+
+/** The same in words. */
+export const logHeadWords = (state: Pick<JobState, 'log'>): string | null => {
+  const head = logHead(state);
+  return head === null ? null : `${head.entries} entries, head ${head.hash}`;
+};
