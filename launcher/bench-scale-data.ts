@@ -13,39 +13,57 @@ const entries = 1_400_000;
 
 const idOf = (n: number): string => `01a0f000-0000-7000-8000-${n.toString(16).padStart(12, '0')}`;
 
-/**
- * Copies the demo's jobs until there are 20,000 with 1.4 million entries; their machines differ by a number. The hashes are
- * copied along and chain nothing: only speed is asked of these jobs.
- */
-export async function fillShop(url: string, say: (what: string) => void): Promise<ScaleJobs> {
+type Run = (sql: string, values?: unknown[]) => Promise<pg.QueryResult>;
+
+async function withDatabase<T>(url: string, work: (run: Run) => Promise<T>): Promise<T> {
   const client = new pg.Client({ connectionString: url });
   await client.connect();
-  const run = (sql: string, values: unknown[] = []) => client.query(sql, values);
   try {
+    return await work((sql, values = []) => client.query(sql, values));
+  } finally {
+    await client.end();
+  }
+}
+
+/** Copies the demo's jobs until there are so many more, with their lines of the board; their machines differ by a number. */
+async function copyJobs(run: Run, count: number): Promise<void> {
+  await run(`create temp table pattern as
+    select id, asset_id, head_seq, row_number() over (order by id) - 1 as place from jobs where head_seq > 10`);
+  await run(
+    `create temp table copies as
+       select p.id as old, p.asset_id, p.head_seq, n,
+              ('01a0f000-0000-7000-8000-' || lpad(to_hex(n), 12, '0'))::uuid as id
+       from generate_series(1, $1::int) n join pattern p on p.place = n % (select count(*) from pattern)`,
+    [count],
+  );
+  await run(`insert into jobs (id, asset_id, head_seq, head_hash, head_at)
+    select id, asset_id, head_seq, repeat('0', 64), now() - n * interval '7 minutes' from copies`);
+  await run(`insert into job_summaries (job_id, seq, summary, search, concluded, stage, runs_out_at, last_at)
+    select c.id, s.seq,
+           jsonb_set(s.summary, '{machine}', to_jsonb(s.summary->>'machine' || ' ' || c.n)),
+           replace(s.search, lower(s.summary->>'machine'), lower(s.summary->>'machine') || ' ' || c.n),
+           s.concluded or c.n % 40 > 0, s.stage, s.runs_out_at + c.n * interval '1 minute',
+           s.last_at - c.n * interval '7 minutes'
+    from copies c join job_summaries s on s.job_id = c.old`);
+}
+
+/** A board of so many jobs, without their entries. */
+export const fillBoard = (url: string, count: number): Promise<void> =>
+  withDatabase(url, (run) => copyJobs(run, count));
+
+/**
+ * The demo's jobs copied until there are 20,000 with 1.4 million entries. The hashes are copied along and chain nothing: only
+ * speed is asked of these jobs.
+ */
+export const fillShop = (url: string, say: (what: string) => void): Promise<ScaleJobs> =>
+  withDatabase(url, async (run) => {
     await run('set synchronous_commit = off');
     say(`making ${jobs} jobs with ${entries} entries; a few minutes`);
-    await run(`create temp table pattern as
-      select id, asset_id, head_seq, row_number() over (order by id) - 1 as place from jobs where head_seq > 10`);
-    await run(
-      `create temp table copies as
-         select p.id as old, p.asset_id, p.head_seq, n,
-                ('01a0f000-0000-7000-8000-' || lpad(to_hex(n), 12, '0'))::uuid as id
-         from generate_series(1, $1::int) n join pattern p on p.place = n % (select count(*) from pattern)`,
-      [jobs],
-    );
-    await run(`insert into jobs (id, asset_id, head_seq, head_hash, head_at)
-      select id, asset_id, head_seq, repeat('0', 64), now() - n * interval '7 minutes' from copies`);
+    await copyJobs(run, jobs);
     await run(`insert into entries (job_id, seq, id, v, kind, at, by_id, by_role, received_at, payload, corrects, by_name, limits, hash)
       select c.id, e.seq, gen_random_uuid(), e.v, e.kind, e.at, e.by_id, e.by_role,
              e.received_at - c.n * interval '7 minutes', e.payload, null, e.by_name, e.limits, e.hash
       from copies c join entries e on e.job_id = c.old`);
-    await run(`insert into job_summaries (job_id, seq, summary, search, concluded, stage, runs_out_at, last_at)
-      select c.id, s.seq,
-             jsonb_set(s.summary, '{machine}', to_jsonb(s.summary->>'machine' || ' ' || c.n)),
-             replace(s.search, lower(s.summary->>'machine'), lower(s.summary->>'machine') || ' ' || c.n),
-             s.concluded or c.n % 40 > 0, s.stage, s.runs_out_at + c.n * interval '1 minute',
-             s.last_at - c.n * interval '7 minutes'
-      from copies c join job_summaries s on s.job_id = c.old`);
     const { rows } = await run('select count(*)::int as there from entries');
     const missing = entries - (rows[0] as { there: number }).there;
     // What is missing are readings in jobs that are there: long ones, as they are found in practice.
@@ -63,10 +81,7 @@ export async function fillShop(url: string, say: (what: string) => void): Promis
     }
     await run('analyze');
     return sizes;
-  } finally {
-    await client.end();
-  }
-}
+  });
 
 /** Adds notes, questions and readings to jobs, in turns. */
 async function lengthen(run: (sql: string) => Promise<unknown>, which: string, more: number): Promise<void> {
