@@ -6,7 +6,7 @@ import { db } from './database/connection';
  * Milliseconds that tests add to the clock, so that they can let minutes pass: they name a file with them in
  * GRIM_CLOCK_FILE, which no ordinary start sets.
  */
-function shift_ms(): number {
+export function clockShift_ms(): number {
   const file = process.env['GRIM_CLOCK_FILE'];
   return file === undefined ? 0 : Number(readFileSync(file, 'utf8'));
 }
@@ -18,5 +18,5 @@ export async function databaseNow(transaction?: Transaction): Promise<Date> {
     ...(transaction === undefined ? {} : { transaction }),
   });
   if (row === undefined) throw new Error('the database does not say what time it is');
-  return new Date(row.now.getTime() + shift_ms());
+  return new Date(row.now.getTime() + clockShift_ms());
 }

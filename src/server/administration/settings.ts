@@ -9,9 +9,12 @@ import { usualTables, type TraceTable } from '../../core/fault-finding/tracing';
 import { traceTablesSchema } from '../../core/fault-finding/tracing/schema';
 import { db } from '../database/connection';
 
+/** The limits that a setting says; the greatest ones where nothing was set. */
+export const limitsOf = (value: unknown): Limits =>
+  value === null || value === undefined ? greatestLimits : limitsSchema.parse(value);
+
 export async function siteLimits(): Promise<Limits> {
-  const row = await db().models.Setting.findByPk('limits');
-  return row === null ? greatestLimits : limitsSchema.parse(row.value);
+  return limitsOf((await db().models.Setting.findByPk('limits', { raw: true }))?.value);
 }
 
 export async function setLimits(next: Limits): Promise<void> {

@@ -10,13 +10,11 @@ import {
   type Person,
   type Verified,
 } from '../../core/logbook';
-import { siteLimits } from '../administration/settings';
-import { databaseNow } from '../clock';
 import { db } from '../database/connection';
-import type { JobRow } from '../database/models';
 import { sha256 } from './digest';
 import { recordedEntry, toRow, type StoredEntry } from './entries';
 import { foldedTo } from './folded';
+import { lockJob, type LockedJob } from './lock-job';
 import { boardRow, rememberSources } from './summaries';
 import { writeRows } from './write-rows';
 
@@ -30,6 +28,8 @@ export interface RefusedEntry {
 export interface Appended {
   kept: Entry[];
   refused: RefusedEntry[];
+  /** The database's clock. */
+  now: Date;
 }
 
 export interface AppendOptions {
@@ -68,12 +68,16 @@ interface Sorted {
   clashing: ReadonlySet<NewEntry>;
 }
 
-async function sorted(all: readonly Incoming[], transaction: Transaction): Promise<Sorted> {
-  const rows = await db().models.Entry.findAll({
-    where: { id: all.map(({ entry }) => entry.id) },
-    raw: true,
-    transaction,
-  });
+/** @param anyKnown some of the ids are in use */
+async function sorted(
+  all: readonly Incoming[],
+  anyKnown: boolean,
+  transaction: Transaction,
+): Promise<Sorted> {
+  const ids = all.map(({ entry }) => entry.id);
+  const rows = anyKnown
+    ? await db().models.Entry.findAll({ where: { id: ids }, raw: true, transaction })
+    : [];
   const known = new Map<string, StoredEntry>(rows.map((row) => [row.id, row]));
   const fresh = new Map<string, Incoming>();
   const clashing = new Set<NewEntry>();
@@ -101,7 +105,7 @@ const asRead = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 
 /** New entries, numbered, timed, verified and chained to the head of the job, and the job after them. */
 async function chained(
-  job: JobRow,
+  job: LockedJob['job'],
   before: JobState,
   fresh: readonly Incoming[],
   { now, limits }: { now: Date; limits: StoredEntry['limits'] },
@@ -125,7 +129,11 @@ async function chained(
 }
 
 /** What became of the entries of one post. */
-function answerOf({ entries }: Post, rows: ReadonlyMap<string, StoredEntry>, { clashing }: Sorted): Appended {
+function answerOf(
+  { entries }: Post,
+  rows: ReadonlyMap<string, StoredEntry>,
+  { clashing }: Sorted,
+): Omit<Appended, 'now'> {
   const refused = entries
     .filter((entry) => clashing.has(entry))
     .map(({ id }) => ({ id, why: 'Its id was used before for an entry with other content.' }));
@@ -147,14 +155,16 @@ export interface GroupAppended {
  * @returns null when there is no such job
  */
 export async function appendGroup(jobId: string, posts: readonly Post[]): Promise<GroupAppended | null> {
-  const { sequelize, models } = db();
-  const limits = await siteLimits();
-  return sequelize.transaction(async (transaction) => {
-    const job = await models.Job.findByPk(jobId, { transaction, lock: transaction.LOCK.UPDATE, raw: true });
-    if (job === null) return null;
-    const all = posts.flatMap((post) => post.entries.map((entry): Incoming => ({ entry, post })));
-    const found = await sorted(all, transaction);
-    const now = await databaseNow(transaction);
+  const all = posts.flatMap((post) => post.entries.map((entry): Incoming => ({ entry, post })));
+  return db().sequelize.transaction(async (transaction) => {
+    const locked = await lockJob(
+      jobId,
+      all.map(({ entry }) => entry.id),
+      transaction,
+    );
+    if (locked === null) return null;
+    const { job, now, limits, anyKnown } = locked;
+    const found = await sorted(all, anyKnown, transaction);
     const before = await foldedTo(job, transaction);
     const { rows, state } = await chained(job, before, found.fresh, { now, limits });
     if (rows.length > 0) {
@@ -163,6 +173,6 @@ export async function appendGroup(jobId: string, posts: readonly Post[]): Promis
     }
     for (const { also } of posts) await also?.(transaction);
     const byId = new Map([...found.known, ...rows.map((row) => [row.id, row] as const)]);
-    return { state, now, answers: posts.map((post) => answerOf(post, byId, found)) };
+    return { state, now, answers: posts.map((post) => ({ ...answerOf(post, byId, found), now })) };
   });
 }

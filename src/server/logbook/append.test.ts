@@ -69,7 +69,7 @@ describe('keeping entries', () => {
     await openJob(opening(jobId), person);
     const entry = note(jobId, 'once');
     const first = await appendEntries(jobId, [entry], person);
-    expect(await appendEntries(jobId, [entry, entry], person)).toEqual(first);
+    expect(await appendEntries(jobId, [entry, entry], person)).toMatchObject({ kept: first?.kept, refused: [] });
     const other = { ...entry, payload: { stage: 'take', text: 'other', photos: [] } } as NewEntry;
     const mixed = await appendEntries(jobId, [note(jobId, 'with it'), other], person);
     expect(mixed?.refused.map((r) => r.id)).toEqual([entry.id]);
@@ -120,7 +120,9 @@ describe('keeping entries', () => {
 });
 
 const verdicts = async (jobId: string, sent: readonly unknown[]) =>
-  ((await postEntries(jobId, sent, person)) ?? []).map((v) => ('kept' in v ? v.kept.seq : v.refused));
+  ((await postEntries(jobId, sent, person))?.verdicts ?? []).map((v) =>
+    'kept' in v ? v.kept.seq : v.refused,
+  );
 
 describe('what a client sends', () => {
   it('is judged entry by entry: a bad one among good ones costs only itself', async () => {

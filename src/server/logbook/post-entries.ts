@@ -1,4 +1,4 @@
-import type { EntryVerdict } from '../../api/entries';
+import type { EntryVerdict, VerdictsAnswer } from '../../api/entries';
 import type { NewEntry, Person } from '../../core/logbook';
 import { heaviestPayload, newEntrySchema } from '../../core/logbook/schema';
 import { verifySignature } from '../job/signatures';
@@ -35,19 +35,19 @@ const isEntry = (read: NewEntry | EntryVerdict): read is NewEntry => 'kind' in r
 
 /**
  * Records what a client sent, each entry on its own: one that is refused stands in nobody's way.
- * @returns a verdict for each, in the order they were sent; null when there is no such job
+ * @returns a verdict for each, in the order they were sent, and the database's clock; null when there is no such job
  */
 export async function postEntries(
   jobId: string,
   sent: readonly unknown[],
   by: Person,
-): Promise<EntryVerdict[] | null> {
+): Promise<VerdictsAnswer | null> {
   const read = sent.map((raw) => readEntry(raw, jobId));
   const appended = await appendEntries(jobId, read.filter(isEntry), by, { verify: verifySignature });
   if (appended === null) return null;
   const kept = new Map(appended.kept.map((entry) => [entry.id, entry]));
   const refused = new Map(appended.refused.map(({ id, why }) => [id, why]));
-  return read.map((one): EntryVerdict => {
+  const verdicts = read.map((one): EntryVerdict => {
     if (!isEntry(one)) return one;
     const why = refused.get(one.id);
     const entry = kept.get(one.id);
@@ -55,4 +55,5 @@ export async function postEntries(
     if (entry === undefined) throw new Error('an entry was neither kept nor refused');
     return { id: one.id, kept: entry };
   });
+  return { verdicts, now: appended.now.toISOString() };
 }

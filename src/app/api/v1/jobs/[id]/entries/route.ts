@@ -18,7 +18,7 @@ export const GET = jsonRoute('GET /api/v1/jobs/:id/entries', async ({ params, qu
 export const POST = jsonRoute('POST /api/v1/jobs/:id/entries', async ({ params, body, person }) => {
   const by = body.person === undefined ? await person() : await personById(body.person);
   if (by === null) throw new HttpError(403, 'Whoever made these entries does not work here any more.');
-  const verdicts = await postEntries(idOf(params.id, 'job'), body.entries, by);
-  if (verdicts === null) throw noSuchJob();
-  return { verdicts, now: (await databaseNow()).toISOString() };
+  const answer = await postEntries(idOf(params.id, 'job'), body.entries, by);
+  if (answer === null) throw noSuchJob();
+  return answer;
 });
