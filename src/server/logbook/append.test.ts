@@ -12,6 +12,7 @@ import { hearNews, stopHearing } from './news';
 import { postEntries } from './post-entries';
 import { rebuildSummaries } from './summaries';
 import { db } from '../database/connection';
+import { migrator } from '../database/migrations';
 import { ownDatabase } from '../database/__tests__/own-database';
 
 ownDatabase();
@@ -69,7 +70,10 @@ describe('keeping entries', () => {
     await openJob(opening(jobId), person);
     const entry = note(jobId, 'once');
     const first = await appendEntries(jobId, [entry], person);
-    expect(await appendEntries(jobId, [entry, entry], person)).toMatchObject({ kept: first?.kept, refused: [] });
+    expect(await appendEntries(jobId, [entry, entry], person)).toMatchObject({
+      kept: first?.kept,
+      refused: [],
+    });
     const other = { ...entry, payload: { stage: 'take', text: 'other', photos: [] } } as NewEntry;
     const mixed = await appendEntries(jobId, [note(jobId, 'with it'), other], person);
     expect(mixed?.refused.map((r) => r.id)).toEqual([entry.id]);
@@ -304,4 +308,20 @@ it('finds jobs by words anywhere, a page at a time, with nothing special in what
   expect((await find({ search: 'hoist', state: 'closed' })).total).toBe(0);
   expect((await find({ search: 'hoist', stage: 'take', sort: 'machine' })).total).toBe(30);
   expect((await find({ stage: 'no such stage', sort: 'x', page: '-1' })).page).toBe(1);
+});
+
+it('a database of before names, hashes and board columns comes to have them, and the board shows the same', async () => {
+  const jobId = v7();
+  await openJob(opening(jobId), person);
+  await appendEntries(jobId, [note(jobId, 'of before')], person);
+  const shown = await board({ ...all, search: 'pellow slipway' });
+  await migrator(db().sequelize).down({ to: '0005-log-integrity' });
+  await migrator(db().sequelize).up();
+  expect((await checkChains()).broken).toEqual([]);
+  expect((await entriesAfter(jobId, 0))?.map((e) => e.by.name)).toEqual([person.name, person.name]);
+  expect(await board({ ...all, search: 'pellow slipway' })).toEqual(shown);
+  expect(shown.total).toBeGreaterThan(0);
+  // It goes on from the new head.
+  await appendEntries(jobId, [note(jobId, 'afterwards')], person);
+  expect((await checkChains()).broken).toEqual([]);
 });

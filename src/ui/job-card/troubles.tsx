@@ -10,12 +10,25 @@ import type { FormClash } from '../job-store/form-drafts';
 import type { JobStore } from '../job-store/use-job';
 import { textsOf, withText, type PayloadText } from './payload-texts';
 
-/** A line on what stands between this device and the server. */
-function Line({ tone, children }: { tone: 'doubt' | 'failed'; children: string }) {
+/** A line on what stands between this device and the server. What counts down beside it is not read aloud each second. */
+function Line({
+  tone,
+  children,
+  beside = '',
+}: {
+  tone: 'doubt' | 'failed';
+  children: string;
+  beside?: string;
+}) {
   return (
-    <Text bg={`${tone}Wash`} color="ink" borderLeft="5px solid" borderColor={tone} px="3" py="2" mb="2">
-      {children}
-    </Text>
+    <Box bg={`${tone}Wash`} color="ink" borderLeft="5px solid" borderColor={tone} px="3" py="2" mb="2">
+      <Text as="span" role="alert">
+        {children}
+      </Text>
+      <Text as="span" aria-live="off">
+        {beside}
+      </Text>
+    </Box>
   );
 }
 
@@ -26,17 +39,13 @@ const nextWords = (nextTry: number | null, now: number): string => {
 };
 
 /** What the state of sending means for the person, in one plain line; null: nothing is wrong. */
-export function sendingWords(
-  { sending, unsent }: Pick<JobStore, 'sending' | 'unsent'>,
-  now: number,
-): string | null {
+export function sendingWords({ sending, unsent }: Pick<JobStore, 'sending' | 'unsent'>): string | null {
   if (sending.state === 'ok') return null;
-  const next = nextWords(sending.nextTry, now);
   if (sending.state === 'held')
-    return `${countOf(unsent.size, 'log entry')} not taken by the server yet: ${sending.why ?? ''} Stored on this device.${next}`;
+    return `${countOf(unsent.size, 'log entry')} not taken by the server yet: ${sending.why ?? ''} Stored on this device.`;
   return unsent.size > 0
-    ? `Server not reachable. ${countOf(unsent.size, 'log entry')} stored on this device, sent automatically when it is back.${next}`
-    : `Server not reachable. What you enter is stored on this device and sent automatically when it is back.${next}`;
+    ? `Server not reachable. ${countOf(unsent.size, 'log entry')} stored on this device, sent automatically when it is back.`
+    : `Server not reachable. What you enter is stored on this device and sent automatically when it is back.`;
 }
 
 /** A refused entry: its reason, and what can be done about it. */
@@ -44,7 +53,16 @@ function Refused({ record: { entry, refused }, store }: { record: DeviceRecord; 
   const [texts, setTexts] = useState<PayloadText[] | null>(null);
   const editable = textsOf(entry.payload);
   return (
-    <Box bg="failedWash" color="ink" borderLeft="5px solid" borderColor="failed" px="3" py="2" mb="2">
+    <Box
+      role="alert"
+      bg="failedWash"
+      color="ink"
+      borderLeft="5px solid"
+      borderColor="failed"
+      px="3"
+      py="2"
+      mb="2"
+    >
       <Text fontWeight="500">
         Not recorded: {entryWords(entry)} ({entry.by.name})
       </Text>
@@ -95,14 +113,23 @@ const shown = (value: unknown): string =>
 /** A form in which something was typed while something else was recorded: both, and the choice. */
 function Clashing({ clash: { form, fields, keepTyped, takeRecorded } }: { clash: FormClash }) {
   return (
-    <Box bg="doubtWash" color="ink" borderLeft="5px solid" borderColor="doubt" px="3" py="2" mb="2">
+    <Box
+      role="alert"
+      bg="doubtWash"
+      color="ink"
+      borderLeft="5px solid"
+      borderColor="doubt"
+      px="3"
+      py="2"
+      mb="2"
+    >
       <Text fontWeight="500">
         “{form}” was recorded by somebody else, or in another tab, while you typed. Nothing is saved before
         you choose.
       </Text>
-      {fields.map(({ name, recorded, typed }) => (
+      {fields.map(({ name, label, recorded, typed }) => (
         <Text key={name} overflowWrap="anywhere">
-          {name}: recorded {shown(recorded)}, typed {shown(typed)}
+          {label}: recorded {shown(recorded)}, typed {shown(typed)}
         </Text>
       ))}
       <Box display="flex" flexWrap="wrap" gap="2" mt="2">
@@ -117,15 +144,19 @@ function Clashing({ clash: { form, fields, keepTyped, takeRecorded } }: { clash:
 export function Troubles({ store, clashes }: { store: JobStore; clashes: readonly FormClash[] }) {
   const now = useNow(0, 1000);
   const { unstored, refused } = store;
-  const line = sendingWords(store, now);
+  const line = sendingWords(store);
   return (
-    <Box role="alert" mx={{ base: 3, md: 5 }}>
+    <Box mx={{ base: 3, md: 5 }}>
       {unstored.size > 0 && store.sending.state !== 'ok' && (
         <Line tone="failed">
           {`This device cannot store ${countOf(unstored.size, 'log entry')}: its storage is full or missing. They are in this page only. Keep the page open until they are sent.`}
         </Line>
       )}
-      {line !== null && <Line tone="doubt">{line}</Line>}
+      {line !== null && (
+        <Line tone="doubt" beside={nextWords(store.sending.nextTry, now)}>
+          {line}
+        </Line>
+      )}
       {clashes.map((clash) => (
         <Clashing key={clash.form} clash={clash} />
       ))}

@@ -71,7 +71,9 @@ test('a clash shows both, and nothing is saved before somebody chooses', async (
   await userEvent.type(alarm(), 'F07');
   form.record({ active: 'F12', selectors: '' });
   await waitFor(() =>
-    expect(here.clashes.get('as found')?.fields).toEqual([{ name: 'active', recorded: 'F12', typed: 'F07' }]),
+    expect(here.clashes.get('as found')?.fields).toEqual([
+      { name: 'active', label: 'Alarm', recorded: 'F12', typed: 'F07' },
+    ]),
   );
   expect(alarm()).toHaveValue('F07');
   await save();

@@ -12,7 +12,8 @@ export interface Draft {
 
 /** Fields in which something was typed, and something else was recorded meanwhile. */
 export interface Clash {
-  fields: readonly { name: string; recorded: unknown; typed: unknown }[];
+  /** `label`: as it stands at the field. */
+  fields: readonly { name: string; label: string; recorded: unknown; typed: unknown }[];
   keepTyped: () => void;
   takeRecorded: () => void;
 }
@@ -40,6 +41,12 @@ export const DraftsContext = createContext<Drafts>(nowhere);
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 const save_ms = 300;
 
+/** What a field is called on the page; its name where it has no label of its own. */
+function labelOf(name: string): string {
+  const field = [...document.getElementsByName(name)].find((element) => element instanceof HTMLInputElement);
+  return field?.labels?.[0]?.textContent.trim() ?? name;
+}
+
 /**
  * Keeps what is typed into a form over reloads and stages, and watches whether something else is recorded meanwhile.
  * @param form its name within the job
@@ -64,7 +71,7 @@ export function useDraft({
   dirty: readonly string[];
   set: (name: string, value: unknown) => void;
   takeRecorded: () => void;
-}): Clash['fields'] {
+}): readonly { name: string; recorded: unknown; typed: unknown }[] {
   const drafts = useContext(DraftsContext);
   const [basis, setBasis] = useState<Draft['basis'] | null>(null);
   const [loaded, setLoaded] = useState(false);
@@ -129,7 +136,16 @@ export function useDraft({
 
   const clashing = fields.length === 0 ? null : JSON.stringify(fields);
   const tell = useEffectEvent((is: boolean) => {
-    drafts.clash(form, is ? { fields, keepTyped: () => setBasis(kept), takeRecorded } : null);
+    drafts.clash(
+      form,
+      is
+        ? {
+            fields: fields.map((f) => ({ ...f, label: labelOf(f.name) })),
+            keepTyped: () => setBasis(kept),
+            takeRecorded,
+          }
+        : null,
+    );
   });
   useEffect(() => {
     tell(clashing !== null);

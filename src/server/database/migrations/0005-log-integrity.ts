@@ -38,7 +38,7 @@ export const up: Migration = async (qi, transaction) => {
     alter table entries disable trigger entries_append_only;
     alter table entries add by_name text, add limits jsonb, add verified jsonb, add hash text;
     -- Names stay with the entry; people of other installations are never people of this one.
-    alter table entries drop constraint entries_by_id_fkey;
+    alter table entries drop constraint if exists entries_by_id_fkey;
     alter table jobs
       add head_hash text not null default '${startHash}',
       add head_at timestamptz,
@@ -62,6 +62,15 @@ export const up: Migration = async (qi, transaction) => {
       add stage text not null default '',
       add runs_out_at timestamptz,
       add last_at timestamptz;
+  `);
+  await run(`
+    update job_summaries set
+      search = lower(concat_ws(e'\\n', summary->>'machine', summary->>'site', summary->>'drive', summary->>'serial', summary->>'complaint')),
+      concluded = summary->>'conclusion' is not null,
+      stage = coalesce(summary->>'stage', ''),
+      runs_out_at = case when summary->>'conclusion' is null then
+        (summary->>'stoppedAt')::timestamptz + (summary->>'downtimeAllowed_min')::float8 * interval '1 minute' end,
+      last_at = (summary->>'lastAt')::timestamptz
   `);
   await run(
     `update entries set limits = :limits::jsonb, by_name = coalesce((select name from people where people.id = by_id), '')`,

@@ -70,11 +70,12 @@ export function BoardFilter({ query }: { query: BoardQuery }) {
       aria-label="Jobs"
       bg="card"
       borderRadius="4px"
-      px="5"
+      px={{ base: 3, sm: 5 }}
       py="4"
       display="grid"
-      gridTemplateColumns={{ base: '1fr', sm: '1fr 1fr', lg: '2fr 1fr 1fr 1fr' }}
-      gap="3"
+      gridTemplateColumns={{ base: 'repeat(3, minmax(0, 1fr))', lg: '2fr 1fr 1fr 1fr' }}
+      gap={{ base: 2, sm: 3 }}
+      css={{ '& > :first-of-type': { gridColumn: { base: '1 / -1', lg: 'auto' } } }}
       mb="3"
       aria-busy={pending}
     >
