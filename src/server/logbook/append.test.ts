@@ -8,6 +8,7 @@ import { board } from './board';
 import { checkChains } from './chain-check';
 import { dailyHeads, makeDailyHead } from './daily-heads';
 import { entriesAfter } from './entries';
+import { loadJob } from './folded';
 import { hearNews, stopHearing } from './news';
 import { postEntries } from './post-entries';
 import { rebuildSummaries } from './summaries';
@@ -324,4 +325,23 @@ it('a database of before names, hashes and board columns comes to have them, and
   // It goes on from the new head.
   await appendEntries(jobId, [note(jobId, 'afterwards')], person);
   expect((await checkChains()).broken).toEqual([]);
+});
+
+it('what is in memory of a job is not believed against another history of the database', async () => {
+  const jobId = v7();
+  await openJob(opening(jobId), person);
+  await appendEntries(jobId, [note(jobId, 'first life')], person);
+  const other = v7();
+  await openJob(opening(other), person);
+  await appendEntries(other, [note(other, 'second life')], person);
+  // As after a restore: the same job, as long as before, with another log.
+  await sql('alter table entries disable trigger entries_append_only');
+  await sql(`delete from entries where job_id = '${jobId}' and seq = 2`);
+  await sql(`update entries set job_id = '${jobId}' where job_id = '${other}' and seq = 2`);
+  await sql(
+    `update jobs set head_hash = (select head_hash from jobs where id = '${other}') where id = '${jobId}'`,
+  );
+  await sql('alter table entries enable trigger entries_append_only');
+  const notes = (await loadJob(jobId))?.state.notes.map((n) => n.payload.text);
+  expect(notes).toEqual(['second life']);
 });

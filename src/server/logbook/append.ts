@@ -1,3 +1,4 @@
+import { ConnectionError } from 'sequelize';
 import type { Entry, NewEntry, Person } from '../../core/logbook';
 import { db } from '../database/connection';
 import { appendGroup, type Appended, type AppendOptions, type Post } from './append-group';
@@ -30,7 +31,8 @@ async function write(jobId: string, group: readonly Waiting[]): Promise<void> {
     }
     group.forEach(({ done }, i) => done(appended?.answers[i] ?? null));
   } catch (error) {
-    if (group.length === 1) group.forEach(({ failed }) => failed(error));
+    // Without a database each of them would wait for it in vain.
+    if (group.length === 1 || error instanceof ConnectionError) group.forEach(({ failed }) => failed(error));
     else for (const one of group) await write(jobId, [one]);
   }
 }

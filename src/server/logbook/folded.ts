@@ -4,7 +4,7 @@ import { siteLimits } from '../administration/settings';
 import { HttpError } from '../http/border';
 import { db } from '../database/connection';
 import type { ImportedFrom, JobRow } from '../database/models';
-import { rowsAfter, toEntry } from './entries';
+import { rowsAfter, toEntry, type StoredEntry } from './entries';
 
 /** Entries in all folded jobs that are kept in memory; a megabyte is some thousands of them. */
 const mostInMemory = 60_000;
@@ -39,19 +39,25 @@ export interface LoadedJob {
  * @param job its row, read before
  */
 export async function foldedTo(
-  { id: jobId, headSeq, imported }: Pick<JobRow, 'id' | 'headSeq' | 'imported'>,
+  { id: jobId, headSeq, headHash, imported }: Pick<JobRow, 'id' | 'headSeq' | 'headHash' | 'imported'>,
   transaction?: Transaction,
 ): Promise<JobState> {
-  const known = folded.get(jobId);
-  // A database that was restored may be behind what is in memory.
-  const from = known === undefined || known.seq > headSeq ? emptyJob : known;
-  if (from.seq === headSeq) return from;
-  const rows = await rowsAfter(jobId, from.seq, transaction === undefined ? {} : { transaction });
-  return extend(
-    from,
-    rows.map((row) => toEntry(row, imported)),
-    { limits: await siteLimits() },
-  );
+  const known = folded.get(jobId) ?? emptyJob;
+  const last = known.log[known.log.length - 1]?.entry;
+  if (known.seq === headSeq && last?.hash === headHash) return known;
+  const options = transaction === undefined ? {} : { transaction };
+  const limits = await siteLimits();
+  const goneOn = (state: JobState, rows: readonly StoredEntry[]) =>
+    extend(
+      state,
+      rows.map((row) => toEntry(row, imported)),
+      { limits },
+    );
+  // The newest one that is known is read once more: a database that was restored may have another history.
+  const [same, ...fresh] = known.seq === 0 ? [] : await rowsAfter(jobId, known.seq - 1, options);
+  return same !== undefined && same.hash === last?.hash
+    ? goneOn(known, fresh)
+    : goneOn(emptyJob, await rowsAfter(jobId, 0, options));
 }
 
 /** A job as its log stands, loaded once for a request and passed on; null when there is no such job. */

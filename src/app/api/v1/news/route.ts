@@ -5,6 +5,7 @@ export const dynamic = 'force-dynamic';
 
 /** Proxies and browsers give up a connection on which nothing comes for a minute. */
 const alive_ms = 25_000;
+const mostUnread = 500;
 const encoder = new TextEncoder();
 
 /**
@@ -14,8 +15,12 @@ const encoder = new TextEncoder();
 export const GET = guardedRoute(async (request: Request) => {
   const pipe = new TransformStream<Uint8Array, Uint8Array>();
   const writer = pipe.writable.getWriter();
-  const say = (text: string) => void writer.write(encoder.encode(text)).catch(() => undefined);
   const close = () => void writer.close().catch(() => undefined);
+  const say = (text: string) => {
+    // Whoever does not read any more must not be kept news for: they come again, and ask for what they missed.
+    if ((writer.desiredSize ?? 0) < -mostUnread) close();
+    else void writer.write(encoder.encode(text)).catch(() => undefined);
+  };
   // Heard before it answers: from the moment the browser counts the stream as open, nothing is missed.
   const end = await hearNews((news) => say(`data: ${news}\n\n`), close);
   const alive = setInterval(() => say(': alive\n\n'), alive_ms);

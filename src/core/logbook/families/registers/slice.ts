@@ -50,14 +50,15 @@ const ownKinds = [
   'trend.kept',
 ] as const;
 
-/** They take something off a register, or say what a drive has. */
-const notByApprentices: ReadonlySet<EntryKind> = new Set([
+/** They take something off a register, or say what a drive has: no apprentice enters them. */
+const takingOff = [
   'jumper.removed',
   'drive.write-asked',
   'drive.write-done',
   'drive.write-failed',
   'trial.kept',
-]);
+] as const;
+const notByApprentices: ReadonlySet<EntryKind> = new Set(takingOff);
 
 /** What one of its entries changes; a reason where it does not count. */
 function applyRegister(
@@ -148,14 +149,7 @@ export const registersSlice = sliceOf<Registers>()({
   key: 'registers',
   init: noRegisters,
   kinds: ownKinds,
-  lasting: [
-    'jumper.set',
-    'jumper.removed',
-    'drive.write-asked',
-    'drive.write-done',
-    'drive.write-failed',
-    'trial.kept',
-  ],
+  lasting: ['jumper.set', ...takingOff],
   apply: (slice, entry) => changedBy(slice, applyRegister(slice, entry)),
   words: {
     'loop.checked': ({ payload }) => `Loop of ${payload.input}: ${payload.why}`,
