@@ -243,3 +243,20 @@ describe('a signature', () => {
     expect(with_(k, { ...agreed, verified: { openIssues: never } }).startUp.signed).toBeNull();
   });
 });
+
+it('an edit that did not see another one shows both: it names the version that it began from', () => {
+  const j = proven();
+  const call = (doing: string): Payload<'take.call'> => ({ doing, signs: [] });
+  const first = j.add('take.call', call('starting'), { by: odo });
+  const { length } = j.entries;
+  const unseenOf = (seen: number | undefined, by = ines) => {
+    j.entries.length = length;
+    j.add('take.call', call('stopping'), { by });
+    j.entries[length] = { ...j.entries[length]!, ...(seen === undefined ? {} : { seen }) };
+    return stateOf(j).log.at(-1)?.unseen?.id ?? null;
+  };
+  expect(unseenOf(length - 1)).toBe(first);
+  expect(unseenOf(length)).toBeNull();
+  expect(unseenOf(undefined)).toBeNull();
+  expect(unseenOf(0, odo)).toBeNull();
+});

@@ -25,6 +25,8 @@ export type Entry = {
     payload: Payload<K>;
     /** The entry that this one puts right; both stay. */
     corrects?: string | undefined;
+    /** The newest entry of the server that its maker's page had: the version that an edit began from. */
+    seen?: number | undefined;
     by: Person;
     /** Server's order within the job, and its clock. */
     seq?: number;

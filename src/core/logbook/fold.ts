@@ -5,6 +5,7 @@ import { slices, type JobState } from './job-state';
 import { lift } from './lift';
 import type { LogLine } from './log-line';
 import { openIssues } from './open-issues';
+import { overwrittenUnseen } from './overwritten';
 import type { EntryKind } from './payloads';
 import type { AnySlice, Grow, SliceContext } from './slice';
 
@@ -102,7 +103,8 @@ function goOn(
     const correctedBy = accepted.get(entry.id) ?? null;
     let reason = refused.get(entry.id) ?? null;
     if (correctedBy === null && reason === null) [job, reason] = applied(job, entry, run);
-    log.push({ entry, void: reason, correctedBy });
+    const unseen = reason === null && correctedBy === null ? overwrittenUnseen(log, entry) : null;
+    log.push({ entry, void: reason, correctedBy, unseen });
     seq = Math.max(seq, entry.seq ?? 0);
   }
   return { ...job, seq, log };

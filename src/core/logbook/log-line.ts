@@ -5,6 +5,8 @@ export interface LogLine {
   entry: Entry;
   /** Why the entry does not count, if it does not. */
   void: string | null;
+  /** What it stands in the place of although its maker's page did not have it: both are to be looked at. */
+  unseen: Entry | null;
   /** The entry that put this one right. */
   correctedBy: string | null;
 }

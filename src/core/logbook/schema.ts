@@ -38,6 +38,7 @@ const envelope = {
   jobId: z.uuid(),
   at: anyTime,
   corrects: z.uuid().optional(),
+  seen: z.int().min(0).optional(),
 };
 
 /** An entry as a client sends it. The payload is checked by the schema of its kind. */

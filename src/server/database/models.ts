@@ -65,6 +65,7 @@ export class EntryRow extends Model<Row<EntryRow>, NewRow<EntryRow>> {
   declare receivedAt: Date;
   declare payload: unknown;
   declare corrects: string | null;
+  declare seen: number | null;
   declare limits: Limits;
   declare verified: Verified | null;
   declare hash: string;
@@ -204,6 +205,7 @@ export function initModels(sequelize: Sequelize) {
       receivedAt: time(),
       payload: json(),
       corrects: { type: DataTypes.UUID, allowNull: true },
+      seen: { type: DataTypes.INTEGER, allowNull: true },
       limits: json(),
       verified: { type: DataTypes.JSONB, allowNull: true },
       hash: text(),

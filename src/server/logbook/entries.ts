@@ -19,6 +19,7 @@ export type StoredEntry = Pick<
   | 'receivedAt'
   | 'payload'
   | 'corrects'
+  | 'seen'
   | 'limits'
   | 'verified'
   | 'hash'
@@ -36,6 +37,7 @@ export function recordedEntry(row: StoredEntry): Entry {
     by: { id: row.byId, name: row.byName, role: row.byRole },
     receivedAt: row.receivedAt.toISOString(),
     ...(row.corrects === null ? {} : { corrects: row.corrects }),
+    ...(row.seen === null ? {} : { seen: row.seen }),
     ...(row.verified === null ? {} : { verified: row.verified }),
   };
   return keptEntry(envelope, kind, row.payload);
@@ -55,7 +57,7 @@ export function toRow(
   by: Person,
   kept: Pick<StoredEntry, 'seq' | 'receivedAt' | 'limits' | 'verified'>,
 ) {
-  const { id, jobId, v, kind, payload, corrects = null } = entry;
+  const { id, jobId, v, kind, payload, corrects = null, seen = null } = entry;
   const at = new Date(entry.at);
   return {
     id,
@@ -64,6 +66,7 @@ export function toRow(
     kind,
     payload,
     corrects,
+    seen,
     at,
     byId: by.id,
     byName: by.name,

@@ -18,6 +18,7 @@ const entryColumns = {
   receivedAt: 'received_at timestamptz',
   payload: 'payload jsonb',
   corrects: 'corrects uuid',
+  seen: 'seen int',
   limits: 'limits jsonb',
   verified: 'verified jsonb',
   hash: 'hash text',

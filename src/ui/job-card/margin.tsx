@@ -88,6 +88,12 @@ function Log({ store }: { store: JobStore }) {
               </Text>
               {waiting && <Text as="span"> (not kept yet, sending)</Text>}
               {!('figures' in line) && line.correctedBy !== null && <Text as="span"> corrected</Text>}
+              {!('figures' in line) && line.unseen !== null && (
+                <Text color="doubt" fontSize="0.86rem" fontWeight="500">
+                  Stands in the place of what {line.unseen.by.name} had recorded meanwhile:{' '}
+                  {entryWords(line.unseen)}
+                </Text>
+              )}
               {isVoid && (
                 <Text color="failed" fontSize="0.86rem">
                   Does not count: {line.void}

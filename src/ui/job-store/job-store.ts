@@ -91,6 +91,7 @@ export function createJobEntries(
     id: nextId(shelf.waiting().at(-1)?.id ?? null),
     jobId,
     at: new Date(clock.now() + clockOffset_ms).toISOString(),
+    seen: log.state().seq,
   });
 
   function add(entry: Entry, inPlaceOf: readonly string[] = []): string {

@@ -17,6 +17,7 @@ const envelope = {
   jobId: z.uuid(),
   at: z.iso.datetime(),
   corrects: z.uuid().optional(),
+  seen: z.int().min(0).optional(),
   by: person,
   seq: z.int().min(1),
   receivedAt: z.iso.datetime(),

@@ -17,7 +17,7 @@ export type ChainedEntry = Omit<Entry, 'hash'>;
  * @throws Error where a value has no JSON, as NaN
  */
 export function chainText(entry: ChainedEntry): string {
-  const { v, id, jobId, seq, at, kind, payload, corrects, by, receivedAt, limits, verified } = entry;
+  const { v, id, jobId, seq, at, kind, payload, corrects, by, receivedAt, limits, verified, seen } = entry;
   const { id: byId, name, role } = by;
   const content = {
     v,
@@ -32,6 +32,7 @@ export function chainText(entry: ChainedEntry): string {
     receivedAt,
     limits,
     verified,
+    seen,
   };
   const text = canonicalize(content);
   if (text === undefined) throw new Error('an entry has no canonical JSON');

@@ -36,7 +36,7 @@ export const up: Migration = async (qi, transaction) => {
   const limits = setting === undefined ? greatestLimits : limitsSchema.parse(setting.value);
   await run(`
     alter table entries disable trigger entries_append_only;
-    alter table entries add by_name text, add limits jsonb, add verified jsonb, add hash text;
+    alter table entries add by_name text, add limits jsonb, add verified jsonb, add seen int, add hash text;
     -- Names stay with the entry; people of other installations are never people of this one.
     alter table entries drop constraint if exists entries_by_id_fkey;
     alter table jobs
@@ -120,7 +120,7 @@ export const down: Migration = async (qi, transaction) => {
     drop table daily_heads, blob_aliases;
     drop index entries_motor_serial, entries_sets, entries_good_sets, jobs_asset;
     alter table jobs drop head_hash, drop head_at, drop imported;
-    alter table entries drop by_name, drop limits, drop verified, drop hash;
+    alter table entries drop by_name, drop limits, drop verified, drop seen, drop hash;
     `,
     { transaction },
   );
