@@ -165,7 +165,7 @@ export async function appendGroup(jobId: string, posts: readonly Post[]): Promis
     if (locked === null) return null;
     const { job, now, limits, anyKnown } = locked;
     const found = await sorted(all, anyKnown, transaction);
-    const before = await foldedTo(job, transaction);
+    const before = await foldedTo(job, { limits, transaction });
     const { rows, state } = await chained(job, before, found.fresh, { now, limits });
     if (rows.length > 0) {
       await writeRows(jobId, rows, boardRow(jobId, state, limits), transaction);

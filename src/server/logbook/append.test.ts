@@ -200,6 +200,13 @@ describe('time and history', () => {
   });
 });
 
+it('forty jobs at once do not wait for each other’s connections', async () => {
+  const ids = Array.from({ length: 40 }, () => v7());
+  await Promise.all(ids.map((id) => openJob(opening(id), person)));
+  const all = await Promise.all(ids.map((id) => appendEntries(id, [note(id, 'x')], person)));
+  expect(all.map((a) => a?.kept[0]?.seq)).toEqual(ids.map(() => 2));
+});
+
 /** Whatever the owner of the database may do to a row. */
 const tampering: [string, (jobId: string) => string, number][] = [
   [

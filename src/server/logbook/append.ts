@@ -2,6 +2,7 @@ import { ConnectionError } from 'sequelize';
 import type { Entry, NewEntry, Person } from '../../core/logbook';
 import { db } from '../database/connection';
 import { appendGroup, type Appended, type AppendOptions, type Post } from './append-group';
+import { atMost } from './at-most';
 import { keepDailyHead } from './daily-heads';
 import { remember } from './folded';
 
@@ -15,15 +16,16 @@ interface Waiting {
 /** So many posts of a job are written together. */
 const mostTogether = 20;
 
+/** What verifies a signature asks the database beside the transaction: some connections of the pool must stay free for it. */
+const oneOfFew = atMost(5);
+
 const queues = new Map<string, Waiting[]>();
 
 /** Writes some posts in one transaction; where it fails, each on its own, so that none fails for another. */
 async function write(jobId: string, group: readonly Waiting[]): Promise<void> {
   try {
-    const appended = await appendGroup(
-      jobId,
-      group.map(({ post }) => post),
-    );
+    const posts = group.map(({ post }) => post);
+    const appended = await oneOfFew(() => appendGroup(jobId, posts));
     // Only now is it committed.
     if (appended !== null) {
       remember(jobId, appended.state);

@@ -1,4 +1,5 @@
 import type { Transaction } from 'sequelize';
+import type { Limits } from '../../core/bench/make-safe';
 import { emptyJob, extend, type JobState } from '../../core/logbook';
 import { siteLimits } from '../administration/settings';
 import { HttpError } from '../http/border';
@@ -37,16 +38,16 @@ export interface LoadedJob {
 /**
  * The state up to the head of a job: what is in memory, and only the rows that came since.
  * @param job its row, read before
+ * @param limits of the site, for entries that carry none
  */
 export async function foldedTo(
   { id: jobId, headSeq, headHash, imported }: Pick<JobRow, 'id' | 'headSeq' | 'headHash' | 'imported'>,
-  transaction?: Transaction,
+  { limits, transaction }: { limits: Limits; transaction?: Transaction },
 ): Promise<JobState> {
   const known = folded.get(jobId) ?? emptyJob;
   const last = known.log[known.log.length - 1]?.entry;
   if (known.seq === headSeq && last?.hash === headHash) return known;
   const options = transaction === undefined ? {} : { transaction };
-  const limits = await siteLimits();
   const goneOn = (state: JobState, rows: readonly StoredEntry[]) =>
     extend(
       state,
@@ -64,7 +65,7 @@ export async function foldedTo(
 export async function loadJob(jobId: string): Promise<LoadedJob | null> {
   const job = await db().models.Job.findByPk(jobId, { raw: true });
   if (job === null) return null;
-  const state = await foldedTo(job);
+  const state = await foldedTo(job, { limits: await siteLimits() });
   remember(jobId, state);
   const { assetId, imported, headHash } = job;
   return { jobId, assetId, imported, headHash, state };

@@ -83,7 +83,7 @@ export async function rebuildSummaries(which: 'all' | 'open' = 'all'): Promise<n
     await sequelize.transaction(async (transaction) => {
       const job = await models.Job.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE });
       if (job === null) return;
-      const state = await foldedTo(job, transaction);
+      const state = await foldedTo(job, { limits: site, transaction });
       await writeSummary(job, state, site, transaction);
     });
   return jobs.length;
