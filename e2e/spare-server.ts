@@ -19,7 +19,7 @@ export async function startServer(databaseUrl = own.databaseUrl): Promise<ChildP
     ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
     { stdio: 'ignore', detached: true, env: { ...process.env, DATABASE_URL: databaseUrl } },
   );
-  for (let i = 0; i < 150; i += 1) {
+  for (let i = 0; i < 400; i += 1) {
     const up = await fetch(`${spare}/api/v1/health`).then(
       (r) => r.ok,
       () => false,
