@@ -122,6 +122,7 @@ export function answering(
     return Promise.resolve({
       ok: status < 400,
       status,
+      headers: new Headers(),
       json: () => Promise.resolve(body),
     } as Response);
   };

@@ -27,16 +27,8 @@ export interface Drafts {
   clash: (form: string, clash: Clash | null) => void;
 }
 
-/** Outside a job nothing is kept. */
-const nowhere: Drafts = {
-  load: () => Promise.resolve(null),
-  save: () => undefined,
-  clear: () => undefined,
-  clash: () => undefined,
-};
-
-/** The drafts of the page that a form is on. */
-export const DraftsContext = createContext<Drafts>(nowhere);
+/** The drafts of the page that a form is on; null: nothing is kept, as outside a job. */
+export const DraftsContext = createContext<Drafts | null>(null);
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 const save_ms = 300;
@@ -74,7 +66,7 @@ export function useDraft({
 }): readonly { name: string; recorded: unknown; typed: unknown }[] {
   const drafts = useContext(DraftsContext);
   const [basis, setBasis] = useState<Draft['basis'] | null>(null);
-  const [loaded, setLoaded] = useState(false);
+  const [loaded, setLoaded] = useState(drafts === null);
   /** What the device has of it, as text; null: nothing. */
   const saved = useRef<string | null>(null);
 
@@ -89,7 +81,7 @@ export function useDraft({
   });
   useEffect(() => {
     let here = true;
-    void drafts.load(form).then((draft) => {
+    void drafts?.load(form).then((draft) => {
       if (here) restore(draft);
     });
     return () => {
@@ -113,8 +105,8 @@ export function useDraft({
   const write = useEffectEvent((text: string | null) => {
     if (text === saved.current) return;
     saved.current = text;
-    if (text === null || basis === null) drafts.clear(form);
-    else drafts.save(form, { typed, basis, at: Date.now() });
+    if (text === null || basis === null) drafts?.clear(form);
+    else drafts?.save(form, { typed, basis, at: Date.now() });
   });
   useEffect(() => {
     if (!loaded) return;
@@ -136,7 +128,7 @@ export function useDraft({
 
   const clashing = fields.length === 0 ? null : JSON.stringify(fields);
   const tell = useEffectEvent((is: boolean) => {
-    drafts.clash(
+    drafts?.clash(
       form,
       is
         ? {
