@@ -6,8 +6,8 @@ function logHead({ log }: Pick<JobState, 'log'>): { entries: number; hash: strin
   return last?.seq === undefined || last.hash === undefined ? null : { entries: last.seq, hash: last.hash };
 }
 
-/** The same in words. */
+/** The same in words; the hash in groups, as people compare it. */
 export const logHeadWords = (state: Pick<JobState, 'log'>): string | null => {
   const head = logHead(state);
-  return head === null ? null : `${head.entries} entries, head ${head.hash}`;
+  return head === null ? null : `${head.entries} entries, head ${head.hash.replace(/(.{8})(?=.)/g, '$1 ')}`;
 };
