@@ -1,13 +1,11 @@
-import { createHash } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
 import { walkChain, type ChainFault } from '../src/core/job/chain';
 import type { Archive } from '../src/core/job/archive/schema';
 import { keptEntry } from '../src/core/logbook';
 import { HttpError } from '../src/server/http/border';
 import { archiveIn, unpacked, type ArchiveFiles } from '../src/server/job/archive/read';
+import { sha256 } from '../src/server/logbook/digest';
 import { say } from './terminal';
-
-const sha256 = (bytes: string | Uint8Array): string => createHash('sha256').update(bytes).digest('hex');
 
 /** Files that are missing or are not what their entries speak of. */
 const wrongFiles = ({ files }: Archive, inside: ArchiveFiles): string[] =>

@@ -23,7 +23,7 @@ export const documentRoute = <P extends object>(
     rows,
     pdf,
   }: {
-    load: (job: LoadedJob, query: URLSearchParams) => Promise<P>;
+    load: (job: LoadedJob, query: URLSearchParams) => Promise<P> | P;
     rows: (document: P) => object[];
     pdf: (document: P, size: 'a4' | 'letter') => Promise<Buffer>;
   },

@@ -1,6 +1,6 @@
-import { createHash } from 'node:crypto';
 import sharp from 'sharp';
 import { db } from '../database/connection';
+import { sha256 as digest } from './digest';
 
 /** A photograph may weigh this much before it is scaled, bytes. */
 export const heaviestPhoto = 25 * 1024 * 1024;
@@ -22,7 +22,7 @@ export const rewritten = (bytes: Buffer): Promise<Buffer> =>
  */
 export async function keepPhoto(bytes: Buffer): Promise<string> {
   const jpeg = await rewritten(bytes);
-  const sha256 = createHash('sha256').update(jpeg).digest('hex');
+  const sha256 = digest(jpeg);
   await db().models.Blob.findOrCreate({
     where: { sha256 },
     defaults: { sha256, mediaType: 'image/jpeg', bytes: jpeg },
@@ -33,7 +33,7 @@ export async function keepPhoto(bytes: Buffer): Promise<string> {
 /** Keeps text as it is, e.g. the samples of a trend. @returns its address */
 export async function keepText(text: string, mediaType: string): Promise<string> {
   const bytes = Buffer.from(text, 'utf8');
-  const sha256 = createHash('sha256').update(bytes).digest('hex');
+  const sha256 = digest(bytes);
   await db().models.Blob.findOrCreate({ where: { sha256 }, defaults: { sha256, mediaType, bytes } });
   return sha256;
 }

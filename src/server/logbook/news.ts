@@ -1,5 +1,5 @@
 import pg from 'pg';
-import { channel } from './announce';
+import { channel } from './write-rows';
 
 type Hear = (news: string) => void;
 

@@ -3,6 +3,7 @@ import type { NewEntry, Person } from '../../core/logbook';
 import { heaviestPayload, newEntrySchema } from '../../core/logbook/schema';
 import { verifySignature } from '../job/signatures';
 import { appendEntries } from './append';
+import { withoutHash } from './entries';
 
 /** What a client says the id of an entry is, so that it finds the verdict of one that cannot be read. */
 const idIn = (raw: unknown): string =>
@@ -45,7 +46,7 @@ export async function postEntries(
   const read = sent.map((raw) => readEntry(raw, jobId));
   const appended = await appendEntries(jobId, read.filter(isEntry), by, { verify: verifySignature });
   if (appended === null) return null;
-  const kept = new Map(appended.kept.map((entry) => [entry.id, entry]));
+  const kept = new Map(appended.kept.map((entry) => [entry.id, withoutHash(entry)]));
   const refused = new Map(appended.refused.map(({ id, why }) => [id, why]));
   const verdicts = read.map((one): EntryVerdict => {
     if (!isEntry(one)) return one;

@@ -1,8 +1,10 @@
 import { QueryTypes, type Transaction } from 'sequelize';
 import { db } from '../database/connection';
-import { channel } from './announce';
 import type { StoredEntry } from './entries';
 import type { BoardRow } from './summaries';
+
+/** The channel on which the database says that a job has new entries: `job seq`, when and only when they are committed. */
+export const channel = 'grim_entries';
 
 /** Columns of the table by the names of a row, with their types. */
 const entryColumns = {

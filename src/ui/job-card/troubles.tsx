@@ -1,6 +1,6 @@
 'use client';
 import { Box, Text } from '@chakra-ui/react';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { countOf, entryWords } from '@/core/logbook';
 import { Primary, Secondary } from '../kit/buttons';
 import { TextField } from '../kit/field';
@@ -18,7 +18,7 @@ function Line({
 }: {
   tone: 'doubt' | 'failed';
   children: string;
-  beside?: string;
+  beside?: ReactNode;
 }) {
   return (
     <Box bg={`${tone}Wash`} color="ink" borderLeft="5px solid" borderColor={tone} px="3" py="2" mb="2">
@@ -32,11 +32,13 @@ function Line({
   );
 }
 
-const nextWords = (nextTry: number | null, now: number): string => {
-  if (nextTry === null || now === 0) return '';
-  const seconds = Math.max(0, Math.round((nextTry - now) / 1000));
+/** How long until the next try; it ticks only where there is one. */
+function NextTry({ at }: { at: number }) {
+  const now = useNow(0, 1000);
+  if (now === 0) return null;
+  const seconds = Math.max(0, Math.round((at - now) / 1000));
   return seconds < 2 ? ' Trying again now.' : ` Next try in ${seconds} s.`;
-};
+}
 
 /** What the state of sending means for the person, in one plain line; null: nothing is wrong. */
 export function sendingWords({ sending, unsent }: Pick<JobStore, 'sending' | 'unsent'>): string | null {
@@ -142,18 +144,17 @@ function Clashing({ clash: { form, fields, keepTyped, takeRecorded } }: { clash:
 
 /** What could not be stored, sent or recorded, and forms that clash; nothing is dropped unseen. */
 export function Troubles({ store, clashes }: { store: JobStore; clashes: readonly FormClash[] }) {
-  const now = useNow(0, 1000);
-  const { unstored, refused } = store;
+  const { unstored, refused, sending } = store;
   const line = sendingWords(store);
   return (
     <Box mx={{ base: 3, md: 5 }}>
-      {unstored.size > 0 && store.sending.state !== 'ok' && (
+      {unstored.size > 0 && sending.state !== 'ok' && (
         <Line tone="failed">
           {`This device cannot store ${countOf(unstored.size, 'log entry')}: its storage is full or missing. They are in this page only. Keep the page open until they are sent.`}
         </Line>
       )}
       {line !== null && (
-        <Line tone="doubt" beside={nextWords(store.sending.nextTry, now)}>
+        <Line tone="doubt" beside={sending.nextTry === null ? null : <NextTry at={sending.nextTry} />}>
           {line}
         </Line>
       )}

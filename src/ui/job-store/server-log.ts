@@ -66,7 +66,7 @@ export function createServerLog(
     }
   }
 
-  /** News is told once: what it told of is asked for until it comes. */
+  /** Each piece of news comes once: it is asked again until the entries are here. */
   async function catchUp(): Promise<void> {
     again = true;
     if (catching) return;

@@ -1,9 +1,9 @@
-import { createHash } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
 import { greatestLimits } from '../../../core/bench/make-safe';
 import { limitsSchema } from '../../../core/bench/make-safe/schema';
 import { chainHash, startHash } from '../../../core/job/chain';
 import { keptEntry, type EntryKind, type Role } from '../../../core/logbook';
+import { sha256 } from '../../logbook/digest';
 import type { Migration } from './migration';
 
 interface Row {
@@ -19,8 +19,6 @@ interface Row {
   payload: unknown;
   corrects: string | null;
 }
-
-const sha256 = (text: string): string => createHash('sha256').update(text, 'utf8').digest('hex');
 
 /**
  * Names, limits in force and the hash chain, with the entries; the board's columns. Entries from before get the names and limits

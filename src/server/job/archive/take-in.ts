@@ -1,18 +1,17 @@
-import { createHash } from 'node:crypto';
 import type { Transaction } from 'sequelize';
 import { v5 } from 'uuid';
 import type { Archive } from '../../../core/job/archive/schema';
 import { chainHash, startHash, walkChain } from '../../../core/job/chain';
-import { fold, keptEntry, type Entry } from '../../../core/logbook';
+import { emptyJob, fold, keptEntry, type Entry } from '../../../core/logbook';
 import { siteLimits } from '../../administration/settings';
 import { databaseNow } from '../../clock';
 import { HttpError } from '../../http/border';
 import { db } from '../../database/connection';
-import { announce } from '../../logbook/announce';
 import { rewritten } from '../../logbook/blobs';
 import { sha256 as digest } from '../../logbook/digest';
 import { toEntry, toRow, type StoredEntry } from '../../logbook/entries';
-import { writeSummary } from '../../logbook/summaries';
+import { boardRow, rememberSources } from '../../logbook/summaries';
+import { writeRows } from '../../logbook/write-rows';
 import type { TakenIn } from '../../../api/contract';
 import { archiveIn, unpacked, type ArchiveFiles } from './read';
 
@@ -47,7 +46,7 @@ async function proven(
   if (bytes === undefined) throw new HttpError(422, `The file ${sha256.slice(0, 8)}… is missing from it.`);
   const buffer = Buffer.from(bytes);
   const bad = new HttpError(422, `The file ${sha256.slice(0, 8)}… is not what it says it is.`);
-  if (createHash('sha256').update(buffer).digest('hex') !== content) throw bad;
+  if (digest(buffer) !== content) throw bad;
   if (mediaType === 'application/json') {
     try {
       JSON.parse(buffer.toString('utf8'));
@@ -58,8 +57,11 @@ async function proven(
   }
   const jpeg = await rewritten(buffer).catch(() => null);
   if (jpeg === null) throw bad;
-  return { address: sha256, sha256: createHash('sha256').update(jpeg).digest('hex'), mediaType, bytes: jpeg };
+  return { address: sha256, sha256: digest(jpeg), mediaType, bytes: jpeg };
 }
+
+/** Entries that are written in one statement. */
+const mostAtOnce = 1000;
 
 type ProvenFile = Awaited<ReturnType<typeof proven>>;
 
@@ -111,23 +113,21 @@ export async function takeIn(bytes: Uint8Array): Promise<TakenIn> {
       defaults: { id: assetId, site, name: machine },
       transaction,
     });
-    const headAt = new Date(Math.max(...entries.map((e) => Date.parse(e.receivedAt ?? e.at))));
-    const job = await models.Job.create(
-      { id: jobId, assetId, imported, headSeq, headHash, headAt },
-      { transaction },
-    );
+    await models.Job.create({ id: jobId, assetId, imported }, { transaction });
     await keepFiles(blobs, transaction);
     const rows = entries.map((entry): StoredEntry => {
       const { seq = 0, receivedAt = entry.at, hash = '', limits: then = limits, verified = null, by } = entry;
       return { ...toRow(entry, by, { seq, receivedAt: new Date(receivedAt), limits: then, verified }), hash };
     });
-    await models.Entry.bulkCreate(rows, { transaction, returning: false });
     const state = fold(
       rows.map((row) => toEntry(row, imported)),
       { limits },
     );
-    await writeSummary(job, state, limits, transaction);
-    await announce(jobId, headSeq, transaction);
+    for (let from = 0; from < rows.length; from += mostAtOnce) {
+      const some = rows.slice(from, from + mostAtOnce);
+      await writeRows(jobId, some, boardRow(jobId, state, limits), transaction);
+    }
+    await rememberSources(assetId, emptyJob, state, transaction);
     return rows.length;
   });
   return { jobId, machine, entries: entries.length, fresh };

@@ -1,6 +1,7 @@
 import { HttpError } from '@/server/http/border';
 import { jsonRoute } from '@/server/http/route';
 import { openJob } from '@/server/logbook/append';
+import { withoutHash } from '@/server/logbook/entries';
 import { board } from '@/server/logbook/board';
 
 /** One page of the board: `?search=` words, `state=open|closed|all`, `stage=`, `sort=clock|newest|machine`, `page=`. */
@@ -11,5 +12,5 @@ export const POST = jsonRoute('POST /api/v1/jobs', async ({ body: { entry }, per
   if (entry.kind !== 'job.opened') throw new HttpError(422, 'A job begins with job.opened.');
   const { kept, refused } = await openJob(entry, await person());
   if (refused.length > 0) throw new HttpError(409, 'This job was opened with other words before.');
-  return { jobId: entry.jobId, entries: kept };
+  return { jobId: entry.jobId, entries: kept.map(withoutHash) };
 });

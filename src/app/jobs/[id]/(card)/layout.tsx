@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { catalogue } from '@/server/equipment/catalogue';
 import { currentPerson } from '@/server/people/current-person';
 import { loadJob } from '@/server/logbook/folded';
+import { withoutHash } from '@/server/logbook/entries';
 import { knownSources } from '@/server/logbook/machines';
 import { uuidSchema } from '@/server/http/border';
 import { people } from '@/server/people/people';
@@ -31,7 +32,7 @@ export default async function CardLayout({ params, children }: Props) {
     <>
       <JobCard
         jobId={id}
-        entries={job.state.log.map((line) => line.entry)}
+        entries={job.state.log.map((line) => withoutHash(line.entry))}
         imported={job.imported}
         person={person}
         people={everybody}

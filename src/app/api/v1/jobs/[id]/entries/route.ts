@@ -1,7 +1,7 @@
 import { databaseNow } from '@/server/clock';
 import { HttpError, idOf } from '@/server/http/border';
 import { jsonRoute } from '@/server/http/route';
-import { entriesAfter, mostEntries } from '@/server/logbook/entries';
+import { entriesAfter, mostEntries, withoutHash } from '@/server/logbook/entries';
 import { postEntries } from '@/server/logbook/post-entries';
 import { personById } from '@/server/people/people';
 
@@ -11,7 +11,11 @@ const noSuchJob = () => new HttpError(404, 'There is no such job.');
 export const GET = jsonRoute('GET /api/v1/jobs/:id/entries', async ({ params, query }) => {
   const entries = await entriesAfter(idOf(params.id, 'job'), query.after);
   if (entries === null) throw noSuchJob();
-  return { entries, more: entries.length === mostEntries, now: (await databaseNow()).toISOString() };
+  return {
+    entries: entries.map(withoutHash),
+    more: entries.length === mostEntries,
+    now: (await databaseNow()).toISOString(),
+  };
 });
 
 /** Records entries, with a verdict for each. The same again is harmless. */

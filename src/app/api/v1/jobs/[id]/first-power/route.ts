@@ -3,7 +3,7 @@ import { loadFirstPowerPlan, firstPowerPdf } from '@/server/documents/first-powe
 
 /** The first-power plan of a job, as PDF, JSON or CSV (its bus curve). */
 export const GET = documentRoute('first-power', {
-  load: (job) => Promise.resolve(loadFirstPowerPlan(job)),
+  load: loadFirstPowerPlan,
   rows: (paper) => paper.expected,
   pdf: firstPowerPdf,
 });
