@@ -50,6 +50,12 @@ export async function postEntries(
   }
 }
 
+/** Until the server has all that the page recorded: what is asked past the page comes after it. */
+export async function allKept(page: Page): Promise<void> {
+  await expect(page.getByRole('region', { name: 'Kept' })).toBeAttached();
+  await expect(page.getByText('(not kept yet, sending)')).toHaveCount(0);
+}
+
 /** Opens a job of its own through the API, so that tests do not meet in one logbook. */
 export async function newJob(request: APIRequestContext, machine: string): Promise<string> {
   const jobId = v7();

@@ -4,7 +4,7 @@
  */
 import type { Page } from '@playwright/test';
 import { expect, test } from './test';
-import { alive, choosePerson, inesId, netDrum, picture, visit, watchConsole } from './demo';
+import { allKept, alive, choosePerson, inesId, netDrum, picture, visit, watchConsole } from './demo';
 import { order, winchReady } from './rig';
 import { findAndRead, panelOf } from './trace';
 
@@ -159,6 +159,7 @@ test('by keys alone: the sheet, pressed on the keypad, makes the same set', asyn
   expect(list).toMatch(/^Menu/);
   await keys.getByRole('checkbox').first().check();
   await expect(page.getByText(/, 1 done\./)).toBeVisible();
+  await allKept(page);
   const paper = await page.request.get(
     (await page.getByRole('link', { name: 'Sheet to print' }).last().getAttribute('href')) ?? '',
   );

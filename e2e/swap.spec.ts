@@ -7,6 +7,7 @@ import type { Page } from '@playwright/test';
 import { copyOf, logUpTo, savedEntry } from './copies';
 import { expect, test } from './test';
 import {
+  allKept,
   alive,
   choosePerson,
   inesId,
@@ -102,6 +103,7 @@ test('decided: the table says on what it hangs, and the person says why', async 
   await page.getByRole('textbox', { name: 'Network' }).fill('');
   await page.getByRole('button', { name: 'Keep what the place asks' }).click();
   await expect(row('Network')).toHaveCount(0);
+  await allKept(page);
   expect(await pdfText(page.request, `/api/v1/jobs/${job}/drilling?paper=a4`)).toContain(
     'must measure 100 mm',
   );
@@ -156,6 +158,7 @@ test('prepared: every wire known or taken on, labels that a camera reads, a stop
   await expect(settle.getByRole('img', { name: 'holds the swap' })).toHaveCount(0);
 
   // A label, printed, photographed and read by the camera page.
+  await allKept(page);
   const pdf = await page.request.get(`/api/v1/jobs/${job}/wire-labels?sheet=letter-3x10`);
   expect(pdf.headers()['content-type']).toBe('application/pdf');
   // The label at the third place of the first row: wire 2, drive end.

@@ -2,7 +2,7 @@
 import type { Page } from '@playwright/test';
 import { entriesOf, savedEntry } from './copies';
 import { expect, test } from './test';
-import { choosePerson, entry, inesId, pipId, visit, watchConsole, winch } from './demo';
+import { allKept, choosePerson, entry, inesId, pipId, visit, watchConsole, winch } from './demo';
 import { order, winchReady } from './rig';
 import { confirmWrite, winchContacts, jobWith, panel, readOut, says } from './trace';
 
@@ -183,6 +183,7 @@ test('a loop is walked, a jumper stands in the register and holds the signature'
   await expect(register).toContainText('The job cannot be signed off before.');
   // Whoever signs all the same signs nothing: the log says why.
   const signed = entry(job, 'sheet.signed', { verdict: 'doubtful', headline: 'x', detail: '', seq: 0 });
+  await allKept(page);
   await page.request.post(`/api/v1/jobs/${job}/entries`, { data: { entries: [signed] } });
   await expect(page.getByRole('region', { name: 'Kept' })).toContainText(
     'A temporary jumper is still in: X3',
