@@ -326,18 +326,19 @@ test('a pump may run until a day with what is open and named, never with a guard
   await expect(form.getByRole('checkbox')).toHaveCount(1);
   await expect(signing(page)).toBeDisabled();
   await form.getByRole('checkbox', { name: /Partner machines/ }).check();
-  await form.getByRole('textbox', { name: 'Agreed with' }).fill('harbour master');
+  await form.getByRole('textbox', { name: 'Agreed with' }).fill('O. Wrack');
+  await form.getByRole('textbox', { name: 'Function of that person' }).fill('harbour master');
   await form.getByLabel('May run until', { exact: true }).fill('2020-01-01');
   await expect(form.getByText('A day from today on')).toBeVisible();
   await expect(signing(page)).toBeDisabled();
   const until = new Date(Date.now() + 7 * 86_400_000).toISOString().slice(0, 10);
   await form.getByLabel('May run until', { exact: true }).fill(until);
   await signing(page).click();
-  await expect(page.getByText(/agreed with harbour master/)).toBeVisible();
+  await expect(page.getByText(/agreed with O\. Wrack, harbour master, as Ines Tarrow states/)).toBeVisible();
   const paper = await pdfText(page.request, `/api/v1/jobs/${job}/start-up?form=pdf`);
   expect(paper).toContain(`May run until ${until}, with`);
   expect(paper).toContain('A step of the run is open: Partner machines.');
-  expect(paper).toContain('Agreed with harbour master.');
+  expect(paper).toContain('Agreed with O. Wrack, harbour master, as the signer states.');
   await visit(page, '/');
   await expect(page.locator(`a[href="/jobs/${job}"]`)).toContainText('runs with 1 open matter until');
 

@@ -10,6 +10,7 @@ export { mayCorrect } from './corrections';
 export { standingEntry } from './standing-entry';
 export { mustStayDead, sourcesMet } from './signs';
 export { entryWords } from './words';
+export { againstAgreement } from './agreement';
 export type { StaticVerdict, Verified } from './verified';
 export { isSignature } from './signatures';
 export type { OpenIssue } from './open-issue';

@@ -173,6 +173,9 @@ describe('open issues', () => {
     expect(stateOf(j).log.at(-1)?.void).toMatch(/bypasses a safety function/);
     const k = ready();
     k.add('question.opened', { text: 'which fuse?' });
+    const alone = { ...until(named(k)).mayRun, approver: 'ines  Tarrow, technician' };
+    k.add('startup.signed', { ...signature, mayRun: alone });
+    expect(stateOf(k).log.at(-1)?.void).toMatch(/nobody agrees with himself/);
     k.add('startup.signed', until(named(k), '2026-11-19'));
     expect(stateOf(k).log.at(-1)?.void).toMatch(/is over/);
   });

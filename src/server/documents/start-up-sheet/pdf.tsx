@@ -61,7 +61,7 @@ function StartUpDocument({ sheet, paper }: { sheet: StartUpDocument; paper: 'a4'
           {sheet.mayRun.open.map((t) => (
             <Text key={t}>– {t}</Text>
           ))}
-          <Text>Agreed with {sheet.mayRun.approver}.</Text>
+          <Text>Agreed with {sheet.mayRun.approver}, as the signer states.</Text>
         </PdfSection>
       )}
       <PdfSection title="Signed">

@@ -233,16 +233,25 @@ describe('signing', () => {
     const { log } = faced(all(['partners', 'automatic']));
     expect(sign().disabled).toBe(true);
     await tick(/Partner machines/);
-    await fill('Agreed with', 'harbour master');
+    await fill('Agreed with', 'ines tarrow');
+    await fill('Function of that person', 'harbour master');
     await fillField(screen.getByLabelText('May run until', { selector: 'input' }), '2099-01-02');
     expect(sign().disabled).toBe(true);
     await tick(/Handed to automatic/);
+    // Nobody agrees with himself.
+    expect(sign().disabled).toBe(true);
+    await userEvent.clear(screen.getByRole('textbox', { name: 'Agreed with' }));
+    await fill('Agreed with', 'O. Wrack');
     await userEvent.click(sign());
     expect(log.at(-1)).toMatchObject([
       'startup.signed',
-      { mayRun: { until: '2099-01-02', approver: 'harbour master', open: [{}, {}] } },
+      { mayRun: { until: '2099-01-02', approver: 'O. Wrack, harbour master', open: [{}, {}] } },
     ]);
-    expect(screen.getByText(/May run until 2 January 2099, agreed with harbour master/)).toBeTruthy();
+    expect(
+      screen.getByText(
+        /May run until 2 January 2099, agreed with O\. Wrack, harbour master, as Ines Tarrow states/,
+      ),
+    ).toBeTruthy();
   });
 
   it('is never until a day with the direction open', () => {

@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import * as z from 'zod';
-import type { EntryOf, OpenIssue, Payload, Person } from '@/core/logbook';
+import { againstAgreement, type EntryOf, type OpenIssue, type Payload, type Person } from '@/core/logbook';
 import { inShort } from '@/core/job/release';
 import { SignButton } from '../../panels/sign-button';
 import { Secondary } from '../../kit/buttons';
@@ -28,34 +28,45 @@ function Papers({ jobId }: { jobId: string }) {
   );
 }
 
-/** Every open issue is named, there is a day that is not past, and somebody agreed. */
-const mayRunSchema = (today: string, matters: readonly OpenIssue[]) =>
+/** Every open issue is named, there is a day that is not past, and somebody else than the signer agreed. */
+const mayRunSchema = (today: string, matters: readonly OpenIssue[], signer: Person) =>
   z
     .object({
       named: z
         .array(z.string())
         .refine((named) => matters.every((m) => named.includes(m.id)), 'Name each of them'),
       until: z.iso.date('Choose a day').refine((day) => day >= today, 'A day from today on'),
-      approver: filledText('Somebody agrees'),
+      approver: filledText('Somebody agrees').refine(
+        (name) => againstAgreement(signer, name) === null,
+        'Somebody else than who signs',
+      ),
+      office: filledText('What is it there'),
     })
-    .transform(({ until, approver }): MayRun => ({
+    .transform(({ until, approver, office }): MayRun => ({
       until,
-      approver,
+      approver: `${approver}, ${office}`,
       open: matters.map(({ id, text }) => ({ id, text })),
     }));
-const nothingAgreed: z.input<ReturnType<typeof mayRunSchema>> = { named: [], until: '', approver: '' };
+const nothingAgreed: z.input<ReturnType<typeof mayRunSchema>> = {
+  named: [],
+  until: '',
+  approver: '',
+  office: '',
+};
 
 /** The open issues, each named by a tick; a day and a name for it. */
 function MayRunForm({
+  person,
   matters,
   sign,
 }: {
+  person: Person;
   matters: readonly OpenIssue[];
   /** The button that signs with these. */
   sign: (mayRun: MayRun | null) => React.ReactNode;
 }) {
   const today = new Date().toISOString().slice(0, 10);
-  const schema = mayRunSchema(today, matters);
+  const schema = mayRunSchema(today, matters, person);
   const { typed, read, text, set } = useTypedForm('may run', schema, nothingAgreed);
   const { named, until } = typed;
   return (
@@ -77,7 +88,8 @@ function MayRunForm({
           hint={until === '' ? undefined : day(until)}
           {...text('until')}
         />
-        <Field label="Agreed with" maxLength={200} {...text('approver')} />
+        <Field label="Agreed with" maxLength={90} {...text('approver')} />
+        <Field label="Function of that person" maxLength={90} {...text('office')} />
       </FieldGrid>
       {sign(read)}
     </Box>
@@ -127,7 +139,8 @@ export function Signing({
           {mayRun !== undefined && (
             <>
               <Text fontWeight="600" color="doubt">
-                May run until {day(mayRun.until)}, agreed with {mayRun.approver}, with:
+                May run until {day(mayRun.until)}, agreed with {mayRun.approver}, as {signed.by.name} states,
+                with:
               </Text>
               {mayRun.open.map((o) => (
                 <Text key={o.id}>– {o.text}</Text>
@@ -140,6 +153,7 @@ export function Signing({
           {never.length > 0 && inShort(matters).map(line)}
           {never.length === 0 && waits.length > 0 ? (
             <MayRunForm
+              person={person}
               matters={waits}
               sign={(with_) => (
                 <SignButton

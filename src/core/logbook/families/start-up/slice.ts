@@ -1,6 +1,7 @@
 import { insulation } from '../../../motor/insulation';
 import { winding } from '../../../motor/winding';
 import type { Values } from '../../../equipment/drive-words';
+import { againstAgreement } from '../../agreement';
 import { timeOf, type EntryOf } from '../../entry';
 import type { Payload } from '../../payloads';
 import type { OpenIssue } from '../../open-issue';
@@ -129,7 +130,10 @@ function signatureAgainst(entry: EntryOf<'startup.signed'>, openIssues: readonly
     ...against,
     ...openIssues.filter((m) => !m.mayWait || !named.has(m.id)).map((m) => m.text),
     ...(over ? ['The day until which it may run is over.'] : []),
-    ...[notVerifiedYet(entry)].filter((why) => why !== null),
+    ...[
+      mayRun === undefined ? null : againstAgreement(entry.by, mayRun.approver),
+      notVerifiedYet(entry),
+    ].filter((why) => why !== null),
   ];
 }
 
