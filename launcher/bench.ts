@@ -1,5 +1,3 @@
-import { spawnSync } from 'node:child_process';
-import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { chromiumNeed, chromiumPath } from './chromium';
 import { timeSwap } from './bench-swap';
@@ -10,9 +8,8 @@ import { ensureBuilt } from './build';
 import { ensureDatabase, startCluster } from './cluster';
 import { prepareDatabase } from './database';
 import { ensureDebian, onPath } from './debian';
-import { bin, root } from './paths';
+import { runBundle } from './run-bundle';
 import { serve } from './serve';
-import { LauncherError } from './terminal';
 
 interface Core {
   hypotheses: number;
@@ -48,24 +45,7 @@ interface Core {
 
 const port = 3197;
 
-function core(): Core {
-  const bundle = join(root, '.cache', 'bench-core.mjs');
-  const made = spawnSync(
-    bin('esbuild'),
-    [
-      'launcher/bench-core.ts',
-      '--bundle',
-      '--platform=node',
-      '--format=esm',
-      '--log-level=error',
-      `--outfile=${bundle}`,
-    ],
-    { cwd: root, stdio: 'inherit' },
-  );
-  if (made.status !== 0) throw new LauncherError('the benchmark could not be bundled');
-  const ran = spawnSync(process.execPath, [bundle], { cwd: root, encoding: 'utf8' });
-  return JSON.parse(ran.stdout) as Core;
-}
+const core = (): Core => JSON.parse(runBundle('launcher/bench-core.ts')) as Core;
 
 /** Compressed scripts of a first load, kB, without what links fetch ahead. */
 async function firstLoad(path: string): Promise<number> {

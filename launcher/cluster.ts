@@ -123,11 +123,16 @@ const own = (path: string): void => {
 
 /**
  * Starts the cluster of this name, making it first where there is none, and recovers one that a
- * crash left behind. `durable: false` (tests only) trades crash safety for speed; `port` where it must be one in particular.
+ * crash left behind. For tests: `durable: false` trades crash safety for speed, `walSegment_MB` makes
+ * a new cluster's write-ahead files short; `port` where it must be one in particular.
  */
 export async function startCluster(
   name: string,
-  { durable = true, port: wanted }: { durable?: boolean; port?: number } = {},
+  {
+    durable = true,
+    port: wanted,
+    walSegment_MB = 16,
+  }: { durable?: boolean; port?: number; walSegment_MB?: number } = {},
 ): Promise<Cluster> {
   ensureDebian([{ present: () => binDir() !== undefined, package: 'postgresql' }]);
   const { data, socket, log } = locate(name);
@@ -156,6 +161,7 @@ export async function startCluster(
       '-E',
       'UTF8',
       '--locale=C.UTF-8',
+      `--wal-segsize=${walSegment_MB}`,
     ]);
     if (made.status !== 0)
       throw new LauncherError(`could not make the database cluster: ${made.stderr.trim()}`);

@@ -7,7 +7,7 @@ import type { LogLine } from './log-line';
 import { openIssues } from './open-issues';
 import { overwrittenUnseen } from './overwritten';
 import type { EntryKind } from './payloads';
-import type { AnySlice, Grow, SliceContext } from './slice';
+import type { AnySlice, Grow, SliceStep } from './slice';
 
 /** What the fold needs beside the entries. */
 export interface FoldContext {
@@ -26,6 +26,7 @@ export const emptyJob = Object.fromEntries([
 interface Route {
   own: AnySlice;
   followers: readonly AnySlice[];
+  followersOfVoid: readonly AnySlice[];
 }
 
 /** Who judges a kind of entry, and who follows it. */
@@ -33,44 +34,52 @@ const routes: ReadonlyMap<EntryKind, Route> = (() => {
   const all: readonly AnySlice[] = slices;
   return new Map(
     all.flatMap((own) =>
-      own.kinds.map((kind): [EntryKind, Route] => [
-        kind,
-        { own, followers: all.filter((other) => other.follows?.includes(kind)) },
-      ]),
+      own.kinds.map((kind): [EntryKind, Route] => {
+        const followers = all.filter((other) => other.follows?.includes(kind));
+        return [
+          kind,
+          { own, followers, followersOfVoid: followers.filter((other) => other.followsVoid === true) },
+        ];
+      }),
     ),
   );
 })();
 
-const sliceIn = (job: JobState, { key }: AnySlice): unknown => job[key as keyof JobState];
+type Slices = JobState & Record<string, unknown>;
 
-/** The job after one more entry, and why the entry does not count; null: it does. */
-function applied(
-  before: JobState,
-  entry: Entry,
-  run: FoldContext & { grow: Grow },
-): [JobState, string | null] {
+/** One run of the fold. A copy of the job for each entry is felt, so it works on two of its own. */
+interface Run extends FoldContext {
+  grow: Grow;
+  /** The job before the entry. */
+  before: Slices;
+  /** The job with what the entry changes. */
+  job: Slices;
+}
+
+/** Takes one more entry into a run. @returns why the entry does not count; null: it does */
+function take(run: Run, entry: Entry): string | null {
+  const { before, job } = run;
   const route = routes.get(entry.kind);
   // Of a newer program, perhaps: it stays in the log.
-  if (route === undefined) return [before, 'This program does not know this kind of entry.'];
+  if (route === undefined) return 'This program does not know this kind of entry.';
   const limits = entry.limits ?? run.limits;
-  const context = (job: JobState, reason: string | null): SliceContext<JobState> => ({
-    job,
-    before,
-    limits,
-    void: reason,
-    grow: run.grow,
-    openIssues: () => openIssues(before),
-  });
-  const judged = route.own.apply(sliceIn(before, route.own), entry, context(before, null));
-  const reason = judged.void ?? null;
-  // One copy for all slices that change: whoever looks at the job sees what those before it made of it.
-  const job: JobState & Record<string, unknown> = { ...before };
-  if (reason === null) job[route.own.key] = judged.slice;
-  for (const follower of route.followers) {
-    if (reason !== null && follower.followsVoid !== true) continue;
-    job[follower.key] = follower.apply(sliceIn(job, follower), entry, context(job, reason)).slice;
-  }
-  return [job, reason];
+  const apply = (slice: AnySlice, reason: string | null): SliceStep<unknown> =>
+    slice.apply(job[slice.key], entry, {
+      job,
+      before,
+      limits,
+      void: reason,
+      grow: run.grow,
+      openIssues: () => openIssues(before),
+    });
+  const { slice: own, void: reason = null } = apply(route.own, null);
+  if (reason === null) job[route.own.key] = own;
+  const followers = reason === null ? route.followers : route.followersOfVoid;
+  // Each follower sees what those before it made of the job.
+  for (const follower of followers) job[follower.key] = apply(follower, reason).slice;
+  before[route.own.key] = job[route.own.key];
+  for (const { key } of followers) before[key] = job[key];
+  return reason;
 }
 
 /** Grows lists that it has made itself in place, and copies all others: one for each run. */
@@ -88,26 +97,26 @@ function growing(): Grow {
   };
 }
 
-/** A job gone on by entries in the order of the fold. The log grows in one array: copying it for each entry is felt. */
+/** A job gone on by entries in the order of the fold. */
 function goOn(
   begun: JobState,
   ordered: readonly Entry[],
   { accepted, refused }: Corrections,
   context: FoldContext,
 ): JobState {
-  const run = { ...context, grow: growing() };
-  const log: LogLine[] = [...begun.log];
+  const run: Run = { ...context, grow: growing(), before: { ...begun }, job: { ...begun } };
+  const lines: LogLine[] = [];
   let { seq } = begun;
-  let job = begun;
   for (const entry of ordered) {
     const correctedBy = accepted.get(entry.id) ?? null;
     let reason = refused.get(entry.id) ?? null;
-    if (correctedBy === null && reason === null) [job, reason] = applied(job, entry, run);
-    const unseen = reason === null && correctedBy === null ? overwrittenUnseen(log, entry) : null;
-    log.push({ entry, void: reason, correctedBy, unseen });
+    if (correctedBy === null && reason === null) reason = take(run, entry);
+    const unseen =
+      reason === null && correctedBy === null ? overwrittenUnseen([begun.log, lines], entry) : null;
+    lines.push({ entry, void: reason, correctedBy, unseen });
     seq = Math.max(seq, entry.seq ?? 0);
   }
-  return { ...job, seq, log };
+  return { ...run.job, seq, log: begun.log.concat(lines) };
 }
 
 /** The state of a job from its entries, in whatever order and however often they arrived. */

@@ -19,14 +19,17 @@ const newestCounts: ReadonlySet<EntryKind> = new Set<EntryKind>([
 
 /**
  * What an entry overwrites that its maker's page did not have: two people, or two tablets, edited the same.
- * @param log up to the entry
+ * @param log up to the entry: its older part, and its newer
  * @returns null: nothing, or nobody knows what the page had
  */
-export function overwrittenUnseen(log: readonly LogLine[], entry: Entry): Entry | null {
+export function overwrittenUnseen(
+  [older, newer]: readonly [readonly LogLine[], readonly LogLine[]],
+  entry: Entry,
+): Entry | null {
   const { seen, kind } = entry;
   if (seen === undefined || !newestCounts.has(kind)) return null;
-  for (let i = log.length - 1; i >= 0; i -= 1) {
-    const line = log[i];
+  for (let i = older.length + newer.length - 1; i >= 0; i -= 1) {
+    const line = i < older.length ? older[i] : newer[i - older.length];
     const seq = line?.entry.seq;
     // Without a number it waits on the same device: its page had it.
     if (line === undefined || seq === undefined || seq <= seen) return null;

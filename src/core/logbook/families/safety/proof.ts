@@ -95,6 +95,15 @@ const highestOf = onceFor((figures: SafetyState['figures']) =>
   ),
 );
 
+/** The bank: the larger of its two figures, V; null before there is one. */
+const bankOf = onceFor((figures: SafetyState['figures']) => {
+  const taken = [stepKey('bank', 'dc'), stepKey(againId, 'dc')].flatMap((key) => {
+    const figure = figures[key];
+    return figure === undefined ? [] : [Math.abs(figure.volts)];
+  });
+  return { volts: taken.length === 0 ? null : Math.max(...taken) };
+});
+
 /** Figures that are still to be taken. */
 export const missingSteps = (state: SafetyState, stage: Stage): readonly ProofStep[] =>
   missingOf(state.figures)(stage);
@@ -116,10 +125,6 @@ export interface Proof {
 /** The proof as it stands, without the question whether it has lapsed since. */
 export function proofOf(state: SafetyState, stage: Stage, limits: Limits): Proof {
   const [highestAt, highest] = highestOf(state.figures);
-  const bankFigures = [stepKey('bank', 'dc'), stepKey(againId, 'dc')].flatMap((key) => {
-    const figure = state.figures[key];
-    return figure === undefined ? [] : [Math.abs(figure.volts)];
-  });
   const complete =
     state.meterBefore !== null &&
     state.meterAfter !== null &&
@@ -129,7 +134,7 @@ export function proofOf(state: SafetyState, stage: Stage, limits: Limits): Proof
     complete,
     highest_V: highest,
     highestAt,
-    bank_V: bankFigures.length === 0 ? null : Math.max(...bankFigures),
+    bank_V: bankOf(state.figures).volts,
     handsAllowed: complete && highest <= limits.hands_V,
     testAllowed: complete && highest <= limits.test_V,
     by: state.by,

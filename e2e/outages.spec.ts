@@ -1,0 +1,74 @@
+/** A database that is away, and a disk that is full, while somebody types. */
+import { spawnSync } from 'node:child_process';
+import { randomBytes } from 'node:crypto';
+import { expect, test } from './test';
+import { entry, winch } from './demo';
+import { ownCluster, typist } from './outage';
+import { kill, spare, startServer } from './spare-server';
+
+const away_s = process.env['GRIM_LONG'] === '1' ? 60 : 4;
+const megabyte = 1024 * 1024;
+// With write-ahead segments as long as the limit, only what makes a table longer meets the full disk.
+const own = ownCluster('outages', 53_000, { walSegment_MB: 1 });
+test.beforeAll(own.make);
+test.afterAll(own.remove);
+
+/** Lets no file of the database grow past this; null: as long as they want. */
+function limitFiles(bytes: number | null): void {
+  const sql = "select pg_read_file('postmaster.pid') union all select pid::text from pg_stat_activity";
+  const pids = own
+    .running()
+    .run('psql', ['-Atc', sql, 'grim'])
+    .split('\n')
+    .filter((line, i) => /^\d+$/.test(line) && (i === 0 || i > 6));
+  for (const pid of pids) spawnSync('prlimit', ['--pid', pid, `--fsize=${bytes ?? 'unlimited'}:`]);
+}
+
+test(`the database is stopped for ${away_s} s: what is asked meanwhile is there once, in order`, async ({
+  page,
+}) => {
+  test.setTimeout(120_000 + away_s * 1000);
+  const server = await startServer(own.url());
+  try {
+    const { ask, allRecorded } = await typist(page);
+    await ask('before it stops');
+    own.running().stop();
+    const until = Date.now() + away_s * 1000;
+    for (let i = 0; Date.now() < until; i += 1) await ask(`while it is away, ${i}`);
+    await expect(page.getByText('(not kept yet, sending)').first()).toBeVisible();
+    await own.start();
+    await ask('after it came back');
+    await allRecorded(own.url());
+  } finally {
+    kill(server);
+  }
+});
+
+test('the disk is full: it is said, nothing is lost, and all is kept when there is room again', async ({
+  page,
+  request,
+}) => {
+  test.setTimeout(120_000);
+  const server = await startServer(own.url());
+  const send = async () => {
+    const text = randomBytes(9_000).toString('base64');
+    const notes = [1, 2, 3].map(() => entry(winch, 'note.added', { stage: 'decide', text, photos: [] }));
+    const answer = await request.post(`${spare}/api/v1/jobs/${winch}/entries`, { data: { entries: notes } });
+    return answer.status();
+  };
+  try {
+    const { ask, allRecorded } = await typist(page);
+    await ask('while there is room');
+    limitFiles(megabyte);
+    await expect.poll(send, { timeout: 60_000, intervals: [1] }).toBe(503);
+    await ask('with the disk full');
+    await expect(page.getByText('(not kept yet, sending)')).toHaveCount(1);
+    await expect(page.getByText(/server .*sent again/i).first()).toBeVisible();
+    limitFiles(null);
+    await ask('with room again');
+    await allRecorded(own.url());
+  } finally {
+    limitFiles(null);
+    kill(server);
+  }
+});

@@ -1,0 +1,13 @@
+import type { Person } from './entry';
+
+const nameIn = (words: string): string =>
+  (words.split(',')[0] ?? '').trim().replace(/\s+/g, ' ').toLocaleLowerCase('en');
+
+/**
+ * Why the person named for a risk cannot carry it; null: nothing is against it. Who agrees need not be
+ * known to this shop (a works manager, a harbour master), so the log records what its maker states; but
+ * nobody agrees with himself.
+ * @param approver name, and function after a comma
+ */
+export const againstAgreement = (by: Person, approver: string): string | null =>
+  nameIn(approver) === nameIn(by.name) ? 'Somebody else accepts the risk: nobody agrees with himself.' : null;
