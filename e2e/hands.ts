@@ -48,8 +48,9 @@ export async function takeFigures(
     await page.keyboard.press('Enter');
   }
   await meanwhile();
-  // The bank again after a minute: on the clock of the server, which the page follows.
+  // The bank again after a minute: on the clock of the server, which the page follows with each answer.
   letPass(61);
+  await page.evaluate(() => window.dispatchEvent(new Event('online')));
   const last = fields.last();
   await expect(last).toBeEnabled();
   await last.fill(again);

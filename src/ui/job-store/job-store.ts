@@ -124,16 +124,20 @@ export function createJobEntries(
     log.start();
     sender.start();
     let listening = false;
+    /** What waits for a server does not wait for its turn. */
+    const thereAgain = () => {
+      void log.catchUp();
+      if (sender.sending().state === 'no-server') void sender.send();
+    };
     const endNews = server.listen({
       news: (of, seq) => {
         if (of === jobId && seq > log.state().seq) void log.catchUp();
       },
       up: () => {
         listening = true;
-        void log.catchUp();
-        // The server is there again: what waits does not wait for its turn.
-        if (sender.sending().state === 'no-server') void sender.send();
+        thereAgain();
       },
+      woke: thereAgain,
       down: () => {
         listening = false;
       },

@@ -1,3 +1,4 @@
+/** @jest-environment jsdom */
 /** The stream of news in a browser: what is heard of it, and what of it is no news. */
 import { newsOfTabs } from './news';
 
@@ -23,6 +24,7 @@ function listen() {
     news: (jobId, seq) => heard.push(`${jobId} ${seq}`),
     up: () => heard.push('up'),
     down: () => heard.push('down'),
+    woke: () => heard.push('woke'),
   });
   return { heard, end };
 }
@@ -58,4 +60,14 @@ it('opens a new stream where the server answered with something else', () => {
   timers.forEach((work) => work());
   expect(Source.opened).toHaveLength(2);
   end();
+});
+
+it('does not wait for the stream when the device wakes or has its network again', () => {
+  const { heard, end } = listen();
+  window.dispatchEvent(new Event('online'));
+  document.dispatchEvent(new Event('visibilitychange'));
+  expect(heard).toEqual(['woke', 'woke']);
+  end();
+  window.dispatchEvent(new Event('online'));
+  expect(heard).toHaveLength(2);
 });

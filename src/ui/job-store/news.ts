@@ -43,12 +43,32 @@ const tell = (listener: NewsListener, said: Said) => {
   else listener.news(said.jobId, said.seq);
 };
 
+/** A device that wakes, or has its network again, does not wait for the stream to notice. @returns ends it */
+function onWaking(woke: () => void): () => void {
+  if (typeof document === 'undefined') return () => undefined;
+  const seen = () => {
+    if (document.visibilityState === 'visible') woke();
+  };
+  window.addEventListener('online', woke);
+  document.addEventListener('visibilitychange', seen);
+  return () => {
+    window.removeEventListener('online', woke);
+    document.removeEventListener('visibilitychange', seen);
+  };
+}
+
+/** Listens to the server's news, and to the device. @returns ends it */
+export function newsOfTabs(listener: NewsListener): () => void {
+  const ends = [onWaking(listener.woke), streamOfTabs(listener)];
+  return () => ends.forEach((end) => end());
+}
+
 /**
- * Listens to the server's news. One tab of a browser has the stream, whichever holds the lock, and passes it on: a browser
+ * Listens to the stream. One tab of a browser has the stream, whichever holds the lock, and passes it on: a browser
  * opens few connections to one server, and a stream in each tab would use them up.
  * @returns ends it
  */
-export function newsOfTabs(listener: NewsListener): () => void {
+function streamOfTabs(listener: NewsListener): () => void {
   if (typeof EventSource === 'undefined') return () => undefined;
   if (!('locks' in navigator) || !('BroadcastChannel' in globalThis))
     return openStream((said) => tell(listener, said));

@@ -47,6 +47,8 @@ export interface NewsListener {
   up: () => void;
   /** The stream is broken: entries may be missed until it is up. */
   down: () => void;
+  /** The device was asleep or without a network, and is there again: what it knows may be old. */
+  woke: () => void;
 }
 
 /** What tabs tell each other of a job. */

@@ -25,6 +25,7 @@ export function useFreshBoard(): void {
         wasUp = true;
       },
       down: () => undefined,
+      woke: soon,
     });
     return () => {
       if (timer !== null) clearTimeout(timer);
