@@ -36,6 +36,20 @@ const bodyOf = ({ message, problems, certain }: HttpError): ApiError => ({
   ...(certain === undefined ? {} : { certain }),
 });
 
+/** PostgreSQL's class of errors for what a machine has run out of. */
+const outOf: Readonly<Record<string, string>> = {
+  '53100': 'The server’s disk is full: somebody must make room on it.',
+  '53200': 'The server is out of memory.',
+  '53300': 'The database takes no more connections just now.',
+};
+
+/** What is said of something that broke on our side: what has run out where that is it, and nothing of our insides. */
+function brokenWords(error: unknown): string {
+  const cause: unknown = error instanceof Error ? Reflect.get(error, 'parent') : null;
+  const code = typeof cause === 'object' && cause !== null ? String(Reflect.get(cause, 'code')) : '';
+  return outOf[code] ?? 'The server could not do this just now: try again in a moment.';
+}
+
 /** Wraps a route handler: checks where the request comes from and turns refusals into answers. */
 export const guardedRoute =
   <A extends unknown[]>(handler: (request: Request, ...args: A) => Promise<Response>) =>
@@ -47,13 +61,7 @@ export const guardedRoute =
       if (error instanceof HttpError) return Response.json(bodyOf(error), { status: error.status });
       const reason = error instanceof Error ? error.message : String(error);
       process.stderr.write(`grim: ${request.method} ${new URL(request.url).pathname}: ${reason}\n`);
-      return Response.json(
-        {
-          error: 'The server could not do this. What you entered is kept on this device and sent again.',
-          problems: [],
-        } satisfies ApiError,
-        { status: 503 },
-      );
+      return Response.json({ error: brokenWords(error), problems: [] } satisfies ApiError, { status: 503 });
     }
   };
 

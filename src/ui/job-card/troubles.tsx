@@ -45,6 +45,8 @@ export function sendingWords({ sending, unsent }: Pick<JobStore, 'sending' | 'un
   if (sending.state === 'ok') return null;
   if (sending.state === 'held')
     return `${countOf(unsent.size, 'log entry')} not taken by the server yet: ${sending.why ?? ''} Stored on this device.`;
+  if (sending.why !== null)
+    return `The server cannot record just now. ${sending.why} ${countOf(unsent.size, 'log entry')} stored on this device, sent automatically when it can.`;
   return unsent.size > 0
     ? `Server not reachable. ${countOf(unsent.size, 'log entry')} stored on this device, sent automatically when it is back.`
     : `Server not reachable. What you enter is stored on this device and sent automatically when it is back.`;

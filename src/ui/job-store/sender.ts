@@ -9,7 +9,7 @@ import type { Shelf } from './shelf';
 export interface Sending {
   /** Nothing is wrong; no server for now; or the server has something against them. */
   state: 'ok' | 'no-server' | 'held';
-  /** What the server has against them. */
+  /** What the server has against them, or what is wrong with it; null: it does not answer, or nothing is wrong. */
   why: string | null;
   /** When it is tried again, ms of this device's clock; null: nothing is wrong. */
   nextTry: number | null;
@@ -120,7 +120,7 @@ export function createSender(
     const wait = backOff_ms(failures, clock.random(), trouble.retryAfter_s);
     setSending({
       state: trouble.held ? 'held' : 'no-server',
-      why: trouble.held ? trouble.why : null,
+      why: trouble.held || trouble.status >= 500 ? trouble.why : null,
       nextTry: clock.now() + wait,
     });
     leftAlone = trouble.retryAfter_s !== null;

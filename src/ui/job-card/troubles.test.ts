@@ -1,0 +1,19 @@
+import { sendingWords } from './troubles';
+
+const words = (state: 'ok' | 'no-server' | 'held', why: string | null, unsent = 1) =>
+  sendingWords({
+    sending: { state, why, nextTry: state === 'ok' ? null : 1 },
+    unsent: new Set(Array.from({ length: unsent }, (_, i) => String(i))),
+  });
+
+it('one line says whether the server is away, cannot record, or has something against it', () => {
+  expect(words('ok', null)).toBeNull();
+  expect(words('no-server', null)).toMatch(/^Server not reachable\. 1 log entry stored on this device/);
+  expect(words('no-server', null, 0)).toMatch(/What you enter is stored/);
+  expect(words('no-server', 'The server’s disk is full: somebody must make room on it.', 3)).toBe(
+    'The server cannot record just now. The server’s disk is full: somebody must make room on it. 3 log entries stored on this device, sent automatically when it can.',
+  );
+  expect(words('held', 'Choose a person first.', 2)).toMatch(
+    /^2 log entries not taken by the server yet: Choose/,
+  );
+});
