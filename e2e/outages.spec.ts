@@ -58,11 +58,11 @@ test('the disk is full: it is said, nothing is lost, and all is kept when there 
 }) => {
   test.setTimeout(120_000);
   const server = await startServer(own.url());
-  const send = async () => {
-    const notes = Array.from({ length: 50 }, () =>
+  const send = (count: number, bytes: number) => async () => {
+    const notes = Array.from({ length: count }, () =>
       entry(winch, 'note.added', {
         stage: 'decide',
-        text: randomBytes(2900).toString('base64'),
+        text: randomBytes(bytes).toString('base64'),
         photos: [],
       }),
     );
@@ -73,8 +73,10 @@ test('the disk is full: it is said, nothing is lost, and all is kept when there 
     const { ask, allRecorded } = await typist(page);
     await ask('while there is room');
     limitFiles(megabyte);
-    await expect.poll(send, { timeout: 60_000, intervals: [1] }).toBe(503);
-    await ask('with the disk full');
+    // Much at once until no more pages come, then little until the last page is full.
+    await expect.poll(send(50, 900), { timeout: 60_000, intervals: [1] }).toBe(503);
+    await expect.poll(send(1, 1), { timeout: 60_000, intervals: [1] }).toBe(503);
+    await ask(`with the disk full: ${'whose is this unit? '.repeat(8)}`.trim());
     await expect(page.getByText('(not kept yet, sending)')).toHaveCount(1);
     await expect(page.getByText('The server cannot record just now.')).toBeVisible();
     limitFiles(null);

@@ -43,7 +43,7 @@ function Line({
     <Box
       as="li"
       display="grid"
-      gridTemplateColumns="48px 1fr"
+      gridTemplateColumns="48px minmax(0, 1fr)"
       mb="1.5"
       fontSize="0.92rem"
       title={dateTime(time)}
