@@ -1,6 +1,6 @@
 import { unparse } from 'papaparse';
 import * as z from 'zod';
-import { guardedRoute, HttpError, idOf } from '../http/border';
+import { guardedRoute, HttpError, idOf, jsonAnswer } from '../http/border';
 import { jobOrRefusal, type LoadedJob } from '../logbook/folded';
 
 const query = z.object({
@@ -39,7 +39,7 @@ export const documentRoute = <P extends object>(
       'content-disposition': `attachment; filename="${name}.${form}"`,
       'cache-control': 'no-store',
     };
-    if (form === 'json') return Response.json(made, { headers });
+    if (form === 'json') return jsonAnswer(made, { headers });
     if (form === 'csv')
       return new Response(unparse(rows(made), { escapeFormulae: true }), {
         headers: { ...headers, 'content-type': 'text/csv; charset=utf-8' },

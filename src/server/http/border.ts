@@ -50,6 +50,22 @@ function brokenWords(error: unknown): string {
   return outOf[code] ?? 'The server could not do this just now: try again in a moment.';
 }
 
+/** JSON as an answer. Its length is told beforehand: so it goes out whole, and little is not compressed for nothing. */
+export function jsonAnswer(
+  body: unknown,
+  { status = 200, headers = {} }: { status?: number; headers?: Record<string, string> } = {},
+): Response {
+  const text = JSON.stringify(body);
+  return new Response(text, {
+    status,
+    headers: {
+      'content-type': 'application/json',
+      'content-length': String(Buffer.byteLength(text)),
+      ...headers,
+    },
+  });
+}
+
 /** Wraps a route handler: checks where the request comes from and turns refusals into answers. */
 export const guardedRoute =
   <A extends unknown[]>(handler: (request: Request, ...args: A) => Promise<Response>) =>
@@ -58,10 +74,10 @@ export const guardedRoute =
       ownMachineOnly(request);
       return await handler(request, ...args);
     } catch (error) {
-      if (error instanceof HttpError) return Response.json(bodyOf(error), { status: error.status });
+      if (error instanceof HttpError) return jsonAnswer(bodyOf(error), { status: error.status });
       const reason = error instanceof Error ? error.message : String(error);
       process.stderr.write(`grim: ${request.method} ${new URL(request.url).pathname}: ${reason}\n`);
-      return Response.json({ error: brokenWords(error), problems: [] } satisfies ApiError, { status: 503 });
+      return jsonAnswer({ error: brokenWords(error), problems: [] } satisfies ApiError, { status: 503 });
     }
   };
 

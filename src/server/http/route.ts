@@ -9,7 +9,7 @@ import {
 } from '../../api/contract';
 import type { Person } from '../../core/logbook';
 import { currentPerson } from '../people/current-person';
-import { guardedRoute, HttpError, jsonBody } from './border';
+import { guardedRoute, HttpError, jsonAnswer, jsonBody } from './border';
 
 /** What a handler gets: everything parsed by the route's schemas. */
 export interface Asked<K extends RouteKey> {
@@ -43,5 +43,5 @@ export const jsonRoute = <K extends RouteKey>(
       bodySchema === undefined ? undefined : await jsonBody(request, bodySchema, heaviest);
     // The schemas are those of this key: what they made has its types.
     const asked = { params: await context.params, query, body, person: currentPerson, request } as Asked<K>;
-    return Response.json(await handle(asked), { status, headers });
+    return jsonAnswer(await handle(asked), { status, headers });
   });

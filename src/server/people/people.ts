@@ -10,11 +10,11 @@ const toPerson = (row: PersonRow): Person => ({
 
 /** The people who may be chosen, by name. */
 export async function people(): Promise<Person[]> {
-  const rows = await db().models.Person.findAll({ where: { active: true }, order: ['name'] });
+  const rows = await db().models.Person.findAll({ where: { active: true }, order: ['name'], raw: true });
   return rows.map(toPerson);
 }
 
 export async function personById(id: string): Promise<Person | null> {
-  const row = await db().models.Person.findOne({ where: { id, active: true } });
+  const row = await db().models.Person.findOne({ where: { id, active: true }, raw: true });
   return row === null ? null : toPerson(row);
 }

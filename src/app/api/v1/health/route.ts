@@ -1,7 +1,7 @@
-import { guardedRoute } from '@/server/http/border';
+import { guardedRoute, jsonAnswer } from '@/server/http/border';
 import { people } from '@/server/people/people';
 
 export const dynamic = 'force-dynamic';
 
 /** Up, with its database. */
-export const GET = guardedRoute(async () => Response.json({ ok: true, people: (await people()).length }));
+export const GET = guardedRoute(async () => jsonAnswer({ ok: true, people: (await people()).length }));

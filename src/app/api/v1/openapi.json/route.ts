@@ -1,4 +1,4 @@
 import { openApi } from '@/core/verbs';
-import { guardedRoute } from '@/server/http/border';
+import { guardedRoute, jsonAnswer } from '@/server/http/border';
 
-export const GET = guardedRoute(async () => Response.json(openApi('1')));
+export const GET = guardedRoute(async () => jsonAnswer(openApi('1')));

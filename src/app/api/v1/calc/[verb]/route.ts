@@ -1,4 +1,4 @@
-import { guardedRoute, HttpError } from '@/server/http/border';
+import { guardedRoute, HttpError, jsonAnswer } from '@/server/http/border';
 import { calc } from '@/server/verbs/calc-pool';
 
 const heaviest = 8 * 1024 * 1024;
@@ -8,5 +8,5 @@ export const POST = guardedRoute(async (request, { params }: { params: Promise<{
   const text = await request.text();
   if (text.length > heaviest) throw new HttpError(413, 'At most 8 MB.');
   const { status, body } = await calc((await params).verb, text);
-  return Response.json(body, { status });
+  return jsonAnswer(body, { status });
 });
