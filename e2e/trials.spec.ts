@@ -1,8 +1,9 @@
 /** Trials over the link: asked for in the log, confirmed, read back, put back; and what is refused. */
 import type { Page } from '@playwright/test';
-import { entriesOf, savedEntry } from './copies';
+import { v7 } from 'uuid';
+import { copyOf, entriesOf, savedEntry } from './copies';
 import { expect, test } from './test';
-import { allKept, choosePerson, entry, inesId, pipId, visit, watchConsole, winch } from './demo';
+import { allKept, choosePerson, entry, inesId, netDrum, pipId, visit, watchConsole, winch } from './demo';
 import { order, winchReady } from './rig';
 import { confirmWrite, winchContacts, jobWith, panel, readOut, says } from './trace';
 
@@ -98,28 +99,24 @@ test('the link breaks while writing: the log says that it was tried, and that no
   expect((await last())[1]?.payload['certain']).toBe(true);
 });
 
-test('what the server refuses to write', async ({ page }) => {
+test('what the server refuses to write, and that asking twice writes once', async ({ page }) => {
   const { request } = page;
   await order(request, { plant: { contacts: stopped }, wait_s: 1 });
   const { found } = (await (await request.get('/api/v1/drives')).json()) as { found: { target: string }[] };
+  const target = found[0]?.target ?? '';
   const right = {
-    target: found[0]?.target ?? '',
-    typeId: 'whimbrel-w4',
-    number: '3-02',
-    from: 5,
-    to: 8,
-    confirmed: true,
+    ...{ jobId: await copyOf(request, winch), target, number: '3-02', from: 5, to: 8 },
+    ...{ reason: 'a test', trial: true, confirmed: true },
   };
+  const write = (differs: Record<string, unknown>) =>
+    request.post('/api/v1/drives/write', { data: { id: v7(), ...right, ...differs } });
   const refusal = async (differs: Record<string, unknown>) => {
-    const answer = await request.post('/api/v1/drives/write', { data: { ...right, ...differs } });
+    const answer = await write(differs);
     return [answer.status(), ((await answer.json()) as { error: string }).error] as const;
   };
-  expect(await refusal({ from: 3 })).toEqual([409, expect.stringContaining('read out again')]);
+  const kinds = async () => (await entriesOf(request, right.jobId)).map((e) => e.kind).slice(-2);
+  const before = await kinds();
   expect(await refusal({ confirmed: false })).toEqual([422, expect.any(String)]);
-  expect(await refusal({ typeId: 'knot-k3', number: 'A-03', from: 20 })).toEqual([
-    409,
-    expect.stringContaining('Another drive answers'),
-  ]);
   expect(await refusal({ number: '99-99' })).toEqual([422, expect.stringContaining('no entry')]);
   expect(await refusal({ number: '1-10', from: 0, to: 1 })).toEqual([
     422,
@@ -129,11 +126,42 @@ test('what the server refuses to write', async ({ page }) => {
     422,
     expect.stringContaining('no choice'),
   ]);
-  expect(await refusal({ to: 6000 })).toEqual([502, expect.stringContaining('out of its range')]);
+  // Its word would hold 6553.6 s as nothing at all.
+  expect(await refusal({ to: 6553.6 })).toEqual([422, expect.stringContaining('0.1 s to 600 s')]);
+  expect(await refusal({ to: -1 })).toEqual([422, expect.stringContaining('0.1 s to 600 s')]);
+  expect(await refusal({ target: 'no address' })).toEqual([422, expect.any(String)]);
+  expect(await refusal({ target: '192.0.2.9:502' })).toEqual([
+    502,
+    expect.stringContaining('not on the list'),
+  ]);
+  const knot = await copyOf(request, netDrum);
+  expect(await refusal({ jobId: knot, number: 'A-03', from: 20, to: 21 })).toEqual([
+    409,
+    expect.stringContaining('Another drive answers'),
+  ]);
+  expect(await refusal({ jobId: v7() })).toEqual([404, expect.any(String)]);
+  // Nothing of these but what got as far as the drive is in the log.
+  expect(await kinds()).toEqual(['drive.write-asked', 'drive.write-failed']);
+  expect(before).not.toContain('drive.write-asked');
+
+  expect(await refusal({ from: 3 })).toEqual([409, expect.stringContaining('read out again')]);
   expect(await refusal({ number: '1-14', from: 0, to: 1 })).toEqual([
     409,
     expect.stringContaining('not there'),
   ]);
+  const id = v7();
+  const answers = await Promise.all([write({ id }), write({ id }), write({ id })]);
+  expect(answers.map((a) => a.status()).sort()).toEqual([200, 409, 409]);
+  expect((await write({ id, to: 12 })).status()).toBe(409);
+  expect(await kinds()).toEqual(['drive.write-asked', 'drive.write-done']);
+  // Other names of the same drive are the same drive, and nobody but the server says that it wrote.
+  const [, port = ''] = target.split(':');
+  expect((await write({ target: `LOCALHOST:${port}/1`, from: 8, to: 5 })).status()).toBe(200);
+  const [asked] = (await entriesOf(request, right.jobId)).slice(-2);
+  expect(asked?.payload['target']).toBe(target);
+  const forged = entry(right.jobId, 'drive.write-done', { asked: id, found: 99 });
+  const said = await request.post(`/api/v1/jobs/${right.jobId}/entries`, { data: { entries: [forged] } });
+  expect(await said.text()).toContain('The server records this itself');
   await choosePerson(page, pipId);
   expect((await refusal({}))[0]).toBe(403);
 });

@@ -1,4 +1,5 @@
 import { spawn } from 'node:child_process';
+import { randomBytes } from 'node:crypto';
 import { createInterface } from 'node:readline';
 import { root } from './paths';
 import { say } from './terminal';
@@ -77,10 +78,17 @@ export interface Alongside {
 
 /** The simulated meter and drive that ship, unless real ones are named, and the link to drives. */
 export async function runAlongside(ports: Ports, databaseUrl: string): Promise<Alongside> {
+  // Other users of this machine reach the link's port, too.
+  const secret = randomBytes(24).toString('hex');
   const [meter, drive, link] = await Promise.all([
     process.env['GRIM_METER'] === undefined ? run('stand-ins/meter/main.ts', ports.meter) : null,
     run('stand-ins/drive/main.ts', ports.drive),
-    run('src/server/drive-link/process/main.ts', ports.link, { DATABASE_URL: databaseUrl }, true),
+    run(
+      'src/server/drive-link/process/main.ts',
+      ports.link,
+      { DATABASE_URL: databaseUrl, GRIM_LINK_SECRET: secret },
+      true,
+    ),
   ]);
   const started = { meter, drive, link };
   return {
@@ -90,6 +98,7 @@ export async function runAlongside(ports: Ports, databaseUrl: string): Promise<A
     env: {
       GRIM_METER: process.env['GRIM_METER'] ?? `127.0.0.1:${ports.meter[0]}`,
       GRIM_LINK: `127.0.0.1:${ports.link[0]}`,
+      GRIM_LINK_SECRET: secret,
       ...(drive === null
         ? {}
         : { GRIM_RIG: `127.0.0.1:${ports.drive[1]}`, GRIM_RIG_DRIVE: `127.0.0.1:${ports.drive[0]}` }),

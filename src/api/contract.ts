@@ -16,12 +16,30 @@ export type { ApiError, ApiProblem } from './problem';
 import { boardQuerySchema, type BoardAnswer } from './board';
 import { postedEntriesSchema, type EntriesAnswer, type VerdictsAnswer } from './entries';
 import { rigOrderSchema, type RigState } from './rig-state';
-import { drivesSchema } from './target';
+import { drivesSchema, targetSchema as target } from './target';
+
+/** One value that is to be written to the drive of a job. */
+const writeOrderSchema = z.strictObject({
+  /** Of the entry that asks for it: asking twice writes once. */
+  id: z.uuid({ version: 'v7' }),
+  jobId: z.uuid(),
+  target,
+  number: z.string().max(12),
+  /** What the drive had when the person decided. */
+  from: z.number(),
+  to: z.number(),
+  reason: z.string().trim().min(1).max(200),
+  trial: z.boolean(),
+  /** The trial that this one puts back. */
+  restores: z.uuid().optional(),
+  confirmed: z.literal(true),
+});
+/** One value that is to be written to the drive of a job. */
+export type WriteOrder = z.output<typeof writeOrderSchema>;
 
 /** An answer that core types describe: the server makes it of them, so it is not parsed again. */
 const answerOf = <T>() => z.custom<T>();
 
-const target = z.string().max(100);
 const typeId = z.string().max(100);
 const positive = z.number().positive();
 /** The person said yes to what may move. */
@@ -178,14 +196,7 @@ export const contract = {
     answer: answerOf<ReadOut>(),
   },
   'POST /api/v1/drives/write': {
-    body: z.strictObject({
-      target,
-      typeId,
-      number: z.string().max(12),
-      from: z.number(),
-      to: z.number(),
-      confirmed,
-    }),
+    body: writeOrderSchema,
     heaviest: 2000,
     may: { role: 'technician', refusal: 'A technician or the lead writes to a drive.' },
     answer: answerOf<Written>(),

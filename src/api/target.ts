@@ -15,13 +15,37 @@ export function readTarget(text: string): Target | null {
   return match !== null && target.port >= 1 && target.port <= 65_535 && target.unit <= 247 ? target : null;
 }
 
+/** A host as a browser would write it: one machine has many spellings, `127.1` and `LOCALHOST` among them. */
+function canonicalHost(host: string): string {
+  const url = `http://${host.includes(':') ? `[${host}]` : host}`;
+  const { hostname } = URL.canParse(url) ? new URL(url) : { hostname: host.toLowerCase() };
+  const plain = hostname.replace(/\.$/, '');
+  return plain === 'localhost' || plain === '[::1]' ? '127.0.0.1' : plain;
+}
+
+/** A target in the one way to write it, so that two names of a drive are one; null: it is no target. */
+export function canonicalTarget(text: string): string | null {
+  const target = readTarget(text);
+  if (target === null) return null;
+  return `${canonicalHost(target.host)}:${target.port}${target.unit === 1 ? '' : `/${target.unit}`}`;
+}
+
+const how = 'write host:port, e.g. 192.168.0.20:502';
+
+/** An address of a drive, in the one way to write it. */
+export const targetSchema = z
+  .string()
+  .trim()
+  .max(100)
+  .transform((text, context) => {
+    const target = canonicalTarget(text);
+    if (target !== null) return target;
+    context.addIssue({ code: 'custom', message: how });
+    return z.NEVER;
+  });
+
 /** Addresses that the link may talk to beside this machine. */
 export const drivesSchema = z
-  .array(
-    z
-      .string()
-      .trim()
-      .max(100)
-      .refine((text) => readTarget(text) !== null, 'write host:port, e.g. 192.168.0.20:502'),
-  )
-  .max(200);
+  .array(targetSchema)
+  .max(200)
+  .transform((targets) => [...new Set(targets)]);

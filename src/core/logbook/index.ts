@@ -13,6 +13,7 @@ export { entryWords } from './words';
 export { againstAgreement } from './agreement';
 export type { StaticVerdict, Verified } from './verified';
 export { isSignature } from './signatures';
+export { isRecordedByServer } from './recorded-by-server';
 export type { OpenIssue } from './open-issue';
 export { openIssues } from './open-issues';
 export type { StageId, StageLine } from './stages';

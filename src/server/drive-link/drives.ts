@@ -25,12 +25,24 @@ export class LinkRefused extends HttpError {
   }
 }
 
-/** @throws LinkRefused with the link's own words; Refused where the link does not run */
+const neverReached = (error: unknown): boolean =>
+  error instanceof Error &&
+  error.cause instanceof Error &&
+  /ECONNREFUSED/.test(String(Reflect.get(error.cause, 'code')));
+
+/** @throws LinkRefused with the link's own words, or 'uncertain' where it ended in the middle; Refused where it does not run */
 async function atLink(path: string, init: RequestInit): Promise<Response> {
-  const answer = await fetch(`${linkAddress()}${path}`, init).catch(() => {
-    throw new HttpError(
+  const headers = { authorization: `Bearer ${process.env['GRIM_LINK_SECRET'] ?? ''}` };
+  const answer = await fetch(`${linkAddress()}${path}`, { ...init, headers }).catch((error: unknown) => {
+    if (neverReached(error))
+      throw new HttpError(
+        502,
+        'The link to drives is not running: start Grim Spanner again with ./grim start.',
+      );
+    throw new LinkRefused(
       502,
-      'The link to drives is not running: start Grim Spanner again with ./grim start.',
+      'The link to drives ended in the middle: what it was at is not known. Read the entry before anything else.',
+      'uncertain',
     );
   });
   if (answer.ok) return answer;

@@ -1,5 +1,5 @@
 import type { EntryVerdict, VerdictsAnswer } from '../../api/entries';
-import type { NewEntry, Person } from '../../core/logbook';
+import { isRecordedByServer, type NewEntry, type Person } from '../../core/logbook';
 import { heaviestPayload, newEntrySchema } from '../../core/logbook/schema';
 import { verifySignature } from '../job/signatures';
 import { appendEntries } from './append';
@@ -22,6 +22,8 @@ function readEntry(raw: unknown, jobId: string): NewEntry | EntryVerdict {
         .map((issue) => ({ path: issue.path.join('.'), allowed: issue.message })),
     };
   const entry = parsed.data;
+  if (isRecordedByServer(entry.kind))
+    return { id, refused: 'The server records this itself, when it does it.', problems: [] };
   if (entry.jobId !== jobId) return { id, refused: 'It belongs to another job.', problems: [] };
   if (Buffer.byteLength(JSON.stringify(entry.payload)) > heaviestPayload)
     return {

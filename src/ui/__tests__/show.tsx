@@ -4,7 +4,9 @@ import { ChakraProvider } from '@chakra-ui/react';
 import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState, type ReactNode } from 'react';
-import { stageOf } from '@/core/equipment/catalogue';
+import type { WriteOrder } from '@/api/contract';
+import { stageOf, type Control } from '@/core/equipment/catalogue';
+import { parameterAt, shownAs } from '@/core/equipment/drive-words';
 import { controlSchema, driveTypeSchema } from '@/core/equipment/catalogue/schema';
 import { fold, type Entry, type EntryKind, type Payload, type Person } from '@/core/logbook';
 import { ines, odo, pip } from '@/core/logbook/__tests__/job';
@@ -49,15 +51,20 @@ export function entryOf([kind, payload]: RecordedEntry, by: Person = ines): Entr
   return { v: 1, id, jobId: 'j', at, receivedAt: at, seq: made, kind, payload, by } as unknown as Entry;
 }
 
-/** A face with a store of its own; what it records is folded, and told to `log`. */
+/**
+ * A face with a store of its own; what it records is folded, and told to `log`.
+ * @param server what a server records by itself, for the store to catch up with
+ */
 export function WithStore({
   said = [],
   log,
+  server,
   person = ines,
   children,
 }: {
   said?: readonly RecordedEntry[];
   log?: RecordedEntry[];
+  server?: Entry[];
   person?: Person;
   children: (store: JobStore) => ReactNode;
 }) {
@@ -65,6 +72,12 @@ export function WithStore({
   const store: JobStore = {
     state: fold(entries, { limits: greatestLimits }),
     ...quiet,
+    catchUp: () => {
+      const fresh = server?.splice(0) ?? [];
+      log?.push(...fresh.map(({ kind, payload }) => [kind, payload] as unknown as RecordedEntry));
+      setEntries((list) => [...list, ...fresh]);
+      return Promise.resolve();
+    },
     record: (kind, payload) => {
       const one = [kind, payload] as unknown as RecordedEntry;
       const entry = entryOf(one, person);
@@ -97,6 +110,33 @@ export const winchMotor: Payload<'identify.motor'> = {
   plate: { power: { value: 7.5, unit: 'kW' }, volts: 400, amps: 14.8, hz: 50, rpm: 1455, cosPhi: 0.84 },
   photos: [],
 };
+
+/** What a server records of a write to a drive, and answers; null: it dies before it can answer. */
+export type WriteOutcome =
+  { found: number; kept?: boolean; lockOpen?: boolean } | { refused: string; certain: boolean } | null;
+
+/** A server that writes to drives of a type. @returns what it answers, for `answering` */
+export const serverThatWrites =
+  (control: Control, server: Entry[], outcome: (to: number) => WriteOutcome) =>
+  ({ body }: SentRequest): { status?: number; body: unknown } | null => {
+    const { id, jobId: _job, confirmed: _yes, ...order } = body as WriteOrder;
+    const parameter = parameterAt(control, order.number);
+    if (parameter === undefined) throw new Error(`no entry ${order.number}`);
+    const { name } = parameter;
+    const shown = { shownFrom: shownAs(parameter, order.from), shownTo: shownAs(parameter, order.to) };
+    const said = { mayMove: 'it may start', runOpen: true, peopleClear: true } as const;
+    const asked = { ...order, ...shown, ...said, name, typeId: 'whimbrel-w4' };
+    server.push({ ...entryOf(['drive.write-asked', asked]), id });
+    const became = outcome(order.to);
+    if (became === null) return null;
+    if ('refused' in became) {
+      const { refused: why, certain } = became;
+      server.push(entryOf(['drive.write-failed', { asked: id, why, certain }]));
+      return { status: 409, body: { error: why, certain, problems: [] } };
+    }
+    server.push(entryOf(['drive.write-done', { asked: id, found: became.found }]));
+    return { body: { kept: true, lockOpen: false, ...became } };
+  };
 
 export interface SentRequest {
   url: string;

@@ -1,8 +1,7 @@
 import { isCommand, shownAs } from '@/core/equipment/drive-words';
 import { useState } from 'react';
+import { v7 } from 'uuid';
 import type { Parameter } from '@/core/equipment/catalogue';
-import type { Payload } from '@/core/logbook';
-import { mayMove } from '@/core/fault-finding/trials';
 import type { JobStore } from '../job-store/use-job';
 import { call } from '../api/call';
 
@@ -19,53 +18,33 @@ const unknown =
   'The server did not answer: whether the drive took the value is not known. Read the entry before anything else.';
 
 /**
- * Writes one entry of the drive. What is asked for is in the log before it is sent, and what became of it after:
+ * Writes one entry of the drive. The server keeps in the log what is asked for before it is sent, and what became of it after:
  * whatever breaks in between, the log says that it was tried.
  */
-export function useWrite(
-  store: JobStore,
-  target: string | null,
-  typeId: string | null,
-  say: (note: string | null) => void,
-) {
+export function useWrite(store: JobStore, target: string | null, say: (note: string | null) => void) {
   const [writing, setWriting] = useState(false);
   const [trouble, setTrouble] = useState<string | null>(null);
 
   const write = async ({ parameter, from, to, reason, trial, restores }: WriteWish): Promise<boolean> => {
-    if (target === null || typeId === null) return false;
+    if (target === null) return false;
     setWriting(true);
     setTrouble(null);
     say(null);
     const { number, name } = parameter;
-    const asked: Payload<'drive.write-asked'> = {
-      target,
-      typeId,
-      number,
-      name,
-      from,
-      to,
-      shownFrom: shownAs(parameter, from),
-      shownTo: shownAs(parameter, to),
-      reason,
-      trial,
-      mayMove: mayMove(parameter),
-      runOpen: true,
-      peopleClear: true,
-      ...(restores === undefined ? {} : { restores }),
-    };
-    const id = store.record('drive.write-asked', asked);
-    const failed = (why: string, certain: boolean): boolean => {
-      store.record('drive.write-failed', { asked: id, why, certain });
-      setTrouble(why);
-      return false;
-    };
     try {
       const answer = await call('POST /api/v1/drives/write', {
-        body: { target, typeId, number, from, to, confirmed: true },
+        body: {
+          ...{ id: v7(), jobId: store.jobId, target, number, from, to, reason, trial, confirmed: true },
+          ...(restores === undefined ? {} : { restores }),
+        },
       });
-      if (!answer.ok) return failed(answer.status === 0 ? unknown : answer.error, answer.certain === true);
+      // What the log says of it is to be on the page when this is over.
+      await store.catchUp();
+      if (!answer.ok) {
+        setTrouble(answer.status === 0 ? unknown : answer.error);
+        return false;
+      }
       const { found, kept, lockOpen } = answer.value;
-      store.record('drive.write-done', { asked: id, found });
       const command = isCommand(parameter);
       const took = command || Math.abs(found - to) < parameter.scale / 2;
       say(

@@ -30,6 +30,7 @@ export interface JobSnapshot {
 
 /** The entries of one job on this device, live. */
 export interface JobEntries {
+  jobId: string;
   subscribe: (listener: () => void) => () => void;
   snapshot: () => JobSnapshot;
   /** Makes an entry: it is on this device before it is sent. @returns its id */
@@ -38,6 +39,8 @@ export interface JobEntries {
   repeat: (id: string, payload?: unknown) => void;
   /** A refused entry is not wanted any more. */
   discard: (id: string) => void;
+  /** Takes what the server has beyond this page; it comes by itself otherwise, a moment later. */
+  catchUp: () => Promise<void>;
   /** Begins to send and to listen. @returns ends it; what waits stays on the device */
   start: () => () => void;
 }
@@ -159,6 +162,7 @@ export function createJobEntries(
   }
 
   return {
+    jobId,
     subscribe: (listener) => {
       listeners.add(listener);
       return () => listeners.delete(listener);
@@ -191,6 +195,9 @@ export function createJobEntries(
     },
     discard: (id) => {
       void shelf.drop(id).then(() => tabs.tell(jobId, { discarded: id }));
+    },
+    catchUp: async () => {
+      await log.read();
     },
     start,
   };

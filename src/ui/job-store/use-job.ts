@@ -6,7 +6,7 @@ import { browserPorts } from './browser-ports';
 import { createJobEntries, type JobEntries, type JobSnapshot } from './job-store';
 
 /** A job and what can be done to its log, for the stages. */
-export type JobStore = JobSnapshot & Pick<JobEntries, 'record' | 'repeat' | 'discard'>;
+export type JobStore = JobSnapshot & Pick<JobEntries, 'jobId' | 'record' | 'repeat' | 'discard' | 'catchUp'>;
 
 /**
  * The job's entries, live: what the server has and what waits here. Made once for a job and a person; a change of stage
@@ -17,6 +17,6 @@ export function useJob(jobId: string, initial: readonly Entry[], person: Person,
   const subscribe = useCallback((listener: () => void) => entries.subscribe(listener), [entries]);
   const snapshot = useSyncExternalStore(subscribe, entries.snapshot, entries.snapshot);
   useEffect(() => entries.start(), [entries]);
-  const { record, repeat, discard } = entries;
-  return { ...snapshot, record, repeat, discard };
+  const { record, repeat, discard, catchUp } = entries;
+  return { ...snapshot, jobId, record, repeat, discard, catchUp };
 }

@@ -3,6 +3,7 @@ export {
   defaultOf,
   isCommand,
   limitsOf,
+  fitsWord,
   meaningOf,
   parameterAt,
   parameterFor,

@@ -39,12 +39,26 @@ export function defaultOf(p: Parameter, rating: Rating, region: '50Hz' | '60Hz')
   return stepped(amountOf(amount, rating), p);
 }
 
-/** Value to the word on the bus; negative values in two's complement. */
-export const rawOf = (p: Parameter, value: number): number => Math.round(value / p.scale) & 0xffff;
+const isSigned = (p: Parameter): boolean => typeof p.min === 'number' && p.min < 0;
+
+/** Does the word on the bus hold this value? */
+export function fitsWord(p: Parameter, value: number): boolean {
+  const steps = Math.round(value / p.scale);
+  return isSigned(p) ? steps >= -0x8000 && steps <= 0x7fff : steps >= 0 && steps <= 0xffff;
+}
+
+/**
+ * Value to the word on the bus; negative values in two's complement.
+ * @throws RangeError where the word does not hold it: 6553.7 s must not become 0.1 s
+ */
+export function rawOf(p: Parameter, value: number): number {
+  if (!fitsWord(p, value)) throw new RangeError(`${p.number} cannot be ${value}: its word does not hold it.`);
+  return Math.round(value / p.scale) & 0xffff;
+}
 
 /** The word on the bus to a value; signed where the range goes below zero. */
 export function valueOf(p: Parameter, raw: number): number {
-  const signed = typeof p.min === 'number' && p.min < 0 && raw > 0x7fff ? raw - 0x10000 : raw;
+  const signed = isSigned(p) && raw > 0x7fff ? raw - 0x10000 : raw;
   return stepped(signed * p.scale, p);
 }
 

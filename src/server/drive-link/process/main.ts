@@ -1,16 +1,20 @@
 /** The link as a process: `main.ts <port>`, with DATABASE_URL; ends with its parent's pipe. */
 import { closeDb, db } from '../../database/connection';
-import { runsWith } from '../../parameter-sets/write-run';
+import { openRuns, runsWith } from '../../parameter-sets/write-run';
 import { listedDrives } from '../../administration/settings';
 import { locksIn } from './locks';
 import { linkServer } from './server';
 
 const port = Number(process.argv[2] ?? 0);
+const secret = process.env['GRIM_LINK_SECRET'] ?? '';
+if (secret === '') throw new Error('GRIM_LINK_SECRET is not set: start the app with ./grim start');
 const link = linkServer({
+  secret,
   listed: listedDrives,
   locks: locksIn(db().sequelize),
   patience: { timeout_ms: 800, retries: 2 },
   runs: runsWith,
+  openRuns,
 });
 link.server.once('error', (error) => {
   process.stdout.write(`taken ${error.message}\n`);

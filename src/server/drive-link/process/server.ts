@@ -4,16 +4,16 @@
  * POST /run {id, by, do}: a run of writes, whose journal is in the database, begins, goes on, waits, ends, is verified;
  * GET /watch?target=…&registers=1,2,3  → the words again and again, as server-sent events.
  */
+import { createHash, timingSafeEqual } from 'node:crypto';
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
 import * as z from 'zod';
 import { isOwnHost, HttpError } from '../../http/border';
 import type { DriveClient } from '../drive-client';
 import type { Runs } from '../../parameter-sets/write-run';
-import { allowed } from './allowed';
-import { openBus, type Bus, type Patience } from './bus';
-import { renew_ms, type Locks } from './locks';
+import { openBuses } from './buses';
+import type { Patience } from './bus';
+import type { Locks } from './locks';
 import { asTrouble, LinkTrouble } from './trouble';
-import type { Target } from '../../../api/target';
 import { runDeeds } from '../../../core/parameter-sets/write-run';
 
 const register = z.int().min(0).max(65_535);
@@ -28,9 +28,16 @@ const orders = {
     do: z.enum(runDeeds),
   }),
 };
-/** The server asks, nobody else: whatever a browser sends bears an origin, a rebound name another host. */
-function serverOnly({ headers }: IncomingMessage): void {
-  if (headers.origin !== undefined || headers['sec-fetch-site'] !== undefined || !isOwnHost(headers.host))
+const digest = (text: string): Buffer => createHash('sha256').update(text).digest();
+
+/**
+ * The server asks, nobody else: it knows the secret that was made at the start. Whatever a browser sends bears an origin, a
+ * rebound name another host.
+ */
+function serverOnly({ headers }: IncomingMessage, secret: string): void {
+  const knows = timingSafeEqual(digest(headers.authorization ?? ''), digest(`Bearer ${secret}`));
+  const browser = headers.origin !== undefined || headers['sec-fetch-site'] !== undefined;
+  if (!knows || browser || !isOwnHost(headers.host))
     throw new LinkTrouble('not-allowed', 'The link answers to the server of this machine only.');
 }
 
@@ -47,21 +54,29 @@ const watch_ms = 150;
 const most_bytes = 64_000;
 
 export interface LinkOptions {
+  /** What the server proves itself with. */
+  secret: string;
   /** Targets that an administrator listed; looked up with every request. */
   listed: () => Promise<readonly string[]>;
   locks: Locks;
   patience: Patience;
   /** Who runs the journals, given how a drive is reached; absent: nobody. */
   runs?: (talkWith: (target: string) => Promise<DriveClient>) => Runs;
+  /** Targets of runs that have not ended: nothing else is written there. */
+  openRuns?: () => Promise<readonly string[]>;
 }
 
 async function bodyOf(request: IncomingMessage): Promise<unknown> {
   let text = '';
   for await (const chunk of request) {
     text += String(chunk);
-    if (text.length > most_bytes) throw new LinkTrouble('exception', 'The request is too long.');
+    if (text.length > most_bytes) throw new HttpError(413, 'The request is too long.');
   }
-  return JSON.parse(text);
+  try {
+    return JSON.parse(text);
+  } catch {
+    throw new HttpError(400, 'Not JSON.');
+  }
 }
 
 /** How a refusal is answered. */
@@ -71,30 +86,19 @@ function answerTo(error: unknown): [status: number, said: { code: string; messag
   return [502, asTrouble(error, 'the drive')];
 }
 
-export function linkServer({ listed, locks, patience, runs: runsWith }: LinkOptions): {
+export function linkServer({ secret, listed, locks, patience, runs: runsWith, openRuns }: LinkOptions): {
   server: Server;
   close: () => Promise<void>;
 } {
-  const buses = new Map<string, Bus>();
-  const keyOf = ({ host, port }: Target): string => `${host}:${port}`;
+  const buses = openBuses({ listed, locks, patience });
+  const runs = runsWith?.(async (to) => ({ target: to, ...(await buses.of(to)) }));
 
-  async function busFor(text: string): Promise<Bus> {
-    const to = allowed(text, await listed());
-    if (!(await locks.take(keyOf(to))))
-      throw new LinkTrouble(
-        'taken',
-        `Another program of ours talks to ${text} just now. Two writers are never let at one drive.`,
-      );
-    const key = `${keyOf(to)}/${to.unit}`;
-    const known = buses.get(key) ?? openBus(to, patience);
-    buses.set(key, known);
-    return known;
+  /** @throws Refused while a run on this unit is open, under whatever name */
+  async function noRunAt(to: string): Promise<void> {
+    for (const open of (await openRuns?.()) ?? [])
+      if (await buses.areOne(open, to))
+        throw new HttpError(409, 'A set is being written to this drive: end that run first.');
   }
-  const renewal = setInterval(() => {
-    for (const key of buses.keys()) void locks.take(key.replace(/\/\d+$/, '')).catch(() => undefined);
-  }, renew_ms);
-
-  const runs = runsWith?.(async (to) => ({ target: to, ...(await busFor(to)) }));
 
   async function run({ id, by, do: what }: z.output<(typeof orders)['/run']>): Promise<void> {
     if (runs === undefined) throw new HttpError(409, 'This link writes no sets.');
@@ -108,29 +112,33 @@ export function linkServer({ listed, locks, patience, runs: runsWith }: LinkOpti
   async function obey(path: string, body: unknown): Promise<unknown> {
     if (path === '/identify') {
       const order = orders[path].parse(body);
-      return (await busFor(order.target)).identify();
+      return (await buses.of(order.target)).identify();
     }
     if (path === '/read') {
       const order = orders[path].parse(body);
-      return { words: await (await busFor(order.target)).read(order.registers) };
+      return { words: await (await buses.of(order.target)).read(order.registers) };
     }
     if (path === '/write') {
       const order = orders[path].parse(body);
-      return { word: await (await busFor(order.target)).write(order.register, order.word) };
+      await noRunAt(order.target);
+      return { word: await (await buses.of(order.target)).write(order.register, order.word) };
     }
     if (path === '/run') {
       await run(orders[path].parse(body));
       return {};
     }
-    throw new LinkTrouble('exception', 'There is no such order.');
+    throw new HttpError(404, 'There is no such order.');
   }
 
   async function watch(url: URL, response: ServerResponse): Promise<void> {
     const asked = watched.parse(Object.fromEntries(url.searchParams));
-    const bus = await busFor(asked.target);
+    const [bus, release] = [await buses.of(asked.target), await buses.hold(asked.target)];
     response.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-store' });
     const closed = new AbortController();
-    response.on('close', () => closed.abort());
+    response.on('close', () => {
+      closed.abort();
+      release();
+    });
     while (!closed.signal.aborted) {
       const started = performance.now();
       try {
@@ -147,9 +155,10 @@ export function linkServer({ listed, locks, patience, runs: runsWith }: LinkOpti
   }
 
   const server = createServer((request, response) => {
-    const url = new URL(request.url ?? '/', 'http://link');
     const act = async () => {
-      serverOnly(request);
+      serverOnly(request, secret);
+      const url = URL.parse(request.url ?? '/', 'http://link');
+      if (url === null) throw new HttpError(400, 'No address.');
       if (request.method === 'GET' && url.pathname === '/watch') return watch(url, response);
       const result = await obey(url.pathname, await bodyOf(request));
       response.writeHead(200, { 'content-type': 'application/json' }).end(JSON.stringify(result));
@@ -163,10 +172,8 @@ export function linkServer({ listed, locks, patience, runs: runsWith }: LinkOpti
   return {
     server,
     close: async () => {
-      clearInterval(renewal);
       server.closeAllConnections();
-      await Promise.all([...buses.values()].map((b) => b.close()));
-      await locks.release();
+      await buses.close();
       await new Promise((resolve) => server.close(resolve));
     },
   };

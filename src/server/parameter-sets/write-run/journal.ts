@@ -86,6 +86,12 @@ export async function noRunOn(target: string): Promise<void> {
   if (row !== null) throw new HttpError(409, busy);
 }
 
+/** Targets of all runs that have not ended. */
+export const openRuns = async (): Promise<string[]> =>
+  (await db().models.WriteRun.findAll({ where: { state: { [Op.in]: open } }, attributes: ['target'] })).map(
+    (row) => row.target,
+  );
+
 /** @throws Refused where there is no such run */
 export async function runById(id: string): Promise<JournalledRun> {
   const row = await db().models.WriteRun.findByPk(id);

@@ -7,6 +7,8 @@ export const quiet = {
   refused: [],
   sending: { state: 'ok', why: null, nextTry: null },
   clockOffset_ms: 0,
+  jobId: '0190a200-0000-7000-8000-0000000000ff',
+  catchUp: () => Promise.resolve(),
   repeat: () => undefined,
   discard: () => undefined,
 } as const satisfies Omit<JobStore, 'state' | 'record'>;

@@ -65,7 +65,7 @@ export function CommissioningWork({
   const [target, setTarget] = useState<string | null>(null);
   const [note, setNote] = useState<string | null>(null);
   const readOut = useReadOut(store, target, drive.typeId, setNote);
-  const { writing, trouble, write } = useWrite(store, target, drive.typeId, setNote);
+  const { writing, trouble, write } = useWrite(store, target, setNote);
   const wishes = useWishes(write);
   const rating = useMemo(() => ratingOf(drive, catalogue), [drive, catalogue]);
   const values = useMemo(() => seen?.values ?? {}, [seen]);

@@ -2,7 +2,7 @@
 import { act, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { defaultOf, type Live } from '@/core/equipment/drive-words';
-import type { Payload, Person } from '@/core/logbook';
+import type { Entry, Payload, Person } from '@/core/logbook';
 import { defaultStartUpChoices } from '@/core/equipment/application';
 import type { StageProps } from '../../job-store/stage-props';
 import {
@@ -13,6 +13,7 @@ import {
   openTab,
   pip,
   press,
+  serverThatWrites,
   show,
   tick,
   typeOf,
@@ -56,21 +57,24 @@ const sends = (live: Live) => act(() => Link.open?.onmessage?.({ data: JSON.stri
 
 const identity = { vendor: 'Whimbrel', product: 'W4', revision: '3.2' };
 let inDrive: Record<string, number> = {};
+let onServer: Entry[] = [];
 const server = () =>
-  answering(({ url, body }) => {
+  answering((asked) => {
+    const { url } = asked;
     if (url.endsWith('/api/v1/drives'))
       return { body: { found: [{ target: 't:1', identity, typeIds: ['whimbrel-w4'], trouble: null }] } };
     if (url.endsWith('/drives/read')) return { body: { identity, values: inDrive, live: {}, history: [] } };
     if (url.endsWith('/drives/write')) {
-      const { number, to } = body as { number: string; to: number };
+      const { number, to } = asked.body as { number: string; to: number };
       inDrive = { ...inDrive, [number]: to };
-      return { body: { found: to, kept: false, lockOpen: false } };
+      return serverThatWrites(control, onServer, () => ({ found: to, kept: false }))(asked);
     }
     return null;
   });
 
 beforeEach(() => {
   inDrive = factory;
+  onServer = [];
   Link.open = null;
   Object.assign(globalThis, { EventSource: Link });
 });
@@ -79,7 +83,7 @@ function faced(said = begun, person: Person = ines) {
   const log: RecordedEntry[] = [];
   const asked = server();
   show(
-    <WithStore said={said} log={log} person={person}>
+    <WithStore said={said} log={log} server={onServer} person={person}>
       {(store) => (
         <CommissioningWork
           {...({
@@ -331,6 +335,7 @@ describe('the run over the link', () => {
     await press('Power goes now');
     expect(log.at(-1)?.[0]).toBe('commission.power-off');
     inDrive = factory;
+    onServer = [];
     await press(/It was dark and is back/);
     expect(await screen.findByText(new RegExp(`${numberOf('ramp.up')} .* was 9 s, is 5 s`))).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'Keep what the link saw' })).toBeNull();

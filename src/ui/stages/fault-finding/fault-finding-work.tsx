@@ -137,7 +137,6 @@ export function FaultFindingWork({
             rating={rating}
             values={values}
             target={target}
-            typeId={typeId}
             link={chain.firstOpen}
             family={alarm?.family}
             open={openTrials(registers)}

@@ -93,7 +93,6 @@ export function Trials({
   rating,
   values,
   target,
-  typeId,
   link,
   family,
   open,
@@ -103,7 +102,6 @@ export function Trials({
   rating: Rating;
   values: Values;
   target: string | null;
-  typeId: string | null;
   link: ChainLinkId | null;
   family: AlarmFamily | undefined;
   open: readonly DriveWrite[];
@@ -112,7 +110,7 @@ export function Trials({
   const [any, setAny] = useState(false);
   const [refusals, setRefusals] = useState(0);
   const [note, setNote] = useState<string | null>(null);
-  const { writing, trouble, write } = useWrite(store, target, typeId, setNote);
+  const { writing, trouble, write } = useWrite(store, target, setNote);
   const ideas = trialsFor({ control, rating, values }, family === undefined ? { link } : { link, family });
   const ready = target !== null && Object.keys(values).length > 0;
   return (

@@ -1,15 +1,7 @@
-import { LinkRefused } from '@/server/drive-link/drives';
-import { writeEntry } from '@/server/drive-link/write-value';
-import { HttpError } from '@/server/http/border';
+import { writeAsked } from '@/server/drive-link/write-asked';
 import { jsonRoute } from '@/server/http/route';
 
-/** Writes one entry of one drive. The page has kept what it asks for before it asks. */
-export const POST = jsonRoute('POST /api/v1/drives/write', async ({ body: { confirmed: _, ...order } }) => {
-  try {
-    return await writeEntry(order);
-  } catch (error) {
-    if (!(error instanceof HttpError)) throw error;
-    const uncertain = error instanceof LinkRefused && error.code === 'uncertain';
-    throw new HttpError(uncertain ? 502 : error.status, error.message, [], !uncertain);
-  }
-});
+/** Writes one entry of the drive of a job: the log has it before it is sent, and what became of it. */
+export const POST = jsonRoute('POST /api/v1/drives/write', async ({ body, person }) =>
+  writeAsked(body, await person()),
+);
