@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test';
 import { v7 } from 'uuid';
 import { copyOf, entriesOf, savedEntry } from './copies';
 import { expect, test } from './test';
-import { allKept, choosePerson, entry, inesId, netDrum, pipId, visit, watchConsole, winch } from './demo';
+import { allKept, choosePerson, entry, inesId, netDrumSwap, pipId, visit, watchConsole, winch } from './demo';
 import { order, winchReady } from './rig';
 import { confirmWrite, winchContacts, jobWith, panel, readOut, says } from './trace';
 
@@ -134,7 +134,7 @@ test('what the server refuses to write, and that asking twice writes once', asyn
     502,
     expect.stringContaining('not on the list'),
   ]);
-  const knot = await copyOf(request, netDrum);
+  const knot = await copyOf(request, netDrumSwap);
   expect(await refusal({ jobId: knot, number: 'A-03', from: 20, to: 21 })).toEqual([
     409,
     expect.stringContaining('Another drive answers'),

@@ -119,7 +119,7 @@ const MB = 1024 * kB;
 export interface Route {
   /** Absent: the request has no body, or bytes of a file. */
   body?: z.ZodType;
-  /** Of the body, in characters. */
+  /** Of the body, bytes. */
   heaviest?: number;
   query?: z.ZodType;
   /** Who may ask; absent: everybody. A technician's right is the lead's too. */

@@ -9,7 +9,7 @@ import {
 } from '../../api/contract';
 import type { Person } from '../../core/logbook';
 import { currentPerson } from '../people/current-person';
-import { guardedRoute, HttpError, jsonAnswer, jsonBody } from './border';
+import { guardedRoute, HttpError, jsonAnswer, jsonBody, readBy } from './border';
 
 /** What a handler gets: everything parsed by the route's schemas. */
 export interface Asked<K extends RouteKey> {
@@ -38,7 +38,7 @@ export const jsonRoute = <K extends RouteKey>(
     const { body: bodySchema, heaviest = 0, query: querySchema, may, status = 200 } = route;
     if (may !== undefined && !mayAsk(await currentPerson(), may.role)) throw new HttpError(403, may.refusal);
     const search = Object.fromEntries(new URL(request.url).searchParams);
-    const query: unknown = querySchema?.parse(search);
+    const query: unknown = querySchema === undefined ? undefined : readBy(querySchema, search);
     const body: unknown =
       bodySchema === undefined ? undefined : await jsonBody(request, bodySchema, heaviest);
     // The schemas are those of this key: what they made has its types.

@@ -1,24 +1,12 @@
-import sharp from 'sharp';
 import { db } from '../database/connection';
+import { rewritten } from '../pictures';
 import { sha256 as digest } from './digest';
-
-/** A photograph may weigh this much before it is scaled, bytes. */
-export const heaviestPhoto = 25 * 1024 * 1024;
-const longestEdge = 2000;
-
-/** A picture written anew: upright, scaled, without metadata. @throws when it is no picture that can be read */
-export const rewritten = (bytes: Buffer): Promise<Buffer> =>
-  sharp(bytes, { limitInputPixels: 100_000_000 })
-    .rotate()
-    .resize({ width: longestEdge, height: longestEdge, fit: 'inside', withoutEnlargement: true })
-    .jpeg({ quality: 82 })
-    .toBuffer();
 
 /**
  * Keeps a photograph: turned upright, scaled, and written anew without any metadata, so that no
  * place or device goes along.
  * @returns its address, the SHA-256 of what is stored
- * @throws when it is no picture that can be read
+ * @throws HttpError where it is no picture that can be read
  */
 export async function keepPhoto(bytes: Buffer): Promise<string> {
   const jpeg = await rewritten(bytes);

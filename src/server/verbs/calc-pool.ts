@@ -4,6 +4,8 @@ import type { VerbAnswer } from '../../core/verbs';
 // One computation at a time, off the server's main thread, in the same bundle as `./grim calc`.
 const longestQueue = 32;
 const timeOut_ms = 30_000;
+/** What one computation may hold: a worker that wants more ends, and nothing else. */
+const heap_MB = 1024;
 
 interface Waiting {
   job: number;
@@ -40,7 +42,9 @@ function settle(p: Pool, answer: VerbAnswer): void {
 function start(p: Pool): Worker {
   const bundle = process.env['GRIM_CALC_BUNDLE'];
   if (!bundle) throw new Error('GRIM_CALC_BUNDLE is not set: start the app with ./grim start');
-  const worker = new Worker(/* turbopackIgnore: true */ bundle);
+  const worker = new Worker(/* turbopackIgnore: true */ bundle, {
+    resourceLimits: { maxOldGenerationSizeMb: heap_MB },
+  });
   worker.on('message', (m: { job: number; answer: VerbAnswer }) => {
     if (p.running?.job === m.job) settle(p, m.answer);
   });
@@ -60,7 +64,14 @@ function advance(p: Pool): void {
   const next = p.queue.shift();
   if (next === undefined) return;
   p.running = next;
-  p.worker ??= start(p);
+  try {
+    p.worker ??= start(p);
+  } catch (error) {
+    // Who comes next must not wait for what never began.
+    p.running = null;
+    next.answer(fault(500, 'our-fault', error instanceof Error ? error.message : String(error)));
+    return advance(p);
+  }
   p.timer = setTimeout(() => {
     const stuck = p.worker;
     p.worker = null;

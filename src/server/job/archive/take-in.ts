@@ -7,7 +7,7 @@ import { siteLimits } from '../../administration/settings';
 import { databaseNow } from '../../clock';
 import { HttpError } from '../../http/border';
 import { db } from '../../database/connection';
-import { rewritten } from '../../logbook/blobs';
+import { rewritten } from '../../pictures';
 import { sha256 as digest } from '../../logbook/digest';
 import { toEntry, toRow, type StoredEntry } from '../../logbook/entries';
 import { boardRow, rememberSources } from '../../logbook/summaries';
@@ -93,7 +93,9 @@ export async function takeIn(bytes: Uint8Array): Promise<TakenIn> {
   if (opening?.kind !== 'job.opened' || headSeq === undefined || headHash === undefined)
     throw new Error('an archive begins with its opening, and its entries are chained');
   const { id: jobId } = archive.job;
-  const blobs = await Promise.all(archive.files.map((file) => proven(file, files)));
+  // One after the other: a thousand pictures of an archive must not stand in the way of one that a person takes.
+  const blobs: ProvenFile[] = [];
+  for (const file of archive.files) blobs.push(await proven(file, files));
   const { sequelize, models } = db();
   const { machine, site } = opening.payload;
   const assetId = v5(opening.payload.assetId, archive.installation ?? jobId);

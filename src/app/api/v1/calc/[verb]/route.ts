@@ -1,12 +1,11 @@
-import { guardedRoute, HttpError, jsonAnswer } from '@/server/http/border';
+import { bodyText, guardedRoute, jsonAnswer } from '@/server/http/border';
 import { calc } from '@/server/verbs/calc-pool';
 
 const heaviest = 8 * 1024 * 1024;
 
 /** One headless computation: the same schemas and answers as `./grim calc`. */
 export const POST = guardedRoute(async (request, { params }: { params: Promise<{ verb: string }> }) => {
-  const text = await request.text();
-  if (text.length > heaviest) throw new HttpError(413, 'At most 8 MB.');
+  const text = await bodyText(request, heaviest);
   const { status, body } = await calc((await params).verb, text);
   return jsonAnswer(body, { status });
 });
