@@ -3,7 +3,9 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { own } from './here';
 
-const port = own.sparePort;
+/** Where it listens. */
+export const sparePort = own.sparePort;
+const port = sparePort;
 /** Where it answers. */
 export const spare = `http://127.0.0.1:${port}`;
 
@@ -12,12 +14,15 @@ export const kill = (server: ChildProcess): void => {
   if (server.pid !== undefined) process.kill(-server.pid, 'SIGKILL');
 };
 
-/** Starts it, and waits until it answers. @param databaseUrl of this worker's, or of a database of the test's own */
-export async function startServer(databaseUrl = own.databaseUrl): Promise<ChildProcess> {
+/** Starts it, and waits until it answers. @param databaseUrl of this worker's, or of a database of the test's own; `more` of what it must know */
+export async function startServer(
+  databaseUrl = own.databaseUrl,
+  more: Record<string, string> = {},
+): Promise<ChildProcess> {
   const child = spawn(
     process.execPath,
     ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
-    { stdio: 'ignore', detached: true, env: { ...process.env, DATABASE_URL: databaseUrl } },
+    { stdio: 'ignore', detached: true, env: { ...process.env, DATABASE_URL: databaseUrl, ...more } },
   );
   for (let i = 0; i < 400; i += 1) {
     const up = await fetch(`${spare}/api/v1/health`).then(

@@ -21,7 +21,6 @@ const formats: Readonly<Record<string, string>> = {
 };
 const branches = (schema: Json): Json[] => (schema.anyOf ?? schema.oneOf ?? []) as Json[];
 
-/** Something that the schema takes, with the word in every free text and as the key of every record. */
 function sample(schema: Json, word: string, pick: number): unknown {
   if (schema.const !== undefined) return schema.const;
   if (schema.enum !== undefined) return schema.enum[pick % schema.enum.length];
@@ -53,11 +52,19 @@ function sample(schema: Json, word: string, pick: number): unknown {
   }
 }
 
+/**
+ * Something that a schema takes, with the word in every free text and as the key of every record; undefined where none is found.
+ * @param pick which branches of it are taken
+ */
+export function sampleOf(schema: z.ZodType, word: string, pick: number): unknown {
+  const made = sample(z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' }), word, pick);
+  return schema.safeParse(made).success ? made : undefined;
+}
+
 /** Up to three payloads of a kind, each taking other branches of its schema. */
 export function samplesOf(kind: EntryKind, word: string): unknown[] {
-  const schema = z.toJSONSchema(payloads[kind], { io: 'input', unrepresentable: 'any' });
   return [0, 1, 2].flatMap((pick) => {
-    const parsed = payloads[kind].safeParse(sample(schema, word, pick));
-    return parsed.success ? [parsed.data] : [];
+    const made = sampleOf(payloads[kind], word, pick);
+    return made === undefined ? [] : [payloads[kind].parse(made)];
   });
 }
