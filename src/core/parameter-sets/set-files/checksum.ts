@@ -1,4 +1,4 @@
-import { str } from 'crc-32';
+import crc32 from 'crc-32';
 import type { Values } from '../../equipment/drive-words';
 
 /**
@@ -9,5 +9,5 @@ export function checksumOf(typeId: string, values: Values): string {
   const lines = Object.entries(values)
     .sort(([a], [b]) => (a < b ? -1 : 1))
     .map(([number, value]) => `${number}=${value}`);
-  return (str([typeId, ...lines].join('\n')) >>> 0).toString(16).toUpperCase().padStart(8, '0');
+  return (crc32.str([typeId, ...lines].join('\n')) >>> 0).toString(16).toUpperCase().padStart(8, '0');
 }
