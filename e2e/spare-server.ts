@@ -1,6 +1,7 @@
 /** A server of a test's own, to be killed. */
 import { spawn, type ChildProcess } from 'node:child_process';
 import { setTimeout as sleep } from 'node:timers/promises';
+import { frontBundle } from '../launcher/serve';
 import { own } from './here';
 
 /** Where it listens. */
@@ -19,11 +20,11 @@ export async function startServer(
   databaseUrl = own.databaseUrl,
   more: Record<string, string> = {},
 ): Promise<ChildProcess> {
-  const child = spawn(
-    process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
-    { stdio: 'ignore', detached: true, env: { ...process.env, DATABASE_URL: databaseUrl, ...more } },
-  );
+  const child = spawn(process.execPath, [frontBundle(), String(port)], {
+    stdio: 'ignore',
+    detached: true,
+    env: { ...process.env, NODE_ENV: 'production', DATABASE_URL: databaseUrl, ...more },
+  });
   for (let i = 0; i < 400; i += 1) {
     const up = await fetch(`${spare}/api/v1/health`).then(
       (r) => r.ok,

@@ -2,7 +2,8 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { setTimeout as sleep } from 'node:timers/promises';
-import { inRoot, nextCli, root } from './paths';
+import { inRoot, root } from './paths';
+import { bundled } from './run-bundle';
 import { LauncherError } from './terminal';
 import * as z from 'zod';
 
@@ -12,6 +13,9 @@ export interface Served {
   ended: Promise<void>;
   stop: () => Promise<void>;
 }
+
+/** Our server, ready to be run with a port. */
+export const frontBundle = (): string => bundled('src/server/front/main.ts', { packagesOutside: true });
 
 /** Who serves on a port: process ids. */
 const runFileSchema = z.object({ launcher: z.number(), server: z.number() });
@@ -57,7 +61,7 @@ async function clearOrphan(port: number): Promise<void> {
   if (!existsSync(file)) return;
   const { launcher, server } = runFileSchema.parse(JSON.parse(readFileSync(file, 'utf8')));
   const launcherLives = commandOf(launcher).includes('launcher/main.ts');
-  if (!launcherLives && /next/.test(commandOf(server))) {
+  if (!launcherLives && /next|main-[0-9a-f]+\.mjs/.test(commandOf(server))) {
     endGroup(server, 'SIGTERM');
     for (let i = 0; i < 40 && commandOf(server) !== ''; i += 1) await sleep(100);
   }
@@ -84,31 +88,18 @@ export async function serve(
   { dev = false, quiet = false } = {},
 ): Promise<Served> {
   await claimPort(port);
-  const child = spawn(
-    process.execPath,
-    [
-      nextCli,
-      dev ? 'dev' : 'start',
-      '-H',
-      '127.0.0.1',
-      '-p',
-      String(port),
-      // A client that comes back after some quiet seconds must not meet a connection that is just closing.
-      ...(dev ? [] : ['--keepAliveTimeout', '65000']),
-    ],
-    {
-      cwd: root,
-      // A group of its own: Ctrl-C reaches the launcher alone, which then ends things in order.
-      detached: true,
-      stdio: ['ignore', dev && !quiet ? 'inherit' : 'ignore', 'inherit'],
-      env: {
-        ...process.env,
-        ...env,
-        NEXT_TELEMETRY_DISABLED: '1',
-        NODE_ENV: dev ? 'development' : 'production',
-      },
+  const child = spawn(process.execPath, [frontBundle(), String(port), ...(dev ? ['dev'] : [])], {
+    cwd: root,
+    // A group of its own: Ctrl-C reaches the launcher alone, which then ends things in order.
+    detached: true,
+    stdio: ['ignore', dev && !quiet ? 'inherit' : 'ignore', 'inherit'],
+    env: {
+      ...process.env,
+      ...env,
+      NEXT_TELEMETRY_DISABLED: '1',
+      NODE_ENV: dev ? 'development' : 'production',
     },
-  );
+  });
   const ended = new Promise<void>((resolve) => child.once('exit', () => resolve()));
   let gone = false;
   const isGone = () => gone;

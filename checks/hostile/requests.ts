@@ -170,7 +170,7 @@ function addressRequests(all: readonly FoundRoute[]): HostileRequest[] {
         : [
             {
               ...{ what: 'a cookie of nobody', method, path: withIds(path, knownJob), ...body },
-              headers: { ...json, cookie: 'grim_person=../../x; grim_person=\u0001' },
+              headers: { ...json, cookie: 'grim_person=../../x; grim_person=%00; =;;' },
               mustRefuse: true,
             },
           ]),

@@ -1,13 +1,11 @@
 import * as z from 'zod';
 import { bodyText, readJson } from './body';
+import { isOwnHost } from './own-host';
 import { answerTo, HttpError, readBy } from './refusal';
 
+export { isOwnHost } from './own-host';
 export { HttpError, readBy } from './refusal';
 export { bodyBytes, bodyText, readJson } from './body';
-
-/** Does a Host header name this machine? */
-export const isOwnHost = (host: string | null | undefined): boolean =>
-  /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/.test(host ?? '');
 
 /**
  * Until sign-in comes the server answers to its own machine only: a foreign Host (DNS rebinding) or
@@ -50,7 +48,10 @@ export const guardedRoute =
       const { status, body } = answerTo(error);
       if (!(error instanceof HttpError)) {
         const reason = error instanceof Error ? error.message : String(error);
-        process.stderr.write(`grim: ${request.method} ${new URL(request.url).pathname}: ${reason}\n`);
+        const id = request.headers.get('x-request-id') ?? '-';
+        process.stderr.write(
+          `grim: ${request.method} ${new URL(request.url).pathname}: ${reason} (request ${id})\n`,
+        );
       }
       return jsonAnswer(body, { status });
     }

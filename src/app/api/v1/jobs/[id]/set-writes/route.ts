@@ -1,11 +1,13 @@
 import { idOf } from '@/server/http/border';
+import { jobOrRefusal } from '@/server/logbook/folded';
 import { jsonRoute } from '@/server/http/route';
 import { makeRun, orderRun, runsOfJob } from '@/server/parameter-sets/write-run';
 
 /** The newest runs of a job with their lines. */
-export const GET = jsonRoute('GET /api/v1/jobs/:id/set-writes', async ({ params }) => ({
-  runs: await runsOfJob(idOf(params.id, 'job')),
-}));
+export const GET = jsonRoute('GET /api/v1/jobs/:id/set-writes', async ({ params }) => {
+  const { jobId } = await jobOrRefusal(idOf(params.id, 'job'));
+  return { runs: await runsOfJob(jobId) };
+});
 
 /** Begins a run; the same id again is harmless. */
 export const POST = jsonRoute('POST /api/v1/jobs/:id/set-writes', async ({ params, body, person }) => {

@@ -1,0 +1,27 @@
+/** What a page may load and do: all of it from here, scripts only with the word of this answer. */
+export const contentPolicy = (nonce: string): string =>
+  [
+    "default-src 'self'",
+    `script-src 'self' 'nonce-${nonce}'`,
+    // The theme writes its rules into the page as it goes.
+    "style-src 'self' 'unsafe-inline'",
+    "img-src 'self' data: blob:",
+    "worker-src 'self' blob:",
+    "connect-src 'self'",
+    "font-src 'self' data:",
+    "object-src 'none'",
+    "base-uri 'none'",
+    "form-action 'self'",
+    "frame-ancestors 'none'",
+  ].join('; ');
+
+/** On every answer. The camera is for labels and photographs; Web Serial may come for meters. */
+export const standingHeaders: Readonly<Record<string, string>> = {
+  'x-content-type-options': 'nosniff',
+  'x-frame-options': 'DENY',
+  'referrer-policy': 'no-referrer',
+  'cross-origin-opener-policy': 'same-origin',
+  'cross-origin-resource-policy': 'same-origin',
+  'permissions-policy':
+    'camera=(self), screen-wake-lock=(self), geolocation=(), microphone=(), payment=(), usb=(), bluetooth=(), display-capture=()',
+};
