@@ -1,50 +1,68 @@
-import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { resolve } from 'node:path';
+import { createInterface } from 'node:readline/promises';
+import { backupTo, drill, finishSwap, putAside, restoreFrom } from './backup';
 import { ensureDatabase, startCluster, type Cluster } from './cluster';
 import { prepareDatabase } from './database';
-import { LauncherError, say } from './terminal';
+import { say } from './terminal';
 
-const usage = 'usage: ./grim db reset | backup FILE | restore FILE | rebuild | check';
+const usage =
+  'usage: ./grim db reset [--yes] | backup FILE | restore FILE [--as-it-is] | drill FILE | rebuild | check';
 
 async function withCluster<T>(work: (cluster: Cluster) => Promise<T>): Promise<T> {
   const cluster = await startCluster('main');
   try {
+    finishSwap(cluster);
     return await work(cluster);
   } finally {
     if (cluster.startedHere) cluster.stop();
   }
 }
 
-/** Drops the database although the app may hold connections to it; the app reconnects. */
-function recreate(cluster: Cluster): void {
-  cluster.run('dropdb', ['--if-exists', '--force', 'grim']);
-  ensureDatabase(cluster, 'grim');
+/** Whoever asks for a new database at a terminal is asked whether the old one may go out of use. */
+async function isMeant(options: readonly string[]): Promise<boolean> {
+  if (options.includes('--yes')) return true;
+  if (!process.stdin.isTTY) {
+    say('this puts the database out of use: say --yes');
+    return false;
+  }
+  const asked = createInterface({ input: process.stdin, output: process.stderr });
+  const said = await asked.question(
+    'All jobs go out of use, and the demo comes in their place. Go on? [yes/no] ',
+  );
+  asked.close();
+  return said.trim().toLowerCase() === 'yes';
 }
 
-const commands: Record<string, (cluster: Cluster, file: string) => Promise<number | void>> = {
-  reset: async (cluster) => {
-    recreate(cluster);
-    await prepareDatabase(cluster.url('grim'), { demo: true });
-    say('the database is new, with the demo data');
-  },
-  backup: async (cluster, file) => {
+type Command = (
+  cluster: Cluster,
+  file: string,
+  options: readonly string[],
+) => Promise<number | void> | number | void;
+
+const commands: Record<string, Command> = {
+  reset: async (cluster, _, options) => {
+    if (!(await isMeant(options))) return 2;
+    putAside(cluster);
     ensureDatabase(cluster, 'grim');
-    writeFileSync(file, cluster.run('pg_dump', ['--no-owner', 'grim']));
+    await prepareDatabase(cluster.url('grim'), { demo: true });
+    say('the database is new, with the demo data; the one before is kept beside it');
+    return 0;
+  },
+  backup: (cluster, file) => {
+    backupTo(cluster, file);
     say(`kept in ${file}`);
   },
-  restore: async (cluster, file) => {
-    if (!existsSync(file)) throw new LauncherError(`there is no file ${file}`);
-    const dump = readFileSync(file, 'utf8');
-    if (!dump.includes('PostgreSQL database dump'))
-      throw new LauncherError(`${file} is no backup of ./grim db backup`);
-    // Into a database beside the live one first: a broken file must not cost what is there.
-    cluster.run('dropdb', ['--if-exists', '--force', 'grim_restored']);
-    cluster.run('createdb', ['grim_restored']);
-    cluster.run('psql', ['-q', '-v', 'ON_ERROR_STOP=1', '--single-transaction', '-d', 'grim_restored'], dump);
-    cluster.run('dropdb', ['--if-exists', '--force', 'grim']);
-    cluster.run('psql', ['-qc', 'alter database grim_restored rename to grim', 'postgres']);
-    await prepareDatabase(cluster.url('grim'), { demo: false });
-    say(`restored from ${file}`);
+  restore: async (cluster, file, options) => {
+    await restoreFrom(cluster, file, options.includes('--as-it-is'));
+    say(`restored from ${file}; what was there before is kept in the database beside it`);
+  },
+  drill: async (cluster, file) => {
+    const faults = await drill(cluster, file);
+    faults.forEach((fault) => say(fault));
+    say(
+      faults.length === 0 ? `${file} can be restored: all of it is there` : `${file} is not as it was kept`,
+    );
+    return faults.length === 0 ? 0 : 1;
   },
   rebuild: async (cluster) => {
     ensureDatabase(cluster, 'grim');
@@ -74,12 +92,14 @@ const commands: Record<string, (cluster: Cluster, file: string) => Promise<numbe
 
 /** `./grim db …` */
 export async function dbCommand(args: string[]): Promise<number> {
-  const [command = '', path] = args;
+  const [command = '', ...rest] = args;
+  const [path] = rest.filter((word) => !word.startsWith('--'));
+  const options = rest.filter((word) => word.startsWith('--'));
   const run = commands[command];
-  const needsFile = command === 'backup' || command === 'restore';
+  const needsFile = ['backup', 'restore', 'drill'].includes(command);
   if (run === undefined || (needsFile && path === undefined)) {
     say(usage);
     return 2;
   }
-  return (await withCluster((cluster) => run(cluster, resolve(path ?? '')))) ?? 0;
+  return (await withCluster(async (cluster) => run(cluster, resolve(path ?? ''), options))) ?? 0;
 }

@@ -1,4 +1,6 @@
 import { ensureBuilt } from './build';
+import { finishSwap } from './backup';
+import { backUpHourly } from './backup-schedule';
 import { ensureDatabase, startCluster } from './cluster';
 import { prepareDatabase } from './database';
 import { portsAlongside, runAlongside } from './alongside';
@@ -21,6 +23,7 @@ export async function startCommand(args: string[]): Promise<number> {
       });
   });
   try {
+    finishSwap(cluster);
     ensureDatabase(cluster, 'grim');
     const url = cluster.url('grim');
     await prepareDatabase(url, { demo: true });
@@ -29,8 +32,10 @@ export async function startCommand(args: string[]): Promise<number> {
     for (const name of alongside.missing) say(`the ${name} does not run: another program has its port.`);
     try {
       const served = await serve(port, { DATABASE_URL: url, ...alongside.env }, { dev });
+      const endBackups = backUpHourly(cluster);
       say(`serving on http://127.0.0.1:${port} (Ctrl-C stops everything)`);
       await Promise.race([interruption, served.ended]);
+      endBackups();
       await served.stop();
     } finally {
       await alongside.stop();

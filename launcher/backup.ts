@@ -1,0 +1,147 @@
+import { closeSync, existsSync, fsyncSync, openSync, readSync, renameSync, rmSync } from 'node:fs';
+import { dirname } from 'node:path';
+import type { Cluster } from './cluster';
+import { prepareDatabase } from './database';
+import { LauncherError, say } from './terminal';
+
+const live = 'grim';
+/** Where a backup is read into. What is in it is of nobody's use before it was checked. */
+const beside = 'grim_beside';
+/** A checked one that waits to become the live one. */
+const proven = 'grim_proven';
+
+const sql = (cluster: Cluster, text: string, database = 'postgres'): string =>
+  cluster.run('psql', ['-XAtqc', text, database]).trim();
+const isThere = (cluster: Cluster, database: string): boolean =>
+  sql(cluster, `select count(*) from pg_database where datname = '${database}'`) === '1';
+const drop = (cluster: Cluster, database: string): void => {
+  cluster.run('dropdb', ['--if-exists', '--force', database]);
+};
+
+/** Nothing holds on to it while its name changes; who was connected comes back by itself. */
+function rename(cluster: Cluster, from: string, to: string): void {
+  sql(cluster, `select pg_terminate_backend(pid) from pg_stat_activity where datname = '${from}'`);
+  sql(cluster, `alter database ${from} rename to ${to}`);
+}
+
+function syncFolder(path: string): void {
+  const folder = openSync(path, 'r');
+  fsyncSync(folder);
+  closeSync(folder);
+}
+
+/** Writes a backup: it is there whole under its name, for its owner alone, or not at all. */
+export function backupTo(cluster: Cluster, file: string): void {
+  const part = `${file}.part`;
+  const to = openSync(part, 'w', 0o600);
+  try {
+    cluster.stream('pg_dump', ['-Fc', '--no-owner', '--no-privileges', live], { to });
+    fsyncSync(to);
+  } catch (error) {
+    rmSync(part, { force: true });
+    throw error;
+  } finally {
+    closeSync(to);
+  }
+  renameSync(part, file);
+  syncFolder(dirname(file));
+}
+
+function isOurs(file: string): boolean {
+  const bytes = Buffer.alloc(5);
+  const from = openSync(file, 'r');
+  readSync(from, bytes, 0, 5, 0);
+  closeSync(from);
+  return bytes.toString('latin1') === 'PGDMP';
+}
+
+/** What is wrong with a database that a backup was read into; none: it may become the live one. */
+async function faultsOf(cluster: Cluster, database: string): Promise<string[]> {
+  const trigger = sql(
+    cluster,
+    `select count(*) from pg_trigger where tgname = 'entries_append_only'`,
+    database,
+  );
+  const torn = sql(
+    cluster,
+    `select count(*) from blobs where encode(sha256(bytes), 'hex') <> sha256`,
+    database,
+  );
+  process.env['DATABASE_URL'] = cluster.url(database);
+  const { checkChains, close } = await import('../src/server/database/maintenance');
+  const { broken } = await checkChains();
+  await close();
+  return [
+    ...(trigger === '1' ? [] : ['entries could be changed in it']),
+    ...(torn === '0' ? [] : [`${torn} pictures or captures are not what was kept`]),
+    ...broken.map(({ jobId, seq, why }) => `job ${jobId}, entry ${seq}: ${why}`),
+  ];
+}
+
+/**
+ * Reads a backup into a database beside the live one and looks whether all of it is there.
+ * @returns what is wrong with what was read; none: it is as it was backed up
+ * @throws LauncherError where it is no backup, or one that was cut off
+ */
+async function readBeside(cluster: Cluster, file: string): Promise<string[]> {
+  if (!existsSync(file)) throw new LauncherError(`there is no file ${file}`);
+  if (!isOurs(file)) throw new LauncherError(`${file} is no backup of ./grim db backup`);
+  drop(cluster, beside);
+  cluster.run('createdb', [beside]);
+  const from = openSync(file, 'r');
+  try {
+    cluster.stream('pg_restore', ['--no-owner', '--single-transaction', '--exit-on-error', '-d', beside], {
+      from,
+    });
+  } catch (error) {
+    drop(cluster, beside);
+    const why = error instanceof Error ? error.message : String(error);
+    throw new LauncherError(`${file} cannot be read whole: ${why}. The database is as it was.`);
+  } finally {
+    closeSync(from);
+  }
+  await prepareDatabase(cluster.url(beside), { demo: false });
+  return faultsOf(cluster, beside);
+}
+
+const stamp = (): string => new Date().toISOString().replaceAll(/[-:.]/g, '').toLowerCase();
+
+/** Takes the live database out of use; it is kept under another name. */
+export function putAside(cluster: Cluster): void {
+  if (isThere(cluster, live)) rename(cluster, live, `grim_before_${stamp()}`);
+}
+
+/** The checked one becomes the live one; what was live is kept under another name. A kill between any two steps is gone on with. */
+export function finishSwap(cluster: Cluster): void {
+  if (!isThere(cluster, proven)) return;
+  putAside(cluster);
+  rename(cluster, proven, live);
+}
+
+/**
+ * Puts a backup in the place of the live database, which is kept.
+ * @param asItIs also where some of it is not as it was kept
+ * @throws LauncherError with what is wrong; the live database is as it was
+ */
+export async function restoreFrom(cluster: Cluster, file: string, asItIs = false): Promise<void> {
+  const faults = await readBeside(cluster, file);
+  faults.forEach((fault) => say(fault));
+  if (faults.length > 0 && !asItIs) {
+    drop(cluster, beside);
+    throw new LauncherError(
+      `${file} is not as it was kept. The database is as it was. To take it all the same: ./grim db restore ${file} --as-it-is`,
+    );
+  }
+  drop(cluster, proven);
+  rename(cluster, beside, proven);
+  finishSwap(cluster);
+}
+
+/** Reads a backup beside the live database, checks it and throws it away. @returns what is wrong with it */
+export async function drill(cluster: Cluster, file: string): Promise<string[]> {
+  try {
+    return await readBeside(cluster, file);
+  } finally {
+    drop(cluster, beside);
+  }
+}
