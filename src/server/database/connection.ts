@@ -17,6 +17,12 @@ const pool = (): Sequelize => {
     dialect: 'postgres',
     logging: false,
     pool: { max: 10, min: 0, idle: 10_000, acquire: 10_000 },
+    // Whoever holds a job's row and does not come back must not stop everybody.
+    dialectOptions: {
+      statement_timeout: 30_000,
+      lock_timeout: 10_000,
+      idle_in_transaction_session_timeout: 120_000,
+    },
   }));
 };
 

@@ -96,6 +96,7 @@ describe('keeping entries', () => {
       /append-only/,
     );
     await expect(sql(`delete from entries where job_id = '${jobId}'`)).rejects.toThrow(/append-only/);
+    await expect(sql('truncate entries cascade')).rejects.toThrow(/append-only/);
   });
 
   it('keeps a summary that can be written anew from the entries', async () => {

@@ -1,10 +1,11 @@
-import type { QueryInterface, Sequelize } from 'sequelize';
+import type { QueryInterface, Sequelize, Transaction } from 'sequelize';
 import { SequelizeStorage, Umzug, type RunnableMigration } from 'umzug';
 import * as m0001 from './0001-ground';
 import * as m0002 from './0002-link-locks';
 import * as m0003 from './0003-drive-types';
 import * as m0004 from './0004-write-runs';
 import * as m0005 from './0005-log-integrity';
+import * as m0006 from './0006-guards';
 import type { Migration } from './migration';
 
 // A static list, no glob: it survives bundling, Jest and tsx alike.
@@ -14,14 +15,22 @@ const list: [string, { up: Migration; down: Migration }][] = [
   ['0003-drive-types', m0003],
   ['0004-write-runs', m0004],
   ['0005-log-integrity', m0005],
+  ['0006-guards', m0006],
 ];
+
+/** A step may rewrite a table of years: its statements take as long as they take. */
+const patiently = (sequelize: Sequelize, step: (transaction: Transaction) => Promise<void>): Promise<void> =>
+  sequelize.transaction(async (transaction) => {
+    await sequelize.query('set local statement_timeout = 0; set local lock_timeout = 0', { transaction });
+    await step(transaction);
+  });
 
 export const migrator = (sequelize: Sequelize): Umzug<QueryInterface> =>
   new Umzug<QueryInterface>({
     migrations: list.map(([name, step]): RunnableMigration<QueryInterface> => ({
       name,
-      up: ({ context }) => sequelize.transaction((transaction) => step.up(context, transaction)),
-      down: ({ context }) => sequelize.transaction((transaction) => step.down(context, transaction)),
+      up: ({ context }) => patiently(sequelize, (transaction) => step.up(context, transaction)),
+      down: ({ context }) => patiently(sequelize, (transaction) => step.down(context, transaction)),
     })),
     context: sequelize.getQueryInterface(),
     storage: new SequelizeStorage({ sequelize, modelName: 'schema_migrations' }),
