@@ -56,8 +56,8 @@ export async function allKept(page: Page): Promise<void> {
   await expect(page.getByText('(not kept yet, sending)')).toHaveCount(0);
 }
 
-/** Opens a job of its own through the API, so that tests do not meet in one logbook. */
-export async function newJob(request: APIRequestContext, machine: string): Promise<string> {
+/** Opens a job of its own through the API, so that tests do not meet in one logbook. @param at another server than this worker's */
+export async function newJob(request: APIRequestContext, machine: string, at = ''): Promise<string> {
   const jobId = v7();
   const opened = entry(jobId, 'job.opened', {
     assetId: v7(),
@@ -70,7 +70,7 @@ export async function newJob(request: APIRequestContext, machine: string): Promi
     loadSuspended: 'no',
     bypass: 'no',
   });
-  const answer = await request.post('/api/v1/jobs', { data: { entry: opened } });
+  const answer = await request.post(`${at}/api/v1/jobs`, { data: { entry: opened } });
   expect(answer.status()).toBe(201);
   return jobId;
 }

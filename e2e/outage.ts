@@ -35,14 +35,14 @@ export function ownCluster(kind: string, port: number, { walSegment_MB = 16 } = 
   };
 }
 
-/** Somebody who asks questions on the spare server's page of the winch, and what the server has of them. */
-export async function typist(page: Page) {
+/** Somebody who asks questions on the spare server's page of a job, and what the server has of them. */
+export async function typist(page: Page, jobId = winch) {
   const field = page.getByLabel('Ask something for later');
   const asked: string[] = [];
   const recorded = async (): Promise<string[]> => {
     const texts: string[] = [];
     for (let after = 0; ;) {
-      const answer = await fetch(`${spare}/api/v1/jobs/${winch}/entries?after=${after}`);
+      const answer = await fetch(`${spare}/api/v1/jobs/${jobId}/entries?after=${after}`);
       const { entries, more } = (await answer.json()) as {
         entries: { seq: number; kind: string; payload: { text?: string } }[];
         more: boolean;
@@ -52,7 +52,7 @@ export async function typist(page: Page) {
       if (!more) return texts;
     }
   };
-  await visit(page, `${spare}/jobs/${winch}/decide`);
+  await visit(page, `${spare}/jobs/${jobId}/decide`);
   const before = (await recorded()).length;
   return {
     ask: async (text: string): Promise<void> => {
