@@ -40,7 +40,7 @@ test('the slipway winch, from the board to a signed sheet', async ({ page }) => 
   await page.reload();
   await alive(page);
   await picture(page, 'board');
-  await page.getByRole('link', { name: /Slipway winch/ }).click();
+  await page.locator(`a[href="/jobs/${winch}"]`).click();
   await expect(page.getByRole('heading', { name: 'Make safe', level: 1 })).toBeVisible();
   await expect(page.getByText('Do not restore mains to read it.').first()).toBeVisible();
 
