@@ -19,7 +19,8 @@ it('keeps a day of hours, a month of days and a year of months', () => {
   expect(backupsToKeep(left)).toEqual(left);
 });
 
-it('leaves alone what it did not make, and keeps what little there is', () => {
-  const few = ['grim-2026-01-01T03.dump', 'notes.txt', 'grim-2026-01-01T03.dump.part'];
+it('leaves alone what it did not make, and keeps what little there is; what a kill left behind goes', () => {
+  const few = ['grim-2026-01-01T03.dump', 'notes.txt', 'proven'];
   expect(backupsToKeep(few)).toEqual(few);
+  expect(backupsToKeep([...few, 'grim-2026-01-01T02.dump.part'])).toEqual(few);
 });

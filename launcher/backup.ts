@@ -1,4 +1,4 @@
-import { closeSync, existsSync, fsyncSync, openSync, readSync, renameSync, rmSync } from 'node:fs';
+import { closeSync, existsSync, fsyncSync, openSync, readSync, renameSync, rmSync, writeSync } from 'node:fs';
 import { dirname } from 'node:path';
 import type { Cluster } from './cluster';
 import { prepareDatabase } from './database';
@@ -30,12 +30,12 @@ function syncFolder(path: string): void {
   closeSync(folder);
 }
 
-/** Writes a backup: it is there whole under its name, for its owner alone, or not at all. */
-export function backupTo(cluster: Cluster, file: string): void {
+/** Writes a file: it is there whole under its name, for its owner alone, or not at all. */
+function writeWhole(file: string, write: (to: number) => void): void {
   const part = `${file}.part`;
   const to = openSync(part, 'w', 0o600);
   try {
-    cluster.stream('pg_dump', ['-Fc', '--no-owner', '--no-privileges', live], { to });
+    write(to);
     fsyncSync(to);
   } catch (error) {
     rmSync(part, { force: true });
@@ -46,6 +46,25 @@ export function backupTo(cluster: Cluster, file: string): void {
   renameSync(part, file);
   syncFolder(dirname(file));
 }
+
+/** Writes a backup, whole or not at all. */
+export const backupTo = (cluster: Cluster, file: string): void =>
+  writeWhole(file, (to) => cluster.stream('pg_dump', ['-Fc', '--no-owner', '--no-privileges', live], { to }));
+
+const pieceSize = 4 * 1024 * 1024;
+
+/** Copies a backup, to another disk perhaps, whole or not at all. */
+export const copyBackup = (file: string, elsewhere: string): void =>
+  writeWhole(elsewhere, (to) => {
+    const from = openSync(file, 'r');
+    try {
+      const piece = Buffer.alloc(pieceSize);
+      for (let read = readSync(from, piece); read > 0; read = readSync(from, piece))
+        writeSync(to, piece, 0, read);
+    } finally {
+      closeSync(from);
+    }
+  });
 
 function isOurs(file: string): boolean {
   const bytes = Buffer.alloc(5);

@@ -17,19 +17,7 @@ import { seeded } from '../checks/random';
 import { simulateWave, waveCase } from '@/core/power-up/waveform';
 import { ngspiceReadings } from '../checks/ngspice';
 import { ngspiceTime } from '../checks/waveform-deck';
-
-const median = (list: number[]): number =>
-  [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)] ?? NaN;
-
-function timed(times: number, work: () => void): number {
-  const all: number[] = [];
-  for (let i = 0; i < times; i += 1) {
-    const started = performance.now();
-    work();
-    all.push(performance.now() - started);
-  }
-  return median(all);
-}
+import { timed } from './timing';
 
 // The largest stage there is, with two parts dead.
 const on = stage({

@@ -1,3 +1,4 @@
+import { median } from './timing';
 import * as z from 'zod';
 /** The link to a drive, timed as a page uses it: read-outs and live values of the simulated drive. */
 
@@ -56,7 +57,7 @@ export async function timeLink(port: number, drive: string, rig: string): Promis
   const asked = new URLSearchParams({ target: drive, typeId });
   return {
     entries,
-    readOut_ms: times.sort((a, b) => a - b)[Math.floor(times.length / 2)] ?? NaN,
+    readOut_ms: median(times),
     live_perSecond: await liveRate(`http://127.0.0.1:${port}/api/v1/drives/watch?${asked}`),
   };
 }

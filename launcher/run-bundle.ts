@@ -6,8 +6,9 @@ import { bin, inRoot, root } from './paths';
 import { LauncherError } from './terminal';
 
 /**
- * Bundles a script of ours; packages stay outside. The file is named after what is in it: one that runs is never changed.
+ * Bundles a script of ours. The file is named after what is in it: one that runs is never changed.
  * @param source from the project's folder
+ * @param packagesOutside npm packages are not bundled but found when it runs
  * @returns the bundle's path
  */
 export function bundled(source: string, { packagesOutside = false } = {}): string {

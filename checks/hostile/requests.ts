@@ -1,7 +1,7 @@
 /** Every request of the hostile run, made from the routes and their schemas. */
 import { v7 } from 'uuid';
 import * as z from 'zod';
-import { contract, type Route } from '@/api/contract';
+import type { Route } from '@/api/contract';
 import { newEntrySchema, payloads } from '@/core/logbook/schema';
 import { sampleOf, samplesOf } from '@/core/logbook/__tests__/samples';
 import { keysOf } from '@/core/numerics/arrays';
@@ -206,5 +206,3 @@ export const uncovered = (): string[] =>
   routes()
     .filter((r) => r.method !== 'GET' && r.says?.body === undefined)
     .map((r) => `${r.method} ${r.path}`);
-
-export const contractKeys = keysOf(contract);

@@ -6,8 +6,10 @@ const nameIn = (words: string): string =>
 /**
  * Why the person named for a risk cannot carry it; null: nothing is against it. Who agrees need not be
  * known to this shop (a works manager, a harbour master), so the log records what its maker states; but
- * nobody agrees with himself.
+ * it is somebody else than who signs.
  * @param approver name, and function after a comma
  */
 export const againstAgreement = (by: Person, approver: string): string | null =>
-  nameIn(approver) === nameIn(by.name) ? 'Somebody else accepts the risk: nobody agrees with himself.' : null;
+  nameIn(approver) === nameIn(by.name)
+    ? 'Somebody else accepts the risk: who signs does not agree in place of others.'
+    : null;

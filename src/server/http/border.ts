@@ -4,7 +4,7 @@ import { isOwnHost } from './own-host';
 import { answerTo, HttpError, readBy } from './refusal';
 
 export { isOwnHost } from './own-host';
-export { HttpError, readBy } from './refusal';
+export { HttpError, problemsOf, readBy } from './refusal';
 export { bodyBytes, bodyText, readJson } from './body';
 
 /**

@@ -1,6 +1,7 @@
 import type { EntryVerdict, VerdictsAnswer } from '../../api/entries';
 import { isRecordedByServer, type NewEntry, type Person } from '../../core/logbook';
 import { heaviestPayload, newEntrySchema } from '../../core/logbook/schema';
+import { problemsOf } from '../http/border';
 import { verifySignature } from '../job/signatures';
 import { appendEntries } from './append';
 import { withoutHash } from './entries';
@@ -17,9 +18,7 @@ function readEntry(raw: unknown, jobId: string): NewEntry | EntryVerdict {
     return {
       id,
       refused: 'This cannot be recorded as it is.',
-      problems: parsed.error.issues
-        .slice(0, 10)
-        .map((issue) => ({ path: issue.path.join('.'), allowed: issue.message })),
+      problems: problemsOf(parsed.error),
     };
   const entry = parsed.data;
   if (isRecordedByServer(entry.kind))

@@ -1,3 +1,4 @@
+import { spawnSync } from 'node:child_process';
 import sharp from 'sharp';
 import { endDecoders, pictureKind, rewritten } from '.';
 
@@ -41,7 +42,6 @@ it('a picture that is cut off, or has more pixels than any photograph, is refuse
 });
 
 it('a decoder that dies costs its own picture only', async () => {
-  const { spawnSync } = await import('node:child_process');
   const noise = await sharp(Buffer.alloc(2800 * 2500 * 3, 7), {
     raw: { width: 2800, height: 2500, channels: 3 },
   })

@@ -12,8 +12,8 @@ export interface Buses {
   of: (target: string) => Promise<Bus>;
   /** Are two targets one unit, whatever names they go by? */
   areOne: (one: string, other: string) => Promise<boolean>;
-  /** A stream that goes on for long keeps its bus open. @returns ends that */
-  hold: (target: string) => Promise<() => void>;
+  /** The same for a stream that goes on for long: its bus stays open until it is released. */
+  hold: (target: string) => Promise<{ bus: Bus; release: () => void }>;
   close: () => Promise<void>;
 }
 
@@ -67,11 +67,14 @@ export function openBuses({
       return a !== null && b !== null && (await unitKey(a)) === (await unitKey(b));
     },
     hold: async (text) => {
-      const bus = await busAt(text);
-      bus.held += 1;
-      return () => {
-        bus.held -= 1;
-        bus.usedAt = Date.now();
+      const one = await busAt(text);
+      one.held += 1;
+      return {
+        bus: one.bus,
+        release: () => {
+          one.held -= 1;
+          one.usedAt = Date.now();
+        },
       };
     },
     close: async () => {

@@ -1,6 +1,6 @@
 /** The link as a process: `main.ts <port>`, with DATABASE_URL; ends with its parent's pipe. */
 import { closeDb, db } from '../../database/connection';
-import { openRuns, runsWith } from '../../parameter-sets/write-run';
+import { noRunOn, runsWith } from '../../parameter-sets/write-run';
 import { listedDrives } from '../../administration/settings';
 import { locksIn } from './locks';
 import { linkServer } from './server';
@@ -14,7 +14,7 @@ const link = linkServer({
   locks: locksIn(db().sequelize),
   patience: { timeout_ms: 800, retries: 2 },
   runs: runsWith,
-  openRuns,
+  noRunOn,
 });
 link.server.once('error', (error) => {
   process.stdout.write(`taken ${error.message}\n`);

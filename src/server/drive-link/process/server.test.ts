@@ -1,6 +1,7 @@
 /** The link as a service: whom it answers, and what it makes of requests that nobody of ours sends. */
 import { request as httpRequest } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { HttpError } from '../../http/border';
 import { canonicalTarget } from '../../../api/target';
 import { linkServer } from './server';
 
@@ -10,7 +11,10 @@ const link = linkServer({
   listed: () => Promise.resolve([]),
   locks: { take: () => Promise.resolve(true), release: () => Promise.resolve() },
   patience: { timeout_ms: 200, retries: 0 },
-  openRuns: () => Promise.resolve(['localhost:9']),
+  noRunOn: async (target, areOne) => {
+    if (await areOne('localhost:9', target))
+      throw new HttpError(409, 'A set is being written to this drive.');
+  },
 });
 let port = 0;
 beforeAll(async () => {

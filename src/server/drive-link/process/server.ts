@@ -4,13 +4,14 @@
  * POST /run {id, by, do}: a run of writes, whose journal is in the database, begins, goes on, waits, ends, is verified;
  * GET /watch?target=…&registers=1,2,3  → the words again and again, as server-sent events.
  */
-import { createHash, timingSafeEqual } from 'node:crypto';
+import { timingSafeEqual } from 'node:crypto';
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
 import * as z from 'zod';
 import { isOwnHost, HttpError } from '../../http/border';
+import { sha256 } from '../../logbook/digest';
 import type { DriveClient } from '../drive-client';
 import type { Runs } from '../../parameter-sets/write-run';
-import { openBuses } from './buses';
+import { openBuses, type Buses } from './buses';
 import type { Patience } from './bus';
 import type { Locks } from './locks';
 import { asTrouble, LinkTrouble } from './trouble';
@@ -28,14 +29,16 @@ const orders = {
     do: z.enum(runDeeds),
   }),
 };
-const digest = (text: string): Buffer => createHash('sha256').update(text).digest();
+/** Compared by their digests: how long that takes tells nothing of either. */
+const sameSecret = (one: string, other: string): boolean =>
+  timingSafeEqual(Buffer.from(sha256(one)), Buffer.from(sha256(other)));
 
 /**
  * The server asks, nobody else: it knows the secret that was made at the start. Whatever a browser sends bears an origin, a
  * rebound name another host.
  */
 function serverOnly({ headers }: IncomingMessage, secret: string): void {
-  const knows = timingSafeEqual(digest(headers.authorization ?? ''), digest(`Bearer ${secret}`));
+  const knows = sameSecret(headers.authorization ?? '', `Bearer ${secret}`);
   const browser = headers.origin !== undefined || headers['sec-fetch-site'] !== undefined;
   if (!knows || browser || !isOwnHost(headers.host))
     throw new LinkTrouble('not-allowed', 'The link answers to the server of this machine only.');
@@ -62,8 +65,8 @@ export interface LinkOptions {
   patience: Patience;
   /** Who runs the journals, given how a drive is reached; absent: nobody. */
   runs?: (talkWith: (target: string) => Promise<DriveClient>) => Runs;
-  /** Targets of runs that have not ended: nothing else is written there. */
-  openRuns?: () => Promise<readonly string[]>;
+  /** Refuses while a run on a drive is open: nothing else is written there. */
+  noRunOn: (target: string, areOne: Buses['areOne']) => Promise<void>;
 }
 
 async function bodyOf(request: IncomingMessage): Promise<unknown> {
@@ -86,19 +89,12 @@ function answerTo(error: unknown): [status: number, said: { code: string; messag
   return [502, asTrouble(error, 'the drive')];
 }
 
-export function linkServer({ secret, listed, locks, patience, runs: runsWith, openRuns }: LinkOptions): {
+export function linkServer({ secret, listed, locks, patience, runs: runsWith, noRunOn }: LinkOptions): {
   server: Server;
   close: () => Promise<void>;
 } {
   const buses = openBuses({ listed, locks, patience });
   const runs = runsWith?.(async (to) => ({ target: to, ...(await buses.of(to)) }));
-
-  /** @throws Refused while a run on this unit is open, under whatever name */
-  async function noRunAt(to: string): Promise<void> {
-    for (const open of (await openRuns?.()) ?? [])
-      if (await buses.areOne(open, to))
-        throw new HttpError(409, 'A set is being written to this drive: end that run first.');
-  }
 
   async function run({ id, by, do: what }: z.output<(typeof orders)['/run']>): Promise<void> {
     if (runs === undefined) throw new HttpError(409, 'This link writes no sets.');
@@ -120,7 +116,7 @@ export function linkServer({ secret, listed, locks, patience, runs: runsWith, op
     }
     if (path === '/write') {
       const order = orders[path].parse(body);
-      await noRunAt(order.target);
+      await noRunOn(order.target, buses.areOne);
       return { word: await (await buses.of(order.target)).write(order.register, order.word) };
     }
     if (path === '/run') {
@@ -132,7 +128,7 @@ export function linkServer({ secret, listed, locks, patience, runs: runsWith, op
 
   async function watch(url: URL, response: ServerResponse): Promise<void> {
     const asked = watched.parse(Object.fromEntries(url.searchParams));
-    const [bus, release] = [await buses.of(asked.target), await buses.hold(asked.target)];
+    const { bus, release } = await buses.hold(asked.target);
     response.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-store' });
     const closed = new AbortController();
     response.on('close', () => {

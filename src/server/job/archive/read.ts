@@ -1,6 +1,6 @@
 import { strFromU8, unzipSync } from 'fflate';
 import { archiveSchema, type Archive } from '../../../core/job/archive/schema';
-import { HttpError } from '../../http/border';
+import { HttpError, problemsOf, readJson } from '../../http/border';
 
 /** An archive may weigh this much, packed, and each of its files this much, unpacked. */
 export const heaviestArchive = 200 * 1024 * 1024;
@@ -37,7 +37,7 @@ export function archiveIn(files: ArchiveFiles): Archive {
     throw new HttpError(422, 'There is no job.json in it: this is no archive of a job.');
   let raw: unknown;
   try {
-    raw = JSON.parse(strFromU8(text));
+    raw = readJson(strFromU8(text));
   } catch {
     throw new HttpError(422, 'Its job.json cannot be read: the file is broken.');
   }
@@ -46,7 +46,7 @@ export function archiveIn(files: ArchiveFiles): Archive {
     throw new HttpError(
       422,
       'Its job.json is not as its schema says; nothing was taken in.',
-      parsed.error.issues.slice(0, 20).map((i) => ({ path: i.path.join('.'), allowed: i.message })),
+      problemsOf(parsed.error),
     );
   const { entries, job } = parsed.data;
   if (entries[0]?.kind !== 'job.opened' || entries.some((e, i) => e.jobId !== job.id || e.seq !== i + 1))

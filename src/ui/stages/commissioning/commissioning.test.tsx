@@ -242,7 +242,7 @@ describe('signing', () => {
     await fillField(screen.getByLabelText('May run until', { selector: 'input' }), '2099-01-02');
     expect(sign().disabled).toBe(true);
     await tick(/Handed to automatic/);
-    // Nobody agrees with himself.
+    // Who signs does not agree in place of others.
     expect(sign().disabled).toBe(true);
     await userEvent.clear(screen.getByRole('textbox', { name: 'Agreed with' }));
     await fill('Agreed with', 'O. Wrack');
