@@ -1,6 +1,7 @@
 import next from 'eslint-config-next/core-web-vitals';
 import nextTs from 'eslint-config-next/typescript';
 import jsdoc from 'eslint-plugin-jsdoc';
+import regexp from 'eslint-plugin-regexp';
 import tseslint from 'typescript-eslint';
 
 const testCode = ['**/*.test.ts', '**/*.test.tsx', '**/__tests__/**', 'e2e/**', 'checks/**'];
@@ -55,6 +56,15 @@ const config = [
     files: ['src/**/*.ts', 'src/**/*.tsx', 'launcher/**/*.ts', 'stand-ins/**/*.ts'],
     ignores: testCode,
     rules: { 'max-lines-per-function': ['error', { max: 150 }] },
+  },
+  {
+    // Text from outside must not hold a thread for minutes: no expression may try the same text in exponentially many ways.
+    files: ['src/**/*.ts', 'src/**/*.tsx', 'launcher/**/*.ts', 'stand-ins/**/*.ts'],
+    plugins: { regexp },
+    rules: {
+      'regexp/no-super-linear-backtracking': ['error', { report: 'potential' }],
+      'regexp/no-super-linear-move': ['error', { report: 'potential', ignoreSticky: true }],
+    },
   },
   {
     // What a room of the core gives away says what it is: what, units, shapes, errors, source.

@@ -4,7 +4,7 @@ const config: NextConfig = {
   reactStrictMode: true,
   poweredByHeader: false,
   devIndicators: false,
-  serverExternalPackages: ['sequelize', 'umzug'],
+  serverExternalPackages: ['sequelize', 'umzug', 'pino'],
 };
 
 export default config;

@@ -77,8 +77,8 @@ test('thousands of hostile requests, and a canary among them', async () => {
   const name = `hostile${own.sparePort}`;
   cluster.run('dropdb', ['--if-exists', '--force', name]);
   ensureDatabase(cluster, name);
-  const url = cluster.url(name);
-  await prepareDatabase(url, { demo: true });
+  const url = cluster.appUrl(name);
+  await prepareDatabase(cluster.ownerUrl(name), { demo: true });
   const alongside = await runAlongside(portsOfWorker(6 + (own.sparePort % 3)), url);
   const server = await startServer(url, alongside.env);
   const faults: string[] = [];

@@ -21,12 +21,12 @@ export function ownCluster(kind: string, port: number, { walSegment_MB = 16 } = 
   return {
     running,
     start,
-    url: () => running().url('grim'),
+    url: () => running().appUrl('grim'),
     make: async (): Promise<void> => {
       removeCluster(name);
       await start();
       ensureDatabase(running(), 'grim');
-      await prepareDatabase(running().url('grim'), { demo: true });
+      await prepareDatabase(running().ownerUrl('grim'), { demo: true });
     },
     remove: (): void => {
       cluster?.stop();

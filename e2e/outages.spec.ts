@@ -78,7 +78,7 @@ test('the disk is full: it is said, nothing is lost, and all is kept when there 
     await expect.poll(send(1, 1), { timeout: 60_000, intervals: [1] }).toBe(503);
     await ask(`with the disk full: ${'whose is this unit? '.repeat(8)}`.trim());
     await expect(page.getByText('(not kept yet, sending)')).toHaveCount(1);
-    await expect(page.getByText('The server cannot record just now.')).toBeVisible();
+    await expect(page.getByText('Not recorded yet. Internal server error.')).toBeVisible();
     limitFiles(null);
     await ask('with room again');
     await allRecorded(own.url());

@@ -1,7 +1,7 @@
 /** A server of a test's own, to be killed. */
 import { spawn, type ChildProcess } from 'node:child_process';
 import { setTimeout as sleep } from 'node:timers/promises';
-import { frontBundle } from '../launcher/serve';
+import { envOf, serverBundles } from '../launcher/server-bundles';
 import { own } from './here';
 
 /** Where it listens. */
@@ -20,10 +20,11 @@ export async function startServer(
   databaseUrl = own.databaseUrl,
   more: Record<string, string> = {},
 ): Promise<ChildProcess> {
-  const child = spawn(process.execPath, [frontBundle(), String(port)], {
+  const bundles = serverBundles();
+  const child = spawn(process.execPath, [bundles.front, String(port)], {
     stdio: 'ignore',
     detached: true,
-    env: { ...process.env, NODE_ENV: 'production', DATABASE_URL: databaseUrl, ...more },
+    env: { ...process.env, NODE_ENV: 'production', DATABASE_URL: databaseUrl, ...envOf(bundles), ...more },
   });
   for (let i = 0; i < 400; i += 1) {
     const up = await fetch(`${spare}/api/v1/health`).then(

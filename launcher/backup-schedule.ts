@@ -1,14 +1,18 @@
+import { spawn } from 'node:child_process';
 import { mkdirSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { backupTo, copyBackup, drill } from './backup';
 import type { Cluster } from './cluster';
-import { inRoot } from './paths';
+import { inRoot, root } from './paths';
 import { say } from './terminal';
 
-const hour_ms = 3_600_000;
+const minute_ms = 60_000;
+const hour_ms = 60 * minute_ms;
 /** How many of the newest hours, days and months have a backup that is kept. */
 const kept = { hours: 24, days: 30, months: 12 };
 const drillEvery_ms = 7 * 24 * hour_ms;
+/** Where they are. */
+export const backupFolder = inRoot('.data', 'backups');
 /** A file that names the backup which was proven last. */
 const provenMark = 'proven';
 
@@ -64,33 +68,44 @@ function prune(folder: string): void {
 }
 
 /**
- * Backs the database up each hour, and reads the newest backup beside it once a week to see that it can be restored.
- * What goes wrong is said, and tried again an hour later.
+ * Backs the database up into the hour's file, and once a week reads it beside the live one to see that it can be restored.
+ * @returns what is wrong with a backup that was proven just now
+ */
+export async function backUpNow(cluster: Cluster): Promise<string[]> {
+  mkdirSync(backupFolder, { recursive: true, mode: 0o700 });
+  const name = nameOf(new Date());
+  const file = join(backupFolder, name);
+  backupTo(cluster, file);
+  prune(backupFolder);
+  copyElsewhere(file, name);
+  if (Date.now() - provenAt(backupFolder) < drillEvery_ms) return [];
+  const faults = await drill(cluster, file);
+  if (faults.length === 0) {
+    writeFileSync(join(backupFolder, provenMark), `${name}\n`);
+    say(`${file} was restored beside the database: all of it is there`);
+  }
+  return faults;
+}
+
+/**
+ * Has a backup made a minute after the start and each hour, by a process of its own: what is started and watched here must not wait for it.
+ * What goes wrong is said there, and tried again an hour later.
  * @returns ends it
  */
-export function backUpHourly(cluster: Cluster): () => void {
-  const folder = inRoot('.data', 'backups');
-  mkdirSync(folder, { recursive: true, mode: 0o700 });
-  const once = async (): Promise<void> => {
-    const name = nameOf(new Date());
-    const file = join(folder, name);
-    backupTo(cluster, file);
-    prune(folder);
-    copyElsewhere(file, name);
-    if (Date.now() - provenAt(folder) < drillEvery_ms) return;
-    const faults = await drill(cluster, file);
-    if (faults.length === 0) writeFileSync(join(folder, provenMark), `${name}\n`);
-    say(
-      faults.length === 0
-        ? `${file} was restored beside the database: all of it is there`
-        : `${file}: ${faults.join('; ')}`,
-    );
+export function backUpHourly(): () => void {
+  const now = () => {
+    const child = spawn(process.execPath, ['--import', 'tsx', 'launcher/main.ts', 'db', 'hourly'], {
+      cwd: root,
+      stdio: ['ignore', 'inherit', 'inherit'],
+    });
+    child.unref();
   };
-  const tick = () =>
-    void once().catch((error: unknown) =>
-      say(`no backup was made: ${error instanceof Error ? error.message : String(error)}`),
-    );
-  const timer = setInterval(tick, hour_ms);
-  timer.unref();
-  return () => clearInterval(timer);
+  // A machine that is switched off every evening has its backups, too.
+  const first = setTimeout(now, minute_ms);
+  const timer = setInterval(now, hour_ms);
+  for (const one of [first, timer]) one.unref();
+  return () => {
+    clearTimeout(first);
+    clearInterval(timer);
+  };
 }

@@ -1,5 +1,14 @@
 /** Backups on a cluster of this test's own: cut off, tampered with, killed between two steps. */
-import { mkdtempSync, readFileSync, rmSync, statSync, truncateSync, writeFileSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
+import {
+  existsSync,
+  mkdtempSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  truncateSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { backupTo, drill, finishSwap, putAside, restoreFrom } from './backup';
@@ -22,7 +31,7 @@ beforeAll(async () => {
   removeCluster(name);
   cluster = await startCluster(name, { durable: false });
   ensureDatabase(cluster, 'grim');
-  await prepareDatabase(cluster.url('grim'), { demo: true });
+  await prepareDatabase(cluster.ownerUrl('grim'), { demo: true });
   backupTo(cluster, file);
 }, 120_000);
 afterAll(() => {
@@ -52,6 +61,42 @@ it('a backup that was cut off or is none costs nothing', async () => {
   expect(entries()).toBe(before);
   expect(databases()).toEqual(['grim']);
 }, 300_000);
+
+it('a disk that fills up under a backup leaves nothing that looks like one', () => {
+  const full = join(folder, 'full.dump');
+  const script = `
+    import { backupTo } from './launcher/backup.ts';
+    import { startCluster } from './launcher/cluster.ts';
+    backupTo(await startCluster('${name}', { durable: false }), '${full}');`;
+  const node = [process.execPath, '--import', 'tsx', '--input-type=module', '-e', script];
+  const options = { encoding: 'utf8' as const, env: { ...process.env, NODE_OPTIONS: '' } };
+  // No file may grow beyond this, as on a disk that has no more room.
+  const cramped = spawnSync('prlimit', ['--fsize=20000', '--', ...node], options);
+  expect(cramped.stderr).toContain('pg_dump');
+  expect(existsSync(full)).toBe(false);
+  expect(existsSync(`${full}.part`)).toBe(false);
+  expect(spawnSync(process.execPath, node.slice(1), options).stderr).toBe('');
+  expect(statSync(full).size).toBeGreaterThan(20_000);
+}, 120_000);
+
+const long = process.env['GRIM_LONG'] === '1' ? it : it.skip;
+long(
+  'two gigabytes of photographs go out and come back, and are never held',
+  async () => {
+    // Each of ten megabytes that do not pack; their addresses are true.
+    sql(`insert into blobs select encode(sha256(b), 'hex'), 'image/jpeg', b from (
+    select decode(string_agg(md5(random()::text || n || k), ''), 'hex') as b
+    from generate_series(1, 200) n, generate_series(1, 655360) k group by n) made`);
+    const great = join(folder, 'great.dump');
+    const before = process.memoryUsage().rss;
+    backupTo(cluster, great);
+    expect(statSync(great).size).toBeGreaterThan(2e9);
+    expect(await drill(cluster, great)).toEqual([]);
+    expect(process.memoryUsage().rss - before).toBeLessThan(300e6);
+    sql(`delete from blobs where length(bytes) > 5e6`);
+  },
+  1_800_000,
+);
 
 it('the one before a restore is kept, and what was restored refuses changes as before', async () => {
   const before = entries();

@@ -18,7 +18,7 @@ const drop = (cluster: Cluster, database: string): void => {
   cluster.run('dropdb', ['--if-exists', '--force', database]);
 };
 
-/** Nothing holds on to it while its name changes; who was connected comes back by itself. */
+/** Ends all connections first, because a name cannot change under them; clients reconnect. */
 function rename(cluster: Cluster, from: string, to: string): void {
   sql(cluster, `select pg_terminate_backend(pid) from pg_stat_activity where datname = '${from}'`);
   sql(cluster, `alter database ${from} rename to ${to}`);
@@ -49,7 +49,7 @@ function writeWhole(file: string, write: (to: number) => void): void {
 
 /** Writes a backup, whole or not at all. */
 export const backupTo = (cluster: Cluster, file: string): void =>
-  writeWhole(file, (to) => cluster.stream('pg_dump', ['-Fc', '--no-owner', '--no-privileges', live], { to }));
+  writeWhole(file, (to) => cluster.stream('pg_dump', ['-Fc', '--no-owner', live], { to }));
 
 const pieceSize = 4 * 1024 * 1024;
 
@@ -81,17 +81,23 @@ async function faultsOf(cluster: Cluster, database: string): Promise<string[]> {
     `select count(*) from pg_trigger where tgname = 'entries_append_only'`,
     database,
   );
+  const reach = sql(
+    cluster,
+    `select has_table_privilege('grim_app', 'entries', 'insert') and not has_table_privilege('grim_app', 'entries', 'update')`,
+    database,
+  );
   const torn = sql(
     cluster,
     `select count(*) from blobs where encode(sha256(bytes), 'hex') <> sha256`,
     database,
   );
-  process.env['DATABASE_URL'] = cluster.url(database);
+  process.env['DATABASE_URL'] = cluster.ownerUrl(database);
   const { checkChains, close } = await import('../src/server/database/maintenance');
   const { broken } = await checkChains();
   await close();
   return [
     ...(trigger === '1' ? [] : ['entries could be changed in it']),
+    ...(reach === 't' ? [] : ['the server’s role may do there what it must not, or not what it must']),
     ...(torn === '0' ? [] : [`${torn} pictures or captures are not what was kept`]),
     ...broken.map(({ jobId, seq, why }) => `job ${jobId}, entry ${seq}: ${why}`),
   ];
@@ -119,7 +125,7 @@ async function readBeside(cluster: Cluster, file: string): Promise<string[]> {
   } finally {
     closeSync(from);
   }
-  await prepareDatabase(cluster.url(beside), { demo: false });
+  await prepareDatabase(cluster.ownerUrl(beside), { demo: false });
   return faultsOf(cluster, beside);
 }
 
@@ -151,6 +157,10 @@ export async function restoreFrom(cluster: Cluster, file: string, asItIs = false
       `${file} is not as it was kept. The database is as it was. To take it all the same: ./grim db restore ${file} --as-it-is`,
     );
   }
+  process.env['DATABASE_URL'] = cluster.ownerUrl(beside);
+  const { beginGeneration, close } = await import('../src/server/database/maintenance');
+  await beginGeneration();
+  await close();
   drop(cluster, proven);
   rename(cluster, beside, proven);
   finishSwap(cluster);

@@ -210,12 +210,12 @@ export async function benchScale(): Promise<number> {
   try {
     for (const name of ['small', 'large']) {
       ensureDatabase(cluster, name);
-      await prepareDatabase(cluster.url(name), { demo: true });
+      await prepareDatabase(cluster.ownerUrl(name), { demo: true });
     }
-    const jobs = await fillShop(cluster.url('large'), say);
+    const jobs = await fillShop(cluster.ownerUrl('large'), say);
     ensureBuilt();
-    const small = await serve(ports.small, { DATABASE_URL: cluster.url('small') });
-    const large = await serve(ports.large, { DATABASE_URL: cluster.url('large') });
+    const small = await serve(ports.small, { DATABASE_URL: cluster.appUrl('small') });
+    const large = await serve(ports.large, { DATABASE_URL: cluster.appUrl('large') });
     try {
       await compare(line, jobs);
       const share = await restingTabs(client(ports.large).base, large.child.pid ?? 0);

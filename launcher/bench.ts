@@ -136,8 +136,8 @@ export async function bench(): Promise<number> {
   try {
     cluster.run('dropdb', ['--if-exists', '--force', 'bench']);
     ensureDatabase(cluster, 'bench');
-    const url = cluster.url('bench');
-    await prepareDatabase(url, { demo: true });
+    const url = cluster.appUrl('bench');
+    await prepareDatabase(cluster.ownerUrl('bench'), { demo: true });
     const alongside = await runAlongside(portsOfWorker(0), url);
     try {
       await overHttp(url, alongside.env);

@@ -1,6 +1,7 @@
 import { resolve } from 'node:path';
 import { createInterface } from 'node:readline/promises';
 import { backupTo, drill, finishSwap, putAside, restoreFrom } from './backup';
+import { backUpNow } from './backup-schedule';
 import { ensureDatabase, startCluster, type Cluster } from './cluster';
 import { prepareDatabase } from './database';
 import { say } from './terminal';
@@ -44,13 +45,19 @@ const commands: Record<string, Command> = {
     if (!(await isMeant(options))) return 2;
     putAside(cluster);
     ensureDatabase(cluster, 'grim');
-    await prepareDatabase(cluster.url('grim'), { demo: true });
+    await prepareDatabase(cluster.ownerUrl('grim'), { demo: true });
     say('the database is new, with the demo data; the one before is kept beside it');
     return 0;
   },
   backup: (cluster, file) => {
     backupTo(cluster, file);
     say(`kept in ${file}`);
+  },
+  // What the supervisor asks for.
+  hourly: async (cluster) => {
+    const faults = await backUpNow(cluster);
+    faults.forEach((fault) => say(`the newest backup cannot be relied on: ${fault}`));
+    return faults.length === 0 ? 0 : 1;
   },
   restore: async (cluster, file, options) => {
     await restoreFrom(cluster, file, options.includes('--as-it-is'));
@@ -66,7 +73,7 @@ const commands: Record<string, Command> = {
   },
   rebuild: async (cluster) => {
     ensureDatabase(cluster, 'grim');
-    process.env['DATABASE_URL'] = cluster.url('grim');
+    process.env['DATABASE_URL'] = cluster.ownerUrl('grim');
     const { migrate, rebuildSummaries, close } = await import('../src/server/database/maintenance');
     await migrate();
     const jobs = await rebuildSummaries();
@@ -75,7 +82,7 @@ const commands: Record<string, Command> = {
   },
   check: async (cluster) => {
     ensureDatabase(cluster, 'grim');
-    process.env['DATABASE_URL'] = cluster.url('grim');
+    process.env['DATABASE_URL'] = cluster.ownerUrl('grim');
     const { migrate, checkChains, close } = await import('../src/server/database/maintenance');
     await migrate();
     const { jobs, entries, broken } = await checkChains();

@@ -9,6 +9,9 @@ const commands: Record<string, () => Promise<(args: string[]) => Promise<number>
       ? (await import('./bench-scale')).benchScale()
       : (await import('./bench')).bench(),
   verify: async () => (await import('./verify')).verify,
+  licences: async () => (await import('./licences')).writeLicences,
+  sbom: async () => (await import('./sbom')).printSbom,
+  'install-service': async () => (await import('./install-service')).installService,
   rig: async () => (await import('./rig')).rigCommand,
 };
 

@@ -3,7 +3,7 @@ import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync, writeFileSync
 import { createServer } from 'node:net';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { inRoot, root } from './paths';
-import { bundled } from './run-bundle';
+import { envOf, serverBundles, type ServerBundles } from './server-bundles';
 import { LauncherError } from './terminal';
 import * as z from 'zod';
 
@@ -13,9 +13,6 @@ export interface Served {
   ended: Promise<void>;
   stop: () => Promise<void>;
 }
-
-/** Our server, ready to be run with a port. */
-export const frontBundle = (): string => bundled('src/server/front/main.ts', { packagesOutside: true });
 
 /** Who serves on a port: process ids. */
 const runFileSchema = z.object({ launcher: z.number(), server: z.number() });
@@ -61,7 +58,7 @@ async function clearOrphan(port: number): Promise<void> {
   if (!existsSync(file)) return;
   const { launcher, server } = runFileSchema.parse(JSON.parse(readFileSync(file, 'utf8')));
   const launcherLives = commandOf(launcher).includes('launcher/main.ts');
-  if (!launcherLives && /next|main-[0-9a-f]+\.mjs/.test(commandOf(server))) {
+  if (!launcherLives && /next|front-[0-9a-f]+\.mjs/.test(commandOf(server))) {
     endGroup(server, 'SIGTERM');
     for (let i = 0; i < 40 && commandOf(server) !== ''; i += 1) await sleep(100);
   }
@@ -85,17 +82,22 @@ export async function claimPort(port: number): Promise<void> {
 export async function serve(
   port: number,
   env: Record<string, string>,
-  { dev = false, quiet = false } = {},
+  {
+    dev = false,
+    signal,
+    bundles = serverBundles(),
+  }: { dev?: boolean; signal?: AbortSignal | undefined; bundles?: ServerBundles } = {},
 ): Promise<Served> {
   await claimPort(port);
-  const child = spawn(process.execPath, [frontBundle(), String(port), ...(dev ? ['dev'] : [])], {
+  const child = spawn(process.execPath, [bundles.front, String(port), ...(dev ? ['dev'] : [])], {
     cwd: root,
     // A group of its own: Ctrl-C reaches the launcher alone, which then ends things in order.
     detached: true,
-    stdio: ['ignore', dev && !quiet ? 'inherit' : 'ignore', 'inherit'],
+    stdio: ['ignore', dev ? 'inherit' : 'ignore', 'inherit'],
     env: {
       ...process.env,
       ...env,
+      ...envOf(bundles),
       NEXT_TELEMETRY_DISABLED: '1',
       NODE_ENV: dev ? 'development' : 'production',
     },
@@ -113,7 +115,7 @@ export async function serve(
     endGroup(child.pid, 'SIGTERM');
     await Promise.race([ended, sleep(5_000).then(() => endGroup(child.pid, 'SIGKILL'))]);
   };
-  for (let i = 0; i < 600 && !isGone(); i += 1) {
+  for (let i = 0; i < 600 && !isGone() && signal?.aborted !== true; i += 1) {
     try {
       const answer = await fetch(`http://127.0.0.1:${port}/api/v1/health`);
       if (answer.ok) return { child, ended, stop };

@@ -1,9 +1,13 @@
 /** Something the person at the terminal can put right; shown as one line, without a stack trace. */
 export class LauncherError extends Error {}
 
-/** One line to the terminal. */
+/** One line to the terminal; for a machine that reads it (GRIM_LOG=json) in the shape of the server's log. */
 export function say(text: string): void {
-  process.stderr.write(`grim: ${text}\n`);
+  const line =
+    process.env['GRIM_LOG'] === 'json'
+      ? JSON.stringify({ level: 30, time: new Date().toISOString(), process: 'supervisor', message: text })
+      : `grim: ${text}`;
+  process.stderr.write(`${line}\n`);
 }
 
 /** Turns the operating system's own failures into a line that says what to do. */

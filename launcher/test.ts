@@ -9,6 +9,7 @@ import { ensureDebian, onPath } from './debian';
 import { portsOfWorker, runAlongside } from './alongside';
 import { bin, inRoot, root } from './paths';
 import { serve } from './serve';
+import { threadBundle } from './server-bundles';
 import { plainWords, say, LauncherError } from './terminal';
 
 interface Tally {
@@ -80,7 +81,8 @@ const jest =
     const file = `${results}/${name}.json`;
     rmSync(file, { force: true });
     const env: Record<string, string> = {
-      DATABASE_URL: cluster.url('unit'),
+      DATABASE_URL: cluster.ownerUrl('unit'),
+      GRIM_THREAD_BUNDLE: threadBundle(),
       GRIM_LONG: long ? '1' : '',
       NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
     };
@@ -110,7 +112,7 @@ interface TestServer {
 
 /** A server with a database, a clock and simulated devices of its own. */
 async function testServer(cluster: Cluster, worker: number): Promise<TestServer> {
-  const url = cluster.url(`e2e${worker}`);
+  const url = cluster.appUrl(`e2e${worker}`);
   const clockFile = `${results}/clock-${worker}`;
   writeFileSync(clockFile, '0');
   const alongside = await runAlongside(portsOfWorker(worker), url);
@@ -126,7 +128,7 @@ async function testServer(cluster: Cluster, worker: number): Promise<TestServer>
         meterControl: portsOfWorker(worker).meter[1],
         rig: alongside.env['GRIM_RIG'],
         link: alongside.env['GRIM_LINK'],
-        databaseUrl: url,
+        databaseUrl: cluster.ownerUrl(`e2e${worker}`),
         clockFile,
       },
       stop: async () => {
@@ -150,7 +152,7 @@ const e2e =
     for (const name of names) {
       cluster.run('dropdb', ['--if-exists', '--force', name]);
       ensureDatabase(cluster, name);
-      await prepareDatabase(cluster.url(name), { demo: true });
+      await prepareDatabase(cluster.ownerUrl(name), { demo: true });
     }
     const file = `${results}/e2e.json`;
     rmSync(file, { force: true });

@@ -8,6 +8,11 @@ import { consequencesSchema } from '../../core/bench/story/schema';
 import { usualTables, type TraceTable } from '../../core/fault-finding/tracing';
 import { traceTablesSchema } from '../../core/fault-finding/tracing/schema';
 import { db } from '../database/connection';
+import { problemsOf } from '../http/border';
+import { warnOnce } from '../log';
+import { keepSetting } from './versions';
+
+export { settingVersion } from './versions';
 
 /** The limits that a setting says; the greatest ones where nothing was set. */
 export const limitsOf = (value: unknown): Limits =>
@@ -17,9 +22,9 @@ export async function siteLimits(): Promise<Limits> {
   return limitsOf((await db().models.Setting.findByPk('limits', { raw: true }))?.value);
 }
 
-export async function setLimits(next: Limits): Promise<void> {
-  await db().models.Setting.upsert({ key: 'limits', value: limitsSchema.parse(next) });
-}
+/** @returns the new version @throws HttpError 409 as `keepSetting` */
+export const setLimits = (next: Limits, seen: string): Promise<string> =>
+  keepSetting('limits', seen, limitsSchema.parse(next));
 
 /** The table of consequences: the shop's own, or the usual one. */
 export async function consequences(): Promise<readonly Consequence[]> {
@@ -27,21 +32,45 @@ export async function consequences(): Promise<readonly Consequence[]> {
   return row === null ? usualConsequences : consequencesSchema.parse(row.value);
 }
 
-export async function setConsequences(next: readonly Consequence[]): Promise<void> {
-  await db().models.Setting.upsert({ key: 'consequences', value: consequencesSchema.parse(next) });
+/** @returns the new version @throws HttpError 409 as `keepSetting` */
+export const setConsequences = (next: readonly Consequence[], seen: string): Promise<string> =>
+  keepSetting('consequences', seen, consequencesSchema.parse(next));
+
+/** Trace tables of the shop's own, and those that cannot be read: the usual ones stand in for these. */
+export interface OwnTraceTables {
+  tables: readonly TraceTable[];
+  /** Which, and why. */
+  broken: readonly string[];
 }
 
-/** Trace tables that the shop put in the place of the usual ones. */
-export async function ownTraceTables(): Promise<readonly TraceTable[]> {
+/** Trace tables that the shop put in the place of the usual ones, each read on its own. */
+export async function readTraceTables(): Promise<OwnTraceTables> {
   const row = await db().models.Setting.findByPk('trace-tables');
-  return row === null ? [] : traceTablesSchema.parse(row.value);
+  if (row === null) return { tables: [], broken: [] };
+  const raw: unknown[] = Array.isArray(row.value) ? row.value : [row.value];
+  const read = raw.map((table) => traceTablesSchema.safeParse([table]));
+  const broken = read.flatMap(({ error }, i) =>
+    error === undefined ? [] : [`${nameOf(raw[i])}: ${problemsOf(error)[0]?.allowed ?? 'cannot be read'}`],
+  );
+  broken.forEach((what) => warnOnce(`a trace table is broken, the usual one stands in: ${what}`));
+  return { tables: read.flatMap(({ data }) => data ?? []), broken };
 }
 
-/** Keeps what differs from the usual tables only, so that better usual ones still come with an update. */
-export async function setTraceTables(next: readonly TraceTable[]): Promise<void> {
+const nameOf = (table: unknown): string =>
+  typeof table === 'object' && table !== null && 'family' in table ? String(table.family) : 'a table';
+
+/** The tables of the shop's own that can be read. */
+export const ownTraceTables = async (): Promise<readonly TraceTable[]> => (await readTraceTables()).tables;
+
+/**
+ * Keeps what differs from the usual tables only, so that better usual ones still come with an update.
+ * @returns the new version
+ * @throws HttpError 409 as `keepSetting`
+ */
+export async function setTraceTables(next: readonly TraceTable[], seen: string): Promise<string> {
   const usual = new Set(usualTables.map((t) => JSON.stringify(traceTablesSchema.parse([t]))));
   const own = traceTablesSchema.parse(next).filter((t) => !usual.has(JSON.stringify([t])));
-  await db().models.Setting.upsert({ key: 'trace-tables', value: own });
+  return keepSetting('trace-tables', seen, own);
 }
 
 /** Addresses of drives that the link may talk to, beside those on this machine. */
@@ -50,9 +79,9 @@ export async function listedDrives(): Promise<readonly string[]> {
   return row === null ? [] : drivesSchema.parse(row.value);
 }
 
-export async function setListedDrives(next: readonly string[]): Promise<void> {
-  await db().models.Setting.upsert({ key: 'drives', value: drivesSchema.parse(next) });
-}
+/** @returns the new version @throws HttpError 409 as `keepSetting` */
+export const setListedDrives = (next: readonly string[], seen: string): Promise<string> =>
+  keepSetting('drives', seen, drivesSchema.parse(next));
 
 /** The id of this installation, made when it is asked for first: archives say where they come from. */
 export async function installationId(): Promise<string> {

@@ -8,14 +8,24 @@ export interface Db {
 
 // The pool is one per process. The model classes are one per module instance: Next evaluates this
 // module once for pages and once more for route handlers, and a class shared across would fail.
-const slot = globalThis as typeof globalThis & { grimPool?: Sequelize };
+/** What a process has one of. */
+export const connectionSlot = globalThis as typeof globalThis & {
+  grimPool?: Sequelize;
+  /** See `generation`. */
+  grimGeneration?: Promise<string>;
+};
 
 const pool = (): Sequelize => {
   const url = process.env['DATABASE_URL'];
   if (!url) throw new Error('DATABASE_URL is not set: start the app with ./grim start');
-  return (slot.grimPool ??= new Sequelize(url, {
+  return (connectionSlot.grimPool ??= new Sequelize(url, {
     dialect: 'postgres',
     logging: false,
+    hooks: {
+      afterConnect: () => {
+        delete connectionSlot.grimGeneration;
+      },
+    },
     pool: { max: 10, min: 0, idle: 10_000, acquire: 10_000 },
     // Whoever holds a job's row and does not come back must not stop everybody.
     dialectOptions: {
@@ -34,6 +44,7 @@ export const db = (): Db => (mine ??= { sequelize: pool(), models: initModels(po
 /** Closes the pool; the next `db()` opens a new one. */
 export async function closeDb(): Promise<void> {
   mine = undefined;
-  await slot.grimPool?.close();
-  delete slot.grimPool;
+  await connectionSlot.grimPool?.close();
+  delete connectionSlot.grimPool;
+  delete connectionSlot.grimGeneration;
 }

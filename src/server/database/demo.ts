@@ -46,19 +46,23 @@ function proofEntries(
   { bank_V, again_V, other_V }: { bank_V: number; again_V: number; other_V: number },
 ) {
   const figures = proofSteps(stage).map((step, i) => {
-    const bank = step.point.id === 'bank' ? bank_V : step.point.id === againId ? again_V : other_V;
-    const payload: Payload<'safety.figure'> = { point: step.point.id, quantity: step.quantity, volts: bank };
+    const volts = step.key === 'bank dc' ? bank_V : step.point.id === againId ? again_V : other_V;
+    const payload: Payload<'safety.figure'> = { point: step.point.id, quantity: step.quantity, volts };
     return {
       after_s: 10 + i * 6 + (step.point.id === againId ? 60 : 0),
       kind: 'safety.figure' as const,
       payload,
     };
   });
-  const meter = (when: 'before' | 'after') => ({ when, source: 'socket outlet', volts: 231 });
+  const meter = (when: 'before' | 'after') => ({
+    when,
+    dc: { source: 'proving unit', volts: 240 },
+    ac: { source: 'socket outlet', volts: 231 },
+  });
   return [
-    { after_s: 0, kind: 'safety.meter' as const, payload: meter('before') },
+    { after_s: 0, kind: 'safety.meter-proof' as const, payload: meter('before') },
     ...figures,
-    { after_s: 10 + figures.length * 6 + 70, kind: 'safety.meter' as const, payload: meter('after') },
+    { after_s: 10 + figures.length * 6 + 70, kind: 'safety.meter-proof' as const, payload: meter('after') },
   ];
 }
 

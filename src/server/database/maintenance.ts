@@ -4,6 +4,7 @@ import { migrator } from './migrations';
 import { filledKey } from './demo';
 
 export { loadDemo } from './demo';
+export { beginGeneration } from './generation';
 export { rebuildSummaries } from '../logbook/summaries';
 export { checkChains } from '../logbook/chain-check';
 

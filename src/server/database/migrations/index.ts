@@ -6,6 +6,8 @@ import * as m0003 from './0003-drive-types';
 import * as m0004 from './0004-write-runs';
 import * as m0005 from './0005-log-integrity';
 import * as m0006 from './0006-guards';
+import * as m0007 from './0007-app-role';
+import * as m0008 from './0008-seen';
 import type { Migration } from './migration';
 
 // A static list, no glob: it survives bundling, Jest and tsx alike.
@@ -16,6 +18,8 @@ const list: [string, { up: Migration; down: Migration }][] = [
   ['0004-write-runs', m0004],
   ['0005-log-integrity', m0005],
   ['0006-guards', m0006],
+  ['0007-app-role', m0007],
+  ['0008-seen', m0008],
 ];
 
 /** A step may rewrite a table of years: its statements take as long as they take. */

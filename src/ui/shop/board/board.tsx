@@ -6,6 +6,7 @@ import type { Person } from '@/core/logbook';
 import { Primary } from '../../kit/buttons';
 import { TopBar } from '../../kit/top-bar';
 import { useNow } from '../../kit/use-now';
+import { BackupAge } from './backup-age';
 import { BoardFilter, Pages } from './board-filter';
 import { JobLine } from './job-line';
 import { useFreshBoard } from './use-fresh-board';
@@ -20,11 +21,14 @@ export function Board({
   query,
   people,
   person,
+  provenAt,
 }: {
   found: BoardAnswer;
   query: BoardQuery;
   people: readonly Person[];
   person: Person;
+  /** When a backup was last restored as a test; null: never; undefined: this server makes none. */
+  provenAt?: string | null | undefined;
 }) {
   const now = useNow(0, 15_000);
   useFreshBoard();
@@ -67,6 +71,7 @@ export function Board({
           </Box>
         )}
         <Pages query={query} total={total} page={page} pages={pages} />
+        {provenAt !== undefined && <BackupAge provenAt={provenAt} now={now} />}
       </Box>
     </>
   );

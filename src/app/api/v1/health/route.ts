@@ -1,7 +1,10 @@
 import { guardedRoute, jsonAnswer } from '@/server/http/border';
-import { people } from '@/server/people/people';
+import { health } from '@/server/health/health';
 
 export const dynamic = 'force-dynamic';
 
-/** Up, with its database. */
-export const GET = guardedRoute(async () => jsonAnswer({ ok: true, people: (await people()).length }));
+/** How the server is; 503 where it cannot record. */
+export const GET = guardedRoute(async () => {
+  const now = await health();
+  return jsonAnswer(now, { status: now.ok ? 200 : 503 });
+});

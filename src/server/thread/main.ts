@@ -1,0 +1,31 @@
+/** A worker thread of the server: `{ job, order }` in; `{ job, answer }`, `{ job, refused }` or `{ job, fault }` out. */
+import { parentPort } from 'node:worker_threads';
+import { papers, type PaperOrder } from '../documents/papers';
+import { HttpError } from '../http/refusal';
+import { archiveRead } from '../job/archive/read';
+import type { ThreadOrder } from './order';
+
+/** The order's content is of its paper; the compiler cannot follow that through the table. */
+async function printed({ paper, content, size }: PaperOrder): Promise<Uint8Array> {
+  const print = papers[paper] as (
+    content: PaperOrder['content'],
+    size: PaperOrder['size'],
+  ) => Promise<Buffer>;
+  return new Uint8Array(await print(content, size));
+}
+
+const obey = async (order: ThreadOrder): Promise<unknown> =>
+  order.task === 'print' ? printed(order.print) : archiveRead(order.bytes);
+
+function troubleOf(error: unknown) {
+  if (error instanceof HttpError)
+    return { refused: { status: error.status, message: error.message, problems: error.problems } };
+  return { fault: error instanceof Error ? (error.stack ?? error.message) : String(error) };
+}
+
+parentPort?.on('message', ({ job, order }: { job: number; order: ThreadOrder }) => {
+  obey(order).then(
+    (answer) => parentPort?.postMessage({ job, answer }),
+    (error: unknown) => parentPort?.postMessage({ job, ...troubleOf(error) }),
+  );
+});
