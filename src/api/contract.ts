@@ -40,6 +40,8 @@ export type WriteOrder = z.output<typeof writeOrderSchema>;
 /** An answer that core types describe: the server makes it of them, so it is not parsed again. */
 const answerOf = <T>() => z.custom<T>();
 
+/** The version of a setting that was edited: where it is another by now, nothing is changed. */
+const seenQuery = z.strictObject({ seen: z.string().max(40) });
 const typeId = z.string().max(100);
 const positive = z.number().positive();
 /** The person said yes to what may move. */
@@ -185,10 +187,11 @@ export const contract = {
   },
   'GET /api/v1/drives': { answer: answerOf<{ found: FoundDrive[] }>() },
   'PUT /api/v1/drives': {
+    query: seenQuery,
     body: drivesSchema,
     heaviest: 32 * kB,
     may: { role: 'lead', refusal: 'The shop lead keeps this list.' },
-    answer: z.object({ drives: drivesSchema }),
+    answer: z.object({ drives: drivesSchema, version: z.string() }),
   },
   'POST /api/v1/drives/read': {
     body: z.strictObject({ target, typeId }),
@@ -208,26 +211,31 @@ export const contract = {
     answer: z.object({ id: z.string() }),
   },
   'GET /api/v1/catalogue/:id/control': { answer: answerOf<Control>() },
-  'GET /api/v1/trace-tables': { answer: answerOf<{ own: readonly TraceTable[] }>() },
+  'GET /api/v1/trace-tables': { answer: answerOf<{ own: readonly TraceTable[]; version: string }>() },
   'PUT /api/v1/trace-tables': {
+    query: seenQuery,
     body: traceTablesSchema,
     heaviest: 512 * kB,
     may: { role: 'lead', refusal: 'The shop lead keeps these tables.' },
-    answer: answerOf<{ own: readonly TraceTable[] }>(),
+    answer: answerOf<{ own: readonly TraceTable[]; version: string }>(),
   },
-  'GET /api/v1/consequences': { answer: answerOf<{ consequences: readonly Consequence[] }>() },
+  'GET /api/v1/consequences': {
+    answer: answerOf<{ consequences: readonly Consequence[]; version: string }>(),
+  },
   'PUT /api/v1/consequences': {
+    query: seenQuery,
     body: consequencesSchema,
     heaviest: 64 * kB,
     may: { role: 'lead', refusal: 'The shop lead keeps this table.' },
-    answer: answerOf<{ consequences: readonly Consequence[] }>(),
+    answer: answerOf<{ consequences: readonly Consequence[]; version: string }>(),
   },
-  'GET /api/v1/settings': { answer: z.object({ limits: limitsSchema }) },
+  'GET /api/v1/settings': { answer: z.object({ limits: limitsSchema, version: z.string() }) },
   'PUT /api/v1/settings': {
+    query: seenQuery,
     body: limitsSchema,
     heaviest: 1000,
     may: { role: 'lead', refusal: 'The shop lead sets the limits.' },
-    answer: z.object({ limits: limitsSchema }),
+    answer: z.object({ limits: limitsSchema, version: z.string() }),
   },
   'POST /api/v1/person': {
     body: z.strictObject({ id: z.string().max(60) }),
@@ -252,6 +260,7 @@ export const contract = {
     answer: answerOf<TakenIn>(),
     status: 201,
   },
+  'GET /api/v1/work': { answer: z.object({ waiting: z.int() }) },
   'GET /api/v1/rig': { answer: answerOf<RigState>() },
   'POST /api/v1/rig': {
     body: rigOrderSchema,

@@ -12,12 +12,16 @@ export interface EntriesAnswer {
   /** There are more after the last of them. */
   more: boolean;
   now: string;
+  /** Which life of the database this is: where it is another one, what is known of the log is of no use. */
+  generation: string;
 }
 
 /** A verdict for each entry that was sent, in that order. */
 export interface VerdictsAnswer {
   verdicts: EntryVerdict[];
   now: string;
+  /** As in `EntriesAnswer`. */
+  generation: string;
 }
 
 /** So many entries go in one post. */

@@ -1,4 +1,5 @@
 import { boardQuerySchema } from '@/api/board';
+import { backupTimes } from '@/server/health/backups';
 import { board } from '@/server/logbook/board';
 import { currentPerson } from '@/server/people/current-person';
 import { people } from '@/server/people/people';
@@ -12,6 +13,12 @@ interface Props {
 
 export default async function BoardPage({ searchParams }: Props) {
   const query = boardQuerySchema.parse(await searchParams);
-  const [found, everybody, person] = await Promise.all([board(query), people(), currentPerson()]);
-  return <Board found={found} query={query} people={everybody} person={person} />;
+  const [found, everybody, person, backups] = await Promise.all([
+    board(query),
+    people(),
+    currentPerson(),
+    backupTimes(),
+  ]);
+  const provenAt = backups === null ? undefined : (backups.proven?.toISOString() ?? null);
+  return <Board found={found} query={query} people={everybody} person={person} provenAt={provenAt} />;
 }

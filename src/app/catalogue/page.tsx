@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { catalogue } from '@/server/equipment/catalogue';
+import { readCatalogue } from '@/server/equipment/catalogue';
 import { currentPerson } from '@/server/people/current-person';
 import { people } from '@/server/people/people';
 import { CataloguePage } from '@/ui/shop/catalogue/catalogue-page';
@@ -8,6 +8,10 @@ export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Drive types' };
 
 export default async function Page() {
-  const [types, everybody, person] = await Promise.all([catalogue(), people(), currentPerson()]);
-  return <CataloguePage types={types} people={everybody} person={person} />;
+  const [{ types, broken }, everybody, person] = await Promise.all([
+    readCatalogue(),
+    people(),
+    currentPerson(),
+  ]);
+  return <CataloguePage types={types} broken={broken} people={everybody} person={person} />;
 }

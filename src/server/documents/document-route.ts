@@ -2,6 +2,9 @@ import { unparse } from 'papaparse';
 import * as z from 'zod';
 import { guardedRoute, HttpError, idOf, jsonAnswer } from '../http/border';
 import { jobOrRefusal, type LoadedJob } from '../logbook/folded';
+import { personOf } from '../people/asking';
+import type { PaperContent, PaperName } from './papers';
+import { printed } from './print';
 
 const query = z.object({
   form: z.enum(['pdf', 'json', 'csv']).default('pdf'),
@@ -14,18 +17,20 @@ interface Params {
 
 /**
  * A document of a job as a route: PDF, JSON or CSV, to be taken along.
+ * @param name of the paper, and of the file
  * @param load the document of a job, which is loaded once
  */
-export const documentRoute = <P extends object>(
-  name: string,
+export const documentRoute = <Name extends PaperName, P extends object>(
+  name: Name,
   {
     load,
     rows,
-    pdf,
+    content,
   }: {
     load: (job: LoadedJob, query: URLSearchParams) => Promise<P> | P;
     rows: (document: P) => object[];
-    pdf: (document: P, size: 'a4' | 'letter') => Promise<Buffer>;
+    /** What is printed of it. */
+    content: (document: P) => PaperContent<Name> | Promise<PaperContent<Name>>;
   },
 ) =>
   guardedRoute(async (request: Request, { params }: Params) => {
@@ -44,7 +49,11 @@ export const documentRoute = <P extends object>(
       return new Response(unparse(rows(made), { escapeFormulae: true }), {
         headers: { ...headers, 'content-type': 'text/csv; charset=utf-8' },
       });
-    return new Response(new Uint8Array(await pdf(made, paper)), {
-      headers: { ...headers, 'content-type': 'application/pdf' },
-    });
+    const { id: who } = await personOf(request);
+    return new Response(
+      new Uint8Array(await printed(name, await content(made), paper, who, request.signal)),
+      {
+        headers: { ...headers, 'content-type': 'application/pdf' },
+      },
+    );
   });

@@ -1,5 +1,10 @@
 import { Text, renderToBuffer } from '@react-pdf/renderer';
-import { firstPowerUnit, planFirstPower, type FirstPowerPlan } from '../../core/power-up/first-power';
+import {
+  fedDrive,
+  firstPowerUnit,
+  planFirstPower,
+  type FirstPowerPlan,
+} from '../../core/power-up/first-power';
 import { HttpError } from '../http/border';
 import type { LoadedJob } from '../logbook/folded';
 import { IdentityLines, Paper, PdfRow, PdfSection } from './pdf-kit';
@@ -23,7 +28,10 @@ export function loadFirstPowerPlan({ state }: LoadedJob): FirstPowerDocument {
   const { drive, power } = state;
   if (drive === null || power.planned === null)
     throw new HttpError(422, 'There is no first-power plan yet: keep one under First power.');
-  const plan = planFirstPower(firstPowerUnit(drive), power.planned.payload.way);
+  const unit = fedDrive(drive);
+  if (unit === null)
+    throw new HttpError(422, 'Supply or bank of the drive is not known: enter both with its label.');
+  const plan = planFirstPower(firstPowerUnit(unit), power.planned.payload.way);
   const shown = plan.charge.points.filter((p) => p.t <= 2 * plan.stopAfter_s);
   const every = Math.max(1, Math.ceil(shown.length / rowsOfCurve));
   return {

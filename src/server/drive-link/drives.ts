@@ -50,6 +50,16 @@ async function atLink(path: string, init: RequestInit): Promise<Response> {
   throw new LinkRefused([409, 422].includes(answer.status) ? answer.status : 502, message, code);
 }
 
+/** Longer than the link ever takes to say that it is there, ms. */
+const aliveWithin_ms = 500;
+
+/** Is the link there? */
+export const linkAnswers = (): Promise<boolean> =>
+  atLink('/health', { signal: AbortSignal.timeout(aliveWithin_ms) }).then(
+    () => true,
+    () => false,
+  );
+
 /** Asks the link for something. @throws as `atLink` */
 export const ask = async <S extends z.ZodType>(
   path: string,

@@ -7,7 +7,8 @@ import {
   driveTypeSchema,
   type FileProblem,
 } from '../../core/equipment/catalogue/schema';
-import { HttpError } from '../http/border';
+import { HttpError, problemsOf as fieldProblems } from '../http/border';
+import { warnOnce } from '../log';
 import { db } from '../database/connection';
 import type { ApiProblem } from '../../api/contract';
 
@@ -25,16 +26,35 @@ async function readShipped(): Promise<DriveType[]> {
 /** The types of catalogue/, read once. */
 const shipped = (): Promise<DriveType[]> => (read ??= readShipped());
 
-async function own(): Promise<DriveType[]> {
-  const rows = await db().models.DriveType.findAll({ attributes: ['type'] });
-  return rows.map((r) => driveTypeSchema.parse(r.type));
+/** Drive types, and which of the workshop's own cannot be read. */
+export interface ReadTypes {
+  types: DriveType[];
+  /** Those that cannot be read, and why. They hurt nothing else. */
+  broken: string[];
 }
 
-/** Every drive type that is known: those that ship, and the workshop's own. */
-export async function catalogue(): Promise<DriveType[]> {
-  const all = [...(await shipped()), ...(await own())];
-  return all.sort((a, b) => a.maker.localeCompare(b.maker) || a.range.localeCompare(b.range));
+async function own(): Promise<ReadTypes> {
+  const rows = await db().models.DriveType.findAll({ attributes: ['id', 'type'], raw: true });
+  const read = rows.map(({ id, type }) => ({ id, ...driveTypeSchema.safeParse(type) }));
+  const broken = read.flatMap(({ id, error }) =>
+    error === undefined ? [] : [`${id}: ${fieldProblems(error)[0]?.allowed ?? 'cannot be read'}`],
+  );
+  broken.forEach((what) => warnOnce(`a drive type is broken and left out: ${what}`));
+  return { types: read.flatMap(({ data }) => data ?? []), broken };
 }
+
+/** Every drive type that is known: those that ship, and the workshop's own, of which some may be broken. */
+export async function readCatalogue(): Promise<ReadTypes> {
+  const { types, broken } = await own();
+  const all = [...(await shipped()), ...types];
+  return {
+    types: all.sort((a, b) => a.maker.localeCompare(b.maker) || a.range.localeCompare(b.range)),
+    broken,
+  };
+}
+
+/** Every drive type that can be read. */
+export const catalogue = async (): Promise<DriveType[]> => (await readCatalogue()).types;
 
 const controls = new Map<string, Promise<Control>>();
 
@@ -42,7 +62,12 @@ const controls = new Map<string, Promise<Control>>();
 export async function controlOf(typeId: string): Promise<Control | null> {
   if (!(await shipped()).some((t) => t.id === typeId)) {
     const row = await db().models.DriveType.findByPk(typeId);
-    return row === null || row.control === null ? null : controlSchema.parse(row.control);
+    const read = controlSchema.safeParse(row?.control ?? null);
+    if (row !== null && row.control !== null && !read.success)
+      warnOnce(
+        `the parameters of ${typeId} are broken and left out: ${String(read.error.issues[0]?.message)}`,
+      );
+    return read.data ?? null;
   }
   // Only folders that the catalogue knows are ever opened.
   const known =

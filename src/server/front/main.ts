@@ -2,6 +2,7 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
 import next from 'next';
+import { direct } from './direct';
 import { turnedAway } from './gate';
 import { contentPolicy, standingHeaders } from './headers';
 
@@ -34,6 +35,9 @@ function answer(request: IncomingMessage, response: ServerResponse): void {
     // Next takes the word of this answer from here and puts it on its scripts.
     headers['content-security-policy'] = policy;
     response.setHeader('content-security-policy', policy);
+    // Not while developing: what was saved last is known to Next, not to the bundle of this door.
+    const answered = direct(request, response);
+    if (answered !== null) return void answered.catch(() => response.destroy());
   }
   void handle(request, response);
 }

@@ -59,7 +59,7 @@ describe('what went wrong', () => {
     ['53100', 503, /disk is full/],
     ['22021', 422, /cannot be stored/],
     ['23505', 409, /there already/],
-    ['XX000', 503, /try again/],
+    ['XX000', 503, /Internal server error/],
   ])('in the database (%s) is said without our insides', (code, status, words) => {
     const error = Object.assign(new Error('INSERT INTO entries … /var/lib'), { parent: { code } });
     expect(answerTo(error).status).toBe(status);

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { log } from '../log';
 import { bodyText, readJson } from './body';
 import { isOwnHost } from './own-host';
 import { answerTo, HttpError, readBy } from './refusal';
@@ -21,19 +22,19 @@ function ownMachineOnly({ headers }: Request): void {
     throw new HttpError(403, 'Requests from other pages are refused.');
 }
 
-/** JSON as an answer. Its length is told beforehand: so it goes out whole, and little is not compressed for nothing. */
+/** Below this an answer goes out sooner than it is compressed, bytes: it is a packet or two. */
+export const worthCompressing = 8_000;
+
+/** JSON as an answer; it is of this moment, and nobody keeps it. A short one tells Next to leave it as it is. */
 export function jsonAnswer(
   body: unknown,
   { status = 200, headers = {} }: { status?: number; headers?: Record<string, string> } = {},
 ): Response {
   const text = JSON.stringify(body);
+  const asItIs = text.length < worthCompressing ? ', no-transform' : '';
   return new Response(text, {
     status,
-    headers: {
-      'content-type': 'application/json',
-      'content-length': String(Buffer.byteLength(text)),
-      ...headers,
-    },
+    headers: { 'content-type': 'application/json', 'cache-control': `no-store${asItIs}`, ...headers },
   });
 }
 
@@ -46,13 +47,17 @@ export const guardedRoute =
       return await handler(request, ...args);
     } catch (error) {
       const { status, body } = answerTo(error);
-      if (!(error instanceof HttpError)) {
-        const reason = error instanceof Error ? error.message : String(error);
-        const id = request.headers.get('x-request-id') ?? '-';
-        process.stderr.write(
-          `grim: ${request.method} ${new URL(request.url).pathname}: ${reason} (request ${id})\n`,
+      if (!(error instanceof HttpError))
+        log.error(
+          {
+            requestId: request.headers.get('x-request-id') ?? '-',
+            method: request.method,
+            path: new URL(request.url).pathname,
+            status,
+            err: error,
+          },
+          'request failed',
         );
-      }
       return jsonAnswer(body, { status });
     }
   };

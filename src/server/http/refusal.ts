@@ -57,7 +57,7 @@ export function answerTo(error: unknown): { status: number; body: ApiError } {
   const [, status, said] = databaseRefusals.find(([is]) => is.test(code)) ?? [
     null,
     503,
-    'The server could not do this just now: try again in a moment.',
+    'Internal server error.',
   ];
   return { status, body: { error: said, problems: [] } };
 }

@@ -8,7 +8,7 @@ import {
   type RouteKey,
 } from '../../api/contract';
 import type { Person } from '../../core/logbook';
-import { currentPerson } from '../people/current-person';
+import { personOf } from '../people/asking';
 import { guardedRoute, HttpError, jsonAnswer, jsonBody, readBy } from './border';
 
 /** What a handler gets: everything parsed by the route's schemas. */
@@ -36,12 +36,14 @@ export const jsonRoute = <K extends RouteKey>(
   guardedRoute(async (request: Request, context: { params: Promise<Record<string, string>> }) => {
     const route: Route = contract[key];
     const { body: bodySchema, heaviest = 0, query: querySchema, may, status = 200 } = route;
-    if (may !== undefined && !mayAsk(await currentPerson(), may.role)) throw new HttpError(403, may.refusal);
+    if (may !== undefined && !mayAsk(await personOf(request), may.role))
+      throw new HttpError(403, may.refusal);
     const search = Object.fromEntries(new URL(request.url).searchParams);
     const query: unknown = querySchema === undefined ? undefined : readBy(querySchema, search);
     const body: unknown =
       bodySchema === undefined ? undefined : await jsonBody(request, bodySchema, heaviest);
     // The schemas are those of this key: what they made has its types.
-    const asked = { params: await context.params, query, body, person: currentPerson, request } as Asked<K>;
+    const person = () => personOf(request);
+    const asked = { params: await context.params, query, body, person, request } as Asked<K>;
     return jsonAnswer(await handle(asked), { status, headers });
   });

@@ -16,10 +16,15 @@ interface Waiting {
 /** So many posts of a job are written together. */
 const mostTogether = 20;
 
+// One for each process, as the pool of connections is: the door, pages and routes have this module each.
+const slot = globalThis as typeof globalThis & {
+  grimAppends?: { queues: Map<string, Waiting[]>; oneOfFew: ReturnType<typeof atMost> };
+};
 /** What verifies a signature asks the database beside the transaction: some connections of the pool must stay free for it. */
-const oneOfFew = atMost(5);
-
-const queues = new Map<string, Waiting[]>();
+const { queues, oneOfFew } = (slot.grimAppends ??= {
+  queues: new Map<string, Waiting[]>(),
+  oneOfFew: atMost(5),
+});
 
 /** Writes some posts in one transaction; where it fails, each on its own, so that none fails for another. */
 async function write(jobId: string, group: readonly Waiting[]): Promise<void> {

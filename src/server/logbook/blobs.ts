@@ -1,6 +1,15 @@
+import { QueryTypes } from 'sequelize';
 import { db } from '../database/connection';
 import { rewritten } from '../pictures';
 import { sha256 as digest } from './digest';
+
+/** Bytes go beside the statement, not in it; what is there already is not read back to be compared. */
+async function store(row: { sha256: string; mediaType: string; bytes: Buffer }): Promise<void> {
+  await db().sequelize.query(
+    `insert into blobs (sha256, media_type, bytes) values ($sha256, $mediaType, $bytes) on conflict do nothing`,
+    { bind: row, type: QueryTypes.INSERT },
+  );
+}
 
 /**
  * Keeps a photograph: turned upright, scaled, and written anew without any metadata, so that no
@@ -11,10 +20,7 @@ import { sha256 as digest } from './digest';
 export async function keepPhoto(bytes: Buffer): Promise<string> {
   const jpeg = await rewritten(bytes);
   const sha256 = digest(jpeg);
-  await db().models.Blob.findOrCreate({
-    where: { sha256 },
-    defaults: { sha256, mediaType: 'image/jpeg', bytes: jpeg },
-  });
+  await store({ sha256, mediaType: 'image/jpeg', bytes: jpeg });
   return sha256;
 }
 
@@ -22,7 +28,7 @@ export async function keepPhoto(bytes: Buffer): Promise<string> {
 export async function keepText(text: string, mediaType: string): Promise<string> {
   const bytes = Buffer.from(text, 'utf8');
   const sha256 = digest(bytes);
-  await db().models.Blob.findOrCreate({ where: { sha256 }, defaults: { sha256, mediaType, bytes } });
+  await store({ sha256, mediaType, bytes });
   return sha256;
 }
 

@@ -2,6 +2,7 @@ import { QueryTypes } from 'sequelize';
 import type { DailyHead } from '../../api/daily-head';
 import { startHash } from '../../core/job/chain';
 import { db } from '../database/connection';
+import { log } from '../log';
 import { sha256 } from './digest';
 
 const dayOf = (now: Date): string => now.toISOString().slice(0, 10);
@@ -37,7 +38,7 @@ export function keepDailyHead(now: Date): void {
   lastDay = dayOf(now);
   makeDailyHead(now).catch((error: unknown) => {
     lastDay = '';
-    process.stderr.write(`grim: the head of the day was not made: ${String(error)}\n`);
+    log.error({ err: error }, 'the head of the day was not made');
   });
 }
 

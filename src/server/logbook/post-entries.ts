@@ -1,6 +1,7 @@
 import type { EntryVerdict, VerdictsAnswer } from '../../api/entries';
-import { isRecordedByServer, type NewEntry, type Person } from '../../core/logbook';
+import { isFormerKind, isRecordedByServer, type NewEntry, type Person } from '../../core/logbook';
 import { heaviestPayload, newEntrySchema } from '../../core/logbook/schema';
+import { generation } from '../database/generation';
 import { problemsOf } from '../http/border';
 import { verifySignature } from '../job/signatures';
 import { appendEntries } from './append';
@@ -21,6 +22,12 @@ function readEntry(raw: unknown, jobId: string): NewEntry | EntryVerdict {
       problems: problemsOf(parsed.error),
     };
   const entry = parsed.data;
+  if (isFormerKind(entry.kind))
+    return {
+      id,
+      refused: 'This page is older than the server: reload it, then enter this once more.',
+      problems: [],
+    };
   if (isRecordedByServer(entry.kind))
     return { id, refused: 'The server records this itself, when it does it.', problems: [] };
   if (entry.jobId !== jobId) return { id, refused: 'It belongs to another job.', problems: [] };
@@ -57,5 +64,5 @@ export async function postEntries(
     if (entry === undefined) throw new Error('an entry was neither kept nor refused');
     return { id: one.id, kept: entry };
   });
-  return { verdicts, now: appended.now.toISOString() };
+  return { verdicts, now: appended.now.toISOString(), generation: await generation() };
 }

@@ -1,4 +1,5 @@
 import { fork, type ChildProcess } from 'node:child_process';
+import { setPriority } from 'node:os';
 import { join } from 'node:path';
 
 /** What goes to the process that decodes. */
@@ -14,6 +15,8 @@ const patience_ms = 20_000;
 const most = 2;
 /** More than a person takes at a time; whoever comes then tries again. */
 const longestQueue = 40;
+/** Behind everything that a person waits for with a drive in hand: processes with a higher number get less of a busy processor. */
+const niceness = 10;
 /** Of what JavaScript itself holds, MB; libvips holds the pixels beside it. */
 const heap_MB = 256;
 
@@ -64,6 +67,7 @@ async function fresh(): Promise<ChildProcess> {
   const child = begin();
   child.on('error', () => undefined);
   if (!('ready' in (await heard(child)))) throw new Error('the process that decodes pictures does not start');
+  if (child.pid !== undefined) setPriority(child.pid, niceness);
   // It keeps nobody alive who wants to end.
   child.unref();
   child.channel?.unref();
@@ -103,6 +107,12 @@ export function decoded(bytes: Uint8Array): Promise<DecoderAnswer> | null {
     advance(pool);
   });
 }
+
+/** How much is being decoded. */
+export const pictureLoad = (): { running: number; waiting: number } => ({
+  running: decoders().running,
+  waiting: decoders().queue.length,
+});
 
 /** Ends the processes that wait; for tests. */
 export function endDecoders(): void {

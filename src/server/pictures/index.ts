@@ -3,7 +3,7 @@ import { HttpError } from '../http/border';
 import { decoded } from './decoder';
 import { pictureKind } from './magic';
 
-export { endDecoders } from './decoder';
+export { endDecoders, pictureLoad } from './decoder';
 export { pictureKind } from './magic';
 
 /** A photograph may weigh this much before it is scaled, bytes. */

@@ -8,7 +8,7 @@ const plain = (width: number, height: number) =>
 afterAll(endDecoders);
 
 it.each(['jpeg', 'png', 'webp', 'avif'] as const)(
-  '%s is told by its bytes and written anew as JPEG',
+  '%s is recognised by its bytes and written anew as JPEG',
   async (kind) => {
     const bytes = await plain(40, 30).toFormat(kind).toBuffer();
     expect(pictureKind(bytes)).toBe(kind === 'avif' ? 'heif' : kind);

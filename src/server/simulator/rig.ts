@@ -1,11 +1,22 @@
+import * as z from 'zod';
+import type { Person } from '../../core/logbook';
 import type { RigState } from '../../api/rig-state';
 import { HttpError } from '../http/border';
 
-/** An order to the rig of the simulated drive, or null to look at it. @throws Refused with the rig's own words */
-export async function askSimulator(order: string | null): Promise<RigState> {
-  const address = process.env['GRIM_RIG'];
+/** Who may use the simulated drive (GRIM_SIMULATOR): everybody, where people train; the lead, on a shop's machine. */
+const usersSchema = z.enum(['everybody', 'lead', 'off']).default('everybody');
+
+/**
+ * An order to the rig of the simulated drive, or null to look at it.
+ * @throws HttpError 403 for whom it is not, 404 where there is none, 422 with the rig's own words
+ */
+export async function askSimulator(order: string | null, { role }: Person): Promise<RigState> {
+  const users = usersSchema.parse(process.env['GRIM_SIMULATOR']);
+  const address = users === 'off' ? undefined : process.env['GRIM_RIG'];
   if (address === undefined)
     throw new HttpError(404, 'No simulated drive runs beside this server: start it with ./grim start.');
+  if (users === 'lead' && role !== 'lead')
+    throw new HttpError(403, 'The simulated drive is for training; on this machine the shop lead uses it.');
   const answer = await fetch(
     `http://${address}/`,
     order === null ? {} : { method: 'POST', body: order },

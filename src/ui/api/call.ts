@@ -84,3 +84,28 @@ export async function call<K extends RouteKey>(key: K, wanted: Wanted<K>): Promi
     return unreachable;
   }
 }
+
+/** A file that the server made, under the name it gave, or why there is none. */
+export type FileCalled =
+  { ok: true; name: string; content: Blob } | { ok: false; status: number; error: string };
+
+const nameIn = (disposition: string | null): string =>
+  /filename="([^"]+)"/.exec(disposition ?? '')?.[1] ?? 'file';
+
+/** Fetches a file. Never throws, as `call`. */
+export async function callFile(path: string, signal: AbortSignal): Promise<FileCalled> {
+  try {
+    const answer = await fetch(path, { signal });
+    if (answer.ok)
+      return {
+        ok: true,
+        name: nameIn(answer.headers.get('content-disposition')),
+        content: await answer.blob(),
+      };
+    const said: unknown = await answer.json().catch(() => null);
+    const { error } = isApiError(said) ? said : { error: 'The server refused this.' };
+    return { ok: false, status: answer.status, error };
+  } catch {
+    return unreachable;
+  }
+}

@@ -45,6 +45,7 @@ export function LinkBar({
   };
   const silent = found?.filter((f) => f.trouble !== null) ?? [];
   const answering = found?.filter((f) => f.identity !== null) ?? [];
+  const said = trouble ?? failed;
   return (
     <Box as="section" aria-label="Link to the drive" borderTop="1px solid" borderColor="line" pt="3" mb="4">
       <Box display="flex" gap="2" flexWrap="wrap" alignItems="end">
@@ -73,9 +74,18 @@ export function LinkBar({
           </Secondary>
         )}
       </Box>
-      <Text mt="2" fontSize="0.94rem" color="soft">
-        Looking and reading: nothing is written, nothing is started.
-      </Text>
+      {/* One place for both: a link that comes and goes moves nothing from under a finger. */}
+      <Box mt="2" minH={{ base: '3em', md: '1.5em' }}>
+        {said === null ? (
+          <Text fontSize="0.94rem" color="soft">
+            Looking and reading: nothing is written, nothing is started.
+          </Text>
+        ) : (
+          <Text role="alert" color="failed">
+            {said}
+          </Text>
+        )}
+      </Box>
       {found !== null && found.length === 0 && (
         <Text mt="2">No address is listed: the shop lead adds one in the settings.</Text>
       )}
@@ -84,11 +94,6 @@ export function LinkBar({
           {f.trouble}
         </Text>
       ))}
-      {(trouble ?? failed) !== null && (
-        <Text role="alert" mt="2" color="failed">
-          {trouble ?? failed}
-        </Text>
-      )}
     </Box>
   );
 }

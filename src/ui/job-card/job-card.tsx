@@ -1,7 +1,7 @@
 'use client';
 import { Box, Text } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
-import { useMemo, type ComponentType } from 'react';
+import { useMemo, useState, type ComponentType } from 'react';
 import type { DriveType } from '@/core/equipment/catalogue';
 import { currentStage, levelsOf, mustStayDead, stageLines, type Entry, type Person } from '@/core/logbook';
 import type { Limits } from '@/core/bench/make-safe';
@@ -12,6 +12,7 @@ import { Levels } from '../panels/diagnosis/levels';
 import { Story } from '../panels/diagnosis/story';
 import { useDiagnosis } from '../panels/diagnosis/use-diagnosis';
 import { Island } from '../kit/island';
+import { ownJson } from '../kit/own-json';
 import { TopBar } from '../kit/top-bar';
 import { dateTime, span } from '../kit/time';
 import { useNow } from '../kit/use-now';
@@ -116,7 +117,8 @@ function Clock({ store }: { store: JobStore }) {
 /** A job as a traveller card on the bench: edge, work, margin. */
 export function JobCard({
   jobId,
-  entries,
+  log,
+  generation,
   imported,
   person,
   people,
@@ -126,7 +128,10 @@ export function JobCard({
   consequences,
 }: {
   jobId: string;
-  entries: readonly Entry[];
+  /** Its entries as JSON. One text: React would send thousands of objects piece by piece, at several times the cost. */
+  log: string;
+  /** The life of the database that they are from. */
+  generation: string;
   /** Where the job came from; null: it was opened here. */
   imported: { at: string } | null;
   person: Person;
@@ -136,7 +141,8 @@ export function JobCard({
   knownSources: readonly string[];
   consequences: readonly Consequence[];
 }) {
-  const store = useJob(jobId, entries, person, limits);
+  const [entries] = useState(() => ownJson<Entry[]>(log));
+  const store = useJob({ jobId, initial: entries, generation, person, limits });
   const { state } = store;
   const lines = useMemo(() => stageLines(state, limits), [state, limits]);
   const { drafts, clashes } = useFormDrafts(jobId, person.id);

@@ -1,19 +1,21 @@
 'use client';
 import { Box, Heading, Text } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
-import { entryWords, countOf, type LogLine } from '@/core/logbook';
+import { entryWords, countOf, type Entry, type LogLine } from '@/core/logbook';
 import { Primary, Secondary } from '../kit/buttons';
 import { TextField } from '../kit/field';
 import { clockTime, dateTime } from '../kit/time';
 import type { JobStore } from '../job-store/use-job';
 import { item } from '@/core/numerics/arrays';
 
+const isFigure = ({ kind }: Entry): boolean => kind === 'safety.figure' || kind === 'safety.figures';
+
 /** Runs of dead-proof figures are one line: what counts is how many and the highest. */
 function grouped(log: readonly LogLine[]): (LogLine | { figures: LogLine[] })[] {
   const out: (LogLine | { figures: LogLine[] })[] = [];
   for (const line of log) {
     const last = out[out.length - 1];
-    const plain = line.entry.kind === 'safety.figure' && line.void === null && line.correctedBy === null;
+    const plain = isFigure(line.entry) && line.void === null && line.correctedBy === null;
     if (plain && last !== undefined && 'figures' in last) last.figures.push(line);
     else if (plain) out.push({ figures: [line] });
     else out.push(line);
@@ -22,10 +24,14 @@ function grouped(log: readonly LogLine[]): (LogLine | { figures: LogLine[] })[] 
 }
 
 function figureWords(lines: readonly LogLine[]): string {
-  const volts = lines.flatMap((l) =>
-    l.entry.kind === 'safety.figure' ? [Math.abs(l.entry.payload.volts)] : [],
+  const volts = lines.flatMap(({ entry }) =>
+    entry.kind === 'safety.figure'
+      ? [Math.abs(entry.payload.volts)]
+      : entry.kind === 'safety.figures'
+        ? entry.payload.points.map(() => entry.payload.below_V)
+        : [],
   );
-  return `Dead proof: ${countOf(volts.length, 'figure')}, highest ${Math.max(...volts)} V`;
+  return `Dead proof: ${countOf(volts.length, 'reading')}, highest ${Math.max(...volts)} V`;
 }
 
 function Line({

@@ -11,7 +11,7 @@ it('one line says whether the server is away, cannot record, or has something ag
   expect(words('no-server', null)).toMatch(/^Server not reachable\. 1 log entry stored on this device/);
   expect(words('no-server', null, 0)).toMatch(/What you enter is stored/);
   expect(words('no-server', 'The server’s disk is full: somebody must make room on it.', 3)).toBe(
-    'The server cannot record just now. The server’s disk is full: somebody must make room on it. 3 log entries stored on this device, sent automatically when it can.',
+    'Not recorded yet. The server’s disk is full: somebody must make room on it. 3 log entries stored on this device, sent automatically when the server can record again.',
   );
   expect(words('held', 'Choose a person first.', 2)).toMatch(
     /^2 log entries not taken by the server yet: Choose/,

@@ -46,7 +46,7 @@ export function sendingWords({ sending, unsent }: Pick<JobStore, 'sending' | 'un
   if (sending.state === 'held')
     return `${countOf(unsent.size, 'log entry')} not taken by the server yet: ${sending.why ?? ''} Stored on this device.`;
   if (sending.why !== null)
-    return `The server cannot record just now. ${sending.why} ${countOf(unsent.size, 'log entry')} stored on this device, sent automatically when it can.`;
+    return `Not recorded yet. ${sending.why} ${countOf(unsent.size, 'log entry')} stored on this device, sent automatically when the server can record again.`;
   return unsent.size > 0
     ? `Server not reachable. ${countOf(unsent.size, 'log entry')} stored on this device, sent automatically when it is back.`
     : `Server not reachable. What you enter is stored on this device and sent automatically when it is back.`;
@@ -158,6 +158,12 @@ export function Troubles({ store, clashes }: { store: JobStore; clashes: readonl
       {line !== null && (
         <Line tone="doubt" beside={sending.nextTry === null ? null : <NextTry at={sending.nextTry} />}>
           {line}
+        </Line>
+      )}
+      {store.startedOver && (
+        <Line tone="doubt">
+          The server was restored from a backup. This log was loaded again: its newest entries may be missing.
+          Compare it with what you know, and enter again what is missing.
         </Line>
       )}
       {clashes.map((clash) => (

@@ -147,6 +147,7 @@ const browserServer: JobServer = {
     if (!answer.ok) return { status: answer.status, why: answer.error, retryAfter_s: answer.retryAfter_s };
     const said: { verdicts?: unknown } = answer.value;
     return Array.isArray(said.verdicts) &&
+      'generation' in said &&
       said.verdicts.every((v: object) => hasId(v) && (!('kept' in v) || hasSeq(v.kept)))
       ? answer.value
       : unreadable;
@@ -158,7 +159,9 @@ const browserServer: JobServer = {
     });
     if (!answer.ok) return { status: answer.status, why: answer.error, retryAfter_s: answer.retryAfter_s };
     const said: { entries?: unknown } = answer.value;
-    return Array.isArray(said.entries) && said.entries.every(hasSeq) ? answer.value : unreadable;
+    return Array.isArray(said.entries) && said.entries.every(hasSeq) && 'generation' in said
+      ? answer.value
+      : unreadable;
   },
   listen: newsOfTabs,
 };

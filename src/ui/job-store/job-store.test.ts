@@ -330,3 +330,43 @@ it(`in ${runs} random lives each recorded entry ends on the server once or among
   for (let seed = 1; seed <= runs; seed += 1) await live(seed);
   expect(jobId).toBeTruthy();
 }, 3_600_000);
+
+describe('a server that was restored from a backup', () => {
+  it('is followed from the beginning: what it lost is not shown, what waits is sent, and it is said', async () => {
+    const { server, open, time } = shop();
+    const [mine, other] = [open(person(1)), open(person(2))];
+    for (const text of ['a', 'b', 'c', 'd']) mine.entries.record('note.added', note(text));
+    await time.pass(1000);
+    expect(other.entries.snapshot().state.log).toHaveLength(4);
+    server.restore(2);
+    mine.entries.record('note.added', note('e'));
+    await time.pass(61_000);
+    expect(texts(server.log)).toEqual(['a', 'b', 'e']);
+    for (const { entries } of [mine, other]) {
+      const { state, unsent, startedOver } = entries.snapshot();
+      expect(texts(state.log.map((line) => line.entry))).toEqual(['a', 'b', 'e']);
+      expect([unsent.size, startedOver]).toEqual([0, true]);
+    }
+  });
+
+  it('is noticed also where it has got longer again meanwhile', async () => {
+    const { server, open, time } = shop();
+    const away = open(person(1));
+    for (const text of ['a', 'b', 'c']) away.entries.record('note.added', note(text));
+    await time.pass(1000);
+    server.stream(false);
+    server.restore(1);
+    const other = open(person(2));
+    for (const text of ['x', 'y', 'z', 'w']) other.entries.record('note.added', note(text));
+    await time.pass(61_000);
+    server.stream(true);
+    await time.pass(1000);
+    expect(texts(away.entries.snapshot().state.log.map((line) => line.entry))).toEqual([
+      'a',
+      'x',
+      'y',
+      'z',
+      'w',
+    ]);
+  });
+});

@@ -24,8 +24,21 @@ export interface JobSnapshot {
   /** Entries that the server refused, with the reason, until a person sees to them. */
   refused: readonly DeviceRecord[];
   sending: Sending;
+  /** The server was restored from a backup since the page was opened. */
+  startedOver: boolean;
   /** Server time minus this device's time, ms. */
   clockOffset_ms: number;
+}
+
+/** A job as a page brings it. */
+export interface OpenedJob {
+  jobId: string;
+  /** In order and without a gap. */
+  initial: readonly Entry[];
+  /** The life of the database that they are from. */
+  generation: string;
+  person: Person;
+  limits: Limits;
 }
 
 /** The entries of one job on this device, live. */
@@ -51,15 +64,9 @@ export const poll_ms = 10_000;
 /**
  * The entries of a job: folded from what the server has and what waits here. An entry leaves the device only when the
  * server has recorded it, or when a person discards it after it was refused.
- * @param initial entries that came with the page, in order and without a gap
  */
 export function createJobEntries(
-  {
-    jobId,
-    initial,
-    person,
-    limits,
-  }: { jobId: string; initial: readonly Entry[]; person: Person; limits: Limits },
+  { jobId, initial, generation, person, limits }: OpenedJob,
   ports: Ports,
 ): JobEntries {
   const { device, server, tabs, clock, nextId } = ports;
@@ -79,7 +86,7 @@ export function createJobEntries(
     clockOffset_ms = offset;
     changed();
   };
-  const log = createServerLog({ jobId, initial, context }, ports, {
+  const log = createServerLog({ jobId, initial, generation, context }, ports, {
     arrived: (ids) => {
       shelf.arrived(ids);
       changed();
@@ -175,6 +182,7 @@ export function createJobEntries(
         unstored: shelf.unstored(),
         refused: shelf.refused(),
         sending: sender.sending(),
+        startedOver: log.startedOver(),
         clockOffset_ms,
       };
       return cached;

@@ -85,6 +85,7 @@ export function createSender(
       const said = await server.post(jobId, first.by.id, batch.map(withoutServerParts));
       if (isAnswer(said)) {
         heardTime(said.now);
+        log.hearGeneration(said.generation);
         await judge(batch, said.verdicts);
         tabs.tell(jobId, { changed: true });
         most = Math.min(mostEntries, most * 2);

@@ -6,6 +6,10 @@ import { backOff_ms } from './send-plan';
 export interface ServerLog {
   state: () => JobState;
   isRecorded: (id: string) => boolean;
+  /** The database was restored from a backup since the page was opened: its log was read anew. */
+  startedOver: () => boolean;
+  /** Which life of the database an answer is of; in another one nothing counts that is known here. */
+  hearGeneration: (generation: string) => void;
   /** Takes entries from wherever they come; they count as far as they follow without a gap. */
   take: (entries: readonly Entry[]) => void;
   /** Some have come before the ones between them and the rest. */
@@ -24,14 +28,22 @@ export const isAnswer = <A extends object>(said: A | NoAnswer): said is A => !('
 /**
  * The log of the server.
  * @param initial entries that came with the page, in order and without a gap
+ * @param generation the life of the database that they are from
  * @param arrived hears of the ids that were added
  */
 export function createServerLog(
-  { jobId, initial, context }: { jobId: string; initial: readonly Entry[]; context: FoldContext },
+  {
+    jobId,
+    initial,
+    generation: life,
+    context,
+  }: { jobId: string; initial: readonly Entry[]; generation: string; context: FoldContext },
   { server, clock }: { server: JobServer; clock: Clock },
   { arrived, heardTime }: { arrived: (ids: ReadonlySet<string>) => void; heardTime: (now: string) => void },
 ): ServerLog {
   let state = fold(initial, context);
+  let generation = life;
+  let startedOver = false;
   const ahead = new Map<number, Entry>();
   let running = false;
   let catching = false;
@@ -54,12 +66,25 @@ export function createServerLog(
     arrived(new Set(next.map((e) => e.id)));
   }
 
+  function hearGeneration(now: string): void {
+    if (now === generation) return;
+    generation = now;
+    startedOver = true;
+    state = fold([], context);
+    ahead.clear();
+    arrived(new Set());
+  }
+
   async function read(): Promise<NoAnswer | null> {
     for (;;) {
       const said = await server.after(jobId, state.seq);
       if (!isAnswer(said)) return said;
-      const before = state.seq;
       heardTime(said.now);
+      if (said.generation !== generation) {
+        hearGeneration(said.generation);
+        continue;
+      }
+      const before = state.seq;
       take(said.entries);
       // Only what brought something goes on: an answer that does not follow must not be asked for for ever.
       if (!said.more || state.seq === before) return null;
@@ -88,6 +113,8 @@ export function createServerLog(
 
   return {
     state: () => state,
+    startedOver: () => startedOver,
+    hearGeneration,
     isRecorded: (id) => state.log.some((line) => line.entry.id === id),
     take,
     hasGap: () => ahead.size > 0,

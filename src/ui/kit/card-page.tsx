@@ -16,7 +16,7 @@ export function CardPage({
   title: string;
   about: string;
   people: readonly Person[];
-  person: Person;
+  person: Person | null;
   maxW?: string;
   children: ReactNode;
 }) {

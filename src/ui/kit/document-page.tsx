@@ -3,6 +3,7 @@ import { Box, Heading, Text } from '@chakra-ui/react';
 import NextLink from 'next/link';
 import type { ReactNode } from 'react';
 import type { Person } from '@/core/logbook';
+import { FileLink } from './file-link';
 import { Secondary } from './buttons';
 import { TopBar } from './top-bar';
 
@@ -76,11 +77,9 @@ export function DocumentPage({
           </Heading>
           <Box display="flex" gap="2" className="no-print" flexWrap="wrap">
             {links.map(([label, path]) => (
-              <Secondary asChild key={label}>
-                <a href={`/api/v1/jobs/${jobId}/${path}`} download>
-                  {label}
-                </a>
-              </Secondary>
+              <FileLink key={label} href={`/api/v1/jobs/${jobId}/${path}`}>
+                {label}
+              </FileLink>
             ))}
           </Box>
         </Box>

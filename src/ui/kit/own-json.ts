@@ -1,2 +1,2 @@
-/** Reads JSON that this page wrote itself a moment ago, as a key to compare by: its type is known, not checked. */
+/** Reads JSON that our own code of this version wrote a moment ago: its type is known, not checked. */
 export const ownJson = <T>(text: string): T => JSON.parse(text) as T;

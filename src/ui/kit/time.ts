@@ -20,3 +20,9 @@ export function span(minutes: number): string {
 /** 4:07 for a countdown in seconds. */
 export const countdown = (seconds: number): string =>
   `${Math.floor(Math.max(0, seconds) / 60)}:${String(Math.floor(Math.max(0, seconds) % 60)).padStart(2, '0')}`;
+
+/** 2026-12-04T14:02, on the clock of this place, as fields of date and time take it. */
+export function localMinute(at: number): string {
+  const on = new Date(at);
+  return new Date(at - on.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
+}

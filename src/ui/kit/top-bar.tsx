@@ -79,7 +79,8 @@ export function TopBar({
   clock,
 }: {
   people: readonly Person[];
-  person: Person;
+  /** Null where the database cannot say who works here. */
+  person: Person | null;
   children?: ReactNode;
   clock?: ReactNode;
 }) {
@@ -101,7 +102,7 @@ export function TopBar({
       {children}
       <Box ml="auto" display="flex" alignItems="center" gap="3" fontSize="0.95rem">
         {clock}
-        <PersonPicker people={people} current={person} />
+        {person !== null && <PersonPicker people={people} current={person} />}
         <ThemeToggle />
       </Box>
     </Flex>

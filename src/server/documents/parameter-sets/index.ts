@@ -1,3 +1,2 @@
 // A set and its keys on paper.
 export { loadKeyDocument, loadSetDocument, type KeyDocument, type SetDocument } from './load';
-export { keyPdf, setPdf } from './pdf';

@@ -97,13 +97,16 @@ export const labelsOf = (wires: readonly RecordedWire[], toOf: (wire: RecordedWi
     .sort((a, b) => a.number - b.number)
     .flatMap((wire) => (['drive', 'far'] as const).map((end) => ({ wire, to: toOf(wire), end })));
 
-/** Labels of a job's wires on sheets of labels. `skip`: used already on the first sheet. */
-export function labelsPdf(
-  jobId: string,
-  labels: readonly WireLabel[],
-  sheet: LabelSheet,
-  skip: number,
-): Promise<Buffer> {
+/** Labels of a job's wires on sheets of labels. */
+export interface LabelsDocument {
+  jobId: string;
+  labels: readonly WireLabel[];
+  sheet: LabelSheet;
+  /** Used already on the first sheet. */
+  skip: number;
+}
+
+export function labelsPdf({ jobId, labels, sheet, skip }: LabelsDocument): Promise<Buffer> {
   const { paper, columns, rows, width, height, left, top, gap } = labelSheets[sheet];
   const perPage = columns * rows;
   const places = [...Array.from({ length: skip % perPage }, () => null), ...labels];

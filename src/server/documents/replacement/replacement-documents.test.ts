@@ -15,17 +15,10 @@ import { loadDemo } from '../../database/maintenance';
 import { appendEntries } from '../../logbook/append';
 import { jobOrRefusal } from '../../logbook/folded';
 import { personById } from '../../people/people';
-import {
-  drillingOf,
-  drillingPdf,
-  drillingRows,
-  labelsOf,
-  labelsPdf,
-  stopCalendar,
-  wiredJob,
-  wireList,
-  wireListPdf,
-} from '.';
+import { drillingOf, drillingRows, labelsOf, stopCalendar, wiredJob, wireList } from '.';
+import { drillingPdf } from './drilling';
+import { labelsPdf } from './labels';
+import { wireListPdf } from './wire-list';
 import { ownDatabase } from '../../database/__tests__/own-database';
 
 ownDatabase();
@@ -96,7 +89,7 @@ it('labels: one for each end of every wire, and an independent reader finds job 
   const { state } = await gathered();
   const labels = labelsOf(state.swap.wires, () => 'X1');
   expect(labels).toHaveLength(2 * state.swap.wires.length);
-  const pdf = await labelsPdf(swapJob, labels, 'a4-5x13', 3);
+  const pdf = await labelsPdf({ jobId: swapJob, labels, sheet: 'a4-5x13', skip: 3 });
   const [first] = await pages(pdf, 300);
   if (first === undefined) throw new Error('no page');
   const mm = 300 / 25.4;

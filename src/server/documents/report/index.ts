@@ -1,3 +1,2 @@
-// The job report: gathered, and as PDF.
-export { loadReport } from './load';
-export { reportPdf } from './pdf';
+// The job report: gathered.
+export { illustrated, loadReport } from './load';

@@ -1,4 +1,6 @@
+import sharp from 'sharp';
 import { reportOf, type Beside, type Report } from '../../../core/job/report';
+import { blob } from '../../logbook/blobs';
 import type { LoadedJob } from '../../logbook/folded';
 import { HttpError } from '../../http/border';
 import { loadStaticSheet } from '../static-sheet';
@@ -27,4 +29,35 @@ export async function loadReport(job: LoadedJob): Promise<Report> {
     swapOfState(state),
   ]);
   return reportOf(state, swap, { sheet, startUp });
+}
+
+/** A photograph as it is printed: small; whole it lies in the archive. */
+const photoEdge_px = 700;
+
+/** A photograph of a report; `jpeg` null: it is missing on the server, and the paper says so. */
+export interface Picture {
+  caption: string;
+  jpeg: Uint8Array | null;
+}
+
+/** A report with its photographs, ready to be printed. */
+export interface IllustratedReport {
+  report: Report;
+  pictures: Picture[];
+}
+
+async function jpegOf(sha256: string): Promise<Uint8Array | null> {
+  const kept = await blob(sha256);
+  if (kept === null) return null;
+  return sharp(kept.bytes)
+    .resize({ width: photoEdge_px, height: photoEdge_px, fit: 'inside', withoutEnlargement: true })
+    .jpeg({ quality: 74 })
+    .toBuffer();
+}
+
+/** Puts the photographs to a report. */
+export async function illustrated(report: Report): Promise<IllustratedReport> {
+  const pictures: Picture[] = [];
+  for (const { sha256, caption } of report.photos) pictures.push({ caption, jpeg: await jpegOf(sha256) });
+  return { report, pictures };
 }

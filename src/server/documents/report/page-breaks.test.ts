@@ -27,6 +27,21 @@ it('long cells take more room, and a part without a table stays whole', () => {
   expect(pagesOf([])).toEqual([]);
 });
 
+it('a long list of lines is cut too, whether a table follows or not', () => {
+  const lines = Array.from({ length: 600 }, (_, i) => `note ${i}`);
+  for (const part of [
+    { ...table('notes', 30), lines },
+    { id: 'n', title: 'n', lines, table: null },
+  ]) {
+    const pages = pagesOf([table('a', 3), part]);
+    expect(pages.length).toBeGreaterThan(10);
+    const pieces = pages.flat().filter((p) => !p.id.startsWith('a-'));
+    expect(pieces.flatMap((p) => p.lines)).toEqual(lines);
+    expect(pieces.flatMap((p) => p.table?.rows ?? [])).toHaveLength(part.table === null ? 0 : 30);
+    for (const page of pages) expect(page.flatMap((p) => p.lines).length).toBeLessThan(60);
+  }
+});
+
 it('widths add up to the page', () => {
   const widths = widthsOf({
     heads: ['No.', 'Why'],

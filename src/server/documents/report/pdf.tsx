@@ -1,19 +1,11 @@
 import { Circle, Image as Photo, Line, Polyline, Svg, Text, View, renderToBuffer } from '@react-pdf/renderer';
 import { scaleLinear } from 'd3';
-import sharp from 'sharp';
 import type { Report, ReportCurve } from '../../../core/job/report';
-import { blob } from '../../logbook/blobs';
 import { IdentityLines, Paper, PdfRow, s, PdfSection } from '../pdf-kit';
+import type { IllustratedReport, Picture } from './load';
 import { pagesOf, type Piece } from './page-breaks';
 
-/** A page holds this many photographs across; they are printed small, and lie whole in the archive. */
-const photoEdge_px = 700;
 const photoWidth = 158;
-
-interface Picture {
-  caption: string;
-  data: Buffer;
-}
 
 function Part({ part }: { part: Piece }) {
   return (
@@ -188,10 +180,14 @@ function ReportDocument({
                 <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
                   {pictures.map((p, i) => (
                     <View key={i} wrap={false} style={{ width: photoWidth, marginRight: 8, marginBottom: 8 }}>
-                      <Photo
-                        src={{ data: p.data, format: 'jpg' }}
-                        style={{ width: photoWidth, height: 118, objectFit: 'contain' }}
-                      />
+                      {p.jpeg === null ? (
+                        <Text>This photograph is missing on the server.</Text>
+                      ) : (
+                        <Photo
+                          src={{ data: Buffer.from(p.jpeg), format: 'jpg' }}
+                          style={{ width: photoWidth, height: 118, objectFit: 'contain' }}
+                        />
+                      )}
                       <Text style={{ fontSize: 8 }}>{p.caption}</Text>
                     </View>
                   ))}
@@ -221,16 +217,5 @@ function ReportDocument({
   );
 }
 
-export async function reportPdf(report: Report, size: 'a4' | 'letter'): Promise<Buffer> {
-  const pictures: Picture[] = [];
-  for (const { sha256, caption } of report.photos) {
-    const kept = await blob(sha256);
-    if (kept === null) continue;
-    const data = await sharp(kept.bytes)
-      .resize({ width: photoEdge_px, height: photoEdge_px, fit: 'inside', withoutEnlargement: true })
-      .jpeg({ quality: 74 })
-      .toBuffer();
-    pictures.push({ caption, data });
-  }
-  return renderToBuffer(<ReportDocument report={report} pictures={pictures} size={size} />);
-}
+export const reportPdf = ({ report, pictures }: IllustratedReport, size: 'a4' | 'letter'): Promise<Buffer> =>
+  renderToBuffer(<ReportDocument report={report} pictures={pictures} size={size} />);

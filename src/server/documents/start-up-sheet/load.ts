@@ -3,6 +3,7 @@ import { parameterAt, shownAs } from '../../../core/equipment/drive-words';
 import { timeOf, type Payload } from '../../../core/logbook';
 import { plateSums } from '../../../core/equipment/plate';
 import { inShort, releaseOf } from '../../../core/job/release';
+import { figureWords } from '../../../core/commissioning/commissioning';
 import { wantedOf } from '../../../core/commissioning/settings';
 import { HttpError } from '../../http/border';
 import { catalogue, controlOf } from '../../equipment/catalogue';
@@ -40,7 +41,7 @@ const outcomeWords = { ok: 'seen and right', 'not-ok': 'not right', 'not-there':
 const stepWords = (title: string, result: Payload<'commission.step'>): string =>
   [
     `${title}: ${outcomeWords[result.outcome]}${result.seenBy === 'link' ? ', over the link' : ''}`,
-    ...(result.figure === undefined ? [] : [`${result.figure.value} ${result.figure.unit}`]),
+    ...figureWords(result),
     ...result.speeds.map((s) => `${s.hz} Hz ${s.amps} A`),
     ...(result.seen.length === 0 ? [] : [result.seen.join(', ')]),
     ...(result.qualified === undefined ? [] : [result.qualified]),

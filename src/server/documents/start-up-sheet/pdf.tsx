@@ -50,7 +50,7 @@ function StartUpDocument({ sheet, paper }: { sheet: StartUpDocument; paper: 'a4'
         </PdfSection>
       )}
       {sheet.against.length > 0 && (
-        <PdfSection title="Stands open">
+        <PdfSection title="Open issues">
           {sheet.against.map((t) => (
             <Text key={t}>– {t}</Text>
           ))}

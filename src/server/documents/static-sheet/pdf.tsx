@@ -45,7 +45,7 @@ function SafetyPart({ safety }: { safety: NonNullable<Sheet['safety']> }) {
             key={i}
             widths={[13, 26, 5, 6, 13, 26, 5, 6]}
             mono={[3, 7]}
-            cells={pair.flatMap((f) => [f.between, f.where, f.quantity, `${f.volts}`])}
+            cells={pair.flatMap((f) => [f.between, f.where, f.quantity, `${f.below ? '< ' : ''}${f.volts}`])}
           />
         ))}
       </View>

@@ -2,6 +2,7 @@
  * The link as a service on loopback, for the server alone. Every request names its target.
  * POST /identify {target} · /read {target, registers} · /write {target, register, word};
  * POST /run {id, by, do}: a run of writes, whose journal is in the database, begins, goes on, waits, ends, is verified;
+ * GET /health;
  * GET /watch?target=…&registers=1,2,3  → the words again and again, as server-sent events.
  */
 import { timingSafeEqual } from 'node:crypto';
@@ -156,7 +157,8 @@ export function linkServer({ secret, listed, locks, patience, runs: runsWith, no
       const url = URL.parse(request.url ?? '/', 'http://link');
       if (url === null) throw new HttpError(400, 'No address.');
       if (request.method === 'GET' && url.pathname === '/watch') return watch(url, response);
-      const result = await obey(url.pathname, await bodyOf(request));
+      const alive = request.method === 'GET' && url.pathname === '/health';
+      const result = alive ? { ok: true } : await obey(url.pathname, await bodyOf(request));
       response.writeHead(200, { 'content-type': 'application/json' }).end(JSON.stringify(result));
     };
     act().catch((error: unknown) => {

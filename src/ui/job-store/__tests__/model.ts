@@ -86,6 +86,7 @@ export function modelServer(time: { now: () => number }) {
   const listeners = new Set<NewsListener>();
   const known = new Map<string, Entry>();
   let streams = true;
+  let life = 1;
 
   function append(sent: readonly Entry[], by: Person) {
     return sent.map((entry) => {
@@ -116,6 +117,13 @@ export function modelServer(time: { now: () => number }) {
       listeners.forEach((l) => (on ? l.up() : l.down()));
     },
     isStreaming: () => streams,
+    generation: () => `life ${life}`,
+    /** A backup of when it had so many entries comes in its place. */
+    restore: (length: number) => {
+      for (const lost of log.splice(length)) known.delete(lost.id);
+      life += 1;
+      listeners.forEach((l) => (l.down(), l.up()));
+    },
     state: (): JobState => fold(log, { limits: greatestLimits }),
   };
 }
@@ -206,7 +214,11 @@ export function openTab(
       if (no !== null) return living(no);
       const verdicts = server.append(whole, { ...by, id: personId });
       await moment();
-      return living(fate === 'fine' ? { verdicts, now: new Date(time.now()).toISOString() } : lost);
+      return living(
+        fate === 'fine'
+          ? { verdicts, now: new Date(time.now()).toISOString(), generation: server.generation() }
+          : lost,
+      );
     },
     after: async (_, seq) => {
       await moment();
@@ -215,6 +227,7 @@ export function openTab(
       return living({
         entries: all.slice(0, 7),
         more: all.length > 7,
+        generation: server.generation(),
         now: new Date(time.now()).toISOString(),
       });
     },
@@ -256,7 +269,13 @@ export function openTab(
   };
   let release: () => void = () => undefined;
   const entries = createJobEntries(
-    { jobId, initial: server.log.slice(), person: by, limits: greatestLimits },
+    {
+      jobId,
+      initial: server.log.slice(),
+      generation: server.generation(),
+      person: by,
+      limits: greatestLimits,
+    },
     ports,
   );
   const stop = entries.start();

@@ -7,6 +7,7 @@ export const quiet = {
   refused: [],
   sending: { state: 'ok', why: null, nextTry: null },
   clockOffset_ms: 0,
+  startedOver: false,
   jobId: '0190a200-0000-7000-8000-0000000000ff',
   catchUp: () => Promise.resolve(),
   repeat: () => undefined,

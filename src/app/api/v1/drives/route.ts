@@ -1,4 +1,4 @@
-import { listedDrives, setListedDrives } from '@/server/administration/settings';
+import { setListedDrives } from '@/server/administration/settings';
 import { scan } from '@/server/drive-link/drives';
 import { jsonRoute } from '@/server/http/route';
 
@@ -8,7 +8,7 @@ export const dynamic = 'force-dynamic';
 export const GET = jsonRoute('GET /api/v1/drives', async () => ({ found: await scan() }));
 
 /** The shop lead lists the drives that may be talked to. */
-export const PUT = jsonRoute('PUT /api/v1/drives', async ({ body }) => {
-  await setListedDrives(body);
-  return { drives: [...(await listedDrives())] };
+export const PUT = jsonRoute('PUT /api/v1/drives', async ({ body, query }) => {
+  const version = await setListedDrives(body, query.seen);
+  return { drives: body, version };
 });

@@ -7,6 +7,6 @@ export const dynamic = 'force-dynamic';
 export const GET = guardedRoute(
   async (request) =>
     new Response(meterEvents(request.signal), {
-      headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-store' },
+      headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-store, no-transform' },
     }),
 );

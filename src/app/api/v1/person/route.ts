@@ -1,7 +1,7 @@
 import { cookies } from 'next/headers';
 import { HttpError } from '@/server/http/border';
 import { jsonRoute } from '@/server/http/route';
-import { personCookie } from '@/server/people/current-person';
+import { personCookie } from '@/server/people/asking';
 import { personById } from '@/server/people/people';
 
 /** Chooses who works here. Sign-in will take this place. */

@@ -1,5 +1,6 @@
 import { notFound } from 'next/navigation';
 import type { ReactNode } from 'react';
+import { generation } from '@/server/database/generation';
 import { catalogue } from '@/server/equipment/catalogue';
 import { currentPerson } from '@/server/people/current-person';
 import { loadJob } from '@/server/logbook/folded';
@@ -20,6 +21,7 @@ export default async function CardLayout({ params, children }: Props) {
   const { id } = await params;
   const job = uuidSchema.safeParse(id).success ? await loadJob(id) : null;
   if (job === null) notFound();
+  const life = await generation();
   const [person, everybody, within, types, met, table] = await Promise.all([
     currentPerson(),
     people(),
@@ -32,7 +34,8 @@ export default async function CardLayout({ params, children }: Props) {
     <>
       <JobCard
         jobId={id}
-        entries={job.state.log.map((line) => withoutHash(line.entry))}
+        log={JSON.stringify(job.state.log.map((line) => withoutHash(line.entry)))}
+        generation={life}
         imported={job.imported}
         person={person}
         people={everybody}

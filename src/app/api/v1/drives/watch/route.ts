@@ -12,6 +12,6 @@ export const GET = guardedRoute(async (request) => {
   if (!query.success) throw new HttpError(422, 'target and typeId are wanted.');
   const { target, typeId } = query.data;
   return new Response(await watch(target, typeId, request.signal), {
-    headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-store' },
+    headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-store, no-transform' },
   });
 });

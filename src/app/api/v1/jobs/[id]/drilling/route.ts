@@ -1,5 +1,9 @@
 import { documentRoute } from '@/server/documents/document-route';
-import { drillingOf, drillingPdf, drillingRows } from '@/server/documents/replacement';
+import { drillingOf, drillingRows } from '@/server/documents/replacement';
 
 /** The drilling template true to scale, or hole coordinates as JSON or CSV. */
-export const GET = documentRoute('drilling', { load: drillingOf, rows: drillingRows, pdf: drillingPdf });
+export const GET = documentRoute('drilling', {
+  load: drillingOf,
+  rows: drillingRows,
+  content: (template) => template,
+});

@@ -1,9 +1,9 @@
 import { documentRoute } from '@/server/documents/document-route';
-import { loadFirstPowerPlan, firstPowerPdf } from '@/server/documents/first-power';
+import { loadFirstPowerPlan } from '@/server/documents/first-power';
 
 /** The first-power plan of a job, as PDF, JSON or CSV (its bus curve). */
 export const GET = documentRoute('first-power', {
   load: loadFirstPowerPlan,
   rows: (paper) => paper.expected,
-  pdf: firstPowerPdf,
+  content: (plan) => plan,
 });

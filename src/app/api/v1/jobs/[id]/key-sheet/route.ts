@@ -1,5 +1,9 @@
 import { documentRoute } from '@/server/documents/document-route';
-import { loadKeyDocument, keyPdf } from '@/server/documents/parameter-sets';
+import { loadKeyDocument } from '@/server/documents/parameter-sets';
 
 /** The keys for a set as PDF, JSON or CSV: `?set=` an entry, `&from=` factory-50Hz, factory-60Hz or another set. */
-export const GET = documentRoute('keys', { load: loadKeyDocument, rows: (sheet) => sheet.rows, pdf: keyPdf });
+export const GET = documentRoute('keys', {
+  load: loadKeyDocument,
+  rows: (sheet) => sheet.rows,
+  content: (sheet) => sheet,
+});

@@ -1,5 +1,5 @@
 import { documentRoute } from '@/server/documents/document-route';
-import { loadReport, reportPdf } from '@/server/documents/report';
+import { illustrated, loadReport } from '@/server/documents/report';
 
 /** The job report as PDF, JSON, or its record as CSV. */
 export const GET = documentRoute('report', {
@@ -9,5 +9,5 @@ export const GET = documentRoute('report', {
       ...part.lines.map((text) => ({ part: part.title, text })),
       ...(part.table?.rows ?? []).map((row) => ({ part: part.title, text: row.join(' | ') })),
     ]),
-  pdf: reportPdf,
+  content: illustrated,
 });

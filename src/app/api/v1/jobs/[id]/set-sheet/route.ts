@@ -1,9 +1,9 @@
 import { documentRoute } from '@/server/documents/document-route';
-import { loadSetDocument, setPdf } from '@/server/documents/parameter-sets';
+import { loadSetDocument } from '@/server/documents/parameter-sets';
 
 /** A set as PDF, JSON or CSV: `?set=` an entry, `&region=` of the factory values beside it. */
 export const GET = documentRoute('parameter-set', {
   load: loadSetDocument,
   rows: (sheet) => sheet.rows,
-  pdf: setPdf,
+  content: (sheet) => sheet,
 });

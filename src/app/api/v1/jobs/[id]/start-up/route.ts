@@ -1,9 +1,9 @@
 import { documentRoute } from '@/server/documents/document-route';
-import { loadStartUpSheet, startUpPdf } from '@/server/documents/start-up-sheet';
+import { loadStartUpSheet } from '@/server/documents/start-up-sheet';
 
 /** The start-up sheet as PDF, JSON or CSV. */
 export const GET = documentRoute('start-up', {
   load: loadStartUpSheet,
   rows: (sheet) => sheet.rows,
-  pdf: startUpPdf,
+  content: (sheet) => sheet,
 });

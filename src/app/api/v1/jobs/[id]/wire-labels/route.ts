@@ -2,7 +2,9 @@ import * as z from 'zod';
 import { endOf } from '@/core/replacement/wires';
 import { guardedRoute, idOf, HttpError } from '@/server/http/border';
 import { jobOrRefusal } from '@/server/logbook/folded';
-import { labelSheets, labelsOf, labelsPdf, wiredJob } from '@/server/documents/replacement';
+import { labelSheets, labelsOf, wiredJob } from '@/server/documents/replacement';
+import { printed } from '@/server/documents/print';
+import { personOf } from '@/server/people/asking';
 import { keysOf } from '@/core/numerics/arrays';
 
 const query = z.object({
@@ -20,12 +22,9 @@ export const GET = guardedRoute(async (request: Request, { params }: { params: P
   const { wires } = made.state.swap;
   if (wires.length === 0) throw new HttpError(422, 'No wire is noted yet.');
   const placementOf = new Map((made.swap.map?.fates ?? []).map((f) => [f.wire, f]));
-  const pdf = await labelsPdf(
-    id,
-    labelsOf(wires, (wire) => endOf(placementOf.get(wire.id))),
-    asked.data.sheet,
-    asked.data.skip,
-  );
+  const labels = labelsOf(wires, (wire) => endOf(placementOf.get(wire.id)));
+  const { id: who } = await personOf(request);
+  const pdf = await printed('wire-labels', { jobId: id, labels, ...asked.data }, 'a4', who, request.signal);
   return new Response(new Uint8Array(pdf), {
     headers: {
       'content-type': 'application/pdf',

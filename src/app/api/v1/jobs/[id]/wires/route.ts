@@ -1,5 +1,9 @@
 import { documentRoute } from '@/server/documents/document-route';
-import { wireList, wireListPdf } from '@/server/documents/replacement';
+import { wireList } from '@/server/documents/replacement';
 
 /** The wire list with where each goes, as PDF, JSON or CSV. */
-export const GET = documentRoute('wires', { load: wireList, rows: (list) => list.rows, pdf: wireListPdf });
+export const GET = documentRoute('wires', {
+  load: wireList,
+  rows: (list) => list.rows,
+  content: (list) => list,
+});

@@ -1,0 +1,32 @@
+import type { ThreadOrder } from '../thread/order';
+import { sharedPool, threadBundle, type WorkLoad } from '../work';
+import type { PaperContent, PaperName, PaperOrder, PaperSize } from './papers';
+
+const printer = sharedPool<ThreadOrder, Uint8Array>({
+  what: 'paper',
+  bundle: threadBundle,
+  heap_MB: 768,
+  timeOut_ms: 60_000,
+  longest: 64,
+  longestOfOne: 8,
+});
+
+/**
+ * Prints a paper as PDF, in a thread of its own.
+ * @param who whose line it waits in
+ * @throws HttpError 503 where too many wait, or it takes too long
+ */
+export const printed = <Name extends PaperName>(
+  paper: Name,
+  content: PaperContent<Name>,
+  size: PaperSize,
+  who: string,
+  signal?: AbortSignal,
+): Promise<Uint8Array> =>
+  printer.ask({ task: 'print', print: { paper, content, size } as PaperOrder }, who, signal);
+
+/** How much printing is under way. */
+export const printLoad = (): WorkLoad => printer.load();
+
+/** Has the thread ready before the first paper is asked for: it takes seconds to load. */
+export const warmPrinter = (): void => printer.warm();

@@ -1,0 +1,28 @@
+import { Box, Text } from '@chakra-ui/react';
+import { StateMark } from './state-mark';
+
+/** Things of the shop's own that cannot be read: left out, said, and nothing else is hurt. */
+export function Broken({ what, items }: { what: 'type' | 'table'; items: readonly string[] }) {
+  if (items.length === 0) return null;
+  const one = items.length === 1;
+  return (
+    <Box role="alert" border="1px solid" borderColor="failed" borderRadius="3px" p="3" mb="4">
+      <Text fontWeight="600" display="flex" alignItems="center" gap="2">
+        <StateMark mark="failed" label={null} />
+        {one
+          ? `One ${what} of this shop is broken and left out.`
+          : `${items.length} ${what}s of this shop are broken and left out.`}
+      </Text>
+      <Box as="ul" pl="5" listStyleType="disc">
+        {items.map((item) => (
+          <li key={item}>{item}</li>
+        ))}
+      </Box>
+      <Text>
+        {what === 'table'
+          ? 'The usual table stands in. Keep the tables again to repair it.'
+          : 'Add it again from its files to repair it.'}
+      </Text>
+    </Box>
+  );
+}
