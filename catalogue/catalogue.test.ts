@@ -103,7 +103,7 @@ describe('a type that a workshop writes', () => {
     expect(problems(checkFile(control, controlSchema))).toEqual([]);
   });
 
-  it('is told the line of a value that is out of its kind', () => {
+  it('gets the line of a value that is out of its kind', () => {
     const lines = text('control.json').split('\n');
     const at = lines.findIndex((l) => l.includes('"number": "3-02"'));
     lines[at] = (lines[at] ?? '').replace('"min": 0.1', '"min": "short"');
@@ -115,7 +115,7 @@ describe('a type that a workshop writes', () => {
     ]);
   });
 
-  it('is told the line of a key too many, and of a name that is not there', () => {
+  it('gets the line of a key too many, and of a name that is not there', () => {
     const changed = text('type.json').replace('"maker"', '"colour": "grey",\n  "maker"');
     expect(problems(checkFile(changed, driveTypeSchema))).toEqual([
       { line: 3, path: 'colour', message: 'no such key' },
@@ -128,14 +128,14 @@ describe('a type that a workshop writes', () => {
     ]);
   });
 
-  it('is told what is missing', () => {
+  it('gets what is missing', () => {
     const changed = text('type.json').replace(/ *"phases": 3,\n/, '');
     const [only, ...more] = problems(checkFile(changed, driveTypeSchema));
     expect(only?.message).toMatch(/^missing: /);
     expect(more).toEqual([]);
   });
 
-  it('is told where it is no JSON at all', () => {
+  it('gets where it is no JSON at all', () => {
     expect(problems(checkFile('{\n  "id": "x",\n  maker: 1\n}', driveTypeSchema))[0]).toMatchObject({
       line: 3,
       message: expect.stringContaining('not JSON here') as string,

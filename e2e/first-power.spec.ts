@@ -112,7 +112,6 @@ test('four captures are named rightly, laid on the computed picture and kept', a
     await expect(conclusion(page)).toContainText('100 Hz instead of 300 Hz');
     await expect(page.getByRole('group', { name: 'The capture on the computed picture' })).toBeVisible();
     await conclusion(page).evaluate((box) => box.scrollIntoView({ block: 'start' }));
-    await picture(page, 'capture');
   });
   await test.step('COMTRADE: a diode open; one file alone is refused', async () => {
     await capture(page, ['winch-diode.cfg']);

@@ -1,3 +1,5 @@
+import type { Page } from '@playwright/test';
+import { answerSources, lockAndTag, proveMeter } from './hands';
 import { expect, test } from './test';
 import {
   choosePerson,
@@ -58,15 +60,54 @@ test('another person must prove dead again, and an apprentice cannot', async ({ 
   await choosePerson(page, inesId);
 });
 
-test('without a bank terminal only removal with covers on is left', async ({ page }) => {
-  await choosePerson(page, inesId);
+/** A job with a Godwit G4-12 on its nameplates page. */
+async function withGodwit(page: Page): Promise<string> {
   const jobId = await newJob(page.request, 'Net-drum');
-  await visit(page, `/jobs/${jobId}/make-safe`);
-  await expect(page.getByRole('button', { name: 'Identify the drive first' })).toBeVisible();
   await visit(page, `/jobs/${jobId}/identify`);
   await page.getByLabel('Type', { exact: true }).selectOption({ label: 'Godwit G4-12' });
   await page.getByRole('button', { name: 'Keep drive label' }).click();
   await expect(page.getByText('Drive label kept.')).toBeVisible();
+  return jobId;
+}
+
+test('what only earlier pages made is refused, and says what to do', async ({ page }) => {
+  const former = entry(pump, 'safety.meter', { when: 'before', source: 'battery', volts: 9 });
+  const answer = await page.request.post(`/api/v1/jobs/${pump}/entries`, { data: { entries: [former] } });
+  expect(await answer.text()).toContain('reload it');
+});
+
+test('12 V AC between two lines is not isolated, and a battery proves no meter', async ({ page }) => {
+  await choosePerson(page, inesId);
+  await visit(page, `/jobs/${await withGodwit(page)}/make-safe`);
+  await answerSources(page, ['Mains supply']);
+  await page.getByLabel('Isolated since').fill('2090-01-01T00:00');
+  await page.getByLabel('Lock and tag', { exact: true }).fill('padlock 7');
+  await page.getByRole('button', { name: 'Keep: locked and tagged' }).click();
+  await expect(page.getByText('This is in the future.')).toBeVisible();
+  await lockAndTag(page, 10);
+  await page.getByLabel('Known source DC, before').fill('battery');
+  await page.getByLabel('It shows DC, before').fill('9');
+  await page.getByLabel('It shows AC, before').fill('231');
+  await page.getByRole('button', { name: 'Keep: meter proven before' }).click();
+  await expect(page.getByText(/At least 216 V for this drive/)).toBeVisible();
+  await proveMeter(page, 'before');
+  const pair = page.getByRole('textbox', { name: 'L1 to L2, AC, line to line, volts' });
+  const caution = page.getByText('12 V AC at L1 to L2, line to line: not isolated.');
+  for (const volts of ['12', '0']) {
+    await pair.fill(volts);
+    await pair.press('Enter');
+    await expect(caution).toBeVisible();
+  }
+  await expect(page.getByText(/Bench locked: 12 V AC measured at L1 to L2, line to line/)).toBeVisible();
+  await page.getByRole('button', { name: /1. Every source of energy/ }).click();
+  await answerSources(page, ['Mains supply', 'Mains on relay contacts']);
+  await expect(caution).toHaveCount(0);
+  await expect(page.getByText(/Bench locked: The drive is not proven dead yet/)).toBeVisible();
+});
+
+test('without a bank terminal only removal with covers on is left', async ({ page }) => {
+  await choosePerson(page, inesId);
+  const jobId = await withGodwit(page);
   await visit(page, `/jobs/${jobId}/make-safe`);
   await page.getByRole('button', { name: /5. Prove dead/ }).click();
   await page.getByRole('button', { name: 'No bank terminal within reach' }).click();
@@ -77,17 +118,23 @@ test('without a bank terminal only removal with covers on is left', async ({ pag
 });
 
 test('the site may lower its limits, not raise them; only the lead', async ({ page }) => {
+  const put = async (hands_V: number) => {
+    const { version } = (await (await page.request.get('/api/v1/settings')).json()) as { version: string };
+    return page.request.put(`/api/v1/settings?seen=${version}`, { data: { hands_V, test_V: 5 } });
+  };
   await choosePerson(page, inesId);
-  const asTechnician = await page.request.put('/api/v1/settings', { data: { hands_V: 25, test_V: 5 } });
-  expect(asTechnician.status()).toBe(403);
+  expect((await put(25)).status()).toBe(403);
   await choosePerson(page, odoId);
-  expect((await page.request.put('/api/v1/settings', { data: { hands_V: 60, test_V: 5 } })).status()).toBe(
-    422,
-  );
+  expect((await put(60)).status()).toBe(422);
   await visit(page, '/settings');
   await page.getByLabel('Hands').fill('25');
   await page.getByRole('button', { name: 'Keep limits' }).click();
   await expect(page.getByText(/Limits kept/)).toBeVisible();
-  expect((await page.request.put('/api/v1/settings', { data: { hands_V: 50, test_V: 5 } })).ok()).toBe(true);
+  // Somebody else, in another tab, meanwhile: what they set is not overwritten by a page that never showed it.
+  expect((await put(50)).ok()).toBe(true);
+  await page.getByLabel('Hands').fill('30');
+  await page.getByRole('button', { name: 'Keep limits' }).click();
+  await expect(page.getByText(/Somebody changed this since you opened the page/)).toBeVisible();
+  await expect(page.getByLabel('Hands')).toHaveValue('30');
   await choosePerson(page, inesId);
 });

@@ -2,9 +2,10 @@ import type { Page } from '@playwright/test';
 import { expect } from './test';
 import { letPass, serverTime } from './here';
 
+/** As a field of date and time takes it. */
 const minutesAgo = (minutes: number): string => {
   const t = new Date(serverTime() - minutes * 60_000);
-  return `${String(t.getHours()).padStart(2, '0')}:${String(t.getMinutes()).padStart(2, '0')}`;
+  return new Date(t.getTime() - t.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
 };
 
 /** Answers the sources by keyboard: isolated where named, not there elsewhere. */
@@ -24,12 +25,22 @@ export async function lockAndTag(page: Page, isolatedMinutesAgo: number): Promis
   await page.getByLabel('Isolated since').fill(minutesAgo(isolatedMinutesAgo));
   await page.getByLabel('Lock and tag', { exact: true }).fill('padlock 7, tag I. T.');
   await page.getByRole('button', { name: 'Keep: locked and tagged' }).click();
+  await expect(page.getByRole('button', { name: /2\. Lock and tag.*padlock 7/ })).toBeVisible();
 }
 
 export async function proveMeter(page: Page, when: 'before' | 'after'): Promise<void> {
-  await page.getByLabel(`Known source, ${when}`).fill('socket outlet');
-  await page.getByLabel(`It shows, ${when}`).fill('231');
+  await page.getByLabel(`Known source DC, ${when}`).fill('proving unit');
+  await page.getByLabel(`It shows DC, ${when}`).fill('240');
+  await page.getByLabel(`Known source AC, ${when}`).fill('socket outlet');
+  await page.getByLabel(`It shows AC, ${when}`).fill('231');
   await page.getByRole('button', { name: `Keep: meter proven ${when}` }).click();
+  const step = when === 'before' ? /4\. Prove the meter.*240 V DC/ : /Prove the meter again.*240 V DC/;
+  await expect(page.getByRole('button', { name: step })).toBeVisible();
+}
+
+/** Until the server has what was entered: it counts minutes from when it has an entry. */
+async function everythingSent(page: Page): Promise<void> {
+  await expect(page.getByText('(not kept yet, sending)')).toHaveCount(0);
 }
 
 /** Types the figures, Enter after each; the bank again waits for its minute. */
@@ -48,6 +59,7 @@ export async function takeFigures(
     await page.keyboard.press('Enter');
   }
   await meanwhile();
+  await everythingSent(page);
   // The bank again after a minute: on the clock of the server, which the page follows with each answer.
   letPass(61);
   await page.evaluate(() => window.dispatchEvent(new Event('online')));

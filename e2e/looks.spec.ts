@@ -29,6 +29,7 @@ const pages = [
   '/settings/traces',
   '/catalogue',
   '/rig',
+  '/health',
   `/jobs/${pump}/take`,
   `/jobs/${pump}/identify`,
   `/jobs/${pump}/as-found`,

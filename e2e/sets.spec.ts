@@ -93,7 +93,7 @@ test('the set of an old Knot is carried to the Whimbrel: every value told, choic
   const list = page.getByRole('list', { name: 'Translation' });
   const said = page.getByRole('status').filter({ hasText: /values: / });
   const counts = [
-    ...((await said.textContent()) ?? '').matchAll(/(\d+) (?:carried|converted|clamped|to choose|no home)/g),
+    ...((await said.textContent()) ?? '').matchAll(/(\d+) (?:carried|converted|clamped|to choose|no match)/g),
   ];
   const total = Number(/^(\d+) values/.exec((await said.textContent()) ?? '')?.[1]);
   expect(counts.reduce((sum, [, n]) => sum + Number(n), 0)).toBe(total);

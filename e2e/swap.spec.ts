@@ -131,7 +131,7 @@ test('prepared: every wire known or taken on, labels that a camera reads, a stop
   await expect(settle).not.toContainText('it feeds Shellfish');
 
   // A quick note: terminal and ferrule, then the next one; a file that is no picture is refused.
-  await page.getByRole('button', { name: 'Note in haste' }).click();
+  await page.getByRole('button', { name: 'Add wire quickly' }).click();
   await page.getByRole('combobox', { name: 'Old terminal' }).fill('CM');
   await page.getByRole('textbox', { name: 'Ferrule' }).fill('108');
   await page
@@ -142,7 +142,7 @@ test('prepared: every wire known or taken on, labels that a camera reads, a stop
   await page.getByRole('button', { name: 'Keep, next wire' }).click();
   await expect(page.getByText('Wire 22 is kept.')).toBeVisible();
   await page.getByRole('button', { name: 'Leave it' }).click();
-  await expect(settle).toContainText('Wire 22 “108” on CM: noted in haste');
+  await expect(settle).toContainText('Wire 22 “108” on CM: added quickly');
   await open(page, 22);
   await expect(page.getByText('By its values CM is: common of the inputs')).toBeVisible();
   await page.getByRole('checkbox', { name: /^Proven/ }).check();

@@ -48,7 +48,7 @@ test('an encoder that is asked for and not there: found, shown by a trial, put b
   await order(page.request, { plant: { contacts: { ...stopped, DI4: false } }, wait_s: 1 });
   await order(page.request, { plant: { contacts: winchContacts }, wait_s: 8 });
   await page.getByRole('button', { name: 'Watch live' }).click();
-  await says(page, /Nothing holds it\./);
+  await says(page, /No inhibit found\./);
 
   await order(page.request, { plant: { contacts: stopped }, wait_s: 8 });
   await trials(page).getByRole('button', { name: 'Put vector, encoder back' }).click();
@@ -196,7 +196,16 @@ test('a loop is walked, a jumper stands in the register and holds the signature'
     .getByRole('radio', { name: 'yes' })
     .check();
   await expect(form.getByRole('note')).toContainText('never jumpered');
+  await form
+    .getByRole('group', { name: 'Is a motor connected?' })
+    .getByRole('radio', { name: 'no, its cable is off' })
+    .check();
+  await expect(form.getByRole('note')).toContainText('motor connected or not');
   await expect(form.getByRole('button', { name: 'Enter it in the register' })).toHaveCount(0);
+  await form
+    .getByRole('group', { name: 'Is a motor connected?' })
+    .getByRole('radio', { name: 'yes' })
+    .check();
   await form
     .getByRole('combobox', { name: 'What does the loop watch over?' })
     .selectOption('level-or-pressure');

@@ -68,7 +68,10 @@ async function main(args: readonly string[]): Promise<number> {
 // The same bundle serves the API: there it runs in a worker thread and answers messages.
 if (isMainThread) process.exitCode = await main(process.argv.slice(2));
 else
-  parentPort?.on('message', ({ job, name, text }: { job: number; name: string; text: string }) => {
-    const verb = findVerb(name);
-    parentPort?.postMessage({ job, answer: verb === undefined ? unknownVerb(name) : runText(verb, text) });
-  });
+  parentPort?.on(
+    'message',
+    ({ job, order: { name, text } }: { job: number; order: { name: string; text: string } }) => {
+      const verb = findVerb(name);
+      parentPort?.postMessage({ job, answer: verb === undefined ? unknownVerb(name) : runText(verb, text) });
+    },
+  );

@@ -90,7 +90,7 @@ describe('the state machine', () => {
       'not-ready',
     ],
     [
-      'safe stop without its return',
+      'STO without its return',
       { safeStop: { channel1: true, channel2: true, returnTied: false } },
       {},
       'safe-stop',

@@ -1,7 +1,18 @@
 import fc from 'fast-check';
 import { greatestLimits, proofSteps, sourceKinds } from '../bench/make-safe';
 import { benchLock, extend, fold, levelsOf, mustStayDead, type Entry, type Payload } from '.';
-import { testDrive, ines, job, odo, opening, pip, proven, start, testStage } from './__tests__/job';
+import {
+  testDrive,
+  ines,
+  job,
+  knownSources,
+  odo,
+  opening,
+  pip,
+  proven,
+  start,
+  testStage,
+} from './__tests__/job';
 
 const context = { limits: greatestLimits };
 const reading = (value: number | 'OL' = 0.45): Payload<'static.reading'> => ({
@@ -42,7 +53,11 @@ describe('the gate before the bench', () => {
 
   it('is left as it was by a step that is refused, whoever tries it', () => {
     const j = proven();
-    j.add('safety.meter', { when: 'before', source: 'socket', volts: 2 }, { by: odo });
+    j.add(
+      'safety.meter-proof',
+      { when: 'before', ...knownSources, dc: { source: 'battery', volts: 9 } },
+      { by: odo },
+    );
     j.add('safety.figure', { point: 'no such point', quantity: 'dc', volts: 0 }, { by: odo });
     j.add('safety.discharged', { startVolts: 560, ohm: 1000 }, { by: pip });
     const state = fold(j.entries, context);
@@ -84,7 +99,7 @@ describe('the gate before the bench', () => {
     j.add('identify.drive', testDrive);
     j.add('safety.sources', { sources: sourceKinds.map((kind) => ({ kind, state: 'absent' })) });
     j.add('safety.locked', { isolatedAt: new Date(start).toISOString(), tag: 'x' });
-    j.add('safety.meter', { when: 'before', source: 'socket', volts: 230 });
+    j.add('safety.meter-proof', { when: 'before', ...knownSources });
     expect(fold(j.entries, context).log.at(-1)?.void).toMatch(/5 minutes/);
   });
 
@@ -170,7 +185,7 @@ function lived(steps: LifeStep[]): Entry[] {
     if (what === 'locked')
       j.add('safety.locked', { isolatedAt: new Date(start).toISOString(), tag: 'x' }, options);
     if (what === 'before' || what === 'after')
-      j.add('safety.meter', { when: what, source: 'socket', volts: 230 }, options);
+      j.add('safety.meter-proof', { when: what, ...knownSources }, options);
     if (what === 'back') j.add('safety.source-back', { kind: 'mains' }, options);
     if (what === 'note') j.add('note.added', { stage: 'bench', text: 'x', photos: [] }, options);
     if (what === 'drive') j.add('identify.drive', testDrive, options);
@@ -215,7 +230,9 @@ describe('the fold, whatever happens', () => {
           const own = entries.filter(
             (e) => Date.parse(e.receivedAt ?? '') <= r.at && e.by.id === r.by.id && e.id !== r.entryId,
           );
-          const after = own.filter((e) => e.kind === 'safety.meter' && e.payload.when === 'after').at(-1);
+          const after = own
+            .filter((e) => e.kind === 'safety.meter-proof' && e.payload.when === 'after')
+            .at(-1);
           const last = own.at(-1);
           expect(after).toBeDefined();
           expect(r.at - Date.parse(last?.receivedAt ?? '')).toBeLessThanOrEqual(30 * 60 * 1000);

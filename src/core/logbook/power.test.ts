@@ -67,6 +67,16 @@ describe('first power', () => {
     expect(note(j)?.note).toBe('SWITCHED ON');
   });
 
+  it.each([
+    ['supply', { ...testDrive, supply_V: null }],
+    ['bank', { ...testDrive, stage: { ...testDrive.stage, assumed: ['capacitance_uF' as const] } }],
+  ])('is not planned with a %s that nobody knows', (_, drive) => {
+    const j = signed();
+    j.add('identify.drive', drive);
+    j.add('power.planned', plan);
+    expect(lastVoid(j)).toMatch(/Supply or bank is not known/);
+  });
+
   it('takes the dead proof away', () => {
     const j = signed();
     j.add('power.planned', plan);

@@ -68,15 +68,14 @@ describe('temporary jumpers', () => {
   });
 
   it.each(['safe-stop', 'emergency-stop', 'guard', 'over-travel'] as const)(
-    'do not count for %s with a motor connected, and do with its cable off',
+    'over %s stand in the register whoever set them, and no name makes a signature over them possible',
     (guards) => {
       const j = begun();
-      j.add('jumper.set', jumper({ guards }));
-      j.add('jumper.set', jumper({ guards, form: 'no-function' }));
-      expect(stateOf(j).registers.jumpers).toEqual([]);
-      expect(stateOf(j).log.at(-1)?.void).toMatch(/never jumpered/);
-      j.add('jumper.set', jumper({ guards, motorConnected: false }));
-      expect(stateOf(j).registers.jumpers).toHaveLength(1);
+      j.add('jumper.set', jumper({ guards }), { by: pip });
+      j.add('jumper.set', jumper({ guards, form: 'no-function', motorConnected: false, found: true }));
+      expect(stateOf(j).registers.jumpers).toHaveLength(2);
+      j.add('sheet.signed', signature, { by: odo });
+      expect(stateOf(j).signed).toBeNull();
     },
   );
 

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import type { NewEntry } from './entry';
+import { time } from './fragments';
 import { payloads } from './payloads';
 import { staticVerdicts } from './verified';
 import { keysOf } from '../numerics/arrays';
@@ -27,16 +28,11 @@ function isStorable(value: unknown): boolean {
   return Object.entries(value).every(([key, inner]) => !unstorable.test(key) && isStorable(inner));
 }
 
-/** A device's clock may be wrong by decades; a year that no calendar of the database has is none. */
-const anyTime = z.iso
-  .datetime()
-  .refine((at) => /^(19[7-9]\d|[2-9]\d{3})-/.test(at), 'a time between 1970 and 9999 is wanted');
-
 const envelope = {
   v: z.int().refine((v) => v === newestVersion, `version ${newestVersion} is wanted`),
   id: z.uuid({ version: 'v7' }),
   jobId: z.uuid(),
-  at: anyTime,
+  at: time,
   corrects: z.uuid().optional(),
   seen: z.int().min(0).optional(),
 };

@@ -26,8 +26,8 @@ describe('the edge of the card', () => {
       'list the sources',
       'lock and tag',
       'prove the meter',
-      '23 figures left',
-      '22 figures left',
+      '39 figures left',
+      '38 figures left',
     ]);
     expect(lineOf(whole, 'make-safe')).toMatchObject({ state: 'done', note: '3.1 V proven' });
     expect(lineOf(proven({ bank_V: 38 }), 'make-safe')).toMatchObject({

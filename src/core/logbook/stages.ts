@@ -105,9 +105,11 @@ function traceStage({ causes, seen, traced }: JobState): Stage {
 
 function makeSafeStage({ drive, safety }: JobState, limits: Limits): Stage {
   if (drive === null) return locked('identify first');
-  if (safety.noBankTerminal) return stage(false, 'no bank terminal: covers on');
+  if (safety.alive !== null) return stage(false, 'AC found: not isolated');
   const proof = proofOf(safety, drive.stage, limits);
   if (proof.testAllowed) return stage(true, `${proof.highest_V} V proven`);
+  if (proof.complete && proof.handsAllowed && safety.noBankTerminal)
+    return stage(false, 'removal with covers on');
   if (proof.complete) return stage(false, `${proof.highest_V} V: too high`);
   if (safety.lapsed !== null) return stage(false, 'lapsed: prove again');
   if (safety.sources === null) return stage(false, 'list the sources');

@@ -125,6 +125,18 @@ describe('the signature of the start-up sheet', () => {
   });
 });
 
+it('a step of the run that an earlier version named otherwise is the step of today', () => {
+  const j = ready();
+  j.add('commission.step', {
+    step: 'safety-safe stop',
+    outcome: 'not-there',
+    seen: [],
+    seenBy: 'hand',
+    speeds: [],
+  });
+  expect(stateOf(j).startUp.run.at(-1)?.payload.step).toBe('safety-STO');
+});
+
 describe('open issues', () => {
   const jumper = (differs: Partial<Payload<'jumper.set'>> = {}): Payload<'jumper.set'> => ({
     form: 'jumper',

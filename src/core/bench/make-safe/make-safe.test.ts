@@ -32,7 +32,7 @@ describe('where a drive is proven dead', () => {
     const firstAc = steps.findIndex((s) => s.quantity === 'ac');
     expect(steps.slice(0, firstAc).every((s) => s.quantity === 'dc')).toBe(true);
     expect(steps.at(-1)?.point.id).toBe(againId);
-    expect(steps.filter((s) => s.point.id === 'bank').map((s) => s.quantity)).toEqual(['dc']);
+    expect(steps.filter((s) => s.point.id === 'bank').map((s) => s.quantity)).toEqual(['dc', 'ac']);
     expect(new Set(steps.map((s) => s.key)).size).toBe(steps.length);
   });
 });

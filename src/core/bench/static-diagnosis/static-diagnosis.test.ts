@@ -41,7 +41,7 @@ describe('static diagnosis of a six-diode stage with brake', () => {
     expect(says.headline).toBe('L2 upper diode is open. Nothing else fits.');
   });
 
-  it('asks again for a figure 65 mV under its sisters instead of condemning it', () => {
+  it('asks again for a figure 65 mV under the other two phases instead of condemning it', () => {
     const taken = measure([]).map((r): RawReading =>
       r.red === 'DC-' && r.black === 'L1' ? { ...r, value: Number(r.value) - 0.065 } : r,
     );

@@ -21,14 +21,25 @@ const run: RunOf = {
   ],
   analogs: [{ id: 'AI1', mark: 'A1' }],
   relays: [],
-  channels: ['safe stop', 'emergency stop'],
+  channels: ['STO', 'emergency stop'],
   output: false,
   places: { local: 'keypad', remote: 'terminals' },
   identification: null,
   lifting: false,
   serial: false,
+  supply: { volts: 400, phases: 3 },
+  torque_Nm: 1.7,
+  line: { signal: '4-20mA', atLow: 0, atHigh: 60 },
+  rpmPerHz: 1785 / 60,
 };
-const ok = (step: string): StepResult => ({ step, outcome: 'ok', seen: [] });
+/** Readings that pass. */
+const passing = (id: string): { figures?: StepResult['figures'] } => {
+  const figures = commissioningSteps(run).find((s) => s.id === id)?.figures;
+  return figures === undefined
+    ? {}
+    : { figures: figures.map((f) => ({ id: f.id, value: (f.least + f.most) / 2 })) };
+};
+const ok = (step: string): StepResult => ({ step, outcome: 'ok', seen: [], ...passing(step) });
 const all = commissioningSteps(run).map((s) => ({
   ...ok(s.id),
   seen: [...(s.parts ?? [])],
@@ -55,8 +66,44 @@ it.each([
   ['nobody named', { qualified: undefined }],
   ['the start was not refused', { outcome: 'not-ok' as const }],
 ])('the safety sequence stays open with %s', (_, differs) => {
-  const results = all.map((r) => (r.step === 'safety-safe stop' ? { ...r, ...differs } : r));
-  expect(runState(commissioningSteps(run), results).open.map((s) => s.id)).toEqual(['safety-safe stop']);
+  const results = all.map((r) => (r.step === 'safety-STO' ? { ...r, ...differs } : r));
+  expect(runState(commissioningSteps(run), results).open.map((s) => s.id)).toEqual(['safety-STO']);
+});
+
+describe('before power, and at the analog input, readings are demanded and judged', () => {
+  const openWith = (id: string, values: Record<string, number>, differs: Partial<StepResult> = {}) => {
+    const figures = Object.entries(values).map(([figure, value]) => ({ id: figure, value }));
+    const results = all.map((r) => (r.step === id ? { ...r, figures, ...differs } : r));
+    return runState(commissioningSteps(run), results).open.map((s) => s.id);
+  };
+  it.each([
+    ['0.4 N·m where the table says 1.7', 'torque', { power: 0.4 }],
+    ['no torque', 'torque', {}],
+    ['an earth of 5,000 Ω', 'earth', { bond: 5000 }],
+    ['231 V on a unit for 400 V', 'supply', { 'line-1': 231, 'line-2': 231, 'line-3': 231 }],
+    ['one line missing', 'supply', { 'line-1': 400, 'line-2': 400 }],
+    ['lines that are not alike', 'supply', { 'line-1': 400, 'line-2': 400, 'line-3': 370 }],
+    [
+      '780 rpm of 892.5 at half of the signal',
+      'analog-AI1',
+      { 'at-0': 0, 'at-25': 15, 'at-50': 26.2, 'at-100': 60 },
+    ],
+  ])('%s leaves the step open', (_, id, values) => {
+    expect(openWith(id, values)).toEqual([id]);
+  });
+  it('what is within the bounds settles it', () => {
+    expect(openWith('torque', { power: 1.6 })).toEqual([]);
+    expect(openWith('earth', { bond: 0.08 })).toEqual([]);
+    expect(openWith('supply', { 'line-1': 402, 'line-2': 398, 'line-3': 400 })).toEqual([]);
+  });
+  it('over the link its evidence stands for the readings of a line, never for those of a wrench', () => {
+    expect(openWith('analog-AI1', {}, { seenBy: 'link' })).toEqual([]);
+    expect(openWith('torque', {}, { seenBy: 'link' })).toEqual(['torque']);
+  });
+  it('none of it can be absent', () => {
+    for (const id of ['torque', 'earth', 'supply', 'covers', 'direction'])
+      expect(openWith(id, {}, { outcome: 'not-there' })).toContain(id);
+  });
 });
 
 it('the newest result of a step counts', () => {
@@ -115,7 +162,7 @@ it('what guards people, turns or brakes never waits', () => {
   const waiting = commissioningSteps({ ...run, lifting: true })
     .filter((s) => s.mayWait)
     .map((s) => s.id);
-  for (const id of ['covers', 'direction', 'speeds', 'brake', 'safety-safe stop', 'safety-emergency stop'])
+  for (const id of ['covers', 'direction', 'speeds', 'brake', 'safety-STO', 'safety-emergency stop'])
     expect(waiting).not.toContain(id);
   expect(waiting).toContain('partners');
 });

@@ -1,6 +1,7 @@
 // What the link shows, as evidence for a step. Common practice, no source.
 import { scaled, signalUnit, type ScaleLine } from '../../numerics/analog-scaling';
 import type { Control } from '../../equipment/catalogue';
+import { referenceTolerance } from './figures';
 import { isCommand, type Live, type Values } from '../../equipment/drive-words';
 
 type Bits = Readonly<Record<string, boolean>>;
@@ -48,9 +49,6 @@ export function displayReady({ state, alarm, outputFrequency_Hz }: Live, runGive
   ];
 }
 
-/** A reference may be off by this share of the whole line (common practice, no source). */
-const tolerance = 0.015;
-
 /** One point of an analog line: what the signal stands for, and whether the drive says the same. */
 export function analogPoint(
   line: ScaleLine,
@@ -62,9 +60,9 @@ export function analogPoint(
   const off = Math.abs(reference_Hz - expected_Hz);
   return {
     expected_Hz,
-    agrees: off <= tolerance * span,
+    agrees: off <= referenceTolerance * span,
     share: span === 0 ? 0 : (expected_Hz - line.atLow) / (line.atHigh - line.atLow),
-    sum: `${signal} ${signalUnit(line.signal)} stands for ${expected_Hz} Hz, the drive says ${reference_Hz} Hz: ${off.toFixed(2)} Hz off, ${(tolerance * span).toFixed(2)} Hz allowed`,
+    sum: `${signal} ${signalUnit(line.signal)} stands for ${expected_Hz} Hz, the drive says ${reference_Hz} Hz: ${off.toFixed(2)} Hz off, ${(referenceTolerance * span).toFixed(2)} Hz allowed`,
   };
 }
 

@@ -1,7 +1,9 @@
 // The commissioning run.
+import { figuresAgainst, type FigureTaken } from './figures';
 import type { CommissioningStep } from './steps';
 
 export { sequence, commissioningSteps, type RunOf, type CommissioningStep, type Watch } from './steps';
+export { figuresAgainst, figureWords, type FigureTaken, type StepFigure } from './figures';
 export { analogPoint, bitWatch, cycleDifferences, displayReady, noBits, type BitsSeen } from './evidence';
 
 /** How one step of the run was settled. */
@@ -12,13 +14,26 @@ export interface StepResult {
   seen: readonly string[];
   /** Who answers for it, by name. */
   qualified?: string | undefined;
+  /** Over the link, or by a person. */
+  seenBy?: 'link' | 'hand' | undefined;
+  figures?: readonly FigureTaken[] | undefined;
 }
 
-/** A step with parts counts only with each of them seen, a safety step only with a named person; the others by their outcome. */
+/** Nothing of this can be absent: there is always an earth, a supply, a direction. */
+export const isAlwaysThere = ({ group, id }: CommissioningStep): boolean =>
+  group === 'before power' || id === 'direction';
+
+/**
+ * A step with parts counts only with each of them seen, one with readings only where they pass, a safety step only with a named
+ * person; the others by their outcome.
+ */
 export function isStepSettled(step: CommissioningStep, result: StepResult | undefined): boolean {
   if (result === undefined || result.outcome === 'not-ok') return false;
   if (step.qualified === true && result.qualified === undefined) return false;
-  return result.outcome === 'not-there' || (step.parts ?? []).every((part) => result.seen.includes(part));
+  if (result.outcome === 'not-there') return !isAlwaysThere(step);
+  const linked = step.watch !== undefined && result.seenBy === 'link';
+  const against = linked ? [] : figuresAgainst(step.figures ?? [], result.figures ?? []);
+  return against.length === 0 && (step.parts ?? []).every((part) => result.seen.includes(part));
 }
 
 /** What must be settled before a step can be, and is not. */

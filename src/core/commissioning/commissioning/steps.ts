@@ -1,4 +1,6 @@
 // Common practice, no source: from before power to the real station.
+import type { ScaleLine } from '../../numerics/analog-scaling';
+import { analogFigures, earthFigures, supplyFigures, torqueFigures, type StepFigure } from './figures';
 
 /** What a step can look at by itself where the link is there. */
 export type Watch =
@@ -7,6 +9,8 @@ export type Watch =
   | { as: 'analog'; id: 'AI1' | 'AI2' }
   /** Ready, at rest, no alarm. */
   | { as: 'display' }
+  /** Run is given from nowhere. */
+  | { as: 'run-off' }
   /** What is in the drive before and after its power was away. */
   | { as: 'power-cycle' };
 
@@ -23,8 +27,8 @@ export interface CommissioningStep {
   /** A named qualified person answers for it. */
   qualified?: boolean;
   watch?: Watch;
-  /** A figure that is kept with it. */
-  figure?: { label: string; unit: string };
+  /** Readings that are taken with it, and must pass; over the link its evidence stands for them. */
+  figures?: readonly StepFigure[];
   /** Settled before this one can be. */
   after?: readonly string[];
   /** The machine may run for a while without it, with a date and a name. */
@@ -48,12 +52,20 @@ export interface RunOf {
   identification: string | null;
   lifting: boolean;
   serial: boolean;
+  /** What the unit is made for, and how it is fed. */
+  supply: { volts: number; phases: 1 | 3 };
+  /** Of the power terminals, as the type's table says; null: it does not. */
+  torque_Nm: number | null;
+  /** What the analog input stands for; null where speed comes from elsewhere. */
+  line: ScaleLine | null;
+  /** Of the motor, by its plate. */
+  rpmPerHz: number;
 }
 
 /** The parts of a safety sequence, each of which must be seen. */
 export const sequence = ['reset', 'start', 'stopped', 'start refused', 'reset again', 'start again'] as const;
 
-function beforePower(): CommissioningStep[] {
+function beforePower({ supply, torque_Nm }: RunOf): CommissioningStep[] {
   const step = (
     id: string,
     title: string,
@@ -70,16 +82,21 @@ function beforePower(): CommissioningStep[] {
   return [
     step('wires', 'Wires', 'Every wire ticked from both ends, strands and ferrules in, none left over.'),
     step('torque', 'Torques', 'Power and control screws to the torque of the table.', {
-      figure: { label: 'Power terminals at', unit: 'N·m' },
+      figures: torqueFigures(torque_Nm),
     }),
     step('earth', 'Earth', 'Protective earth continuous from frame to bar, measured.', {
-      figure: { label: 'Frame to bar', unit: 'Ω' },
+      figures: earthFigures,
     }),
-    step('run-off', 'Run inputs off', 'Every source of run is off: terminals, keypad, controller.'),
+    step('run-off', 'Run inputs off', 'Every source of run is off: terminals, keypad, controller.', {
+      watch: { as: 'run-off' },
+    }),
     step('covers', 'Covers', 'Covers on, nobody in front, only then the tick.', {
       after: ['wires', 'torque', 'earth'],
     }),
-    step('supply', 'Supply', 'The three voltages measured and alike, as the type takes them.'),
+    step('supply', 'Supply', 'Measured at the line side: alike, and as the type takes them.', {
+      caution: 'Live parts: a qualified person, a meter rated for the place, nobody in front.',
+      figures: supplyFigures(supply.volts, supply.phases),
+    }),
     step('display', 'Display', 'Power on: it says ready, stands at 0 Hz, and shows no alarm.', {
       watch: { as: 'display' },
       after: ['covers', 'run-off', 'supply'],
@@ -113,7 +130,7 @@ function firstTurns({ identification, lifting }: RunOf): CommissioningStep[] {
             id: 'identification',
             group: 'first run' as const,
             title: `Identification ${identification}`,
-            do: 'Enable and safe stop made. It whistles. Afterwards its state is “done”, also after the power was away.',
+            do: 'Enable and STO made. It whistles. Afterwards its state is “done”, also after the power was away.',
             caution:
               identification === 'rotating'
                 ? 'The shaft turns: nothing on it, guard on, people clear.'
@@ -145,7 +162,7 @@ function firstTurns({ identification, lifting }: RunOf): CommissioningStep[] {
   ];
 }
 
-function signals({ inputs, analogs, relays, output }: RunOf): CommissioningStep[] {
+function signals({ inputs, analogs, relays, output, line, rpmPerHz }: RunOf): CommissioningStep[] {
   return [
     ...inputs
       .filter((i) => i.does !== 'none')
@@ -161,16 +178,17 @@ function signals({ inputs, analogs, relays, output }: RunOf): CommissioningStep[
     ...analogs.map((a): CommissioningStep => ({
       id: `analog-${a.id}`,
       group: 'inputs',
-      title: `${a.mark} at three points`,
-      do: 'None, half and all of the signal: the reference is as the line says.',
+      title: `${a.mark} at four points`,
+      do: 'None, a quarter, half and all of the signal: the reference is as the line says.',
       watch: { as: 'analog', id: a.id },
+      ...(line === null ? {} : { figures: analogFigures(line, rpmPerHz) }),
       mayWait: true,
     })),
     ...relays.map((r): CommissioningStep => ({
       id: `relay-${r.id}`,
       group: 'inputs',
       title: `Relay ${r.mark}`,
-      do: 'What hangs on it follows its function.',
+      do: 'The connected circuit follows its function.',
       watch: { as: 'relay', id: r.id },
       mayWait: true,
     })),
@@ -192,7 +210,7 @@ function signals({ inputs, analogs, relays, output }: RunOf): CommissioningStep[
 export function commissioningSteps(run: RunOf): CommissioningStep[] {
   const { channels, places, serial } = run;
   return [
-    ...beforePower(),
+    ...beforePower(run),
     ...firstTurns(run),
     ...signals(run),
     ...channels.map((c): CommissioningStep => ({

@@ -23,7 +23,7 @@ export const differing = (sheet: StartUpSheet, typed: TypedValues): SheetRow[] =
 
 const identStates: Readonly<Record<string, string>> = {
   stale: 'The identification is stale: a plate value was changed after it. Run it again.',
-  failed: 'The identification failed: run it again, with enable and safe stop made.',
+  failed: 'The identification failed: run it again, with enable and STO made.',
   'not-done': 'The identification was not run yet.',
 };
 

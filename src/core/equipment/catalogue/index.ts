@@ -56,7 +56,8 @@ export interface KnownDrive {
   typeId: string | null;
   type: string;
   ratedAmps: number;
-  supply_V: number;
+  /** Null: nobody stated it. */
+  supply_V: number | null;
   phases: 1 | 3;
 }
 
@@ -66,9 +67,20 @@ export const modelOf = (
   types: readonly DriveType[],
 ): DriveModel | undefined => types.find((t) => t.id === typeId)?.models.find((m) => m.type === type);
 
-/** What limits and defaults of a drive are shares of. */
+/** The supply of a drive: from its label, else as its type is made for. @throws Error where neither says it */
+export function supplyOf(
+  { typeId, supply_V }: Pick<KnownDrive, 'typeId' | 'supply_V'>,
+  types: readonly DriveType[],
+): number {
+  const stated_V = supply_V ?? types.find((t) => t.id === typeId)?.supply_V;
+  if (stated_V === undefined) throw new Error('the supply of a drive of no known type is not stated');
+  return stated_V;
+}
+
+/** What limits and defaults of a drive are shares of. @throws as `supplyOf` */
 export function ratingOf(drive: KnownDrive, types: readonly DriveType[]) {
-  const { ratedAmps, supply_V, phases } = drive;
+  const { ratedAmps, phases } = drive;
+  const supply_V = supplyOf(drive, types);
   // Of a model that no catalogue knows: about what its amps carry.
   const carried_kW = (Math.sqrt(phases) * supply_V * ratedAmps * 0.8) / 1000;
   return { ratedAmps, supply_V, power_kW: modelOf(drive, types)?.power_kW ?? carried_kW };

@@ -209,7 +209,7 @@ export const dictionary = {
   'factory.reset': choice('factory reset', 'no', 'all', 'all-but-motor'),
   'store.save': choice('save to memory', 'no', 'now'),
   'clock.set': choice('clock', 'never-set', 'set'),
-  'safe-stop.reset': choice('after a safe stop', 'restart-by-itself', 'needs-new-run'),
+  'safe-stop.reset': choice('after STO', 'restart-by-itself', 'needs-new-run'),
 } as const satisfies Record<string, { name: string } & ConceptKind>;
 
 /** The neutral name of what a parameter means. */

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { terminals } from './vocabulary';
+import { assumables, terminals } from './vocabulary';
 
 const positive = z.number().positive();
 
@@ -15,6 +15,7 @@ export const stageSchema = z.strictObject({
   linkOhm: positive,
   bleederOhm: positive,
   capacitance_uF: positive,
+  assumed: z.array(z.enum(assumables)).max(assumables.length).readonly().optional(),
 });
 
 /** A terminal at the border. */

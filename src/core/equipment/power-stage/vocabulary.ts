@@ -14,7 +14,17 @@ export interface Stage {
   linkOhm: number;
   bleederOhm: number;
   capacitance_uF: number;
+  /** What nobody has stated: the value is a usual one, for the model only, and the part may be there or not. */
+  assumed?: readonly Assumable[];
 }
+
+/** What of a power stage may be assumed. */
+export const assumables = ['link', 'fuse', 'bleederOhm', 'capacitance_uF'] as const;
+/** What of a power stage may be assumed. */
+export type Assumable = (typeof assumables)[number];
+
+/** Was this stated by a label, a manual or a person? */
+export const isStated = ({ assumed = [] }: Stage, what: Assumable): boolean => !assumed.includes(what);
 
 /** A six-diode stage without extras; `stage({ brake: true })` says what differs. */
 export const stage = (differs: Partial<Stage> = {}): Stage => ({

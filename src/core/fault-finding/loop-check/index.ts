@@ -64,7 +64,7 @@ export function checkLoop({ source, elements, measured, bit, selector }: Loop): 
     return {
       open: null,
       verdict: 'source-dead',
-      why: `The source gives ${source.volts} V: below ${on_V} V no input is sure to come on. Look at the source, its fuse, and what else hangs on it.`,
+      why: `The source gives ${source.volts} V: below ${on_V} V no input is sure to come on. Look at the source, its fuse, and what else it supplies.`,
     };
   const volts = new Map(measured.map((m) => [m.after, m.volts]));
   const levels = elements.map(({ id }) => {

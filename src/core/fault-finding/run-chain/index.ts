@@ -28,7 +28,7 @@ const links: readonly {
   { id: 'supply', name: 'Supply', judge: supply },
   { id: 'precharge', name: 'Precharge', judge: precharge },
   { id: 'trip', name: 'No trip', judge: trip },
-  { id: 'safe-stop', name: 'Safe stop', judge: safeStop },
+  { id: 'safe-stop', name: 'STO', judge: safeStop },
   { id: 'enable', name: 'Enable', judge: enable },
   { id: 'interlock', name: 'Interlocks', judge: interlock },
   { id: 'coast', name: 'No coast', judge: coast },

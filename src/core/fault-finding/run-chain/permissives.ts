@@ -20,7 +20,7 @@ export function safeStop({ control, live }: ChainFacts): LinkJudgement | null {
   if (pair === null) return null;
   const seen = pair.channels.map((c) => ({ ...c, on: live.inputs?.[c.id] }));
   const evidence = seen.map(({ mark, on }) => ({
-    what: `safe stop ${mark}`,
+    what: `STO ${mark}`,
     said: on === undefined ? 'not read' : on ? 'on' : 'off',
   }));
   const marks = pair.channels.map((c) => c.mark).join(' and ');

@@ -59,13 +59,7 @@ describe('the first broken link is the answer', () => {
     ['still charging', 'precharge', { state: 'precharge' }, factory, /bypass relay/],
     ['tripped', 'trip', { alarm: 'EARTH', state: 'tripped' }, factory, /until its cause is gone/],
     ['one safe-stop channel', 'safe-stop', { inputs: { ...run, STO2: false } }, factory, /Channel SB is off/],
-    [
-      'the return of the safe stop',
-      'safe-stop',
-      { inputs: { ...run, STO1: false, STO2: false } },
-      factory,
-      /return SC/,
-    ],
+    ['the STO return', 'safe-stop', { inputs: { ...run, STO1: false, STO2: false } }, factory, /return SC/],
     [
       'interlock at its usual input',
       'interlock',
@@ -151,7 +145,7 @@ describe('what nobody looked at', () => {
     expect(made.links.find((l) => l.id === 'interlock')?.state).toBe('unknown');
   });
 
-  it('a unit with no safe stop has no such link', () => {
+  it('a unit with no STO has no such link', () => {
     const made = runChain({
       control: { ...control, safeStop: null },
       supply_V: 400,

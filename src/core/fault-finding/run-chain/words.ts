@@ -11,7 +11,7 @@ export function chainWords({ links, firstOpen, unknownBefore, next }: RunChain):
   if (firstOpen === null)
     return unknownBefore.length > 0
       ? { headline: 'Nothing is open so far.', detail: `Not looked at yet: ${unseen}. ${look}` }
-      : { headline: 'Nothing holds it.', detail: links.find((l) => l.id === 'output')?.why ?? '' };
+      : { headline: 'No inhibit found.', detail: links.find((l) => l.id === 'output')?.why ?? '' };
   const open = links.find((l) => l.id === firstOpen);
   return {
     headline: `${nameOf(firstOpen)}: open.`,

@@ -7,7 +7,7 @@ export const familyWords: Readonly<Record<TraceTable['family'], string>> = {
   'overcurrent-accelerating': 'overcurrent while accelerating',
   'overcurrent-steady': 'overcurrent at steady speed',
   'overcurrent-decelerating': 'overcurrent while decelerating',
-  desaturation: 'transistor out of saturation',
+  desaturation: 'desaturation (DESAT)',
   'short-circuit': 'short circuit at the output',
   ground: 'ground fault',
   overvoltage: 'overvoltage',

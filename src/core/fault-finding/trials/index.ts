@@ -184,7 +184,7 @@ const unasked: readonly {
   {
     concept: 'safe-stop.reset',
     moves: (v) => v === 'restart-by-itself',
-    warning: 'It goes on by itself when the safe stop closes again.',
+    warning: 'It goes on by itself when STO closes again.',
   },
 ];
 

@@ -121,7 +121,7 @@ export function releaseOf(
       ? null
       : fitOf(
           {
-            type: { phases: drive.phases, supply_V: drive.supply_V, ratedAmps: drive.ratedAmps },
+            type: { phases: drive.phases, supply_V: rating.supply_V, ratedAmps: drive.ratedAmps },
             supply: { phases: place.phases, volts: chosen.supply.volts, earthing: place.earthing },
             motor: { amps: plate.amps, singlePhase: place.singlePhaseMotor },
             ambient_C: place.ambient_C,
@@ -133,7 +133,11 @@ export function releaseOf(
           },
           control.fitting,
         );
-  const steps = stepsFor(control, values, choices, sheet);
+  const steps = stepsFor(control, values, choices, sheet, {
+    plate,
+    supply_V: rating.supply_V,
+    phases: place?.phases ?? drive.phases,
+  });
   const run = runState(
     steps,
     startUp.run.map((r) => r.payload),

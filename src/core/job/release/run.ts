@@ -1,5 +1,6 @@
 import type { ScaleLine } from '../../numerics/analog-scaling';
 import type { Control } from '../../equipment/catalogue';
+import type { Plate } from '../../equipment/plate';
 import { commissioningSteps, type CommissioningStep } from '../../commissioning/commissioning';
 import { parameterAt, meaningOf, type Values } from '../../equipment/drive-words';
 import { isLifting, type StartUpChoices } from '../../equipment/application';
@@ -13,12 +14,24 @@ function identificationOf(control: Pick<Control, 'parameters'>, sheet: StartUpSh
   return choice?.means ?? null;
 }
 
+/** What the power terminals of a type take, by its table, N·m. */
+const powerTorque_Nm = ({ fitting }: Pick<Control, 'fitting'>): number | null =>
+  fitting.torques.find(({ terminals }) => terminals !== 'control')?.torque_Nm ?? null;
+
+/** Machine and supply, as far as the readings of a run depend on them. */
+export interface RunAround {
+  plate: Pick<Plate, 'hz' | 'rpm'>;
+  supply_V: number;
+  phases: 1 | 3;
+}
+
 /** The steps of a run on this drive: its inputs as they are set, its channels, its load. */
 export function stepsFor(
   control: Control,
   values: Values,
   choices: StartUpChoices,
   sheet: StartUpSheet,
+  { plate, supply_V, phases }: RunAround,
 ): CommissioningStep[] {
   const functionOf = (id: string): string => {
     const does = meaningOf(control, values, inputConcept(id));
@@ -29,11 +42,15 @@ export function stepsFor(
     analogs: control.analogInputs.filter((a) => a.id === choices.speedFrom),
     relays: control.relays.map(({ id, marks }) => ({ id, mark: marks[0] ?? id })),
     output: control.parameters.some((p) => p.concept === 'output.AO1'),
-    channels: [...(control.safeStop === null ? [] : ['safe stop']), 'emergency stop'],
+    channels: [...(control.safeStop === null ? [] : ['STO']), 'emergency stop'],
     places: { local: 'keypad', remote: choices.runFrom },
     identification: identificationOf(control, sheet),
     lifting: isLifting(choices.load),
     serial: choices.runFrom === 'serial' || choices.speedFrom === 'serial',
+    supply: { volts: supply_V, phases },
+    torque_Nm: powerTorque_Nm(control),
+    line: analogLineOf(control, choices, plate.hz),
+    rpmPerHz: plate.rpm / plate.hz,
   });
 }
 

@@ -96,7 +96,7 @@ function identityOf(state: JobState): Report['identity'] {
           line('Drive', `${drive.maker} ${drive.type}${drive.serial ? `, no. ${drive.serial}` : ''}`),
           line(
             'Rating',
-            `${drive.supply_V} V, ${drive.phases === 3 ? 'three phases' : 'one phase'}, ${drive.ratedAmps} A`,
+            `${drive.supply_V === null ? 'supply not known' : `${drive.supply_V} V`}, ${drive.phases === 3 ? 'three phases' : 'one phase'}, ${drive.ratedAmps} A`,
           ),
         ]),
     ...(plate === undefined

@@ -26,7 +26,7 @@ const volts = (n: number): string => `${n} V`;
 /** Every dead proof of the job as a line, also of a unit that is gone. */
 function proofs(log: readonly LogLine[]): string[] {
   const lines: string[] = [];
-  let run: { by: string; before: number; figures: number[]; bank: number[] } | null = null;
+  let run: { by: string; before: string; figures: number[]; bank: number[] } | null = null;
   for (const { entry, void: reason, correctedBy } of log) {
     if (reason !== null || correctedBy !== null) continue;
     if (entry.kind === 'safety.locked')
@@ -39,12 +39,17 @@ function proofs(log: readonly LogLine[]): string[] {
       run.figures.push(Math.abs(entry.payload.volts));
       if (entry.payload.point.startsWith('bank')) run.bank.push(Math.abs(entry.payload.volts));
     }
-    if (entry.kind !== 'safety.meter') continue;
-    if (entry.payload.when === 'before')
-      run = { by: entry.by.name, before: entry.payload.volts, figures: [], bank: [] };
+    if (entry.kind === 'safety.figures' && run !== null)
+      run.figures.push(...entry.payload.points.map(() => entry.payload.below_V));
+    if (entry.kind !== 'safety.meter' && entry.kind !== 'safety.meter-proof') continue;
+    const shown =
+      entry.kind === 'safety.meter'
+        ? volts(entry.payload.volts)
+        : `${volts(entry.payload.dc.volts)} DC, ${volts(entry.payload.ac.volts)} AC`;
+    if (entry.payload.when === 'before') run = { by: entry.by.name, before: shown, figures: [], bank: [] };
     else if (run !== null) {
       lines.push(
-        `Proven dead ${minuteOf(timeOf(entry))} by ${run.by}: meter ${volts(run.before)} before and ${volts(entry.payload.volts)} after on a known source; ${run.figures.length} figures, ${volts(Math.max(0, ...run.figures))} at most; bank ${run.bank.map(volts).join(', again ')}.`,
+        `Proven dead ${minuteOf(timeOf(entry))} by ${run.by}: meter ${run.before} before and ${shown} after on known sources; ${run.figures.length} readings, ${volts(Math.max(0, ...run.figures))} at most; bank ${run.bank.map(volts).join(', again ')}.`,
       );
       run = null;
     }
@@ -101,7 +106,7 @@ function parts(swap: Swap | null): ReportPart[] {
   if (swap === null || swap.units.next === null) return [];
   const { old, next } = swap.units;
   const words = (u: typeof old): string =>
-    `${u.maker} ${u.type}${u.serial === undefined ? '' : `, no. ${u.serial}`}${u.firmware === undefined ? '' : `, firmware ${u.firmware}`}, ${u.supply_V} V, ${u.ratedAmps} A`;
+    `${u.maker} ${u.type}${u.serial === undefined ? '' : `, no. ${u.serial}`}${u.firmware === undefined ? '' : `, firmware ${u.firmware}`}, ${u.supply_V === null ? 'supply not known' : `${u.supply_V} V`}, ${u.ratedAmps} A`;
   return part('parts', 'Units and parts', [
     `Out: ${words(old)}`,
     `In: ${words(next)}`,

@@ -3,14 +3,16 @@ import {
   levelsOf,
   moduleQuestion,
   proofOf,
+  stepsOf,
   timeOf,
   type JobState,
   type LogLine,
+  type MeterReading,
   type Person,
   logHeadWords,
 } from '../../logbook';
 import { devicesOf, moduleVerdict } from '../../bench/module-test';
-import { proofSteps, sourceWords, type Limits } from '../../bench/make-safe';
+import { sourceWords, type Limits } from '../../bench/make-safe';
 import {
   bareNameOf,
   conclude,
@@ -46,7 +48,7 @@ export interface Sheet {
     sources: { name: string; state: string; how: string }[];
     locked: string;
     meter: string;
-    figures: { between: string; where: string; quantity: string; volts: number }[];
+    figures: { between: string; where: string; quantity: string; volts: number; below: boolean }[];
     limits: string;
     statement: string;
   } | null;
@@ -110,7 +112,7 @@ function identityOf(state: JobState): Sheet['identity'] {
       value:
         drive === null
           ? null
-          : `${drive.supply_V} V, ${drive.phases === 3 ? 'three phases' : 'one phase'}, ${drive.ratedAmps} A`,
+          : `${drive.supply_V === null ? 'supply not known' : `${drive.supply_V} V`}, ${drive.phases === 3 ? 'three phases' : 'one phase'}, ${drive.ratedAmps} A`,
     },
     { label: 'Drawing', value: drive?.drawingOnlySimilar === true ? 'only similar to this unit' : null },
     {
@@ -135,6 +137,9 @@ function asFoundOf(state: JobState): string[] {
   ];
 }
 
+const provenAt = (meter: MeterReading | null): string =>
+  meter === null ? '–' : `${meter.dc_V} V DC and ${meter.ac_V} V AC`;
+
 function safetyOf(state: JobState, limits: Limits): Sheet['safety'] {
   const { drive, safety } = state;
   if (drive === null || safety.sources === null) return null;
@@ -152,8 +157,8 @@ function safetyOf(state: JobState, limits: Limits): Sheet['safety'] {
       safety.locked === null
         ? 'not locked'
         : `${safety.locked.tag}, isolated ${minuteOf(safety.locked.isolatedAt)}`,
-    meter: `before ${safety.meterBefore?.volts ?? '–'} V, after ${safety.meterAfter?.volts ?? '–'} V on a known source`,
-    figures: proofSteps(drive.stage).flatMap((step) => {
+    meter: `before ${provenAt(safety.meterBefore)}, after ${provenAt(safety.meterAfter)} on known sources`,
+    figures: stepsOf(safety, drive.stage).flatMap((step) => {
       const figure = safety.figures[step.key];
       return figure === undefined
         ? []
@@ -163,15 +168,18 @@ function safetyOf(state: JobState, limits: Limits): Sheet['safety'] {
               where: step.point.where,
               quantity: step.quantity.toUpperCase(),
               volts: figure.volts,
+              below: figure.below === true,
             },
           ];
     }),
     limits: `hands ${limits.hands_V} V, diode test ${limits.test_V} V`,
     statement: !proof.complete
       ? 'Not proven dead completely.'
-      : proof.testAllowed
-        ? `Proven dead: ${proof.highest_V} V at most.`
-        : `Above the limit for a test: ${proof.highest_V} V.`,
+      : safety.alive !== null
+        ? `Not isolated: ${safety.alive.volts} V AC at ${safety.alive.at}.`
+        : proof.testAllowed
+          ? `Proven dead: ${proof.highest_V} V at most.`
+          : `Above the limit for a test: ${proof.highest_V} V.`,
   };
 }
 

@@ -107,6 +107,19 @@ describe('the static-test sheet', () => {
   });
 });
 
+it('is plain data, whatever words are in it', () => {
+  const family = 'constructor';
+  const by = { id: 'i', name: 'Ines Tarrow', role: 'technician' as const };
+  const answered = {
+    ...{ v: 1, id: 'x', jobId: 'j', at: '2026-11-20T13:00:00Z', by },
+    kind: 'trace.answered' as const,
+    payload: { family, check: 'whole', outcome: 'yes', words: family },
+  };
+  const sheet = sheetOf({ ...state, traced: [answered] }, diagnosis, greatestLimits);
+  expect(() => structuredClone(sheet)).not.toThrow();
+  expect(sheet.traces[0]?.trouble).toBe(family);
+});
+
 describe('traces on the sheet', () => {
   const by = { id: 'i', name: 'Ines Tarrow', role: 'technician' as const };
   const made = { v: 1, id: 'x', jobId: 'j', at: '2026-11-20T13:00:00Z', by };

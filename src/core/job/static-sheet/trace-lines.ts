@@ -8,7 +8,7 @@ export interface TracePath {
   causes: string[];
 }
 
-const known = (family: string): family is keyof typeof familyWords => family in familyWords;
+const known = (family: string): family is keyof typeof familyWords => Object.hasOwn(familyWords, family);
 
 /** Every trace of a job, in the order it was walked. */
 export function tracePaths({ traced, causes }: Pick<JobState, 'traced' | 'causes'>): TracePath[] {

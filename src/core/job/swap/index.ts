@@ -1,6 +1,6 @@
 // The swap of a job: what its units, sets and wires make of each other.
-import { modelOf, type Control, type DriveType } from '../../equipment/catalogue';
-import type { Rating, Values } from '../../equipment/drive-words';
+import { modelOf, ratingOf, type Control, type DriveType } from '../../equipment/catalogue';
+import type { Values } from '../../equipment/drive-words';
 import type { JobState, KeptSet, Payload } from '../../logbook';
 import { factorySet, translate, type Translation, type UnitSet } from '../../parameter-sets/parameters';
 import {
@@ -38,14 +38,6 @@ export const plateOf = (drive: Payload<'identify.drive'>): PlateUnit => ({
 export const unitsOf = ({ swap, drive }: Pick<JobState, 'swap' | 'drive'>): Units | null =>
   swap.units ?? (drive === null ? null : { old: plateOf(drive), next: null });
 
-const ratingOf = (unit: PlateUnit, known: KnownType): Rating => ({
-  ratedAmps: unit.ratedAmps,
-  supply_V: unit.supply_V,
-  power_kW:
-    modelOf(unit, [known.type])?.power_kW ??
-    (Math.sqrt(unit.phases) * unit.supply_V * unit.ratedAmps * 0.8) / 1000,
-});
-
 /** Where the values of a unit come from. */
 export interface ValuesFrom {
   from: 'set' | 'translated' | 'factory';
@@ -65,7 +57,7 @@ interface Valued {
 
 /** A unit with the newest set of its type, or as the factory makes it. */
 function valued(unit: PlateUnit, known: KnownType, sets: readonly KeptSet[]): Valued {
-  const rating = ratingOf(unit, known);
+  const rating = ratingOf(unit, [known.type]);
   const bare = { typeId: known.type.id, control: known.control, rating };
   const factory = factorySet(bare, '50Hz');
   const kept = newestOf(sets, unit.typeId);
@@ -141,7 +133,7 @@ export function askedOf(state: JobState): UnitRequirements {
   const brakeWired = swap.wires.some((w) => w.role === 'power:BR');
   const said: UnitRequirements = swap.asked ?? {
     supply: {
-      volts: startUp.chosen?.supply.volts ?? drive?.supply_V ?? 400,
+      volts: startUp.chosen?.supply.volts ?? drive?.supply_V ?? null,
       phases: place?.phases ?? drive?.phases ?? 3,
       earthing: place?.earthing ?? 'star-earthed',
     },

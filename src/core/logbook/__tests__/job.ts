@@ -81,6 +81,12 @@ export function planned() {
   return j;
 }
 
+/** What proves the meter. */
+export const knownSources = {
+  dc: { source: 'proving unit', volts: 240 },
+  ac: { source: 'socket', volts: 231 },
+};
+
 /** The drive identified and proven dead, with these bank volts. */
 export function proven({ bank_V = 3.1, by = ines } = {}) {
   const j = job();
@@ -92,15 +98,15 @@ export function proven({ bank_V = 3.1, by = ines } = {}) {
   }));
   j.add('safety.sources', { sources }, { by });
   j.add('safety.locked', { isolatedAt: new Date(start).toISOString(), tag: 'padlock 7' }, { by });
-  j.add('safety.meter', { when: 'before', source: 'socket', volts: 231 }, { by, after: 300 });
+  j.add('safety.meter-proof', { when: 'before', ...knownSources }, { by, after: 300 });
   for (const { point, quantity } of proofSteps(testStage)) {
-    const volts = point.id.startsWith('bank') ? bank_V : 0.1;
+    const volts = point.id.startsWith('bank') && quantity === 'dc' ? bank_V : 0.1;
     j.add(
       'safety.figure',
       { point: point.id, quantity, volts },
       { by, after: point.id === 'bank-again' ? 61 : 5 },
     );
   }
-  j.add('safety.meter', { when: 'after', source: 'socket', volts: 231 }, { by });
+  j.add('safety.meter-proof', { when: 'after', ...knownSources }, { by });
   return j;
 }

@@ -12,6 +12,9 @@ const rangeOf: Readonly<Record<Signal, { low: number; high: number; unit: 'V' | 
   '±10V': { low: -10, high: 10, unit: 'V' },
 };
 
+/** The ends of a signal. */
+export const signalRange = (signal: Signal): { low: number; high: number } => rangeOf[signal];
+
 /** What a signal is measured in. */
 export const signalUnit = (signal: Signal): 'V' | 'mA' => rangeOf[signal].unit;
 

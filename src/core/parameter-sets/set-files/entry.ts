@@ -32,7 +32,7 @@ export type ReadValue =
 
 /** "14,8 A", "1.234,5", "150 %": the figure and what stands behind it. */
 function figureOf(text: string): { figure: number; unit: string } | null {
-  const found = /^([-+−]?[\d.,' ]*\d)\s*([^\d]*)$/.exec(text.trim());
+  const found = /^([-+−]?[\d.,' ]*\d)(\D*)$/.exec(text.trim());
   if (found === null) return null;
   const raw = (found[1] ?? '').replace(/[' ]/g, '').replace('−', '-');
   const last = Math.max(raw.lastIndexOf(','), raw.lastIndexOf('.'));

@@ -34,12 +34,15 @@ type Pair = { line: number; number: string; text: string };
 const numberHeads = /^(no|nr|number|entry|param(eter)?|index|code|id)\b/i;
 const valueHeads = /^(value|setting|set|actual|wert|now)\b/i;
 
+/** The mark of text in a spreadsheet, before what it would take for a formula. */
+const unmarked = (cell: string): string => cell.replace(/^'(?=[=+\-@\t\r])/, '');
+
 /** Rows of a table: by its heads where it has some, else the first column and the last that is not empty. */
 function pairsOf(text: string): Pair[] {
   // A comma may belong to a figure: it separates only where nothing else does.
   const delimiter = ['\t', ';'].find((d) => text.includes(d)) ?? ',';
   const { data } = Papa.parse<string[]>(text, { delimiter });
-  const rows = data.map((cells, i) => ({ line: i + 1, cells: cells.map((c) => c.trim()) }));
+  const rows = data.map((cells, i) => ({ line: i + 1, cells: cells.map((c) => unmarked(c.trim())) }));
   const heads = rows.find(({ cells }) => cells.some((c) => c !== ''))?.cells ?? [];
   const at = heads.findIndex((h) => numberHeads.test(h));
   const valueAt = heads.findIndex((h, i) => i !== at && valueHeads.test(h));
@@ -90,7 +93,7 @@ const nothing: Omit<SetText, 'trouble'> = { form: 'empty', lines: [], values: {}
 export function readSetText(text: string, control: Pick<Control, 'parameters'>, rating: Rating): SetText {
   const tidy = text.replace(/^\uFEFF/, '').trim();
   if (tidy === '') return { ...nothing, trouble: 'Nothing is there to be read.' };
-  const isDcf = /^(;.*\s+)*\[[\w ]+\]\s*$/m.test(tidy.slice(0, 400)) && !tidy.startsWith('{');
+  const isDcf = /^\[[\w ]+\]\s*$/m.test(tidy.slice(0, 400)) && !tidy.startsWith('{');
   const isJson = !isDcf && (tidy.startsWith('{') || tidy.startsWith('['));
   let made: { pairs: Pair[]; about: SetText['about'] } | null;
   try {

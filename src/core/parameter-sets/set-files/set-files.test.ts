@@ -29,6 +29,16 @@ describe.each(types)('a set of %s', (typeId) => {
   });
 });
 
+it('nothing in a table is a formula to a spreadsheet, and all of it comes back', () => {
+  const words = ['=HYPERLINK("http://evil.example")', '+1+1', '-1+1', '@SUM(A1)', '-12'];
+  const odd = words.map((text, i) => ({ number: `9-9${i}`, text }));
+  const { values } = factorySet({ typeId: 'whimbrel-w4', control: whimbrel, rating }, '50Hz');
+  const text = setAsCsv({ name: 'x', typeId: 'whimbrel-w4', rating, values, strangers: odd }, whimbrel);
+  const cells = text.split(/\r\n|,/);
+  expect(cells.filter((cell) => /^"?[=+@]|^"?-(?![\d.]+"?$)/.test(cell))).toEqual([]);
+  expect(read(text).strangers).toEqual(odd);
+});
+
 // RFC 4180: CRLF, quotes around separators, doubled quotes, a last line without an end.
 it.each([
   ['number,value\r\n3-01,9\r\n3-02,8\r\n', { '3-01': 9, '3-02': 8 }],

@@ -30,7 +30,8 @@ export const setAsCsv = (
         ...strangers.map((s) => [s.number, '', s.text, '', '']),
       ],
     },
-    { newline: '\r\n' },
+    // What a spreadsheet would take for a formula is marked as text; reading takes the mark off.
+    { newline: '\r\n', escapeFormulae: true },
   );
 
 /** As our own file, which is read back as it was. */

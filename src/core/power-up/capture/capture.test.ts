@@ -117,6 +117,11 @@ describe('a capture as CSV', () => {
   });
 });
 
+it.each([41, 1e6, 1e12])('one late stamp (%d s) is refused before anything is made for it', (late) => {
+  const times = Float64Array.from({ length: 40 }, (_, k) => (k === 39 ? late : k * 1e-6));
+  expect(() => evenCapture([{ ...sine(40, 1e-6), times }])).toThrow(/The times jump/);
+});
+
 describe('a channel out of its range', () => {
   it('is distinguished from one that is not, and from pulses', () => {
     const cut = sine(2000, 1e-4);

@@ -122,9 +122,9 @@ const namedRoles: readonly (readonly [RegExp, ChannelRole])[] = [
   [/\bi?_?(l1|ia|il1|r)\b|line.*1/i, 'ia'],
   [/\bi?_?(l2|ib|il2|s)\b|line.*2/i, 'ib'],
   [/\bi?_?(l3|ic|il3|t)\b|line.*3/i, 'ic'],
-  [/u\s*[-–]?\s*v\b|vuv/i, 'vuv'],
-  [/v\s*[-–]?\s*w\b|vvw/i, 'vvw'],
-  [/w\s*[-–]?\s*u\b|vwu/i, 'vwu'],
+  [/u[\s–-]*v\b|vuv/i, 'vuv'],
+  [/v[\s–-]*w\b|vvw/i, 'vvw'],
+  [/w[\s–-]*u\b|vwu/i, 'vwu'],
   [/\bi?_?u\b|iu\b/i, 'iu'],
   [/\biv\b/i, 'iv'],
   [/\bi?_?w\b|iw\b/i, 'iw'],
@@ -197,5 +197,5 @@ export function captureCsv({ t0, dt, channels }: Capture): string {
     Number((t0 + k * dt).toPrecision(10)),
     ...channels.map((c) => Number(valueAt(c.values, k).toPrecision(6))),
   ]);
-  return `${Papa.unparse([head, ...rows], { newline: '\n' })}\n`;
+  return `${Papa.unparse([head, ...rows], { newline: '\n', escapeFormulae: true })}\n`;
 }

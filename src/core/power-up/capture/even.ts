@@ -57,6 +57,9 @@ export function clippedShare(values: Float64Array): number {
   return held / values.length;
 }
 
+/** Evenly spaced, a record may have so many times its own samples: a scope drops some, it does not drop most. */
+const mostStretch = 20;
+
 /** A square picture (PWM) stands at its ends by nature: nearly always. */
 const squareShare = 0.8;
 
@@ -109,6 +112,12 @@ export function evenCapture(raw: readonly RawChannel[]): Capture {
   if (Math.max(...steps) > 1.01 * dt)
     notes.push('The channels have two time bases: all were laid on the finer one.');
   const count = Math.floor((end - t0) / dt + 1e-6) + 1;
+  // One late stamp would stretch forty samples to millions: judged before anything is made for them.
+  const longest = Math.max(...raw.map((c) => c.times.length));
+  if (count > mostSamples || count > mostStretch * longest)
+    throw new BadCapture(
+      'The times jump: evenly spaced, there would be far more samples than were recorded. Save the stretch before or after the jump.',
+    );
   const met = { uneven: false };
   const channels = raw.map(({ times, values, ...rest }): Channel => {
     const out = new Float64Array(count);

@@ -5,6 +5,7 @@ export { ampsAtVolts, coldOhm, hotOhm, lookOf, ohmAtAmps, ohmAtVolts, type LampR
 export { judgeLamps, type LampJudgement, type LampReading } from './judge-lamps';
 export { lampsAt, lampsPerLeg, type LampExpectation, type LampLoad } from './lamp-load';
 export {
+  fedDrive,
   firstPowerUnit,
   lampsPerLine,
   lampVolts,

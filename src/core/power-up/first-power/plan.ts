@@ -1,3 +1,4 @@
+import { isStated, type Stage } from '../../equipment/power-stage';
 import { formatSignificant } from '../../numerics/figures';
 import { chargeOf, type Charge } from './charge';
 import { ampsAtVolts, type LampRating } from './lamp';
@@ -12,6 +13,14 @@ export interface FirstPowerUnit {
   prechargeOhm: number;
   ratedAmps: number;
 }
+
+/** A drive whose supply and bank are stated: its charging can be computed. Null where they are not. */
+export const fedDrive = <D extends { supply_V: number | null; stage: Stage }>(
+  drive: D,
+): (D & { supply_V: number }) | null =>
+  drive.supply_V === null || !isStated(drive.stage, 'capacitance_uF')
+    ? null
+    : { ...drive, supply_V: drive.supply_V };
 
 /** The same from the words of a job. */
 export const firstPowerUnit = (drive: {

@@ -248,7 +248,7 @@ describe('the fit', () => {
     expect(rowOf(whimbrel, changed, id)).toMatchObject({ verdict });
   });
 
-  it('a safe stop that is used does not go onto a type without one', () => {
+  it('STO that is used does not go onto a type without one', () => {
     const godwit = unit('godwit-g4', 'G4-12');
     const safe = { wired: { digital: 3, analog: 1, analogOut: 0, relays: 1, safe: true } };
     expect(rowOf(knot, safe, 'safe-stop', godwit)?.verdict).toBe('does-not');

@@ -7,11 +7,12 @@ const amps = (a: number): string => `${String(Number(a.toFixed(1)))} A`;
 
 /** Share of its rated amps that a unit gives in this place. */
 function derating(unit: FitUnit, asked: UnitRequirements): { share: number; sum: string } {
-  if (unit.control === null) return { share: 1, sum: 'its derating is not known' };
+  const supply_V = unit.supply_V ?? asked.supply.volts;
+  if (unit.control === null || supply_V === null) return { share: 1, sum: 'its derating is not known' };
   const { derating: share } = fitOf(
     {
-      type: unit,
-      supply: asked.supply,
+      type: { ...unit, supply_V },
+      supply: { ...asked.supply, volts: asked.supply.volts ?? supply_V },
       motor: { amps: 0, singlePhase: false },
       ambient_C: asked.ambient_C ?? 25,
       altitude_m: asked.altitude_m ?? 0,
@@ -51,15 +52,20 @@ function gives(
 const ohms = (unit: FitUnit): number | null =>
   unit.control?.mounting?.brake_ohm?.find((b) => b.type === unit.type)?.ohm ?? null;
 
+const voltsOf = ({ supply_V }: FitUnit): string =>
+  supply_V === null ? 'not known' : `${String(supply_V)} V`;
+
 /** Volts, amps, overload, brake. */
 export const powerRules: readonly FitRule[] = [
   {
     id: 'volts',
     name: 'Supply volts',
     says: ({ old, next, asked }) => {
+      const [left, right] = [voltsOf(old), voltsOf(next)];
+      if (asked.supply.volts === null || next.supply_V === null)
+        return row('ask', left, right, 'Measure the supply, and read the label of the new unit.');
       const off = asked.supply.volts / next.supply_V - 1;
       const sum = `${String(asked.supply.volts)} V ÷ ${String(next.supply_V)} V = ${(100 * (1 + off)).toFixed(0)} %, ±10 % allowed (IEC 61800-2, from memory)`;
-      const [left, right] = [`${String(old.supply_V)} V`, `${String(next.supply_V)} V`];
       return Math.abs(off) <= 0.1
         ? row('fits', left, right, 'The supply is what it is made for.', { sum })
         : row('does-not', left, right, 'It is made for another supply.', { sum });

@@ -37,7 +37,7 @@ const enough = (
 export const signalRules: readonly FitRule[] = [
   {
     id: 'safe-stop',
-    name: 'Safe stop',
+    name: 'STO',
     says: ({ old, next, asked }) => {
       const said = (u: FitUnit): string =>
         u.control === null ? unknown : u.control.safeStop === null ? 'none' : 'two channels';
@@ -49,17 +49,17 @@ export const signalRules: readonly FitRule[] = [
               'does-not',
               said(old),
               said(next),
-              'The machine’s safe stop would have nowhere to go. A qualified person settles this.',
+              'The machine’s STO would have nowhere to go. A qualified person settles this.',
             )
           : row('fits', said(old), said(next), 'None was used.');
       return used
         ? row('fits', said(old), said(next), 'Both channels can be wired; prove the function afterwards.', {
-            action: { kind: 'change', text: 'Take its factory jumpers out when the safe stop is wired' },
+            action: { kind: 'change', text: 'Take its factory jumpers out when STO is wired' },
           })
         : row('adapts', said(old), said(next), 'Nothing is wired to it: its factory jumpers stay.', {
             action: {
               kind: 'ask',
-              text: 'Whether the machine should have a safe stop now: a qualified person decides',
+              text: 'Whether the machine should have STO now: a qualified person decides',
             },
           });
     },

@@ -25,7 +25,7 @@ const count = z.int().min(0).max(99);
 /** What machine and place ask of a unit (`Asked`). */
 export const askedSchema = z.strictObject({
   supply: z.strictObject({
-    volts: z.number().positive().max(1000),
+    volts: z.number().positive().max(1000).nullable(),
     phases: z.union([z.literal(1), z.literal(3)]),
     earthing: z.enum(['star-earthed', 'isolated', 'corner-earthed']),
   }),

@@ -4,7 +4,8 @@ import type { Control, DriveModel, DriveType } from '../../equipment/catalogue';
 export interface FitUnit {
   maker: string;
   type: string;
-  supply_V: number;
+  /** Null: nobody knows it. */
+  supply_V: number | null;
   phases: 1 | 3;
   ratedAmps: number;
   power_kW: number | null;
@@ -53,7 +54,7 @@ export const unitOfModel = (type: DriveType, model: DriveModel, control: FitCont
 
 /** What the machine and its place ask of a unit; null: not said. */
 export interface UnitRequirements {
-  supply: { volts: number; phases: 1 | 3; earthing: 'star-earthed' | 'isolated' | 'corner-earthed' };
+  supply: { volts: number | null; phases: 1 | 3; earthing: 'star-earthed' | 'isolated' | 'corner-earthed' };
   motorAmps: number | null;
   duty: 'normal' | 'heavy' | null;
   ambient_C: number | null;

@@ -54,7 +54,7 @@ function returns({ wires }: Mapped): MapNote[] {
         : [],
     ),
     ...(has((w) => w.role === 'safe-1') !== has((w) => w.role === 'safe-2')
-      ? [note('return:safe', 'Only one channel of the safe stop is wired: both must be.')]
+      ? [note('return:safe', 'Only one channel of STO is wired: both must be.')]
       : []),
   ];
 }
@@ -66,7 +66,7 @@ function safeStop({ wires, old, next }: Mapped): MapNote[] {
       {
         id: 'safe-stop:new',
         about: 'safe-stop',
-        text: 'The new unit has a safe stop and nothing is wired to it: its factory jumpers stay until a qualified person decides otherwise.',
+        text: 'The new unit has STO and nothing is wired to it: its factory jumpers stay until a qualified person decides otherwise.',
       },
     ];
   return next.control.safeStop === null && (wired || old.control.safeStop !== null)
@@ -74,7 +74,7 @@ function safeStop({ wires, old, next }: Mapped): MapNote[] {
         {
           id: 'safe-stop:gone',
           about: 'safe-stop',
-          text: 'The new unit has no safe stop: how the machine is stopped safely must be settled by a qualified person first.',
+          text: 'The new unit has no STO: how the machine is stopped safely must be settled by a qualified person first.',
         },
       ]
     : [];

@@ -70,7 +70,7 @@ export function wireIssues(wires: readonly RecordedWire[], fates: readonly WireP
       ...(w.shared !== null && w.shared.meanwhile === ''
         ? [matter(true, `it feeds ${w.shared.machine} as well. What does that machine do meanwhile?`)]
         : []),
-      ...(w.later ? [matter(true, 'noted in haste: the rest is still to come.')] : []),
+      ...(w.later ? [matter(true, 'added quickly: details are missing.')] : []),
       ...(numbers.indexOf(w.number) !== wires.indexOf(w)
         ? [matter(true, 'its number is there twice. Give it another one.')]
         : []),

@@ -1,3 +1,4 @@
+import { inputFunctionNames } from '../../equipment/concepts';
 import type { WireRole } from './terminals';
 
 /** A wire as the map asks for it. */
@@ -53,10 +54,10 @@ const roleNames: Readonly<Record<string, string>> = {
   'reference-volts': 'reference, volts',
   'reference-current': 'reference, mA',
   'analog-out': 'analog output',
-  'safe-1': 'safe stop, channel 1',
-  'safe-2': 'safe stop, channel 2',
-  'safe-supply': 'safe stop, supply',
-  'safe-return': 'safe stop, return',
+  'safe-1': 'STO, channel 1',
+  'safe-2': 'STO, channel 2',
+  'safe-supply': 'STO, supply',
+  'safe-return': 'STO, return',
   option: 'option board',
   serial: 'serial link',
   thermistor: 'thermistor',
@@ -64,7 +65,7 @@ const roleNames: Readonly<Record<string, string>> = {
   unknown: 'not known',
 };
 
-const spoken = (word: string): string => word.replace(/-break$/, ', break').replaceAll('-', ' ');
+const inputNames: Readonly<Record<string, string | undefined>> = inputFunctionNames;
 
 /** A role in words. */
 export function wireRoleWords(role: WireRole | 'none' | 'unknown'): string {
@@ -72,6 +73,6 @@ export function wireRoleWords(role: WireRole | 'none' | 'unknown'): string {
   if (named !== undefined) return named;
   const [kind, what = '', contact = ''] = role.split(':');
   if (kind === 'power') return what === 'PE' ? 'protective earth' : `power, ${what}`;
-  if (kind === 'in') return spoken(what);
-  return `relay “${spoken(what)}”, ${contact}`;
+  if (kind === 'in') return inputNames[what] ?? what.replaceAll('-', ' ');
+  return `relay “${what.replaceAll('-', ' ')}”, ${contact}`;
 }

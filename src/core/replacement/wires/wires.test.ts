@@ -256,7 +256,7 @@ describe('the map from a Knot to a Whimbrel', () => {
     expect(twin.notes.map((n) => n.id)).toContain('crowded:CD');
   });
 
-  it('names a missing return, a selector nobody looked at, and a safe stop that is new', () => {
+  it('names a missing return, a selector nobody looked at, and STO that is new', () => {
     const ids = wireMap(
       [at('1', 'in:run-forward'), at('C1', 'reference-current'), at('Y1', 'relay:running:make')],
       knot,
@@ -276,7 +276,7 @@ describe('the map from a Knot to a Whimbrel', () => {
     expect(map.jumpersStay).toHaveLength(3);
   });
 
-  it('takes the factory jumpers out where the safe stop is wired', () => {
+  it('takes the factory jumpers out where STO is wired', () => {
     const godwit = wired('godwit-g4');
     const safe = wireMap(
       [at('ST1', 'safe-1'), at('ST2', 'safe-2'), at('STC', 'safe-return'), at('24V', 'safe-supply')],
@@ -331,7 +331,7 @@ describe('the wire list', () => {
       /grading drum/,
       true,
     ],
-    ['a quick note', { later: true }, /still to come/, true],
+    ['a quick note', { later: true }, /details are missing/, true],
     ['a drawing that is wrong', { drawnAt: '2' }, /drawing has it on 2/, false],
     ['a function nobody proved', { proven: false }, /not proven/, false],
     ['a wire without a terminal', { role: 'serial' }, /Choose a terminal/, true],
@@ -368,7 +368,7 @@ describe('the wire list', () => {
   });
 
   it('roles have words', () => {
-    expect(wireRoleWords('in:coast-break')).toBe('coast, break');
+    expect(wireRoleWords('in:coast-break')).toBe('coast-to-stop (N.C.)');
     expect(wireRoleWords('relay:brake-release:make')).toBe('relay “brake release”, make');
     expect(wireRoleWords('power:PE')).toBe('protective earth');
   });

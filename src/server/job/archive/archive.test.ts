@@ -118,7 +118,7 @@ it('is taken in as it was: the same state, the same times, the same photograph, 
   const first = archive.entries[0];
   await db().models.Blob.destroy({ where: { sha256: photo } });
   const before = await stateOf(pump);
-  const taken = await takeIn(bytes);
+  const taken = await takeIn(bytes, '');
   expect(taken).toMatchObject({
     jobId: archive.job.id,
     machine: 'Brine circulation pump',
@@ -140,12 +140,12 @@ it('is taken in as it was: the same state, the same times, the same photograph, 
   );
   expect((await people()).map((p) => p.id)).not.toContain(first?.by.id);
   // Twice is harmless.
-  expect(await takeIn(bytes)).toMatchObject({ fresh: 0 });
+  expect(await takeIn(bytes, '')).toMatchObject({ fresh: 0 });
 });
 
 it('is marked as imported; its people and its machine are never those of this shop, whatever their ids', async () => {
   const { bytes, archive } = foreign();
-  await takeIn(bytes);
+  await takeIn(bytes, '');
   const { imported, assetId, state } = await jobOrRefusal(archive.job.id);
   expect(imported).toMatchObject({ from: archive.installation, seq: archive.entries.length });
   expect(assetId).not.toBe((archive.entries[0]?.payload as { assetId: string }).assetId);
@@ -158,7 +158,7 @@ it('is marked as imported; its people and its machine are never those of this sh
 
 it('goes on elsewhere and comes out again as it was recorded, chain and all', async () => {
   const { bytes, archive } = foreign();
-  await takeIn(bytes);
+  await takeIn(bytes, '');
   const again = JSON.parse(
     strFromU8(
       unzipSync((await archiveOfJob(archive.job.id)) ?? new Uint8Array())['job.json'] ?? new Uint8Array(),
@@ -169,10 +169,10 @@ it('goes on elsewhere and comes out again as it was recorded, chain and all', as
 
 it('a job that is known here is not taken in, and the one that is here stays', async () => {
   const before = await stateOf(pump);
-  await expect(takeIn(zip)).rejects.toThrow(/here already/);
+  await expect(takeIn(zip, '')).rejects.toThrow(/here already/);
   expect(await stateOf(pump)).toEqual(before);
   const { bytes, archive } = foreign();
-  await takeIn(bytes);
+  await takeIn(bytes, '');
   const entry = {
     v: 1,
     id: v7(),
@@ -182,7 +182,7 @@ it('a job that is known here is not taken in, and the one that is here stays', a
     payload: { text: 'more' },
   };
   await appendEntries(archive.job.id, [entry], odo);
-  await expect(takeIn(bytes)).rejects.toThrow(/here already/);
+  await expect(takeIn(bytes, '')).rejects.toThrow(/here already/);
 });
 
 it.each<[string, () => Uint8Array, RegExp]>([
@@ -211,8 +211,15 @@ it.each<[string, () => Uint8Array, RegExp]>([
     () => foreign(undefined, { [`files/${photo}`]: strToU8('x') }).bytes,
     /not what it says/,
   ],
+  [
+    'thousands of files',
+    () => zipSync(Object.fromEntries(Array.from({ length: 2500 }, (_, i) => [`${i}.txt`, strToU8('a')]))),
+    /more than 2100 files/,
+  ],
+  ['a file made to burst', () => zipSync({ 'job.json': new Uint8Array(50e6) }), /packed as no file/],
+  ['a job.json nested too deep', () => zipSync({ 'job.json': strToU8('['.repeat(1e5)) }), /broken/],
 ])('%s is refused, and nothing is kept', async (_, bytes, why) => {
   const before = await db().models.Job.count();
-  await expect(takeIn(bytes())).rejects.toThrow(why);
+  await expect(takeIn(bytes(), '')).rejects.toThrow(why);
   expect(await db().models.Job.count()).toBe(before);
 });

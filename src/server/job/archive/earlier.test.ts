@@ -26,10 +26,14 @@ const plain = (value: unknown): unknown =>
 const plainly = (text: string): object => JSON.parse(text) as object;
 
 it('an archive of 2026-11-29 with nearly every kind of entry is the same job today', async () => {
-  const { jobId } = await takeIn(bytes);
+  const { jobId } = await takeIn(bytes, '');
   const entries = (await entriesAfter(jobId, 0)) ?? [];
   const kinds = new Set(entries.map((e) => e.kind));
   expect(Object.keys(payloads).filter((kind) => !kinds.has(kind as never))).toEqual([
+    // Since then:
+    'safety.meter-proof',
+    'safety.figures',
+    // Not in it:
     'decide.figures',
     'swap.asked',
   ]);
@@ -47,7 +51,13 @@ it('an archive of 2026-11-29 with nearly every kind of entry is the same job tod
     (_, id: string) => `"by":{"id":"${foreignId(id, jobId)}"`,
   );
   const first = log.find((_, i) => isFound(i))?.entry.payload;
-  expect(plain(state)).toEqual({ ...plainly(here), asFound: { captured: plain(first) } });
+  const known = plainly(here) as { safety: object };
+  expect(plain(state)).toEqual({
+    ...known,
+    asFound: { captured: plain(first) },
+    // What the dead proof also knows since then.
+    safety: { ...known.safety, alive: null, former: false, place: 'installed' },
+  });
 });
 
 it('it is as it was given out: what is compared above is not made by this version', () => {

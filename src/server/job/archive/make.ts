@@ -1,12 +1,13 @@
 import { unparse } from 'papaparse';
-import { strToU8, zipSync, type Zippable } from 'fflate';
+import { strToU8, zip as zipAside, type AsyncZippable } from 'fflate';
 import { archiveFormat, publishedArchiveSchema, type Archive } from '../../../core/job/archive/schema';
 import type { Entry } from '../../../core/logbook';
 import { blob } from '../../logbook/blobs';
 import { recordedEntry, rowsAfter } from '../../logbook/entries';
 import { loadJob } from '../../logbook/folded';
 import { installationId } from '../../administration/settings';
-import { loadReport, reportPdf } from '../../documents/report';
+import { printed } from '../../documents/print';
+import { illustrated, loadReport } from '../../documents/report';
 import { wireList } from '../../documents/replacement';
 
 const filesOf = (entry: Entry): string[] => {
@@ -38,7 +39,7 @@ export async function archiveOfJob(jobId: string, now = new Date()): Promise<Uin
   // As they were recorded, so that the chain can be verified elsewhere.
   const entries = (await rowsAfter(jobId, 0)).map(recordedEntry);
   const report = await loadReport(job);
-  const zip: Zippable = {};
+  const zip: AsyncZippable = {};
   const files: Archive['files'] = [];
   for (const sha256 of new Set(entries.flatMap(filesOf))) {
     const kept = await blob(sha256);
@@ -74,6 +75,9 @@ export async function archiveOfJob(jobId: string, now = new Date()): Promise<Uin
   zip['readings.csv'] = table(rowsOf('readings'));
   zip['settings.csv'] = table(rowsOf('settings'));
   zip['wires.csv'] = table(wires);
-  zip['report.pdf'] = [new Uint8Array(await reportPdf(report, 'a4')), { level: 0 }];
-  return zipSync(zip, { level: 6 });
+  zip['report.pdf'] = [await printed('report', await illustrated(report), 'a4', ''), { level: 0 }];
+  // Packed in threads of its own.
+  return new Promise((resolve, reject) => {
+    zipAside(zip, { level: 6 }, (error, packed) => (error === null ? resolve(packed) : reject(error)));
+  });
 }

@@ -1,8 +1,8 @@
 import type { Transaction } from 'sequelize';
 import { v5 } from 'uuid';
 import type { Archive } from '../../../core/job/archive/schema';
-import { chainHash, startHash, walkChain } from '../../../core/job/chain';
-import { emptyJob, fold, keptEntry, type Entry } from '../../../core/logbook';
+import { chainHash, startHash } from '../../../core/job/chain';
+import { emptyJob, fold, type Entry } from '../../../core/logbook';
 import { siteLimits } from '../../administration/settings';
 import { databaseNow } from '../../clock';
 import { HttpError } from '../../http/border';
@@ -12,29 +12,29 @@ import { sha256 as digest } from '../../logbook/digest';
 import { toEntry, toRow, type StoredEntry } from '../../logbook/entries';
 import { boardRow, rememberSources } from '../../logbook/summaries';
 import { writeRows } from '../../logbook/write-rows';
+import type { ThreadOrder } from '../../thread/order';
+import { sharedPool, threadBundle } from '../../work';
 import type { TakenIn } from '../../../api/contract';
-import { archiveIn, unpacked, type ArchiveFiles } from './read';
+import type { ArchiveFiles, ReadArchive } from './read';
 
-/** Its entries with limits and hashes: verified where the archive has them, made here where it is of an earlier version. */
-async function chainedEntries({ version, entries }: Archive): Promise<Entry[]> {
-  // The schema of each kind has passed every payload.
-  const kept = entries.map(({ kind, payload, ...envelope }) => keptEntry(envelope, kind, payload));
-  if (version === 1) {
-    const limits = await siteLimits();
-    let hash = startHash;
-    return kept.map((bare) => {
-      const entry = { ...bare, limits };
-      hash = chainHash(hash, entry, digest);
-      return { ...entry, hash };
-    });
-  }
-  const walked = walkChain(kept, digest);
-  if ('fault' in walked)
-    throw new HttpError(
-      422,
-      `Its log was changed: entry ${walked.fault.seq}: ${walked.fault.why}. Nothing was taken in.`,
-    );
-  return kept;
+const reader = sharedPool<ThreadOrder, ReadArchive>({
+  what: 'reading of an archive',
+  bundle: threadBundle,
+  heap_MB: 2048,
+  timeOut_ms: 120_000,
+  longest: 4,
+  longestOfOne: 2,
+});
+
+/** Entries of an archive of version 1 get limits and hashes here. */
+async function chained(bare: readonly Entry[]): Promise<Entry[]> {
+  const limits = await siteLimits();
+  let hash = startHash;
+  return bare.map((one) => {
+    const entry = { ...one, limits };
+    hash = chainHash(hash, entry, digest);
+    return { ...entry, hash };
+  });
 }
 
 /** A file of an archive is what its name says; a picture is written anew. @throws HttpError */
@@ -82,12 +82,12 @@ async function keepFiles(blobs: readonly ProvenFile[], transaction: Transaction)
 /**
  * Takes a job in from an archive: one that is not known here, whole or not at all. It is marked as imported, and its people
  * and its machine are strangers here, whatever ids they have. The same archive again is harmless.
+ * @param who brings it
  * @throws HttpError with what is wrong; nothing of the job is kept then
  */
-export async function takeIn(bytes: Uint8Array): Promise<TakenIn> {
-  const files = unpacked(bytes);
-  const archive = archiveIn(files);
-  const entries = await chainedEntries(archive);
+export async function takeIn(bytes: Uint8Array, who: string): Promise<TakenIn> {
+  const { archive, files, entries: bare } = await reader.ask({ task: 'archive', bytes }, who);
+  const entries = archive.version === 1 ? await chained(bare) : bare;
   const [opening] = entries;
   const { seq: headSeq, hash: headHash } = entries[entries.length - 1] ?? {};
   if (opening?.kind !== 'job.opened' || headSeq === undefined || headHash === undefined)

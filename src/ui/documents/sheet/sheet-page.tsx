@@ -112,6 +112,7 @@ export function SheetPage({
                   {f.between} {f.quantity}, {f.where}
                 </span>
                 <Text as="span" fontFamily="mono">
+                  {f.below ? '< ' : ''}
                   {f.volts} V
                 </Text>
               </Box>

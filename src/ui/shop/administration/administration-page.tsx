@@ -34,6 +34,7 @@ export function AdministrationPage({
   limits,
   consequences,
   drives,
+  seen,
   heads,
   people,
   person,
@@ -41,6 +42,8 @@ export function AdministrationPage({
   limits: Limits;
   consequences: readonly Consequence[];
   drives: readonly string[];
+  /** The versions that the page shows, for saving. */
+  seen: { limits: string; consequences: string; drives: string };
   heads: readonly DailyHead[];
   people: readonly Person[];
   person: Person;
@@ -51,12 +54,15 @@ export function AdministrationPage({
   });
   const [kept, setKept] = useState<string | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
+  const [version, setVersion] = useState(seen.limits);
   const lead = person.role === 'lead';
   const save = async (next: Limits) => {
     setTrouble(null);
-    const answer = await call('PUT /api/v1/settings', { body: next });
-    if (answer.ok) setKept('Limits kept. They hold for every proof from now on.');
-    else setTrouble('Not kept: the server does not answer or refuses. Try again.');
+    const answer = await call('PUT /api/v1/settings', { query: { seen: version }, body: next });
+    if (answer.ok) {
+      setVersion(answer.value.version);
+      setKept('Limits kept. They hold for every proof from now on.');
+    } else setTrouble(`Not kept: ${answer.error}`);
   };
   return (
     <CardPage
@@ -84,13 +90,16 @@ export function AdministrationPage({
       </form>
       <KeptNote text={kept} />
       <ArchiveIn />
-      <DrivesList drives={drives} lead={lead} />
+      <DrivesList drives={drives} seen={seen.drives} lead={lead} />
       <Text mt="6">
         <NextLink href="/settings/traces">Trace tables</NextLink>: causes of each alarm and what each check
         tells of them.
       </Text>
+      <Text mt="2">
+        <NextLink href="/health">System status</NextLink>: database, link to drives, disk, backups, versions.
+      </Text>
       <DailyHeads heads={heads} />
-      <ConsequencesEditor table={consequences} lead={lead} />
+      <ConsequencesEditor table={consequences} seen={seen.consequences} lead={lead} />
     </CardPage>
   );
 }

@@ -74,8 +74,18 @@ function Line({
 }
 
 /** What a dead part usually means, as this shop has seen it. */
-export function ConsequencesEditor({ table, lead }: { table: readonly Consequence[]; lead: boolean }) {
+export function ConsequencesEditor({
+  table,
+  seen,
+  lead,
+}: {
+  table: readonly Consequence[];
+  /** The version that the page shows. */
+  seen: string;
+  lead: boolean;
+}) {
   const [lines, setLines] = useState(table);
+  const [version, setVersion] = useState(seen);
   const [kept, setKept] = useState<string | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const save = async () => {
@@ -84,15 +94,16 @@ export function ConsequencesEditor({ table, lead }: { table: readonly Consequenc
       ...l,
       inspect: l.inspect.map((i) => i.trim()).filter((i) => i !== ''),
     }));
-    const answer = await call('PUT /api/v1/consequences', { body: tidy });
+    const answer = await call('PUT /api/v1/consequences', { query: { seen: version }, body: tidy });
     if (answer.ok) {
+      setVersion(answer.value.version);
       setTrouble(null);
       setKept('Table kept. It is shown beside every faulty verdict from now on.');
     } else
       setTrouble(
         answer.status === 422
           ? 'Not kept: every line needs its chain of cause, and nothing longer than 300 letters.'
-          : 'Not kept: the server does not answer or refuses. What you wrote stays here; try again.',
+          : `Not kept: ${answer.error} What you wrote stays here.`,
       );
   };
   return (

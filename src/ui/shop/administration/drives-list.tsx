@@ -6,8 +6,18 @@ import { LongField } from '../../kit/field';
 import { call } from '../../api/call';
 
 /** Addresses that the link may talk to, beside this machine. */
-export function DrivesList({ drives, lead }: { drives: readonly string[]; lead: boolean }) {
+export function DrivesList({
+  drives,
+  seen,
+  lead,
+}: {
+  drives: readonly string[];
+  /** The version that the page shows. */
+  seen: string;
+  lead: boolean;
+}) {
   const [text, setText] = useState(drives.join('\n'));
+  const [version, setVersion] = useState(seen);
   const [kept, setKept] = useState<string | null>(null);
   const [trouble, setTrouble] = useState<string | undefined>();
   const lines = text
@@ -16,8 +26,9 @@ export function DrivesList({ drives, lead }: { drives: readonly string[]; lead: 
     .filter((l) => l !== '');
   const save = async () => {
     setKept(null);
-    const answer = await call('PUT /api/v1/drives', { body: lines });
+    const answer = await call('PUT /api/v1/drives', { query: { seen: version }, body: lines });
     if (answer.ok) {
+      setVersion(answer.value.version);
       setTrouble(undefined);
       setKept('List kept.');
       return;
@@ -25,7 +36,7 @@ export function DrivesList({ drives, lead }: { drives: readonly string[]; lead: 
     const [first] = answer.problems;
     setTrouble(
       first === undefined
-        ? 'Not kept: the server does not answer or refuses. Try again.'
+        ? `Not kept: ${answer.error}`
         : `${lines[Number(first.path)] ?? 'A line'}: ${first.allowed}.`,
     );
   };

@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { DriveType } from '@/core/equipment/catalogue';
 import type { Person } from '@/core/logbook';
+import { Broken } from '../../kit/broken';
 import { CardPage } from '../../kit/card-page';
 import { FieldGrid } from '../../kit/section';
 import { Select } from '../../kit/field';
@@ -13,10 +14,13 @@ import { Upload } from './upload';
 /** The manual that is never the right one: what is known of each type, and how to add one. */
 export function CataloguePage({
   types,
+  broken,
   people,
   person,
 }: {
   types: readonly DriveType[];
+  /** Types of the workshop's own that cannot be read, and why. */
+  broken: readonly string[];
   people: readonly Person[];
   person: Person;
 }) {
@@ -30,6 +34,7 @@ export function CataloguePage({
       people={people}
       person={person}
     >
+      <Broken what="type" items={broken} />
       <FieldGrid min="260px">
         <Select
           label="Type"

@@ -116,7 +116,7 @@ function Terminals({ control }: { control: Control }) {
       ? []
       : [
           [
-            'safe stop',
+            'STO',
             `${safeStop.channels.map((c) => c.mark).join(' and ')} from ${safeStop.supply}, return ${safeStop.return}; comes with jumpers ${safeStop.factoryJumpers.map((j) => j.join('–')).join(', ')}`,
           ] satisfies [string, string],
         ]),

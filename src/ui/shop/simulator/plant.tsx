@@ -99,19 +99,19 @@ function Wiring({ rig, set }: PartProps) {
         {rig.safeStop && (
           <>
             <Switch
-              label="Safe stop 1"
+              label="STO 1"
               words={['closed', 'open']}
               on={safeStop.channel1}
               turn={(channel1) => set({ safeStop: { channel1 } })}
             />
             <Switch
-              label="Safe stop 2"
+              label="STO 2"
               words={['closed', 'open']}
               on={safeStop.channel2}
               turn={(channel2) => set({ safeStop: { channel2 } })}
             />
             <Switch
-              label="Return of the safe stop"
+              label="STO return"
               words={['tied', 'missing']}
               on={safeStop.returnTied}
               turn={(returnTied) => set({ safeStop: { returnTied } })}

@@ -35,7 +35,7 @@ export const hiddenFaults: readonly Hidden[] = [
   },
   {
     name: 'safe-stop return missing',
-    looks: 'safe stop open',
+    looks: 'STO open',
     order: (rig) => ({ plant: { safeStop: { returnTied: false }, contacts: withRun(rig) } }),
   },
   {

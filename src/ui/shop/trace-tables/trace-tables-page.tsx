@@ -3,6 +3,7 @@ import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Person } from '@/core/logbook';
 import { familyWords, tablesWith, usualTables, type TraceTable } from '@/core/fault-finding/tracing';
+import { Broken } from '../../kit/broken';
 import { CardPage } from '../../kit/card-page';
 import { Secondary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
@@ -24,15 +25,22 @@ const placeWords = (path: string): string =>
 /** What the tracer knows of each family, as this shop has seen it. */
 export function TraceTablesPage({
   own,
+  broken,
+  seen,
   people,
   person,
 }: {
   own: readonly TraceTable[];
+  /** Tables of the shop's own that cannot be read, and why; the usual ones stand in for them. */
+  broken: readonly string[];
+  /** The version that the page shows. */
+  seen: string;
   people: readonly Person[];
   person: Person;
 }) {
   const [tables, setTables] = useState(() => tablesWith(own));
   const [family, setFamily] = useState(tables[0]?.family);
+  const [version, setVersion] = useState(seen);
   const [kept, setKept] = useState<string | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const lead = person.role === 'lead';
@@ -42,10 +50,12 @@ export function TraceTablesPage({
   const save = async () => {
     setKept(null);
     const answer = await call('PUT /api/v1/trace-tables', {
+      query: { seen: version },
       body: tables.filter((t) => !usualTables.includes(t)),
     });
     if (answer.ok) {
       setTrouble(null);
+      setVersion(answer.value.version);
       return setKept('Tables kept. Every trace from now on uses them.');
     }
     const [first] = answer.problems;
@@ -65,6 +75,7 @@ export function TraceTablesPage({
       person={person}
       maxW="1100px"
     >
+      <Broken what="table" items={broken} />
       <FieldGrid min="260px">
         <Select
           label="Alarm or trouble"

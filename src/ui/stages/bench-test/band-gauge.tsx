@@ -55,7 +55,7 @@ export function BandGauge({
           height="34"
           viewBox={`-20 0 ${width + 40} 34`}
           role="img"
-          aria-label={`Sound band ${band[0]} to ${band[1]} volts${peers.map((s) => `, ${s.name} ${s.volts}`).join('')}`}
+          aria-label={`Normal range ${band[0]} to ${band[1]} volts${peers.map((s) => `, ${s.name} ${s.volts}`).join('')}`}
         >
           <rect
             x={x(band[0])}
@@ -106,8 +106,9 @@ export function BandGauge({
         <Text>
           {band === null
             ? 'No band of its own. '
-            : `Sound band ${band[0].toFixed(2)}–${band[1].toFixed(2)} V. `}
-          {peers.length > 0 && `Sisters ${peers.map((s) => `${s.name} ${s.volts.toFixed(3)}`).join(', ')}. `}
+            : `Normal range ${band[0].toFixed(2)}–${band[1].toFixed(2)} V. `}
+          {peers.length > 0 &&
+            `Other phases ${peers.map((s) => `${s.name} ${s.volts.toFixed(3)}`).join(', ')}. `}
         </Text>
         {judgement !== undefined && (
           <Text>
@@ -119,7 +120,8 @@ export function BandGauge({
             .{' '}
             <Disclosure>
               Drops are fitted from this unit&rsquo;s own readings and the network is solved for every probe.
-              The band is common practice, no source; sisters that agree say more than the band.
+              The range is common practice, no source; agreement with the other two phases says more than the
+              range.
             </Disclosure>
           </Text>
         )}

@@ -9,7 +9,7 @@ const keys: [string, string][] = [
   ['S', 'short: 0.000'],
   ['C', 'still climbing: the bank fills through the meter'],
   ['R', 'measure the last one again; both values are kept'],
-  ['↑', 'back: put a slip of the finger right; the first stays in the log'],
+  ['↑', 'back: correct a mistyped reading; the first stays in the log'],
   ['N', 'take the suggested probe'],
   ['space', 'meter by cable: yes, it is overload (a pedal sends the same)'],
   ['?', 'this sheet'],

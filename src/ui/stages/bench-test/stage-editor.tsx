@@ -2,11 +2,11 @@ import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import * as z from 'zod';
 import { stripFor } from '@/core/equipment/catalogue';
-import { stageWords, type Stage, type MarkedTerminal } from '@/core/equipment/power-stage';
+import { isStated, stageWords, type Stage, type MarkedTerminal } from '@/core/equipment/power-stage';
 import { Primary, Secondary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
 import { Choice, Field, optionsOf } from '../../kit/field';
-import { positiveFigureOr } from '../../kit/form-figures';
+import { orNone, positiveFigureOr } from '../../kit/form-figures';
 import { useTypedForm } from '../../kit/typed-form';
 import { Schematic } from './schematic';
 
@@ -16,7 +16,22 @@ const yesNo = [
 ];
 
 const figure = positiveFigureOr('A figure above zero; an estimate will do.');
-const figuresSchema = z.object({ prechargeOhm: figure, capacitance_uF: figure });
+const figuresSchema = z.object({ prechargeOhm: figure, capacitance_uF: orNone(figure) });
+
+/** A stage as it was put together: what the editor asks for is stated then, but for a bank that nobody knows. */
+function stated(stage: Stage, { prechargeOhm, capacitance_uF }: z.output<typeof figuresSchema>): Stage {
+  const { assumed: before = [], ...built } = stage;
+  const assumed = [
+    ...before.filter((what) => what === 'bleederOhm'),
+    ...(capacitance_uF === null ? (['capacitance_uF'] as const) : []),
+  ];
+  return {
+    ...built,
+    prechargeOhm,
+    ...(capacitance_uF === null ? {} : { capacitance_uF }),
+    ...(assumed.length === 0 ? {} : { assumed }),
+  };
+}
 
 /** The stage in hand, put together from its parts; the drawing follows. */
 export function StageEditor({
@@ -33,13 +48,13 @@ export function StageEditor({
   const [stage, setStage] = useState(before);
   const { text, submit } = useTypedForm('power stage', figuresSchema, {
     prechargeOhm: String(before.prechargeOhm),
-    capacitance_uF: String(before.capacitance_uF),
+    capacitance_uF: isStated(before, 'capacitance_uF') ? String(before.capacitance_uF) : '',
   });
   const set = (differs: Partial<Stage>) => setStage({ ...stage, ...differs });
   const half = stage.frontEnd === 'scr-half-3ph';
   const resistor = stage.link === 'precharge' || (half && stage.scrPrecharge === 'diodes');
   const done = submit((figures) => {
-    const kept = { ...stage, ...figures };
+    const kept = stated(stage, figures);
     keep(kept, stripFor(strip, kept));
   });
   return (

@@ -116,7 +116,7 @@ export function CommissioningWork({
           <ChoicesForm
             control={control}
             plate_Hz={plate.hz}
-            supply_V={drive.supply_V}
+            supply_V={rating.supply_V}
             chosen={chosen}
             keep={(next) => {
               store.record('startup.choices', next);

@@ -182,6 +182,12 @@ describe('the sheet', () => {
 });
 
 describe('signing', () => {
+  /** Readings that pass. */
+  const read: Record<string, { figures: { id: string; value: number; unit: string }[] }> = {
+    torque: { figures: [{ id: 'power', value: 1.5, unit: 'N·m' }] },
+    earth: { figures: [{ id: 'bond', value: 0.05, unit: 'Ω' }] },
+    supply: { figures: ['line-1', 'line-2', 'line-3'].map((id) => ({ id, value: 400, unit: 'V' })) },
+  };
   /** Everything settled by hand, but for these steps. */
   const settled = (but: readonly string[]): RecordedEntry[] => {
     const steps = [
@@ -201,7 +207,14 @@ describe('signing', () => {
       .filter((s) => !but.includes(s))
       .map((step): RecordedEntry => [
         'commission.step',
-        { step, outcome: 'ok', seen: [], seenBy: 'hand', speeds: [] },
+        {
+          step,
+          outcome: 'ok',
+          seen: [],
+          seenBy: step === 'analog-AI1' ? 'link' : 'hand',
+          speeds: [],
+          ...read[step],
+        },
       ]);
   };
   const notThere = (steps: readonly string[]): RecordedEntry[] =>
@@ -212,7 +225,7 @@ describe('signing', () => {
   const all = (but: readonly string[]): RecordedEntry[] => [
     ...begun,
     ...settled(but),
-    ...notThere(['places', 'safety-safe stop', 'safety-emergency stop']),
+    ...notThere(['places', 'safety-STO', 'safety-emergency stop']),
   ];
   const sign = () => screen.getByRole('button', { name: /^Sign as|A technician signs/ }) as HTMLButtonElement;
 
@@ -288,7 +301,7 @@ describe('the run over the link', () => {
     await userEvent.click(seen);
     expect(log.at(-1)).toMatchObject([
       'commission.step',
-      { step: 'earth', figure: { value: 0.06, unit: 'Ω' } },
+      { step: 'earth', figures: [{ id: 'bond', value: 0.06, unit: 'Ω' }] },
     ]);
   });
 
@@ -313,7 +326,7 @@ describe('the run over the link', () => {
 
   it('three points of the analog line; one that is off is kept as not right', async () => {
     const { log } = await linked();
-    await take(/A1 at three points/);
+    await take(/A1 at four points/);
     for (const [volts, hz] of [
       [0, 0],
       [5, 20],

@@ -230,6 +230,17 @@ export function StepEvidence({ watch, watched, take }: { watch: Watch; watched: 
       return <Row live={live} which="relays" id={watch.id} mark={watch.id} take={take} />;
     case 'analog':
       return line === null ? null : <Points live={live} line={line} id={watch.id} take={take} />;
+    case 'run-off': {
+      const given = runGiven({ control, values: watched.values, live });
+      return (
+        <Box role="status" my="2">
+          <Seen mark={given === null ? 'sound' : 'failed'}>{given ?? 'Run is given from nowhere.'}</Seen>
+          <Primary mt="2" disabled={given !== null} onClick={() => take('ok', 'no run, over the link')}>
+            Keep what the link saw
+          </Primary>
+        </Box>
+      );
+    }
     case 'display':
       return <Display live={live} control={control} values={watched.values} take={take} />;
   }

@@ -1,6 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import {
+  figureWords,
   isStepSettled,
   runState,
   waitsFor,
@@ -77,9 +78,7 @@ export function RunPanel({
                     ? 'not there'
                     : settled && result?.seenBy === 'link'
                       ? 'seen over the link'
-                      : result?.figure !== undefined
-                        ? `${result.figure.value} ${result.figure.unit}`
-                        : s.group}
+                      : (result === undefined ? '' : figureWords(result).join(', ')) || s.group}
                 </Text>
               </Secondary>
             </Box>

@@ -3,10 +3,13 @@ import { useState } from 'react';
 import {
   currentPlausible,
   directionCure,
+  figuresAgainst,
+  isAlwaysThere,
   type CommissioningStep,
   type StepResult,
 } from '@/core/commissioning/commissioning';
 import type { Live } from '@/core/equipment/drive-words';
+import { runGiven } from '@/core/fault-finding/run-chain';
 import type { Payload } from '@/core/logbook';
 import { Primary, Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
@@ -181,8 +184,14 @@ export function RunStep({
   keep: Keep;
 }) {
   const [wrong, setWrong] = useState(false);
-  const [figure, setFigure] = useState('');
-  const read = figureFrom(figure);
+  const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
+  const figures = step.figures ?? [];
+  const taken = figures.flatMap(({ id, unit }) => {
+    const value = figureFrom(typed[id] ?? '');
+    return value === null ? [] : [{ id, value, unit }];
+  });
+  const against = figuresAgainst(figures, taken);
+  const read = taken.length === 0 ? {} : { figures: taken };
   const result = (outcome: StepResult['outcome'], more: Partial<Kept> = {}): Kept => ({
     step: step.id,
     outcome,
@@ -191,11 +200,14 @@ export function RunStep({
     speeds: [],
     ...more,
   });
-  const figured = step.figure;
   const byHand = step.parts === undefined && step.id !== 'speeds';
+  // What the link shows is not argued away by hand.
+  const given =
+    step.watch?.as === 'run-off' && watched.live !== null
+      ? runGiven({ control: watched.control, values: watched.values, live: watched.live })
+      : null;
   // Where the link looks, what it saw comes first.
   const ByHand = step.watch !== undefined && watched.live !== null ? Secondary : Primary;
-  const needsFigure = figured !== undefined && (read === null || read < 0);
   return (
     <Box
       as="section"
@@ -244,26 +256,32 @@ export function RunStep({
               }
             />
           )}
-          {figured !== undefined && (
-            <Box maxW="240px" mb="2">
-              <NumberField label={figured.label} unit={figured.unit} text={figure} set={setFigure} />
-            </Box>
+          {figures.length > 0 && (
+            <FieldGrid min="200px">
+              {figures.map(({ id, label, unit, rule }) => (
+                <NumberField
+                  key={id}
+                  label={label}
+                  unit={unit}
+                  hint={rule}
+                  text={typed[id] ?? ''}
+                  set={(text) => setTyped({ ...typed, [id]: text })}
+                />
+              ))}
+            </FieldGrid>
           )}
+          {taken.length === figures.length &&
+            against.map((why) => (
+              <Text key={why} role="alert" color="failed" mb="2">
+                {why}
+              </Text>
+            ))}
           {step.id === 'direction' && wrong && <Cure />}
           <Box display="flex" gap="2" flexWrap="wrap">
             {byHand && (
               <ByHand
-                disabled={needsFigure}
-                onClick={() =>
-                  keep(
-                    result(
-                      'ok',
-                      figured === undefined || read === null
-                        ? {}
-                        : { figure: { value: read, unit: figured.unit } },
-                    ),
-                  )
-                }
+                disabled={against.length > 0 || given !== null}
+                onClick={() => keep(result('ok', read))}
               >
                 Seen and right
               </ByHand>
@@ -271,12 +289,12 @@ export function RunStep({
             <Secondary
               onClick={() => {
                 setWrong(true);
-                keep(result('not-ok'));
+                keep(result('not-ok', read));
               }}
             >
               Not right
             </Secondary>
-            {step.group !== 'before power' && step.qualified !== true && step.id !== 'direction' && (
+            {!isAlwaysThere(step) && step.qualified !== true && (
               <Secondary onClick={() => keep(result('not-there'))}>Not there on this machine</Secondary>
             )}
           </Box>

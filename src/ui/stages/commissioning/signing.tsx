@@ -3,7 +3,7 @@ import * as z from 'zod';
 import { againstAgreement, type EntryOf, type OpenIssue, type Payload, type Person } from '@/core/logbook';
 import { inShort } from '@/core/job/release';
 import { SignButton } from '../../panels/sign-button';
-import { Secondary } from '../../kit/buttons';
+import { FileLink } from '../../kit/file-link';
 import { FieldGrid, Section } from '../../kit/section';
 import { Field } from '../../kit/field';
 import { filledText } from '../../kit/form-figures';
@@ -18,11 +18,9 @@ function Papers({ jobId }: { jobId: string }) {
   return (
     <Box display="flex" gap="2" flexWrap="wrap" mt="3">
       {(['pdf', 'csv'] as const).map((form) => (
-        <Secondary asChild key={form}>
-          <a href={`/api/v1/jobs/${jobId}/start-up?form=${form}`} download>
-            {form.toUpperCase()}
-          </a>
-        </Secondary>
+        <FileLink key={form} href={`/api/v1/jobs/${jobId}/start-up?form=${form}`}>
+          {form.toUpperCase()}
+        </FileLink>
       ))}
     </Box>
   );
@@ -71,15 +69,17 @@ function MayRunForm({
   const { named, until } = typed;
   return (
     <Box as="section" aria-label="May run until" bg="paper" px="4" py="3" my="2">
-      <Text fontWeight="600">It may run with what is open, until a day, each named:</Text>
-      {matters.map((m) => (
-        <Tick
-          key={m.id}
-          label={m.text}
-          checked={named.includes(m.id)}
-          onChange={(on) => set('named', on ? [...named, m.id] : named.filter((n) => n !== m.id))}
-        />
-      ))}
+      <Text fontWeight="600">Release with open issues, each named, until a date:</Text>
+      <Box mb="3">
+        {matters.map((m) => (
+          <Tick
+            key={m.id}
+            label={m.text}
+            checked={named.includes(m.id)}
+            onChange={(on) => set('named', on ? [...named, m.id] : named.filter((n) => n !== m.id))}
+          />
+        ))}
+      </Box>
       <FieldGrid min="200px">
         <Field
           label="May run until"

@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
-import { ratingOf, type Control } from '@/core/equipment/catalogue';
+import { ratingOf, supplyOf, type Control } from '@/core/equipment/catalogue';
 import { mustStayDead, openTrials, type Payload } from '@/core/logbook';
 import { chainWords, runChain, type ChainLinkId } from '@/core/fault-finding/run-chain';
 import { newestBurst } from '@/core/fault-finding/tracing';
@@ -43,7 +43,8 @@ export function FaultFindingWork({
   control,
 }: StageProps & { drive: Drive; control: Control }) {
   const { seen, registers } = store.state;
-  const { typeId, supply_V } = drive;
+  const { typeId } = drive;
+  const supply_V = supplyOf(drive, catalogue);
   const tables = useTraceTables();
   const [target, setTarget] = useState<string | null>(null);
   const [watching, setWatching] = useState(false);

@@ -2,7 +2,7 @@ import { Box, chakra, Text } from '@chakra-ui/react';
 import * as z from 'zod';
 import { keysOf } from '@/core/numerics/arrays';
 import { neverJumpered, type LoopGuard, type Payload } from '@/core/logbook';
-import { Primary } from '../../kit/buttons';
+import { Primary, Secondary } from '../../kit/buttons';
 import { filledText, mustChoose, unread } from '../../kit/form-figures';
 import { useTypedForm } from '../../kit/typed-form';
 import { Caution } from '../../kit/caution';
@@ -17,12 +17,14 @@ const guardWords: Readonly<Record<LoopGuard, string>> = {
   'thermal-relay': 'a thermal relay',
   'remote-enable': 'an enable from elsewhere',
   other: 'something else',
-  'safe-stop': 'safe stop',
+  'safe-stop': 'STO',
   'emergency-stop': 'emergency stop',
   guard: 'a guard or door',
   'over-travel': 'over-travel',
 };
-const tomorrow = (): string => new Date(Date.now() + 86_400_000).toISOString().slice(0, 10);
+const dayIn = (days: number): string => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
+const today = (): string => dayIn(0);
+const tomorrow = (): string => dayIn(1);
 
 const jumperSchema = z
   .object({
@@ -38,9 +40,9 @@ const jumperSchema = z
     approver: filledText('Name and function'),
     removeBy: filledText('The day it comes out'),
   })
-  .refine(({ guards, motor }) => !(motor === 'yes' && neverJumpered.includes(guards)), {
+  .refine(({ guards }) => !neverJumpered.includes(guards), {
     path: ['guards'],
-    message: 'Not with a motor connected',
+    message: 'Never bridged',
   });
 const blankJumper = (): z.input<typeof jumperSchema> => ({
   plant: null,
@@ -54,10 +56,10 @@ const blankJumper = (): z.input<typeof jumperSchema> => ({
   removeBy: tomorrow(),
 });
 
-/** What is asked before a loop is bridged; for what saves people nothing is offered with a motor connected. */
+/** What is asked before a loop is bridged; for what saves people nothing is offered. */
 export function JumperForm({ where, keep }: { where: string; keep: (jumper: Jumper) => void }) {
   const { typed, refused, text, pick, submit } = useTypedForm('jumper', jumperSchema, blankJumper());
-  const { plant, landed, wire, guards, motor } = typed;
+  const { plant, landed, wire, guards, motor, form } = typed;
   const never = guards !== '' && neverJumpered.includes(guards);
   const enter = submit(({ motor: connected, wire: mark, ...read }) =>
     keep({
@@ -105,11 +107,30 @@ export function JumperForm({ where, keep }: { where: string; keep: (jumper: Jump
         {...pick('motor')}
         options={optionsOf({ yes: 'yes', no: 'no, its cable is off' })}
       />
-      {never && motor !== 'no' ? (
-        <Caution grave title="Not offered.">
-          Safe stop, emergency stop, guards and over-travel are never jumpered or set to no function with a
-          motor connected. Find why it is open.
-        </Caution>
+      {never ? (
+        <>
+          <Caution grave title="Not offered.">
+            STO, emergency stop, guards and over-travel are never jumpered or set to no function, motor
+            connected or not. Find why it is open.
+          </Caution>
+          <Box>
+            <Secondary
+              disabled={plant === null || landed === null || motor === null}
+              onClick={() =>
+                keep({
+                  ...{ where, guards, plant: plant ?? 'existing', landed: landed ?? 'not-sure', form },
+                  ...{ motorConnected: motor !== 'no', found: true },
+                  ...{ reason: 'found in place', approver: 'nobody', removeBy: today() },
+                })
+              }
+            >
+              A bridge is there already: record it
+            </Secondary>
+            <Text fontSize="0.9rem" color="soft" mt="1">
+              It must come out: nothing is signed before. Answer the questions above first.
+            </Text>
+          </Box>
+        </>
       ) : (
         <>
           <Caution title="The risk is yours by name.">

@@ -111,17 +111,18 @@ describe('a temporary jumper', () => {
     expect(screen.getByText(/whether this interlock is wanted/)).toBeTruthy();
   });
 
-  it.each(['safe stop', 'emergency stop', 'a guard or door', 'over-travel'])(
-    'is not offered for %s with a motor connected, nor before that was answered',
+  it.each(['STO', 'emergency stop', 'a guard or door', 'over-travel'])(
+    'is not offered for %s, motor connected or not; one that is found there can be recorded',
     async (guards) => {
-      form();
-      await userEvent.selectOptions(screen.getByRole('combobox', { name: /watch over/ }), guards);
-      expect(screen.queryByRole('button', { name: 'Enter it in the register' })).toBeNull();
-      await radio('Is a motor connected?', 'yes');
-      expect(screen.getByRole('note').textContent).toContain('never jumpered');
-      expect(screen.queryByRole('button', { name: 'Enter it in the register' })).toBeNull();
-      await radio('Is a motor connected?', 'no, its cable is off');
-      expect(screen.getByRole('button', { name: 'Enter it in the register' })).toBeTruthy();
+      const kept = form();
+      await answerAll(guards, 'yes');
+      for (const motor of ['yes', 'no, its cable is off']) {
+        await radio('Is a motor connected?', motor);
+        expect(screen.getByRole('note').textContent).toContain('never jumpered');
+        expect(screen.queryByRole('button', { name: 'Enter it in the register' })).toBeNull();
+      }
+      await press('A bridge is there already: record it');
+      expect(kept).toMatchObject([{ found: true, approver: 'nobody', where: 'X3' }]);
     },
   );
 
@@ -152,14 +153,14 @@ describe('a temporary jumper', () => {
     expect(kept[0]?.removeBy).toMatch(/^\d{4}-\d\d-\d\d$/);
   });
 
-  it('is not kept by the Enter key either, when it turns out to be a safe stop', async () => {
+  it('is not kept by the Enter key either, when it turns out to be STO', async () => {
     const kept = form();
     await answerAll('level, flow or pressure', 'yes');
     await fillField(field('Reason'), 'switch ordered');
     await fillField(field('Who accepts the risk'), 'A. Fenn');
-    await userEvent.selectOptions(screen.getByRole('combobox', { name: /watch over/ }), 'safe stop');
+    await userEvent.selectOptions(screen.getByRole('combobox', { name: /watch over/ }), 'STO');
     await userEvent.type(field('Number on it'), '{Enter}');
-    expect(await screen.findByText('Not with a motor connected')).toBeTruthy();
+    expect(await screen.findByText('Never bridged')).toBeTruthy();
     expect(kept).toEqual([]);
   });
 });

@@ -113,7 +113,7 @@ export function SeenForm({
             'not-ready': 'not ready',
             running: 'running',
             tripped: 'tripped',
-            'safe-stop': 'safe stop',
+            'safe-stop': 'STO',
             precharge: 'charging',
             off: 'dark',
           })}

@@ -1,7 +1,7 @@
 'use client';
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
-import { firstPowerUnit, hotOhm, lampsPerLeg, lampVolts } from '@/core/power-up/first-power';
+import { fedDrive, firstPowerUnit, hotOhm, lampsPerLeg, lampVolts } from '@/core/power-up/first-power';
 import { levelsOf, powerLock } from '@/core/logbook';
 import { circuitOf } from '@/core/power-up/waveform';
 import { Levels } from '../../panels/diagnosis/levels';
@@ -37,7 +37,9 @@ type Panel = (typeof panels)[number]['id'];
 /** From the first volt on the bus to a unit that runs under load. */
 export function FirstPowerUpStage(props: StageProps) {
   const { jobId, store, catalogue, goTo } = props;
-  const { drive, motor, power, modules } = store.state;
+  const { motor, power, modules } = store.state;
+  const identified = store.state.drive;
+  const drive = useMemo(() => (identified === null ? null : fedDrive(identified)), [identified]);
   const [panel, setPanel] = useState<Panel>('plan');
   const [conditions, setConditions] = useState(usualConditions);
   const lock = powerLock(store.state);
@@ -54,8 +56,10 @@ export function FirstPowerUpStage(props: StageProps) {
   if (drive === null || given === null || plan === null)
     return (
       <>
-        <StageHead title="First power">What it should do hangs on the drive.</StageHead>
-        <Primary onClick={() => goTo('identify')}>Read the rating label first</Primary>
+        <StageHead title="First power">What to expect depends on the drive and its supply.</StageHead>
+        <Primary onClick={() => goTo('identify')}>
+          {identified === null ? 'Read the rating label first' : 'Enter supply and bank with the label first'}
+        </Primary>
       </>
     );
   const { unit, running, given: sound, assumed } = given;
@@ -67,7 +71,9 @@ export function FirstPowerUpStage(props: StageProps) {
   const needsProbes = power.probes === null;
   return (
     <>
-      <StageHead title="First power">Held down by lamps, watched against what this unit should do.</StageHead>
+      <StageHead title="First power">
+        Current limited by lamps, compared with what this unit should do.
+      </StageHead>
       {power.onAt !== null ? (
         <Caution grave title="It is switched on.">
           The terminals are live, the bank holds its charge afterwards.{' '}

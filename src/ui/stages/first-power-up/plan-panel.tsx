@@ -8,6 +8,7 @@ import {
   type FirstPowerPlan,
 } from '@/core/power-up/first-power';
 import type { JobState, Payload, PowerState } from '@/core/logbook';
+import { FileLink } from '../../kit/file-link';
 import { Primary, Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { FieldGrid, Section } from '../../kit/section';
@@ -197,7 +198,7 @@ export function PlanPanel({
       <Section title="First-power plan">
         <FieldGrid>
           <Choice
-            label="Current is held down by"
+            label="Current limited by"
             value={by}
             onChange={setBy}
             options={optionsOf({ lamps: 'lamps in each line', limit: 'a limited supply' })}
@@ -256,9 +257,7 @@ export function PlanPanel({
             Keep this plan
           </Primary>
           {power.planned !== null && (
-            <Secondary asChild>
-              <a href={`/api/v1/jobs/${jobId}/first-power?form=pdf`}>Plan as PDF</a>
-            </Secondary>
+            <FileLink href={`/api/v1/jobs/${jobId}/first-power?form=pdf`}>Plan as PDF</FileLink>
           )}
         </Box>
       </Section>

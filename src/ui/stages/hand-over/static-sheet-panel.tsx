@@ -3,6 +3,7 @@ import NextLink from 'next/link';
 import { signatureBlocker } from '@/core/logbook';
 import { conclude } from '@/core/bench/static-diagnosis';
 import type { DiagnosisState } from '../../panels/diagnosis/use-diagnosis';
+import { FileLink } from '../../kit/file-link';
 import { Primary, Secondary } from '../../kit/buttons';
 import { Section } from '../../kit/section';
 import { StateMark, type Mark } from '../../kit/state-mark';
@@ -100,11 +101,9 @@ export function StaticSheetPanel({
               ['JSON', 'sheet?form=json'],
               ['CSV', 'sheet?form=csv'],
             ].map(([label, path]) => (
-              <Secondary asChild key={label}>
-                <a href={`/api/v1/jobs/${jobId}/${path}`} download>
-                  {label}
-                </a>
-              </Secondary>
+              <FileLink key={label} href={`/api/v1/jobs/${jobId}/${path}`}>
+                {label}
+              </FileLink>
             ))}
           </Box>
         </Section>

@@ -14,16 +14,21 @@ export function DischargeTool({
   volts,
   keep,
 }: {
-  capacitance_uF: number;
+  /** Null: not known; it is asked for. */
+  capacitance_uF: number | null;
   volts: number;
   keep: (startVolts: number, ohm: number) => void;
 }) {
   const [from, setFrom] = useState(volts > 0 ? String(volts) : '');
   const [ohm, setOhm] = useState('1000');
+  const [bank, setBank] = useState(capacitance_uF?.toString() ?? '');
   const start = numberFrom(from);
   const resistance = numberFrom(ohm);
+  const bank_uF = numberFrom(bank);
   const sums =
-    start !== null && resistance !== null ? dischargeTool(capacitance_uF, start, resistance) : null;
+    start !== null && resistance !== null && bank_uF !== null
+      ? dischargeTool(bank_uF, start, resistance)
+      : null;
   return (
     <Box>
       <Caution grave title="The bank can kill.">
@@ -33,6 +38,9 @@ export function DischargeTool({
       <FieldGrid>
         <NumberField label="Bank now" unit="V" text={from} set={setFrom} />
         <NumberField label="Resistor" unit="Ω" text={ohm} set={setOhm} />
+        {capacitance_uF === null && (
+          <NumberField label="Bank" unit="µF" hint="as printed on it" text={bank} set={setBank} />
+        )}
       </FieldGrid>
       {sums !== null && start !== null && resistance !== null && (
         <>

@@ -2,14 +2,15 @@
 import { Box, chakra, Text } from '@chakra-ui/react';
 import { useRef, useState } from 'react';
 import { readVolts } from '@/core/bench/entry-text';
-import type { SafetyState } from '@/core/logbook';
+import { stepsOf, type ProofReading, type SafetyState } from '@/core/logbook';
 import {
   againAfter_s,
   againId,
-  proofSteps,
+  alive_Vac,
   stepKey,
   type Limits,
   type ProofStep,
+  type Quantity,
 } from '@/core/bench/make-safe';
 import type { Stage, Terminal } from '@/core/equipment/power-stage';
 import { StateMark, type Mark } from '../../kit/state-mark';
@@ -17,14 +18,16 @@ import { countdown } from '../../kit/time';
 
 const Input = chakra('input');
 
-const markOf = (volts: number, limits: Limits): Mark =>
-  Math.abs(volts) > limits.hands_V ? 'failed' : Math.abs(volts) > limits.test_V ? 'doubt' : 'sound';
-const markWords = (mark: Mark, limits: Limits): string =>
-  mark === 'failed'
-    ? `above ${limits.hands_V} V: hands stay out`
-    : mark === 'doubt'
-      ? `above ${limits.test_V} V: no test`
-      : 'dead';
+/** What a reading means: state and words. */
+function judged(volts: number, quantity: Quantity, limits: Limits): [mark: Mark, words: string] {
+  const size = Math.abs(volts);
+  if (quantity === 'ac')
+    return size > alive_Vac ? ['failed', 'AC: a source is not isolated, stop'] : ['sound', 'dead'];
+  if (size > limits.hands_V) return ['failed', `above ${limits.hands_V} V: hands stay out`];
+  return size > limits.test_V ? ['doubt', `above ${limits.test_V} V: no test`] : ['sound', 'dead'];
+}
+
+const shownAs = ({ volts, below }: ProofReading): string => `${below === true ? '< ' : ''}${volts}`;
 
 /**
  * The figures of the dead proof, one field each; Enter keeps one and walks to the next. The terminal
@@ -47,7 +50,7 @@ export function FiguresGrid({
   plateMark: (terminal: Terminal | 'PE' | string) => string;
   keep: (step: ProofStep, volts: number) => void;
 }) {
-  const steps = proofSteps(stage);
+  const steps = stepsOf(safety, stage);
   const inputs = useRef<Record<string, HTMLInputElement | null>>({});
   const [typed, setTyped] = useState<Record<string, string>>({});
   const [errors, setErrors] = useState<Record<string, string>>({});
@@ -99,7 +102,7 @@ export function FiguresGrid({
           const figure = safety.figures[step.key];
           const again = step.point.id === againId;
           const early = again && (wait_s === null || wait_s > 0);
-          const mark = figure === undefined ? 'unprobed' : markOf(figure.volts, limits);
+          const state = figure === undefined ? null : judged(figure.volts, step.quantity, limits);
           const error = errors[step.key];
           return (
             <tr key={step.key}>
@@ -132,7 +135,7 @@ export function FiguresGrid({
                   fontFamily="mono"
                   fontSize="1.3rem"
                   textAlign="right"
-                  placeholder={figure === undefined ? '' : String(figure.volts)}
+                  placeholder={figure === undefined ? '' : shownAs(figure)}
                   _placeholder={{ color: 'ink', opacity: 1 }}
                   value={typed[step.key] ?? ''}
                   onChange={(e) => {
@@ -160,9 +163,9 @@ export function FiguresGrid({
                 )}
               </td>
               <Text as="td" fontSize="0.9rem">
-                {figure !== undefined ? (
+                {state !== null ? (
                   <>
-                    <StateMark mark={mark} label={null} /> {markWords(mark, limits)}
+                    <StateMark mark={state[0]} label={null} /> {state[1]}
                   </>
                 ) : again && wait_s !== null && wait_s > 0 ? (
                   `in ${countdown(wait_s)}`

@@ -1,5 +1,4 @@
 import { Box, Text } from '@chakra-ui/react';
-import { useState } from 'react';
 import {
   countOf,
   missingSteps,
@@ -8,15 +7,14 @@ import {
   type Payload,
   type SafetyState,
 } from '@/core/logbook';
-import type { Limits } from '@/core/bench/make-safe';
+import { together_V, type Limits } from '@/core/bench/make-safe';
 import type { JobStore } from '../../job-store/use-job';
 import { Primary, Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
-import { TextField } from '../../kit/field';
-import { FieldGrid } from '../../kit/section';
 import { StateMark } from '../../kit/state-mark';
 import { clockTime } from '../../kit/time';
 import { FiguresGrid } from './figures-grid';
+import { PairsTogether } from './pairs-together';
 import { SafetyStep } from './steps';
 
 /** Who may not go on, and what of an earlier proof no longer holds. */
@@ -51,60 +49,17 @@ export function Notices({
           {safety.lapsed.detail}. Measure everything again.
         </Caution>
       )}
-      {safety.noBankTerminal && (
-        <Caution grave title="No bank terminal within reach: treat as charged.">
-          Only removal with covers on, after the label&rsquo;s wait of {labelWait_min} min. No bench test.
+      {safety.alive !== null && (
+        <Caution grave title={`${safety.alive.volts} V AC at ${safety.alive.at}: not isolated.`}>
+          Stop, whatever its size. Find the source, isolate and lock it, then go through the sources again.
         </Caution>
       )}
-    </>
-  );
-}
-
-/** Since when it is isolated, and the lock on it. */
-export function LockAndTag({
-  now,
-  offset_ms,
-  disabled,
-  keep,
-}: {
-  now: number;
-  offset_ms: number;
-  disabled: boolean;
-  keep: (what: Payload<'safety.locked'>) => void;
-}) {
-  // Until a time is typed it is taken as isolated now.
-  const [typedTime, setTypedTime] = useState<string | null>(null);
-  const [tag, setTag] = useState('');
-  const isolatedAt = typedTime ?? (now === 0 ? '' : clockTime(now));
-  const keepLock = () => {
-    const [h = 0, m = 0] = isolatedAt.split(':').map(Number);
-    const at = new Date(Date.now() + offset_ms);
-    at.setHours(h, m, 0, 0);
-    if (at.getTime() > Date.now() + offset_ms) at.setDate(at.getDate() - 1);
-    keep({ isolatedAt: at.toISOString(), tag: tag.trim() });
-  };
-  return (
-    <>
-      <FieldGrid>
-        <TextField
-          label="Isolated since"
-          type="time"
-          text={isolatedAt}
-          set={setTypedTime}
-          disabled={disabled}
-        />
-        <TextField
-          label="Lock and tag"
-          text={tag}
-          set={setTag}
-          placeholder="padlock 7, tag I. T."
-          disabled={disabled}
-          maxLength={200}
-        />
-      </FieldGrid>
-      <Primary disabled={disabled || tag.trim() === ''} onClick={keepLock}>
-        Keep: locked and tagged
-      </Primary>
+      {safety.noBankTerminal && (
+        <Caution grave title="No bank terminal within reach: treat as charged.">
+          Only removal with covers on: lock, the label&rsquo;s wait of {labelWait_min} min, lines and motor
+          terminals proven as everywhere. No bench test.
+        </Caution>
+      )}
     </>
   );
 }
@@ -154,6 +109,12 @@ export function ProveDead({
         Type the figure, Enter keeps it and moves on. The meter on DC all the way down, then on AC, then the
         bank again.
       </Text>
+      <PairsTogether
+        stage={drive.stage}
+        safety={safety}
+        disabled={disabled || safety.meterBefore === null}
+        keep={(quantity, points) => store.record('safety.figures', { quantity, points, below_V: together_V })}
+      />
       <Box overflowX="auto">
         <FiguresGrid
           stage={drive.stage}
@@ -198,8 +159,11 @@ export function BenchGate({
         </>
       ) : (
         <Text fontWeight="500">
-          <StateMark mark={lock.why === 'above-limit' ? 'failed' : 'unprobed'} label={null} /> Bench locked:{' '}
-          {lock.text}
+          <StateMark
+            mark={['above-limit', 'not-isolated'].includes(lock.why) ? 'failed' : 'unprobed'}
+            label={null}
+          />{' '}
+          Bench locked: {lock.text}
         </Text>
       )}
     </Box>

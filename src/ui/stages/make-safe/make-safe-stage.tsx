@@ -2,23 +2,29 @@
 import { Box, Text } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
 import { peakBusVolts } from '@/core/bench/discharge';
-import { benchLock, missingSteps, proofOf, waitOver } from '@/core/logbook';
-import { unsafeSources } from '@/core/bench/make-safe';
+import { benchLock, missingSteps, proofOf, waitOver, type MeterReading } from '@/core/logbook';
+import { unknownWait_min, unsafeSources } from '@/core/bench/make-safe';
+import { isStated } from '@/core/equipment/power-stage';
 import { Primary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { StageHead } from '../../kit/section';
-import { clockTime, countdown } from '../../kit/time';
+import { countdown, dateTime } from '../../kit/time';
 import { useNow } from '../../kit/use-now';
 import type { StageProps } from '../../job-store/stage-props';
 import { DischargeTool } from './discharge-tool';
-import { BenchGate, LockAndTag, Notices, ProveDead } from './make-safe-parts';
+import { LockAndTag } from './lock-and-tag';
+import { BenchGate, Notices, ProveDead } from './make-safe-parts';
+import { MeterProof } from './meter-proof';
 import { SourcesGrid } from './sources-grid';
-import { MeterProof, SourceBack, SafetyStep } from './steps';
+import { SourceBack, SafetyStep } from './steps';
 
 const DischargeChart = dynamic(() => import('./discharge-chart'), {
   ssr: false,
   loading: () => <Text>drawing the curve…</Text>,
 });
+
+const meterWords = (shown: MeterReading | null): string =>
+  shown === null ? '' : `${shown.dc_V} V DC, ${shown.ac_V} V AC`;
 
 /** Making safe with measured figures; nothing here is a mere tick. */
 export function MakeSafeStage({ store, person, limits, knownSources, goTo }: StageProps) {
@@ -41,8 +47,8 @@ export function MakeSafeStage({ store, person, limits, knownSources, goTo }: Sta
   const left = missingSteps(safety, drive.stage);
   const proof = proofOf(safety, drive.stage, limits);
   const lock = benchLock(safety, drive, limits, person, now === 0 ? safety.lastAt : now);
-  const stop = apprentice || safety.noBankTerminal;
   const bankVolts = proof.bank_V ?? 0;
+  const bankKnown = isStated(drive.stage, 'capacitance_uF') && isStated(drive.stage, 'bleederOhm');
 
   return (
     <>
@@ -58,7 +64,7 @@ export function MakeSafeStage({ store, person, limits, knownSources, goTo }: Sta
         mine={mine}
         safety={safety}
         complete={proof.complete}
-        labelWait_min={drive.labelWait_min}
+        labelWait_min={drive.labelWait_min ?? unknownWait_min}
       />
 
       <SafetyStep
@@ -74,8 +80,9 @@ export function MakeSafeStage({ store, person, limits, knownSources, goTo }: Sta
           key={safety.sources?.at ?? 0}
           known={knownSources}
           current={list}
+          at={safety.place}
           disabled={apprentice}
-          keep={(sources) => store.record('safety.sources', { sources })}
+          keep={(sources, place) => store.record('safety.sources', { sources, place })}
         />
       </SafetyStep>
 
@@ -84,51 +91,64 @@ export function MakeSafeStage({ store, person, limits, knownSources, goTo }: Sta
         title="Lock and tag"
         mark={safety.locked === null ? 'unprobed' : 'sound'}
         summary={
-          safety.locked === null ? '' : `${safety.locked.tag}, since ${clockTime(safety.locked.isolatedAt)}`
+          safety.locked === null ? '' : `${safety.locked.tag}, since ${dateTime(safety.locked.isolatedAt)}`
         }
         open={sourcesDone && safety.locked === null}
       >
         <LockAndTag
           now={now}
-          offset_ms={store.clockOffset_ms}
-          disabled={stop || !sourcesDone}
+          unplugged={safety.place === 'unplugged'}
+          disabled={apprentice || !sourcesDone}
           keep={(what) => store.record('safety.locked', what)}
         />
       </SafetyStep>
 
       <SafetyStep
         n={3}
-        title={`Wait as the label says: ${drive.labelWait_min} min`}
+        title={
+          drive.labelWait_min === null
+            ? `Wait ${unknownWait_min} min: what the label says is not known`
+            : `Wait as the label says: ${drive.labelWait_min} min`
+        }
         mark={waited ? 'sound' : 'unprobed'}
         summary={
           over === null ? '' : waited ? 'waited; now measure' : `${countdown((over - now) / 1000)} left`
         }
         open={safety.locked !== null && safety.meterBefore === null}
       >
-        <DischargeChart
-          bank={drive.stage}
-          startVolts={peakBusVolts(drive.supply_V)}
-          limits={limits}
-          elapsed_s={safety.locked === null || now === 0 ? null : (now - safety.locked.isolatedAt) / 1000}
-        />
+        {drive.supply_V !== null && bankKnown ? (
+          <DischargeChart
+            bank={drive.stage}
+            startVolts={peakBusVolts(drive.supply_V)}
+            limits={limits}
+            elapsed_s={safety.locked === null || now === 0 ? null : (now - safety.locked.isolatedAt) / 1000}
+          />
+        ) : (
+          <Text>Supply, bank or bleeder is not known: no curve is computed. Only readings count.</Text>
+        )}
       </SafetyStep>
 
       <SafetyStep
         n={4}
         title="Prove the meter"
         mark={safety.meterBefore === null ? 'unprobed' : 'sound'}
-        summary={safety.meterBefore === null ? '' : `${safety.meterBefore.volts} V`}
+        summary={meterWords(safety.meterBefore)}
         open={waited && safety.meterBefore === null}
       >
-        <MeterProof when="before" disabled={stop || !waited} keep={(p) => store.record('safety.meter', p)} />
+        <MeterProof
+          when="before"
+          supply_V={drive.supply_V}
+          disabled={apprentice || !waited}
+          keep={(p) => store.record('safety.meter-proof', p)}
+        />
       </SafetyStep>
 
-      <ProveDead store={store} drive={drive} limits={limits} now={now} disabled={stop} />
+      <ProveDead store={store} drive={drive} limits={limits} now={now} disabled={apprentice} />
 
       {bankVolts > limits.test_V && (
         <SafetyStep n={6} title="The bank does not run down" mark="doubt" summary={`${bankVolts} V`} open>
           <DischargeTool
-            capacitance_uF={drive.stage.capacitance_uF}
+            capacitance_uF={isStated(drive.stage, 'capacitance_uF') ? drive.stage.capacitance_uF : null}
             volts={bankVolts}
             keep={(startVolts, ohm) => store.record('safety.discharged', { startVolts, ohm })}
           />
@@ -139,13 +159,14 @@ export function MakeSafeStage({ store, person, limits, knownSources, goTo }: Sta
         n={bankVolts > limits.test_V ? 7 : 6}
         title="Prove the meter again"
         mark={safety.meterAfter === null ? 'unprobed' : 'sound'}
-        summary={safety.meterAfter === null ? '' : `${safety.meterAfter.volts} V`}
+        summary={meterWords(safety.meterAfter)}
         open={left.length === 0 && safety.meterAfter === null}
       >
         <MeterProof
           when="after"
-          disabled={stop || left.length > 0}
-          keep={(p) => store.record('safety.meter', p)}
+          supply_V={drive.supply_V}
+          disabled={apprentice || left.length > 0}
+          keep={(p) => store.record('safety.meter-proof', p)}
         />
       </SafetyStep>
 

@@ -13,6 +13,7 @@ import { stage } from '@/core/equipment/power-stage';
 import { show } from '../../__tests__/show';
 import { DischargeTool } from './discharge-tool';
 import { FiguresGrid } from './figures-grid';
+import { PairsTogether } from './pairs-together';
 import { SourcesGrid } from './sources-grid';
 
 const unit = stage({ brake: true, link: 'link' });
@@ -21,7 +22,15 @@ const fresh = fold([], { limits: greatestLimits }).safety;
 describe('the grid of sources', () => {
   it('is walked by keys alone, and keeps every answer', async () => {
     const kept: EnergySource[][] = [];
-    show(<SourcesGrid known={['load']} current={[]} disabled={false} keep={(s) => kept.push(s)} />);
+    show(
+      <SourcesGrid
+        known={['load']}
+        current={[]}
+        at="installed"
+        disabled={false}
+        keep={(s) => kept.push(s)}
+      />,
+    );
     expect(screen.getByText('met here before')).toBeTruthy();
     const mains = screen.getByRole('group', { name: sourceWords.mains.name });
     within(mains).getAllByRole('radio')[0]?.focus();
@@ -34,7 +43,7 @@ describe('the grid of sources', () => {
   });
 
   it('cannot be kept before each was answered', () => {
-    show(<SourcesGrid known={[]} current={[]} disabled={false} keep={() => undefined} />);
+    show(<SourcesGrid known={[]} current={[]} at="installed" disabled={false} keep={() => undefined} />);
     expect(screen.getByRole('button', { name: '10 still to answer' })).toHaveProperty('disabled', true);
   });
 });
@@ -45,7 +54,7 @@ describe('the grid of figures', () => {
     show(
       <FiguresGrid
         stage={unit}
-        safety={{ ...fresh, meterBefore: { volts: 231, at: 0, entryId: 'm' } }}
+        safety={{ ...fresh, meterBefore: { dc_V: 240, ac_V: 231, at: 0, entryId: 'm' } }}
         limits={greatestLimits}
         now={1}
         disabled={false}
@@ -87,6 +96,11 @@ describe('the grid of figures', () => {
     expect(screen.getAllByRole('textbox').at(-1)).toHaveProperty('disabled', true);
   });
 
+  it('stops at AC, whatever its size', () => {
+    grid({ safety: { ...fresh, figures: { 'L1-L2 ac': { volts: 12, at: 0, entryId: 'a' } } } });
+    expect(screen.getByText(/a source is not isolated, stop/)).toBeTruthy();
+  });
+
   it('says by word and shape what a figure above a limit means', () => {
     grid({
       safety: {
@@ -100,6 +114,21 @@ describe('the grid of figures', () => {
     expect(screen.getByText(/above 50 V: hands stay out/)).toBeTruthy();
     expect(screen.getByText(/above 5 V: no test/)).toBeTruthy();
   });
+});
+
+it('records the pairs together that were all below a volt, and not the bus', async () => {
+  const kept: [string, string[]][] = [];
+  show(
+    <PairsTogether
+      stage={unit}
+      safety={fresh}
+      disabled={false}
+      keep={(quantity, points) => kept.push([quantity, points])}
+    />,
+  );
+  await userEvent.click(screen.getByRole('button', { name: /on AC: each measured, all below 1 V/ }));
+  const pairs = proofSteps(unit).filter((s) => s.quantity === 'ac' && !s.point.alone);
+  expect(kept).toEqual([['ac', pairs.map((s) => s.point.id)]]);
 });
 
 it('shows the sums of a discharge resistor and records its use', async () => {

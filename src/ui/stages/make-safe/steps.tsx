@@ -1,12 +1,9 @@
 'use client';
 import { Box, Heading, Text } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
-import { readVolts } from '@/core/bench/entry-text';
-import type { Payload } from '@/core/logbook';
 import { sourceKinds, sourceWords, type SourceKind } from '@/core/bench/make-safe';
-import { Primary, Secondary } from '../../kit/buttons';
-import { FieldGrid } from '../../kit/section';
-import { NumberField, Select, TextField } from '../../kit/field';
+import { Secondary } from '../../kit/buttons';
+import { Select } from '../../kit/field';
 import { StateMark, type Mark } from '../../kit/state-mark';
 
 interface StepProps {
@@ -51,59 +48,6 @@ function Foldable({ n, title, mark, summary, open, children }: StepProps) {
       </Box>
       {shown && <Box py="2">{children}</Box>}
     </Box>
-  );
-}
-
-/** The meter on a known source, before and after: a meter that shows nothing there proves nothing. */
-export function MeterProof({
-  when,
-  disabled,
-  keep,
-}: {
-  when: 'before' | 'after';
-  disabled: boolean;
-  keep: (p: Payload<'safety.meter'>) => void;
-}) {
-  const [source, setSource] = useState('');
-  const [volts, setVolts] = useState('');
-  const [error, setError] = useState<string | undefined>();
-  return (
-    <form
-      onSubmit={(e) => {
-        e.preventDefault();
-        const read = readVolts(volts);
-        if (source.trim() === '') setError('Name the known source, such as a socket outlet.');
-        else if (read.kind === 'unreadable') setError(read.why);
-        else if (read.volts < 5)
-          setError('The meter shows nothing on the known source: battery, leads, range?');
-        else {
-          setError(undefined);
-          keep({ when, source: source.trim(), volts: read.volts });
-        }
-      }}
-    >
-      <FieldGrid>
-        <TextField
-          label={`Known source, ${when}`}
-          text={source}
-          set={setSource}
-          disabled={disabled}
-          hint="a live socket, a proving unit"
-          maxLength={200}
-        />
-        <NumberField
-          label={`It shows, ${when}`}
-          unit="V"
-          text={volts}
-          set={setVolts}
-          disabled={disabled}
-          error={error}
-        />
-      </FieldGrid>
-      <Primary type="submit" disabled={disabled}>
-        Keep: meter proven {when}
-      </Primary>
-    </form>
   );
 }
 

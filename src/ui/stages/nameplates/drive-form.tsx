@@ -2,7 +2,9 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { keysOf } from '@/core/numerics/arrays';
+import { unknownWait_min } from '@/core/bench/make-safe';
 import type { DriveModel, DriveType } from '@/core/equipment/catalogue';
+import { isStated, type Stage } from '@/core/equipment/power-stage';
 import type { Payload } from '@/core/logbook';
 import { Primary } from '../../kit/buttons';
 import { FieldGrid, KeptNote } from '../../kit/section';
@@ -25,14 +27,25 @@ const plainFields: readonly LabelField[] = [
   { name: 'type', label: 'Type code' },
   { name: 'badge', label: 'Badge on the cover', hint: "if a reseller's name" },
   { name: 'serial', label: 'Serial number' },
-  { name: 'supply_V', label: 'Supply', unit: 'V' },
+  { name: 'supply_V', label: 'Supply', unit: 'V', hint: 'empty if not known' },
 ];
 const ratedFields: readonly LabelField[] = [
   { name: 'ratedAmps', label: 'Rated output', unit: 'A' },
-  { name: 'labelWait_min', label: 'Wait on the label', unit: 'min' },
-  { name: 'capacitance_uF', label: 'Bank', unit: 'µF', hint: 'estimate if unknown' },
-  { name: 'bleeder_kohm', label: 'Bleeder', unit: 'kΩ', hint: 'estimate if unknown' },
+  {
+    name: 'labelWait_min',
+    label: 'Wait on the label',
+    unit: 'min',
+    hint: `empty if it says none: ${unknownWait_min} min then`,
+  },
+  { name: 'capacitance_uF', label: 'Bank', unit: 'µF', hint: 'empty if not known' },
+  { name: 'bleeder_kohm', label: 'Bleeder', unit: 'kΩ', hint: 'empty if not known' },
 ];
+
+/** A part of the power stage that may be there. */
+type Part = keyof typeof partWords;
+const partWords = { none: 'none', there: 'yes', unknown: 'not known' } as const;
+const partOf = (stage: Stage | undefined, part: 'link' | 'fuse'): Part =>
+  stage === undefined || !isStated(stage, part) ? 'unknown' : stage[part] === 'none' ? 'none' : 'there';
 
 const freeEntry = 'free';
 const keyOf = (type: DriveType, model: string): string => `${type.id} ${model}`;
@@ -57,7 +70,8 @@ export function DriveForm({
   const [chosen, setChosen] = useState(drive?.typeId ? `${drive.typeId} ${drive.type}` : freeEntry);
   const [phases, setPhases] = useState<'1' | '3'>(drive?.phases === 1 ? '1' : '3');
   const [brake, setBrake] = useState<'yes' | 'no'>(drive?.stage.brake === false ? 'no' : 'yes');
-  const [link, setLink] = useState<'none' | 'link'>(drive?.stage.link === 'link' ? 'link' : 'none');
+  const [link, setLink] = useState(() => partOf(drive?.stage, 'link'));
+  const [fuse, setFuse] = useState(() => partOf(drive?.stage, 'fuse'));
   const [similar, setSimilar] = useState(drive?.drawingOnlySimilar ?? false);
   const [photos, setPhotos] = useState<string[]>(drive?.photos ?? []);
   const [kept, setKept] = useState<string | null>(null);
@@ -73,7 +87,20 @@ export function DriveForm({
     for (const name of keysOf(label)) set(name, label[name]);
   };
   const save = submit((label) => {
-    keep(driveOf(label, { phases, brake, link, similar, photos }, known));
+    keep(
+      driveOf(
+        label,
+        {
+          phases,
+          brake,
+          link: link === 'there' ? 'link' : link,
+          fuse: fuse === 'there' ? 'inverter' : fuse,
+          similar,
+          photos,
+        },
+        known,
+      ),
+    );
     setKept('Drive label kept.');
   });
   const field = ({ name, ...shown }: LabelField) => (
@@ -118,8 +145,9 @@ export function DriveForm({
             label="Link or choke terminals"
             value={link}
             onChange={setLink}
-            options={optionsOf({ none: 'none', link: 'yes' })}
+            options={optionsOf(partWords)}
           />
+          <Choice label="Fuse in the DC bus" value={fuse} onChange={setFuse} options={optionsOf(partWords)} />
         </FieldGrid>
       )}
       <Box as="label" display="inline-flex" gap="2.5" alignItems="center" minH="48px" mb="3" cursor="pointer">

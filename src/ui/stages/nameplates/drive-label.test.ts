@@ -5,8 +5,18 @@ import { driveLabelSchema, driveOf, labelTextFrom, labelTextOf, type LabelChoice
 
 const type = driveTypeSchema.parse(JSON.parse(readFileSync('catalogue/whimbrel-w4/type.json', 'utf8')));
 const model = type.models[0]!;
-const choices: LabelChoices = { phases: '3', brake: 'no', link: 'link', similar: true, photos: [] };
-const typed = { ...labelTextOf(null), maker: ' Heron ', type: 'H-7', ratedAmps: '15,5' };
+const choices: LabelChoices = {
+  phases: '3',
+  brake: 'no',
+  link: 'link',
+  fuse: 'none',
+  similar: true,
+  photos: [],
+};
+const typed = {
+  ...{ ...labelTextOf(null), maker: ' Heron ', type: 'H-7', ratedAmps: '15,5' },
+  ...{ supply_V: '400', labelWait_min: '5', capacitance_uF: '1000', bleeder_kohm: '150' },
+};
 
 test('a label is read as people write it: a comma, blanks around a name', () => {
   const drive = driveOf(driveLabelSchema.parse(typed), choices, null);
@@ -16,6 +26,26 @@ test('a label is read as people write it: a comma, blanks around a name', () => 
     link: 'link',
     capacitance_uF: 1000,
     bleederOhm: 150_000,
+  });
+});
+
+test('what nobody knows stays unknown, and opens empty', () => {
+  const blank = { ...typed, supply_V: '', labelWait_min: '', capacitance_uF: '', bleeder_kohm: '' };
+  const drive = driveOf(
+    driveLabelSchema.parse(blank),
+    { ...choices, link: 'unknown', fuse: 'unknown' },
+    null,
+  );
+  expect(drive).toMatchObject({
+    supply_V: null,
+    labelWait_min: null,
+    stage: { assumed: ['link', 'fuse', 'bleederOhm', 'capacitance_uF'] },
+  });
+  expect(labelTextOf(drive)).toMatchObject({
+    supply_V: '',
+    labelWait_min: '',
+    capacitance_uF: '',
+    bleeder_kohm: '',
   });
 });
 

@@ -1,8 +1,8 @@
 import * as z from 'zod';
 import { stageOf, usualStrip, type DriveModel, type DriveType } from '@/core/equipment/catalogue';
-import { stage as stageWith } from '@/core/equipment/power-stage';
+import { assumables, isStated, stage as stageWith, type Stage } from '@/core/equipment/power-stage';
 import type { Payload } from '@/core/logbook';
-import { filledText, positiveFigure } from '../../kit/form-figures';
+import { filledText, orNone, positiveFigure } from '../../kit/form-figures';
 
 type Drive = Payload<'identify.drive'>;
 
@@ -12,26 +12,32 @@ export const driveLabelSchema = z.object({
   type: filledText('Read it from the label'),
   badge: z.string().trim(),
   serial: z.string().trim(),
-  supply_V: positiveFigure,
+  supply_V: orNone(positiveFigure),
   ratedAmps: positiveFigure,
-  labelWait_min: positiveFigure,
-  capacitance_uF: positiveFigure,
-  bleeder_kohm: positiveFigure,
+  labelWait_min: orNone(positiveFigure),
+  capacitance_uF: orNone(positiveFigure),
+  bleeder_kohm: orNone(positiveFigure),
 });
 export type LabelText = z.input<typeof driveLabelSchema>;
 export type DriveLabel = z.output<typeof driveLabelSchema>;
 
-/** What the form shows of a label kept earlier; for none, what is usual. */
+const textOf = (figure: number | null | undefined): string => figure?.toString() ?? '';
+
+/** What was stated of a stage, as text; nothing for what was assumed. */
+const stated = (stage: Stage | undefined, what: 'bleederOhm' | 'capacitance_uF', per = 1): string =>
+  stage === undefined || !isStated(stage, what) ? '' : String(stage[what] / per);
+
+/** What the form shows of a label kept earlier; what nobody knows stays empty. */
 export const labelTextOf = (d: Drive | null): LabelText => ({
   maker: d?.maker ?? '',
   type: d?.type ?? '',
   badge: d?.badge ?? '',
   serial: d?.serial ?? '',
-  supply_V: String(d?.supply_V ?? 400),
-  ratedAmps: d === null ? '' : String(d.ratedAmps),
-  capacitance_uF: String(d?.stage.capacitance_uF ?? 1000),
-  bleeder_kohm: String((d?.stage.bleederOhm ?? 150_000) / 1000),
-  labelWait_min: String(d?.labelWait_min ?? 5),
+  supply_V: textOf(d?.supply_V),
+  ratedAmps: textOf(d?.ratedAmps),
+  capacitance_uF: stated(d?.stage, 'capacitance_uF'),
+  bleeder_kohm: stated(d?.stage, 'bleederOhm', 1000),
+  labelWait_min: textOf(d?.labelWait_min),
 });
 
 /** What the form shows once a model of the catalogue was chosen; what only the label says stays. */
@@ -55,7 +61,8 @@ export const labelTextFrom = (
 export interface LabelChoices {
   phases: '1' | '3';
   brake: 'yes' | 'no';
-  link: 'none' | 'link';
+  link: 'none' | 'link' | 'unknown';
+  fuse: 'none' | 'inverter' | 'unknown';
   similar: boolean;
   photos: string[];
 }
@@ -67,19 +74,34 @@ export function driveOf(
   catalogued: { type: DriveType; model: DriveModel } | null,
 ): Drive {
   const { capacitance_uF, bleeder_kohm, ...read } = label;
-  const { phases, brake, link, similar, photos } = choices;
+  const { phases, brake, link, fuse, similar, photos } = choices;
   const built =
     catalogued === null
       ? stageWith({
           frontEnd: phases === '1' ? 'diode-1ph' : 'diode-3ph',
-          link,
+          link: link === 'unknown' ? 'none' : link,
+          fuse: fuse === 'unknown' ? 'none' : fuse,
           dcrAccessible: link === 'link',
           brake: brake === 'yes',
         })
       : stageOf(catalogued.type, catalogued.model);
-  const stage = { ...built, capacitance_uF, bleederOhm: bleeder_kohm * 1000 };
+  const unknown = {
+    link: catalogued === null && link === 'unknown',
+    fuse: catalogued === null && fuse === 'unknown',
+    bleederOhm: bleeder_kohm === null,
+    capacitance_uF: capacitance_uF === null,
+  };
+  const assumed = assumables.filter((what) => unknown[what]);
+  const stage: Stage = {
+    ...built,
+    ...(capacitance_uF === null ? {} : { capacitance_uF }),
+    ...(bleeder_kohm === null ? {} : { bleederOhm: bleeder_kohm * 1000 }),
+    ...(assumed.length === 0 ? {} : { assumed }),
+  };
   return {
     ...read,
+    supply_V: read.supply_V ?? catalogued?.type.supply_V ?? null,
+    labelWait_min: read.labelWait_min ?? catalogued?.type.labelWait_min ?? null,
     typeId: catalogued?.type.id ?? null,
     phases: phases === '1' ? 1 : 3,
     drawingOnlySimilar: similar,

@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
-import { Secondary } from '../../kit/buttons';
+import { FileLink } from '../../kit/file-link';
 import { FieldGrid } from '../../kit/section';
 import { TextField } from '../../kit/field';
 
@@ -14,14 +14,11 @@ export function CalendarLink({ jobId }: { jobId: string }) {
         <TextField label="The machine is to stand from" type="datetime-local" text={at} set={setAt} />
       </FieldGrid>
       {!Number.isNaN(time) && (
-        <Secondary asChild>
-          <a
-            href={`/api/v1/jobs/${jobId}/stop-calendar?from=${encodeURIComponent(new Date(time).toISOString())}`}
-            download
-          >
-            Kept plan into the calendar
-          </a>
-        </Secondary>
+        <FileLink
+          href={`/api/v1/jobs/${jobId}/stop-calendar?from=${encodeURIComponent(new Date(time).toISOString())}`}
+        >
+          Kept plan into the calendar
+        </FileLink>
       )}
     </Box>
   );

@@ -84,7 +84,7 @@ const answer = (b: boolean | null): AskedTyped['brakes'] => (b === null ? '' : b
 
 /** The form as it opens on what was kept. */
 export const typedAs = (asked: UnitRequirements): AskedTyped => ({
-  volts: String(asked.supply.volts),
+  volts: text(asked.supply.volts),
   phases: asked.supply.phases === 1 ? '1' : '3',
   earthing: asked.supply.earthing,
   duty: asked.duty ?? '',

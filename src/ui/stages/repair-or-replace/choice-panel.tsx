@@ -47,7 +47,7 @@ function situationOf(typed: Typed, rest: Omit<Situation, 'common' | 'choices'>):
   };
 }
 
-/** Repair, exchange, a newer type, or settings only: what each costs, on what that hangs, and what the person decides. */
+/** Repair, exchange, a newer type, or settings only: what each costs, what that depends on, and what the person decides. */
 export function ChoicePanel({ store, catalogue, person }: StageProps) {
   const { swap } = store.state;
   const first = useMemo(() => firstFigures(store.state, catalogue), [store.state, catalogue]);

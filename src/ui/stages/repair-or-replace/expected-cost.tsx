@@ -75,7 +75,7 @@ function Hinges({ decision }: { decision: Decision }) {
           ? `Nothing that is not known changes it: ${choiceNames[best].toLowerCase()}.`
           : blank.length > 0
             ? `Find out first: ${blank[0]?.name ?? ''}.`
-            : 'It hangs on figures that are known as ranges only.'}
+            : 'It depends on values that are known as ranges only.'}
       </Text>
       {matters.length > 0 && (
         <PlainTable heads={['Figure', 'Turns at', 'Then']}>
@@ -100,7 +100,7 @@ function Hinges({ decision }: { decision: Decision }) {
   );
 }
 
-/** What each choice is expected to cost, and on what that hangs. */
+/** What each choice is expected to cost, and what that depends on. */
 export function ExpectedCost({
   decision,
 }: {

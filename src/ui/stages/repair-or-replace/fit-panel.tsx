@@ -3,7 +3,8 @@ import { useState } from 'react';
 import type { FitRow } from '@/core/replacement/replacement';
 import { unitsOf, type Swap } from '@/core/job/swap';
 import type { StageProps } from '../../job-store/stage-props';
-import { Primary, Secondary } from '../../kit/buttons';
+import { FileLink } from '../../kit/file-link';
+import { Primary } from '../../kit/buttons';
 import { KeptNote, Section } from '../../kit/section';
 import { useTypedForm } from '../../kit/typed-form';
 import { PlainTable } from '../../kit/plain-table';
@@ -111,17 +112,11 @@ export function FitPanel({ jobId, store, catalogue, swap }: StageProps & { swap:
           {sized && swap.units.next !== null && (
             <Box display="flex" gap="2" flexWrap="wrap" mt="3">
               {(['a4', 'letter'] as const).map((paper) => (
-                <Secondary asChild key={paper}>
-                  <a href={`/api/v1/jobs/${jobId}/drilling?paper=${paper}`} download>
-                    Drilling template, {paper === 'a4' ? 'A4' : 'letter'}
-                  </a>
-                </Secondary>
+                <FileLink key={paper} href={`/api/v1/jobs/${jobId}/drilling?paper=${paper}`}>
+                  Drilling template, {paper === 'a4' ? 'A4' : 'letter'}
+                </FileLink>
               ))}
-              <Secondary asChild>
-                <a href={`/api/v1/jobs/${jobId}/drilling?form=csv`} download>
-                  Holes, CSV
-                </a>
-              </Secondary>
+              <FileLink href={`/api/v1/jobs/${jobId}/drilling?form=csv`}>Holes, CSV</FileLink>
             </Box>
           )}
         </Section>

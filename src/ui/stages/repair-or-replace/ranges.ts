@@ -5,7 +5,7 @@ import { figureFrom } from '../../kit/number-from';
 export function rangeFrom(text: string): Range | undefined {
   const tidy = text.trim();
   if (tidy === '' || tidy === '?') return null;
-  const parts = tidy.split(/\s*(?:–|—|\.\.|-|to|bis)\s*/i);
+  const parts = tidy.split(/–|—|\.\.|-|to|bis/i);
   const figures = parts.flatMap((part) => figureFrom(part) ?? []);
   if (parts.length > 2 || figures.length < parts.length || figures.some((f) => f < 0)) return undefined;
   const [a = 0, b = a] = figures;

@@ -23,7 +23,7 @@ export function RepairOrReplaceStage(props: StageProps) {
   return (
     <>
       <StageHead title="Decide">
-        What each way costs, on what that hangs, and whether another unit fits.
+        Cost of each option, what it depends on, and whether another unit fits.
       </StageHead>
       <Tabs label="Decide" panels={panels} open={open} choose={setOpen}>
         {open === 'choice' && <ChoicePanel {...props} />}

@@ -126,7 +126,7 @@ describe('the wire list', () => {
 
   it('for a quick note a terminal and a ferrule are enough, one wire after the other', async () => {
     const { log } = wireList();
-    await press('Note in haste');
+    await press('Add wire quickly');
     await fill('Old terminal', '30B');
     await fill('Ferrule', '303');
     await press('Keep, next wire');
@@ -138,7 +138,7 @@ describe('the wire list', () => {
       [22, true],
       [23, true],
     ]);
-    expect(screen.getByText(/Wire 22 “303” on 30B: noted in haste/)).toBeTruthy();
+    expect(screen.getByText(/Wire 22 “303” on 30B: added quickly/)).toBeTruthy();
   });
 
   it('what cannot be read is not kept, and nothing typed is lost', async () => {

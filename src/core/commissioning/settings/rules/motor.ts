@@ -90,7 +90,7 @@ export const motorRules: readonly StartUpRule[] = [
           ? 'coupled: at standstill only'
           : 'a load may hang on it: at standstill only',
       warnings: [
-        'It whistles: that is normal. It needs enable and safe stop. A plate value changed afterwards makes it stale.',
+        'It whistles: that is normal. It needs enable and STO. A plate value changed afterwards makes it stale.',
         ...(rotating ? ['The shaft turns: nothing on it, guard on.'] : ['The shaft may still jerk.']),
       ],
     };

@@ -6,7 +6,7 @@ export const motionTables = [
   table(
     'no-motion',
     [
-      cause('hold', 'a permissive is missing: enable, interlock, safe stop, coast', 34, 20, 'The run chain above names it.'),
+      cause('hold', 'a permissive is missing: enable, interlock, STO, coast', 34, 20, 'The run chain above names it.'),
       cause('zero', 'the reference is zero', 26, 10, 'Knob, transmitter, source of the reference.'),
       cause('place', 'run comes from another place than it listens to', 20, 10, 'Local or remote, hand or auto: choose the one that is wired.'),
       cause('brake', 'the mechanical brake does not open, or the load is stuck', 10, 60, 'Brake coil and its relay; free the load.'),

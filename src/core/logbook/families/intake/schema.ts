@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { dangerSigns } from './vocabulary';
-import { short, optionalShort, yesNo } from '../../fragments';
+import { short, optionalShort, time, yesNo } from '../../fragments';
 
 /** Kinds of entries about what was called in. */
 export const intakeKinds = {
@@ -9,7 +9,7 @@ export const intakeKinds = {
     site: short.min(1),
     machine: short.min(1),
     complaint: short.min(1),
-    stoppedAt: z.iso.datetime().nullable(),
+    stoppedAt: time.nullable(),
     downtimeAllowed_min: z.number().min(0).max(100_000).nullable(),
     downstream: optionalShort,
     peopleInDanger: yesNo,

@@ -11,10 +11,11 @@ export const nameplateKinds = {
     type: short.min(1),
     badge: optionalShort,
     serial: optionalShort,
-    supply_V: positive.max(1000),
+    /** Null: nobody knows it. */
+    supply_V: positive.max(1000).nullable(),
     phases: z.union([z.literal(1), z.literal(3)]),
     ratedAmps: positive.max(5000),
-    labelWait_min: z.number().min(0).max(120),
+    labelWait_min: z.number().min(0).max(120).nullable(),
     drawingOnlySimilar: z.boolean(),
     stage: stageSchema,
     strip: z.array(markedTerminalSchema).min(4).max(30),

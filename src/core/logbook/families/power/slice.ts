@@ -1,4 +1,5 @@
-import { judgeGates, judgeLamps, judgeSweep } from '../../../power-up/first-power';
+import { fedDrive, judgeGates, judgeLamps, judgeSweep } from '../../../power-up/first-power';
+import type { Stage } from '../../../equipment/power-stage';
 import { moduleVerdict } from '../../../bench/module-test';
 import { countOf } from '../../count';
 import { timeOf, type EntryOf } from '../../entry';
@@ -38,6 +39,7 @@ const noPower: PowerState = {
 
 /** What of a job first power depends on. */
 export interface PowerJob {
+  drive: { supply_V: number | null; stage: Stage } | null;
   signed: EntryOf<'sheet.signed'> | null;
   modules: readonly TestedModule[];
   power: PowerState;
@@ -85,7 +87,9 @@ function applyPower(state: PowerJob, entry: EntryOf<(typeof ownKinds)[number]>):
     case 'power.probes':
       return { probes: entry };
     case 'power.planned':
-      return { planned: entry };
+      return state.drive !== null && fedDrive(state.drive) === null
+        ? { void: 'Supply or bank is not known: enter both with the drive’s label, then plan.' }
+        : { planned: entry };
     case 'power.on': {
       if (entry.by.role === 'apprentice') return { void: 'A technician or the lead switches on.' };
       const lock = powerLock(state);

@@ -30,6 +30,8 @@ export const registerKinds = {
     landed: yesNo,
     wire: short.optional(),
     motorConnected: z.boolean(),
+    /** It was there already: nobody of this job set it. */
+    found: z.literal(true).optional(),
     reason: short.min(1),
     approver: short.min(1),
     removeBy: z.iso.date(),

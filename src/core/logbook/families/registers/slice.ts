@@ -1,7 +1,6 @@
 import { timeOf, type EntryOf, type Person } from '../../entry';
 import type { EntryKind, Payload } from '../../payloads';
 import { changedBy, sliceOf, type Change } from '../../slice';
-import { neverJumpered } from './vocabulary';
 
 /** A bridge in a loop that must come out again. */
 export interface TemporaryJumper extends Payload<'jumper.set'> {
@@ -74,11 +73,8 @@ function applyRegister(
     case 'trend.kept':
       return { trends: [...trends, entry] };
     case 'jumper.set':
-      return neverJumpered.includes(entry.payload.guards) && entry.payload.motorConnected
-        ? {
-            void: 'Safe stop, emergency stop, guards and over-travel are never jumpered or set to no function with a motor connected.',
-          }
-        : { jumpers: [...jumpers, { ...entry.payload, id: entry.id, by: entry.by, removed: null }] };
+      // Also one over a safety function, which is never offered: whoever set it, the register is where it is seen.
+      return { jumpers: [...jumpers, { ...entry.payload, id: entry.id, by: entry.by, removed: null }] };
     case 'jumper.removed': {
       const { jumper, how } = entry.payload;
       return jumpers.some((j) => j.id === jumper)
@@ -154,7 +150,9 @@ export const registersSlice = sliceOf<Registers>()({
   words: {
     'loop.checked': ({ payload }) => `Loop of ${payload.input}: ${payload.why}`,
     'jumper.set': ({ payload }) =>
-      `${payload.form === 'jumper' ? 'Temporary jumper' : 'Set to no function'}: ${payload.where}, until ${payload.removeBy}, accepted by ${payload.approver}`,
+      payload.found === true
+        ? `Found bridged: ${payload.where}. It must come out`
+        : `${payload.form === 'jumper' ? 'Temporary jumper' : 'Set to no function'}: ${payload.where}, until ${payload.removeBy}, accepted by ${payload.approver}`,
     'jumper.removed': ({ payload }) => `Jumper out: ${payload.how}`,
     'drive.write-asked': ({ payload }) =>
       `To be written: ${payload.number} ${payload.name}, ${payload.shownFrom} to ${payload.shownTo}${payload.trial ? ', a trial' : ''}`,

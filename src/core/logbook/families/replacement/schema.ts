@@ -15,7 +15,8 @@ const plateUnit = z.strictObject({
   type: short.min(1),
   serial: short.optional(),
   firmware: short.optional(),
-  supply_V: positive.max(1000),
+  /** Null: nobody knows it. */
+  supply_V: positive.max(1000).nullable(),
   phases: z.union([z.literal(1), z.literal(3)]),
   ratedAmps: positive.max(5000),
 });

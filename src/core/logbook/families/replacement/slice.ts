@@ -173,7 +173,7 @@ export const swapSlice = sliceOf<SwapState, SwapJob>()({
       `Terminal ${payload.mark}${payload.note === '' ? '' : `: ${payload.note}`}`,
     'wire.noted': ({ payload }) =>
       `Wire ${payload.number}: ${payload.from === null ? 'hangs loose' : `on ${payload.from}`}${payload.role === 'unknown' ? ', not known' : ''}`,
-    'wire.removed': ({ payload }) => `A wire taken out of the ledger: ${payload.reason}`,
+    'wire.removed': ({ payload }) => `Wire deleted: ${payload.reason}`,
     'wire.accepted': ({ payload }) => `An unknown wire taken on: ${payload.reason}`,
     'wire.chosen': ({ payload }) =>
       payload.back

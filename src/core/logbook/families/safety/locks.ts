@@ -4,37 +4,44 @@ import type { Person } from '../../entry';
 import { holdsUntil, proofOf, type Proof, type SafetyState } from './proof';
 
 /** Whether a lead or a hand may go to the drive: until when (ms), or why not. */
-export type BenchLock =
-  | { open: true; until: number }
-  | {
-      open: false;
-      why: 'not-identified' | 'not-proven' | 'above-limit' | 'lapsed' | 'other-person' | 'no-bank-terminal';
-      text: string;
-    };
+export type BenchLock = { open: true; until: number } | ClosedLock;
 
-/** Why the proof does not hold for this person now, whatever it found; null: it holds. */
-function notHeld(
-  state: SafetyState,
-  drive: { stage: Stage } | null,
-  proof: Proof | null,
-  { person, now, covered }: { person: Person; now: number; covered: string },
-): Extract<BenchLock, { open: false }> | null {
-  const shut = (why: Extract<BenchLock, { open: false }>['why'], text: string) => ({
-    open: false as const,
-    why,
-    text,
-  });
-  if (drive === null || proof === null) return shut('not-identified', 'Identify the drive first.');
-  if (state.noBankTerminal)
-    return shut('no-bank-terminal', `No bank terminal within reach: treat as charged. ${covered}`);
+interface ClosedLock {
+  open: false;
+  why:
+    | 'not-identified'
+    | 'not-proven'
+    | 'not-isolated'
+    | 'above-limit'
+    | 'lapsed'
+    | 'other-person'
+    | 'no-bank-terminal';
+  text: string;
+}
+
+const closed = (why: ClosedLock['why'], text: string): ClosedLock => ({ open: false, why, text });
+
+interface Asked {
+  person: Person;
+  now: number;
+}
+
+/** Why the proof does not hold for this person now, whatever voltage it found; null: it holds. */
+function notHeld(state: SafetyState, proof: Proof | null, { person, now }: Asked): ClosedLock | null {
+  if (proof === null) return closed('not-identified', 'Identify the drive first.');
+  if (state.alive !== null)
+    return closed(
+      'not-isolated',
+      `${state.alive.volts} V AC measured at ${state.alive.at}: a source is not isolated, whatever its size. Stop, find it, isolate it, then go through the sources again.`,
+    );
   if (!proof.complete)
     return state.lapsed === null
-      ? shut('not-proven', 'The drive is not proven dead yet.')
-      : shut('lapsed', `Proof lapsed: ${state.lapsed.detail}. Prove dead again.`);
+      ? closed('not-proven', 'The drive is not proven dead yet.')
+      : closed('lapsed', `Proof lapsed: ${state.lapsed.detail}. Prove dead again.`);
   if (proof.by !== null && proof.by.id !== person.id)
-    return shut('other-person', `Proven dead by ${proof.by.name}. Whoever takes over proves it again.`);
+    return closed('other-person', `Proven dead by ${proof.by.name}. Whoever takes over proves it again.`);
   return now > holdsUntil(state)
-    ? shut('lapsed', 'Proof lapsed: half an hour without an entry. Prove dead again.')
+    ? closed('lapsed', 'Proof lapsed: half an hour without an entry. Prove dead again.')
     : null;
 }
 
@@ -47,21 +54,23 @@ export function benchLock(
   now: number,
 ): BenchLock {
   const proof = drive === null ? null : proofOf(state, drive.stage, limits);
-  const held = notHeld(state, drive, proof, {
-    person,
-    now,
-    covered: 'Only removal with covers on, after the label’s wait. No bench test.',
-  });
-  if (proof !== null && proof.complete && !state.noBankTerminal && !proof.testAllowed)
-    return {
-      open: false,
-      why: 'above-limit',
-      text: `${proof.highest_V} V measured; a diode test needs ${limits.test_V} V or less everywhere. Nobody can override this: discharge, wait, measure again.`,
-    };
-  return held ?? { open: true, until: holdsUntil(state) };
+  if (proof !== null && state.noBankTerminal)
+    return closed(
+      'no-bank-terminal',
+      'No bank terminal within reach: treat as charged. Only removal with covers on, after the label’s wait and the proof of lines and motor terminals. No bench test.',
+    );
+  if (proof !== null && proof.complete && state.alive === null && !proof.testAllowed)
+    return closed(
+      'above-limit',
+      `${proof.highest_V} V measured; a diode test needs ${limits.test_V} V or less everywhere. Nobody can override this: discharge, wait, measure again.`,
+    );
+  return notHeld(state, proof, { person, now }) ?? { open: true, until: holdsUntil(state) };
 }
 
-/** May a hand go in now, by this person? The gate of everything that is done in the isolation. */
+/**
+ * May a hand go in now, by this person? The gate of everything that is done in the isolation. Where no lead reaches the bank it
+ * opens with the proof of all that can be reached: for the removal, with covers on.
+ */
 export function handsLock(
   state: SafetyState,
   drive: { stage: Stage } | null,
@@ -69,20 +78,11 @@ export function handsLock(
   person: Person,
   now: number,
 ): BenchLock {
-  // With covers on after the label's wait a unit may come out although its bank cannot be reached.
-  if (drive !== null && state.noBankTerminal && state.locked !== null)
-    return { open: true, until: holdsUntil(state) };
   const proof = drive === null ? null : proofOf(state, drive.stage, limits);
-  const held = notHeld(state, drive, proof, {
-    person,
-    now,
-    covered: 'Isolate, lock and wait the label’s time first.',
-  });
-  if (proof !== null && proof.complete && !proof.handsAllowed)
-    return {
-      open: false,
-      why: 'above-limit',
-      text: `${proof.highest_V} V measured; hands need ${limits.hands_V} V or less everywhere. Discharge, wait, measure again.`,
-    };
-  return held ?? { open: true, until: holdsUntil(state) };
+  if (proof !== null && proof.complete && state.alive === null && !proof.handsAllowed)
+    return closed(
+      'above-limit',
+      `${proof.highest_V} V measured; hands need ${limits.hands_V} V or less everywhere. Discharge, wait, measure again.`,
+    );
+  return notHeld(state, proof, { person, now }) ?? { open: true, until: holdsUntil(state) };
 }

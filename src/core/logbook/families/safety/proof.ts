@@ -1,10 +1,13 @@
 import {
   absence_s,
   againId,
+  isFormerStep,
   proofSteps,
   stepKey,
+  unknownWait_min,
   type EnergySource,
   type Limits,
+  type ProofPlace,
   type ProofStep,
 } from '../../../bench/make-safe';
 import type { Stage } from '../../../equipment/power-stage';
@@ -16,6 +19,16 @@ export interface ProofReading {
   volts: number;
   at: number;
   entryId: string;
+  /** Recorded together with others: it is less than `volts`. */
+  below?: true;
+}
+
+/** What the meter showed on known sources, V, with its time, ms. */
+export interface MeterReading {
+  dc_V: number;
+  ac_V: number;
+  at: number;
+  entryId: string;
 }
 
 /** One run of the dead proof, by one person. */
@@ -24,11 +37,18 @@ export interface SafetyState {
   /** Last thing the person at the drive entered, ms. */
   lastAt: number;
   sources: { list: readonly EnergySource[]; at: number } | null;
+  /** Where the unit is: with its leads off there is less to prove. */
+  place: ProofPlace;
   locked: { isolatedAt: number; tag: string; at: number } | null;
-  meterBefore: ProofReading | null;
+  meterBefore: MeterReading | null;
+  /** It was begun by an earlier version, and is judged by its rules: fewer points, one range of the meter. */
+  former: boolean;
   figures: Readonly<Record<string, ProofReading>>;
-  meterAfter: ProofReading | null;
+  meterAfter: MeterReading | null;
+  /** No lead reaches the bank: the unit comes out with its covers on, and is not tested. */
   noBankTerminal: boolean;
+  /** AC was found at a point of the proof: a source is not isolated. It stays until the sources are gone through again. */
+  alive: { at: string; volts: number } | null;
   /** Why an earlier proof no longer holds. */
   lapsed: { why: 'absence' | 'other-person' | 'source-back'; at: number; detail: string } | null;
 }
@@ -38,11 +58,14 @@ export const freshSafety: SafetyState = {
   by: null,
   lastAt: 0,
   sources: null,
+  place: 'installed',
   locked: null,
   meterBefore: null,
+  former: false,
   figures: {},
   meterAfter: null,
   noBankTerminal: false,
+  alive: null,
   lapsed: null,
 };
 
@@ -69,7 +92,10 @@ export function settle(state: SafetyState, by: Person, at: number): SafetyState 
     return restart(
       state,
       { why: 'absence', at: state.lastAt + absence_s * 1000, detail: 'half an hour without an entry' },
-      { by: state.by, sources: state.sources, locked: state.locked, lastAt: state.lastAt },
+      {
+        ...{ by: state.by, sources: state.sources, place: state.place, locked: state.locked },
+        ...{ alive: state.alive, lastAt: state.lastAt },
+      },
     );
   return state;
 }
@@ -79,14 +105,28 @@ export const poweredUp = (state: SafetyState, at: number): SafetyState =>
   restart(state, { why: 'source-back', at, detail: 'it was switched on' });
 
 /** When the wait of the rating label is over, ms; null before isolation. */
-export const waitOver = (state: SafetyState, labelWait_min: number): number | null =>
-  state.locked === null ? null : state.locked.isolatedAt + labelWait_min * 60_000;
+export const waitOver = (state: SafetyState, labelWait_min: number | null): number | null =>
+  state.locked === null ? null : state.locked.isolatedAt + (labelWait_min ?? unknownWait_min) * 60_000;
 
-/** The steps of the proof of a stage. */
-export const stepsOf = onceFor(proofSteps);
+const stepsAt = {
+  installed: onceFor((stage: Stage) => proofSteps(stage, 'installed')),
+  unplugged: onceFor((stage: Stage) => proofSteps(stage, 'unplugged')),
+};
+const ofBus = ({ point }: ProofStep): boolean => /^DC|^BR/.test(point.a);
+const outside = {
+  installed: onceFor((stage: Stage) => stepsAt.installed(stage).filter((step) => !ofBus(step))),
+  unplugged: onceFor((stage: Stage) => stepsAt.unplugged(stage).filter((step) => !ofBus(step))),
+};
+
+const former = onceFor((stage: Stage) => stepsAt.installed(stage).filter(isFormerStep));
+
+/** The steps of the proof of a stage, as things are: without those at the bus where no lead reaches it. */
+export const stepsOf = (state: SafetyState, stage: Stage): readonly ProofStep[] =>
+  state.former ? former(stage) : (state.noBankTerminal ? outside : stepsAt)[state.place](stage);
+
 // Each reading on the bench asks whether the proof holds: what follows from its figures is computed once.
 const missingOf = onceFor((figures: SafetyState['figures']) =>
-  onceFor((stage: Stage): readonly ProofStep[] => stepsOf(stage).filter((s) => figures[s.key] === undefined)),
+  onceFor((steps: readonly ProofStep[]) => steps.filter((s) => figures[s.key] === undefined)),
 );
 const highestOf = onceFor((figures: SafetyState['figures']) =>
   Object.entries(figures).reduce<[string | null, number]>(
@@ -106,7 +146,7 @@ const bankOf = onceFor((figures: SafetyState['figures']) => {
 
 /** Figures that are still to be taken. */
 export const missingSteps = (state: SafetyState, stage: Stage): readonly ProofStep[] =>
-  missingOf(state.figures)(stage);
+  missingOf(state.figures)(stepsOf(state, stage));
 
 /** What the figures say, as long as they hold. */
 export interface Proof {
@@ -126,17 +166,14 @@ export interface Proof {
 export function proofOf(state: SafetyState, stage: Stage, limits: Limits): Proof {
   const [highestAt, highest] = highestOf(state.figures);
   const complete =
-    state.meterBefore !== null &&
-    state.meterAfter !== null &&
-    !state.noBankTerminal &&
-    missingSteps(state, stage).length === 0;
+    state.meterBefore !== null && state.meterAfter !== null && missingSteps(state, stage).length === 0;
   return {
     complete,
     highest_V: highest,
     highestAt,
     bank_V: bankOf(state.figures).volts,
-    handsAllowed: complete && highest <= limits.hands_V,
-    testAllowed: complete && highest <= limits.test_V,
+    handsAllowed: complete && state.alive === null && highest <= limits.hands_V,
+    testAllowed: complete && state.alive === null && !state.noBankTerminal && highest <= limits.test_V,
     by: state.by,
     provenAt: state.meterAfter?.at ?? null,
   };

@@ -1,6 +1,19 @@
-import { againAfter_s, againId, sourceWords, stepKey, unsafeSources } from '../../../bench/make-safe';
+import {
+  againAfter_s,
+  againId,
+  alive_Vac,
+  leastKnown_V,
+  pointWords,
+  quantities,
+  type Quantity,
+  sourceWords,
+  stepKey,
+  unknownWait_min,
+  unsafeSources,
+} from '../../../bench/make-safe';
 import type { Stage } from '../../../equipment/power-stage';
 import { timeOf, type EntryOf } from '../../entry';
+import type { Payload } from '../../payloads';
 import { sliceOf, voided, type SliceContext, type SliceStep } from '../../slice';
 import { isNewUnit, type UnitChange } from '../replacement/new-unit';
 import { handsLock } from './locks';
@@ -11,13 +24,14 @@ import {
   restart,
   settle,
   waitOver,
+  type MeterReading,
   type ProofReading,
   type SafetyState,
   stepsOf,
 } from './proof';
 
-/** A meter that shows less than this on a known source is not proven, V. */
-const leastProving_V = 5;
+/** An earlier version took a meter for proven from this on, V. */
+const formerLeast_V = 5;
 
 /** Of the state as it was settled for the entry; a refused entry leaves what was before that. */
 type Step = { state: SafetyState } | { void: string };
@@ -26,19 +40,20 @@ const ownKinds = [
   'safety.sources',
   'safety.locked',
   'safety.meter',
+  'safety.meter-proof',
   'safety.figure',
+  'safety.figures',
   'safety.source-back',
   'safety.no-bank-terminal',
   'safety.discharged',
 ] as const;
 type SafetyEntry = EntryOf<(typeof ownKinds)[number]>;
 
+/** What the proof needs to know of the drive. */
+type ProvenDrive = Pick<Payload<'identify.drive'>, 'stage' | 'labelWait_min' | 'supply_V'>;
+
 /** Applies one safety entry, or says why it does not count. Nothing here can be overridden. */
-function applySafety(
-  before: SafetyState,
-  entry: SafetyEntry,
-  drive: { stage: Stage; labelWait_min: number } | null,
-): Step {
+function applySafety(before: SafetyState, entry: SafetyEntry, drive: ProvenDrive | null): Step {
   const at = timeOf(entry);
   if (entry.kind === 'safety.source-back')
     return {
@@ -58,6 +73,7 @@ function applySafety(
           by: entry.by,
           lastAt: at,
           sources: { list: entry.payload.sources, at },
+          place: entry.payload.place ?? 'installed',
         },
       };
     case 'safety.locked':
@@ -78,8 +94,18 @@ function applySafety(
     case 'safety.discharged':
       // The bank was pulled down by hand: what was measured before says nothing any more.
       return { state: { ...state, figures: {}, meterAfter: null } };
-    case 'safety.meter':
-      return applyMeter(state, entry.payload, figure(entry.payload.volts), drive);
+    case 'safety.meter': {
+      const { when, volts } = entry.payload;
+      const shown = { dc_V: volts, ac_V: volts, at, entryId: entry.id };
+      const least = { dc: formerLeast_V, ac: formerLeast_V };
+      return applyMeter({ ...state, former: when === 'before' || state.former }, when, shown, least, drive);
+    }
+    case 'safety.meter-proof': {
+      const { when, dc, ac } = entry.payload;
+      const shown = { dc_V: dc.volts, ac_V: ac.volts, at, entryId: entry.id };
+      const least = { dc: leastKnown_V('dc', drive.supply_V), ac: leastKnown_V('ac', drive.supply_V) };
+      return applyMeter({ ...state, former: when === 'after' && state.former }, when, shown, least, drive);
+    }
     case 'safety.figure':
       return applyFigure(
         state,
@@ -88,29 +114,45 @@ function applySafety(
         figure(entry.payload.volts),
         drive.stage,
       );
+    case 'safety.figures':
+      return applyTogether(
+        state,
+        entry.payload,
+        { ...figure(entry.payload.below_V), below: true },
+        drive.stage,
+      );
   }
 }
 
 function applyMeter(
   state: SafetyState,
-  payload: { when: 'before' | 'after'; volts: number },
-  figure: ProofReading,
-  drive: { stage: Stage; labelWait_min: number },
+  when: 'before' | 'after',
+  shown: MeterReading,
+  least: Readonly<Record<Quantity, number>>,
+  drive: ProvenDrive,
 ): Step {
   const over = waitOver(state, drive.labelWait_min);
   if (over === null) return { void: 'Lock and tag first.' };
-  if (figure.at < over)
-    return { void: `The rating label asks for ${drive.labelWait_min} minutes after isolation.` };
-  if (payload.volts < leastProving_V)
+  if (shown.at < over)
     return {
-      void: 'The meter shows nothing on the known source: it is not proven. Check battery, leads, range.',
+      void:
+        drive.labelWait_min === null
+          ? `The label’s wait is not known: ${unknownWait_min} minutes after isolation.`
+          : `The rating label asks for ${drive.labelWait_min} minutes after isolation.`,
     };
-  if (payload.when === 'before')
-    return { state: { ...state, meterBefore: figure, figures: {}, meterAfter: null } };
+  for (const quantity of quantities) {
+    const volts = shown[`${quantity}_V`];
+    const range = quantity.toUpperCase();
+    if (volts < least[quantity])
+      return {
+        void: `${volts} V ${range} does not prove the meter for this drive: a proving unit or a known source of ${least[quantity]} V ${range} or more.`,
+      };
+  }
+  if (when === 'before') return { state: { ...state, meterBefore: shown, figures: {}, meterAfter: null } };
   const left = missingSteps(state, drive.stage);
   if (left.length > 0)
     return { void: `${left.length} figures are still to be taken before the meter is proven after.` };
-  return { state: { ...state, meterAfter: figure } };
+  return { state: { ...state, meterAfter: shown } };
 }
 
 function applyFigure(
@@ -120,7 +162,8 @@ function applyFigure(
   figure: ProofReading,
   stage: Stage,
 ): Step {
-  if (!stepsOf(stage).some((s) => s.key === key)) return { void: 'This drive has no such pair of points.' };
+  const step = stepsOf(state, stage).find((s) => s.key === key);
+  if (step === undefined) return { void: 'This drive has no such pair of points.' };
   if (state.meterBefore === null) return { void: 'Prove the meter on a known source first.' };
   if (point === againId) {
     const bank = state.figures[stepKey('bank', 'dc')];
@@ -128,7 +171,34 @@ function applyFigure(
     if (figure.at - bank.at < againAfter_s * 1000)
       return { void: 'Too early: a bank recovers within a minute. Wait, then measure again.' };
   }
-  return { state: { ...state, figures: { ...state.figures, [key]: figure }, meterAfter: null } };
+  const alive = !state.former && step.quantity === 'ac' && Math.abs(figure.volts) > alive_Vac;
+  return {
+    state: {
+      ...state,
+      figures: { ...state.figures, [key]: figure },
+      meterAfter: null,
+      alive: alive ? { at: pointWords(step.point), volts: figure.volts } : state.alive,
+    },
+  };
+}
+
+/** Pairs that were all found below a volt, one after the other, and are recorded together. */
+function applyTogether(
+  state: SafetyState,
+  { quantity, points }: Payload<'safety.figures'>,
+  figure: ProofReading,
+  stage: Stage,
+): Step {
+  const steps = stepsOf(state, stage);
+  let after: Step = { state };
+  for (const point of points) {
+    const key = stepKey(point, quantity);
+    if (steps.find((s) => s.key === key)?.point.alone === true)
+      return { void: 'The readings at the bus and at the control terminals are each typed as they are.' };
+    after = applyFigure(after.state, point, key, figure, stage);
+    if ('void' in after) return after;
+  }
+  return after;
 }
 
 /** What the hands of the person who proved it dead were at: the proof is settled first, and lives on where it holds. */
@@ -145,7 +215,7 @@ function afterHands(
 }
 
 interface SafetyJob {
-  drive: { stage: Stage; labelWait_min: number } | null;
+  drive: ProvenDrive | null;
   swap: UnitChange;
 }
 
@@ -191,8 +261,12 @@ export const safetySlice = sliceOf<SafetyState, SafetyJob>()({
     },
     'safety.locked': ({ payload }) => `Locked and tagged: ${payload.tag}`,
     'safety.meter': ({ payload }) => `Meter proven ${payload.when}: ${payload.volts} V on ${payload.source}`,
+    'safety.meter-proof': ({ payload: { when, dc, ac } }) =>
+      `Meter proven ${when}: ${dc.volts} V DC on ${dc.source}, ${ac.volts} V AC on ${ac.source}`,
     'safety.figure': ({ payload }) =>
       `Dead proof ${payload.point} ${payload.quantity.toUpperCase()} ${payload.volts} V`,
+    'safety.figures': ({ payload: { points, quantity, below_V } }) =>
+      `Dead proof ${quantity.toUpperCase()}, ${points.length} pairs: all below ${below_V} V`,
     'safety.source-back': ({ payload }) => `Source back: ${sourceWords[payload.kind].name}`,
     'safety.no-bank-terminal': () => 'No bank terminal within reach',
     'safety.discharged': ({ payload }) => `Discharged through ${payload.ohm} Ω from ${payload.startVolts} V`,

@@ -82,7 +82,12 @@ export const startUpKinds = {
       .array(z.strictObject({ hz: z.number().min(0).max(1000), amps: z.number().min(0).max(5000) }))
       .max(6)
       .default([]),
+    /** Of earlier versions: a reading without bounds. */
     figure: z.strictObject({ value: z.number().min(0).max(1e6), unit: short }).optional(),
+    figures: z
+      .array(z.strictObject({ id: short.min(1), value: z.number().min(-1e6).max(1e6), unit: short }))
+      .max(6)
+      .optional(),
     note: z.string().trim().max(500).optional(),
   }),
   /** What is in the drive was kept, and its power goes now. */

@@ -35,7 +35,7 @@ export const safetyAudits: readonly AuditRule[] = [
     'motor overload that only warns',
     'protect.overload',
     'warn',
-    'An overload is told and not acted on.',
+    'An overload is reported but does not trip the drive.',
   ),
   left(
     'ground-off',
@@ -132,10 +132,10 @@ export const safetyAudits: readonly AuditRule[] = [
   left(
     'safe-stop-restart',
     'wrong',
-    'start after a safe stop',
+    'start after STO',
     'safe-stop.reset',
     'restart-by-itself',
-    'After a safe stop it starts again by itself.',
+    'After STO it starts again by itself.',
   ),
   left(
     'locks-open',
@@ -155,7 +155,7 @@ export const safetyAudits: readonly AuditRule[] = [
         const lock = control.locks.find((l) => l.code === code);
         return when(
           lock !== undefined,
-          'A code is still entered: what is behind it stands open.',
+          'A code is still entered: the parameters behind it are unlocked.',
           lock?.opens ?? '',
         );
       }),

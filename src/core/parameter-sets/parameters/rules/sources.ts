@@ -97,7 +97,7 @@ export const sourceAudits: readonly AuditRule[] = [
       given([is('place.remote-run')], (run) =>
         when(
           run === 'terminals' && !functions.some((f) => runFunctions.includes(f.does)),
-          'Run comes from the terminals and no input is told to run.',
+          'Run comes from the terminals and no input has the run function.',
           'no input with run',
         ),
       ),

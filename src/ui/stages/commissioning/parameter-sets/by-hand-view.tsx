@@ -93,7 +93,7 @@ export function ByHandView({
       )}
       <Box mt="5">
         <Section title="Written by hand in this job">
-          {undo.length === 0 && <Text>Nothing that was written stands otherwise than it was.</Text>}
+          {undo.length === 0 && <Text>No changes to undo.</Text>}
           <Box as="ul" listStyleType="none">
             {undo.map((w) => {
               const parameter = parameterAt(control, w.number);

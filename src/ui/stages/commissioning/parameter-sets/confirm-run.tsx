@@ -35,7 +35,7 @@ export function ConfirmRun({
         onChange={(run) => setSeen({ ...seen, run })}
       />
       <Tick
-        label="The enable is open, or the safe stop where there is no enable"
+        label="The enable is open, or STO where there is no enable"
         checked={seen.enable}
         onChange={(enable) => setSeen({ ...seen, enable })}
       />

@@ -293,7 +293,7 @@ describe('by hand', () => {
     );
     await screen.findByRole('button', { name: 'CSV' });
     await openTab('By hand');
-    expect(screen.getByText(/Nothing that was written stands otherwise/)).toBeTruthy();
+    expect(screen.getByText(/No changes to undo/)).toBeTruthy();
     await press('heard');
     await press('Put 3-01 back to 5 s');
     expect(asked).toMatchObject([{ parameter: { number: '3-01' }, from: 9, to: 5 }]);

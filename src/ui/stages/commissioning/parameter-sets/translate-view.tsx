@@ -19,7 +19,7 @@ const words: Readonly<Record<TranslationOutcome, string>> = {
   converted: 'converted',
   clamped: 'clamped',
   'to-choose': 'to choose',
-  'no-home': 'no home',
+  'no-home': 'no match',
 };
 const marks: Readonly<Record<TranslationOutcome, Mark>> = {
   carried: 'sound',

@@ -1,5 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
+import { FileLink } from '../../../kit/file-link';
 import { Secondary } from '../../../kit/buttons';
 import { FieldGrid, Section } from '../../../kit/section';
 import { NumberField, Select } from '../../../kit/field';
@@ -41,22 +42,12 @@ export function Labels({ jobId, wires }: { jobId: string; wires: number }) {
       </FieldGrid>
       <Box display="flex" gap="2" flexWrap="wrap">
         {skipped !== null && (
-          <Secondary asChild>
-            <a href={`/api/v1/jobs/${jobId}/wire-labels?sheet=${sheet}&skip=${skipped}`} download>
-              Labels, PDF ({2 * wires})
-            </a>
-          </Secondary>
+          <FileLink href={`/api/v1/jobs/${jobId}/wire-labels?sheet=${sheet}&skip=${skipped}`}>
+            Labels, PDF ({2 * wires})
+          </FileLink>
         )}
-        <Secondary asChild>
-          <a href={`/api/v1/jobs/${jobId}/wires?form=pdf`} download>
-            Wire list, PDF
-          </a>
-        </Secondary>
-        <Secondary asChild>
-          <a href={`/api/v1/jobs/${jobId}/wires?form=csv`} download>
-            Wire list, CSV
-          </a>
-        </Secondary>
+        <FileLink href={`/api/v1/jobs/${jobId}/wires?form=pdf`}>Wire list, PDF</FileLink>
+        <FileLink href={`/api/v1/jobs/${jobId}/wires?form=csv`}>Wire list, CSV</FileLink>
         <Secondary asChild>
           <a href="/scan">Find a wire by its label</a>
         </Secondary>

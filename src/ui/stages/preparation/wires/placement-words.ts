@@ -17,7 +17,7 @@ export const outcomeWords: Readonly<Record<WirePlacement['outcome'], string>> = 
   set: 'entry to set',
   cap: 'cap and tag',
   'by-hand': 'to decide',
-  'no-home': 'no home',
+  'no-home': 'no match',
   unknown: 'unknown',
 };
 

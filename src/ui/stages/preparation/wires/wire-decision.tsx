@@ -90,7 +90,7 @@ export function WireDecision({
           disabled={reason.trim() === ''}
           onClick={() => store.record('wire.removed', { wire: wire.id, reason: reason.trim() })}
         >
-          Out of the ledger
+          Delete wire
         </Secondary>
       </Box>
     </Box>

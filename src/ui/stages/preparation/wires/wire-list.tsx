@@ -145,7 +145,7 @@ export function WireList({ jobId, store, swap }: StageProps & { swap: Swap }) {
           </Text>
         )}
         <Box display="flex" gap="2" flexWrap="wrap" mb="3" alignItems="end">
-          <Primary onClick={() => setAdding({ id: v7(), quick: true })}>Note in haste</Primary>
+          <Primary onClick={() => setAdding({ id: v7(), quick: true })}>Add wire quickly</Primary>
           <Secondary onClick={() => setAdding({ id: v7(), quick: false })}>Add a wire</Secondary>
           {wires.length > 8 && (
             <Choice<Show>
