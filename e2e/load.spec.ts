@@ -1,5 +1,5 @@
 /** Fifty people at work on one server: entries, photographs, streams, papers (only with --long). */
-import { readFileSync } from 'node:fs';
+import { readFileSync, readdirSync } from 'node:fs';
 import { get } from 'node:http';
 import sharp from 'sharp';
 import { ensureDatabase, startCluster } from '../launcher/cluster';
@@ -30,9 +30,22 @@ const warm_ms = 2 * 60_000;
 /** A person enters something as often as this, ms, at random around it. */
 const pause_ms = 6000;
 
-/** What a process holds, MB. */
+const statusOf = (pid: string): string => {
+  try {
+    return readFileSync(`/proc/${pid}/status`, 'utf8');
+  } catch {
+    return '';
+  }
+};
+const numberIn = (status: string, name: string): number =>
+  Number(new RegExp(`^${name}:\\s+(\\d+)`, 'm').exec(status)?.[1] ?? 0);
+/** What the server holds, MB: its door, and the pages behind it. */
 const held_MB = (pid: number): number =>
-  Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1]) / 1000;
+  readdirSync('/proc')
+    .filter((name) => /^\d+$/.test(name))
+    .map(statusOf)
+    .filter((status) => numberIn(status, 'Pid') === pid || numberIn(status, 'PPid') === pid)
+    .reduce((sum, status) => sum + numberIn(status, 'VmRSS') / 1000, 0);
 
 const sleep = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 

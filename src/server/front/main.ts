@@ -1,7 +1,7 @@
-/** The server: `main <port> [dev]`, with DATABASE_URL; our door before Next. */
+/** The server: `main <port> [dev]`, with DATABASE_URL and GRIM_PAGES_BUNDLE; our door before Next. */
 import { randomBytes, randomUUID } from 'node:crypto';
 import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
-import next from 'next';
+import { startBehind } from './behind';
 import { direct } from './direct';
 import { turnedAway } from './gate';
 import { contentPolicy, standingHeaders } from './headers';
@@ -9,8 +9,9 @@ import { contentPolicy, standingHeaders } from './headers';
 const port = Number(process.argv[2]);
 const dev = process.argv[3] === 'dev';
 const hostname = '127.0.0.1';
-const app = next({ dev, dir: process.cwd(), hostname, port });
-const handle = app.getRequestHandler();
+const bundle = process.env['GRIM_PAGES_BUNDLE'];
+if (bundle === undefined) throw new Error('GRIM_PAGES_BUNDLE is not set: start the app with ./grim start');
+const behind = await startBehind(bundle, dev ? ['dev'] : []);
 
 function answer(request: IncomingMessage, response: ServerResponse): void {
   const { method, url, headers } = request;
@@ -39,10 +40,9 @@ function answer(request: IncomingMessage, response: ServerResponse): void {
     const answered = direct(request, response);
     if (answered !== null) return void answered.catch(() => response.destroy());
   }
-  void handle(request, response);
+  behind.pass(request, response);
 }
 
-await app.prepare();
 const server = createServer(answer);
 // A client that comes back after some quiet seconds must not meet a connection that is just closing.
 server.keepAliveTimeout = 65_000;
@@ -51,8 +51,5 @@ server.on('clientError', (_, socket) => {
   if (socket.writable)
     socket.end('HTTP/1.1 400 Bad Request\r\nconnection: close\r\ncontent-length: 0\r\n\r\n');
 });
-if (dev) {
-  const upgrade = app.getUpgradeHandler();
-  server.on('upgrade', (request, socket, head) => void upgrade(request, socket, head));
-}
+if (dev) server.on('upgrade', behind.passUpgrade);
 server.listen(port, hostname);
