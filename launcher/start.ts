@@ -53,7 +53,12 @@ export async function startCommand(args: string[]): Promise<number> {
       states = () => [...kept.map((one) => one.state()), ...alongside.states()];
       changed();
       const endBackups = backUpHourly();
-      const letGo = keepInUse([...Object.values(bundles), process.env['GRIM_CALC_BUNDLE'] ?? '']);
+      const letGo = keepInUse([
+        bundles.front,
+        bundles.pages,
+        bundles.thread,
+        process.env['GRIM_CALC_BUNDLE'] ?? '',
+      ]);
       say(`serving on http://127.0.0.1:${port} (Ctrl-C stops everything)`);
       await interrupted;
       endBackups();
