@@ -1,7 +1,9 @@
 /** Pages and routes, behind the door: `pages <socket> [dev]`, with DATABASE_URL. It ends with the door that started it. */
 import { createServer } from 'node:http';
 import next from 'next';
+import { letOthersFirst, niceness } from '../work';
 
+letOthersFirst(niceness.pages);
 const [socket = '', mode] = process.argv.slice(2);
 const app = next({ dev: mode === 'dev', dir: process.cwd(), hostname: '127.0.0.1' });
 const handle = app.getRequestHandler();

@@ -1,6 +1,7 @@
 import { fork, type ChildProcess } from 'node:child_process';
-import { setPriority } from 'node:os';
+import { availableParallelism, setPriority } from 'node:os';
 import { join } from 'node:path';
+import { niceness } from '../work';
 
 /** What goes to the process that decodes. */
 export interface DecoderOrder {
@@ -11,12 +12,10 @@ export type DecoderAnswer = { ready: true } | { jpeg: Uint8Array } | { refused: 
 
 /** Longer than any photograph takes, ms; a process has as long to start. */
 const patience_ms = 20_000;
-/** So many are decoded at the same time, each in a process of its own. */
-const most = 2;
+/** So many are decoded at the same time, each in a process of its own: two, and one core of the machine stays free. */
+const most = Math.max(1, Math.min(2, availableParallelism() - 1));
 /** More than a person takes at a time; whoever comes then tries again. */
 const longestQueue = 40;
-/** Behind everything that a person waits for with a drive in hand: processes with a higher number get less of a busy processor. */
-const niceness = 10;
 /** Of what JavaScript itself holds, MB; libvips holds the pixels beside it. */
 const heap_MB = 256;
 
@@ -67,7 +66,7 @@ async function fresh(): Promise<ChildProcess> {
   const child = begin();
   child.on('error', () => undefined);
   if (!('ready' in (await heard(child)))) throw new Error('the process that decodes pictures does not start');
-  if (child.pid !== undefined) setPriority(child.pid, niceness);
+  if (child.pid !== undefined) setPriority(child.pid, niceness.pictures);
   // It keeps nobody alive who wants to end.
   child.unref();
   child.channel?.unref();

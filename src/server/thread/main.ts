@@ -3,7 +3,10 @@ import { parentPort } from 'node:worker_threads';
 import { papers, type PaperOrder } from '../documents/papers';
 import { HttpError } from '../http/refusal';
 import { archiveRead } from '../job/archive/read';
+import { letOthersFirst, niceness } from '../work';
 import type { ThreadOrder } from './order';
+
+letOthersFirst(niceness.papers);
 
 /** The order's content is of its paper; the compiler cannot follow that through the table. */
 async function printed({ paper, content, size }: PaperOrder): Promise<Uint8Array> {
