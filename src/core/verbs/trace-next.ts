@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { skipped, traceFrom, usualTables } from '../fault-finding/tracing';
+import { hazards, skipped, traceFrom, usualTables } from '../fault-finding/tracing';
 import { traceFamilies, traceTableSchema } from '../fault-finding/tracing/schema';
 import { verb } from './verb';
 import { always } from './vocabulary-schema';
@@ -12,6 +12,12 @@ const input = z
     family: z.enum(traceFamilies).optional(),
     /** A table of one's own; without it the one that ships for the family. */
     table: traceTableSchema.optional(),
+    /** The family of the fault that the drive shows, where another table is asked. */
+    shown: z.enum(traceFamilies).optional(),
+    /** A dead proof holds. */
+    proven: z.boolean().default(false),
+    /** The bench test says not shorted and the insulation passed. */
+    released: z.boolean().default(false),
     answers: z
       .array(z.strictObject({ check: name, outcome: name }))
       .max(50)
@@ -46,7 +52,7 @@ const checkOut = {
   check: z.string(),
   what: z.string(),
   minutes: z.number(),
-  hazard: z.enum(['none', 'dead', 'control', 'live']),
+  hazard: z.enum(hazards),
   tool: z.string().nullable(),
   saves_min: z.number(),
   outcomes: z.array(z.strictObject({ id: z.string(), words: z.string() })),
@@ -61,6 +67,7 @@ const output = z.strictObject({
   ),
   next: z.strictObject({ ...checkOut, why: z.string() }).nullable(),
   others: z.array(z.strictObject(checkOut)),
+  withheld: z.array(z.string()),
 });
 
 export const traceNextVerb = verb({
@@ -68,10 +75,14 @@ export const traceNextVerb = verb({
   summary: 'From an alarm family and answers so far: suspects, and the check that saves most minutes.',
   input,
   output,
-  run: ({ family, table, answers }) => {
+  run: ({ family, table, answers, shown, proven, released }) => {
     const used = table ?? usualTables.find((t) => t.family === family);
     if (used === undefined) throw new Error('the schema lets no unknown family through');
-    const { causes, next, others } = traceFrom(used, answers);
+    const { causes, next, others, withheld } = traceFrom(used, answers, {
+      shown: shown ?? null,
+      proven,
+      released,
+    });
     const said = ({ check, saves_min }: (typeof others)[number]) => ({
       check: check.id,
       what: check.what,
@@ -92,6 +103,7 @@ export const traceNextVerb = verb({
       })),
       next: next === null ? null : { ...said(next), why: next.why },
       others: others.map(said),
+      withheld: withheld.map((c) => c.id),
     };
   },
 });

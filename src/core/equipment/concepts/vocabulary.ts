@@ -38,6 +38,17 @@ export const alarmFamilies = [
   'charging',
   'fan',
   'thermistor',
+  'gate-supply',
+  'current-sensor',
+  'control-rail',
+  'brake-chopper',
+  'brake-resistor',
+  'sto-mismatch',
+  'autotune',
+  'stall',
+  'overspeed',
+  'keypad',
+  'temperature-sensor',
   'other',
 ] as const;
 /** A family of faults, whatever a make calls them. */

@@ -11,11 +11,24 @@ export interface CheckAnswer {
   outcome: string;
 }
 
-/** What a hazard weighs, in minutes: isolating and proving dead takes its time too (common practice, no source). */
-const hazard_min: Readonly<Record<Hazard, number>> = { none: 0, dead: 6, control: 4, live: 20 };
+/** What the first dead check costs before it begins: isolate, lock, wait, prove (common practice, no source), minutes. */
+export const proof_min = 25;
 
-/** What a check costs, minutes, with those that its hazard adds. */
-export const costOf = ({ minutes, hazard }: Check): number => minutes + hazard_min[hazard];
+/** A remedy that takes this long is made on an isolated drive, and the proof is in its minutes (common practice, no source). */
+const handsIn_min = proof_min + 5;
+
+/** What a hazard weighs, in minutes (common practice, no source). A dead check under a proof: hands in, hands out. */
+const hazard_min: Readonly<Record<Hazard, number>> = { none: 0, dead: 1, control: 4, moves: 8, live: 20 };
+
+/** Is it made on an isolated drive? */
+export const isDead = ({ hazard }: Pick<Check, 'hazard'>): boolean => hazard === 'dead';
+
+/**
+ * What a check costs, minutes, with those that its hazard adds.
+ * @param proven a dead proof holds: the next dead check costs next to nothing
+ */
+export const costOf = (check: Check, proven: boolean): number =>
+  check.minutes + hazard_min[check.hazard] + (isDead(check) && !proven ? proof_min : 0);
 
 /** Chances of the causes, in the order of the table. */
 export function posterior({ causes, checks }: TraceTable, answers: readonly CheckAnswer[]): number[] {
@@ -33,32 +46,81 @@ export function posterior({ causes, checks }: TraceTable, answers: readonly Chec
  * Expected minutes of trying one remedy after the other, likeliest per minute first. With one fault and
  * remedies that show whether they were it, this order is the best there is (Heckerman, Breese, Rommelse:
  * "Decision-theoretic troubleshooting", Communications of the ACM 38 (1995), from memory).
+ * @param proven a dead proof holds: the first remedy that needs one is spared it
  */
-export function tryingMinutes({ causes }: TraceTable, chances: readonly number[]): number {
+export function tryingMinutes({ causes }: TraceTable, chances: readonly number[], proven = false): number {
   const order = causes
     .map(({ cure_min }, i) => ({ p: chances[i] ?? 0, cure_min }))
     .sort((a, b) => b.p / b.cure_min - a.p / a.cure_min);
   let spent = 0;
   let expected = 0;
+  let spared = proven ? proof_min : 0;
   for (const { p, cure_min } of order) {
     spent += cure_min;
+    if (cure_min >= handsIn_min) {
+      spent -= spared;
+      spared = 0;
+    }
     expected += p * spent;
   }
   return expected;
 }
 
-/** Minutes to be expected from here on if this check is made and remedies are tried after it. */
-export function minutesWith(table: TraceTable, chances: readonly number[], check: Check): number {
-  return check.outcomes.reduce((sum, { given, otherwise }) => {
-    const joint = table.causes.map(({ id }, i) => (chances[i] ?? 0) * (given[id] ?? otherwise));
+/** Each outcome that can come: its chance, and the chances of the causes after it. */
+function outcomesOf(
+  { causes }: TraceTable,
+  chances: readonly number[],
+  { outcomes }: Check,
+): { share: number; after: number[] }[] {
+  return outcomes.flatMap(({ given, otherwise }) => {
+    const joint = causes.map(({ id }, i) => (chances[i] ?? 0) * (given[id] ?? otherwise));
     const share = joint.reduce((a, b) => a + b, 0);
-    return share <= 0
-      ? sum
-      : sum +
-          share *
-            tryingMinutes(
-              table,
-              joint.map((p) => p / share),
-            );
-  }, costOf(check));
+    return share <= 0 ? [] : [{ share, after: joint.map((p) => p / share) }];
+  });
+}
+
+/** So many dead checks are looked ahead under one proof. */
+const batch = 3;
+
+/** Minutes to be expected where remedies are tried, or more dead checks are made first under the proof that holds. */
+function minutesUnderProof(
+  table: TraceTable,
+  chances: readonly number[],
+  dead: readonly Check[],
+  depth: number,
+): number {
+  const trying = tryingMinutes(table, chances, true);
+  if (depth === 0) return trying;
+  return dead.reduce((best, check) => {
+    const others = dead.filter((c) => c !== check);
+    const minutes = outcomesOf(table, chances, check).reduce(
+      (sum, { share, after }) => sum + share * minutesUnderProof(table, after, others, depth - 1),
+      costOf(check, true),
+    );
+    return Math.min(best, minutes);
+  }, trying);
+}
+
+/**
+ * Minutes to be expected from here on if this check is made and remedies are tried after it. A dead check that has to be preceded
+ * by the proof is worth what others under the same proof are worth, too.
+ * @param left checks that are still to be had
+ * @param proven a dead proof holds
+ */
+export function minutesWith(
+  table: TraceTable,
+  chances: readonly number[],
+  check: Check,
+  { left, proven }: { left: readonly Check[]; proven: boolean },
+): number {
+  const others = left.filter((c) => isDead(c) && c !== check);
+  const stillDead = isDead(check) || (proven && check.hazard === 'none');
+  const goneOn = (after: readonly number[]): number =>
+    !stillDead
+      ? tryingMinutes(table, after)
+      : minutesUnderProof(table, after, isDead(check) && !proven ? others : [], batch - 1);
+  return outcomesOf(table, chances, check).reduce(
+    (sum, { share, after }) => sum + share * goneOn(after),
+    costOf(check, proven),
+  );
 }

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { alarmFamilies, conceptIds } from '../../equipment/concepts';
-import { liveFigures, troubles, type TraceTable } from './table';
+import { deadlyFamilies, hazards, liveFigures, troubles, type TraceTable } from './table';
 
 const text = z.string().trim().min(1, 'nothing is written there').max(300);
 const id = z.string().regex(/^[a-z0-9-]{1,40}$/);
@@ -9,9 +9,6 @@ const minutes = z.number().min(0).max(2000);
 
 /** The names a table may bear: an alarm family, or a trouble without an alarm. */
 export const traceFamilies = [...alarmFamilies, ...troubles] as const;
-
-/** No power and no second reset before a dead measurement: of these nobody edits it away. */
-const neverResetTwice = ['desaturation', 'short-circuit', 'ground'] as const;
 
 const shape = z.strictObject({
   family: z.enum(traceFamilies),
@@ -35,7 +32,7 @@ const shape = z.strictObject({
         id,
         what: text,
         minutes,
-        hazard: z.enum(['none', 'dead', 'control', 'live']),
+        hazard: z.enum(hazards),
         tool: text.optional(),
         read: z
           .array(
@@ -67,7 +64,7 @@ export const traceTableSchema: z.ZodType<TraceTable> = shape.superRefine((table,
     list.forEach((x, i) => {
       if (list.findIndex((y) => y.id === x.id) !== i) issue([...path, i, 'id'], `${x.id} is there twice`);
     });
-  if (!deadFirst && neverResetTwice.some((f) => f === family))
+  if (!deadFirst && deadlyFamilies.some((f) => f === family))
     issue(['deadFirst'], 'after this alarm something is measured dead first; no shop may change that');
   once(causes, ['causes']);
   once(checks, ['checks']);

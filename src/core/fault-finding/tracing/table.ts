@@ -1,7 +1,9 @@
 import type { AlarmFamily, ConceptId } from '../../equipment/concepts';
 
-/** What a check exposes one to. */
-export type Hazard = 'none' | 'dead' | 'control' | 'live';
+/** Hazards of checks. */
+export const hazards = ['none', 'dead', 'control', 'moves', 'live'] as const;
+/** What a check exposes one to: nothing, an isolated drive, control voltage, a machine that moves, live parts. */
+export type Hazard = (typeof hazards)[number];
 
 /** A cause of a fault, how often it is this one, and its remedy. */
 export interface TraceCause {
@@ -50,16 +52,33 @@ export interface Check {
 }
 
 /** Troubles that show no alarm. */
-export const troubles = ['no-motion', 'slow', 'wrong-direction', 'edit-not-taken'] as const;
+export const troubles = [
+  'dead-display',
+  'protection-trips',
+  'no-motion',
+  'slow',
+  'wrong-direction',
+  'hunting',
+  'bearing',
+  'intermittent',
+  'edit-not-taken',
+] as const;
 /** A problem that shows no fault on the display. */
 export type UnreportedProblem = (typeof troubles)[number];
+
+/** Faults after which no power returns, and no reset, before the bench says not shorted and the insulation passed. */
+export const deadlyFamilies = ['desaturation', 'short-circuit', 'ground'] as const;
+
+/** Is it one of them? */
+export const isDeadly = (family: string | null | undefined): boolean =>
+  deadlyFamilies.some((deadly) => deadly === family);
 
 /** What is known of one alarm family: data that a shop may edit. */
 export interface TraceTable {
   family: AlarmFamily | UnreportedProblem;
   /** Where the figures come from. */
   provenance: string;
-  /** No power, and no second reset, before something was measured dead. */
+  /** No power, and no second reset, before the bench test and the insulation test passed. */
   deadFirst: boolean;
   causes: readonly TraceCause[];
   checks: readonly Check[];

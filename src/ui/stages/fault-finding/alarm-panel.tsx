@@ -2,8 +2,9 @@ import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Control } from '@/core/equipment/catalogue';
 import type { Live, Rating, Values } from '@/core/equipment/drive-words';
-import type { StageId } from '@/core/logbook';
-import { driveSays, familyWords, measuredDead, type TraceTable } from '@/core/fault-finding/tracing';
+import { isReleased, type Person, type StageId } from '@/core/logbook';
+import type { Limits } from '@/core/bench/make-safe';
+import { driveSays, familyWords, isDeadly, type TraceTable } from '@/core/fault-finding/tracing';
 import type { JobStore } from '../../job-store/use-job';
 import { Select } from '../../kit/field';
 import { Clearing, FaultHistory } from './clearing';
@@ -14,6 +15,8 @@ type Alarm = Control['alarms'][number];
 /** From what it shows or does to its cause; what the drive wrote down; how the alarm is put back. */
 export function AlarmPanel({
   store,
+  person,
+  limits,
   control,
   rating,
   tables,
@@ -23,8 +26,11 @@ export function AlarmPanel({
   goTo,
 }: {
   store: JobStore;
-  control: Control;
-  rating: Rating;
+  person: Person;
+  limits: Limits;
+  /** Null: the drive is of no type of the catalogue, and answers nothing itself. */
+  control: Control | null;
+  rating: Rating | null;
   tables: readonly TraceTable[];
   /** The one to trace: active, or the first of the newest event. */
   alarm: Alarm | undefined;
@@ -33,10 +39,9 @@ export function AlarmPanel({
   goTo: (stage: StageId) => void;
 }) {
   const [picked, setPicked] = useState<string | null>(null);
-  const { seen, asFound, traced } = store.state;
+  const { seen, asFound } = store.state;
   const family = picked ?? alarm?.family ?? null;
   const table = tables.find((t) => t.family === family);
-  const answers = traced.flatMap(({ payload }) => (payload.family === family ? [payload] : []));
   const captured = (seen !== null && seen.readAt !== null) || (asFound !== null && 'captured' in asFound);
   return (
     <>
@@ -55,8 +60,14 @@ export function AlarmPanel({
         <Tracer
           key={table.family}
           store={store}
+          person={person}
+          limits={limits}
           table={table}
-          said={driveSays(table, { control, ...rating, values, live })}
+          shown={alarm?.family ?? null}
+          goTo={goTo}
+          said={
+            control === null || rating === null ? [] : driveSays(table, { control, ...rating, values, live })
+          }
           alarm={
             picked === null && alarm !== undefined
               ? `${alarm.code}, ${alarm.name}`
@@ -76,12 +87,13 @@ export function AlarmPanel({
           </Box>
         </Box>
       )}
-      <FaultHistory control={control} history={seen?.history ?? []} />
+      {control !== null && <FaultHistory control={control} history={seen?.history ?? []} />}
       {alarm !== undefined && live.alarm === alarm.code && (
         <Clearing
           alarm={alarm}
           captured={captured}
-          deadNeeded={table?.deadFirst === true && !measuredDead(table, answers)}
+          // The fault’s own family decides, whatever list is open.
+          deadNeeded={isDeadly(alarm.family) && !isReleased(store.state)}
           goToAsFound={() => goTo('as-found')}
         />
       )}

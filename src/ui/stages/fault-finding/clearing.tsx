@@ -61,7 +61,7 @@ export function Clearing({
   alarm: Alarm;
   /** The fault history was read out or written down in this job. */
   captured: boolean;
-  /** A dead measurement is due and was not made. */
+  /** Bench test and insulation test are due and have not passed. */
   deadNeeded: boolean;
   goToAsFound: () => void;
 }) {
@@ -79,7 +79,7 @@ export function Clearing({
           <Secondary onClick={goToAsFound}>Write it down at As found</Secondary>
         </>
       ) : deadNeeded ? (
-        <Text>Not yet: something must be measured dead before it is powered or reset again.</Text>
+        <Text>Not yet: first the bench test says not shorted and the insulation test passed.</Text>
       ) : (
         <Text>
           {howTo[alarm.reset]} Run input open and people clear before it: with run still given it may start.

@@ -5,6 +5,7 @@ import type { StageProps } from '../../job-store/stage-props';
 import { Primary } from '../../kit/buttons';
 import { StageHead } from '../../kit/section';
 import { FaultFindingWork } from './fault-finding-work';
+import { UnlistedWork } from './unlisted-work';
 
 const Head = ({ children }: { children: ReactNode }) => (
   <StageHead title="Why will it not run?">{children}</StageHead>
@@ -21,7 +22,15 @@ export function FaultFindingStage(props: StageProps) {
         <Primary onClick={() => props.goTo('identify')}>Identify the drive first</Primary>
       </>
     );
-  if (control === null) return <Head>{trouble ?? 'Fetching what the catalogue says of this type…'}</Head>;
+  if (control === null)
+    return trouble === null ? (
+      <Head>Fetching what the catalogue says of this type…</Head>
+    ) : (
+      <>
+        <Head>{trouble} The fault family leads to the cause all the same.</Head>
+        <UnlistedWork {...props} />
+      </>
+    );
   return (
     <>
       <Head>From the supply to the output: the first open link is the answer.</Head>

@@ -37,6 +37,8 @@ type Drive = Payload<'identify.drive'>;
 /** The chain from the link or off the display, and one panel of what can be done about it. */
 export function FaultFindingWork({
   store,
+  person,
+  limits,
   catalogue,
   goTo,
   drive,
@@ -119,6 +121,8 @@ export function FaultFindingWork({
         {open === 'alarm' && (
           <AlarmPanel
             store={store}
+            person={person}
+            limits={limits}
             control={control}
             rating={rating}
             tables={tables}

@@ -7,7 +7,16 @@ import {
   type DriveAnswer as DriveSaid,
   type TraceTable,
 } from '@/core/fault-finding/tracing';
-import { testControl, show, WithStore, type RecordedEntry, fillField } from '../../__tests__/show';
+import { greatestLimits } from '@/core/bench/make-safe';
+import {
+  testControl,
+  show,
+  WithStore,
+  type RecordedEntry,
+  fillField,
+  ines,
+  winchDrive,
+} from '../../__tests__/show';
 import { Clearing, FaultHistory } from './clearing';
 import { Tracer } from './tracer';
 
@@ -21,32 +30,57 @@ const trace = (
   family: TraceTable['family'],
   said: readonly DriveSaid[] = [],
   before: RecordedEntry[] = [],
+  shown: string | null = null,
 ) => {
   const log: RecordedEntry[] = [];
+  const gone: string[] = [];
   show(
-    <WithStore log={log} said={before}>
-      {(store) => <Tracer store={store} table={tableOf(family)} alarm="what it shows" said={said} />}
+    <WithStore log={log} said={[['identify.drive', winchDrive], ...before]}>
+      {(store) => (
+        <Tracer
+          store={store}
+          person={ines}
+          limits={greatestLimits}
+          table={tableOf(family)}
+          alarm="what it shows"
+          shown={shown}
+          said={said}
+          goTo={(stage) => gone.push(stage)}
+        />
+      )}
     </WithStore>,
   );
-  return log;
+  return { log, gone };
 };
 const asked = () => screen.getByRole('region', { name: 'Check' });
-const suspects = () => within(screen.getByRole('list', { name: 'Suspects' })).getAllByRole('listitem');
+const suspects = () => within(screen.getByRole('list', { name: 'Likely causes' })).getAllByRole('listitem');
 const press = (name: string | RegExp) => userEvent.click(screen.getByRole('button', { name }));
 
-it('asks, takes the answer, and puts the likeliest first; the path is kept', async () => {
-  const log = trace('input-phase-loss');
-  await press(/^Isolated and proven dead: ohms through each line fuse/);
-  expect(within(asked()).getByRole('note').textContent).toContain('proven dead');
-  await userEvent.click(within(asked()).getByRole('button', { name: 'one is open' }));
-  expect(suspects()[0]?.textContent).toContain('a line fuse is blown');
+it('asks, takes the answer, and puts the likeliest first; the path is kept, and an answer taken back', async () => {
+  const { log } = trace('input-phase-loss');
+  await press(/^Ask or look: is it fed from three phases/);
+  await userEvent.click(within(asked()).getByRole('button', { name: 'one phase' }));
+  expect(suspects()[0]?.textContent).toContain('fed from one phase');
   expect(log).toEqual([
     [
       'trace.answered',
-      expect.objectContaining({ family: 'input-phase-loss', check: 'fuses', outcome: 'yes' }),
+      expect.objectContaining({ family: 'input-phase-loss', check: 'three', outcome: 'no', hazard: 'none' }),
     ],
   ]);
   expect(within(screen.getByRole('list', { name: 'Path' })).getAllByRole('listitem')).toHaveLength(1);
+  await press(/^Take back: /);
+  expect(screen.queryByRole('list', { name: 'Path' })).toBeNull();
+  expect(suspects()[0]?.textContent).toContain('a line fuse is blown');
+});
+
+it('before a dead check comes making safe: its answers are shut until then', async () => {
+  const { gone } = trace('input-phase-loss');
+  await press(/^Dead: take each line fuse out/);
+  expect(within(asked()).getAllByRole('note')[0]?.textContent).toContain('proven dead');
+  expect(within(asked()).getByRole('button', { name: 'one is open' })).toHaveProperty('disabled', true);
+  expect(within(asked()).getByRole('button', { name: 'no tool' })).toHaveProperty('disabled', false);
+  await press('Make safe');
+  expect(gone).toEqual(['make-safe']);
 });
 
 it('"no tool" is an answer: another check is asked, and the suspects stay as they were', async () => {
@@ -58,12 +92,18 @@ it('"no tool" is an answer: another check is asked, and the suspects stay as the
   expect(suspects().map((s) => s.textContent)).toEqual(before);
 });
 
-it('after a ground trip nothing with power on is offered before a dead measurement', async () => {
-  trace('ground');
-  expect(screen.getByRole('note', { name: /No second reset/ })).toBeTruthy();
+it('after an earth fault nothing with power on is offered, and the way to the two tests is', async () => {
+  const { gone } = trace('ground');
+  expect(screen.getByRole('note', { name: /No power and no reset/ })).toBeTruthy();
   expect(screen.queryByText(/does it trip on run/)).toBeNull();
-  await userEvent.click(within(asked()).getAllByRole('button')[1] as HTMLElement);
-  expect(screen.getByText(/does it trip on run/)).toBeTruthy();
+  await press('Insulation test');
+  expect(gone).toEqual(['motor']);
+});
+
+it('the fault that the drive shows decides, whatever list is open', () => {
+  trace('undervoltage', [], [], 'desaturation');
+  expect(screen.getByRole('note', { name: /No power and no reset/ })).toBeTruthy();
+  expect(screen.queryByText(/Watch the bus volts while it is loaded/)).toBeNull();
 });
 
 it('a check that costs one nothing but looking carries no caution', () => {
@@ -73,7 +113,7 @@ it('a check that costs one nothing but looking carries no caution', () => {
 
 it('what the drive itself answers is taken with one touch, with its evidence, and not offered again', async () => {
   const facts = { control, supply_V: 400, ratedAmps: 15, values: { '1-07': 2 }, live: {} };
-  const log = trace('encoder', driveSays(tableOf('encoder'), facts));
+  const { log } = trace('encoder', driveSays(tableOf('encoder'), facts));
   const own = screen.getByRole('region', { name: 'The drive says' });
   expect(own.textContent).toContain('by 1-07 Control mode: vector, encoder');
   await userEvent.click(within(own).getByRole('button', { name: 'Take it' }));
@@ -88,32 +128,62 @@ it('what the drive itself answers is taken with one touch, with its evidence, an
   expect(screen.queryByRole('region', { name: 'The drive says' })).toBeNull();
 });
 
-it('a cause is kept with how it was made and broken, its remedy and what to watch', async () => {
+describe('a cause is confirmed', () => {
   const answer: RecordedEntry = [
     'trace.answered',
-    { family: 'fan', check: 'debris', outcome: 'yes', words: 'something in it' },
+    { family: 'fan', check: 'turns', outcome: 'no', words: 'it stands' },
   ];
-  const log = trace('fan', [], [answer]);
-  const keep = screen.getByRole('button', { name: 'Keep this cause' });
-  expect(keep).toHaveProperty('disabled', true);
-  await userEvent.type(
-    screen.getByRole('textbox', { name: /^Confirmed: something blocks/ }),
-    'cord out: turns',
-  );
-  await fillField(screen.getByRole('textbox', { name: 'What to watch afterwards' }), 'chaff in summer');
-  await userEvent.click(keep);
-  expect(log).toEqual([
-    [
-      'trace.confirmed',
-      expect.objectContaining({
-        cause: 'dirt',
-        how: 'cord out: turns',
-        remedy: 'Free and clean it.',
-        watch: 'chaff in summer',
-      }),
-    ],
-  ]);
-  expect(screen.getByText(/Watch: chaff in summer/)).toBeTruthy();
+
+  it('by its fix, and by making it come back; nothing is saved before the fix is said', async () => {
+    const { log } = trace('fan', [], [answer]);
+    await press('Save cause');
+    expect(log).toEqual([]);
+    expect(screen.getByText(/Say what was done/)).toBeTruthy();
+    const form = screen.getByRole('form', { name: 'Confirm a cause' });
+    await userEvent.selectOptions(within(form).getByRole('combobox', { name: 'Cause' }), 'dirt');
+    await fillField(screen.getByRole('textbox', { name: /^What was done/ }), 'cord out, turns');
+    await fillField(screen.getByRole('textbox', { name: /^Cause put back/ }), 'stopped by a glove: trips');
+    await fillField(screen.getByRole('textbox', { name: 'What to watch afterwards' }), 'chaff in summer');
+    await press('Save cause');
+    expect(log).toEqual([
+      [
+        'trace.confirmed',
+        {
+          family: 'fan',
+          cause: 'dirt',
+          name: 'something blocks the fan',
+          how: 'cord out, turns',
+          recreated: 'stopped by a glove: trips',
+          remedy: 'Free and clean it.',
+          watch: 'chaff in summer',
+        },
+      ],
+    ]);
+    expect(screen.getByText(/Watch: chaff in summer/)).toBeTruthy();
+  });
+
+  it('one that no table names is typed', async () => {
+    const { log } = trace('fan', [], [answer]);
+    const form = screen.getByRole('form', { name: 'Confirm a cause' });
+    await userEvent.selectOptions(within(form).getByRole('combobox', { name: 'Cause' }), 'another cause');
+    await fillField(screen.getByRole('textbox', { name: /^What was done/ }), 'nest out, turns');
+    await press('Save cause');
+    expect(log).toEqual([]);
+    await fillField(screen.getByRole('textbox', { name: 'Name of the cause' }), 'a wasps’ nest');
+    await press('Save cause');
+    expect(log).toEqual([
+      ['trace.confirmed', { family: 'fan', cause: 'typed', name: 'a wasps’ nest', how: 'nest out, turns' }],
+    ]);
+  });
+
+  it('after an earth fault nobody is asked to make it come back', () => {
+    trace(
+      'ground',
+      [],
+      [['trace.answered', { family: 'ground', check: 'when', outcome: 'no', words: 'on run' }]],
+    );
+    expect(screen.queryByRole('textbox', { name: /^Cause put back/ })).toBeNull();
+  });
 });
 
 describe('the fault history', () => {
@@ -159,9 +229,9 @@ describe('clearing an alarm', () => {
     expect(gone).toEqual(['as-found']);
   });
 
-  it('is not told before something was measured dead, where that is due', () => {
+  it('is not told before bench test and insulation test passed, where that is due', () => {
     clearing('EARTH', true, true);
-    expect(screen.getByText(/measured dead/)).toBeTruthy();
+    expect(screen.getByText(/first the bench test says not shorted/)).toBeTruthy();
     expect(screen.queryByText(/isolate, wait/)).toBeNull();
   });
 

@@ -1,39 +1,27 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { JobState } from '@/core/logbook';
+import { deadlyTraced, handsLock, isReleased, type Person, type StageId } from '@/core/logbook';
+import type { Limits } from '@/core/bench/make-safe';
 import {
-  skipped,
+  staysDead,
   traceFrom,
   type Check,
-  type Hazard,
   type DriveAnswer,
-  type SkippedCheck,
   type TraceTable,
 } from '@/core/fault-finding/tracing';
-import { Primary, Secondary } from '../../kit/buttons';
+import { Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
-import { LongField, TextField } from '../../kit/field';
-import { Disclosure } from '../../kit/why';
+import { useNow } from '../../kit/use-now';
 import type { JobStore } from '../../job-store/use-job';
+import { AskedCheck } from './asked-check';
+import { ConfirmCause } from './confirm-cause';
 
-const skipWords: Readonly<Record<SkippedCheck, string>> = {
-  'not-now': 'cannot check now',
-  'not-sure': 'not sure',
-  'no-tool': 'no tool',
-};
-const hazardWords: Readonly<Record<Hazard, string | null>> = {
-  none: null,
-  dead: 'Isolated, proven dead, meter proven before and after.',
-  control: 'Control voltage is on: the machine may start. Run input off, people clear.',
-  live: 'Live parts: only a qualified person by the local code, with covers and gloves as it asks.',
-};
-
-const answersOf = (traced: JobState['traced'], family: string) =>
-  traced.flatMap(({ payload }) => (payload.family === family ? [payload] : []));
+/** A payload has room for so many characters of it. */
+const longestWords = 200;
 
 function Bars({ causes }: { causes: ReturnType<typeof traceFrom>['causes'] }) {
   return (
-    <Box as="ul" aria-label="Suspects" listStyleType="none" mb="4">
+    <Box as="ul" aria-label="Likely causes" listStyleType="none" mb="4">
       {causes.map((c) => (
         <Box as="li" key={c.id} mb="1">
           <Text>{c.name}</Text>
@@ -47,42 +35,6 @@ function Bars({ causes }: { causes: ReturnType<typeof traceFrom>['causes'] }) {
           </Box>
         </Box>
       ))}
-    </Box>
-  );
-}
-
-function Asked({
-  check,
-  why,
-  say,
-}: {
-  check: Check;
-  why: string | null;
-  say: (outcome: string, words: string) => void;
-}) {
-  const caution = hazardWords[check.hazard];
-  return (
-    <Box as="section" aria-label="Check" mb="4">
-      {caution !== null && <Caution title="Before it:">{caution}</Caution>}
-      <Text fontFamily="heading" fontWeight="600" fontSize="1.25rem" lineHeight="1.2" mt="2">
-        {check.what}
-      </Text>
-      <Text as="div" color="soft">
-        About {check.minutes} minutes{check.tool === undefined ? '' : `, with: ${check.tool}`}.{' '}
-        {why !== null && <Disclosure>{why}</Disclosure>}
-      </Text>
-      <Box display="flex" gap="2" flexWrap="wrap" mt="2">
-        {check.outcomes.map((o) => (
-          <Primary key={o.id} onClick={() => say(o.id, `${check.what} ${o.words}`)}>
-            {o.words}
-          </Primary>
-        ))}
-        {skipped.map((s) => (
-          <Secondary key={s} onClick={() => say(s, `${check.what} ${skipWords[s]}`)}>
-            {skipWords[s]}
-          </Secondary>
-        ))}
-      </Box>
     </Box>
   );
 }
@@ -111,36 +63,65 @@ function DriveAnswers({ said, take }: { said: readonly DriveAnswer[]; take: (one
   );
 }
 
-/** From the alarm to its cause, a check at a time; any other check may be taken. */
+/** Why power and reset wait, and where the tests are that let it return. */
+function StaysDead({ withheld, goTo }: { withheld: readonly Check[]; goTo: (stage: StageId) => void }) {
+  return (
+    <Caution grave title="No power and no reset">
+      before the bench test says not shorted and the insulation test passed; then on a limited supply.
+      {withheld.length > 0 && ` Until then ${withheld.length} of the checks wait.`}
+      <Box display="flex" gap="2" flexWrap="wrap" mt="2">
+        <Secondary onClick={() => goTo('bench')}>Bench test</Secondary>
+        <Secondary onClick={() => goTo('motor')}>Insulation test</Secondary>
+      </Box>
+    </Caution>
+  );
+}
+
+/** From the fault to its cause, a check at a time; any other check may be taken, and any answer back. */
 export function Tracer({
   store,
+  person,
+  limits,
   table,
   alarm,
+  shown,
   said,
+  goTo,
 }: {
   store: JobStore;
+  person: Person;
+  limits: Limits;
   table: TraceTable;
   alarm: string;
+  /** The family of the fault that the drive shows; null: it shows none. */
+  shown: string | null;
   /** Checks that the drive answers itself. */
   said: readonly DriveAnswer[];
+  goTo: (stage: StageId) => void;
 }) {
   const [taken, setTaken] = useState<string | null>(null);
-  const [how, setHow] = useState('');
-  const [watch, setWatch] = useState('');
-  const { traced, causes } = store.state;
-  const given = answersOf(traced, table.family);
-  const { causes: suspects, next, others } = traceFrom(table, given);
+  const now = useNow(store.clockOffset_ms, 5000);
+  const { state } = store;
+  const { traced, causes, safety, drive } = state;
+  const { family } = table;
+  const given = traced.flatMap(({ payload }) => (payload.family === family ? [payload] : []));
+  const lock = handsLock(safety, drive, limits, person, now === 0 ? safety.lastAt : now);
+  const deadly = shown ?? deadlyTraced(traced);
+  const context = { proven: lock.open, released: isReleased(state), shown: deadly };
+  const { causes: likely, next, others, withheld } = traceFrom(table, given, context);
   const own = others.find((o) => o.check.id === taken);
   const asked = own?.check ?? next?.check;
-  const [likeliest] = suspects;
+  const [likeliest] = likely;
   const offered = said.filter((one) => !given.some((g) => g.check === one.check.id));
-  const confirmed = causes.filter((c) => c.payload.family === table.family);
+  const confirmed = causes.filter((c) => c.payload.family === family);
   const say = (check: Check) => (outcome: string, words: string) => {
     store.record('trace.answered', {
-      family: table.family,
+      family,
       check: check.id,
       outcome,
-      words: words.slice(0, 200),
+      words: words.slice(0, longestWords),
+      hazard: check.hazard,
+      ...(deadly === null || deadly === family ? {} : { shown: deadly }),
     });
     setTaken(null);
   };
@@ -149,11 +130,7 @@ export function Tracer({
       <Text fontFamily="heading" fontWeight="600" fontSize="1.15rem" mb="2">
         What is behind {alarm}?
       </Text>
-      {table.deadFirst && (
-        <Caution grave title="No second reset">
-          before something was measured dead.
-        </Caution>
-      )}
+      {staysDead(table, context) && <StaysDead withheld={withheld} goTo={goTo} />}
       {offered.length > 0 && (
         <DriveAnswers
           said={offered}
@@ -168,9 +145,16 @@ export function Tracer({
       {asked === undefined ? (
         <Text mb="3">No further check is worth its minutes. {likeliest?.remedy}</Text>
       ) : (
-        <Asked check={asked} why={own === undefined ? (next?.why ?? null) : null} say={say(asked)} />
+        <AskedCheck
+          check={asked}
+          why={own === undefined ? (next?.why ?? null) : null}
+          proofMissing={lock.open ? null : lock.text}
+          limited={table.deadFirst || deadly !== null}
+          makeSafe={() => goTo('make-safe')}
+          say={say(asked)}
+        />
       )}
-      <Bars causes={suspects} />
+      <Bars causes={likely} />
       {others.length > 0 && (
         <Box mb="4">
           <Text color="soft" mb="1">
@@ -194,44 +178,29 @@ export function Tracer({
       {given.length > 0 && (
         <Box as="ol" aria-label="Path" pl="5" mb="4" listStyleType="decimal">
           {given.map((a) => (
-            <li key={a.check}>{a.words}</li>
+            <Box as="li" key={a.check} mb="2">
+              {a.words}{' '}
+              <Secondary
+                aria-label={`Take back: ${a.words}`}
+                onClick={() => store.record('trace.withdrawn', { family, check: a.check })}
+              >
+                Take back
+              </Secondary>
+            </Box>
           ))}
         </Box>
       )}
-      {likeliest !== undefined && given.length > 0 && (
-        <Box maxW="560px">
-          <LongField
-            label={`Confirmed: ${likeliest.name}`}
-            hint="How it was made and broken, once each."
-            value={how}
-            onChange={(e) => setHow(e.target.value)}
-          />
-          <Text my="2">Remedy: {likeliest.remedy}</Text>
-          <TextField label="What to watch afterwards" text={watch} maxLength={200} set={setWatch} />
-          <Secondary
-            mt="2"
-            disabled={how.trim() === ''}
-            onClick={() => {
-              store.record('trace.confirmed', {
-                family: table.family,
-                cause: likeliest.id,
-                name: likeliest.name,
-                how: how.trim(),
-                remedy: likeliest.remedy,
-                ...(watch.trim() === '' ? {} : { watch: watch.trim() }),
-              });
-              setHow('');
-              setWatch('');
-            }}
-          >
-            Keep this cause
-          </Secondary>
-        </Box>
+      {given.length > 0 && (
+        <ConfirmCause
+          table={table}
+          causes={likely}
+          keep={(cause) => store.record('trace.confirmed', cause)}
+        />
       )}
-      {confirmed.map((c) => (
-        <Text key={c.id} mt="2">
-          <b>{c.payload.name}.</b> {c.payload.how} {c.payload.remedy}{' '}
-          {c.payload.watch !== undefined && `Watch: ${c.payload.watch}`}
+      {confirmed.map(({ id, payload }) => (
+        <Text key={id} mt="2">
+          <b>{payload.name}.</b> {payload.how} {payload.recreated} {payload.remedy}{' '}
+          {payload.watch !== undefined && `Watch: ${payload.watch}`}
         </Text>
       ))}
     </Box>

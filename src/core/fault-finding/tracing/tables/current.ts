@@ -9,9 +9,9 @@ const leaks: readonly TraceCause[] = [
   cause('cable', 'the motor cable leaks to earth or between phases', 30, 140, 'Replace the cable.'),
   cause('motor', 'the motor winding leaks to earth or between phases', 35, 200, 'Rewind or replace the motor.'),
 ];
-const deadLeaks = [
-  check('whole', 'Dead, drive disconnected: insulation of cable and motor together, to earth and between phases.', 15, 'dead', ['low', 'good'], { cable: 0.97, motor: 0.97 }, 0.03, insulation),
-  check('motor', 'Dead, cable off at the motor: insulation and winding ohms of the motor alone.', 15, 'dead', ['low', 'good'], { motor: 0.97 }, 0.03, insulation),
+const deadLeaks = (also: Readonly<Record<string, number>> = {}) => [
+  check('whole', 'Dead, drive and everything else off that cable (other drives, filters, capacitors): insulation of cable and motor together, to earth and between phases.', 15, 'dead', ['low', 'good'], { cable: 0.97, motor: 0.97, ...also }, 0.03, insulation),
+  check('motor', 'Dead, cable off at the motor: insulation and winding ohms of the motor alone.', 15, 'dead', ['low', 'good'], { motor: 0.97, ...also }, 0.03, insulation),
   check('static', 'Dead: the inverter readings of the bench.', 15, 'dead', ['a short', 'no short'], { inverter: 0.98 }, 0.01, meter),
 ];
 const plateWrong = cause('plate', 'motor entries are not as on the plate, or the identification is stale', 15, 30, 'Enter the plate again, then run the identification.');
@@ -31,9 +31,18 @@ export const currentTables = [
       plateWrong,
       cause('boost', 'torque boost is too high', 5, 15, 'Back to its default.'),
       cause('leak', 'motor or cable leaks', 8, 160, 'Insulation test; replace what is bad.'),
+      cause('spinning', 'it starts into a load that still turns', 8, 20, 'Flying start where the load bears it, or wait until it has stopped.'),
+      cause('closing', 'a contactor at the output closes while it runs', 6, 50, 'Interlock it with the enable: it switches with the output off only.'),
+      cause('open-phase', 'one motor phase is open', 5, 40, 'Lugs, contactor and winding.'),
+      cause('sensor', 'the current sensor has an offset', 4, 120, 'Replace the sensor or the unit.'),
+      cause('turns', 'shorted turns in the motor', 4, 200, 'Rewind or replace the motor: neither ohms nor insulation show it surely; a surge test does.'),
     ],
     [
-      check('turn', 'Dead: turn the shaft by hand, or by its fan.', 6, 'dead', ['stiff or stuck', 'free'], { jam: 0.85, brake: 0.95 }, 0.05),
+      check('turning', 'Look: does the shaft still turn when run is given?', 1, 'none', ['it turns', 'it is still'], { spinning: 0.96 }, 0.03),
+      check('output', 'Look: is there a contactor between drive and motor that closes after run?', 3, 'none', ['there is', 'none, or closed before'], { closing: 0.96 }, 0.03),
+      check('rest', 'Read the output current on the display while stopped: zero in all phases?', 2, 'none', ['not zero', 'zero'], { sensor: 0.93 }, 0.03),
+      check('ohms', 'Dead: winding ohms U–V, V–W, W–U at the drive end.', 6, 'dead', ['one pair is open or differs', 'three alike'], { 'open-phase': 0.97, turns: 0.4 }, 0.02, meter),
+      check('turn', 'Proven dead: turn the shaft by hand, or by its fan.', 6, 'dead', ['stiff or stuck', 'free'], { jam: 0.85, brake: 0.95 }, 0.05),
       check('brake', 'Listen at the brake when run is given: does it click open?', 4, 'control', ['no click', 'it opens, or there is none'], { brake: 0.95 }, 0.03),
       plateCheck(true),
       check('changed', 'Ask: was the acceleration or the load changed lately?', 2, 'none', ['changed', 'as ever'], { ramp: 0.6, boost: 0.6, plate: 0.5 }, 0.12),
@@ -85,7 +94,7 @@ export const currentTables = [
     ],
     [
       check('when', 'Ask or read the fault slot: in a ramp, or at steady speed?', 2, 'none', ['in a ramp', 'at steady speed'], { ramp: 0.97, jam: 0.4, plate: 0.6 }, 0.4),
-      check('turn', 'Dead: turn the shaft by hand, or by its fan.', 6, 'dead', ['stiff or stuck', 'free'], { jam: 0.85 }, 0.05),
+      check('turn', 'Proven dead: turn the shaft by hand, or by its fan.', 6, 'dead', ['stiff or stuck', 'free'], { jam: 0.85 }, 0.05),
       plateCheck(true),
       check('insulation', 'Dead, drive disconnected: insulation of cable and motor.', 15, 'dead', ['low', 'good'], { leak: 0.95 }, 0.03, insulation),
     ],
@@ -100,9 +109,9 @@ export const currentTables = [
         cause('brake', 'the brake resistor or its cable is shorted', 4, 80, 'Replace it; never below the least ohms of the chopper.'),
       ],
       [
-        ...deadLeaks,
+        ...deadLeaks(),
         check('resistor', 'Dead: ohms of the brake resistor and its cable to earth, wires off.', 10, 'dead', ['far too low', 'as its plate, or none fitted'], { brake: 0.96 }, 0.02, meter),
-        check('unloaded', 'With the motor cable off at the drive: does it trip on run?', 10, 'live', ['trips', 'runs'], { inverter: 0.97, gate: 0.85 }, 0.02),
+        check('unloaded', 'Through lamps or a current limit, with the motor cable off at the drive: does it trip on run?', 10, 'live', ['trips', 'runs'], { inverter: 0.97, gate: 0.85 }, 0.02),
       ],
       { deadFirst: true },
     ),
@@ -113,10 +122,15 @@ export const currentTables = [
       ...leaks,
       cause('inverter', 'a transistor of the drive is shorted', 15, 140, 'Static test, then repair or replace.'),
       cause('sensor', 'the current sensing of the drive is wrong', 10, 110, 'Exchange the unit.'),
+      cause('wet', 'the motor or its terminal box is wet', 10, 120, 'Dry it until the insulation passes; seals and drain holes.'),
+      cause('capacitance', 'a long screened cable or an output filter takes the current', 8, 60, 'A lower carrier frequency, an output choke, a shorter cable, or filters that belong to it.'),
     ],
     [
-      ...deadLeaks,
-      check('unloaded', 'With the motor cable off at the drive: does it trip on run?', 10, 'live', ['trips', 'runs'], { inverter: 0.95, sensor: 0.9 }, 0.02),
+      check('when', 'Ask or read the fault log: at power-up, or only on run?', 1, 'none', ['at power-up', 'only on run'], { inverter: 0.7, sensor: 0.9 }, 0.06),
+      check('length', 'Look: how long is the cable, screened, and is there a filter behind the drive?', 3, 'none', ['longer than the manual allows, or a filter', 'short, none'], { capacitance: 0.95 }, 0.06),
+      check('damp', 'Dead: open the terminal box of the motor: damp, rust, water?', 6, 'dead', ['damp', 'dry'], { wet: 0.93 }, 0.05),
+      ...deadLeaks({ wet: 0.95 }),
+      check('unloaded', 'Through lamps or a current limit, with the motor cable off at the drive: does it trip on run?', 10, 'live', ['trips', 'runs'], { inverter: 0.95, sensor: 0.9 }, 0.02),
     ],
     { deadFirst: true },
   ),

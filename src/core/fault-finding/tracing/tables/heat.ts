@@ -48,7 +48,7 @@ export const heatTables = [
       cause('short', 'the loop is shorted or picks up noise', 10, 60, 'Screened pair, away from the motor cable.'),
     ],
     [
-      check('hand', 'Feel or measure the motor frame.', 3, 'none', ['too hot to touch', 'warm or cold'], { hot: 0.95 }, 0.06),
+      check('hand', 'Measure the motor frame. Class F frames run at 70–90 °C (from memory): too hot to touch is no fault by itself.', 3, 'none', ['above 90 °C', 'below'], { hot: 0.9 }, 0.04, { tool: 'thermometer' }),
       check('fitted', 'Ask or look in the motor’s box: is one fitted and wired?', 6, 'dead', ['none', 'fitted'], { none: 0.96 }, 0.03),
       check('ohms', 'Dead, wires off: ohms of the loop with 2.5 V at most; cold well below 1.5 kΩ.', 6, 'dead', ['open or many kΩ', 'tens to hundreds of Ω'], { loop: 0.96, hot: 0.7, none: 0.98 }, 0.03, { tool: 'multimeter' }),
       check('pattern', 'Ask: only while the motor runs, cold as well?', 2, 'none', ['yes', 'no'], { short: 0.85 }, 0.08),

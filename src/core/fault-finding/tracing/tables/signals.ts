@@ -28,6 +28,8 @@ export const signalTables = [
       cause('wire', 'a channel or its screen is broken', 20, 60, 'Repair the cable; screen at one end as the maker asks.'),
       cause('slip', 'the coupling to the encoder slips', 8, 60, 'Tighten or replace the coupling.'),
       cause('board', 'the encoder board or the encoder is dead', 12, 100, 'Exchange it.'),
+      cause('swapped', 'channels A and B are swapped', 8, 20, 'Swap them, or the direction of the encoder; with care: it may run away.'),
+      cause('lines', 'lines per turn or the supply voltage of the encoder are entered wrong', 8, 15, 'Enter them as on its label; 5 V and 24 V are not the same input.'),
     ],
     [
       check('fitted', 'Look at the motor and into the unit: is an encoder with its board fitted at all?', 4, 'none', ['none fitted', 'fitted'], { none: 0.98 }, 0.02),
@@ -39,6 +41,8 @@ export const signalTables = [
         ],
       }),
       check('volts', 'Measure the supply at the encoder’s own terminals.', 8, 'control', ['none', 'there'], { supply: 0.95, wire: 0.25 }, 0.03, meter),
+      check('label', 'Read the label of the encoder: lines per turn and supply as entered?', 3, 'none', ['they differ', 'they agree'], { lines: 0.96 }, 0.04),
+      check('turn', 'Locked off, run input open: turn the shaft by hand. Does the display show the same direction?', 5, 'dead', ['the other direction', 'the same, or nothing'], { swapped: 0.96 }, 0.02),
       check('tug', 'Dead: tug the encoder cable and its coupling.', 6, 'dead', ['loose or broken', 'firm'], { wire: 0.6, slip: 0.9 }, 0.04),
     ],
   ),
@@ -69,7 +73,7 @@ export const signalTables = [
     [
       check('set', 'Read the signal the input is set for, and its switch or jumper: as the transmitter gives?', 3, 'none', ['another signal', 'the same'], { signal: 0.96 }, 0.03),
       check('source', 'Measure the transmitter’s supply at its own terminals.', 6, 'control', ['none', 'there'], { transmitter: 0.7, wire: 0.4 }, 0.03, meter),
-      check('current', 'Meter in the loop at the terminal: how many mA?', 6, 'control', ['below 4 mA', '4 to 20 mA'], { transmitter: 0.97, wire: 0.97 }, 0.06, meter),
+      check('current', 'Clamp or test terminals: how many mA in the loop? Do not open it: that makes the fault.', 6, 'control', ['below 4 mA', '4 to 20 mA'], { transmitter: 0.97, wire: 0.97 }, 0.06, meter),
       check('loop', 'Dead: ohms along the loop, transmitter off.', 10, 'dead', ['open', 'whole'], { wire: 0.95 }, 0.03, meter),
     ],
   ),

@@ -1,0 +1,10 @@
+import { skipped } from '../../../fault-finding/tracing';
+import type { EntryOf } from '../../entry';
+
+/** Was the check not made? */
+export const isSkipped = ({ payload }: EntryOf<'trace.answered'>): boolean =>
+  skipped.some((s) => s === payload.outcome);
+
+/** Was the drive under power for this check? */
+export const wasEnergised = (entry: EntryOf<'trace.answered'>): boolean =>
+  !isSkipped(entry) && ['control', 'moves', 'live'].some((hazard) => hazard === entry.payload.hazard);

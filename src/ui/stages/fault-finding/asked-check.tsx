@@ -1,0 +1,76 @@
+import { Box, Text } from '@chakra-ui/react';
+import { skipped, type Check, type Hazard, type SkippedCheck } from '@/core/fault-finding/tracing';
+import { Primary, Secondary } from '../../kit/buttons';
+import { Caution } from '../../kit/caution';
+import { Disclosure } from '../../kit/why';
+
+const skipWords: Readonly<Record<SkippedCheck, string>> = {
+  'not-now': 'cannot check now',
+  'not-sure': 'not sure',
+  'no-tool': 'no tool',
+};
+const hazardWords: Readonly<Record<Hazard, string | null>> = {
+  none: null,
+  dead: 'Isolated, proven dead, meter proven before and after.',
+  control: 'Control voltage is on: the machine may start. Run input off, people clear.',
+  moves: 'The machine moves. People clear, guards on, E-stop within reach.',
+  live: 'Live parts: only a qualified person by the local code, with covers and gloves as it asks.',
+};
+
+/** One check: what to do, what it exposes one to, and its answers. */
+export function AskedCheck({
+  check,
+  why,
+  proofMissing,
+  limited,
+  makeSafe,
+  say,
+}: {
+  check: Check;
+  why: string | null;
+  /** Why the dead proof does not hold; null: it holds. */
+  proofMissing: string | null;
+  /** Power returns after a fault that kept the drive dead: limited only. */
+  limited: boolean;
+  makeSafe: () => void;
+  say: (outcome: string, words: string) => void;
+}) {
+  const caution = hazardWords[check.hazard];
+  const energised = check.hazard !== 'none' && check.hazard !== 'dead';
+  const waits = check.hazard === 'dead' ? proofMissing : null;
+  return (
+    <Box as="section" aria-label="Check" mb="4">
+      {caution !== null && <Caution title="Before it:">{caution}</Caution>}
+      {energised && limited && (
+        <Caution grave title="Limited supply only:">
+          through lamps or a current limit, as First power plans it. Off at the first sign.
+        </Caution>
+      )}
+      <Text fontFamily="heading" fontWeight="600" fontSize="1.25rem" lineHeight="1.2" mt="2">
+        {check.what}
+      </Text>
+      <Text as="div" color="soft">
+        About {check.minutes} minutes{check.tool === undefined ? '' : `, with: ${check.tool}`}.{' '}
+        {why !== null && <Disclosure>{why}</Disclosure>}
+      </Text>
+      {waits !== null && (
+        <Box mt="2">
+          <Text mb="2">Make safe comes before it: one proof serves all dead checks. {waits}</Text>
+          <Primary onClick={makeSafe}>Make safe</Primary>
+        </Box>
+      )}
+      <Box display="flex" gap="2" flexWrap="wrap" mt="2">
+        {check.outcomes.map((o) => (
+          <Primary key={o.id} disabled={waits !== null} onClick={() => say(o.id, `${check.what} ${o.words}`)}>
+            {o.words}
+          </Primary>
+        ))}
+        {skipped.map((s) => (
+          <Secondary key={s} onClick={() => say(s, `${check.what} ${skipWords[s]}`)}>
+            {skipWords[s]}
+          </Secondary>
+        ))}
+      </Box>
+    </Box>
+  );
+}
