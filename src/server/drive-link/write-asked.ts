@@ -1,7 +1,7 @@
 // One write that a person asks for: in the log before it is sent, and what became of it after, by the server alone.
 import { v7 } from 'uuid';
 import { ratingOf, type Control, type Parameter } from '../../core/equipment/catalogue';
-import { fitsWord, limitsOf, parameterAt, shownAs, type Rating } from '../../core/equipment/drive-words';
+import { parameterAt, shownAs, valueFault, type Rating } from '../../core/equipment/drive-words';
 import { mayMove } from '../../core/fault-finding/trials';
 import { makeNewEntry, type EntryKind, type NewEntry, type Payload, type Person } from '../../core/logbook';
 import type { WriteOrder, Written } from '../../api/contract';
@@ -21,16 +21,8 @@ function allowedEntry(control: Control, rating: Rating, { number, to }: WriteOrd
     throw new HttpError(422, why, [{ path, allowed: why }]);
   };
   const parameter = parameterAt(control, number) ?? refuse('number', `This type has no entry ${number}.`);
-  if (parameter.readOnly) return refuse('number', `${number} can be read only.`);
-  if (parameter.choices !== undefined && !parameter.choices.some((c) => c.value === to))
-    return refuse('to', `${number} has no choice ${to}.`);
-  const { min, max } = limitsOf(parameter, rating);
-  if (parameter.choices === undefined && (to < min || to > max))
-    return refuse(
-      'to',
-      `${number} takes ${shownAs(parameter, min)} to ${shownAs(parameter, max)}, not ${to}.`,
-    );
-  if (!fitsWord(parameter, to)) return refuse('to', `${number} cannot be ${to}: its word does not hold it.`);
+  const fault = valueFault(parameter, to, rating);
+  if (fault !== null) return refuse(parameter.readOnly ? 'number' : 'to', fault);
   return parameter;
 }
 

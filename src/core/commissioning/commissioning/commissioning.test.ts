@@ -30,6 +30,7 @@ const run: RunOf = {
   supply: { volts: 400, phases: 3 },
   torque_Nm: 1.7,
   line: { signal: '4-20mA', atLow: 0, atHigh: 60 },
+  rpm: 1450,
   rpmPerHz: 1785 / 60,
 };
 /** Readings that pass. */
@@ -148,7 +149,7 @@ it('covers go on after earth and torque were measured, and it turns after the co
   const open = (id: string, results: StepResult[]) => waitsFor(step(id), steps, results).map((s) => s.id);
   expect(open('covers', [ok('wires')])).toEqual(['torque', 'earth']);
   expect(open('covers', [ok('wires'), ok('torque'), ok('earth')])).toEqual([]);
-  expect(open('direction', [ok('run-off')])).toEqual(['covers']);
+  expect(open('direction', [ok('run-off')])).toEqual(['covers', 'reversal']);
 });
 
 it('local and remote are settled with every cell of their table', () => {

@@ -20,8 +20,8 @@ export interface StepResult {
 }
 
 /** Nothing of this can be absent: there is always an earth, a supply, a direction. */
-export const isAlwaysThere = ({ group, id }: CommissioningStep): boolean =>
-  group === 'before power' || id === 'direction';
+export const isAlwaysThere = ({ group }: CommissioningStep): boolean =>
+  group === 'before power' || group === 'direction';
 
 /**
  * A step with parts counts only with each of them seen, one with readings only where they pass, a safety step only with a named

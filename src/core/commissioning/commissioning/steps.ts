@@ -35,6 +35,9 @@ export interface CommissioningStep {
   mayWait: boolean;
 }
 
+/** A rotating identification turns at about this share of the rated speed, for about so long (from memory). */
+const rotating = { share: 0.65, seconds: 90 };
+
 const moves = 'The machine may move: people clear, guard on, a hand at the emergency stop.';
 
 /** What a start-up asks of its run. */
@@ -60,6 +63,7 @@ export interface RunOf {
   line: ScaleLine | null;
   /** Of the motor, by its plate. */
   rpmPerHz: number;
+  rpm: number;
 }
 
 /** The parts of a safety sequence, each of which must be seen. */
@@ -104,7 +108,7 @@ function beforePower({ supply, torque_Nm }: RunOf): CommissioningStep[] {
   ];
 }
 
-function firstTurns({ identification, lifting }: RunOf): CommissioningStep[] {
+function firstTurns({ identification, lifting, rpm }: RunOf): CommissioningStep[] {
   return [
     {
       id: 'saved',
@@ -115,12 +119,19 @@ function firstTurns({ identification, lifting }: RunOf): CommissioningStep[] {
       mayWait: false,
     },
     {
+      id: 'reversal',
+      group: 'direction',
+      title: 'Reversal asked',
+      do: 'Reversal harms nothing here, or the motor is uncoupled for its first turn: it destroys screw pumps, threaded impellers and some gearboxes.',
+      mayWait: false,
+    },
+    {
       id: 'direction',
       group: 'direction',
       title: 'Direction',
       do: 'Slowly, a few turns: it turns as the arrow says.',
       caution: moves,
-      after: ['run-off', 'covers'],
+      after: ['run-off', 'covers', 'reversal'],
       mayWait: false,
     },
     ...(identification === null
@@ -133,8 +144,8 @@ function firstTurns({ identification, lifting }: RunOf): CommissioningStep[] {
             do: 'Enable and STO made. It whistles. Afterwards its state is “done”, also after the power was away.',
             caution:
               identification === 'rotating'
-                ? 'The shaft turns: nothing on it, guard on, people clear.'
-                : 'The shaft may jerk: people clear, no load that hangs free.',
+                ? `The shaft turns, at about ${100 * rotating.share} % = ${Math.round(rotating.share * rpm)} rpm for about ${rotating.seconds} s; a tone is normal. Nothing on it, guard on, people clear.`
+                : 'The shaft may jerk, for up to a minute; a tone is normal. People clear, no load that hangs free.',
             mayWait: false,
           },
         ]),

@@ -13,7 +13,7 @@ export {
   type LoadCurve,
   type RampCase,
 } from './model';
-export { chopShare, machineCase, tripShare, type InertiaKnown, type MachineWords } from './machine-case';
+export { machineCase, type InertiaKnown, type MachineWords } from './machine-case';
 export { shortestDown, shortestUp, type Shortest } from './shortest';
 export { simulate, type RampRun, type RampSample, type Trip } from './simulate';
 

@@ -1,11 +1,7 @@
 import type { Plate } from '../../equipment/plate';
+import type { BusLevels } from '../../equipment/power-stage';
 import { ratedTorque, kilowatts } from '../../equipment/plate';
 import { inertiaFromCoastDown, type LoadCurve, type RampCase } from './model';
-
-/** Multiples of the supply volts at which drives trip, and switch their chopper (common practice, no source). */
-export const tripShare = 2.05;
-/** The brake chopper's level over the supply's line-to-line RMS volts (common practice, no source). */
-export const chopShare = 1.92;
 
 /** How a machine's inertia is known. */
 export type InertiaKnown =
@@ -17,6 +13,8 @@ export type InertiaKnown =
 export interface MachineWords {
   plate: Plate;
   supply_V: number;
+  /** Where the unit trips and switches its chopper. */
+  levels: BusLevels;
   capacitance_F: number;
   curve: LoadCurve;
   /** Load at rated speed, as a share of the motor's torque; negative for one that is lowered. */
@@ -56,7 +54,7 @@ function totalInertia(own: number, torque_Nm: number, rpm: number, known: Inerti
 
 /** What a plate, a drive and a few words about the machine come to as a case that can be computed. */
 export function machineCase(words: MachineWords): RampCase {
-  const { plate, supply_V, loadShare } = words;
+  const { plate, supply_V, levels, loadShare } = words;
   const rated_Nm = ratedTorque(kilowatts(plate.power), plate.rpm);
   const own = ownInertia(rated_Nm, plate.rpm);
   const load_Nm = rated_Nm * loadShare;
@@ -70,13 +68,11 @@ export function machineCase(words: MachineWords): RampCase {
     drive: {
       limit: words.limit,
       busVolts: Math.SQRT2 * supply_V,
-      tripVolts: tripShare * supply_V,
+      tripVolts: levels.trip_V,
       capacitance_F: words.capacitance_F,
       losses: 0.05,
       regulated: false,
-      ...(words.brake_ohm === null
-        ? {}
-        : { chopper: { above_V: chopShare * supply_V, ohm: words.brake_ohm } }),
+      ...(words.brake_ohm === null ? {} : { chopper: { above_V: levels.chopper_V, ohm: words.brake_ohm } }),
     },
     ramp: {
       up_s: words.up_s,

@@ -1,3 +1,4 @@
+import { busLevelsOf } from '../../equipment/power-stage';
 import fc from 'fast-check';
 import {
   inertiaFromCoastDown,
@@ -175,6 +176,7 @@ describe('a machine in a few words', () => {
   const words = {
     plate: { power: { value: 5.5, unit: 'kW' as const }, volts: 400, amps: 11.2, hz: 50, rpm: 1450 },
     supply_V: 400,
+    levels: busLevelsOf(400),
     capacitance_F: 820e-6,
     curve: 'constant' as const,
     loadShare: 0.5,
@@ -191,9 +193,9 @@ describe('a machine in a few words', () => {
     expect(made.motor.torque_Nm).toBeCloseTo((9550 * 5.5) / 1450, 9);
     expect(made.load.torque_Nm).toBeCloseTo(made.motor.torque_Nm / 2, 9);
     expect(made.drive.busVolts).toBeCloseTo(Math.SQRT2 * 400, 9);
-    expect(made.drive.tripVolts).toBeCloseTo(820, 9);
+    expect(made.drive.tripVolts).toBe(800);
     expect(made.drive.chopper).toBeUndefined();
-    expect(machineCase({ ...words, brake_ohm: 60 }).drive.chopper).toEqual({ above_V: 768, ohm: 60 });
+    expect(machineCase({ ...words, brake_ohm: 60 }).drive.chopper).toEqual({ above_V: 760, ohm: 60 });
   });
 
   it('knows its inertia by kind, as a figure, or from a coast-down', () => {

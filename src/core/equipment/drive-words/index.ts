@@ -10,6 +10,7 @@ export {
   rawOf,
   shownAs,
   textOfWords,
+  valueFault,
   valueOf,
   valuesAfter,
   wordsOfText,

@@ -47,6 +47,19 @@ export function fitsWord(p: Parameter, value: number): boolean {
   return isSigned(p) ? steps >= -0x8000 && steps <= 0x7fff : steps >= 0 && steps <= 0xffff;
 }
 
+/** Why a parameter of this model does not take a value: its choices, range, step or word; null: it takes it. */
+export function valueFault(p: Parameter, value: number, rating: Rating): string | null {
+  if (p.readOnly) return `${p.number} can be read only.`;
+  if (p.choices !== undefined)
+    return p.choices.some((c) => c.value === value) ? null : `${p.number} has no choice ${value}.`;
+  const { min, max } = limitsOf(p, rating);
+  if (value < min || value > max)
+    return `${p.number} takes ${shownAs(p, min)} to ${shownAs(p, max)}, not ${value}.`;
+  if (Math.abs(value - stepped(value, p)) > 1e-6)
+    return `${p.number} takes steps of ${p.scale}, not ${value}.`;
+  return fitsWord(p, value) ? null : `${p.number} cannot be ${value}: its word does not hold it.`;
+}
+
 /**
  * Value to the word on the bus; negative values in two's complement.
  * @throws RangeError where the word does not hold it: 6553.7 s must not become 0.1 s

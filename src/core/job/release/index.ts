@@ -17,7 +17,7 @@ import {
   type TypedValues,
 } from '../../commissioning/settings';
 import { fitOf, type SupplyFit } from '../../equipment/supply';
-import { driveMatters } from './registers';
+import { coupledIdentification, driveMatters, typedMatters } from './registers';
 import { stepsFor } from './run';
 
 export { analogLineOf } from './run';
@@ -25,6 +25,7 @@ export { analogLineOf } from './run';
 /** What stands between a drive that was set up and a machine that may run. */
 export interface Release {
   sheet: StartUpSheet;
+  rating: Rating;
   /** The choices, with what the place decides among them. */
   choices: StartUpChoices;
   /** Null before the place is known. */
@@ -142,24 +143,25 @@ export function releaseOf(
     steps,
     startUp.run.map((r) => r.payload),
   );
+  const unit = { typeId: drive.typeId ?? '', control, rating };
+  const wanted = wantedValues(sheet, typed);
   const never = ({ id, text }: { id: string; text: string }): OpenIssue => ({ id, text, mayWait: false });
   const matters = [
     ...sheetAgainst(sheet, typed, control, values).map(never),
     ...(fit?.findings ?? [])
       .filter((f) => f.severity === 'wrong')
       .map((f) => never({ id: `place:${f.text}`, text: f.text })),
-    ...driveMatters(
-      { typeId: drive.typeId ?? '', control, rating },
-      {
-        values,
-        wanted: wantedValues(sheet, typed),
-        choices,
-        writes: registers.writes,
-        readAt: seen?.readAt ?? null,
-      },
-    ),
+    ...coupledIdentification(control, { wanted, values, coupled: choices.coupled }),
+    ...typedMatters(unit, { values, wanted, typed, context: { plate, choices } }),
+    ...driveMatters(unit, {
+      values,
+      wanted,
+      choices,
+      writes: registers.writes,
+      readAt: seen?.readAt ?? null,
+    }),
     ...openIssues({ registers, questions, startUp }),
     ...run.open.map(stepMatter),
   ];
-  return { sheet, choices, fit, steps, run, matters, lost: lostIn(control, startUp.cycle) };
+  return { sheet, rating, choices, fit, steps, run, matters, lost: lostIn(control, startUp.cycle) };
 }

@@ -1,8 +1,15 @@
 import type { Control, Parameter } from '../../equipment/catalogue';
-import { parameterAt, type Values } from '../../equipment/drive-words';
+import { meaningOf, parameterAt, valueFault, type Values } from '../../equipment/drive-words';
 import type { DriveWrite, OpenIssue } from '../../logbook';
-import { auditSet, type AuditFinding, type RatedUnit } from '../../parameter-sets/parameters';
+import {
+  auditSet,
+  type AuditContext,
+  type AuditFinding,
+  type RatedUnit,
+} from '../../parameter-sets/parameters';
 import type { StartUpChoices } from '../../equipment/application';
+import type { TypedValues } from '../../commissioning/settings';
+
 /** Findings of the audit that are registers of a start-up, and whether a machine may run with them for a while. */
 const registers: Readonly<Record<string, { mayWait: boolean }>> = {
   'overload-off': { mayWait: false },
@@ -42,6 +49,46 @@ function unread(
           mayWait: false,
         },
       ];
+}
+
+/** A rotating identification with the machine on the shaft, whichever way it was chosen. */
+export function coupledIdentification(
+  control: Pick<Control, 'parameters'>,
+  { wanted, values, coupled }: { wanted: Values; values: Values; coupled: boolean },
+): OpenIssue[] {
+  const asked = [wanted, values].some((of) => meaningOf(control, of, 'motor.ident') === 'rotating');
+  return coupled && asked
+    ? [
+        {
+          id: 'identification-coupled',
+          text: 'A rotating identification turns the coupled machine: standstill, or uncouple it and say so.',
+          mayWait: false,
+        },
+      ]
+    : [];
+}
+
+/** What was typed in the place of a rule's value and cannot be: no such value, or wrong by a rule of the audit. */
+export function typedMatters(
+  unit: RatedUnit,
+  {
+    values,
+    wanted,
+    typed,
+    context,
+  }: { values: Values; wanted: Values; typed: TypedValues; context: AuditContext },
+): OpenIssue[] {
+  const faults = Object.entries(typed).flatMap(([number, { value }]): OpenIssue[] => {
+    const p = parameterAt(unit.control, number);
+    const fault =
+      p === undefined ? `This type has no parameter ${number}.` : valueFault(p, value, unit.rating);
+    return fault === null ? [] : [{ id: `typed:${number}`, text: fault, mayWait: false }];
+  });
+  const wrong = auditSet({ ...unit, values: { ...values, ...wanted } }, context).findings.filter(
+    ({ rule, severity, numbers }) =>
+      severity === 'wrong' && !neverEntered.includes(rule) && numbers.some((n) => typed[n] !== undefined),
+  );
+  return [...faults, ...wrong.map((f) => ({ ...matterOf(f, false), id: `typed-audit:${f.rule}` }))];
 }
 
 /** What the drive itself keeps open, and what may not be entered. */

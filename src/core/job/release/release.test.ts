@@ -4,6 +4,8 @@ import { testDrive, job, opening } from '../../logbook/__tests__/job';
 import { controlSchema } from '../../equipment/catalogue/schema';
 import { greatestLimits } from '../../bench/make-safe';
 import { defaultStartUpChoices, type StartUpChoices } from '../../equipment/application';
+import type { Values } from '../../equipment/drive-words';
+import { coupledIdentification } from './registers';
 import { inShort, analogLineOf, releaseOf } from '.';
 
 const control = controlSchema.parse(JSON.parse(readFileSync('catalogue/whimbrel-w4/control.json', 'utf8')));
@@ -190,4 +192,45 @@ describe('a load that pulls', () => {
     expect(against(means, true)).toEqual([]);
     expect(against('ramp', false)).toEqual([]);
   });
+});
+
+describe('a value that was typed', () => {
+  const typedMatters = (concept: string, value: number, differs: Partial<StartUpChoices> = {}) => {
+    const j = started(differs);
+    j.add('startup.value', { number: numberOf(concept), value, reason: 'process need' });
+    return release(j)
+      .matters.filter((m) => m.id.startsWith('typed'))
+      .map(({ text, mayWait }) => [text, mayWait] as const);
+  };
+
+  it.each([
+    ['protect.overload-amps', 9999, /takes .* to .*, not 9999/],
+    ['ramp.down', -4, /takes .* to .*, not -4/],
+    ['limit.maximum-frequency', 5000, /takes .* to .*, not 5000/],
+    ['protect.overload-amps', 11.234, /takes steps of/],
+    // 11.2 A on the plate: 129 %.
+    ['protect.overload-amps', 14.4, /lets the motor burn/],
+    ['limit.minimum-frequency', 60, /against/],
+  ] as const)('%s of %d is refused by the release, and never waits', (concept, value, why) => {
+    const matters = typedMatters(concept, value);
+    expect(matters.map(([text]) => text).join()).toMatch(why);
+    expect(matters.every(([, mayWait]) => !mayWait)).toBe(true);
+  });
+
+  it('within range, step and rules it stands', () => {
+    expect(typedMatters('ramp.up', 7)).toEqual([]);
+  });
+});
+
+it('a rotating identification is refused while the machine is coupled, whichever way it was chosen', () => {
+  const godwit = controlSchema.parse(JSON.parse(readFileSync('catalogue/godwit-g4/control.json', 'utf8')));
+  const ident = godwit.parameters.find((p) => p.concept === 'motor.ident');
+  const rotating = ident?.choices?.find((c) => c.means === 'rotating')?.value ?? -1;
+  const held = (coupled: boolean, values: Values, wanted: Values) =>
+    coupledIdentification(godwit, { coupled, values, wanted }).map((m) => m.mayWait);
+  const set = { [ident?.number ?? '']: rotating };
+  expect(held(true, {}, set)).toEqual([false]);
+  expect(held(true, set, {})).toEqual([false]);
+  expect(held(false, set, set)).toEqual([]);
+  expect(held(true, {}, {})).toEqual([]);
 });

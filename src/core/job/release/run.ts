@@ -51,6 +51,7 @@ export function stepsFor(
     torque_Nm: powerTorque_Nm(control),
     line: analogLineOf(control, choices, plate.hz),
     rpmPerHz: plate.rpm / plate.hz,
+    rpm: plate.rpm,
   });
 }
 

@@ -191,7 +191,18 @@ describe('signing', () => {
   /** Everything settled by hand, but for these steps. */
   const settled = (but: readonly string[]): RecordedEntry[] => {
     const steps = [
-      ...['wires', 'torque', 'earth', 'run-off', 'covers', 'supply', 'display', 'saved', 'direction'],
+      ...[
+        'wires',
+        'torque',
+        'earth',
+        'run-off',
+        'covers',
+        'supply',
+        'display',
+        'saved',
+        'reversal',
+        'direction',
+      ],
       ...[
         'identification',
         'speeds',

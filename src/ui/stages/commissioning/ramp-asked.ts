@@ -1,6 +1,7 @@
 import type { LoadKind, StartUpChoices } from '@/core/equipment/application';
 import type { Rating } from '@/core/equipment/drive-words';
 import type { Plate } from '@/core/equipment/plate';
+import type { BusLevels } from '@/core/equipment/power-stage';
 import { machineCase, type InertiaKnown, type LoadCurve, type RampCase } from '@/core/commissioning/ramp';
 import { figureFrom, numberFrom } from '../../kit/number-from';
 
@@ -78,13 +79,20 @@ export const cycleSeconds = (asked: RampAsked): number => numberFrom(asked.cycle
 /** The case to be drawn of what was asked, the plates and the choices of the start-up. */
 export const caseAsked = (
   asked: RampAsked,
-  machine: { plate: Plate; rating: Rating; capacitance_uF: number; choices: StartUpChoices },
+  machine: {
+    plate: Plate;
+    rating: Rating;
+    levels: BusLevels;
+    capacitance_uF: number;
+    choices: StartUpChoices;
+  },
 ): RampCase => {
-  const { plate, rating, capacitance_uF, choices } = machine;
+  const { plate, rating, levels, capacitance_uF, choices } = machine;
   const lowered = asked.curve === 'hoisting' && asked.way === 'down';
   return machineCase({
     plate,
     supply_V: rating.supply_V,
+    levels,
     capacitance_F: capacitance_uF * 1e-6,
     curve: asked.curve,
     loadShare: (lowered ? -1 : 1) * share(asked.load, mostLoad_percent),

@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { chopShare, inertiaOf, tripShare, type RampAnswer, type RampCase } from '@/core/commissioning/ramp';
+import { inertiaOf, type RampAnswer, type RampCase } from '@/core/commissioning/ramp';
 import type { Payload } from '@/core/logbook';
 import { formatSignificant } from '@/core/numerics/figures';
 import { Secondary } from '../../kit/buttons';
@@ -64,8 +64,11 @@ export function RampVerdict({
         <Disclosure>
           {answer.shortestUp.sum}. {answer.shortestDown.sum}. {answer.brake.sum}. Inertia{' '}
           {formatSignificant(inertiaOf(given))} kg·m²; {formatSignificant(answer.turning_J)} J turn at full
-          speed. Trip at {tripShare} × and chopper at {chopShare} × the supply volts: common practice, no
-          source.
+          speed. Trip at {formatSignificant(given.drive.tripVolts)} V
+          {given.drive.chopper === undefined
+            ? ''
+            : `, chopper at ${formatSignificant(given.drive.chopper.above_V)} V`}
+          : by the voltage class of the unit (from memory), or by its type.
         </Disclosure>
       )}
     </Box>

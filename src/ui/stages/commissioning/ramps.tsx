@@ -1,6 +1,6 @@
 import { Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { modelOf, type Control, type DriveType } from '@/core/equipment/catalogue';
+import { levelsOfDrive, modelOf, type Control, type DriveType } from '@/core/equipment/catalogue';
 import { limitsOf, parameterFor, type Rating } from '@/core/equipment/drive-words';
 import type { Payload } from '@/core/logbook';
 import type { Plate } from '@/core/equipment/plate';
@@ -62,7 +62,10 @@ export function Ramps({
   const cycle_s = cycleSeconds(asked);
   const resistor = parameterFor(control, 'brake.resistance');
   const capacitance_uF = modelOf(drive, catalogue)?.capacitance_uF ?? 100 * rating.power_kW;
-  const given = caseAsked(asked, { plate, rating, capacitance_uF, choices });
+  const given = caseAsked(asked, {
+    ...{ plate, rating, capacitance_uF, choices },
+    levels: levelsOfDrive(drive, catalogue),
+  });
   const { answer, failed } = useRamp(given, cycle_s);
   const points: Point[] = answer?.run.samples.map((s) => ({ ...s, at_s: s.t })) ?? [];
   const trip = answer?.run.trip ?? null;

@@ -43,7 +43,7 @@ export function SheetPanel({
   linked: boolean;
   wishes: Wishes;
 }) {
-  const { sheet, choices } = release;
+  const { sheet, choices, rating } = release;
   const { typed } = store.state.startUp;
   const toWrite = wishesFor(differing(sheet, typed), control, typed);
   return (
@@ -56,6 +56,7 @@ export function SheetPanel({
       <SheetRows
         rows={sheet.rows}
         control={control}
+        rating={rating}
         typed={typed}
         setValue={(number, value, reason) => store.record('startup.value', { number, value, reason })}
         write={

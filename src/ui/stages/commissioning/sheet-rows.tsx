@@ -1,4 +1,4 @@
-import { parameterAt, shownAs } from '@/core/equipment/drive-words';
+import { parameterAt, shownAs, valueFault, type Rating } from '@/core/equipment/drive-words';
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Control, Parameter } from '@/core/equipment/catalogue';
@@ -10,23 +10,39 @@ import { figureFrom } from '../../kit/number-from';
 import { StateMark } from '../../kit/state-mark';
 import { Disclosure } from '../../kit/why';
 
+/** A value as a share of the rule's, %; null where there is nothing to compare. */
+const ratioTo = (value: number | null, rule: number | null): number | null =>
+  value === null || rule === null || rule === 0 || value === rule ? null : Math.round((100 * value) / rule);
+
 /** Another value than the rule's, with its reason. */
 function Override({
   parameter,
+  rating,
+  rule,
   keep,
   close,
 }: {
   parameter: Parameter;
+  rating: Rating;
+  /** The rule's value; null: it gives none. */
+  rule: number | null;
   keep: (value: number, reason: ValueReason) => void;
   close: () => void;
 }) {
   const [text, setText] = useState('');
   const [reason, setReason] = useState<ValueReason | null>(null);
   const value = figureFrom(text);
+  const fault =
+    text.trim() === ''
+      ? undefined
+      : value === null
+        ? 'A number'
+        : (valueFault(parameter, value, rating) ?? undefined);
+  const ratio = parameter.choices === undefined && fault === undefined ? ratioTo(value, rule) : null;
   return (
     <Box display="grid" gap="2" my="2" maxW="520px">
       {parameter.choices === undefined ? (
-        <NumberField label="Value" unit={parameter.unit} text={text} set={setText} />
+        <NumberField label="Value" unit={parameter.unit} text={text} set={setText} error={fault} />
       ) : (
         <Select
           label="Value"
@@ -38,6 +54,11 @@ function Override({
           ]}
         />
       )}
+      {ratio !== null && (
+        <Text role="status" color={ratio > 100 ? 'doubt' : 'soft'}>
+          {shownAs(parameter, value ?? 0)} of {shownAs(parameter, rule ?? 0)}: {ratio} %
+        </Text>
+      )}
       <Choice
         label="Why"
         value={reason}
@@ -46,7 +67,7 @@ function Override({
       />
       <Box display="flex" gap="2">
         <Primary
-          disabled={value === null || reason === null}
+          disabled={value === null || reason === null || fault !== undefined}
           onClick={() => {
             if (value === null || reason === null) return;
             keep(value, reason);
@@ -64,12 +85,14 @@ function Override({
 function Row({
   row,
   parameter,
+  rating,
   typed,
   setValue,
   write,
 }: {
   row: SheetRow;
   parameter: Parameter;
+  rating: Rating;
   typed: TypedValues;
   setValue: (value: number | null, reason: ValueReason | null) => void;
   write: ((to: number) => void) | null;
@@ -107,7 +130,11 @@ function Row({
         </Text>
         {own !== undefined && (
           <Text fontSize="0.9rem" color="doubt">
-            Typed: {own.reason}. The rule says {row.shown}.{' '}
+            Typed: {own.reason}. The rule says {row.shown}
+            {parameter.choices === undefined && ratioTo(own.value, row.value) !== null
+              ? ` (${ratioTo(own.value, row.value)} %)`
+              : ''}
+            .{' '}
             <Secondary minH="36px" px="2" fontSize="0.85rem" onClick={() => setValue(null, null)}>
               back to the rule
             </Secondary>
@@ -129,6 +156,8 @@ function Row({
         {open && (
           <Override
             parameter={parameter}
+            rating={rating}
+            rule={row.value}
             keep={(value, reason) => setValue(value, reason)}
             close={() => setOpen(false)}
           />
@@ -165,12 +194,14 @@ function Row({
 export function SheetRows({
   rows,
   control,
+  rating,
   typed,
   setValue,
   write,
 }: {
   rows: readonly SheetRow[];
   control: Control;
+  rating: Rating;
   typed: TypedValues;
   setValue: (number: string, value: number | null, reason: ValueReason | null) => void;
   /** Null where no drive is linked. */
@@ -185,6 +216,7 @@ export function SheetRows({
             key={row.number}
             row={row}
             parameter={parameter}
+            rating={rating}
             typed={typed}
             setValue={(value, reason) => setValue(row.number, value, reason)}
             write={write === null ? null : (to) => write(parameter, row.now ?? to, to)}
