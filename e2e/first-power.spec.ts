@@ -31,7 +31,7 @@ const capture = (page: Page, files: string[]) =>
     .getByLabel('Capture: CSV, or .cfg and .dat together')
     .setInputFiles(files.map((f) => join(process.cwd(), 'demo/captures', f)));
 const kept = (kind: string, payload: object) => entry(southWinch, kind, payload);
-const probes = kept('power.probes', { by: 'battery-scope', ratedVolts: 1000 });
+const probes = kept('power.probes', { by: 'battery-scope', ratedVolts: 1000, category: 'III' });
 const lamps = (hz: number, volts: number[], amps: number[]) =>
   kept('power.lamps', { lamp: { volts: 230, watts: 100 }, perLeg: 2, hz, volts, amps });
 /** Everything that may stand in its log between the plan and the end of the trial. */
@@ -40,6 +40,7 @@ const tried = [
     way: { by: 'lamps', watts: 100 },
     expected_V: 560,
     stopBelow_V: 300,
+    stopAbove_V: 594,
     stopAfter_s: 5,
   }),
   kept('power.on', { through: 'lamps' }),
@@ -100,9 +101,12 @@ test('four captures are named rightly, laid on the computed picture and kept', a
   const go = page.getByRole('button', { name: 'These and no others' });
   await page.getByRole('radio', { name: 'a battery scope, inputs isolated' }).check();
   await page.getByLabel('Rated for').fill('300');
-  await expect(page.getByText(/Not enough for a bus of 566 V/)).toBeVisible();
-  await expect(go).toBeDisabled();
+  await expect(page.getByText(/Not enough: 1000 V by the trip level/)).toBeVisible();
   await page.getByLabel('Rated for').fill('1000');
+  await page.getByRole('radio', { name: 'CAT II', exact: true }).check();
+  await expect(page.getByText('CAT III at least')).toBeVisible();
+  await expect(go).toBeDisabled();
+  await page.getByRole('radio', { name: 'CAT III' }).check();
   await go.click();
 
   await test.step('CSV with decimal commas: a lost phase', async () => {
@@ -216,11 +220,11 @@ test('pictures of this unit with faults in it, and figures of a meter', async ({
   await expect(conclusion(page)).toContainText('Output V open', { timeout: 60_000 });
 });
 
-test('switched on, lamps judged, the reference swept: it runs under load; then dead again', async ({
+test('switched on, lamps judged, the reference swept: it is balanced on lamps; then dead again', async ({
   page,
 }) => {
   const errors = watchConsole(page);
-  const level = page.getByRole('listitem').filter({ hasText: 'Runs under load' });
+  const level = page.getByRole('listitem').filter({ hasText: 'Balanced on lamps' });
   const job = await copyOf(page.request, southWinch);
   await visit(page, stageOf(job));
   await page.getByRole('button', { name: 'Keep this plan' }).click();
@@ -235,6 +239,14 @@ test('switched on, lamps judged, the reference swept: it runs under load; then d
   await page.getByLabel('Bus', { exact: true }).fill('210');
   await page.getByRole('button', { name: 'Keep the bus' }).click();
   await expect(page.getByRole('note', { name: /Switch off/ })).toContainText('something takes the current');
+  // The full supply waits, here and in the fold.
+  await page.getByRole('button', { name: 'It is off again' }).first().click();
+  await expect(page.getByRole('button', { name: 'I switch on the full supply' })).toBeDisabled();
+  await postEntries(page.request, job, [entry(job, 'power.on', { through: 'supply' })]);
+  await expect(page.getByText(/The full supply comes after a bus reading within/).first()).toBeVisible();
+  await expect(page.getByText('It is switched on.')).toHaveCount(0);
+  await page.getByRole('button', { name: /I switch on through the lamps of 100 W/ }).click();
+  await page.getByLabel('After').fill('5');
   await page.getByLabel('Bus', { exact: true }).fill('503');
   await page.getByRole('button', { name: 'Keep the bus' }).click();
   await expect(page.getByRole('note', { name: /Switch off/ })).toHaveCount(0);
@@ -270,7 +282,11 @@ test('switched on, lamps judged, the reference swept: it runs under load; then d
   await expect(page.getByText(/Follows from zero to maximum/)).toBeVisible();
   await page.getByRole('button', { name: 'Keep the sweep' }).click();
   await expect(level).toContainText('yes');
+  await expect(page.getByRole('listitem').filter({ hasText: 'Runs under load' })).toContainText('not tested');
   await page.getByRole('button', { name: 'It is off again' }).first().click();
+  await expect(page.getByRole('button', { name: 'I switch on the full supply' })).toHaveCount(0);
+  await part(page, 'Switch on');
+  await expect(page.getByRole('button', { name: 'I switch on the full supply' })).toBeEnabled();
   await expect(page.getByText('It was on: nothing that was proven dead is.')).toBeVisible();
   await visit(page, `/jobs/${job}/bench`);
   await expect(page.getByText(/was switched on/).first()).toBeVisible();

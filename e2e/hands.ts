@@ -69,6 +69,21 @@ export async function takeFigures(
   await last.press('Enter');
 }
 
+/** On the page of making safe: everything up to a proof that holds. */
+export async function proveDead(
+  page: Page,
+  isolated: readonly string[],
+  isolatedMinutesAgo: number,
+): Promise<void> {
+  await expect(page.getByRole('heading', { name: 'Make safe', level: 1 })).toBeVisible();
+  await answerSources(page, isolated);
+  await lockAndTag(page, isolatedMinutesAgo);
+  await proveMeter(page, 'before');
+  await takeFigures(page, '11', '0.1', '11');
+  await proveMeter(page, 'after');
+  await everythingSent(page);
+}
+
 /** Types one reading into the big field. */
 export async function read(page: Page, figure: string): Promise<void> {
   const field = page.getByRole('textbox', { name: 'What the meter shows, volts' });

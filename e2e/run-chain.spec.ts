@@ -14,6 +14,7 @@ import {
   winch,
   postEntries,
 } from './demo';
+import { proveDead } from './hands';
 import { order, winchReady } from './rig';
 import { winchContacts, readOut, says } from './trace';
 import { own } from './here';
@@ -124,19 +125,20 @@ test('a silent drive, a wrong drive and no drive are told apart, and nothing is 
 
 const tracer = (page: Page) => page.getByRole('region', { name: 'Tracer' });
 const firstSuspect = (page: Page) =>
-  tracer(page).getByRole('list', { name: 'Suspects' }).getByRole('listitem').first();
+  tracer(page).getByRole('list', { name: 'Likely causes' }).getByRole('listitem').first();
 
 test('a lost input phase: the dead check comes before the live one, and the cause is kept', async ({
   page,
 }) => {
   await order(page.request, { plant: { mains: { lost: 'L2' }, contacts: winchContacts }, wait_s: 12 });
-  await readOut(page, await slipwayWinch(page.request));
+  const job = await slipwayWinch(page.request);
+  await readOut(page, job);
   await says(page, /Supply: open\..*input phase lost/);
   await expect(tracer(page)).toContainText('What is behind P-LOSS');
   const asked = tracer(page).getByRole('region', { name: 'Check' });
   for (let i = 0; i < 4; i += 1) {
     const what = (await asked.textContent()) ?? '';
-    if (/ohms through each line fuse/.test(what)) break;
+    if (/take each line fuse out/.test(what)) break;
     expect(what).not.toContain('Live parts');
     await asked.getByRole('button', { name: 'not sure' }).click();
     await expect(asked).not.toHaveText(what);
@@ -144,12 +146,21 @@ test('a lost input phase: the dead check comes before the live one, and the caus
   await tracer(page).evaluate((el) => el.scrollIntoView());
   await picture(page, 'tracer');
   await expect(asked).toContainText('Isolated, proven dead');
+  // Nothing was proven dead yet: the answer waits, here and in the fold.
+  await expect(asked.getByRole('button', { name: 'one is open' })).toBeDisabled();
+  await asked.getByRole('button', { name: 'Make safe' }).click();
+  await proveDead(page, ['Mains supply', 'Brake supply', 'Load, springs, pressure'], 12);
+  await visit(page, `/jobs/${job}/trace`);
+  await expect(asked).toBeVisible();
+  const fuses = tracer(page).getByRole('button', { name: /take each line fuse out/ });
+  if ((await fuses.count()) > 0) await fuses.click();
   await asked.getByRole('button', { name: 'one is open' }).click();
   await expect(firstSuspect(page)).toContainText('a line fuse is blown');
+  await tracer(page).getByRole('combobox', { name: 'Cause' }).selectOption('a line fuse is blown');
   await tracer(page)
-    .getByRole('textbox', { name: 'Confirmed: a line fuse is blown' })
+    .getByRole('textbox', { name: /^What was done/ })
     .fill('F2 out: trips. New F2 in: runs.');
-  await tracer(page).getByRole('button', { name: 'Keep this cause' }).click();
+  await tracer(page).getByRole('button', { name: 'Save cause' }).click();
   await expect(tracer(page)).toContainText('F2 out: trips. New F2 in: runs.');
   await page.reload();
   await expect(tracer(page)).toContainText('F2 out: trips. New F2 in: runs.');
@@ -177,14 +188,29 @@ test('overvoltage on stopping the slipway winch', async ({ page }) => {
   await expect(firstSuspect(page)).toContainText('brake chopper is switched off');
 });
 
-test('a ground fault: no second reset, nothing with power on before a dead measurement', async ({ page }) => {
+test('an earth fault: no power and no reset before bench and insulation passed, in the fold too', async ({
+  page,
+}) => {
   await order(page.request, { plant: { hidden: { groundFault: true }, contacts: winchContacts }, wait_s: 2 });
-  await readOut(page, await slipwayWinch(page.request));
+  const job = await slipwayWinch(page.request);
+  await readOut(page, job);
   await says(page, /No trip: open\..*current to earth/);
-  await expect(tracer(page).getByRole('note').filter({ hasText: 'No second reset' })).toBeVisible();
+  await expect(tracer(page).getByRole('note').filter({ hasText: 'No power and no reset' })).toBeVisible();
   await expect(tracer(page)).not.toContainText('does it trip on run');
-  await tracer(page).getByRole('button', { name: 'good', exact: true }).first().click();
-  await expect(tracer(page)).toContainText('does it trip on run');
+  // Another list changes nothing: the fault that is shown decides.
+  await page.getByRole('combobox', { name: 'What it shows or does' }).selectOption('undervoltage');
+  await expect(tracer(page)).toContainText('What is behind undervoltage');
+  await expect(tracer(page).getByRole('note').filter({ hasText: 'No power and no reset' })).toBeVisible();
+  await expect(tracer(page)).not.toContainText('Watch the bus volts while it is loaded');
+  await expect(page.getByRole('region', { name: 'Clearing the alarm' })).toContainText('Not yet');
+  // Round the page: what was measured under power does not count, and one that does not say how it was measured is refused.
+  const live = { family: 'ground', check: 'unloaded', outcome: 'no', words: 'runs unloaded' };
+  await postEntries(page.request, job, [entry(job, 'trace.answered', { ...live, hazard: 'live' })]);
+  await expect(page.getByText(/stays without power until the bench test/).first()).toBeVisible();
+  const refused = await page.request.post(`/api/v1/jobs/${job}/entries`, {
+    data: { entries: [entry(job, 'trace.answered', live)] },
+  });
+  expect(JSON.stringify(await refused.json())).toContain('earlier version');
 });
 
 test('the shop lead lists a drive; a line that is no address says so; nobody else may', async ({ page }) => {

@@ -211,7 +211,7 @@ test('a winch: a wrong region and a stale identification hold the signature unti
     .getByRole('button', { name: /Direction/ })
     .click();
   const first = page.getByRole('group', { name: 'First' });
-  await expect(first.getByRole('button')).toHaveText(['Run inputs off', 'Covers']);
+  await expect(first.getByRole('button')).toHaveText(['Run inputs off', 'Covers', 'Reversal asked']);
   await first.getByRole('button', { name: 'Covers' }).click();
   await first.getByRole('button', { name: 'Wires' }).click();
   const before = await walkRun(page, linked, 'Direction');

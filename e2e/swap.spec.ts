@@ -18,7 +18,7 @@ import {
   visit,
   watchConsole,
 } from './demo';
-import { answerSources, lockAndTag, proveMeter, takeFigures } from './hands';
+import { proveDead } from './hands';
 import { order, winchReady } from './rig';
 import { findAndRead, panelOf } from './trace';
 
@@ -225,12 +225,7 @@ test('swapped: nothing comes out before it is proven dead; the clock runs; wires
   await tick('Begin', 'Stop, isolate, lock, wait the label’s time, prove dead');
 
   await page.getByRole('button', { name: 'To the dead proof' }).click();
-  await expect(page.getByRole('heading', { name: 'Make safe', level: 1 })).toBeVisible();
-  await answerSources(page, ['Mains supply', 'Brake supply', 'Load, springs, pressure']);
-  await lockAndTag(page, 12);
-  await proveMeter(page, 'before');
-  await takeFigures(page, '11', '0.1', '11');
-  await proveMeter(page, 'after');
+  await proveDead(page, ['Mains supply', 'Brake supply', 'Load, springs, pressure'], 12);
 
   await visit(page, `/jobs/${job}/swap`);
   await expect(page.getByRole('note', { name: /No hand goes in/ })).toContainText('Proven dead');

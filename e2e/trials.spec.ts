@@ -34,7 +34,7 @@ test('an encoder that is asked for and not there: found, shown by a trial, put b
   const fitted = tracer(page).getByRole('button', { name: /^Look at the motor and into the unit/ });
   if ((await fitted.count()) > 0) await fitted.click();
   await tracer(page).getByRole('button', { name: 'none fitted' }).click();
-  const suspects = tracer(page).getByRole('list', { name: 'Suspects' }).getByRole('listitem');
+  const suspects = tracer(page).getByRole('list', { name: 'Likely causes' }).getByRole('listitem');
   await expect(suspects.first()).toContainText('feedback is selected and no encoder is fitted');
 
   await panel(page, 'Trials');

@@ -1,6 +1,6 @@
 // What makes the simulated drive trip, and how long it must last.
 import type { AlarmFamily } from '@/core/equipment/concepts';
-import { tripShare } from '@/core/commissioning/ramp';
+import { busLevelsOf } from '@/core/equipment/power-stage';
 import type { Plant } from './plant';
 import { figureOf, functionOn, simulatedPlace, setTo, type SimulatedUnit } from './view';
 
@@ -18,6 +18,7 @@ const phaseShows = 0.3;
 function suspicions(unit: SimulatedUnit, plant: Plant): Suspicion[] {
   const { machine, settings, state, output_Hz, reference_Hz } = unit;
   const { ratedAmps, supply_V } = settings.rating;
+  const levels = busLevelsOf(supply_V);
   const running = state === 'running' || state === 'stopping';
   const acts = (concept: Parameters<typeof setTo>[1]) => (setTo(unit, concept) ?? 'trip') === 'trip';
   const slowing = state === 'stopping' || Math.abs(output_Hz) > Math.abs(reference_Hz) + 0.1;
@@ -44,12 +45,12 @@ function suspicions(unit: SimulatedUnit, plant: Plant): Suspicion[] {
     },
     {
       families: [running && slowing ? 'overvoltage-decelerating' : 'overvoltage-rest', 'overvoltage'],
-      there: machine.busVolts > tripShare * supply_V,
+      there: machine.busVolts > levels.trip_V,
       after_s: 0,
     },
     {
       families: ['undervoltage'],
-      there: unit.bypassed && running && machine.busVolts < 0.65 * Math.SQRT2 * supply_V,
+      there: unit.bypassed && running && machine.busVolts < levels.under_V,
       after_s: 0,
     },
     {

@@ -1,7 +1,7 @@
 // The simulated drive: what its electronics see and its firmware makes of it, one step after the other.
 import { type ConceptId, type InputFunction, type UnitState, outputConcept } from '@/core/equipment/concepts';
 import type { Live, Slot } from '@/core/equipment/drive-words';
-import { chopShare } from '@/core/commissioning/ramp';
+import { busLevelsOf } from '@/core/equipment/power-stage';
 import { identAsked, identBroken, identDone, identified, identOutput_Hz } from './identification';
 import { atRest, stepped, type MachineBank } from './machine';
 import type { Plant } from './plant';
@@ -118,7 +118,7 @@ export function step(before: SimulatedUnit, plant: Plant, dt_s: number): Simulat
       bypassed: unit.bypassed,
       chopper: {
         on: setTo(unit, 'brake.chopper') === 'on',
-        above_V: chopShare * unit.settings.rating.supply_V,
+        above_V: busLevelsOf(unit.settings.rating.supply_V).chopper_V,
         ohm: figureOf(unit, 'brake.resistance', 60),
       },
       overload_A: overloadOf(unit),

@@ -1,7 +1,7 @@
 // Attacks on the dead proof: what must not pass for dead, whoever leans on it.
 import { greatestLimits, isFormerStep, leastKnown_V, proofSteps, sourceKinds } from '../bench/make-safe';
 import { ines, job, knownSources, proven, start, testDrive, testStage } from './__tests__/job';
-import { benchLock, fold, handsLock, isFormerKind } from '.';
+import { benchLock, fold, handsLock, isFormerEntry } from '.';
 
 const context = { limits: greatestLimits };
 type Job = ReturnType<typeof job>;
@@ -188,8 +188,35 @@ describe('a proof that an earlier version began', () => {
       );
     j.add('safety.meter', { when: 'after', source: 'socket', volts: 231 });
     expect(locksOf(j).bench.open).toBe(true);
-    expect(isFormerKind('safety.meter')).toBe(true);
+    const payload = { when: 'before', source: 'socket', volts: 231 } as const;
+    expect(isFormerEntry({ kind: 'safety.meter', payload })).toBe(true);
     j.add('safety.meter-proof', { when: 'before', ...knownSources });
     expect(locksOf(j).safety.former).toBe(false);
+  });
+});
+
+describe('a capacitor bank that is bridged', () => {
+  it('is not tested: neither before the bridge is removed, nor before the bank was measured again', () => {
+    const j = proven();
+    expect(locksOf(j).bench.open).toBe(true);
+    j.add('safety.bridge', { fitted: true });
+    expect(locksOf(j)).toMatchObject({ bench: { open: false, why: 'bridged' }, hands: { open: true } });
+    j.add('static.reading', { red: 'L1', black: 'DC+', value: 0.45, typed: '0.45' });
+    expect(lastVoid(j)).toMatch(/bridges the capacitor bank/);
+    j.add('safety.bridge', { fitted: false });
+    expect(locksOf(j).bench).toMatchObject({ open: false, why: 'not-proven' });
+    j.add('safety.figure', { point: 'bank', quantity: 'dc', volts: 3 });
+    j.add('safety.figure', { point: 'bank-again', quantity: 'dc', volts: 4 }, { after: 61 });
+    j.add('safety.meter-proof', { when: 'after', ...knownSources });
+    expect(locksOf(j).bench.open).toBe(true);
+  });
+
+  it('stays bridged when the proof lapses, and when another person takes over', () => {
+    const j = proven();
+    j.add('safety.bridge', { fitted: true });
+    j.add('safety.source-back', { kind: 'mains' });
+    expect(locksOf(j).bench).toMatchObject({ why: 'bridged' });
+    j.add('safety.bridge', { fitted: true });
+    expect(lastVoid(j)).toMatch(/bridged already/);
   });
 });

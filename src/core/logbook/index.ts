@@ -9,11 +9,12 @@ export { logHeadWords } from './log-head';
 export { mayCorrect } from './corrections';
 export { standingEntry } from './standing-entry';
 export { mustStayDead, sourcesMet } from './signs';
+export { deadlyTraced, isReleased } from './families/fault-finding/slice';
 export { entryWords } from './words';
 export { againstAgreement } from './agreement';
 export type { StaticVerdict, Verified } from './verified';
 export { isSignature } from './signatures';
-export { isFormerKind } from './former-kinds';
+export { isFormerEntry } from './former-entries';
 export { isRecordedByServer } from './recorded-by-server';
 export type { OpenIssue } from './open-issue';
 export { openIssues } from './open-issues';
@@ -44,5 +45,5 @@ export {
   type TemporaryJumper,
 } from './families/registers/slice';
 export { earthFor_s, motorBlockers, type StartUpState } from './families/start-up/slice';
-export { powerLock, runsUnderLoad, type PowerState } from './families/power/slice';
+export { balancedOnLamps, powerLock, runsUnderLoad, type PowerState } from './families/power/slice';
 export type { SwapState, TaskProgress } from './families/replacement/state';

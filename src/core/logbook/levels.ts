@@ -1,16 +1,16 @@
 import { moduleVerdict } from '../bench/module-test';
 import type { JobState } from './job-state';
 import { begunModules, moduleQuestion } from './families/module-test/slice';
-import { runsUnderLoad } from './families/power/slice';
+import { balancedOnLamps, leastLoadShare, runsUnderLoad } from './families/power/slice';
 
-/** Three verdicts that are never merged: each says only what its own test can see. */
+/** Four verdicts that are never merged: each says only what its own test can see. */
 export interface ProofLevel {
-  id: 'not-shorted' | 'gate-switches' | 'runs-under-load';
+  id: 'not-shorted' | 'gate-switches' | 'balanced-on-lamps' | 'runs-under-load';
   name: string;
   state: 'yes' | 'no' | 'doubt' | 'not tested';
 }
 
-/** How far each level is proven. The first rests on what was signed; the third on tests under power. */
+/** How far each level is proven. The first rests on what was signed; the third and fourth on tests under power. */
 export function levelsOf(state: JobState): ProofLevel[] {
   const signed = state.signed?.payload.verdict;
   const modules = begunModules(state.modules).map((m) => moduleVerdict(moduleQuestion(m)).verdict);
@@ -39,6 +39,11 @@ export function levelsOf(state: JobState): ProofLevel[] {
               ? 'yes'
               : 'doubt',
     },
-    { id: 'runs-under-load', name: 'Runs under load (powered test)', state: runsUnderLoad(state) },
+    { id: 'balanced-on-lamps', name: 'Balanced on lamps (powered test)', state: balancedOnLamps(state) },
+    {
+      id: 'runs-under-load',
+      name: `Runs under load (motor at ${100 * leastLoadShare} % or more)`,
+      state: runsUnderLoad(state),
+    },
   ];
 }

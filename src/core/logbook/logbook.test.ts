@@ -141,7 +141,7 @@ describe('entries', () => {
     const j = job();
     j.add('take.call', { signs: ['bang'] });
     j.add('as-found.captured', { family: 'ground', slots: [], photos: [] });
-    expect(mustStayDead(fold(j.entries, context))).toEqual(['bang', 'ground trip']);
+    expect(mustStayDead(fold(j.entries, context))).toEqual(['bang', 'ground fault trip']);
   });
 });
 
@@ -274,7 +274,7 @@ describe('readings set aside, another stage, and modules', () => {
     j.add('module.diode', { module: begun, device: 1, forward_V: 0.37, reverse: 'OL' });
     j.add('module.gate', { module: begun, device: 1, ohm: 'OL' });
     const state = fold(j.entries, { limits: greatestLimits });
-    expect(levelsOf(state).map((l) => l.state)).toEqual(['not tested', 'yes', 'not tested']);
+    expect(levelsOf(state).map((l) => l.state)).toEqual(['not tested', 'yes', 'not tested', 'not tested']);
     j.add('module.touch', { module: 'elsewhere', device: 1, gate: 'plus', lamp: 'on', holds: true });
     expect(fold(j.entries, { limits: greatestLimits }).log.at(-1)?.void).toContain('not begun');
   });

@@ -1,3 +1,4 @@
+import { judgeGates } from '../power-up/first-power';
 import { greatestLimits } from '../bench/make-safe';
 import { benchLock, fold, levelsOf, powerLock, stageLines, type Payload } from '.';
 import { testDrive, ines, pip, proven } from './__tests__/job';
@@ -6,6 +7,8 @@ const state = (j: ReturnType<typeof proven>) => fold(j.entries, { limits: greate
 const lastVoid = (j: ReturnType<typeof proven>) => state(j).log.at(-1)?.void;
 const level = (j: ReturnType<typeof proven>) =>
   levelsOf(state(j)).find((l) => l.id === 'runs-under-load')?.state;
+const balance = (j: ReturnType<typeof proven>) =>
+  levelsOf(state(j)).find((l) => l.id === 'balanced-on-lamps')?.state;
 const note = (j: ReturnType<typeof proven>) =>
   stageLines(state(j), greatestLimits).find((l) => l.id === 'first-power');
 
@@ -13,6 +16,7 @@ const plan: Payload<'power.planned'> = {
   way: { by: 'lamps', watts: 100 },
   expected_V: 501,
   stopBelow_V: 426,
+  stopAbove_V: 530,
   stopAfter_s: 4,
 };
 const alike: Payload<'power.gates'> = {
@@ -36,6 +40,11 @@ const measured = (verdict: 'sound' | 'fault' | 'nothing-measured'): Payload<'pow
   running: { load: 'lamps', f1: 30, ohmPerLeg: 400 },
   figures: { ia_rms: 1 },
   conclusion: { verdict, headline: verdict, causes: [] },
+});
+
+const onMotor = (share: number): Payload<'power.measured'> => ({
+  ...measured('sound'),
+  running: { load: 'motor', f1: 50, share, motor: { volts: 400, amps: 14.8, hz: 50, cosPhi: 0.84 } },
 });
 
 function signed(verdict: 'not-shorted' | 'doubtful' = 'not-shorted') {
@@ -109,8 +118,60 @@ describe('first power', () => {
     j.add('power.bus', { at_s: 1, volts: 300 });
     expect(state(j).power.bus).toEqual([{ at_s: 1, volts: 300 }]);
     j.add('power.off', {});
-    j.add('power.on', { through: 'supply' });
+    j.add('power.on', { through: 'lamps' });
     expect(state(j).power.bus).toEqual([]);
+  });
+
+  it('gives the full supply after a bus reading within the band only', () => {
+    const full = (j: ReturnType<typeof proven>) => {
+      j.add('power.off', {});
+      j.add('power.on', { through: 'supply' });
+      return lastVoid(j);
+    };
+    const j = signed();
+    j.add('power.planned', plan);
+    expect(full(j)).toMatch(/426–530 V on lamps/);
+    j.add('power.on', { through: 'lamps' });
+    expect(full(j)).toMatch(/after a bus reading/);
+    for (const volts of [300, 640]) {
+      j.add('power.on', { through: 'lamps' });
+      j.add('power.bus', { at_s: 5, volts });
+      expect(full(j)).toMatch(/after a bus reading/);
+    }
+    j.add('power.on', { through: 'lamps' });
+    j.add('power.bus', { at_s: 5, volts: 495 });
+    // It came up, and fell again: something takes the current.
+    j.add('power.bus', { at_s: 60, volts: 210 });
+    expect(full(j)).toMatch(/after a bus reading/);
+    j.add('power.on', { through: 'lamps' });
+    j.add('power.bus', { at_s: 5, volts: 495 });
+    expect(full(j)).toBeNull();
+    j.add('power.planned', plan);
+    expect(full(j)).toMatch(/after a bus reading/);
+  });
+
+  it.each([
+    [600, 'III', /1000 V at least/],
+    [1000, 'II', /CAT III/],
+    [1000, 'III', null],
+    [1500, 'IV', null],
+  ] as const)('probes for %s V, CAT %s', (ratedVolts, category, why) => {
+    const j = signed();
+    j.add('power.probes', { by: 'differential', ratedVolts, category });
+    if (why === null) expect(lastVoid(j)).toBeNull();
+    else expect(lastVoid(j)).toMatch(why);
+  });
+
+  it('wants both rails of the drivers, unless they have one', () => {
+    const j = signed();
+    const verdict = () => judgeGates(state(j).power.gates?.payload ?? alike).verdict;
+    const none: null[] = [null, null, null, null, null, null];
+    j.add('power.gates', { ...alike, minus: none });
+    expect(verdict()).toBe('not-complete');
+    j.add('power.gates', { ...alike, minus: [-8, -8, -8, -8, -3, -8] });
+    expect(powerLock(state(j))).toMatch(/not alike/);
+    j.add('power.gates', { ...alike, minus: null });
+    expect(verdict()).toBe('alike');
   });
 });
 
@@ -125,23 +186,34 @@ describe('runs under load', () => {
     expect(level(signed())).toBe('not tested');
     expect(level(on())).toBe('not tested');
   });
-  it('is said when lamps are alike at two frequencies and the output follows', () => {
+  it('lamps show balance, at two frequencies with an output that follows, and never load', () => {
     const j = on();
     j.add('power.lamps', lamps(30, [0.4, 0.4, 0.4]));
-    expect(level(j)).toBe('doubt');
+    expect(balance(j)).toBe('doubt');
     j.add('power.lamps', lamps(50, [0.46, 0.46, 0.46]));
-    expect(level(j)).toBe('doubt');
+    expect(balance(j)).toBe('doubt');
     j.add('power.swept', sweep);
-    expect(level(j)).toBe('yes');
+    expect(balance(j)).toBe('yes');
+    expect(level(j)).toBe('not tested');
+    j.add('power.measured', measured('sound'));
+    expect(level(j)).toBe('not tested');
     expect(note(j)).toMatchObject({ state: 'done' });
+  });
+  it('is said of a motor that takes its share of the rated current', () => {
+    const j = on();
+    j.add('power.swept', sweep);
+    j.add('power.measured', onMotor(0.2));
+    expect(level(j)).toBe('doubt');
+    j.add('power.measured', onMotor(0.6));
+    expect(level(j)).toBe('yes');
   });
   it('is taken back by a leg that is unlike, until that is measured again', () => {
     const j = on();
     j.add('power.lamps', lamps(30, [0.4, 0.3, 0.4]));
-    expect(level(j)).toBe('no');
+    expect([balance(j), level(j)]).toEqual(['no', 'no']);
     j.add('power.lamps', lamps(30, [0.4, 0.4, 0.4]));
-    j.add('power.lamps', lamps(50, [0.46, 0.46, 0.46]));
     j.add('power.swept', sweep);
+    j.add('power.measured', onMotor(0.6));
     expect(level(j)).toBe('yes');
     j.add('power.measured', measured('fault'));
     expect(level(j)).toBe('no');

@@ -5,7 +5,7 @@ import { forwardPlan, probeKey } from '../equipment/power-stage';
 import { countOf } from './count';
 import type { JobState } from './job-state';
 import { lookItems } from './families/inspection/vocabulary';
-import { powerLock, runsUnderLoad } from './families/power/slice';
+import { balancedOnLamps, powerLock, runsUnderLoad } from './families/power/slice';
 import { missingSteps, proofOf } from './families/safety/proof';
 import { motorBlockers } from './families/start-up/slice';
 
@@ -140,9 +140,11 @@ function powerStage(state: JobState): Stage {
   const lock = powerLock(state);
   const level = runsUnderLoad(state);
   const { power, signed } = state;
-  if (power.onAt !== null) return stage(level === 'yes', 'SWITCHED ON');
+  const balanced = balancedOnLamps(state);
+  if (power.onAt !== null) return stage(level === 'yes' || balanced === 'yes', 'SWITCHED ON');
   if (level === 'yes') return stage(true, 'runs under load');
-  if (level === 'no') return stage(false, 'failed under power');
+  if (level === 'no' || balanced === 'no') return stage(false, 'failed under power');
+  if (balanced === 'yes') return stage(true, 'balanced on lamps');
   if (lock !== null)
     return locked(
       signed?.payload.verdict === 'not-shorted' ? 'locked: gate drives' : 'locked: bench not passed',

@@ -1,5 +1,5 @@
 import type { EntryVerdict, VerdictsAnswer } from '../../api/entries';
-import { isFormerKind, isRecordedByServer, type NewEntry, type Person } from '../../core/logbook';
+import { isFormerEntry, isRecordedByServer, type NewEntry, type Person } from '../../core/logbook';
 import { heaviestPayload, newEntrySchema } from '../../core/logbook/schema';
 import { generation } from '../database/generation';
 import { problemsOf } from '../http/border';
@@ -22,7 +22,7 @@ function readEntry(raw: unknown, jobId: string): NewEntry | EntryVerdict {
       problems: problemsOf(parsed.error),
     };
   const entry = parsed.data;
-  if (isFormerKind(entry.kind))
+  if (isFormerEntry(entry))
     return {
       id,
       refused: 'This page is older than the server: reload it, then enter this once more.',

@@ -1,6 +1,6 @@
 // Drive types as data: what the catalogue says of a make, and what a job takes over from it.
 import type * as z from 'zod';
-import type { MarkedTerminal, Stage } from '../power-stage';
+import { busLevelsOf, type BusLevels, type MarkedTerminal, type Stage } from '../power-stage';
 import type { driveTypeSchema } from './schema';
 
 export type { Control, LiveKey, MenuItem, Parameter } from './control-shape';
@@ -85,3 +85,9 @@ export function ratingOf(drive: KnownDrive, types: readonly DriveType[]) {
   const carried_kW = (Math.sqrt(phases) * supply_V * ratedAmps * 0.8) / 1000;
   return { ratedAmps, supply_V, power_kW: modelOf(drive, types)?.power_kW ?? carried_kW };
 }
+
+/** Where a drive trips and switches its chopper: by its type, else by the voltage class of its label. @throws as `supplyOf`, `busLevelsOf` */
+export const levelsOfDrive = (
+  drive: Pick<KnownDrive, 'typeId' | 'supply_V'>,
+  types: readonly DriveType[],
+): BusLevels => busLevelsOf(supplyOf(drive, types), types.find((t) => t.id === drive.typeId)?.busLevels);

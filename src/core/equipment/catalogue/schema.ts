@@ -21,6 +21,8 @@ export const driveTypeSchema = z.strictObject({
   phases: z.union([z.literal(1), z.literal(3)]),
   supply_V: positive,
   labelWait_min: z.number().min(1),
+  /** Where it trips and switches its brake chopper, by its manual; without it the voltage class says so. */
+  busLevels: z.strictObject({ trip_V: positive, chopper_V: positive, under_V: positive }).optional(),
   models: z
     .array(
       z.strictObject({

@@ -1,12 +1,12 @@
 import { judgeGates, judgeLamps, judgeSweep } from '../../power-up/first-power';
-import { runsUnderLoad, timeOf, type JobState } from '../../logbook';
+import { balancedOnLamps, runsUnderLoad, timeOf, type JobState } from '../../logbook';
 import { minuteOf, part, type ReportCurve, type ReportPart } from './report';
 
 const levelWords = {
-  yes: 'Runs under load: yes.',
-  no: 'Runs under load: no.',
-  doubt: 'Runs under load: not wholly shown.',
-  'not tested': 'Runs under load: not tested.',
+  yes: 'yes',
+  no: 'no',
+  doubt: 'not wholly shown',
+  'not tested': 'not tested',
 } as const;
 
 /** First power and what was measured under power; nothing where it was never planned. */
@@ -19,7 +19,8 @@ export function powerPart(state: JobState): ReportPart[] {
     'power',
     'First power',
     [
-      levelWords[runsUnderLoad(state)],
+      `Balanced on lamps: ${levelWords[balancedOnLamps(state)]}.`,
+      `Runs under load: ${levelWords[runsUnderLoad(state)]}.`,
       ...(power.gates === null
         ? []
         : [`Gate drives: ${judgeGates(power.gates.payload).verdict.replace('-', ' ')}.`]),

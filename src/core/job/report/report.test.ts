@@ -149,6 +149,7 @@ it('says what was seen under power, with its curve', () => {
   });
   const power = partOf(j, 'power');
   expect(power?.lines).toEqual([
+    'Balanced on lamps: no.',
     'Runs under load: no.',
     'Planned through lamps of 100 W: bus at rest 501 V, off below 426 V after 4 s.',
   ]);

@@ -4,8 +4,10 @@ import { formatSignificant } from '../../numerics/figures';
 export interface GateCheck {
   /** Gate to emitter, Ω; null: not measured. */
   ohms: readonly (number | null)[];
-  /** Driver supplies, V; null: not measured. */
+  /** Driver supplies, positive rail, V; null: not measured. */
   supplies: readonly (number | null)[];
+  /** Negative rail, V; null for a rail: not measured; null for all: the drivers have one rail. Absent in records of before. */
+  minus?: readonly (number | null)[] | null | undefined;
   /** Were its pulses seen, alike the others? */
   pulses: readonly ('yes' | 'no' | 'not-seen')[];
 }
@@ -37,15 +39,23 @@ function unlike(values: readonly (number | null)[], share: number, what: string,
 }
 
 /** Are the six gate drives alike? Each figure is compared with the others of its kind (common practice, no source). */
-export function judgeGates({ ohms, supplies, pulses }: GateCheck): GateVerdict {
+export function judgeGates({ ohms, supplies, minus, pulses }: GateCheck): GateVerdict {
   const findings = [
     ...unlike(ohms, ohmShare, 'gate to emitter', 'Ω'),
     ...unlike(supplies, supplyShare, 'driver supply', 'V'),
+    ...unlike(
+      (minus ?? []).map((v) => (v === null ? null : Math.abs(v))),
+      supplyShare,
+      'negative rail',
+      'V',
+    ),
     ...pulses.flatMap((p, k) =>
       p === 'no' ? [`${gateNames[k] ?? k}: no pulses, or unlike the others`] : [],
     ),
   ];
-  const complete = ohms.every((o) => o !== null) && pulses.every((p) => p !== 'not-seen');
+  // Before the rails were asked for, ohms and pulses were all there was.
+  const rails = minus === undefined || [...supplies, ...(minus ?? [])].every((v) => v !== null);
+  const complete = rails && ohms.every((o) => o !== null) && pulses.every((p) => p !== 'not-seen');
   return {
     verdict: findings.length > 0 ? 'unlike' : complete ? 'alike' : 'not-complete',
     findings,

@@ -50,6 +50,8 @@ export interface FirstPowerPlan {
   charge: Charge;
   /** √2 × the line volts, less the rectifier. */
   expected_V: number;
+  /** Switch off when the bus is above this. */
+  stopAbove_V: number;
   /** Switch off when the bus is below this after so long. */
   stopBelow_V: number;
   stopAfter_s: number;
@@ -67,6 +69,8 @@ const lowShare = 0.85;
 /** The lower of the two supply frequencies: its ripple is the larger. */
 const usual_Hz = 50;
 const leastFinalShare = 0.88;
+/** Above the expected bus by more than this, supply or meter are not what they are taken for (common practice, no source). */
+const highShare = 1.06;
 
 /** Lamps in series in each line: together they bear the line-to-line volts. */
 export const lampsPerLine = (supply_V: number): number => Math.ceil(supply_V / (1.15 * lampVolts));
@@ -119,9 +123,10 @@ function planBy(unit: FirstPowerUnit, way: Way): FirstPowerPlan {
     setUp:
       way.by === 'limit'
         ? `A supply limited to ${formatSignificant(way.amps)} A in each line, covers on, motor off.`
-        : `In each of the ${phases === 3 ? 'three lines' : 'two wires'} ${perLine === 1 ? `one ${lampVolts} V lamp` : `${perLine} lamps of ${lampVolts} V in series`}, ${way.watts} W each. Covers on, motor off.`,
+        : `In each of the ${phases === 3 ? 'three lines' : 'two wires'} ${perLine === 1 ? `one ${lampVolts} V lamp` : `${perLine} lamps of ${lampVolts} V in series`}, ${way.watts} W each, filament or halogen: LED and fluorescent lamps limit nothing. Covers on, motor off.`,
     charge,
     expected_V,
+    stopAbove_V: Math.round(highShare * expected_V),
     stopBelow_V,
     stopAfter_s,
     stops: [

@@ -67,7 +67,6 @@ export function FirstPowerUpStage(props: StageProps) {
     <ConditionsForm value={conditions} set={setConditions} phases={drive.phases} assumed={assumed} />
   );
   const prechargeOhm = drive.stage.prechargeOhm;
-  const bus_V = Math.SQRT2 * drive.supply_V;
   const needsProbes = power.probes === null;
   return (
     <>
@@ -106,7 +105,7 @@ export function FirstPowerUpStage(props: StageProps) {
             />
           )}
           {(panel === 'scope' || panel === 'measured') && needsProbes && (
-            <ProbesForm bus_V={bus_V} keep={(what) => store.record('power.probes', what)} />
+            <ProbesForm supply_V={drive.supply_V} keep={(what) => store.record('power.probes', what)} />
           )}
           {panel === 'scope' && !needsProbes && (
             <>

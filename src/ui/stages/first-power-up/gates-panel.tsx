@@ -7,6 +7,7 @@ import { Section } from '../../kit/section';
 import { NumberField, optionsOf, Select } from '../../kit/field';
 import { figureFrom } from '../../kit/number-from';
 import { StateMark } from '../../kit/state-mark';
+import { Tick } from '../../kit/tick';
 
 type Pulse = 'yes' | 'no' | 'not-seen';
 
@@ -31,8 +32,15 @@ export function GatesPanel({
   const text = (v: number | null | undefined) => (v === null || v === undefined ? '' : String(v));
   const [ohms, setOhms] = useState(gateNames.map((_, k) => text(kept?.ohms[k])));
   const [supplies, setSupplies] = useState(gateNames.map((_, k) => text(kept?.supplies[k])));
+  const [oneRail, setOneRail] = useState(kept?.minus === null);
+  const [minus, setMinus] = useState(gateNames.map((_, k) => text(kept?.minus?.[k])));
   const [pulses, setPulses] = useState<Pulse[]>(gateNames.map((_, k) => kept?.pulses[k] ?? 'not-seen'));
-  const given = { ohms: ohms.map(figureFrom), supplies: supplies.map(figureFrom), pulses };
+  const given = {
+    ohms: ohms.map(figureFrom),
+    supplies: supplies.map(figureFrom),
+    minus: oneRail ? null : minus.map(figureFrom),
+    pulses,
+  };
   const judged = judgeGates(given);
   const at = <V,>(list: readonly V[], k: number, value: V): V[] => list.map((v, i) => (i === k ? value : v));
   return (
@@ -40,13 +48,19 @@ export function GatesPanel({
       <Text color="soft" mb="3">
         {needed
           ? 'A module was out: this comes before it sees the bus.'
-          : 'Before a new module sees the bus. Six gates alike, six pulses alike.'}
+          : 'Before a new module sees the bus. Six gates alike, both rails alike, six pulses alike.'}
       </Text>
+      <Text color="soft" mb="3">
+        Pulses with the bus dead: feed the control supply from outside (24 V, where the manual names a
+        terminal) or the driver board on the bench, close STO, and use the maker’s gate test; without one the
+        undervoltage fault blocks them: then say not looked.
+      </Text>
+      <Tick label="These drivers have one rail" checked={oneRail} onChange={setOneRail} />
       {gateNames.map((name, k) => (
         <Box
           key={name}
           display="grid"
-          gridTemplateColumns={{ base: '1fr', md: '80px 1fr 1fr 1fr' }}
+          gridTemplateColumns={{ base: '1fr', md: oneRail ? '80px 1fr 1fr 1fr' : '80px 1fr 1fr 1fr 1fr' }}
           gap="3"
           mb="2"
           alignItems="end"
@@ -61,11 +75,19 @@ export function GatesPanel({
             set={(v) => setOhms(at(ohms, k, v))}
           />
           <NumberField
-            label={`${name}: driver supply`}
+            label={`${name}: positive rail`}
             unit="V"
             text={supplies[k] ?? ''}
             set={(v) => setSupplies(at(supplies, k, v))}
           />
+          {!oneRail && (
+            <NumberField
+              label={`${name}: negative rail`}
+              unit="V"
+              text={minus[k] ?? ''}
+              set={(v) => setMinus(at(minus, k, v))}
+            />
+          )}
           <Select
             label={`${name}: pulses`}
             value={pulses[k] ?? 'not-seen'}

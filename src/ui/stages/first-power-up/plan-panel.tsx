@@ -22,7 +22,6 @@ function SwitchOn({
   power,
   planned,
   lock,
-  expected_V,
   on,
   off,
   bus,
@@ -30,7 +29,6 @@ function SwitchOn({
   power: PowerState;
   planned: Payload<'power.planned'>;
   lock: string | null;
-  expected_V: number;
   on: (through: Payload<'power.on'>['through']) => void;
   off: () => void;
   bus: (what: Payload<'power.bus'>) => void;
@@ -43,7 +41,8 @@ function SwitchOn({
   const last = power.bus[power.bus.length - 1];
   // It was switched on by the plan that was kept, whatever is tried out above since.
   const tooLow = last !== undefined && last.at_s >= planned.stopAfter_s && last.volts < planned.stopBelow_V;
-  const tooHigh = last !== undefined && last.volts > 1.06 * expected_V;
+  const { stopAbove_V = Infinity } = planned;
+  const tooHigh = last !== undefined && last.volts > stopAbove_V;
   return (
     <Section title={isOn ? 'It is switched on' : 'Switch on'}>
       {!isOn ? (
@@ -64,11 +63,17 @@ function SwitchOn({
                 : `a supply limited to ${planned.way.amps} A`}
             </Primary>
             {power.wasOn && (
-              <Secondary disabled={lock !== null} onClick={() => on('supply')}>
+              <Secondary disabled={lock !== null || !power.cameUp} onClick={() => on('supply')}>
                 I switch on the full supply
               </Secondary>
             )}
           </Box>
+          {power.wasOn && !power.cameUp && (
+            <Text mt="2">
+              The full supply comes after a bus reading within {planned.stopBelow_V}–{planned.stopAbove_V} V
+              on lamps or a limited supply.
+            </Text>
+          )}
         </>
       ) : (
         <>
@@ -109,6 +114,7 @@ function PlanFigures({ made }: { made: FirstPowerPlan }) {
       <Box display="flex" flexWrap="wrap" gap="6" mb="3">
         {[
           ['bus at rest', `${Math.round(made.charge.final_V)} V`],
+          ['off when above', `${made.stopAbove_V} V`],
           ['off when below', `${made.stopBelow_V} V`],
           ['after', `${made.stopAfter_s} s`],
         ].map(([name, value]) => (
@@ -201,7 +207,10 @@ export function PlanPanel({
             label="Current limited by"
             value={by}
             onChange={setBy}
-            options={optionsOf({ lamps: 'lamps in each line', limit: 'a limited supply' })}
+            options={optionsOf({
+              lamps: 'filament or halogen lamps in each line',
+              limit: 'a limited supply',
+            })}
           />
           {by === 'lamps' ? (
             <Select
@@ -250,6 +259,7 @@ export function PlanPanel({
                 way: made.way,
                 expected_V: Math.round(made.charge.final_V),
                 stopBelow_V: made.stopBelow_V,
+                stopAbove_V: made.stopAbove_V,
                 stopAfter_s: made.stopAfter_s,
               })
             }
@@ -262,15 +272,7 @@ export function PlanPanel({
         </Box>
       </Section>
       {planned !== null && (
-        <SwitchOn
-          power={power}
-          planned={planned}
-          lock={lock}
-          expected_V={made.expected_V}
-          on={on}
-          off={off}
-          bus={bus}
-        />
+        <SwitchOn power={power} planned={planned} lock={lock} on={on} off={off} bus={bus} />
       )}
     </>
   );

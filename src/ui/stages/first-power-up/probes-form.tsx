@@ -3,31 +3,35 @@ import * as z from 'zod';
 import type { Payload } from '@/core/logbook';
 import { Primary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
+import { probeVolts } from '@/core/equipment/power-stage';
 import { Choice, Field, optionsOf } from '../../kit/field';
 import { mustChoose, positiveFigure } from '../../kit/form-figures';
 import { FieldGrid } from '../../kit/section';
 import { useTypedForm } from '../../kit/typed-form';
 
-/** Probes must stand the bus of this drive. */
-const probesFor = (bus_V: number) =>
+/** Probes must stand the trip level of this drive's class. */
+const probesFor = (needed_V: number) =>
   z.object({
     by: mustChoose(['differential', 'battery-scope', 'meter-only']),
     ratedVolts: positiveFigure.refine(
-      (volts) => volts >= bus_V,
-      `Not enough for a bus of ${Math.ceil(bus_V)} V: take another`,
+      (volts) => volts >= needed_V,
+      `Not enough: ${needed_V} V by the trip level of this class`,
     ),
+    category: mustChoose(['II', 'III', 'IV']).refine((c) => c !== 'II', 'CAT III at least'),
   });
-const none: z.input<ReturnType<typeof probesFor>> = { by: null, ratedVolts: '' };
+const none: z.input<ReturnType<typeof probesFor>> = { by: null, ratedVolts: '', category: null };
 
 /** What will touch live terminals; asked before any picture of them. */
 export function ProbesForm({
-  bus_V,
+  supply_V,
   keep,
 }: {
-  bus_V: number;
+  /** Rated line volts of the drive. */
+  supply_V: number;
   keep: (what: Payload<'power.probes'>) => void;
 }) {
-  const { read, text, pick, submit } = useTypedForm('probes', probesFor(bus_V), none);
+  const needed_V = probeVolts(supply_V);
+  const { read, text, pick, submit } = useTypedForm('probes', probesFor(needed_V), none);
   return (
     <>
       <Caution grave title="An earthed clip on a power terminal shorts the bridge to earth.">
@@ -51,10 +55,17 @@ export function ProbesForm({
             label="Rated for"
             figure
             unit="V"
-            hint={`read off the probe; at least ${Math.ceil(bus_V)} V`}
+            hint={`read off the probe, also its common mode; at least ${needed_V} V`}
             {...text('ratedVolts')}
           />
         </FieldGrid>
+        <Box mb="3">
+          <Choice
+            label="Measurement category"
+            {...pick('category')}
+            options={optionsOf({ II: 'CAT II', III: 'CAT III', IV: 'CAT IV' })}
+          />
+        </Box>
         <Primary type="submit" disabled={read === null}>
           These and no others
         </Primary>

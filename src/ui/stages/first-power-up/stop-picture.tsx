@@ -1,6 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import type { JobState } from '@/core/logbook';
+import { busLevelsOf } from '@/core/equipment/power-stage';
 import { machineCase, type RampAnswer, type RampCase } from '@/core/commissioning/ramp';
 import type { UnitWords } from '@/core/power-up/waveform';
 import { Section } from '../../kit/section';
@@ -39,6 +40,7 @@ export function StopPicture({ unit, motor }: { unit: UnitWords; motor: NonNullab
       machineCase({
         plate: motor.plate,
         supply_V: unit.supply_V,
+        levels: busLevelsOf(unit.supply_V),
         capacitance_F: unit.capacitance_F,
         curve: 'constant',
         loadShare: 0.1,

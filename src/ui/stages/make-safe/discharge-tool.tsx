@@ -49,9 +49,6 @@ export function DischargeTool({
             J (½CV²); {sums.seconds.toFixed(1)} s (5·R·C)
           </Text>
           <Secondary onClick={() => keep(start, resistance)}>Discharged: measure everything again</Secondary>
-          <Text fontSize="0.9rem" color="soft" mt="1">
-            Leave the bank bridged for bench work: it recovers.
-          </Text>
         </>
       )}
     </Box>

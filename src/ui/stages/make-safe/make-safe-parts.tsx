@@ -14,6 +14,7 @@ import { Caution } from '../../kit/caution';
 import { StateMark } from '../../kit/state-mark';
 import { clockTime } from '../../kit/time';
 import { FiguresGrid } from './figures-grid';
+import { BankBridge } from './bank-bridge';
 import { PairsTogether } from './pairs-together';
 import { SafetyStep } from './steps';
 
@@ -128,6 +129,11 @@ export function ProveDead({
           }
         />
       </Box>
+      <BankBridge
+        bridgedAt={safety.bridgedAt}
+        disabled={disabled}
+        keep={(fitted) => store.record('safety.bridge', { fitted })}
+      />
       <Box mt="3">
         <Secondary disabled={disabled} onClick={() => store.record('safety.no-bank-terminal', {})}>
           No bank terminal within reach
@@ -160,7 +166,7 @@ export function BenchGate({
       ) : (
         <Text fontWeight="500">
           <StateMark
-            mark={['above-limit', 'not-isolated'].includes(lock.why) ? 'failed' : 'unprobed'}
+            mark={['above-limit', 'not-isolated', 'bridged'].includes(lock.why) ? 'failed' : 'unprobed'}
             label={null}
           />{' '}
           Bench locked: {lock.text}

@@ -8,7 +8,7 @@ export const lookWords: Readonly<Record<LookItem, { name: string; hint: string }
   capacitors: { name: 'Capacitors', hint: 'Bulged tops, leaked electrolyte, burst vents' },
   soot: { name: 'Soot or arc marks', hint: 'On busbars, modules, the inside of the cover' },
   moisture: { name: 'Moisture, salt, dust', hint: 'Green copper, white bloom, wet dust' },
-  fan: { name: 'Fan', hint: 'Turns freely by hand, not clogged' },
+  fan: { name: 'Fan', hint: 'Clogged, cracked, greasy. Turn it by hand after the dead proof only' },
   lugs: { name: 'Lugs and screws', hint: 'Discoloured, loose, cracked insulation' },
   smell: { name: 'Smell', hint: 'Burnt varnish, electrolyte' },
   fuses: { name: 'Fuses', hint: 'Line, inverter and control fuses' },

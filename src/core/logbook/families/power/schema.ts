@@ -44,12 +44,16 @@ export const powerKinds = {
   'power.gates': z.strictObject({
     ohms: z.array(zeroUp.max(1e7).nullable()).length(6),
     supplies: z.array(z.number().min(-50).max(50).nullable()).length(6),
+    /** The negative rail; null: the drivers have one rail. Absent in entries of before. */
+    minus: z.array(z.number().min(-50).max(50).nullable()).length(6).nullable().optional(),
     pulses: z.array(z.enum(['yes', 'no', 'not-seen'])).length(6),
   }),
   /** What will touch live terminals; an earthed clip is none of the answers. */
   'power.probes': z.strictObject({
     by: z.enum(['differential', 'battery-scope', 'meter-only']),
     ratedVolts: z.number().positive().max(100_000),
+    /** Measurement category of probes, leads and meter. Absent in entries of before. */
+    category: z.enum(['II', 'III', 'IV']).optional(),
   }),
   'power.planned': z.strictObject({
     way: z.union([
@@ -58,6 +62,8 @@ export const powerKinds = {
     ]),
     expected_V: z.number().positive().max(5000),
     stopBelow_V: z.number().min(0).max(5000),
+    /** Absent in entries of before. */
+    stopAbove_V: z.number().positive().max(5000).optional(),
     stopAfter_s: z.number().positive().max(3600),
   }),
   /** Switched on, as planned or on the full supply. */

@@ -1,8 +1,9 @@
 import { fedDrive, judgeGates, judgeLamps, judgeSweep } from '../../../power-up/first-power';
-import type { Stage } from '../../../equipment/power-stage';
+import { probeVolts, type Stage } from '../../../equipment/power-stage';
 import { moduleVerdict } from '../../../bench/module-test';
 import { countOf } from '../../count';
 import { timeOf, type EntryOf } from '../../entry';
+import type { Payload } from '../../payloads';
 import { changedBy, sliceOf, type Change } from '../../slice';
 import { begunModules, moduleQuestion, type TestedModule } from '../module-test/slice';
 import { isNewUnit, type UnitChange } from '../replacement/new-unit';
@@ -14,6 +15,10 @@ export interface PowerState {
   planned: EntryOf<'power.planned'> | null;
   /** Since when it is on, ms; null: off. */
   onAt: number | null;
+  /** Through what it was switched on last. */
+  through: Payload<'power.on'>['through'] | null;
+  /** On lamps or a limit, the bus was read within the band of the plan: the full supply may follow. */
+  cameUp: boolean;
   /** The bus while it came up, of the last time it was switched on. */
   bus: readonly { at_s: number; volts: number }[];
   /** Was it ever on? */
@@ -29,6 +34,8 @@ const noPower: PowerState = {
   probes: null,
   planned: null,
   onAt: null,
+  through: null,
+  cameUp: false,
   bus: [],
   wasOn: false,
   measured: [],
@@ -75,6 +82,27 @@ export function powerLock(state: PowerJob): string | null {
   return null;
 }
 
+/** Why probes must not touch this drive; null: they may. */
+function probesFault(
+  { ratedVolts, category }: Payload<'power.probes'>,
+  supply_V: number | null,
+): string | null {
+  // Records of before name no category, and were judged by the bus alone.
+  if (category === undefined) return null;
+  const needed_V = probeVolts(supply_V ?? 0);
+  if (ratedVolts < needed_V)
+    return `Probes, leads and meter for ${needed_V} V at least, also in common mode: by the trip level of the class, not by the supply.`;
+  return category === 'II' ? 'CAT III at least: on the supply of a drive CAT II is not enough.' : null;
+}
+
+/** Has the bus come up as planned, on lamps or a limit, after one more reading? */
+function cameUpAfter(power: PowerState, { at_s, volts }: Payload<'power.bus'>): boolean {
+  const plan = power.planned?.payload;
+  if (plan === undefined || power.through === 'supply') return power.cameUp;
+  if (volts >= plan.stopBelow_V && volts <= (plan.stopAbove_V ?? Infinity)) return true;
+  return at_s >= plan.stopAfter_s || volts > plan.stopBelow_V ? false : power.cameUp;
+}
+
 /** What one of its entries changes. */
 function applyPower(state: PowerJob, entry: EntryOf<(typeof ownKinds)[number]>): Change<PowerState> {
   const { power } = state;
@@ -84,26 +112,37 @@ function applyPower(state: PowerJob, entry: EntryOf<(typeof ownKinds)[number]>):
       return power.onAt === null
         ? { gates: entry }
         : { void: 'Gate drives are compared with the bus dead: it is switched on.' };
-    case 'power.probes':
-      return { probes: entry };
+    case 'power.probes': {
+      const fault = probesFault(entry.payload, state.drive?.supply_V ?? null);
+      return fault === null ? { probes: entry } : { void: fault };
+    }
     case 'power.planned':
       return state.drive !== null && fedDrive(state.drive) === null
         ? { void: 'Supply or bank is not known: enter both with the drive’s label, then plan.' }
-        : { planned: entry };
+        : { planned: entry, cameUp: false };
     case 'power.on': {
       if (entry.by.role === 'apprentice') return { void: 'A technician or the lead switches on.' };
       const lock = powerLock(state);
       if (lock !== null) return { void: lock };
       if (power.planned === null)
         return { void: 'Plan first power first: what the bus should do, and when to stop.' };
-      return { onAt: timeOf(entry), bus: [], wasOn: true };
+      // Plans of before had no upper end of the band, and were followed without one.
+      const { stopBelow_V, stopAbove_V } = power.planned.payload;
+      const { through } = entry.payload;
+      if (through === 'supply' && stopAbove_V !== undefined && !power.cameUp)
+        return {
+          void: `The full supply comes after a bus reading within ${stopBelow_V}–${stopAbove_V} V on lamps or a limited supply.`,
+        };
+      return { onAt: timeOf(entry), through, bus: [], wasOn: true };
     }
     case 'power.off':
       return entry.by.role === 'apprentice'
         ? { void: 'A technician or the lead says that it is off.' }
         : { onAt: null };
     case 'power.bus':
-      return live === null ? { bus: [...power.bus, entry.payload] } : { void: live };
+      return live === null
+        ? { bus: [...power.bus, entry.payload], cameUp: cameUpAfter(power, entry.payload) }
+        : { void: live };
     case 'power.measured':
       return { measured: [...power.measured, entry] };
     case 'power.capture':
@@ -117,21 +156,42 @@ function applyPower(state: PowerJob, entry: EntryOf<(typeof ownKinds)[number]>):
   }
 }
 
-/** Does it run under load? Lamps alike at every frequency tried, the output follows, nothing measured since says otherwise. */
-export function runsUnderLoad({ power }: Pick<PowerJob, 'power'>): 'yes' | 'no' | 'doubt' | 'not tested' {
-  const lamps = [...new Map(power.lamps.map((l) => [l.payload.hz, judgeLamps(l.payload).verdict])).values()];
-  const tests = [...power.measured, ...power.captures]
+type Shown = 'yes' | 'no' | 'doubt' | 'not tested';
+
+/** A motor must take this share of its rated current at least, to load the unit (common practice, no source). */
+export const leastLoadShare = 0.5;
+
+const lampVerdicts = ({ lamps }: PowerState) => [
+  ...new Map(lamps.map((l) => [l.payload.hz, judgeLamps(l.payload).verdict])).values(),
+];
+
+const follows = ({ swept }: PowerState): boolean => swept !== null && judgeSweep(swept.payload).passes;
+
+/** What was measured under power and says something, oldest first. */
+const telling = ({ measured, captures }: PowerState) =>
+  [...measured, ...captures]
     .filter((t) => t.payload.conclusion.verdict !== 'nothing-measured')
     .sort((a, b) => timeOf(a) - timeOf(b));
+
+/** Is it balanced on lamps? Alike at every frequency tried, two at least, and the output follows. Lamps show balance, not load. */
+export function balancedOnLamps({ power }: Pick<PowerJob, 'power'>): Shown {
+  const verdicts = lampVerdicts(power);
+  if (verdicts.includes('unequal')) return 'no';
+  if (verdicts.length === 0) return 'not tested';
+  return verdicts.length >= 2 && verdicts.every((v) => v === 'equal') && follows(power) ? 'yes' : 'doubt';
+}
+
+/** Does it run under load? A motor took its share of the rated current, the output followed, and nothing measured since says otherwise. */
+export function runsUnderLoad({ power }: Pick<PowerJob, 'power'>): Shown {
+  const tests = telling(power);
   const last = tests[tests.length - 1]?.payload.conclusion.verdict;
-  if (lamps.includes('unequal') || last === 'fault') return 'no';
-  if (lamps.length === 0 && tests.length === 0) return 'not tested';
-  const follows = power.swept !== null && judgeSweep(power.swept.payload).passes;
-  const loaded = lamps.length >= 2 && lamps.every((v) => v === 'equal');
-  const motor = tests.some(
-    (t) => t.payload.running.load === 'motor' && t.payload.conclusion.verdict === 'sound',
+  if (lampVerdicts(power).includes('unequal') || last === 'fault') return 'no';
+  const onMotor = tests.flatMap(({ payload: { running, conclusion } }) =>
+    running.load === 'motor' ? [{ share: running.share, sound: conclusion.verdict === 'sound' }] : [],
   );
-  return follows && (loaded || motor) && (last === undefined || last === 'sound') ? 'yes' : 'doubt';
+  if (onMotor.length === 0) return 'not tested';
+  const loaded = onMotor.some(({ share, sound }) => sound && share >= leastLoadShare);
+  return loaded && follows(power) && last === 'sound' ? 'yes' : 'doubt';
 }
 
 /** First power and what was measured under power; a new unit begins anew. */

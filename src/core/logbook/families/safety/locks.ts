@@ -15,7 +15,8 @@ interface ClosedLock {
     | 'above-limit'
     | 'lapsed'
     | 'other-person'
-    | 'no-bank-terminal';
+    | 'no-bank-terminal'
+    | 'bridged';
   text: string;
 }
 
@@ -58,6 +59,11 @@ export function benchLock(
     return closed(
       'no-bank-terminal',
       'No bank terminal within reach: treat as charged. Only removal with covers on, after the label’s wait and the proof of lines and motor terminals. No bench test.',
+    );
+  if (state.bridgedAt !== null)
+    return closed(
+      'bridged',
+      'A resistor bridges the capacitor bank and falsifies every reading. Remove it, measure the bank again (5 V or less), then test; refit it afterwards.',
     );
   if (proof !== null && proof.complete && state.alive === null && !proof.testAllowed)
     return closed(

@@ -47,6 +47,8 @@ export interface SafetyState {
   meterAfter: MeterReading | null;
   /** No lead reaches the bank: the unit comes out with its covers on, and is not tested. */
   noBankTerminal: boolean;
+  /** Since when a resistor bridges the capacitor bank, ms: it falsifies every diode reading. Null: none does. */
+  bridgedAt: number | null;
   /** AC was found at a point of the proof: a source is not isolated. It stays until the sources are gone through again. */
   alive: { at: string; volts: number } | null;
   /** Why an earlier proof no longer holds. */
@@ -65,6 +67,7 @@ export const freshSafety: SafetyState = {
   figures: {},
   meterAfter: null,
   noBankTerminal: false,
+  bridgedAt: null,
   alive: null,
   lapsed: null,
 };
@@ -80,6 +83,8 @@ export const restart = (
   keep: Partial<SafetyState> = {},
 ): SafetyState => ({
   ...freshSafety,
+  // It stays where it is, whatever lapses.
+  bridgedAt: state.bridgedAt,
   ...keep,
   lapsed: state.meterBefore === null && Object.keys(state.figures).length === 0 ? state.lapsed : lapsed,
 });
@@ -143,6 +148,14 @@ const bankOf = onceFor((figures: SafetyState['figures']) => {
   });
   return { volts: taken.length === 0 ? null : Math.max(...taken) };
 });
+
+/** Without the readings of the capacitor bank: what was measured with a bridge across it says nothing without it. */
+export const withoutBank = (figures: SafetyState['figures']): SafetyState['figures'] =>
+  Object.fromEntries(
+    Object.entries(figures).filter(
+      ([key]) => key !== stepKey('bank', 'dc') && key !== stepKey(againId, 'dc'),
+    ),
+  );
 
 /** Figures that are still to be taken. */
 export const missingSteps = (state: SafetyState, stage: Stage): readonly ProofStep[] =>

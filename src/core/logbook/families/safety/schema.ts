@@ -34,4 +34,6 @@ export const safetyKinds = {
   'safety.source-back': z.strictObject({ kind: z.enum(sourceKinds), note: optionalShort }),
   'safety.no-bank-terminal': z.strictObject({ note: optionalShort }),
   'safety.discharged': z.strictObject({ startVolts: positive, ohm: positive }),
+  /** The resistor that keeps the capacitor bank empty between tests: fitted, or removed. */
+  'safety.bridge': z.strictObject({ fitted: z.boolean() }),
 } as const;

@@ -16,6 +16,7 @@ import { timeOf, type EntryOf } from '../../entry';
 import type { Payload } from '../../payloads';
 import { sliceOf, voided, type SliceContext, type SliceStep } from '../../slice';
 import { isNewUnit, type UnitChange } from '../replacement/new-unit';
+import { wasEnergised } from '../fault-finding/energised';
 import { handsLock } from './locks';
 import {
   freshSafety,
@@ -28,6 +29,7 @@ import {
   type ProofReading,
   type SafetyState,
   stepsOf,
+  withoutBank,
 } from './proof';
 
 /** An earlier version took a meter for proven from this on, V. */
@@ -46,6 +48,7 @@ const ownKinds = [
   'safety.source-back',
   'safety.no-bank-terminal',
   'safety.discharged',
+  'safety.bridge',
 ] as const;
 type SafetyEntry = EntryOf<(typeof ownKinds)[number]>;
 
@@ -94,6 +97,14 @@ function applySafety(before: SafetyState, entry: SafetyEntry, drive: ProvenDrive
     case 'safety.discharged':
       // The bank was pulled down by hand: what was measured before says nothing any more.
       return { state: { ...state, figures: {}, meterAfter: null } };
+    case 'safety.bridge':
+      if (entry.payload.fitted === (state.bridgedAt !== null))
+        return { void: entry.payload.fitted ? 'It is bridged already.' : 'No bridge is recorded.' };
+      return entry.payload.fitted
+        ? { state: { ...state, bridgedAt: at } }
+        : {
+            state: { ...state, bridgedAt: null, figures: withoutBank(state.figures), meterAfter: null },
+          };
     case 'safety.meter': {
       const { when, volts } = entry.payload;
       const shown = { dc_V: volts, ac_V: volts, at, entryId: entry.id };
@@ -204,7 +215,7 @@ function applyTogether(
 /** What the hands of the person who proved it dead were at: the proof is settled first, and lives on where it holds. */
 function afterHands(
   state: SafetyState,
-  entry: EntryOf<'wire.ticked' | 'swap.unit-out'>,
+  entry: EntryOf<'wire.ticked' | 'swap.unit-out' | 'trace.answered'>,
   { before, limits, void: reason }: SliceContext<SafetyJob>,
 ): SafetyState {
   if (state.by?.id !== entry.by.id) return state;
@@ -212,6 +223,17 @@ function afterHands(
   const settled = settle(state, entry.by, at);
   if (reason !== null) return settled;
   return handsLock(settled, before.drive, limits, entry.by, at).open ? { ...settled, lastAt: at } : state;
+}
+
+/** A check of the tracer: a dead one is work of the hands, and one under power ends the proof. */
+function afterCheck(
+  state: SafetyState,
+  entry: EntryOf<'trace.answered'>,
+  context: SliceContext<SafetyJob>,
+): SafetyState {
+  if (entry.payload.hazard === 'dead') return afterHands(state, entry, context);
+  const energised = context.void === null && wasEnergised(entry);
+  return energised && state.meterBefore !== null ? poweredUp(state, timeOf(entry)) : state;
 }
 
 interface SafetyJob {
@@ -224,8 +246,8 @@ export const safetySlice = sliceOf<SafetyState, SafetyJob>()({
   key: 'safety',
   init: freshSafety,
   kinds: ownKinds,
-  lasting: ['safety.source-back', 'safety.no-bank-terminal', 'safety.discharged'],
-  follows: ['static.reading', 'wire.ticked', 'swap.unit-out', 'power.on', 'identify.drive'],
+  lasting: ['safety.source-back', 'safety.no-bank-terminal', 'safety.discharged', 'safety.bridge'],
+  follows: ['static.reading', 'wire.ticked', 'swap.unit-out', 'trace.answered', 'power.on', 'identify.drive'],
   followsVoid: true,
   apply(slice, entry, context): SliceStep<SafetyState> {
     const at = timeOf(entry);
@@ -238,6 +260,8 @@ export const safetySlice = sliceOf<SafetyState, SafetyJob>()({
       case 'wire.ticked':
       case 'swap.unit-out':
         return { slice: afterHands(slice, entry, context) };
+      case 'trace.answered':
+        return { slice: afterCheck(slice, entry, context) };
       case 'power.on':
         return { slice: counts ? poweredUp(slice, at) : slice };
       case 'identify.drive':
@@ -269,6 +293,8 @@ export const safetySlice = sliceOf<SafetyState, SafetyJob>()({
       `Dead proof ${quantity.toUpperCase()}, ${points.length} pairs: all below ${below_V} V`,
     'safety.source-back': ({ payload }) => `Source back: ${sourceWords[payload.kind].name}`,
     'safety.no-bank-terminal': () => 'No bank terminal within reach',
+    'safety.bridge': ({ payload }) =>
+      payload.fitted ? 'Capacitor bank bridged by a resistor' : 'Bridge of the capacitor bank removed',
     'safety.discharged': ({ payload }) => `Discharged through ${payload.ohm} Ω from ${payload.startVolts} V`,
   },
 });

@@ -160,6 +160,18 @@ const newestOf = (tests: StartUpState['insulations']): StartUpState['insulations
         .some((u) => u.payload.of === t.payload.of && u.payload.between === t.payload.between),
   );
 
+/** Did motor and cable pass to earth, together or each, with no newer test that failed? */
+export function insulationPassed({ insulations }: Pick<StartUpState, 'insulations'>): boolean {
+  const newest = newestOf(insulations);
+  const passed = new Set(
+    newest
+      .filter(({ payload }) => payload.between === 'earth' && insulation(payload).verdict === 'pass')
+      .map(({ payload }) => payload.of),
+  );
+  const failed = newest.some(({ payload }) => insulation(payload).verdict === 'fail');
+  return !failed && (passed.has('motor-and-cable') || (passed.has('motor') && passed.has('cable')));
+}
+
 /** Seconds a winding must be earthed after a test: four times as long as it took (IEEE 43, from memory). */
 export const earthFor_s = ({ payload }: EntryOf<'motor.insulation'>): number =>
   4 * Math.max(...payload.readings.map((r) => r.at_s));
