@@ -64,7 +64,9 @@ test('planned, printed, and not switched on by an apprentice', async ({ page }) 
   const job = await copyOf(page.request, southWinch);
   await visit(page, stageOf(job));
   await expect(
-    page.getByText('In each of the three lines 2 lamps of 230 V in series, 100 W each.'),
+    page.getByText(
+      /In each of the three lines 2 lamps of 230 V in series, 100 W each, filament or halogen: LED/,
+    ),
   ).toBeVisible();
   await expect(page.getByText(/The bus is below \d+ V after \d+ s\./)).toBeVisible();
   await page.getByLabel('Lamps', { exact: true }).selectOption('60 W');

@@ -210,7 +210,7 @@ test('an earth fault: no power and no reset before bench and insulation passed, 
   const refused = await page.request.post(`/api/v1/jobs/${job}/entries`, {
     data: { entries: [entry(job, 'trace.answered', live)] },
   });
-  expect(JSON.stringify(await refused.json())).toContain('earlier version');
+  expect(JSON.stringify(await refused.json())).toContain('reload it');
 });
 
 test('the shop lead lists a drive; a line that is no address says so; nobody else may', async ({ page }) => {

@@ -39,6 +39,7 @@ const output = z.strictObject({
     'input',
     'source-dead',
     'contradictory',
+    'implausible',
     'measure',
   ]),
   next: z.strictObject({ after: z.string() }).optional(),

@@ -49,6 +49,12 @@ function taken({ when, perUnit, percent }: Derating, place: Place): { percent: n
   return { percent: steps * percent, sum: `${figure} ${unit}: ${steps} × ${percent} %` };
 }
 
+/** The residual current device that a unit may stand behind. */
+const residualCurrent = (phases: 1 | 3): string =>
+  phases === 3
+    ? 'Residual current: type B. Never behind a type A that DC can blind.'
+    : 'Residual current: as the maker says, A or F may do. Never behind a type A that DC of other units can blind.';
+
 /** Whether a unit may work where it is to be, and how much of itself it may give. */
 export function fitOf(place: Place, fitting: Pick<Control['fitting'], 'derating' | 'storage'>): SupplyFit {
   const findings: SupplyFit['findings'] = [];
@@ -102,13 +108,19 @@ export function fitOf(place: Place, fitting: Pick<Control['fitting'], 'derating'
   if (supply.earthing !== 'star-earthed')
     add(
       'doubt',
-      'The supply is not earthed at its star point: take the filter and varistor screws out.',
+      'The supply is not earthed at its star point: take the filter and varistor screws out, as the manual says, and record it.',
       supply.earthing.replace('-', ' '),
     );
+  add('info', residualCurrent(type.phases), 'common practice, from memory; the local code decides');
   add(
     'info',
-    'Residual current: type B only. Earth conductor 10 mm² copper, or two, because of leakage.',
+    'Leakage above 3.5 mA: a fixed connection, and a protective conductor of 10 mm² copper or 16 mm² aluminium, or a second one.',
     'IEC 61800-5-1, from memory; the local code decides',
+  );
+  add(
+    'info',
+    'Arc flash: boundary, protective equipment and the CAT rating of meter and leads as the site asks.',
+    'the site and the local code decide',
   );
   const storage = [...fitting.storage]
     .sort((a, b) => b.fromYears - a.fromYears)

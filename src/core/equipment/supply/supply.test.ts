@@ -80,3 +80,13 @@ it('a stored unit is brought up by its own steps', () => {
   expect(fit({ storedYears: 1 }).reforming.join()).toContain('an hour');
   expect(fit({ storedYears: 4 }).reforming.join()).toContain('two hours each');
 });
+
+it('names the residual current device by the phases of the unit', () => {
+  const info = (phases: 1 | 3) =>
+    fit({ type: { ...usual.type, phases } })
+      .findings.map((f) => f.text)
+      .join(' ');
+  expect(info(3)).toContain('Residual current: type B.');
+  expect(info(1)).toContain('A or F may do');
+  expect(info(3)).toMatch(/3\.5 mA.*10 mm² copper or 16 mm² aluminium/);
+});

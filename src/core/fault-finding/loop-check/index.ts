@@ -25,7 +25,16 @@ export interface Loop {
 /** Which element of a loop is open, or where to measure next. */
 export interface LoopVerdict {
   open: string | null;
-  verdict: 'open' | 'weak' | 'complete' | 'selector' | 'input' | 'source-dead' | 'contradictory' | 'measure';
+  verdict:
+    | 'open'
+    | 'weak'
+    | 'complete'
+    | 'selector'
+    | 'input'
+    | 'source-dead'
+    | 'contradictory'
+    | 'implausible'
+    | 'measure';
   /** Where to measure next. */
   next?: { after: string };
   why: string;
@@ -34,6 +43,26 @@ export interface LoopVerdict {
 /** An input of type 1 is on from 15 V and off up to 5 V (IEC 61131-2, from memory). */
 const on_V = 15;
 const off_V = 5;
+
+/** No 24 V supply gives more (IEC 61131-2, from memory: 30 V at most); what is above comes from elsewhere. */
+const most_V = 30;
+/** Meters and wires differ by so much from zero and from the source. */
+const tolerance_V = 2;
+
+/** What cannot be measured in this loop as it should be; null: it can. */
+function implausible(volts: number, source_V: number): string | null {
+  if (volts < -tolerance_V)
+    return 'the leads are swapped, or the black one is not on the minus of this source';
+  if (volts > most_V) return 'a foreign voltage is on this wire: hands off, find where it comes from';
+  return volts > source_V + tolerance_V ? 'it is more than the source gives: another source feeds in' : null;
+}
+
+/** Readings that cannot be, the source first. */
+const strangeIn = (source: Loop['source'], measured: Loop['measured']) =>
+  [{ after: 'the source', volts: source.volts }, ...measured].flatMap(({ after, volts }) => {
+    const why = implausible(volts, source.volts);
+    return why === null ? [] : [{ after, volts, why }];
+  });
 
 type Level = 'high' | 'low' | 'between';
 const levelOf = (volts: number): Level => (volts >= on_V ? 'high' : volts <= off_V ? 'low' : 'between');
@@ -60,11 +89,20 @@ const wiredAs = (elements: readonly LoopElement[]): 'source' | 'sink' => {
  * voltage up to itself.
  */
 export function checkLoop({ source, elements, measured, bit, selector }: Loop): LoopVerdict {
-  if (levelOf(source.volts) !== 'high')
+  const atSource = implausible(source.volts, source.volts);
+  if (atSource === null && levelOf(source.volts) !== 'high')
     return {
       open: null,
       verdict: 'source-dead',
       why: `The source gives ${source.volts} V: below ${on_V} V no input is sure to come on. Look at the source, its fuse, and what else it supplies.`,
+    };
+  const [odd] = strangeIn(source, measured);
+  if (odd !== undefined)
+    return {
+      open: null,
+      verdict: 'implausible',
+      ...(elements.some((e) => e.id === odd.after) ? { next: { after: odd.after } } : {}),
+      why: `${odd.volts} V after ${odd.after}: ${odd.why}.`,
     };
   const volts = new Map(measured.map((m) => [m.after, m.volts]));
   const levels = elements.map(({ id }) => {

@@ -93,3 +93,23 @@ describe('what is not enough, and what cannot be', () => {
     expect(check(volts, more)).toMatchObject({ verdict });
   });
 });
+
+describe('what cannot be is judged, not ignored', () => {
+  it.each([
+    ['swapped leads', [-24.1], /leads are swapped/],
+    ['mains on the wire', [24, 240], /foreign voltage/],
+    ['another source', [24, 27.5], /more than the source gives/],
+  ])('%s', (_, volts, why) => {
+    const said = check(volts);
+    expect(said).toMatchObject({ verdict: 'implausible', open: null });
+    expect(said.why).toMatch(why);
+    expect(said.next?.after).toBe(source[volts.length - 1]?.id);
+  });
+
+  it('a source that cannot be one', () => {
+    expect(check([], { source: { volts: -24 } }).why).toMatch(/after the source: the leads are swapped/);
+    expect(check([], { source: { volts: 230 } }).why).toMatch(/foreign voltage/);
+    // A meter and a wire may differ a little.
+    expect(check([25.5]).verdict).not.toBe('implausible');
+  });
+});

@@ -19,8 +19,13 @@ const verdictMark: Readonly<Record<LoopVerdict['verdict'], Mark>> = {
   input: 'failed',
   'source-dead': 'failed',
   contradictory: 'doubt',
+  implausible: 'failed',
   measure: 'unprobed',
 };
+
+/** What is typed and cannot be read is said, never ignored. */
+const notNumber = (text: string): string | undefined =>
+  text.trim() !== '' && figureFrom(text) === null ? 'Volts, as a number like 24.1' : undefined;
 
 interface Terminal {
   id: string;
@@ -52,6 +57,7 @@ export function LoopWalk({
     const volts = figureFrom(typed[id] ?? '');
     return volts === null ? [] : [{ after: id, volts }];
   });
+  const unread = elements.some(({ id }) => notNumber(typed[id] ?? '') !== undefined);
   const source_V = figureFrom(source) ?? 0;
   const on = inputs?.[terminal.id];
   const loop = {
@@ -68,7 +74,13 @@ export function LoopWalk({
         on the strip.
       </Caution>
       <FieldGrid>
-        <NumberField label="Source, to its own minus" unit="V" text={source} set={setSource} />
+        <NumberField
+          label="Source, to its own minus"
+          unit="V"
+          text={source}
+          set={setSource}
+          error={notNumber(source)}
+        />
         <TextField
           label="Contacts on the way"
           hint="As the drawing names them, with commas: S1, K3, door"
@@ -107,6 +119,7 @@ export function LoopWalk({
               unit="V"
               text={typed[id] ?? ''}
               hint={said.open === id ? 'open here' : said.next?.after === id ? 'measure here' : undefined}
+              error={notNumber(typed[id] ?? '')}
               set={(text) => setTyped({ ...typed, [id]: text })}
             />
           </Box>
@@ -121,7 +134,7 @@ export function LoopWalk({
       </Box>
       <Box display="flex" gap="2" flexWrap="wrap">
         <Primary
-          disabled={measured.length === 0}
+          disabled={measured.length === 0 || unread || notNumber(source) !== undefined}
           onClick={() =>
             keep({
               input: terminal.mark,

@@ -21,7 +21,8 @@ export function Disconnect({ keep }: { keep: (what: Payload<'motor.disconnected'
   return (
     <Section title="First: disconnect">
       <Caution grave title="The tester kills electronics.">
-        Isolated and proven dead. Drive, thermistors and encoder come off before 500 V are put on a winding.
+        Isolated and proven dead. Drive, thermistors and encoder come off before 500 V are put on a winding,
+        and everything else on that cable: other drives, filters, capacitors.
       </Caution>
       <Box display="grid" gap="3" mb="3">
         <Tick label="The drive is off: U, V, W lifted at its terminals" checked={drive} onChange={setDrive} />
