@@ -242,8 +242,11 @@ test('a trend is watched, held still and kept', async ({ page }) => {
   await expect(trend).toContainText('Nothing yet');
   await page.getByRole('button', { name: 'Watch live' }).click();
   await order(page.request, { plant: { contacts: winchContacts } });
-  await trend.getByRole('button', { name: 'X1', exact: true }).click();
-  const chart = trend.getByRole('img', { name: /Output, Current, Bus, X1 over [2-9] seconds/ });
+  const x1 = trend.getByRole('button', { name: 'X1', exact: true });
+  await expect(page.getByRole('button', { name: 'X1: on' })).toBeVisible();
+  await x1.click();
+  await expect(x1).toHaveAttribute('aria-pressed', 'true');
+  const chart = trend.getByRole('img', { name: /Output, Current, Bus, X1 over ([2-9]|\d\d) seconds/ });
   await expect(chart).toBeVisible({ timeout: 15_000 });
   await trend.getByRole('button', { name: 'Hold still' }).click();
   const still = await chart.getAttribute('aria-label');

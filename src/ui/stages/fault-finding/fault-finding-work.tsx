@@ -86,7 +86,8 @@ export function FaultFindingWork({
           {warning} Isolate before you reach in.
         </Caution>
       ))}
-      <Box role="status" my="4">
+      {/* It keeps its height while the drive is watched: what is below must not move from under a finger. */}
+      <Box role="status" my="4" minH="5.5rem">
         <Text fontFamily="heading" fontWeight="600" fontSize="1.5rem" lineHeight="1.15">
           {headline}
         </Text>
