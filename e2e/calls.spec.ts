@@ -30,6 +30,23 @@ const likeliest = (page: Page) =>
 const family = (page: Page, name: string) =>
   page.getByRole('combobox', { name: 'What it shows or does' }).selectOption({ label: name });
 
+/** Every draft that this browser keeps, as text. */
+const draftsOf = (page: Page): Promise<string> =>
+  page.evaluate(
+    () =>
+      new Promise<string>((resolve, reject) => {
+        const open = indexedDB.open('grim-spanner');
+        open.onerror = () => reject(new Error('no database'));
+        open.onsuccess = () => {
+          const all = open.result.transaction('drafts').objectStore('drafts').getAll();
+          all.onsuccess = () => {
+            resolve(JSON.stringify(all.result));
+            open.result.close();
+          };
+        };
+      }),
+  );
+
 /** Takes a check by its words, whether it is the one asked or one of the others, and answers it. */
 async function answer(page: Page, check: RegExp, outcome: string): Promise<void> {
   const other = tracer(page).getByRole('button', { name: check });
@@ -87,7 +104,8 @@ test('a dark display on a drive of no catalogue type: from the call to the cause
   await form.getByRole('button', { name: 'Save cause' }).click();
   await expect(form.getByText('Say what was done, and since when it works.')).toBeVisible();
   await form.getByLabel(/^What was done/).fill('F1 replaced after the rectifier read good: on since 14:20.');
-  // What was typed lasts over a reload.
+  // What was typed lasts over a reload, once the device has it.
+  await expect.poll(() => draftsOf(page)).toContain('F1 replaced');
   await page.reload();
   await family(page, 'the display is dark');
   await expect(form.getByLabel(/^What was done/)).toHaveValue(/F1 replaced/);
