@@ -29,7 +29,9 @@ const meterWords = (shown: MeterReading | null): string =>
 /** Making safe with measured figures; nothing here is a mere tick. */
 export function MakeSafeStage({ store, person, limits, knownSources, goTo }: StageProps) {
   const now = useNow(store.clockOffset_ms);
-  const { drive, safety } = store.state;
+  const { drive, safety, opened } = store.state;
+  // Who took the call said so: it need not be found out a second time.
+  const known = opened?.payload.bypass === 'yes' ? [...knownSources, 'bypass'] : knownSources;
   if (drive === null)
     return (
       <>
@@ -78,7 +80,7 @@ export function MakeSafeStage({ store, person, limits, knownSources, goTo }: Sta
       >
         <SourcesGrid
           key={safety.sources?.at ?? 0}
-          known={knownSources}
+          known={known}
           current={list}
           at={safety.place}
           disabled={apprentice}

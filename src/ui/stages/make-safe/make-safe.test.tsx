@@ -31,7 +31,7 @@ describe('the grid of sources', () => {
         keep={(s) => kept.push(s)}
       />,
     );
-    expect(screen.getByText('met here before')).toBeTruthy();
+    expect(screen.getByText('known here')).toBeTruthy();
     const mains = screen.getByRole('group', { name: sourceWords.mains.name });
     within(mains).getAllByRole('radio')[0]?.focus();
     for (const kind of sourceKinds)

@@ -119,7 +119,7 @@ export function SourcesGrid({
               {sourceWords[kind].name}
               {known.includes(kind) && (
                 <Text as="span" ml="2" fontSize="0.78rem" color="doubt" fontWeight="500">
-                  met here before
+                  known here
                 </Text>
               )}
             </Text>
