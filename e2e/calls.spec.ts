@@ -3,6 +3,7 @@ import type { Page } from '@playwright/test';
 import { audit } from './audit';
 import { copyOf } from './copies';
 import {
+  alive,
   choosePerson,
   entry,
   inesId,
@@ -107,7 +108,7 @@ test('a dark display on a drive of no catalogue type: from the call to the cause
   // What was typed lasts over a reload, once the device has it.
   await expect.poll(() => draftsOf(page)).toContain('F1 replaced');
   await page.reload();
-  await family(page, 'the display is dark');
+  await alive(page);
   await expect(form.getByLabel(/^What was done/)).toHaveValue(/F1 replaced/);
   await form.getByRole('button', { name: 'Save cause' }).click();
   await expect(tracer(page).getByText(/F1 replaced after the rectifier read good/)).toBeVisible();

@@ -39,8 +39,10 @@ export function AlarmPanel({
   goTo: (stage: StageId) => void;
 }) {
   const [picked, setPicked] = useState<string | null>(null);
-  const { seen, asFound } = store.state;
-  const family = picked ?? alarm?.family ?? null;
+  const { seen, asFound, traced } = store.state;
+  // Without a fault on the display, what was traced last goes on.
+  const last = traced[traced.length - 1]?.payload.family;
+  const family = picked ?? alarm?.family ?? last ?? null;
   const table = tables.find((t) => t.family === family);
   const captured = (seen !== null && seen.readAt !== null) || (asFound !== null && 'captured' in asFound);
   return (

@@ -60,12 +60,21 @@ export function GatesPanel({
         <Box
           key={name}
           display="grid"
-          gridTemplateColumns={{ base: '1fr', md: oneRail ? '80px 1fr 1fr 1fr' : '80px 1fr 1fr 1fr 1fr' }}
+          gridTemplateColumns={{
+            base: '1fr',
+            md: '1fr 1fr',
+            lg: oneRail ? '80px 1fr 1fr 1fr' : '80px 1fr 1fr 1fr 1fr',
+          }}
           gap="3"
           mb="2"
           alignItems="end"
         >
-          <Text fontFamily="heading" fontWeight="600" pb={{ md: 3 }}>
+          <Text
+            fontFamily="heading"
+            fontWeight="600"
+            pb={{ lg: 3 }}
+            gridColumn={{ md: '1 / -1', lg: 'auto' }}
+          >
             {name}
           </Text>
           <NumberField

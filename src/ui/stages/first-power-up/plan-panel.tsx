@@ -208,7 +208,7 @@ export function PlanPanel({
             value={by}
             onChange={setBy}
             options={optionsOf({
-              lamps: 'filament or halogen lamps in each line',
+              lamps: 'lamps in each line',
               limit: 'a limited supply',
             })}
           />
