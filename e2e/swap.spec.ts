@@ -341,7 +341,7 @@ test('handed over: read out, followed, the partner looked at, two names, and the
 
   const sign = page.getByRole('button', { name: 'Sign as Ines Tarrow' });
   await expect(sign).toBeDisabled();
-  await page.getByRole('checkbox', { name: /^Settings: No start-up sheet/ }).check();
+  await page.getByRole('textbox', { name: /^Settings: No start-up sheet/ }).fill('sheet follows on Monday');
   await page.getByRole('textbox', { name: 'Who takes it over' }).fill('Ines Tarrow');
   await expect(page.getByText('The second name is somebody else')).toBeVisible();
   await expect(sign).toBeDisabled();
@@ -370,6 +370,7 @@ test('handed over: read out, followed, the partner looked at, two names, and the
     'Jory Pell',
     'Settings, old to new',
     'taken on by Ines Tarrow',
+    'sheet follows on Monday',
     'within the 90 allowed',
     'Follows its reference',
   ])

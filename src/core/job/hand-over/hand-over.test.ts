@@ -81,3 +81,21 @@ it('what stands in the registers stands here too', () => {
   j.add('question.opened', { text: 'who has the code?' });
   expect(items(j).at(-1)).toMatchObject({ title: 'Register', state: 'open', mayWait: true });
 });
+
+it('a wrong direction is never handed over, until it was seen right', () => {
+  const j = swapJob();
+  const step = (outcome: 'ok' | 'not-ok') =>
+    j.add('commission.step', { step: 'direction', outcome, seen: [], seenBy: 'hand', speeds: [] });
+  step('not-ok');
+  expect(itemOf(j, 'direction')).toMatchObject({ state: 'failed', mayWait: false });
+  step('ok');
+  expect(itemOf(j, 'direction')).toBeUndefined();
+});
+
+it('the next look is not in the past', () => {
+  const j = swapJob();
+  j.add('handover.inspection', { date: '2020-01-01', what: 'fan' });
+  expect(itemOf(j, 'inspection')).toMatchObject({ state: 'failed', mayWait: false });
+  j.add('handover.inspection', { date: '2099-01-01', what: 'fan' });
+  expect(itemOf(j, 'inspection')?.state).toBe('done');
+});

@@ -88,6 +88,22 @@ function settingsItem({ startUp, setRuns }: JobState): HandOverItem {
   );
 }
 
+/** A direction that was found wrong and not yet seen right; never handed over, whoever takes it on. */
+function directionItem({ startUp }: JobState): HandOverItem[] {
+  const last = startUp.run.findLast((r) => r.payload.step === 'direction');
+  return last?.payload.outcome === 'not-ok'
+    ? [item('direction', 'Direction', 'failed', 'It turns the wrong way.', false)]
+    : [];
+}
+
+/** When it is looked at again: never on a day that was over when it was said. */
+function inspectionItem({ date, what }: { date: string; what: string }, saidAt: number): HandOverItem {
+  const words = `${date}${what === '' ? '' : `: ${what}`}`;
+  return date < new Date(saidAt).toISOString().slice(0, 10)
+    ? item('inspection', 'Next look', 'failed', `${words}: that day is over.`, false)
+    : item('inspection', 'Next look', 'done', words, true);
+}
+
 function partnerItems({ swap: { wires, handOver } }: JobState): HandOverItem[] {
   const machines = [...new Set(wires.flatMap((w) => (w.shared === null ? [] : [w.shared.machine])))];
   return machines.map((machine) => {
@@ -148,6 +164,7 @@ export function handOverItems(state: JobState, swap: Swap | null): HandOverItem[
         ]
       : []),
     settingsItem(state),
+    ...directionItem(state),
     ...(s.stop.begunAt !== null
       ? [
           s.stop.overAt === null
@@ -180,13 +197,7 @@ export function handOverItems(state: JobState, swap: Swap | null): HandOverItem[
         : item('locks', 'Locks', 'done', locks.locks === 'on' ? 'Back on.' : 'The type has none.', true),
     inspection === undefined
       ? item('inspection', 'Next look', 'open', 'When is it looked at again?', true)
-      : item(
-          'inspection',
-          'Next look',
-          'done',
-          `${inspection.date}${inspection.what === '' ? '' : `: ${inspection.what}`}`,
-          true,
-        ),
+      : inspectionItem(inspection, s.handOver.inspection === null ? 0 : timeOf(s.handOver.inspection)),
     ...openIssues(state).map((m) => item(m.id, 'Register', 'open', m.text, m.mayWait)),
   ];
 }

@@ -78,7 +78,7 @@ function signedOf({ swap: { signedOff } }: JobState): Report['signed'] {
       { name: signedOff.by.name, is: roles[signedOff.by.role] },
       { name: second, is: secondIs },
     ],
-    open: open.map((o) => o.text),
+    open: open.map((o) => (o.reason === undefined ? o.text : `${o.text} Reason: ${o.reason}.`)),
   };
 }
 

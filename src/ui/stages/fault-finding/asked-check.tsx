@@ -1,4 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
+import { countOf } from '@/core/logbook';
 import { skipped, type Check, type Hazard, type SkippedCheck } from '@/core/fault-finding/tracing';
 import { Primary, Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
@@ -50,7 +51,8 @@ export function AskedCheck({
         {check.what}
       </Text>
       <Text as="div" color="soft">
-        About {check.minutes} minutes{check.tool === undefined ? '' : `, with: ${check.tool}`}.{' '}
+        About {countOf(check.minutes, 'minute')}
+        {check.tool === undefined ? '' : `, with: ${check.tool}`}.{' '}
         {why !== null && <Disclosure>{why}</Disclosure>}
       </Text>
       {waits !== null && (

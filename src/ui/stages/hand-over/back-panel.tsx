@@ -8,11 +8,10 @@ import type { StageProps } from '../../job-store/stage-props';
 import { SignButton } from '../../panels/sign-button';
 import { Caution } from '../../kit/caution';
 import { FieldGrid, Section } from '../../kit/section';
-import { Field } from '../../kit/field';
+import { Field, TextField } from '../../kit/field';
 import { filledText } from '../../kit/form-figures';
 import { useTypedForm } from '../../kit/typed-form';
 import { StateMark, type Mark } from '../../kit/state-mark';
-import { Tick } from '../../kit/tick';
 import { dateTime } from '../../kit/time';
 import { BackButton, BackForm } from './back-form';
 
@@ -29,7 +28,7 @@ const words: Readonly<Record<HandOverItem['state'], string>> = {
 
 const lineOf = (item: HandOverItem): string => `${item.title}: ${item.text}`;
 
-/** Who takes it over, and what both take on, each by name. */
+/** Who takes it over, and what both take on, each with the reason. */
 const namesSchema = (signer: string, open: readonly string[]) =>
   z.object({
     second: filledText('Who takes it over?').refine(
@@ -38,14 +37,14 @@ const namesSchema = (signer: string, open: readonly string[]) =>
     ),
     secondIs: z.string().trim(),
     taken: z
-      .array(z.string())
+      .record(z.string(), z.string().trim())
       .refine(
-        (taken) => open.every((id) => taken.includes(id)),
-        'Everything that is open is taken on by name',
+        (taken) => open.every((id) => (taken[id] ?? '') !== ''),
+        'Everything that is open is taken on, with the reason',
       ),
   });
 type Names = ReturnType<typeof namesSchema>;
-const noNames: z.input<Names> = { second: '', secondIs: '', taken: [] };
+const noNames: z.input<Names> = { second: '', secondIs: '', taken: {} };
 
 /** Two names under what was seen, done and left open. */
 export function TwoNames({
@@ -77,16 +76,17 @@ export function TwoNames({
       )}
       {byName.length > 0 && (
         <Box mb="2">
-          <Text fontWeight="500">What stays open is taken on by both, each by name:</Text>
+          <Text fontWeight="500">What stays open is taken on by both, one by one, with the reason:</Text>
           {byName.map((i) => (
-            <Tick
-              key={i.id}
-              label={lineOf(i)}
-              checked={typed.taken.includes(i.id)}
-              onChange={(on) =>
-                set('taken', on ? [...typed.taken, i.id] : typed.taken.filter((id) => id !== i.id))
-              }
-            />
+            <Box key={i.id} my="2">
+              <TextField
+                label={lineOf(i)}
+                hint="Why it may stay open"
+                maxLength={200}
+                text={typed.taken[i.id] ?? ''}
+                set={(reason) => set('taken', { ...typed.taken, [i.id]: reason })}
+              />
+            </Box>
           ))}
         </Box>
       )}
@@ -161,11 +161,15 @@ export function HandOverPanel(props: StageProps & { swap: Swap | null }) {
             byName={byName}
             person={person}
             waiting={store.unsent.size > 0}
-            sign={({ second, secondIs }) =>
+            sign={({ second, secondIs, taken }) =>
               store.record('job.signed-off', {
                 second,
                 secondIs,
-                open: byName.map((i) => ({ id: i.id, text: lineOf(i).slice(0, 1000) })),
+                open: byName.map((i) => ({
+                  id: i.id,
+                  text: lineOf(i).slice(0, 1000),
+                  reason: taken[i.id] ?? '',
+                })),
                 seq: state.seq,
               })
             }

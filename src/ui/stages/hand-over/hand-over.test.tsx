@@ -11,7 +11,6 @@ import {
   pip,
   press,
   show,
-  tick,
   WithStore,
   type RecordedEntry,
   fill,
@@ -35,18 +34,22 @@ describe('two names', () => {
   };
   const button = () => screen.getByRole('button', { name: /^Sign as|A technician signs/ });
 
-  it('are two people, and each open line is taken on by name', async () => {
+  it('are two people, and each open line is taken on with its reason', async () => {
     const signed = names([settings, backup]);
     await fill('Who takes it over', 'ines tarrow');
     expect(await screen.findByText('The second name is somebody else')).toBeVisible();
     await fill('Who takes it over', ' the elder');
-    await tick(/^Settings/);
+    await fill(/^Settings/, 'sheet follows');
     expect(button()).toBeDisabled();
-    await tick(/^Final backup/);
+    await fill(/^Final backup/, ' no link here ');
     await fill('Who that is', ' shift lead ');
     await press(/^Sign as/);
     expect(signed).toEqual([
-      { second: 'ines tarrow the elder', secondIs: 'shift lead', taken: ['settings', 'backup'] },
+      {
+        second: 'ines tarrow the elder',
+        secondIs: 'shift lead',
+        taken: { settings: 'sheet follows', backup: 'no link here' },
+      },
     ]);
   });
 
@@ -63,12 +66,12 @@ describe('two names', () => {
     expect(button()).toBeDisabled();
   });
 
-  it('wait again when a line that was ticked is unticked', async () => {
+  it('wait again when a reason is taken away', async () => {
     names([settings]);
     await fill('Who takes it over', 'Jory Pell');
-    await tick(/^Settings/);
+    await fill(/^Settings/, 'sheet follows');
     expect(button()).toBeEnabled();
-    await tick(/^Settings/);
+    await userEvent.clear(screen.getByLabelText(/^Settings/));
     expect(button()).toBeDisabled();
   });
 });

@@ -296,10 +296,12 @@ describe('the machine goes back', () => {
     await userEvent.clear(screen.getByLabelText('Who takes it over'));
     await fill('Who takes it over', 'Jory Pell');
     expect(sign().disabled).toBe(true);
-    for (const box of screen.getAllByRole('checkbox')) await userEvent.click(box);
+    for (const title of ['Settings', 'Follows', 'Final backup', 'Locks', 'Next look'])
+      await fillField(screen.getByRole('textbox', { name: new RegExp(`^${title}`) }), 'agreed for a week');
     await userEvent.click(sign());
     const [kind, payload] = last(log) ?? [];
     expect(kind).toBe('job.signed-off');
+    expect((payload as Payload<'job.signed-off'>).open.every((o) => o.reason !== undefined)).toBe(true);
     expect((payload as Payload<'job.signed-off'>).open.map((o) => o.id)).toEqual([
       'settings',
       'followed',

@@ -21,7 +21,12 @@ const plateUnit = z.strictObject({
   ratedAmps: positive.max(5000),
 });
 
-const openMatter = z.strictObject({ id: short.min(1), text: long.min(1) });
+const openMatter = z.strictObject({
+  id: short.min(1),
+  text: long.min(1),
+  /** Why it may stay open. Absent in entries of before. */
+  reason: short.min(1).optional(),
+});
 
 /** Kinds of entries about swapping a unit. */
 export const replacementKinds = {
