@@ -39,8 +39,10 @@ function mayRunOf(state: JobState): Pick<JobSummary, 'mayRun'> {
 const hasBackup = ({ drive, sets }: JobState): boolean =>
   drive === null || drive.typeId === null || sets.some((s) => s.typeId === drive.typeId);
 
-/** What was signed last. */
-function conclusionOf({ signed, startUp }: JobState): JobSummary['conclusion'] {
+/** What was signed last; a machine that was handed over is out of the open list, whatever else was signed. */
+function conclusionOf({ signed, startUp, swap }: JobState): JobSummary['conclusion'] {
+  if (swap.signedOff !== null)
+    return { verdict: 'handed-over', headline: `Handed over to ${swap.signedOff.payload.second}` };
   if (startUp.signed !== null && (signed === null || timeOf(startUp.signed) > timeOf(signed)))
     return { verdict: 'started', headline: 'Start-up sheet signed' };
   return signed === null ? null : { verdict: signed.payload.verdict, headline: signed.payload.headline };

@@ -1,5 +1,5 @@
 import { greatestLimits } from '../bench/make-safe';
-import { fold, handsLock, stageLines, type Payload } from '.';
+import { fold, handsLock, stageLines, summarise, type Payload } from '.';
 import { testDrive, ines, job, odo, pip, proven } from './__tests__/job';
 
 const context = { limits: greatestLimits };
@@ -161,6 +161,14 @@ describe('decision and hand-over', () => {
     expect(lastVoid(j)).toContain('somebody else');
     j.add('job.signed-off', off);
     expect(state(j).swap.signedOff?.payload.second).toBe('Tam Brine');
+  });
+
+  it('a job that was handed over is closed, whatever was signed before', () => {
+    const j = proven();
+    const conclusion = () => summarise(state(j), greatestLimits, false)?.conclusion;
+    expect(conclusion()).toBeNull();
+    j.add('job.signed-off', off);
+    expect(conclusion()).toEqual({ verdict: 'handed-over', headline: 'Handed over to Tam Brine' });
   });
 
   it('a machine with a bridged safety function is not handed over', () => {

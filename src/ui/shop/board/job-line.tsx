@@ -5,11 +5,19 @@ import { countOf, stageNames, type JobSummary } from '@/core/logbook';
 import { StateMark, type Mark } from '../../kit/state-mark';
 import { day, span } from '../../kit/time';
 
-const marks: Record<string, Mark> = { 'not-shorted': 'sound', faulty: 'failed', started: 'sound' };
+const marks: Record<string, Mark> = {
+  'not-shorted': 'sound',
+  faulty: 'failed',
+  started: 'sound',
+  'handed-over': 'sound',
+};
 
 /** The stop's clock: how long, how much is left, and the same as a bar with its word. */
 function StopClock({ line, now }: { line: BoardLine; now: number }) {
-  if (line.conclusion !== null) return <Text color="soft">sheet signed</Text>;
+  if (line.conclusion !== null)
+    return (
+      <Text color="soft">{line.conclusion.verdict === 'handed-over' ? 'handed over' : 'sheet signed'}</Text>
+    );
   if (line.stoppedAt === null) return <Text color="soft">running</Text>;
   const stopped_min = now === 0 ? 0 : (now - Date.parse(line.stoppedAt)) / 60_000;
   const allowed = line.downtimeAllowed_min;
