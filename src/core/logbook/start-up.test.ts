@@ -256,3 +256,39 @@ describe('what is kept when the power goes', () => {
     expect(stateOf(j).startUp).toMatchObject({ run: [], cycle: null });
   });
 });
+
+describe('an identification is out of date', () => {
+  const steps = (j: ReturnType<typeof job>) => stateOf(j).startUp.run.map((r) => r.payload.step);
+  const identified = () => {
+    const j = begun();
+    for (const step of ['saved', 'identification', 'speeds'])
+      j.add('commission.step', { step, outcome: 'ok', seen: [], seenBy: 'hand', speeds: [] });
+    return j;
+  };
+  const written = (j: ReturnType<typeof job>, outdates?: 'identification') => {
+    const asked = j.add('drive.write-asked', {
+      ...{ target: 't', typeId: 'whimbrel-w4', number: '1-03', name: 'x', from: 1, to: 2 },
+      ...{ shownFrom: '1', shownTo: '2', reason: 'start-up sheet', trial: false },
+      ...{ mayMove: 'it may start', runOpen: true, peopleClear: true },
+      ...(outdates === undefined ? {} : { outdates }),
+    });
+    j.add('drive.write-done', { asked, found: 2 });
+  };
+
+  it('by a plate that is read anew', () => {
+    const j = identified();
+    j.add('identify.motor', {
+      plate: { power: { value: 5.5, unit: 'kW' }, volts: 400, amps: 11, hz: 50, rpm: 1450 },
+      photos: [],
+    });
+    expect(steps(j)).toEqual(['saved', 'speeds']);
+  });
+
+  it('by motor data or control mode that are written, and by no other value', () => {
+    const j = identified();
+    written(j);
+    expect(steps(j)).toEqual(['identification', 'speeds']);
+    written(j, 'identification');
+    expect(steps(j)).toEqual(['speeds']);
+  });
+});

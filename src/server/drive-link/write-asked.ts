@@ -1,7 +1,13 @@
 // One write that a person asks for: in the log before it is sent, and what became of it after, by the server alone.
 import { v7 } from 'uuid';
 import { ratingOf, type Control, type Parameter } from '../../core/equipment/catalogue';
-import { parameterAt, shownAs, valueFault, type Rating } from '../../core/equipment/drive-words';
+import {
+  outdatesIdentification,
+  parameterAt,
+  shownAs,
+  valueFault,
+  type Rating,
+} from '../../core/equipment/drive-words';
 import { mayMove } from '../../core/fault-finding/trials';
 import { makeNewEntry, type EntryKind, type NewEntry, type Payload, type Person } from '../../core/logbook';
 import type { WriteOrder, Written } from '../../api/contract';
@@ -54,6 +60,7 @@ export async function writeAsked(order: WriteOrder, by: Person): Promise<Written
       runOpen: true,
       peopleClear: true,
       ...(restores === undefined ? {} : { restores }),
+      ...(outdatesIdentification(parameter) ? { outdates: 'identification' as const } : {}),
     });
     const appended = await appendEntries(jobId, [asked], by);
     if (appended?.kept[0]?.at !== asked.at) throw sentBefore;

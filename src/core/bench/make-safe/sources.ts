@@ -30,7 +30,10 @@ export const sourceWords: Readonly<Record<SourceKind, { name: string; hint: stri
     name: 'Mains on relay contacts',
     hint: 'signals at line voltage on the control strip',
   },
-  'driven-motor': { name: 'Motor turned by its load', hint: 'a turning motor generates, magnets always: lock the shaft before U V W is touched' },
+  'driven-motor': {
+    name: 'Motor turned by its load',
+    hint: 'a turning motor generates, magnets always: lock the shaft before U V W is touched',
+  },
   load: { name: 'Load, springs, pressure', hint: 'lowered or blocked; brake or pawl holding' },
 };
 

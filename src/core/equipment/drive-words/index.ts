@@ -5,6 +5,7 @@ export {
   limitsOf,
   fitsWord,
   meaningOf,
+  outdatesIdentification,
   parameterAt,
   parameterFor,
   rawOf,

@@ -128,6 +128,16 @@ export function valuesAfter(
 
 /** Parameters that take a command and reset themselves: their value afterwards says nothing. */
 const commands: readonly (string | undefined)[] = ['store.save', 'factory.reset'] satisfies ConceptId[];
+const ofIdentification: readonly (string | undefined)[] = [
+  'motor.ident',
+  'motor.ident-state',
+  'motor.direction',
+] satisfies ConceptId[];
+
+/** Was an identification made with another value of it? Motor data and the control mode. */
+export const outdatesIdentification = ({ concept = '' }: { concept?: string | undefined }): boolean =>
+  concept === 'control.mode' || (concept.startsWith('motor.') && !ofIdentification.includes(concept));
+
 /** Is writing this parameter an order (save, reset) rather than a setting? */
 export const isCommand = ({ concept }: Pick<Parameter, 'concept'>): boolean => commands.includes(concept);
 

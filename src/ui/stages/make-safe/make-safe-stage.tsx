@@ -26,12 +26,16 @@ const DischargeChart = dynamic(() => import('./discharge-chart'), {
 const meterWords = (shown: MeterReading | null): string =>
   shown === null ? '' : `${shown.dc_V} V DC, ${shown.ac_V} V AC`;
 
+/** Sources met on earlier jobs, and a bypass that whoever took the call named: it need not be found out a second time. */
+const knownHere = (
+  met: readonly string[],
+  opened: StageProps['store']['state']['opened'],
+): readonly string[] => (opened?.payload.bypass === 'yes' ? [...met, 'bypass'] : met);
+
 /** Making safe with measured figures; nothing here is a mere tick. */
 export function MakeSafeStage({ store, person, limits, knownSources, goTo }: StageProps) {
   const now = useNow(store.clockOffset_ms);
   const { drive, safety, opened } = store.state;
-  // Who took the call said so: it need not be found out a second time.
-  const known = opened?.payload.bypass === 'yes' ? [...knownSources, 'bypass'] : knownSources;
   if (drive === null)
     return (
       <>
@@ -80,7 +84,7 @@ export function MakeSafeStage({ store, person, limits, knownSources, goTo }: Sta
       >
         <SourcesGrid
           key={safety.sources?.at ?? 0}
-          known={known}
+          known={knownHere(knownSources, opened)}
           current={list}
           at={safety.place}
           disabled={apprentice}

@@ -52,6 +52,8 @@ export const registerKinds = {
     trial: z.boolean(),
     /** The trial that this one puts back. */
     restores: z.uuid().optional(),
+    /** What is out of date after it: motor data and control mode outdate the identification. */
+    outdates: z.literal('identification').optional(),
     /** What the person was told may move, and said yes to. */
     mayMove: short.min(1),
     runOpen: z.literal(true),

@@ -70,6 +70,7 @@ const connected = {
 
 interface StartUpJob {
   seen: { values: Values } | null;
+  registers: { writes: readonly { id: string; outdates?: 'identification' | undefined }[] };
 }
 
 /** The start-up after one more entry; a reason where the entry does not count. */
@@ -143,12 +144,20 @@ const cycleRead = (state: StartUpState, values: Values): StartUpState =>
     ? state
     : { ...state, cycle: { ...state.cycle, after: values } };
 
-/** A value was written: nobody knows whether it was kept, and what was signed was signed without it. */
-const afterWrite = (state: StartUpState): StartUpState => ({
+/** These steps of the run are to be made again, and what was signed was signed without them. */
+const without = (state: StartUpState, steps: readonly string[]): StartUpState => ({
   ...state,
-  run: state.run.filter((r) => r.payload.step !== 'saved'),
-  cycle: null,
+  run: state.run.filter((r) => !steps.includes(r.payload.step)),
   signed: null,
+});
+
+/**
+ * A value was written: nobody knows whether it was kept, and what was signed was signed without it.
+ * @param outdated the identification was made with other motor data or another control mode
+ */
+const afterWrite = (state: StartUpState, outdated: boolean): StartUpState => ({
+  ...without(state, outdated ? ['saved', 'identification'] : ['saved']),
+  cycle: null,
 });
 
 /** The newest test of each thing: what was put right and measured again counts. */
@@ -229,6 +238,7 @@ export const startUpSlice = sliceOf<StartUpState, StartUpJob>()({
   follows: [
     'drive.read',
     'drive.write-done',
+    'identify.motor',
     'jumper.set',
     'set.write-begun',
     'set.write-held',
@@ -241,12 +251,17 @@ export const startUpSlice = sliceOf<StartUpState, StartUpJob>()({
         return { slice: cycleRead(slice, entry.payload.values) };
       case 'jumper.set':
         return { slice: { ...slice, signed: null } };
-      case 'drive.write-done':
+      case 'identify.motor':
+        return { slice: without(slice, ['identification']) };
+      case 'drive.write-done': {
+        const write = context.job.registers.writes.find((w) => w.id === entry.payload.asked);
+        return { slice: afterWrite(slice, write?.outdates === 'identification') };
+      }
       case 'set.write-begun':
       case 'set.write-held':
       case 'set.write-resumed':
       case 'set.write-ended':
-        return { slice: afterWrite(slice) };
+        return { slice: afterWrite(slice, true) };
       default:
         return changedBy(slice, applyStartUp(slice, entry, context));
     }
