@@ -47,7 +47,7 @@ describe('tests of motor and cable', () => {
 
   it('a cable that failed holds the job until a newer test of it passes and it was earthed', () => {
     const j = ready();
-    const failed = j.add('motor.insulation', insulation(1));
+    const failed = j.add('motor.insulation', insulation(0.4));
     j.add('motor.earthed', { test: failed, seconds: 240 });
     expect(blockers(j)).toMatch(/The cable to earth failed/);
     expect(motorLine(j)).toMatchObject({ state: 'todo', note: 'held: see what failed' });
@@ -61,7 +61,7 @@ describe('tests of motor and cable', () => {
   it('of one thing do not stand for another', () => {
     const j = ready();
     for (const part of ['cable', 'motor'] as const) {
-      const id = j.add('motor.insulation', insulation(part === 'cable' ? 1 : 800, { of: part }));
+      const id = j.add('motor.insulation', insulation(part === 'cable' ? 0.4 : 800, { of: part }));
       j.add('motor.earthed', { test: id, seconds: 240 });
     }
     expect(motorBlockers(stateOf(j).startUp)).toHaveLength(1);

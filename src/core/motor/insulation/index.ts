@@ -1,7 +1,9 @@
-// IEEE 43 (from memory): correction to 40 °C, minimum after one minute, polarization index.
+// Machines by IEEE 43 (from memory): correction to 40 °C, minimum after one minute, polarization index. Cables by IEC 60364-6 (from memory).
 
 /** An insulation test: readings over time at one winding temperature. */
 export interface InsulationTest {
+  /** A cable alone is judged by the rule of installations; with a motor on it the machine's rule holds. */
+  of?: 'motor' | 'cable' | 'motor-and-cable' | undefined;
   ratedVolts: number;
   /** A figure after one minute must be among them. */
   readings: readonly { at_s: number; megohm: number }[];
@@ -25,6 +27,11 @@ export interface InsulationResult {
 }
 
 const source = 'IEEE 43, from memory';
+const cableSource = 'IEC 60364-6, from memory';
+/** Least resistance of a cable, at 500 V up to 500 V nominal and at 1000 V above, MΩ. */
+const cableMinimum_Mohm = 1;
+/** A random-wound winding this dry: a low index says little of it (common practice, no source), MΩ. */
+const dry_Mohm = 100;
 /** A reading counts as the one-minute or the ten-minute figure this close to it, s. */
 const near_s = 5;
 /** Above this one-minute figure the index has no meaning, MΩ. */
@@ -69,8 +76,24 @@ function indexOf(
     : { index: null, note: 'Nothing to divide by: the one-minute figure is zero.' };
 }
 
+/** A cable: one minimum, no correction; what its readings were before says more. */
+function cableInsulation({ readings }: InsulationTest): InsulationResult {
+  const oneMinute = readingAt(readings, 60) ?? 0;
+  return {
+    correctedTo40C_Mohm: oneMinute,
+    minimum_Mohm: cableMinimum_Mohm,
+    polarizationIndex: null,
+    polarizationNote: 'A cable has no polarization index.',
+    verdict: oneMinute < cableMinimum_Mohm ? 'fail' : 'pass',
+    source: cableSource,
+    sum: `${oneMinute} MΩ against ${cableMinimum_Mohm} MΩ, as measured`,
+    notes: ['Compare it with earlier readings of the same cable: the trend says more than the minimum.'],
+  };
+}
+
 /** @throws never; the one-minute figure is asked for by the schema and taken as zero where it is missing */
 export function insulation(test: InsulationTest): InsulationResult {
+  if (test.of === 'cable') return cableInsulation(test);
   const { readings, winding_C, material = 'thermosetting' } = test;
   const oneMinute = readingAt(readings, 60) ?? 0;
   const { factor, rule } = correctionTo40C(winding_C, material);
@@ -79,6 +102,7 @@ export function insulation(test: InsulationTest): InsulationResult {
   const { index, note } = indexOf(readings, oneMinute);
   const outside = winding_C < 10 || winding_C > 85;
   const low = index !== null && index < leastIndex;
+  const dry = test.construction !== 'form' && corrected >= dry_Mohm;
   return {
     correctedTo40C_Mohm: corrected,
     minimum_Mohm: minimum,
@@ -91,6 +115,7 @@ export function insulation(test: InsulationTest): InsulationResult {
       ...(outside
         ? ['The rule is given from 10 to 85 °C only: bring the winding there and measure again.']
         : []),
+      ...(low && dry ? ['On a small, dry, random-wound winding the index has little meaning.'] : []),
       ...(low ? ['The index is below 2: damp or dirt. Dry it and measure again.'] : []),
       ...(winding_C > 40 && material === 'thermoplastic'
         ? ['Doubling every 10 °C flatters a hot winding: be sure that it is an old one.']

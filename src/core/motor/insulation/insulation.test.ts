@@ -61,3 +61,17 @@ it('a low one fails, and outside the rule’s range nothing passes', () => {
   expect(insulation({ ratedVolts: 400, readings: minute(3), winding_C: 40 }).verdict).toBe('fail');
   expect(insulation({ ratedVolts: 400, readings: minute(900), winding_C: 5 }).verdict).toBe('doubtful');
 });
+
+it.each([
+  [0.9, 'fail'],
+  [1, 'pass'],
+  [3, 'pass'],
+] as const)('a cable of %d MΩ: %s, by the rule of installations, as measured', (megohm, verdict) => {
+  const cable = { ratedVolts: 400, readings: [{ at_s: 60, megohm }], winding_C: 30 };
+  expect(insulation({ ...cable, of: 'cable' })).toMatchObject({
+    ...{ verdict, minimum_Mohm: 1, polarizationIndex: null },
+    ...{ correctedTo40C_Mohm: megohm, source: 'IEC 60364-6, from memory' },
+  });
+  // With a motor on it the machine's rule holds.
+  expect(insulation({ ...cable, of: 'motor-and-cable' })).toMatchObject({ minimum_Mohm: 5, verdict: 'fail' });
+});

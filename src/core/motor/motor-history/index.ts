@@ -22,7 +22,7 @@ export interface InsulationThen {
 export interface TrendPoint {
   jobId: string;
   at: string;
-  /** Brought to 40 °C, so that warm and cold days can be compared. */
+  /** Of a motor brought to 40 °C, so that warm and cold days can be compared; of a cable as measured. */
   corrected_Mohm: number;
   verdict: 'pass' | 'fail' | 'doubtful';
 }
@@ -40,7 +40,7 @@ export interface InsulationTrend {
 /** Half of the last figure and less is a fall worth a look (common practice, no source). */
 const fallen = 0.5;
 
-const fallOf = (points: readonly TrendPoint[]): InsulationTrend['falling'] => {
+const fallOf = (points: readonly TrendPoint[], of: TestedPart): InsulationTrend['falling'] => {
   const [before, now] = points.slice(-2);
   if (before === undefined || now === undefined) return null;
   const share = now.corrected_Mohm / before.corrected_Mohm;
@@ -48,7 +48,7 @@ const fallOf = (points: readonly TrendPoint[]): InsulationTrend['falling'] => {
     ? null
     : {
         text: 'It has fallen to half and less since the last test: dirt, moisture or ageing. Look before it fails.',
-        sum: `${formatSignificant(now.corrected_Mohm)} MΩ ÷ ${formatSignificant(before.corrected_Mohm)} MΩ = ${share.toFixed(2)}, both at 40 °C`,
+        sum: `${formatSignificant(now.corrected_Mohm)} MΩ ÷ ${formatSignificant(before.corrected_Mohm)} MΩ = ${share.toFixed(2)}, both ${of === 'cable' ? 'as measured' : 'at 40 °C'}`,
       };
 };
 
@@ -61,7 +61,7 @@ export function trendsOf(tests: readonly InsulationThen[]): InsulationTrend[] {
       .sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
     const [first] = same;
     if (first === undefined) return [];
-    const results = same.map((t) => ({ ...t, result: insulation(t.test) }));
+    const results = same.map((t) => ({ ...t, result: insulation({ ...t.test, of: t.of }) }));
     const points = results.map(({ jobId, at, result }) => ({
       jobId,
       at,
@@ -74,7 +74,7 @@ export function trendsOf(tests: readonly InsulationThen[]): InsulationTrend[] {
         between: first.between,
         points,
         minimum_Mohm: Math.max(...results.map((r) => r.result.minimum_Mohm)),
-        falling: fallOf(points),
+        falling: fallOf(points, first.of),
       },
     ];
   });
