@@ -33,6 +33,8 @@ it('an archive of 2026-11-29 with nearly every kind of entry is the same job tod
     // Since then:
     'safety.meter-proof',
     'safety.figures',
+    'safety.bridge',
+    'trace.withdrawn',
     // Not in it:
     'decide.figures',
     'swap.asked',
@@ -51,12 +53,13 @@ it('an archive of 2026-11-29 with nearly every kind of entry is the same job tod
     (_, id: string) => `"by":{"id":"${foreignId(id, jobId)}"`,
   );
   const first = log.find((_, i) => isFound(i))?.entry.payload;
-  const known = plainly(here) as { safety: object };
+  const known = plainly(here) as { safety: object; power: object };
   expect(plain(state)).toEqual({
     ...known,
     asFound: { captured: plain(first) },
-    // What the dead proof also knows since then.
-    safety: { ...known.safety, alive: null, former: false, place: 'installed' },
+    // What the dead proof and first power also know since then.
+    safety: { ...known.safety, alive: null, bridgedAt: null, former: false, place: 'installed' },
+    power: { ...known.power, through: state.power.through, cameUp: state.power.cameUp },
   });
 });
 
