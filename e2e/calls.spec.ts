@@ -9,7 +9,6 @@ import {
   inesId,
   newJob,
   pdfText,
-  picture,
   postEntries,
   southWinch,
   visit,
@@ -99,7 +98,6 @@ test('a dark display on a drive of no catalogue type: from the call to the cause
   await family(page, 'the display is dark');
   await answer(page, /take out each line fuse/, 'one is open');
   await expect(likeliest(page)).toContainText('the line or a line fuse is missing');
-  await picture(page, 'trace-unlisted');
 
   const form = tracer(page).getByRole('form', { name: 'Confirm a cause' });
   await form.getByRole('button', { name: 'Save cause' }).click();
