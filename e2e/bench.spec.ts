@@ -233,7 +233,7 @@ test('a dual module by lamp and battery, keys only, on the sheet beside the othe
   await expect(page.getByRole('region', { name: 'Verdict levels' })).toContainText(/Gates switch.*no/);
   await visit(page, `/jobs/${trawlWinch}/sheet`);
   await expect(page.getByText('Module by lamp and battery: V leg')).toBeVisible();
-  await expect(page.getByText(/Runs under load \(powered test\): not tested/)).toBeVisible();
+  await expect(page.getByText(/Runs under load \(motor at 50 % or more\): not tested/)).toBeVisible();
 });
 
 test('the shop lead writes down what a dead part means, and the bench says it', async ({ page }) => {
