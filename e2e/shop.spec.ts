@@ -77,7 +77,7 @@ test('the shop lead writes down what the shop has seen, and the tracer follows i
   expect(own[0]?.causes[0]?.weight).toBe(90);
   await page.getByRole('button', { name: 'Another cause' }).click();
   await page.getByRole('button', { name: 'Keep tables' }).click();
-  await expect(page.getByText('Not kept: causes 5 name: nothing is written there.')).toBeVisible();
+  await expect(page.getByText(/^Not kept: causes \d+ name: nothing is written there\.$/)).toBeVisible();
   await page.getByRole('button', { name: 'Back to the usual table' }).click();
   await page.getByRole('button', { name: 'Keep tables' }).click();
   await expect(page.getByText('Tables kept.')).toBeVisible();
