@@ -47,7 +47,7 @@ const commonCauses: readonly CommonCause[] = [
   },
   {
     cause: cause('capacitor-wear', 'capacitors have dried out', 4, 140, 'Capacitance and ripple; replace them, or the unit.'),
-    families: ['undervoltage', 'input-phase-loss', 'charging', 'dead-display', 'control-rail', 'gate-supply', 'overvoltage-rest', 'hunting', 'other', 'overload'],
+    families: ['charging', 'dead-display', 'control-rail', 'gate-supply', 'overvoltage-rest', 'hunting', 'other', 'overload'],
   },
 ];
 
