@@ -54,11 +54,17 @@ const trace = (
 };
 const asked = () => screen.getByRole('region', { name: 'Check' });
 const suspects = () => within(screen.getByRole('list', { name: 'Likely causes' })).getAllByRole('listitem');
+/** Takes a check, unless it is the one that is asked already. */
+const takeCheck = async (name: RegExp): Promise<void> => {
+  const other = screen.queryByRole('button', { name });
+  if (other !== null) await userEvent.click(other);
+  expect(asked().textContent).toMatch(name.source.replace('^', ''));
+};
 const press = (name: string | RegExp) => userEvent.click(screen.getByRole('button', { name }));
 
 it('asks, takes the answer, and puts the likeliest first; the path is kept, and an answer taken back', async () => {
   const { log } = trace('input-phase-loss');
-  await press(/^Ask or look: is it fed from three phases/);
+  await takeCheck(/^Ask or look: is it fed from three phases/);
   await userEvent.click(within(asked()).getByRole('button', { name: 'one phase' }));
   expect(suspects()[0]?.textContent).toContain('fed from one phase');
   expect(log).toEqual([
@@ -75,7 +81,7 @@ it('asks, takes the answer, and puts the likeliest first; the path is kept, and 
 
 it('before a dead check comes making safe: its answers are shut until then', async () => {
   const { gone } = trace('input-phase-loss');
-  await press(/^Dead: take each line fuse out/);
+  await takeCheck(/^Dead: take each line fuse out/);
   expect(within(asked()).getAllByRole('note')[0]?.textContent).toContain('proven dead');
   expect(within(asked()).getByRole('button', { name: 'one is open' })).toHaveProperty('disabled', true);
   expect(within(asked()).getByRole('button', { name: 'no tool' })).toHaveProperty('disabled', false);
