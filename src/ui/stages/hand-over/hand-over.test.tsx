@@ -5,16 +5,7 @@ import userEvent from '@testing-library/user-event';
 import type { HandOverItem } from '@/core/job/hand-over';
 import type { Person } from '@/core/logbook';
 import type { StageProps } from '../../job-store/stage-props';
-import {
-  choose,
-  ines,
-  pip,
-  press,
-  show,
-  WithStore,
-  type RecordedEntry,
-  fill,
-} from '../../__tests__/show';
+import { choose, ines, pip, press, show, WithStore, type RecordedEntry, fill } from '../../__tests__/show';
 import { BackForm } from './back-form';
 import { TwoNames } from './back-panel';
 
