@@ -1,12 +1,13 @@
 // From a fault to its cause.
 import { costOf, isDead, minutesWith, posterior, proof_min, tryingMinutes, type CheckAnswer } from './reason';
-import { isDeadly, type TraceCause, type Check, type TraceTable } from './table';
+import { isDeadly, isEnergised, type TraceCause, type Check, type TraceTable } from './table';
 
 export { posterior, proof_min, skipped, tryingMinutes, type CheckAnswer, type SkippedCheck } from './reason';
 export {
   deadlyFamilies,
   hazards,
   isDeadly,
+  isEnergised,
   troubles,
   type TraceCause,
   type Check,
@@ -57,7 +58,7 @@ const worthAsking_min = 1;
 /** The one to propose: what saves most, but nothing energised where a dead check or a look will do, and questions before the proof. */
 function preferred(left: readonly Ranked[], proven: boolean): Ranked | undefined {
   const [best] = left;
-  const harmless = left.find((l) => (isDead(l.check) || l.check.hazard === 'none') && l.saves_min > 0);
+  const harmless = left.find((l) => !isEnergised(l.check.hazard) && l.saves_min > 0);
   // Never live parts where something else will do.
   const factor = best?.check.hazard === 'live' ? Infinity : similar;
   const instead = harmless !== undefined && (best?.saves_min ?? 0) <= factor * harmless.saves_min;
@@ -86,9 +87,7 @@ export function traceFrom(
     .sort((a, b) => b.probability - a.probability);
   const without = tryingMinutes(table, chances, proven);
   const unasked = table.checks.filter((c) => !answers.some((a) => a.check === c.id));
-  const withheld = staysDead(table, context)
-    ? unasked.filter(({ hazard }) => hazard !== 'none' && hazard !== 'dead')
-    : [];
+  const withheld = staysDead(table, context) ? unasked.filter(({ hazard }) => isEnergised(hazard)) : [];
   const open = unasked.filter((c) => !withheld.includes(c));
   const left = open
     .map((check) => ({

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { alarmFamilies, conceptIds } from '../../equipment/concepts';
-import { deadlyFamilies, hazards, liveFigures, troubles, type TraceTable } from './table';
+import { hazards, isDeadly, liveFigures, troubles, type TraceTable } from './table';
 
 const text = z.string().trim().min(1, 'nothing is written there').max(300);
 const id = z.string().regex(/^[a-z0-9-]{1,40}$/);
@@ -64,7 +64,7 @@ export const traceTableSchema: z.ZodType<TraceTable> = shape.superRefine((table,
     list.forEach((x, i) => {
       if (list.findIndex((y) => y.id === x.id) !== i) issue([...path, i, 'id'], `${x.id} is there twice`);
     });
-  if (!deadFirst && deadlyFamilies.some((f) => f === family))
+  if (!deadFirst && isDeadly(family))
     issue(['deadFirst'], 'after this alarm something is measured dead first; no shop may change that');
   once(causes, ['causes']);
   once(checks, ['checks']);

@@ -5,6 +5,10 @@ export const hazards = ['none', 'dead', 'control', 'moves', 'live'] as const;
 /** What a check exposes one to: nothing, an isolated drive, control voltage, a machine that moves, live parts. */
 export type Hazard = (typeof hazards)[number];
 
+/** Is the drive under power for it? */
+export const isEnergised = (hazard: Hazard | undefined): boolean =>
+  hazard === 'control' || hazard === 'moves' || hazard === 'live';
+
 /** A cause of a fault, how often it is this one, and its remedy. */
 export interface TraceCause {
   id: string;

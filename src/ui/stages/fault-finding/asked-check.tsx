@@ -1,6 +1,12 @@
 import { Box, Text } from '@chakra-ui/react';
 import { countOf } from '@/core/logbook';
-import { skipped, type Check, type Hazard, type SkippedCheck } from '@/core/fault-finding/tracing';
+import {
+  isEnergised,
+  skipped,
+  type Check,
+  type Hazard,
+  type SkippedCheck,
+} from '@/core/fault-finding/tracing';
 import { Primary, Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { Disclosure } from '../../kit/why';
@@ -37,12 +43,11 @@ export function AskedCheck({
   say: (outcome: string, words: string) => void;
 }) {
   const caution = hazardWords[check.hazard];
-  const energised = check.hazard !== 'none' && check.hazard !== 'dead';
   const waits = check.hazard === 'dead' ? proofMissing : null;
   return (
     <Box as="section" aria-label="Check" mb="4">
       {caution !== null && <Caution title="Before it:">{caution}</Caution>}
-      {energised && limited && (
+      {isEnergised(check.hazard) && limited && (
         <Caution grave title="Limited supply only:">
           through lamps or a current limit, as First power plans it. Off at the first sign.
         </Caution>

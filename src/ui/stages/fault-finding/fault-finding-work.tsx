@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import { ratingOf, supplyOf, type Control } from '@/core/equipment/catalogue';
-import { mustStayDead, openTrials, type Payload } from '@/core/logbook';
+import { openTrials, type Payload } from '@/core/logbook';
 import { chainWords, runChain, type ChainLinkId } from '@/core/fault-finding/run-chain';
 import { newestBurst } from '@/core/fault-finding/tracing';
 import { movesUnasked } from '@/core/fault-finding/trials';
@@ -14,6 +14,7 @@ import { JumperRegister } from './jumper-register';
 import { Ladder } from './ladder';
 import { LinkBar } from '../../drive-link/link-bar';
 import { LoopPanel } from './loop-panel';
+import { MainsStayOff } from './mains-stay-off';
 import { Reasons } from './reasons';
 import { InputBits, SeenForm, type ObservedValues } from './seen-form';
 import { TrendPanel } from './trend';
@@ -64,7 +65,6 @@ export function FaultFindingWork({
   );
   const keep = ({ values: put = {}, live: saw = {} }: ObservedValues) =>
     store.record('drive.seen', { values: put, live: saw });
-  const dead = mustStayDead(store.state);
   const { headline, detail } = chainWords(chain);
   const asked = chosen ?? chain.firstOpen ?? chain.next?.settles ?? 'output';
   const link = chain.links.find((l) => l.id === asked);
@@ -76,11 +76,7 @@ export function FaultFindingWork({
   const open = panel ?? (alarm === undefined ? 'by-hand' : 'alarm');
   return (
     <>
-      {dead.length > 0 && (
-        <Caution grave title="Do not restore mains to read it.">
-          Because of {dead.join(', ')}. What a display or a link says needs another control supply.
-        </Caution>
-      )}
+      <MainsStayOff state={store.state} />
       {movesUnasked(control, values).map(({ parameter, warning }) => (
         <Caution key={parameter.number} grave title={`${parameter.number} ${parameter.name}:`}>
           {warning} Isolate before you reach in.

@@ -1,4 +1,4 @@
-import { skipped } from '../../../fault-finding/tracing';
+import { isEnergised, skipped } from '../../../fault-finding/tracing';
 import type { EntryOf } from '../../entry';
 
 /** Was the check not made? */
@@ -7,4 +7,4 @@ export const isSkipped = ({ payload }: EntryOf<'trace.answered'>): boolean =>
 
 /** Was the drive under power for this check? */
 export const wasEnergised = (entry: EntryOf<'trace.answered'>): boolean =>
-  !isSkipped(entry) && ['control', 'moves', 'live'].some((hazard) => hazard === entry.payload.hazard);
+  !isSkipped(entry) && isEnergised(entry.payload.hazard);
