@@ -56,6 +56,13 @@ export async function allKept(page: Page): Promise<void> {
   await expect(page.getByText('(not kept yet, sending)')).toHaveCount(0);
 }
 
+/** Loads a job's page anew, nothing of it lost: a reload can be faster than the disk that an entry is on its way to. */
+export async function reloadJob(page: Page): Promise<void> {
+  await allKept(page);
+  await page.reload();
+  await alive(page);
+}
+
 /** Opens a job of its own through the API, so that tests do not meet in one logbook. @param at another server than this worker's */
 export async function newJob(request: APIRequestContext, machine: string, at = ''): Promise<string> {
   const jobId = v7();

@@ -1,6 +1,6 @@
 import { expect, test } from './test';
 import sharp from 'sharp';
-import { choosePerson, inesId, watchConsole, visit } from './demo';
+import { choosePerson, inesId, reloadJob, watchConsole, visit } from './demo';
 
 test('a new job in half a minute, then identified, with what the plate says at once', async ({ page }) => {
   const said = watchConsole(page);
@@ -83,7 +83,7 @@ test('a new job in half a minute, then identified, with what the plate says at o
   await page.getByLabel('What exactly?').fill('burnt varnish');
   await page.getByLabel('What exactly?').blur();
   await expect(page.getByRole('complementary').getByText('Smell: burnt varnish')).toBeVisible();
-  await page.reload();
+  await reloadJob(page);
   await expect(page.getByRole('complementary').getByText('Smell: burnt varnish')).toBeVisible();
   expect(said).toEqual([]);
 });

@@ -13,6 +13,7 @@ import {
   watchConsole,
   winch,
   postEntries,
+  reloadJob,
 } from './demo';
 import { proveDead } from './hands';
 import { order, winchReady } from './rig';
@@ -162,7 +163,7 @@ test('a lost input phase: the dead check comes before the live one, and the caus
     .fill('F2 out: trips. New F2 in: runs.');
   await tracer(page).getByRole('button', { name: 'Save cause' }).click();
   await expect(tracer(page)).toContainText('F2 out: trips. New F2 in: runs.');
-  await page.reload();
+  await reloadJob(page);
   await expect(tracer(page)).toContainText('F2 out: trips. New F2 in: runs.');
 });
 

@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { expect, test } from './test';
-import { alive, boatWinch, choosePerson, inesId, picture, visit, watchConsole } from './demo';
+import { boatWinch, choosePerson, inesId, picture, reloadJob, visit, watchConsole } from './demo';
 import { order, winchReady } from './rig';
 import { findAndRead, jobWith, panelOf } from './trace';
 
@@ -103,8 +103,7 @@ test('the set of an old Knot is carried to the Whimbrel: every value told, choic
   for (const choice of await list.getByRole('combobox').all()) await choice.selectOption({ index: 1 });
   await page.getByRole('button', { name: 'Keep the carried set' }).click();
   await expect(page.getByText('Kept as a set of its own.')).toBeVisible();
-  await page.reload();
-  await alive(page);
+  await reloadJob(page);
   await sets(page);
   await expect(page.getByRole('combobox', { name: 'Set', exact: true })).toContainText(
     'carried to whimbrel-w4',

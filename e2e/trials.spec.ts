@@ -3,7 +3,18 @@ import type { Page } from '@playwright/test';
 import { v7 } from 'uuid';
 import { copyOf, entriesOf, savedEntry } from './copies';
 import { expect, test } from './test';
-import { allKept, choosePerson, entry, inesId, netDrumSwap, pipId, visit, watchConsole, winch } from './demo';
+import {
+  allKept,
+  choosePerson,
+  entry,
+  inesId,
+  netDrumSwap,
+  pipId,
+  reloadJob,
+  visit,
+  watchConsole,
+  winch,
+} from './demo';
 import { order, winchReady } from './rig';
 import { confirmWrite, winchContacts, jobWith, panel, readOut, says } from './trace';
 
@@ -229,7 +240,7 @@ test('a loop is walked, a jumper stands in the register and holds the signature'
   await register.getByRole('textbox', { name: 'How it was proven out' }).fill('K3 opened: X3 goes off');
   await register.getByRole('button', { name: 'Strike it from the register' }).click();
   await expect(register).toContainText('Out: K3 opened: X3 goes off');
-  await page.reload();
+  await reloadJob(page);
   await expect(register).toContainText('Out: K3 opened: X3 goes off');
 });
 

@@ -6,6 +6,7 @@ import {
   inesId,
   pdfText,
   picture,
+  reloadJob,
   visit,
   watchConsole,
   winch,
@@ -88,8 +89,7 @@ test('the slipway winch, from the board to a signed sheet', async ({ page }) => 
   await expect(page.getByText('was 0.386')).toBeVisible();
   await expect(margin.getByText('DC- to L1: take it again.')).toBeHidden();
 
-  await page.reload();
-  await alive(page);
+  await reloadJob(page);
   await expect(margin.getByText('L2 upper diode is open. Nothing else fits.')).toBeVisible({
     timeout: 15_000,
   });
