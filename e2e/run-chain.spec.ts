@@ -212,6 +212,18 @@ test('an earth fault: no power and no reset before bench and insulation passed, 
     data: { entries: [entry(job, 'trace.answered', live)] },
   });
   expect(JSON.stringify(await refused.json())).toContain('reload it');
+  // Nor is a live check a question because the page says so, nor one that no table has.
+  for (const [change, why] of [
+    [{ hazard: 'none' }, 'another hazard: '],
+    [{ hazard: 'none', check: 'made-up' }, 'no such check'],
+    [{ hazard: 'none', family: 'made-up' }, 'no such check'],
+    [{ hazard: 'live', outcome: 'made-up' }, 'no such outcome'],
+  ] as const) {
+    const forged = await page.request.post(`/api/v1/jobs/${job}/entries`, {
+      data: { entries: [entry(job, 'trace.answered', { ...live, ...change })] },
+    });
+    expect(JSON.stringify(await forged.json())).toContain(why);
+  }
 });
 
 test('the shop lead lists a drive; a line that is no address says so; nobody else may', async ({ page }) => {

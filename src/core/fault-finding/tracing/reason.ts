@@ -30,6 +30,23 @@ export const isDead = ({ hazard }: Pick<Check, 'hazard'>): boolean => hazard ===
 export const costOf = (check: Check, proven: boolean): number =>
   check.minutes + hazard_min[check.hazard] + (isDead(check) && !proven ? proof_min : 0);
 
+/**
+ * Why an answer does not fit the tables in force: no such check, another hazard, an outcome that it does not have.
+ * @returns null where it fits
+ */
+export function answerMisfit(
+  tables: readonly TraceTable[],
+  { family, check, outcome, hazard }: CheckAnswer & { family: string; hazard?: Hazard | undefined },
+): string | null {
+  const found = tables.find((t) => t.family === family)?.checks.find((c) => c.id === check);
+  const again = 'Reload the page and answer it once more: the shop’s table may have changed meanwhile.';
+  if (found === undefined) return `There is no such check for this fault. ${again}`;
+  if (found.hazard !== hazard) return `This check has another hazard: ${found.hazard}. ${again}`;
+  return [...skipped, ...found.outcomes.map((o) => o.id)].includes(outcome)
+    ? null
+    : `This check has no such outcome. ${again}`;
+}
+
 /** Chances of the causes, in the order of the table. */
 export function posterior({ causes, checks }: TraceTable, answers: readonly CheckAnswer[]): number[] {
   const raw = causes.map(({ id, weight }) =>
