@@ -2,7 +2,15 @@
 import { costOf, isDead, minutesWith, posterior, proof_min, tryingMinutes, type CheckAnswer } from './reason';
 import { isDeadly, isEnergised, type TraceCause, type Check, type TraceTable } from './table';
 
-export { answerMisfit, posterior, proof_min, skipped, tryingMinutes, type CheckAnswer, type SkippedCheck } from './reason';
+export {
+  answerMisfit,
+  posterior,
+  proof_min,
+  skipped,
+  tryingMinutes,
+  type CheckAnswer,
+  type SkippedCheck,
+} from './reason';
 export {
   deadlyFamilies,
   hazards,
