@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { APIRequestContext } from '@playwright/test';
 import { v7 } from 'uuid';
+import { newestVersion } from '../src/core/logbook';
 import { postEntries, winch } from './demo';
 import { letPass, serverTime } from './here';
 import { expect } from './test';
@@ -106,7 +107,7 @@ async function jobFrom(
       // A signature says how many entries it stands under.
       const signed = 'seq' in payload ? { ...payload, seq } : payload;
       seq += 1;
-      return { v: 1, id, jobId: job, at, kind, payload: signed };
+      return { v: newestVersion, id, jobId: job, at, kind, payload: signed };
     });
   const send = (entries: readonly object[]) => postEntries(request, job, entries);
   const [opened] = copied(there.slice(0, 1));

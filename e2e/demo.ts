@@ -2,6 +2,7 @@ import { execFileSync } from 'node:child_process';
 import type { APIRequestContext, Page } from '@playwright/test';
 import { expect } from './test';
 import { v7 } from 'uuid';
+import { newestVersion } from '../src/core/logbook';
 
 /** The demo's jobs and people (demo/scenario.json). */
 export const winch = '0190a200-0000-7000-8000-000000000001';
@@ -26,7 +27,7 @@ export const choosePerson = async (page: Page, id: string): Promise<void> => {
 
 /** An entry as the page would send it. */
 export const entry = (jobId: string, kind: string, payload: unknown) => ({
-  v: 1,
+  v: newestVersion,
   id: v7(),
   jobId,
   at: new Date().toISOString(),

@@ -4,21 +4,23 @@
  */
 import { execFileSync } from 'node:child_process';
 import type { Page } from '@playwright/test';
-import { copyOf, logUpTo, savedEntry } from './copies';
+import { copyOf, entriesOf, logUpTo, savedEntry } from './copies';
 import { expect, test } from './test';
 import {
   allKept,
   alive,
   choosePerson,
+  entry,
   inesId,
   netDrumSwap,
   pdfText,
   picture,
   pipId,
+  postEntries,
   visit,
   watchConsole,
 } from './demo';
-import { proveDead } from './hands';
+import { proveDead, proveMeter, takeFigures } from './hands';
 import { order, winchReady } from './rig';
 import { findAndRead, panelOf } from './trace';
 
@@ -238,10 +240,28 @@ test('swapped: nothing comes out before it is proven dead; the clock runs; wires
   await page.getByRole('button', { name: 'The Whimbrel W4-15 is in' }).click();
   await expect(page.getByText('Whimbrel W4-15 is in; its bank is proven anew')).toBeVisible();
 
+  // The drive's end of a wire waits for the new unit's own proof, past the page too.
   await panelOf(page, 'Swap and wire', 'Wires on');
   const list = page.getByRole('list', { name: 'Wires to tick' });
   const boxes = list.getByRole('checkbox');
   await expect(boxes).toHaveCount(40);
+  await expect(boxes.first()).toBeDisabled();
+  await allKept(page);
+  const [noted] = (await entriesOf(page.request, job)).filter((e) => e.kind === 'wire.noted');
+  const forged = { wire: noted?.payload['wire'], end: 'drive', on: true, to: 'R' };
+  await postEntries(page.request, job, [
+    entry(job, 'wire.ticked', forged),
+    entry(job, 'stop.task', { task: 'wire', did: 'done' }),
+  ]);
+  await expect(page.getByText('Does not count: The drive is not proven dead yet.')).toHaveCount(2);
+  await expect(page.getByText('0 of 20 wires seen at both ends')).toBeVisible();
+  await page.getByRole('button', { name: 'To the dead proof' }).click();
+  await proveMeter(page, 'before');
+  await takeFigures(page, '2', '0.1', '2');
+  await proveMeter(page, 'after');
+  await allKept(page);
+  await visit(page, `/jobs/${job}/swap`);
+  await panelOf(page, 'Swap and wire', 'Wires on');
   for (let i = 0; i < 40; i += 1) await boxes.nth(i).check();
   await expect(page.getByText('20 of 20 wires seen at both ends')).toBeVisible();
   await expect(page.getByText('Torque: R S T U V W 1.5 N·m')).toBeVisible();

@@ -5,7 +5,7 @@ import { setTimeout as sleep } from 'node:timers/promises';
 import { gunzipSync } from 'node:zlib';
 import { v7 } from 'uuid';
 import * as z from 'zod';
-import type { Entry } from '../src/core/logbook';
+import { newestVersion, type Entry } from '../src/core/logbook';
 import type { FoldTimes } from './bench-fold';
 import { fillShop, type ScaleJobs } from './bench-scale-data';
 import { ensureBuilt } from './build';
@@ -44,7 +44,7 @@ function client(port: number) {
   };
   const append = async (jobId: string): Promise<void> => {
     const entry = {
-      ...{ v: 1, id: v7(), jobId, at: new Date().toISOString(), kind: 'note.added' },
+      ...{ v: newestVersion, id: v7(), jobId, at: new Date().toISOString(), kind: 'note.added' },
       payload: { stage: 'bench', text: 'one more', photos: [] },
     };
     const answer = await fetch(`${base}/api/v1/jobs/${jobId}/entries`, {

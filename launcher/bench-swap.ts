@@ -1,6 +1,7 @@
 import { chromium } from '@playwright/test';
 import { chromiumPath } from './chromium';
 import { v7 } from 'uuid';
+import { newestVersion } from '../src/core/logbook';
 
 const demo = '0190a200-0000-7000-8000-00000000000b';
 const ines = '0190a000-0000-7000-8000-000000000001';
@@ -21,7 +22,7 @@ export async function timeSwap(
   const home = `http://127.0.0.1:${port}`;
   const headers = { cookie: `grim_person=${ines}` };
   const entry = (kind: string, payload: unknown) => ({
-    v: 1,
+    v: newestVersion,
     id: v7(),
     jobId: demo,
     at: new Date().toISOString(),

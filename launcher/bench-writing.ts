@@ -7,6 +7,7 @@ import { changedSet, runSources } from '@/core/parameter-sets/parameters/__tests
 import { seeded } from '../checks/random';
 import * as z from 'zod';
 import { valuesSchema } from '@/core/equipment/drive-words/schema';
+import { newestVersion } from '../src/core/logbook';
 
 const typeId = 'whimbrel-w4';
 const rating = { ratedAmps: 15, power_kW: 7.5, supply_V: 400 };
@@ -36,7 +37,7 @@ export async function timeWriting(
   const wanted = changedSet(unit, values, 60, seeded(60), runSources);
   const jobId = v7();
   const entry = (kind: string, payload: unknown) => ({
-    v: 1,
+    v: newestVersion,
     id: v7(),
     jobId,
     at: new Date().toISOString(),

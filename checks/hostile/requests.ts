@@ -2,7 +2,7 @@
 import { v7 } from 'uuid';
 import * as z from 'zod';
 import type { Route } from '@/api/contract';
-import { newEntrySchema, payloads } from '@/core/logbook/schema';
+import { newEntrySchema, newestVersion, payloads } from '@/core/logbook/schema';
 import { sampleOf, samplesOf } from '@/core/logbook/__tests__/samples';
 import { keysOf } from '@/core/numerics/arrays';
 import { verbs } from '@/core/verbs';
@@ -68,7 +68,14 @@ function entryRequests(random: () => number): HostileRequest[] {
     samplesOf(kind, 'toString')
       .slice(0, 1)
       .flatMap((payload) => {
-        const entry = { v: 1, id: v7(), jobId: knownJob, at: new Date().toISOString(), kind, payload };
+        const entry = {
+          v: newestVersion,
+          id: v7(),
+          jobId: knownJob,
+          at: new Date().toISOString(),
+          kind,
+          payload,
+        };
         return spoilt(entry, spoiltEntries, random).map(({ what, value }) => ({
           ...{ what: `${kind}: ${what}`, method: 'POST', path, headers: json },
           body: JSON.stringify({ entries: [value] }),

@@ -189,7 +189,7 @@ describe('a proof that an earlier version began', () => {
     j.add('safety.meter', { when: 'after', source: 'socket', volts: 231 });
     expect(locksOf(j).bench.open).toBe(true);
     const payload = { when: 'before', source: 'socket', volts: 231 } as const;
-    expect(isFormerEntry({ kind: 'safety.meter', payload })).toBe(true);
+    expect(isFormerEntry({ v: 2, kind: 'safety.meter', payload })).toBe(true);
     j.add('safety.meter-proof', { when: 'before', ...knownSources });
     expect(locksOf(j).safety.former).toBe(false);
   });

@@ -2,8 +2,8 @@
 import { isFormerEntry } from '.';
 import type { NewEntry } from './entry';
 
-const former = (kind: string, payload: object): boolean =>
-  isFormerEntry({ kind, payload } as unknown as Pick<NewEntry, 'kind' | 'payload'>);
+const former = (kind: string, payload: object, v = 2): boolean =>
+  isFormerEntry({ v, kind, payload } as unknown as NewEntry);
 
 it.each([
   ['safety.meter', {}, {}],
@@ -17,7 +17,12 @@ it.each([
   if (kind !== 'safety.meter') expect(former(kind, now)).toBe(false);
 });
 
+it.each(['stop.task', 'wire.ticked', 'swap.unit-out'])('%s of the version before its rule', (kind) => {
+  expect(former(kind, {}, 1)).toBe(true);
+  expect(former(kind, {})).toBe(false);
+});
+
 it('other entries are of every version', () => {
-  expect(former('note.added', { text: 'x' })).toBe(false);
+  expect(former('note.added', { text: 'x' }, 1)).toBe(false);
   expect(former('job.signed-off', { open: [] })).toBe(false);
 });

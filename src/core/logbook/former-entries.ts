@@ -1,4 +1,5 @@
 import type { NewEntry } from './entry';
+import { isOfToday } from './version';
 
 /** Fields that entries of a kind have had since a rule came with them. */
 const later = {
@@ -20,7 +21,8 @@ const withoutReason = (payload: object): boolean =>
  * An entry as only earlier versions made it: what is in the log is read by the rules of then, and nothing is added that would
  * get round the rules of now.
  */
-export function isFormerEntry({ kind, payload }: Pick<NewEntry, 'kind' | 'payload'>): boolean {
+export function isFormerEntry({ v, kind, payload }: Pick<NewEntry, 'v' | 'kind' | 'payload'>): boolean {
+  if (!isOfToday({ v, kind })) return true;
   if (kind === 'safety.meter') return true;
   if (kind === 'job.signed-off') return withoutReason(payload);
   const field = fieldOf(kind);

@@ -14,6 +14,7 @@ export { entryWords } from './words';
 export { againstAgreement } from './agreement';
 export type { StaticVerdict, Verified } from './verified';
 export { isSignature } from './signatures';
+export { newestVersion } from './version';
 export { isFormerEntry } from './former-entries';
 export { isRecordedByServer } from './recorded-by-server';
 export type { OpenIssue } from './open-issue';
@@ -46,4 +47,5 @@ export {
 } from './families/registers/slice';
 export { earthFor_s, motorBlockers, type StartUpState } from './families/start-up/slice';
 export { balancedOnLamps, powerLock, runsUnderLoad, type PowerState } from './families/power/slice';
+export { taskHeld, tickHeld, unitOutHeld, type Hands } from './families/replacement/gates';
 export type { SwapState, TaskProgress } from './families/replacement/state';

@@ -2,7 +2,7 @@ import type { Entry } from './entry';
 
 /**
  * Brings a stored entry to the newest shape of its kind. Stored entries are never re-parsed by the
- * newest schema alone: when a kind changes, its `v` grows and a step from the old shape stands here.
+ * newest schema alone: a step from the old shape stands here.
  */
 export const lift = (entry: Entry): Entry =>
   entry.kind === 'commission.step' && entry.payload.step === 'safety-safe stop'

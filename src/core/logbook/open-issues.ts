@@ -4,6 +4,14 @@ import { motorBlockers, type StartUpState } from './families/start-up/slice';
 import { testOnly } from './families/start-up/vocabulary';
 import type { OpenIssue } from './open-issue';
 
+/** A direction that was found wrong and not yet seen right: never signed for, whoever takes it on. */
+function wrongDirection({ run }: StartUpState): OpenIssue[] {
+  const last = run.findLast((r) => r.payload.step === 'direction');
+  return last?.payload.outcome === 'not-ok'
+    ? [{ id: 'direction', text: 'It turns the wrong way.', mayWait: false }]
+    : [];
+}
+
 /** What stands against a start-up by the logbook alone; what the type of the drive tells, comes on top. */
 export function openIssues({
   registers,
@@ -16,6 +24,7 @@ export function openIssues({
 }): OpenIssue[] {
   return [
     ...motorBlockers(startUp).map((blocker): OpenIssue => ({ ...blocker, mayWait: false })),
+    ...wrongDirection(startUp),
     ...openJumpers(registers).map((j): OpenIssue => {
       const safety = neverJumpered.includes(j.guards);
       return {
@@ -46,7 +55,7 @@ export function openIssues({
   ];
 }
 
-const settledByLog = ['jumper', 'trial', 'question', 'test'];
+const settledByLog = ['jumper', 'trial', 'question', 'test', 'direction'];
 
 /** Does the logbook alone tell when an issue of this id is settled? The others are looked at again with the drive's type. */
 export const isSettledByLog = (id: string): boolean => settledByLog.includes(id.split(':')[0] ?? '');

@@ -4,8 +4,9 @@ import { time } from './fragments';
 import { payloads } from './payloads';
 import { staticVerdicts } from './verified';
 import { keysOf } from '../numerics/arrays';
+import { newestVersion } from './version';
 
-export { payloads };
+export { payloads, newestVersion };
 
 /** What the server verified of a signature, as an archive has it. */
 export const verifiedSchema = z.strictObject({
@@ -14,9 +15,6 @@ export const verifiedSchema = z.strictObject({
 });
 
 const kinds = keysOf(payloads);
-
-/** The newest shape of every kind. Older ones are lifted by `lift` before they are folded. */
-export const newestVersion = 1;
 
 /** NUL and halves of surrogate pairs: no text that a database can hold. */
 const unstorable = /[\0\p{Surrogate}]/u;
@@ -29,7 +27,7 @@ function isStorable(value: unknown): boolean {
 }
 
 const envelope = {
-  v: z.int().refine((v) => v === newestVersion, `version ${newestVersion} is wanted`),
+  v: z.int().min(1).max(newestVersion, `version ${newestVersion} at most: reload the page`),
   id: z.uuid({ version: 'v7' }),
   jobId: z.uuid(),
   at: time,

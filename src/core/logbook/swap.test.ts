@@ -48,7 +48,7 @@ describe('the wire list', () => {
     expect(state(j).swap.wires[0]?.ticked).toEqual({});
     j.add('wire.removed', { wire: idOf(1), reason: 'noted twice' });
     expect(state(j).swap.wires).toEqual([]);
-    j.add('wire.ticked', { wire: idOf(1), end: 'drive', on: true, to: 'X1' });
+    j.add('wire.ticked', { wire: idOf(1), end: 'field', on: true, to: 'X1' });
     expect(lastVoid(j)).toContain('not in this job');
   });
 
@@ -111,6 +111,84 @@ describe('the old unit', () => {
     j.add('identify.drive', { ...testDrive, type: 'W4-24', serial: 'W424-0002' });
     expect(state(j).swap.inAt).toBe(after.swap.inAt);
     expect(state(j).setAside).toHaveLength(1);
+  });
+});
+
+describe('round the button: tasks and ticks', () => {
+  const tasks = [
+    { id: 'labels', needs: [], after: [] },
+    { id: 'mark', needs: ['isolated' as const], after: ['labels'] },
+    { id: 'out', needs: ['isolated' as const], after: ['mark'] },
+    { id: 'drill', needs: ['isolated' as const], after: ['out'] },
+    { id: 'wire', needs: ['isolated' as const], after: ['drill'] },
+  ].map((t) => ({ ...t, name: t.id, minutes: 10, people: 1 }));
+  const did = (j: ReturnType<typeof job>, task: string, options = {}) => {
+    j.add('stop.task', { task, did: 'done' }, options);
+    return lastVoid(j);
+  };
+  const withPlan = (j: ReturnType<typeof job>) => {
+    j.add('stop.planned', { people: 2, allowed_min: 90, tasks });
+    return j;
+  };
+  const tick = (j: ReturnType<typeof job>, options = {}) => {
+    j.add('wire.ticked', { wire: idOf(1), end: 'drive', on: true, to: 'X1' }, options);
+    return lastVoid(j);
+  };
+
+  it('a task with hands in the drive wants the proof of that person; one at a desk does not', () => {
+    const alive = withPlan(job());
+    alive.add('identify.drive', testDrive);
+    expect(did(alive, 'labels')).toBeNull();
+    expect(did(alive, 'mark')).toBe('The drive is not proven dead yet.');
+    alive.add('stop.task', { task: 'mark', did: 'begun' });
+    expect(lastVoid(alive)).toBe('The drive is not proven dead yet.');
+    const j = withPlan(proven());
+    expect(did(j, 'mark', { by: odo })).toContain('Proven dead by Ines Tarrow');
+    expect(did(j, 'mark')).toBeNull();
+    expect(did(j, 'out', { after: 31 * 60 })).toContain('half an hour');
+  });
+
+  it('the old unit does not come out as a task either, while a wire is unknown', () => {
+    const j = withPlan(proven());
+    j.add('wire.noted', wire(1, { role: 'unknown' }));
+    expect(did(j, 'mark')).toBeNull();
+    expect(did(j, 'out')).toContain('Nobody knows what wire 1 is');
+    expect(did(j, 'drill')).toBe('The old unit is not out yet.');
+  });
+
+  it('nothing is seen on at the new unit before the old one is out and the new one proven dead', () => {
+    const j = withPlan(proven());
+    j.add('wire.noted', wire(1));
+    expect(tick(j)).toBe('The old unit is not out yet.');
+    expect(state(j).swap.wires[0]?.ticked).toEqual({});
+    j.add('swap.unit-out', { lookedAt: [] });
+    expect(tick(j)).toBeNull();
+    j.add('identify.drive', { ...testDrive, type: 'W4-24' });
+    expect(tick(j)).toContain('not proven dead');
+    expect(did(j, 'wire')).toContain('not proven dead');
+    j.add('wire.ticked', { wire: idOf(1), end: 'field', on: true, to: 'X1' }, { by: pip });
+    expect(lastVoid(j)).toBeNull();
+  });
+
+  it('two channels of the safe stop without their return keep the old unit in', () => {
+    const j = withPlan(proven());
+    j.add('wire.noted', wire(1, { role: 'safe-1' }));
+    expect(did(j, 'out')).toBeNull();
+    j.add('wire.noted', wire(2, { role: 'safe-2' }));
+    j.add('swap.unit-out', { lookedAt: [] });
+    expect(lastVoid(j)).toContain('nothing is on their return');
+    expect(did(j, 'out')).toContain('nothing is on their return');
+    j.add('wire.noted', wire(3, { role: 'safe-return' }));
+    j.add('swap.unit-out', { lookedAt: [] });
+    expect(lastVoid(j)).toBeNull();
+  });
+
+  it('what earlier versions recorded counts by the rules of then', () => {
+    const j = withPlan(proven());
+    j.add('wire.noted', wire(1));
+    tick(j);
+    const before = j.entries.map((e) => ({ ...e, v: 1 }) as typeof e);
+    expect(fold(before, context).log.at(-1)?.void).toBeNull();
   });
 });
 

@@ -9,7 +9,14 @@ import {
   type Rating,
 } from '../../core/equipment/drive-words';
 import { mayMove } from '../../core/fault-finding/trials';
-import { makeNewEntry, type EntryKind, type NewEntry, type Payload, type Person } from '../../core/logbook';
+import {
+  makeNewEntry,
+  newestVersion,
+  type EntryKind,
+  type NewEntry,
+  type Payload,
+  type Person,
+} from '../../core/logbook';
 import type { WriteOrder, Written } from '../../api/contract';
 import { catalogue } from '../equipment/catalogue';
 import { HttpError } from '../http/border';
@@ -19,7 +26,7 @@ import { controlNeeded, LinkRefused } from './drives';
 import { writeValue } from './write-value';
 
 const made = <K extends EntryKind>(id: string, jobId: string, kind: K, payload: Payload<K>): NewEntry =>
-  makeNewEntry({ v: 1, id, jobId, at: new Date().toISOString() }, kind, payload);
+  makeNewEntry({ v: newestVersion, id, jobId, at: new Date().toISOString() }, kind, payload);
 
 /** What an entry takes. @throws Refused 422 naming the field, what was given and what is allowed */
 function allowedEntry(control: Control, rating: Rating, { number, to }: WriteOrder): Parameter {

@@ -1,17 +1,12 @@
-import { ratingOf } from '../../core/equipment/catalogue';
 import { againstHandOver, handOverItems } from '../../core/job/hand-over';
-import { releaseOf } from '../../core/job/release';
 import type { JobState, NewEntry, OpenIssue, Verified } from '../../core/logbook';
 import { swapOfState } from '../documents/replacement';
+import { releaseOfState } from '../documents/start-up-sheet';
 import { diagnosed } from '../documents/static-sheet';
-import { catalogue, controlOf } from '../equipment/catalogue';
 
 /** What stands against a start-up sheet, with what the type of the drive tells. */
 async function startUpIssues(state: JobState): Promise<readonly OpenIssue[]> {
-  const { drive } = state;
-  const control = drive === null || drive.typeId === null ? null : await controlOf(drive.typeId);
-  const release =
-    drive === null || control === null ? null : releaseOf(state, control, ratingOf(drive, await catalogue()));
+  const release = await releaseOfState(state);
   return (
     release?.matters ?? [
       {
@@ -24,7 +19,8 @@ async function startUpIssues(state: JobState): Promise<readonly OpenIssue[]> {
 }
 
 async function handOverIssues(state: JobState): Promise<readonly OpenIssue[]> {
-  const { never, byName } = againstHandOver(handOverItems(state, await swapOfState(state)));
+  const [swap, release] = await Promise.all([swapOfState(state), releaseOfState(state)]);
+  const { never, byName } = againstHandOver(handOverItems(state, swap, release));
   return [...never, ...byName].map(({ id, title, text, mayWait }) => ({
     id,
     text: `${title}: ${text}`,

@@ -8,9 +8,10 @@ import type { WriteOrder } from '@/api/contract';
 import { stageOf, type Control } from '@/core/equipment/catalogue';
 import { parameterAt, shownAs } from '@/core/equipment/drive-words';
 import { controlSchema, driveTypeSchema } from '@/core/equipment/catalogue/schema';
-import { fold, type Entry, type EntryKind, type Payload, type Person } from '@/core/logbook';
-import { ines, odo, pip } from '@/core/logbook/__tests__/job';
-import { greatestLimits } from '@/core/bench/make-safe';
+import { fold, newestVersion, type Entry, type EntryKind, type Payload, type Person } from '@/core/logbook';
+import { ines, knownSources, odo, pip } from '@/core/logbook/__tests__/job';
+import { greatestLimits, proofSteps, sourceKinds } from '@/core/bench/make-safe';
+import type { Stage } from '@/core/equipment/power-stage';
 import type { JobStore } from '../job-store/use-job';
 import { quiet } from '../job-store/__tests__/quiet';
 import { system } from '../kit/theme';
@@ -48,7 +49,17 @@ export function entryOf([kind, payload]: RecordedEntry, by: Person = ines): Entr
   made += 1;
   const at = new Date(Date.UTC(2026, 10, 20, 13) + made * 5000).toISOString();
   const id = `0190b000-0000-7000-8000-${String(made).padStart(12, '0')}`;
-  return { v: 1, id, jobId: 'j', at, receivedAt: at, seq: made, kind, payload, by } as unknown as Entry;
+  return {
+    v: newestVersion,
+    id,
+    jobId: 'j',
+    at,
+    receivedAt: at,
+    seq: made,
+    kind,
+    payload,
+    by,
+  } as unknown as Entry;
 }
 
 /**
@@ -69,9 +80,12 @@ export function WithStore({
   children: (store: JobStore) => ReactNode;
 }) {
   const [entries, setEntries] = useState(() => said.map((s) => entryOf(s, person)));
+  // It is as late as the newest entry: what was proven a moment ago holds.
+  const [clockOffset_ms] = useState(() => Date.parse(entries.at(-1)?.at ?? '') - Date.now() || 0);
   const store: JobStore = {
     state: fold(entries, { limits: greatestLimits }),
     ...quiet,
+    clockOffset_ms,
     catchUp: () => {
       const fresh = server?.splice(0) ?? [];
       log?.push(...fresh.map(({ kind, payload }) => [kind, payload] as unknown as RecordedEntry));
@@ -106,6 +120,24 @@ export const winchDrive: Payload<'identify.drive'> = {
   strip: whimbrel.strip,
   photos: [],
 };
+/** The drive that was identified before is proven dead: each entry comes five seconds after the last. */
+export function provenDead(stage: Stage): RecordedEntry[] {
+  const minute = Array.from({ length: 12 }, (): RecordedEntry => [
+    'note.added',
+    { stage: 'make-safe', text: 'waiting', photos: [] },
+  ]);
+  return [
+    ['safety.sources', { sources: sourceKinds.map((kind) => ({ kind, state: 'absent' })) }],
+    ['safety.locked', { isolatedAt: '2026-11-20T12:00:00.000Z', tag: 'padlock 7' }],
+    ['safety.meter-proof', { when: 'before', ...knownSources }],
+    ...proofSteps(stage).flatMap(({ point, quantity }): RecordedEntry[] => [
+      ...(point.id === 'bank-again' ? minute : []),
+      ['safety.figure', { point: point.id, quantity, volts: 0.1 }],
+    ]),
+    ['safety.meter-proof', { when: 'after', ...knownSources }],
+  ];
+}
+
 export const winchMotor: Payload<'identify.motor'> = {
   plate: { power: { value: 7.5, unit: 'kW' }, volts: 400, amps: 14.8, hz: 50, rpm: 1455, cosPhi: 0.84 },
   photos: [],

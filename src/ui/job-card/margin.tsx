@@ -1,8 +1,9 @@
 'use client';
 import { Box, Heading, Text } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
-import { entryWords, countOf, type Entry, type LogLine } from '@/core/logbook';
+import { entryWords, countOf, openIssues, type Entry, type LogLine } from '@/core/logbook';
 import { Primary, Secondary } from '../kit/buttons';
+import { StateMark } from '../kit/state-mark';
 import { TextField } from '../kit/field';
 import { clockTime, dateTime } from '../kit/time';
 import type { JobStore } from '../job-store/use-job';
@@ -118,17 +119,27 @@ function Log({ store }: { store: JobStore }) {
   );
 }
 
-/** Open questions: they stand before sign-off until somebody answers. */
+/** What stands before sign-off by the log: a bridge, a trial, a wrong direction, and questions until somebody answers. */
 function Questions({ store }: { store: JobStore }) {
   const [text, setText] = useState('');
   const [answering, setAnswering] = useState<string | null>(null);
   const [answer, setAnswer] = useState('');
   const open = store.state.questions.filter((q) => q.answer === null);
+  const others = openIssues(store.state).filter(({ id }) => !id.startsWith('question:'));
   return (
     <Box as="section" aria-label="Open before sign-off" mt="5">
       <Heading as="h2" fontFamily="heading" fontSize="1rem" fontWeight="600" mb="1.5">
         Open before sign-off
       </Heading>
+      {others.length > 0 && (
+        <Box as="ul" listStyleType="none" fontSize="0.92rem" mb="1">
+          {others.map((matter) => (
+            <Box as="li" key={matter.id} mb="1.5" overflowWrap="anywhere">
+              <StateMark mark={matter.mayWait ? 'doubt' : 'failed'} label={null} /> {matter.text}
+            </Box>
+          ))}
+        </Box>
+      )}
       <Box as="ol" listStyleType="none" fontSize="0.92rem">
         {open.map((q, i) => (
           <Box as="li" key={q.id} mb="2">
@@ -165,7 +176,7 @@ function Questions({ store }: { store: JobStore }) {
           </Box>
         ))}
       </Box>
-      {open.length === 0 && (
+      {open.length + others.length === 0 && (
         <Text color="soft" fontSize="0.92rem">
           Nothing open.
         </Text>

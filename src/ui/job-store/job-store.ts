@@ -1,6 +1,7 @@
 import {
   extend,
   makeEntry,
+  newestVersion,
   type Entry,
   type EntryKind,
   type JobState,
@@ -97,7 +98,7 @@ export function createJobEntries(
   const sender = createSender(jobId, { shelf, log }, ports, { changed, heardTime });
 
   const envelope = () => ({
-    v: 1,
+    v: newestVersion,
     id: nextId(shelf.waiting().at(-1)?.id ?? null),
     jobId,
     at: new Date(clock.now() + clockOffset_ms).toISOString(),

@@ -1,5 +1,6 @@
 // Handing a machine back. Where no source is named: common practice, no source.
 import { countOf, openIssues, timeOf, type JobState } from '../../logbook';
+import type { Release } from '../release';
 import type { Swap } from '../swap';
 import { unticked } from '../../replacement/wires';
 
@@ -88,12 +89,25 @@ function settingsItem({ startUp, setRuns }: JobState): HandOverItem {
   );
 }
 
-/** A direction that was found wrong and not yet seen right; never handed over, whoever takes it on. */
-function directionItem({ startUp }: JobState): HandOverItem[] {
-  const last = startUp.run.findLast((r) => r.payload.step === 'direction');
-  return last?.payload.outcome === 'not-ok'
-    ? [item('direction', 'Direction', 'failed', 'It turns the wrong way.', false)]
-    : [];
+/** Steps of the run that no name takes on: it may turn the wrong way, or not stop. */
+const neverByName = ['direction', 'safety'];
+/** Settings that no name takes on either. */
+const neverSet = ['identification-coupled', 'audit:overload-off', 'audit:ground-off'];
+
+/** What stands against the start-up sheet, where one was begun: other values in the drive, steps that are not done. */
+function startUpItems(release: Release | null, byLog: ReadonlySet<string>): HandOverItem[] {
+  const group = (id: string) => release?.steps.find((s) => `step:${s.id}` === id)?.group ?? '';
+  return (release?.matters ?? [])
+    .filter(({ id }) => !byLog.has(id))
+    .map(({ id, text, mayWait }) =>
+      item(
+        id,
+        'Start-up',
+        'open',
+        text,
+        mayWait || !(neverSet.includes(id) || neverByName.includes(group(id))),
+      ),
+    );
 }
 
 /** When it is looked at again: never on a day that was over when it was said. */
@@ -138,9 +152,13 @@ function terminalItem(swap: Swap | null): HandOverItem[] {
   ];
 }
 
-/** What there is to do and to see before a machine goes back, in the order it is done. */
-export function handOverItems(state: JobState, swap: Swap | null): HandOverItem[] {
+/**
+ * What there is to do and to see before a machine goes back, in the order it is done.
+ * @param release what stands against its start-up sheet; null where none was begun, or the type is not known
+ */
+export function handOverItems(state: JobState, swap: Swap | null, release: Release | null): HandOverItem[] {
   const { swap: s } = state;
+  const byLog = openIssues(state);
   const swapped = s.outAt !== null;
   const open = swap?.map === null || swap === null ? [] : unticked(s.wires, swap.map.fates);
   const locks = s.handOver.locks?.payload;
@@ -164,7 +182,6 @@ export function handOverItems(state: JobState, swap: Swap | null): HandOverItem[
         ]
       : []),
     settingsItem(state),
-    ...directionItem(state),
     ...(s.stop.begunAt !== null
       ? [
           s.stop.overAt === null
@@ -198,7 +215,8 @@ export function handOverItems(state: JobState, swap: Swap | null): HandOverItem[
     inspection === undefined
       ? item('inspection', 'Next look', 'open', 'When is it looked at again?', true)
       : inspectionItem(inspection, s.handOver.inspection === null ? 0 : timeOf(s.handOver.inspection)),
-    ...openIssues(state).map((m) => item(m.id, 'Register', 'open', m.text, m.mayWait)),
+    ...startUpItems(release, new Set(byLog.map((m) => m.id))),
+    ...byLog.map((m) => item(m.id, 'Register', 'open', m.text, m.mayWait)),
   ];
 }
 

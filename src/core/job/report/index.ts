@@ -116,7 +116,7 @@ function identityOf(state: JobState): Report['identity'] {
  * @param beside papers that are made elsewhere and go into the record
  */
 export function reportOf(state: JobState, swap: Swap | null, beside: Beside): Report {
-  const items = handOverItems(state, swap);
+  const items = handOverItems(state, swap, beside.release);
   const begun =
     state.swap.handOver.told !== null ||
     state.swap.handOver.followed !== null ||

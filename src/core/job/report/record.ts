@@ -1,6 +1,7 @@
 import { countOf, timeOf, type JobState, type LogLine } from '../../logbook';
 import { choiceNames } from '../../replacement/replacement';
 import type { Sheet } from '../static-sheet';
+import type { Release } from '../release';
 import type { Swap } from '../swap';
 import { endOf, wireRoleWords, wireEnds, type RecordedWire } from '../../replacement/wires';
 import { powerPart } from './power';
@@ -10,6 +11,8 @@ import { minuteOf, part, type ReportPart } from './report';
 export interface Beside {
   /** The static sheet; null where nothing was measured. */
   sheet: Sheet | null;
+  /** What stands against the start-up; null where none was begun, or the type is not known. */
+  release: Release | null;
   /** Values of the start-up sheet, or why it could not be made; null where none was begun. */
   startUp:
     | {

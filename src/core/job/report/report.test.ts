@@ -4,7 +4,7 @@ import { reportOf } from '.';
 
 type Job = ReturnType<typeof swapJob>;
 const report = (j: Job) =>
-  reportOf(stateOf(j), swapOf(stateOf(j), knownType), { sheet: null, startUp: null });
+  reportOf(stateOf(j), swapOf(stateOf(j), knownType), { sheet: null, release: null, startUp: null });
 const sentences = (j: Job) => report(j).customer.flatMap((c) => c.sentences);
 const partOf = (j: Job, id: string) => report(j).record.find((p) => p.id === id);
 
@@ -44,11 +44,16 @@ it('says the decision, and what was the cheapest where another way was taken', (
 });
 
 it('has every wire once, with where it ended and who saw it', () => {
-  const j = swapJob();
-  const [first] = stateOf(j).swap.wires;
-  for (const end of ['drive', 'field'] as const)
-    j.add('wire.ticked', { wire: first?.id ?? '', end, on: true, to: 'R' });
-  const rows = partOf(j, 'wires')?.table?.rows ?? [];
+  const state = stateOf(swapJob());
+  const seen = { drive: 'Ines Tarrow', field: 'Ines Tarrow' };
+  const wires = state.swap.wires.map((w, i) => (i === 0 ? { ...w, landed: 'R', ticked: seen } : w));
+  const ticked = { ...state, swap: { ...state.swap, wires } };
+  const { record } = reportOf(ticked, swapOf(ticked, knownType), {
+    sheet: null,
+    release: null,
+    startUp: null,
+  });
+  const rows = record.find((p) => p.id === 'wires')?.table?.rows ?? [];
   expect(rows).toHaveLength(21);
   expect(rows[0]).toEqual(['1', 'L1', 'R', 'R', 'power, L1', 'both ends, Ines Tarrow', '']);
   expect(rows[12]?.[6]).toBe('drawing has it on 4');
@@ -60,7 +65,7 @@ it('does not say that a wire was looked at when it was not', () => {
   const j = swapJob();
   const state = stateOf(j);
   const out = { ...state, swap: { ...state.swap, outAt: 1 } };
-  const { customer } = reportOf(out, swapOf(out, knownType), { sheet: null, startUp: null });
+  const { customer } = reportOf(out, swapOf(out, knownType), { sheet: null, release: null, startUp: null });
   expect(customer.flatMap((c) => c.sentences)).toContain(
     '19 wires were moved over, 0 of them looked at from both ends.',
   );
@@ -75,20 +80,20 @@ it('every value of the old set ends in one row, with its sum', () => {
 it('the stop is compared with what was allowed, task by task', () => {
   const j = swapJob();
   const task = {
-    id: 'out',
-    name: 'Old unit out',
+    id: 'run',
+    name: 'First run',
     minutes: 20,
-    needs: ['isolated' as const],
+    needs: ['stop' as const],
     after: [],
     people: 1,
   };
   j.add('stop.planned', { people: 2, allowed_min: 90, tasks: [task] });
   j.add('stop.begun', {});
-  j.add('stop.task', { task: 'out', did: 'begun' }, { after: 300 });
-  j.add('stop.task', { task: 'out', did: 'done' }, { after: 1500 });
+  j.add('stop.task', { task: 'run', did: 'begun' }, { after: 300 });
+  j.add('stop.task', { task: 'run', did: 'done' }, { after: 1500 });
   j.add('stop.over', {}, { after: 4200 });
   expect(sentences(j)).toContain('The machine stood for 100 minutes, 10 longer than the 90 allowed.');
-  expect(partOf(j, 'stop')?.table?.rows).toEqual([['Old unit out', '20', '5', '30']]);
+  expect(partOf(j, 'stop')?.table?.rows).toEqual([['First run', '20', '5', '30']]);
 });
 
 it('photographs come once, with what they show; entries that do not count are listed with their reason', () => {

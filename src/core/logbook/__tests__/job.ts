@@ -3,6 +3,7 @@ import { proofSteps, sourceKinds } from '../../bench/make-safe';
 import { stage } from '../../equipment/power-stage';
 import type { Entry, Person } from '../entry';
 import type { EntryKind, Payload } from '../payloads';
+import { newestVersion } from '../version';
 
 export const ines: Person = {
   id: '0190a000-0000-7000-8000-000000000001',
@@ -65,7 +66,17 @@ export function job() {
     seconds += after;
     const at = new Date(start + seconds * 1000).toISOString();
     const id = `0190b000-0000-7000-8000-${String(entries.length).padStart(12, '0')}`;
-    const made = { v: 1, id, jobId: 'j', at, receivedAt: at, seq: entries.length + 1, kind, payload, by };
+    const made = {
+      v: newestVersion,
+      id,
+      jobId: 'j',
+      at,
+      receivedAt: at,
+      seq: entries.length + 1,
+      kind,
+      payload,
+      by,
+    };
     entries.push({ ...made, ...(corrects === undefined ? {} : { corrects }) } as unknown as Entry);
     return id;
   };

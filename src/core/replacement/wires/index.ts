@@ -23,6 +23,8 @@ export {
   endOf,
   isOpen,
   labelFrom,
+  lacksSafeReturn,
+  safeReturnWords,
   labelText,
   unticked,
   wireEnds,

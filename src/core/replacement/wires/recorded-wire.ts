@@ -43,6 +43,15 @@ const named = (w: RecordedWire): string =>
 export const isOpen = (w: Pick<RecordedWire, 'role' | 'accepted'>): boolean =>
   w.role === 'unknown' && w.accepted === null;
 
+/** Both channels of the safe stop are wired, and nothing is on their return: a wire was overlooked, or a jumper that counts as one. */
+export const lacksSafeReturn = (wires: readonly Pick<RecordedWire, 'role'>[]): boolean =>
+  ['safe-1', 'safe-2'].every((role) => wires.some((w) => w.role === role)) &&
+  !wires.some((w) => w.role === 'safe-return');
+
+/** What is to be done about it. */
+export const safeReturnWords =
+  'Both STO channels are wired and nothing is on their return. Find it before the old unit comes out; a jumper there counts as a wire.';
+
 /** Where a wire ends up, in a word: a terminal, `cap` where it gets none, `open` where that is not settled. */
 export const endOf = (placement: WirePlacement | undefined): string =>
   placement === undefined
@@ -56,6 +65,7 @@ export const endOf = (placement: WirePlacement | undefined): string =>
 export function wireIssues(wires: readonly RecordedWire[], fates: readonly WirePlacement[]): WireIssue[] {
   const placementOf = new Map(fates.map((f) => [f.wire, f]));
   const numbers = wires.map((w) => w.number);
+  const channel = lacksSafeReturn(wires) ? wires.find((w) => w.role === 'safe-1') : undefined;
   return wires.flatMap((w): WireIssue[] => {
     const matter = (holds: boolean, text: string): WireIssue => ({
       wire: w.id,
@@ -70,6 +80,7 @@ export function wireIssues(wires: readonly RecordedWire[], fates: readonly WireP
       ...(w.shared !== null && w.shared.meanwhile === ''
         ? [matter(true, `it feeds ${w.shared.machine} as well. What does that machine do meanwhile?`)]
         : []),
+      ...(w === channel ? [matter(true, safeReturnWords)] : []),
       ...(w.later ? [matter(true, 'added quickly: details are missing.')] : []),
       ...(numbers.indexOf(w.number) !== wires.indexOf(w)
         ? [matter(true, 'its number is there twice. Give it another one.')]

@@ -204,9 +204,8 @@ export function wireMap(
   });
   const used = new Set(fates.flatMap((f) => (f.to === null ? [] : [f.to])));
   const factory = next.control.safeStop?.factoryJumpers ?? [];
-  const safe = wires.some((w) => w.role === 'safe-1' || w.role === 'safe-2');
-  // A jumper is in the way where a wire takes its live end; the one between the returns goes with the STO.
-  const out = factory.filter(([, end]) => used.has(end) || (safe && end === next.control.safeStop?.return));
+  // A jumper is in the way where a wire takes its live end. Where a channel is wired and its return is not, none comes out for it.
+  const out = factory.filter(([, end]) => used.has(end));
   return {
     fates,
     counts: recordOf(outcomes, (o) => fates.filter((f) => f.outcome === o).length),

@@ -20,6 +20,7 @@ import { drillingPdf } from './drilling';
 import { labelsPdf } from './labels';
 import { wireListPdf } from './wire-list';
 import { ownDatabase } from '../../database/__tests__/own-database';
+import { newestVersion } from '../../../core/logbook';
 
 ownDatabase();
 
@@ -77,7 +78,7 @@ beforeAll(async () => {
   const ines = await personById('0190a000-0000-7000-8000-000000000001');
   if (ines === null) throw new Error('nobody there');
   const entry = (kind: string, payload: unknown) =>
-    ({ v: 1, id: v7(), jobId: swapJob, at: new Date().toISOString(), kind, payload }) as never;
+    ({ v: newestVersion, id: v7(), jobId: swapJob, at: new Date().toISOString(), kind, payload }) as never;
   await appendEntries(
     swapJob,
     [entry('swap.units', units), entry('stop.planned', { people: 1, allowed_min: 90, tasks })],

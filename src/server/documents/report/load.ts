@@ -4,7 +4,7 @@ import { blob } from '../../logbook/blobs';
 import type { LoadedJob } from '../../logbook/folded';
 import { HttpError } from '../../http/border';
 import { loadStaticSheet } from '../static-sheet';
-import { loadStartUpSheet } from '../start-up-sheet';
+import { loadStartUpSheet, releaseOfState } from '../start-up-sheet';
 import { swapOfState } from '../replacement';
 
 /** The start-up sheet, or why there is none; null where none was begun. Trouble of our own stops the report. */
@@ -23,12 +23,13 @@ async function startUpBeside(job: LoadedJob): Promise<Beside['startUp']> {
 export async function loadReport(job: LoadedJob): Promise<Report> {
   const { state } = job;
   const measured = state.readings.length > 0 || state.traced.length > 0 || state.asFound !== null;
-  const [sheet, startUp, swap] = await Promise.all([
+  const [sheet, startUp, swap, release] = await Promise.all([
     measured ? loadStaticSheet(job) : null,
     startUpBeside(job),
     swapOfState(state),
+    releaseOfState(state),
   ]);
-  return reportOf(state, swap, { sheet, startUp });
+  return reportOf(state, swap, { sheet, startUp, release });
 }
 
 /** A photograph as it is printed: small; whole it lies in the archive. */

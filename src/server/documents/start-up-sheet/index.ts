@@ -1,2 +1,2 @@
 // The start-up sheet of a job: gathered, as rows and as PDF.
-export { loadStartUpSheet, type PaperRow, type StartUpDocument } from './load';
+export { loadStartUpSheet, releaseOfState, type PaperRow, type StartUpDocument } from './load';

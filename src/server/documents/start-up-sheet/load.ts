@@ -1,8 +1,8 @@
 import { ratingOf } from '../../../core/equipment/catalogue';
 import { parameterAt, shownAs } from '../../../core/equipment/drive-words';
-import { timeOf, type Payload } from '../../../core/logbook';
+import { timeOf, type JobState, type Payload } from '../../../core/logbook';
 import { plateSums } from '../../../core/equipment/plate';
-import { inShort, releaseOf } from '../../../core/job/release';
+import { inShort, releaseOf, type Release } from '../../../core/job/release';
 import { figureWords } from '../../../core/commissioning/commissioning';
 import { wantedOf } from '../../../core/commissioning/settings';
 import { HttpError } from '../../http/border';
@@ -47,6 +47,15 @@ const stepWords = (title: string, result: Payload<'commission.step'>): string =>
     ...(result.qualified === undefined ? [] : [result.qualified]),
     ...(result.note === undefined ? [] : [result.note]),
   ].join('; ');
+
+/** What stands against the start-up of a job, with what the type of its drive tells; null before there is a sheet. */
+export async function releaseOfState(state: JobState): Promise<Release | null> {
+  const { drive } = state;
+  const control = drive === null || drive.typeId === null ? null : await controlOf(drive.typeId);
+  return drive === null || control === null
+    ? null
+    : releaseOf(state, control, ratingOf(drive, await catalogue()));
+}
 
 /** The sheet as it stands. @throws HttpError where plates or choices are missing */
 export async function loadStartUpSheet({ state }: LoadedJob): Promise<StartUpDocument> {

@@ -1,6 +1,6 @@
 import { writeLineOf } from '../../../core/parameter-sets/write-run';
 import { planWrites, type UnitSet } from '../../../core/parameter-sets/parameters';
-import type { Person } from '../../../core/logbook';
+import { newestVersion, type Person } from '../../../core/logbook';
 import { HttpError } from '../../http/border';
 import { db } from '../../database/connection';
 import { readAll } from '../../drive-link/drive-client';
@@ -67,7 +67,7 @@ export async function makeRun(order: RunOrder, by: Person, talk = driveClient(or
     peopleClear: true,
   } as const;
   const made = {
-    v: 1,
+    v: newestVersion,
     id,
     jobId,
     at: new Date().toISOString(),

@@ -3,6 +3,7 @@ import { v7 } from 'uuid';
 import type { Control } from '../../../core/equipment/catalogue';
 import {
   makeNewEntry,
+  newestVersion,
   type EntryKind,
   type NewEntry,
   type Payload,
@@ -40,7 +41,7 @@ export interface Runs {
 }
 
 const entry = <K extends EntryKind>(jobId: string, kind: K, payload: Payload<K>): NewEntry =>
-  makeNewEntry({ v: 1, id: v7(), jobId, at: new Date().toISOString() }, kind, payload);
+  makeNewEntry({ v: newestVersion, id: v7(), jobId, at: new Date().toISOString() }, kind, payload);
 
 async function personOf(id: string): Promise<Person> {
   const person = await personById(id);

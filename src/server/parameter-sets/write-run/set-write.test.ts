@@ -1,6 +1,6 @@
 /** Against the test cluster that `./grim test` starts (DATABASE_URL). */
 import { v7 } from 'uuid';
-import { fold, type Person, type NewEntry } from '../../../core/logbook';
+import { fold, newestVersion, type Person, type NewEntry } from '../../../core/logbook';
 import { greatestLimits } from '../../../core/bench/make-safe';
 import { planWrites } from '../../../core/parameter-sets/parameters';
 import { simulateDrive, type DriveStandIn } from '../../../../stand-ins/drive/drive';
@@ -53,7 +53,7 @@ afterAll(async () => {
 });
 
 const made = (jobId: string, kind: string, payload: unknown): NewEntry =>
-  ({ v: 1, id: v7(), jobId, at: new Date().toISOString(), kind, payload }) as unknown as NewEntry;
+  ({ v: newestVersion, id: v7(), jobId, at: new Date().toISOString(), kind, payload }) as unknown as NewEntry;
 
 /** A job with a set of twelve changed values, and an order to write it. */
 async function ordered(machine = 'A net-drum', changes: Record<string, number> = {}): Promise<RunOrder> {

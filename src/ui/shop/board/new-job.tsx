@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { v7 } from 'uuid';
 import * as z from 'zod';
-import type { Payload, Person } from '@/core/logbook';
+import { newestVersion, type Payload, type Person } from '@/core/logbook';
 import { CardPage } from '../../kit/card-page';
 import { Primary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
@@ -95,7 +95,7 @@ export function NewJob({
     const reply = await call('POST /api/v1/jobs', {
       body: {
         entry: {
-          v: 1,
+          v: newestVersion,
           id: ids.current.entry,
           jobId: ids.current.job,
           at: new Date().toISOString(),

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import * as z from 'zod';
 import { againstHandOver, handOverItems, type HandOverItem } from '@/core/job/hand-over';
 import type { Person } from '@/core/logbook';
+import type { Release } from '@/core/job/release';
 import type { Swap } from '@/core/job/swap';
 import type { StageProps } from '../../job-store/stage-props';
 import { SignButton } from '../../panels/sign-button';
@@ -105,10 +106,10 @@ export function TwoNames({
 }
 
 /** A machine goes back: what is seen, what is still to be, and two names. */
-export function HandOverPanel(props: StageProps & { swap: Swap | null }) {
-  const { store, person, swap } = props;
+export function HandOverPanel(props: StageProps & { swap: Swap | null; release: Release | null }) {
+  const { store, person, swap, release } = props;
   const { state } = store;
-  const items = handOverItems(state, swap);
+  const items = handOverItems(state, swap, release);
   const { never, byName } = againstHandOver(items);
   const [open, setOpen] = useState<string | null>(null);
   const signed = state.swap.signedOff;

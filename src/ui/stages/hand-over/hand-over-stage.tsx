@@ -7,6 +7,7 @@ import type { StageProps } from '../../job-store/stage-props';
 import { Secondary } from '../../kit/buttons';
 import { StageHead, Section } from '../../kit/section';
 import { Tabs } from '../../kit/tabs';
+import { useRelease } from '../../panels/use-release';
 import { useSwap } from '../../panels/use-swap';
 import { HandOverPanel } from './back-panel';
 import { StaticSheetPanel } from './static-sheet-panel';
@@ -25,6 +26,7 @@ export function HandOverStage(props: StageProps & { diagnosis: DiagnosisState })
     state.swap.decision !== null || state.swap.stop.begunAt !== null || state.startUp.chosen !== null;
   const [open, setOpen] = useState<Panel>(machine ? 'back' : 'sheet');
   const { swap } = useSwap(state, props.catalogue);
+  const release = useRelease(state, props.catalogue);
   return (
     <>
       <StageHead title="Hand over">
@@ -32,7 +34,7 @@ export function HandOverStage(props: StageProps & { diagnosis: DiagnosisState })
       </StageHead>
       <Tabs label="Hand over" panels={panels} open={open} choose={setOpen}>
         {open === 'sheet' && <StaticSheetPanel {...props} />}
-        {open === 'back' && <HandOverPanel {...props} swap={swap} />}
+        {open === 'back' && <HandOverPanel {...props} swap={swap} release={release} />}
       </Tabs>
       <Section title="Job report">
         <Text mb="2">

@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { NamedTask, Progress } from '@/core/replacement/stop-plan';
-import type { Payload } from '@/core/logbook';
+import { taskHeld, type Hands, type Payload } from '@/core/logbook';
 import type { StageProps } from '../../job-store/stage-props';
 import { Primary, Secondary } from '../../kit/buttons';
 import { Section } from '../../kit/section';
@@ -33,12 +33,15 @@ function TaskLine({
   place,
   state,
   minutes,
+  held,
   tell,
 }: {
   task: NamedTask;
   place: number;
   state: State;
   minutes: string;
+  /** Why no hand goes in for it now; null: one may, or none has to. */
+  held: string | null;
   tell: (did: 'begun' | 'done' | 'open') => void;
 }) {
   return (
@@ -64,15 +67,20 @@ function TaskLine({
           {state}, {minutes}
           {task.needs.includes('isolated') ? ' · hands in' : ''}
         </Text>
+        {held !== null && state !== 'done' && (
+          <Text as="span" display="block" color="doubt">
+            {held}
+          </Text>
+        )}
       </Text>
       <Box display="flex" gap="2" flexWrap="wrap">
         {state !== 'done' && state !== 'under way' && (
-          <Secondary aria-label={`Begin ${task.name}`} onClick={() => tell('begun')}>
+          <Secondary aria-label={`Begin ${task.name}`} disabled={held !== null} onClick={() => tell('begun')}>
             Begin
           </Secondary>
         )}
         {state !== 'done' && (
-          <Secondary aria-label={`Done: ${task.name}`} onClick={() => tell('done')}>
+          <Secondary aria-label={`Done: ${task.name}`} disabled={held !== null} onClick={() => tell('done')}>
             Done
           </Secondary>
         )}
@@ -147,10 +155,16 @@ export function LiveStop({
   now: swapNow,
   ...props
 }: StageProps & { planned: Planned; now: SwapNow }) {
-  const { store } = props;
+  const { store, limits, person } = props;
   const { stop } = store.state.swap;
   const [all, setAll] = useState(false);
   const now = useNow(store.clockOffset_ms, 1000);
+  const hands: Hands = {
+    job: store.state,
+    limits,
+    by: person,
+    at: now === 0 ? store.state.safety.lastAt : now,
+  };
   const over = stop.overAt !== null;
   const from = stop.begunAt;
   const at = over ? stop.overAt : now === 0 ? null : now;
@@ -215,6 +229,7 @@ export function LiveStop({
               place={place}
               state={state}
               minutes={wordsOf(t)}
+              held={taskHeld(hands, t.id)}
               tell={(did) => store.record('stop.task', { task: t.id, did })}
             />
           ))}

@@ -23,6 +23,7 @@ import {
   type RecordedEntry,
   fill,
   fillField,
+  provenDead,
 } from '../../__tests__/show';
 import { OutAndIn } from './out-and-in';
 import { TickWires } from './tick-wires';
@@ -64,7 +65,7 @@ const catalogue = [...known.values()].map((k) => k.type);
 
 /** A part of a swap's screens over a store that folds; its swap is worked out anew with every entry. */
 function faced(
-  part: (props: StageProps & { swap: Swap | null }, store: JobStore) => React.ReactNode,
+  part: (props: StageProps & { swap: Swap | null; release: null }, store: JobStore) => React.ReactNode,
   said: readonly RecordedEntry[] = both,
   person = ines,
 ) {
@@ -83,12 +84,22 @@ function faced(
           knownSources: [],
           goTo: (s: string) => went.push(s),
         };
-        return part({ ...(props as unknown as StageProps), swap }, store);
+        return part({ ...(props as unknown as StageProps), swap, release: null }, store);
       }}
     </WithStore>,
   );
   return { log, went };
 }
+const unknown = begun.flatMap(([kind, payload]) =>
+  kind === 'wire.noted' && payload.role === 'unknown' ? [payload.wire] : [],
+);
+/** The old unit is out, its unknown wires taken on. */
+const out: RecordedEntry[] = [
+  ...both,
+  ...unknown.map((wire): RecordedEntry => ['wire.accepted', { wire, reason: 'spare core' }]),
+  ...begun.flatMap(([kind, payload]) => (kind === 'identify.drive' ? provenDead(payload.stage) : [])),
+  ['swap.unit-out', { lookedAt: [] }],
+];
 const wireList = (said = both) =>
   faced((p) => (p.swap === null ? null : <WireList {...p} swap={p.swap} />), said);
 const last = (log: RecordedEntry[]) => log.at(-1);
@@ -202,8 +213,16 @@ describe('wires on again', () => {
       said,
     );
 
+  it('the drive’s end waits until the old unit is out and it is proven dead', () => {
+    ticking();
+    expect(screen.getByText('The old unit is not out yet.')).toBeTruthy();
+    const box = (name: RegExp) => screen.getByRole('checkbox', { name }) as HTMLInputElement;
+    expect(box(/^1, drive end/).disabled).toBe(true);
+    expect(box(/^1, far end/).disabled).toBe(false);
+  });
+
   it('a tick keeps the terminal with it, and both ends make a wire', async () => {
-    const { log } = ticking();
+    const { log } = ticking(out);
     expect(screen.getByText('0 of 19 wires seen at both ends')).toBeTruthy();
     await tick(/^1, drive end/);
     await tick(/^1, far end/);

@@ -1,14 +1,17 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Control } from '@/core/equipment/catalogue';
+import { tickHeld } from '@/core/logbook';
 import type { Swap } from '@/core/job/swap';
 import { wireRoleWords, wireEnds, type RecordedWire, type WireEnd } from '@/core/replacement/wires';
 import type { StageProps } from '../../job-store/stage-props';
 import { Secondary } from '../../kit/buttons';
+import { Caution } from '../../kit/caution';
 import { FieldGrid, Section } from '../../kit/section';
 import { NumberField } from '../../kit/field';
 import { StateMark } from '../../kit/state-mark';
 import { Tick } from '../../kit/tick';
+import { useNow } from '../../kit/use-now';
 
 const endWords: Readonly<Record<WireEnd, string>> = { drive: 'drive end', field: 'far end' };
 
@@ -16,12 +19,15 @@ function OneWire({
   wire,
   to,
   wrong,
+  held,
   tick,
 }: {
   wire: RecordedWire;
   to: string;
   /** What its terminal does otherwise; undefined: nothing. */
   wrong: string | undefined;
+  /** The drive's end cannot be put on and seen now. */
+  held: boolean;
   tick: (end: WireEnd, on: boolean) => void;
 }) {
   const both = wireEnds.every((e) => wire.ticked[e] !== undefined);
@@ -65,6 +71,7 @@ function OneWire({
             key={end}
             label={`${wire.number}, ${endWords[end]}${wire.ticked[end] === undefined ? '' : ` (${wire.ticked[end]})`}`}
             checked={wire.ticked[end] !== undefined}
+            disabled={held && end === 'drive' && wire.ticked[end] === undefined}
             onChange={(on) => tick(end, on)}
           />
         ))}
@@ -76,6 +83,9 @@ function OneWire({
 /** Wires on again: each ticked from both ends, with what is tightened how far and which jumpers come out. */
 export function TickWires({
   store,
+  person,
+  limits,
+  goTo,
   swap,
   control,
   asked,
@@ -87,6 +97,14 @@ export function TickWires({
 }) {
   const [find, setFind] = useState(asked);
   const [left, setLeft] = useState(false);
+  const now = useNow(store.clockOffset_ms, 5000);
+  const { state } = store;
+  const held = tickHeld({
+    job: state,
+    limits,
+    by: person,
+    at: now === 0 ? state.safety.lastAt : now,
+  });
   const to = new Map((swap.map?.fates ?? []).map((f) => [f.wire, f.to]));
   const wrong = new Map(
     (swap.map?.fates ?? []).flatMap((f) =>
@@ -134,6 +152,14 @@ export function TickWires({
           <a href="/scan">Scan a label</a>
         </Secondary>
       </Box>
+      {held !== null && (
+        <Caution title="The drive’s end waits.">
+          {held}
+          <Box mt="2">
+            <Secondary onClick={() => goTo('make-safe')}>To the dead proof</Secondary>
+          </Box>
+        </Caution>
+      )}
       <Box as="ol" listStyleType="none" aria-label="Wires to tick">
         {shown.map((w) => (
           <OneWire
@@ -141,6 +167,7 @@ export function TickWires({
             wire={w}
             to={to.get(w.id) ?? ''}
             wrong={wrong.get(w.id)}
+            held={held !== null}
             tick={(end, on) => store.record('wire.ticked', { wire: w.id, end, on, to: to.get(w.id) ?? '' })}
           />
         ))}

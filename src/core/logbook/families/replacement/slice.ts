@@ -1,12 +1,10 @@
 import { choiceNames } from '../../../replacement/replacement';
-import { isOpen } from '../../../replacement/wires';
-import type { Stage } from '../../../equipment/power-stage';
 import { countOf } from '../../count';
 import { timeOf, type EntryOf } from '../../entry';
 import { issuesAgainst, notVerifiedYet } from '../../signatures';
+import { isOfToday } from '../../version';
 import { changedBy, sliceOf, type Change, type SliceContext } from '../../slice';
-import { handsLock } from '../safety/locks';
-import { settle, type SafetyState } from '../safety/proof';
+import { taskHeld, tickHeld, unitOutHeld, type Hands, type SwapJob } from './gates';
 import { isNewUnit } from './new-unit';
 import { noSwap, type SwapState, type TaskProgress } from './state';
 import { applyWire, wireKinds } from './wires';
@@ -33,27 +31,14 @@ const ownKinds = [
 ] as const;
 type SwapEntry = EntryOf<(typeof ownKinds)[number]>;
 
-interface SwapJob {
-  safety: SafetyState;
-  drive: { stage: Stage } | null;
-  swap: SwapState;
-}
-
-/** Why no hand may go in now, by the one who made the entry; null: it may. */
-function handsHeld(
-  entry: EntryOf<'swap.unit-out'>,
-  { job: { safety, drive }, limits }: SliceContext<SwapJob>,
-): string | null {
-  const at = timeOf(entry);
-  // Whoever proved it dead may have been away too long; another person's hand takes nothing over.
-  const settled = safety.by?.id === entry.by.id ? settle(safety, entry.by, at) : safety;
-  const lock = handsLock(settled, drive, limits, entry.by, at);
-  return lock.open ? null : lock.text;
-}
+/** Is an end seen on at the new unit, under the rules of today? */
+const isDriveEnd = (entry: SwapEntry): boolean =>
+  entry.kind === 'wire.ticked' && entry.payload.on && entry.payload.end === 'drive' && isOfToday(entry);
 
 /** What one of its entries changes; a reason where it does not count. */
 function applySwap(state: SwapState, entry: SwapEntry, context: SliceContext<SwapJob>): Change<SwapState> {
   const at = timeOf(entry);
+  const hands: Hands = { job: context.before, limits: context.limits, by: entry.by, at };
   // What was signed was signed without it.
   const unsigned = { signedOff: null };
   switch (entry.kind) {
@@ -76,7 +61,8 @@ function applySwap(state: SwapState, entry: SwapEntry, context: SliceContext<Swa
     case 'wire.accepted':
     case 'wire.chosen':
     case 'wire.ticked': {
-      const wires = applyWire(state.wires, entry);
+      const why = isDriveEnd(entry) ? tickHeld(hands) : null;
+      const wires = why === null ? applyWire(state.wires, entry) : { void: why };
       return 'void' in wires ? wires : { wires, ...unsigned };
     }
     case 'stop.planned':
@@ -94,21 +80,19 @@ function applySwap(state: SwapState, entry: SwapEntry, context: SliceContext<Swa
           : did === 'begun'
             ? { begunAt: at, doneAt: null }
             : { begunAt: before.begunAt ?? at, doneAt: at };
-      return state.planned?.tasks.some((t) => t.id === task) === true
+      if (state.planned?.tasks.some((t) => t.id === task) !== true)
+        return { void: 'There is no such task in the plan.' };
+      const held = did === 'open' || !isOfToday(entry) ? null : taskHeld(hands, task);
+      return held === null
         ? { stop: { ...state.stop, tasks: { ...state.stop.tasks, [task]: now } } }
-        : { void: 'There is no such task in the plan.' };
+        : { void: held };
     }
     case 'stop.over':
       return state.stop.begunAt === null
         ? { void: 'The machine did not stand.' }
         : { stop: { ...state.stop, overAt: at } };
     case 'swap.unit-out': {
-      const open = state.wires.find(isOpen);
-      if (open !== undefined)
-        return {
-          void: `Nobody knows what wire ${String(open.number)} is, and nobody took it on: the old unit does not come out.`,
-        };
-      const held = handsHeld(entry, context);
+      const held = unitOutHeld(hands, !isOfToday(entry));
       return held === null ? { outAt: at, inAt: null, ...unsigned } : { void: held };
     }
     case 'handover.told':
