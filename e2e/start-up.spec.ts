@@ -113,6 +113,7 @@ async function savedAndDark(page: Page, saves: boolean): Promise<void> {
   await press(page, /It was dark and is back/);
   await press(page, 'Keep what the link saw');
 }
+const openBeforeSignOff = (page: Page) => page.getByRole('region', { name: 'Open before sign-off' });
 const signing = (page: Page) => page.getByRole('button', { name: /^Sign as/ });
 
 test.beforeEach(async ({ page }) => {
@@ -367,7 +368,8 @@ test('a pump may run until a day with what is open and named, never with a guard
   });
   await postEntries(page.request, job, [bridged]);
   await visit(page, `/jobs/${job}/settings`);
-  await expect(page.getByText(/It bypasses a safety function/)).toBeVisible();
+  for (const place of [page.getByRole('tabpanel', { name: 'Start-up sheet' }), openBeforeSignOff(page)])
+    await expect(place.getByText(/It bypasses a safety function/)).toBeVisible();
   await expect(form).toHaveCount(0);
   await expect(signing(page)).toBeDisabled();
 });

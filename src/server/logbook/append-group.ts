@@ -37,6 +37,8 @@ export interface AppendOptions {
   clock?: ((entry: NewEntry) => Date) | undefined;
   /** Computes what a signature is recorded with, from the job before it. */
   verify?: ((entry: NewEntry, before: JobState) => Promise<Verified>) | undefined;
+  /** Why an entry is not kept, where a rule needs more than the log: a trace table, the catalogue. Null: it is kept. */
+  refuse?: ((entry: NewEntry, before: JobState) => Promise<string | null>) | undefined;
   /** Done in the same transaction. */
   also?: ((transaction: Transaction) => Promise<unknown>) | undefined;
 }
@@ -103,19 +105,32 @@ async function verifiedOf({ entry, post }: Incoming, before: JobState): Promise<
 /** A value as it will be read again: JSON leaves out what is undefined. */
 const asRead = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 
+interface Chained {
+  rows: StoredEntry[];
+  state: JobState;
+  /** By id: why it is not kept. */
+  refused: ReadonlyMap<string, string>;
+}
+
 /** New entries, numbered, timed, verified and chained to the head of the job, and the job after them. */
 async function chained(
   job: LockedJob['job'],
   before: JobState,
   fresh: readonly Incoming[],
   { now, limits }: { now: Date; limits: StoredEntry['limits'] },
-): Promise<{ rows: StoredEntry[]; state: JobState }> {
+): Promise<Chained> {
   let at = job.headAt?.getTime() ?? 0;
   let hash = job.headHash;
   let state = before;
   const rows: StoredEntry[] = [];
+  const refused = new Map<string, string>();
   for (const one of fresh) {
     const { entry, post } = one;
+    const why = (await post.refuse?.(entry, state)) ?? null;
+    if (why !== null) {
+      refused.set(entry.id, why);
+      continue;
+    }
     at = Math.max(at, (post.clock?.(entry) ?? now).getTime());
     const verified = await verifiedOf(one, state);
     const kept = { seq: job.headSeq + 1 + rows.length, receivedAt: new Date(at), limits, verified };
@@ -125,18 +140,21 @@ async function chained(
     rows.push(recorded);
     state = extend(state, [recordedEntry(recorded)], { limits });
   }
-  return { rows, state };
+  return { rows, state, refused };
 }
+
+const usedBefore = 'Its id was used before for an entry with other content.';
 
 /** What became of the entries of one post. */
 function answerOf(
   { entries }: Post,
   rows: ReadonlyMap<string, StoredEntry>,
-  { clashing }: Sorted,
+  { clashing, refused: rejected }: { clashing: Sorted['clashing']; refused: Chained['refused'] },
 ): Omit<Appended, 'now'> {
-  const refused = entries
-    .filter((entry) => clashing.has(entry))
-    .map(({ id }) => ({ id, why: 'Its id was used before for an entry with other content.' }));
+  const refused = entries.flatMap((entry) => {
+    const why = clashing.has(entry) ? usedBefore : rejected.get(entry.id);
+    return why === undefined ? [] : [{ id: entry.id, why }];
+  });
   const ids = new Set(entries.filter((entry) => !clashing.has(entry)).map(({ id }) => id));
   const kept = [...ids].flatMap((id) => rows.get(id) ?? []).sort((a, b) => a.seq - b.seq);
   return { kept: kept.map(recordedEntry), refused };
@@ -166,13 +184,14 @@ export async function appendGroup(jobId: string, posts: readonly Post[]): Promis
     const { job, now, limits, anyKnown } = locked;
     const found = await sorted(all, anyKnown, transaction);
     const before = await foldedTo(job, { limits, transaction });
-    const { rows, state } = await chained(job, before, found.fresh, { now, limits });
+    const { rows, state, refused } = await chained(job, before, found.fresh, { now, limits });
     if (rows.length > 0) {
       await writeRows(jobId, rows, boardRow(jobId, state, limits), transaction);
       await rememberSources(job.assetId, before, state, transaction);
     }
     for (const { also } of posts) await also?.(transaction);
     const byId = new Map([...found.known, ...rows.map((row) => [row.id, row] as const)]);
-    return { state, now, answers: posts.map((post) => ({ ...answerOf(post, byId, found), now })) };
+    const notKept = { clashing: found.clashing, refused };
+    return { state, now, answers: posts.map((post) => ({ ...answerOf(post, byId, notKept), now })) };
   });
 }

@@ -1,12 +1,10 @@
 import type { EntryVerdict, VerdictsAnswer } from '../../api/entries';
-import { answerMisfit, tablesWith, type TraceTable } from '../../core/fault-finding/tracing';
 import { isFormerEntry, isRecordedByServer, type NewEntry, type Person } from '../../core/logbook';
 import { heaviestPayload, newEntrySchema } from '../../core/logbook/schema';
-import { ownTraceTables } from '../administration/settings';
-import { db } from '../database/connection';
 import { generation } from '../database/generation';
 import { problemsOf } from '../http/border';
 import { verifySignature } from '../job/signatures';
+import { refuseEntry } from './refuse-entry';
 import { appendEntries } from './append';
 import { withoutHash } from './entries';
 
@@ -45,26 +43,6 @@ function readEntry(raw: unknown, jobId: string): NewEntry | EntryVerdict {
 
 const isEntry = (read: NewEntry | EntryVerdict): read is NewEntry => 'kind' in read;
 
-/** Refuses an answer of a trace that does not fit the table in force: what a check exposes one to is not the page's to say. */
-const fitting =
-  (tables: readonly TraceTable[], kept: ReadonlySet<string>) =>
-  (read: NewEntry | EntryVerdict): NewEntry | EntryVerdict => {
-    if (!isEntry(read) || read.kind !== 'trace.answered' || kept.has(read.id)) return read;
-    const misfit = answerMisfit(tables, read.payload);
-    return misfit === null ? read : { id: read.id, refused: misfit, problems: [] };
-  };
-
-/** The same entries, answers of a trace held against the tables. One that was kept before stays kept, whatever they say by now. */
-async function held(read: readonly (NewEntry | EntryVerdict)[]): Promise<(NewEntry | EntryVerdict)[]> {
-  if (!read.some((one) => isEntry(one) && one.kind === 'trace.answered')) return [...read];
-  const ids = read.map(({ id }) => id);
-  const [own, rows] = await Promise.all([
-    ownTraceTables(),
-    db().models.Entry.findAll({ where: { id: ids }, attributes: ['id'], raw: true }),
-  ]);
-  return read.map(fitting(tablesWith(own), new Set(rows.map(({ id }) => id))));
-}
-
 /**
  * Records what a client sent, each entry on its own: one that is refused stands in nobody's way.
  * @returns a verdict for each, in the order they were sent, and the database's clock; null when there is no such job
@@ -74,8 +52,11 @@ export async function postEntries(
   sent: readonly unknown[],
   by: Person,
 ): Promise<VerdictsAnswer | null> {
-  const read = await held(sent.map((raw) => readEntry(raw, jobId)));
-  const appended = await appendEntries(jobId, read.filter(isEntry), by, { verify: verifySignature });
+  const read = sent.map((raw) => readEntry(raw, jobId));
+  const appended = await appendEntries(jobId, read.filter(isEntry), by, {
+    verify: verifySignature,
+    refuse: refuseEntry,
+  });
   if (appended === null) return null;
   const kept = new Map(appended.kept.map((entry) => [entry.id, withoutHash(entry)]));
   const refused = new Map(appended.refused.map(({ id, why }) => [id, why]));

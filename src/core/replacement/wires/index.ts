@@ -1,7 +1,9 @@
 // The wires of a unit: where each goes on another one.
 export {
   contacts,
+  noSuchTerminal,
   roles,
+  terminalMarks,
   unitTerminals,
   type Contact,
   type WireRole,

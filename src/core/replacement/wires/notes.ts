@@ -7,6 +7,8 @@ export interface MapNote {
   id: string;
   about: 'return' | 'selector' | 'crowded' | 'polarity' | 'safe-stop';
   text: string;
+  /** Where a selector was seen to stand: settled, and may be put right. */
+  stood?: 'V' | 'mA';
 }
 
 interface Mapped {
@@ -97,9 +99,16 @@ function selectors({ wires, old, next, jumpers, oldTerminals }: Mapped): MapNote
         ]
       : []),
     ...old.control.analogInputs.flatMap(({ id, mark, jumper }) =>
-      jumper === undefined || !used(id) || jumpers[id] !== undefined
+      jumper === undefined || !used(id)
         ? []
-        : [{ id: `selector:${id}`, about: 'selector' as const, text: `${mark}: ${jumper}` }],
+        : [
+            {
+              id: `selector:${id}`,
+              about: 'selector' as const,
+              text: `${mark}: ${jumper}${jumpers[id] === undefined ? '' : ` It stood at ${jumpers[id]}.`}`,
+              ...(jumpers[id] === undefined ? {} : { stood: jumpers[id] }),
+            },
+          ],
     ),
   ];
 }

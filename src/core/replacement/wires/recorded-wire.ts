@@ -17,6 +17,8 @@ export interface RecordedWire extends Wire {
   drawnAt: string | null;
   /** What it is was proven, not read off a drawing. */
   proven: boolean;
+  /** Its terminal stands so on the unit, although the catalogue does not have the mark. */
+  unlisted?: true | undefined;
   /** The rest comes at a desk. */
   later: boolean;
   /** The signal feeds another machine as well; what that one does meanwhile, as far as it is known. */

@@ -119,6 +119,22 @@ function signalRole(
   return /mA/.test(signal) ? 'reference-current' : 'reference-volts';
 }
 
+/** The marks of a type's terminals, whatever they are set to do. */
+export const terminalMarks = (type: WiredUnit['type'], control: WiredUnit['control']): string[] =>
+  unitTerminals({ type, control, rating: { ratedAmps: 0, power_kW: 0, supply_V: 0 }, values: {} }).map(
+    (t) => t.mark,
+  );
+
+/** Why a mark is none of a unit's; null: it is. */
+export const noSuchTerminal = (
+  unit: { maker: string; type: string },
+  mark: string,
+  marks: readonly string[],
+): string | null =>
+  marks.includes(mark)
+    ? null
+    : `The ${unit.maker} ${unit.type} has no terminal ${mark}. It has ${marks.join(', ')}.`;
+
 /**
  * The terminals of a unit in the order of its screws: the power strip, then control by place.
  * @param jumpers where volts or current is chosen by hand and somebody looked

@@ -271,7 +271,8 @@ describe('the map from a Knot to a Whimbrel', () => {
         'safe-stop:new',
       ]),
     );
-    expect(map.notes.map((n) => n.id)).toEqual(['safe-stop:new']);
+    // Of a selector that was looked at it says where it stood: that may be put right.
+    expect(map.notes).toMatchObject([{ id: 'safe-stop:new' }, { id: 'selector:AI2', stood: 'mA' }]);
     expect(map.jumpersOut).toEqual([]);
     expect(map.jumpersStay).toHaveLength(3);
   });
@@ -285,6 +286,9 @@ describe('the map from a Knot to a Whimbrel', () => {
     );
     expect(safe.fates.map((f) => f.to)).toEqual(['SA', 'SB', 'SC', '24S']);
     expect(safe.jumpersOut).toHaveLength(3);
+    // A return that nobody found is no reason to open the one that is there.
+    const half = [at('ST1', 'safe-1'), at('ST2', 'safe-2'), at('24V', 'safe-supply')];
+    expect(wireMap(half, godwit, whimbrel).jumpersOut.map(([, end]) => end)).not.toContain('SC');
     expect(wireMap([at('ST1', 'safe-1')], godwit, knot).fates[0]?.outcome).toBe('no-home');
     expect(wireMap([], godwit, knot).notes.map((n) => n.id)).toContain('safe-stop:gone');
   });
@@ -322,6 +326,15 @@ describe('the wire list', () => {
     const w = wire(more);
     return wireIssues([w], wireMap([w], knot, whimbrel).fates);
   };
+
+  it('two channels of the safe stop without their return hold the swap', () => {
+    const channels = [wire({ id: 'a', role: 'safe-1' }), wire({ id: 'b', number: 2, role: 'safe-2' })];
+    const held = (wires: RecordedWire[]) =>
+      wireIssues(wires, []).filter((m) => m.holds && m.text.includes('nothing is on their return'));
+    expect(held(channels)).toMatchObject([{ wire: 'a' }]);
+    expect(held([...channels, wire({ id: 'c', number: 3, role: 'safe-return' })])).toEqual([]);
+    expect(held(channels.slice(0, 1))).toEqual([]);
+  });
 
   it.each<[string, Partial<RecordedWire>, RegExp, boolean]>([
     ['an unknown wire', { role: 'unknown' }, /nobody knows/, true],

@@ -199,7 +199,10 @@ describe('the wire list', () => {
     const { log } = wireList([...both, c1]);
     await press('AI2 stood at mA');
     expect(last(log)).toEqual(['swap.selector', { input: 'AI2', position: 'mA' }]);
-    expect(screen.queryByRole('button', { name: 'AI2 stood at mA' })).toBeNull();
+    // Chosen by mistake it is put right.
+    expect(screen.getByRole('button', { name: 'AI2 stood at mA' })).toHaveProperty('disabled', true);
+    await press('AI2 stood at V');
+    expect(last(log)).toEqual(['swap.selector', { input: 'AI2', position: 'V' }]);
   });
 });
 

@@ -54,6 +54,8 @@ export const replacementKinds = {
     wire: z.uuid(),
     number: z.int().min(1).max(9999),
     from: mark.nullable(),
+    /** It stands so on the unit, although the catalogue does not have this mark. */
+    unlisted: z.literal(true).optional(),
     role: roleSchema,
     ferrule: short.default(''),
     drawing: short.default(''),

@@ -9,7 +9,10 @@ export function NoteLine({ note, store }: { note: MapNote; store: JobStore }) {
   const input = note.id === 'selector:AI1' ? 'AI1' : note.id === 'selector:AI2' ? 'AI2' : null;
   return (
     <Box as="li" py="1" display="flex" gap="2" alignItems="baseline" flexWrap="wrap">
-      <StateMark mark="doubt" label="to know" />
+      <StateMark
+        mark={note.stood === undefined ? 'doubt' : 'sound'}
+        label={note.stood === undefined ? 'to know' : `seen at ${note.stood}`}
+      />
       <Box as="span" flex="1" minW="220px">
         {note.text}
       </Box>
@@ -18,6 +21,8 @@ export function NoteLine({ note, store }: { note: MapNote; store: JobStore }) {
           <Secondary
             key={position}
             aria-label={`${input} stood at ${position}`}
+            aria-pressed={note.stood === position}
+            disabled={note.stood === position}
             onClick={() => store.record('swap.selector', { input, position })}
           >
             at {position}

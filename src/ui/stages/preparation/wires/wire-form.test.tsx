@@ -32,6 +32,7 @@ function shown(of: RecordedWire | null, quick = false) {
   show(
     <WireForm
       {...{ terminals, quick, keep }}
+      unit={{ maker: 'Knot', type: 'K3-18' }}
       id="w1"
       wire={of}
       number={of?.number ?? 8}
@@ -115,4 +116,14 @@ test.each([
   await type('Ferrule', '{Enter}');
   expect(screen.getByText('Something cannot be read yet.')).toBeVisible();
   expect(kept).toEqual([]);
+});
+
+test('a terminal that the unit does not have is refused by name, unless it stands so on the unit', async () => {
+  const kept = shown(null, true);
+  await fill('Old terminal', 'X9');
+  expect(await screen.findByText('The Knot K3-18 has no terminal X9. It has X1, X2.')).toBeVisible();
+  expect(button('Keep, next wire')).toBeDisabled();
+  await tick(/^It stands so on the unit/);
+  await press('Keep, next wire');
+  await waitFor(() => expect(kept[0]).toMatchObject({ from: 'X9', unlisted: true }));
 });

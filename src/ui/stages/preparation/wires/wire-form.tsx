@@ -1,10 +1,11 @@
 import { Box, Text } from '@chakra-ui/react';
-import type { RecordedWire, UnitTerminal } from '@/core/replacement/wires';
+import { noSuchTerminal, type RecordedWire, type UnitTerminal } from '@/core/replacement/wires';
 import type { Payload } from '@/core/logbook';
 import { Primary, Secondary } from '../../../kit/buttons';
 import { FieldGrid } from '../../../kit/section';
 import { Field } from '../../../kit/field';
 import { useTypedForm } from '../../../kit/typed-form';
+import { Tick } from '../../../kit/tick';
 import { Photos } from '../../../kit/photos';
 import { WireLabelFields, WireProofFields } from './wire-fields';
 import { blankWire, typedWireOf, wireSchema } from './wire-typed';
@@ -18,6 +19,7 @@ export function WireForm({
   wire,
   number,
   terminals,
+  unit,
   quick,
   keep,
   cancel,
@@ -26,17 +28,23 @@ export function WireForm({
   /** Null: a new one. */
   wire: RecordedWire | null;
   number: number;
+  /** Of the old unit; none: nobody knows them. */
   terminals: readonly UnitTerminal[];
+  /** The old unit, by name. */
+  unit: { maker: string; type: string };
   quick: boolean;
   keep: (noted: Payload<'wire.noted'>) => void;
   cancel: (() => void) | null;
 }) {
+  const marks = terminals.map((t) => t.mark);
+  const misfit = (mark: string) => (marks.length === 0 ? null : noSuchTerminal(unit, mark, marks));
   const form = useTypedForm(
     wire === null ? 'new wire' : `wire ${wire.id}`,
-    wireSchema,
+    wireSchema(misfit),
     wire === null ? blankWire(number) : typedWireOf(wire),
   );
-  const { typed, read, text, set, submit } = form;
+  const { typed, read, text, set, tick, submit } = form;
+  const strange = typed.from.trim() !== '' && misfit(typed.from.trim()) !== null;
   const roleAt = (mark: string) => terminals.find((t) => t.mark === mark.trim())?.role ?? null;
   const from = text('from');
   const followTerminal = (after: string) => {
@@ -71,6 +79,12 @@ export function WireForm({
         </datalist>
         {!quick && <WireLabelFields form={form} expected={roleAt(typed.from)} />}
       </FieldGrid>
+      {strange && (
+        <Tick
+          label="It stands so on the unit, although the catalogue does not have it"
+          {...tick('unlisted')}
+        />
+      )}
       {!quick && <WireProofFields form={form} laterOpen={wire?.later === true} />}
       <Box my="2">
         <Photos

@@ -18,7 +18,7 @@ import { TerminalPhotos } from './terminal-photos';
 import { WireDecision } from './wire-decision';
 import { WireForm } from './wire-form';
 import { type JobStore } from '../../../job-store/use-job';
-import { type RecordedWire } from '@/core/replacement/wires';
+import { unitTerminals, type RecordedWire } from '@/core/replacement/wires';
 import { WireLine } from './wire-line';
 
 type Show = 'all' | 'open' | 'control' | 'power';
@@ -78,7 +78,7 @@ const wiresShown = (wires: readonly RecordedWire[], show: Show, matters: Swap['m
 
 /** The wires of the old unit: noted, mapped onto the new one, and what must be settled before it comes out. */
 export function WireList({ jobId, store, swap }: StageProps & { swap: Swap }) {
-  const { wires } = store.state.swap;
+  const { wires, selectors } = store.state.swap;
   const { map, matters, units } = swap;
   const [open, setOpen] = useState<string | null>(null);
   const [adding, setAdding] = useState<{ id: string; quick: boolean } | null>(null);
@@ -86,6 +86,10 @@ export function WireList({ jobId, store, swap }: StageProps & { swap: Swap }) {
   const [every, setEvery] = useState(false);
   const [kept, setKept] = useState<string | null>(null);
   const placementOf = useMemo(() => new Map((map?.fates ?? []).map((f) => [f.wire, f])), [map]);
+  const oldTerminals = useMemo(
+    () => map?.old ?? (swap.old === null ? [] : unitTerminals(swap.old.wired, selectors)),
+    [map, swap.old, selectors],
+  );
   const toggle = useCallback((id: string) => setOpen((now) => (now === id ? null : id)), []);
   const next = Math.max(0, ...wires.map((w) => w.number)) + 1;
   const shown = wiresShown(wires, show, matters);
@@ -165,7 +169,8 @@ export function WireList({ jobId, store, swap }: StageProps & { swap: Swap }) {
               id={adding.id}
               wire={null}
               number={next}
-              terminals={map?.old ?? []}
+              terminals={oldTerminals}
+              unit={units.old}
               quick={adding.quick}
               keep={(noted) => {
                 store.record('wire.noted', noted);
@@ -197,7 +202,8 @@ export function WireList({ jobId, store, swap }: StageProps & { swap: Swap }) {
                     id={w.id}
                     wire={w}
                     number={w.number}
-                    terminals={map?.old ?? []}
+                    terminals={oldTerminals}
+                    unit={units.old}
                     quick={false}
                     keep={(noted) => {
                       store.record('wire.noted', noted);
@@ -212,7 +218,7 @@ export function WireList({ jobId, store, swap }: StageProps & { swap: Swap }) {
           ))}
         </Box>
       </Section>
-      <TerminalPhotos store={store} marks={map?.old.map((t) => t.mark) ?? []} />
+      <TerminalPhotos store={store} marks={oldTerminals.map((t) => t.mark)} />
       {wires.length > 0 && <Labels jobId={jobId} wires={wires.length} />}
     </>
   );
