@@ -39,6 +39,12 @@ function allowedEntry(control: Control, rating: Rating, { number, to }: WriteOrd
   return parameter;
 }
 
+/** What a write puts back to the factory's: what it is said to, or all where it is the order to do so. */
+function resetBy(parameter: Parameter): { resets?: 'all' | string[] } {
+  if (parameter.concept === 'factory.reset') return { resets: 'all' };
+  return parameter.resets === undefined ? {} : { resets: parameter.resets };
+}
+
 // Asked twice at the same time, one of them writes.
 const underWay = new Set<string>();
 
@@ -68,6 +74,7 @@ export async function writeAsked(order: WriteOrder, by: Person): Promise<Written
       peopleClear: true,
       ...(restores === undefined ? {} : { restores }),
       ...(outdatesIdentification(parameter) ? { outdates: 'identification' as const } : {}),
+      ...resetBy(parameter),
     });
     const appended = await appendEntries(jobId, [asked], by);
     if (appended?.kept[0]?.at !== asked.at) throw sentBefore;

@@ -30,6 +30,7 @@ const run: RunOf = {
   supply: { volts: 400, phases: 3 },
   torque_Nm: 1.7,
   line: { signal: '4-20mA', atLow: 0, atHigh: 60 },
+  unknownHistory: false,
   rpm: 1450,
   rpmPerHz: 1785 / 60,
 };
@@ -46,6 +47,20 @@ const all = commissioningSteps(run).map((s) => ({
   seen: [...(s.parts ?? [])],
   ...(s.qualified === true ? { qualified: 'A. Fenn' } : {}),
 }));
+
+it('a unit whose past nobody knows is saved, reset and checked first, in that order', () => {
+  const steps = commissioningSteps({ ...run, unknownHistory: true });
+  const ids = steps.map((s) => s.id);
+  expect(ids.indexOf('history-saved')).toBe(ids.indexOf('display') + 1);
+  expect(ids.slice(ids.indexOf('history-saved')).slice(0, 4)).toEqual([
+    ...['history-saved', 'history-reset', 'history-checked', 'saved'],
+  ]);
+  const step = (id: string) => steps.find((s) => s.id === id) ?? steps[0]!;
+  const open = (id: string, results: StepResult[]) => waitsFor(step(id), steps, results).map((s) => s.id);
+  expect(open('history-reset', [ok('run-off')])).toEqual(['history-saved']);
+  expect(open('history-checked', [ok('history-saved')])).toEqual(['history-reset']);
+  expect(commissioningSteps(run).some((s) => s.group === 'history')).toBe(false);
+});
 
 it('goes from before power to the station, one step for each input that does something', () => {
   const ids = commissioningSteps(run).map((s) => s.id);

@@ -17,7 +17,16 @@ export type Watch =
 /** One step of the commissioning run: what is done, what must be seen, what the link can show of it. */
 export interface CommissioningStep {
   id: string;
-  group: 'before power' | 'save' | 'direction' | 'first run' | 'inputs' | 'safety' | 'places' | 'station';
+  group:
+    | 'before power'
+    | 'history'
+    | 'save'
+    | 'direction'
+    | 'first run'
+    | 'inputs'
+    | 'safety'
+    | 'places'
+    | 'station';
   title: string;
   /** What is done, and what must be seen. */
   do: string;
@@ -61,6 +70,8 @@ export interface RunOf {
   torque_Nm: number | null;
   /** What the analog input stands for; null where speed comes from elsewhere. */
   line: ScaleLine | null;
+  /** Nobody knows what was set in the unit before. */
+  unknownHistory: boolean;
   /** Of the motor, by its plate. */
   rpmPerHz: number;
   rpm: number;
@@ -107,6 +118,34 @@ function beforePower({ supply, torque_Nm }: RunOf): CommissioningStep[] {
     }),
   ];
 }
+
+/** A unit whose past nobody knows: what is in it is kept, put back to the factory's, and looked at, before anything is entered. */
+const historySteps: readonly CommissioningStep[] = [
+  {
+    id: 'history-saved',
+    group: 'history',
+    title: 'What is in it, kept',
+    do: 'Read everything out, or photograph every entry that differs: after the reset it is gone.',
+    mayWait: false,
+  },
+  {
+    id: 'history-reset',
+    group: 'history',
+    title: 'Reset to the factory’s',
+    do: 'Run inputs off, then the reset of the whole unit; on some types region and application too.',
+    caution: moves,
+    after: ['run-off', 'history-saved'],
+    mayWait: false,
+  },
+  {
+    id: 'history-checked',
+    group: 'history',
+    title: 'The reset looked at',
+    do: 'Read out again: region, motor data and sources of run are the factory’s, and no lock is left.',
+    after: ['history-reset'],
+    mayWait: false,
+  },
+];
 
 function firstTurns({ identification, lifting, rpm }: RunOf): CommissioningStep[] {
   return [
@@ -222,6 +261,7 @@ export function commissioningSteps(run: RunOf): CommissioningStep[] {
   const { channels, places, serial } = run;
   return [
     ...beforePower(run),
+    ...(run.unknownHistory ? historySteps : []),
     ...firstTurns(run),
     ...signals(run),
     ...channels.map((c): CommissioningStep => ({

@@ -5,6 +5,11 @@ export const loadKinds = ['fan-or-pump', 'conveyor', 'piston-pump', 'hoist', 'wi
 /** A kind of load. */
 export type LoadKind = (typeof loadKinds)[number];
 
+/** What is known of a unit's past. */
+export const unitHistories = ['from-its-box', 'set-up-before', 'not-known'] as const;
+/** What is known of a unit's past. */
+export type UnitHistory = (typeof unitHistories)[number];
+
 /** What a person decides; the rules do the rest. */
 export interface StartUpChoices {
   load: LoadKind;
@@ -21,6 +26,8 @@ export interface StartUpChoices {
   /** A mechanical brake that is proven to close. */
   brakeProven: boolean;
   brakeResistor: boolean;
+  /** What is known of the unit's past; absent: not said. */
+  history?: UnitHistory | undefined;
   /** Fed from one phase although it is made for three. */
   singlePhaseFed: boolean;
   up_s?: number | undefined;

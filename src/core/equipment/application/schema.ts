@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { loadKinds } from '../../equipment/application';
+import { loadKinds, unitHistories } from '../../equipment/application';
 const seconds = z.number().min(0).max(3600).optional();
 const hertz = z.number().min(0).max(1000).optional();
 
@@ -16,6 +16,7 @@ export const startUpChoicesSchema = z.strictObject({
   coupled: z.boolean(),
   brakeProven: z.boolean(),
   brakeResistor: z.boolean(),
+  history: z.enum(unitHistories).optional(),
   singlePhaseFed: z.boolean(),
   up_s: seconds,
   down_s: seconds,

@@ -1,5 +1,6 @@
 // Handing a machine back. Where no source is named: common practice, no source.
-import { countOf, openIssues, timeOf, type JobState } from '../../logbook';
+import { checksumOf } from '../../parameter-sets/set-files';
+import { countOf, openIssues, timeOf, type JobState, type KeptSet } from '../../logbook';
 import type { Release } from '../release';
 import type { Swap } from '../swap';
 import { unticked } from '../../replacement/wires';
@@ -55,18 +56,29 @@ function lastChange({ registers, setRuns, swap }: JobState): number {
   return Math.max(0, swap.outAt ?? 0, ...writes, ...runs);
 }
 
+/** The read-out of the drive after the last change to it; null: there is none. */
+export function finalBackup(state: JobState): KeptSet | null {
+  const after = lastChange(state);
+  const own = state.sets.filter((s) => s.typeId === state.drive?.typeId);
+  return own.findLast((s) => s.source === 'read-out' && s.at >= after) ?? null;
+}
+
 function backupItem(state: JobState): HandOverItem {
   const title = 'Final backup';
-  const { drive, sets } = state;
-  const after = lastChange(state);
-  const own = sets.filter((s) => s.typeId === drive?.typeId);
-  const last = own.filter((s) => s.source === 'read-out' && s.at >= after).at(-1);
-  if (last !== undefined) return item('backup', title, 'done', `${last.name}, after the last change.`, true);
+  const last = finalBackup(state);
+  if (last !== null)
+    return item(
+      'backup',
+      title,
+      'done',
+      `${last.name}, after the last change, checksum ${checksumOf(last.typeId, last.values)}.`,
+      true,
+    );
   return item(
     'backup',
     title,
     'open',
-    own.length === 0
+    !state.sets.some((s) => s.typeId === state.drive?.typeId)
       ? 'No set of this drive is kept.'
       : 'Nothing was read out of it since the last change: read it once more and keep that.',
     true,

@@ -18,13 +18,18 @@ import {
 } from '../../commissioning/settings';
 import { fitOf, type SupplyFit } from '../../equipment/supply';
 import { coupledIdentification, driveMatters, typedMatters } from './registers';
+import { inWriteOrder, sheetEntries, type SheetEntry } from './entered';
 import { stepsFor } from './run';
 
+export { enteredState, type EnteredState, type SheetEntry } from './entered';
 export { analogLineOf } from './run';
 
 /** What stands between a drive that was set up and a machine that may run. */
 export interface Release {
+  /** Its rows in the order in which they are entered. */
   sheet: StartUpSheet;
+  /** By number: why it comes there, and what became of it. */
+  entries: Readonly<Record<string, SheetEntry>>;
   rating: Rating;
   /** The choices, with what the place decides among them. */
   choices: StartUpChoices;
@@ -98,7 +103,9 @@ export function releaseOf(
     registers,
     questions,
     startUp,
-  }: Pick<JobState, 'drive' | 'motor' | 'seen' | 'registers' | 'questions' | 'startUp'>,
+    setRuns,
+    sets,
+  }: Pick<JobState, 'drive' | 'motor' | 'seen' | 'registers' | 'questions' | 'startUp' | 'setRuns' | 'sets'>,
   control: Control,
   rating: Rating,
 ): Release | null {
@@ -107,7 +114,7 @@ export function releaseOf(
   const { plate } = motor;
   const values = seen?.values ?? {};
   const choices = placed(chosen.choices, place, drive.phases);
-  const sheet = startUpSheet({
+  const made = startUpSheet({
     plate,
     control,
     rating,
@@ -117,6 +124,8 @@ export function releaseOf(
     motors: place?.motors ?? 1,
     carrier_kHz: place?.carrier_kHz,
   });
+  const { rows, why } = inWriteOrder(made.rows, control);
+  const sheet: StartUpSheet = { ...made, rows };
   const fit =
     place === null
       ? null
@@ -163,5 +172,6 @@ export function releaseOf(
     ...openIssues({ registers, questions, startUp }),
     ...run.open.map(stepMatter),
   ];
-  return { sheet, rating, choices, fit, steps, run, matters, lost: lostIn(control, startUp.cycle) };
+  const entries = sheetEntries(rows, why, typed, { registers, setRuns, sets });
+  return { sheet, entries, rating, choices, fit, steps, run, matters, lost: lostIn(control, startUp.cycle) };
 }

@@ -234,3 +234,48 @@ it('a rotating identification is refused while the machine is coupled, whichever
   expect(held(false, set, set)).toEqual([]);
   expect(held(true, {}, {})).toEqual([]);
 });
+
+describe('what became of a value', () => {
+  const number = numberOf('motor.current');
+  const stateOf = (j: ReturnType<typeof job>) => release(j).entries[number]?.state;
+
+  it('is asked for, found, or written and read back, and no more than that', () => {
+    const j = started();
+    const wanted = release(j).sheet.rows.find((r) => r.number === number)?.value ?? NaN;
+    expect(stateOf(j)).toBe('asked for');
+    read(j, { [number]: wanted + 1 });
+    expect(stateOf(j)).toBe('asked for, found otherwise');
+    read(j, { [number]: wanted });
+    expect(stateOf(j)).toBe('found so');
+    write(j, 'motor.current', wanted);
+    expect(stateOf(j)).toBe('written and read back');
+  });
+
+  it('is not known any more once something reset it, until it is read', () => {
+    const j = started();
+    const wanted = release(j).sheet.rows.find((r) => r.number === number)?.value ?? NaN;
+    write(j, 'motor.current', wanted);
+    const region = numberOf('region');
+    const asked = j.add('drive.write-asked', {
+      ...{ target: 't', typeId: 'whimbrel-w4', number: region, name: 'Region', from: 0, to: 1 },
+      ...{ shownFrom: '50', shownTo: '60', reason: 'start-up sheet', trial: false, mayMove: 'nothing' },
+      ...{ runOpen: true as const, peopleClear: true as const, resets: 'all' as const },
+    });
+    j.add('drive.write-done', { asked, found: 1 });
+    expect(stateOf(j)).toBe('asked for');
+    expect(release(j).sheet.rows.find((r) => r.number === number)?.now).toBeNull();
+    expect(release(j).sheet.rows.find((r) => r.number === region)?.now).toBe(1);
+    read(j, { [number]: wanted, [region]: 1 });
+    expect(stateOf(j)).toBe('written and read back');
+  });
+
+  it('comes in the order of the planner, each with the reason for its place', () => {
+    const { sheet, entries } = release(started());
+    const at = (concept: string) => sheet.rows.findIndex((r) => r.concept === concept);
+    expect(at('region')).toBe(0);
+    expect(at('control.mode')).toBeLessThan(at('motor.current'));
+    expect(at('motor.current')).toBeLessThan(at('place.remote-run'));
+    expect(entries[numberOf('region')]?.why).toContain('it puts all others back');
+    expect(sheet.rows.every((r) => (entries[r.number]?.why ?? '') !== '')).toBe(true);
+  });
+});

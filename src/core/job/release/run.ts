@@ -38,6 +38,7 @@ export function stepsFor(
     return typeof does !== 'string' || does === 'none' ? 'none' : inputFunctionName(does);
   };
   return commissioningSteps({
+    unknownHistory: choices.history === 'not-known',
     inputs: control.inputs.map(({ id, mark }) => ({ id, mark, does: functionOf(id) })),
     analogs: control.analogInputs.filter((a) => a.id === choices.speedFrom),
     relays: control.relays.map(({ id, marks }) => ({ id, mark: marks[0] ?? id })),

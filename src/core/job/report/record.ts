@@ -1,7 +1,9 @@
 import { countOf, timeOf, type JobState, type LogLine } from '../../logbook';
+import { checksumOf } from '../../parameter-sets/set-files';
 import { choiceNames } from '../../replacement/replacement';
 import type { Sheet } from '../static-sheet';
-import type { Release } from '../release';
+import { finalBackup } from '../hand-over';
+import { enteredState, type Release } from '../release';
 import type { Swap } from '../swap';
 import { endOf, wireRoleWords, wireEnds, type RecordedWire } from '../../replacement/wires';
 import { powerPart } from './power';
@@ -16,7 +18,7 @@ export interface Beside {
   /** Values of the start-up sheet, or why it could not be made; null where none was begun. */
   startUp:
     | {
-        rows: { number: string; name: string; value: string; sum: string; reason: string }[];
+        rows: { number: string; name: string; value: string; state: string; sum: string; reason: string }[];
         run: string[];
         motorTests: string[];
       }
@@ -146,6 +148,9 @@ function wires({ swap: s }: JobState, swap: Swap | null): ReportPart[] {
     'wires',
     'Wires',
     [
+      ...(s.wires.length > 0 && !swap?.map
+        ? ['Where each goes could not be worked out: the catalogue does not know both units.']
+        : []),
       ...(swap?.map?.jumpersOut ?? []).map(([a, b]) => `Factory jumper ${a} to ${b}: out.`),
       ...(swap?.map?.jumpersStay ?? []).map(([a, b]) => `Factory jumper ${a} to ${b}: stays.`),
     ],
@@ -194,27 +199,45 @@ function stop({ swap: { planned, stop: gone } }: JobState): ReportPart[] {
   );
 }
 
-const carried = (swap: Swap | null): ReportPart[] =>
-  part('settings', 'Settings, old to new', [], {
-    heads: ['Old', 'Value', 'New', 'Value', '', 'Sum or reason'],
+function carried(state: JobState, swap: Swap | null): ReportPart[] {
+  // Before the new unit is in, what was read is of the old one.
+  const isIn = swap?.units.next !== null && state.drive?.typeId === swap?.units.next.typeId;
+  const became = (number: string, value: number | null): string =>
+    value === null
+      ? ''
+      : enteredState(state, number, value, isIn ? (state.seen?.values[number] ?? null) : null);
+  return part('settings', 'Settings, old to new', [], {
+    heads: ['Old', 'Value', 'New', 'Value', 'State', '', 'Sum or reason'],
     rows: (swap?.carried?.rows ?? []).map((r) => [
       `${r.from.number} ${r.from.name}`,
       r.from.shown,
       r.to === null ? '' : `${r.to.number} ${r.to.name}`,
       r.to?.shown ?? '',
+      r.to === null ? '' : became(r.to.number, r.to.value),
       r.outcome.replace('-', ' '),
       [r.sum, r.reason].filter((x) => x !== null).join('; '),
     ]),
   });
+}
+
+/** What was read out last of the drive that is in, with its checksum. */
+function backup(state: JobState): ReportPart[] {
+  const last = finalBackup(state);
+  return last === null
+    ? []
+    : part('backup', 'Final backup', [
+        `${last.name}, ${minuteOf(last.at)}, ${countOf(Object.keys(last.values).length, 'value')}, checksum ${checksumOf(last.typeId, last.values)}.`,
+      ]);
+}
 
 const startUp = ({ startUp: made }: Beside): ReportPart[] =>
   made === null
     ? []
     : 'missing' in made
-      ? part('start-up', 'Values entered by rule', [`This part is missing: ${made.missing}`])
-      : part('start-up', 'Values entered by rule', [...made.motorTests, ...made.run], {
-          heads: ['Entry', 'Name', 'Value', 'Sum', 'Reason'],
-          rows: made.rows.map((r) => [r.number, r.name, r.value, r.sum, r.reason]),
+      ? part('start-up', 'Values of the start-up sheet', [`This part is missing: ${made.missing}`])
+      : part('start-up', 'Values of the start-up sheet', [...made.motorTests, ...made.run], {
+          heads: ['Entry', 'Name', 'Value', 'State', 'Sum', 'Reason'],
+          rows: made.rows.map((r) => [r.number, r.name, r.value, r.state, r.sum, r.reason]),
         });
 
 const differences = ({ setRuns }: JobState): ReportPart[] =>
@@ -255,9 +278,10 @@ export function recordPartsOf(state: JobState, swap: Swap | null, beside: Beside
     ...wires(state, swap),
     ...powerPart(state),
     ...stop(state),
-    ...carried(swap),
+    ...carried(state, swap),
     ...startUp(beside),
     ...differences(state),
+    ...backup(state),
     ...part('changes', 'Jumpers, loops and single values', sheet?.changes ?? []),
     ...part(
       'questions',

@@ -1,5 +1,6 @@
 import { swapOf } from '../swap';
 import { knownType, stateOf, swapJob } from '../swap/__tests__/swap-job';
+import { testDrive } from '../../logbook/__tests__/job';
 import { reportOf } from '.';
 
 type Job = ReturnType<typeof swapJob>;
@@ -74,7 +75,29 @@ it('does not say that a wire was looked at when it was not', () => {
 it('every value of the old set ends in one row, with its sum', () => {
   const rows = partOf(swapJob(), 'settings')?.table?.rows ?? [];
   expect(rows).toHaveLength(66);
-  expect(rows.find((r) => r[0]?.startsWith('B-05'))?.[5]).toContain('80 % × 18 A = 14.4 A');
+  expect(rows.find((r) => r[0]?.startsWith('B-05'))?.[6]).toContain('80 % × 18 A = 14.4 A');
+});
+
+it('values say what became of them, and the final backup has its checksum', () => {
+  const j = swapJob();
+  const row = () => partOf(j, 'settings')?.table?.rows.find((r) => r[3] !== '' && r[2] !== '');
+  expect(row()?.[4]).toBe('asked for');
+  expect(partOf(j, 'backup')).toBeUndefined();
+  j.add('identify.drive', { ...testDrive, type: 'W4-15' });
+  const carried = swapOf(stateOf(j), knownType)?.carried?.rows ?? [];
+  const to = carried.flatMap((r) =>
+    r.to === null || r.to.value === null ? [] : [[r.to.number, r.to.value]],
+  );
+  j.add('drive.read', {
+    target: '127.0.0.1:1',
+    typeId: 'whimbrel-w4',
+    identity: { vendor: 'Whimbrel', product: 'W4', revision: '1' },
+    values: Object.fromEntries(to),
+    live: {},
+    history: [],
+  });
+  expect(row()?.[4]).toBe('found so');
+  expect(partOf(j, 'backup')?.lines[0]).toMatch(/^Read-out of Whimbrel W4, .*, checksum [0-9A-F]{8}\.$/);
 });
 
 it('the stop is compared with what was allowed, task by task', () => {

@@ -39,10 +39,12 @@ it('what the list has counts for the fit', () => {
 it('a jumper that was seen on the old unit settles its signal', () => {
   const j = swapJob();
   j.add('wire.noted', noted(99, 'C1', 'reference-current'));
-  const about = () => swapNow(j).map?.notes.map((n) => n.id) ?? [];
-  expect(about()).toContain('selector:AI2');
+  const about = () => swapNow(j).map?.notes.find((n) => n.id === 'selector:AI2');
+  expect(about()).not.toHaveProperty('stood');
   j.add('swap.selector', { input: 'AI2', position: 'mA' });
-  expect(about()).not.toContain('selector:AI2');
+  expect(about()).toMatchObject({ stood: 'mA' });
+  j.add('swap.selector', { input: 'AI2', position: 'V' });
+  expect(about()).toMatchObject({ stood: 'V' });
 });
 
 it('without a next unit, or one that no catalogue knows, nothing is mapped and nothing is passed', () => {

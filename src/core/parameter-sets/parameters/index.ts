@@ -13,5 +13,13 @@ export {
 export { diffSets, threeWay, type ParameterDifference, type PlannedOutcome, type ThreeWay } from './diff';
 export { auditRules, auditSet, type Audit, type AuditFinding } from './audit';
 export type { AuditContext, AuditRule, AuditSeverity } from './rules/rule';
-export { afterWriting, groups, planWrites, type WriteGroup, type PlanStep, type WritePlan } from './plan';
+export {
+  afterWriting,
+  groups,
+  planWrites,
+  writeOrder,
+  type WriteGroup,
+  type PlanStep,
+  type WritePlan,
+} from './plan';
 export { findEntries, type FoundEntry } from './find';

@@ -161,6 +161,23 @@ function sorted(wanted: readonly { p: Parameter; after: readonly string[] }[]): 
   return { order, stuck: [] };
 }
 
+const afterOf = (p: Parameter): readonly string[] =>
+  p.needs !== undefined && 'number' in p.needs ? [p.needs.number] : [];
+
+const resetWords = (p: Parameter): string =>
+  `it puts ${p.resets === 'all' ? 'all others' : `${p.resets?.length ?? 0} others`} back to the factory’s, so it comes before them`;
+
+/** Parameters in the order in which they are entered, each with the reason for its place. */
+export function writeOrder(parameters: readonly Parameter[]): { number: string; why: string }[] {
+  const resetting = parameters.filter((p) => whole(p) > 0).sort((a, b) => whole(b) - whole(a));
+  const rest = parameters.filter((p) => whole(p) === 0);
+  const { order, stuck } = sorted(rest.map((p) => ({ p, after: afterOf(p) })));
+  return [
+    ...resetting.map((p) => ({ number: p.number, why: resetWords(p) })),
+    ...[...order, ...stuck].map((p) => ({ number: p.number, why: groupWords[groupOf(p.concept)] })),
+  ];
+}
+
 /** Opened before anything is written, and kept after it, where the type asks for that. */
 function framed(now: UnitSet, steps: readonly PlanStep[]): PlanStep[] {
   if (steps.length === 0) return [];
@@ -211,15 +228,14 @@ export function planWrites(now: UnitSet, target: Values): WritePlan {
   for (const { p, to } of resetting) {
     const from = state.values[p.number];
     if (from === to) continue;
-    const many = p.resets === 'all' ? 'all others' : `${p.resets?.length ?? 0} others`;
-    steps.push(stepOf(p, from, to, `it puts ${many} back to the factory’s, so it comes before them`));
+    steps.push(stepOf(p, from, to, resetWords(p)));
     state = afterWriting(state, p.number, to);
   }
   const rest = writable.filter(({ p, to }) => whole(p) === 0 && state.values[p.number] !== to);
   const { order, stuck } = sorted(
     rest.map(({ p }) => ({
       p,
-      after: p.needs !== undefined && 'number' in p.needs ? [p.needs.number] : [],
+      after: afterOf(p),
     })),
   );
   for (const p of order) {

@@ -13,6 +13,8 @@ export interface PaperRow {
   number: string;
   name: string;
   value: string;
+  /** What became of it: written and read back, found so, or asked for only. */
+  state: string;
   in_drive: string;
   rule: string;
   sum: string;
@@ -100,6 +102,7 @@ export async function loadStartUpSheet({ state }: LoadedJob): Promise<StartUpDoc
         row.refused === null || startUp.typed[row.number] !== undefined
           ? shown(row.number, wantedOf(row, startUp.typed))
           : 'not to be entered',
+      state: release.entries[row.number]?.state ?? '',
       in_drive: shown(row.number, row.now),
       rule: row.rule,
       sum: row.sum,

@@ -3,7 +3,7 @@ import { IdentityLines, Paper, PdfRow, PdfSection, utcTime } from '../pdf-kit';
 import type { StartUpDocument } from './load';
 
 // No monospaced cells here: the shipped Plex file breaks the PDF on letters, and entries have letters.
-const widths = [10, 22, 18, 16, 34];
+const widths = [9, 21, 15, 14, 13, 28];
 
 function StartUpDocument({ sheet, paper }: { sheet: StartUpDocument; paper: 'a4' | 'letter' }) {
   return (
@@ -17,7 +17,7 @@ function StartUpDocument({ sheet, paper }: { sheet: StartUpDocument; paper: 'a4'
         </PdfSection>
       )}
       <PdfSection title="Entries">
-        <PdfRow widths={widths} cells={['Entry', 'Name', 'Value', 'In the drive', 'Sum']} />
+        <PdfRow widths={widths} cells={['Entry', 'Name', 'Value', 'In the drive', 'State', 'Sum']} />
         {sheet.rows.map((r) => (
           <PdfRow
             key={r.number}
@@ -27,6 +27,7 @@ function StartUpDocument({ sheet, paper }: { sheet: StartUpDocument; paper: 'a4'
               r.name,
               r.value,
               r.in_drive,
+              r.state,
               <View key="sum">
                 <Text>{r.reason === '' ? r.sum : `${r.reason}; the rule: ${r.sum}`}</Text>
                 {r.warnings !== '' && <Text style={{ fontSize: 8 }}>{r.warnings}</Text>}

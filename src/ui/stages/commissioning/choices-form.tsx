@@ -7,6 +7,8 @@ import {
   defaultStartUpChoices,
   type StartUpChoices,
   type LoadKind,
+  type UnitHistory,
+  unitHistories,
 } from '@/core/equipment/application';
 import { Primary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
@@ -24,6 +26,12 @@ const loadWords: Readonly<Record<LoadKind, string>> = {
   hoist: 'hoist',
   winch: 'winch',
   other: 'something else',
+};
+
+const historyWords: Readonly<Record<UnitHistory, string>> = {
+  'from-its-box': 'new, from its box',
+  'set-up-before': 'set up for this machine before',
+  'not-known': 'not known: from stock, repaired, used',
 };
 
 const yesNo = [
@@ -48,6 +56,7 @@ const choicesSchema = z
     up_s: ramp,
     down_s: ramp,
     minimum_Hz: orNone(zeroOrMoreOr('Hz from zero up.')),
+    history: z.enum(['', ...unitHistories]),
     coupled: z.boolean(),
     reverse: z.boolean(),
     encoder: z.boolean(),
@@ -55,9 +64,10 @@ const choicesSchema = z
     brakeResistor: z.boolean(),
     singlePhaseFed: z.boolean(),
   })
-  .transform(({ volts, up_s, down_s, minimum_Hz, ...plain }): Chosen => ({
+  .transform(({ volts, history, up_s, down_s, minimum_Hz, ...plain }): Chosen => ({
     choices: {
       ...plain,
+      ...(history === '' ? {} : { history }),
       ...(up_s === null ? {} : { up_s }),
       ...(down_s === null ? {} : { down_s }),
       ...(minimum_Hz === null ? {} : { minimum_Hz }),
@@ -65,9 +75,10 @@ const choicesSchema = z
     supply: { volts, hz: plain.region === '60Hz' ? 60 : 50 },
   }));
 
-const typedOf = ({ signal, up_s, down_s, minimum_Hz, ...plain }: StartUpChoices, volts: number) => ({
+const typedOf = ({ signal, history, up_s, down_s, minimum_Hz, ...plain }: StartUpChoices, volts: number) => ({
   ...plain,
   signal: signal ?? ('0-10V' as const),
+  history: history ?? ('' as const),
   volts: String(volts),
   up_s: String(up_s ?? ''),
   down_s: String(down_s ?? ''),
@@ -133,6 +144,14 @@ export function ChoicesForm({
         <Field label="Lowest frequency" hint="Empty: 0" figure unit="Hz" {...text('minimum_Hz')} />
       </FieldGrid>
       <Choice label="Region" {...pick('region')} options={optionsOf({ '50Hz': '50 Hz', '60Hz': '60 Hz' })} />
+      <FieldGrid min="260px">
+        <Select
+          label="Past of the unit"
+          hint="Not known: it is saved, reset and checked first"
+          {...pick('history')}
+          options={optionsOf({ '': 'not said', ...historyWords })}
+        />
+      </FieldGrid>
       <Box mt="2">
         {yesNo.map(([key, label]) => (
           <Tick key={key} label={label} {...tick(key)} />

@@ -5,6 +5,7 @@ import type { Release } from '@/core/job/release';
 import { differing, wantedOf, type SheetRow, type TypedValues } from '@/core/commissioning/settings';
 import type { JobStore } from '../../job-store/use-job';
 import { Secondary } from '../../kit/buttons';
+import { Caution } from '../../kit/caution';
 import type { WriteWish } from '../../drive-link/use-write';
 import { AnalogLine } from './analog-line';
 import { SheetRows } from './sheet-rows';
@@ -43,18 +44,27 @@ export function SheetPanel({
   linked: boolean;
   wishes: Wishes;
 }) {
-  const { sheet, choices, rating } = release;
+  const { sheet, entries, choices, rating } = release;
   const { typed } = store.state.startUp;
+  const past = release.run.open.filter((s) => s.group === 'history');
   const toWrite = wishesFor(differing(sheet, typed), control, typed);
   return (
     <>
-      {linked && wishes.wishes.length === 0 && toWrite.length > 1 && (
+      {past.length > 0 && (
+        <Caution title="Nobody knows what was set in it.">
+          First, in the commissioning run: {past.map((s) => s.title.toLowerCase()).join('; ')}. What is entered
+          before the reset is gone with it.
+        </Caution>
+      )}
+      {past.length === 0 && linked && wishes.wishes.length === 0 && toWrite.length > 1 && (
         <Secondary mb="3" onClick={() => wishes.ask(toWrite)}>
           Write all {toWrite.length} that differ
         </Secondary>
       )}
       <SheetRows
         rows={sheet.rows}
+        entries={entries}
+        read={store.state.seen !== null}
         control={control}
         rating={rating}
         typed={typed}

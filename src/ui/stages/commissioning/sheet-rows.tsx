@@ -2,6 +2,7 @@ import { parameterAt, shownAs, valueFault, type Rating } from '@/core/equipment/
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Control, Parameter } from '@/core/equipment/catalogue';
+import type { SheetEntry } from '@/core/job/release';
 import { valueReasons, type ValueReason } from '@/core/logbook';
 import { wantedOf, type SheetRow, type TypedValues } from '@/core/commissioning/settings';
 import { Primary, Secondary } from '../../kit/buttons';
@@ -84,16 +85,21 @@ function Override({
 
 function Row({
   row,
+  entry,
   parameter,
   rating,
   typed,
+  read,
   setValue,
   write,
 }: {
   row: SheetRow;
+  /** Where it comes in the order, and what became of it. */
+  entry: SheetEntry | undefined;
   parameter: Parameter;
   rating: Rating;
   typed: TypedValues;
+  read: boolean;
   setValue: (value: number | null, reason: ValueReason | null) => void;
   write: ((to: number) => void) | null;
 }) {
@@ -151,7 +157,7 @@ function Row({
           </Text>
         ))}
         <Disclosure>
-          {row.rule}: {row.formula}. {row.sum}. {row.provenance}.
+          {row.rule}: {row.formula}. {row.sum}. {row.provenance}. Its place in the order: {entry?.why}.
         </Disclosure>
         {open && (
           <Override
@@ -167,7 +173,12 @@ function Row({
         {row.now !== null && row.concept !== 'motor.ident' && (
           <Text color={there ? 'sound' : 'failed'} fontSize="0.95rem">
             <StateMark mark={there ? 'sound' : 'failed'} label={null} />{' '}
-            {there ? 'in the drive' : `drive has ${shownAs(parameter, row.now)}`}
+            {there ? (entry?.state ?? 'in the drive') : `drive has ${shownAs(parameter, row.now)}`}
+          </Text>
+        )}
+        {row.now === null && read && (
+          <Text color="doubt" fontSize="0.95rem">
+            <StateMark mark="doubt" label={null} /> not known until it is read
           </Text>
         )}
         {!there && wanted !== null && write !== null && row.now !== null && (
@@ -193,6 +204,8 @@ function Row({
 /** Every value to enter, in the order it is entered. */
 export function SheetRows({
   rows,
+  entries,
+  read,
   control,
   rating,
   typed,
@@ -200,6 +213,10 @@ export function SheetRows({
   write,
 }: {
   rows: readonly SheetRow[];
+  /** By number. */
+  entries: Readonly<Record<string, SheetEntry>>;
+  /** The drive was read or written: what is not known of it was reset, or is not there. */
+  read: boolean;
   control: Control;
   rating: Rating;
   typed: TypedValues;
@@ -215,6 +232,8 @@ export function SheetRows({
           <Row
             key={row.number}
             row={row}
+            entry={entries[row.number]}
+            read={read}
             parameter={parameter}
             rating={rating}
             typed={typed}

@@ -2,7 +2,7 @@ import type { Live, Slot, Values } from '../../../equipment/drive-words';
 import { countOf } from '../../count';
 import { timeOf, type EntryOf } from '../../entry';
 import { sliceOf } from '../../slice';
-import type { Registers } from '../registers/slice';
+import type { DriveWrite, Registers } from '../registers/slice';
 import { isNewUnit, type UnitChange } from '../replacement/new-unit';
 
 /** What is known of the drive's settings and of what it shows. */
@@ -39,10 +39,18 @@ function mergeObserved(before: SeenDrive | null, { payload }: EntryOf<'drive.see
   };
 }
 
-/** What was written and read back is known of the drive. */
-const withWrittenValue = (before: SeenDrive | null, number: string, found: number): SeenDrive => {
+/** What was written and read back is known of the drive; what it reset is not, before it is read again. */
+const withWrittenValue = (
+  before: SeenDrive | null,
+  { number, resets }: Pick<DriveWrite, 'number' | 'resets'>,
+  found: number,
+): SeenDrive => {
   const known = before ?? nothing;
-  return { ...known, values: { ...known.values, [number]: found } };
+  const left =
+    resets === 'all'
+      ? {}
+      : Object.fromEntries(Object.entries(known.values).filter(([n]) => resets?.includes(n) !== true));
+  return { ...known, values: { ...left, [number]: found } };
 };
 
 /** What is known of the drive; null before anybody looked, and of a unit that was just put in. */
@@ -60,7 +68,7 @@ export const seenSlice = sliceOf<SeenDrive | null, { registers: Registers; swap:
       case 'drive.write-done': {
         const { asked, found } = entry.payload;
         const write = job.registers.writes.find((w) => w.id === asked);
-        return { slice: write === undefined ? slice : withWrittenValue(slice, write.number, found) };
+        return { slice: write === undefined ? slice : withWrittenValue(slice, write, found) };
       }
       case 'identify.drive':
         return { slice: isNewUnit(before) ? null : slice };

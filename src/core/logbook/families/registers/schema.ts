@@ -54,6 +54,8 @@ export const registerKinds = {
     restores: z.uuid().optional(),
     /** What is out of date after it: motor data and control mode outdate the identification. */
     outdates: z.literal('identification').optional(),
+    /** What it puts back to the factory’s: nobody knows these values before they are read. */
+    resets: z.union([z.literal('all'), z.array(short.min(1)).max(500)]).optional(),
     /** What the person was told may move, and said yes to. */
     mayMove: short.min(1),
     runOpen: z.literal(true),
