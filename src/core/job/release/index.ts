@@ -18,10 +18,12 @@ import {
 } from '../../commissioning/settings';
 import { fitOf, type SupplyFit } from '../../equipment/supply';
 import { coupledIdentification, driveMatters, typedMatters } from './registers';
+import { analogMatters } from './analog';
 import { inWriteOrder, sheetEntries, type SheetEntry } from './entered';
 import { stepsFor } from './run';
 
 export { enteredState, type EnteredState, type SheetEntry } from './entered';
+export { selectorFor, speedInput } from './analog';
 export { analogLineOf } from './run';
 
 /** What stands between a drive that was set up and a machine that may run. */
@@ -169,6 +171,7 @@ export function releaseOf(
       writes: registers.writes,
       readAt: seen?.readAt ?? null,
     }),
+    ...analogMatters(control, choices, startUp),
     ...openIssues({ registers, questions, startUp }),
     ...run.open.map(stepMatter),
   ];

@@ -279,3 +279,41 @@ describe('what became of a value', () => {
     expect(sheet.rows.every((r) => (entries[r.number]?.why ?? '') !== '')).toBe(true);
   });
 });
+
+describe('signal, selector and potentiometer', () => {
+  const knot = controlSchema.parse(JSON.parse(readFileSync('catalogue/knot-k3/control.json', 'utf8')));
+  const analog = (of: typeof control, differs: Partial<StartUpChoices>, j = started(differs)) => {
+    const made = releaseOf(fold(j.entries, { limits: greatestLimits }), of, rating);
+    return (made?.matters ?? []).filter((m) => /^(selector|potentiometer)/.test(m.id));
+  };
+
+  it('a selector is looked at, and stands as the signal wants it', () => {
+    const current = { speedFrom: 'AI2', signal: '4-20mA' } as const;
+    expect(analog(knot, current)).toMatchObject([{ id: 'selector:AI2', mayWait: true }]);
+    const j = started(current);
+    j.add('startup.jumper', { input: 'AI2', position: 'V' });
+    expect(analog(knot, current, j)).toMatchObject([
+      { text: 'C1: its selector stands at V, and the signal is 4-20mA.', mayWait: false },
+    ]);
+    j.add('startup.jumper', { input: 'AI2', position: 'mA' });
+    expect(analog(knot, current, j)).toEqual([]);
+    expect(analog(control, { speedFrom: 'AI1', signal: '0-10V' })).toEqual([]);
+  });
+
+  it('a potentiometer outside the window of the type is held, and the one that is sold is named', () => {
+    const volts = { speedFrom: 'AI1', signal: '0-10V' } as const;
+    const j = started(volts);
+    j.add('startup.potentiometer', { ohm: 22_000 });
+    expect(analog(control, volts, j)).toMatchObject([
+      {
+        text: '22 kΩ is outside 3 kΩ to 5 kΩ, which the type takes: the nearest that is sold is 5 kΩ.',
+        mayWait: false,
+      },
+    ]);
+    j.add('startup.potentiometer', { ohm: 4700 });
+    expect(analog(control, volts, j)).toEqual([]);
+    j.add('startup.potentiometer', { ohm: 22_000 });
+    j.add('startup.potentiometer', { ohm: null });
+    expect(analog(control, volts, j)).toEqual([]);
+  });
+});

@@ -55,3 +55,21 @@ export const potentiometers = (least_ohm: number, most_ohm: number): { ohm: numb
   ...within(series.E3, least_ohm, most_ohm).map((ohm) => ({ ohm, sold: '1–2.2–4.7 series' })),
   ...within(oneTwoFive, least_ohm, most_ohm).map((ohm) => ({ ohm, sold: '1–2–5 series' })),
 ];
+
+const kilohm = (ohm: number): string => `${roundSignificant(ohm / 1000, 4)} kΩ`;
+
+/** Why a potentiometer does not do for an input, with the nearest one that is sold; null: it does. */
+export function potentiometerFault(
+  ohm: number,
+  [least_ohm, most_ohm]: readonly [number, number],
+): string | null {
+  if (ohm >= least_ohm && ohm <= most_ohm) return null;
+  const [nearest] = potentiometers(least_ohm, most_ohm).sort(
+    (a, b) => Math.abs(Math.log(a.ohm / ohm)) - Math.abs(Math.log(b.ohm / ohm)),
+  );
+  const instead =
+    nearest === undefined
+      ? 'none is sold in that window'
+      : `the nearest that is sold is ${kilohm(nearest.ohm)}`;
+  return `${kilohm(ohm)} is outside ${kilohm(least_ohm)} to ${kilohm(most_ohm)}, which the type takes: ${instead}.`;
+}

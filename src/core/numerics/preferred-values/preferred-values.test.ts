@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { notAbove, potentiometers, series, seriesNames } from '.';
+import { notAbove, potentiometerFault, potentiometers, series, seriesNames } from '.';
 
 // IEC 60063, from memory.
 it('has the printed series', () => {
@@ -42,4 +42,12 @@ it.each(seriesNames)('%s leaves no gap wider than its step', (name) => {
       if (next !== undefined) expect(next).toBeGreaterThan(sold);
     }),
   );
+});
+
+it('22 kΩ for a window of 8 to 12 kΩ is refused with the nearest that is sold', () => {
+  expect(potentiometerFault(22_000, [8000, 12_000])).toBe(
+    '22 kΩ is outside 8 kΩ to 12 kΩ, which the type takes: the nearest that is sold is 10 kΩ.',
+  );
+  expect(potentiometerFault(10_000, [8000, 12_000])).toBeNull();
+  expect(potentiometerFault(1, [7000, 7100])).toContain('none is sold');
 });

@@ -35,6 +35,7 @@ it('an archive of 2026-11-29 with nearly every kind of entry is the same job tod
     'safety.figures',
     'safety.bridge',
     'trace.withdrawn',
+    'startup.potentiometer',
     // Not in it:
     'decide.figures',
     'swap.asked',
@@ -53,12 +54,13 @@ it('an archive of 2026-11-29 with nearly every kind of entry is the same job tod
     (_, id: string) => `"by":{"id":"${foreignId(id, jobId)}"`,
   );
   const first = log.find((_, i) => isFound(i))?.entry.payload;
-  const known = plainly(here) as { safety: object; power: object };
+  const known = plainly(here) as { safety: object; power: object; startUp: object };
   expect(plain(state)).toEqual({
     ...known,
     asFound: { captured: plain(first) },
     // What the dead proof and first power also know since then.
     safety: { ...known.safety, alive: null, bridgedAt: null, former: false, place: 'installed' },
+    startUp: { ...known.startUp, potentiometer_ohm: null },
     power: { ...known.power, through: state.power.through, cameUp: state.power.cameUp },
   });
 });

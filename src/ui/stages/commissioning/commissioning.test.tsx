@@ -152,6 +152,18 @@ describe('the sheet', () => {
     expect(screen.queryByText(/what was entered before it may be gone/)).toBeNull();
   });
 
+  it('a potentiometer that the type does not take is refused in place, and the one that is sold is named', async () => {
+    const { log } = faced();
+    await fill('Potentiometer fitted', '22');
+    await press('Keep this potentiometer');
+    expect(await screen.findByText(/the nearest that is sold is 5 kΩ/)).toBeTruthy();
+    expect(log.some(([kind]) => kind === 'startup.potentiometer')).toBe(false);
+    await userEvent.clear(screen.getByLabelText('Potentiometer fitted'));
+    await fill('Potentiometer fitted', '4,7');
+    await press('Keep this potentiometer');
+    expect(log.at(-1)).toEqual(['startup.potentiometer', { ohm: 4700 }]);
+  });
+
   it('takes another value with a reason only, and goes back to the rule', async () => {
     const { log } = faced();
     const up = numberOf('ramp.up');

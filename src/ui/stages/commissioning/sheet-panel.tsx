@@ -52,8 +52,8 @@ export function SheetPanel({
     <>
       {past.length > 0 && (
         <Caution title="Nobody knows what was set in it.">
-          First, in the commissioning run: {past.map((s) => s.title.toLowerCase()).join('; ')}. What is entered
-          before the reset is gone with it.
+          First, in the commissioning run: {past.map((s) => s.title.toLowerCase()).join('; ')}. What is
+          entered before the reset is gone with it.
         </Caution>
       )}
       {past.length === 0 && linked && wishes.wishes.length === 0 && toWrite.length > 1 && (
@@ -76,7 +76,7 @@ export function SheetPanel({
             : null
         }
       />
-      <AnalogLine control={control} choices={choices} plate_Hz={plate.hz} />
+      <AnalogLine {...{ store, control, choices, plate }} />
     </>
   );
 }

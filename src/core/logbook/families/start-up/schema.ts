@@ -68,6 +68,8 @@ export const startUpKinds = {
   }),
   /** Where the jumper or switch of an analog input stands. */
   'startup.jumper': z.strictObject({ input: z.enum(['AI1', 'AI2']), position: z.enum(['V', 'mA']) }),
+  /** The potentiometer that gives the speed, Ω; null: none is fitted. */
+  'startup.potentiometer': z.strictObject({ ohm: z.number().positive().max(1e7).nullable() }),
   /** A step of the commissioning run. */
   'commission.step': z.strictObject({
     step: short.min(1),

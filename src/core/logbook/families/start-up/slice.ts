@@ -24,6 +24,8 @@ export interface StartUpState {
   shortest: Payload<'startup.shortest'> | null;
   /** Positions of the jumpers of analog inputs. */
   jumpers: Partial<Record<'AI1' | 'AI2', 'V' | 'mA'>>;
+  /** The potentiometer that gives the speed, Ω; null: none, or nobody said. */
+  potentiometer_ohm: number | null;
   /** Steps of the commissioning run, as they were settled. */
   run: readonly EntryOf<'commission.step'>[];
   /** What was in the drive when its power went, and what was read first after it; null: its power did not go yet. */
@@ -42,6 +44,7 @@ const noStartUp: StartUpState = {
   typed: {},
   shortest: null,
   jumpers: {},
+  potentiometer_ohm: null,
   run: [],
   cycle: null,
   signed: null,
@@ -56,6 +59,7 @@ const ownKinds = [
   'startup.choices',
   'startup.shortest',
   'startup.jumper',
+  'startup.potentiometer',
   'startup.place',
   'startup.value',
   'commission.step',
@@ -99,7 +103,9 @@ function applyStartUp(
     case 'startup.shortest':
       return { shortest: entry.payload };
     case 'startup.jumper':
-      return { jumpers: { ...state.jumpers, [entry.payload.input]: entry.payload.position } };
+      return { jumpers: { ...state.jumpers, [entry.payload.input]: entry.payload.position }, signed: null };
+    case 'startup.potentiometer':
+      return { potentiometer_ohm: entry.payload.ohm, signed: null };
     case 'startup.place':
       return { place: entry.payload, signed: null };
     case 'startup.value': {
@@ -279,6 +285,8 @@ export const startUpSlice = sliceOf<StartUpState, StartUpJob>()({
     'startup.shortest': ({ payload }) =>
       `Shortest safe ramps: ${payload.up_s ?? '—'} s up, ${payload.down_s ?? '—'} s down`,
     'startup.jumper': ({ payload }) => `Jumper of ${payload.input}: ${payload.position}`,
+    'startup.potentiometer': ({ payload: { ohm } }) =>
+      ohm === null ? 'No potentiometer' : `Potentiometer: ${ohm / 1000} kΩ`,
     'startup.place': ({ payload }) =>
       `Place: ${payload.ambient_C} °C, ${payload.altitude_m} m, ${payload.phases === 3 ? 'three phases' : 'one phase'}`,
     'startup.value': ({ payload }) =>
