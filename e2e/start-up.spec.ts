@@ -390,6 +390,13 @@ test('a hot place on one phase gives less than the motor asks', async ({ page })
   await page.getByRole('radio', { name: 'one phase' }).check();
   await page.getByRole('textbox', { name: 'Stored unpowered' }).fill('4');
   await page.getByRole('button', { name: 'Keep this place' }).click();
+  await expect(said).toContainText('0.0 A');
+  await expect(said).toContainText('stands in its manual');
+  await page.getByRole('textbox', { name: 'Share that it gives on one phase' }).fill('50');
+  await page.getByRole('button', { name: 'Keep this place' }).click();
+  await expect(page.getByText('Where does that stand?')).toBeVisible();
+  await page.getByRole('textbox', { name: 'Manual and page' }).fill('W4 manual, page 31');
+  await page.getByRole('button', { name: 'Keep this place' }).click();
   await expect(said).toContainText('6.8 A');
   await expect(said).toContainText('asks for more than the unit gives here');
   await expect(said).toContainText('two hours each');

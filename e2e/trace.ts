@@ -6,6 +6,12 @@ import { entry, newJob, visit } from './demo';
 /** Contacts of the winch's inputs with run given and the interlock made. */
 export const winchContacts = { DI1: true, DI2: false, DI3: true, DI4: false, DI5: false, DI6: false };
 
+/** Where nothing is derated. */
+const usualPlace = {
+  ...{ phases: 3, earthing: 'star-earthed', ambient_C: 30, altitude_m: 0, carrier_kHz: 4 },
+  ...{ sideBySide: false, storedYears: 0, motors: 1, singlePhaseMotor: false, onePhase: null },
+};
+
 /** A job of its own with the drive of a demo job, and a motor where one is given: its plate, or the demo job's own. */
 export async function jobWith(
   page: Page,
@@ -28,6 +34,7 @@ export async function jobWith(
               ? entries.find((e) => e.kind === 'identify.motor')?.payload
               : { plate, photos: [] },
           ),
+          entry(job, 'startup.place', usualPlace),
         ]),
   ];
   const answer = await request.post(`/api/v1/jobs/${job}/entries`, { data: { entries: made } });

@@ -199,6 +199,8 @@ export const controlShape = z.strictObject({
     ),
     storage: z.array(z.strictObject({ fromYears: z.number(), step: text })),
     derating: z.array(z.strictObject({ when: text, perUnit: text, percent: z.number() })),
+    /** What a three-phase unit gives on one phase, and where that stands; absent: not known. */
+    onePhase: z.strictObject({ share: z.number().positive().max(1), page: text }).optional(),
   }),
   /** What a cabinet and a line ask of it; absent, or a part of it: not known. */
   mounting: z

@@ -1,6 +1,12 @@
 // Supply and fit. Where no source is named: common practice, no source.
 import type { Control } from '../catalogue';
 
+/** A share of the rating, with the page of the manual it was read from. */
+export interface OnePhaseShare {
+  share: number;
+  page: string;
+}
+
 /** A drive and where it is to work: supply, ambient, altitude, storage. */
 export interface Place {
   /** What the type is made for. */
@@ -12,6 +18,8 @@ export interface Place {
   carrier_kHz: number;
   sideBySide: boolean;
   storedYears: number;
+  /** What a three-phase unit gives on one phase, as its manual says; null: nobody looked. */
+  onePhase: OnePhaseShare | null;
   motors: number;
 }
 
@@ -28,8 +36,6 @@ type Derating = Control['fitting']['derating'][number];
 
 /** Supply volts may differ this much from the type's (IEC 61800-2, from memory: ±10 %). */
 const supplyTolerance = 0.1;
-/** A three-phase unit on one phase gives about this share; the maker's figure decides. */
-const singlePhaseShare = 0.5;
 
 /** "above 40 °C", 2 % each °C: what that takes at a figure. */
 function taken({ when, perUnit, percent }: Derating, place: Place): { percent: number; sum: string } | null {
@@ -56,7 +62,10 @@ const residualCurrent = (phases: 1 | 3): string =>
     : 'Residual current: as the maker says, A or F may do. Never behind a type A that DC of other units can blind.';
 
 /** Whether a unit may work where it is to be, and how much of itself it may give. */
-export function fitOf(place: Place, fitting: Pick<Control['fitting'], 'derating' | 'storage'>): SupplyFit {
+export function fitOf(
+  place: Place,
+  fitting: Pick<Control['fitting'], 'derating' | 'storage' | 'onePhase'>,
+): SupplyFit {
   const findings: SupplyFit['findings'] = [];
   const add = (severity: SupplyFit['findings'][number]['severity'], text: string, sum: string) =>
     findings.push({ severity, text, sum });
@@ -83,15 +92,24 @@ export function fitOf(place: Place, fitting: Pick<Control['fitting'], 'derating'
   const onePhase = type.phases === 3 && supply.phases === 1;
   const parts = fitting.derating.flatMap((d) => taken(d, place) ?? []);
   const lost = parts.reduce((sum, p) => sum + p.percent, 0);
-  const derating = Math.max(0, (1 - lost / 100) * (onePhase ? singlePhaseShare : 1));
+  const share = onePhase ? (fitting.onePhase ?? place.onePhase) : null;
+  // What nobody looked up is nothing to count on.
+  const derating = Math.max(0, (1 - lost / 100) * (onePhase ? (share?.share ?? 0) : 1));
   const gives = derating * type.ratedAmps;
   const sum = `${type.ratedAmps} A × ${derating.toFixed(2)} = ${gives.toFixed(1)} A${parts.length === 0 ? '' : ` (${parts.map((p) => p.sum).join(', ')})`}`;
-  if (onePhase)
+  if (onePhase && share === null)
+    add(
+      'wrong',
+      'Made for three phases and fed from one: what it gives then stands in its manual. Type the share and its page.',
+      'the maker’s figure, never a rule of thumb',
+    );
+  if (share !== null)
     add(
       'doubt',
-      'Made for three phases and fed from one: about half is usual, the maker’s figure decides; phase supervision off, with a note.',
+      `Made for three phases and fed from one: ${100 * share.share} % by ${share.page}; phase supervision off, with a note.`,
       sum,
     );
+  if (onePhase && share === null) return { findings, derating, reforming: [] };
   if (motor.amps * place.motors > gives)
     add(
       'wrong',

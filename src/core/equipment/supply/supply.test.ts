@@ -14,6 +14,7 @@ const usual: Place = {
   carrier_kHz: 4,
   sideBySide: false,
   storedYears: 0,
+  onePhase: null,
   motors: 1,
 };
 const fit = (differs: Partial<Place> = {}) => fitOf({ ...usual, ...differs }, whimbrel);
@@ -44,8 +45,12 @@ it('heat, height and carrier take their share, by the type’s own figures', () 
   expect(fitOf({ ...usual, sideBySide: true }, fittingOf('godwit-g4')).derating).toBeCloseTo(0.95, 9);
 });
 
-it('a three-phase unit on one phase gives about half', () => {
-  const fed = { supply: { phases: 1, volts: 400, earthing: 'star-earthed' } } as const;
+it('a three-phase unit on one phase gives what its manual says, and nothing before somebody looked', () => {
+  const one = { supply: { phases: 1, volts: 400, earthing: 'star-earthed' } } as const;
+  expect(said(one, 'wrong')).toContain('stands in its manual');
+  expect(fit(one).derating).toBe(0);
+  const fed = { ...one, onePhase: { share: 0.5, page: 'W4 manual, page 31' } };
+  expect(said(fed, 'doubt')).toContain('50 % by W4 manual, page 31');
   expect(fit(fed).derating).toBe(0.5);
   expect(said(fed, 'wrong')).toContain('asks for more');
   expect(said({ ...fed, motor: { amps: 7, singlePhase: false } }, 'wrong')).toBe('');

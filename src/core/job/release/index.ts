@@ -69,6 +69,12 @@ function lostIn(control: Control, cycle: { before: Values; after: Values | null 
   });
 }
 
+const placeNotSaid: OpenIssue = {
+  id: 'place',
+  text: 'Supply and place are not said: what the unit may give there is not judged.',
+  mayWait: true,
+};
+
 const stepMatter = (step: CommissioningStep): OpenIssue => ({
   id: `step:${step.id}`,
   text: `A step of the run is open: ${step.title}.`,
@@ -141,6 +147,7 @@ export function releaseOf(
             carrier_kHz: place.carrier_kHz,
             sideBySide: place.sideBySide,
             storedYears: place.storedYears,
+            onePhase: place.onePhase ?? null,
             motors: place.motors,
           },
           control.fitting,
@@ -162,6 +169,7 @@ export function releaseOf(
     ...(fit?.findings ?? [])
       .filter((f) => f.severity === 'wrong')
       .map((f) => never({ id: `place:${f.text}`, text: f.text })),
+    ...(place === null ? [placeNotSaid] : []),
     ...coupledIdentification(control, { wanted, values, coupled: choices.coupled }),
     ...typedMatters(unit, { values, wanted, typed, context: { plate, choices } }),
     ...driveMatters(unit, {

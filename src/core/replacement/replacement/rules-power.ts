@@ -5,8 +5,13 @@ import type { UnitRequirements, FitUnit } from './unit';
 
 const amps = (a: number): string => `${String(Number(a.toFixed(1)))} A`;
 
-/** Share of its rated amps that a unit gives in this place. */
-function derating(unit: FitUnit, asked: UnitRequirements): { share: number; sum: string } {
+/** Made for three phases, to be fed from one, and nobody knows what it gives then. */
+const isUnknownOnOnePhase = (unit: FitUnit, { supply }: UnitRequirements): boolean =>
+  unit.phases === 3 && supply.phases === 1 && unit.control?.fitting.onePhase === undefined;
+
+/** Share of its rated amps that a unit gives in this place; null: its manual must say. */
+function derating(unit: FitUnit, asked: UnitRequirements): { share: number; sum: string } | null {
+  if (isUnknownOnOnePhase(unit, asked)) return null;
   const supply_V = unit.supply_V ?? asked.supply.volts;
   if (unit.control === null || supply_V === null) return { share: 1, sum: 'its derating is not known' };
   const { derating: share } = fitOf(
@@ -19,6 +24,7 @@ function derating(unit: FitUnit, asked: UnitRequirements): { share: number; sum:
       carrier_kHz: asked.carrier_kHz ?? 1,
       sideBySide: asked.sideBySide,
       storedYears: 0,
+      onePhase: null,
       motors: 1,
     },
     unit.control.fitting,
@@ -42,6 +48,7 @@ function gives(
   const share = dutyOf(unit, name)?.share;
   if (share === undefined) return null;
   const place = derating(unit, asked);
+  if (place === null) return null;
   const total = unit.ratedAmps * share * place.share;
   return {
     amps: total,
@@ -77,8 +84,15 @@ export const powerRules: readonly FitRule[] = [
     says: ({ old, next, asked }) => {
       const [left, right] = [String(old.phases), String(next.phases)];
       if (next.phases === asked.supply.phases) return row('fits', left, right, 'As the supply.');
+      if (isUnknownOnOnePhase(next, asked))
+        return row(
+          'ask',
+          left,
+          right,
+          'Made for three phases and fed from one: what it gives then stands in its manual.',
+        );
       return next.phases === 3
-        ? row('adapts', left, right, 'Made for three phases and fed from one: about half of its amps.', {
+        ? row('adapts', left, right, 'Made for three phases and fed from one: its amps as its manual says.', {
             action: { kind: 'change', text: 'Supervision of the input phases off, derated; with a note' },
           })
         : row('adapts', left, right, 'One phase of the supply and its return feed it.', {

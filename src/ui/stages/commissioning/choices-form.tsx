@@ -40,7 +40,6 @@ const yesNo = [
   ['encoder', 'An encoder is fitted, with its board'],
   ['brakeProven', 'A mechanical brake is proven to close'],
   ['brakeResistor', 'A brake resistor is fitted'],
-  ['singlePhaseFed', 'Made for three phases, fed from one'],
 ] as const;
 
 const ramp = orNone(positiveFigureOr('A ramp takes some time: 0 s trips on current, or pumps the bus up.'));
@@ -62,11 +61,12 @@ const choicesSchema = z
     encoder: z.boolean(),
     brakeProven: z.boolean(),
     brakeResistor: z.boolean(),
-    singlePhaseFed: z.boolean(),
   })
   .transform(({ volts, history, up_s, down_s, minimum_Hz, ...plain }): Chosen => ({
     choices: {
       ...plain,
+      // The place says it.
+      singlePhaseFed: false,
       ...(history === '' ? {} : { history }),
       ...(up_s === null ? {} : { up_s }),
       ...(down_s === null ? {} : { down_s }),
@@ -75,7 +75,10 @@ const choicesSchema = z
     supply: { volts, hz: plain.region === '60Hz' ? 60 : 50 },
   }));
 
-const typedOf = ({ signal, history, up_s, down_s, minimum_Hz, ...plain }: StartUpChoices, volts: number) => ({
+const typedOf = (
+  { singlePhaseFed: _, signal, history, up_s, down_s, minimum_Hz, ...plain }: StartUpChoices,
+  volts: number,
+) => ({
   ...plain,
   signal: signal ?? ('0-10V' as const),
   history: history ?? ('' as const),

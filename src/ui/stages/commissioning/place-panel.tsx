@@ -6,7 +6,7 @@ import type { SupplyFit } from '@/core/equipment/supply';
 import { Primary } from '../../kit/buttons';
 import { FieldGrid, Section } from '../../kit/section';
 import { Choice, Field, optionsOf, Select } from '../../kit/field';
-import { anyFigure, positiveFigure, zeroOrMore } from '../../kit/form-figures';
+import { anyFigure, orNone, positiveFigure, positiveFigureOr, zeroOrMore } from '../../kit/form-figures';
 import { useTypedForm } from '../../kit/typed-form';
 import { PlainTable } from '../../kit/plain-table';
 import { StateMark, type Mark } from '../../kit/state-mark';
@@ -31,8 +31,20 @@ const placeSchema = z
     earthing: z.enum(['star-earthed', 'isolated', 'corner-earthed']),
     sideBySide: z.boolean(),
     singlePhaseMotor: z.boolean(),
+    share_percent: orNone(
+      positiveFigureOr('Percent, 1 to 100').refine((percent) => percent <= 100, 'Percent, 1 to 100'),
+    ),
+    page: z.string().trim(),
   })
-  .transform(({ phases, ...rest }): Place => ({ ...rest, phases: phases === '1' ? 1 : 3 }));
+  .refine(({ share_percent, page }) => share_percent === null || page !== '', {
+    path: ['page'],
+    message: 'Where does that stand?',
+  })
+  .transform(({ phases, share_percent, page, ...rest }): Place => ({
+    ...rest,
+    phases: phases === '1' ? 1 : 3,
+    onePhase: share_percent === null ? null : { share: share_percent / 100, page },
+  }));
 
 function Findings({ fit, ratedAmps }: { fit: SupplyFit; ratedAmps: number }) {
   return (
@@ -81,7 +93,7 @@ export function PlacePanel({
   fit: SupplyFit | null;
   keep: (place: Place) => void;
 }) {
-  const { text, pick, tick, submit } = useTypedForm('place', placeSchema, {
+  const { typed, text, pick, tick, submit } = useTypedForm('place', placeSchema, {
     ambient_C: String(place?.ambient_C ?? 35),
     altitude_m: String(place?.altitude_m ?? 0),
     carrier_kHz: String(place?.carrier_kHz ?? carrier_kHz),
@@ -91,6 +103,8 @@ export function PlacePanel({
     earthing: place?.earthing ?? 'star-earthed',
     sideBySide: place?.sideBySide ?? false,
     singlePhaseMotor: place?.singlePhaseMotor ?? false,
+    share_percent: place?.onePhase ? String(100 * place.onePhase.share) : '',
+    page: place?.onePhase?.page ?? '',
   });
   const fuse = control.fitting.fuses.find((f) => f.type === type);
   return (
@@ -121,6 +135,18 @@ export function PlacePanel({
             { value: '1', label: 'one phase' },
           ]}
         />
+        {phases === 3 && typed.phases === '1' && control.fitting.onePhase === undefined && (
+          <FieldGrid min="220px">
+            <Field
+              label="Share that it gives on one phase"
+              figure
+              unit="%"
+              hint="As the manual of the type says"
+              {...text('share_percent')}
+            />
+            <Field label="Manual and page" maxLength={120} {...text('page')} />
+          </FieldGrid>
+        )}
         <Tick label="Units stand side by side without a gap" {...tick('sideBySide')} />
         <Tick label="The motor is a single-phase one" {...tick('singlePhaseMotor')} />
         <Primary type="submit" mt="2">

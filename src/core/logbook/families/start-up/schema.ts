@@ -50,6 +50,11 @@ export const startUpKinds = {
     ambient_C: z.number().min(-30).max(80),
     altitude_m: z.number().min(-400).max(6000),
     carrier_kHz: z.number().min(0.5).max(30),
+    /** What a three-phase unit gives on one phase, as its manual says. */
+    onePhase: z
+      .strictObject({ share: z.number().positive().max(1), page: short.min(1) })
+      .nullable()
+      .optional(),
     sideBySide: z.boolean(),
     storedYears: z.number().min(0).max(60),
     motors: z.int().min(1).max(20),
