@@ -8,6 +8,16 @@ test('a new job in half a minute, then identified, with what the plate says at o
   await visit(page, '/');
   const started = Date.now();
   await page.getByRole('link', { name: 'New job' }).click();
+  // Nothing is chosen for anybody: who presses at once is asked.
+  await page.getByRole('button', { name: 'Open job' }).click();
+  await expect(page.getByText('Which one?')).toBeVisible();
+  await page.getByLabel('Standing since').selectOption('a time…');
+  await page.getByLabel('Stopped at').fill('2030-01-01T08:00');
+  await page.getByRole('button', { name: 'Open job' }).click();
+  await expect(page.getByText('Day and time, not in the future')).toBeVisible();
+  await page.getByLabel('Stopped at').fill('2026-11-20T13:05');
+  await page.getByLabel('May stand for').fill('90 min');
+  await page.getByLabel('Work order').fill('WO-4711/2');
   await page.getByLabel('Machine').selectOption({ label: 'Shellfish grading drum, Pellow Quay' });
   await page.getByLabel('What is wrong?').fill('Trips when it starts');
   await page.getByRole('button', { name: 'Open job' }).click();
@@ -85,6 +95,10 @@ test('a new job in half a minute, then identified, with what the plate says at o
   await expect(page.getByRole('complementary').getByText('Smell: burnt varnish')).toBeVisible();
   await reloadJob(page);
   await expect(page.getByRole('complementary').getByText('Smell: burnt varnish')).toBeVisible();
+  // By the customer's number it is found again.
+  const address = new URL(page.url()).pathname.replace(/\/[^/]*$/, '');
+  await visit(page, '/?search=wo-4711%2F2');
+  await expect(page.locator(`a[href="${address}"]`)).toContainText('Shellfish grading drum');
   expect(said).toEqual([]);
 });
 

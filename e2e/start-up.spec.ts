@@ -262,7 +262,7 @@ test('a winch: a wrong region and a stale identification hold the signature unti
 
   const sheet = await page.request.get(`/api/v1/jobs/${job}/start-up?form=csv`);
   const csv = await sheet.text();
-  expect(csv).toContain('1-05,Motor speed,1450 rpm,1450 rpm');
+  expect(csv).toContain('1-05,Motor speed,1450 rpm,written and read back,1450 rpm');
   expect(csv).toContain('maker’s sheet');
   const paper = await pdfText(page.request, `/api/v1/jobs/${job}/start-up?form=pdf&paper=letter`);
   expect(paper).toContain('Signed');
@@ -305,7 +305,8 @@ test('a pump on a Dunlin: entries behind the code, and a motor that failed holds
   await expect(page.getByRole('note').filter({ hasText: 'failed the insulation test' })).toBeVisible();
   await picture(page, 'motor-and-cable');
   await visit(page, `/jobs/${job}/settings`);
-  await expect(page.getByText(/failed the insulation test/)).toBeVisible();
+  for (const place of [page.getByRole('tabpanel', { name: 'Start-up sheet' }), openBeforeSignOff(page)])
+    await expect(place.getByText(/failed the insulation test/)).toBeVisible();
   await expect(signing(page)).toBeDisabled();
 
   await visit(page, `/jobs/${job}/motor`);

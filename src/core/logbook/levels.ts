@@ -1,5 +1,6 @@
 import { moduleVerdict } from '../bench/module-test';
 import type { JobState } from './job-state';
+import type { StaticVerdict } from './verified';
 import { begunModules, moduleQuestion } from './families/module-test/slice';
 import { balancedOnLamps, leastLoadShare, runsUnderLoad } from './families/power/slice';
 
@@ -7,25 +8,29 @@ import { balancedOnLamps, leastLoadShare, runsUnderLoad } from './families/power
 export interface ProofLevel {
   id: 'not-shorted' | 'gate-switches' | 'balanced-on-lamps' | 'runs-under-load';
   name: string;
-  state: 'yes' | 'no' | 'doubt' | 'not tested';
+  state: 'yes' | 'no' | 'doubt' | 'not signed' | 'not tested';
 }
 
-/** How far each level is proven. The first rests on what was signed; the third and fourth on tests under power. */
-export function levelsOf(state: JobState): ProofLevel[] {
-  const signed = state.signed?.payload.verdict;
+/** What the diode test says: as signed; before that a fault is one, and anything else waits for a name. */
+function notShorted(signed: StaticVerdict | undefined, measured: StaticVerdict | null): ProofLevel['state'] {
+  const verdict = signed ?? measured ?? 'invalid';
+  if (verdict === 'invalid') return 'not tested';
+  if (verdict === 'faulty') return 'no';
+  if (signed === undefined) return 'not signed';
+  return verdict === 'not-shorted' ? 'yes' : 'doubt';
+}
+
+/**
+ * How far each level is proven. The first rests on what was signed; the third and fourth on tests under power.
+ * @param measured what the readings say so far; null: nobody weighed them
+ */
+export function levelsOf(state: JobState, measured: StaticVerdict | null = null): ProofLevel[] {
   const modules = begunModules(state.modules).map((m) => moduleVerdict(moduleQuestion(m)).verdict);
   return [
     {
       id: 'not-shorted',
       name: 'Not shorted (diode test)',
-      state:
-        signed === undefined || signed === 'invalid'
-          ? 'not tested'
-          : signed === 'not-shorted'
-            ? 'yes'
-            : signed === 'faulty'
-              ? 'no'
-              : 'doubt',
+      state: notShorted(state.signed?.payload.verdict, state.readings.length === 0 ? null : measured),
     },
     {
       id: 'gate-switches',

@@ -22,7 +22,7 @@ const states: Record<BoardQuery['state'], WhereOptions<JobSummaryRow>> = {
 /** What a person typed, as a pattern in which nothing is special. */
 const pattern = (word: string): string => `%${word.replace(/[\\%_]/g, (c) => `\\${c}`)}%`;
 
-/** One page of the board: every word that is searched for is somewhere in the job's machine, site, drive, serial number or complaint. */
+/** One page of the board: every word that is searched for is somewhere in the job's machine, site, drive, serial number, complaint or work order. */
 export async function board({ search, state, stage, sort, page }: BoardQuery): Promise<BoardAnswer> {
   const words = search
     .toLowerCase()

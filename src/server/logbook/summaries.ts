@@ -19,9 +19,9 @@ const runsOutAt = ({ conclusion, stoppedAt, downtimeAllowed_min }: JobSummary): 
     : new Date(Date.parse(stoppedAt) + downtimeAllowed_min * 60_000);
 
 /** What the board is searched, filtered and ordered by. */
-const columnsOf = (summary: JobSummary) => ({
-  search: [summary.machine, summary.site, summary.drive, summary.serial, summary.complaint]
-    .filter((part) => part !== null)
+const columnsOf = (summary: JobSummary, workOrder: string | undefined) => ({
+  search: [summary.machine, summary.site, summary.drive, summary.serial, summary.complaint, workOrder]
+    .filter((part) => typeof part === 'string')
     .join('\n')
     .toLowerCase(),
   concluded: summary.conclusion !== null,
@@ -33,7 +33,9 @@ const columnsOf = (summary: JobSummary) => ({
 /** The board's line of a job as it is stored; null before the job was opened. */
 export function boardRow(jobId: string, state: JobState, site: Limits) {
   const summary = summarise(state, site, mustStayDead(state).length > 0);
-  return summary === null ? null : { jobId, seq: state.seq, summary, ...columnsOf(summary) };
+  return summary === null
+    ? null
+    : { jobId, seq: state.seq, summary, ...columnsOf(summary, state.opened?.payload.workOrder) };
 }
 
 /** What the board shows of a job. */

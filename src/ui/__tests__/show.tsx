@@ -92,9 +92,9 @@ export function WithStore({
       setEntries((list) => [...list, ...fresh]);
       return Promise.resolve();
     },
-    record: (kind, payload) => {
+    record: (kind, payload, corrects) => {
       const one = [kind, payload] as unknown as RecordedEntry;
-      const entry = entryOf(one, person);
+      const entry = { ...entryOf(one, person), ...(corrects === undefined ? {} : { corrects }) };
       log?.push(one);
       setEntries((list) => [...list, entry]);
       return entry.id;

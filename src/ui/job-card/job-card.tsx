@@ -32,7 +32,7 @@ const loading = () => <Text role="status">opening…</Text>;
 const onIsland = <Props extends object>(Stage: ComponentType<Props>) =>
   function StageIsland(props: Props) {
     return (
-      <Island>
+      <Island deaf>
         <Stage {...props} />
       </Island>
     );
@@ -206,25 +206,29 @@ export function JobCard({
           {open === 'settings' && <CommissioningStage {...given} />}
           {open === 'first-power' && <FirstPowerUpStage {...given} />}
         </Box>
-        <Margin store={store}>
-          {imported !== null && (
-            <Notice tone="doubt" headline="Imported from another installation.">
-              On {dateTime(imported.at)}. Its people and its machine are not those of this shop.
-            </Notice>
-          )}
-          {dead.length > 0 && !onBench && open !== 'trace' && (
-            <Notice tone="failed" headline="Do not restore mains to read it.">
-              Because of {dead.join(', ')}.
-            </Notice>
-          )}
-          {onBench && state.drive !== null && (
-            <>
-              <BenchConclusion stage={state.drive.stage} state={diagnosis} />
-              <Levels levels={levelsOf(state)} />
-              {diagnosis.diagnosis !== null && <Story diagnosis={diagnosis.diagnosis} table={consequences} />}
-            </>
-          )}
-        </Margin>
+        <Island deaf>
+          <Margin store={store}>
+            {imported !== null && (
+              <Notice tone="doubt" headline="Imported from another installation.">
+                On {dateTime(imported.at)}. Its people and its machine are not those of this shop.
+              </Notice>
+            )}
+            {dead.length > 0 && !onBench && open !== 'trace' && (
+              <Notice tone="failed" headline="Do not restore mains to read it.">
+                Because of {dead.join(', ')}.
+              </Notice>
+            )}
+            {onBench && state.drive !== null && (
+              <>
+                <BenchConclusion stage={state.drive.stage} state={diagnosis} />
+                <Levels levels={levelsOf(state, diagnosis.diagnosis?.verdict ?? null)} />
+                {diagnosis.diagnosis !== null && (
+                  <Story diagnosis={diagnosis.diagnosis} table={consequences} />
+                )}
+              </>
+            )}
+          </Margin>
+        </Island>
       </Box>
     </DraftsContext.Provider>
   );

@@ -4,6 +4,16 @@ export function figureFrom(text: string): number | null {
   return /^-?(?:\d+(?:\.\d*)?|\.\d+)$/.test(tidy) ? Number(tidy) : null;
 }
 
+/** Minutes of a stretch of time as people write it: "4", "1.5 h", "90 min", "1 h 30", "1:30"; a bare figure is hours. Null: none. */
+export function minutesFrom(text: string): number | null {
+  const tidy = text.trim().toLowerCase();
+  const pair = /^(\d{1,3})\s*(?:h|:)\s*([0-5]\d)(?:\s*min)?$/.exec(tidy);
+  if (pair !== null) return Number(pair[1]) * 60 + Number(pair[2]);
+  const single = /^(.*?)\s*(h|min)?$/.exec(tidy);
+  const value = figureFrom(single?.[1] ?? '');
+  return value === null || value < 0 ? null : single?.[2] === 'min' ? value : value * 60;
+}
+
 /** A positive figure, or null. */
 export function numberFrom(text: string): number | null {
   const value = figureFrom(text);

@@ -33,12 +33,15 @@ describe('static diagnosis of a six-diode stage with brake', () => {
   });
 
   it('names the blown upper diode on L2 from the forward readings alone', () => {
-    const { diagnosis, best, says } = first(
-      measure([{ component: 'rect.L2.hi', mode: 'open' }], forwardPlan(unit)),
-    );
+    const readings = measure([{ component: 'rect.L2.hi', mode: 'open' }], forwardPlan(unit));
+    const { diagnosis, best, says } = first(readings);
     expect(diagnosis.verdict).toBe('faulty');
     expect(best?.faults).toEqual([{ component: 'rect.L2.hi', mode: 'open' }]);
-    expect(says.headline).toBe('L2 upper diode is open. Nothing else fits.');
+    expect(says.headline).toBe('L2 upper diode is open, very likely.');
+    expect(says.detail).toMatch(/^Take L2 to DC\+ once more.*a probe that did not touch \(6 %\)/);
+    // Open twice: now nothing else does.
+    const twice = [...readings, ...readings.filter((r) => r.red === 'L2' && r.black === 'DC+')];
+    expect(first(twice).says.headline).toBe('L2 upper diode is open. Nothing else fits.');
   });
 
   it('asks again for a figure 65 mV under the other two phases instead of condemning it', () => {

@@ -98,6 +98,11 @@ function confirmation(diagnosis: Diagnosis): string {
     : 'All readings taken agree.';
 }
 
+/** Another cause that is less likely than this is not said. */
+const worthSaying = 0.02;
+
+const percentOf = (share: number): string => (100 * share).toFixed(0);
+
 function named(best: Candidate, diagnosis: Diagnosis, stage: Stage): Conclusion {
   const rivals = best.alike.filter((faults) => faults.length > 0);
   const others = diagnosis.candidates.filter((c) => c !== best && c.probability > 0.08);
@@ -119,11 +124,25 @@ function named(best: Candidate, diagnosis: Diagnosis, stage: Stage): Conclusion 
       detail: `${all.map((faults) => capital(faultsWords(faults, stage))).join('; ')}.${more}`,
     };
   }
+  const remote = diagnosis.candidates.filter((c) => c !== best && c.probability >= worthSaying);
   if (others.length === 0)
     return {
       tone: 'failed',
-      headline: `${capital(faultsWords(best.faults, stage))}. Nothing else fits.`,
-      detail: diagnosis.verdict === 'faulty' ? confirmation(diagnosis) : `Still a doubt.${more}`,
+      headline: `${capital(faultsWords(best.faults, stage))}${remote.length === 0 ? '. Nothing else fits.' : ', very likely.'}`,
+      detail: [
+        diagnosis.verdict === 'faulty' ? confirmation(diagnosis) : `Still a doubt.${more}`,
+        ...(remote.length === 0
+          ? []
+          : [
+              `Hardly, but possible: ${remote
+                .slice(0, 2)
+                .map(
+                  (c) =>
+                    `${c.faults.length === 0 ? 'a probe that did not touch' : faultsWords(c.faults, stage)} (${percentOf(c.probability)} %)`,
+                )
+                .join('; ')}.`,
+            ]),
+      ].join(' '),
     };
   return {
     tone: diagnosis.verdict === 'faulty' ? 'failed' : 'doubt',

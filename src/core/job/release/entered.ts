@@ -75,7 +75,12 @@ export const sheetEntries = (
   Object.fromEntries(
     rows.map((row) => {
       const wanted = wantedOf(row, typed);
-      const state = wanted === null ? null : enteredState(job, row.number, wanted, row.now);
+      // The drive takes an identification back to none when it has run: what it has now says nothing.
+      const now =
+        row.concept === 'motor.ident' && wanted !== null && wasWritten(job, row.number, wanted)
+          ? wanted
+          : row.now;
+      const state = wanted === null ? null : enteredState(job, row.number, wanted, now);
       return [row.number, { why: why[row.number] ?? '', state }];
     }),
   );

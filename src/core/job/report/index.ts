@@ -90,6 +90,7 @@ function identityOf(state: JobState): Report['identity'] {
   const line = (label: string, value: string): Report['identity'][number] => [label, value];
   return [
     ...(opened === null ? [] : [line('Machine', `${opened.payload.machine}, ${opened.payload.site}`)]),
+    ...(opened?.payload.workOrder === undefined ? [] : [line('Work order', opened.payload.workOrder)]),
     ...(drive === null
       ? []
       : [

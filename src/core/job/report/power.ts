@@ -6,6 +6,7 @@ const levelWords = {
   yes: 'yes',
   no: 'no',
   doubt: 'not wholly shown',
+  'not signed': 'not signed',
   'not tested': 'not tested',
 } as const;
 

@@ -85,7 +85,7 @@ it('values say what became of them, and the final backup has its checksum', () =
   expect(partOf(j, 'backup')).toBeUndefined();
   j.add('identify.drive', { ...testDrive, type: 'W4-15' });
   const carried = swapOf(stateOf(j), knownType)?.carried?.rows ?? [];
-  const to = carried.flatMap((r) =>
+  const to = carried.flatMap((r): [string, number][] =>
     r.to === null || r.to.value === null ? [] : [[r.to.number, r.to.value]],
   );
   j.add('drive.read', {

@@ -103,6 +103,7 @@ function identityOf(state: JobState): Sheet['identity'] {
   const plate = motor?.plate;
   return present([
     { label: 'Machine', value: opened === null ? null : `${opened.payload.machine}, ${opened.payload.site}` },
+    { label: 'Work order', value: opened?.payload.workOrder },
     { label: 'Complaint', value: opened?.payload.complaint },
     { label: 'Drive', value: drive === null ? null : `${drive.maker} ${drive.type}` },
     { label: 'Badge on the cover', value: drive?.badge },
@@ -272,7 +273,7 @@ export function sheetOf(state: JobState, diagnosis: Diagnosis, limits: Limits): 
       level: levels[verdict],
       verdict,
     },
-    levels: levelsOf(state).map(({ name, state: proven }) => ({ name, state: proven })),
+    levels: levelsOf(state, diagnosis.verdict).map(({ name, state: proven }) => ({ name, state: proven })),
     modules: modulesOf(state),
     unseen: [
       ...neverSeen,

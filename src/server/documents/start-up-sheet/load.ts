@@ -83,6 +83,9 @@ export async function loadStartUpSheet({ state }: LoadedJob): Promise<StartUpDoc
     title: 'Start-up sheet',
     identity: [
       ['Machine', opened === null ? '' : `${opened.payload.machine}, ${opened.payload.site}`],
+      ...(opened?.payload.workOrder === undefined
+        ? []
+        : [['Work order', opened.payload.workOrder] satisfies [string, string]]),
       ['Drive', `${drive.maker} ${drive.type}${drive.serial === undefined ? '' : `, no. ${drive.serial}`}`],
       [
         'Motor',

@@ -6,6 +6,7 @@ const marks: Readonly<Record<ProofLevel['state'], Mark>> = {
   yes: 'sound',
   no: 'failed',
   doubt: 'doubt',
+  'not signed': 'doubt',
   'not tested': 'unprobed',
 };
 

@@ -10,7 +10,9 @@ import { Primary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { FieldGrid } from '../../kit/section';
 import { Choice, Field, Select } from '../../kit/field';
-import { mustChoose, filledText, orNone, zeroOrMoreOr } from '../../kit/form-figures';
+import { mustChoose, filledText, orNone, readBy } from '../../kit/form-figures';
+import { minutesFrom } from '../../kit/number-from';
+import { Island } from '../../kit/island';
 import { useTypedForm } from '../../kit/typed-form';
 import { call } from '../../api/call';
 
@@ -25,6 +27,7 @@ const since = [
   { value: '30', label: 'half an hour' },
   { value: '120', label: '2 hours' },
   { value: '720', label: 'last night' },
+  { value: 'at', label: 'a time…' },
   { value: 'running', label: 'it still runs' },
 ];
 
@@ -36,11 +39,18 @@ const jobSchema = z
     site: z.string().trim(),
     complaint: filledText('Say in a few words what is wrong.'),
     stopped: z.string(),
-    hours: orNone(zeroOrMoreOr('A figure like 4 or 1.5, or leave it empty.')),
+    workOrder: z.string().trim(),
+    stoppedAt: z.string(),
+    allowed: orNone(readBy(minutesFrom, 'Like 4 h, 90 min or 1:30, or leave it empty.')),
     downstream: z.string().trim(),
     danger: mustChoose(answer.options),
     suspended: mustChoose(answer.options),
     bypass: answer,
+  })
+  .refine(({ machine }) => machine !== '', { path: ['machine'], message: 'Which one?' })
+  .refine(({ stopped, stoppedAt }) => stopped !== 'at' || Date.parse(stoppedAt) <= Date.now(), {
+    path: ['stoppedAt'],
+    message: 'Day and time, not in the future',
   })
   .refine(({ machine, name }) => machine !== newMachine || name !== '', {
     path: ['name'],
@@ -50,6 +60,13 @@ const jobSchema = z
     path: ['site'],
     message: 'Where does it stand?',
   });
+/** When it stopped; null: it runs. */
+function stoppedAtOf({ stopped, stoppedAt }: { stopped: string; stoppedAt: string }): string | null {
+  if (stopped === 'running') return null;
+  const at = stopped === 'at' ? Date.parse(stoppedAt) : Date.now() - Number(stopped) * 60_000;
+  return new Date(at).toISOString();
+}
+
 /** A new job in half a minute: which machine, what is wrong, how long it may stand. */
 export function NewJob({
   machines,
@@ -62,10 +79,10 @@ export function NewJob({
 }) {
   const router = useRouter();
   const { typed, refused, text, pick, submit } = useTypedForm('new job', jobSchema, {
-    ...{ name: '', complaint: '', hours: '', downstream: '', stopped: '0' },
+    ...{ name: '', complaint: '', workOrder: '', allowed: '', downstream: '', stopped: '0', stoppedAt: '' },
     ...{ danger: null, suspended: null, bypass: 'not-sure' as const },
-    machine: machines[0]?.id ?? newMachine,
-    site: machines[0]?.site ?? '',
+    machine: machines.length === 0 ? newMachine : '',
+    site: '',
   });
   const [trouble, setTrouble] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
@@ -80,11 +97,9 @@ export function NewJob({
       site: known?.site ?? read.site,
       machine: known?.name ?? read.name,
       complaint: read.complaint,
-      stoppedAt:
-        read.stopped === 'running'
-          ? null
-          : new Date(Date.now() - Number(read.stopped) * 60_000).toISOString(),
-      downtimeAllowed_min: read.hours === null ? null : read.hours * 60,
+      ...(read.workOrder === '' ? {} : { workOrder: read.workOrder }),
+      stoppedAt: stoppedAtOf(read),
+      downtimeAllowed_min: read.allowed,
       ...(read.downstream === '' ? {} : { downstream: read.downstream }),
       peopleInDanger: read.danger,
       loadSuspended: read.suspended,
@@ -122,52 +137,63 @@ export function NewJob({
       person={person}
       maxW="1000px"
     >
-      <form onSubmit={(e) => submit((read) => void open(read))(e)} noValidate>
-        <FieldGrid min="240px">
-          <Select
-            label="Machine"
-            {...pick('machine')}
-            options={[
-              ...machines.map((m) => ({ value: m.id, label: `${m.name}, ${m.site}` })),
-              { value: newMachine, label: 'another machine' },
-            ]}
-          />
-          {typed.machine === newMachine && (
-            <>
-              <Field label="Its name" maxLength={200} {...text('name')} />
-              <Field label="Place" maxLength={200} {...text('site')} />
-            </>
+      <Island deaf>
+        <form onSubmit={(e) => submit((read) => void open(read))(e)} noValidate>
+          <FieldGrid min="240px">
+            <Select
+              label="Machine"
+              {...pick('machine')}
+              options={[
+                ...(machines.length === 0 ? [] : [{ value: '', label: 'choose' }]),
+                ...machines.map((m) => ({ value: m.id, label: `${m.name}, ${m.site}` })),
+                { value: newMachine, label: 'another machine' },
+              ]}
+            />
+            {typed.machine === newMachine && (
+              <>
+                <Field label="Its name" maxLength={200} {...text('name')} />
+                <Field label="Place" maxLength={200} {...text('site')} />
+              </>
+            )}
+            <Field label="What is wrong?" maxLength={200} autoFocus {...text('complaint')} />
+            <Select label="Standing since" {...pick('stopped')} options={since} />
+            {typed.stopped === 'at' && (
+              <Field label="Stopped at" type="datetime-local" {...text('stoppedAt')} />
+            )}
+            <Field
+              label="May stand for"
+              hint="4 h, 90 min, 1:30; empty if nobody said"
+              {...text('allowed')}
+            />
+            <Field label="Work order" maxLength={200} hint="The customer’s number" {...text('workOrder')} />
+            <Field label="Who waits downstream?" maxLength={200} {...text('downstream')} />
+          </FieldGrid>
+          <FieldGrid min="240px">
+            <Choice label="Is anyone in danger?" options={yesNo} {...pick('danger')} />
+            <Choice label="Is a load suspended?" options={yesNo} {...pick('suspended')} />
+            <Choice label="Is there a bypass?" options={yesNo} {...pick('bypass')} />
+          </FieldGrid>
+          {(typed.danger === 'yes' || typed.suspended === 'yes') && (
+            <Caution grave title="People first.">
+              Clear the area and have the load lowered or blocked by whoever is responsible for it, before
+              anything else.
+            </Caution>
           )}
-          <Field label="What is wrong?" maxLength={200} autoFocus {...text('complaint')} />
-          <Select label="Standing since" {...pick('stopped')} options={since} />
-          <Field label="May stand for" figure unit="h" hint="empty if nobody said" {...text('hours')} />
-          <Field label="Who waits downstream?" maxLength={200} {...text('downstream')} />
-        </FieldGrid>
-        <FieldGrid min="240px">
-          <Choice label="Is anyone in danger?" options={yesNo} {...pick('danger')} />
-          <Choice label="Is a load suspended?" options={yesNo} {...pick('suspended')} />
-          <Choice label="Is there a bypass?" options={yesNo} {...pick('bypass')} />
-        </FieldGrid>
-        {(typed.danger === 'yes' || typed.suspended === 'yes') && (
-          <Caution grave title="People first.">
-            Clear the area and have the load lowered or blocked by whoever is responsible for it, before
-            anything else.
-          </Caution>
-        )}
-        {refused && (typed.danger === null || typed.suspended === null) && (
-          <Text role="alert" color="failed" fontWeight="500" mb="3">
-            Answer both questions about danger; “not sure” is an answer.
-          </Text>
-        )}
-        {trouble !== null && (
-          <Text role="alert" color="failed" fontWeight="500" mb="3">
-            {trouble}
-          </Text>
-        )}
-        <Primary type="submit" disabled={busy}>
-          {busy ? 'Opening…' : 'Open job'}
-        </Primary>
-      </form>
+          {refused && (typed.danger === null || typed.suspended === null) && (
+            <Text role="alert" color="failed" fontWeight="500" mb="3">
+              Answer both questions about danger; “not sure” is an answer.
+            </Text>
+          )}
+          {trouble !== null && (
+            <Text role="alert" color="failed" fontWeight="500" mb="3">
+              {trouble}
+            </Text>
+          )}
+          <Primary type="submit" disabled={busy}>
+            {busy ? 'Opening…' : 'Open job'}
+          </Primary>
+        </form>
+      </Island>
     </CardPage>
   );
 }

@@ -157,10 +157,16 @@ export function BenchTestStage({
         question={steps.trouble?.kind === 'question' ? steps.trouble : null}
         error={steps.trouble?.kind === 'unreadable' ? steps.trouble.why : null}
         choose={(value) => keep(value, steps.text)}
-        disabled={!lock.open || step === null}
+        disabled={!lock.open}
+        idle={step === null}
         inputRef={input}
         suggested={suggestion === undefined ? null : `next: ${suggestion.red} to ${suggestion.black}`}
       />
+      {steps.takenMeanwhile && (
+        <Text role="status" color="doubt" fontWeight="500">
+          This pair was read elsewhere meanwhile: what is typed here is kept as a repeat of it.
+        </Text>
+      )}
       {step !== null && (
         <BandGauge
           probe={step}

@@ -40,7 +40,7 @@ describe('what the bench says of a step', () => {
   });
 });
 
-function Harness({ log }: { log: string[] }) {
+function Harness({ log, idle = false }: { log: string[]; idle?: boolean }) {
   const [text, setText] = useState('');
   const say = (word: string) => () => void log.push(word);
   const keys: Keys = {
@@ -64,6 +64,7 @@ function Harness({ log }: { log: string[] }) {
         error={null}
         choose={(value: Value) => log.push(`chose ${value}`)}
         disabled={false}
+        idle={idle}
         inputRef={null}
         suggested={null}
       />
@@ -79,6 +80,16 @@ describe('the figure field', () => {
     await userEvent.type(field, 'osrc? {ArrowUp}');
     await userEvent.type(field, '451 mV{Enter}');
     expect(log).toEqual(['overload', 'short', 'repeat', 'climbing', 'help', 'pedal', 'back', 'keep 451 mV']);
+  });
+
+  it('after the last planned reading takes no figure, and its keys still go elsewhere', async () => {
+    const log: string[] = [];
+    render(<Harness log={log} idle />);
+    const field = screen.getByRole('textbox') as HTMLInputElement;
+    await userEvent.type(field, '0.45rn?{ArrowUp}');
+    expect(field.value).toBe('');
+    expect(log).toEqual(['repeat', 'suggested', 'help', 'back']);
+    expect((screen.getByRole('button', { name: /keep/ }) as HTMLButtonElement).disabled).toBe(true);
   });
 
   it('takes OL typed in full as one overload', async () => {

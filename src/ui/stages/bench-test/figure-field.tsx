@@ -37,6 +37,7 @@ export function FigureField({
   error,
   choose,
   disabled,
+  idle,
   inputRef,
   suggested,
 }: {
@@ -47,6 +48,8 @@ export function FigureField({
   error: string | null;
   choose: (value: Value) => void;
   disabled: boolean;
+  /** No probe is due: nothing is typed, and the keys that go elsewhere still work. */
+  idle: boolean;
   inputRef: Ref<HTMLInputElement>;
   suggested: string | null;
 }) {
@@ -81,7 +84,7 @@ export function FigureField({
           height="92px"
           width={{ base: '100%', sm: '290px' }}
           px="4"
-          opacity={disabled ? 0.5 : 1}
+          opacity={disabled || idle ? 0.5 : 1}
         >
           <Input
             ref={inputRef}
@@ -92,6 +95,7 @@ export function FigureField({
             onChange={(e) => setText(e.target.value)}
             onKeyDown={onKey}
             disabled={disabled}
+            readOnly={idle}
             inputMode="decimal"
             autoComplete="off"
             border="0"
@@ -133,16 +137,16 @@ export function FigureField({
         </Box>
       </Box>
       <Box display="grid" gridTemplateColumns="repeat(3, auto)" gap="1.5" flex="0 1 auto">
-        <KeyButton keyName="Enter" onClick={keys.keep} disabled={disabled}>
+        <KeyButton keyName="Enter" onClick={keys.keep} disabled={disabled || idle}>
           keep
         </KeyButton>
-        <KeyButton keyName="O" onClick={keys.overload} disabled={disabled}>
+        <KeyButton keyName="O" onClick={keys.overload} disabled={disabled || idle}>
           overload
         </KeyButton>
-        <KeyButton keyName="S" onClick={keys.short} disabled={disabled}>
+        <KeyButton keyName="S" onClick={keys.short} disabled={disabled || idle}>
           short
         </KeyButton>
-        <KeyButton keyName="C" onClick={keys.climbing} disabled={disabled}>
+        <KeyButton keyName="C" onClick={keys.climbing} disabled={disabled || idle}>
           climbing
         </KeyButton>
         <KeyButton keyName="R" onClick={keys.repeat}>

@@ -46,7 +46,8 @@ export function useSteps({
   const { readings } = store.state;
   const [kind, setKind] = useState<PlanKind>('quick');
   const [picked, setPicked] = useState<Terminal | null>(null);
-  const [chosen, setChosen] = useState<{ probe: PlannedProbe; purpose: Purpose } | null>(null);
+  /** `held` by what is being typed for it: another tab may move on meanwhile. */
+  const [chosen, setChosen] = useState<{ probe: PlannedProbe; purpose: Purpose; held?: true } | null>(null);
   const [text, setText] = useState('');
   const [trouble, setTrouble] = useState<Exclude<TypedReading, { kind: 'value' }> | null>(null);
 
@@ -72,11 +73,13 @@ export function useSteps({
   const type = (typed: string) => {
     setText(typed);
     setTrouble(null);
+    if (typed !== '' && chosen === null && step !== null) setChosen({ probe: step, purpose, held: true });
+    if (typed === '' && chosen?.held === true) setChosen(null);
   };
   const open = (probe: Probe, why: Purpose = again(probe)) => {
+    type('');
     setChosen({ probe: plan.find((p) => probeKey(p) === probeKey(probe)) ?? planned(probe), purpose: why });
     setPicked(null);
-    type('');
     focus();
   };
   const keep = (value: Value, typed: string) => {
@@ -87,8 +90,8 @@ export function useSteps({
       { red: step.red, black: step.black, value, typed: typed.slice(0, 40) },
       corrected,
     );
-    setChosen(null);
     type('');
+    setChosen(null);
   };
   return {
     kind,
@@ -121,6 +124,8 @@ export function useSteps({
       if (typed.kind === 'value') keep(typed.value, text);
       else setTrouble(typed);
     },
+    /** Somebody else took the reading that is being typed here. */
+    takenMeanwhile: chosen?.held === true && chosen.purpose === 'new' && newest.has(probeKey(chosen.probe)),
     back: () => {
       const before = plan
         .slice(0, index < 0 ? plan.length : index)

@@ -5,8 +5,15 @@ import type { Payload } from '@/core/logbook';
 import type { SupplyFit } from '@/core/equipment/supply';
 import { Primary } from '../../kit/buttons';
 import { FieldGrid, Section } from '../../kit/section';
-import { Choice, Field, optionsOf, Select } from '../../kit/field';
-import { anyFigure, orNone, positiveFigure, positiveFigureOr, zeroOrMore } from '../../kit/form-figures';
+import { Choice, Field, optionsOf } from '../../kit/field';
+import {
+  anyFigure,
+  mustChoose,
+  orNone,
+  positiveFigure,
+  positiveFigureOr,
+  zeroOrMore,
+} from '../../kit/form-figures';
 import { useTypedForm } from '../../kit/typed-form';
 import { PlainTable } from '../../kit/plain-table';
 import { StateMark, type Mark } from '../../kit/state-mark';
@@ -28,7 +35,7 @@ const placeSchema = z
     storedYears: zeroOrMore,
     motors: positiveFigure.refine(Number.isInteger, 'At least one motor'),
     phases: z.enum(['1', '3']),
-    earthing: z.enum(['star-earthed', 'isolated', 'corner-earthed']),
+    earthing: mustChoose(['star-earthed', 'isolated', 'corner-earthed']),
     sideBySide: z.boolean(),
     singlePhaseMotor: z.boolean(),
     share_percent: orNone(
@@ -100,7 +107,7 @@ export function PlacePanel({
     storedYears: String(place?.storedYears ?? 0),
     motors: String(place?.motors ?? 1),
     phases: (place?.phases ?? phases) === 1 ? '1' : '3',
-    earthing: place?.earthing ?? 'star-earthed',
+    earthing: place?.earthing ?? null,
     sideBySide: place?.sideBySide ?? false,
     singlePhaseMotor: place?.singlePhaseMotor ?? false,
     share_percent: place?.onePhase ? String(100 * place.onePhase.share) : '',
@@ -117,7 +124,7 @@ export function PlacePanel({
           <Field label="Carrier" figure unit="kHz" {...text('carrier_kHz')} />
           <Field label="Stored unpowered" figure unit="years" {...text('storedYears')} />
           <Field label="Motors on it" figure {...text('motors')} />
-          <Select
+          <Choice
             label="Supply earthed"
             {...pick('earthing')}
             options={optionsOf({

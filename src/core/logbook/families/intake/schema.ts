@@ -9,6 +9,8 @@ export const intakeKinds = {
     site: short.min(1),
     machine: short.min(1),
     complaint: short.min(1),
+    /** The customer's number for the work. */
+    workOrder: optionalShort,
     stoppedAt: time.nullable(),
     downtimeAllowed_min: z.number().min(0).max(100_000).nullable(),
     downstream: optionalShort,

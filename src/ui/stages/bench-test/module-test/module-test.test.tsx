@@ -72,3 +72,16 @@ describe('diode and gate readings', () => {
     expect(screen.getByRole('alert').textContent).toBe('Ohms, or OL for open.');
   });
 });
+
+test('a touch that was mistyped is put right, and the test goes on where it was', async () => {
+  const log = await begin('Q1');
+  await prove();
+  await press(/stays dark/);
+  expect(log.at(-1)).toMatchObject(['module.touch', { device: 1, gate: 'plus', lamp: 'off' }]);
+  await press('Correct it');
+  expect(screen.getByRole('group', { name: /with plus$/ })).toBeTruthy();
+  await press(/lights, and stays lit/);
+  expect(log.at(-1)).toMatchObject(['module.touch', { device: 1, gate: 'plus', lamp: 'on', holds: true }]);
+  expect(screen.getByRole('group', { name: /with minus$/ })).toBeTruthy();
+  expect(screen.getByText(/^Last: Device 1, plus on the gate: lamp on/)).toBeTruthy();
+});

@@ -1,7 +1,7 @@
 'use client';
 import { Box, Heading, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { moduleQuestion, type TestedModule } from '@/core/logbook';
+import { entryWords, moduleQuestion, type EntryOf, type LogLine, type TestedModule } from '@/core/logbook';
 import {
   connectionFor,
   devicesOf,
@@ -156,11 +156,25 @@ function Verdicts({
   );
 }
 
+/** The newest touch of a module that counts: what was mistyped is put right. */
+function lastTouch(log: readonly LogLine[], module: string): EntryOf<'module.touch'> | null {
+  for (const { entry, void: reason, correctedBy } of [...log].reverse())
+    if (
+      entry.kind === 'module.touch' &&
+      entry.payload.module === module &&
+      reason === null &&
+      correctedBy === null
+    )
+      return entry;
+  return null;
+}
+
 /** Lamp and battery on a transistor module out of circuit. */
 export function ModuleTest({ store, close }: { store: JobStore; close: () => void }) {
   const unit = store.state.modules[store.state.modules.length - 1] ?? null;
   const [again, setAgain] = useState(false);
   const [chosen, setChosen] = useState<number | null>(null);
+  const [correcting, setCorrecting] = useState(false);
   const fresh = unit === null || again;
   const verdict = unit === null ? null : moduleVerdict(moduleQuestion(unit));
   const touched = (device: number, gate: 'plus' | 'minus'): boolean =>
@@ -173,8 +187,12 @@ export function ModuleTest({ store, close }: { store: JobStore; close: () => voi
             verdict?.devices.find((d) => d.device === device)?.verdict === 'not-proven' &&
             !(touched(device, 'plus') && touched(device, 'minus')),
         )?.device ?? null);
-  const device = chosen ?? due;
-  const gate = device === null || !touched(device, 'plus') || chosen !== null ? 'plus' : 'minus';
+  const last = unit === null ? null : lastTouch(store.state.log, unit.id);
+  const corrected = correcting && last !== null ? last : null;
+  const device = corrected?.payload.device ?? chosen ?? due;
+  const gate =
+    corrected?.payload.gate ??
+    (device === null || !touched(device, 'plus') || chosen !== null ? 'plus' : 'minus');
 
   return (
     <>
@@ -203,15 +221,24 @@ export function ModuleTest({ store, close }: { store: JobStore; close: () => voi
         <>
           {device !== null && (
             <TouchStep
-              key={`${device} ${gate} ${unit.touches.length}`}
+              key={`${device} ${gate} ${unit.touches.length} ${corrected?.id ?? ''}`}
               device={devicesOf(unit.kind).find((d) => d.device === device) ?? null}
               connection={connectionFor(unit.kind, device)}
               first={gate}
               keep={(touch) => {
-                store.record('module.touch', { module: unit.id, device, ...touch });
-                if (touch.gate === 'minus' || chosen === null) setChosen(null);
+                store.record('module.touch', { module: unit.id, device, ...touch }, corrected?.id);
+                setCorrecting(false);
+                if (corrected === null && (touch.gate === 'minus' || chosen === null)) setChosen(null);
               }}
             />
+          )}
+          {last !== null && (
+            <Box display="flex" gap="3" alignItems="center" flexWrap="wrap" mt="2">
+              <Text>Last: {entryWords(last)}.</Text>
+              <Secondary onClick={() => setCorrecting(!correcting)}>
+                {correcting ? 'Leave it' : 'Correct it'}
+              </Secondary>
+            </Box>
           )}
           {device !== null && (
             <MeterReadings
