@@ -263,7 +263,7 @@ test('switched on, lamps judged, the reference swept: it is balanced on lamps; t
     await page.getByRole('button', { name: 'Keep these readings' }).click();
   };
   await readLamps('30', ['241', '240', '242', '0.40', '0.31', '0.40']);
-  await expect(page.getByText(/At 30 Hz: Leg V is unlike the others/)).toBeVisible();
+  await expect(page.getByText(/At 30 Hz: Leg V is unlike the others: U–V/)).toBeVisible();
   await expect(level).toContainText('no');
   // The lamp of leg V was the odd one: changed, all three are alike.
   await readLamps('30', ['241', '240', '242', '0.40', '0.41', '0.40']);

@@ -28,8 +28,18 @@ describe('what the drive answers itself', () => {
   });
 
   it('that the bus is high at rest: 700 V where 400 V peak at 566', () => {
-    expect(said('overvoltage-rest', facts({}, { busVolts: 700 }))).toEqual([['bus', 'yes', 'bus 700 V']]);
-    expect(said('overvoltage-rest', facts({}, { busVolts: 560 }))).toEqual([['bus', 'no', 'bus 560 V']]);
+    const bus = (busVolts: number, live: DriveFacts['live'] = { state: 'ready', alarm: null }) =>
+      said('overvoltage-rest', facts({}, { busVolts, ...live }));
+    expect(bus(700)).toEqual([['bus', 'yes', 'bus 700 V']]);
+    expect(bus(560)).toEqual([['bus', 'no', 'bus 560 V']]);
+    // What it shows while it runs, or has just tripped, is no figure at rest.
+    for (const live of [
+      { state: 'running' },
+      { state: 'tripped' },
+      { state: 'ready', alarm: 'O-VOLT' },
+      {},
+    ] as const)
+      expect(bus(790, live)).toEqual([]);
   });
 
   it('that it runs at zero', () => {

@@ -19,16 +19,19 @@ export interface DriveAnswer {
   evidence: string;
 }
 
+const restingStates: readonly (Live['state'] | undefined)[] = ['ready', 'not-ready', 'safe-stop'];
+
 interface Figure {
   value: string | number;
   said: string;
 }
 
 const liveFigure = (figure: LiveFigure, { live, supply_V, ratedAmps }: DriveFacts): Figure | null => {
-  const { busVolts, outputCurrent_A, reference_Hz, heatsink_C, state } = live;
+  const { busVolts, outputCurrent_A, reference_Hz, heatsink_C, state, alarm } = live;
   switch (figure) {
     case 'busShare':
-      return busVolts === undefined
+      // After a trip the bank keeps for minutes what it was pumped up to: only a drive that stands ready is at rest.
+      return busVolts === undefined || !restingStates.includes(state) || (alarm ?? null) !== null
         ? null
         : { value: busVolts / (Math.SQRT2 * supply_V), said: `bus ${busVolts.toFixed(0)} V` };
     case 'currentShare':

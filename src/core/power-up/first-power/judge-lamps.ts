@@ -30,6 +30,10 @@ const deviation = (values: readonly number[]): { percent: number; mean: number; 
   return { percent: unbalance_percent, mean, worst: off.indexOf(Math.max(...off)) };
 };
 
+/** The three pairs with their volts: the one that differs is named by them. */
+const pairWords = ([uv, vw, wu]: LampReading['volts']): string =>
+  `: U–V ${formatSignificant(uv)} V, V–W ${formatSignificant(vw)} V, W–U ${formatSignificant(wu)} V`;
+
 const legs = ['U', 'V', 'W'] as const;
 /** The leg that is in the two pairs unlike the third: pairs are U–V, V–W, W–U. */
 const legOfPairs = ['W', 'U', 'V'] as const;
@@ -56,7 +60,7 @@ export function judgeLamps({ volts, amps }: LampReading): LampJudgement {
       ? 'No volts at the output: is it running, and at what frequency?'
       : verdict === 'equal'
         ? 'All three legs alike.'
-        : `Leg ${leg} is unlike the others. Change its lamp with another: if the odd one moves with the lamp, it is the lamp.`,
+        : `Leg ${leg} is unlike the others${pairWords(volts)}. Change its lamp with another: if the odd one moves with the lamp, it is the lamp.`,
     sum: `volts: largest deviation ${formatSignificant(v.percent, 2)} % of the mean ${formatSignificant(v.mean)} V (good to ${bounds.volts[0]} %, bad above ${bounds.volts[1]} %)${a === null ? '' : `; currents: ${formatSignificant(a.percent, 2)} % of ${formatSignificant(a.mean)} A (good to ${bounds.amps[0]} %, bad above ${bounds.amps[1]} %)`}`,
   };
 }

@@ -14,6 +14,7 @@ import {
   type Measured,
   type Try,
 } from './fit';
+import { pairNotes } from './pairs';
 import { item } from '../../numerics/arrays';
 
 /** A figure that the cause explains and a sound unit does not. */
@@ -152,7 +153,7 @@ function concluded(tries: readonly Try[], measured: Measured): WaveDiagnosis {
     .slice(1)
     .filter((f) => alike(measured, best.figures, f.figures) && f.probability > 0.02)
     .map((f) => f.id);
-  const notes = notesOf(best, found, measured);
+  const notes = [...pairNotes(measured, best.family === 'output'), ...notesOf(best, found, measured)];
   if (best.misfit > unexplainedBeyond)
     return {
       verdict: 'unexplained',
