@@ -34,7 +34,7 @@ const since = [
 const answer = z.enum(['yes', 'no', 'not-sure']);
 const jobSchema = z
   .object({
-    machine: z.string(),
+    machine: z.string().min(1, 'Which one?'),
     name: z.string().trim(),
     site: z.string().trim(),
     complaint: filledText('Say in a few words what is wrong.'),
@@ -47,10 +47,11 @@ const jobSchema = z
     suspended: mustChoose(answer.options),
     bypass: answer,
   })
-  .refine(({ machine }) => machine !== '', { path: ['machine'], message: 'Which one?' })
   .refine(({ stopped, stoppedAt }) => stopped !== 'at' || Date.parse(stoppedAt) <= Date.now(), {
     path: ['stoppedAt'],
     message: 'Day and time, not in the future',
+    // Said with all else that is missing.
+    when: () => true,
   })
   .refine(({ machine, name }) => machine !== newMachine || name !== '', {
     path: ['name'],
