@@ -214,7 +214,8 @@ test('pictures of this unit with faults in it, and figures of a meter', async ({
   ] as const)
     await page.getByLabel(label, { exact: true }).fill(figure);
   await expect(page.getByText('A figure, zero or above')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'What gives these figures?' })).toBeDisabled();
+  await page.getByRole('button', { name: 'What gives these figures?' }).click();
+  await expect(page.getByLabel('Output current V', { exact: true })).toBeFocused();
   await page.getByLabel('Output current V', { exact: true }).fill('0');
   await page.getByLabel('Output frequency').fill('31');
   await expect(page.getByText(/the output does not follow/)).toBeVisible();

@@ -47,7 +47,11 @@ export function ConfirmWrite({
         <Tick label="People are clear of the machine and know of it" checked={clear} onChange={setClear} />
       </Box>
       <Box display="flex" gap="2" flexWrap="wrap" mt="3">
-        <Primary disabled={!open || !clear || writing} onClick={go}>
+        <Primary
+          disabled={writing}
+          waitsFor={open && clear ? null : 'Both lines are seen to first.'}
+          onClick={go}
+        >
           {writing ? 'Writing…' : 'Write and read back'}
         </Primary>
         <Secondary onClick={cancel} disabled={writing}>

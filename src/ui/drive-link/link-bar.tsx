@@ -65,7 +65,11 @@ export function LinkBar({
             />
           </Box>
         )}
-        <Secondary onClick={read} disabled={target === null || reading}>
+        <Secondary
+          onClick={read}
+          disabled={reading}
+          waitsFor={target === null ? 'Look for drives first.' : null}
+        >
           {reading ? 'Reading…' : 'Read out'}
         </Secondary>
         {watch !== undefined && (

@@ -1,5 +1,5 @@
-import { Box, chakra } from '@chakra-ui/react';
-import type { ComponentProps, ReactNode } from 'react';
+import { Box, Text, chakra } from '@chakra-ui/react';
+import { useId, type ComponentProps, type ReactNode } from 'react';
 
 const Button = chakra('button', {
   base: {
@@ -21,37 +21,80 @@ type ButtonProps = ComponentProps<typeof Button>;
 /** A button does not submit unless told to; a link in a button's clothes has no type. */
 const asButton = ({ asChild }: ButtonProps) => (asChild === true ? {} : { type: 'button' as const });
 
-/** The step that is wanted now. */
-export function Primary(props: ButtonProps) {
+/** A button that may have to wait, and what for: it is said under it. */
+type WaitingProps = ButtonProps & {
+  /** What must be done first; null: nothing. */
+  waitsFor?: string | null | undefined;
+};
+
+/** The same frame whether it waits or not: a button that is drawn anew would lose the focus. */
+function Waiting({
+  waitsFor,
+  id,
+  children,
+}: {
+  waitsFor: string | null | undefined;
+  id: string;
+  children: ReactNode;
+}) {
+  if (waitsFor === undefined) return children;
   return (
-    <Button
-      {...asButton(props)}
-      px="5"
-      bg="ink"
-      color="card"
-      fontWeight="600"
-      fontSize="1rem"
-      _hover={{ opacity: 0.88 }}
-      {...props}
-    />
+    <Box display="inline-flex" flexDirection="column" alignItems="flex-start" gap="1" maxW="100%">
+      {children}
+      {waitsFor !== null && (
+        <Text as="span" id={id} fontSize="0.86rem" color="soft">
+          {waitsFor}
+        </Text>
+      )}
+    </Box>
+  );
+}
+
+/** What a button has of its waiting. */
+const held = (waitsFor: string | null | undefined, id: string, disabled: boolean | undefined) => ({
+  disabled: disabled === true || typeof waitsFor === 'string',
+  ...(typeof waitsFor === 'string' ? { 'aria-describedby': id } : {}),
+});
+
+/** The step that is wanted now. */
+export function Primary({ waitsFor, ...props }: WaitingProps) {
+  const id = useId();
+  return (
+    <Waiting waitsFor={waitsFor} id={id}>
+      <Button
+        {...asButton(props)}
+        px="5"
+        bg="ink"
+        color="card"
+        fontWeight="600"
+        fontSize="1rem"
+        _hover={{ opacity: 0.88 }}
+        {...props}
+        {...held(waitsFor, id, props.disabled)}
+      />
+    </Waiting>
   );
 }
 
 /** Something that may be done instead. */
-export function Secondary(props: ButtonProps) {
+export function Secondary({ waitsFor, ...props }: WaitingProps) {
+  const id = useId();
   return (
-    <Button
-      {...asButton(props)}
-      px="4"
-      bg="transparent"
-      color="ink"
-      border="1px solid"
-      borderColor="line"
-      fontWeight="500"
-      fontSize="1rem"
-      _hover={{ bg: 'paper' }}
-      {...props}
-    />
+    <Waiting waitsFor={waitsFor} id={id}>
+      <Button
+        {...asButton(props)}
+        px="4"
+        bg="transparent"
+        color="ink"
+        border="1px solid"
+        borderColor="line"
+        fontWeight="500"
+        fontSize="1rem"
+        _hover={{ bg: 'paper' }}
+        {...props}
+        {...held(waitsFor, id, props.disabled)}
+      />
+    </Waiting>
   );
 }
 

@@ -176,7 +176,10 @@ function PowerCycle({ watched, take }: { watched: Watched; take: Take }) {
         </Secondary>
       )}
       {!away && lost === null && (
-        <Secondary disabled={Object.keys(values).length === 0} onClick={powerOff}>
+        <Secondary
+          waitsFor={Object.keys(values).length === 0 ? 'Read out first: it is compared afterwards.' : null}
+          onClick={powerOff}
+        >
           Power goes now
         </Secondary>
       )}

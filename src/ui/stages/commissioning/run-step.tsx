@@ -119,7 +119,13 @@ function Speeds({
       ))}
       <Primary
         mt="2"
-        disabled={speeds.length < 2 || judged.some((j) => j.verdict === 'wrong')}
+        waitsFor={
+          speeds.length < 2
+            ? 'Two speeds at least, with their amps.'
+            : judged.some((j) => j.verdict === 'wrong')
+              ? 'A current above is not as it should be.'
+              : null
+        }
         onClick={() => keep(speeds)}
       >
         Keep these currents
@@ -156,7 +162,13 @@ function Parts({
         </Box>
       )}
       <Primary
-        disabled={seen.length < parts.length || (qualified && name.trim() === '')}
+        waitsFor={
+          seen.length < parts.length
+            ? 'Each line is seen first.'
+            : qualified && name.trim() === ''
+              ? 'Name who answers for it.'
+              : null
+        }
         onClick={() => keep([...seen], qualified ? name.trim() : null)}
       >
         {qualified ? 'Keep the whole sequence' : 'Keep all of it'}

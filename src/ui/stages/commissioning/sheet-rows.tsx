@@ -68,7 +68,13 @@ function Override({
       />
       <Box display="flex" gap="2">
         <Primary
-          disabled={value === null || reason === null || fault !== undefined}
+          waitsFor={
+            value === null || fault !== undefined
+              ? 'A value that it takes.'
+              : reason === null
+                ? 'Say why.'
+                : null
+          }
           onClick={() => {
             if (value === null || reason === null) return;
             keep(value, reason);

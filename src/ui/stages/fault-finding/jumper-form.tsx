@@ -115,7 +115,11 @@ export function JumperForm({ where, keep }: { where: string; keep: (jumper: Jump
           </Caution>
           <Box>
             <Secondary
-              disabled={plant === null || landed === null || motor === null}
+              waitsFor={
+                plant === null || landed === null || motor === null
+                  ? 'Answer the three questions first.'
+                  : null
+              }
               onClick={() =>
                 keep({
                   ...{ where, guards, plant: plant ?? 'existing', landed: landed ?? 'not-sure', form },

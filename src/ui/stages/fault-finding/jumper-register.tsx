@@ -56,7 +56,7 @@ export function JumperRegister({
                     />
                     <Primary
                       mt="2"
-                      disabled={how.trim() === ''}
+                      waitsFor={how.trim() === '' ? 'Say how it was proven out.' : null}
                       onClick={() => {
                         remove(j, how.trim());
                         setHow('');

@@ -134,7 +134,13 @@ export function LoopWalk({
       </Box>
       <Box display="flex" gap="2" flexWrap="wrap">
         <Primary
-          disabled={measured.length === 0 || unread || notNumber(source) !== undefined}
+          waitsFor={
+            measured.length === 0
+              ? 'A voltage at one place at least.'
+              : unread || notNumber(source) !== undefined
+                ? 'A figure above cannot be read.'
+                : null
+          }
           onClick={() =>
             keep({
               input: terminal.mark,

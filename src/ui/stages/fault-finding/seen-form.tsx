@@ -197,7 +197,7 @@ export function SeenForm({
           )}
         </FieldGrid>
         <Secondary
-          disabled={parameter === undefined || value === ''}
+          waitsFor={parameter === undefined || value === '' ? 'Which entry, and what it shows.' : null}
           onClick={() => figure('value', value, (v) => keep({ values: { [number]: v } }))}
         >
           Keep this setting

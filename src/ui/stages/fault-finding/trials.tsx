@@ -68,7 +68,7 @@ function OpenTrials({
                 <TextField label="Why it stays" text={reason} maxLength={200} set={setReason} />
                 <Primary
                   mt="2"
-                  disabled={reason.trim() === ''}
+                  waitsFor={reason.trim() === '' ? 'Say why it stays.' : null}
                   onClick={() => {
                     keep(w, reason.trim());
                     setReason('');

@@ -53,11 +53,7 @@ const guessed = ({ names, layout }: ColumnsSeen): ColumnsTyped => ({
 
 /** Which column of a file is what, with its first rows to look at. */
 export function ColumnWizard({ seen, take }: { seen: ColumnsSeen; take: (layout: Layout) => void }) {
-  const { typed, read, text, pick, submit } = useTypedForm(
-    'columns of a capture',
-    columnsSchema,
-    guessed(seen),
-  );
+  const { typed, text, pick, submit } = useTypedForm('columns of a capture', columnsSchema, guessed(seen));
   const { rows } = typed;
   const noTime = rows.every((r) => r.use !== 'time');
   return (
@@ -102,9 +98,7 @@ export function ColumnWizard({ seen, take }: { seen: ColumnsSeen; take: (layout:
           />
         )}
       </FieldGrid>
-      <Primary type="submit" disabled={read === null}>
-        Use these columns
-      </Primary>
+      <Primary type="submit">Use these columns</Primary>
       <PlainTable heads={[...seen.names]}>
         {seen.rows.map((r, i) => (
           <tr key={i}>

@@ -85,7 +85,7 @@ export function LampsPanel({
   wasOn: boolean;
   keep: (what: Payload<'power.lamps'>) => void;
 }) {
-  const { typed, read, text, submit } = useTypedForm('lamps as a load', lampsSchema, noReadings);
+  const { typed, text, submit } = useTypedForm('lamps as a load', lampsSchema, noReadings);
   const perLeg = lampsPerLeg(unit.supply_V, lampVolts);
   const lampWatts = numberFrom(typed.watts) ?? 100;
   const { rows, trouble } = useExpected(unit, lampWatts, perLeg);
@@ -150,7 +150,7 @@ export function LampsPanel({
           <Field label="Current W" figure unit="A" {...text('amps.2')} />
         </FieldGrid>
         {!wasOn && <Text color="soft">It was not switched on in this job yet.</Text>}
-        <Primary type="submit" disabled={!wasOn || read === null}>
+        <Primary type="submit" disabled={!wasOn}>
           Keep these readings
         </Primary>
       </chakra.form>

@@ -35,7 +35,7 @@ export function MeasuredPanel({
   keep: (what: Payload<'power.measured'>) => void;
 }) {
   const schema = useMemo(() => measuredSchema(phases), [phases]);
-  const { typed, read, text, pick, submit } = useTypedForm('measured under power', schema, nothingMeasured);
+  const { typed, text, pick, submit } = useTypedForm('measured under power', schema, nothingMeasured);
   /** What the conclusion below is about; the fields may say something else by now. */
   const [judged, setJudged] = useState<Pick<Payload<'power.measured'>, 'running' | 'figures'> | null>(null);
   const [note, setNote] = useState<string | null>(null);
@@ -86,7 +86,7 @@ export function MeasuredPanel({
             and look at limits and scaling first.
           </Text>
         )}
-        <Primary type="submit" disabled={read === null || judging.progress !== null}>
+        <Primary type="submit" disabled={judging.progress !== null}>
           What gives these figures?
         </Primary>
       </form>

@@ -90,7 +90,11 @@ function SwitchOn({
           </FieldGrid>
           <Box display="flex" flexWrap="wrap" gap="3">
             <Primary
-              disabled={seen === null || when === null || seen < 0 || when < 0}
+              waitsFor={
+                seen === null || when === null || seen < 0 || when < 0
+                  ? 'Seconds after switching on, and volts of the bus.'
+                  : null
+              }
               onClick={() => {
                 if (seen === null || when === null) return;
                 bus({ at_s: when, volts: seen });

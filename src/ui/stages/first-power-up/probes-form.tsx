@@ -31,7 +31,7 @@ export function ProbesForm({
   keep: (what: Payload<'power.probes'>) => void;
 }) {
   const needed_V = probeVolts(supply_V);
-  const { read, text, pick, submit } = useTypedForm('probes', probesFor(needed_V), none);
+  const { text, pick, submit } = useTypedForm('probes', probesFor(needed_V), none);
   return (
     <>
       <Caution grave title="An earthed clip on a power terminal shorts the bridge to earth.">
@@ -66,9 +66,7 @@ export function ProbesForm({
             options={optionsOf({ II: 'CAT II', III: 'CAT III', IV: 'CAT IV' })}
           />
         </Box>
-        <Primary type="submit" disabled={read === null}>
-          These and no others
-        </Primary>
+        <Primary type="submit">These and no others</Primary>
       </form>
     </>
   );

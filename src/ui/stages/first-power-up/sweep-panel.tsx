@@ -40,7 +40,7 @@ export function SweepPanel({
   wasOn: boolean;
   keep: (what: Payload<'power.swept'>) => void;
 }) {
-  const { typed, read, text, submit } = useTypedForm('reference sweep', sweepSchema, typedSweep(kept));
+  const { typed, text, submit } = useTypedForm('reference sweep', sweepSchema, typedSweep(kept));
   const range = { min_Hz: figureFrom(typed.min_Hz) ?? 0, max_Hz: numberFrom(typed.max_Hz) ?? 50 };
   const judged = judgeSweep({ ...range, points: pointsOf(typed.got) });
   return (
@@ -85,7 +85,7 @@ export function SweepPanel({
           no source).
         </Text>
         {!wasOn && <Text color="soft">It was not switched on in this job yet.</Text>}
-        <Primary type="submit" disabled={!wasOn || read === null}>
+        <Primary type="submit" disabled={!wasOn}>
           Keep the sweep
         </Primary>
       </form>

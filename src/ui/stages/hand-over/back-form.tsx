@@ -18,7 +18,7 @@ const toldSchema = z.object({ who: filledText('Name who was told'), how: z.strin
 const nobody: z.input<typeof toldSchema> = { who: '', how: '' };
 
 function Told({ store, done }: Given) {
-  const { read, text, submit } = useTypedForm('control system told', toldSchema, nobody);
+  const { text, submit } = useTypedForm('control system told', toldSchema, nobody);
   const keep = submit((told) => {
     store.record('handover.told', told);
     done();
@@ -29,9 +29,7 @@ function Told({ store, done }: Given) {
         <Field label="Who was told" maxLength={200} autoFocus {...text('who')} />
         <Field label="How" maxLength={200} hint="e.g. by radio, from the board" {...text('how')} />
       </FieldGrid>
-      <Primary type="submit" disabled={read === null}>
-        They know, and the override is off
-      </Primary>
+      <Primary type="submit">They know, and the override is off</Primary>
     </form>
   );
 }
@@ -48,7 +46,7 @@ const noPoints: z.input<typeof followedSchema> = {
 };
 
 function Followed({ store, done }: Given) {
-  const { typed, read, text, pick, submit } = useTypedForm('follows its reference', followedSchema, noPoints);
+  const { typed, text, pick, submit } = useTypedForm('follows its reference', followedSchema, noPoints);
   const keep = submit((followed) => {
     store.record('handover.followed', followed);
     done();
@@ -64,9 +62,7 @@ function Followed({ store, done }: Given) {
           <Field label={`Ran at ${i + 1}`} figure unit={typed.unit} {...text(`points.${i}.got`)} />
         </FieldGrid>
       ))}
-      <Primary type="submit" disabled={read === null}>
-        Keep three references
-      </Primary>
+      <Primary type="submit">Keep three references</Primary>
     </form>
   );
 }
@@ -115,7 +111,7 @@ const inspectionSchema = z.object({ date: z.iso.date('Choose a day'), what: z.st
 const noDate: z.input<typeof inspectionSchema> = { date: '', what: '' };
 
 function Inspection({ store, done }: Given) {
-  const { read, text, submit } = useTypedForm('next inspection', inspectionSchema, noDate);
+  const { text, submit } = useTypedForm('next inspection', inspectionSchema, noDate);
   const keep = submit((next) => {
     store.record('handover.inspection', next);
     done();
@@ -126,9 +122,7 @@ function Inspection({ store, done }: Given) {
         <Field label="Looked at again on" type="date" {...text('date')} />
         <Field label="What is looked at" maxLength={200} {...text('what')} />
       </FieldGrid>
-      <Primary type="submit" disabled={read === null}>
-        Keep the date
-      </Primary>
+      <Primary type="submit">Keep the date</Primary>
     </form>
   );
 }

@@ -99,6 +99,11 @@ export function TwoNames({
         person={person}
         waiting={waiting}
         held={never.length > 0 || read === null}
+        why={
+          never.length === 0 && read === null
+            ? `Who takes it over${byName.length > 0 ? ', and a reason for each line that stays open' : ''}.`
+            : null
+        }
         sign={() => read !== null && sign(read)}
       />
     </>

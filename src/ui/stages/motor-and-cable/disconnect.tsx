@@ -30,7 +30,11 @@ export function Disconnect({ keep }: { keep: (what: Payload<'motor.disconnected'
         <Choice label="Encoder" value={encoder} onChange={setEncoder} options={offOrNone} />
       </Box>
       <Primary
-        disabled={!drive || thermistors === null || encoder === null}
+        waitsFor={
+          !drive || thermistors === null || encoder === null
+            ? 'Drive, thermistors and encoder: each is off, or not there.'
+            : null
+        }
         onClick={() =>
           thermistors !== null && encoder !== null && keep({ drive: 'off', thermistors, encoder })
         }

@@ -128,7 +128,7 @@ export function InsulationTestPanel({
   earth: (test: string, seconds: number) => void;
 }) {
   const testVolts = ratedVolts <= 1000 ? 500 : 1000;
-  const { typed, read, text, pick, submit } = useTypedForm('insulation test', insulationSchema, blank);
+  const { typed, text, pick, submit } = useTypedForm('insulation test', insulationSchema, blank);
   const save = submit(
     ({ of, between, oneMinute, tenMinutes, winding_C, kind }) =>
       keep({
@@ -178,7 +178,7 @@ export function InsulationTestPanel({
           {...pick('kind')}
           options={optionsOf({ modern: 'after about 1970', 'before-1970': 'before' })}
         />
-        <Primary type="submit" mt="3" disabled={read === null}>
+        <Primary type="submit" mt="3">
           Keep this test
         </Primary>
       </form>

@@ -22,7 +22,7 @@ const blank: z.input<typeof unbalanceSchema> = { of: 'voltage', fedFrom: 'line',
 
 /** Three voltages or currents, how far apart they are, and what it costs a line-fed motor. */
 export function UnbalanceTestPanel({ tests, keep }: { tests: readonly Test[]; keep: (test: Test) => void }) {
-  const { typed, read, text, pick, submit } = useTypedForm('unbalance test', unbalanceSchema, blank);
+  const { typed, text, pick, submit } = useTypedForm('unbalance test', unbalanceSchema, blank);
   const save = submit(({ of, fedFrom, a, b, c }) => keep({ of, fedFrom, values: [a, b, c] }), {
     ...typed,
     ...noFigures,
@@ -54,9 +54,7 @@ export function UnbalanceTestPanel({ tests, keep }: { tests: readonly Test[]; ke
             <Field key={name} label={`${where} ${i + 1}`} figure unit={unit} {...text(name)} />
           ))}
         </FieldGrid>
-        <Primary type="submit" disabled={read === null}>
-          Keep the three figures
-        </Primary>
+        <Primary type="submit">Keep the three figures</Primary>
       </form>
     </Section>
   );

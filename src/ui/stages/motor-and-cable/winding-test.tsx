@@ -26,7 +26,7 @@ export function WindingTestPanel({
   tests: readonly Payload<'motor.winding'>[];
   keep: (test: Payload<'motor.winding'>) => void;
 }) {
-  const { typed, read, text, pick, submit } = useTypedForm('winding test', windingSchema, blank);
+  const { typed, text, pick, submit } = useTypedForm('winding test', windingSchema, blank);
   const save = submit(
     ({ temperature_C, material, ...ohms }) => keep({ ohms, temperature_C, reference_C: 20, material }),
     { ...typed, ...noFigures },
@@ -55,7 +55,7 @@ export function WindingTestPanel({
           {...pick('material')}
           options={optionsOf({ copper: 'copper', aluminium: 'aluminium' })}
         />
-        <Primary type="submit" mt="3" disabled={read === null}>
+        <Primary type="submit" mt="3">
           Keep the three figures
         </Primary>
       </form>

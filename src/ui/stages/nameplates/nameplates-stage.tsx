@@ -17,7 +17,10 @@ export function NameplatesStage({ store, catalogue, goTo }: StageProps) {
       <Section title="Motor">
         <MotorForm motor={motor} keep={(m) => store.record('identify.motor', m)} />
       </Section>
-      <Primary onClick={() => goTo('as-found')} disabled={drive === null}>
+      <Primary
+        onClick={() => goTo('as-found')}
+        waitsFor={drive === null ? 'Keep the label of the drive first.' : null}
+      >
         On to as found
       </Primary>
     </>

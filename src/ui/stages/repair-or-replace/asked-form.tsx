@@ -13,7 +13,7 @@ const yesNoOptions = optionsOf({ '': 'not known', yes: 'yes', no: 'no' });
 
 /** What machine and place ask of a unit; with a network, what the controller must know, asked before anything is decided. */
 export function AskedForm({ asked, store }: { asked: UnitRequirements; store: JobStore }) {
-  const { typed, read, text, pick, tick, submit } = useTypedForm(
+  const { typed, text, pick, tick, submit } = useTypedForm(
     'what the place asks',
     askedTypedSchema,
     typedAs(asked),
@@ -90,9 +90,7 @@ export function AskedForm({ asked, store }: { asked: UnitRequirements; store: Jo
             </FieldGrid>
           </Box>
         )}
-        <Primary type="submit" disabled={read === null}>
-          Keep what the place asks
-        </Primary>
+        <Primary type="submit">Keep what the place asks</Primary>
         <KeptNote text={kept} />
       </form>
     </Section>

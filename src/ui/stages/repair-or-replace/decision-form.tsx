@@ -18,7 +18,7 @@ export function DecisionForm({
   decision,
 }: Pick<StageProps, 'store' | 'person'> & { decision: Decision | null }) {
   const { drive } = store.state;
-  const { read, text, pick, submit } = useTypedForm('decision', decisionSchema, blank);
+  const { text, pick, submit } = useTypedForm('decision', decisionSchema, blank);
   const keep = submit(
     ({ choice, reason }) =>
       store.record('decide.made', {
@@ -48,7 +48,7 @@ export function DecisionForm({
         <Box my="3">
           <Field label="Reason" maxLength={1000} {...text('reason')} />
         </Box>
-        <Primary type="submit" disabled={read === null || person.role === 'apprentice'}>
+        <Primary type="submit" disabled={person.role === 'apprentice'}>
           {person.role === 'apprentice' ? 'A technician decides' : 'Keep the decision'}
         </Primary>
       </form>

@@ -55,9 +55,7 @@ export function FitPanel({ jobId, store, catalogue, swap }: StageProps & { swap:
         <form onSubmit={keep} noValidate>
           <UnitPicker label="Comes out" side="old" {...{ catalogue, form }} />
           <UnitPicker label="Goes in" side="next" {...{ catalogue, form }} />
-          <Primary type="submit" disabled={form.read === null}>
-            Keep both units
-          </Primary>
+          <Primary type="submit">Keep both units</Primary>
           <KeptNote text={kept} />
         </form>
       </Section>

@@ -45,7 +45,7 @@ export function ConfirmRun({
         onChange={(clear) => setSeen({ ...seen, clear })}
       />
       <Box display="flex" gap="2" flexWrap="wrap" mt="3">
-        <Primary disabled={!all || busy} onClick={go}>
+        <Primary disabled={busy} waitsFor={all ? null : 'Each line is seen to first.'} onClick={go}>
           {what}
         </Primary>
         {cancel !== undefined && (

@@ -124,7 +124,7 @@ export function SetChooser({
             />
           </Box>
           <Primary
-            disabled={why.trim() === ''}
+            waitsFor={why.trim() === '' ? 'Say why first.' : null}
             onClick={() => {
               markGood(why.trim());
               setWhy(null);

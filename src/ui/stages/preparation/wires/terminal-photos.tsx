@@ -47,7 +47,13 @@ export function TerminalPhotos({ store, marks }: { store: JobStore; marks: reado
       <Box display="flex" gap="2" flexWrap="wrap" alignItems="center">
         <Photos label="Terminal" photos={photos} onChange={setPhotos} />
         <Secondary
-          disabled={mark.trim() === '' || (note.trim() === '' && photos.length === 0)}
+          waitsFor={
+            mark.trim() === ''
+              ? 'Which one?'
+              : note.trim() === '' && photos.length === 0
+                ? 'What is to be seen, in words or a photograph.'
+                : null
+          }
           onClick={() => {
             store.record('swap.terminal', { mark: mark.trim(), note: note.trim(), photos });
             setMark('');

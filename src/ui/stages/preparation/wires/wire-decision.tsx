@@ -62,7 +62,7 @@ export function WireDecision({
       </FieldGrid>
       <Box display="flex" gap="2" flexWrap="wrap">
         <Secondary
-          disabled={to === '' && wire.chosen === undefined}
+          waitsFor={to === '' && wire.chosen === undefined ? 'It is as proposed.' : null}
           onClick={() => {
             store.record('wire.chosen', {
               wire: wire.id,
@@ -77,7 +77,7 @@ export function WireDecision({
         </Secondary>
         {isOpen(wire) && (
           <Secondary
-            disabled={reason.trim() === ''}
+            waitsFor={reason.trim() === '' ? 'Say the reason first.' : null}
             onClick={() => {
               store.record('wire.accepted', { wire: wire.id, reason: reason.trim() });
               setReason('');
@@ -87,7 +87,7 @@ export function WireDecision({
           </Secondary>
         )}
         <Secondary
-          disabled={reason.trim() === ''}
+          waitsFor={reason.trim() === '' ? 'Say the reason first.' : null}
           onClick={() => store.record('wire.removed', { wire: wire.id, reason: reason.trim() })}
         >
           Delete wire

@@ -94,9 +94,7 @@ export function WireForm({
         />
       </Box>
       <Box display="flex" gap="2" flexWrap="wrap" alignItems="center">
-        <Primary type="submit" disabled={read === null}>
-          {quick ? 'Keep, next wire' : 'Keep this wire'}
-        </Primary>
+        <Primary type="submit">{quick ? 'Keep, next wire' : 'Keep this wire'}</Primary>
         {cancel !== null && <Secondary onClick={cancel}>Leave it</Secondary>}
         {read === null && <Text color="failed">Something cannot be read yet.</Text>}
       </Box>
