@@ -13,6 +13,7 @@ import {
   watchConsole,
   winch,
   postEntries,
+  reloadJob,
 } from './demo';
 import { order, winchReady } from './rig';
 import { winchContacts, findAndRead, jobWith, panelOf, readAgain, writeTaken } from './trace';
@@ -438,6 +439,18 @@ test('ramps are drawn and follow the handle; a short one trips', async ({ page }
   await handle.focus();
   for (let i = 0; i < 3; i += 1) await handle.press('PageUp');
   await expect(page.getByRole('group', { name: /Shaft, Motor torque/ })).toBeVisible();
+
+  // One tap carries the shortest to the sheet; the inertia that was judged is there again after a reload.
+  await page.getByRole('button', { name: /^To the sheet: / }).click();
+  await expect(page.getByText(/^On the sheet, and kept/)).toBeVisible();
+  const carried = /To the sheet: ([\d.]+) s up, ([\d.]+) s down/.exec(
+    (await page.getByRole('button', { name: /^To the sheet: / }).textContent()) ?? '',
+  );
+  await reloadJob(page);
+  await expect(row(page, '3-01')).toContainText(`${carried?.[1]} s`);
+  await expect(row(page, '3-02')).toContainText(`${carried?.[2]} s`);
+  await panel(page, 'Ramps');
+  await expect(page.getByRole('textbox', { name: 'Of all, at the motor shaft' })).toHaveValue('1.2');
 });
 
 test('a load that hangs is drawn both ways; a resistor below the chopper’s least is refused', async ({

@@ -12,6 +12,7 @@ import { Levels } from '../panels/diagnosis/levels';
 import { Story } from '../panels/diagnosis/story';
 import { useDiagnosis } from '../panels/diagnosis/use-diagnosis';
 import { Island } from '../kit/island';
+import { NotTaken } from '../kit/kept-note';
 import { ownJson } from '../kit/own-json';
 import { TopBar } from '../kit/top-bar';
 import { dateTime, span } from '../kit/time';
@@ -114,6 +115,12 @@ function Clock({ store }: { store: JobStore }) {
   );
 }
 
+/** Was the newest thing that this person entered refused, or does it not count? */
+function notTaken({ state, refused, unsent }: JobStore, { id }: Person): boolean {
+  const last = state.log.findLast((line) => line.entry.by.id === id);
+  return refused.length > 0 || (last !== undefined && last.void !== null && !unsent.has(last.entry.id));
+}
+
 /** A job as a traveller card on the bench: edge, work, margin. */
 export function JobCard({
   jobId,
@@ -155,81 +162,83 @@ export function JobCard({
 
   return (
     <DraftsContext.Provider value={drafts}>
-      <TopBar people={people} person={person} clock={<Clock store={store} />}>
-        <Text as="span" color="benchSoft">
-          {state.opened?.payload.site}
-        </Text>
-        <Text as="span" fontWeight="500">
-          {state.opened?.payload.machine}
-        </Text>
-        <Text as="span" color="benchSoft" display={{ base: 'none', md: 'inline' }}>
-          {state.drive !== null && `${state.drive.maker} ${state.drive.type}`}
-          {state.drive?.serial && ` · no. ${state.drive.serial}`}
-        </Text>
-      </TopBar>
-      <Troubles store={store} clashes={clashes} />
-      <Box
-        bg="card"
-        mx={{ base: 0, md: 5 }}
-        mb={{ base: 0, md: 5 }}
-        borderRadius={{ base: 0, md: '4px' }}
-        minH="calc(100dvh - 76px)"
-        display="grid"
-        gridTemplateColumns={{
-          base: 'minmax(0, 1fr)',
-          md: '206px minmax(0, 1fr)',
-          lg: '206px minmax(0, 1fr) 300px',
-        }}
-        alignItems="stretch"
-      >
+      <NotTaken.Provider value={notTaken(store, person)}>
+        <TopBar people={people} person={person} clock={<Clock store={store} />}>
+          <Text as="span" color="benchSoft">
+            {state.opened?.payload.site}
+          </Text>
+          <Text as="span" fontWeight="500">
+            {state.opened?.payload.machine}
+          </Text>
+          <Text as="span" color="benchSoft" display={{ base: 'none', md: 'inline' }}>
+            {state.drive !== null && `${state.drive.maker} ${state.drive.type}`}
+            {state.drive?.serial && ` · no. ${state.drive.serial}`}
+          </Text>
+        </TopBar>
+        <Troubles store={store} clashes={clashes} />
         <Box
-          gridRow={{ base: 'auto', md: '1 / span 2', lg: 'auto' }}
-          bg="cardEdge"
-          borderRadius={{ md: '4px 0 0 4px' }}
-          minW="0"
+          bg="card"
+          mx={{ base: 0, md: 5 }}
+          mb={{ base: 0, md: 5 }}
+          borderRadius={{ base: 0, md: '4px' }}
+          minH="calc(100dvh - 76px)"
+          display="grid"
+          gridTemplateColumns={{
+            base: 'minmax(0, 1fr)',
+            md: '206px minmax(0, 1fr)',
+            lg: '206px minmax(0, 1fr) 300px',
+          }}
+          alignItems="stretch"
         >
-          <StageEdge jobId={jobId} lines={lines} open={open} goTo={goTo} />
+          <Box
+            gridRow={{ base: 'auto', md: '1 / span 2', lg: 'auto' }}
+            bg="cardEdge"
+            borderRadius={{ md: '4px 0 0 4px' }}
+            minW="0"
+          >
+            <StageEdge jobId={jobId} lines={lines} open={open} goTo={goTo} />
+          </Box>
+          <Box as="main" px={{ base: 4, md: '26px' }} py="5" minW="0">
+            {open === 'take' && <CallStage {...given} />}
+            {open === 'identify' && <NameplatesStage {...given} />}
+            {open === 'as-found' && <AsFoundStage {...given} />}
+            {open === 'look' && <InspectionStage {...given} />}
+            {open === 'trace' && <FaultFindingStage {...given} />}
+            {open === 'make-safe' && <MakeSafeStage {...given} />}
+            {open === 'bench' && <BenchTestStage {...given} diagnosis={diagnosis} />}
+            {open === 'hand-over' && <HandOverStage {...given} diagnosis={diagnosis} />}
+            {open === 'motor' && <MotorAndCableStage {...given} />}
+            {open === 'decide' && <RepairOrReplaceStage {...given} />}
+            {open === 'prepare' && <PreparationStage {...given} />}
+            {open === 'swap' && <ReplacementStage {...given} />}
+            {open === 'settings' && <CommissioningStage {...given} />}
+            {open === 'first-power' && <FirstPowerUpStage {...given} />}
+          </Box>
+          <Island deaf>
+            <Margin store={store}>
+              {imported !== null && (
+                <Notice tone="doubt" headline="Imported from another installation.">
+                  On {dateTime(imported.at)}. Its people and its machine are not those of this shop.
+                </Notice>
+              )}
+              {dead.length > 0 && !onBench && open !== 'trace' && (
+                <Notice tone="failed" headline="Do not restore mains to read it.">
+                  Because of {dead.join(', ')}.
+                </Notice>
+              )}
+              {onBench && state.drive !== null && (
+                <>
+                  <BenchConclusion stage={state.drive.stage} state={diagnosis} />
+                  <Levels levels={levelsOf(state, diagnosis.diagnosis?.verdict ?? null)} />
+                  {diagnosis.diagnosis !== null && (
+                    <Story diagnosis={diagnosis.diagnosis} table={consequences} />
+                  )}
+                </>
+              )}
+            </Margin>
+          </Island>
         </Box>
-        <Box as="main" px={{ base: 4, md: '26px' }} py="5" minW="0">
-          {open === 'take' && <CallStage {...given} />}
-          {open === 'identify' && <NameplatesStage {...given} />}
-          {open === 'as-found' && <AsFoundStage {...given} />}
-          {open === 'look' && <InspectionStage {...given} />}
-          {open === 'trace' && <FaultFindingStage {...given} />}
-          {open === 'make-safe' && <MakeSafeStage {...given} />}
-          {open === 'bench' && <BenchTestStage {...given} diagnosis={diagnosis} />}
-          {open === 'hand-over' && <HandOverStage {...given} diagnosis={diagnosis} />}
-          {open === 'motor' && <MotorAndCableStage {...given} />}
-          {open === 'decide' && <RepairOrReplaceStage {...given} />}
-          {open === 'prepare' && <PreparationStage {...given} />}
-          {open === 'swap' && <ReplacementStage {...given} />}
-          {open === 'settings' && <CommissioningStage {...given} />}
-          {open === 'first-power' && <FirstPowerUpStage {...given} />}
-        </Box>
-        <Island deaf>
-          <Margin store={store}>
-            {imported !== null && (
-              <Notice tone="doubt" headline="Imported from another installation.">
-                On {dateTime(imported.at)}. Its people and its machine are not those of this shop.
-              </Notice>
-            )}
-            {dead.length > 0 && !onBench && open !== 'trace' && (
-              <Notice tone="failed" headline="Do not restore mains to read it.">
-                Because of {dead.join(', ')}.
-              </Notice>
-            )}
-            {onBench && state.drive !== null && (
-              <>
-                <BenchConclusion stage={state.drive.stage} state={diagnosis} />
-                <Levels levels={levelsOf(state, diagnosis.diagnosis?.verdict ?? null)} />
-                {diagnosis.diagnosis !== null && (
-                  <Story diagnosis={diagnosis.diagnosis} table={consequences} />
-                )}
-              </>
-            )}
-          </Margin>
-        </Island>
-      </Box>
+      </NotTaken.Provider>
     </DraftsContext.Provider>
   );
 }

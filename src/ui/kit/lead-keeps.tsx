@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { Primary } from './buttons';
-import { KeptNote } from './section';
+import { KeptNote } from './kept-note';
 
 /** The foot of what the shop lead edits: the one button, what went wrong, what was kept. */
 export function LeadKeeps({

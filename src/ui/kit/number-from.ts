@@ -9,9 +9,9 @@ export function minutesFrom(text: string): number | null {
   const tidy = text.trim().toLowerCase();
   const pair = /^(\d{1,3})\s*(?:h|:)\s*([0-5]\d)(?:\s*min)?$/.exec(tidy);
   if (pair !== null) return Number(pair[1]) * 60 + Number(pair[2]);
-  const single = /^(.*?)\s*(h|min)?$/.exec(tidy);
-  const value = figureFrom(single?.[1] ?? '');
-  return value === null || value < 0 ? null : single?.[2] === 'min' ? value : value * 60;
+  const unit = /(?:h|min)$/.exec(tidy)?.[0] ?? '';
+  const value = figureFrom(tidy.slice(0, tidy.length - unit.length));
+  return value === null || value < 0 ? null : unit === 'min' ? value : value * 60;
 }
 
 /** A positive figure, or null. */

@@ -42,12 +42,3 @@ export function Section({ title, children }: { title: string; children: ReactNod
     </Box>
   );
 }
-
-/** What was kept just now, said aloud. */
-export function KeptNote({ text }: { text: string | null }) {
-  return (
-    <Text role="status" fontSize="0.95rem" color="sound" fontWeight="500" minH="1.5em">
-      {text}
-    </Text>
-  );
-}

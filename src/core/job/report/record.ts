@@ -1,4 +1,4 @@
-import { countOf, timeOf, type JobState, type LogLine } from '../../logbook';
+import { countOf, entryWords, timeOf, type JobState, type LogLine } from '../../logbook';
 import { checksumOf } from '../../parameter-sets/set-files';
 import { choiceNames } from '../../replacement/replacement';
 import type { Sheet } from '../static-sheet';
@@ -262,6 +262,9 @@ const differences = ({ setRuns }: JobState): ReportPart[] =>
     },
   );
 
+/** Entries that have their own tables above: the log would only repeat them. */
+const inTables: readonly string[] = ['static.reading', 'safety.figure', 'safety.figures'];
+
 /** Everything of the record, in the order of the job. */
 export function recordPartsOf(state: JobState, swap: Swap | null, beside: Beside): ReportPart[] {
   const { sheet } = beside;
@@ -293,6 +296,16 @@ export function recordPartsOf(state: JobState, swap: Swap | null, beside: Beside
       'Notes',
       state.notes.map((n) => `${minuteOf(timeOf(n))}, ${n.by.name}: ${n.payload.text}`),
     ),
+    ...part('log', 'Log', [], {
+      heads: ['When', 'Who', 'What'],
+      rows: state.log
+        .filter(({ entry, correctedBy }) => correctedBy === null && !inTables.includes(entry.kind))
+        .map(({ entry, void: reason }) => [
+          minuteOf(timeOf(entry)),
+          entry.by.name,
+          reason === null ? entryWords(entry) : `${entryWords(entry)} (does not count)`,
+        ]),
+    }),
     ...part(
       'void',
       'Entries that do not count',

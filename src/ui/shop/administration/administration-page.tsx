@@ -12,7 +12,8 @@ import { positiveFigureOr } from '../../kit/form-figures';
 import { useTypedForm } from '../../kit/typed-form';
 import { Primary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
-import { FieldGrid, KeptNote } from '../../kit/section';
+import { FieldGrid } from '../../kit/section';
+import { KeptNote } from '../../kit/kept-note';
 import { Field } from '../../kit/field';
 import { ArchiveIn } from './archive-in';
 import { ConsequencesEditor } from './consequences-editor';
@@ -48,7 +49,7 @@ export function AdministrationPage({
   people: readonly Person[];
   person: Person;
 }) {
-  const { text, submit } = useTypedForm('limits', limitsSchema, {
+  const { refused, text, submit } = useTypedForm('limits', limitsSchema, {
     hands_V: String(limits.hands_V),
     test_V: String(limits.test_V),
   });
@@ -88,7 +89,7 @@ export function AdministrationPage({
         )}
         {lead ? <Primary type="submit">Keep limits</Primary> : <Text>The shop lead sets these.</Text>}
       </form>
-      <KeptNote text={kept} />
+      <KeptNote text={kept} refused={refused || trouble !== null} />
       <ArchiveIn />
       <DrivesList drives={drives} seen={seen.drives} lead={lead} />
       <Text mt="6">

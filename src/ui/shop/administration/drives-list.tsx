@@ -1,7 +1,7 @@
 import { Heading, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Primary } from '../../kit/buttons';
-import { KeptNote } from '../../kit/section';
+import { KeptNote } from '../../kit/kept-note';
 import { LongField } from '../../kit/field';
 import { call } from '../../api/call';
 

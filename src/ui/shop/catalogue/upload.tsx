@@ -1,7 +1,7 @@
 import { Box, Heading, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Primary, Secondary } from '../../kit/buttons';
-import { KeptNote } from '../../kit/section';
+import { KeptNote } from '../../kit/kept-note';
 import { PlainTable } from '../../kit/plain-table';
 import type { ApiProblem } from '@/api/contract';
 import { call } from '../../api/call';

@@ -143,12 +143,7 @@ export function BenchTestStage({
         </Text>
       )}
       {steps.guided && result !== null && <Guidance diagnosis={result} stage={stage} stale={steps.stale} />}
-      {step?.group === 'fill' && (
-        <Text mb="1" fontSize="0.95rem">
-          Hold the leads: the bank fills through the meter, about 1 V per second and 1000 µF. Keep{' '}
-          <b>overload</b> when it gets there, <b>climbing</b> if you do not wait.
-        </Text>
-      )}
+      <StepNotes steps={steps} />
       {metered && <MeterBar meter={meter} ready={ready} confirmOpen={confirmOpen} />}
       <FigureField
         text={steps.text}
@@ -162,11 +157,6 @@ export function BenchTestStage({
         inputRef={input}
         suggested={suggestion === undefined ? null : `next: ${suggestion.red} to ${suggestion.black}`}
       />
-      {steps.takenMeanwhile && (
-        <Text role="status" color="doubt" fontWeight="500">
-          This pair was read elsewhere meanwhile: what is typed here is kept as a repeat of it.
-        </Text>
-      )}
       {step !== null && (
         <BandGauge
           probe={step}
@@ -201,6 +191,25 @@ export function BenchTestStage({
         </Box>
       )}
       {help && <KeySheet close={() => setHelp(false)} />}
+    </>
+  );
+}
+
+/** What is to be known of the step: how a bank fills through the meter, and that somebody else took it meanwhile. */
+function StepNotes({ steps }: { steps: GuidedSteps }) {
+  return (
+    <>
+      {steps.step?.group === 'fill' && (
+        <Text mb="1" fontSize="0.95rem">
+          Hold the leads: the bank fills through the meter, about 1 V per second and 1000 µF. Keep{' '}
+          <b>overload</b> when it gets there, <b>climbing</b> if you do not wait.
+        </Text>
+      )}
+      {steps.takenMeanwhile && (
+        <Text role="status" color="doubt" fontWeight="500">
+          This pair was read elsewhere meanwhile: what is typed here is kept as a repeat of it.
+        </Text>
+      )}
     </>
   );
 }

@@ -7,7 +7,7 @@ import { analogLineOf, releaseOf, type Release } from '@/core/job/release';
 import { wantedOf } from '@/core/commissioning/settings';
 import type { StageProps } from '../../job-store/stage-props';
 import { Caution } from '../../kit/caution';
-import { KeptNote } from '../../kit/section';
+import { KeptNote } from '../../kit/kept-note';
 import { Tabs } from '../../kit/tabs';
 import { ParameterSetsPanel } from './parameter-sets/parameter-sets-panel';
 import { LinkBar } from '../../drive-link/link-bar';
@@ -192,7 +192,7 @@ export function CommissioningWork({
             catalogue={catalogue}
             control={control}
             choices={release.choices}
-            keep={(shortest) => store.record('startup.shortest', shortest)}
+            store={store}
           />
         )}
       </Tabs>

@@ -245,8 +245,16 @@ describe('signing', () => {
       'commission.step',
       { step, outcome: 'not-there', seen: [], seenBy: 'hand', speeds: [], qualified: 'A. Fenn' },
     ]);
+  const place: RecordedEntry = [
+    'startup.place',
+    {
+      ...{ phases: 3, earthing: 'star-earthed', ambient_C: 30, altitude_m: 0, carrier_kHz: 4 },
+      ...{ sideBySide: false, storedYears: 0, motors: 1, singlePhaseMotor: false },
+    },
+  ];
   const all = (but: readonly string[]): RecordedEntry[] => [
     ...begun,
+    place,
     ...settled(but),
     ...notThere(['places', 'safety-STO', 'safety-emergency stop']),
   ];

@@ -25,14 +25,14 @@ const curveOf = (load: LoadKind): LoadCurve =>
   load === 'fan-or-pump' ? 'square' : load === 'hoist' || load === 'winch' ? 'hoisting' : 'constant';
 
 /** What is drawn before anything is typed. */
-export const firstAsked = (choices: StartUpChoices): RampAsked => ({
+export const firstAsked = (choices: StartUpChoices, inertia_kgm2: number | null): RampAsked => ({
   up_s: choices.up_s ?? 6,
   down_s: choices.down_s ?? 8,
   curve: curveOf(choices.load),
   way: 'up',
-  inertiaBy: 'class',
+  inertiaBy: inertia_kgm2 === null ? 'class' : 'figure',
   load: '60',
-  inertia: '',
+  inertia: inertia_kgm2 === null ? '' : String(inertia_kgm2),
   coast: '',
   ohm: '60',
   rounding: '0',

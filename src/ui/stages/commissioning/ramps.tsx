@@ -9,6 +9,7 @@ import type { StartUpChoices } from '@/core/equipment/application';
 import { Lanes, type Lane } from '../../kit/lanes';
 import { numberFrom } from '../../kit/number-from';
 import { Section } from '../../kit/section';
+import type { JobStore } from '../../job-store/use-job';
 import { useRamp } from '../../panels/use-ramp';
 import { caseAsked, cycleSeconds, firstAsked, type RampAsked } from './ramp-asked';
 import { inSeconds, RampFields, withinRange } from './ramp-fields';
@@ -45,7 +46,7 @@ export function Ramps({
   catalogue,
   control,
   choices,
-  keep,
+  store,
 }: {
   plate: Plate;
   rating: Rating;
@@ -53,10 +54,10 @@ export function Ramps({
   catalogue: readonly DriveType[];
   control: Pick<Control, 'parameters'>;
   choices: StartUpChoices;
-  /** Keeps the shortest safe ramps for the audit of sets. */
-  keep: (shortest: Payload<'startup.shortest'>) => void;
+  store: JobStore;
 }) {
-  const [asked, setAsked] = useState(() => firstAsked(choices));
+  const { chosen, shortest } = store.state.startUp;
+  const [asked, setAsked] = useState(() => firstAsked(choices, shortest?.inertia_kgm2 ?? null));
   const set = (change: Partial<RampAsked>) => setAsked((before) => ({ ...before, ...change }));
   const { up_s, down_s } = asked;
   const cycle_s = cycleSeconds(asked);
@@ -83,7 +84,11 @@ export function Ramps({
         cycle_s={cycle_s}
         least_ohm={resistor === undefined ? null : limitsOf(resistor, rating).min}
         fitted_ohm={choices.brakeResistor ? numberFrom(asked.ohm) : null}
-        keep={keep}
+        keep={(judged) => store.record('startup.shortest', judged)}
+        carry={(ramps) => {
+          if (chosen !== null)
+            store.record('startup.choices', { ...chosen, choices: { ...chosen.choices, ...ramps } });
+        }}
       />
       {points.length > 0 && (
         <Lanes

@@ -7,7 +7,7 @@ import { newestBurst } from '@/core/fault-finding/tracing';
 import { movesUnasked } from '@/core/fault-finding/trials';
 import type { StageProps } from '../../job-store/stage-props';
 import { Caution } from '../../kit/caution';
-import { KeptNote } from '../../kit/section';
+import { KeptNote } from '../../kit/kept-note';
 import { Tabs } from '../../kit/tabs';
 import { AlarmPanel } from './alarm-panel';
 import { JumperRegister } from './jumper-register';

@@ -3,7 +3,8 @@ import { useMemo, useState } from 'react';
 import type { Payload } from '@/core/logbook';
 import type { Running, WaveCase } from '@/core/power-up/waveform';
 import { Primary, Secondary } from '../../kit/buttons';
-import { FieldGrid, KeptNote, Section } from '../../kit/section';
+import { FieldGrid, Section } from '../../kit/section';
+import { KeptNote } from '../../kit/kept-note';
 import { Choice, Field, optionsOf } from '../../kit/field';
 import { figureFrom } from '../../kit/number-from';
 import { useTypedForm } from '../../kit/typed-form';
@@ -35,7 +36,11 @@ export function MeasuredPanel({
   keep: (what: Payload<'power.measured'>) => void;
 }) {
   const schema = useMemo(() => measuredSchema(phases), [phases]);
-  const { typed, text, pick, submit } = useTypedForm('measured under power', schema, nothingMeasured);
+  const { typed, refused, text, pick, submit } = useTypedForm(
+    'measured under power',
+    schema,
+    nothingMeasured,
+  );
   /** What the conclusion below is about; the fields may say something else by now. */
   const [judged, setJudged] = useState<Pick<Payload<'power.measured'>, 'running' | 'figures'> | null>(null);
   const [note, setNote] = useState<string | null>(null);
@@ -101,7 +106,7 @@ export function MeasuredPanel({
           Keep figures and conclusion
         </Secondary>
       )}
-      <KeptNote text={note} />
+      <KeptNote text={note} refused={refused} />
     </Section>
   );
 }

@@ -7,7 +7,8 @@ import type { DriveModel, DriveType } from '@/core/equipment/catalogue';
 import { isStated, type Stage } from '@/core/equipment/power-stage';
 import type { Payload } from '@/core/logbook';
 import { Primary } from '../../kit/buttons';
-import { FieldGrid, KeptNote } from '../../kit/section';
+import { FieldGrid } from '../../kit/section';
+import { KeptNote } from '../../kit/kept-note';
 import { Choice, Field, Select, optionsOf } from '../../kit/field';
 import { useTypedForm } from '../../kit/typed-form';
 import { TickBox } from '../../kit/tick';
@@ -75,7 +76,11 @@ export function DriveForm({
   const [similar, setSimilar] = useState(drive?.drawingOnlySimilar ?? false);
   const [photos, setPhotos] = useState<string[]>(drive?.photos ?? []);
   const [kept, setKept] = useState<string | null>(null);
-  const { typed, text, set, submit } = useTypedForm('drive label', driveLabelSchema, labelTextOf(drive));
+  const { typed, refused, text, set, submit } = useTypedForm(
+    'drive label',
+    driveLabelSchema,
+    labelTextOf(drive),
+  );
   const known = catalogued(catalogue, chosen);
 
   const choose = (key: string) => {
@@ -158,7 +163,7 @@ export function DriveForm({
         <Photos label="Drive label" photos={photos} onChange={setPhotos} />
       </Box>
       <Primary type="submit">Keep drive label</Primary>
-      <KeptNote text={kept} />
+      <KeptNote text={kept} refused={refused} />
     </form>
   );
 }

@@ -4,7 +4,8 @@ import { useState } from 'react';
 import type { Payload } from '@/core/logbook';
 import { fittingReadings, plateSums, type Finding, type Plate } from '@/core/equipment/plate';
 import { Primary, Secondary } from '../../kit/buttons';
-import { FieldGrid, KeptNote, Section } from '../../kit/section';
+import { FieldGrid, Section } from '../../kit/section';
+import { KeptNote } from '../../kit/kept-note';
 import { Choice, Field, optionsOf } from '../../kit/field';
 import { Photos } from '../../kit/photos';
 import { StateMark, type Mark } from '../../kit/state-mark';
@@ -70,7 +71,7 @@ function Asked({
 
 /** The motor's rating plate. */
 export function MotorForm({ motor, keep }: { motor: Motor | null; keep: (motor: Motor) => void }) {
-  const { typed, text, pick, tick, set, submit } = useTypedForm(
+  const { typed, refused, text, pick, tick, set, submit } = useTypedForm(
     'motor plate',
     motorPlateSchema,
     plateTypedOf(motor),
@@ -134,7 +135,7 @@ export function MotorForm({ motor, keep }: { motor: Motor | null; keep: (motor: 
           Not kept yet: the figures cannot be true together. See above what would fit.
         </Text>
       )}
-      <KeptNote text={kept} />
+      <KeptNote text={kept} refused={refused} />
     </form>
   );
 }

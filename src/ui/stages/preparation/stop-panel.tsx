@@ -12,7 +12,8 @@ import {
 import type { StageProps } from '../../job-store/stage-props';
 import { Primary, Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
-import { FieldGrid, KeptNote, Section } from '../../kit/section';
+import { FieldGrid, Section } from '../../kit/section';
+import { KeptNote } from '../../kit/kept-note';
 import { NumberField, Select } from '../../kit/field';
 import { numberFrom } from '../../kit/number-from';
 import { StateMark } from '../../kit/state-mark';

@@ -4,7 +4,8 @@ import { networkQuestions, type UnitRequirements } from '@/core/replacement/repl
 import type { JobStore } from '../../job-store/use-job';
 import { Primary } from '../../kit/buttons';
 import { Field, optionsOf, Select } from '../../kit/field';
-import { FieldGrid, KeptNote, Section } from '../../kit/section';
+import { FieldGrid, Section } from '../../kit/section';
+import { KeptNote } from '../../kit/kept-note';
 import { Tick } from '../../kit/tick';
 import { useTypedForm } from '../../kit/typed-form';
 import { askedTypedSchema, figures, sides, typedAs } from './asked-typed';
@@ -13,7 +14,7 @@ const yesNoOptions = optionsOf({ '': 'not known', yes: 'yes', no: 'no' });
 
 /** What machine and place ask of a unit; with a network, what the controller must know, asked before anything is decided. */
 export function AskedForm({ asked, store }: { asked: UnitRequirements; store: JobStore }) {
-  const { typed, text, pick, tick, submit } = useTypedForm(
+  const { typed, refused, text, pick, tick, submit } = useTypedForm(
     'what the place asks',
     askedTypedSchema,
     typedAs(asked),
@@ -91,7 +92,7 @@ export function AskedForm({ asked, store }: { asked: UnitRequirements; store: Jo
           </Box>
         )}
         <Primary type="submit">Keep what the place asks</Primary>
-        <KeptNote text={kept} />
+        <KeptNote text={kept} refused={refused} />
       </form>
     </Section>
   );

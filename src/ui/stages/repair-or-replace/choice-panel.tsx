@@ -14,7 +14,8 @@ import {
 } from '@/core/replacement/replacement';
 import type { StageProps } from '../../job-store/stage-props';
 import { Secondary } from '../../kit/buttons';
-import { FieldGrid, KeptNote, Section } from '../../kit/section';
+import { FieldGrid, Section } from '../../kit/section';
+import { KeptNote } from '../../kit/kept-note';
 import { NumberField, TextField } from '../../kit/field';
 import { StateMark } from '../../kit/state-mark';
 import { Tick } from '../../kit/tick';

@@ -5,7 +5,8 @@ import { unitsOf, type Swap } from '@/core/job/swap';
 import type { StageProps } from '../../job-store/stage-props';
 import { FileLink } from '../../kit/file-link';
 import { Primary } from '../../kit/buttons';
-import { KeptNote, Section } from '../../kit/section';
+import { Section } from '../../kit/section';
+import { KeptNote } from '../../kit/kept-note';
 import { useTypedForm } from '../../kit/typed-form';
 import { PlainTable } from '../../kit/plain-table';
 import { StateMark, type Mark } from '../../kit/state-mark';
@@ -56,7 +57,7 @@ export function FitPanel({ jobId, store, catalogue, swap }: StageProps & { swap:
           <UnitPicker label="Comes out" side="old" {...{ catalogue, form }} />
           <UnitPicker label="Goes in" side="next" {...{ catalogue, form }} />
           <Primary type="submit">Keep both units</Primary>
-          <KeptNote text={kept} />
+          <KeptNote text={kept} refused={form.refused} />
         </form>
       </Section>
       {fit === null || swap === null ? (

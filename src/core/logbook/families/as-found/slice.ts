@@ -1,6 +1,6 @@
-import { countOf } from '../../count';
 import type { Payload } from '../../payloads';
 import { sliceOf, voided } from '../../slice';
+import { answer, told } from '../../told';
 
 /** Faults and switches as they were found, or why they could not be captured. */
 export type AsFound = { captured: Payload<'as-found.captured'> } | { impossible: string };
@@ -27,7 +27,13 @@ export const asFoundSlice = sliceOf<AsFound | null>()({
   },
   words: {
     'as-found.captured': ({ payload }) =>
-      `As found: ${payload.active ?? 'no alarm'}, ${countOf(payload.slots.length, 'slot')}`,
+      told('As found', [
+        payload.active ?? 'no alarm',
+        payload.slots.length === 0
+          ? 'no slot'
+          : `slots ${payload.slots.map((s) => (s.when === undefined ? s.code : `${s.code} (${s.when})`)).join(', ')}`,
+        answer('selectors', payload.selectors),
+      ]),
     'as-found.impossible': ({ payload }) => `As found not captured: ${payload.reason}`,
   },
 });

@@ -4,6 +4,7 @@ import { timeOf, type EntryOf } from '../../entry';
 import { sliceOf } from '../../slice';
 import type { DriveWrite, Registers } from '../registers/slice';
 import { isNewUnit, type UnitChange } from '../replacement/new-unit';
+import { told } from '../../told';
 
 /** What is known of the drive's settings and of what it shows. */
 export interface SeenDrive {
@@ -53,6 +54,18 @@ const withWrittenValue = (
   return { ...known, values: { ...left, [number]: found } };
 };
 
+/** A live value as it was read: "bus volts 540", "DI1 on". */
+function shownLive(what: string, value: unknown): string {
+  if (typeof value === 'object' && value !== null)
+    return Object.entries(value)
+      .map(([id, on]) => `${id} ${on === true ? 'on' : 'off'}`)
+      .join(', ');
+  const name = what
+    .replace(/_[A-Za-z]+$/, '')
+    .replace(/[A-Z][a-z]/g, (capital) => ` ${capital.toLowerCase()}`);
+  return `${name} ${value === null ? 'none' : String(value)}`;
+}
+
 /** What is known of the drive; null before anybody looked, and of a unit that was just put in. */
 export const seenSlice = sliceOf<SeenDrive | null, { registers: Registers; swap: UnitChange }>()({
   key: 'seen',
@@ -77,6 +90,10 @@ export const seenSlice = sliceOf<SeenDrive | null, { registers: Registers; swap:
   words: {
     'drive.read': ({ payload }) =>
       `Read out of ${payload.identity.vendor} ${payload.identity.product} at ${payload.target}: ${countOf(Object.keys(payload.values).length, 'value')}`,
-    'drive.seen': () => 'Read off the display',
+    'drive.seen': ({ payload: { values, live } }) =>
+      told('Read off the display', [
+        ...Object.entries(values).map(([number, value]) => `${number} = ${value}`),
+        ...Object.entries(live).map(([what, value]) => shownLive(what, value)),
+      ]),
   },
 });

@@ -7,6 +7,7 @@ import { isSkipped, wasEnergised } from './energised';
 import { handsLock } from '../safety/locks';
 import type { SafetyState } from '../safety/proof';
 import { insulationPassed, type StartUpState } from '../start-up/slice';
+import { answer, told } from '../../told';
 
 type Answered = EntryOf<'trace.answered'>;
 
@@ -75,6 +76,7 @@ export const causesSlice = sliceOf<readonly EntryOf<'trace.confirmed'>[]>()({
       ? voided(slice, 'After this fault the cause is never put back to show it.')
       : { slice: [...slice, entry] },
   words: {
-    'trace.confirmed': ({ payload }) => `Cause: ${payload.name}`,
+    'trace.confirmed': ({ payload: { name, how, recreated } }) =>
+      told(`Cause: ${name}`, [how, answer('put back once:', recreated)]),
   },
 });

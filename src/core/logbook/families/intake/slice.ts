@@ -1,6 +1,7 @@
 import type { EntryOf } from '../../entry';
 import type { Payload } from '../../payloads';
 import { sliceOf, voided } from '../../slice';
+import { answer, told } from '../../told';
 
 /** The entry that opened the job. */
 export const openedSlice = sliceOf<EntryOf<'job.opened'> | null>()({
@@ -12,7 +13,8 @@ export const openedSlice = sliceOf<EntryOf<'job.opened'> | null>()({
       ? { slice: entry }
       : voided(slice, 'The job was opened already.'),
   words: {
-    'job.opened': ({ payload }) => `Job opened: ${payload.complaint}`,
+    'job.opened': ({ payload }) =>
+      `Job opened: ${payload.complaint}${payload.workOrder === undefined ? '' : `; work order ${payload.workOrder}`}`,
   },
 });
 
@@ -28,6 +30,12 @@ export const callSlice = sliceOf<Payload<'take.call'> | null>()({
       : { slice: payload };
   },
   words: {
-    'take.call': () => 'Call taken',
+    'take.call': ({ payload: { doing, display, changedLately, signs } }) =>
+      told('Call taken', [
+        answer('doing', doing),
+        answer('display', display),
+        answer('changed lately', changedLately),
+        signs.length > 0 && signs.map((sign) => sign.replaceAll('-', ' ')).join(', '),
+      ]),
   },
 });

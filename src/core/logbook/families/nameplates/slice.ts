@@ -1,6 +1,7 @@
 import { stageWords } from '../../../equipment/power-stage';
 import type { Payload } from '../../payloads';
 import { sliceOf, voided } from '../../slice';
+import { answer, told } from '../../told';
 
 /** The drive by its plate, with its power stage. */
 export const driveSlice = sliceOf<Payload<'identify.drive'> | null>()({
@@ -15,7 +16,12 @@ export const driveSlice = sliceOf<Payload<'identify.drive'> | null>()({
       : { slice: { ...slice, stage, strip } };
   },
   words: {
-    'identify.drive': ({ payload }) => `Drive: ${payload.maker} ${payload.type}`,
+    'identify.drive': ({ payload: { maker, type, serial, supply_V, phases, ratedAmps, labelWait_min } }) =>
+      told(`Drive: ${maker} ${type}`, [
+        answer('no.', serial),
+        `${supply_V === null ? 'supply not known' : `${supply_V} V`}, ${phases === 3 ? 'three phases' : 'one phase'}, ${ratedAmps} A`,
+        labelWait_min === null ? 'wait of the label not known' : `wait ${labelWait_min} min`,
+      ]),
     'identify.stage': ({ payload }) => `Power stage: ${stageWords(payload.stage)}`,
   },
 });
@@ -28,6 +34,6 @@ export const motorSlice = sliceOf<Payload<'identify.motor'> | null>()({
   apply: (_slice, { payload }) => ({ slice: payload }),
   words: {
     'identify.motor': ({ payload }) =>
-      `Motor: ${payload.plate.power.value} ${payload.plate.power.unit}, ${payload.plate.amps} A`,
+      `Motor: ${payload.plate.power.value} ${payload.plate.power.unit}, ${payload.plate.volts} V, ${payload.plate.amps} A, ${payload.plate.hz} Hz, ${payload.plate.rpm} rpm`,
   },
 });

@@ -7,6 +7,7 @@ import type { Payload } from '../../payloads';
 import { changedBy, sliceOf, type Change } from '../../slice';
 import { begunModules, moduleQuestion, type TestedModule } from '../module-test/slice';
 import { isNewUnit, type UnitChange } from '../replacement/new-unit';
+import { told } from '../../told';
 
 /** First power and what was measured under power, as the log tells it. */
 export interface PowerState {
@@ -206,7 +207,13 @@ export const powerSlice = sliceOf<PowerState, PowerJob & { swap: UnitChange }>()
     return changedBy(slice, applyPower(job, entry));
   },
   words: {
-    'power.gates': () => 'Gate drives compared',
+    'power.gates': ({ payload: { ohms, supplies, minus, pulses } }) =>
+      told('Gate drives compared', [
+        `Ω ${ohms.map((o) => o ?? '—').join(' / ')}`,
+        `supplies ${supplies.map((v) => v ?? '—').join(' / ')} V`,
+        minus !== null && minus !== undefined && `negative rail ${minus.map((v) => v ?? '—').join(' / ')} V`,
+        `pulses ${pulses.map((p) => p.replace('-', ' ')).join(' / ')}`,
+      ]),
     'power.probes': ({ payload }) =>
       `Live terminals by ${payload.by.replaceAll('-', ' ')}, rated ${payload.ratedVolts} V`,
     'power.planned': ({ payload }) =>
@@ -214,9 +221,18 @@ export const powerSlice = sliceOf<PowerState, PowerJob & { swap: UnitChange }>()
     'power.on': ({ payload }) => `SWITCHED ON, through ${payload.through}`,
     'power.off': ({ payload }) => `Switched off${payload.note === undefined ? '' : `: ${payload.note}`}`,
     'power.bus': ({ payload }) => `Bus ${payload.volts} V after ${payload.at_s} s`,
-    'power.measured': ({ payload }) => `Measured under power: ${payload.conclusion.headline}`,
-    'power.capture': ({ payload }) => `Capture ${payload.name}: ${payload.conclusion.headline}`,
-    'power.lamps': ({ payload }) => `Lamp load at ${payload.hz} Hz: ${payload.volts.join(' / ')} V`,
-    'power.swept': ({ payload }) => `Reference swept, ${countOf(payload.points.length, 'point')}`,
+    'power.measured': ({ payload }) =>
+      told(`Measured under power: ${payload.conclusion.headline}`, [
+        countOf(Object.keys(payload.figures).length, 'figure'),
+      ]),
+    'power.capture': ({ payload }) =>
+      told(`Capture ${payload.name}: ${payload.conclusion.headline}`, [payload.roles.join(', ')]),
+    'power.lamps': ({ payload }) =>
+      `Lamp load at ${payload.hz} Hz: ${payload.volts.join(' / ')} V${payload.amps === null ? '' : `, ${payload.amps.join(' / ')} A`}`,
+    'power.swept': ({ payload }) =>
+      told(
+        `Reference swept, ${countOf(payload.points.length, 'point')}`,
+        payload.points.map((p) => `${p.percent} % ${p.hz} Hz`),
+      ),
   },
 });

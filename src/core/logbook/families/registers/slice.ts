@@ -1,6 +1,7 @@
 import { timeOf, type EntryOf, type Person } from '../../entry';
 import type { EntryKind, Payload } from '../../payloads';
 import { changedBy, sliceOf, type Change } from '../../slice';
+import { answer, told } from '../../told';
 
 /** A bridge in a loop that must come out again. */
 export interface TemporaryJumper extends Payload<'jumper.set'> {
@@ -148,7 +149,11 @@ export const registersSlice = sliceOf<Registers>()({
   lasting: ['jumper.set', ...takingOff],
   apply: (slice, entry) => changedBy(slice, applyRegister(slice, entry)),
   words: {
-    'loop.checked': ({ payload }) => `Loop of ${payload.input}: ${payload.why}`,
+    'loop.checked': ({ payload: { input, why, measured, bit } }) =>
+      told(`Loop of ${input}: ${why}`, [
+        ...measured.map((m) => `after ${m.after} ${m.volts} V`),
+        answer('bit', bit),
+      ]),
     'jumper.set': ({ payload }) =>
       payload.found === true
         ? `Found bridged: ${payload.where}. It must come out`

@@ -1,4 +1,5 @@
 import { choiceNames } from '../../../replacement/replacement';
+import { wireRoleWords } from '../../../replacement/wires';
 import { countOf } from '../../count';
 import { timeOf, type EntryOf } from '../../entry';
 import { issuesAgainst, notVerifiedYet } from '../../signatures';
@@ -8,6 +9,7 @@ import { taskHeld, tickHeld, unitOutHeld, type Hands, type SwapJob } from './gat
 import { isNewUnit } from './new-unit';
 import { noSwap, type SwapState, type TaskProgress } from './state';
 import { applyWire, wireKinds } from './wires';
+import { answer, told } from '../../told';
 
 const ownKinds = [
   'decide.figures',
@@ -146,17 +148,33 @@ export const swapSlice = sliceOf<SwapState, SwapJob>()({
     return { slice: isNewUnit({ swap: slice }) ? { ...slice, inAt: timeOf(entry) } : slice };
   },
   words: {
-    'decide.figures': () => 'Figures of the choice kept',
+    'decide.figures': ({ payload: { common, out } }) =>
+      told('Figures of the choice', [
+        common.stopPerHour !== null && `a stop costs ${common.stopPerHour.join(' to ')} an hour`,
+        ...Object.entries(out).map(([choice, why]) => `without ${choice}: ${why}`),
+      ]),
     'decide.made': ({ payload }) =>
       `Decided: ${choiceNames[payload.choice].toLowerCase()}, because ${payload.reason}`,
     'swap.units': ({ payload }) =>
       `Out: ${payload.old.maker} ${payload.old.type}; in: ${payload.next === null ? 'not chosen' : `${payload.next.maker} ${payload.next.type}`}`,
-    'swap.asked': () => 'What the place asks of a unit',
+    'swap.asked': ({ payload: { supply, motorAmps, duty, ambient_C } }) =>
+      told('Asked of a unit', [
+        `${supply.volts === null ? 'supply not known' : `${supply.volts} V`}, ${supply.phases === 3 ? 'three phases' : 'one phase'}, ${supply.earthing.replaceAll('-', ' ')}`,
+        answer('amps', motorAmps),
+        answer('duty', duty),
+        answer('ambient, °C', ambient_C),
+      ]),
     'swap.selector': ({ payload }) => `Selector of ${payload.input} on the old unit: ${payload.position}`,
     'swap.terminal': ({ payload }) =>
       `Terminal ${payload.mark}${payload.note === '' ? '' : `: ${payload.note}`}`,
     'wire.noted': ({ payload }) =>
-      `Wire ${payload.number}: ${payload.from === null ? 'hangs loose' : `on ${payload.from}`}${payload.role === 'unknown' ? ', not known' : ''}`,
+      told(`Wire ${payload.number}`, [
+        payload.from === null ? 'hangs loose' : `on ${payload.from}`,
+        payload.role === 'unknown' ? 'not known' : wireRoleWords(payload.role),
+        answer('ferrule', payload.ferrule),
+        answer('volts', payload.volts),
+        payload.shared !== null && `shared with ${payload.shared.machine}`,
+      ]),
     'wire.removed': ({ payload }) => `Wire deleted: ${payload.reason}`,
     'wire.accepted': ({ payload }) => `An unknown wire taken on: ${payload.reason}`,
     'wire.chosen': ({ payload }) =>
@@ -171,14 +189,14 @@ export const swapSlice = sliceOf<SwapState, SwapJob>()({
       `Task ${payload.task}: ${payload.did === 'open' ? 'open again' : payload.did}`,
     'stop.over': () => 'The machine runs again',
     'swap.unit-out': () => 'The old unit is out',
-    'handover.told': ({ payload }) => `Told that the override ends: ${payload.who}`,
+    'handover.told': ({ payload }) => told(`Told that the override ends: ${payload.who}`, [payload.how]),
     'handover.followed': ({ payload }) =>
       `Follows its reference: ${payload.points.map((p) => `${p.asked} to ${p.got}`).join(', ')} ${payload.unit}`,
     'handover.partner': ({ payload }) =>
-      `${payload.machine}: ${payload.right ? 'runs as before' : 'not right'}`,
+      told(`${payload.machine}: ${payload.right ? 'runs as before' : 'not right'}`, [payload.note]),
     'handover.locks': ({ payload }) =>
-      `Locks: ${payload.locks === 'none' ? 'the type has none' : payload.locks}`,
-    'handover.inspection': ({ payload }) => `Next look on ${payload.date}`,
+      told(`Locks ${payload.locks === 'none' ? 'the type has none' : payload.locks}`, [payload.note]),
+    'handover.inspection': ({ payload }) => told(`Next look on ${payload.date}`, [payload.what]),
     'job.signed-off': ({ payload }) => `Handed over to ${payload.second}`,
   },
 });

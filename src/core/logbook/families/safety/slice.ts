@@ -31,6 +31,7 @@ import {
   stepsOf,
   withoutBank,
 } from './proof';
+import { told } from '../../told';
 
 /** An earlier version took a meter for proven from this on, V. */
 const formerLeast_V = 5;
@@ -281,9 +282,15 @@ export const safetySlice = sliceOf<SafetyState, SafetyJob>()({
   words: {
     'safety.sources': ({ payload }) => {
       const left = unsafeSources(payload.sources).length;
-      return left === 0 ? 'All sources isolated or absent' : `Sources listed, ${left} not safe`;
+      const isolated = payload.sources
+        .filter((s) => s.state === 'isolated')
+        .map((s) => sourceWords[s.kind].name.toLowerCase());
+      return told(left === 0 ? 'All sources isolated or absent' : `Sources listed, ${left} not safe`, [
+        isolated.length > 0 && `isolated ${isolated.join(', ')}`,
+      ]);
     },
-    'safety.locked': ({ payload }) => `Locked and tagged: ${payload.tag}`,
+    'safety.locked': ({ payload }) =>
+      `Locked and tagged: ${payload.tag}, isolated ${payload.isolatedAt.slice(0, 16).replace('T', ' ')} UTC`,
     'safety.meter': ({ payload }) => `Meter proven ${payload.when}: ${payload.volts} V on ${payload.source}`,
     'safety.meter-proof': ({ payload: { when, dc, ac } }) =>
       `Meter proven ${when}: ${dc.volts} V DC on ${dc.source}, ${ac.volts} V AC on ${ac.source}`,

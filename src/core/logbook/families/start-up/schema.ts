@@ -70,6 +70,8 @@ export const startUpKinds = {
   'startup.shortest': z.strictObject({
     up_s: z.number().positive().max(1000).nullable(),
     down_s: z.number().positive().max(1000).nullable(),
+    /** What turns with the motor, as it was judged, kg·m². */
+    inertia_kgm2: z.number().positive().max(1e6).optional(),
   }),
   /** Where the jumper or switch of an analog input stands. */
   'startup.jumper': z.strictObject({ input: z.enum(['AI1', 'AI2']), position: z.enum(['V', 'mA']) }),

@@ -2,11 +2,13 @@ import { insulation } from '../../../motor/insulation';
 import { winding } from '../../../motor/winding';
 import type { Values } from '../../../equipment/drive-words';
 import { againstAgreement } from '../../agreement';
+import { countOf } from '../../count';
 import { timeOf, type EntryOf } from '../../entry';
 import type { Payload } from '../../payloads';
 import type { OpenIssue } from '../../open-issue';
 import { issuesAgainst, notVerifiedYet } from '../../signatures';
 import { changedBy, sliceOf, type Change, type SliceContext } from '../../slice';
+import { answer, told } from '../../told';
 
 /** Motor and cable tests, the start-up sheet and the run, as the log tells them. */
 export interface StartUpState {
@@ -277,24 +279,39 @@ export const startUpSlice = sliceOf<StartUpState, StartUpJob>()({
     'motor.winding': ({ payload }) =>
       `Winding ${payload.ohms.uv} / ${payload.ohms.vw} / ${payload.ohms.wu} Ω at ${payload.temperature_C} °C`,
     'motor.insulation': ({ payload }) =>
-      `Insulation of ${payload.of.replaceAll('-', ' ')} ${payload.between === 'earth' ? 'to earth' : 'between cores'}: ${payload.readings[0]?.megohm} MΩ`,
+      `Insulation of ${payload.of.replaceAll('-', ' ')} ${payload.between === 'earth' ? 'to earth' : 'between cores'}: ${payload.readings[0]?.megohm} MΩ at ${payload.testVolts} V, ${payload.winding_C} °C`,
     'motor.earthed': ({ payload }) => `Winding earthed for ${payload.seconds} s`,
     'motor.unbalance': ({ payload }) => `Unbalance of ${payload.of}: ${payload.values.join(' / ')}`,
-    'startup.choices': ({ payload }) =>
-      `Start-up: ${payload.choices.load.replaceAll('-', ' ')}, ${payload.choices.region}`,
+    'startup.choices': ({ payload: { choices, supply } }) =>
+      told(`Start-up: ${choices.load.replaceAll('-', ' ')}, ${choices.region}`, [
+        `supply ${supply.volts} V`,
+        `run from ${choices.runFrom}, speed from ${choices.speedFrom}`,
+        answer('acceleration, s', choices.up_s),
+        answer('deceleration, s', choices.down_s),
+        choices.coupled ? 'coupled' : 'uncoupled',
+      ]),
     'startup.shortest': ({ payload }) =>
-      `Shortest safe ramps: ${payload.up_s ?? '—'} s up, ${payload.down_s ?? '—'} s down`,
+      `Shortest safe ramps: ${payload.up_s ?? '—'} s up, ${payload.down_s ?? '—'} s down${payload.inertia_kgm2 === undefined ? '' : `, with ${payload.inertia_kgm2} kg·m²`}`,
     'startup.jumper': ({ payload }) => `Jumper of ${payload.input}: ${payload.position}`,
     'startup.potentiometer': ({ payload: { ohm } }) =>
       ohm === null ? 'No potentiometer' : `Potentiometer: ${ohm / 1000} kΩ`,
     'startup.place': ({ payload }) =>
-      `Place: ${payload.ambient_C} °C, ${payload.altitude_m} m, ${payload.phases === 3 ? 'three phases' : 'one phase'}`,
+      `Place: ${payload.ambient_C} °C, ${payload.altitude_m} m, ${payload.carrier_kHz} kHz, ${payload.phases === 3 ? 'three phases' : 'one phase'}, ${payload.earthing.replaceAll('-', ' ')}, ${countOf(payload.motors, 'motor')}`,
     'startup.value': ({ payload }) =>
       payload.value === null
         ? `${payload.number}: as the rule says`
         : `${payload.number}: ${payload.value} typed, ${payload.reason}`,
     'commission.step': ({ payload }) =>
-      `Run, ${payload.step.replaceAll('-', ' ')}: ${payload.outcome === 'ok' ? 'seen and right' : payload.outcome === 'not-ok' ? 'not right' : 'not there'}${payload.qualified === undefined ? '' : `, ${payload.qualified}`}`,
+      told(
+        `Run, ${payload.step.replaceAll('-', ' ')}: ${payload.outcome === 'ok' ? 'seen and right' : payload.outcome === 'not-ok' ? 'not right' : 'not there'}`,
+        [
+          payload.qualified,
+          ...(payload.figures ?? []).map((f) => `${f.id.replaceAll('-', ' ')} ${f.value} ${f.unit}`),
+          ...payload.speeds.map((s) => `${s.hz} Hz ${s.amps} A`),
+          payload.seen.join(', '),
+          payload.note,
+        ],
+      ),
     'commission.power-off': () => 'Power goes: what is in the drive was kept',
     'startup.signed': ({ payload }) => `Start-up sheet signed, ${payload.entries} entries`,
   },

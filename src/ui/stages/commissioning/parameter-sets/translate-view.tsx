@@ -10,7 +10,7 @@ import {
   type UnitSet,
 } from '@/core/parameter-sets/parameters';
 import { Primary } from '../../../kit/buttons';
-import { KeptNote } from '../../../kit/section';
+import { KeptNote } from '../../../kit/kept-note';
 import { Select } from '../../../kit/field';
 import { StateMark, type Mark } from '../../../kit/state-mark';
 
