@@ -99,6 +99,15 @@ test('off the display, without any link', async ({ page }) => {
   await page.getByRole('textbox', { name: 'Bus voltage' }).fill('none');
   await page.getByRole('textbox', { name: 'Reference' }).focus();
   await expect(page.getByText('A figure as the display shows it')).toBeVisible();
+  // What no display of this drive shows is asked about, and not kept meanwhile.
+  await page.getByRole('textbox', { name: 'Bus voltage' }).fill('99999');
+  await page.getByRole('textbox', { name: 'Bus voltage' }).press('Enter');
+  await expect(page.getByText('99999 V? A unit for 400 V shows 0 to 1131 V.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'The display shows just that' })).toBeVisible();
+  await expect(page.getByText(/bus volts 99999/)).toHaveCount(0);
+  await page.getByRole('textbox', { name: 'Bus voltage' }).fill('541');
+  await page.getByRole('textbox', { name: 'Bus voltage' }).press('Enter');
+  await expect(page.getByText(/bus volts 541/)).toBeVisible();
   await page.getByRole('combobox', { name: 'Active alarm' }).selectOption('EARTH');
   await says(page, /No trip: open\..*current to earth/);
 });

@@ -319,7 +319,9 @@ test('a pump on a Dunlin: entries behind the code, and a motor that failed holds
   await signing(page).click();
   await expect(page.getByText('Signed by Ines Tarrow')).toBeVisible();
   const sheet = `/api/v1/jobs/${job}/start-up`;
-  expect(await (await page.request.get(`${sheet}?form=csv`)).text()).toContain('06,Overload,4.6 A,written and read back,4.6 A');
+  expect(await (await page.request.get(`${sheet}?form=csv`)).text()).toContain(
+    '06,Overload,4.6 A,written and read back,4.6 A',
+  );
   const paper = await pdfText(page.request, `${sheet}?form=pdf&paper=a4`);
   expect(paper).toContain('Insulation of motor and cable to earth: 240 MΩ after 60 s');
   expect(paper).toMatch(/Ines Tarrow, .* Read back from the drive\./);

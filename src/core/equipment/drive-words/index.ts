@@ -19,5 +19,6 @@ export {
   type Values,
 } from './parameters';
 export { liveOf, wordsOf, type Live } from './live';
+export { displayDoubt } from './plausible';
 export { historyRegisters, slotsOf, wordsOfSlots, type Slot } from './history';
 export { bitsFrom, bitsOfTerminals, wayRound, type WayRound } from './bits';

@@ -114,7 +114,7 @@ export function FaultFindingWork({
         remove={(j, how) => store.record('jumper.removed', { jumper: j.id, how })}
       />
       <Tabs label="What to do" panels={panels} open={open} choose={setPanel}>
-        {open === 'by-hand' && <SeenForm control={control} live={live} keep={keep} />}
+        {open === 'by-hand' && <SeenForm {...{ control, rating, live, keep }} />}
         {open === 'alarm' && (
           <AlarmPanel
             store={store}

@@ -1,7 +1,14 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState, type KeyboardEvent } from 'react';
 import type { Control } from '@/core/equipment/catalogue';
-import { parameterAt, type Live, type Values } from '@/core/equipment/drive-words';
+import {
+  displayDoubt,
+  parameterAt,
+  valueFault,
+  type Live,
+  type Rating,
+  type Values,
+} from '@/core/equipment/drive-words';
 import { Secondary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
 import { Choice, NumberField, Select, optionsOf } from '../../kit/field';
@@ -74,13 +81,34 @@ const leaveOnEnter = (e: KeyboardEvent<HTMLInputElement>) => {
   if (e.key === 'Enter') e.currentTarget.blur();
 };
 
+type Shown = 'bus' | 'reference' | 'value';
+
+/** A figure that was not kept, and why. */
+interface Trouble {
+  of: Shown;
+  words: string;
+  /** Keeps it all the same: the display may show just that. Null: it is no figure. */
+  keepIt: (() => void) | null;
+}
+
+/** What can hardly be is asked about, and kept where the display shows just that. */
+function InDoubt({ trouble, of }: { trouble: Trouble | null; of: readonly Shown[] }) {
+  return trouble === null || trouble.keepIt === null || !of.includes(trouble.of) ? null : (
+    <Box mb="3">
+      <Secondary onClick={trouble.keepIt}>The display shows just that</Secondary>
+    </Box>
+  );
+}
+
 /** What the display shows, where no link reads it: live figures, and any setting by its number. */
 export function SeenForm({
   control,
+  rating,
   live,
   keep,
 }: {
   control: Control;
+  rating: Rating;
   live: Live;
   keep: (seen: ObservedValues) => void;
 }) {
@@ -88,15 +116,27 @@ export function SeenForm({
   const [reference, setReference] = useState('');
   const [number, setNumber] = useState('');
   const [value, setValue] = useState('');
-  const [trouble, setTrouble] = useState<{ of: 'bus' | 'reference' | 'value'; words: string } | null>(null);
+  const [trouble, setTrouble] = useState<Trouble | null>(null);
   const parameter = parameterAt(control, number);
-  const figure = (of: 'bus' | 'reference' | 'value', text: string, kept: (v: number) => void) => {
+  const doubtAbout = (of: Shown, v: number): string | null =>
+    of === 'value'
+      ? parameter === undefined || parameter.readOnly
+        ? null
+        : valueFault(parameter, v, rating)
+      : displayDoubt(of, v, rating.supply_V);
+  const figure = (of: Shown, text: string, kept: (v: number) => void) => {
     const v = figureFrom(text);
-    if (v === null) return setTrouble({ of, words: 'A figure as the display shows it, like 25.0.' });
-    setTrouble(null);
-    kept(v);
+    if (v === null)
+      return setTrouble({ of, words: 'A figure as the display shows it, like 25.0.', keepIt: null });
+    const doubt = doubtAbout(of, v);
+    const take = () => {
+      setTrouble(null);
+      kept(v);
+    };
+    if (doubt === null) return take();
+    setTrouble({ of, words: doubt, keepIt: take });
   };
-  const error = (of: 'bus' | 'reference' | 'value') => (trouble?.of === of ? trouble.words : undefined);
+  const error = (of: Shown) => (trouble?.of === of ? trouble.words : undefined);
   return (
     <Box as="section" aria-label="Off the display">
       <BitsForm terminals={control.inputs} keep={(inputs) => keep({ live: { inputs } })} />
@@ -154,6 +194,7 @@ export function SeenForm({
           }
         />
       </FieldGrid>
+      <InDoubt trouble={trouble} of={['bus', 'reference']} />
       <Choice
         label="Control place"
         value={live.place ?? null}
@@ -196,6 +237,7 @@ export function SeenForm({
             />
           )}
         </FieldGrid>
+        <InDoubt trouble={trouble} of={['value']} />
         <Secondary
           waitsFor={parameter === undefined || value === '' ? 'Which entry, and what it shows.' : null}
           onClick={() => figure('value', value, (v) => keep({ values: { [number]: v } }))}
