@@ -227,3 +227,25 @@ it('the carrier is the one for which the unit was derated', () => {
   expect(row(sheet(), 'switching.frequency')).toMatchObject({ value: 4, warnings: [] });
   expect(row(sheet({ carrier_kHz: 8 }), 'switching.frequency').warnings.join()).toContain('hotter');
 });
+
+describe('identification and flying start by what turns', () => {
+  const ident = (differs: Differs) => row(sheet({ type: 'godwit-g4', ...differs }), 'motor.ident');
+  it('a permanent-magnet motor mostly needs one, a fan too: both at standstill', () => {
+    expect(ident({ plate: { rpm: 1500 }, choices: { coupled: false } })).toMatchObject({
+      shown: 'standstill',
+      sum: 'no slip on the plate: a permanent-magnet motor mostly needs it, at standstill',
+    });
+    expect(ident({ choices: { load: 'fan-or-pump', coupled: false } })).toMatchObject({
+      shown: 'standstill',
+      sum: 'a fan or pump too, at standstill',
+    });
+  });
+
+  it('a fan that a draught turns is caught; on anything else that is a hazard', () => {
+    const flying = (c: Partial<StartUpChoices>) => row(sheet({ choices: c }), 'start.flying');
+    expect(flying({ load: 'fan-or-pump', windmills: true })).toMatchObject({ shown: 'on', warnings: [] });
+    expect(flying({ load: 'fan-or-pump' })).toMatchObject({ shown: 'off', warnings: [] });
+    expect(flying({ load: 'winch', windmills: true }).shown).toBe('off');
+    expect(flying({ load: 'conveyor' }).warnings.join()).toContain('A hazard here');
+  });
+});

@@ -21,6 +21,8 @@ export interface StartUpChoices {
   reverse: boolean;
   /** An encoder is fitted, with its board. */
   encoder: boolean;
+  /** A draught or a flow may turn it before the start; absent: not said. */
+  windmills?: boolean | undefined;
   /** The shaft is coupled to its machine. */
   coupled: boolean;
   /** A mechanical brake that is proven to close. */

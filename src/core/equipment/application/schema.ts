@@ -13,6 +13,7 @@ export const startUpChoicesSchema = z.strictObject({
   signal: z.enum(['0-10V', '0-20mA', '4-20mA']).optional(),
   reverse: z.boolean(),
   encoder: z.boolean(),
+  windmills: z.boolean().optional(),
   coupled: z.boolean(),
   brakeProven: z.boolean(),
   brakeResistor: z.boolean(),

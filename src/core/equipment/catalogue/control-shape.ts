@@ -213,6 +213,10 @@ export const controlShape = z.strictObject({
       /** Least and most ambient without derating. */
       ambient_C: z.tuple([z.number(), z.number()]).optional(),
       cableEntry: z.enum(['below', 'above', 'both']).optional(),
+      /** With the fuses of its table, kA. */
+      shortCircuit_kA: z.number().positive().optional(),
+      /** Category of emission that it keeps (IEC 61800-3); `none`: no filter inside. */
+      emc: z.enum(['C1', 'C2', 'C3', 'C4', 'none']).optional(),
       /** Screw that holds it. */
       hole_mm: z.number().positive().optional(),
       /** What it carries for a while, and of which share of its rated amps. */

@@ -15,6 +15,9 @@ const classes: readonly (BusLevels & { upTo_V: number })[] = [
   { upTo_V: 690, trip_V: 1150, chopper_V: 1080, under_V: 550 },
 ];
 
+/** Above this there is no class, V. */
+export const highestClass_V = 690;
+
 /**
  * The levels of a drive: of its own type, otherwise of its voltage class. Never a factor of the supply that is measured.
  * @param rated_V line volts that the unit is made for
@@ -32,4 +35,4 @@ export function busLevelsOf(rated_V: number, own?: BusLevels): BusLevels {
 
 /** Volts that probes, meter and leads must stand at the bus of a unit, also in common mode: CAT III, never less than 1000 V. */
 export const probeVolts = (rated_V: number): number =>
-  Math.max(1000, rated_V <= 690 ? busLevelsOf(rated_V).trip_V : 2 * rated_V);
+  Math.max(1000, rated_V <= highestClass_V ? busLevelsOf(rated_V).trip_V : 2 * rated_V);

@@ -1,6 +1,6 @@
 // The power stage of a drive as a network, its faults, and what a diode-test meter shows on it.
 export * from './vocabulary';
-export { busLevelsOf, probeVolts, type BusLevels } from './bus-levels';
+export { busLevelsOf, highestClass_V, probeVolts, type BusLevels } from './bus-levels';
 export type { DeviceLaw, StageCase, StageConditions } from './network';
 export {
   defaultAddedOhm,

@@ -1,4 +1,5 @@
 // Supply and fit. Where no source is named: common practice, no source.
+import { bearingWords, judgeCable, type MotorCable } from '../cable';
 import type { Control } from '../catalogue';
 
 /** A share of the rating, with the page of the manual it was read from. */
@@ -20,6 +21,8 @@ export interface Place {
   storedYears: number;
   /** What a three-phase unit gives on one phase, as its manual says; null: nobody looked. */
   onePhase: OnePhaseShare | null;
+  /** With the motor at its end; null: not said. */
+  cable: MotorCable | null;
   motors: number;
 }
 
@@ -109,14 +112,14 @@ export function fitOf(
       `Made for three phases and fed from one: ${100 * share.share} % by ${share.page}; phase supervision off, with a note.`,
       sum,
     );
-  if (onePhase && share === null) return { findings, derating, reforming: [] };
-  if (motor.amps * place.motors > gives)
+  const isKnown = !onePhase || share !== null;
+  if (isKnown && motor.amps * place.motors > gives)
     add(
       'wrong',
       'The motor asks for more than the unit gives here.',
       `${motor.amps * place.motors} A asked; ${sum}`,
     );
-  else if (derating < 1) add('doubt', 'The unit gives less here than its plate says.', sum);
+  else if (isKnown && derating < 1) add('doubt', 'The unit gives less here than its plate says.', sum);
   if (place.motors > 1)
     add(
       'doubt',
@@ -129,6 +132,17 @@ export function fitOf(
       'The supply is not earthed at its star point: take the filter and varistor screws out, as the manual says, and record it.',
       supply.earthing.replace('-', ' '),
     );
+  if (place.cable === null)
+    add(
+      'doubt',
+      'The cable to the motor is not said: what its fronts do to the winding is not judged.',
+      'length, winding, choke or filter',
+    );
+  else {
+    const judged = judgeCable(place.cable);
+    add(judged.verdict === 'stands' ? 'info' : 'wrong', judged.text, judged.sum);
+    if (judged.bearing) add('info', bearingWords, `${place.cable.motor.power_kW} kW`);
+  }
   add('info', residualCurrent(type.phases), 'common practice, from memory; the local code decides');
   add(
     'info',
@@ -140,15 +154,19 @@ export function fitOf(
     'Arc flash: boundary, protective equipment and the CAT rating of meter and leads as the site asks.',
     'the site and the local code decide',
   );
-  const storage = [...fitting.storage]
-    .sort((a, b) => b.fromYears - a.fromYears)
-    .find((s) => place.storedYears >= s.fromYears);
-  return {
-    findings,
-    derating,
-    reforming:
-      storage === undefined
-        ? []
-        : [`Stored ${place.storedYears} years: ${storage.step}, before full voltage.`],
-  };
+  return { findings, derating, reforming: reformingOf(place.storedYears, fitting.storage) };
+}
+
+/** What a type that says nothing of storage is given (common practice, no source). */
+const usualStorage: Control['fitting']['storage'] = [
+  { fromYears: 1, step: 'an hour at rated voltage, unloaded' },
+  { fromYears: 2, step: 'half an hour each at 25, 50, 75 and 100 % of rated voltage' },
+  { fromYears: 3, step: 'two hours each at 25, 50, 75 and 100 % of rated voltage' },
+];
+
+/** What a bank that was stored is given before full voltage. @param storage of the type; empty: it says nothing of it */
+export function reformingOf(storedYears: number, storage: Control['fitting']['storage'] = []): string[] {
+  const rules = storage.length === 0 ? usualStorage : storage;
+  const found = [...rules].sort((a, b) => b.fromYears - a.fromYears).find((s) => storedYears >= s.fromYears);
+  return found === undefined ? [] : [`Stored ${storedYears} years: ${found.step}, before full voltage.`];
 }

@@ -15,6 +15,13 @@ const usual: Place = {
   sideBySide: false,
   storedYears: 0,
   onePhase: null,
+  cable: {
+    length_m: 5,
+    winding: 'for-drives',
+    filter: 'none',
+    supply_V: 400,
+    motor: { volts: 400, power_kW: 5.5 },
+  },
   motors: 1,
 };
 const fit = (differs: Partial<Place> = {}) => fitOf({ ...usual, ...differs }, whimbrel);
@@ -28,6 +35,15 @@ it('has nothing against a unit in its place', () => {
   expect(fit().derating).toBe(1);
   expect(fit().findings.filter((f) => f.severity !== 'info')).toEqual([]);
   expect(fit().reforming).toEqual([]);
+});
+
+it('a long cable to an old winding is held, one that nobody looked at is said', () => {
+  const cable = { ...usual.cable!, length_m: 60, winding: 'for-the-line' as const };
+  expect(said({ cable }, 'wrong')).toContain(
+    '60 m of cable: up to 1131 V at a winding made for the line, or old.',
+  );
+  expect(said({ cable: { ...cable, filter: 'du-dt' } }, 'wrong')).toBe('');
+  expect(said({ cable: null }, 'doubt')).toContain('cable to the motor is not said');
 });
 
 it('heat, height and carrier take their share, by the type’s own figures', () => {

@@ -1,3 +1,4 @@
+import type { BusLevels } from '../../equipment/power-stage';
 import type { Control, Parameter } from '../../equipment/catalogue';
 import {
   inputFunctionNames,
@@ -15,6 +16,8 @@ export type ChainControl = Pick<Control, 'inputs' | 'analogInputs' | 'safeStop' 
 export interface ChainFacts {
   control: ChainControl;
   supply_V: number;
+  /** Where its type says that it trips; absent: as its voltage class does. */
+  busLevels?: BusLevels | undefined;
   values: Values;
   live: Live;
 }

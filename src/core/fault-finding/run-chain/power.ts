@@ -1,13 +1,12 @@
 // The links that have nothing to do with control: supply, precharge, trips.
+import { busLevelsOf, highestClass_V } from '../../equipment/power-stage';
 import type { ChainFacts, LinkJudgement } from './facts';
 
 /** Bus volts of a rectified supply under no load: its peak (any textbook). */
 const peak = Math.SQRT2;
-/** Below this share of it the unit does not start (common practice, no source). */
-const enough = 0.8;
 
 /** Is the supply there, and high enough? */
-export function supply({ live, supply_V, control }: ChainFacts): LinkJudgement {
+export function supply({ live, supply_V, busLevels, control }: ChainFacts): LinkJudgement {
   const alarm = control.alarms.find((a) => a.code === live.alarm);
   if (alarm?.family === 'input-phase-loss' || alarm?.family === 'undervoltage')
     return {
@@ -27,10 +26,20 @@ export function supply({ live, supply_V, control }: ChainFacts): LinkJudgement {
       },
     };
   const expected = peak * supply_V;
+  if (busLevels === undefined && supply_V > highestClass_V)
+    return {
+      state: 'unknown',
+      why: `There is no voltage class for ${supply_V} V: at what bus volts it starts stands in its manual.`,
+      evidence: [{ what: 'bus voltage', said: `${busVolts} V` }],
+    };
+  const { under_V } = busLevelsOf(supply_V, busLevels);
   const evidence = [
-    { what: 'bus voltage', said: `${busVolts} V; ${supply_V} V rectified peaks at ${expected.toFixed(0)} V` },
+    {
+      what: 'bus voltage',
+      said: `${busVolts} V; ${supply_V} V rectified peaks at ${expected.toFixed(0)} V, below ${under_V} V it does not start`,
+    },
   ];
-  return busVolts >= enough * expected
+  return busVolts >= under_V
     ? { state: 'closed', why: 'The bus is up.', evidence }
     : { state: 'open', why: 'The bus is not up: supply, fuses, contactor, precharge.', evidence };
 }

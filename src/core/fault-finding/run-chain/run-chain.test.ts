@@ -155,3 +155,28 @@ describe('what nobody looked at', () => {
     expect(made.links.map((l) => l.id)).not.toContain('safe-stop');
   });
 });
+
+describe('the bus against the levels of its class', () => {
+  const bus = (supply_V: number, busVolts: number, busLevels?: ChainFacts['busLevels']) =>
+    runChain({ control, supply_V, busLevels, values: {}, live: { ...ready, busVolts } }).links.find(
+      (l) => l.id === 'supply',
+    );
+  // 400–480 V: undervoltage at about 360 V; 230 V: at about 200 V (from memory).
+  it.each([
+    [400, 370, 'closed'],
+    [400, 350, 'open'],
+    [480, 370, 'closed'],
+    [230, 210, 'closed'],
+    [230, 190, 'open'],
+  ])('%d V with %d V on the bus: %s', (supply_V, busVolts, state) => {
+    expect(bus(supply_V, busVolts)?.state).toBe(state);
+  });
+
+  it('a type may have its own, and where there is no class nothing is invented', () => {
+    expect(bus(400, 370, { trip_V: 820, chopper_V: 780, under_V: 380 })?.state).toBe('open');
+    expect(bus(1000, 1300)).toMatchObject({
+      state: 'unknown',
+      why: expect.stringContaining('in its manual') as string,
+    });
+  });
+});

@@ -7,6 +7,7 @@ import {
   type CommissioningStep,
 } from '../../commissioning/commissioning';
 import { parameterAt, shownAs, type Rating, type Values } from '../../equipment/drive-words';
+import { kilowatts } from '../../equipment/plate';
 import { openIssues, type JobState, type OpenIssue, type Payload } from '../../logbook';
 import type { StartUpChoices } from '../../equipment/application';
 import {
@@ -148,6 +149,14 @@ export function releaseOf(
             sideBySide: place.sideBySide,
             storedYears: place.storedYears,
             onePhase: place.onePhase ?? null,
+            cable:
+              place.cable === undefined || place.cable === null
+                ? null
+                : {
+                    ...place.cable,
+                    supply_V: chosen.supply.volts,
+                    motor: { volts: plate.volts, power_kW: kilowatts(plate.power) },
+                  },
             motors: place.motors,
           },
           control.fitting,

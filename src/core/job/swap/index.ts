@@ -148,6 +148,10 @@ export function askedOf(state: JobState): UnitRequirements {
     ...said,
     brakes: said.brakes ?? (brakeWired ? true : null),
     wired: wiredCounts(swap) ?? said.wired,
+    // What a job knows nothing of is asked, not passed over.
+    cable: said.cable ?? startUp.place?.cable ?? null,
+    shortCircuit_kA: said.shortCircuit_kA ?? null,
+    emc: said.emc ?? null,
   };
 }
 

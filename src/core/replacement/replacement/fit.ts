@@ -1,5 +1,6 @@
 import { recordOf } from '../../numerics/arrays';
 import { powerRules } from './rules-power';
+import { outputRules } from './rules-output';
 import { signalRules } from './rules-signals';
 import { mechanicalRules } from './rules-mechanical';
 import { networkRules } from './rules-network';
@@ -9,6 +10,7 @@ import type { UnitRequirements, FitUnit } from './unit';
 /** Every rule of the fit check. */
 export const fitRules: readonly FitRule[] = [
   ...powerRules,
+  ...outputRules,
   ...signalRules,
   ...mechanicalRules,
   ...networkRules,

@@ -17,6 +17,7 @@ export { fitCheck, fitRules, type FitCheck } from './fit';
 export { networkQuestions } from './rules-network';
 export type { FitRow } from './rule';
 export {
+  emcCategories,
   nothingAsked,
   sizeOf,
   unitOfModel,

@@ -25,6 +25,7 @@ function derating(unit: FitUnit, asked: UnitRequirements): { share: number; sum:
       sideBySide: asked.sideBySide,
       storedYears: 0,
       onePhase: null,
+      cable: null,
       motors: 1,
     },
     unit.control.fitting,

@@ -1,4 +1,6 @@
 import * as z from 'zod';
+import { motorCableSchema } from '../../equipment/cable/schema';
+import { emcCategories } from './unit';
 import { choiceIds } from './choices';
 
 const range = z
@@ -53,4 +55,7 @@ export const askedSchema = z.strictObject({
     .string()
     .regex(/^IP[0-6][0-9]$/)
     .nullable(),
+  cable: motorCableSchema.nullable().optional(),
+  shortCircuit_kA: z.number().positive().max(1000).nullable().optional(),
+  emc: z.enum(emcCategories).nullable().optional(),
 });

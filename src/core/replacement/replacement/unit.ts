@@ -1,3 +1,4 @@
+import type { MotorCable } from '../../equipment/cable';
 import type { Control, DriveModel, DriveType } from '../../equipment/catalogue';
 
 /** A unit as the fit check knows it: its plate, and of its type what the catalogue says. */
@@ -74,7 +75,18 @@ export interface UnitRequirements {
   /** Where the cables come from. */
   cablesFrom: 'below' | 'above' | null;
   protection: string | null;
+  /** To the motor; null: not known. Absent: nobody asks. */
+  cable?: Pick<MotorCable, 'length_m' | 'winding' | 'filter'> | null | undefined;
+  /** What the supply can drive into a short circuit at the drive, kA; null: not known. Absent: nobody asks. */
+  shortCircuit_kA?: number | null | undefined;
+  /** What the place asks of emissions (IEC 61800-3); null: not known. Absent: nobody asks. */
+  emc?: EmcCategory | null | undefined;
 }
+
+/** Categories of emission, the strictest first (IEC 61800-3, from memory). */
+export const emcCategories = ['C1', 'C2', 'C3', 'C4'] as const;
+/** A category of emission. */
+export type EmcCategory = (typeof emcCategories)[number];
 
 /** Nothing is said but the supply. */
 export const nothingAsked: Omit<UnitRequirements, 'supply'> = {

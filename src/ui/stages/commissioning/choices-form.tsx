@@ -37,6 +37,7 @@ const historyWords: Readonly<Record<UnitHistory, string>> = {
 const yesNo = [
   ['coupled', 'The shaft is coupled to its machine'],
   ['reverse', 'The machine runs both ways'],
+  ['windmills', 'A draught or a flow may turn it before the start (fans, pumps)'],
   ['encoder', 'An encoder is fitted, with its board'],
   ['brakeProven', 'A mechanical brake is proven to close'],
   ['brakeResistor', 'A brake resistor is fitted'],
@@ -56,6 +57,7 @@ const choicesSchema = z
     down_s: ramp,
     minimum_Hz: orNone(zeroOrMoreOr('Hz from zero up.')),
     history: z.enum(['', ...unitHistories]),
+    windmills: z.boolean(),
     coupled: z.boolean(),
     reverse: z.boolean(),
     encoder: z.boolean(),
@@ -76,12 +78,13 @@ const choicesSchema = z
   }));
 
 const typedOf = (
-  { singlePhaseFed: _, signal, history, up_s, down_s, minimum_Hz, ...plain }: StartUpChoices,
+  { singlePhaseFed: _, windmills, signal, history, up_s, down_s, minimum_Hz, ...plain }: StartUpChoices,
   volts: number,
 ) => ({
   ...plain,
   signal: signal ?? ('0-10V' as const),
   history: history ?? ('' as const),
+  windmills: windmills ?? false,
   volts: String(volts),
   up_s: String(up_s ?? ''),
   down_s: String(down_s ?? ''),

@@ -4,6 +4,7 @@ import type { Control } from '@/core/equipment/catalogue';
 import type { Payload } from '@/core/logbook';
 import type { SupplyFit } from '@/core/equipment/supply';
 import { Primary } from '../../kit/buttons';
+import { CableFields, cableOf, cableShape, cableTyped } from '../../kit/cable-fields';
 import { FieldGrid, Section } from '../../kit/section';
 import { Choice, Field, optionsOf } from '../../kit/field';
 import {
@@ -38,6 +39,7 @@ const placeSchema = z
     earthing: mustChoose(['star-earthed', 'isolated', 'corner-earthed']),
     sideBySide: z.boolean(),
     singlePhaseMotor: z.boolean(),
+    ...cableShape,
     share_percent: orNone(
       positiveFigureOr('Percent, 1 to 100').refine((percent) => percent <= 100, 'Percent, 1 to 100'),
     ),
@@ -47,8 +49,9 @@ const placeSchema = z
     path: ['page'],
     message: 'Where does that stand?',
   })
-  .transform(({ phases, share_percent, page, ...rest }): Place => ({
+  .transform(({ phases, share_percent, page, cable_m, winding, filter, ...rest }): Place => ({
     ...rest,
+    cable: cableOf({ cable_m, winding, filter }),
     phases: phases === '1' ? 1 : 3,
     onePhase: share_percent === null ? null : { share: share_percent / 100, page },
   }));
@@ -110,6 +113,7 @@ export function PlacePanel({
     earthing: place?.earthing ?? null,
     sideBySide: place?.sideBySide ?? false,
     singlePhaseMotor: place?.singlePhaseMotor ?? false,
+    ...cableTyped(place?.cable),
     share_percent: place?.onePhase ? String(100 * place.onePhase.share) : '',
     page: place?.onePhase?.page ?? '',
   });
@@ -124,6 +128,7 @@ export function PlacePanel({
           <Field label="Carrier" figure unit="kHz" {...text('carrier_kHz')} />
           <Field label="Stored unpowered" figure unit="years" {...text('storedYears')} />
           <Field label="Motors on it" figure {...text('motors')} />
+          <CableFields length={text('cable_m')} winding={pick('winding')} filter={pick('filter')} />
           <Choice
             label="Supply earthed"
             {...pick('earthing')}

@@ -59,9 +59,10 @@ export function FaultFindingWork({
   const readOut = useReadOut(store, target, typeId, setNote);
   const live = useMemo(() => ({ ...seen?.live, ...now }), [seen, now]);
   const values = useMemo(() => seen?.values ?? {}, [seen]);
+  const busLevels = catalogue.find((t) => t.id === typeId)?.busLevels;
   const chain = useMemo(
-    () => runChain({ control, supply_V, values, live }),
-    [control, supply_V, values, live],
+    () => runChain({ control, supply_V, busLevels, values, live }),
+    [control, supply_V, busLevels, values, live],
   );
   const keep = ({ values: put = {}, live: saw = {} }: ObservedValues) =>
     store.record('drive.seen', { values: put, live: saw });

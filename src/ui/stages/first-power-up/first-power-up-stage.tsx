@@ -17,6 +17,7 @@ import { GatesPanel } from './gates-panel';
 import { LampsPanel } from './lamps-panel';
 import { MeasuredPanel } from './measured-panel';
 import { PlanPanel } from './plan-panel';
+import { Reforming } from './reforming';
 import { ProbesForm } from './probes-form';
 import { ScopePanel } from './scope-panel';
 import { StopPicture } from './stop-picture';
@@ -89,6 +90,7 @@ export function FirstPowerUpStage(props: StageProps) {
           </Caution>
         )
       )}
+      <Reforming place={store.state.startUp.place} typeId={identified?.typeId ?? null} />
       <Levels levels={levelsOf(store.state)} />
       <Box mt="3">
         <Tabs label="Parts of first power" panels={panels} open={panel} choose={setPanel}>

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { networkQuestions, type UnitRequirements } from '@/core/replacement/replacement';
 import type { JobStore } from '../../job-store/use-job';
 import { Primary } from '../../kit/buttons';
+import { CableFields } from '../../kit/cable-fields';
 import { Field, optionsOf, Select } from '../../kit/field';
 import { FieldGrid, Section } from '../../kit/section';
 import { KeptNote } from '../../kit/kept-note';
@@ -70,6 +71,19 @@ export function AskedForm({ asked, store }: { asked: UnitRequirements; store: Jo
             maxLength={4}
             placeholder="as the old unit"
             {...text('protection')}
+          />
+          <CableFields length={text('cable_m')} winding={pick('winding')} filter={pick('filter')} />
+          <Field label="Short-circuit current here" figure unit="kA" {...text('shortCircuit_kA')} />
+          <Select
+            label="Emissions asked for"
+            {...pick('emc')}
+            options={optionsOf({
+              '': 'not known',
+              C1: 'C1: homes, any user',
+              C2: 'C2: homes, fitted by a specialist',
+              C3: 'C3: industry',
+              C4: 'C4: by a plan of the site',
+            })}
           />
           {sides.map(([side, label]) => (
             <Field key={side} label={label} figure unit="mm" {...text(side)} />

@@ -24,7 +24,13 @@ const withTexts = (texts: Record<string, string>) => ({ ...typed, ...texts });
 
 test('what was kept opens as it was, answers of questions that are no longer asked aside', () => {
   const again = askedOf(typed);
-  expect(again).toEqual({ ...kept, network: { name: 'Modbus RTU', answers: again?.network?.answers } });
+  // Of cable, short circuit and emissions nothing was said then.
+  const asked = { cable: null, shortCircuit_kA: null, emc: null };
+  expect(again).toEqual({
+    ...kept,
+    ...asked,
+    network: { name: 'Modbus RTU', answers: again?.network?.answers },
+  });
 });
 
 test('an empty figure is not known; a comma and a class in small letters are read', () => {

@@ -1,6 +1,7 @@
 import * as z from 'zod';
-import { networkQuestions, type UnitRequirements } from '@/core/replacement/replacement';
+import { emcCategories, networkQuestions, type UnitRequirements } from '@/core/replacement/replacement';
 import type { Payload } from '@/core/logbook';
+import { cableOf, cableShape, cableTyped } from '../../kit/cable-fields';
 import { anyFigure, orNone, positiveFigure } from '../../kit/form-figures';
 
 export const figures = [
@@ -42,6 +43,9 @@ export const askedTypedSchema = z
       .toUpperCase()
       .regex(/^(IP[0-6][0-9])?$/, 'IP and two figures, e.g. IP54'),
     sideBySide: z.boolean(),
+    ...cableShape,
+    shortCircuit_kA: orNone(positiveFigure),
+    emc: z.enum(['', ...emcCategories]),
     width: figure,
     height: figure,
     depth: figure,
@@ -61,7 +65,7 @@ export const askedTypedSchema = z
       protection,
       ...read
     }): Payload<'swap.asked'> => {
-      const { width, height, depth, network, answers, ...plain } = read;
+      const { width, height, depth, network, answers, cable_m, winding, filter, emc, ...plain } = read;
       const answered = Object.fromEntries(Object.entries(answers).filter(([, said]) => said !== ''));
       return {
         ...plain,
@@ -71,6 +75,8 @@ export const askedTypedSchema = z
         feedback: truthOf[feedback],
         network: network === '' ? null : { name: network, answers: answered },
         wired: null,
+        cable: cableOf({ cable_m, winding, filter }),
+        emc: emc === '' ? null : emc,
         room_mm: { width, height, depth },
         cablesFrom: cables === '' ? null : cables,
         protection: protection === '' ? null : protection,
@@ -98,6 +104,9 @@ export const typedAs = (asked: UnitRequirements): AskedTyped => ({
   cables: asked.cablesFrom ?? '',
   protection: asked.protection ?? '',
   sideBySide: asked.sideBySide,
+  ...cableTyped(asked.cable),
+  shortCircuit_kA: text(asked.shortCircuit_kA ?? null),
+  emc: asked.emc ?? '',
   width: text(asked.room_mm.width),
   height: text(asked.room_mm.height),
   depth: text(asked.room_mm.depth),

@@ -1,5 +1,5 @@
 // Where run and speed come from, how it stops, what watches it.
-import { isLifting } from '../../../equipment/application';
+import { isLifting, isVariableTorque } from '../../../equipment/application';
 import { chosen, practice, type StartUpRule } from '../rule';
 
 const usualCarrier_kHz = 4;
@@ -93,7 +93,22 @@ export const controlRules: readonly StartUpRule[] = [
     rounding: 'nearest',
     apply: () => ({ value: 0, sum: 'nothing moves unasked' }),
   },
-  chosen('start.flying', 'Flying start', () => ({ value: 'off', sum: 'nothing moves unasked' })),
+  chosen('start.flying', 'Flying start', ({ choices: { load, windmills } }) =>
+    isVariableTorque(load) && windmills === true
+      ? {
+          value: 'on',
+          sum: 'a draught turns it before the start: caught at its speed instead of an overcurrent trip',
+        }
+      : {
+          value: 'off',
+          sum: 'nothing moves unasked',
+          ...(isVariableTorque(load)
+            ? {}
+            : {
+                warnings: ['On: it searches for a speed and may turn a machine that stands. A hazard here.'],
+              }),
+        },
+  ),
   {
     concept: 'switching.frequency',
     name: 'Carrier',

@@ -80,15 +80,20 @@ export const motorRules: readonly StartUpRule[] = [
     sum: encoder ? 'fitted' : 'none fitted: asked for, the unit trips on encoder loss',
   })),
   chosen('motor.ident', 'Identification', ({ choices, sums, motors }) => {
-    if (isVariableTorque(choices.load) || sums.slip === 0 || motors > 1) return null;
-    const rotating = !choices.coupled && !isLifting(choices.load);
+    if (motors > 1) return null;
+    const still = isVariableTorque(choices.load) || sums.slip === 0;
+    const rotating = !still && !choices.coupled && !isLifting(choices.load);
     return {
       value: rotating ? ['rotating', 'standstill'] : ['standstill'],
       sum: rotating
         ? 'uncoupled and free to spin: the better model'
-        : choices.coupled
-          ? 'coupled: at standstill only'
-          : 'a load may hang on it: at standstill only',
+        : sums.slip === 0
+          ? 'no slip on the plate: a permanent-magnet motor mostly needs it, at standstill'
+          : isVariableTorque(choices.load)
+            ? 'a fan or pump too, at standstill'
+            : choices.coupled
+              ? 'coupled: at standstill only'
+              : 'a load may hang on it: at standstill only',
       warnings: [
         'It whistles: that is normal. It needs enable and STO. A plate value changed afterwards makes it stale.',
         ...(rotating ? ['The shaft turns: nothing on it, guard on.'] : ['The shaft may still jerk.']),

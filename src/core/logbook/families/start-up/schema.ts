@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { motorCableSchema } from '../../../equipment/cable/schema';
 import { startUpChoicesSchema } from '../../../equipment/application/schema';
 import { valueReasons } from './vocabulary';
 import { short } from '../../fragments';
@@ -55,6 +56,8 @@ export const startUpKinds = {
       .strictObject({ share: z.number().positive().max(1), page: short.min(1) })
       .nullable()
       .optional(),
+    /** To the motor; null: not said. */
+    cable: motorCableSchema.nullable().optional(),
     sideBySide: z.boolean(),
     storedYears: z.number().min(0).max(60),
     motors: z.int().min(1).max(20),

@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { screen } from '@testing-library/react';
+import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { choose, press, show, WithStore, type RecordedEntry, fill } from '../../../__tests__/show';
 import { ModuleTest } from './module-test';
@@ -84,4 +84,15 @@ test('a touch that was mistyped is put right, and the test goes on where it was'
   expect(log.at(-1)).toMatchObject(['module.touch', { device: 1, gate: 'plus', lamp: 'on', holds: true }]);
   expect(screen.getByRole('group', { name: /with minus$/ })).toBeTruthy();
   expect(screen.getByText(/^Last: Device 1, plus on the gate: lamp on/)).toBeTruthy();
+});
+
+test('where a module is to be replaced, it says how the new one is fitted', async () => {
+  await begin('Q1');
+  await prove();
+  expect(screen.queryByRole('region', { name: 'Fitting the new module' })).toBeNull();
+  await press(/stays dark/);
+  await press(/goes out, and stays out/);
+  const steps = within(screen.getByRole('region', { name: 'Fitting the new module' }));
+  for (const words of [/^Paste thin and even, 50 to 100 µm/, /^Screws crosswise in two rounds/, /^Snubbers/])
+    expect(steps.getByText(words)).toBeTruthy();
 });

@@ -5,6 +5,7 @@ import { entryWords, moduleQuestion, type EntryOf, type LogLine, type TestedModu
 import {
   connectionFor,
   devicesOf,
+  moduleFitting,
   moduleVerdict,
   type DeviceVerdict,
   type ModuleKind,
@@ -156,6 +157,30 @@ function Verdicts({
   );
 }
 
+/** How the new one is fitted, where this one is to be replaced. */
+function Fitting() {
+  return (
+    <Box as="section" aria-label="Fitting the new module" mt="4">
+      <Heading as="h2" fontFamily="heading" fontSize="1.2rem" fontWeight="600" mb="1">
+        Fitting the new one
+      </Heading>
+      <Text color="soft" mb="1">
+        Common practice, no source: torque and paste as its maker says.
+      </Text>
+      <Box as="ol" pl="5">
+        {moduleFitting.map(({ step, why }) => (
+          <Box as="li" key={step} mb="1.5">
+            {step}{' '}
+            <Text as="span" color="soft">
+              {why}
+            </Text>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
 /** The newest touch of a module that counts: what was mistyped is put right. */
 function lastTouch(log: readonly LogLine[], module: string): EntryOf<'module.touch'> | null {
   for (const { entry, void: reason, correctedBy } of [...log].reverse())
@@ -254,6 +279,7 @@ export function ModuleTest({ store, close }: { store: JobStore; close: () => voi
       {!fresh && verdict !== null && (
         <Verdicts module={unit} verdict={verdict} open={device} choose={setChosen} />
       )}
+      {!fresh && verdict?.verdict === 'replace' && <Fitting />}
       <Box display="flex" gap="2" flexWrap="wrap" mt="4">
         {!fresh && <Secondary onClick={() => setAgain(true)}>Another module</Secondary>}
         <Secondary onClick={close}>Back to the drive</Secondary>
