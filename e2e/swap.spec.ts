@@ -89,6 +89,13 @@ test('decided: the table says on what it hangs, and the person says why', async 
   const row = (name: string) =>
     page.getByRole('row').filter({ has: page.getByRole('cell', { name, exact: true }) });
   await expect(row('Amps, heavy duty')).toContainText('2.6 A short');
+  // What nobody has looked up is asked: cable and winding, short circuit, emissions.
+  for (const name of ['Motor cable and winding', 'Short-circuit rating', 'EMC filter'])
+    await expect(row(name)).toBeVisible();
+  await page.getByRole('textbox', { name: 'Cable to the motor' }).fill('60');
+  await page.getByRole('combobox', { name: 'Its winding was made' }).selectOption('for the line, or old');
+  await page.getByRole('textbox', { name: 'Short-circuit current here' }).fill('4.5');
+  await page.getByRole('combobox', { name: 'Emissions asked for' }).selectOption('C3: industry');
   await page.getByRole('combobox', { name: 'Duty' }).selectOption('heavy');
   await page.getByRole('textbox', { name: 'Brake resistor fitted' }).fill('60');
   await page.getByRole('button', { name: 'Keep what the place asks' }).click();
@@ -99,6 +106,12 @@ test('decided: the table says on what it hangs, and the person says why', async 
   await page.getByRole('button', { name: 'Keep what the place asks' }).click();
   await expect(page.getByText('It fits with what is listed below.')).toBeVisible();
   await expect(page.getByRole('list', { name: 'What to do' })).toContainText('Fuses 25 A gG');
+  await expect(row('Motor cable and winding')).toContainText(
+    'up to 1131 V at a winding made for the line, or old',
+  );
+  await expect(page.getByRole('list', { name: 'What to do' })).toContainText(
+    'dV/dt filter for 60 m of cable',
+  );
   // With a network the controller is asked about first.
   await page.getByRole('textbox', { name: 'Network' }).fill('CANopen');
   await page.getByRole('button', { name: 'Keep what the place asks' }).click();
