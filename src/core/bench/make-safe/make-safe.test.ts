@@ -1,4 +1,4 @@
-import { stage } from '../../equipment/power-stage';
+import { stage, type Stage } from '../../equipment/power-stage';
 import {
   againId,
   greatestLimits,
@@ -51,4 +51,13 @@ describe('sources', () => {
 
 it('has limits of 50 V for hands and 5 V for a test', () => {
   expect(greatestLimits).toEqual({ hands_V: 50, test_V: 5 });
+});
+
+it('a brake terminal that nobody knows of is proven, with the way out where there is none', () => {
+  const point = (differs: Partial<Stage>) =>
+    proofPoints({ ...stage({ brake: false }), ...differs }).find((p) => p.id === 'BR-DC-')?.where;
+  expect(point({})).toBeUndefined();
+  expect(point({ assumed: ['brake'] })).toBe(
+    'brake terminal to bus minus, if there is one: else the bus again',
+  );
 });

@@ -56,7 +56,13 @@ function busPoints(stage: Stage): ProofPoint[] {
     ...beyond('fuse', 'inverter-side', 'DC+I', 'inverter side of the fuse'),
     one('plus-earth', ['DC+', 'PE'], 'bus plus to earth'),
     one('minus-earth', ['DC-', 'PE'], 'bus minus to earth'),
-    ...(stage.brake ? pairs('brake terminal to bus minus', dc, [['BR', 'DC-']]) : []),
+    ...(stage.brake || !isStated(stage, 'brake')
+      ? pairs(
+          `brake terminal to bus minus${isStated(stage, 'brake') ? '' : ', if there is one: else the bus again'}`,
+          dc,
+          [['BR', 'DC-']],
+        )
+      : []),
   ];
 }
 

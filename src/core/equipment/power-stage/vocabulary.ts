@@ -19,7 +19,7 @@ export interface Stage {
 }
 
 /** What of a power stage may be assumed. */
-export const assumables = ['link', 'fuse', 'bleederOhm', 'capacitance_uF'] as const;
+export const assumables = ['link', 'fuse', 'bleederOhm', 'capacitance_uF', 'brake'] as const;
 /** What of a power stage may be assumed. */
 export type Assumable = (typeof assumables)[number];
 

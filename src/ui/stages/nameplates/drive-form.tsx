@@ -48,6 +48,9 @@ const partWords = { none: 'none', there: 'yes', unknown: 'not known' } as const;
 const partOf = (stage: Stage | undefined, part: 'link' | 'fuse'): Part =>
   stage === undefined || !isStated(stage, part) ? 'unknown' : stage[part] === 'none' ? 'none' : 'there';
 
+const brakeOf = (stage: Stage | undefined): 'yes' | 'no' | 'unknown' =>
+  stage === undefined || !isStated(stage, 'brake') ? 'unknown' : stage.brake ? 'yes' : 'no';
+
 const freeEntry = 'free';
 const keyOf = (type: DriveType, model: string): string => `${type.id} ${model}`;
 const catalogued = (
@@ -70,7 +73,7 @@ export function DriveForm({
 }) {
   const [chosen, setChosen] = useState(drive?.typeId ? `${drive.typeId} ${drive.type}` : freeEntry);
   const [phases, setPhases] = useState<'1' | '3'>(drive?.phases === 1 ? '1' : '3');
-  const [brake, setBrake] = useState<'yes' | 'no'>(drive?.stage.brake === false ? 'no' : 'yes');
+  const [brake, setBrake] = useState<'yes' | 'no' | 'unknown'>(() => brakeOf(drive?.stage));
   const [link, setLink] = useState(() => partOf(drive?.stage, 'link'));
   const [fuse, setFuse] = useState(() => partOf(drive?.stage, 'fuse'));
   const [similar, setSimilar] = useState(drive?.drawingOnlySimilar ?? false);
@@ -144,7 +147,7 @@ export function DriveForm({
             label="Brake terminal"
             value={brake}
             onChange={setBrake}
-            options={optionsOf({ yes: 'yes', no: 'no' })}
+            options={optionsOf({ yes: 'yes', no: 'no', unknown: 'not known' })}
           />
           <Choice
             label="Link or choke terminals"

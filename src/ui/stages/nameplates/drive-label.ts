@@ -60,7 +60,7 @@ export const labelTextFrom = (
 /** What is chosen beside the label; of a catalogued model its own stage holds, not this. */
 export interface LabelChoices {
   phases: '1' | '3';
-  brake: 'yes' | 'no';
+  brake: 'yes' | 'no' | 'unknown';
   link: 'none' | 'link' | 'unknown';
   fuse: 'none' | 'inverter' | 'unknown';
   similar: boolean;
@@ -88,6 +88,7 @@ export function driveOf(
   const unknown = {
     link: catalogued === null && link === 'unknown',
     fuse: catalogued === null && fuse === 'unknown',
+    brake: catalogued === null && brake === 'unknown',
     bleederOhm: bleeder_kohm === null,
     capacitance_uF: capacitance_uF === null,
   };
