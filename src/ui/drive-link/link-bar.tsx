@@ -65,11 +65,7 @@ export function LinkBar({
             />
           </Box>
         )}
-        <Secondary
-          onClick={read}
-          disabled={reading}
-          waitsFor={target === null ? 'Look for drives first.' : null}
-        >
+        <Secondary onClick={read} disabled={target === null || reading}>
           {reading ? 'Reading…' : 'Read out'}
         </Secondary>
         {watch !== undefined && (
@@ -82,6 +78,7 @@ export function LinkBar({
       <Box mt="2" minH={{ base: '3em', md: '1.5em' }}>
         {said === null ? (
           <Text fontSize="0.94rem" color="soft">
+            {target === null && 'Look for drives before anything is read. '}
             Looking and reading: nothing is written, nothing is started.
           </Text>
         ) : (

@@ -19,7 +19,14 @@ export function Levels({ levels }: { levels: readonly ProofLevel[] }) {
       </Heading>
       <Box as="ul" listStyleType="none">
         {levels.map((level) => (
-          <Box as="li" key={level.id} display="grid" gridTemplateColumns="22px 1fr auto" gap="1">
+          <Box
+            as="li"
+            key={level.id}
+            display="grid"
+            gridTemplateColumns="22px 1fr auto"
+            gap="1"
+            alignItems="baseline"
+          >
             <StateMark mark={marks[level.state]} label={null} />
             <span>{level.name}</span>
             <Text as="span" fontWeight="500">

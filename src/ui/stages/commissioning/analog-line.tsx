@@ -151,7 +151,11 @@ export function AnalogLine({
       {window !== undefined && signal === '0-10V' && (
         <Text as="div" mt="2">
           A potentiometer between {control.supply.plus10} and {control.supply.analogCommon}:{' '}
-          {sold.map((p) => kilohm(p.ohm)).join(' or ') || 'none is sold in that window'}.
+          {[...new Set(sold.map((p) => p.ohm))]
+            .sort((a, b) => a - b)
+            .map(kilohm)
+            .join(' or ') || 'none is sold in that window'}
+          .
           <Disclosure>
             From {kilohm(window[0])} to {kilohm(window[1])} as the type takes it;{' '}
             {sold.map((p) => `${kilohm(p.ohm)} of the ${p.sold}`).join(', ')}. IEC 60063, from memory.

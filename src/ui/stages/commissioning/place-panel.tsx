@@ -129,16 +129,16 @@ export function PlacePanel({
           <Field label="Stored unpowered" figure unit="years" {...text('storedYears')} />
           <Field label="Motors on it" figure {...text('motors')} />
           <CableFields length={text('cable_m')} winding={pick('winding')} filter={pick('filter')} />
-          <Choice
-            label="Supply earthed"
-            {...pick('earthing')}
-            options={optionsOf({
-              'star-earthed': 'at its star point',
-              isolated: 'not at all',
-              'corner-earthed': 'at a corner',
-            })}
-          />
         </FieldGrid>
+        <Choice
+          label="Supply earthed"
+          {...pick('earthing')}
+          options={optionsOf({
+            'star-earthed': 'at its star point',
+            isolated: 'not at all',
+            'corner-earthed': 'at a corner',
+          })}
+        />
         <Choice
           label="Fed from"
           {...pick('phases')}

@@ -65,7 +65,7 @@ describe('the drive’s label', () => {
       // Nobody said whether it has a brake terminal: it is proven dead there, and not tested.
       stage: { frontEnd: 'diode-3ph', brake: false, assumed: expect.arrayContaining(['brake']) as string[] },
     });
-    expect(kept[0]?.strip.map((s) => s.terminal)).toContain('BR');
+    expect(kept[0]?.strip.map((s) => s.terminal)).toContain('DC-');
   });
 });
 
