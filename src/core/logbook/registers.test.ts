@@ -87,6 +87,29 @@ describe('temporary jumpers', () => {
 });
 
 describe('values written to the drive', () => {
+  it('what a write resets is not known until it is read; of an uncertain one, nothing is', () => {
+    const values = () => stateOf(j).seen?.values;
+    const readOut = { '4-07': 2, '4-08': 1, '3-01': 5 };
+    const j = begun();
+    const read = () =>
+      j.add('drive.read', {
+        ...{ target: 't', typeId: 'whimbrel-w4', values: readOut, live: {}, history: [] },
+        identity: { vendor: 'Whimbrel', product: 'W4', revision: '1' },
+      });
+    read();
+    const done = j.add('drive.write-asked', write({ resets: ['4-08'] }));
+    j.add('drive.write-done', { asked: done, found: 0 });
+    expect(values()).toEqual({ '4-07': 0, '3-01': 5 });
+    read();
+    const lost = j.add('drive.write-asked', write({ resets: ['4-08'] }));
+    j.add('drive.write-failed', { asked: lost, why: 'the link broke', certain: false });
+    expect(values()).toEqual({ '3-01': 5 });
+    read();
+    const refused = j.add('drive.write-asked', write({ resets: 'all' }));
+    j.add('drive.write-failed', { asked: refused, why: 'locked', certain: true });
+    expect(values()).toEqual(readOut);
+  });
+
   it('a trial is open until it is put back', () => {
     const j = begun();
     const asked = j.add('drive.write-asked', write());

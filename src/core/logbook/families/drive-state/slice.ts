@@ -40,6 +40,19 @@ function mergeObserved(before: SeenDrive | null, { payload }: EntryOf<'drive.see
   };
 }
 
+/** The values that a write leaves alone: what it resets is not known before it is read again. */
+const untouched = (values: Values, resets: DriveWrite['resets']): Values =>
+  resets === 'all'
+    ? {}
+    : Object.fromEntries(Object.entries(values).filter(([n]) => resets?.includes(n) !== true));
+
+/** Nobody knows whether it was written: neither its value nor what it resets is known. */
+const afterUncertainWrite = (before: SeenDrive | null, { number, resets }: DriveWrite): SeenDrive | null => {
+  if (before === null) return null;
+  const { [number]: _, ...others } = before.values;
+  return { ...before, values: untouched(others, resets) };
+};
+
 /** What was written and read back is known of the drive; what it reset is not, before it is read again. */
 const withWrittenValue = (
   before: SeenDrive | null,
@@ -47,11 +60,7 @@ const withWrittenValue = (
   found: number,
 ): SeenDrive => {
   const known = before ?? nothing;
-  const left =
-    resets === 'all'
-      ? {}
-      : Object.fromEntries(Object.entries(known.values).filter(([n]) => resets?.includes(n) !== true));
-  return { ...known, values: { ...left, [number]: found } };
+  return { ...known, values: { ...untouched(known.values, resets), [number]: found } };
 };
 
 /** A live value as it was read: "bus volts 540", "DI1 on". */
@@ -71,7 +80,7 @@ export const seenSlice = sliceOf<SeenDrive | null, { registers: Registers; swap:
   key: 'seen',
   init: null,
   kinds: ['drive.read', 'drive.seen'],
-  follows: ['drive.write-done', 'identify.drive'],
+  follows: ['drive.write-done', 'drive.write-failed', 'identify.drive'],
   apply(slice, entry, { job, before }) {
     switch (entry.kind) {
       case 'drive.read':
@@ -82,6 +91,11 @@ export const seenSlice = sliceOf<SeenDrive | null, { registers: Registers; swap:
         const { asked, found } = entry.payload;
         const write = job.registers.writes.find((w) => w.id === asked);
         return { slice: write === undefined ? slice : withWrittenValue(slice, write, found) };
+      }
+      case 'drive.write-failed': {
+        const { asked, certain } = entry.payload;
+        const write = certain ? undefined : job.registers.writes.find((w) => w.id === asked);
+        return { slice: write === undefined ? slice : afterUncertainWrite(slice, write) };
       }
       case 'identify.drive':
         return { slice: isNewUnit(before) ? null : slice };
