@@ -33,7 +33,7 @@ beforeAll(async () => {
   ines = found;
 });
 
-const entry = (jobId: string, kind: EntryKind, payload: unknown) => ({
+const entry = <P>(jobId: string, kind: EntryKind, payload: P) => ({
   ...{ v: 1, id: v7(), jobId, at: new Date().toISOString() },
   kind,
   payload,
@@ -83,6 +83,28 @@ it('a start-up and a hand-over signed past the page answer for all that is open'
   const { state } = await jobOrRefusal(jobId);
   expect(state.startUp.signed).toBeNull();
   expect(state.swap.signedOff).toBeNull();
+});
+
+it('a start-up that was begun is not handed over past the page, whatever is named and taken on', async () => {
+  const jobId = await opened();
+  const { entries } = await jobOrRefusal('0190a200-0000-7000-8000-000000000009').then(({ state }) => ({
+    entries: state.log.map(({ entry: kept }) => kept),
+  }));
+  const copied = (kind: EntryKind) => entries.find((e) => e.kind === kind)?.payload;
+  const begun = (['identify.drive', 'identify.motor', 'startup.choices'] as const).map((kind) =>
+    entry(jobId, kind, copied(kind)),
+  );
+  await postEntries(jobId, begun, ines);
+  const before = (await jobOrRefusal(jobId)).state;
+  const signed = entry(jobId, 'job.signed-off', { second: 'Jory Pell', secondIs: '', open: [], seq: 4 });
+  const against = (await verifySignature(signed as never, before)).openIssues ?? [];
+  const never = against.filter((m) => !m.mayWait).map((m) => m.id);
+  expect(never).toEqual(expect.arrayContaining(['told', 'step:direction', 'step:safety-emergency stop']));
+  const open = against.map(({ id, text }) => ({ id, text, reason: 'agreed' }));
+  await postEntries(jobId, [{ ...signed, payload: { ...signed.payload, open } }], ines);
+  const { state } = await jobOrRefusal(jobId);
+  expect(state.swap.signedOff).toBeNull();
+  expect(state.log.at(-1)?.entry.kind).toBe('job.signed-off');
 });
 
 it('what the demo has signed is what its readings lead to', async () => {
