@@ -2,6 +2,7 @@
 import { Box, Heading, Text } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
 import { entryWords, countOf, openIssues, type Entry, type LogLine } from '@/core/logbook';
+import { useDraftText } from '../kit/draft-text';
 import { Primary, Secondary } from '../kit/buttons';
 import { StateMark } from '../kit/state-mark';
 import { TextField } from '../kit/field';
@@ -121,7 +122,7 @@ function Log({ store }: { store: JobStore }) {
 
 /** What stands before sign-off by the log: a bridge, a trial, a wrong direction, and questions until somebody answers. */
 function Questions({ store }: { store: JobStore }) {
-  const [text, setText] = useState('');
+  const [text, setText] = useDraftText('question for later');
   const [answering, setAnswering] = useState<string | null>(null);
   const [answer, setAnswer] = useState('');
   const open = store.state.questions.filter((q) => q.answer === null);

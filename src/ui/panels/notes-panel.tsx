@@ -2,6 +2,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { stageNames, type StageId } from '@/core/logbook';
+import { useDraftText } from '../kit/draft-text';
 import { Primary } from '../kit/buttons';
 import { StageHead, Section } from '../kit/section';
 import { LongField } from '../kit/field';
@@ -19,7 +20,7 @@ export function NotesPanel({
   /** Under a face of its own: no head. */
   bare?: boolean;
 }) {
-  const [text, setText] = useState('');
+  const [text, setText] = useDraftText(`note at ${stage}`);
   const [photos, setPhotos] = useState<string[]>([]);
   const notes = store.state.notes.filter((n) => n.payload.stage === stage);
   return (

@@ -1,6 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { bitsFrom, bitsOfTerminals, wayRound, type WayRound } from '@/core/equipment/drive-words';
+import { useDraftText } from '../../kit/draft-text';
 import { Primary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
 import { NumberField, Select } from '../../kit/field';
@@ -27,8 +28,8 @@ export function BitsForm({
   terminals: readonly Terminal[];
   keep: (inputs: Record<string, boolean>) => void;
 }) {
-  const [first, setFirst] = useState('');
-  const [second, setSecond] = useState('');
+  const [first, setFirst] = useDraftText('bits of the display');
+  const [second, setSecond] = useDraftText('bits of the display, after');
   const [turned, setTurned] = useState('');
   const before = bitsFrom(first);
   const after = bitsFrom(second);

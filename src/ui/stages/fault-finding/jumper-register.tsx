@@ -1,6 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { TemporaryJumper } from '@/core/logbook';
+import { useDraftText } from '../../kit/draft-text';
 import { Primary, Secondary } from '../../kit/buttons';
 import { TextField } from '../../kit/field';
 
@@ -13,7 +14,7 @@ export function JumperRegister({
   remove: (jumper: TemporaryJumper, how: string) => void;
 }) {
   const [leaving, setLeaving] = useState<string | null>(null);
-  const [how, setHow] = useState('');
+  const [how, setHow] = useDraftText('how a jumper was proven out');
   if (jumpers.length === 0) return null;
   const today = new Date().toISOString().slice(0, 10);
   return (

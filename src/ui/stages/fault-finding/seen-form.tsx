@@ -9,6 +9,7 @@ import {
   type Rating,
   type Values,
 } from '@/core/equipment/drive-words';
+import { useDraftText } from '../../kit/draft-text';
 import { Secondary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
 import { Choice, NumberField, Select, optionsOf } from '../../kit/field';
@@ -112,8 +113,8 @@ export function SeenForm({
   live: Live;
   keep: (seen: ObservedValues) => void;
 }) {
-  const [bus, setBus] = useState('');
-  const [reference, setReference] = useState('');
+  const [bus, setBus] = useDraftText('bus off the display');
+  const [reference, setReference] = useDraftText('reference off the display');
   const [number, setNumber] = useState('');
   const [value, setValue] = useState('');
   const [trouble, setTrouble] = useState<Trouble | null>(null);
@@ -178,7 +179,13 @@ export function SeenForm({
           error={error('bus')}
           set={setBus}
           onKeyDown={leaveOnEnter}
-          onBlur={() => bus !== '' && figure('bus', bus, (busVolts) => keep({ live: { busVolts } }))}
+          onBlur={() =>
+            bus !== '' &&
+            figure('bus', bus, (busVolts) => {
+              keep({ live: { busVolts } });
+              setBus('');
+            })
+          }
         />
         <NumberField
           label="Reference"
@@ -190,7 +197,10 @@ export function SeenForm({
           onKeyDown={leaveOnEnter}
           onBlur={() =>
             reference !== '' &&
-            figure('reference', reference, (reference_Hz) => keep({ live: { reference_Hz } }))
+            figure('reference', reference, (reference_Hz) => {
+              keep({ live: { reference_Hz } });
+              setReference('');
+            })
           }
         />
       </FieldGrid>

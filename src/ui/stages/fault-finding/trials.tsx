@@ -7,6 +7,7 @@ import type { DriveWrite } from '@/core/logbook';
 import type { ChainLinkId } from '@/core/fault-finding/run-chain';
 import { trialsFor } from '@/core/fault-finding/trials';
 import type { JobStore } from '../../job-store/use-job';
+import { useDraftText } from '../../kit/draft-text';
 import { Primary, Secondary } from '../../kit/buttons';
 import { TextField } from '../../kit/field';
 import { ConfirmWrite } from '../../drive-link/confirm-write';
@@ -28,7 +29,7 @@ function OpenTrials({
   keep: (write: DriveWrite, reason: string) => void;
 }) {
   const [staying, setStaying] = useState<string | null>(null);
-  const [reason, setReason] = useState('');
+  const [reason, setReason] = useDraftText('why a trial stays');
   return (
     <Box as="ul" aria-label="Trials in the drive" listStyleType="none">
       {writes.map((w) => {

@@ -8,6 +8,7 @@ import {
   type FirstPowerPlan,
 } from '@/core/power-up/first-power';
 import type { JobState, Payload, PowerState } from '@/core/logbook';
+import { useDraftText } from '../../kit/draft-text';
 import { FileLink } from '../../kit/file-link';
 import { Primary, Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
@@ -34,7 +35,7 @@ function SwitchOn({
   bus: (what: Payload<'power.bus'>) => void;
 }) {
   const [at, setAt] = useState('');
-  const [volts, setVolts] = useState('');
+  const [volts, setVolts] = useDraftText('bus after switching on');
   const isOn = power.onAt !== null;
   const seen = figureFrom(volts);
   const when = figureFrom(at);

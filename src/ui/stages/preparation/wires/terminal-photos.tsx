@@ -1,6 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { JobStore } from '../../../job-store/use-job';
+import { useDraftText } from '../../../kit/draft-text';
 import { Secondary } from '../../../kit/buttons';
 import { FieldGrid, Section } from '../../../kit/section';
 import { TextField } from '../../../kit/field';
@@ -8,8 +9,8 @@ import { Photos } from '../../../kit/photos';
 
 /** Photographs of a terminal by itself: a whole strip, a jumper, a selector. */
 export function TerminalPhotos({ store, marks }: { store: JobStore; marks: readonly string[] }) {
-  const [mark, setMark] = useState('');
-  const [note, setNote] = useState('');
+  const [mark, setMark] = useDraftText('terminal seen');
+  const [note, setNote] = useDraftText('terminal seen, note');
   const [photos, setPhotos] = useState<string[]>([]);
   const seen = store.state.swap.terminals;
   return (

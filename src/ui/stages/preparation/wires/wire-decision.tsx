@@ -2,6 +2,7 @@ import { Box, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { JobStore } from '../../../job-store/use-job';
 import { isOpen, type RecordedWire, type UnitTerminal, type WirePlacement } from '@/core/replacement/wires';
+import { useDraftText } from '../../../kit/draft-text';
 import { Secondary } from '../../../kit/buttons';
 import { FieldGrid } from '../../../kit/section';
 import { Select, TextField } from '../../../kit/field';
@@ -19,7 +20,7 @@ export function WireDecision({
   terminals: readonly UnitTerminal[];
   store: JobStore;
 }) {
-  const [reason, setReason] = useState('');
+  const [reason, setReason] = useDraftText(`decision on wire ${wire.id}`);
   const [to, setTo] = useState('');
   return (
     <Box borderLeft="4px solid" borderColor="line" pl="3" mb="3">
