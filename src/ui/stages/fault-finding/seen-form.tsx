@@ -101,30 +101,9 @@ function InDoubt({ trouble, of }: { trouble: Trouble | null; of: readonly Shown[
   );
 }
 
-/** What the display shows, where no link reads it: live figures, and any setting by its number. */
-export function SeenForm({
-  control,
-  rating,
-  live,
-  keep,
-}: {
-  control: Control;
-  rating: Rating;
-  live: Live;
-  keep: (seen: ObservedValues) => void;
-}) {
-  const [bus, setBus] = useDraftText('bus off the display');
-  const [reference, setReference] = useDraftText('reference off the display');
-  const [number, setNumber] = useState('');
-  const [value, setValue] = useState('');
+/** Reads figures, and asks about what can hardly be. @param doubtAbout why a figure can hardly be; null: it can */
+function useFigures(doubtAbout: (of: Shown, value: number) => string | null) {
   const [trouble, setTrouble] = useState<Trouble | null>(null);
-  const parameter = parameterAt(control, number);
-  const doubtAbout = (of: Shown, v: number): string | null =>
-    of === 'value'
-      ? parameter === undefined || parameter.readOnly
-        ? null
-        : valueFault(parameter, v, rating)
-      : displayDoubt(of, v, rating.supply_V);
   const figure = (of: Shown, text: string, kept: (v: number) => void) => {
     const v = figureFrom(text);
     if (v === null)
@@ -138,6 +117,78 @@ export function SeenForm({
     setTrouble({ of, words: doubt, keepIt: take });
   };
   const error = (of: Shown) => (trouble?.of === of ? trouble.words : undefined);
+  return { trouble, figure, error };
+}
+
+interface SeenProps {
+  control: Control;
+  rating: Rating;
+  keep: (seen: ObservedValues) => void;
+}
+
+/** Any setting by its number. */
+function SettingSeen({ control, rating, keep }: SeenProps) {
+  const [number, setNumber] = useState('');
+  const [value, setValue] = useState('');
+  const parameter = parameterAt(control, number);
+  const { trouble, figure, error } = useFigures((_, v) =>
+    parameter === undefined || parameter.readOnly ? null : valueFault(parameter, v, rating),
+  );
+  return (
+    <Box mt="4">
+      <FieldGrid>
+        <Select
+          label="A setting"
+          value={number}
+          onChange={(chosen) => {
+            setNumber(chosen);
+            setValue('');
+          }}
+          options={[
+            { value: '', label: 'choose its number' },
+            ...control.parameters
+              .filter((p) => p.concept !== undefined)
+              .map((p) => ({ value: p.number, label: `${p.number} ${p.name}` })),
+          ]}
+        />
+        {parameter?.choices !== undefined ? (
+          <Select
+            label="Set to"
+            value={value}
+            onChange={setValue}
+            options={[
+              { value: '', label: 'choose' },
+              ...parameter.choices.map((c) => ({ value: String(c.value), label: c.name })),
+            ]}
+          />
+        ) : (
+          <NumberField
+            label="Set to"
+            unit={parameter?.unit}
+            text={value}
+            error={error('value')}
+            set={setValue}
+          />
+        )}
+      </FieldGrid>
+      <InDoubt trouble={trouble} of={['value']} />
+      <Secondary
+        waitsFor={parameter === undefined || value === '' ? 'Which entry, and what it shows.' : null}
+        onClick={() => figure('value', value, (v) => keep({ values: { [number]: v } }))}
+      >
+        Keep this setting
+      </Secondary>
+    </Box>
+  );
+}
+
+/** What the display shows, where no link reads it: live figures, and any setting by its number. */
+export function SeenForm({ control, rating, live, keep }: SeenProps & { live: Live }) {
+  const [bus, setBus] = useDraftText('bus off the display');
+  const [reference, setReference] = useDraftText('reference off the display');
+  const { trouble, figure, error } = useFigures((of, v) =>
+    of === 'value' ? null : displayDoubt(of, v, rating.supply_V),
+  );
   return (
     <Box as="section" aria-label="Off the display">
       <BitsForm terminals={control.inputs} keep={(inputs) => keep({ live: { inputs } })} />
@@ -211,50 +262,7 @@ export function SeenForm({
         onChange={(place) => keep({ live: { place } })}
         options={optionsOf({ local: 'local', remote: 'remote' })}
       />
-      <Box mt="4">
-        <FieldGrid>
-          <Select
-            label="A setting"
-            value={number}
-            onChange={(chosen) => {
-              setNumber(chosen);
-              setValue('');
-            }}
-            options={[
-              { value: '', label: 'choose its number' },
-              ...control.parameters
-                .filter((p) => p.concept !== undefined)
-                .map((p) => ({ value: p.number, label: `${p.number} ${p.name}` })),
-            ]}
-          />
-          {parameter?.choices !== undefined ? (
-            <Select
-              label="Set to"
-              value={value}
-              onChange={setValue}
-              options={[
-                { value: '', label: 'choose' },
-                ...parameter.choices.map((c) => ({ value: String(c.value), label: c.name })),
-              ]}
-            />
-          ) : (
-            <NumberField
-              label="Set to"
-              unit={parameter?.unit}
-              text={value}
-              error={error('value')}
-              set={setValue}
-            />
-          )}
-        </FieldGrid>
-        <InDoubt trouble={trouble} of={['value']} />
-        <Secondary
-          waitsFor={parameter === undefined || value === '' ? 'Which entry, and what it shows.' : null}
-          onClick={() => figure('value', value, (v) => keep({ values: { [number]: v } }))}
-        >
-          Keep this setting
-        </Secondary>
-      </Box>
+      <SettingSeen {...{ control, rating, keep }} />
     </Box>
   );
 }
