@@ -11,7 +11,6 @@ import {
 import type { Live } from '@/core/equipment/drive-words';
 import { runGiven } from '@/core/fault-finding/run-chain';
 import type { Payload } from '@/core/logbook';
-import { useDraftText } from '../../kit/draft-text';
 import { Primary, Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { FieldGrid } from '../../kit/section';
@@ -146,7 +145,7 @@ function Parts({
   keep: (seen: string[], name: string | null) => void;
 }) {
   const [seen, setSeen] = useState<readonly string[]>([]);
-  const [name, setName] = useDraftText('who answers for the sequence');
+  const [name, setName] = useState('');
   return (
     <Box my="3">
       {parts.map((part) => (
@@ -170,10 +169,7 @@ function Parts({
               ? 'Name who answers for it.'
               : null
         }
-        onClick={() => {
-          keep([...seen], qualified ? name.trim() : null);
-          setName('');
-        }}
+        onClick={() => keep([...seen], qualified ? name.trim() : null)}
       >
         {qualified ? 'Keep the whole sequence' : 'Keep all of it'}
       </Primary>
