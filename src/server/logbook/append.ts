@@ -20,7 +20,7 @@ const mostTogether = 20;
 const slot = globalThis as typeof globalThis & {
   grimAppends?: { queues: Map<string, Waiting[]>; oneOfFew: ReturnType<typeof atMost> };
 };
-/** What verifies a signature asks the database beside the transaction: some connections of the pool must stay free for it. */
+/** What verifies or refuses an entry asks the database beside the transaction: some connections of the pool must stay free for it. */
 const { queues, oneOfFew } = (slot.grimAppends ??= {
   queues: new Map<string, Waiting[]>(),
   oneOfFew: atMost(5),

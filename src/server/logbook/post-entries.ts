@@ -4,7 +4,7 @@ import { heaviestPayload, newEntrySchema } from '../../core/logbook/schema';
 import { generation } from '../database/generation';
 import { problemsOf } from '../http/border';
 import { verifySignature } from '../job/signatures';
-import { refuseEntry } from './refuse-entry';
+import { refusals } from './refuse-entry';
 import { appendEntries } from './append';
 import { withoutHash } from './entries';
 
@@ -55,7 +55,7 @@ export async function postEntries(
   const read = sent.map((raw) => readEntry(raw, jobId));
   const appended = await appendEntries(jobId, read.filter(isEntry), by, {
     verify: verifySignature,
-    refuse: refuseEntry,
+    refuse: refusals(),
   });
   if (appended === null) return null;
   const kept = new Map(appended.kept.map((entry) => [entry.id, withoutHash(entry)]));

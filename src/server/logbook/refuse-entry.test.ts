@@ -1,18 +1,20 @@
 /** What is not the page's to say: the hazard of a check, and the terminals of a unit. */
+import { jest } from '@jest/globals';
 import { usualTables } from '../../core/fault-finding/tracing';
 import { emptyJob, extend, type JobState, type NewEntry, type Payload } from '../../core/logbook';
 import { greatestLimits } from '../../core/bench/make-safe';
 import { job } from '../../core/logbook/__tests__/job';
+import { db } from '../database/connection';
 import { ownDatabase } from '../database/__tests__/own-database';
 import { setTraceTables } from '../administration/settings';
 import { settingVersion } from '../administration/versions';
-import { refuseEntry } from './refuse-entry';
+import { refusals } from './refuse-entry';
 
 ownDatabase();
 
 const entry = (kind: string, payload: object) => ({ kind, payload }) as unknown as NewEntry;
 const refused = (kind: string, payload: object, before: JobState = emptyJob) =>
-  refuseEntry(entry(kind, payload), before);
+  refusals()(entry(kind, payload), before);
 
 describe('an answer of a trace', () => {
   const live = { family: 'ground', check: 'unloaded', outcome: 'no', words: 'runs', hazard: 'live' };
@@ -69,6 +71,18 @@ describe('a terminal', () => {
       'The Whimbrel W4-15 has no terminal CM',
     );
     expect(await refused('wire.ticked', { to: 'X1' }, swap)).toBeNull();
+  });
+
+  it('is asked for once for a post, each unit with its own', async () => {
+    const refuse = refusals();
+    const asked = jest.spyOn(db().models.DriveType, 'findAll');
+    const of = (kind: string, payload: object) => refuse(entry(kind, payload), swap);
+    expect(await of('wire.noted', { from: 'X1' })).toContain('The Knot K3-18 has no terminal X1');
+    expect(await of('wire.noted', { from: 'CM' })).toBeNull();
+    expect(await of('wire.ticked', { to: 'CM' })).toContain('The Whimbrel W4-15 has no terminal CM');
+    expect(await of('wire.ticked', { to: 'X1' })).toBeNull();
+    expect(asked).toHaveBeenCalledTimes(2);
+    asked.mockRestore();
   });
 
   it('that stands so on the unit is taken as it was found; of a unit that nobody knows, any is', async () => {
