@@ -28,20 +28,23 @@ type WaitingProps = ButtonProps & {
 };
 
 /** The same frame whether it waits or not: a button that is drawn anew would lose the focus. */
-function Waiting({
-  waitsFor,
-  id,
-  children,
-}: {
-  waitsFor: string | null | undefined;
-  id: string;
-  children: ReactNode;
-}) {
-  if (waitsFor === undefined) return children;
+function HeldButton({ waitsFor, disabled, ...props }: WaitingProps) {
+  const id = useId();
+  const waits = typeof waitsFor === 'string';
+  const button = (
+    <Button
+      {...asButton(props)}
+      fontSize="1rem"
+      {...props}
+      disabled={disabled === true || waits}
+      {...(waits ? { 'aria-describedby': id } : {})}
+    />
+  );
+  if (waitsFor === undefined) return button;
   return (
     <Box display="inline-flex" flexDirection="column" alignItems="flex-start" gap="1" maxW="100%">
-      {children}
-      {waitsFor !== null && (
+      {button}
+      {waits && (
         <Text as="span" id={id} fontSize="0.86rem" color="soft">
           {waitsFor}
         </Text>
@@ -50,53 +53,24 @@ function Waiting({
   );
 }
 
-/** What a button has of its waiting. */
-const held = (waitsFor: string | null | undefined, id: string, disabled: boolean | undefined) => ({
-  disabled: disabled === true || typeof waitsFor === 'string',
-  ...(typeof waitsFor === 'string' ? { 'aria-describedby': id } : {}),
-});
-
 /** The step that is wanted now. */
-export function Primary({ waitsFor, ...props }: WaitingProps) {
-  const id = useId();
-  return (
-    <Waiting waitsFor={waitsFor} id={id}>
-      <Button
-        {...asButton(props)}
-        px="5"
-        bg="ink"
-        color="card"
-        fontWeight="600"
-        fontSize="1rem"
-        _hover={{ opacity: 0.88 }}
-        {...props}
-        {...held(waitsFor, id, props.disabled)}
-      />
-    </Waiting>
-  );
-}
+export const Primary = (props: WaitingProps) => (
+  <HeldButton px="5" bg="ink" color="card" fontWeight="600" _hover={{ opacity: 0.88 }} {...props} />
+);
 
 /** Something that may be done instead. */
-export function Secondary({ waitsFor, ...props }: WaitingProps) {
-  const id = useId();
-  return (
-    <Waiting waitsFor={waitsFor} id={id}>
-      <Button
-        {...asButton(props)}
-        px="4"
-        bg="transparent"
-        color="ink"
-        border="1px solid"
-        borderColor="line"
-        fontWeight="500"
-        fontSize="1rem"
-        _hover={{ bg: 'paper' }}
-        {...props}
-        {...held(waitsFor, id, props.disabled)}
-      />
-    </Waiting>
-  );
-}
+export const Secondary = (props: WaitingProps) => (
+  <HeldButton
+    px="4"
+    bg="transparent"
+    color="ink"
+    border="1px solid"
+    borderColor="line"
+    fontWeight="500"
+    _hover={{ bg: 'paper' }}
+    {...props}
+  />
+);
 
 /** A button that is also a key; the key is drawn on it. */
 export function KeyButton({
