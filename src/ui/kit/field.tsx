@@ -135,6 +135,12 @@ export const optionsOf = <V extends string>(words: Readonly<Record<V, string>>):
   // Keys of a record that was written out are of its key type.
   keysOf(words).map((value) => ({ value, label: words[value] }));
 
+/** The choices of an entry of a drive, none of them made yet. */
+export const choiceOptions = (choices: readonly { value: number; name: string }[]): Option[] => [
+  { value: '', label: 'choose' },
+  ...choices.map(({ value, name }) => ({ value: String(value), label: name })),
+];
+
 /** A labelled choice from a list. */
 export function Select<V extends string>({
   label,

@@ -6,7 +6,7 @@ import type { SheetEntry } from '@/core/job/release';
 import { valueReasons, type ValueReason } from '@/core/logbook';
 import { wantedOf, type SheetRow, type TypedValues } from '@/core/commissioning/settings';
 import { Primary, Secondary } from '../../kit/buttons';
-import { Choice, NumberField, Select } from '../../kit/field';
+import { Choice, NumberField, Select, choiceOptions } from '../../kit/field';
 import { figureFrom } from '../../kit/number-from';
 import { StateMark } from '../../kit/state-mark';
 import { Disclosure } from '../../kit/why';
@@ -45,15 +45,7 @@ function Override({
       {parameter.choices === undefined ? (
         <NumberField label="Value" unit={parameter.unit} text={text} set={setText} error={fault} />
       ) : (
-        <Select
-          label="Value"
-          value={text}
-          onChange={setText}
-          options={[
-            { value: '', label: 'choose' },
-            ...parameter.choices.map((c) => ({ value: String(c.value), label: c.name })),
-          ]}
-        />
+        <Select label="Value" value={text} onChange={setText} options={choiceOptions(parameter.choices)} />
       )}
       {ratio !== null && (
         <Text role="status" color={ratio > 100 ? 'doubt' : 'soft'}>

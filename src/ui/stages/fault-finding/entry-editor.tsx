@@ -5,7 +5,7 @@ import type { Control } from '@/core/equipment/catalogue';
 import { parameterAt, limitsOf, type Rating, type Values, shownAs } from '@/core/equipment/drive-words';
 import { Secondary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
-import { Choice, Field, Select } from '../../kit/field';
+import { Choice, Field, Select, choiceOptions } from '../../kit/field';
 import { unread } from '../../kit/form-figures';
 import { figureFrom } from '../../kit/number-from';
 import { useTypedForm } from '../../kit/typed-form';
@@ -76,15 +76,7 @@ export function EntryEditor({
         {parameter?.choices === undefined ? (
           <Field label="New value" figure unit={parameter?.unit} hint={hint} {...text('to')} />
         ) : (
-          <Select
-            label="New value"
-            {...pick('to')}
-            hint={hint}
-            options={[
-              { value: '', label: 'choose' },
-              ...parameter.choices.map((c) => ({ value: String(c.value), label: c.name })),
-            ]}
-          />
+          <Select label="New value" {...pick('to')} hint={hint} options={choiceOptions(parameter.choices)} />
         )}
       </FieldGrid>
       <Choice label="Why" {...pick('reason')} options={reasons.map((r) => ({ value: r, label: r }))} />

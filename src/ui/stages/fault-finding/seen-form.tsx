@@ -12,7 +12,7 @@ import {
 import { useDraftText } from '../../kit/draft-text';
 import { Secondary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
-import { Choice, NumberField, Select, optionsOf } from '../../kit/field';
+import { Choice, NumberField, Select, choiceOptions, optionsOf } from '../../kit/field';
 import { figureFrom } from '../../kit/number-from';
 import { BitsForm } from './bits-form';
 
@@ -156,10 +156,7 @@ function SettingSeen({ control, rating, keep }: SeenProps) {
             label="Set to"
             value={value}
             onChange={setValue}
-            options={[
-              { value: '', label: 'choose' },
-              ...parameter.choices.map((c) => ({ value: String(c.value), label: c.name })),
-            ]}
+            options={choiceOptions(parameter.choices)}
           />
         ) : (
           <NumberField

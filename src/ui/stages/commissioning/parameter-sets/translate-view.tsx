@@ -11,7 +11,7 @@ import {
 } from '@/core/parameter-sets/parameters';
 import { Primary } from '../../../kit/buttons';
 import { KeptNote } from '../../../kit/kept-note';
-import { Select } from '../../../kit/field';
+import { Select, choiceOptions } from '../../../kit/field';
 import { StateMark, type Mark } from '../../../kit/state-mark';
 
 const words: Readonly<Record<TranslationOutcome, string>> = {
@@ -67,10 +67,7 @@ function Row({ row, choose }: { row: TranslatedRow; choose: (value: number | nul
             label={`Choose for ${to?.name ?? from.name}`}
             value={chosen ? String(to.value) : ''}
             onChange={(v) => choose(v === '' ? null : Number(v))}
-            options={[
-              { value: '', label: 'choose' },
-              ...options.map((o) => ({ value: String(o.value), label: o.name })),
-            ]}
+            options={choiceOptions(options)}
           />
         )}
       </Box>
