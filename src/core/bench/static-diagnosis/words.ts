@@ -103,6 +103,15 @@ const worthSaying = 0.02;
 
 const percentOf = (share: number): string => (100 * share).toFixed(0);
 
+/** What is hardly possible but not excluded: a sentence, where there is such a thing. */
+function remotely(remote: readonly Candidate[], stage: Stage): string[] {
+  const each = remote.slice(0, 2).map(({ faults, probability }) => {
+    const what = faults.length === 0 ? 'a probe that did not touch' : faultsWords(faults, stage);
+    return `${what} (${percentOf(probability)} %)`;
+  });
+  return each.length === 0 ? [] : [`Hardly, but possible: ${each.join('; ')}.`];
+}
+
 function named(best: Candidate, diagnosis: Diagnosis, stage: Stage): Conclusion {
   const rivals = best.alike.filter((faults) => faults.length > 0);
   const others = diagnosis.candidates.filter((c) => c !== best && c.probability > 0.08);
@@ -131,17 +140,7 @@ function named(best: Candidate, diagnosis: Diagnosis, stage: Stage): Conclusion 
       headline: `${capital(faultsWords(best.faults, stage))}${remote.length === 0 ? '. Nothing else fits.' : ', very likely.'}`,
       detail: [
         diagnosis.verdict === 'faulty' ? confirmation(diagnosis) : `Still a doubt.${more}`,
-        ...(remote.length === 0
-          ? []
-          : [
-              `Hardly, but possible: ${remote
-                .slice(0, 2)
-                .map(
-                  (c) =>
-                    `${c.faults.length === 0 ? 'a probe that did not touch' : faultsWords(c.faults, stage)} (${percentOf(c.probability)} %)`,
-                )
-                .join('; ')}.`,
-            ]),
+        ...remotely(remote, stage),
       ].join(' '),
     };
   return {
