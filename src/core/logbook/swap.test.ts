@@ -170,7 +170,7 @@ describe('round the button: tasks and ticks', () => {
     expect(lastVoid(j)).toBeNull();
   });
 
-  it('two channels of the safe stop without their return keep the old unit in', () => {
+  it('two STO channels without their return keep the old unit in', () => {
     const j = withPlan(proven());
     j.add('wire.noted', wire(1, { role: 'safe-1' }));
     expect(did(j, 'out')).toBeNull();

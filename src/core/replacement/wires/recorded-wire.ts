@@ -45,7 +45,7 @@ const named = (w: RecordedWire): string =>
 export const isOpen = (w: Pick<RecordedWire, 'role' | 'accepted'>): boolean =>
   w.role === 'unknown' && w.accepted === null;
 
-/** Both channels of the safe stop are wired, and nothing is on their return: a wire was overlooked, or a jumper that counts as one. */
+/** Both channels of the STO are wired, and nothing is on their return: a wire was overlooked, or a jumper that counts as one. */
 export const lacksSafeReturn = (wires: readonly Pick<RecordedWire, 'role'>[]): boolean =>
   ['safe-1', 'safe-2'].every((role) => wires.some((w) => w.role === role)) &&
   !wires.some((w) => w.role === 'safe-return');

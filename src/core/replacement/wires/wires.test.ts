@@ -327,7 +327,7 @@ describe('the wire list', () => {
     return wireIssues([w], wireMap([w], knot, whimbrel).fates);
   };
 
-  it('two channels of the safe stop without their return hold the swap', () => {
+  it('two STO channels without their return hold the swap', () => {
     const channels = [wire({ id: 'a', role: 'safe-1' }), wire({ id: 'b', number: 2, role: 'safe-2' })];
     const held = (wires: RecordedWire[]) =>
       wireIssues(wires, []).filter((m) => m.holds && m.text.includes('nothing is on their return'));
