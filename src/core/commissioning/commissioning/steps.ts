@@ -1,5 +1,6 @@
 // Common practice, no source: from before power to the real station.
 import type { ScaleLine } from '../../numerics/analog-scaling';
+import { percentOfShare } from '../../numerics/figures';
 import { analogFigures, earthFigures, supplyFigures, torqueFigures, type StepFigure } from './figures';
 
 /** What a step can look at by itself where the link is there. */
@@ -183,7 +184,7 @@ function firstTurns({ identification, lifting, rpm }: RunOf): CommissioningStep[
             do: 'Enable and STO made. It whistles. Afterwards its state is “done”, also after the power was away.',
             caution:
               identification === 'rotating'
-                ? `The shaft turns, at about ${100 * rotating.share} % = ${Math.round(rotating.share * rpm)} rpm for about ${rotating.seconds} s; a tone is normal. Nothing on it, guard on, people clear.`
+                ? `The shaft turns, at about ${percentOfShare(rotating.share)} % = ${Math.round(rotating.share * rpm)} rpm for about ${rotating.seconds} s; a tone is normal. Nothing on it, guard on, people clear.`
                 : 'The shaft may jerk, for up to a minute; a tone is normal. People clear, no load that hangs free.',
             mayWait: false,
           },

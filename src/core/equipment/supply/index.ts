@@ -1,4 +1,5 @@
 // Supply and fit. Where no source is named: common practice, no source.
+import { percentOfShare } from '../../numerics/figures';
 import { bearingWords, judgeCable, type MotorCable } from '../cable';
 import type { Control } from '../catalogue';
 
@@ -109,7 +110,7 @@ export function fitOf(
   if (share !== null)
     add(
       'doubt',
-      `Made for three phases and fed from one: ${100 * share.share} % by ${share.page}; phase supervision off, with a note.`,
+      `Made for three phases and fed from one: ${percentOfShare(share.share)} % by ${share.page}; phase supervision off, with a note.`,
       sum,
     );
   const isKnown = !onePhase || share !== null;

@@ -69,6 +69,9 @@ it('a three-phase unit on one phase gives what its manual says, and nothing befo
   expect(said(fed, 'doubt')).toContain('50 % by W4 manual, page 31');
   expect(fit(fed).derating).toBe(0.5);
   expect(said(fed, 'wrong')).toContain('asks for more');
+  expect(said({ ...one, onePhase: { share: 57 / 100, page: 'page 3' } }, 'doubt')).toContain(
+    '57 % by page 3',
+  );
   expect(said({ ...fed, motor: { amps: 7, singlePhase: false } }, 'wrong')).toBe('');
 });
 

@@ -2,9 +2,10 @@ import { Box, Text } from '@chakra-ui/react';
 import * as z from 'zod';
 import type { Control } from '@/core/equipment/catalogue';
 import type { Payload } from '@/core/logbook';
+import { percentOfShare } from '@/core/numerics/figures';
 import type { SupplyFit } from '@/core/equipment/supply';
 import { Primary } from '../../kit/buttons';
-import { CableFields, cableOf, cableShape, cableTyped } from '../../kit/cable-fields';
+import { CableFields, cableOf, cableShape, cableTyped } from '../../panels/cable-fields';
 import { FieldGrid, Section } from '../../kit/section';
 import { Choice, Field, optionsOf } from '../../kit/field';
 import {
@@ -114,7 +115,7 @@ export function PlacePanel({
     sideBySide: place?.sideBySide ?? false,
     singlePhaseMotor: place?.singlePhaseMotor ?? false,
     ...cableTyped(place?.cable),
-    share_percent: place?.onePhase ? String(100 * place.onePhase.share) : '',
+    share_percent: place?.onePhase ? String(percentOfShare(place.onePhase.share)) : '',
     page: place?.onePhase?.page ?? '',
   });
   const fuse = control.fitting.fuses.find((f) => f.type === type);

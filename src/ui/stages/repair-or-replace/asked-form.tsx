@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { networkQuestions, type UnitRequirements } from '@/core/replacement/replacement';
 import type { JobStore } from '../../job-store/use-job';
 import { Primary } from '../../kit/buttons';
-import { CableFields } from '../../kit/cable-fields';
+import { CableFields } from '../../panels/cable-fields';
 import { Field, optionsOf, Select } from '../../kit/field';
 import { FieldGrid, Section } from '../../kit/section';
 import { KeptNote } from '../../kit/kept-note';

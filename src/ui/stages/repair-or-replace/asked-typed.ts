@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { emcCategories, networkQuestions, type UnitRequirements } from '@/core/replacement/replacement';
 import type { Payload } from '@/core/logbook';
-import { cableOf, cableShape, cableTyped } from '../../kit/cable-fields';
+import { cableOf, cableShape, cableTyped } from '../../panels/cable-fields';
 import { anyFigure, orNone, positiveFigure } from '../../kit/form-figures';
 
 export const figures = [

@@ -1,7 +1,8 @@
 import { outputFilters, windings, type OutputFilter, type Winding } from '@/core/equipment/cable';
+import type { ComponentProps } from 'react';
 import * as z from 'zod';
-import { Field, optionsOf, Select } from './field';
-import { orNone, zeroOrMore } from './form-figures';
+import { Field, optionsOf, Select } from '../kit/field';
+import { orNone, zeroOrMore } from '../kit/form-figures';
 
 const windingWords: Readonly<Record<Winding | '', string>> = {
   '': 'not known',
@@ -53,7 +54,7 @@ export function CableFields({
   winding,
   filter,
 }: {
-  length: React.ComponentProps<typeof Field> extends infer P ? Omit<P, 'label'> : never;
+  length: Omit<ComponentProps<typeof Field>, 'label'>;
   winding: Picked<Winding | ''>;
   filter: Picked<OutputFilter>;
 }) {
