@@ -182,17 +182,14 @@ function Fitting() {
 }
 
 /** The newest touch of a module that counts: what was mistyped is put right. */
-function lastTouch(log: readonly LogLine[], module: string): EntryOf<'module.touch'> | null {
-  for (const { entry, void: reason, correctedBy } of [...log].reverse())
-    if (
-      entry.kind === 'module.touch' &&
-      entry.payload.module === module &&
-      reason === null &&
-      correctedBy === null
-    )
-      return entry;
-  return null;
-}
+const lastTouch = (log: readonly LogLine[], module: string): EntryOf<'module.touch'> | null =>
+  log
+    .filter((line) => line.void === null && line.correctedBy === null)
+    .map((line) => line.entry)
+    .findLast(
+      (entry): entry is EntryOf<'module.touch'> =>
+        entry.kind === 'module.touch' && entry.payload.module === module,
+    ) ?? null;
 
 /** Lamp and battery on a transistor module out of circuit. */
 export function ModuleTest({ store, close }: { store: JobStore; close: () => void }) {
