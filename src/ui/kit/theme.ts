@@ -17,6 +17,8 @@ const config = defineConfig({
   cssVarsRoot: ':where(html)',
   globalCss: {
     html: { fontSize: '16px', lineHeight: 1.5 },
+    // Boxes, lists and calendars that the browser draws itself go dark with the card.
+    '.dark': { colorScheme: 'dark' },
     '*': {
       '--global-font-mono': 'fonts.mono',
       '--global-font-body': 'fonts.body',
