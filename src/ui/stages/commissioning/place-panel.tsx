@@ -131,23 +131,25 @@ export function PlacePanel({
           <Field label="Motors on it" figure {...text('motors')} />
           <CableFields length={text('cable_m')} winding={pick('winding')} filter={pick('filter')} />
         </FieldGrid>
-        <Choice
-          label="Supply earthed"
-          {...pick('earthing')}
-          options={optionsOf({
-            'star-earthed': 'at its star point',
-            isolated: 'not at all',
-            'corner-earthed': 'at a corner',
-          })}
-        />
-        <Choice
-          label="Fed from"
-          {...pick('phases')}
-          options={[
-            { value: '3', label: 'three phases' },
-            { value: '1', label: 'one phase' },
-          ]}
-        />
+        <FieldGrid min="400px">
+          <Choice
+            label="Supply earthed"
+            {...pick('earthing')}
+            options={optionsOf({
+              'star-earthed': 'at its star point',
+              isolated: 'not at all',
+              'corner-earthed': 'at a corner',
+            })}
+          />
+          <Choice
+            label="Fed from"
+            {...pick('phases')}
+            options={[
+              { value: '3', label: 'three phases' },
+              { value: '1', label: 'one phase' },
+            ]}
+          />
+        </FieldGrid>
         {phases === 3 && typed.phases === '1' && control.fitting.onePhase === undefined && (
           <FieldGrid min="220px">
             <Field

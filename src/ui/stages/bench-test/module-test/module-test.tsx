@@ -96,7 +96,10 @@ function Prove({ keep }: { keep: (lampLights: boolean, polarityRight: boolean) =
         </Text>
       )}
       <Box>
-        <Primary disabled={lamp !== 'yes' || polarity !== 'yes'} onClick={() => keep(true, true)}>
+        <Primary
+          waitsFor={lamp === 'yes' && polarity === 'yes' ? null : 'Both must be yes.'}
+          onClick={() => keep(true, true)}
+        >
           Lamp and battery proven
         </Primary>
       </Box>
