@@ -26,7 +26,8 @@ const pool = (): Sequelize => {
         delete connectionSlot.grimGeneration;
       },
     },
-    pool: { max: 10, min: 0, idle: 10_000, acquire: 10_000 },
+    // A connection costs more than what most requests ask of it: those of a busy minute stay for the next.
+    pool: { max: 10, min: 0, idle: 60_000, acquire: 10_000 },
     // Whoever holds a job's row and does not come back must not stop everybody.
     dialectOptions: {
       statement_timeout: 30_000,
