@@ -7,6 +7,7 @@ import {
   type Stage,
 } from '../../equipment/power-stage';
 import type { Candidate, Diagnosis, NamedFault } from './diagnosis';
+import { isUnstatedPart } from './circumstances';
 import type { HypothesisFit } from './fit';
 import { column } from './faultable-network';
 import { nameOfFaults, withFault } from './hypotheses';
@@ -145,6 +146,7 @@ export function unseenOf(problem: DiagnosisProblem, best: Weighed): NamedFault[]
   const { hypothesis } = best.fit;
   const hidden = tables.variants.flatMap(({ fault, weightTogether }, v) => {
     const { component, mode, ohm } = fault;
+    if (isUnstatedPart(tables.stage, component)) return [];
     // A leak counts at about its usual size.
     if (mode === 'leaky' && weightTogether === 0) return [];
     if (mode === 'leaky' && abs(log((ohm ?? 0) / 1000)) > 0.5) return [];

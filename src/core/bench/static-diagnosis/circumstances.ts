@@ -1,5 +1,5 @@
-import { positionsOf, type Stage } from '../../equipment/power-stage';
-import { circumstancePrior } from './model';
+import { isStated, positionsOf, type Position, type Stage } from '../../equipment/power-stage';
+import { circumstancePrior, unstatedParts } from './model';
 
 /** A trap of the set-up that changes the network. */
 export type CircumstanceCode = keyof typeof circumstancePrior;
@@ -42,6 +42,27 @@ function mistaken(stage: Stage): { code: CircumstanceCode; stage: Stage }[] {
   return list;
 }
 
+/** How a stage may be built where nobody has stated it, with its share. */
+function unstatedBuilds(stage: Stage): { share: number; stage: Stage }[] {
+  const { precharge, link, fuse, prechargeOhms } = unstatedParts;
+  const builds: { share: number; stage: Stage }[] = [];
+  if (!isStated(stage, 'link')) {
+    builds.push({ share: link, stage: { ...stage, link: 'link', dcrAccessible: false } });
+    for (const prechargeOhm of prechargeOhms) {
+      const built: Stage = { ...stage, link: 'precharge', dcrAccessible: false, prechargeOhm };
+      builds.push({ share: precharge / prechargeOhms.length, stage: built });
+    }
+  }
+  if (!isStated(stage, 'fuse')) builds.push({ share: fuse, stage: { ...stage, fuse: 'inverter' } });
+  return builds;
+}
+
+/** Is this a part that the unit may have or not, for all that was stated? */
+export const isUnstatedPart = (stage: Stage, position: Position): boolean =>
+  position === 'bus.fuse'
+    ? !isStated(stage, 'fuse')
+    : (position === 'bus.link' || position === 'bus.precharge') && !isStated(stage, 'link');
+
 /** Every set-up that is tried, the right one first; priors add up to one. */
 export function circumstancesOf(stage: Stage): Circumstance[] {
   const usual = {
@@ -69,6 +90,12 @@ export function circumstancesOf(stage: Stage): Circumstance[] {
         )
       : []),
     ...mistaken(stage).map(({ code, stage: other }) => trap(code, 1, { stage: other })),
+    ...unstatedBuilds(stage).map(({ share, stage: built }) => ({
+      ...usual,
+      code: 'wrong-stage' as const,
+      prior: share,
+      stage: built,
+    })),
   ];
   const asked = traps.reduce((sum, t) => sum + t.prior, 0);
   return [{ ...usual, code: null, prior: 1 - asked }, ...traps];

@@ -1,5 +1,5 @@
 import { saturationAt, thermalVolts } from '../../numerics/circuit';
-import { typicalDevices, type Family } from '../../equipment/power-stage';
+import { stageWords, typicalDevices, type Family } from '../../equipment/power-stage';
 import type { Condition, ConditionCode } from './diagnosis';
 import { expectedOf, type Expectation, type HypothesisFit } from './fit';
 import { decimalFactors, normalBelow } from './meter-likelihood';
@@ -29,7 +29,7 @@ const advice: Record<ConditionCode, string> = {
   'brake-resistor-connected':
     'The brake resistor is still on BR and DC+ and imitates a short. Take it off and take BR again.',
   'wrong-stage':
-    'The readings fit a stage built differently from the one chosen. Check the stage; the readings stay.',
+    'The readings fit a stage built differently from the one drawn. Check the stage; the readings stay.',
   'meter-battery-low':
     'All junctions drop more than they should: the unit is very cold or the meter battery is flat. Change the battery and try a known diode.',
   'leads-shorted':
@@ -127,6 +127,17 @@ function slips({ observations }: DiagnosisProblem, best: HypothesisFit): Conditi
   return moved.slice(0, 1);
 }
 
+/** How a unit would be built that is not as it was drawn, in words: what most of that probability says; null: nothing does. */
+function likeliestBuild({ tables }: DiagnosisProblem, ofCircumstance: Float64Array): string | null {
+  const shares = new Map<string, number>();
+  tables.circumstances.forEach(({ code, stage }, c) => {
+    if (code !== 'wrong-stage') return;
+    const words = stageWords(stage);
+    shares.set(words, (shares.get(words) ?? 0) + valueAt(ofCircumstance, c));
+  });
+  return [...shares].sort((a, b) => b[1] - a[1])[0]?.[0] ?? null;
+}
+
 /** Every trap that the figures betray, likeliest first. */
 export function conditionsOf(
   problem: DiagnosisProblem,
@@ -138,8 +149,11 @@ export function conditionsOf(
   problem.tables.circumstances.forEach(({ code }, c) => {
     if (code !== null) chances.set(code, (chances.get(code) ?? 0) + valueAt(ofCircumstance, c));
   });
+  const built = likeliestBuild(problem, ofCircumstance);
+  const more = (code: ConditionCode): string =>
+    code === 'wrong-stage' && built !== null ? `They fit this one: ${built}.` : '';
   return [
-    ...[...chances].filter(([, p]) => p > 0.05).map(([code, p]) => condition(code, p)),
+    ...[...chances].filter(([, p]) => p > 0.05).map(([code, p]) => condition(code, p, more(code))),
     ...slips(problem, best.fit),
     ...drift(problem, best.fit, temperature_C),
   ].sort((a, b) => b.probability - a.probability);

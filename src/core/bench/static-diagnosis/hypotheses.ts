@@ -8,10 +8,10 @@ import {
   type Stage,
 } from '../../equipment/power-stage';
 import { answer } from './answers';
-import { circumstancesOf } from './circumstances';
+import { circumstancesOf, isUnstatedPart, type Circumstance } from './circumstances';
 import { column, faultableNetwork } from './faultable-network';
 import { share } from './model';
-import { normalisers, pairWeight, variantsOf } from './variants';
+import { normalisers, pairWeight, variantsOf, type Variant } from './variants';
 import type { Hypothesis, Tables } from './tables';
 import { item, present } from '../../numerics/arrays';
 
@@ -64,6 +64,18 @@ const keyOf = (circumstance: number, variants: readonly number[]): string =>
 
 const isGross = ({ mode }: Fault): boolean => mode === 'short' || mode === 'open';
 
+/** Faults of parts that the unit may have though nobody has stated them; beside another fault they are not tried. */
+function unstatedVariants(stage: Stage, circumstances: readonly Circumstance[], meter: Meter): Variant[] {
+  const stated = new Set(positionsOf(stage));
+  const unstated = new Map(
+    circumstances
+      .flatMap((c) => variantsOf(c.stage, meter))
+      .filter(({ fault }) => isUnstatedPart(stage, fault.component) && !stated.has(fault.component))
+      .map((v) => [`${v.fault.component} ${v.fault.mode}`, { ...v, weightBeside: 0, weightTogether: 0 }]),
+  );
+  return [...unstated.values()];
+}
+
 /**
  * Every hypothesis about a stage, not yet solved: sound, each fault, each pair of faults, and the same
  * (up to one fault) under every circumstance. Priors add up to one but for what is left out.
@@ -74,12 +86,13 @@ export function tablesFor(
   meter: Meter,
   { familyShift_V = {} }: { familyShift_V?: Readonly<Record<string, number>> } = {},
 ): Tables {
-  const variants = variantsOf(stage, meter);
+  const own = variantsOf(stage, meter);
   const circumstances = circumstancesOf(stage);
-  const norm = normalisers(variants);
+  const variants = [...own, ...unstatedVariants(stage, circumstances, meter)];
+  const norm = normalisers(own);
   const usual = circumstances[0]?.prior ?? 1;
   const sound = hypothesis({ faults: [], variants: [], prior: usual * share.sound, without: [] });
-  const faulty = variants.map((v, i) =>
+  const faulty = own.map((v, i) =>
     hypothesis({ faults: [v.fault], variants: [i], prior: usual * norm.one * v.weight, without: [sound] }),
   );
   const pairs = faulty.flatMap((one, i) =>

@@ -87,6 +87,12 @@ export const circumstancePrior = {
   'wrong-stage': 0.002,
 } as const;
 
+/**
+ * How many units have a part that nobody has stated, between rectifier and bank or before the inverter (common practice, no
+ * source). Of a precharge resistor the size is not known either, Ω: it stands in every reading from a line to DC+.
+ */
+export const unstatedParts = { precharge: 0.3, link: 0.1, fuse: 0.1, prechargeOhms: [22, 47, 100] } as const;
+
 /** What is likely where no verdict can be given at all (common practice, no source). */
 export const suspected = {
   /** All of so many probes overload: the leads are swapped, rather than nothing touched. */

@@ -111,6 +111,34 @@ describe('traps', () => {
   });
 });
 
+describe('a unit of which nobody has stated what is between rectifier, bank and inverter', () => {
+  const unlisted = stage({ brake: true, assumed: ['link', 'fuse'] });
+
+  it('is not shorted where it reads as a plain one does', () => {
+    expect(judge(taken(), unlisted)).toMatchObject({ verdict: 'not-shorted', conditions: [] });
+  });
+
+  it.each([
+    ['a precharge resistor', { link: 'precharge', prechargeOhm: 39 }, [], 'six diodes, precharge, brake'],
+    ['one that is open', { link: 'precharge' }, ['bus.precharge'], 'six diodes, precharge, brake'],
+    ['an open fuse', { fuse: 'inverter' }, ['bus.fuse'], 'six diodes, inverter fuse, brake'],
+  ] as const)(
+    'has %s: the readings say so, and nobody is told of three open diodes',
+    (_, built, open, words) => {
+      const truth = stage({ brake: true, ...built });
+      const faults = open.map((component): Fault => ({ component, mode: 'open' }));
+      const diagnosis = judge(taken({ stage: truth, faults }), unlisted);
+      expect(codes(diagnosis)).toEqual(['wrong-stage']);
+      expect(diagnosis.conditions[0]?.advice).toContain(`They fit this one: ${words}.`);
+      expect(diagnosis.verdict).toBe('doubtful');
+      // Once it is said how the unit is built, the same readings name the fault.
+      const said = judge(taken({ stage: truth, faults }), truth);
+      expect(said.verdict === 'not-shorted').toBe(open.length === 0);
+      expect(said.candidates[0]?.faults.map((f) => f.component)).toEqual(open);
+    },
+  );
+});
+
 describe('two and three parts at once', () => {
   const named = (faults: Fault[]): string[] =>
     (judge(taken({ faults })).candidates[0]?.faults ?? []).map((f) => `${f.component} ${f.mode}`).sort();

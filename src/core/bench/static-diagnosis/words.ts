@@ -74,7 +74,7 @@ export const trapHeadlines: Readonly<Record<ConditionCode, string>> = {
   'entry-slip': 'A decimal point is in the wrong place.',
   'hot-unit': 'The unit is hot.',
   'brake-resistor-connected': 'The brake resistor is still connected.',
-  'wrong-stage': 'The stage chosen is not the one in hand.',
+  'wrong-stage': 'The unit is built differently from this drawing.',
   'meter-battery-low': 'The meter battery is low.',
   'leads-shorted': 'The leads touch each other.',
 };

@@ -42,11 +42,16 @@ const ratedFields: readonly LabelField[] = [
   { name: 'bleeder_kohm', label: 'Bleeder', unit: 'kΩ', hint: 'empty if not known' },
 ];
 
-/** A part of the power stage that may be there. */
-type Part = keyof typeof partWords;
-const partWords = { none: 'none', there: 'yes', unknown: 'not known' } as const;
-const partOf = (stage: Stage | undefined, part: 'link' | 'fuse'): Part =>
-  stage === undefined || !isStated(stage, part) ? 'unknown' : stage[part] === 'none' ? 'none' : 'there';
+const linkWords = {
+  none: 'nothing',
+  link: 'link or choke',
+  precharge: 'precharge resistor',
+  unknown: 'not known',
+} as const;
+const fuseWords = { none: 'none', inverter: 'yes', unknown: 'not known' } as const;
+/** What was stated of a part of the power stage. */
+const partOf = <P extends 'link' | 'fuse'>(stage: Stage | undefined, part: P): Stage[P] | 'unknown' =>
+  stage === undefined || !isStated(stage, part) ? 'unknown' : stage[part];
 
 const brakeOf = (stage: Stage | undefined): 'yes' | 'no' | 'unknown' =>
   stage === undefined || !isStated(stage, 'brake') ? 'unknown' : stage.brake ? 'yes' : 'no';
@@ -95,20 +100,7 @@ export function DriveForm({
     for (const name of keysOf(label)) set(name, label[name]);
   };
   const save = submit((label) => {
-    keep(
-      driveOf(
-        label,
-        {
-          phases,
-          brake,
-          link: link === 'there' ? 'link' : link,
-          fuse: fuse === 'there' ? 'inverter' : fuse,
-          similar,
-          photos,
-        },
-        known,
-      ),
-    );
+    keep(driveOf(label, { phases, brake, link, fuse, similar, photos }, known));
     setKept('Drive label kept.');
   });
   const field = ({ name, ...shown }: LabelField) => (
@@ -150,12 +142,12 @@ export function DriveForm({
             options={optionsOf({ yes: 'yes', no: 'no', unknown: 'not known' })}
           />
           <Choice
-            label="Link or choke terminals"
+            label="Between rectifier and bank"
             value={link}
             onChange={setLink}
-            options={optionsOf(partWords)}
+            options={optionsOf(linkWords)}
           />
-          <Choice label="Fuse in the DC bus" value={fuse} onChange={setFuse} options={optionsOf(partWords)} />
+          <Choice label="Fuse in the DC bus" value={fuse} onChange={setFuse} options={optionsOf(fuseWords)} />
         </FieldGrid>
       )}
       <Box as="label" display="inline-flex" gap="2.5" alignItems="center" minH="48px" mb="3" cursor="pointer">

@@ -61,7 +61,7 @@ export const labelTextFrom = (
 export interface LabelChoices {
   phases: '1' | '3';
   brake: 'yes' | 'no' | 'unknown';
-  link: 'none' | 'link' | 'unknown';
+  link: Stage['link'] | 'unknown';
   fuse: 'none' | 'inverter' | 'unknown';
   similar: boolean;
   photos: string[];

@@ -1,8 +1,9 @@
 /** @jest-environment jsdom */
-import { screen, waitFor } from '@testing-library/react';
+import '@testing-library/jest-dom';
+import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { Payload } from '@/core/logbook';
-import { show, typeOf, fillField } from '../../__tests__/show';
+import { choose, show, typeOf, fillField } from '../../__tests__/show';
 import { DriveForm } from './drive-form';
 import { MotorForm } from './motor-form';
 import { numberFrom } from '../../kit/number-from';
@@ -44,6 +45,25 @@ describe('the drive’s label', () => {
       strip: whimbrel.strip,
       stage: { link: 'link', brake: true, capacitance_uF: 820, bleederOhm: 150_000 },
     });
+  });
+
+  it('is told of a precharge resistor where no catalogue knows the unit, and shows it again', async () => {
+    const kept: Payload<'identify.drive'>[] = [];
+    const page = show(<DriveForm drive={null} catalogue={[]} keep={(d) => kept.push(d)} />);
+    await fillField(screen.getByLabelText('Maker'), 'Sandpiper');
+    await fillField(screen.getByLabelText('Type code'), 'S-11');
+    await fillField(screen.getByLabelText('Rated output'), '11,5');
+    const link = 'Between rectifier and bank';
+    const group = screen.getByRole('group', { name: link });
+    expect(within(group).getByRole('radio', { name: 'not known' })).toBeChecked();
+    await choose(link, 'precharge resistor');
+    await userEvent.click(screen.getByRole('button', { name: 'Keep drive label' }));
+    await waitFor(() => expect(kept).toHaveLength(1));
+    expect(kept[0]?.stage).toMatchObject({ link: 'precharge', dcrAccessible: false });
+    expect(kept[0]?.stage.assumed).not.toContain('link');
+    page.unmount();
+    show(<DriveForm drive={kept[0] ?? null} catalogue={[]} keep={() => undefined} />);
+    expect(screen.getByRole('radio', { name: 'precharge resistor' })).toBeChecked();
   });
 
   it('takes a unit that no catalogue knows, with a strip of its own', async () => {
