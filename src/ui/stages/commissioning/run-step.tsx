@@ -16,6 +16,7 @@ import { Caution } from '../../kit/caution';
 import { FieldGrid } from '../../kit/section';
 import { Choice, NumberField, TextField } from '../../kit/field';
 import { figureFrom, numberFrom } from '../../kit/number-from';
+import { useDraftText, useDraftTexts } from '../../kit/draft-text';
 import { Tick } from '../../kit/tick';
 import { StepEvidence, type Watched } from './evidence';
 
@@ -62,6 +63,8 @@ function Cure() {
   );
 }
 
+const rows = [0, 1, 2] as const;
+
 function Speeds({
   plate_A,
   live,
@@ -71,41 +74,36 @@ function Speeds({
   live: Live | null;
   keep: (speeds: Kept['speeds']) => void;
 }) {
-  const [typed, setTyped] = useState([
-    { hz: '', amps: '' },
-    { hz: '', amps: '' },
-    { hz: '', amps: '' },
-  ]);
-  const speeds = typed.flatMap(({ hz, amps }) => {
-    const f = numberFrom(hz);
-    const a = numberFrom(amps);
+  const typed = useDraftTexts('currents at speeds');
+  const speeds = rows.flatMap((i) => {
+    const f = numberFrom(typed.of(`hz${i}`));
+    const a = numberFrom(typed.of(`amps${i}`));
     return f === null || a === null ? [] : [{ hz: f, amps: a }];
   });
   const judged = speeds.map((s) => ({ ...s, ...currentPlausible(s.amps, plate_A) }));
-  const put = (i: number, change: Partial<{ hz: string; amps: string }>) =>
-    setTyped(typed.map((t, k) => (k === i ? { ...t, ...change } : t)));
   return (
     <Box my="3">
-      {typed.map((row, i) => (
+      {rows.map((i) => (
         <FieldGrid key={i} min="140px">
           <NumberField
             label={`Speed ${i + 1}`}
             unit="Hz"
-            text={row.hz}
-            set={(text) => put(i, { hz: text })}
+            text={typed.of(`hz${i}`)}
+            set={(text) => typed.set(`hz${i}`, text)}
           />
           <NumberField
             label={`Current ${i + 1}`}
             unit="A"
-            text={row.amps}
-            set={(text) => put(i, { amps: text })}
+            text={typed.of(`amps${i}`)}
+            set={(text) => typed.set(`amps${i}`, text)}
           />
           {live?.outputFrequency_Hz !== undefined && live.outputCurrent_A !== undefined && (
             <Secondary
               alignSelf="end"
-              onClick={() =>
-                put(i, { hz: String(live.outputFrequency_Hz), amps: String(live.outputCurrent_A) })
-              }
+              onClick={() => {
+                typed.set(`hz${i}`, String(live.outputFrequency_Hz));
+                typed.set(`amps${i}`, String(live.outputCurrent_A));
+              }}
             >
               Take {live.outputFrequency_Hz} Hz, {live.outputCurrent_A} A
             </Secondary>
@@ -126,7 +124,10 @@ function Speeds({
               ? 'A current above is not as it should be.'
               : null
         }
-        onClick={() => keep(speeds)}
+        onClick={() => {
+          keep(speeds);
+          typed.clear();
+        }}
       >
         Keep these currents
       </Primary>
@@ -136,16 +137,18 @@ function Speeds({
 
 /** Every part ticked; where people may be hurt, with the name of who answers for it. */
 function Parts({
+  id,
   parts,
   qualified,
   keep,
 }: {
+  id: string;
   parts: readonly string[];
   qualified: boolean;
   keep: (seen: string[], name: string | null) => void;
 }) {
   const [seen, setSeen] = useState<readonly string[]>([]);
-  const [name, setName] = useState('');
+  const [name, setName] = useDraftText(`who answers for ${id}`);
   return (
     <Box my="3">
       {parts.map((part) => (
@@ -169,7 +172,10 @@ function Parts({
               ? 'Name who answers for it.'
               : null
         }
-        onClick={() => keep([...seen], qualified ? name.trim() : null)}
+        onClick={() => {
+          keep([...seen], qualified ? name.trim() : null);
+          setName('');
+        }}
       >
         {qualified ? 'Keep the whole sequence' : 'Keep all of it'}
       </Primary>
@@ -196,10 +202,10 @@ export function RunStep({
   keep: Keep;
 }) {
   const [wrong, setWrong] = useState(false);
-  const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
+  const typed = useDraftTexts(`figures of ${step.id}`);
   const figures = step.figures ?? [];
   const taken = figures.flatMap(({ id, unit }) => {
-    const value = figureFrom(typed[id] ?? '');
+    const value = figureFrom(typed.of(id));
     return value === null ? [] : [{ id, value, unit }];
   });
   const against = figuresAgainst(figures, taken);
@@ -261,6 +267,7 @@ export function RunStep({
           )}
           {step.parts !== undefined && (
             <Parts
+              id={step.id}
               parts={step.parts}
               qualified={step.qualified === true}
               keep={(seen, name) =>
@@ -276,8 +283,8 @@ export function RunStep({
                   label={label}
                   unit={unit}
                   hint={rule}
-                  text={typed[id] ?? ''}
-                  set={(text) => setTyped({ ...typed, [id]: text })}
+                  text={typed.of(id)}
+                  set={(text) => typed.set(id, text)}
                 />
               ))}
             </FieldGrid>
@@ -293,7 +300,10 @@ export function RunStep({
             {byHand && (
               <ByHand
                 disabled={against.length > 0 || given !== null}
-                onClick={() => keep(result('ok', read))}
+                onClick={() => {
+                  keep(result('ok', read));
+                  typed.clear();
+                }}
               >
                 Seen and right
               </ByHand>

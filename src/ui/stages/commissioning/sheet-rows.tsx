@@ -8,6 +8,7 @@ import { wantedOf, type SheetRow, type TypedValues } from '@/core/commissioning/
 import { Primary, Secondary } from '../../kit/buttons';
 import { Choice, NumberField, Select, choiceOptions } from '../../kit/field';
 import { figureFrom } from '../../kit/number-from';
+import { useDraftText } from '../../kit/draft-text';
 import { StateMark } from '../../kit/state-mark';
 import { Disclosure } from '../../kit/why';
 
@@ -30,7 +31,7 @@ function Override({
   keep: (value: number, reason: ValueReason) => void;
   close: () => void;
 }) {
-  const [text, setText] = useState('');
+  const [text, setText] = useDraftText(`another value for ${parameter.number}`);
   const [reason, setReason] = useState<ValueReason | null>(null);
   const value = figureFrom(text);
   const fault =
@@ -70,12 +71,20 @@ function Override({
           onClick={() => {
             if (value === null || reason === null) return;
             keep(value, reason);
+            setText('');
             close();
           }}
         >
           Keep this value
         </Primary>
-        <Secondary onClick={close}>Leave the rule’s</Secondary>
+        <Secondary
+          onClick={() => {
+            setText('');
+            close();
+          }}
+        >
+          Leave the rule’s
+        </Secondary>
       </Box>
     </Box>
   );

@@ -7,6 +7,7 @@ import { Primary, Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { FieldGrid } from '../../kit/section';
 import { Choice, NumberField, TextField, optionsOf } from '../../kit/field';
+import { useDraftText, useDraftTexts } from '../../kit/draft-text';
 import { figureFrom } from '../../kit/number-from';
 import { StateMark, type Mark } from '../../kit/state-mark';
 import { loopOf } from './loop-elements';
@@ -45,19 +46,19 @@ export function LoopWalk({
   keep: (checked: Payload<'loop.checked'>) => void;
 }) {
   const [wiring, setWiring] = useState<'source' | 'sink'>('source');
-  const [names, setNames] = useState('');
+  const [names, setNames] = useDraftText(`contacts on the way to ${terminal.id}`);
   const [source, setSource] = useState('24');
-  const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
+  const typed = useDraftTexts(`volts on the way to ${terminal.id}`);
   const contacts = names
     .split(',')
     .map((n) => n.trim())
     .filter((n, i, all) => n !== '' && all.indexOf(n) === i);
   const elements = loopOf(control, terminal, wiring, contacts.length === 0 ? ['contact'] : contacts);
   const measured = elements.flatMap(({ id }) => {
-    const volts = figureFrom(typed[id] ?? '');
+    const volts = figureFrom(typed.of(id));
     return volts === null ? [] : [{ after: id, volts }];
   });
-  const unread = elements.some(({ id }) => notNumber(typed[id] ?? '') !== undefined);
+  const unread = elements.some(({ id }) => notNumber(typed.of(id)) !== undefined);
   const source_V = figureFrom(source) ?? 0;
   const on = inputs?.[terminal.id];
   const loop = {
@@ -117,10 +118,10 @@ export function LoopWalk({
             <NumberField
               label={`after ${id}`}
               unit="V"
-              text={typed[id] ?? ''}
+              text={typed.of(id)}
               hint={said.open === id ? 'open here' : said.next?.after === id ? 'measure here' : undefined}
-              error={notNumber(typed[id] ?? '')}
-              set={(text) => setTyped({ ...typed, [id]: text })}
+              error={notNumber(typed.of(id))}
+              set={(text) => typed.set(id, text)}
             />
           </Box>
         ))}
@@ -155,7 +156,7 @@ export function LoopWalk({
         >
           Keep this walk
         </Primary>
-        <Secondary onClick={() => setTyped({})}>Begin again</Secondary>
+        <Secondary onClick={typed.clear}>Begin again</Secondary>
       </Box>
     </Box>
   );

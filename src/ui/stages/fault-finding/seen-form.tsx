@@ -128,8 +128,8 @@ interface SeenProps {
 
 /** Any setting by its number. */
 function SettingSeen({ control, rating, keep }: SeenProps) {
-  const [number, setNumber] = useState('');
-  const [value, setValue] = useState('');
+  const [number, setNumber] = useDraftText('a setting off the display');
+  const [value, setValue] = useDraftText('value of a setting off the display');
   const parameter = parameterAt(control, number);
   const { trouble, figure, error } = useFigures((_, v) =>
     parameter === undefined || parameter.readOnly ? null : valueFault(parameter, v, rating),
@@ -171,7 +171,13 @@ function SettingSeen({ control, rating, keep }: SeenProps) {
       <InDoubt trouble={trouble} of={['value']} />
       <Secondary
         waitsFor={parameter === undefined || value === '' ? 'Which entry, and what it shows.' : null}
-        onClick={() => figure('value', value, (v) => keep({ values: { [number]: v } }))}
+        onClick={() =>
+          figure('value', value, (v) => {
+            keep({ values: { [number]: v } });
+            setNumber('');
+            setValue('');
+          })
+        }
       >
         Keep this setting
       </Secondary>

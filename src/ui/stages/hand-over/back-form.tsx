@@ -1,5 +1,4 @@
 import { Box } from '@chakra-ui/react';
-import { useState } from 'react';
 import * as z from 'zod';
 import type { HandOverItem } from '@/core/job/hand-over';
 import type { StageProps } from '../../job-store/stage-props';
@@ -7,6 +6,7 @@ import { Primary, Secondary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
 import { Choice, Field, optionsOf, Select, TextField } from '../../kit/field';
 import { filledText, zeroOrMore } from '../../kit/form-figures';
+import { useDraftText } from '../../kit/draft-text';
 import { useTypedForm } from '../../kit/typed-form';
 
 interface Given extends StageProps {
@@ -68,9 +68,10 @@ function Followed({ store, done }: Given) {
 }
 
 function Partner({ store, item, done }: Given) {
-  const [note, setNote] = useState('');
+  const [note, setNote] = useDraftText(`seen of ${item.id}`);
   const keep = (right: boolean) => {
     store.record('handover.partner', { machine: item.title, right, note: note.trim() });
+    setNote('');
     done();
   };
   return (
@@ -87,7 +88,7 @@ function Partner({ store, item, done }: Given) {
 }
 
 function Locks({ store, done }: Given) {
-  const [note, setNote] = useState('');
+  const [note, setNote] = useDraftText('remark on locks');
   return (
     <>
       <FieldGrid min="260px">
@@ -99,6 +100,7 @@ function Locks({ store, done }: Given) {
         value={null}
         onChange={(locks) => {
           store.record('handover.locks', { locks, note: note.trim() });
+          setNote('');
           done();
         }}
         options={optionsOf({ on: 'back on', none: 'the type has none', open: 'left open' })}
