@@ -4,3 +4,12 @@ export { diagnoseWave, type FigureDifference, type RankedCause, type WaveDiagnos
 export type { Measured } from './fit';
 export { figureUnit, figureWords, judgedKeys } from './figure-keys';
 export { alignment, doubtsAbout, measuredIn } from './captured';
+export {
+  outputPairs,
+  pairsCompared,
+  pairShapes,
+  shapeOverTime,
+  shapesTogether,
+  type OutputPair,
+  type PairShape,
+} from './pair-shapes';

@@ -1,12 +1,7 @@
 import { formatSignificant } from '../../numerics/figures';
 import { unbalanceOf } from '../../numerics/unbalance';
 import type { Measured } from './fit';
-
-const pairs = [
-  { key: 'vuv', name: 'U to V' },
-  { key: 'vvw', name: 'V to W' },
-  { key: 'vwu', name: 'W to U' },
-] as const;
+import { outputPairs } from './pair-shapes';
 
 /** Pairs that differ by less than this are alike, % of their mean (common practice, no source). */
 const alike_percent = 4;
@@ -16,16 +11,16 @@ const alike_percent = 4;
  * @param suspected something at the output side is not as it should be
  */
 export function pairNotes(measured: Measured, suspected: boolean): string[] {
-  const taken = pairs.flatMap(({ key, name }) => {
-    const volts = measured[`${key}_rms`];
+  const taken = outputPairs.flatMap(({ role, name }) => {
+    const volts = measured[`${role}_rms`];
     return volts === undefined ? [] : [{ name, volts }];
   });
   if (taken.length === 0) return [];
   const shown = taken.map((p) => `${p.name} ${formatSignificant(p.volts)} V`).join(', ');
   const { mean, unbalance_percent } = unbalanceOf(taken.map((p) => p.volts));
   const differ = taken.length > 1 && unbalance_percent > alike_percent;
-  if (taken.length < pairs.length) {
-    const missing = pairs.filter((p) => !taken.some((t) => t.name === p.name)).map((p) => p.name);
+  if (taken.length < outputPairs.length) {
+    const missing = outputPairs.filter((p) => !taken.some((t) => t.name === p.name)).map((p) => p.name);
     return differ || suspected
       ? [
           `Pairs so far: ${shown}. Capture ${missing.join(' and ')} the same way before anything is said of one of them.`,
@@ -35,6 +30,6 @@ export function pairNotes(measured: Measured, suspected: boolean): string[] {
   if (!differ) return [];
   const [odd] = [...taken].sort((a, b) => Math.abs(b.volts - mean) - Math.abs(a.volts - mean));
   return [
-    `${odd?.name ?? ''} is unlike the other pairs: ${shown}, ${formatSignificant(unbalance_percent, 2)} % off their mean. Lay the three waveforms over each other.`,
+    `${odd?.name ?? ''} is unlike the other pairs: ${shown}, ${formatSignificant(unbalance_percent, 2)} % off their mean. Captured with a scope, the three are laid over each other.`,
   ];
 }

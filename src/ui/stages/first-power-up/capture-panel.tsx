@@ -3,7 +3,12 @@ import { useState } from 'react';
 import { captureCsv, writeComtrade, type Layout } from '@/core/power-up/capture';
 import type { EntryOf, Payload } from '@/core/logbook';
 import type { Running, WaveCase } from '@/core/power-up/waveform';
-import type { Measured } from '@/core/power-up/waveform-diagnosis';
+import {
+  pairShapes,
+  shapesTogether,
+  type Measured,
+  type PairShape,
+} from '@/core/power-up/waveform-diagnosis';
 import { Primary, Secondary } from '../../kit/buttons';
 import { Section } from '../../kit/section';
 import { KeptNote } from '../../kit/kept-note';
@@ -14,6 +19,7 @@ import { ColumnWizard } from './column-wizard';
 import { keptConclusion, WaveConclusion } from './conclusion';
 import { keepCapture } from './keep-capture';
 import { openCaptureFiles, type OpenCapture, type UnnamedColumns } from './open-capture';
+import { PairsLaid } from './pairs-laid';
 import { useJudging, useWave, useWaveWorker } from './use-waves';
 
 const baseOf = ({ name }: OpenCapture): string => name.replace(/\.[^.]*$/, '');
@@ -49,6 +55,8 @@ export function CapturePanel({
   const shownCase = best === undefined ? sound : best.given;
   const now = useWave(open === null ? null : shownCase).answer;
   const [measured, setMeasured] = useState<Measured>({});
+  /** Of all captures opened here: a scope with one probe shows one pair at a time. */
+  const [pairs, setPairs] = useState<readonly PairShape[]>([]);
 
   const judge = async () => {
     const read = await ask((worker) => worker.measured(sound.supply.f, running.f1));
@@ -72,6 +80,7 @@ export function CapturePanel({
   const show = async (read: OpenCapture) => {
     setColumns(null);
     setOpen(read);
+    setPairs((before) => shapesTogether(before, pairShapes(read.capture, running.f1)));
     await judge();
   };
   const take = (files: readonly File[]) =>
@@ -137,6 +146,7 @@ export function CapturePanel({
           <CaptureFacts open={open} supplyVolts={sound.supply.vll} />
           <WaveConclusion judging={judging} stop={judging.stop} />
           <CaptureOnWave capture={open.capture} given={shownCase} now={now} f1={running.f1} />
+          <PairsLaid shapes={pairs} />
           <FiguresRead measured={measured} />
           <Box display="flex" flexWrap="wrap" gap="3" mt="2">
             <Primary disabled={busy || judging.diagnosis === null} onClick={() => void keepIt(open)}>
