@@ -65,7 +65,7 @@ it.each<[string, (control: Record<string, unknown>) => void, string]>([
         1,
         (c['parameters'] as { number: string }[])[0] as { number: string },
       ),
-    'is there twice',
+    'is duplicated',
   ],
   [
     'a choice that no concept knows',
@@ -73,17 +73,17 @@ it.each<[string, (control: Record<string, unknown>) => void, string]>([
       void (c['parameters'] as { choices: { means: string }[] }[])[0]?.choices.forEach(
         (x) => (x.means = '70Hz'),
       ),
-    'is no choice of region',
+    'is not a choice of region',
   ],
   [
     'a menu with a stranger in it',
     (c) => void (c['keypad'] as { menu: { parameters: string[] }[] }).menu[0]?.parameters.push('99-99'),
-    'there is no parameter 99-99',
+    'no parameter 99-99',
   ],
   [
     'a board that nobody sells',
     (c) => void ((c['options'] as unknown[]).length = 0),
-    'there is no option enc',
+    'no option enc',
   ],
 ])('says what is wrong: %s', (_, spoil, words) => {
   const control = structuredClone(read('whimbrel-w4', 'control.json')) as Record<string, unknown>;
@@ -118,13 +118,13 @@ describe('a type that a workshop writes', () => {
   it('gets the line of a key too many, and of a name that is not there', () => {
     const changed = text('type.json').replace('"maker"', '"colour": "grey",\n  "maker"');
     expect(problems(checkFile(changed, driveTypeSchema))).toEqual([
-      { line: 3, path: 'colour', message: 'no such key' },
+      { line: 3, path: 'colour', message: 'unknown key' },
     ]);
     const lines = text('control.json').split('\n');
     const at = lines.findIndex((l) => l.includes('"name": "Serial"'));
     lines[at] = (lines[at] ?? '').replace('"9-01"', '"9-99"');
     expect(problems(checkFile(lines.join('\n'), controlSchema))).toEqual([
-      expect.objectContaining({ line: at + 1, message: 'there is no parameter 9-99' }),
+      expect.objectContaining({ line: at + 1, message: 'no parameter 9-99' }),
     ]);
   });
 
@@ -138,7 +138,7 @@ describe('a type that a workshop writes', () => {
   it('gets where it is no JSON at all', () => {
     expect(problems(checkFile('{\n  "id": "x",\n  maker: 1\n}', driveTypeSchema))[0]).toMatchObject({
       line: 3,
-      message: expect.stringContaining('not JSON here') as string,
+      message: expect.stringContaining('invalid JSON here') as string,
     });
     expect(problems(checkFile('', driveTypeSchema))).toHaveLength(1);
   });

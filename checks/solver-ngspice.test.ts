@@ -43,7 +43,7 @@ describe(`the circuit solver against ngspice, seed ${seed}`, () => {
         wrong.push(`${JSON.stringify({ on, meter, faults, probe })}: ngspice ${theirs}, ours ${ours?.volts}`);
     }
     process.stdout.write(
-      `solver against ngspice: ${count} readings, ${figures} figures, worst ${(worst_V * 1000).toFixed(4)} mV\n`,
+      `solver against ngspice: ${count} readings, ${figures} values, worst ${(worst_V * 1000).toFixed(4)} mV\n`,
     );
     expect(figures).toBeGreaterThan(count / 5);
     expect(wrong).toEqual([]);

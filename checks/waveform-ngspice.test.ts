@@ -59,10 +59,7 @@ const circuits: readonly (readonly [string, WaveCase])[] = [
     'inverter, space vectors at their limit',
     waveCase({ ...inverting, inverter: { ...at50, mode: 'svm', m: 1.1 } }),
   ],
-  [
-    'a transistor that does not switch',
-    waveCase({ ...inverting, inverter: { ...at50, openSwitch: 'inv.U.hi' } }),
-  ],
+  ['an IGBT that does not switch', waveCase({ ...inverting, inverter: { ...at50, openSwitch: 'inv.U.hi' } })],
   ['a lower gate missing', waveCase({ ...inverting, inverter: { ...at50, openSwitch: 'inv.W.lo' } })],
   ['an output phase open', waveCase({ ...inverting, motor: { ...usualMotor, openPhase: 'V' } })],
   [

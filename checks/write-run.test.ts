@@ -150,7 +150,7 @@ it('another unit, a closed enable, run given: nothing begins, and a run that goe
     'Another unit answers: serial number W415-0001',
   );
   await order({ plant: { contacts: { DI1: true } }, wait_s: 1 });
-  await expect(mayBegin(talk, control, 'W415-0001')).rejects.toThrow('Take run away');
+  await expect(mayBegin(talk, control, 'W415-0001')).rejects.toThrow('Remove the run command');
   expect(await goOn(talk, control, journal, never)).toMatchObject({
     is: 'held',
     why: expect.stringContaining('run') as string,
@@ -158,7 +158,7 @@ it('another unit, a closed enable, run given: nothing begins, and a run that goe
   expect(lines.every((l) => l.state === 'waiting')).toBe(true);
   await order({ plant: { contacts: { DI1: false } }, set: { 'input.DI5': 'enable' }, wait_s: 1 });
   await order({ plant: { contacts: { DI5: true } }, wait_s: 1 });
-  await expect(mayBegin(talk, control, 'W415-0001')).rejects.toThrow('enable is closed');
+  await expect(mayBegin(talk, control, 'W415-0001')).rejects.toThrow('Enable closed');
 });
 
 it('a value the drive refuses holds the run until it is left out, and the report says so', async () => {
@@ -167,7 +167,7 @@ it('a value the drive refuses holds the run until it is left out, and the report
   lines[place] = { ...(lines[place] as WriteLine), to: 65_000, shownTo: 'too much' };
   expect(await goOn(talk, control, journal, never)).toMatchObject({
     is: 'held',
-    why: expect.stringContaining('out of its range') as string,
+    why: expect.stringContaining('out of range') as string,
   });
   expect(lines[place]?.state).toBe('refused');
   lines[place] = { ...lines[place], state: 'left-out' };
@@ -175,7 +175,7 @@ it('a value the drive refuses holds the run until it is left out, and the report
   const { ending, leftOver } = runReport(setOf(found), lines, (await readAll(talk, control)).values);
   expect(ending).toBe('as planned');
   expect(leftOver).toMatchObject([
-    { number: lines[place]?.number, why: expect.stringContaining('out of its range') as string },
+    { number: lines[place]?.number, why: expect.stringContaining('out of range') as string },
   ]);
 });
 
@@ -197,12 +197,12 @@ it('a drive that makes another value of it holds the run', async () => {
   [lines[3], lines[figure]] = [lines[figure] as WriteLine, lines[3] as WriteLine];
   expect(await goOn(clamping, control, journal, never)).toMatchObject({
     is: 'held',
-    why: expect.stringContaining('the drive made') as string,
+    why: expect.stringContaining('drive changed the value') as string,
   });
   expect(lines[3]?.state).toBe('otherwise');
 });
 
-it('what was not kept in memory is gone with the power, and the comparison says it entry by entry', async () => {
+it('what was not saved to memory is gone with the power, and the comparison says it entry by entry', async () => {
   const { found, lines, journal } = await begun();
   const without = lines.filter((l) => l.group !== 'memory');
   expect(await goOn(talk, control, journalIn(without), never)).toEqual({ is: 'done' });

@@ -138,7 +138,7 @@ function strangeRequests(all: readonly FoundRoute[]): HostileRequest[] {
           mustRefuse: true,
         })),
     ),
-    ...['/', '/settings', '/catalogue', '/jobs/new', `/jobs/${knownJob}`].map((path) => ({
+    ...['/', '/administration', '/drive-types', '/jobs/new', `/jobs/${knownJob}`].map((path) => ({
       ...{ what: 'a page under a foreign name', method: 'GET', path, headers: { host: 'evil.example' } },
       mustRefuse: true,
     })),

@@ -11,5 +11,5 @@ const nameIn = (words: string): string =>
  */
 export const againstAgreement = (by: Person, approver: string): string | null =>
   nameIn(approver) === nameIn(by.name)
-    ? 'Somebody else accepts the risk: who signs does not agree in place of others.'
+    ? 'Another person must accept the risk: the signer cannot agree for others.'
     : null;

@@ -53,7 +53,7 @@ describe('a correction', () => {
     const j = proven();
     const mine = j.add('note.added', note('right'));
     j.add('note.added', note('wrong'), { by: pip, corrects: mine });
-    expect(lastVoid(j)).toBe('Only Ines Tarrow or the lead corrects this.');
+    expect(lastVoid(j)).toBe('Only Ines Tarrow or the lead can correct this.');
     expect(noted(j)).toEqual(['right']);
     j.add('note.added', note('better'), { by: odo, corrects: mine });
     expect(noted(j)).toEqual(['better']);
@@ -63,7 +63,7 @@ describe('a correction', () => {
     const j = proven();
     const target = j.add('note.added', note('one'));
     j.add('question.opened', { text: 'two' }, { corrects: target });
-    expect(lastVoid(j)).toMatch(/own kind/);
+    expect(lastVoid(j)).toMatch(/same kind/);
     j.add('note.added', note('three'), { corrects: target });
     j.add('note.added', note('four'), { corrects: target });
     expect(lastVoid(j)).toMatch(/corrected before/);
@@ -77,7 +77,7 @@ describe('a correction', () => {
     j.add('note.added', note('second'), { corrects: first });
     expect(noted(j)).toEqual(['second']);
     j.add('note.added', note('alone'), { corrects: 'nothing here' });
-    expect(lastVoid(j)).toMatch(/did not come before/);
+    expect(lastVoid(j)).toMatch(/not an earlier entry/);
   });
 
   it('that does not count leaves what it was to correct', () => {
@@ -106,7 +106,7 @@ describe('a correction', () => {
     expect(before).toBeTruthy();
     for (const by of [ines, odo, pip]) {
       j.add(kind as 'power.on', payload as Payload<'power.on'>, { by, corrects: id });
-      expect(lastVoid(j)).toMatch(/happened, and stays/);
+      expect(lastVoid(j)).toMatch(/cannot be corrected/);
     }
     expect(seen(stateOf(j))).toEqual(before);
   });
@@ -215,7 +215,9 @@ describe('a signature', () => {
   it('counts only once the server has it: nothing is switched on because of a page alone', () => {
     const j = proven();
     j.add('sheet.signed', signing);
-    expect(powerLock(with_(j, { seq: undefined, receivedAt: undefined }))).toMatch(/comes first/);
+    expect(powerLock(with_(j, { seq: undefined, receivedAt: undefined }))).toMatch(
+      /signed as not shorted first/,
+    );
     expect(powerLock(with_(j, { verified: { verdict: 'not-shorted' } }))).toBeNull();
   });
 
@@ -224,7 +226,7 @@ describe('a signature', () => {
     j.add('sheet.signed', signing);
     const forged = with_(j, { verified: { verdict: 'faulty' } });
     expect(forged.log.at(-1)?.void).toMatch(/lead to “faulty”, and “not shorted” was to be signed/);
-    expect(powerLock(forged)).toMatch(/comes first/);
+    expect(powerLock(forged)).toMatch(/signed as not shorted first/);
   });
 
   it('under a start-up or a hand-over answers for every issue that the server found', () => {

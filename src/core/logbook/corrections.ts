@@ -24,11 +24,11 @@ export const noCorrections: Corrections = { accepted: new Map(), refused: new Ma
 
 /** Why an entry may not correct another that came before it; null: it may, as far as its form goes. */
 function correctionFault(entry: Entry, target: Entry | undefined, taken: boolean): string | null {
-  if (target === undefined) return 'The entry that this corrects did not come before it in this job.';
-  if (target.kind !== entry.kind) return 'An entry is corrected by one of its own kind.';
-  if (lastingKinds.has(entry.kind)) return 'This happened, and stays: make a new entry instead.';
-  if (!mayCorrect(target, entry.by)) return `Only ${target.by.name} or the lead corrects this.`;
-  return taken ? 'This entry was corrected before: correct the newer one.' : null;
+  if (target === undefined) return 'The corrected log entry is not an earlier entry of this job.';
+  if (target.kind !== entry.kind) return 'A log entry can only be corrected by an entry of the same kind.';
+  if (lastingKinds.has(entry.kind)) return 'This event cannot be corrected: make a new log entry instead.';
+  if (!mayCorrect(target, entry.by)) return `Only ${target.by.name} or the lead can correct this.`;
+  return taken ? 'This log entry was corrected before: correct the newer one.' : null;
 }
 
 /**

@@ -61,7 +61,7 @@ function take(run: Run, entry: Entry): string | null {
   const { before, job } = run;
   const route = routes.get(entry.kind);
   // Of a newer program, perhaps: it stays in the log.
-  if (route === undefined) return 'This program does not know this kind of entry.';
+  if (route === undefined) return 'Unknown kind of log entry.';
   const limits = entry.limits ?? run.limits;
   const apply = (slice: AnySlice, reason: string | null): SliceStep<unknown> =>
     slice.apply(job[slice.key], entry, {

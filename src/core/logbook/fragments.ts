@@ -17,4 +17,4 @@ export const photos = z.array(sha256).max(20).default([]);
 /** A time. A device's clock may be wrong by decades; a year beyond these is no clock's but a mistake. */
 export const time = z.iso
   .datetime()
-  .refine((at) => /^(19[7-9]\d|2[01]\d\d|2200)-/.test(at), 'a time between 1970 and 2200 is wanted');
+  .refine((at) => /^(19[7-9]\d|2[01]\d\d|2200)-/.test(at), 'must be a time between 1970 and 2200');

@@ -20,7 +20,7 @@ export { isRecordedByServer } from './recorded-by-server';
 export type { OpenIssue } from './open-issue';
 export { openIssues } from './open-issues';
 export type { StageId, StageLine } from './stages';
-export { currentStage, stageIds, stageLines, stageNames } from './stages';
+export { currentStage, stageAddress, stageIds, stageLines, stageNames, stageOfAddress } from './stages';
 export type { JobSummary } from './summary';
 export { summarise } from './summary';
 export { levelsOf, type ProofLevel } from './levels';

@@ -82,7 +82,7 @@ describe('the gate before the bench', () => {
     expect(lockOf(j)).toMatchObject({ open: false, why: 'lapsed' });
   });
 
-  it('does not take the second bus figure within a minute', () => {
+  it('does not take the second bus value within a minute', () => {
     const j = proven();
     const again = j.entries.findIndex((e) => e.kind === 'safety.figure' && e.payload.point === 'bank-again');
     const early = j.entries.slice(0, again);
@@ -262,7 +262,7 @@ describe('readings set aside, another stage, and modules', () => {
     const early = job();
     early.add('job.opened', opening);
     early.add('identify.stage', { stage: half, strip: testDrive.strip });
-    expect(fold(early.entries, { limits: greatestLimits }).log[1]?.void).toContain('not identified');
+    expect(fold(early.entries, { limits: greatestLimits }).log[1]?.void).toContain('not read yet');
   });
 
   it('never lets one verdict level stand for another', () => {
@@ -276,6 +276,6 @@ describe('readings set aside, another stage, and modules', () => {
     const state = fold(j.entries, { limits: greatestLimits });
     expect(levelsOf(state).map((l) => l.state)).toEqual(['not tested', 'yes', 'not tested', 'not tested']);
     j.add('module.touch', { module: 'elsewhere', device: 1, gate: 'plus', lamp: 'on', holds: true });
-    expect(fold(j.entries, { limits: greatestLimits }).log.at(-1)?.void).toContain('not begun');
+    expect(fold(j.entries, { limits: greatestLimits }).log.at(-1)?.void).toContain('not started');
   });
 });

@@ -8,7 +8,7 @@ import type { OpenIssue } from './open-issue';
 function wrongDirection({ run }: StartUpState): OpenIssue[] {
   const last = run.findLast((r) => r.payload.step === 'direction');
   return last?.payload.outcome === 'not-ok'
-    ? [{ id: 'direction', text: 'It turns the wrong way.', mayWait: false }]
+    ? [{ id: 'direction', text: 'Direction of rotation is wrong.', mayWait: false }]
     : [];
 }
 
@@ -29,7 +29,7 @@ export function openIssues({
       const safety = neverJumpered.includes(j.guards);
       return {
         id: `jumper:${j.id}`,
-        text: `A temporary jumper is in: ${j.where}, for ${j.reason}, out by ${j.removeBy}.${safety ? ' It bypasses a safety function.' : ''}`,
+        text: `A temporary jumper is fitted: ${j.where}, for ${j.reason}, remove by ${j.removeBy}.${safety ? ' It bypasses a safety function.' : ''}`,
         mayWait: !safety,
       };
     }),
@@ -42,7 +42,7 @@ export function openIssues({
       .filter(([, { reason }]) => reason === testOnly)
       .map(([number]): OpenIssue => ({
         id: `test:${number}`,
-        text: `A value for the test only: ${number}.`,
+        text: `A test-only value: ${number}.`,
         mayWait: true,
       })),
     ...questions

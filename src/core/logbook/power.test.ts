@@ -55,7 +55,7 @@ function signed(verdict: 'not-shorted' | 'doubtful' = 'not-shorted') {
 
 describe('first power', () => {
   it('waits for a static test that ended as not shorted', () => {
-    expect(powerLock(state(proven()))).toMatch(/static test comes first/);
+    expect(powerLock(state(proven()))).toMatch(/static test must be signed as not shorted first/);
     expect(note(proven())).toMatchObject({ state: 'locked' });
     const doubtful = signed('doubtful');
     doubtful.add('power.planned', plan);
@@ -67,7 +67,7 @@ describe('first power', () => {
   it('is planned before it is switched on, and not by an apprentice', () => {
     const j = signed();
     j.add('power.on', { through: 'lamps' });
-    expect(lastVoid(j)).toMatch(/Plan first power first/);
+    expect(lastVoid(j)).toMatch(/Make the first power-up plan first/);
     j.add('power.planned', plan);
     j.add('power.on', { through: 'lamps' }, { by: pip });
     expect(lastVoid(j)).toMatch(/technician or the lead/);
@@ -83,7 +83,7 @@ describe('first power', () => {
     const j = signed();
     j.add('identify.drive', drive);
     j.add('power.planned', plan);
-    expect(lastVoid(j)).toMatch(/Supply or bank is not known/);
+    expect(lastVoid(j)).toMatch(/Supply or capacitor bank not known/);
   });
 
   it('takes the dead proof away', () => {
@@ -94,13 +94,13 @@ describe('first power', () => {
     j.add('power.off', {});
     const lock = benchLock(state(j).safety, testDrive, greatestLimits, ines, j.now());
     expect(lock.open).toBe(false);
-    expect(state(j).safety.lapsed?.detail).toBe('it was switched on');
+    expect(state(j).safety.lapsed?.detail).toBe('power was switched on');
   });
 
   it('wants the gate drives alike where a module was out, with the bus dead', () => {
     const j = signed();
     j.add('power.gates', { ...alike, ohms: [10, 10, 10, 10, 4700, 10] });
-    expect(powerLock(state(j))).toMatch(/not alike/);
+    expect(powerLock(state(j))).toMatch(/gate drives differ/);
     j.add('power.gates', alike);
     expect(powerLock(state(j))).toBeNull();
     j.add('power.planned', plan);
@@ -112,7 +112,7 @@ describe('first power', () => {
   it('keeps the bus only while it is on', () => {
     const j = signed();
     j.add('power.bus', { at_s: 1, volts: 300 });
-    expect(lastVoid(j)).toMatch(/not switched on/);
+    expect(lastVoid(j)).toMatch(/Power is off/);
     j.add('power.planned', plan);
     j.add('power.on', { through: 'lamps' });
     j.add('power.bus', { at_s: 1, volts: 300 });
@@ -151,7 +151,7 @@ describe('first power', () => {
   });
 
   it.each([
-    [600, 'III', /1000 V at least/],
+    [600, 'III', /at least 1000 V/],
     [1000, 'II', /CAT III/],
     [1000, 'III', null],
     [1500, 'IV', null],
@@ -169,7 +169,7 @@ describe('first power', () => {
     j.add('power.gates', { ...alike, minus: none });
     expect(verdict()).toBe('not-complete');
     j.add('power.gates', { ...alike, minus: [-8, -8, -8, -8, -3, -8] });
-    expect(powerLock(state(j))).toMatch(/not alike/);
+    expect(powerLock(state(j))).toMatch(/gate drives differ/);
     j.add('power.gates', { ...alike, minus: null });
     expect(verdict()).toBe('alike');
   });

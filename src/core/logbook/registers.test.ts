@@ -52,7 +52,7 @@ describe('temporary jumpers', () => {
     const id = j.add('jumper.set', jumper());
     j.add('sheet.signed', signature, { by: odo });
     expect(stateOf(j).signed).toBeNull();
-    expect(stateOf(j).log.at(-1)?.void).toMatch(/jumper is still in: X3/);
+    expect(stateOf(j).log.at(-1)?.void).toMatch(/jumper is still fitted: X3/);
     j.add('jumper.removed', { jumper: id, how: 'contact opened: X3 goes off' });
     expect(openJumpers(stateOf(j).registers)).toEqual([]);
     j.add('sheet.signed', signature, { by: odo });
@@ -87,7 +87,7 @@ describe('temporary jumpers', () => {
 });
 
 describe('values written to the drive', () => {
-  it('what a write resets is not known until it is read; of an uncertain one, nothing is', () => {
+  it('what a write resets is not known until read out; of an uncertain one, nothing is', () => {
     const values = () => stateOf(j).seen?.values;
     const readOut = { '4-07': 2, '4-08': 1, '3-01': 5 };
     const j = begun();
@@ -102,7 +102,7 @@ describe('values written to the drive', () => {
     expect(values()).toEqual({ '4-07': 0, '3-01': 5 });
     read();
     const lost = j.add('drive.write-asked', write({ resets: ['4-08'] }));
-    j.add('drive.write-failed', { asked: lost, why: 'the link broke', certain: false });
+    j.add('drive.write-failed', { asked: lost, why: 'the link failed', certain: false });
     expect(values()).toEqual({ '3-01': 5 });
     read();
     const refused = j.add('drive.write-asked', write({ resets: 'all' }));
@@ -131,7 +131,7 @@ describe('values written to the drive', () => {
     j.add('drive.write-asked', write());
     expect(openTrials(stateOf(j).registers)[0]?.outcome).toBe('asked');
     const asked = j.add('drive.write-asked', write());
-    j.add('drive.write-failed', { asked, why: 'the link broke', certain: false });
+    j.add('drive.write-failed', { asked, why: 'the link failed', certain: false });
     expect(openTrials(stateOf(j).registers)).toHaveLength(2);
   });
 

@@ -6,7 +6,7 @@ const stateOf = (j: ReturnType<typeof job>) => fold(j.entries, { limits: greates
 const run = '0190c000-0000-7000-8000-000000000001';
 const saw = { runOpen: true, enableOpen: true, peopleClear: true } as const;
 const begun: Payload<'set.write-begun'> = {
-  ...{ run, set: '0190c000-0000-7000-8000-000000000002', name: 'as carried over', target: 't:1' },
+  ...{ run, set: '0190c000-0000-7000-8000-000000000002', name: 'as translated', target: 't:1' },
   ...{ serial: 'W415-0001', values: 40 },
   ...saw,
 };
@@ -15,8 +15,8 @@ const left = [{ number: '3-01', name: 'Acceleration', planned: '9 s', left: '5 s
 it('a run is begun, held, resumed by another, ended and looked at again', () => {
   const j = job();
   j.add('set.write-begun', begun);
-  j.add('set.write-held', { run, why: 'The link broke.' });
-  expect(stateOf(j).setRuns).toMatchObject([{ id: run, held: 'The link broke.', end: null }]);
+  j.add('set.write-held', { run, why: 'The link failed.' });
+  expect(stateOf(j).setRuns).toMatchObject([{ id: run, held: 'The link failed.', end: null }]);
   j.add('set.write-resumed', { run, leftOut: null, ...saw }, { by: odo });
   expect(stateOf(j).setRuns[0]?.held).toBeNull();
   j.add('set.write-ended', { run, ending: 'as planned', taken: 39, leftOver: left });
@@ -37,8 +37,8 @@ it('what speaks of a run or a set that is not there does not count', () => {
   const { setRuns, log } = stateOf(j);
   expect(setRuns).toEqual([]);
   expect(log.map((l) => l.void)).toEqual([
-    'The run it speaks of is not in this job.',
-    'The set it speaks of is not in this job.',
+    'This write run is not in this job.',
+    'This parameter set is not in this job.',
   ]);
 });
 

@@ -16,7 +16,7 @@ export const isSignature = ({ kind }: Pick<Entry, 'kind'>): boolean => kinds.inc
 
 /** Why a signature does not count yet; null: the server has recorded it. */
 export const notVerifiedYet = ({ seq }: Pick<Entry, 'seq'>): string | null =>
-  seq === undefined ? 'It counts as soon as the server has verified it.' : null;
+  seq === undefined ? 'Valid as soon as the server has verified it.' : null;
 
 /** What stands against a signature: as the server verified it, or, before there was that, by the log alone. */
 export const issuesAgainst = (

@@ -12,7 +12,7 @@ describe('the edge of the card', () => {
     const j = job();
     j.add('job.opened', opening);
     expect(currentStage(stageLines(fold(j.entries, context), greatestLimits))).toBe('take');
-    expect(lineOf(j, 'make-safe')).toMatchObject({ state: 'locked', note: 'identify first' });
+    expect(lineOf(j, 'make-safe')).toMatchObject({ state: 'locked', note: 'nameplate first' });
     expect(lineOf(j, 'bench')).toMatchObject({ state: 'locked', note: 'locked: not proven dead' });
     expect(lineOf(j, 'first-power')).toMatchObject({ state: 'locked', note: 'locked: bench not passed' });
   });
@@ -26,8 +26,8 @@ describe('the edge of the card', () => {
       'list the sources',
       'lock and tag',
       'prove the meter',
-      '39 figures left',
-      '38 figures left',
+      '39 readings left',
+      '38 readings left',
     ]);
     expect(lineOf(whole, 'make-safe')).toMatchObject({ state: 'done', note: '3.1 V proven' });
     expect(lineOf(proven({ bank_V: 38 }), 'make-safe')).toMatchObject({

@@ -31,21 +31,28 @@ export type StageId = (typeof stageIds)[number];
 
 /** Names of the stages on screens and papers. */
 export const stageNames: Readonly<Record<StageId, string>> = {
-  take: 'Take',
-  identify: 'Identify',
+  take: 'Call',
+  identify: 'Nameplates',
   'as-found': 'As found',
-  look: 'Look',
-  trace: 'Trace',
+  look: 'Inspection',
+  trace: 'Fault finding',
   'make-safe': 'Make safe',
-  bench: 'Bench',
+  bench: 'Bench test',
   motor: 'Motor and cable',
-  decide: 'Decide',
-  prepare: 'Prepare',
-  swap: 'Swap and wire',
-  'first-power': 'First power',
-  settings: 'Settings',
-  'hand-over': 'Hand over',
+  decide: 'Repair or replace',
+  prepare: 'Preparation',
+  swap: 'Replacement',
+  'first-power': 'First power-up',
+  settings: 'Commissioning',
+  'hand-over': 'Hand-over',
 };
+
+/** A stage as it stands in addresses: its name, not its id, which only logs know. */
+export const stageAddress = (id: StageId): string => stageNames[id].toLowerCase().replaceAll(' ', '-');
+
+/** The stage of an address, also of one from before stages were called as they are now; undefined: there is none. */
+export const stageOfAddress = (address: string): StageId | undefined =>
+  stageIds.find((id) => stageAddress(id) === address) ?? stageIds.find((id) => id === address);
 
 /** How far one stage of a job is. */
 export interface StageLine {
@@ -65,10 +72,10 @@ const locked = (note: string): Stage => ({ state: 'locked', note });
 
 /** How far each stage is, by what the log holds. */
 const stagesOf: Readonly<Record<StageId, (state: JobState, limits: Limits) => Stage>> = {
-  take: ({ call }) => stage(call !== null, call === null ? 'what was it doing?' : 'call taken'),
+  take: ({ call }) => stage(call !== null, call === null ? 'call details missing' : 'call recorded'),
   identify: ({ drive, motor }) => {
-    if (drive === null) return stage(false, 'read the rating label');
-    return stage(true, motor === null ? 'drive read, motor not yet' : 'plates read');
+    if (drive === null) return stage(false, 'read the nameplate');
+    return stage(true, motor === null ? 'motor missing' : 'both read');
   },
   'as-found': (state) => stage(state.asFound !== null, asFoundNote(state)),
   look: lookStage,
@@ -92,7 +99,7 @@ function lookStage({ look }: JobState): Stage {
   const looked = lookItems.filter((item) => look[item] !== undefined).length;
   const found = Object.values(look).filter((f) => f.state === 'found').length;
   const done = looked === lookItems.length;
-  if (looked === 0) return stage(done, 'power off, look and smell');
+  if (looked === 0) return stage(done, 'power off, visual inspection');
   return stage(done, found > 0 ? `${found} found` : `${looked} of ${lookItems.length}`);
 }
 
@@ -100,24 +107,24 @@ function traceStage({ causes, seen, traced }: JobState): Stage {
   const last = causes[causes.length - 1];
   if (last !== undefined) return stage(true, last.payload.name);
   if (traced.length > 0) return stage(false, `${countOf(traced.length, 'check')} made`);
-  return stage(false, seen === null ? '' : seen.readAt === null ? 'looked at' : 'read out');
+  return stage(false, seen === null ? '' : seen.readAt === null ? 'display read' : 'read out');
 }
 
 function makeSafeStage({ drive, safety }: JobState, limits: Limits): Stage {
-  if (drive === null) return locked('identify first');
+  if (drive === null) return locked('nameplate first');
   if (safety.alive !== null) return stage(false, 'AC found: not isolated');
   const proof = proofOf(safety, drive.stage, limits);
   if (proof.testAllowed) return stage(true, `${proof.highest_V} V proven`);
   if (proof.complete && proof.handsAllowed && safety.noBankTerminal)
     return stage(false, 'removal with covers on');
   if (proof.complete) return stage(false, `${proof.highest_V} V: too high`);
-  if (safety.lapsed !== null) return stage(false, 'lapsed: prove again');
+  if (safety.lapsed !== null) return stage(false, 'void: prove again');
   if (safety.sources === null) return stage(false, 'list the sources');
   if (unsafeSources(safety.sources.list).length > 0) return stage(false, 'a source is not isolated');
   if (safety.locked === null) return stage(false, 'lock and tag');
   if (safety.meterBefore === null) return stage(false, 'prove the meter');
   const left = missingSteps(safety, drive.stage).length;
-  return stage(false, left > 0 ? `${countOf(left, 'figure')} left` : 'prove the meter after');
+  return stage(false, left > 0 ? `${countOf(left, 'reading')} left` : 'prove the meter after');
 }
 
 function benchStage({ drive, safety, readings }: JobState, limits: Limits): Stage {
@@ -131,7 +138,7 @@ function benchStage({ drive, safety, readings }: JobState, limits: Limits): Stag
 }
 
 function motorStage({ startUp }: JobState): Stage {
-  if (motorBlockers(startUp).length > 0) return stage(false, 'held: see what failed');
+  if (motorBlockers(startUp).length > 0) return stage(false, 'blocked: test failed');
   const tests = startUp.insulations.length + startUp.windings.length;
   return stage(startUp.insulations.length > 0, tests === 0 ? '' : countOf(tests, 'test'));
 }
@@ -149,12 +156,12 @@ function powerStage(state: JobState): Stage {
     return locked(
       signed?.payload.verdict === 'not-shorted' ? 'locked: gate drives' : 'locked: bench not passed',
     );
-  return stage(false, power.wasOn ? 'was on' : power.planned === null ? '' : 'planned');
+  return stage(false, power.wasOn ? 'switched off' : power.planned === null ? '' : 'planned');
 }
 
 function settingsStage({ startUp: { signed, chosen } }: JobState): Stage {
   if (signed !== null) return stage(true, startUpSigned(signed.payload.mayRun?.until));
-  return stage(false, chosen === null ? '' : 'start-up sheet begun');
+  return stage(false, chosen === null ? '' : 'start-up sheet started');
 }
 
 function handOverStage({ signed, swap }: JobState): Stage {
@@ -167,7 +174,7 @@ const decideNote = ({ swap }: JobState): string =>
     ? choiceNames[swap.decision.payload.choice].toLowerCase()
     : swap.figures === null
       ? ''
-      : 'figures kept';
+      : 'values saved';
 
 /** Every wire is known or taken on, and the stop is planned. */
 const readyToSwap = ({ swap: { wires, planned } }: JobState): boolean =>
@@ -180,19 +187,19 @@ function prepareNote({ swap: { wires, planned } }: JobState): string {
 }
 
 function swapNote({ swap: { stop, outAt } }: JobState): string {
-  if (stop.overAt !== null) return `stood ${Math.round((stop.overAt - (stop.begunAt ?? 0)) / 60_000)} min`;
+  if (stop.overAt !== null) return `stopped ${Math.round((stop.overAt - (stop.begunAt ?? 0)) / 60_000)} min`;
   if (outAt !== null) return 'old unit out';
-  return stop.begunAt === null ? '' : 'the machine stands';
+  return stop.begunAt === null ? '' : 'machine stopped';
 }
 
 const startUpSigned = (until: string | undefined): string =>
   until === undefined ? 'start-up sheet signed' : `signed, may run until ${until}`;
 
 function asFoundNote(state: JobState): string {
-  if (state.asFound === null) return 'alarm and fault slots';
+  if (state.asFound === null) return 'fault and fault log';
   if ('impossible' in state.asFound) return 'not captured';
   const { active, slots } = state.asFound.captured;
-  return `${active === undefined || active === '' ? 'no alarm' : `alarm ${active}`}, ${countOf(slots.length, 'slot')}`;
+  return `${active === undefined || active === '' ? 'no fault' : `fault ${active}`}, ${countOf(slots.length, 'log entry')}`;
 }
 
 /** The one stage that waits for the technician. */

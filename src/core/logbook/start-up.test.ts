@@ -42,7 +42,7 @@ describe('tests of motor and cable', () => {
     const j = begun();
     j.add('motor.insulation', insulation(900));
     expect(stateOf(j).startUp.insulations).toEqual([]);
-    expect(stateOf(j).log.at(-1)?.void).toMatch(/kills what is left connected/);
+    expect(stateOf(j).log.at(-1)?.void).toMatch(/destroys whatever is left connected/);
   });
 
   it('a cable that failed holds the job until a newer test of it passes and it was earthed', () => {
@@ -50,7 +50,7 @@ describe('tests of motor and cable', () => {
     const failed = j.add('motor.insulation', insulation(0.4));
     j.add('motor.earthed', { test: failed, seconds: 240 });
     expect(blockers(j)).toMatch(/The cable to earth failed/);
-    expect(motorLine(j)).toMatchObject({ state: 'todo', note: 'held: see what failed' });
+    expect(motorLine(j)).toMatchObject({ state: 'todo', note: 'blocked: test failed' });
     const good = j.add('motor.insulation', insulation(800));
     expect(blockers(j)).toMatch(/earth it for 240 s/);
     j.add('motor.earthed', { test: good, seconds: 240 });
@@ -87,16 +87,16 @@ describe('tests of motor and cable', () => {
     const j = ready();
     const ohms = { uv: 1, vw: 1, wu: 1.5 };
     j.add('motor.winding', { ohms, temperature_C: 20, reference_C: 20, material: 'copper' });
-    expect(blockers(j)).toMatch(/not alike/);
+    expect(blockers(j)).toMatch(/unbalanced/);
   });
 });
 
 describe('the signature of the start-up sheet', () => {
-  it('is a technician’s, and stands against nothing that the page knew', () => {
+  it('is a technician’s, still stopped against nothing that the page knew', () => {
     const j = ready();
     j.add('startup.signed', signature, { by: pip });
     expect(stateOf(j).startUp.signed).toBeNull();
-    j.add('startup.signed', { ...signature, against: ['The identification is stale.'] });
+    j.add('startup.signed', { ...signature, against: ['The autotune is stale.'] });
     expect(stateOf(j).log.at(-1)?.void).toMatch(/stale/);
     j.add('startup.signed', signature, { by: odo });
     expect(stateOf(j).startUp.signed?.by).toEqual(odo);
@@ -163,7 +163,7 @@ describe('open issues', () => {
     j.add('startup.value', { number: '3-01', value: 3, reason: 'for the test only' });
     expect(openIssues(stateOf(j))).toHaveLength(3);
     j.add('startup.signed', signature);
-    expect(stateOf(j).log.at(-1)?.void).toMatch(/temporary jumper.*test only.*grey wire/);
+    expect(stateOf(j).log.at(-1)?.void).toMatch(/temporary jumper.*test-only.*grey wire/);
     j.add('startup.signed', until(named(j).slice(1)));
     expect(stateOf(j).startUp.signed).toBeNull();
     j.add('startup.signed', until(named(j)));
@@ -187,9 +187,9 @@ describe('open issues', () => {
     k.add('question.opened', { text: 'which fuse?' });
     const alone = { ...until(named(k)).mayRun, approver: 'ines  Tarrow, technician' };
     k.add('startup.signed', { ...signature, mayRun: alone });
-    expect(stateOf(k).log.at(-1)?.void).toMatch(/who signs does not agree/);
+    expect(stateOf(k).log.at(-1)?.void).toMatch(/the signer cannot agree for others/);
     k.add('startup.signed', until(named(k), '2026-11-19'));
-    expect(stateOf(k).log.at(-1)?.void).toMatch(/is over/);
+    expect(stateOf(k).log.at(-1)?.void).toMatch(/in the past/);
   });
 
   it('is shown on the board as long as it is not settled', () => {
@@ -257,7 +257,7 @@ describe('what is kept when the power goes', () => {
   });
 });
 
-describe('an identification is out of date', () => {
+describe('an autotune is out of date', () => {
   const steps = (j: ReturnType<typeof job>) => stateOf(j).startUp.run.map((r) => r.payload.step);
   const identified = () => {
     const j = begun();

@@ -47,7 +47,7 @@ describe('a dead check', () => {
     answer(j, 'dead', { check: 'lugs', after: 1500 });
     expect(lastVoid(j)).toBeNull();
     answer(j, 'dead', { check: 'static', after: 1801 });
-    expect(lastVoid(j)).toMatch(/lapsed/);
+    expect(lastVoid(j)).toMatch(/void/);
   });
 
   it('does not count under the proof of somebody else', () => {
@@ -114,7 +114,7 @@ it('an answer is taken back; one that was never given cannot be', () => {
   j.add('trace.withdrawn', { family: 'input-phase-loss', check: 'three' });
   expect(stateOf(j).traced).toEqual([]);
   j.add('trace.withdrawn', { family: 'input-phase-loss', check: 'three' });
-  expect(lastVoid(j)).toMatch(/no such answer/);
+  expect(lastVoid(j)).toMatch(/No such answer/);
 });
 
 it('after an earth fault no cause is put back to show it; elsewhere it may be', () => {
@@ -126,7 +126,7 @@ it('after an earth fault no cause is put back to show it; elsewhere it may be', 
     recreated: 'tripped again',
   };
   j.add('trace.confirmed', { family: 'ground', ...confirmed });
-  expect(lastVoid(j)).toMatch(/never put back/);
+  expect(lastVoid(j)).toMatch(/never re-create the cause/);
   j.add('trace.confirmed', { family: 'fan', ...confirmed });
   expect(stateOf(j).causes).toHaveLength(1);
 });

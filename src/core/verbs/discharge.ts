@@ -37,7 +37,8 @@ const output = z.union([
 
 export const dischargeVerb = verb({
   name: 'discharge',
-  summary: 'Time for a DC bank to run down, or its capacitance or bleeder from readings of the falling bus.',
+  summary:
+    'Discharge time of a DC bus, or its capacitance or bleeder from readings of the falling bus voltage.',
   input,
   output,
   run: (i) => {

@@ -15,15 +15,15 @@ const task = z.strictObject({
 });
 
 const words = {
-  ring: 'these wait for each other in a ring',
-  unknown: 'there is no task of that id',
-  twice: 'an id is there twice',
-  people: 'more people than are at hand',
+  ring: 'circular dependency',
+  unknown: 'no task with that id',
+  twice: 'duplicate id',
+  people: 'more people needed than available',
 } as const;
 
 export const downtimeVerb = verb({
   name: 'downtime',
-  summary: 'Who does what when, so that the machine stands still for the shortest time.',
+  summary: 'Who does what when, for the shortest outage of the machine.',
   input: z
     .strictObject({
       ...always,

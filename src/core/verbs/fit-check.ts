@@ -39,7 +39,7 @@ const action = z.enum(['buy', 'move', 'change', 'ask']);
 
 export const fitCheckVerb = verb({
   name: 'fit-check',
-  summary: 'Does a unit do in the place of another one? Row by row, with what to buy, move, change or ask.',
+  summary: 'Whether a unit can replace another, row by row, with what to buy, move, change or ask.',
   input: z.strictObject({
     ...always,
     old: unit,

@@ -117,7 +117,7 @@ export function runText(verb: Verb, text: string): VerbAnswer {
 /** OpenAPI 3.1 for all verbs. */
 export const openApi = (version: string): unknown => ({
   openapi: '3.1.0',
-  info: { title: 'Grim Spanner computing', version, description: 'The same verbs as `./grim calc`.' },
+  info: { title: 'Grim Spanner calculations', version, description: 'The same verbs as `./grim calc`.' },
   paths: Object.fromEntries(
     verbs.map((v) => {
       const { input, output } = schemasOf(v);
@@ -132,7 +132,7 @@ export const openApi = (version: string): unknown => ({
               200: { description: 'The answer', ...json(output) },
               400: { description: 'Not JSON' },
               422: { description: 'Does not match the schema' },
-              503: { description: 'Too many computations are waiting' },
+              503: { description: 'Too many calculations are waiting' },
             },
           },
         },

@@ -18,7 +18,7 @@ const input = z
   })
   .superRefine(({ readings }, ctx) => {
     if (readingAt(readings, 60) === undefined)
-      ctx.addIssue({ code: 'custom', path: ['readings'], message: 'a figure after 60 s is needed' });
+      ctx.addIssue({ code: 'custom', path: ['readings'], message: 'a reading after 60 s is required' });
   });
 
 const output = z.strictObject({

@@ -14,7 +14,7 @@ const keypad = z.strictObject({ menu: controlShape.shape.keypad.shape.menu, oper
 export const keyPlanVerb = verb({
   name: 'key-plan',
   summary:
-    'The keys that bring a unit from what it has to a target, with the least effort, and what none goes below.',
+    'The key sequence from the current to the target parameters with the least effort, and a lower bound of that effort.',
   input: z.strictObject({ ...always, now: setSchema, keypad, target: valuesSchema }),
   output: z.strictObject({
     id: z.json().optional(),
@@ -51,7 +51,7 @@ export const keyPlanVerb = verb({
     const control = { ...given.control, keypad: { menu, operation, keys: [], displays: [], lamps: [] } };
     const plan = keyPlan({ ...given, control }, target);
     // The schema asks for the formal keypad, so there is a plan.
-    if (plan === null) throw new Error('the keypad was taken without its keys');
+    if (plan === null) throw new Error('the keypad was read without its keys');
     return {
       ...plan,
       steps: plan.steps.map((s) => ({ ...s, keys: pressWords([...s.walk, ...s.edit, s.keep]) })),

@@ -48,7 +48,7 @@ function problemsOf(issue: z.core.$ZodIssue, input: unknown, schema: JsonSchema,
     return issue.keys.map((key) => ({
       path: pathText([...path, key]),
       given: valueAt(input, [...path, key]) ?? null,
-      allowed: known.length === 0 ? 'no such key' : `no such key; nearest is "${closest(key, known)}"`,
+      allowed: known.length === 0 ? 'unknown key' : `unknown key; nearest is "${closest(key, known)}"`,
     }));
   }
   if (issue.code === 'invalid_union' && issue.errors.length > 0) {

@@ -58,7 +58,7 @@ const output = z.strictObject({
 
 export const moduleVerdictVerb = verb({
   name: 'module-verdict',
-  summary: 'Which devices of a transistor module switch, from the lamp-and-battery test.',
+  summary: 'Which devices of an IGBT module switch, from the lamp-and-battery test.',
   input,
   output,
   run: ({ diode, gate, ...rest }) =>

@@ -18,7 +18,7 @@ const output = z.strictObject({
 
 export const plateVerb = verb({
   name: 'plate',
-  summary: 'What follows from a motor plate and whether its figures can be true together.',
+  summary: 'Values derived from a motor nameplate, and whether the nameplate is consistent.',
   input: plateSchema.extend(always),
   output,
   run: plateSums,

@@ -73,7 +73,7 @@ const output = z.strictObject({
 
 export const rampVerb = verb({
   name: 'ramp',
-  summary: 'A run-up and a stop: where it would trip, shortest safe ramps, what a brake resistor needs.',
+  summary: 'Ramp up and down: where the drive would trip, shortest safe ramps, brake resistor rating.',
   input,
   output,
   run: ({ cycle_s, samples, id: _, note: __, ...given }) => {

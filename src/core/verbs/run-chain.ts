@@ -39,7 +39,7 @@ const output = z.strictObject({
 export const runChainVerb = verb({
   name: 'run-chain',
   summary:
-    'Why a drive does not run: each permissive closed, open or unknown, from settings and live values.',
+    'Why a drive does not run: each permissive closed, open or unknown, from parameters and live values.',
   input,
   output,
   run: ({ control, live, ...facts }) =>

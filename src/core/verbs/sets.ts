@@ -51,7 +51,7 @@ const side = z
 
 export const setImportVerb = verb({
   name: 'set-import',
-  summary: 'A set from text, line by line: what was taken, what the type does not know, what cannot be.',
+  summary: 'A parameter set from text, line by line: accepted, unknown to the type, not possible.',
   input: z.strictObject({
     ...always,
     /** A table with any separator, JSON, or a device configuration file (CiA 306). */
@@ -87,7 +87,7 @@ export const setImportVerb = verb({
 export const setTranslateVerb = verb({
   name: 'set-translate',
   summary:
-    'A set on another type by what its values mean: each carried, converted, clamped, to choose or without a home.',
+    'A parameter set translated to another type by meaning: copied, converted, limited, to choose or no equivalent.',
   input: z.strictObject({
     ...always,
     set,
@@ -135,7 +135,7 @@ export const setTranslateVerb = verb({
 
 export const setDiffVerb = verb({
   name: 'set-diff',
-  summary: 'What two sets differ in; of two types by meaning, with the sums.',
+  summary: 'Differences between two parameter sets; between types by meaning, with calculations.',
   input: z.strictObject({ ...always, a: set, b: set }),
   output: z.strictObject({
     id,
@@ -155,7 +155,7 @@ export const setDiffVerb = verb({
 
 export const setAuditVerb = verb({
   name: 'set-audit',
-  summary: 'What is wrong or doubtful about a set, the worst first, and what could not be judged.',
+  summary: 'Errors and doubts in a parameter set, worst first, and what could not be checked.',
   input: z.strictObject({
     ...always,
     set,
@@ -186,7 +186,7 @@ export const setAuditVerb = verb({
 
 export const setPlanVerb = verb({
   name: 'set-plan',
-  summary: 'The order in which values are written to a unit, each step with its reason.',
+  summary: 'The order in which parameters are written to a unit, each step with its reason.',
   input: z.strictObject({ ...always, now: set, target: valuesSchema }),
   output: z.strictObject({
     id,

@@ -48,7 +48,7 @@ const output = z.strictObject({
 
 export const settingsVerb = verb({
   name: 'settings',
-  summary: 'The start-up sheet: every value to enter on a drive for a motor and load, with its rule and sum.',
+  summary: 'The start-up sheet: every parameter value for a motor and load, with its rule and calculation.',
   input,
   output,
   run: ({ control, ...rest }) =>

@@ -79,7 +79,7 @@ const input = z
         code: 'custom',
         path: ['probes'],
         input: probes,
-        message: 'a list of probes goes with elements',
+        message: 'a list of probes is required with elements',
       });
     if (elements !== undefined) return;
     probes?.forEach((probe, i) =>
@@ -132,7 +132,7 @@ function onStage(stage: Stage, probes: readonly { red: string; black: string }[]
 
 export const staticReadings = verb({
   name: 'static-readings',
-  summary: 'What a diode-test meter shows on a power stage, sound or with faults, or on any small network.',
+  summary: 'Diode-test readings of a power stage, good or with faults, or of any small network.',
   input,
   output,
   run: (i) => {

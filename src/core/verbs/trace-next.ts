@@ -72,7 +72,7 @@ const output = z.strictObject({
 
 export const traceNextVerb = verb({
   name: 'trace-next',
-  summary: 'From an alarm family and answers so far: suspects, and the check that saves most minutes.',
+  summary: 'From a fault family and answers so far: likely causes, and the check that saves most time.',
   input,
   output,
   run: ({ family, table, answers, shown, proven, released }) => {

@@ -28,7 +28,7 @@ describe('manners of the verbs', () => {
 
   it('names the nearest key for an unknown one', () => {
     expect(refused('static-readings', { temprature_C: 20 })).toEqual([
-      { path: 'temprature_C', given: 20, allowed: 'no such key; nearest is "temperature_C"' },
+      { path: 'temprature_C', given: 20, allowed: 'unknown key; nearest is "temperature_C"' },
     ]);
     expect(refused('static-readings', { stage: { bleederohm: 1 } })[0]).toMatchObject({
       path: 'stage.bleederohm',

@@ -51,7 +51,7 @@ const output = z.strictObject({
 export const waveformDiagnoseVerb = verb({
   name: 'waveform-diagnose',
   summary:
-    'Figures measured under power to the fault that gives them: every fault simulated at this load and compared.',
+    'The fault that gives the values measured under power: every fault is simulated at this load and compared.',
   input,
   output,
   run: ({ measured, prechargeOhm, id: _, note: __, ...sound }) => {

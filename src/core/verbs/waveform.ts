@@ -20,7 +20,7 @@ const output = z.strictObject({
 export const waveformVerb = verb({
   name: 'waveform',
   summary:
-    'Currents and voltages of a drive over time, sound or with a fault: figures, and samples on request.',
+    'Currents and voltages of a drive over time, good or with a fault: values, and samples on request.',
   input,
   output,
   run: ({ samples, id: _, note: __, ...given }) => {

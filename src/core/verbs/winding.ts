@@ -9,7 +9,7 @@ const celsius = z.number().min(-40).max(200);
 
 export const windingVerb = verb({
   name: 'winding',
-  summary: 'Winding resistance at a reference temperature, and whether the three pairs are alike.',
+  summary: 'Winding resistance at a reference temperature, and unbalance of the three pairs.',
   input: z.strictObject({
     ...always,
     ohms: z.strictObject(pairs),

@@ -35,8 +35,7 @@ const position = z.enum(['V', 'mA']).optional();
 
 export const wireMapVerb = verb({
   name: 'wire-map',
-  summary:
-    'Where each wire of an old unit goes on a new one, what must be set for it, and what has no place.',
+  summary: 'Terminal of each wire on the new unit, parameters to set for it, and wires without a terminal.',
   input: z.strictObject({
     ...always,
     old: unit,

@@ -1,7 +1,7 @@
 import { busVoltsAfter, discharge, dischargeTool, peakBusVolts, timeConstant } from '.';
 
 // Textbook RC: after one time constant 36.8 % is left, after five 0.67 % (any book on circuits).
-describe('discharge of a bank', () => {
+describe('discharge of a capacitor bank', () => {
   const bank = { capacitance_uF: 1000, bleederOhm: 150_000, startVolts: 565 };
 
   it('has the textbook time constant and leaves 1/e after it', () => {

@@ -59,7 +59,7 @@ describe('what is typed for a diode test', () => {
     },
   );
 
-  it('never turns any text into a figure above the display’s end or into no number', () => {
+  it('never turns any text into a value above the display’s end or into no number', () => {
     fc.assert(
       fc.property(
         fc.oneof(fc.string(), fc.double().map(String), fc.stringMatching(/^[-+0-9.,OLmV ]{0,8}$/)),
@@ -87,7 +87,7 @@ describe('what is typed for the dead proof', () => {
   ])('%s is %s V', (text, volts) => {
     expect(readVolts(text)).toEqual({ kind: 'volts', volts });
   });
-  it.each(['', 'dead', 'OL', '99999', 'ok'])('“%s” is no figure', (text) => {
+  it.each(['', 'dead', 'OL', '99999', 'ok'])('“%s” is not a number', (text) => {
     expect(readVolts(text).kind).toBe('unreadable');
   });
 });

@@ -30,14 +30,14 @@ const words = (volts: number): string => `${Number(volts.toFixed(4))} V`;
  */
 export function readDiodeTest(text: string, ceiling_V: number): TypedReading {
   const t = tidy(text);
-  if (t === '') return { kind: 'unreadable', why: 'Type what the meter shows, or press O for overload.' };
+  if (t === '') return { kind: 'unreadable', why: 'Type the meter reading, or press O for OL.' };
   if (overload.test(t)) return { kind: 'value', value: 'OL' };
   if (climbing.test(t)) return { kind: 'value', value: 'climbing' };
   const match = figure.exec(t);
   if (match === null)
     return {
       kind: 'unreadable',
-      why: `“${text.trim().slice(0, 24)}” is no reading. Type volts like 0.451, or O for overload.`,
+      why: `“${text.trim().slice(0, 24)}” is not a reading. Type volts, e.g. 0.451, or O for OL.`,
     };
   const [, sign = '', digits = '', unit = ''] = match;
   const number = Number(digits) * (sign === '-' ? -1 : 1);
@@ -45,9 +45,9 @@ export function readDiodeTest(text: string, ceiling_V: number): TypedReading {
   if (unit === '' && digits === '1' && sign === '')
     return {
       kind: 'question',
-      why: 'A lone 1 is how some meters show overload.',
+      why: 'Some meters show OL as a single 1.',
       choices: [
-        { value: 'OL', words: 'overload' },
+        { value: 'OL', words: 'OL' },
         { value: 1, words: '1.000 V' },
       ],
     };
@@ -55,8 +55,8 @@ export function readDiodeTest(text: string, ceiling_V: number): TypedReading {
   if (volts < 0)
     return {
       kind: 'question',
-      why: 'Negative: leads swapped, or the bank holds a charge.',
-      choices: [{ value: volts, words: `keep ${words(volts)}` }],
+      why: 'Negative reading: leads swapped, or the capacitor bank is charged.',
+      choices: [{ value: volts, words: `save ${words(volts)}` }],
     };
   return { kind: 'value', value: volts };
 }
@@ -69,10 +69,10 @@ function tooBig(volts: number, unit: string, ceiling_V: number): TypedReading {
     .filter((v) => Math.abs(v) >= 0.1 && Math.abs(v) <= Math.min(ceiling_V, 1.2));
   return {
     kind: 'question',
-    why: `A diode test cannot show ${words(volts)}: the display ends at ${words(ceiling_V)}.`,
+    why: `A diode test cannot show ${words(volts)}: the display limit is ${words(ceiling_V)}.`,
     choices: [
       ...likely.map((value) => ({ value, words: words(value) })),
-      { value: 'OL' as const, words: 'overload' },
+      { value: 'OL' as const, words: 'OL' },
     ],
   };
 }
@@ -83,21 +83,24 @@ export type TypedVolts = { kind: 'volts'; volts: number } | { kind: 'unreadable'
 /** Reads what was typed for a voltage of the dead proof; a figure is wanted, no tick. */
 export function readVolts(text: string): TypedVolts {
   const t = tidy(text);
-  if (t === '') return { kind: 'unreadable', why: 'Type the figure the meter shows, also when it is 0.' };
+  if (t === '') return { kind: 'unreadable', why: 'Type the meter reading, even if it is 0.' };
   if (overload.test(t) && t !== '1.')
     return {
       kind: 'unreadable',
-      why: 'Overload is no figure: set the meter to a higher volts range and measure again.',
+      why: 'OL is not a voltage: set the meter to a higher range and measure again.',
     };
   const match = figure.exec(t);
   if (match === null)
     return {
       kind: 'unreadable',
-      why: `“${text.trim().slice(0, 24)}” is no voltage. Type volts like 3.1, also when it is 0.`,
+      why: `“${text.trim().slice(0, 24)}” is not a voltage. Type volts, e.g. 3.1, even if it is 0.`,
     };
   const [, sign = '', digits = '', unit = ''] = match;
   const volts = (Number(digits) * (sign === '-' ? -1 : 1)) / (unit === 'MV' ? 1000 : 1);
   return Math.abs(volts) > 2000
-    ? { kind: 'unreadable', why: `${words(volts)} is more than any meter here measures: check the point.` }
+    ? {
+        kind: 'unreadable',
+        why: `${words(volts)} is beyond the range of the meter: check the decimal point.`,
+      }
     : { kind: 'volts', volts };
 }

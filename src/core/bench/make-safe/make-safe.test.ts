@@ -12,7 +12,7 @@ import {
 const ids = (s: ReturnType<typeof stage>) => proofPoints(s).map((p) => p.id);
 
 describe('where a drive is proven dead', () => {
-  it('is the bank itself and both sides of every link and fuse', () => {
+  it('is the capacitor bank itself and both sides of every link and fuse', () => {
     expect(ids(stage())).not.toContain('rectifier-side');
     expect(ids(stage({ link: 'link' }))).toContain('rectifier-side');
     expect(ids(stage({ link: 'precharge', fuse: 'inverter' }))).toEqual(
@@ -27,7 +27,7 @@ describe('where a drive is proven dead', () => {
     expect(ids(stage({ frontEnd: 'diode-1ph' }))).not.toContain('L1-L3');
   });
 
-  it('is measured on DC all the way down, then on AC, then the bank again', () => {
+  it('is measured on DC all the way down, then on AC, then the capacitor bank again', () => {
     const steps = proofSteps(stage({ link: 'link' }));
     const firstAc = steps.findIndex((s) => s.quantity === 'ac');
     expect(steps.slice(0, firstAc).every((s) => s.quantity === 'dc')).toBe(true);
@@ -58,6 +58,6 @@ it('a brake terminal that nobody knows of is proven, with the way out where ther
     proofPoints({ ...stage({ brake: false }), ...differs }).find((p) => p.id === 'BR-DC-')?.where;
   expect(point({})).toBeUndefined();
   expect(point({ assumed: ['brake'] })).toBe(
-    'brake terminal to bus minus, if there is one: else the bus again',
+    'brake terminal to bus minus, if fitted; otherwise measure the bus again',
   );
 });

@@ -47,18 +47,18 @@ const pairs = (where: string, which: readonly Quantity[], all: readonly Pair[], 
 function busPoints(stage: Stage): ProofPoint[] {
   const beyond = (part: 'link' | 'fuse', id: string, terminal: string, where: string): ProofPoint[] => {
     if (!isStated(stage, part))
-      return [one(id, [terminal, 'DC-'], `${where}, if there is one: else the bus again`)];
+      return [one(id, [terminal, 'DC-'], `${where}, if fitted; otherwise measure the bus again`)];
     return stage[part] === 'none' ? [] : [one(id, [terminal, 'DC-'], where)];
   };
   return [
-    one('bank', ['DC+', 'DC-'], 'at the bank’s own terminals', both),
+    one('bank', ['DC+', 'DC-'], 'at the capacitor bank terminals', both),
     ...beyond('link', 'rectifier-side', 'DC+R', 'rectifier side of the link or choke'),
     ...beyond('fuse', 'inverter-side', 'DC+I', 'inverter side of the fuse'),
     one('plus-earth', ['DC+', 'PE'], 'bus plus to earth'),
     one('minus-earth', ['DC-', 'PE'], 'bus minus to earth'),
     ...(stage.brake || !isStated(stage, 'brake')
       ? pairs(
-          `brake terminal to bus minus${isStated(stage, 'brake') ? '' : ', if there is one: else the bus again'}`,
+          `brake terminal to bus minus${isStated(stage, 'brake') ? '' : ', if fitted; otherwise measure the bus again'}`,
           dc,
           [['BR', 'DC-']],
         )
@@ -124,6 +124,6 @@ export function proofSteps(stage: Stage, place: ProofPlace = 'installed'): Proof
     all
       .filter((p) => p.quantities.includes(quantity))
       .map((point): ProofStep => ({ key: stepKey(point.id, quantity), point, quantity }));
-  const again = one(againId, ['DC+', 'DC-'], 'bank again, a minute later');
+  const again = one(againId, ['DC+', 'DC-'], 'capacitor bank again, after one minute');
   return [...of('dc'), ...of('ac'), { key: stepKey(againId, 'dc'), point: again, quantity: 'dc' }];
 }

@@ -16,7 +16,7 @@ export type SourceKind = (typeof sourceKinds)[number];
 
 /** Names of the energy sources, and what isolates each. */
 export const sourceWords: Readonly<Record<SourceKind, { name: string; hint: string }>> = {
-  mains: { name: 'Mains supply', hint: 'the drive’s own isolator, locked and tagged' },
+  mains: { name: 'Mains supply', hint: 'isolator of the drive, locked and tagged' },
   bypass: { name: 'Bypass', hint: 'feeds the motor side while the drive is off' },
   'common-dc-bus': {
     name: 'Common DC bus',
@@ -25,14 +25,14 @@ export const sourceWords: Readonly<Record<SourceKind, { name: string; hint: stri
   'foreign-24v': { name: 'Foreign 24 V', hint: 'control supply from another panel' },
   ups: { name: 'UPS', hint: 'keeps control circuits live' },
   'brake-supply': { name: 'Brake supply', hint: 'rectifier of the holding brake' },
-  'motor-heater': { name: 'Motor heater', hint: 'live in the motor’s box while it stands' },
+  'motor-heater': { name: 'Motor heater', hint: 'live in the terminal box of the stopped motor' },
   'mains-on-relays': {
     name: 'Mains on relay contacts',
-    hint: 'signals at line voltage on the control strip',
+    hint: 'line-voltage signals on the control terminals',
   },
   'driven-motor': {
     name: 'Motor turned by its load',
-    hint: 'a turning motor generates, magnets always: lock the shaft before U V W is touched',
+    hint: 'a turning motor generates voltage, permanent-magnet motors always: lock the shaft before touching U V W',
   },
   load: { name: 'Load, springs, pressure', hint: 'lowered or blocked; brake or pawl holding' },
 };

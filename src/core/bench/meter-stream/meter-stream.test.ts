@@ -40,7 +40,7 @@ describe('lines of a meter', () => {
     expect(readLine(line)).toEqual(said);
   });
 
-  it('never takes noise for a figure', () => {
+  it('never takes noise for a value', () => {
     fc.assert(
       fc.property(fc.string(), (text) => {
         fc.pre(!/^\s*DIODE /.test(text));
@@ -51,7 +51,7 @@ describe('lines of a meter', () => {
 });
 
 describe('hands-free', () => {
-  it('counts a figure once it is steady for 0.6 s after the meter was open', () => {
+  it('counts a value once it is steady for 0.6 s after the meter was open', () => {
     expect(listen([open, ...held(0.45, 3)]).heard).toEqual([]);
     expect(listen([open, ...held(0.45, 4)]).heard).toEqual([{ kind: 'counted', volts: 0.451 }]);
   });
@@ -78,7 +78,7 @@ describe('hands-free', () => {
     }
   });
 
-  it('does not count a figure that jumps', () => {
+  it('does not count a value that jumps', () => {
     const jumping = Array.from({ length: 30 }, (_, i) => `DIODE ${i % 2 === 0 ? '0.451' : '0.389'} V`);
     expect(listen([open, ...jumping]).heard).toEqual([]);
   });
@@ -93,7 +93,7 @@ describe('hands-free', () => {
     expect(listen([open, ...held(0.45, 9)], back.now, back.at_ms).heard).toHaveLength(1);
   });
 
-  it('gives garbage a name and never a figure', () => {
+  it('gives garbage a name and never a value', () => {
     const noise = ['DI\u0003DE 0.45', '????', 'DIODE 0,45 V', '0.451', 'V 0.451'];
     const { heard, now } = listen([open, ...noise]);
     expect(heard).toEqual([]);

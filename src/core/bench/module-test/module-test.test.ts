@@ -18,7 +18,7 @@ const switching = (device: number): LampTouch[] => [
 const single = (touches: LampTouch[], more: Partial<Parameters<typeof moduleVerdict>[0]> = {}) =>
   moduleVerdict({ kind: 'single', lampSelfTest: true, touches, ...more }).devices[0];
 
-describe('lamp and battery on one transistor', () => {
+describe('lamp and battery on one IGBT', () => {
   it.each([
     ['lights and stays, goes out and stays', switching(1), 'switches'],
     ['never lights', [touch(1, 'plus', 'off'), touch(1, 'minus', 'off')], 'open'],

@@ -52,11 +52,11 @@ function byMeter(diode: DiodeTest | undefined, gate: GateResistance | undefined)
       return say('shorted', 'Collector to emitter reads near zero both ways.');
     return say(
       'not-proven',
-      'It conducts in reverse: a charged gate does that too. Bridge its gate to its emitter and take the diode readings again.',
+      'It conducts in reverse; a charged gate causes this too. Bridge gate to emitter and measure the diode again.',
     );
   }
   if (diode !== undefined && diode.forward_V > open_V)
-    return say('open', 'The diode across it does not conduct: its connection or the diode itself is open.');
+    return say('open', 'The freewheel diode does not conduct: its connection or the diode is open.');
   if (gate !== undefined && gate.ohm !== 'OL' && gate.ohm < gateShort_ohm)
     return say('open', `Gate to emitter reads ${gate.ohm} Ω where it should be open: the gate is shorted.`);
   if (gate !== undefined && gate.ohm !== 'OL' && gate.ohm < gateLeak_ohm)
@@ -68,20 +68,18 @@ function byMeter(diode: DiodeTest | undefined, gate: GateResistance | undefined)
 function byLamp(plus: readonly LampTouch[], minus: readonly LampTouch[]): Said {
   const differ = (list: readonly LampTouch[]): boolean => new Set(list.map((t) => t.lamp)).size > 1;
   if (differ(plus) || differ(minus))
-    return say('not-proven', 'The same touch gave different answers: clean the posts and do it again.');
+    return say('not-proven', 'Repeated touches gave different results: clean the terminals and repeat.');
   const [on] = plus;
   const [off] = minus;
   if (on === undefined || off === undefined)
     return say(
       'not-proven',
-      on === undefined
-        ? 'The gate was not yet touched with plus.'
-        : 'The gate was not yet touched with minus.',
+      on === undefined ? 'Gate not yet touched with plus.' : 'Gate not yet touched with minus.',
     );
   if (on.lamp === 'on' && off.lamp === 'on')
     return say(
       'shorted',
-      'The lamp never goes out: collector to emitter is shorted. The same happens with the battery reversed, so check its polarity once more.',
+      'The lamp never goes out: collector to emitter is shorted. A reversed battery gives the same result, so check its polarity again.',
     );
   // The gate tied to its collector: minus on the gate draws the lamp's current through it.
   if (on.lamp === 'dim' && off.lamp === 'on')
@@ -91,15 +89,15 @@ function byLamp(plus: readonly LampTouch[], minus: readonly LampTouch[]): Said {
   if (on.lamp === 'on' && off.lamp === 'off') {
     const faded = [...plus, ...minus].some((t) => !t.holds);
     return faded
-      ? say('leaky-gate', 'It switches but does not stay: the gate loses its charge.')
-      : say('switches', 'Lights and stays lit on plus, goes out and stays out on minus.');
+      ? say('leaky-gate', 'It switches but does not hold: the gate loses its charge.')
+      : say('switches', 'Switches on and holds with plus, switches off and holds with minus.');
   }
   if (on.lamp === 'dim' || off.lamp === 'dim')
     return say(
       'not-proven',
-      'Dim: leakage, a gate only partly charged, or a weak battery. Charge the battery and repeat.',
+      'Dim: leakage, gate partly charged, or weak battery. Charge the battery and repeat.',
     );
-  return say('not-proven', 'Lit on minus and dark on plus: the leads to the gate are probably mixed up.');
+  return say('not-proven', 'On with minus and off with plus: gate leads probably swapped.');
 }
 
 /**
@@ -130,7 +128,7 @@ export function moduleVerdict({
         device,
         ...say(
           'not-proven',
-          'Lamp, battery and polarity were not proven first: a dead lamp looks like a dead gate.',
+          'Lamp, battery and polarity were not proven first: a failed lamp looks like a failed gate.',
         ),
       };
     const touched = own(touches);

@@ -30,8 +30,7 @@ type Bare = Probe & { value: Value };
 /** More than any plan asks, with every probe taken four times. */
 export const mostReadings = 400;
 
-const shape =
-  'Three columns are wanted: red lead, black lead, value. A head with these names may stand above.';
+const shape = 'Three columns are required: red lead, black lead, value. A header row is allowed.';
 
 const plain = (text: string): string => text.replace(/[−–—]/g, '-').replace(/\s+/g, '').toUpperCase();
 
@@ -81,14 +80,14 @@ export function readReadings(
   const terminalOf = (name: string): Terminal | string => {
     const [one, other] = meant(name);
     const called = `“${name.trim().slice(0, 24)}”`;
-    if (one === undefined) return `${called} is no screw of this drive: it has ${marks}.`;
-    return other === undefined ? one : `${called} means two screws here, ${one} and ${other}: say which.`;
+    if (one === undefined) return `${called}: no such terminal. This drive has ${marks}.`;
+    return other === undefined ? one : `${called} matches two terminals, ${one} and ${other}: choose one.`;
   };
   const read = (redName: string, blackName: string, value: string): Outcome => {
     const [red, black] = [terminalOf(redName), terminalOf(blackName)];
     if (!isTerminal(red)) return { kind: 'unreadable', why: red };
     if (!isTerminal(black)) return { kind: 'unreadable', why: black };
-    if (red === black) return { kind: 'unreadable', why: 'Both leads are on one screw.' };
+    if (red === black) return { kind: 'unreadable', why: 'Both leads are on the same terminal.' };
     const outcome = readValue(value, ceiling_V, (v) => ({ red, black, value: v, typed: value.slice(0, 40) }));
     if (outcome.kind === 'reading') return matched(outcome.reading) ? { ...outcome, kind: 'known' } : outcome;
     const answered = outcome.kind === 'question' && outcome.choices.find((c) => matched(c.reading));

@@ -27,7 +27,7 @@ describe('tables', () => {
   it.each([
     ['comma and head', 'red,black,value\nL1,DC+,0.449\nDC-,L2,OL\n'],
     ['no head', 'L1,DC+,0.449\nDC-,L2,OL'],
-    ['semicolon, decimal comma, marks of the plate', 'Black;Red;Reading\nP;R;0,449\nS;N;O.L'],
+    ['semicolon, decimal comma, marks of the nameplate', 'Black;Red;Reading\nP;R;0,449\nS;N;O.L'],
     ['tabs, true minus, mixed case, byte order mark', '\uFEFFl1\tdc+\t449 mV\nDC−\tl2\tol'],
     ['spaces', 'L1 DC+ 0.449\n\nDC- L2 OL\n'],
     ['more columns than needed', 'no,red,black,value_V,by\n1,L1,DC+,.449,"Nobody, at all"\n2,DC-,L2,OL,x'],
@@ -68,13 +68,13 @@ describe('JSON', () => {
   });
 });
 
-describe('what cannot be taken as it stands', () => {
+describe('what cannot be assumed as it stands', () => {
   it.each([
-    ['BR,DC+,0.4', 'is no screw of this drive: it has R, S, T'],
-    ['E,DC+,0.4', 'is no screw of this drive'],
-    ['P,DC+,0.4', 'Both leads are on one screw.'],
-    ['L1,DC+,good', 'is no reading'],
-    ['L1,DC+,', 'Type what the meter shows'],
+    ['BR,DC+,0.4', 'no such terminal. This drive has R, S, T'],
+    ['E,DC+,0.4', 'no such terminal'],
+    ['P,DC+,0.4', 'Both leads are on the same terminal.'],
+    ['L1,DC+,good', 'is not a reading'],
+    ['L1,DC+,', 'Type the meter reading'],
     ['L1,DC+', 'Three columns'],
     ['L1,DC+,0,449', 'Three columns'],
     ['the winch is dead', 'Three columns'],
@@ -85,7 +85,7 @@ describe('what cannot be taken as it stands', () => {
 
   it('asks about a point in the wrong place instead of moving it', () => {
     const [line] = read('L1,DC+,451');
-    expect(line).toMatchObject({ kind: 'question', choices: [{ words: '0.451 V' }, { words: 'overload' }] });
+    expect(line).toMatchObject({ kind: 'question', choices: [{ words: '0.451 V' }, { words: 'OL' }] });
   });
 
   it('asks about a name that two screws bear', () => {
@@ -97,7 +97,7 @@ describe('what cannot be taken as it stands', () => {
     const [line] = readReadings('U,DC+,0.4', odd, [], 2);
     expect(line).toMatchObject({
       kind: 'unreadable',
-      why: '“U” means two screws here, L1 and U: say which.',
+      why: '“U” matches two terminals, L1 and U: choose one.',
     });
   });
 
@@ -105,7 +105,7 @@ describe('what cannot be taken as it stands', () => {
     expect(read(' \n\n')).toEqual([]);
   });
 
-  it('keeps a figure below zero: in a record it was meant so', () => {
+  it('keeps a value below zero: in a record it was meant so', () => {
     expect(values(read('L1,DC+,-0.2'))).toEqual([['L1', 'DC+', -0.2]]);
   });
 });

@@ -16,24 +16,24 @@ export const asserted = 0.5;
 
 const advice: Record<ConditionCode, string> = {
   'motor-connected':
-    'The motor is still on U, V, W: its winding ties them together and hides single open devices. Take the motor leads off and take the readings again.',
+    'The motor is still connected to U, V, W: its windings hide single open devices. Disconnect the motor and measure again.',
   'leads-swapped':
-    'Everything reads mirrored: the red lead is in COM. Swap the leads at the meter and take the readings again.',
+    'All readings are reversed: the red lead is in COM. Swap the leads at the meter and measure again.',
   'bus-not-discharged':
-    'The bank still holds a charge: readings are shifted and the meter is at risk. Stop, prove the bus dead again, discharge it and take the readings again.',
+    'The capacitor bank is still charged: readings are shifted and the meter is at risk. Stop, discharge, prove the bus dead and measure again.',
   'thyristor-front-end':
-    'The upper line devices block both ways, as thyristors do: the front end is half-controlled, not dead. Choose that stage; the readings stay.',
-  'entry-slip': 'A figure fits once its decimal point is moved. Take that probe again.',
+    'The upper line devices block in both directions, as thyristors do: half-controlled rectifier, not a failed one. Choose that power stage; the readings stay.',
+  'entry-slip': 'A reading fits if its decimal point is moved. Measure it again.',
   'hot-unit':
-    'All junctions drop less than they should: the unit is still hot. Let it cool, or give its temperature, before judging by the band.',
+    'All diode drops are low: the unit is still hot. Let it cool, or enter its temperature, before comparing with the normal range.',
   'brake-resistor-connected':
-    'The brake resistor is still on BR and DC+ and imitates a short. Take it off and take BR again.',
+    'The brake resistor is still connected to BR and DC+ and reads like a short. Disconnect it and measure BR again.',
   'wrong-stage':
-    'The readings fit a stage built differently from the one drawn. Check the stage; the readings stay.',
+    'The readings fit a power stage built differently from this drawing. Check the power stage; the readings stay.',
   'meter-battery-low':
-    'All junctions drop more than they should: the unit is very cold or the meter battery is flat. Change the battery and try a known diode.',
+    'All diode drops are high: the unit is very cold or the meter battery is low. Replace the battery and test a known diode.',
   'leads-shorted':
-    'Every reading is near zero: touch the leads apart, check for a wire whisker, then try again.',
+    'All readings are near zero: separate the leads, check for a stray wire strand, then try again.',
 };
 
 /**
@@ -106,7 +106,7 @@ function drift(
     normalBelow((-mean - model.hotBelow_V) / model.driftDoubt_V) * (low < -model.allOff_V ? 1 : 0.3);
   const flat =
     normalBelow((mean - model.flatAbove_V) / model.driftDoubt_V) * (high > model.allOff_V ? 1 : 0.3);
-  const off = `They are ${abs(mean * 1000).toFixed(0)} mV ${mean < 0 ? 'under' : 'over'} the usual.`;
+  const off = `They are ${abs(mean * 1000).toFixed(0)} mV ${mean < 0 ? 'below' : 'above'} normal.`;
   return [
     ...(hot > 0.05 ? [condition('hot-unit', hot, off)] : []),
     ...(flat > 0.05 ? [condition('meter-battery-low', flat, off)] : []),
@@ -151,7 +151,7 @@ export function conditionsOf(
   });
   const built = likeliestBuild(problem, ofCircumstance);
   const more = (code: ConditionCode): string =>
-    code === 'wrong-stage' && built !== null ? `They fit this one: ${built}.` : '';
+    code === 'wrong-stage' && built !== null ? `They fit: ${built}.` : '';
   return [
     ...[...chances].filter(([, p]) => p > 0.05).map(([code, p]) => condition(code, p, more(code))),
     ...slips(problem, best.fit),

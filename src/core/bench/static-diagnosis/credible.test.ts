@@ -18,7 +18,7 @@ const judge = (values: (i: number) => Value, plan = fullPlan(unit)): Diagnosis =
     plan.map(({ red, black }, i) => ({ red, black, value: values(i) })),
   );
 
-describe('figures that no unit gives', () => {
+describe('values that no unit gives', () => {
   it.each([
     ['all below zero', -0.4],
     ['all far above a junction', 1.2],
@@ -28,11 +28,11 @@ describe('figures that no unit gives', () => {
     for (const plan of [forwardPlan(unit), fullPlan(unit)]) {
       const diagnosis = judge(() => volts, plan);
       expect(diagnosis).toMatchObject({ verdict: 'invalid', candidates: [] });
-      expect(diagnosis.caseNotes[0]?.text).toMatch(/take (the readings|them) again/);
+      expect(diagnosis.caseNotes[0]?.text).toMatch(/measure again/);
     }
   });
 
-  it('never a verdict from figures out of the air', () => {
+  it('never a verdict from values out of the air', () => {
     const value: fc.Arbitrary<Value> = fc.oneof(
       fc.constant<Value>('OL'),
       fc.integer({ min: -2000, max: 2000 }).map((mV) => mV / 1000),

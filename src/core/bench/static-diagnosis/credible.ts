@@ -21,10 +21,10 @@ export function incredible(
   }: { slips: number; readings: number; shift_V: Readonly<Record<string, number>> },
 ): string | null {
   if (leader.rough)
-    return 'A great many explanations fit about equally badly: check leads, meter range and stage, then take the readings again.';
+    return 'Many explanations fit about equally badly: check leads, meter range and power stage, then measure again.';
   if (slips > excused && slips > excusedShare * readings)
-    return `Nothing that can happen to this stage explains ${slips} of ${readings} readings: check leads, meter range and stage, then take them again.`;
+    return `No fault of this power stage explains ${slips} of ${readings} readings: check leads, meter range and power stage, then measure again.`;
   return Object.values(shift_V).some((shift) => Math.abs(shift) > possibleShift_V)
-    ? 'No silicon junction reads like this at any temperature: check leads, meter range and meter battery, then take the readings again.'
+    ? 'No silicon junction reads like this at any temperature: check leads, meter range and meter battery, then measure again.'
     : null;
 }

@@ -32,49 +32,41 @@ function unusable(stage: Stage, observations: readonly Observation[], readings: 
   if (readings > mostReadings)
     return invalid(
       'too-many-readings',
-      `${readings} readings are no test of one unit: a plan has a hundred probes at most, and each is repeated a few times.`,
+      `${readings} readings are too many for one unit: a plan has at most a hundred tests, each repeated a few times.`,
     );
-  if (observations.length === 0) return invalid('no-readings', 'No reading was taken yet.');
+  if (observations.length === 0) return invalid('no-readings', 'No readings yet.');
   const known = reachable(stage);
   const absent = observations.flatMap(({ probe }) => [probe.red, probe.black]).filter((t) => !known.has(t));
   if (absent.length > 0)
     return invalid(
       'terminal-absent',
-      `This stage has no terminal ${[...new Set(absent)].join(', ')}: check the stage.`,
+      `This power stage has no terminal ${[...new Set(absent)].join(', ')}: check the power stage.`,
     );
   const same = observations.filter(({ probe }) => probe.red === probe.black);
-  if (same.length > 0) return invalid('one-terminal', 'Both leads on one terminal tell nothing.');
+  if (same.length > 0) return invalid('one-terminal', 'Both leads are on the same terminal.');
   const torn = observations.filter((o) => o.contradictory);
   if (torn.length > 0)
     return invalid(
       'contradictory-readings',
-      'The same probe showed overload and a figure. Take it once more: the majority counts.',
-      { repeat: torn.map(({ probe }) => ({ ...probe, why: 'showed overload and a figure' })) },
+      'Repeated readings disagree (OL and a value). Measure again: the majority counts.',
+      { repeat: torn.map(({ probe }) => ({ ...probe, why: 'read OL and a value' })) },
     );
   if (observations.every((o) => o.state === 'OL'))
-    return invalid(
-      'only-overload',
-      'Every reading is overload: check leads, meter range and contact first.',
-      {
-        conditions:
-          observations.length < suspected.allOverload.from
-            ? []
-            : [condition('leads-swapped', suspected.allOverload.chance)],
-      },
-    );
+    return invalid('only-overload', 'All readings are OL: check leads, meter range and contact first.', {
+      conditions:
+        observations.length < suspected.allOverload.from
+          ? []
+          : [condition('leads-swapped', suspected.allOverload.chance)],
+    });
   if (observations.every((o) => o.state === 'finite' && Math.abs(o.volts) < 0.02))
-    return invalid(
-      'only-zero',
-      'Every reading is zero: touch the leads together and apart, then try again.',
-      {
-        conditions: [
-          condition(
-            'leads-shorted',
-            observations.length < suspected.allZero.from ? suspected.allZero.few : suspected.allZero.many,
-          ),
-        ],
-      },
-    );
+    return invalid('only-zero', 'All readings are zero: short and separate the leads, then try again.', {
+      conditions: [
+        condition(
+          'leads-shorted',
+          observations.length < suspected.allZero.from ? suspected.allZero.few : suspected.allZero.many,
+        ),
+      ],
+    });
   return null;
 }
 
@@ -114,8 +106,7 @@ export function diagnose(tables: Tables, readings: readonly RawReading[], temper
     ceiling,
   });
   const first = firstLook(ask(tables));
-  const impossible = () =>
-    invalid('no-hypothesis', 'Nothing that can happen to this stage gives these readings.');
+  const impossible = () => invalid('no-hypothesis', 'No fault of this power stage gives these readings.');
   if (first === null) return impossible();
   const near = around(tables, familyShiftOf(tables.familyShift_V, first.unknowns));
   const problem = ask(near);
@@ -148,12 +139,12 @@ export function diagnose(tables: Tables, readings: readonly RawReading[], temper
   if (missing.length > 0)
     caseNotes.push({
       code: 'incomplete',
-      text: `Not probed yet: ${missing.map((p) => p.component).join(', ')}.`,
+      text: `Not measured yet: ${missing.map((p) => p.component).join(', ')}.`,
     });
   if (leader.fit.hypothesis.faults.length > 0 && slips >= 2)
     caseNotes.push({
       code: 'not-explained',
-      text: `Up to three faults do not explain ${slips} of the readings: more than that, or the wrong stage.`,
+      text: `Up to three faults do not explain ${slips} of the readings: more faults, or the wrong power stage.`,
     });
   const last = readings[readings.length - 1] ?? null;
   const next = nextProbes(problem, explanationsOf(groups), last);

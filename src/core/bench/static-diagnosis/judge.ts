@@ -61,7 +61,7 @@ const oddDevices = (
 const offWords = (position: Position, off_V: number, stage: Stage): string => {
   const alone = peersOf(stage, position).length < 2;
   const side = off_V < 0 ? 'under' : 'over';
-  return `${abs(off_V * 1000).toFixed(0)} mV ${side} ${alone ? 'what is usual' : 'the other two phases'}`;
+  return `${abs(off_V * 1000).toFixed(0)} mV ${side} ${alone ? 'normal' : 'the other two phases'}`;
 };
 
 /** Figures that the best explanation takes for slips. */

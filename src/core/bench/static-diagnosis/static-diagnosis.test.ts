@@ -25,7 +25,7 @@ const first = (taken: RawReading[], on = unit) => {
 };
 
 describe('static diagnosis of a six-diode stage with brake', () => {
-  it('calls a sound unit not shorted, never good', () => {
+  it('calls a good unit not shorted, never good', () => {
     const { diagnosis, best, says } = first(measure([]));
     expect(best?.faults).toEqual([]);
     expect(diagnosis.verdict).toBe('not-shorted');
@@ -38,23 +38,23 @@ describe('static diagnosis of a six-diode stage with brake', () => {
     expect(diagnosis.verdict).toBe('faulty');
     expect(best?.faults).toEqual([{ component: 'rect.L2.hi', mode: 'open' }]);
     expect(says.headline).toBe('L2 upper diode is open, very likely.');
-    expect(says.detail).toMatch(/^Take L2 to DC\+ once more.*a probe that did not touch \(6 %\)/);
+    expect(says.detail).toMatch(/^Repeat L2 to DC\+ to confirm.*poor probe contact \(6 %\)/);
     // Open twice: now nothing else does.
     const twice = [...readings, ...readings.filter((r) => r.red === 'L2' && r.black === 'DC+')];
     expect(first(twice).says.headline).toBe('L2 upper diode is open. Nothing else fits.');
   });
 
-  it('asks again for a figure 65 mV under the other two phases instead of condemning it', () => {
+  it('asks again for a value 65 mV below the other two phases instead of condemning it', () => {
     const taken = measure([]).map((r): RawReading =>
       r.red === 'DC-' && r.black === 'L1' ? { ...r, value: Number(r.value) - 0.065 } : r,
     );
     const { diagnosis, says } = first(taken);
     expect(diagnosis.verdict).toBe('doubtful');
     expect(diagnosis.repeat).toContainEqual(expect.objectContaining({ red: 'DC-', black: 'L1' }));
-    expect(says.headline).toBe('DC- to L1: take it again.');
+    expect(says.headline).toBe('DC- to L1: measure again.');
   });
 
-  it('takes the newer of two figures that differ, and asks no more', () => {
+  it('takes the newer of two values that differ, and asks no more', () => {
     const taken = [{ red: 'DC-', black: 'L1', value: 0.386 } as RawReading, ...measure([])];
     expect(first(taken).diagnosis.verdict).toBe('not-shorted');
   });
@@ -79,7 +79,7 @@ describe('static diagnosis of a six-diode stage with brake', () => {
     ['only overload', fullPlan(unit).map((p): RawReading => ({ ...p, value: 'OL' })), 'only-overload'],
     ['only zero', fullPlan(unit).map((p): RawReading => ({ ...p, value: 0 })), 'only-zero'],
     [
-      'overload and a figure on one probe',
+      'overload and a value on one probe',
       [...measure([]), { red: 'L1', black: 'DC+', value: 'OL' }],
       'contradictory-readings',
     ],
@@ -118,7 +118,7 @@ describe('static diagnosis of a six-diode stage with brake', () => {
     expect(first(taken).best?.faults).toEqual([{ component: 'inv.U.hi', mode: 'short' }]);
   });
 
-  it('reads a bank that climbs towards overload as sound', () => {
+  it('reads a capacitor bank that climbs towards overload as good', () => {
     const taken = measure([]).map((r): RawReading => (r.value === 'OL' ? { ...r, value: 'climbing' } : r));
     expect(first(taken).diagnosis.verdict).toBe('not-shorted');
   });

@@ -25,18 +25,15 @@ export function enoughProbing({
   const [best] = candidates;
   if (best === undefined) return null;
   const trap = conditions.find((c) => c.probability >= asserted);
-  if (trap !== undefined && trap.probability > sureTrap)
-    return `First put this right, more readings of this kind would not help: ${trap.advice}`;
+  if (trap !== undefined && trap.probability > sureTrap) return `First correct this: ${trap.advice}`;
   if (repeat.length > 0) return null;
   const most = Math.max(0, ...next.map((n) => n.gainBits));
   if (verdict === 'not-shorted' && missing === 0 && most < idle_bits)
-    return 'Every position was seen both to conduct and to block as far as a meter can; no further probe is likely to change that.';
-  if (verdict !== 'faulty') return next.length === 0 ? 'No further probe tells anything more.' : null;
+    return 'Every device was seen to conduct and to block as far as a meter can show; another reading is unlikely to change the result.';
+  if (verdict !== 'faulty') return next.length === 0 ? 'No further reading adds information.' : null;
   if (best.probability >= decided && most < idle_bits)
-    return `${(100 * best.probability).toFixed(0)} % for one explanation, and no further probe tells more than ${most.toFixed(2)} bit: the decision stands.`;
-  return next.length === 0
-    ? 'No further probe tells these apart: something has to be lifted or taken out.'
-    : null;
+    return `${(100 * best.probability).toFixed(0)} % for one explanation, and no further reading adds more than ${most.toFixed(2)} bit: the result is final.`;
+  return next.length === 0 ? 'No further reading can tell these apart: disconnect or remove a part.' : null;
 }
 
 const sureTrap = 0.9;

@@ -24,7 +24,7 @@ const judge = (list: readonly RawReading[], on = unit): Diagnosis => diagnoseOnc
 const codes = (diagnosis: Diagnosis): string[] => diagnosis.conditions.map((c) => c.code);
 
 describe('traps', () => {
-  it('sees the motor on U, V, W and does not call the unit sound', () => {
+  it('sees the motor on U, V, W and does not call the unit good', () => {
     const diagnosis = judge(taken({ conditions: { motorConnected: true } }));
     expect(codes(diagnosis)).toEqual(['motor-connected']);
     expect(diagnosis.verdict).toBe('doubtful');
@@ -48,7 +48,7 @@ describe('traps', () => {
     expect(codes(diagnosis)).toEqual(['leads-swapped']);
   });
 
-  it.each([0.4, 1.3, 30])('sees %s V still on the bank', (busVolts) => {
+  it.each([0.4, 1.3, 30])('sees %s V still on the capacitor bank', (busVolts) => {
     const diagnosis = judge(taken({ conditions: { busVolts } }));
     expect(codes(diagnosis)).toContain('bus-not-discharged');
     expect(diagnosis.verdict).toBe('doubtful');
@@ -106,7 +106,7 @@ describe('traps', () => {
     expect(codes(diagnosis)).toEqual(['leads-shorted']);
   });
 
-  it('asserts nothing of a sound unit between 0 and 40 °C', () => {
+  it('asserts nothing of a good unit between 0 and 40 °C', () => {
     for (const temperature_C of [0, 20, 40]) expect(codes(judge(taken({ temperature_C })))).toEqual([]);
   });
 });
@@ -119,9 +119,19 @@ describe('a unit of which nobody has stated what is between rectifier, bank and 
   });
 
   it.each([
-    ['a precharge resistor', { link: 'precharge', prechargeOhm: 39 }, [], 'six diodes, precharge, brake'],
-    ['one that is open', { link: 'precharge' }, ['bus.precharge'], 'six diodes, precharge, brake'],
-    ['an open fuse', { fuse: 'inverter' }, ['bus.fuse'], 'six diodes, inverter fuse, brake'],
+    [
+      'a precharge resistor',
+      { link: 'precharge', prechargeOhm: 39 },
+      [],
+      'three-phase diode rectifier, precharge, brake',
+    ],
+    [
+      'one that is open',
+      { link: 'precharge' },
+      ['bus.precharge'],
+      'three-phase diode rectifier, precharge, brake',
+    ],
+    ['an open fuse', { fuse: 'inverter' }, ['bus.fuse'], 'three-phase diode rectifier, inverter fuse, brake'],
   ] as const)(
     'has %s: the readings say so, and nobody is told of three open diodes',
     (_, built, open, words) => {
@@ -129,7 +139,7 @@ describe('a unit of which nobody has stated what is between rectifier, bank and 
       const faults = open.map((component): Fault => ({ component, mode: 'open' }));
       const diagnosis = judge(taken({ stage: truth, faults }), unlisted);
       expect(codes(diagnosis)).toEqual(['wrong-stage']);
-      expect(diagnosis.conditions[0]?.advice).toContain(`They fit this one: ${words}.`);
+      expect(diagnosis.conditions[0]?.advice).toContain(`They fit: ${words}.`);
       expect(diagnosis.verdict).toBe('doubtful');
       // Once it is said how the unit is built, the same readings name the fault.
       const said = judge(taken({ stage: truth, faults }), truth);

@@ -12,14 +12,14 @@ const fault = (component: Position, mode: 'short' | 'open' = 'short') => ({ comp
 describe('names', () => {
   it.each([
     ['rect.L2.hi', 'L2 upper diode'],
-    ['inv.V.lo', 'V lower transistor (or its diode)'],
-    ['brk.switch', 'brake transistor'],
-    ['bus.cap', 'bus bank'],
+    ['inv.V.lo', 'V lower IGBT (or its diode)'],
+    ['brk.switch', 'brake IGBT'],
+    ['bus.cap', 'capacitor bank'],
     ['pre.L1', 'L1 precharge diode'],
   ] as const)('%s is the %s', (position, name) => {
     expect(bareNameOf(position, unit)).toBe(name);
   });
-  it('calls the upper devices of a half-controlled front end thyristors', () => {
+  it('calls the upper devices of a half-controlled rectifier thyristors', () => {
     expect(bareNameOf('rect.L1.hi', stage({ frontEnd: 'scr-half-3ph' }))).toBe('L1 upper thyristor');
   });
   it('blames only the diode when a freewheel path is open', () => {
@@ -29,9 +29,9 @@ describe('names', () => {
 });
 
 describe('conclusions', () => {
-  it('says how many positions are still to probe while nothing is wrong', () => {
-    expect(conclude(base, unit).headline).toBe('No fault seen so far.');
-    expect(conclude(base, unit).detail).toMatch(/^\d+ positions still to probe/);
+  it('says how many positions are still to probe while no fault', () => {
+    expect(conclude(base, unit).headline).toBe('No fault found far.');
+    expect(conclude(base, unit).detail).toMatch(/^\d+ devices still to test/);
   });
 
   const alike: Partial<Diagnosis> = {
@@ -47,15 +47,15 @@ describe('conclusions', () => {
 
   it('names what no probe can tell apart and how to tell', () => {
     const said = told({ ...alike, next: [] });
-    expect(said.headline).toBe('One of these 2: disconnect the bank to tell.');
-    expect(said.detail).toContain('Brake transistor is shorted and brake freewheel diode is shorted');
+    expect(said.headline).toBe('One of these 2: disconnect the capacitor bank to confirm.');
+    expect(said.detail).toContain('Brake IGBT is shorted and brake freewheel diode is shorted');
   });
 
   it('names the probe that would tell while there is one', () => {
     const next = { red: 'BR', black: 'DC+', gainBits: 0.9, handling_s: 4, between: [[], []] } as const;
     const said = told({ ...alike, next: [{ ...next, between: [[], []] }] });
     expect(said.headline).toBe('One of these 2 so far.');
-    expect(said.detail).toContain('Next, BR to DC+ tells most.');
+    expect(said.detail).toContain('Next reading: BR to DC+.');
   });
 
   it('says most likely where another fits too', () => {
@@ -67,7 +67,7 @@ describe('conclusions', () => {
       ],
     });
     expect(said).toMatchObject({ tone: 'doubt', headline: 'Most likely L1 upper diode is open.' });
-    expect(said.detail).toContain('nothing is wrong');
+    expect(said.detail).toContain('no fault');
   });
 
   it('says when no single part explains it all', () => {
@@ -76,7 +76,7 @@ describe('conclusions', () => {
       candidates: [{ faults: [fault('inv.V.lo')], probability: 0.99, alike: [] }],
       caseNotes: [{ code: 'not-explained', text: 'No single fault explains 3 of the readings.' }],
     });
-    expect(said.headline).toBe('V lower transistor (or its diode) is shorted, and that is not all.');
+    expect(said.headline).toBe('V lower IGBT (or its diode) is shorted, and other faults.');
   });
 
   it('never says good', () => {

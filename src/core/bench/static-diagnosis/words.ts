@@ -9,9 +9,9 @@ export interface Conclusion {
 }
 
 const fixedNames: Partial<Record<Position, string>> = {
-  'brk.switch': 'brake transistor',
+  'brk.switch': 'brake IGBT',
   'brk.diode': 'brake freewheel diode',
-  'bus.cap': 'bus bank',
+  'bus.cap': 'capacitor bank',
   'bus.link': 'DC link',
   'bus.precharge': 'precharge resistor',
   'bus.fuse': 'inverter fuse',
@@ -30,7 +30,7 @@ export function bareNameOf(position: Position, stage: Stage, mode?: FaultMode): 
   // The meter cannot tell a shorted transistor from its own shorted diode.
   return mode === 'open' || mode === 'degraded'
     ? `${name} ${height} freewheel diode`
-    : `${name} ${height} transistor (or its diode)`;
+    : `${name} ${height} IGBT (or its diode)`;
 }
 
 /** The name of a position at the beginning of a line. */
@@ -43,7 +43,7 @@ const modeWords: Record<FaultMode, string> = {
   short: 'is shorted',
   open: 'is open',
   leaky: 'leaks',
-  degraded: 'drops more than it should',
+  degraded: 'has a high forward drop',
 };
 
 /** One fault in words, e.g. "L2 upper diode is open". */
@@ -52,7 +52,7 @@ export const faultWords = (fault: NamedFault, stage: Stage): string =>
 
 /** Several faults in words, e.g. "L2 upper diode is open and …". */
 export const faultsWords = (faults: readonly NamedFault[], stage: Stage): string =>
-  faults.length === 0 ? 'nothing is wrong' : faults.map((f) => faultWords(f, stage)).join(' and ');
+  faults.length === 0 ? 'no fault' : faults.map((f) => faultWords(f, stage)).join(' and ');
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 const leads = (p: { red: Terminal; black: Terminal }): string => `${p.red} to ${p.black}`;
@@ -60,23 +60,23 @@ const leads = (p: { red: Terminal; black: Terminal }): string => `${p.red} to ${
 /** What only lifting something can tell, where the meter on the terminals cannot. */
 function howToTell(faults: readonly NamedFault[]): string {
   const parts = new Set(faults.map((f) => f.component));
-  if (parts.has('bus.cap')) return 'disconnect the bank to tell';
-  if (parts.has('bus.link') || parts.has('bus.precharge')) return 'lift the link to tell';
-  return 'only taking it apart tells';
+  if (parts.has('bus.cap')) return 'disconnect the capacitor bank to confirm';
+  if (parts.has('bus.link') || parts.has('bus.precharge')) return 'open the link to confirm';
+  return 'strip down to confirm';
 }
 
 /** What is said first when a trap is likelier than not. */
 export const trapHeadlines: Readonly<Record<ConditionCode, string>> = {
   'motor-connected': 'The motor is still connected.',
-  'leads-swapped': 'The leads are swapped.',
-  'bus-not-discharged': 'The bank is not empty: stop.',
-  'thyristor-front-end': 'This is a thyristor front end.',
+  'leads-swapped': 'The meter leads are swapped.',
+  'bus-not-discharged': 'Stop: the capacitor bank is charged.',
+  'thyristor-front-end': 'This is a half-controlled (thyristor) rectifier.',
   'entry-slip': 'A decimal point is in the wrong place.',
   'hot-unit': 'The unit is hot.',
   'brake-resistor-connected': 'The brake resistor is still connected.',
   'wrong-stage': 'The unit is built differently from this drawing.',
   'meter-battery-low': 'The meter battery is low.',
-  'leads-shorted': 'The leads touch each other.',
+  'leads-shorted': 'The meter leads are shorted.',
 };
 
 /** Traps that leave a fault as certain as it was. */
@@ -94,22 +94,22 @@ function confirmation(diagnosis: Diagnosis): string {
   const failed = diagnosis.readings.filter((r) => r.state === 'failed');
   const [once] = failed;
   return once !== undefined && failed.every((r) => r.repeats === 1)
-    ? `Take ${leads(once)} once more to be sure.`
-    : 'All readings taken agree.';
+    ? `Repeat ${leads(once)} to confirm.`
+    : 'All readings agree.';
 }
 
 /** Another cause that is less likely than this is not said. */
-const worthSaying = 0.02;
+const worthSaying = 0.01;
 
 const percentOf = (share: number): string => (100 * share).toFixed(0);
 
 /** What is hardly possible but not excluded: a sentence, where there is such a thing. */
 function remotely(remote: readonly Candidate[], stage: Stage): string[] {
   const each = remote.slice(0, 2).map(({ faults, probability }) => {
-    const what = faults.length === 0 ? 'a probe that did not touch' : faultsWords(faults, stage);
+    const what = faults.length === 0 ? 'poor probe contact' : faultsWords(faults, stage);
     return `${what} (${percentOf(probability)} %)`;
   });
-  return each.length === 0 ? [] : [`Hardly, but possible: ${each.join('; ')}.`];
+  return each.length === 0 ? [] : [`Unlikely but possible: ${each.join('; ')}.`];
 }
 
 function named(best: Candidate, diagnosis: Diagnosis, stage: Stage): Conclusion {
@@ -117,11 +117,11 @@ function named(best: Candidate, diagnosis: Diagnosis, stage: Stage): Conclusion 
   const others = diagnosis.candidates.filter((c) => c !== best && c.probability > 0.08);
   const stray = diagnosis.caseNotes.find((n) => n.code === 'not-explained');
   const [open] = diagnosis.next;
-  const more = open === undefined ? '' : ` Next, ${leads(open)} tells most.`;
+  const more = open === undefined ? '' : ` Next reading: ${leads(open)}.`;
   if (stray !== undefined)
     return {
       tone: 'failed',
-      headline: `${capital(faultsWords(best.faults, stage))}, and that is not all.`,
+      headline: `${capital(faultsWords(best.faults, stage))}, and other faults.`,
       detail: stray.text,
     };
   if (rivals.length > 0) {
@@ -139,7 +139,7 @@ function named(best: Candidate, diagnosis: Diagnosis, stage: Stage): Conclusion 
       tone: 'failed',
       headline: `${capital(faultsWords(best.faults, stage))}${remote.length === 0 ? '. Nothing else fits.' : ', very likely.'}`,
       detail: [
-        diagnosis.verdict === 'faulty' ? confirmation(diagnosis) : `Still a doubt.${more}`,
+        diagnosis.verdict === 'faulty' ? confirmation(diagnosis) : `Not certain yet.${more}`,
         ...remotely(remote, stage),
       ].join(' '),
     };
@@ -173,19 +173,19 @@ export function conclude(diagnosis: Diagnosis, stage: Stage): Conclusion {
   if (again !== undefined)
     return {
       tone: 'doubt',
-      headline: `${capital(leads(again))}: take it again.`,
-      detail: `Nothing is shorted so far, but it ${again.why.startsWith('does') ? again.why : `is ${again.why}`}.`,
+      headline: `${capital(leads(again))}: measure again.`,
+      detail: `No short found far, but this reading ${again.why.startsWith('does') ? again.why : `is ${again.why}`}.`,
     };
   if (diagnosis.verdict === 'not-shorted')
     return {
       tone: 'sound',
-      headline: 'Not shorted. Every position reads as it should.',
-      detail: 'A diode test cannot see an open transistor, a dead gate or a weak bank.',
+      headline: 'Not shorted. All devices read normal.',
+      detail: 'A diode test cannot detect an open IGBT, a failed gate or aged capacitors.',
     };
   const missing = diagnosis.positions.filter((p) => p.state === 'unprobed' && p.component !== 'bus.bleeder');
   return {
     tone: 'waiting',
-    headline: 'No fault seen so far.',
-    detail: `${missing.length} ${missing.length === 1 ? 'position' : 'positions'} still to probe.`,
+    headline: 'No fault found far.',
+    detail: `${missing.length} ${missing.length === 1 ? 'device' : 'devices'} still to test.`,
   };
 }

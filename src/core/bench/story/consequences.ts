@@ -19,12 +19,11 @@ export const usualConsequences: readonly Consequence[] = [
     parts: ['rect.'],
     modes: ['short', 'open', 'leaky'],
     atLeast: 2,
-    chain:
-      'Devices of two phases of the rectifier dead together: a surge on the supply, or a short behind it.',
+    chain: 'Rectifier devices of two phases failed together: a supply surge, or a short downstream.',
     inspect: [
       'line fuses and surge arresters',
-      'supply volts, phase by phase',
-      'bank and inverter for a short',
+      'supply voltage, phase by phase',
+      'capacitor bank and inverter for a short',
     ],
   },
   {
@@ -33,11 +32,11 @@ export const usualConsequences: readonly Consequence[] = [
     modes: ['short', 'open', 'leaky', 'degraded'],
     atLeast: 1,
     chain:
-      'A rectifier device dead: overload, a supply surge, or a short behind it that took the fuse too late.',
+      'A rectifier device failed: overload, a supply surge, or a downstream short cleared too late by the fuse.',
     inspect: [
       'line fuses',
       'loose lugs at the input',
-      'bank for a short',
+      'capacitor bank for a short',
       'precharge resistor and its relay',
     ],
   },
@@ -47,9 +46,9 @@ export const usualConsequences: readonly Consequence[] = [
     modes: ['short', 'leaky'],
     atLeast: 1,
     chain:
-      'An inverter position shorted: the gate driver, the motor or its cable are likely behind it, or went with it.',
+      'An inverter device shorted: gate driver, motor or motor cable are the likely cause, or were damaged with it.',
     inspect: [
-      'gate driver of that position and its supply',
+      'gate driver of that device and its supply',
       'motor and cable insulation to earth and between phases',
       'the other device of the same leg',
       'bank and rectifier',
@@ -60,7 +59,7 @@ export const usualConsequences: readonly Consequence[] = [
     parts: ['inv.'],
     modes: ['open', 'degraded'],
     atLeast: 1,
-    chain: 'A freewheel path open: the module has burnt inside, mostly after a short.',
+    chain: 'A freewheel path is open: the module is burnt internally, usually after a short.',
     inspect: ['the other device of the same leg', 'gate driver', 'motor and cable insulation'],
   },
   {
@@ -69,12 +68,12 @@ export const usualConsequences: readonly Consequence[] = [
     modes: ['short', 'leaky'],
     atLeast: 1,
     chain:
-      'The bank shorted: the precharge resistor usually opens as a consequence; sharing resistors or age are behind it.',
+      'Capacitor bank shorted: the precharge resistor usually opens as a consequence; the cause is balancing resistors or age.',
     inspect: [
       'precharge resistor and its relay',
       'balancing resistors',
       'line fuses',
-      'fan and filters: was it hot?',
+      'fan and filters: overheated?',
     ],
   },
   {
@@ -83,8 +82,12 @@ export const usualConsequences: readonly Consequence[] = [
     modes: ['open', 'degraded'],
     atLeast: 1,
     chain:
-      'The precharge resistor open: often the consequence of a shorted bank or inverter, or of a bypass relay that does not close.',
-    inspect: ['bank for a short', 'bypass relay and its coil drive', 'how often the supply was switched'],
+      'Precharge resistor open: often a consequence of a shorted capacitor bank or inverter, or of a precharge relay that does not close.',
+    inspect: [
+      'capacitor bank for a short',
+      'precharge relay and its coil driver',
+      'how often the supply was switched',
+    ],
   },
   {
     id: 'fuse-open',
@@ -92,23 +95,25 @@ export const usualConsequences: readonly Consequence[] = [
     modes: ['open'],
     atLeast: 1,
     chain:
-      'The inverter fuse blown: something behind it is or was shorted. The meter sees it only between motor terminals.',
-    inspect: ['inverter, between U, V and W', 'brake transistor', 'motor and cable'],
+      'Inverter fuse blown: something downstream is or was shorted. The meter shows it only between motor terminals.',
+    inspect: ['inverter, between U, V and W', 'brake IGBT', 'motor and cable'],
   },
   {
     id: 'link-open',
     parts: ['bus.link'],
     modes: ['open', 'degraded'],
     atLeast: 1,
-    chain: 'The link between rectifier and bank open: left off, a choke wire loose or burnt.',
-    inspect: ['the link or choke terminals for heat', 'was it left off at the last work?'],
+    chain:
+      'Link between rectifier and capacitor bank open: link jumper missing, or choke wire loose or burnt.',
+    inspect: ['link or choke terminals for heat marks', 'was the link left off after the last work?'],
   },
   {
     id: 'brake',
     parts: ['brk.'],
     modes: ['short', 'open', 'leaky'],
     atLeast: 1,
-    chain: 'The brake chopper dead: a resistor of too few ohms, or shorted, or its cable to earth.',
-    inspect: ['brake resistor: ohms and to earth', 'its cable', 'deceleration ramps that ask too much'],
+    chain:
+      'Brake chopper failed: brake resistor of too low resistance or shorted, or an earth fault in its cable.',
+    inspect: ['brake resistor: resistance, and insulation to earth', 'its cable', 'ramp down too short'],
   },
 ];

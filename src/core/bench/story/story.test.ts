@@ -8,7 +8,7 @@ const told = (...faults: [string, 'short' | 'open'][]): string[] =>
   ).map((l) => l.id);
 
 describe('the story behind a fault', () => {
-  it('thinks of the precharge resistor when the bank is shorted, and the other way round', () => {
+  it('thinks of the precharge resistor when the capacitor bank is shorted, and the other way round', () => {
     const [bank] = storyOf([{ component: 'bus.cap', mode: 'short' }], usualConsequences);
     expect(bank?.chain).toContain('precharge');
     expect(told(['bus.precharge', 'open'])).toEqual(['precharge-open']);

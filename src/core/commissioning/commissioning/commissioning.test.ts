@@ -131,14 +131,14 @@ it('the newest result of a step counts', () => {
 describe('a wrong direction', () => {
   it.each([
     [{ drive: true, bypass: null }, /output of the drive/],
-    [{ drive: true, bypass: false }, /between drive and tee/],
-    [{ drive: true, bypass: true }, /motor’s box/],
-    [{ drive: false, bypass: true }, /feed of the bypass/],
+    [{ drive: true, bypass: false }, /between drive and junction/],
+    [{ drive: true, bypass: true }, /motor terminal box/],
+    [{ drive: false, bypass: true }, /bypass supply/],
   ])('%o is put right at the right pair, never at the input', (wrong, where) => {
     const cure = directionCure(wrong);
     expect(cure?.steps.join(' ')).toMatch(where);
     expect(cure?.steps[0]).toContain('prove dead');
-    expect(cure?.never).toContain('rectifier');
+    expect(cure?.never).toContain('Never swap at the drive input');
   });
   it('needs nothing where both are right', () => {
     expect(directionCure({ drive: false, bypass: false })).toBeNull();
@@ -146,13 +146,13 @@ describe('a wrong direction', () => {
   });
 });
 
-it('a current above the plate is wrong, and one below a motor’s own is doubtful', () => {
+it('a current above the nameplate is wrong, and one below a motor’s own is doubtful', () => {
   expect(currentPlausible(16, 14.8).verdict).toBe('wrong');
   expect(currentPlausible(9, 14.8).verdict).toBe('ok');
   expect(currentPlausible(1, 14.8).verdict).toBe('doubt');
 });
 
-it('the identification and the analog output are steps where there is one', () => {
+it('the autotune and the analog output are steps where there is one', () => {
   const ids = commissioningSteps({ ...run, identification: 'standstill', output: true }).map((s) => s.id);
   expect(ids).toEqual(expect.arrayContaining(['identification', 'output']));
   expect(ids.indexOf('identification')).toBeGreaterThan(ids.indexOf('direction'));
@@ -199,9 +199,9 @@ describe('what the link shows', () => {
     expect(
       displayReady({ state: 'tripped', alarm: 'F07', outputFrequency_Hz: 2 }, 'Run is given at 1.'),
     ).toEqual([
-      'It shows alarm F07.',
-      'It says “tripped”, not ready.',
-      'It gives out 2 Hz.',
+      'The drive shows fault F07.',
+      'The drive state is “tripped”, not ready.',
+      'Output frequency is 2 Hz.',
       'Run is given at 1.',
     ]);
   });

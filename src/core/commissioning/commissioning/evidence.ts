@@ -38,13 +38,13 @@ export function bitWatch(seen: BitsSeen, bits: Bits, id: string): BitsSeen {
  */
 export function displayReady({ state, alarm, outputFrequency_Hz }: Live, runGiven: string | null): string[] {
   return [
-    ...(alarm === undefined || alarm === null ? [] : [`It shows alarm ${alarm}.`]),
+    ...(alarm === undefined || alarm === null ? [] : [`The drive shows fault ${alarm}.`]),
     ...(state === undefined || state === 'ready'
       ? []
-      : [`It says “${state.replaceAll('-', ' ')}”, not ready.`]),
+      : [`The drive state is “${state.replaceAll('-', ' ')}”, not ready.`]),
     ...(outputFrequency_Hz === undefined || outputFrequency_Hz === 0
       ? []
-      : [`It gives out ${outputFrequency_Hz} Hz.`]),
+      : [`Output frequency is ${outputFrequency_Hz} Hz.`]),
     ...(runGiven === null ? [] : [runGiven]),
   ];
 }
@@ -62,7 +62,7 @@ export function analogPoint(
     expected_Hz,
     agrees: off <= referenceTolerance * span,
     share: span === 0 ? 0 : (expected_Hz - line.atLow) / (line.atHigh - line.atLow),
-    sum: `${signal} ${signalUnit(line.signal)} stands for ${expected_Hz} Hz, the drive says ${reference_Hz} Hz: ${off.toFixed(2)} Hz off, ${(referenceTolerance * span).toFixed(2)} Hz allowed`,
+    sum: `${signal} ${signalUnit(line.signal)} should give ${expected_Hz} Hz, the drive shows ${reference_Hz} Hz: ${off.toFixed(2)} Hz off, ${(referenceTolerance * span).toFixed(2)} Hz allowed`,
   };
 }
 

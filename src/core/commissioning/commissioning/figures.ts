@@ -36,11 +36,11 @@ export const torqueFigures = (torque_Nm: number | null): StepFigure[] => [
   {
     ...{ id: 'power', label: 'Power terminals at', unit: 'N·m' },
     ...(torque_Nm === null
-      ? { least: 0.1, most: 500, rule: 'no table of this type' }
+      ? { least: 0.1, most: 500, rule: 'no torque table for this type' }
       : {
           least: (1 - torqueTolerance) * torque_Nm,
           most: (1 + torqueTolerance) * torque_Nm,
-          rule: `${torque_Nm} N·m by the table of the type, ±10 %`,
+          rule: `${torque_Nm} N·m by the torque table, ±10 %`,
         }),
   },
 ];
@@ -48,7 +48,7 @@ export const torqueFigures = (torque_Nm: number | null): StepFigure[] => [
 /** The bond from frame to bar. */
 export const earthFigures: readonly StepFigure[] = [
   {
-    ...{ id: 'bond', label: 'Frame to bar', unit: 'Ω' },
+    ...{ id: 'bond', label: 'Frame to PE bar', unit: 'Ω' },
     ...{ least: 0, most: bond_ohm, rule: `${bond_ohm} Ω at most` },
   },
 ];
@@ -75,7 +75,7 @@ export function analogFigures(line: ScaleLine, rpmPerHz: number): StepFigure[] {
     const stands = `${formatSignificant(hz)} Hz, ${formatSignificant(hz * rpmPerHz)} rpm`;
     return {
       id: `at-${100 * share}`,
-      label: `At ${formatSignificant(signal)} ${signalUnit(line.signal)} it shows`,
+      label: `At ${formatSignificant(signal)} ${signalUnit(line.signal)} reference shown`,
       unit: 'Hz',
       least: hz - allowed,
       most: hz + allowed,

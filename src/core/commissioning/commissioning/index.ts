@@ -79,24 +79,27 @@ export interface Cure {
 /** @param wrong which of them turns the wrong way, both seen before coupling */
 export function directionCure(wrong: { drive: boolean; bypass: boolean | null }): Cure | null {
   const never =
-    'Never at the input of the drive: its rectifier does not care about the sequence, and a bypass would turn the other way then.';
-  const dead = ['Stop, isolate, wait as the label says, prove dead.'];
-  const after = ['Mark the cores, covers on, and look at the direction again.'];
+    'Never swap at the drive input: phase sequence has no effect there, and a bypass would reverse.';
+  const dead = ['Stop, isolate, wait the label time, prove dead.'];
+  const after = ['Mark the cores, refit covers, and check the direction again.'];
   const made = (how: string, swap: string): Cure => ({ how, steps: [...dead, swap, ...after], never });
   if (!wrong.drive && wrong.bypass !== true) return null;
   if (wrong.bypass === null)
     return made(
-      'Swap two motor leads, or invert the direction by its entry and put a label on the unit.',
+      'Swap two motor leads, or invert the direction parameter and label the unit.',
       'Swap two of U, V, W at the output of the drive.',
     );
   if (wrong.drive && wrong.bypass)
-    return made('Both turn wrong: swap two leads at the motor.', 'Swap two leads in the motor’s box.');
+    return made(
+      'Both directions wrong: swap two leads at the motor.',
+      'Swap two leads in the motor terminal box.',
+    );
   return wrong.drive
     ? made(
-        'Only the drive turns wrong: swap on the drive’s side of the tee.',
-        'Swap two leads between drive and tee.',
+        'Only the drive direction is wrong: swap between drive and junction.',
+        'Swap two leads between drive and junction.',
       )
-    : made('Only the bypass turns wrong: swap at its feed.', 'Swap two leads at the feed of the bypass.');
+    : made('Only the bypass direction is wrong: swap at its supply.', 'Swap two leads at the bypass supply.');
 }
 
 /** Is a motor’s current at some speed what one expects? (common practice, no source) */
@@ -105,13 +108,13 @@ export function currentPlausible(
   plate_A: number,
 ): { verdict: 'ok' | 'doubt' | 'wrong'; why: string } {
   const share = amps / plate_A;
-  const percent = `${(100 * share).toFixed(0)} % of the plate`;
+  const percent = `${(100 * share).toFixed(0)} % of rated`;
   if (share > 1.05)
-    return { verdict: 'wrong', why: `${percent}: above it. Stop and look at load and settings.` };
+    return { verdict: 'wrong', why: `${percent}: above rated. Stop, check load and parameters.` };
   if (share < 0.15)
     return {
       verdict: 'doubt',
-      why: `${percent}: less than a motor draws unloaded. Is it connected, are the entries right?`,
+      why: `${percent}: below no-load current. Check motor connection and motor parameters.`,
     };
   return { verdict: 'ok', why: percent };
 }

@@ -48,7 +48,7 @@ export interface CommissioningStep {
 /** A rotating identification turns at about this share of the rated speed, for about so long (from memory). */
 const rotating = { share: 0.65, seconds: 90 };
 
-const moves = 'The machine may move: people clear, guard on, a hand at the emergency stop.';
+const moves = 'The machine may move: people clear, guards on, E-stop within reach.';
 
 /** What a start-up asks of its run. */
 export interface RunOf {
@@ -96,24 +96,28 @@ function beforePower({ supply, torque_Nm }: RunOf): CommissioningStep[] {
     ...more,
   });
   return [
-    step('wires', 'Wires', 'Every wire ticked from both ends, strands and ferrules in, none left over.'),
-    step('torque', 'Torques', 'Power and control screws to the torque of the table.', {
+    step(
+      'wires',
+      'Wires',
+      'Every wire checked at both ends, all strands in the ferrules, no wire left over.',
+    ),
+    step('torque', 'Torques', 'Power and control terminals tightened to the torque of the table.', {
       figures: torqueFigures(torque_Nm),
     }),
-    step('earth', 'Earth', 'Protective earth continuous from frame to bar, measured.', {
+    step('earth', 'Earth', 'Protective earth continuity from frame to PE bar, measured.', {
       figures: earthFigures,
     }),
-    step('run-off', 'Run inputs off', 'Every source of run is off: terminals, keypad, controller.', {
+    step('run-off', 'Run inputs off', 'All run commands off: terminals, keypad, controller.', {
       watch: { as: 'run-off' },
     }),
-    step('covers', 'Covers', 'Covers on, nobody in front, only then the tick.', {
+    step('covers', 'Covers', 'Covers on, nobody in front of the unit.', {
       after: ['wires', 'torque', 'earth'],
     }),
-    step('supply', 'Supply', 'Measured at the line side: alike, and as the type takes them.', {
-      caution: 'Live parts: a qualified person, a meter rated for the place, nobody in front.',
+    step('supply', 'Supply', 'Measured at the line terminals: balanced, and within the range of the type.', {
+      caution: 'Live parts: qualified person, meter rated for the location, nobody in front.',
       figures: supplyFigures(supply.volts, supply.phases),
     }),
-    step('display', 'Display', 'Power on: it says ready, stands at 0 Hz, and shows no alarm.', {
+    step('display', 'Display', 'Power on: ready, 0 Hz, no fault.', {
       watch: { as: 'display' },
       after: ['covers', 'run-off', 'supply'],
     }),
@@ -125,15 +129,15 @@ const historySteps: readonly CommissioningStep[] = [
   {
     id: 'history-saved',
     group: 'history',
-    title: 'What is in it, kept',
-    do: 'Read everything out, or photograph every entry that differs: after the reset it is gone.',
+    title: 'Save current parameters',
+    do: 'Read out everything, or photograph every changed parameter: the reset erases them.',
     mayWait: false,
   },
   {
     id: 'history-reset',
     group: 'history',
-    title: 'Reset to the factory’s',
-    do: 'Run inputs off, then the reset of the whole unit; on some types region and application too.',
+    title: 'Factory reset',
+    do: 'Run inputs off, then full factory reset; on some types 50/60 Hz default set and application too.',
     caution: moves,
     after: ['run-off', 'history-saved'],
     mayWait: false,
@@ -141,8 +145,8 @@ const historySteps: readonly CommissioningStep[] = [
   {
     id: 'history-checked',
     group: 'history',
-    title: 'The reset looked at',
-    do: 'Read out again: region, motor data and sources of run are the factory’s, and no lock is left.',
+    title: 'Check the reset',
+    do: 'Read out again: 50/60 Hz default set, motor data and control sources at factory defaults, no lock active.',
     after: ['history-reset'],
     mayWait: false,
   },
@@ -153,23 +157,23 @@ function firstTurns({ identification, lifting, rpm }: RunOf): CommissioningStep[
     {
       id: 'saved',
       group: 'save',
-      title: 'Kept in memory',
-      do: 'Save, switch off until dark, switch on, read back: everything as entered.',
+      title: 'Saved to memory',
+      do: 'Save, switch off until the display is dark, switch on, read back: all values as entered.',
       watch: { as: 'power-cycle' },
       mayWait: false,
     },
     {
       id: 'reversal',
       group: 'direction',
-      title: 'Reversal asked',
-      do: 'Reversal harms nothing here, or the motor is uncoupled for its first turn: it destroys screw pumps, threaded impellers and some gearboxes.',
+      title: 'Reversal allowed?',
+      do: 'Reversal causes no damage here, or the motor is uncoupled for its first turn: reversal destroys screw pumps, threaded impellers and some gearboxes.',
       mayWait: false,
     },
     {
       id: 'direction',
       group: 'direction',
       title: 'Direction',
-      do: 'Slowly, a few turns: it turns as the arrow says.',
+      do: 'A few slow turns: direction matches the arrow.',
       caution: moves,
       after: ['run-off', 'covers', 'reversal'],
       mayWait: false,
@@ -180,12 +184,12 @@ function firstTurns({ identification, lifting, rpm }: RunOf): CommissioningStep[
           {
             id: 'identification',
             group: 'first run' as const,
-            title: `Identification ${identification}`,
-            do: 'Enable and STO made. It whistles. Afterwards its state is “done”, also after the power was away.',
+            title: `Autotune ${identification}`,
+            do: 'Enable and STO closed. A tone is normal. Afterwards the state is “done”, also after a power cycle.',
             caution:
               identification === 'rotating'
-                ? `The shaft turns, at about ${percentOfShare(rotating.share)} % = ${Math.round(rotating.share * rpm)} rpm for about ${rotating.seconds} s; a tone is normal. Nothing on it, guard on, people clear.`
-                : 'The shaft may jerk, for up to a minute; a tone is normal. People clear, no load that hangs free.',
+                ? `The shaft turns, at about ${percentOfShare(rotating.share)} % = ${Math.round(rotating.share * rpm)} rpm for about ${rotating.seconds} s; a tone is normal. Shaft free, guards on, people clear.`
+                : 'The shaft may jerk for up to a minute; a tone is normal. People clear, no suspended load.',
             mayWait: false,
           },
         ]),
@@ -193,7 +197,7 @@ function firstTurns({ identification, lifting, rpm }: RunOf): CommissioningStep[
       id: 'speeds',
       group: 'first run',
       title: 'Two or three speeds',
-      do: 'At a quarter, half and full speed: current at or below the plate, no noise, no heat.',
+      do: 'At a quarter, half and full speed: current at or below rated, no noise, no heat.',
       caution: moves,
       after: ['direction'],
       mayWait: false,
@@ -204,7 +208,7 @@ function firstTurns({ identification, lifting, rpm }: RunOf): CommissioningStep[
             id: 'brake',
             group: 'first run' as const,
             title: 'Mechanical brake',
-            do: 'It opens with torque there and closes before standstill is lost; it holds the load with the drive off.',
+            do: 'Brake opens with motor torque present, closes before standstill is lost, and holds the load with the drive off.',
             caution: moves,
             mayWait: false,
           },
@@ -221,8 +225,8 @@ function signals({ inputs, analogs, relays, output, line, rpmPerHz }: RunOf): Co
         id: `input-${i.id}`,
         group: 'inputs',
         title: `${i.mark}: ${i.does}`,
-        do: `Turn what ${i.mark} is wired to: its bit follows, and nothing else does.`,
-        caution: 'Run input open, unless it is the one that is tested.',
+        do: `Operate the device wired to ${i.mark}: its bit follows and no other bit changes.`,
+        caution: 'Run input open, unless it is the input under test.',
         watch: { as: 'input', id: i.id },
         mayWait: true,
       })),
@@ -230,7 +234,7 @@ function signals({ inputs, analogs, relays, output, line, rpmPerHz }: RunOf): Co
       id: `analog-${a.id}`,
       group: 'inputs',
       title: `${a.mark} at four points`,
-      do: 'None, a quarter, half and all of the signal: the reference is as the line says.',
+      do: 'Signal at 0, 25, 50 and 100 %: the reference matches the scaling.',
       watch: { as: 'analog', id: a.id },
       ...(line === null ? {} : { figures: analogFigures(line, rpmPerHz) }),
       mayWait: true,
@@ -239,7 +243,7 @@ function signals({ inputs, analogs, relays, output, line, rpmPerHz }: RunOf): Co
       id: `relay-${r.id}`,
       group: 'inputs',
       title: `Relay ${r.mark}`,
-      do: 'The connected circuit follows its function.',
+      do: 'The connected circuit follows the relay function.',
       watch: { as: 'relay', id: r.id },
       mayWait: true,
     })),
@@ -249,7 +253,7 @@ function signals({ inputs, analogs, relays, output, line, rpmPerHz }: RunOf): Co
             id: 'output',
             group: 'inputs' as const,
             title: 'Analog output',
-            do: 'At rest and at a speed: what reads it shows the same as the drive.',
+            do: 'Stopped and at speed: the connected instrument shows the same as the drive.',
             mayWait: true,
           },
         ]
@@ -268,8 +272,8 @@ export function commissioningSteps(run: RunOf): CommissioningStep[] {
     ...channels.map((c): CommissioningStep => ({
       id: `safety-${c}`,
       group: 'safety',
-      title: `${c.charAt(0).toUpperCase()}${c.slice(1)}: the whole sequence`,
-      do: 'Reset, start, stop by this channel, start refused, reset, start. Each seen.',
+      title: `${c.charAt(0).toUpperCase()}${c.slice(1)}: full sequence`,
+      do: 'Reset, start, stop by this channel, start refused, reset, start. Confirm each.',
       caution: moves,
       parts: sequence,
       qualified: true,
@@ -279,34 +283,34 @@ export function commissioningSteps(run: RunOf): CommissioningStep[] {
       id: 'places',
       group: 'places',
       title: 'Local and remote',
-      do: 'Each place runs it and stops it, and the other does not meanwhile.',
+      do: 'Each control source starts and stops the drive; the other has no effect.',
       caution: moves,
       parts: [
-        `local (${places.local}): runs it`,
-        `local: stops it`,
-        `local: run from ${places.remote} does nothing`,
-        `remote (${places.remote}): runs it`,
-        `remote: stops it`,
-        `remote: run from ${places.local} does nothing`,
-        'changing over at standstill starts nothing',
+        `local (${places.local}): starts`,
+        `local: stops`,
+        `local: run from ${places.remote} has no effect`,
+        `remote (${places.remote}): starts`,
+        `remote: stops`,
+        `remote: run from ${places.local} has no effect`,
+        'changing over while stopped does not start the drive',
       ],
       mayWait: true,
     },
     {
       id: 'automatic',
       group: 'station',
-      title: 'Handed to automatic',
+      title: 'Return to automatic',
       do: serial
-        ? 'The controller gives run and speed; it follows, and says so back.'
-        : 'It follows its own reference in daily work.',
+        ? 'The controller gives run and speed; the drive follows and reports back.'
+        : 'The drive follows its normal reference.',
       caution: moves,
       mayWait: true,
     },
     {
       id: 'partners',
       group: 'station',
-      title: 'Partner machines',
-      do: 'Whatever shares its reference or its enable still works as before.',
+      title: 'Connected machines',
+      do: 'Machines sharing its reference or enable still work as before.',
       mayWait: true,
     },
   ];

@@ -81,13 +81,13 @@ describe('closed forms', () => {
     expect(top(0.1)).toBeLessThan(top(0.02));
   });
 
-  it('inertia from a coast-down: J = T·t/ω', () => {
+  it('inertia from a coast-down test: J = T·t/ω', () => {
     expect(inertiaFromCoastDown(3, 20, 1450)).toBeCloseTo((3 * 20) / omega, 9);
   });
 });
 
 describe('stopping', () => {
-  it('trips where the ramp is too short for the bank, and not at the shortest that was found', () => {
+  it('trips where the ramp is too short for the capacitor bank, and not at the shortest that was found', () => {
     const heavy = on({ load: { torque_Nm: 2, inertia_kgm2: 1 }, drive: { losses: 0.05 } });
     expect(simulate(on({ ...heavy, ramp: { down_s: 1 } })).trip).toMatchObject({ while: 'down' });
     const { seconds } = shortestDown(heavy);
@@ -129,7 +129,7 @@ describe('stopping', () => {
     expect(rampAnswer(base).brake.lowering_W).toBeNull();
   });
 
-  it('a load that is lowered fills the bank before it is stopped, and a resistor carries it', () => {
+  it('a load that is lowered fills the capacitor bank before it is stopped, and a resistor carries it', () => {
     const lowered = on({ load: { curve: 'hoisting', torque_Nm: -20, inertia_kgm2: 0.02 } });
     expect(simulate(lowered).trip).toMatchObject({ why: 'overvoltage', while: 'up' });
     expect(rampAnswer(lowered).shortestDown.seconds).toBeNull();
@@ -188,7 +188,7 @@ describe('a machine in a few words', () => {
     rounding: 0,
   };
 
-  it('has the torque of its plate, and its bus at the peak of the supply', () => {
+  it('has the torque of its nameplate, and its bus at the peak of the supply', () => {
     const made = machineCase(words);
     expect(made.motor.torque_Nm).toBeCloseTo((9550 * 5.5) / 1450, 9);
     expect(made.load.torque_Nm).toBeCloseTo(made.motor.torque_Nm / 2, 9);
@@ -198,7 +198,7 @@ describe('a machine in a few words', () => {
     expect(machineCase({ ...words, brake_ohm: 60 }).drive.chopper).toEqual({ above_V: 760, ohm: 60 });
   });
 
-  it('knows its inertia by kind, as a figure, or from a coast-down', () => {
+  it('knows its inertia by kind, as a value, or from a coast-down test', () => {
     const own = machineCase(words).motor.inertia_kgm2;
     expect(inertiaOf(machineCase(words))).toBeCloseTo(5 * own, 9);
     expect(inertiaOf(machineCase({ ...words, inertia: { as: 'figure', kgm2: 1.2 } }))).toBeCloseTo(1.2, 9);

@@ -26,7 +26,7 @@ export function shortestUp(given: RampCase): Shortest {
   return spare <= 0
     ? {
         seconds: null,
-        sum: `the load asks for ${formatSignificant(load)} N·m and the limit gives ${formatSignificant(most)} N·m: nothing is left to accelerate`,
+        sum: `the load needs ${formatSignificant(load)} N·m and the limit allows ${formatSignificant(most)} N·m: no torque left to accelerate`,
       }
     : {
         seconds: (inertia * top) / spare,
@@ -51,7 +51,7 @@ export function shortestDown(given: RampCase): Shortest {
     // A load that is lowered fills the bank before it is stopped: then no ramp helps.
     return trip === null || (trip.while === 'up' && trip.why === 'overcurrent');
   };
-  if (!stops(longest_s)) return { seconds: null, sum: 'no ramp is long enough: it needs a brake resistor' };
+  if (!stops(longest_s)) return { seconds: null, sum: 'no ramp is long enough: a brake resistor is needed' };
   let low = 0.01;
   let high = longest_s;
   for (let i = 0; i < 22; i += 1) {
@@ -61,6 +61,6 @@ export function shortestDown(given: RampCase): Shortest {
   }
   return {
     seconds: high,
-    sum: 'shortest that neither trips on bus voltage nor asks for more than the torque limit',
+    sum: 'shortest without overvoltage trip and within the torque limit',
   };
 }

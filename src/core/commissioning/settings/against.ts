@@ -22,9 +22,9 @@ export const differing = (sheet: StartUpSheet, typed: TypedValues): SheetRow[] =
   sheet.rows.filter((row) => differs(row, typed));
 
 const identStates: Readonly<Record<string, string>> = {
-  stale: 'The identification is stale: a plate value was changed after it. Run it again.',
-  failed: 'The identification failed: run it again, with enable and STO made.',
-  'not-done': 'The identification was not run yet.',
+  stale: 'Autotune invalid: a nameplate value was changed afterwards. Repeat it.',
+  failed: 'Autotune failed: repeat it with enable and STO closed.',
+  'not-done': 'Autotune not done yet.',
 };
 
 /** One thing that speaks against a sheet; its id stays the same. */
@@ -54,7 +54,7 @@ export function sheetAgainst(
       : [
           {
             id: 'entries',
-            text: `${other.length === 1 ? 'One entry is' : `${other.length} entries are`} otherwise in the drive: ${other.slice(0, 4).join(', ')}${other.length > 4 ? ' …' : '.'}`,
+            text: `${other.length === 1 ? 'One parameter differs' : `${other.length} parameters differ`} in the drive: ${other.slice(0, 4).join(', ')}${other.length > 4 ? ' …' : '.'}`,
           },
         ]),
   ];

@@ -22,9 +22,9 @@ export function vPerHz(
   const wanted = plate.volts / plate.hz;
   const gets = plate.volts / base_Hz;
   const off = gets / wanted - 1;
-  const sum = `${plate.volts} V ÷ ${base_Hz} Hz = ${figure(gets)} V/Hz, the plate asks for ${plate.volts} V ÷ ${plate.hz} Hz = ${figure(wanted)}`;
+  const sum = `${plate.volts} V ÷ ${base_Hz} Hz = ${figure(gets)} V/Hz, the nameplate requires ${plate.volts} V ÷ ${plate.hz} Hz = ${figure(wanted)}`;
   if (Math.abs(off) <= bearable)
-    return [{ code: 'v-per-hz', severity: 'info', text: 'Volts per hertz are as the plate asks.', sum }];
+    return [{ code: 'v-per-hz', severity: 'info', text: 'V/Hz matches the nameplate.', sum }];
   const percent = Math.abs(100 * off).toFixed(0);
   return [
     {
@@ -32,8 +32,8 @@ export function vPerHz(
       severity: 'wrong',
       text:
         off < 0
-          ? `With the ${region === '60Hz' ? 60 : 50} Hz region’s base frequency the motor is ${percent} % under-fluxed: weak, and hot under load.`
-          : `With the ${region === '60Hz' ? 60 : 50} Hz region’s base frequency the motor is ${percent} % over-fluxed: it saturates and burns.`,
+          ? `With the ${region === '60Hz' ? 60 : 50} Hz default set the motor is ${percent} % under-fluxed: low torque, overheats under load.`
+          : `With the ${region === '60Hz' ? 60 : 50} Hz 50/60 Hz default set’s base frequency the motor is ${percent} % over-fluxed: it saturates and burns.`,
       sum,
     },
   ];

@@ -46,7 +46,7 @@ export const fromPlate = (
 ): StartUpRule => ({
   concept,
   name,
-  formula: 'as on the plate',
+  formula: 'as on the nameplate',
   provenance: practice,
   rounding: 'nearest',
   apply: of,

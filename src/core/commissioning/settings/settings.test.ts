@@ -55,7 +55,7 @@ describe('the sums of the trade', () => {
     expect(onKnot(2, 10)).toMatchObject({
       value: null,
       refused: {
-        why: expect.stringContaining('floor of 30 %') as string,
+        why: expect.stringContaining('minimum of 30 %') as string,
         remedy: expect.stringContaining('3.0 A') as string,
       },
     });
@@ -66,7 +66,7 @@ describe('the sums of the trade', () => {
     expect(row(sheet({ plate: { amps: 16 } }), 'protect.overload-amps').value).toBeNull();
   });
 
-  it('overload in amps is the plate current, whatever the service factor says', () => {
+  it('overload in amps is the nameplate current, whatever the service factor says', () => {
     const overload = row(sheet({ plate: { serviceFactor: 1.15 } }), 'protect.overload-amps');
     expect(overload).toMatchObject({ number: '7-01', value: 11.2 });
     expect(overload.warnings.join()).toContain('service factor');
@@ -91,10 +91,10 @@ describe('the sums of the trade', () => {
   });
 });
 
-describe('the region', () => {
+describe('the 50/60 Hz default set', () => {
   const flux = (made: ReturnType<typeof sheet>) => made.findings.find((f) => f.code === 'v-per-hz');
 
-  it('400 V at 50 Hz in a 60 Hz region: 6.67 instead of 8 V/Hz, 17 % under-fluxed', () => {
+  it('400 V at 50 Hz in a 60 Hz 50/60 Hz default set: 6.67 instead of 8 V/Hz, 17 % under-fluxed', () => {
     expect(flux(sheet({ choices: { region: '60Hz' } }))).toMatchObject({
       severity: 'wrong',
       text: expect.stringContaining('17 % under-fluxed') as string,
@@ -103,7 +103,7 @@ describe('the region', () => {
     expect(flux(sheet())).toMatchObject({ severity: 'info' });
   });
 
-  it('a 60 Hz motor in a 50 Hz region saturates', () => {
+  it('a 60 Hz motor in a 50 Hz 50/60 Hz default set saturates', () => {
     expect(flux(sheet({ plate: { hz: 60, volts: 460, rpm: 1750 } }))?.text).toContain('20 % over-fluxed');
   });
 
@@ -116,11 +116,11 @@ describe('what the machine decides', () => {
   it('a lifting load without a proven brake is never left to coast', () => {
     const stop = row(sheet({ choices: { load: 'winch' } }), 'stop.mode');
     expect(stop.shown).toBe('ramp');
-    expect(stop.warnings.join()).toContain('refused: no closing brake is proven');
+    expect(stop.warnings.join()).toContain('refused: no mechanical brake proven to close');
     expect(row(sheet({ choices: { load: 'winch', brakeProven: true } }), 'stop.mode').warnings).toEqual([]);
   });
 
-  it('identification turns the shaft only uncoupled, never with a load that may hang', () => {
+  it('autotune turns the shaft only uncoupled, never with a load that may hang', () => {
     const ident = (c: Partial<StartUpChoices>) =>
       row(sheet({ type: 'godwit-g4', choices: c }), 'motor.ident').shown;
     expect(ident({ coupled: false })).toBe('rotating');
@@ -130,7 +130,7 @@ describe('what the machine decides', () => {
     expect(row(sheet({ choices: { coupled: false } }), 'motor.ident').shown).toBe('at standstill');
   });
 
-  it('no slip on the plate is another kind of motor: asked, and refused where the type cannot', () => {
+  it('no slip on the nameplate is another kind of motor: asked, and refused where the type cannot', () => {
     const synchronous = { rpm: 1500 };
     expect(row(sheet({ type: 'godwit-g4', plate: synchronous }), 'control.mode').shown).toBe(
       'permanent magnet',
@@ -138,7 +138,7 @@ describe('what the machine decides', () => {
     expect(row(sheet({ plate: synchronous }), 'control.mode').refused).not.toBeNull();
   });
 
-  it('a locked entry comes with its code', () => {
+  it('a locked parameter comes with its code', () => {
     expect(
       row(
         sheet({ type: 'dunlin-d1', rating: { ratedAmps: 7, power_kW: 1.5, supply_V: 230 } }),
@@ -157,7 +157,7 @@ describe('what the machine decides', () => {
   });
 });
 
-it.each(types)('%s: every value is one its entry takes, with a rule and a sum', (type) => {
+it.each(types)('%s: every value is one its parameter takes, with a rule and a sum', (type) => {
   const made = sheet({ type });
   const rating = { ratedAmps: 15, power_kW: 7.5, supply_V: 400 };
   expect(made.rows.length).toBeGreaterThan(18);
@@ -173,7 +173,7 @@ it.each(types)('%s: every value is one its entry takes, with a rule and a sum', 
   }
 });
 
-it('region comes first: it resets what is entered before it', () => {
+it('50/60 Hz default set comes first: it resets what is entered before it', () => {
   expect(sheet().rows[0]?.concept).toBe('region');
 });
 
@@ -190,19 +190,19 @@ describe('what stands against signing', () => {
     return { ...values, '1-10': 1 };
   };
 
-  it('nothing, when the drive has what the sheet says and the identification is done', () => {
+  it('nothing, when the drive has what the sheet says and the autotune is done', () => {
     expect(inDrive(asSheet())).toEqual([]);
   });
 
-  it('a wrong region and a stale identification', () => {
-    expect(inDrive({ ...asSheet(), '0-01': 1 }).join(' ')).toMatch(/under-fluxed.*0-01 Region/);
-    expect(inDrive({ ...asSheet(), '1-10': 2 }).join()).toContain('stale');
-    expect(inDrive({ ...asSheet(), '1-10': 0 }).join()).toContain('not run yet');
+  it('a wrong 50/60 Hz default set and a stale autotune', () => {
+    expect(inDrive({ ...asSheet(), '0-01': 1 }).join(' ')).toMatch(/under-fluxed.*0-01 /);
+    expect(inDrive({ ...asSheet(), '1-10': 2 }).join()).toContain('Autotune invalid');
+    expect(inDrive({ ...asSheet(), '1-10': 0 }).join()).toContain('not done yet');
   });
 
-  it('an entry that is otherwise, unless that value was typed with a reason', () => {
+  it('a parameter that is otherwise, unless that value was typed with a reason', () => {
     const values = { ...asSheet(), '3-01': 2 };
-    expect(inDrive(values).join()).toContain('One entry is otherwise in the drive: 3-01 Acceleration');
+    expect(inDrive(values).join()).toContain('One parameter differs in the drive: 3-01 Acceleration');
     expect(differing(sheet({ values }), { '3-01': { value: 2, reason: 'process need' } })).toEqual([]);
   });
 });
@@ -210,7 +210,7 @@ describe('what stands against signing', () => {
 describe('several motors on one drive', () => {
   const two = sheet({ motors: 2, plate: { amps: 4.6 } });
 
-  it('give their sum, an overload relay each, no model and no identification', () => {
+  it('give their sum, an overload relay each, no model and no autotune', () => {
     expect(row(two, 'motor.current')).toMatchObject({ value: 9.2, sum: '2 motors of 4.6 A' });
     const overload = two.rows.find((r) => r.concept.startsWith('protect.overload-'));
     expect(overload?.warnings.join()).toContain('relay for each');
@@ -218,7 +218,7 @@ describe('several motors on one drive', () => {
     expect(two.rows.some((r) => r.concept === 'motor.ident')).toBe(false);
   });
 
-  it('leave slip and poles as they are on the plate', () => {
+  it('leave slip and poles as they are on the nameplate', () => {
     expect(row(two, 'motor.speed').sum).toBe(row(sheet(), 'motor.speed').sum);
   });
 });
@@ -228,16 +228,16 @@ it('the carrier is the one for which the unit was derated', () => {
   expect(row(sheet({ carrier_kHz: 8 }), 'switching.frequency').warnings.join()).toContain('hotter');
 });
 
-describe('identification and flying start by what turns', () => {
+describe('autotune and flying start by what turns', () => {
   const ident = (differs: Differs) => row(sheet({ type: 'godwit-g4', ...differs }), 'motor.ident');
   it('a permanent-magnet motor mostly needs one, a fan too: both at standstill', () => {
     expect(ident({ plate: { rpm: 1500 }, choices: { coupled: false } })).toMatchObject({
       shown: 'standstill',
-      sum: 'no slip on the plate: a permanent-magnet motor mostly needs it, at standstill',
+      sum: 'no slip on the nameplate: a permanent-magnet motor usually needs it, at standstill',
     });
     expect(ident({ choices: { load: 'fan-or-pump', coupled: false } })).toMatchObject({
       shown: 'standstill',
-      sum: 'a fan or pump too, at standstill',
+      sum: 'for fans and pumps too, at standstill',
     });
   });
 
@@ -246,6 +246,6 @@ describe('identification and flying start by what turns', () => {
     expect(flying({ load: 'fan-or-pump', windmills: true })).toMatchObject({ shown: 'on', warnings: [] });
     expect(flying({ load: 'fan-or-pump' })).toMatchObject({ shown: 'off', warnings: [] });
     expect(flying({ load: 'winch', windmills: true }).shown).toBe('off');
-    expect(flying({ load: 'conveyor' }).warnings.join()).toContain('A hazard here');
+    expect(flying({ load: 'conveyor' }).warnings.join()).toContain('may turn a stopped machine');
   });
 });

@@ -71,7 +71,7 @@ function stepped(p: Parameter, rating: Rating, wanted: number, rounding: StartUp
   const held = Math.min(max, Math.max(min, value));
   return {
     value: held,
-    clamped: held === value ? [] : [`${value} is outside ${min} to ${max}: the entry takes ${held} only.`],
+    clamped: held === value ? [] : [`${value} is outside ${min} to ${max}: limited to ${held}.`],
   };
 }
 
@@ -115,7 +115,7 @@ function rowFor(
       {
         ...common,
         value: null,
-        shown: 'not to be entered',
+        shown: 'not available',
         warnings: [],
         refused: { why: outcome.refused, remedy: outcome.remedy },
       },
@@ -126,11 +126,11 @@ function rowFor(
       {
         ...common,
         value: null,
-        shown: 'not to be entered',
+        shown: 'not available',
         warnings: [...(outcome.warnings ?? [])],
         refused: {
-          why: `This type knows no “${String(outcome.value)}”.`,
-          remedy: 'Leave the entry, and be sure that the machine can live with it; else another drive.',
+          why: `This type does not support “${String(outcome.value)}”.`,
+          remedy: 'Leave the parameter if the machine works without it; otherwise use another drive.',
         },
       },
     ];

@@ -22,7 +22,7 @@ export function peakLimit(winding: Winding, rated_V: number): { limit_V: number;
     ? {
         limit_V: Math.round(3.1 * rated_V),
         source:
-          'NEMA MG 1 part 31, from memory: 3.1 × rated volts; IEC 60034-18-41 asks for a test of its class',
+          'NEMA MG 1 part 31, from memory: 3.1 × rated volts; IEC 60034-18-41 requires a test of its class',
       }
     : { limit_V: 1000, source: 'NEMA MG 1 part 30, from memory: 1000 V' };
 }
@@ -87,7 +87,7 @@ export function judgeCable(cable: MotorCable): CableJudgement {
   const wants = does(filter) ? null : (outputFilters.find(does) ?? 'sine');
   const critical_m = criticalLength_m();
   const bus = Math.round(Math.SQRT2 * supply_V);
-  const made = winding === 'for-drives' ? 'made for a drive' : 'made for the line, or old';
+  const made = winding === 'for-drives' ? 'rated for inverters' : 'for line supply, or old';
   return {
     verdict: wants === null ? 'stands' : 'too-much',
     peak_V,
@@ -95,8 +95,8 @@ export function judgeCable(cable: MotorCable): CableJudgement {
     critical_m,
     text:
       wants === null
-        ? `A winding ${made} stands the fronts at the end of ${length_m} m${filter === 'none' ? '' : ` behind ${filterWords(filter)}`}.`
-        : `${length_m} m of cable: up to ${peak_V} V at a winding ${made}. It wants ${filterWords(wants)}.`,
+        ? `A winding ${made} withstands the voltage peaks at the end of ${length_m} m${filter === 'none' ? '' : ` behind ${filterWords(filter)}`}.`
+        : `${length_m} m of cable: up to ${peak_V} V at a winding ${made}. Fit ${filterWords(wants)}.`,
     sum: `critical length ${frontSpeed_m_us} m/µs × ${usualRise_us} µs ÷ 2 = ${critical_m} m; bus ${bus} V, peak ${peak_V} V of ${limit_V} V (${source})`,
     wants,
     bearing: motor.power_kW >= bearing_kW,
@@ -105,4 +105,4 @@ export function judgeCable(cable: MotorCable): CableJudgement {
 
 /** What is said of bearings, where the frame is large. */
 export const bearingWords =
-  'A large frame on a drive: an insulated bearing at the far end, or a shaft ring (IEC 60034-25, from memory).';
+  'Large motor frame on a drive: insulated non-drive-end bearing or shaft grounding ring (IEC 60034-25, from memory).';

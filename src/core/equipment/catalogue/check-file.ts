@@ -45,7 +45,7 @@ export function checkFile<S extends z.ZodType>(
       problems: faults.slice(0, 20).map(({ error, offset }) => ({
         line: lineAt(text, offset),
         path: '',
-        message: `not JSON here: ${printParseErrorCode(error)}`,
+        message: `invalid JSON here: ${printParseErrorCode(error)}`,
       })),
     };
   const parsed = schema.safeParse(JSON.parse(text));
@@ -58,7 +58,7 @@ export function checkFile<S extends z.ZodType>(
           path: path.join('.'),
           message:
             issue.code === 'unrecognized_keys'
-              ? 'no such key'
+              ? 'unknown key'
               : findNodeAtLocation(root, path) === undefined
                 ? `missing: ${issue.message.replace(/, received undefined$/, '')}`
                 : issue.message,

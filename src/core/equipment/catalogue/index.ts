@@ -73,7 +73,7 @@ export function supplyOf(
   types: readonly DriveType[],
 ): number {
   const stated_V = supply_V ?? types.find((t) => t.id === typeId)?.supply_V;
-  if (stated_V === undefined) throw new Error('the supply of a drive of no known type is not stated');
+  if (stated_V === undefined) throw new Error('supply voltage not stated for a drive of unknown type');
   return stated_V;
 }
 

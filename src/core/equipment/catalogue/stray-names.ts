@@ -16,7 +16,7 @@ function twice(names: readonly { name: string; path: Path }[]): Stray[] {
       seen.add(name);
       return [];
     }
-    return [{ path, message: `${name} is there twice` }];
+    return [{ path, message: `${name} is duplicated` }];
   });
 }
 
@@ -30,7 +30,7 @@ function strayChoices({ concept, choices }: Parameter, path: Path): Stray[] {
       : [
           {
             path: [...path, 'choices', k, 'means'],
-            message: `“${means}” is no choice of ${concept ?? 'a parameter without a concept'}: ${neutral.join(', ')}`,
+            message: `“${means}” is not a choice of ${concept ?? 'a parameter without a concept'}: ${neutral.join(', ')}`,
           },
         ],
   );
@@ -46,13 +46,13 @@ function strayTouches(operation: Operation | undefined, menu: readonly MenuItem[
     Object.entries(touches).flatMap(([does, touch]) =>
       touch === undefined || caps.has(touch.cap)
         ? []
-        : [{ path: [...path, part, does], message: `there is no key ${touch.cap}` }],
+        : [{ path: [...path, part, does], message: `no key ${touch.cap}` }],
     ),
   );
   const deep = menu.flatMap((item, i) =>
     item.menus === undefined
       ? []
-      : [{ path: ['keypad', 'menu', i], message: 'a group within a group cannot be keyed' }],
+      : [{ path: ['keypad', 'menu', i], message: 'nested groups cannot be entered' }],
   );
   const flat =
     groups === null && menu.length > 1
@@ -65,7 +65,7 @@ function strayTouches(operation: Operation | undefined, menu: readonly MenuItem[
 export function strayNames({ parameters, options, alarms, keypad }: Control): Stray[] {
   const numbers = new Set(parameters.map((p) => p.number));
   const missing = (number: string, path: Path): Stray[] =>
-    numbers.has(number) ? [] : [{ path, message: `there is no parameter ${number}` }];
+    numbers.has(number) ? [] : [{ path, message: `no parameter ${number}` }];
   const ofParameters = parameters.flatMap((p, i) => {
     const path = ['parameters', i];
     const { needs, resets } = p;
@@ -78,7 +78,7 @@ export function strayNames({ parameters, options, alarms, keypad }: Control): St
           ? missing(needs.number, [...path, 'needs', 'number'])
           : options.some((o) => o.id === needs.option)
             ? []
-            : [{ path: [...path, 'needs', 'option'], message: `there is no option ${needs.option}` }]),
+            : [{ path: [...path, 'needs', 'option'], message: `no option ${needs.option}` }]),
     ];
   });
   const ofMenu = (items: readonly MenuItem[], path: Path): Stray[] =>
@@ -96,8 +96,8 @@ export function strayNames({ parameters, options, alarms, keypad }: Control): St
         p.concept === undefined ? [] : [{ name: `concept ${p.concept}`, path: ['parameters', i, 'concept'] }],
       ),
     ),
-    ...twice(alarms.map((a, i) => ({ name: `alarm ${a.code}`, path: ['alarms', i, 'code'] }))),
-    ...twice(alarms.map((a, i) => ({ name: `alarm number ${a.value}`, path: ['alarms', i, 'value'] }))),
+    ...twice(alarms.map((a, i) => ({ name: `fault ${a.code}`, path: ['alarms', i, 'code'] }))),
+    ...twice(alarms.map((a, i) => ({ name: `fault number ${a.value}`, path: ['alarms', i, 'value'] }))),
     ...ofParameters,
     ...ofMenu(keypad.menu, ['keypad', 'menu']),
     ...strayTouches(keypad.operation, keypad.menu, ['keypad', 'operation']),

@@ -49,7 +49,7 @@ export function fitsWord(p: Parameter, value: number): boolean {
 
 /** Why a parameter of this model does not take a value: its choices, range, step or word; null: it takes it. */
 export function valueFault(p: Parameter, value: number, rating: Rating): string | null {
-  if (p.readOnly) return `${p.number} can be read only.`;
+  if (p.readOnly) return `${p.number} is read only.`;
   if (p.choices !== undefined)
     return p.choices.some((c) => c.value === value) ? null : `${p.number} has no choice ${value}.`;
   const { min, max } = limitsOf(p, rating);
@@ -57,7 +57,7 @@ export function valueFault(p: Parameter, value: number, rating: Rating): string 
     return `${p.number} takes ${shownAs(p, min)} to ${shownAs(p, max)}, not ${value}.`;
   if (Math.abs(value - stepped(value, p)) > 1e-6)
     return `${p.number} takes steps of ${p.scale}, not ${value}.`;
-  return fitsWord(p, value) ? null : `${p.number} cannot be ${value}: its word does not hold it.`;
+  return fitsWord(p, value) ? null : `${p.number} cannot be ${value}: outside its register range.`;
 }
 
 /**
@@ -65,7 +65,8 @@ export function valueFault(p: Parameter, value: number, rating: Rating): string 
  * @throws RangeError where the word does not hold it: 6553.7 s must not become 0.1 s
  */
 export function rawOf(p: Parameter, value: number): number {
-  if (!fitsWord(p, value)) throw new RangeError(`${p.number} cannot be ${value}: its word does not hold it.`);
+  if (!fitsWord(p, value))
+    throw new RangeError(`${p.number} cannot be ${value}: outside its register range.`);
   return Math.round(value / p.scale) & 0xffff;
 }
 

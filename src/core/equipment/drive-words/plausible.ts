@@ -10,5 +10,5 @@ export function displayDoubt(of: 'bus' | 'reference', value: number, supply_V: n
   const unit = of === 'bus' ? 'V' : 'Hz';
   return value >= least && value <= most
     ? null
-    : `${value} ${unit}? A unit for ${supply_V} V shows ${least} to ${most} ${unit}. Look once more.`;
+    : `${value} ${unit}? A ${supply_V} V unit shows ${least} to ${most} ${unit}. Check again.`;
 }

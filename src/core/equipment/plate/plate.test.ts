@@ -10,7 +10,7 @@ const good = {
 };
 const codes = (plate: Parameters<typeof plateSums>[0]) => plateSums(plate).findings.map((f) => f.code);
 
-describe('a motor plate', () => {
+describe('a motor nameplate', () => {
   it('gives poles, slip and torque by the usual sums', () => {
     const sums = plateSums(good);
     expect(sums.poles).toBe(4);
@@ -128,9 +128,9 @@ describe('a plate that cannot be', () => {
     expect(plateSums(plate).findings.map((f) => f.severity)).toContain(severity);
   });
 
-  it('is kept as typed, with a doubt, when the plate really says so', () => {
+  it('is kept as typed, with a doubt, when the nameplate really says so', () => {
     const { findings } = plateSums({ ...good, amps: 112, asWritten: true });
     expect(findings.filter((f) => f.severity === 'wrong')).toEqual([]);
-    expect(findings.find((f) => f.code === 'product-impossible')?.text).toMatch(/Kept: the plate says so/);
+    expect(findings.find((f) => f.code === 'product-impossible')?.text).toMatch(/Saved as on the nameplate/);
   });
 });

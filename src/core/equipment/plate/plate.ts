@@ -93,7 +93,7 @@ export function plateSums(plate: Plate): PlateSums {
 /** What a plate really says is no error of the one who reads it: it stays a doubt. */
 const kept = (finding: Finding): Finding =>
   finding.severity === 'wrong'
-    ? { ...finding, severity: 'doubt', text: `${finding.text} Kept: the plate says so.` }
+    ? { ...finding, severity: 'doubt', text: `${finding.text} Saved as on the nameplate.` }
     : finding;
 
 const percent = (fraction: number): string => `${(100 * fraction).toFixed(1)} %`;
@@ -112,56 +112,54 @@ function findings(plate: Plate, sums: Omit<PlateSums, 'findings'>): Finding[] {
   const { power_kW, poles, synchronousRpm, slip, efficiencyTimesPf } = sums;
 
   const slipSum = `(${formatSignificant(synchronousRpm, 4)} − ${plate.rpm}) ÷ ${formatSignificant(synchronousRpm, 4)} = ${percent(slip)}`;
-  if (poles % 2 !== 0) add('poles-odd', 'wrong', 'A motor has an even number of poles.', `poles = ${poles}`);
+  if (poles % 2 !== 0) add('poles-odd', 'wrong', 'The number of poles must be even.', `poles = ${poles}`);
   if (slip < 0)
     add('slip-negative', 'wrong', 'Faster than synchronous speed: rpm, Hz or poles is wrong.', slipSum);
   else if (slip === 0)
     add(
       'slip-zero',
       'doubt',
-      'No slip: a synchronous or permanent-magnet motor? That is another control mode.',
+      'No slip: synchronous or permanent-magnet motor? It needs another control mode.',
       slipSum,
     );
-  else if (slip < 0.003) add('slip-low', 'doubt', 'Very little slip: read the rpm once more.', slipSum);
-  else if (slip > 0.12) add('slip-high', 'wrong', 'Far too much slip: rpm, Hz or poles is wrong.', slipSum);
+  else if (slip < 0.003) add('slip-low', 'doubt', 'Very small slip: check the rpm.', slipSum);
+  else if (slip > 0.12) add('slip-high', 'wrong', 'Slip far too large: rpm, Hz or poles is wrong.', slipSum);
   else if (slip > 0.08)
-    add('slip-large', 'doubt', 'Much slip: usual in fractional sizes only. Read the rpm once more.', slipSum);
+    add('slip-large', 'doubt', 'Large slip: normal for fractional-kW motors only. Check the rpm.', slipSum);
 
   const product = `${formatSignificant(power_kW)} kW ÷ (√3 × ${plate.volts} V × ${plate.amps} A) = ${efficiencyTimesPf.toFixed(2)}`;
   const least = leastProduct(power_kW, poles);
   if (efficiencyTimesPf > 1)
-    add('product-impossible', 'wrong', 'More power out than in: power, volts or amps is wrong.', product);
+    add(
+      'product-impossible',
+      'wrong',
+      'Output power above input power: power, volts or amps is wrong.',
+      product,
+    );
   else if (efficiencyTimesPf > mostProduct)
     add(
       'product-high',
       'doubt',
-      'Efficiency × power factor is too good: check power, volts and amps.',
+      'Efficiency × power factor is too high: check power, volts and amps.',
       product,
     );
   else if (efficiencyTimesPf < least / 2)
-    add(
-      'product-impossible',
-      'wrong',
-      'Far too little power for these amps: a wrong figure or unit.',
-      product,
-    );
+    add('product-impossible', 'wrong', 'Power far too low for this current: wrong value or unit.', product);
   else if (efficiencyTimesPf < least)
-    add('product-low', 'doubt', 'Little power for these amps: check power, volts and amps.', product);
+    add('product-low', 'doubt', 'Power low for this current: check power, volts and amps.', product);
 
   if (plate.cosPhi !== undefined) {
     const efficiency = efficiencyTimesPf / plate.cosPhi;
     const sum = `${efficiencyTimesPf.toFixed(2)} ÷ ${plate.cosPhi} = ${percent(efficiency)}`;
     if (plate.cosPhi > 1 || plate.cosPhi < 0.2)
-      add('cos-phi', 'wrong', 'A power factor lies between 0.2 and 1.', `cos φ = ${plate.cosPhi}`);
-    else if (efficiency > 1)
-      add('efficiency', 'wrong', 'Efficiency above 100 %: one of the figures is wrong.', sum);
-    else if (efficiency > 0.97)
-      add('efficiency', 'doubt', 'Efficiency very high: read the plate once more.', sum);
+      add('cos-phi', 'wrong', 'Power factor must be between 0.2 and 1.', `cos φ = ${plate.cosPhi}`);
+    else if (efficiency > 1) add('efficiency', 'wrong', 'Efficiency above 100 %: one value is wrong.', sum);
+    else if (efficiency > 0.97) add('efficiency', 'doubt', 'Efficiency very high: check the nameplate.', sum);
   } else
     add(
       'no-cos-phi',
       'info',
-      'No power factor on the plate: leave the drive’s default, about 0.85.',
+      'No power factor on the nameplate: leave the drive default, about 0.85.',
       'cos φ not given',
     );
 
@@ -169,7 +167,7 @@ function findings(plate: Plate, sums: Omit<PlateSums, 'findings'>): Finding[] {
     add(
       'service-factor',
       'info',
-      'The service factor is no reason to raise the overload setting.',
+      'Do not raise the overload setting by the service factor.',
       `service factor ${plate.serviceFactor}`,
     );
   for (const other of plate.alternatives ?? []) add(...alternativeFinding(plate, other));
@@ -184,6 +182,6 @@ function alternativeFinding(
   const ratio = (other.volts * other.amps) / (plate.volts * plate.amps);
   const sum = `${other.volts} V × ${other.amps} A ÷ (${plate.volts} V × ${plate.amps} A) = ${ratio.toFixed(2)}`;
   return Math.abs(ratio - 1) > 0.06
-    ? ['dual-voltage', 'doubt', 'The two pairs do not carry the same power: one figure is misread.', sum]
-    : ['dual-voltage', 'info', `The ${other.connection} pair agrees with the first.`, sum];
+    ? ['dual-voltage', 'doubt', 'Star and delta values give different power: one value is misread.', sum]
+    : ['dual-voltage', 'info', `The ${other.connection} values agree with the first.`, sum];
 }

@@ -28,7 +28,7 @@ export function busLevelsOf(rated_V: number, own?: BusLevels): BusLevels {
   if (own !== undefined) return own;
   const found = classes.find(({ upTo_V }) => rated_V <= upTo_V);
   if (found === undefined)
-    throw new RangeError(`there is no voltage class for ${rated_V} V: the type must state its bus levels`);
+    throw new RangeError(`no voltage class for ${rated_V} V: the type must state its bus levels`);
   const { trip_V, chopper_V, under_V } = found;
   return { trip_V, chopper_V, under_V };
 }

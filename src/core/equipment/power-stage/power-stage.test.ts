@@ -47,7 +47,7 @@ describe('plans', () => {
     expect(moved.filter((n) => n > 1)).toHaveLength(1);
   });
 
-  it('fills the bank before the reverse readings', () => {
+  it('fills the capacitor bank before the reverse readings', () => {
     expect(reversePlan(unit)[0]).toMatchObject({ red: 'DC+', black: 'DC-', group: 'fill' });
     expect(reversePlan(unit)).toHaveLength(15);
   });
@@ -89,7 +89,7 @@ describe('the display', () => {
 
 // The trade's own rules on what shows what (common practice, no source; physics behind each).
 describe('what faults look like', () => {
-  it('a sound unit conducts one way and blocks the other', () => {
+  it('a good unit conducts one way and blocks the other', () => {
     const sound = meter([]);
     expect(sound['L1>DC+']).toBeCloseTo(0.456, 2);
     expect(sound['DC+>L1']).toBe('OL');
@@ -111,7 +111,7 @@ describe('what faults look like', () => {
     expect(Number(m['DC->BR'])).toBeGreaterThan(0.5);
   });
 
-  it('a shorted brake transistor is the reverse of that', () => {
+  it('a shorted brake IGBT is the reverse of that', () => {
     const m = meter([{ component: 'brk.switch', mode: 'short' }]);
     expect(Math.abs(Number(m['DC->BR']))).toBeLessThan(0.005);
     expect(Number(m['BR>DC+'])).toBeGreaterThan(0.5);

@@ -140,8 +140,8 @@ export function familyOf(position: string): Family | null {
 }
 
 const frontEndWords: Readonly<Record<Stage['frontEnd'], string>> = {
-  'diode-3ph': 'six diodes',
-  'diode-1ph': 'four diodes',
+  'diode-3ph': 'three-phase diode rectifier',
+  'diode-1ph': 'single-phase diode rectifier',
   'scr-half-3ph': 'half-controlled',
 };
 

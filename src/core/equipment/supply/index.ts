@@ -62,8 +62,8 @@ function taken({ when, perUnit, percent }: Derating, place: Place): { percent: n
 /** The residual current device that a unit may stand behind. */
 const residualCurrent = (phases: 1 | 3): string =>
   phases === 3
-    ? 'Residual current: type B. Never behind a type A that DC can blind.'
-    : 'Residual current: as the maker says, A or F may do. Never behind a type A that DC of other units can blind.';
+    ? 'RCD: type B. Never behind a type A RCD that DC can blind.'
+    : 'RCD: as the maker states, type A or F may be allowed. Never behind a type A RCD that DC of other units can blind.';
 
 /** Whether a unit may work where it is to be, and how much of itself it may give. */
 export function fitOf(
@@ -77,22 +77,18 @@ export function fitOf(
   if (motor.singlePhase)
     add(
       'wrong',
-      'A single-phase motor does not run on a drive.',
-      'its auxiliary winding and capacitor want the line',
+      'A single-phase motor cannot run on a drive.',
+      'its auxiliary winding and capacitor need line supply',
     );
   const off = supply.volts / type.supply_V - 1;
   if (Math.abs(off) > supplyTolerance)
     add(
       'wrong',
-      `The supply is ${off > 0 ? 'above' : 'below'} what the unit takes.`,
+      `Supply voltage is ${off > 0 ? 'above' : 'below'} the range of the unit.`,
       `${supply.volts} V ÷ ${type.supply_V} V = ${(100 * (1 + off)).toFixed(0)} %, ±10 % allowed`,
     );
   if (type.phases === 1 && supply.phases === 3)
-    add(
-      'info',
-      'One phase and neutral, or two phases as the plate says: not all three.',
-      'made for one phase',
-    );
+    add('info', 'L–N or L–L, per nameplate; not all three phases.', 'single-phase unit');
   const onePhase = type.phases === 3 && supply.phases === 1;
   const parts = fitting.derating.flatMap((d) => taken(d, place) ?? []);
   const lost = parts.reduce((sum, p) => sum + p.percent, 0);
@@ -104,39 +100,39 @@ export function fitOf(
   if (onePhase && share === null)
     add(
       'wrong',
-      'Made for three phases and fed from one: what it gives then stands in its manual. Type the share and its page.',
-      'the maker’s figure, never a rule of thumb',
+      'Three-phase unit on a single-phase supply: see its manual for the derating. Enter the percentage and the page.',
+      'value of the maker, never a rule of thumb',
     );
   if (share !== null)
     add(
       'doubt',
-      `Made for three phases and fed from one: ${percentOfShare(share.share)} % by ${share.page}; phase supervision off, with a note.`,
+      `Three-phase unit on a single-phase supply: ${percentOfShare(share.share)} % by ${share.page}; input phase supervision off, with a note.`,
       sum,
     );
   const isKnown = !onePhase || share !== null;
   if (isKnown && motor.amps * place.motors > gives)
     add(
       'wrong',
-      'The motor asks for more than the unit gives here.',
-      `${motor.amps * place.motors} A asked; ${sum}`,
+      'Motor current exceeds the derated output current.',
+      `${motor.amps * place.motors} A required; ${sum}`,
     );
-  else if (isKnown && derating < 1) add('doubt', 'The unit gives less here than its plate says.', sum);
+  else if (isKnown && derating < 1) add('doubt', 'Output current is derated here.', sum);
   if (place.motors > 1)
     add(
       'doubt',
-      'Several motors on one drive: an overload relay for each, and no identification.',
+      'Several motors on one drive: an overload relay for each, and no autotune.',
       `${place.motors} motors`,
     );
   if (supply.earthing !== 'star-earthed')
     add(
       'doubt',
-      'The supply is not earthed at its star point: take the filter and varistor screws out, as the manual says, and record it.',
+      'Supply without earthed star point: remove the EMC filter and varistor screws as the manual states, and record it.',
       supply.earthing.replace('-', ' '),
     );
   if (place.cable === null)
     add(
       'doubt',
-      'The cable to the motor is not said: what its fronts do to the winding is not judged.',
+      'Motor cable not entered: voltage peaks at the winding are not checked.',
       'length, winding, choke or filter',
     );
   else {
@@ -147,13 +143,13 @@ export function fitOf(
   add('info', residualCurrent(type.phases), 'common practice, from memory; the local code decides');
   add(
     'info',
-    'Leakage above 3.5 mA: a fixed connection, and a protective conductor of 10 mm² copper or 16 mm² aluminium, or a second one.',
+    'Leakage above 3.5 mA: fixed connection, with PE of 10 mm² copper or 16 mm² aluminium, or a second PE.',
     'IEC 61800-5-1, from memory; the local code decides',
   );
   add(
     'info',
-    'Arc flash: boundary, protective equipment and the CAT rating of meter and leads as the site asks.',
-    'the site and the local code decide',
+    'Arc flash: boundary, PPE and CAT rating of meter and leads as the site requires.',
+    'site rules and local code decide',
   );
   return { findings, derating, reforming: reformingOf(place.storedYears, fitting.storage) };
 }
@@ -169,5 +165,7 @@ const usualStorage: Control['fitting']['storage'] = [
 export function reformingOf(storedYears: number, storage: Control['fitting']['storage'] = []): string[] {
   const rules = storage.length === 0 ? usualStorage : storage;
   const found = [...rules].sort((a, b) => b.fromYears - a.fromYears).find((s) => storedYears >= s.fromYears);
-  return found === undefined ? [] : [`Stored ${storedYears} years: ${found.step}, before full voltage.`];
+  return found === undefined
+    ? []
+    : [`Stored ${storedYears} years: reform capacitors ${found.step} before full voltage.`];
 }

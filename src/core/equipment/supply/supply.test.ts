@@ -40,13 +40,13 @@ it('has nothing against a unit in its place', () => {
 it('a long cable to an old winding is held, one that nobody looked at is said', () => {
   const cable = { ...usual.cable!, length_m: 60, winding: 'for-the-line' as const };
   expect(said({ cable }, 'wrong')).toContain(
-    '60 m of cable: up to 1131 V at a winding made for the line, or old.',
+    '60 m of cable: up to 1131 V at a winding for line supply, or old.',
   );
   expect(said({ cable: { ...cable, filter: 'du-dt' } }, 'wrong')).toBe('');
-  expect(said({ cable: null }, 'doubt')).toContain('cable to the motor is not said');
+  expect(said({ cable: null }, 'doubt')).toContain('Motor cable not entered');
 });
 
-it('heat, height and carrier take their share, by the type’s own figures', () => {
+it('heat, height and carrier take their share, by the type’s own values', () => {
   // 45 °C: 5 × 2 %; 1350 m: 4 × 1 %; 6 kHz: 2 × 5 %.
   const { derating, findings } = fit({
     ambient_C: 45,
@@ -56,19 +56,19 @@ it('heat, height and carrier take their share, by the type’s own figures', () 
   });
   expect(derating).toBeCloseTo(1 - 0.24, 9);
   expect(findings.find((f) => f.severity === 'wrong')?.sum).toBe(
-    '12 A asked; 15 A × 0.76 = 11.4 A (45 °C: 5 × 2 %, 1350 m: 4 × 1 %, 6 kHz: 2 × 5 %)',
+    '12 A required; 15 A × 0.76 = 11.4 A (45 °C: 5 × 2 %, 1350 m: 4 × 1 %, 6 kHz: 2 × 5 %)',
   );
   expect(fitOf({ ...usual, sideBySide: true }, fittingOf('godwit-g4')).derating).toBeCloseTo(0.95, 9);
 });
 
 it('a three-phase unit on one phase gives what its manual says, and nothing before somebody looked', () => {
   const one = { supply: { phases: 1, volts: 400, earthing: 'star-earthed' } } as const;
-  expect(said(one, 'wrong')).toContain('stands in its manual');
+  expect(said(one, 'wrong')).toContain('see its manual');
   expect(fit(one).derating).toBe(0);
   const fed = { ...one, onePhase: { share: 0.5, page: 'W4 manual, page 31' } };
   expect(said(fed, 'doubt')).toContain('50 % by W4 manual, page 31');
   expect(fit(fed).derating).toBe(0.5);
-  expect(said(fed, 'wrong')).toContain('asks for more');
+  expect(said(fed, 'wrong')).toContain('exceeds the derated output current');
   expect(said({ ...one, onePhase: { share: 57 / 100, page: 'page 3' } }, 'doubt')).toContain(
     '57 % by page 3',
   );
@@ -81,13 +81,13 @@ it.each<[string, Partial<Place>, 'wrong' | 'doubt', RegExp]>([
     'a supply too high',
     { supply: { phases: 3, volts: 480, earthing: 'star-earthed' } },
     'wrong',
-    /above what/,
+    /above the range/,
   ],
   [
     'a supply too low',
     { supply: { phases: 3, volts: 350, earthing: 'star-earthed' } },
     'wrong',
-    /below what/,
+    /below the range/,
   ],
   [
     'an isolated supply',
@@ -110,7 +110,7 @@ it('names the residual current device by the phases of the unit', () => {
     fit({ type: { ...usual.type, phases } })
       .findings.map((f) => f.text)
       .join(' ');
-  expect(info(3)).toContain('Residual current: type B.');
-  expect(info(1)).toContain('A or F may do');
+  expect(info(3)).toContain('RCD: type B.');
+  expect(info(1)).toContain('type A or F may be allowed');
   expect(info(3)).toMatch(/3\.5 mA.*10 mm² copper or 16 mm² aluminium/);
 });

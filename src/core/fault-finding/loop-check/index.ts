@@ -52,9 +52,9 @@ const tolerance_V = 2;
 /** What cannot be measured in this loop as it should be; null: it can. */
 function implausible(volts: number, source_V: number): string | null {
   if (volts < -tolerance_V)
-    return 'the leads are swapped, or the black one is not on the minus of this source';
-  if (volts > most_V) return 'a foreign voltage is on this wire: hands off, find where it comes from';
-  return volts > source_V + tolerance_V ? 'it is more than the source gives: another source feeds in' : null;
+    return 'the leads are swapped, or the black lead is not on the minus of this source';
+  if (volts > most_V) return 'foreign voltage on this wire: do not touch, find its source';
+  return volts > source_V + tolerance_V ? 'above the source voltage: another source feeds in' : null;
 }
 
 /** Readings that cannot be, the source first. */
@@ -68,12 +68,12 @@ type Level = 'high' | 'low' | 'between';
 const levelOf = (volts: number): Level => (volts >= on_V ? 'high' : volts <= off_V ? 'low' : 'between');
 
 const kindWords: Readonly<Record<LoopElement['kind'], string>> = {
-  contact: 'its contact does not close, or its wire is off',
-  wire: 'the wire is broken or off its screw',
-  terminal: 'the screw does not hold its wire',
+  contact: 'contact not closing, or wire off',
+  wire: 'wire broken or off its terminal',
+  terminal: 'terminal does not hold its wire',
   input: 'the input itself',
   common: 'the common is not connected',
-  return: 'the return is not tied to the minus of the source that feeds the loop',
+  return: 'the return is not connected to the minus of the source that feeds the loop',
 };
 
 /** Which way round the loop is wired: with sink wiring current comes out of the input first. */
@@ -94,7 +94,7 @@ export function checkLoop({ source, elements, measured, bit, selector }: Loop): 
     return {
       open: null,
       verdict: 'source-dead',
-      why: `The source gives ${source.volts} V: below ${on_V} V no input is sure to come on. Look at the source, its fuse, and what else it supplies.`,
+      why: `The source gives ${source.volts} V: below ${on_V} V an input may not switch on. Check the source, its fuse, and its other loads.`,
     };
   const [odd] = strangeIn(source, measured);
   if (odd !== undefined)
@@ -117,13 +117,13 @@ export function checkLoop({ source, elements, measured, bit, selector }: Loop): 
       open: null,
       verdict: 'contradictory',
       next: { after: elements[firstLow]?.id ?? '' },
-      why: `No voltage after ${elements[firstLow]?.id}, and voltage again after ${elements[lastHigh]?.id}: was the meter on the same minus? Measure there once more.`,
+      why: `No voltage after ${elements[firstLow]?.id}, and voltage again after ${elements[lastHigh]?.id}: was the meter on the same minus? Measure there again.`,
     };
   if (between >= 0 && elements[between]?.kind !== 'input')
     return {
       open: elements[between]?.id ?? null,
       verdict: 'weak',
-      why: `After ${elements[between]?.id} only part of the voltage is left: a bad contact or a half-broken wire there, or another load on this loop.`,
+      why: `After ${elements[between]?.id} only part of the voltage is left: poor contact, partly broken wire, or another load on this loop.`,
     };
   // Behind the last element is the minus itself.
   const low = firstLow < 0 ? elements.length - 1 : firstLow;
@@ -134,7 +134,7 @@ export function checkLoop({ source, elements, measured, bit, selector }: Loop): 
       open: null,
       verdict: 'measure',
       ...(at === undefined ? {} : { next: { after: at.id } }),
-      why: 'The voltage is lost somewhere between: measure halfway.',
+      why: 'The voltage is lost in between: measure halfway.',
     };
   }
   const breaks = elements[low];
@@ -142,7 +142,7 @@ export function checkLoop({ source, elements, measured, bit, selector }: Loop): 
     return {
       open: breaks.id,
       verdict: 'open',
-      why: `Voltage before ${breaks.id} and none behind it: ${kindWords[breaks.kind]}.`,
+      why: `Voltage before ${breaks.id} and none after it: ${kindWords[breaks.kind]}.`,
     };
   return behindTheInput(elements, bit, selector);
 }
@@ -159,22 +159,22 @@ function behindTheInput(
       verdict: 'complete',
       why:
         bit === 1
-          ? 'The path is complete, and the drive sees it.'
-          : 'The path is complete: the whole voltage is over the input. Now read its bit.',
+          ? 'The loop is complete, and the drive input is on.'
+          : 'The loop is complete: full voltage across the input. Now read its bit.',
     };
   const wired = wiredAs(elements);
   if (selector !== undefined && selector !== wired)
     return {
       open: null,
       verdict: 'selector',
-      why: `The path is complete and the bit still 0: it is wired as ${wired}, and the inputs are set to ${selector}.`,
+      why: `The loop is complete but the bit is 0: wired as ${wired}, and the inputs are set to ${selector}.`,
     };
   return {
     open: null,
     verdict: 'input',
     why:
       selector === undefined
-        ? 'The path is complete and the bit still 0: look at the source or sink selector first, then at the input itself.'
-        : 'The path is complete, the selector right, and the bit still 0: the input itself; try another one.',
+        ? 'The loop is complete but the bit is 0: check the source/sink selector first, then the input itself.'
+        : 'The loop is complete, the selector correct, but the bit is 0: the input has failed; try another one.',
   };
 }

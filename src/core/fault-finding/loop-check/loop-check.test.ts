@@ -54,7 +54,7 @@ describe('a loop without a break', () => {
     ['asks for the bit', {}, 'complete'],
     ['with the selector the other way', { bit: 0, selector: 'sink' }, 'selector'],
     ['with the selector right', { bit: 0, selector: 'source' }, 'input'],
-    ['with the selector not looked at', { bit: 0 }, 'input'],
+    ['with the selector not checked', { bit: 0 }, 'input'],
   ])('%s', (_, more, verdict) => {
     expect(check(whole, more)).toMatchObject({ verdict, open: null });
   });
@@ -98,7 +98,7 @@ describe('what cannot be is judged, not ignored', () => {
   it.each([
     ['swapped leads', [-24.1], /leads are swapped/],
     ['mains on the wire', [24, 240], /foreign voltage/],
-    ['another source', [24, 27.5], /more than the source gives/],
+    ['another source', [24, 27.5], /above the source voltage/],
   ])('%s', (_, volts, why) => {
     const said = check(volts);
     expect(said).toMatchObject({ verdict: 'implausible', open: null });

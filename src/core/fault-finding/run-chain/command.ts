@@ -35,13 +35,13 @@ export function place(facts: ChainFacts): LinkJudgement {
   const selector = carrierOf(facts, 'local-remote');
   const evidence = [
     ...saysParameter(facts, 'place.selected'),
-    ...(facts.live.place === undefined ? [] : [{ what: 'place shown', said: facts.live.place }]),
+    ...(facts.live.place === undefined ? [] : [{ what: 'local/remote shown', said: facts.live.place }]),
     ...(selector === undefined ? [] : [saysInput(selector)]),
   ];
   if (at === undefined)
     return {
       state: 'unknown',
-      why: 'The control place is not known.',
+      why: 'The local/remote selection is not known.',
       evidence,
       look: { what: 'Read on the display: local or remote?', minutes: 1 },
     };
@@ -53,7 +53,7 @@ export function place(facts: ChainFacts): LinkJudgement {
 }
 
 const sourceWords = (facts: ChainFacts, at: Place, of: 'run' | 'reference'): string =>
-  String(meaning(facts, `place.${at}-${of}`) ?? 'where is not known');
+  String(meaning(facts, `place.${at}-${of}`) ?? 'not known');
 
 /** Is run given, from where it is taken? */
 export function run(facts: ChainFacts): LinkJudgement {
@@ -63,10 +63,10 @@ export function run(facts: ChainFacts): LinkJudgement {
   const running = facts.live.state === 'running';
   if (at === undefined || source === undefined)
     return running
-      ? { state: 'closed', why: 'The unit says it runs.', evidence }
+      ? { state: 'closed', why: 'The drive is running.', evidence }
       : {
           state: 'unknown',
-          why: 'Not known where run comes from.',
+          why: 'Control source not known.',
           evidence,
           look: lookAtParameter(facts, 'place.remote-run'),
         };
@@ -76,12 +76,12 @@ export function run(facts: ChainFacts): LinkJudgement {
     (c) => ['run', 'run-forward', 'run-reverse', 'start-pulse'].includes(c.carries) && c.on === true,
   );
   const aside =
-    wire === undefined ? '' : ` ${wire.mark} says run, but in ${at} the unit listens to its keypad.`;
+    wire === undefined ? '' : ` ${wire.mark} gives run, but in ${at} the control source is the keypad.`;
   return running
-    ? { state: 'closed', why: 'Run was pressed.', evidence }
+    ? { state: 'closed', why: 'Run key pressed.', evidence }
     : {
         state: 'open',
-        why: `Run comes from the keypad and was not pressed.${aside}`,
+        why: `Control source is the keypad; run was not pressed.${aside}`,
         evidence: [...evidence, ...(wire === undefined ? [] : [saysInput(wire)])],
       };
 }
@@ -95,14 +95,14 @@ function runByTerminals(facts: ChainFacts, before: readonly Evidence[]): LinkJud
   if (wiring === undefined && list.length === 0)
     return {
       state: 'unknown',
-      why: 'Run comes from the terminals; not read how it is wired.',
+      why: 'Control source is the terminals; wiring type not read.',
       evidence,
       look: lookAtParameter(facts, 'run.wiring'),
     };
   if (list.length === 0)
     return {
       state: 'open',
-      why: `Run comes from the terminals, and no input carries “${inputFunctionNames[needed[0]]}”.`,
+      why: `Control source is the terminals, but no input has the function “${inputFunctionNames[needed[0]]}”.`,
       evidence,
     };
   const given = list.some((c) => c.on === true);
@@ -119,14 +119,14 @@ function runByTerminals(facts: ChainFacts, before: readonly Evidence[]): LinkJud
           evidence,
           ...(stop === undefined ? {} : { look: lookAtInput(stop) }),
         }
-      : { state: 'open', why: 'Wired for three wires: it waits for the start pulse.', evidence };
+      : { state: 'open', why: 'Three-wire control: waiting for the start pulse.', evidence };
   }
-  if (given) return { state: 'closed', why: 'Run is given at the terminals.', evidence };
+  if (given) return { state: 'closed', why: 'Run command present at the terminals.', evidence };
   if (unread !== undefined)
     return { state: 'unknown', why: `${unread.mark} was not read.`, evidence, look: lookAtInput(unread) };
   return {
     state: 'open',
-    why: `No run at the terminals: ${list.map((c) => c.mark).join(', ')} off.`,
+    why: `No run command at the terminals: ${list.map((c) => c.mark).join(', ')} off.`,
     evidence,
   };
 }
@@ -134,14 +134,14 @@ function runByTerminals(facts: ChainFacts, before: readonly Evidence[]): LinkJud
 function runBySerial(facts: ChainFacts, before: readonly Evidence[]): LinkJudgement {
   const evidence = [...before, ...saysParameter(facts, 'run.serial-control')];
   if (meaning(facts, 'run.serial-control') === 'off')
-    return { state: 'open', why: 'Run comes from the serial link, and serial control is off.', evidence };
+    return { state: 'open', why: 'Control source is the serial link, but serial control is off.', evidence };
   const bit = serialBit(facts, 'run', ['run', 'no run']);
   if (bit.on === undefined)
     return { state: 'unknown', why: 'The serial control word was not read.', evidence, look: bit.look };
   const word = [...evidence, bit.said];
   return bit.on
     ? { state: 'closed', why: 'The controller gives run.', evidence: word }
-    : { state: 'open', why: 'The controller gives no run.', evidence: word };
+    : { state: 'open', why: 'The controller gives no run command.', evidence: word };
 }
 
 /** Is the wanted direction allowed? */
@@ -157,7 +157,7 @@ export function direction(facts: ChainFacts): LinkJudgement {
   if (both)
     return {
       state: 'open',
-      why: 'Forward and reverse are given at once.',
+      why: 'Forward and reverse are commanded at the same time.',
       evidence: [...evidence, saysInput(forward)],
     };
   if (reversing.length === 0 && !serial)
@@ -165,19 +165,19 @@ export function direction(facts: ChainFacts): LinkJudgement {
       ? { state: 'closed', why: 'Forward.', evidence }
       : {
           state: 'unknown',
-          why: 'Not every input function was read: one may say reverse.',
+          why: 'Not all input functions were read: one may command reverse.',
           evidence,
-          look: { what: 'Read the functions of the inputs.', minutes: 3 },
+          look: { what: 'Read the input functions.', minutes: 3 },
         };
   if (reverse === undefined)
     return {
       state: 'unknown',
-      why: 'Reverse is wanted; not read whether it is allowed.',
+      why: 'Reverse commanded; not read whether it is allowed.',
       evidence,
       look: lookAtParameter(facts, 'limit.reverse'),
     };
   return reverse === 'locked'
-    ? { state: 'open', why: 'Reverse is wanted, and reverse is locked.', evidence }
+    ? { state: 'open', why: 'Reverse commanded, but reverse is disabled.', evidence }
     : { state: 'closed', why: 'Reverse is allowed.', evidence };
 }
 
@@ -190,7 +190,7 @@ export function limitsLink(facts: ChainFacts): LinkJudgement {
   });
   const evidence = set.flatMap(({ concept }) => saysParameter(facts, concept));
   const shut = set.find(({ value }) => value <= 0);
-  if (shut !== undefined) return { state: 'open', why: 'A limit is zero: nothing comes out.', evidence };
+  if (shut !== undefined) return { state: 'open', why: 'A limit is zero: no output.', evidence };
   return set.length === 0
     ? { state: 'unknown', why: 'No limit was read.', evidence, look: lookAtParameter(facts, 'limit.torque') }
     : { state: 'closed', why: 'No limit is zero.', evidence };
@@ -214,8 +214,8 @@ export function output({ live }: ChainFacts): LinkJudgement {
   return live.outputFrequency_Hz > 0
     ? {
         state: 'closed',
-        why: 'The drive puts out frequency: if the shaft stands, look between drive and shaft.',
+        why: 'Output frequency present: if the shaft does not turn, check between drive and shaft.',
         evidence,
       }
-    : { state: 'open', why: 'Nothing comes out.', evidence };
+    : { state: 'open', why: 'No output.', evidence };
 }

@@ -32,7 +32,7 @@ const links: readonly {
   { id: 'enable', name: 'Enable', judge: enable },
   { id: 'interlock', name: 'Interlocks', judge: interlock },
   { id: 'coast', name: 'No coast', judge: coast },
-  { id: 'place', name: 'Control place', judge: place },
+  { id: 'place', name: 'Local/remote', judge: place },
   { id: 'run', name: 'Run', judge: run },
   { id: 'direction', name: 'Direction', judge: direction },
   { id: 'reference', name: 'Reference', judge: reference },

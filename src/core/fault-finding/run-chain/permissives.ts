@@ -25,11 +25,11 @@ export function safeStop({ control, live }: ChainFacts): LinkJudgement | null {
   }));
   const marks = pair.channels.map((c) => c.mark).join(' and ');
   if (seen.every((c) => c.on === true))
-    return { state: 'closed', why: 'Both channels have their voltage.', evidence };
+    return { state: 'closed', why: 'Both STO channels have voltage.', evidence };
   if (seen.some((c) => c.on === undefined) && live.state !== 'safe-stop')
     return {
       state: 'unknown',
-      why: 'The channels were not read.',
+      why: 'STO channels not read.',
       evidence,
       look: { what: `Measure ${marks} against ${pair.return}: both need 24 V.`, minutes: 2 },
     };
@@ -38,12 +38,12 @@ export function safeStop({ control, live }: ChainFacts): LinkJudgement | null {
   if (off.length === 1 && one !== undefined)
     return {
       state: 'open',
-      why: `Channel ${one.mark} is off, the other on: its contact, its wire, or a welded partner.`,
+      why: `STO channel ${one.mark} is off, the other on: contact, wire, or welded contact in the other channel.`,
       evidence,
     };
   return {
     state: 'open',
-    why: `Both channels are off: a guard or emergency stop is open, ${pair.supply} is missing, or the return ${pair.return} is not tied to the minus of the source that feeds them.`,
+    why: `Both STO channels are off: guard or E-stop open, ${pair.supply} missing, or return ${pair.return} not connected to the minus of its source.`,
     evidence,
   };
 }
@@ -64,7 +64,7 @@ function allMustBe(
   if (broken !== undefined)
     return {
       state: 'open',
-      why: `${broken.mark} carries “${inputFunctionNames[broken.carries]}” and is ${broken.on === true ? 'on' : 'off'}: it holds the unit still, without an alarm.`,
+      why: `${broken.mark} carries “${inputFunctionNames[broken.carries]}” and is ${broken.on === true ? 'on' : 'off'}: it inhibits the drive without a fault.`,
       evidence,
     };
   const unread = list.find((c) => c.on === undefined);
@@ -73,9 +73,9 @@ function allMustBe(
   if (!inputsKnown(facts))
     return {
       state: 'unknown',
-      why: 'Not every input function was read: another input may carry it.',
+      why: 'Not all input functions were read: another input may have it.',
       evidence,
-      look: { what: 'Walk the input functions: do not take the defaults for granted.', minutes: 3 },
+      look: { what: 'Read every input function; do not assume defaults.', minutes: 3 },
     };
   return list.length === 0 ? none : { state: 'closed', why: closed, evidence };
 }
@@ -88,9 +88,9 @@ export function enable(facts: ChainFacts): LinkJudgement {
   return allMustBe(facts, list, () => true, {
     none:
       needed === 'yes'
-        ? { state: 'open', why: 'An enable is needed, and no input carries it.', evidence }
-        : { state: 'closed', why: 'No input carries an enable, and none is needed.', evidence },
-    closed: 'The enable is there. It is needed from the keypad too.',
+        ? { state: 'open', why: 'Enable required, but no input has this function.', evidence }
+        : { state: 'closed', why: 'No enable input, and none required.', evidence },
+    closed: 'Enable present. It is required in keypad control too.',
   });
 }
 
@@ -101,8 +101,8 @@ export const interlock = (facts: ChainFacts): LinkJudgement =>
     inputsOf(facts, ['interlock', 'external-trip', 'external-trip-break', 'fast-stop-break', 'coast-break']),
     (c) => c.carries !== 'external-trip',
     {
-      none: { state: 'closed', why: 'No input carries an interlock.', evidence: [] },
-      closed: 'Every interlock is made.',
+      none: { state: 'closed', why: 'No interlock input.', evidence: [] },
+      closed: 'All interlocks closed.',
     },
   );
 
@@ -112,11 +112,11 @@ export function coast(facts: ChainFacts): LinkJudgement {
   const control = meaning(facts, 'run.serial-control');
   const evidence = [...saysParameter(facts, 'coast.source'), ...saysParameter(facts, 'run.serial-control')];
   if (control === 'off' || source === 'terminals' || source === 'both')
-    return { state: 'closed', why: 'The serial side alone cannot hold it still.', evidence };
+    return { state: 'closed', why: 'The serial link cannot coast the drive.', evidence };
   if (source === undefined && control === undefined)
     return {
       state: 'unknown',
-      why: 'Not read whether the serial side may coast it.',
+      why: 'Not read whether the serial link may coast the drive.',
       evidence,
       look: lookAtParameter(facts, 'coast.source'),
     };
@@ -125,10 +125,10 @@ export function coast(facts: ChainFacts): LinkJudgement {
     return { state: 'unknown', why: 'The serial control word was not read.', evidence, look: bit.look };
   const word = [...evidence, bit.said];
   return bit.on
-    ? { state: 'closed', why: 'The serial side lets it run.', evidence: word }
+    ? { state: 'closed', why: 'The serial link releases coast.', evidence: word }
     : {
         state: 'open',
-        why: 'The serial side says coast, with no wire on any input: the controller does not release it, or there is none and the unit still listens.',
+        why: 'Coast commanded over the serial link: the controller does not release it, or there is no controller and the serial control word is still active.',
         evidence: word,
       };
 }

@@ -11,17 +11,17 @@ export function supply({ live, supply_V, busLevels, control }: ChainFacts): Link
   if (alarm?.family === 'input-phase-loss' || alarm?.family === 'undervoltage')
     return {
       state: 'open',
-      why: `The unit says ${alarm.code}: ${alarm.name}.`,
-      evidence: [{ what: 'active alarm', said: alarm.code }],
+      why: `Active fault ${alarm.code}: ${alarm.name}.`,
+      evidence: [{ what: 'active fault', said: alarm.code }],
     };
   const { busVolts } = live;
   if (busVolts === undefined)
     return {
       state: 'unknown',
-      why: 'Bus volts were not read.',
+      why: 'Bus voltage not read.',
       evidence: [],
       look: {
-        what: 'Read the bus voltage on the display; a dark display needs the supply measured.',
+        what: 'Read the bus voltage on the display; with a dark display, measure the supply.',
         minutes: 1,
       },
     };
@@ -29,19 +29,19 @@ export function supply({ live, supply_V, busLevels, control }: ChainFacts): Link
   if (busLevels === undefined && supply_V > highestClass_V)
     return {
       state: 'unknown',
-      why: `There is no voltage class for ${supply_V} V: at what bus volts it starts stands in its manual.`,
+      why: `No voltage class for ${supply_V} V: see the manual for the bus voltage at which it starts.`,
       evidence: [{ what: 'bus voltage', said: `${busVolts} V` }],
     };
   const { under_V } = busLevelsOf(supply_V, busLevels);
   const evidence = [
     {
       what: 'bus voltage',
-      said: `${busVolts} V; ${supply_V} V rectified peaks at ${expected.toFixed(0)} V, below ${under_V} V it does not start`,
+      said: `${busVolts} V; ${supply_V} V rectified gives ${expected.toFixed(0)} V; below ${under_V} V the drive does not start`,
     },
   ];
   return busVolts >= under_V
-    ? { state: 'closed', why: 'The bus is up.', evidence }
-    : { state: 'open', why: 'The bus is not up: supply, fuses, contactor, precharge.', evidence };
+    ? { state: 'closed', why: 'DC bus charged.', evidence }
+    : { state: 'open', why: 'DC bus not charged: check supply, fuses, contactor, precharge.', evidence };
 }
 
 /** Is the bank charged and the precharge bridged? */
@@ -55,7 +55,7 @@ export function precharge({ live }: ChainFacts): LinkJudgement {
       look: { what: 'Read the state on the display.', minutes: 1 },
     };
   return live.state === 'off' || live.state === 'precharge'
-    ? { state: 'open', why: 'The unit still charges its bank: the bypass relay has not closed.', evidence }
+    ? { state: 'open', why: 'Precharge not finished: the precharge relay has not closed.', evidence }
     : { state: 'closed', why: 'Charged.', evidence };
 }
 
@@ -64,18 +64,17 @@ export function trip({ live, control }: ChainFacts): LinkJudgement {
   if (live.alarm === undefined)
     return {
       state: 'unknown',
-      why: 'The active alarm was not read.',
+      why: 'The active fault was not read.',
       evidence: [],
-      look: { what: 'Read the display: is there an alarm?', minutes: 1 },
+      look: { what: 'Read the display: is there a fault?', minutes: 1 },
     };
-  const evidence = [{ what: 'active alarm', said: live.alarm ?? 'none' }];
+  const evidence = [{ what: 'active fault', said: live.alarm ?? 'none' }];
   if (live.alarm === null) return { state: 'closed', why: 'No trip.', evidence };
   const alarm = control.alarms.find((a) => a.code === live.alarm);
-  if (alarm?.latched === false)
-    return { state: 'closed', why: `${alarm.name}: a warning, no trip.`, evidence };
+  if (alarm?.latched === false) return { state: 'closed', why: `${alarm.name}: warning, no trip.`, evidence };
   return {
     state: 'open',
-    why: `Tripped: ${alarm?.name ?? live.alarm}. It stays until it is reset, and comes back until its cause is gone.`,
+    why: `Tripped: ${alarm?.name ?? live.alarm}. Remove the cause, then reset.`,
     evidence,
   };
 }

@@ -44,7 +44,7 @@ function fromAnalog(
   if (share === undefined && zero === null)
     return {
       state: 'unknown',
-      why: `The reference comes from ${mark}, which was not read.`,
+      why: `Reference source is ${mark}, not read yet.`,
       evidence: more,
       look: { what: `Read ${mark} in the analog monitor.`, minutes: 1 },
     };
@@ -54,12 +54,12 @@ function fromAnalog(
         why:
           zero === null
             ? `${mark} gives a reference.`
-            : `${mark} has its signal, and the reference is still zero: its scaling, or another source.`,
+            : `${mark} has a signal, but the reference is zero: check scaling and reference source.`,
         evidence: more,
       }
     : {
         state: 'open',
-        why: `${zero ?? 'No reference.'} It comes from ${mark}, and ${mark} is at zero: knob, transmitter, wire, or the wrong source.`,
+        why: `${zero ?? 'No reference.'} Reference source is ${mark}, and ${mark} is at zero: potentiometer, transmitter, wire, or wrong source.`,
         evidence: more,
       };
 }
@@ -69,10 +69,10 @@ function fromPresets(facts: ChainFacts, zero: string | null, evidence: readonly 
   const bits = carriers(facts).filter((c) => presetBits.some((b) => b === c.carries));
   const more = [...evidence, ...bits.map(saysInput)];
   if (bits.some((b) => b.on === true) && zero === null)
-    return { state: 'closed', why: 'A preset is chosen.', evidence: more };
+    return { state: 'closed', why: 'A preset speed is selected.', evidence: more };
   return {
     state: 'open',
-    why: 'The reference comes from presets, and none is chosen, or it is zero.',
+    why: 'Reference source is presets, but none is selected or it is zero.',
     evidence: more,
   };
 }
@@ -90,17 +90,17 @@ export function reference(facts: ChainFacts): LinkJudgement {
   if (typeof lowest === 'number' && lowest > 0)
     return {
       state: 'closed',
-      why: `It turns at ${lowest} Hz at least.`,
+      why: `Minimum frequency is ${lowest} Hz.`,
       evidence: [...evidence, ...saysParameter(facts, 'limit.minimum-frequency')],
     };
-  if (shown !== undefined && shown > 0.05) return { state: 'closed', why: 'There is a reference.', evidence };
-  const zero = shown === undefined ? null : 'The reference is zero: run lamp on, shaft still.';
+  if (shown !== undefined && shown > 0.05) return { state: 'closed', why: 'Reference present.', evidence };
+  const zero = shown === undefined ? null : 'The reference is zero: run LED on, shaft stopped.';
   if (source === 'AI1' || source === 'AI2') return fromAnalog(facts, source, zero, evidence);
   if (source === 'preset') return fromPresets(facts, zero, evidence);
   if (zero !== null)
     return {
       state: 'open',
-      why: `${zero} It comes from ${source === undefined ? 'a source that was not read' : String(source)}.`,
+      why: `${zero} Reference source: ${source === undefined ? 'not read' : String(source)}.`,
       evidence,
     };
   return {

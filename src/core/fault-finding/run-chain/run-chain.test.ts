@@ -54,11 +54,17 @@ const why = (id: ChainLinkId, made: ReturnType<typeof chain>): string =>
 describe('the first broken link is the answer', () => {
   const run = { ...inputs, DI1: true };
   it.each<[string, ChainLinkId, Partial<Live>, Values, RegExp]>([
-    ['supply gone', 'supply', { busVolts: 60 }, factory, /bus is not up/],
+    ['supply gone', 'supply', { busVolts: 60 }, factory, /bus not charged/],
     ['a phase lost', 'supply', { alarm: 'P-LOSS', state: 'tripped' }, factory, /input phase lost/],
-    ['still charging', 'precharge', { state: 'precharge' }, factory, /bypass relay/],
-    ['tripped', 'trip', { alarm: 'EARTH', state: 'tripped' }, factory, /until its cause is gone/],
-    ['one safe-stop channel', 'safe-stop', { inputs: { ...run, STO2: false } }, factory, /Channel SB is off/],
+    ['still charging', 'precharge', { state: 'precharge' }, factory, /precharge relay/],
+    ['tripped', 'trip', { alarm: 'EARTH', state: 'tripped' }, factory, /Remove the cause, then reset/],
+    [
+      'one safe-stop channel',
+      'safe-stop',
+      { inputs: { ...run, STO2: false } },
+      factory,
+      /STO channel SB is off/,
+    ],
     ['the STO return', 'safe-stop', { inputs: { ...run, STO1: false, STO2: false } }, factory, /return SC/],
     [
       'interlock at its usual input',
@@ -75,14 +81,20 @@ describe('the first broken link is the answer', () => {
       /X5 carries “interlock”/,
     ],
     [
-      'coast from the serial side',
+      'coast command from the serial link',
       'coast',
       { inputs: run, serial: { run: false, 'coast-release': false } },
       factory,
-      /no wire on any input/,
+      /over the serial link/,
     ],
-    ['no run', 'run', {}, factory, /No run at the terminals: X1, X2 off/],
-    ['run at the wrong place', 'run', { inputs: run, place: 'local' }, factory, /listens to its keypad/],
+    ['no run', 'run', {}, factory, /No run command at the terminals: X1, X2 off/],
+    [
+      'run at the wrong place',
+      'run',
+      { inputs: run, place: 'local' },
+      factory,
+      /control source is the keypad/,
+    ],
     [
       'waits for a start pulse',
       'run',
@@ -90,21 +102,21 @@ describe('the first broken link is the answer', () => {
       set({ 'run.wiring': 'three-wire', 'input.DI4': 'stop-break' }),
       /start pulse/,
     ],
-    ['reverse is locked', 'direction', { inputs: { ...inputs, DI2: true } }, factory, /reverse is locked/],
+    [
+      'reverse is disabled',
+      'direction',
+      { inputs: { ...inputs, DI2: true } },
+      factory,
+      /reverse is disabled/,
+    ],
     [
       'zero reference',
       'reference',
       { inputs: run, state: 'running', reference_Hz: 0, AI1: 0 },
       factory,
-      /run lamp on, shaft still.*A1 is at zero/,
+      /run LED on, shaft stopped.*A1 is at zero/,
     ],
-    [
-      'a limit at zero',
-      'limits',
-      { inputs: run, state: 'running' },
-      set({ 'limit.torque': 0 }),
-      /nothing comes out/,
-    ],
+    ['a limit at zero', 'limits', { inputs: run, state: 'running' }, set({ 'limit.torque': 0 }), /no output/],
   ])('%s', (_, first, live, values, because) => {
     const made = chain(live, values);
     expect(made.firstOpen).toBe(first);
@@ -176,7 +188,7 @@ describe('the bus against the levels of its class', () => {
     expect(bus(400, 370, { trip_V: 820, chopper_V: 780, under_V: 380 })?.state).toBe('open');
     expect(bus(1000, 1300)).toMatchObject({
       state: 'unknown',
-      why: expect.stringContaining('in its manual') as string,
+      why: expect.stringContaining('see the manual') as string,
     });
   });
 });

@@ -18,12 +18,12 @@ export function runGiven({
   const wire = carriers({ control, values, live }).find(
     (c) => runs.some((r) => r === c.carries) && c.on === true,
   );
-  if (wire !== undefined) return `Run is given at ${wire.mark}.`;
-  return live.serial?.['run'] === true ? 'Run is given from the serial side.' : null;
+  if (wire !== undefined) return `Run command present at ${wire.mark}.`;
+  return live.serial?.['run'] === true ? 'Run command present on the serial link.' : null;
 }
 
 /** Is an input on that carries the enable? As a sentence; null where none is known to be. */
 export function enableGiven(facts: Parameters<typeof runGiven>[0]): string | null {
   const wire = carriers(facts).find((c) => c.carries === 'enable' && c.on === true);
-  return wire === undefined ? null : `The enable is closed at ${wire.mark}.`;
+  return wire === undefined ? null : `Enable closed at ${wire.mark}.`;
 }

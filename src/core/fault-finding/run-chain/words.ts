@@ -10,11 +10,11 @@ export function chainWords({ links, firstOpen, unknownBefore, next }: RunChain):
   const look = next === null ? '' : `Next: ${next.what}`;
   if (firstOpen === null)
     return unknownBefore.length > 0
-      ? { headline: 'Nothing is open so far.', detail: `Not looked at yet: ${unseen}. ${look}` }
-      : { headline: 'No inhibit found.', detail: links.find((l) => l.id === 'output')?.why ?? '' };
+      ? { headline: 'No open condition so far.', detail: `Not checked yet: ${unseen}. ${look}` }
+      : { headline: 'No run inhibit found.', detail: links.find((l) => l.id === 'output')?.why ?? '' };
   const open = links.find((l) => l.id === firstOpen);
   return {
     headline: `${nameOf(firstOpen)}: open.`,
-    detail: `${open?.why ?? ''}${unknownBefore.length > 0 ? ` But nobody looked at what stands before it: ${unseen}. ${look}` : ''}`,
+    detail: `${open?.why ?? ''}${unknownBefore.length > 0 ? ` Earlier steps not checked: ${unseen}. ${look}` : ''}`,
   };
 }

@@ -73,7 +73,7 @@ describe('the order of the fault slots', () => {
     expect(newestBurst([slot('EXT', 120), slot('EARTH', 120)])?.first.code).toBe('EARTH');
   });
 
-  it('the same alarm again is one that somebody reset', () => {
+  it('the same fault again is one that somebody reset', () => {
     expect(newestBurst([slot('EARTH', 120), slot('EARTH', 120)])).toEqual({
       first: slot('EARTH', 120),
       followed: [],
@@ -87,7 +87,7 @@ describe('tables that a shop edits', () => {
     expect(traceTablesSchema.parse(JSON.parse(JSON.stringify(usualTables)))).toHaveLength(usualTables.length);
   });
 
-  it('one for every alarm family that has causes, and for every trouble without an alarm', () => {
+  it('one for every fault family that has causes, and for every trouble without a fault', () => {
     expect(new Set(usualTables.map((t) => t.family)).size).toBe(usualTables.length);
     expect(usualTables.length).toBeGreaterThanOrEqual(27);
   });
@@ -102,7 +102,7 @@ describe('tables that a shop edits', () => {
     const { error } = traceTablesSchema.safeParse([broken]);
     const words = error?.issues.map((i) => i.message) ?? [];
     expect(words).toContain('there is no cause moths');
-    expect(words).toContain('under “something blocks the fan” the chances come to 0.60, not to 1');
+    expect(words).toContain('under “fan blocked” the chances add up to 0.60, not 1');
   });
 
   it('stand in the place of the usual one', () => {

@@ -2,7 +2,7 @@ import type { TraceTable } from './table';
 
 /** What a family is called by a person. */
 export const familyWords: Readonly<Record<TraceTable['family'], string>> = {
-  none: 'no alarm',
+  none: 'no fault',
   overcurrent: 'overcurrent',
   'overcurrent-accelerating': 'overcurrent while accelerating',
   'overcurrent-steady': 'overcurrent at steady speed',
@@ -24,7 +24,7 @@ export const familyWords: Readonly<Record<TraceTable['family'], string>> = {
   'reference-loss': 'reference lost',
   memory: 'memory or parameter conflict',
   charging: 'precharge fault',
-  fan: 'fan stands still',
+  fan: 'fan fault',
   thermistor: 'motor thermistor',
   'gate-supply': 'gate driver supply low',
   'current-sensor': 'current sensor offset',
@@ -42,9 +42,9 @@ export const familyWords: Readonly<Record<TraceTable['family'], string>> = {
   'protection-trips': 'fuse, breaker or RCD trips',
   hunting: 'hunting, noise or vibration',
   bearing: 'bearing damage',
-  intermittent: 'it trips now and then',
-  'no-motion': 'no alarm, and no motion',
-  slow: 'it runs, but slowly',
-  'wrong-direction': 'it turns the wrong way',
-  'edit-not-taken': 'an edit did not take',
+  intermittent: 'intermittent trips',
+  'no-motion': 'no fault, won’t run',
+  slow: 'runs too slowly',
+  'wrong-direction': 'turns the wrong way',
+  'edit-not-taken': 'parameter change not accepted',
 };

@@ -113,7 +113,7 @@ export function traceFrom(
         ? null
         : {
             ...useful,
-            why: `It costs about ${costOf(useful.check, proven).toFixed(0)} minutes, hazard counted in${isDead(useful.check) && !proven ? ` (${proof_min} of them are the dead proof, which then serves the other dead checks)` : ''}, and saves ${useful.saves_min.toFixed(0)} of ${without.toFixed(0)} to be expected. Likeliest so far: ${likeliest?.name ?? 'nothing'} (${((likeliest?.probability ?? 0) * 100).toFixed(0)} %).`,
+            why: `Takes about ${costOf(useful.check, proven).toFixed(0)} minutes, including isolation time${isDead(useful.check) && !proven ? ` (${proof_min} of them for the dead proof, which also covers the other dead checks)` : ''}, and saves ${useful.saves_min.toFixed(0)} of ${without.toFixed(0)} expected minutes. Most likely so far: ${likeliest?.name ?? 'nothing'} (${((likeliest?.probability ?? 0) * 100).toFixed(0)} %).`,
           },
     others: left.filter((l) => l !== useful),
     withheld,

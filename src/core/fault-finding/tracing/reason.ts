@@ -39,8 +39,8 @@ export function answerMisfit(
   { family, check, outcome, hazard }: CheckAnswer & { family: string; hazard?: Hazard | undefined },
 ): string | null {
   const found = tables.find((t) => t.family === family)?.checks.find((c) => c.id === check);
-  const again = 'Reload the page and answer it once more: the shop’s table may have changed meanwhile.';
-  if (found === undefined) return `There is no such check for this fault. ${again}`;
+  const again = 'Reload the page and answer again: the trace table may have been changed.';
+  if (found === undefined) return `No such check for this fault. ${again}`;
   if (found.hazard !== hazard) return `This check has another hazard: ${found.hazard}. ${again}`;
   return [...skipped, ...found.outcomes.map((o) => o.id)].includes(outcome)
     ? null

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { alarmFamilies, conceptIds } from '../../equipment/concepts';
 import { hazards, isDeadly, liveFigures, troubles, type TraceTable } from './table';
 
-const text = z.string().trim().min(1, 'nothing is written there').max(300);
+const text = z.string().trim().min(1, 'must not be empty').max(300);
 const id = z.string().regex(/^[a-z0-9-]{1,40}$/);
 const chance = z.number().min(0).max(1);
 const minutes = z.number().min(0).max(2000);
@@ -62,10 +62,10 @@ export const traceTableSchema: z.ZodType<TraceTable> = shape.superRefine((table,
     ctx.addIssue({ code: 'custom', path, message });
   const once = (list: readonly { id: string }[], path: (string | number)[]) =>
     list.forEach((x, i) => {
-      if (list.findIndex((y) => y.id === x.id) !== i) issue([...path, i, 'id'], `${x.id} is there twice`);
+      if (list.findIndex((y) => y.id === x.id) !== i) issue([...path, i, 'id'], `${x.id} is duplicated`);
     });
   if (!deadFirst && isDeadly(family))
-    issue(['deadFirst'], 'after this alarm something is measured dead first; no shop may change that');
+    issue(['deadFirst'], 'after this fault a dead check comes first; this cannot be changed');
   once(causes, ['causes']);
   once(checks, ['checks']);
   checks.forEach(({ outcomes, read = [] }, i) => {
@@ -82,7 +82,7 @@ export const traceTableSchema: z.ZodType<TraceTable> = shape.superRefine((table,
     causes.forEach(({ id: cause, name }) => {
       const sum = outcomes.reduce((s, o) => s + (o.given[cause] ?? o.otherwise), 0);
       if (Math.abs(sum - 1) > 1e-6)
-        issue(['checks', i, 'outcomes'], `under “${name}” the chances come to ${sum.toFixed(2)}, not to 1`);
+        issue(['checks', i, 'outcomes'], `under “${name}” the chances add up to ${sum.toFixed(2)}, not 1`);
     });
   });
 });

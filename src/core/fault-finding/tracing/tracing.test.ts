@@ -222,7 +222,7 @@ describe('safety of the order', () => {
     expect(savesOf(warm, 'lugs') - savesOf(cold, 'lugs')).toBeLessThanOrEqual(proof_min);
     expect(warm.next?.check.hazard).toBe('dead');
     const ohms = table.checks.find((c) => c.id === 'ohms');
-    if (ohms === undefined) throw new Error('no such check');
+    if (ohms === undefined) throw new Error('No such check');
     expect(costOf(ohms, false) - costOf(ohms, true)).toBe(25);
   });
 
@@ -237,7 +237,7 @@ describe('safety of the order', () => {
   it('says why this one', () => {
     const table = tableFor('input-phase-loss');
     const { next } = traceFrom(table, []);
-    expect(next?.why).toMatch(/minutes, hazard counted in.* and saves \d+ of \d+/);
+    expect(next?.why).toMatch(/minutes, including isolation time.* and saves \d+ of \d+/);
     if (next === null) throw new Error('no next');
     expect(next.saves_min).toBeCloseTo(
       tryingMinutes(table, posterior(table, [])) -

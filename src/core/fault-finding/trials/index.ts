@@ -38,42 +38,42 @@ const byLink: Partial<Record<ChainLinkId, readonly Idea[]>> = {
     {
       concept: 'coast.source',
       to: 'terminals',
-      why: 'Coast from the terminals alone: if it goes now, the serial side held it.',
+      why: 'Coast from terminals only: if it runs now, the serial link inhibited it.',
     },
     {
       concept: 'run.serial-control',
       to: 'off',
-      why: 'Serial control off: if it goes now, the serial side held it.',
+      why: 'Serial control off: if it runs now, the serial link inhibited it.',
     },
   ],
   place: [
     {
       concept: 'place.selected',
       to: 'remote',
-      why: 'The other control place: is that the one that is wired?',
+      why: 'The other local/remote selection: is that the one that is wired?',
     },
   ],
   run: [
     {
       concept: 'place.selected',
       to: 'remote',
-      why: 'The other control place: is that the one that is wired?',
+      why: 'The other local/remote selection: is that the one that is wired?',
     },
   ],
   direction: [
     {
       concept: 'limit.reverse',
       to: 'allowed',
-      why: 'Reverse allowed: if it goes now, the direction was what held it.',
+      why: 'Reverse allowed: if it runs now, the direction was the inhibit.',
     },
   ],
   limits: [
-    { concept: 'limit.torque', to: { factory: true }, why: 'The torque limit as the factory sets it.' },
-    { concept: 'limit.current', to: { factory: true }, why: 'The current limit as the factory sets it.' },
+    { concept: 'limit.torque', to: { factory: true }, why: 'Torque limit at factory default.' },
+    { concept: 'limit.current', to: { factory: true }, why: 'Current limit at factory default.' },
     {
       concept: 'limit.current-amps',
       to: { factory: true },
-      why: 'The current limit as the factory sets it.',
+      why: 'Current limit at factory default.',
     },
   ],
 };
@@ -83,39 +83,39 @@ const byFamily: Partial<Record<AlarmFamily, readonly Idea[]>> = {
     {
       concept: 'control.mode',
       to: 'vector',
-      why: 'Open loop: if it runs now, the feedback was asked for and not there.',
+      why: 'Open loop: if it runs now, feedback was configured but missing.',
     },
     {
       concept: 'feedback.encoder',
       to: 'none',
-      why: 'No feedback: if it runs now, it was asked for and not there.',
+      why: 'No feedback: if it runs now, feedback was configured but missing.',
     },
   ],
   'overvoltage-decelerating': [
     {
       concept: 'ramp.down',
       to: { times: 2 },
-      why: 'Twice the deceleration time: if it stops without a trip, that was it.',
+      why: 'Double ramp down: if it stops without a trip, the ramp was too short.',
     },
     {
       concept: 'protect.overvoltage-control',
       to: 'on',
-      why: 'Overvoltage control on: it stretches the ramp by itself.',
+      why: 'Overvoltage control on: extends the ramp automatically.',
     },
   ],
   'overcurrent-accelerating': [
     {
       concept: 'ramp.up',
       to: { times: 2 },
-      why: 'Twice the acceleration time: if it comes up without a trip, that was it.',
+      why: 'Double ramp up: if it accelerates without a trip, the ramp was too short.',
     },
-    { concept: 'start.boost', to: { factory: true }, why: 'The boost as the factory sets it.' },
+    { concept: 'start.boost', to: { factory: true }, why: 'Torque boost at factory default.' },
   ],
   'overcurrent-decelerating': [
     {
       concept: 'ramp.down',
       to: { times: 2 },
-      why: 'Twice the deceleration time: if it stops without a trip, that was it.',
+      why: 'Double ramp down: if it stops without a trip, the ramp was too short.',
     },
   ],
 };
@@ -152,8 +152,8 @@ export function trialsFor(
 /** What may move when this entry is written; nobody writes without having read it. */
 export const mayMove = (p: Parameter): string =>
   p.stop
-    ? 'It is taken at standstill only. With run given at any place the machine may start as soon as it is taken.'
-    : 'It is taken at once, also while running: the machine may start, stop or change its speed.';
+    ? 'Accepted only when stopped. With any run command active the machine may start as soon as it is accepted.'
+    : 'Effective at once, also while running: the machine may start, stop or change speed.';
 
 /** A parameter that may move the machine by itself, with the warning. */
 export interface Unasked {
@@ -169,22 +169,22 @@ const unasked: readonly {
   {
     concept: 'restart.count',
     moves: (n) => typeof n === 'number' && n > 0,
-    warning: 'It restarts by itself after a trip: the machine moves with nobody near the drive.',
+    warning: 'Automatic restart after a trip: the machine moves with nobody near the drive.',
   },
   {
     concept: 'restart.power-on',
     moves: (v) => v === 'on',
-    warning: 'It starts when power comes back with run still given.',
+    warning: 'The machine starts when power returns with run still active.',
   },
   {
     concept: 'start.flying',
     moves: (v) => v === 'on',
-    warning: 'It catches a turning motor: a shaft at rest may be turned while it looks for one.',
+    warning: 'Flying start: a stopped shaft may be turned during the search.',
   },
   {
     concept: 'safe-stop.reset',
     moves: (v) => v === 'restart-by-itself',
-    warning: 'It goes on by itself when STO closes again.',
+    warning: 'The machine restarts automatically when STO closes again.',
   },
 ];
 

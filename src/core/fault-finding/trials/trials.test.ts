@@ -21,7 +21,7 @@ const facts = (type: (typeof types)[number], changes: Partial<Record<ConceptId, 
 };
 const said = (trials: ReturnType<typeof trialsFor>) => trials.map((t) => [t.parameter.number, t.to]);
 
-it('coast from the serial side: the terminals alone, by this type’s own entry', () => {
+it('coast command from the serial link: the terminals alone, by this type’s own parameter', () => {
   expect(said(trialsFor(facts('whimbrel-w4'), { link: 'coast' }))).toEqual([
     ['4-07', 0],
     ['4-08', 0],
@@ -36,7 +36,7 @@ it('an encoder that is asked for: open loop; nothing where it is open loop alrea
   expect(trialsFor(facts('knot-k3'), { family: 'encoder' })).toEqual([]);
 });
 
-it('overvoltage on stopping: twice the ramp, never above what the entry takes', () => {
+it('overvoltage on stopping: twice the ramp, never above what the parameter takes', () => {
   expect(
     said(trialsFor(facts('whimbrel-w4', { 'ramp.down': 1.5 }), { family: 'overvoltage-decelerating' })),
   ).toContainEqual(['3-02', 3]);
@@ -51,22 +51,22 @@ it('a limit at zero goes back to what the factory sets', () => {
   ]);
 });
 
-it('nothing is tried with an entry that was not read', () => {
+it('nothing is tried with a parameter that was not read', () => {
   expect(trialsFor({ ...facts('whimbrel-w4'), values: {} }, { link: 'coast', family: 'encoder' })).toEqual(
     [],
   );
 });
 
-it.each(types)('%s: nothing moves unasked from the factory, and each such setting is named', (type) => {
+it.each(types)('%s: no unexpected start from the factory, and each such setting is named', (type) => {
   const { control, values } = facts(type);
   expect(movesUnasked(control, values)).toEqual([]);
   const on = facts(type, { 'restart.count': 3, 'restart.power-on': 'on', 'start.flying': 'on' });
   expect(movesUnasked(on.control, on.values)).toHaveLength(3);
 });
 
-it('says of every entry what may move', () => {
+it('says of every parameter what may move', () => {
   const [p] = controlOf('whimbrel-w4').parameters;
-  if (p === undefined) throw new Error('no entries');
-  expect(mayMove({ ...p, stop: true })).toMatch(/standstill.*may start/);
+  if (p === undefined) throw new Error('no parameters');
+  expect(mayMove({ ...p, stop: true })).toMatch(/stopped.*may start/);
   expect(mayMove({ ...p, stop: false })).toMatch(/at once/);
 });

@@ -72,11 +72,13 @@ export function walkChain(
   for (const entry of entries) {
     const expected = seq + 1;
     if (entry.seq !== expected)
-      return { fault: { seq: expected, why: `entry ${expected} is missing, or not in its place` } };
+      return { fault: { seq: expected, why: `entry ${expected} is missing or out of order` } };
     if (entry.hash === undefined) return { fault: { seq: expected, why: 'it has no hash' } };
     const own = chainHash(hash, entry, digest);
     if (own !== entry.hash)
-      return { fault: { seq: expected, why: 'it, or the one before it, is not as it was recorded' } };
+      return {
+        fault: { seq: expected, why: 'this entry or the one before it differs from what was recorded' },
+      };
     seq = expected;
     hash = own;
   }

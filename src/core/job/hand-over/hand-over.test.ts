@@ -9,7 +9,7 @@ const items = (j: Job) => handOverItems(stateOf(j), swapOf(stateOf(j), knownType
 const itemOf = (j: Job, id: string) => items(j).find((i) => i.id === id);
 const points = (...got: number[]) => got.map((g, i) => ({ asked: [10, 25, 45][i] ?? 0, got: g }));
 
-it('a machine does not go back while people were not told and a partner was not looked at', () => {
+it('a machine does not go back while people were not told and a partner was not checked', () => {
   const j = swapJob();
   const { never, byName } = againstHandOver(items(j));
   expect(never.map((i) => i.id)).toEqual(['told', 'partner:Shellfish grading drum']);
@@ -17,7 +17,7 @@ it('a machine does not go back while people were not told and a partner was not 
   j.add('handover.told', { who: 'control room', how: '' });
   j.add('handover.partner', { machine: 'Shellfish grading drum', right: false, note: 'jerks' });
   expect(againstHandOver(items(j)).never).toMatchObject([
-    { state: 'failed', text: 'It does not run as before. jerks' },
+    { state: 'failed', text: 'Does not run as before. jerks' },
   ]);
   j.add('handover.partner', { machine: 'Shellfish grading drum', right: true, note: '' });
   expect(againstHandOver(items(j)).never).toEqual([]);
@@ -47,7 +47,7 @@ it('a backup counts when it was read out after the last change', () => {
       live: {},
       history: [],
     });
-  expect(itemOf(j, 'backup')?.text).toContain('Nothing was read out');
+  expect(itemOf(j, 'backup')?.text).toContain('Not read out');
   read();
   expect(itemOf(j, 'backup')?.state).toBe('done');
   const asked = j.add('drive.write-asked', {
@@ -75,7 +75,7 @@ it('locks left open and a stop that goes on are said', () => {
   j.add('stop.begun', {});
   expect(itemOf(j, 'stop')).toMatchObject({ state: 'open', mayWait: false });
   j.add('stop.over', {}, { after: 60 * 60 });
-  expect(itemOf(j, 'stop')?.text).toBe('It stood 60 minutes.');
+  expect(itemOf(j, 'stop')?.text).toBe('Stopped for 60 minutes.');
 });
 
 it('what stands in the registers stands here too', () => {

@@ -36,17 +36,23 @@ const item = (
 function followItem({ swap: { handOver } }: JobState): HandOverItem {
   const title = 'Follows its reference';
   if (handOver.followed === null)
-    return item('followed', title, 'open', 'Three references of its own station, and what it ran at.', true);
+    return item(
+      'followed',
+      title,
+      'open',
+      'Three references from its normal source, and the resulting output.',
+      true,
+    );
   const { points, unit } = handOver.followed.payload;
   const error = followError(points);
   const spread = new Set(points.map((p) => p.asked)).size;
-  const words = points.map((p) => `${p.asked} asked, ${p.got} ${unit}`).join('; ');
+  const words = points.map((p) => `${p.asked} requested, ${p.got} ${unit}`).join('; ');
   const sum = `largest error ${(100 * error).toFixed(1)} % of the largest reference, ${100 * followTolerance} % allowed`;
   if (spread < 3)
-    return item('followed', title, 'open', `Three different references are wanted: ${words}.`, true);
+    return item('followed', title, 'open', `Three different references are required: ${words}.`, true);
   return error <= followTolerance
     ? item('followed', title, 'done', `${words}; ${sum}.`, true)
-    : item('followed', title, 'failed', `It does not follow: ${words}; ${sum}.`, true);
+    : item('followed', title, 'failed', `Does not follow the reference: ${words}; ${sum}.`, true);
 }
 
 /** When something last went to the drive, or it became another one. */
@@ -79,14 +85,14 @@ function backupItem(state: JobState): HandOverItem {
     title,
     'open',
     !state.sets.some((s) => s.typeId === state.drive?.typeId)
-      ? 'No set of this drive is kept.'
-      : 'Nothing was read out of it since the last change: read it once more and keep that.',
+      ? 'No parameter set of this drive saved.'
+      : 'Not read out since the last change: read out again and save.',
     true,
   );
 }
 
 function settingsItem({ startUp, setRuns }: JobState): HandOverItem {
-  const title = 'Settings';
+  const title = 'Parameters';
   if (startUp.signed !== null) return item('settings', title, 'done', 'The start-up sheet is signed.', true);
   const run = setRuns.at(-1);
   const planned = run?.verified.at(-1)?.ending ?? run?.end?.ending;
@@ -96,7 +102,7 @@ function settingsItem({ startUp, setRuns }: JobState): HandOverItem {
     'settings',
     title,
     'open',
-    'No start-up sheet is signed and no set was written and compared.',
+    'No start-up sheet signed, and no parameter set written and compared.',
     true,
   );
 }
@@ -126,8 +132,8 @@ function startUpItems(release: Release | null, byLog: ReadonlySet<string>): Hand
 function inspectionItem({ date, what }: { date: string; what: string }, saidAt: number): HandOverItem {
   const words = `${date}${what === '' ? '' : `: ${what}`}`;
   return date < new Date(saidAt).toISOString().slice(0, 10)
-    ? item('inspection', 'Next look', 'failed', `${words}: that day is over.`, false)
-    : item('inspection', 'Next look', 'done', words, true);
+    ? item('inspection', 'Next inspection', 'failed', `${words}: this date is in the past.`, false)
+    : item('inspection', 'Next inspection', 'done', words, true);
 }
 
 function partnerItems({ swap: { wires, handOver } }: JobState): HandOverItem[] {
@@ -136,10 +142,10 @@ function partnerItems({ swap: { wires, handOver } }: JobState): HandOverItem[] {
     const seen = handOver.partners[machine]?.payload;
     const id = `partner:${machine}`;
     if (seen === undefined)
-      return item(id, machine, 'open', 'It shares a signal: does it run as before?', false);
+      return item(id, machine, 'open', 'Shares a signal: does it run as before?', false);
     return seen.right
-      ? item(id, machine, 'done', `It runs as before.${seen.note === '' ? '' : ` ${seen.note}`}`, false)
-      : item(id, machine, 'failed', `It does not run as before. ${seen.note}`, false);
+      ? item(id, machine, 'done', `Runs as before.${seen.note === '' ? '' : ` ${seen.note}`}`, false)
+      : item(id, machine, 'failed', `Does not run as before. ${seen.note}`, false);
   });
 }
 
@@ -150,7 +156,13 @@ function terminalItem(swap: Swap | null): HandOverItem[] {
   if (swap?.next?.from.from !== 'set') return [];
   return [
     wrong.length === 0
-      ? item('terminals', 'Terminals', 'done', 'Each does what is wired to it, by the newest set.', false)
+      ? item(
+          'terminals',
+          'Terminals',
+          'done',
+          'All functions match the wiring, by the newest parameter set.',
+          false,
+        )
       : item(
           'terminals',
           'Terminals',
@@ -179,12 +191,12 @@ export function handOverItems(state: JobState, swap: Swap | null, release: Relea
     ...(swapped
       ? [
           open.length === 0
-            ? item('wires', 'Wires', 'done', 'Every wire was seen at both ends.', false)
+            ? item('wires', 'Wires', 'done', 'Every wire checked at both ends.', false)
             : item(
                 'wires',
                 'Wires',
                 'open',
-                `${open.length} not seen at both ends: ${open
+                `${open.length} not checked at both ends: ${open
                   .slice(0, 8)
                   .map((w) => w.number)
                   .join(', ')}${open.length > 8 ? ' …' : ''}.`,
@@ -197,12 +209,12 @@ export function handOverItems(state: JobState, swap: Swap | null, release: Relea
     ...(s.stop.begunAt !== null
       ? [
           s.stop.overAt === null
-            ? item('stop', 'The stop', 'open', 'The machine stands yet.', false)
+            ? item('stop', 'Outage', 'open', 'The machine is still stopped.', false)
             : item(
                 'stop',
-                'The stop',
+                'Outage',
                 'done',
-                `It stood ${countOf(Math.round((s.stop.overAt - s.stop.begunAt) / 60_000), 'minute')}${typeof s.planned?.allowed_min !== 'number' ? '' : `, ${s.planned.allowed_min} were allowed`}.`,
+                `Stopped for ${countOf(Math.round((s.stop.overAt - s.stop.begunAt) / 60_000), 'minute')}${typeof s.planned?.allowed_min !== 'number' ? '' : `, ${s.planned.allowed_min} allowed`}.`,
                 false,
               ),
         ]
@@ -212,20 +224,20 @@ export function handOverItems(state: JobState, swap: Swap | null, release: Relea
           'told',
           'Local to automatic',
           'open',
-          'Who was told that the override ends and the machine may move by itself?',
+          'Who was informed that the override ends and the machine may start automatically?',
           false,
         )
-      : item('told', 'Local to automatic', 'done', `Told: ${s.handOver.told.payload.who}.`, false),
+      : item('told', 'Local to automatic', 'done', `Informed: ${s.handOver.told.payload.who}.`, false),
     followItem(state),
     ...partnerItems(state),
     backupItem(state),
     locks === undefined
-      ? item('locks', 'Locks', 'open', 'Are codes and menu locks back on?', true)
+      ? item('locks', 'Locks', 'open', 'Are access codes and menu locks active again?', true)
       : locks.locks === 'open'
         ? item('locks', 'Locks', 'failed', `Left open. ${locks.note}`, true)
-        : item('locks', 'Locks', 'done', locks.locks === 'on' ? 'Back on.' : 'The type has none.', true),
+        : item('locks', 'Locks', 'done', locks.locks === 'on' ? 'Locked again.' : 'Not on this type.', true),
     inspection === undefined
-      ? item('inspection', 'Next look', 'open', 'When is it looked at again?', true)
+      ? item('inspection', 'Next inspection', 'open', 'When is the next inspection?', true)
       : inspectionItem(inspection, s.handOver.inspection === null ? 0 : timeOf(s.handOver.inspection)),
     ...startUpItems(release, new Set(byLog.map((m) => m.id))),
     ...byLog.map((m) => item(m.id, 'Register', 'open', m.text, m.mayWait)),

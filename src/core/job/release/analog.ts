@@ -37,7 +37,7 @@ export function analogMatters(
         ? [
             {
               id: `selector:${id}`,
-              text: `${mark}: nobody looked where its selector stands. ${jumper}`,
+              text: `${mark}: selector position not checked. ${jumper}`,
               mayWait: true,
             },
           ]
@@ -46,7 +46,7 @@ export function analogMatters(
           : [
               {
                 id: `selector:${id}`,
-                text: `${mark}: its selector stands at ${stands}, and the signal is ${signal}.`,
+                text: `${mark}: selector set to ${stands}, but the signal is ${signal}.`,
                 mayWait: false,
               },
             ]),

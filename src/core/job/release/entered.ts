@@ -7,9 +7,9 @@ import { writeOrder } from '../../parameter-sets/parameters';
 /** What is known of a value that is to be entered: a paper says no more than happened. */
 export const enteredStates = [
   'written and read back',
-  'found so',
-  'asked for',
-  'asked for, found otherwise',
+  'found',
+  'requested',
+  'requested, found different',
 ] as const;
 /** What is known of a value that is to be entered. */
 export type EnteredState = (typeof enteredStates)[number];
@@ -35,9 +35,9 @@ function wasWritten({ registers, setRuns, sets }: Written, number: string, value
  * @param now what is in the drive; null: nobody read it, or it was reset since
  */
 export function enteredState(job: Written, number: string, wanted: number, now: number | null): EnteredState {
-  if (now === null) return 'asked for';
-  if (Math.abs(now - wanted) > 1e-6) return 'asked for, found otherwise';
-  return wasWritten(job, number, now) ? 'written and read back' : 'found so';
+  if (now === null) return 'requested';
+  if (Math.abs(now - wanted) > 1e-6) return 'requested, found different';
+  return wasWritten(job, number, now) ? 'written and read back' : 'found';
 }
 
 /** A value of the sheet: where it comes in the order of entering, and what became of it. */

@@ -72,7 +72,7 @@ function lostIn(control: Control, cycle: { before: Values; after: Values | null 
 
 const placeNotSaid: OpenIssue = {
   id: 'place',
-  text: 'Supply and place are not said: what the unit may give there is not judged.',
+  text: 'Supply and installation not entered: available output current is not checked.',
   mayWait: true,
 };
 

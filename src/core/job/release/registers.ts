@@ -45,7 +45,7 @@ function unread(
     : [
         {
           id: 'unread',
-          text: `${last.number} ${last.name} was written and resets ${last.resets === 'all' ? 'the rest' : `${last.resets?.length ?? 0} entries`}: what was entered before it may be gone. Read out again.`,
+          text: `${last.number} ${last.name} was written and resets ${last.resets === 'all' ? 'all others' : `${last.resets?.length ?? 0} parameters`}: values entered before it may be lost. Read out again.`,
           mayWait: false,
         },
       ];
@@ -61,7 +61,7 @@ export function coupledIdentification(
     ? [
         {
           id: 'identification-coupled',
-          text: 'A rotating identification turns the coupled machine: standstill, or uncouple it and say so.',
+          text: 'Rotating autotune turns the coupled machine: choose standstill, or uncouple it and record that.',
           mayWait: false,
         },
       ]

@@ -128,7 +128,7 @@ describe('supervision that is off', () => {
   });
 });
 
-it('a code that still opens entries is a matter', () => {
+it('a code that still opens parameters is a matter', () => {
   const j = started();
   read(j, { [numberOf('lock.code')]: control.locks[0]?.code ?? -1 });
   expect(ids(j)).toContain('audit:code-in');
@@ -176,7 +176,7 @@ it('the line of the speed signal goes from the lowest to the highest frequency',
   expect(analogLineOf(control, { ...choices, speedFrom: 'keypad' }, 50)).toBeNull();
 });
 
-describe('a load that pulls', () => {
+describe('overhauling load', () => {
   const against = (means: string, brakeProven: boolean) => {
     const j = started({ load: 'winch', brakeProven });
     j.add('startup.value', {
@@ -209,7 +209,7 @@ describe('a value that was typed', () => {
     ['limit.maximum-frequency', 5000, /takes .* to .*, not 5000/],
     ['protect.overload-amps', 11.234, /takes steps of/],
     // 11.2 A on the plate: 129 %.
-    ['protect.overload-amps', 14.4, /lets the motor burn/],
+    ['protect.overload-amps', 14.4, /Overload set above FLA/],
     ['limit.minimum-frequency', 60, /against/],
   ] as const)('%s of %d is refused by the release, and never waits', (concept, value, why) => {
     const matters = typedMatters(concept, value);
@@ -222,7 +222,7 @@ describe('a value that was typed', () => {
   });
 });
 
-it('a rotating identification is refused while the machine is coupled, whichever way it was chosen', () => {
+it('a rotating autotune is refused while the machine is coupled, whichever way it was chosen', () => {
   const godwit = controlSchema.parse(JSON.parse(readFileSync('catalogue/godwit-g4/control.json', 'utf8')));
   const ident = godwit.parameters.find((p) => p.concept === 'motor.ident');
   const rotating = ident?.choices?.find((c) => c.means === 'rotating')?.value ?? -1;
@@ -239,14 +239,14 @@ describe('what became of a value', () => {
   const number = numberOf('motor.current');
   const stateOf = (j: ReturnType<typeof job>) => release(j).entries[number]?.state;
 
-  it('is asked for, found, or written and read back, and no more than that', () => {
+  it('is requested, found, or written and read back, and no more than that', () => {
     const j = started();
     const wanted = release(j).sheet.rows.find((r) => r.number === number)?.value ?? NaN;
-    expect(stateOf(j)).toBe('asked for');
+    expect(stateOf(j)).toBe('requested');
     read(j, { [number]: wanted + 1 });
-    expect(stateOf(j)).toBe('asked for, found otherwise');
+    expect(stateOf(j)).toBe('requested, found different');
     read(j, { [number]: wanted });
-    expect(stateOf(j)).toBe('found so');
+    expect(stateOf(j)).toBe('found');
     write(j, 'motor.current', wanted);
     expect(stateOf(j)).toBe('written and read back');
   });
@@ -262,7 +262,7 @@ describe('what became of a value', () => {
       ...{ runOpen: true as const, peopleClear: true as const, resets: 'all' as const },
     });
     j.add('drive.write-done', { asked, found: 1 });
-    expect(stateOf(j)).toBe('asked for');
+    expect(stateOf(j)).toBe('requested');
     expect(release(j).sheet.rows.find((r) => r.number === number)?.now).toBeNull();
     expect(release(j).sheet.rows.find((r) => r.number === region)?.now).toBe(1);
     read(j, { [number]: wanted, [region]: 1 });
@@ -275,7 +275,7 @@ describe('what became of a value', () => {
     expect(at('region')).toBe(0);
     expect(at('control.mode')).toBeLessThan(at('motor.current'));
     expect(at('motor.current')).toBeLessThan(at('place.remote-run'));
-    expect(entries[numberOf('region')]?.why).toContain('it puts all others back');
+    expect(entries[numberOf('region')]?.why).toContain('resets all others');
     expect(sheet.rows.every((r) => (entries[r.number]?.why ?? '') !== '')).toBe(true);
   });
 });
@@ -287,13 +287,13 @@ describe('signal, selector and potentiometer', () => {
     return (made?.matters ?? []).filter((m) => /^(selector|potentiometer)/.test(m.id));
   };
 
-  it('a selector is looked at, and stands as the signal wants it', () => {
+  it('a selector is looked at, still stopped as the signal wants it', () => {
     const current = { speedFrom: 'AI2', signal: '4-20mA' } as const;
     expect(analog(knot, current)).toMatchObject([{ id: 'selector:AI2', mayWait: true }]);
     const j = started(current);
     j.add('startup.jumper', { input: 'AI2', position: 'V' });
     expect(analog(knot, current, j)).toMatchObject([
-      { text: 'C1: its selector stands at V, and the signal is 4-20mA.', mayWait: false },
+      { text: 'C1: selector set to V, but the signal is 4-20mA.', mayWait: false },
     ]);
     j.add('startup.jumper', { input: 'AI2', position: 'mA' });
     expect(analog(knot, current, j)).toEqual([]);
@@ -306,7 +306,7 @@ describe('signal, selector and potentiometer', () => {
     j.add('startup.potentiometer', { ohm: 22_000 });
     expect(analog(control, volts, j)).toMatchObject([
       {
-        text: '22 kΩ is outside 3 kΩ to 5 kΩ, which the type takes: the nearest that is sold is 5 kΩ.',
+        text: '22 kΩ is outside 3 kΩ to 5 kΩ, as allowed by the type: nearest standard value: 5 kΩ.',
         mayWait: false,
       },
     ]);

@@ -18,15 +18,15 @@ function foundWords({ asFound, causes, signed, look }: JobState): string[] {
   const alarm =
     asFound !== null && 'captured' in asFound && asFound.captured.active
       ? [
-          `The drive showed “${asFound.captured.active}”${asFound.captured.slots.length > 1 ? `, and its memory had ${asFound.captured.slots.length} entries` : ''}.`,
+          `The drive showed “${asFound.captured.active}”${asFound.captured.slots.length > 1 ? `, and its fault log had ${asFound.captured.slots.length} entries` : ''}.`,
         ]
       : [];
   const seen = Object.values(look).flatMap((f) => (f.state === 'found' ? [sentence(f.note ?? f.item)] : []));
   return [
     ...alarm,
     ...seen,
-    ...causes.map((c) => sentence(`The cause was shown: ${c.payload.name}`)),
-    ...(signed === null ? [] : [sentence(`The power parts were tested: ${signed.payload.headline}`)]),
+    ...causes.map((c) => sentence(`Cause found: ${c.payload.name}`)),
+    ...(signed === null ? [] : [sentence(`The power stage was tested: ${signed.payload.headline}`)]),
   ];
 }
 
@@ -41,26 +41,26 @@ function doneWords(state: JobState, swap: Swap | null): string[] {
     );
   if (s.outAt !== null && swap !== null)
     out.push(
-      `The ${unitWords(swap.units.old)} was taken out${swap.units.next === null ? '' : ` and a ${unitWords(swap.units.next)} put in its place`}.`,
+      `The ${unitWords(swap.units.old)} was removed${swap.units.next === null ? '' : ` and replaced with a ${unitWords(swap.units.next)}`}.`,
     );
   const fates = swap?.map?.fates ?? [];
   const wired = fates.filter((f) => f.to !== null).length;
   const unseen = unticked(s.wires, fates).length;
   if (s.outAt !== null && wired > 0)
     out.push(
-      `${wired} wires were moved over, ${unseen === 0 ? 'each looked at from both ends' : `${wired - unseen} of them looked at from both ends`}.`,
+      `${wired} wires were transferred, ${unseen === 0 ? 'each checked at both ends' : `${wired - unseen} of them checked at both ends`}.`,
     );
   if (s.stop.begunAt !== null && s.stop.overAt !== null) {
     const stood = Math.round((s.stop.overAt - s.stop.begunAt) / 60_000);
     const allowed = s.planned?.allowed_min;
     out.push(
-      `The machine stood for ${countOf(stood, 'minute')}${allowed === null || allowed === undefined ? '' : stood <= allowed ? `, within the ${allowed} allowed` : `, ${stood - allowed} longer than the ${allowed} allowed`}.`,
+      `The machine was stopped for ${countOf(stood, 'minute')}${allowed === null || allowed === undefined ? '' : stood <= allowed ? `, within the ${allowed} allowed` : `, ${stood - allowed} longer than the ${allowed} allowed`}.`,
     );
   }
   const run = setRuns.at(-1);
   if (run !== undefined && run.end !== null)
-    out.push(`Its settings were carried over: ${run.end.taken} values written and read back.`);
-  if (startUp.signed !== null) out.push('It was set up for its motor and started step by step.');
+    out.push(`Its parameters were transferred: ${run.end.taken} values written and read back.`);
+  if (startUp.signed !== null) out.push('The drive was set up for its motor and commissioned step by step.');
   const lasting = registers.writes.filter((w) => w.outcome === 'done' && !w.trial).length;
   if (lasting > 0)
     out.push(`${lasting} ${lasting === 1 ? 'value was' : 'values were'} changed on the drive.`);
@@ -76,14 +76,12 @@ function knowWords(state: JobState, swap: Swap | null): string[] {
     ...[...new Set(shared)].map((machine) => {
       const seen = s.handOver.partners[machine]?.payload;
       return seen === undefined
-        ? `${machine} shares a signal with this machine; it was not looked at yet.`
-        : `${machine} shares a signal with this machine. ${seen.right ? 'It was looked at and runs as before.' : 'It does not run as before.'}`;
+        ? `${machine} shares a signal with this machine; it was not checked yet.`
+        : `${machine} shares a signal with this machine. ${seen.right ? 'It was checked and runs as before.' : 'Does not run as before.'}`;
     }),
-    ...capped.map((w) => `One wire (no. ${w.number}) is not known; it was capped and tagged.`),
+    ...capped.map((w) => `One wire (no. ${w.number}) is unknown; it was capped and tagged.`),
     ...(swap?.map?.jumpersStay.length !== undefined && swap.map.jumpersStay.length > 0 && s.outAt !== null
-      ? [
-          'The new drive could stop the machine safely by itself, but nothing is connected to that: talk to a qualified person.',
-        ]
+      ? ['The new drive has STO (safe torque off), but it is not wired: ask a qualified person.']
       : []),
     ...open.map((o) => sentence(`Left open: ${o.text}`)),
   ];
@@ -98,7 +96,7 @@ export function customerPage(state: JobState, swap: Swap | null): Report['custom
       heading: 'What was wrong',
       sentences: [
         ...(opened === null ? [] : [sentence(opened.payload.complaint)]),
-        ...(call?.doing ? [sentence(`It happened while: ${call.doing}`)] : []),
+        ...(call?.doing ? [sentence(`Fault occurred while: ${call.doing}`)] : []),
       ],
     },
     { heading: 'What we found', sentences: foundWords(state) },
@@ -109,7 +107,7 @@ export function customerPage(state: JobState, swap: Swap | null): Report['custom
       sentences:
         look === undefined
           ? []
-          : [sentence(`Next look on ${look.date}${look.what === '' ? '' : `: ${look.what}`}`)],
+          : [sentence(`Next inspection on ${look.date}${look.what === '' ? '' : `: ${look.what}`}`)],
     },
   ];
   return parts.filter((p) => p.sentences.length > 0);

@@ -24,13 +24,13 @@ function photosOf({ log }: JobState): ReportPhoto[] {
         : entry.kind === 'swap.terminal'
           ? `Terminal ${entry.payload.mark}${entry.payload.note === '' ? '' : `: ${entry.payload.note}`}`
           : entry.kind === 'look.finding'
-            ? `Look: ${entry.payload.item}`
+            ? `Inspection: ${entry.payload.item}`
             : entry.kind === 'note.added'
               ? entry.payload.text.slice(0, 80)
               : entry.kind === 'identify.drive'
-                ? `Plate: ${entry.payload.maker} ${entry.payload.type}`
+                ? `Nameplate: ${entry.payload.maker} ${entry.payload.type}`
                 : entry.kind === 'identify.motor'
-                  ? 'Plate of the motor'
+                  ? 'Motor nameplate'
                   : 'As found';
     return payload.photos.flatMap((sha256) => {
       if (seen.has(sha256)) return [];
@@ -133,7 +133,7 @@ export function reportOf(state: JobState, swap: Swap | null, beside: Beside): Re
             heads: ['What', 'State', ''],
             rows: items.map((i) => [
               i.title,
-              i.state === 'done' ? 'seen and right' : i.state === 'failed' ? 'not right' : 'open',
+              i.state === 'done' ? 'passed' : i.state === 'failed' ? 'failed' : 'open',
               i.text,
             ]),
           })

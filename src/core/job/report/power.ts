@@ -5,7 +5,7 @@ import { minuteOf, part, type ReportCurve, type ReportPart } from './report';
 const levelWords = {
   yes: 'yes',
   no: 'no',
-  doubt: 'not wholly shown',
+  doubt: 'not fully proven',
   'not signed': 'not signed',
   'not tested': 'not tested',
 } as const;
@@ -18,7 +18,7 @@ export function powerPart(state: JobState): ReportPart[] {
   if (plan === undefined && said.length === 0 && !power.wasOn) return [];
   return part(
     'power',
-    'First power',
+    'First power-up',
     [
       `Balanced on lamps: ${levelWords[balancedOnLamps(state)]}.`,
       `Runs under load: ${levelWords[runsUnderLoad(state)]}.`,

@@ -39,7 +39,7 @@ function proofs(log: readonly LogLine[]): string[] {
         `Locked and tagged: ${entry.payload.tag}, isolated ${minuteOf(Date.parse(entry.payload.isolatedAt))}, ${entry.by.name}.`,
       );
     if (entry.kind === 'safety.source-back')
-      lines.push(`A source came back ${minuteOf(timeOf(entry))}: the proof lapsed.`);
+      lines.push(`A source became live ${minuteOf(timeOf(entry))}: dead proof void.`);
     if (entry.kind === 'safety.figure' && run !== null) {
       run.figures.push(Math.abs(entry.payload.volts));
       if (entry.payload.point.startsWith('bank')) run.bank.push(Math.abs(entry.payload.volts));
@@ -69,7 +69,7 @@ function readings(sheet: Sheet | null): ReportPart[] {
     'Diode test',
     [
       `${sheet.conclusion.headline} ${sheet.conclusion.detail}`.trim(),
-      `Verdict level: ${sheet.conclusion.level}. A diode test proves no more.`,
+      `Verdict level: ${sheet.conclusion.level}. A diode test proves nothing more.`,
     ],
     {
       heads: ['Red', 'Black', 'Value', 'Expected', 'State'],
@@ -149,9 +149,9 @@ function wires({ swap: s }: JobState, swap: Swap | null): ReportPart[] {
     'Wires',
     [
       ...(s.wires.length > 0 && !swap?.map
-        ? ['Where each goes could not be worked out: the catalogue does not know both units.']
+        ? ['New terminals not determined: both units must be in the catalogue.']
         : []),
-      ...(swap?.map?.jumpersOut ?? []).map(([a, b]) => `Factory jumper ${a} to ${b}: out.`),
+      ...(swap?.map?.jumpersOut ?? []).map(([a, b]) => `Factory jumper ${a} to ${b}: removed.`),
       ...(swap?.map?.jumpersStay ?? []).map(([a, b]) => `Factory jumper ${a} to ${b}: stays.`),
     ],
     {
@@ -167,10 +167,10 @@ function wires({ swap: s }: JobState, swap: Swap | null): ReportPart[] {
           seenAt(w.ticked),
           [
             ...(w.drawnAt !== null && w.drawnAt !== (w.from ?? '')
-              ? [`drawing has it on ${w.drawnAt || 'nothing'}`]
+              ? [`drawing shows ${w.drawnAt || 'no terminal'}`]
               : []),
             ...(w.shared === null ? [] : [`shared with ${w.shared.machine}: ${w.shared.meanwhile}`]),
-            ...(w.accepted === null ? [] : [`taken on by ${w.accepted.by}: ${w.accepted.reason}`]),
+            ...(w.accepted === null ? [] : [`accepted by ${w.accepted.by}: ${w.accepted.reason}`]),
           ].join('; '),
         ]),
     },
@@ -183,12 +183,12 @@ function stop({ swap: { planned, stop: gone } }: JobState): ReportPart[] {
     ms === null || ms === undefined ? '' : String(Math.round((ms - (gone.begunAt ?? 0)) / 60_000));
   return part(
     'stop',
-    'The stop',
+    'Outage',
     [
-      `Stood from ${minuteOf(gone.begunAt)}${gone.overAt === null ? ', and stands' : ` to ${minuteOf(gone.overAt)}: ${countOf(Number(minute(gone.overAt)), 'minute')}`}${planned.allowed_min === null ? '' : `, ${planned.allowed_min} allowed`}.`,
+      `Stopped from ${minuteOf(gone.begunAt)}${gone.overAt === null ? ', still stopped' : ` to ${minuteOf(gone.overAt)}: ${countOf(Number(minute(gone.overAt)), 'minute')}`}${planned.allowed_min === null ? '' : `, ${planned.allowed_min} allowed`}.`,
     ],
     {
-      heads: ['Task', 'Planned, min', 'Begun at minute', 'Done at minute'],
+      heads: ['Task', 'Planned, min', 'Started at minute', 'Done at minute'],
       rows: planned.tasks.map((t) => [
         t.name,
         String(t.minutes),
@@ -206,8 +206,8 @@ function carried(state: JobState, swap: Swap | null): ReportPart[] {
     value === null
       ? ''
       : enteredState(state, number, value, isIn ? (state.seen?.values[number] ?? null) : null);
-  return part('settings', 'Settings, old to new', [], {
-    heads: ['Old', 'Value', 'New', 'Value', 'State', '', 'Sum or reason'],
+  return part('settings', 'Parameters, old to new', [], {
+    heads: ['Old', 'Value', 'New', 'Value', 'State', '', 'Calculation or reason'],
     rows: (swap?.carried?.rows ?? []).map((r) => [
       `${r.from.number} ${r.from.name}`,
       r.from.shown,
@@ -234,9 +234,9 @@ const startUp = ({ startUp: made }: Beside): ReportPart[] =>
   made === null
     ? []
     : 'missing' in made
-      ? part('start-up', 'Values of the start-up sheet', [`This part is missing: ${made.missing}`])
-      : part('start-up', 'Values of the start-up sheet', [...made.motorTests, ...made.run], {
-          heads: ['Entry', 'Name', 'Value', 'State', 'Sum', 'Reason'],
+      ? part('start-up', 'Start-up sheet values', [`This part is missing: ${made.missing}`])
+      : part('start-up', 'Start-up sheet values', [...made.motorTests, ...made.run], {
+          heads: ['Parameter', 'Name', 'Value', 'State', 'Calculation', 'Reason'],
           rows: made.rows.map((r) => [r.number, r.name, r.value, r.state, r.sum, r.reason]),
         });
 
@@ -252,7 +252,7 @@ const differences = ({ setRuns }: JobState): ReportPart[] =>
           ],
     ),
     {
-      heads: ['Entry', 'Planned', 'Left', 'Why'],
+      heads: ['Parameter', 'Planned', 'Left', 'Why'],
       rows: (setRuns.at(-1)?.verified.at(-1)?.leftOver ?? setRuns.at(-1)?.end?.leftOver ?? []).map((l) => [
         `${l.number} ${l.name}`,
         l.planned,
@@ -308,7 +308,7 @@ export function recordPartsOf(state: JobState, swap: Swap | null, beside: Beside
     }),
     ...part(
       'void',
-      'Entries that do not count',
+      'Invalid log entries',
       state.log.flatMap((l) =>
         l.void === null ? [] : [`${minuteOf(timeOf(l.entry))}, ${l.entry.by.name}: ${l.void}`],
       ),

@@ -38,7 +38,7 @@ it('says the decision, and what was the cheapest where another way was taken', (
   expect(sentences(j)).toContain('We decided to replace with a newer type: no longer made.');
   expect(partOf(j, 'decision')?.lines[1]).toBe('Least expected cost was: repair it.');
   expect(partOf(j, 'decision')?.table?.rows[2]).toEqual([
-    'Exchange for the same type',
+    'Replace with the same type',
     'not possible',
     '0.0',
   ]);
@@ -57,7 +57,7 @@ it('has every wire once, with where it ended and who saw it', () => {
   const rows = record.find((p) => p.id === 'wires')?.table?.rows ?? [];
   expect(rows).toHaveLength(21);
   expect(rows[0]).toEqual(['1', 'L1', 'R', 'R', 'power, L1', 'both ends, Ines Tarrow', '']);
-  expect(rows[12]?.[6]).toBe('drawing has it on 4');
+  expect(rows[12]?.[6]).toBe('drawing shows 4');
   expect(rows[19]?.[3]).toBe('open');
   expect(rows[20]?.[3]).toBe('cap');
 });
@@ -68,7 +68,7 @@ it('does not say that a wire was looked at when it was not', () => {
   const out = { ...state, swap: { ...state.swap, outAt: 1 } };
   const { customer } = reportOf(out, swapOf(out, knownType), { sheet: null, release: null, startUp: null });
   expect(customer.flatMap((c) => c.sentences)).toContain(
-    '19 wires were moved over, 0 of them looked at from both ends.',
+    '19 wires were transferred, 0 of them checked at both ends.',
   );
 });
 
@@ -81,7 +81,7 @@ it('every value of the old set ends in one row, with its sum', () => {
 it('values say what became of them, and the final backup has its checksum', () => {
   const j = swapJob();
   const row = () => partOf(j, 'settings')?.table?.rows.find((r) => r[3] !== '' && r[2] !== '');
-  expect(row()?.[4]).toBe('asked for');
+  expect(row()?.[4]).toBe('requested');
   expect(partOf(j, 'backup')).toBeUndefined();
   j.add('identify.drive', { ...testDrive, type: 'W4-15' });
   const carried = swapOf(stateOf(j), knownType)?.carried?.rows ?? [];
@@ -96,7 +96,7 @@ it('values say what became of them, and the final backup has its checksum', () =
     live: {},
     history: [],
   });
-  expect(row()?.[4]).toBe('found so');
+  expect(row()?.[4]).toBe('found');
   expect(partOf(j, 'backup')?.lines[0]).toMatch(/^Read-out of Whimbrel W4, .*, checksum [0-9A-F]{8}\.$/);
 });
 
@@ -115,7 +115,7 @@ it('the stop is compared with what was allowed, task by task', () => {
   j.add('stop.task', { task: 'run', did: 'begun' }, { after: 300 });
   j.add('stop.task', { task: 'run', did: 'done' }, { after: 1500 });
   j.add('stop.over', {}, { after: 4200 });
-  expect(sentences(j)).toContain('The machine stood for 100 minutes, 10 longer than the 90 allowed.');
+  expect(sentences(j)).toContain('The machine was stopped for 100 minutes, 10 longer than the 90 allowed.');
   expect(partOf(j, 'stop')?.table?.rows).toEqual([['First run', '20', '5', '30']]);
 });
 
@@ -181,7 +181,7 @@ it('says what was seen under power, with its curve', () => {
     'Runs under load: no.',
     'Planned through lamps of 100 W: bus at rest 501 V, off below 426 V after 4 s.',
   ]);
-  expect(power?.table?.rows[0]?.[3]).toMatch(/Leg V is unlike the others/);
+  expect(power?.table?.rows[0]?.[3]).toMatch(/Phase V differs from the others/);
   expect(report(j).curves.find((c) => c.title === 'Bus at first power')?.series[0]?.points).toEqual([
     [1, 310],
     [4, 498],

@@ -84,10 +84,10 @@ const levels: Record<Diagnosis['verdict'], string> = {
 
 /** What no diode test can tell, whatever was read (common practice, no source). */
 const neverSeen = [
-  'whether the transistors switch: a dead gate or an open transistor reads the same',
-  'a shorted transistor from its own shorted diode',
+  'whether the IGBTs switch: a failed gate or an open IGBT reads the same',
+  'a shorted IGBT from its shorted freewheel diode',
   'breakdown at full bus voltage',
-  'a bank that has lost capacitance',
+  'capacitors with reduced capacitance',
 ];
 
 const present = (
@@ -106,7 +106,7 @@ function identityOf(state: JobState): Sheet['identity'] {
     { label: 'Work order', value: opened?.payload.workOrder },
     { label: 'Complaint', value: opened?.payload.complaint },
     { label: 'Drive', value: drive === null ? null : `${drive.maker} ${drive.type}` },
-    { label: 'Badge on the cover', value: drive?.badge },
+    { label: 'Brand on the cover', value: drive?.badge },
     { label: 'Serial number', value: drive?.serial },
     {
       label: 'Rating',
@@ -132,8 +132,8 @@ function asFoundOf(state: JobState): string[] {
   if ('impossible' in state.asFound) return [`not captured: ${state.asFound.impossible}`];
   const { active, slots, selectors } = state.asFound.captured;
   return [
-    active ? `active alarm ${active}` : 'no active alarm',
-    ...slots.map((s, i) => `slot ${i + 1}: ${s.code}${s.when === undefined ? '' : `, ${s.when}`}`),
+    active ? `active fault ${active}` : 'no active fault',
+    ...slots.map((s, i) => `fault log ${i + 1}: ${s.code}${s.when === undefined ? '' : `, ${s.when}`}`),
     ...(selectors ? [`selectors: ${selectors}`] : []),
   ];
 }
@@ -175,7 +175,7 @@ function safetyOf(state: JobState, limits: Limits): Sheet['safety'] {
     }),
     limits: `hands ${limits.hands_V} V, diode test ${limits.test_V} V`,
     statement: !proof.complete
-      ? 'Not proven dead completely.'
+      ? 'Dead proof not complete.'
       : safety.alive !== null
         ? `Not isolated: ${safety.alive.volts} V AC at ${safety.alive.at}.`
         : proof.testAllowed

@@ -43,7 +43,7 @@ describe('the static-test sheet', () => {
 
   it('names the unit, its badge, and that the drawing is only similar', () => {
     expect(sheet.identity).toContainEqual({ label: 'Drive', value: 'Whimbrel W4-15' });
-    expect(sheet.identity).toContainEqual({ label: 'Badge on the cover', value: 'Quayline' });
+    expect(sheet.identity).toContainEqual({ label: 'Brand on the cover', value: 'Quayline' });
     expect(sheet.identity).toContainEqual({ label: 'Drawing', value: 'only similar to this unit' });
   });
 
@@ -57,7 +57,7 @@ describe('the static-test sheet', () => {
   });
 
   it('says what the test cannot see, always', () => {
-    expect(sheet.unseen.join()).toMatch(/transistors switch/);
+    expect(sheet.unseen.join()).toMatch(/IGBTs switch/);
     expect(sheet.unseen.join()).toMatch(/with the probes taken/);
   });
 
@@ -103,7 +103,9 @@ describe('the static-test sheet', () => {
       ],
       { limits: greatestLimits },
     );
-    expect(sheetOf(voided, diagnosis, greatestLimits).voided[0]?.why).toMatch(/Identify the drive first/);
+    expect(sheetOf(voided, diagnosis, greatestLimits).voided[0]?.why).toMatch(
+      /Read the drive nameplate first/,
+    );
   });
 });
 
@@ -152,7 +154,7 @@ describe('traces on the sheet', () => {
         payload: {
           family: 'ground',
           cause: 'motor',
-          name: 'the motor winding leaks to earth',
+          name: 'motor winding insulation low to earth',
           how: 'motor off: runs; motor on: trips',
           watch: 'water in the terminal box',
         },
@@ -168,7 +170,7 @@ describe('traces on the sheet', () => {
         trouble: 'ground fault',
         steps: ['Insulation of both: low', 'Motor alone: low'],
         causes: [
-          'the motor winding leaks to earth, shown by: motor off: runs; motor on: trips Watch: water in the terminal box',
+          'motor winding insulation low to earth, shown by: motor off: runs; motor on: trips Watch: water in the terminal box',
         ],
       },
     ]);
@@ -176,7 +178,7 @@ describe('traces on the sheet', () => {
 
   it('stand beside jumpers that are still in', () => {
     expect(sheet.changes).toEqual([
-      'X3: temporary jumper, level switch ordered; accepted by A. Fenn; STILL IN, comes out by 2026-11-27',
+      'X3: temporary jumper, level switch ordered; accepted by A. Fenn; STILL FITTED, remove by 2026-11-27',
     ]);
   });
 });

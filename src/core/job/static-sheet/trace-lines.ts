@@ -31,24 +31,24 @@ export function tracePaths({ traced, causes }: Pick<JobState, 'traced' | 'causes
 }
 
 const jumperLine = (j: TemporaryJumper): string =>
-  `${j.where}: ${j.form === 'jumper' ? 'temporary jumper' : 'set to no function'}, ${j.reason}; accepted by ${j.approver}; ${j.removed === null ? `STILL IN, comes out by ${j.removeBy}` : `out: ${j.removed}`}`;
+  `${j.where}: ${j.form === 'jumper' ? 'temporary jumper' : 'set to no function'}, ${j.reason}; accepted by ${j.approver}; ${j.removed === null ? `STILL FITTED, remove by ${j.removeBy}` : `out: ${j.removed}`}`;
 
 const outcomeWords: Readonly<Record<DriveWrite['outcome'], string>> = {
-  asked: 'not known whether it arrived',
+  asked: 'not known whether accepted',
   done: 'read back',
   failed: 'not written',
-  uncertain: 'not known whether it arrived',
+  uncertain: 'not known whether accepted',
 };
 
 const writeLine = (w: DriveWrite): string => {
   const settled =
     w.settled === null
       ? w.trial && w.outcome !== 'failed'
-        ? ', TRIAL STILL IN'
+        ? ', TRIAL VALUE STILL SET'
         : ''
       : 'kept' in w.settled
         ? `, stays: ${w.settled.kept}`
-        : ', put back';
+        : ', restored';
   return `${w.number} ${w.name}: ${w.shownFrom} to ${w.shownTo}, ${w.reason}, ${w.by.name}, ${outcomeWords[w.outcome]}${settled}`;
 };
 

@@ -7,7 +7,7 @@ const swapNow = (j = swapJob()) => {
   return swap;
 };
 
-it('the next unit has the old one’s set, carried over, until a set of its own is there', () => {
+it('the next unit has the old one’s set, translated, until a set of its own is there', () => {
   const j = swapJob();
   expect(swapNow(j).next?.from).toEqual({ from: 'translated', name: 'Paper of the Knot, from its door' });
   expect(swapNow(j).map?.fates.filter((f) => f.outcome === 'set')).toEqual([]);

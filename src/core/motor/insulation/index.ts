@@ -68,12 +68,12 @@ function indexOf(
   oneMinute: number,
 ): { index: number | null; note?: string } {
   const tenMinutes = readingAt(readings, 600);
-  if (tenMinutes === undefined) return { index: null, note: 'No figure after ten minutes was taken.' };
+  if (tenMinutes === undefined) return { index: null, note: 'No reading after ten minutes.' };
   if (oneMinute > indexMeansNothing_Mohm)
     return { index: null, note: 'Above 5 GΩ after one minute the index has no meaning.' };
   return oneMinute > 0
     ? { index: Number((tenMinutes / oneMinute).toFixed(2)) }
-    : { index: null, note: 'Nothing to divide by: the one-minute figure is zero.' };
+    : { index: null, note: 'The one-minute reading is zero.' };
 }
 
 /** A cable: one minimum, no correction; what its readings were before says more. */
@@ -87,7 +87,7 @@ function cableInsulation({ readings }: InsulationTest): InsulationResult {
     verdict: oneMinute < cableMinimum_Mohm ? 'fail' : 'pass',
     source: cableSource,
     sum: `${oneMinute} MΩ against ${cableMinimum_Mohm} MΩ, as measured`,
-    notes: ['Compare it with earlier readings of the same cable: the trend says more than the minimum.'],
+    notes: ['Compare with earlier readings of the same cable: the trend is more important than the minimum.'],
   };
 }
 
@@ -112,13 +112,11 @@ export function insulation(test: InsulationTest): InsulationResult {
     source,
     sum: `${oneMinute} MΩ × ${rule} = ${corrected} MΩ at 40 °C`,
     notes: [
-      ...(outside
-        ? ['The rule is given from 10 to 85 °C only: bring the winding there and measure again.']
-        : []),
+      ...(outside ? ['The correction is valid from 10 to 85 °C only: measure again in this range.'] : []),
       ...(low && dry ? ['On a small, dry, random-wound winding the index has little meaning.'] : []),
-      ...(low ? ['The index is below 2: damp or dirt. Dry it and measure again.'] : []),
+      ...(low ? ['Polarization index below 2: moisture or dirt. Dry and measure again.'] : []),
       ...(winding_C > 40 && material === 'thermoplastic'
-        ? ['Doubling every 10 °C flatters a hot winding: be sure that it is an old one.']
+        ? ['Halving per 10 °C favours a hot winding: use it for old insulation only.']
         : []),
     ],
   };

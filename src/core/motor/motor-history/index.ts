@@ -47,7 +47,7 @@ const fallOf = (points: readonly TrendPoint[], of: TestedPart): InsulationTrend[
   return share > fallen
     ? null
     : {
-        text: 'It has fallen to half and less since the last test: dirt, moisture or ageing. Look before it fails.',
+        text: 'Insulation fell to half or less since the last test: dirt, moisture or ageing. Inspect it before it fails.',
         sum: `${formatSignificant(now.corrected_Mohm)} MΩ ÷ ${formatSignificant(before.corrected_Mohm)} MΩ = ${share.toFixed(2)}, both ${of === 'cable' ? 'as measured' : 'at 40 °C'}`,
       };
 };

@@ -20,6 +20,6 @@ it.each([
   [{ uv: 1.0, vw: 1.01, wu: 0.99 }, 1, 'pass'],
   [{ uv: 1.0, vw: 1.0, wu: 1.06 }, 3.92, 'doubtful'],
   [{ uv: 1.0, vw: 1.0, wu: 1.4 }, 23.53, 'fail'],
-] as const)('%o is %d %% apart: %s', (ohms, unbalance_percent, verdict) => {
+] as const)('%o is %d %% unbalance: %s', (ohms, unbalance_percent, verdict) => {
   expect(winding({ ohms, temperature_C: 20, reference_C: 20 })).toMatchObject({ unbalance_percent, verdict });
 });

@@ -60,7 +60,7 @@ describe('operating points that can be worked out by hand', () => {
     expect(read([resistor('c', 'd', 10)], 'a', 'b')).toBeCloseTo(3, 3);
   });
 
-  it('shows a charged bank through a junction as the sum of both', () => {
+  it('shows a charged bank through a junction as calculation of both', () => {
     expect(read([diode('a', 'm'), source('m', 'b', 0.9)], 'a', 'b')).toBeCloseTo(
       0.9 + read([diode('a', 'b')], 'a', 'b'),
       3,

@@ -69,7 +69,7 @@ export function potentiometerFault(
   );
   const instead =
     nearest === undefined
-      ? 'none is sold in that window'
-      : `the nearest that is sold is ${kilohm(nearest.ohm)}`;
-  return `${kilohm(ohm)} is outside ${kilohm(least_ohm)} to ${kilohm(most_ohm)}, which the type takes: ${instead}.`;
+      ? 'no standard value in this range'
+      : `nearest standard value: ${kilohm(nearest.ohm)}`;
+  return `${kilohm(ohm)} is outside ${kilohm(least_ohm)} to ${kilohm(most_ohm)}, as allowed by the type: ${instead}.`;
 }

@@ -23,7 +23,7 @@ it('a window of 3 to 5 kΩ has 4.7 kΩ of one series and 5 kΩ of the other', ()
   expect(potentiometers(-1, 4000)).toEqual([]);
 });
 
-it('the largest that is sold and not above a figure: 56.7 Ω at most is 56 of E12, 47 of E3', () => {
+it('the largest that is sold and not above a value: 56.7 Ω at most is 56 of E12, 47 of E3', () => {
   expect(notAbove('E12', 56.7)).toBe(56);
   expect(notAbove('E3', 56.7)).toBe(47);
   expect(notAbove('E24', 1000)).toBe(1000);
@@ -46,8 +46,8 @@ it.each(seriesNames)('%s leaves no gap wider than its step', (name) => {
 
 it('22 kΩ for a window of 8 to 12 kΩ is refused with the nearest that is sold', () => {
   expect(potentiometerFault(22_000, [8000, 12_000])).toBe(
-    '22 kΩ is outside 8 kΩ to 12 kΩ, which the type takes: the nearest that is sold is 10 kΩ.',
+    '22 kΩ is outside 8 kΩ to 12 kΩ, as allowed by the type: nearest standard value: 10 kΩ.',
   );
   expect(potentiometerFault(10_000, [8000, 12_000])).toBeNull();
-  expect(potentiometerFault(1, [7000, 7100])).toContain('none is sold');
+  expect(potentiometerFault(1, [7000, 7100])).toContain('no standard value');
 });

@@ -57,7 +57,7 @@ const limitsFor = ({ of, fedFrom = 'line' }: UnbalanceTest): Limits =>
   of === 'voltage'
     ? fedFrom === 'line'
       ? { pass: 1, doubtful: 5, source: 'NEMA MG 1, from memory' }
-      : { pass: 2, doubtful: 3, source: 'common practice, no source: the maker’s limit decides' }
+      : { pass: 2, doubtful: 3, source: 'common practice, no source: the limit of the maker decides' }
     : fedFrom === 'line'
       ? { pass: 10, doubtful: 20, source: 'common practice, no source' }
       : { pass: 5, doubtful: 10, source: 'common practice, no source' };

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { unbalance, unbalanceOf } from '.';
 
-// NEMA MG 1, from memory: 220, 215 and 210 V are 2.3 % apart by their mean of 215.
+// NEMA MG 1, from memory: 220, 215 and 210 V are 2.3 % unbalance by their mean of 215.
 it('is the largest deviation from the mean over the mean', () => {
   expect(unbalanceOf([220, 215, 210])).toEqual({ mean: 215, unbalance_percent: 2.33 });
   expect(unbalanceOf([0, 0, 0]).unbalance_percent).toBe(0);

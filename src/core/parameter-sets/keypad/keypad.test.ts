@@ -124,7 +124,7 @@ it('nothing to do, no key; no formal keypad, no plan; a value nobody knows is no
   expect(plan.skipped).toMatchObject([{ number: up, why: expect.stringContaining('not known') as string }]);
 });
 
-it('a locked entry is not opened, a code opens it, and nobody reads the code', () => {
+it('a locked parameter is not opened, a code opens it, and nobody reads the code', () => {
   const dunlin = of('dunlin-d1');
   const pad = padOf(dunlin.control, rating, () => true)!;
   const open = { cap: 'P', held: false };
@@ -141,7 +141,7 @@ it('a locked entry is not opened, a code opens it, and nobody reads the code', (
   expect(keypadDisplay(pad, pressed(pad, at('14'), open, drive).state)).toBe('0');
 });
 
-it('a figure stops at its ends; what is not kept is lost; a read-only entry is shown and not edited', () => {
+it('a value stops at its ends; what is not kept is lost; a read-only parameter is shown and not edited', () => {
   const unit = of('whimbrel-w4');
   const pad = padOf(unit.control, rating, () => true)!;
   const drive = { values: unit.values, opened: 2, allLocked: false };
@@ -269,7 +269,7 @@ describe('editing a value takes the fewest presses', () => {
     expect(pressWords(edit)).toMatch(/^hold ▲ \d\.\d s/);
   });
 
-  it('the track of a choice is its places, of a figure its steps', () => {
+  it('the track of a choice is its places, of a value its steps', () => {
     const unit = of('whimbrel-w4');
     const pad = padOf(unit.control, rating, () => true)!;
     const ramp = parameterAt(unit.control, '3-01')!;
@@ -345,7 +345,7 @@ describe('the order of stops', () => {
   });
 });
 
-it('a jump goes to an entry by its number where that is quicker', () => {
+it('a jump goes to a parameter by its number where that is quicker', () => {
   const godwit = of('godwit-g4');
   const save = numberOf(godwit, 'store.save');
   const far = godwit.control.parameters.filter((p) => p.number.startsWith('2022')).at(-2)!;

@@ -52,7 +52,7 @@ interface Stop {
   p: Parameter;
 }
 
-const unknown = 'what is in it now is not known: read it on the display and set it by hand';
+const unknown = 'current value not known: read it on the display and set it by hand';
 
 /** The code that opens what the steps need, and its being shut again. */
 function codeStops(
@@ -78,8 +78,8 @@ function codeStops(
     p,
   });
   return [
-    stop(lock.code, 'unlock', `it opens ${lock.opens}`),
-    stop(0, 'lock', 'the code is taken out again: what it opened is shut'),
+    stop(lock.code, 'unlock', `unlocks ${lock.opens}`),
+    stop(0, 'lock', 'the code is removed again: the parameters are locked'),
   ];
 }
 
@@ -216,7 +216,7 @@ export function keyPlan(now: UnitSet & { control: Pick<Control, 'keypad'> }, tar
       ...hidden.map(({ step: { number, name } }) => ({
         number,
         name,
-        why: 'it is in no list of the keypad',
+        why: 'not in any keypad list',
       })),
     ],
     stuck: plan.stuck,

@@ -196,7 +196,7 @@ describe.each(cases)('%s', (rule, changes, with_ = around) => {
   const wrong = changed(changes);
   if (wrong === null) throw new Error(`no type has ${Object.keys(changes).join(', ')}`);
 
-  it('is found, with its sum and the entries it is about', () => {
+  it('is found, with its sum and the parameters it is about', () => {
     const found = auditSet(wrong, with_).findings.find((f) => f.rule === rule);
     expect(found).toBeDefined();
     expect(found?.sum).not.toBe('');

@@ -34,7 +34,7 @@ it('two sets of one type differ where their values do; readings and commands do 
   expect(diffSets(a, a)).toEqual([]);
 });
 
-it('an entry of a board that one unit does not have is no difference that matters', () => {
+it('a parameter of a board that one unit does not have is no difference that matters', () => {
   const a = of('whimbrel-w4');
   const { [numberOf(a, 'feedback.encoder')]: _, ...without } = a.values;
   expect(diffSets({ ...a, values: without }, a)).toMatchObject([{ matters: false, a: null }]);

@@ -22,7 +22,7 @@ it.each([
 
 it('a remembered number says what it really is', () => {
   const found = first('dunlin-d1', '45');
-  expect(found).toMatchObject({ because: 'its number', parameter: { number: '45' } });
+  expect(found).toMatchObject({ because: 'number', parameter: { number: '45' } });
 });
 
 it('nothing typed, nothing meant: nothing found', () => {

@@ -90,11 +90,11 @@ export function findEntries(
       score,
       entry: { parameter, concept: neutral, because },
     });
-    if (isNumber(parameter, text)) return found(100, 'its number');
+    if (isNumber(parameter, text)) return found(100, 'number');
     const from: [weight: number, because: string, words: string[]][] = [
-      [4, 'its name', words(name)],
-      [3, 'what it means', words(neutral ?? '')],
-      [2, 'what people call it', words(called ?? '')],
+      [4, 'name', words(name)],
+      [3, 'meaning', words(neutral ?? '')],
+      [2, 'common name', words(called ?? '')],
       [1, 'one of its choices', choices.flatMap((c) => words(c.name))],
     ];
     const best = wanted.map((w) =>

@@ -40,6 +40,6 @@ export function inputHomes(from: UnitSet, to: RatedUnit): Map<string, InputHome>
   const left = inOrder.filter((w) => !place(w, w.id));
   for (const w of left)
     if (!to.control.inputs.some(({ id }) => place(w, id)))
-      homes.set(w.id, { input: null, words: `no free terminal can do “${inputFunctionName(w.does)}”` });
+      homes.set(w.id, { input: null, words: `no free terminal for “${inputFunctionName(w.does)}”` });
   return homes;
 }

@@ -25,7 +25,7 @@ it('nothing to do, nothing planned', () => {
   expect(planWrites(set, set.values)).toEqual({ steps: [], skipped: [], stuck: [] });
 });
 
-it('region, then application, then motor, sources of run last, each with its reason', () => {
+it('50/60 Hz default set, then application, then motor, sources of run last, each with its reason', () => {
   const now = of('whimbrel-w4', '60Hz');
   const to = of('whimbrel-w4');
   const target = {
@@ -40,8 +40,8 @@ it('region, then application, then motor, sources of run last, each with its rea
   expect(concepts.slice(0, 2)).toEqual(['region', 'macro']);
   expect(concepts.indexOf('motor.current')).toBeLessThan(concepts.indexOf('ramp.up'));
   expect(concepts.slice(-2)).toEqual(['place.remote-run', 'store.save']);
-  expect(steps[0]?.why).toContain('puts all others back');
-  expect(steps.find((s) => s.number === numberOf(to, 'motor.current'))?.why).toContain('may wipe it');
+  expect(steps[0]?.why).toContain('resets all others to factory defaults');
+  expect(steps.find((s) => s.number === numberOf(to, 'motor.current'))?.why).toContain('may reset it');
   expect(steps.at(-2)).toMatchObject({ mayStart: true, group: 'sources of run' });
 });
 
@@ -55,7 +55,7 @@ it('what a reset brings back is not written again, and what it takes away is', (
   expect(numbers).toEqual([numberOf(now, 'region'), up, numberOf(now, 'store.save')]);
 });
 
-it('readings, commands and what the entry cannot take are skipped with the reason', () => {
+it('readings, commands and what the parameter cannot take are skipped with the reason', () => {
   const set = of('whimbrel-w4');
   const { skipped, steps } = planWrites(set, {
     ...set.values,
@@ -64,10 +64,10 @@ it('readings, commands and what the entry cannot take are skipped with the reaso
     [numberOf(set, 'ramp.up')]: 1e6,
   });
   expect(steps).toEqual([]);
-  expect(skipped.map((s) => s.why).join()).toMatch(/only be read.*outside 0.1 to 600.*command/);
+  expect(skipped.map((s) => s.why).join()).toMatch(/read only.*outside 0.1 to 600.*command/);
 });
 
-it('an entry of a board that is not fitted is not planned', () => {
+it('a parameter of a board that is not fitted is not planned', () => {
   const set = of('whimbrel-w4');
   const encoder = numberOf(set, 'protect.encoder');
   const { [encoder]: _, ...without } = set.values;
@@ -98,7 +98,7 @@ it('a drive that is locked is opened first, kept at the end, and locked last whe
   ]);
 });
 
-describe('an entry that another one brings along', () => {
+describe('a parameter that another one brings along', () => {
   /** A type whose entries need others, by concept: no shipped type has such a pair. */
   const needing = (pairs: Record<string, string>): UnitSet => {
     const set = of('whimbrel-w4');
@@ -114,7 +114,7 @@ describe('an entry that another one brings along', () => {
     const [up, curve] = [numberOf(set, 'ramp.up'), numberOf(set, 'ramp.s-curve')];
     const { steps } = planWrites(set, { ...set.values, [up]: 9, [curve]: 1 });
     expect(steps.map((s) => s.number)).toEqual([curve, up, numberOf(set, 'store.save')]);
-    expect(steps[1]?.why).toBe(`it is there only after ${curve} was written`);
+    expect(steps[1]?.why).toBe(`available only after ${curve} is written`);
   });
 
   it('and that one by the first: nothing of both is planned, and both are named', () => {
@@ -151,7 +151,7 @@ describe.each(types)('any target of %s', (type) => {
           const end = carriedOut(start, target).values;
           const ranks = plan.steps
             .filter((s) => base.control.parameters.find((p) => p.number === s.number)?.resets === undefined)
-            .filter((s) => !s.why.startsWith('it is there only after'))
+            .filter((s) => !s.why.startsWith('available only after'))
             .map((s) => groups.indexOf(s.group));
           return (
             new Set(numbers).size === numbers.length &&

@@ -100,13 +100,12 @@ const whole = (p: Parameter): number =>
 
 /** Why a value of the target is not written; undefined: it is. */
 function leftOut(p: Parameter, { rating, values }: UnitSet, value: number): string | undefined {
-  if (p.readOnly) return 'it can only be read';
+  if (p.readOnly) return 'read only';
   if (p.needs !== undefined && 'option' in p.needs && values[p.number] === undefined)
-    return 'it is not there: it comes with an option that is not fitted';
+    return 'not available: needs an option that is not fitted';
   const { min, max } = limitsOf(p, rating);
   if (value < min - 1e-9 || value > max + 1e-9) return `${value} is outside ${min} to ${max}`;
-  if (p.choices !== undefined && !p.choices.some((c) => c.value === value))
-    return `it has no choice ${value}`;
+  if (p.choices !== undefined && !p.choices.some((c) => c.value === value)) return `no choice ${value}`;
   return p.concept === undefined || p.concept === 'lock.parameters' ? undefined : notCarried(p.concept);
 }
 
@@ -128,17 +127,17 @@ function stepOf(p: Parameter, from: number | undefined, to: number, why: string)
 }
 
 const groupWords: Readonly<Record<WriteGroup, string>> = {
-  region: 'the region decides what the rest starts from',
-  application: 'the application re-assigns inputs and ramps',
-  'control mode': 'the control mode decides which entries there are',
-  units: 'units before the figures in them',
-  'motor data': 'motor data after region, application and mode, which may wipe it',
-  limits: 'limits after the motor they are for',
+  region: '50/60 Hz default set: sets the defaults of other parameters',
+  application: 'the application reassigns inputs and ramps',
+  'control mode': 'the control mode decides which parameters exist',
+  units: 'units before the values in them',
+  'motor data': 'motor data after default set, application and control mode, which may reset it',
+  limits: 'limits after motor data',
   'inputs and outputs': 'terminals after limits, before anything listens to them',
-  communication: 'communication when the rest is in',
-  'sources of run': 'sources of run last, with the run inputs off',
-  memory: 'kept at the end: without it everything is gone with the power',
-  lock: 'the lock after everything else',
+  communication: 'communication after the other parameters',
+  'sources of run': 'control sources last, with the run inputs off',
+  memory: 'saved at the end: otherwise all values are lost at power-off',
+  lock: 'lock after everything else',
 };
 
 /** In the order of the groups and of the type, each after what it waits for. */
@@ -165,7 +164,7 @@ const afterOf = (p: Parameter): readonly string[] =>
   p.needs !== undefined && 'number' in p.needs ? [p.needs.number] : [];
 
 const resetWords = (p: Parameter): string =>
-  `it puts ${p.resets === 'all' ? 'all others' : `${p.resets?.length ?? 0} others`} back to the factory’s, so it comes before them`;
+  `resets ${p.resets === 'all' ? 'all others' : `${p.resets?.length ?? 0} others`} to factory defaults, so it comes first`;
 
 /** Parameters in the order in which they are entered, each with the reason for its place. */
 export function writeOrder(parameters: readonly Parameter[]): { number: string; why: string }[] {
@@ -188,14 +187,7 @@ function framed(now: UnitSet, steps: readonly PlanStep[]): PlanStep[] {
   const shut =
     lock !== undefined && open !== undefined && meaningOf(control, values, 'lock.parameters') === 'locked';
   const opening = shut
-    ? [
-        stepOf(
-          lock,
-          values[lock.number],
-          open,
-          'everything is locked: it is opened before anything is written',
-        ),
-      ]
+    ? [stepOf(lock, values[lock.number], open, 'parameters are locked: unlock before writing')]
     : [];
   const save = parameterFor(control, 'store.save');
   const keepsIt = told(save, 'now');
@@ -246,7 +238,7 @@ export function planWrites(now: UnitSet, target: Values): WritePlan {
         p,
         state.values[p.number],
         target[p.number] ?? 0,
-        waited ? `it is there only after ${needs} was written` : groupWords[groupOf(p.concept)],
+        waited ? `available only after ${needs} is written` : groupWords[groupOf(p.concept)],
       ),
     );
   }

@@ -36,15 +36,15 @@ export const isRampTime = (concept: ConceptId): boolean => rampTimes.includes(co
 
 /** They belong to a motor, a unit or a moment, not to a set that is carried. */
 const homeless: Partial<Record<ConceptId, string>> = {
-  'motor.ident-state': 'the result of an identification is never carried: run it on the new unit',
-  'motor.stator-resistance': 'the result of an identification is never carried: run it on the new unit',
-  'motor.no-load-current': 'the result of an identification is never carried: run it on the new unit',
-  'motor.ident': 'a command: given when it is time for it',
-  'lock.code': 'a code of the old type',
-  'lock.parameters': 'locks are shut when everything is in',
-  'store.save': 'a command: given when everything is in',
-  'factory.reset': 'a command: given before everything else, if at all',
-  'clock.set': 'the clock is set on the new unit',
+  'motor.ident-state': 'autotune results are never transferred: repeat autotune on the new unit',
+  'motor.stator-resistance': 'autotune results are never transferred: repeat autotune on the new unit',
+  'motor.no-load-current': 'autotune results are never transferred: repeat autotune on the new unit',
+  'motor.ident': 'command: give when needed',
+  'lock.code': 'access code of the old type',
+  'lock.parameters': 'lock after all values are written',
+  'store.save': 'command: give after all values are written',
+  'factory.reset': 'command: give before everything else, if needed',
+  'clock.set': 'set the clock on the new unit',
 };
 /** Why a concept is not carried; undefined: it is. */
 export const notCarried = (concept: ConceptId): string | undefined => homeless[concept];

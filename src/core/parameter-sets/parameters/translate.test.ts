@@ -34,7 +34,7 @@ const rowFor = (from: UnitSet, to: RatedUnit, concept: string) => {
 };
 
 describe.each(types.flatMap((a) => types.map((b) => [a, b] as const)))('%s to %s', (a, b) => {
-  it('every value ends in exactly one row, in the range of its entry', () => {
+  it('every value ends in exactly one row, in the range of its parameter', () => {
     const from = set(unit(a));
     const to = unit(b, 24, 11);
     const { rows, counts, values } = translate(from, to);
@@ -50,7 +50,7 @@ describe.each(types.flatMap((a) => types.map((b) => [a, b] as const)))('%s to %s
     }
   });
 
-  it('no two values go to one entry', () => {
+  it('no two values go to one parameter', () => {
     const { rows } = translate(set(unit(a)), unit(b, 24, 11));
     const homes = rows.flatMap((r) => (r.to === null ? [] : [r.to.number]));
     expect(homes).toEqual([...new Set(homes)]);
@@ -103,7 +103,7 @@ describe('sums of the trade', () => {
       'protect.overload-amps',
     );
     expect(row).toMatchObject({ outcome: 'to-choose', to: { value: null } });
-    expect(row.reason).toContain('cannot protect the motor by itself');
+    expect(row.reason).toContain('cannot protect the motor');
   });
 
   it('a current limit in percent is the same amps on another drive', () => {
@@ -171,7 +171,7 @@ describe('choices and inputs', () => {
     expect(row.sum).toMatch(/^enable: X6 → S\d$/);
   });
 
-  it('results of an identification and commands are not carried', () => {
+  it('results of an autotune and commands are not carried', () => {
     for (const concept of ['motor.ident-state', 'motor.stator-resistance', 'store.save', 'motor.ident'])
       expect(rowFor(set(whimbrel), unit('godwit-g4'), concept)).toMatchObject({
         outcome: 'no-home',

@@ -70,7 +70,7 @@ function carriedChoice(p: Parameter, value: number, q: Parameter): Made {
         to: target(q, null),
         outcome: 'to-choose',
         sum: null,
-        reason: `the new type knows no “${shownAs(p, value)}”`,
+        reason: `the new type does not support “${shownAs(p, value)}”`,
         options: optionsOf(q),
       }
     : { to: target(q, there.value), outcome: 'carried', sum: null, reason: null };
@@ -93,14 +93,14 @@ function carriedNumber(
       to: target(q.parameter, null),
       outcome: 'to-choose',
       sum: made.sum,
-      reason: `${edge} what the entry takes (${to?.shown ?? ''}): this unit cannot protect the motor by itself`,
+      reason: `${edge} the range (${to?.shown ?? ''}): this unit cannot protect the motor`,
     };
   if (held.clampedAt !== null)
     return {
       to,
       outcome: 'clamped',
       sum: made.sum,
-      reason: `${Number(made.value.toFixed(3))} is ${edge} what the entry takes`,
+      reason: `${Number(made.value.toFixed(3))} is ${edge} the range`,
     };
   const rounded = held.rounded ? `${Number(made.value.toFixed(3))} in steps of ${q.parameter.scale}` : null;
   const sum = [made.sum, rounded].filter((s) => s !== null).join('; ');
@@ -131,8 +131,8 @@ function carriedInput(
 }
 
 function rowOf(p: Parameter, value: number, from: UnitSet, to: UnitSet, homes: Map<string, InputHome>): Made {
-  if (p.concept === undefined) return homeless('it means nothing beyond its own type');
-  const why = p.readOnly ? 'it can only be read' : notCarried(p.concept);
+  if (p.concept === undefined) return homeless('specific to the old type');
+  const why = p.readOnly ? 'read only' : notCarried(p.concept);
   if (why !== undefined) return homeless(why);
   const same = parameterFor(to.control, p.concept);
   const input = /^input\.(DI\d)$/.exec(p.concept)?.[1];
@@ -141,7 +141,7 @@ function rowOf(p: Parameter, value: number, from: UnitSet, to: UnitSet, homes: M
   const concept = same !== undefined || other === undefined ? p.concept : other;
   const q = parameterFor(to.control, concept);
   if (q === undefined) return homeless(`the new type has no ${conceptOf(p.concept).name}`);
-  if (q.readOnly) return homeless('the new type lets it be read only');
+  if (q.readOnly) return homeless('read only on the new type');
   if (p.choices !== undefined) return carriedChoice(p, value, q);
   return carriedNumber(value, { concept: p.concept, set: from }, { parameter: q, concept, set: to });
 }

@@ -62,11 +62,11 @@ function choiceOf(p: Parameter, text: string): ReadValue {
 export function valueFor(p: Parameter, rating: Rating, text: string): ReadValue {
   if (p.choices !== undefined) return choiceOf(p, text);
   const read = figureOf(text);
-  if (read === null) return { refused: `“${text.trim()}” is no figure` };
+  if (read === null) return { refused: `“${text.trim()}” is not a number` };
   const { unit } = read;
   const inHp = sameUnit(unit, 'hp') && p.unit === 'kW';
   if (unit !== '' && !inHp && !sameUnit(unit, p.unit ?? ''))
-    return { refused: `in ${unit}, the entry is in ${p.unit ?? 'no unit'}` };
+    return { refused: `in ${unit}, the parameter is in ${p.unit ?? 'no unit'}` };
   const figure = inHp ? read.figure * kilowattPerHp : read.figure;
   const value = Number((Math.round(figure / p.scale) * p.scale).toFixed(6));
   const { min, max } = limitsOf(p, rating);

@@ -92,7 +92,7 @@ const nothing: Omit<SetText, 'trouble'> = { form: 'empty', lines: [], values: {}
 /** A set from text, line by line: nothing is dropped, and of a number that comes twice neither is guessed at. */
 export function readSetText(text: string, control: Pick<Control, 'parameters'>, rating: Rating): SetText {
   const tidy = text.replace(/^\uFEFF/, '').trim();
-  if (tidy === '') return { ...nothing, trouble: 'Nothing is there to be read.' };
+  if (tidy === '') return { ...nothing, trouble: 'The file is empty.' };
   const isDcf = /^\[[\w ]+\]\s*$/m.test(tidy.slice(0, 400)) && !tidy.startsWith('{');
   const isJson = !isDcf && (tidy.startsWith('{') || tidy.startsWith('['));
   let made: { pairs: Pair[]; about: SetText['about'] } | null;
@@ -106,11 +106,11 @@ export function readSetText(text: string, control: Pick<Control, 'parameters'>, 
     return {
       ...nothing,
       form: 'json',
-      trouble: 'The file breaks off or is no JSON: take it again from where it came.',
+      trouble: 'The file is cut off or not JSON: copy it again from its source.',
     };
   }
   if (made === null)
-    return { ...nothing, form: 'json', trouble: 'A set is an object of numbers and values.' };
+    return { ...nothing, form: 'json', trouble: 'A set must be an object of parameter numbers and values.' };
   const { pairs, about } = made;
   const values: Record<string, number> = {};
   const strangers: SetText['strangers'] = [];
@@ -128,11 +128,11 @@ export function readSetText(text: string, control: Pick<Control, 'parameters'>, 
     });
     if (p === undefined) {
       strangers.push({ number, text: given });
-      return said('unknown', 'the type has no such entry; kept as it came');
+      return said('unknown', 'not a parameter of this type; stored unchanged');
     }
     const same = texts.get(p.number) ?? [];
     if (same.some((t) => t !== given))
-      return said('twice', `${p.number} comes ${same.length} times with different values`);
+      return said('twice', `${p.number} occurs ${same.length} times with different values`);
     const read = valueFor(p, rating, given);
     if ('refused' in read) return said('refused', read.refused);
     values[p.number] = read.value;
@@ -150,9 +150,9 @@ export function readSetText(text: string, control: Pick<Control, 'parameters'>, 
     about,
     trouble:
       Object.keys(values).length === 0
-        ? 'No entry of this type is in it: is it the right type?'
+        ? 'No parameter of this type found: is it the right type?'
         : cut
-          ? 'The checksum of the file is another: something was changed, left out, or belongs to another type.'
+          ? 'Checksum mismatch: the file was changed, is incomplete, or belongs to another type.'
           : null,
   };
 }

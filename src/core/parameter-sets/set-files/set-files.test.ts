@@ -21,7 +21,7 @@ describe.each(types)('a set of %s', (typeId) => {
   it.each([
     ['a table', () => setAsCsv(out, control)],
     ['our own file', () => setAsJson(out)],
-  ])('comes back from %s as it was, with what the type does not know', (_, text) => {
+  ])('comes back from %s as it was, with unknown parameters', (_, text) => {
     const back = readSetText(text(), control, rating);
     expect(back.values).toEqual(values);
     expect(back.strangers).toEqual(strangers);
@@ -63,14 +63,17 @@ it('horsepower is converted and told; a foreign unit is not guessed at', () => {
   const hp = read('1-01\t10 hp');
   expect(hp.values).toEqual({ '1-01': 7.46 });
   expect(hp.lines[0]?.words).toContain('10 hp × 0.7457 = 7.457 kW');
-  expect(read('1-03\t14 V').lines[0]).toMatchObject({ state: 'refused', words: 'in V, the entry is in A' });
+  expect(read('1-03\t14 V').lines[0]).toMatchObject({
+    state: 'refused',
+    words: 'in V, the parameter is in A',
+  });
 });
 
 it('a spreadsheet’s date is the number it was', () => {
   expect(read('number,value\nJan-05,1450\n03-Jan,14').values).toEqual({ '1-05': 1450, '1-03': 14 });
 });
 
-it('leading zeros do not matter where one entry fits only', () => {
+it('leading zeros do not matter where one parameter fits only', () => {
   expect(readSetText('6\t4,5', controlOf('dunlin-d1'), { ...rating, ratedAmps: 7 }).values).toEqual({
     '06': 4.5,
   });
@@ -96,9 +99,9 @@ it('out of range, unknown and empty values stay visible and are not taken', () =
 });
 
 it.each([
-  ['', /Nothing is there/],
-  ['{"values": {"3-01": 5', /breaks off/],
-  ['[1,2]', /an object of numbers/],
+  ['', /The file is empty/],
+  ['{"values": {"3-01": 5', /cut off/],
+  ['[1,2]', /an object of parameter numbers/],
   ['hello\nworld', /right type/],
 ])('says what is wrong with %j', (text, words) => {
   expect(read(text).trouble).toMatch(words);
@@ -154,7 +157,7 @@ describe('a device configuration file', () => {
       '[DeviceInfo]',
       'ProductName=another',
       `[${index.toLowerCase()}SUB${Number.parseInt(sub, 16)}]`,
-      'ParameterName=Acceleration',
+      'ParameterName=Ramp up',
       'datatype=0x0006',
       'DefaultValue=0x64',
       '[6040]',
@@ -207,6 +210,6 @@ describe('the checksum', () => {
   it('of our own file tells that something was changed in it', () => {
     const text = setAsJson({ name: 'x', typeId: 'whimbrel-w4', rating, values, strangers: [] });
     expect(read(text).trouble).toBeNull();
-    expect(read(text.replace('"3-01": 5', '"3-01": 9')).trouble).toMatch(/checksum/);
+    expect(read(text.replace('"3-01": 5', '"3-01": 9')).trouble).toMatch(/Checksum/);
   });
 });

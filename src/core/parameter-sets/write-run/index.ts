@@ -78,9 +78,9 @@ function explained(line: WriteLine | undefined): string | null {
   if (line.why !== null) return line.why;
   const words: Readonly<Record<Exclude<LineState, 'taken'>, string>> = {
     waiting: 'not written before the run was ended',
-    sent: 'sent, and not heard of before the run was ended',
+    sent: 'sent, result not known when the run was ended',
     refused: 'refused by the drive',
-    otherwise: 'the drive made another value of it',
+    otherwise: 'drive changed the value',
     'left-out': 'left out by a person',
   };
   return words[line.state];

@@ -42,9 +42,9 @@ it('some of it: in between', () => {
 });
 
 it.each([
-  ['refused', 'out of its range', 'out of its range'],
+  ['refused', 'out of range', 'out of range'],
   ['left-out', null, 'left out by a person'],
-  ['otherwise', null, 'the drive made another value of it'],
+  ['otherwise', null, 'drive changed the value'],
 ] as const)('a value that was %s is explained, and the rest is as planned', (state, why, words) => {
   const { ending, leftOver } = runReport(found, but('3-01', { state, why }), {
     ...wanted,

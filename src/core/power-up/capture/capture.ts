@@ -17,7 +17,7 @@ export type ChannelRole = (typeof channelRoles)[number];
 
 /** What each channel shows, in words. */
 export const channelRoleWords: Readonly<Record<ChannelRole, string>> = {
-  vdc: 'bus volts',
+  vdc: 'bus voltage',
   ia: 'line current L1',
   ib: 'line current L2',
   ic: 'line current L3',

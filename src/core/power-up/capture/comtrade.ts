@@ -21,7 +21,7 @@ export interface Configuration {
 const number = (text: string | undefined, what: string): number => {
   const value = Number((text ?? '').trim());
   if ((text ?? '').trim() === '' || !Number.isFinite(value))
-    throw new BadCapture(`The .cfg file does not say ${what} where it should: is it whole?`);
+    throw new BadCapture(`The .cfg file lacks ${what}: is it complete?`);
   return value;
 };
 
@@ -40,8 +40,7 @@ export function readConfiguration(text: string): Configuration {
     );
   const analogCount = count('A');
   const digitals = count('D');
-  if (analogCount > 1000 || digitals > 10_000)
-    throw new BadCapture('The .cfg file names more channels than any record has.');
+  if (analogCount > 1000 || digitals > 10_000) throw new BadCapture('The .cfg file lists too many channels.');
   const analogs = Array.from({ length: analogCount }, (_, k) => {
     const [, name = `A${k + 1}`, phase = '', , unit = '', a, b, skew] = next();
     return {
@@ -88,7 +87,7 @@ function textRows(data: Uint8Array, { analogs }: Configuration): Rows {
     const cells = line.split(',');
     if (cells.length < 2 + analogs.length)
       throw new BadCapture(
-        `Line ${k + 1} of the .dat file has ${cells.length} values; the .cfg file asks for at least ${2 + analogs.length}.`,
+        `Line ${k + 1} of the .dat file has ${cells.length} values; the .cfg file requires at least ${2 + analogs.length}.`,
       );
     stamps[k] = cells[1]?.trim() === '' ? NaN : Number(cells[1]);
     columns.forEach((column, c) => {
@@ -105,7 +104,7 @@ function binaryRows(data: Uint8Array, { analogs, digitals, format }: Configurati
   const size = 8 + wide * analogs.length + 2 * Math.ceil(digitals / 16);
   if (data.length < size || data.length % size !== 0)
     throw new BadCapture(
-      `The .dat file has ${data.length} bytes; the .cfg file asks for rows of ${size}. Do the two belong together?`,
+      `The .dat file has ${data.length} bytes; the .cfg file requires rows of ${size}. Do the two belong together?`,
     );
   const view = new DataView(data.buffer, data.byteOffset, data.byteLength);
   const count = data.length / size;

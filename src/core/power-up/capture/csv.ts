@@ -61,7 +61,7 @@ function mannerOf(text: string): Manner {
   const above = data.findIndex(isNumbers);
   if (above < 0 || data.length - above < fewest)
     throw new BadCapture(
-      'No columns of numbers were found: save the capture as CSV, one row a sample, and try again.',
+      'No numeric columns found: save the capture as CSV, one row per sample, and try again.',
     );
   const width = Math.max(last.length, data[above]?.length ?? 0);
   const head = data
@@ -164,7 +164,7 @@ export function guessLayout({ names, values, rising }: Columns): Layout {
 export function captureOf({ names, values }: Columns, layout: Layout): Capture {
   const { time, step_s } = layout;
   if (time === null && !(step_s !== null && step_s > 0))
-    throw new BadCapture('No column is the time: say how long it is from one sample to the next.');
+    throw new BadCapture('No time column: enter the sample interval.');
   const scale = unitSeconds[layout.timeUnit];
   const timesOf = (column: number | null): Float64Array => {
     const count = values[0]?.length ?? 0;

@@ -78,12 +78,12 @@ function usualStep(times: Float64Array): number {
  */
 export function evenCapture(raw: readonly RawChannel[]): Capture {
   const notes: string[] = [];
-  if (raw.length === 0) throw new BadCapture('No channel was chosen: say what at least one column shows.');
+  if (raw.length === 0) throw new BadCapture('No channel chosen: assign at least one column.');
   for (const { name, times, values } of raw) {
     if (times.length < 16)
       throw new BadCapture(`“${name}” has ${times.length} samples; at least 16 are needed.`);
     if (times.length > mostSamples)
-      throw new BadCapture(`“${name}” has more than ${mostSamples} samples: save a shorter stretch.`);
+      throw new BadCapture(`“${name}” has more than ${mostSamples} samples: save a shorter section.`);
     for (let k = 1; k < times.length; k += 1)
       if (!(valueAt(times, k) > valueAt(times, k - 1)))
         throw new BadCapture(
@@ -93,14 +93,13 @@ export function evenCapture(raw: readonly RawChannel[]): Capture {
     const share = missing / values.length;
     if (share > mostMissing)
       throw new BadCapture(
-        `“${name}” lacks ${percent(share)} of its samples: too much to judge by. Record it again.`,
+        `“${name}” lacks ${percent(share)} of its samples: too many to evaluate. Record again.`,
       );
-    if (missing > 0)
-      notes.push(`${name}: ${missing} missing samples were drawn straight across (${percent(share)}).`);
+    if (missing > 0) notes.push(`${name}: ${missing} missing samples were interpolated (${percent(share)}).`);
     const held = clippedShare(values);
     if (held > heldShare && held < squareShare)
       notes.push(
-        `${name}: ${percent(held)} of its samples stand at the end of the range. The channel was driven out of its range; peaks and RMS are not judged. Set a coarser range and record again.`,
+        `${name}: ${percent(held)} of its samples are at the range limit. The channel was overdriven; peaks and RMS are not evaluated. Set a larger range and record again.`,
       );
   }
   const steps = raw.map((c) => usualStep(c.times));
@@ -110,14 +109,12 @@ export function evenCapture(raw: readonly RawChannel[]): Capture {
   if (!(end - t0 > 15 * dt))
     throw new BadCapture('The channels were not recorded at the same time: import them one by one.');
   if (Math.max(...steps) > 1.01 * dt)
-    notes.push('The channels have two time bases: all were laid on the finer one.');
+    notes.push('The channels have two time bases: all were resampled to the finer one.');
   const count = Math.floor((end - t0) / dt + 1e-6) + 1;
   // One late stamp would stretch forty samples to millions: judged before anything is made for them.
   const longest = Math.max(...raw.map((c) => c.times.length));
   if (count > mostSamples || count > mostStretch * longest)
-    throw new BadCapture(
-      'The times jump: evenly spaced, there would be far more samples than were recorded. Save the stretch before or after the jump.',
-    );
+    throw new BadCapture('Gap in the time column: save the section before or after the gap.');
   const met = { uneven: false };
   const channels = raw.map(({ times, values, ...rest }): Channel => {
     const out = new Float64Array(count);
@@ -134,7 +131,7 @@ export function evenCapture(raw: readonly RawChannel[]): Capture {
     return { ...rest, values: out };
   });
   if (met.uneven && !(Math.max(...steps) > 1.01 * dt))
-    notes.push('The samples were not evenly spaced: they were made so.');
+    notes.push('The samples were not evenly spaced: they were resampled.');
   return { t0, dt, channels, notes };
 }
 

@@ -46,7 +46,7 @@ export function shortened(capture: Capture, most: number): Capture {
   return {
     t0: capture.t0 + (by / 4) * capture.dt,
     dt: (by / 2) * capture.dt,
-    notes: [...capture.notes, `Drawn and kept as the lowest and highest of every ${by} samples.`],
+    notes: [...capture.notes, `Drawn and saved as minimum and maximum of every ${by} samples.`],
     channels: capture.channels.map((c) => {
       const whole = { t0: 0, dt: 1 };
       const { v } = thinned(c.values.subarray(0, stretches * by), whole, 2 * stretches);

@@ -34,12 +34,12 @@ describe('a lamp', () => {
       'orange',
       'yellow',
       'bright',
-      'too bright: more lamps a leg',
+      'too bright: use more lamps per phase',
     ]);
   });
 });
 
-describe('a bank that fills', () => {
+describe('a capacitor bank that fills', () => {
   it('does so as a capacitor through a resistor from a stiff rectifier, one time constant to 63 %', () => {
     // With resistance far above what the valleys of the bridge matter, v = V(1 − e^(−t/RC)) with V about the mean of the bridge.
     const { points, final_V } = chargeOf({
@@ -127,7 +127,7 @@ describe('lamps as a load', () => {
       verdict: 'unequal',
       leg: 'U',
     });
-    expect(judgeLamps({ hz: 30, volts: [0, 0, 0], amps: null }).text).toMatch(/No volts/);
+    expect(judgeLamps({ hz: 30, volts: [0, 0, 0], amps: null }).text).toMatch(/No output voltage/);
   });
 });
 

@@ -49,9 +49,7 @@ export function judgeGates({ ohms, supplies, minus, pulses }: GateCheck): GateVe
       'negative rail',
       'V',
     ),
-    ...pulses.flatMap((p, k) =>
-      p === 'no' ? [`${gateNames[k] ?? k}: no pulses, or unlike the others`] : [],
-    ),
+    ...pulses.flatMap((p, k) => (p === 'no' ? [`${gateNames[k] ?? k}: pulses missing or different`] : [])),
   ];
   // Before the rails were asked for, ohms and pulses were all there was.
   const rails = minus === undefined || [...supplies, ...(minus ?? [])].every((v) => v !== null);

@@ -57,10 +57,10 @@ export function judgeLamps({ volts, amps }: LampReading): LampJudgement {
     amps_percent: a?.percent ?? null,
     leg,
     text: dead
-      ? 'No volts at the output: is it running, and at what frequency?'
+      ? 'No output voltage: is the drive running, and at what frequency?'
       : verdict === 'equal'
-        ? 'All three legs alike.'
-        : `Leg ${leg} is unlike the others${pairWords(volts)}. Change its lamp with another: if the odd one moves with the lamp, it is the lamp.`,
+        ? 'All three phases equal.'
+        : `Phase ${leg} differs from the others${pairWords(volts)}. Swap its lamp with another: if the difference moves with the lamp, the lamp is the cause.`,
     sum: `volts: largest deviation ${formatSignificant(v.percent, 2)} % of the mean ${formatSignificant(v.mean)} V (good to ${bounds.volts[0]} %, bad above ${bounds.volts[1]} %)${a === null ? '' : `; currents: ${formatSignificant(a.percent, 2)} % of ${formatSignificant(a.mean)} A (good to ${bounds.amps[0]} %, bad above ${bounds.amps[1]} %)`}`,
   };
 }

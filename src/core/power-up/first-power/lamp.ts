@@ -37,5 +37,5 @@ export function lookOf(share: number): string {
   if (share < 0.25) return 'just red';
   if (share < 0.45) return 'orange';
   if (share < 0.75) return 'yellow';
-  return share > 1.15 ? 'too bright: more lamps a leg' : 'bright';
+  return share > 1.15 ? 'too bright: use more lamps per phase' : 'bright';
 }

@@ -132,9 +132,9 @@ function planBy(unit: FirstPowerUnit, way: Way): FirstPowerPlan {
     stops: [
       `The bus is below ${stopBelow_V} V after ${stopAfter_s} s.`,
       ...(lamp === null
-        ? ['The supply stays in its limit after that.']
-        : ['A lamp stays bright after that: what it feeds is shorted.', 'One lamp looks unlike the others.']),
-      'Smell, noise, smoke, a bus that climbs past what was expected.',
+        ? ['The supply stays in current limit after that.']
+        : ['A lamp stays bright after that: short downstream.', 'One lamp differs from the others.']),
+      'Smell, noise, smoke, or bus voltage above the expected value.',
     ],
   };
 }
@@ -148,7 +148,7 @@ function shorted({ supply_V, phases }: FirstPowerUnit, lamp: LampRating, perLine
     {
       what: 'With the bus shorted',
       value: `${formatSignificant(amps, 2)} A a line, ${formatSignificant(amps * each * perLine * (phases === 3 ? 3 : 2), 2)} W in all`,
-      sum: `${formatSignificant(each)} V on each lamp: ${formatSignificant(lamp.watts / lamp.volts, 2)} A × (${formatSignificant(each)} ÷ ${lamp.volts})^0.55; they burn ${each / lamp.volts > 0.7 ? 'bright' : 'yellow'} and bear all of it`,
+      sum: `${formatSignificant(each)} V on each lamp: ${formatSignificant(lamp.watts / lamp.volts, 2)} A × (${formatSignificant(each)} ÷ ${lamp.volts})^0.55; they glow ${each / lamp.volts > 0.7 ? 'bright' : 'yellow'} and limit the current`,
     },
   ];
 }

@@ -53,7 +53,7 @@ export function judgeSweep(sweep: Sweep): {
     text: passes
       ? `Follows from zero to maximum within ${formatSignificant(band_Hz, 2)} Hz.`
       : rows.length < 3 || !ends
-        ? 'At least three points, with zero and maximum among them.'
-        : `At ${worst?.percent} % it is ${formatSignificant(Math.abs(worst?.off_Hz ?? 0), 2)} Hz off; ${formatSignificant(band_Hz, 2)} Hz are allowed.`,
+        ? 'At least three points, including zero and maximum.'
+        : `At ${worst?.percent} % it is ${formatSignificant(Math.abs(worst?.off_Hz ?? 0), 2)} Hz off; ${formatSignificant(band_Hz, 2)} Hz allowed.`,
   };
 }

@@ -81,19 +81,17 @@ export function doubtsAbout({ channels }: Capture, line_V: number): string[] {
       if (mean > 0.5 * line_V && mean < 2.5 * line_V) return [];
       return [
         swing > Math.abs(mean)
-          ? `“${name}” swings about ${shown(mean)} V: that is no bus. Are two columns swapped?`
-          : `“${name}” averages ${shown(mean)} V: a bus on ${line_V} V stands at about ${shown(1.35 * line_V)} V. Is the probe's factor right?`,
+          ? `“${name}” swings about ${shown(mean)} V: not a DC bus. Are two columns swapped?`
+          : `“${name}” averages ${shown(mean)} V: a DC bus on ${line_V} V is about ${shown(1.35 * line_V)} V. Is the probe factor right?`,
       ];
     }
     if (role.startsWith('i'))
       return Math.abs(mean) > 5 * swing && Math.abs(mean) > 0.5 * line_V
-        ? [
-            `“${name}” stands still at ${shown(mean)}: that is no current of a line or winding. Are two columns swapped?`,
-          ]
+        ? [`“${name}” is constant at ${shown(mean)}: not a line or motor current. Are two columns swapped?`]
         : [];
     return most < 0.3 * line_V
       ? [
-          `“${name}” reaches only ${shown(most)} V: the pulses go to the bus. Is the probe's factor right, or are two columns swapped?`,
+          `“${name}” reaches only ${shown(most)} V: pulses should reach bus voltage. Is the probe factor right, or are two columns swapped?`,
         ]
       : [];
   });

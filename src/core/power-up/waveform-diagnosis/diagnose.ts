@@ -85,7 +85,7 @@ export function* diagnoseWave(
   if (Object.keys(asked).length === 0)
     return {
       verdict: 'nothing-measured',
-      headline: 'Nothing measured yet that can be judged.',
+      headline: 'No values to diagnose yet.',
       found: [],
       same: [],
       notes: [],
@@ -158,7 +158,7 @@ function concluded(tries: readonly Try[], measured: Measured): WaveDiagnosis {
     return {
       verdict: 'unexplained',
       headline:
-        'No single fault gives these figures. Check the meter, where its leads were, and the load that was given.',
+        'No single fault gives these values. Check the meter, the lead positions, and the load entered.',
       found,
       same,
       notes,
@@ -168,7 +168,7 @@ function concluded(tries: readonly Try[], measured: Measured): WaveDiagnosis {
   const verdict = best.probability < 0.6 ? 'doubtful' : best.id === 'sound' ? 'sound' : 'fault';
   const headline =
     verdict === 'doubtful'
-      ? `Not told apart yet: ${found
+      ? `Not yet distinguished: ${found
           .slice(0, 3)
           .filter((f) => f.probability > 0.1)
           .map((f) => f.name)
@@ -217,20 +217,18 @@ function notesOf(best: RankedCause, found: readonly RankedCause[], measured: Mea
   const precharge = found.find((f) => f.id === 'precharge-stuck');
   if (precharge !== undefined && best.id === 'sound' && alike(measured, best.figures, precharge.figures))
     notes.push(
-      'A precharge resistor that is not bridged cannot be seen at this load: look again under load.',
+      'A precharge resistor that is not bypassed cannot be detected at this load: measure again under load.',
     );
   const weak = found.find((f) => f.id === 'bank-weak');
   if (weak !== undefined && best.id === 'sound' && alike(measured, best.figures, weak.figures))
-    notes.push('A weak bank cannot be seen at this load: its ripple goes with the load.');
+    notes.push('An aged capacitor bank cannot be detected at this load: ripple depends on load.');
   if (best.family === 'output' && best.id.startsWith('switch.'))
-    notes.push(
-      'A transistor that is open and a gate drive that is missing give the same outputs: the gate pulses tell.',
-    );
+    notes.push('An open IGBT and a missing gate drive give the same output: check the gate pulses.');
   if (best.id.startsWith('unbalance.'))
     notes.push(
-      'Under unbalance the lowest current is not in the line with the lowest volts: measure the volts.',
+      'With unbalance, the lowest current is not in the line with the lowest voltage: measure the voltages.',
     );
   if (best.misfit < unexplainedBeyond && Math.abs(best.share - 1) > 0.3)
-    notes.push(`It carried ${formatSignificant(100 * best.share, 2)} % of the load that was given.`);
+    notes.push(`Actual load was about ${formatSignificant(100 * best.share, 2)} % of the load entered.`);
   return notes;
 }

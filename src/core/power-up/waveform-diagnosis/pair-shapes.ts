@@ -97,7 +97,7 @@ export function pairsCompared(shapes: readonly PairShape[]): { odd: OutputPair[]
   if (odd.length === 1)
     return {
       odd: roles,
-      text: `${names} alone is unlike the others (${figures}). Each output is part of two pairs: capture this one again, the probe may have had poor contact.`,
+      text: `${names} alone differs from the others (${figures}). Each output is part of two pairs: capture this one again, the probe may have had poor contact.`,
     };
   if (odd.length === outputPairs.length)
     return {
@@ -112,11 +112,11 @@ export function pairsCompared(shapes: readonly PairShape[]): { odd: OutputPair[]
     Math.abs(mean) < (shifted / 3) * highest
       ? ''
       : mean < 0
-        ? ` ${shared} reaches plus less than the others: its upper transistor or that gate drive.`
-        : ` ${shared} reaches minus less than the others: its lower transistor or that gate drive.`;
+        ? ` ${shared} reaches DC+ less than the others: upper IGBT or its gate drive.`
+        : ` ${shared} reaches DC− less than the others: lower IGBT or its gate drive.`;
   return {
     odd: roles,
-    text: `${names} are unlike the third pair (${figures}). Both have output ${shared}.${half}`,
+    text: `${names} differ from the third pair (${figures}). Both include output ${shared}.${half}`,
   };
 }
 

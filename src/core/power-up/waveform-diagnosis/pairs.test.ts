@@ -6,14 +6,14 @@ import { pairNotes } from './pairs';
 
 it('names the pair that is unlike the others, and says nothing where they are alike', () => {
   expect(pairNotes({ vuv_rms: 365, vvw_rms: 312, vwu_rms: 362 }, false)).toEqual([
-    'V to W is unlike the other pairs: U to V 365 V, V to W 312 V, W to U 362 V, 9.9 % off their mean. Captured with a scope, the three are laid over each other.',
+    'V to W differs from the other pairs: U to V 365 V, V to W 312 V, W to U 362 V, 9.9 % off their mean. Captured with a scope, the three are laid over each other.',
   ]);
   expect(pairNotes({ vuv_rms: 365, vvw_rms: 360, vwu_rms: 362 }, true)).toEqual([]);
 });
 
 it('asks for the other pairs before one is blamed', () => {
   expect(pairNotes({ vuv_rms: 312 }, true)).toEqual([
-    'Pairs so far: U to V 312 V. Capture V to W and W to U the same way before anything is said of one of them.',
+    'Pairs so far: U to V 312 V. Capture V to W and W to U the same way before blaming one of them.',
   ]);
   expect(pairNotes({ vuv_rms: 312, vvw_rms: 365 }, false)[0]).toContain('Capture W to U the same way');
   expect(pairNotes({ vuv_rms: 365 }, false)).toEqual([]);
@@ -42,10 +42,10 @@ describe('pairs by their waveforms', () => {
   });
 
   it.each([
-    ['switch.inv.U.hi', ['vuv', 'vwu'], 'Both have output U. U reaches plus less'],
-    ['switch.inv.U.lo', ['vuv', 'vwu'], 'Both have output U. U reaches minus less'],
-    ['switch.inv.V.lo', ['vuv', 'vvw'], 'Both have output V. V reaches minus less'],
-    ['switch.inv.W.hi', ['vvw', 'vwu'], 'Both have output W. W reaches plus less'],
+    ['switch.inv.U.hi', ['vuv', 'vwu'], 'Both include output U. U reaches DC+ less'],
+    ['switch.inv.U.lo', ['vuv', 'vwu'], 'Both include output U. U reaches DC− less'],
+    ['switch.inv.V.lo', ['vuv', 'vvw'], 'Both include output V. V reaches DC− less'],
+    ['switch.inv.W.hi', ['vvw', 'vwu'], 'Both include output W. W reaches DC+ less'],
   ])('%s: names both pairs, the output they share, and which half it lacks', (id, odd, words) => {
     const compared = pairsCompared(pairShapes(captured(id), 40));
     expect(compared?.odd).toEqual(odd);

@@ -22,14 +22,12 @@ export function pairNotes(measured: Measured, suspected: boolean): string[] {
   if (taken.length < outputPairs.length) {
     const missing = outputPairs.filter((p) => !taken.some((t) => t.name === p.name)).map((p) => p.name);
     return differ || suspected
-      ? [
-          `Pairs so far: ${shown}. Capture ${missing.join(' and ')} the same way before anything is said of one of them.`,
-        ]
+      ? [`Pairs so far: ${shown}. Capture ${missing.join(' and ')} the same way before blaming one of them.`]
       : [];
   }
   if (!differ) return [];
   const [odd] = [...taken].sort((a, b) => Math.abs(b.volts - mean) - Math.abs(a.volts - mean));
   return [
-    `${odd?.name ?? ''} is unlike the other pairs: ${shown}, ${formatSignificant(unbalance_percent, 2)} % off their mean. Captured with a scope, the three are laid over each other.`,
+    `${odd?.name ?? ''} differs from the other pairs: ${shown}, ${formatSignificant(unbalance_percent, 2)} % off their mean. Captured with a scope, the three are laid over each other.`,
   ];
 }

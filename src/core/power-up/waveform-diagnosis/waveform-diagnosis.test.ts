@@ -51,7 +51,7 @@ const meter = [
 /** The three line currents, which is what most people have. */
 const lines = ['ia_rms', 'ib_rms', 'ic_rms'];
 
-describe('figures of a meter', () => {
+describe('values of a meter', () => {
   it.each([
     'sound',
     'phase-lost.L2',
@@ -84,17 +84,17 @@ describe('figures of a meter', () => {
     );
   });
 
-  it('does not claim to tell a transistor from its gate drive', () => {
+  it('does not claim to tell an IGBT from its gate drive', () => {
     const found = diagnosed(at(0.7), metered('switch.inv.V.hi', meter));
-    expect(found.found[0]?.name).toMatch(/transistor does not switch, or its gate drive is missing/);
-    expect(found.notes.join()).toMatch(/gate pulses tell/);
+    expect(found.found[0]?.name).toMatch(/IGBT does not switch, or its gate drive is missing/);
+    expect(found.notes.join()).toMatch(/check the gate pulses/);
   });
 
   it('says that a precharge that is not bridged cannot be seen at standby', () => {
     const idle = circuitOf(winchUnit, { load: 'none', f1: 20 }).given;
     const { figures } = simulateWave(idle);
     const found = diagnosed(idle, { vdc_avg: figures['vdc_avg'] ?? 0 });
-    expect(found.notes.join()).toMatch(/not bridged cannot be seen at this load/);
+    expect(found.notes.join()).toMatch(/not bypassed cannot be detected at this load/);
   });
 
   it('explains nothing that nothing explains', () => {
@@ -178,7 +178,9 @@ it('doubts channels that do not look like what they are called', () => {
       role: c.role === 'vdc' ? ('ia' as const) : c.role === 'ia' ? ('vdc' as const) : c.role,
     })),
   };
-  expect(doubtsAbout(swapped, 400).join()).toMatch(/no current.*swapped.*no bus.*swapped/);
+  expect(doubtsAbout(swapped, 400).join()).toMatch(
+    /not a line or motor current.*swapped.*not a DC bus.*swapped/,
+  );
   const unscaled = {
     ...right,
     channels: right.channels.map((c) => ({ ...c, values: c.values.map((v) => v / 100) })),

@@ -166,12 +166,12 @@ export function caseProblems(c: WaveCase): CaseProblem[] {
     say(
       'supply.Rs',
       c.supply.Rs,
-      'a supply with some resistance or inductance: without either its short-circuit current has no end',
+      'supply resistance or inductance must be above zero: otherwise the short-circuit current is infinite',
     );
-  if (c.bank.C <= 0) say('bank.C', c.bank.C, 'more than 0 F: without a bank there is no bus to compute');
+  if (c.bank.C <= 0) say('bank.C', c.bank.C, 'more than 0 F: the capacitor bank must be above zero');
   if (c.load.kind === 'R' && c.load.R <= 0) say('load.R', c.load.R, 'more than 0 Ω');
   if (c.load.kind === 'inverter' && c.motor.R <= 0 && c.motor.L <= 0)
-    say('motor.R', c.motor.R, 'a motor with some resistance or inductance');
+    say('motor.R', c.motor.R, 'motor resistance or inductance must be above zero');
   if (c.load.kind === 'inverter' && c.inverter.fc < 5 * c.inverter.f1)
     say('inverter.fc', c.inverter.fc, 'at least five times f1');
   const [from, to] = c.window;
@@ -181,6 +181,6 @@ export function caseProblems(c: WaveCase): CaseProblem[] {
   if (c.load.kind === 'inverter' && to * c.inverter.fc > inverterWindow_s * 16_000)
     say('window', c.window, `at most ${inverterWindow_s * 16_000} periods of the carrier`);
   if (c.supply.phases === 1 && c.supply.openPhase !== null && c.supply.openPhase !== 'L3')
-    say('supply.openPhase', c.supply.openPhase, 'null: with its one phase open nothing is fed');
+    say('supply.openPhase', c.supply.openPhase, 'null: no supply with the only phase open');
   return list;
 }

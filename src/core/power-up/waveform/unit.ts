@@ -60,7 +60,7 @@ export function circuitOf(unit: UnitWords, running: Running): { given: WaveCase;
       unit: 'µH',
       why: '1 % of the unit’s own impedance: a usual plant supply',
     },
-    { what: 'bank ESR', value: ESR * 1e3, unit: 'mΩ', why: '60 µs × 1/C, usual for sound electrolytics' },
+    { what: 'bank ESR', value: ESR * 1e3, unit: 'mΩ', why: '60 µs × 1/C, usual for good electrolytics' },
     ...(unit.choke
       ? [{ what: 'bus choke', value: Ldc * 1e3, unit: 'mH', why: '3 % of the unit’s own impedance' }]
       : []),

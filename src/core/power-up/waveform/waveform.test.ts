@@ -60,7 +60,7 @@ describe('a bridge against the textbook', () => {
     expect(f['ia_cond_deg']).toBeLessThan(125);
   });
 
-  it('ripples at six times the supply when sound, twice with a phase lost, once with a diode open', () => {
+  it('ripples at six times the supply when good, twice with a phase lost, once with a diode open', () => {
     expect(figures({})['vdc_ripple_hz']).toBe(300);
     expect(figures({ supply: { ...usualSupply, openPhase: 'L1' } })['vdc_ripple_hz']).toBe(100);
     const open = figures({ rectifier: { ...usualRectifier, openDiode: 'rect.L1.hi' } });
@@ -129,7 +129,7 @@ describe('an inverter against the textbook', () => {
     expect((f['vuv_rms'] ?? 0) / (f['vuv_h1_rms'] ?? 1)).toBeCloseTo(1.9, 1);
   });
 
-  it('tells an upper transistor from a lower one by the sign of the DC', () => {
+  it('tells an upper IGBT from a lower one by the sign of the DC', () => {
     const dc = (openSwitch: 'inv.U.hi' | 'inv.U.lo') =>
       figures({ ...inverting, inverter: { ...usualInverter, f1: 50, openSwitch } })['iu_dc'] ?? 0;
     expect(dc('inv.U.hi')).toBeLessThan(-1);
@@ -138,7 +138,7 @@ describe('an inverter against the textbook', () => {
 
   it.each([
     ['sound', {}],
-    ['a transistor open', { inverter: { ...usualInverter, f1: 50, openSwitch: 'inv.V.lo' } }],
+    ['an IGBT open', { inverter: { ...usualInverter, f1: 50, openSwitch: 'inv.V.lo' } }],
     ['a phase open', { motor: { ...usualMotor, openPhase: 'W' } }],
     ['a motor that turns', { motor: { ...usualMotor, R: 0.5, emf: 200, emfLag_deg: 8 } }],
     ['a lamp', { motor: { ...usualMotor, R: 300, L: 0 } }],
@@ -181,7 +181,7 @@ describe('circuits that cannot be', () => {
 });
 
 describe('a unit from its plates', () => {
-  it('draws about the plate current at full load', () => {
+  it('draws about the nameplate current at full load', () => {
     const { given } = circuitOf(winchUnit, { load: 'motor', f1: 45, share: 1, motor: winchMotorWords });
     expect((simulateWave(given).figures['iu_rms'] ?? 0) / 14.8).toBeCloseTo(1, 1);
   });

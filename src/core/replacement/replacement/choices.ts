@@ -6,7 +6,7 @@ export type ChoiceId = (typeof choiceIds)[number];
 /** The choices in words. */
 export const choiceNames: Readonly<Record<ChoiceId, string>> = {
   repair: 'Repair it',
-  exchange: 'Exchange for the same type',
+  exchange: 'Replace with the same type',
   newer: 'Replace with a newer type',
-  settings: 'Change settings only',
+  settings: 'Change parameters only',
 };

@@ -18,12 +18,12 @@ export type CommonFigure = (typeof commonFigures)[number];
 export const figureNames: Readonly<Record<ChoiceFigure | CommonFigure, { name: string; unit: string }>> = {
   price: { name: 'parts or unit', unit: 'money' },
   work_h: { name: 'hours of work', unit: 'h' },
-  lead_h: { name: 'hours until it is there', unit: 'h' },
-  stop_h: { name: 'hours of stop for it', unit: 'h' },
-  holds_percent: { name: 'chance that it holds', unit: '%' },
-  stopPerHour: { name: 'an hour of stop', unit: 'money' },
-  workPerHour: { name: 'an hour of work', unit: 'money' },
-  bankAge_years: { name: 'age of the bank', unit: 'years' },
+  lead_h: { name: 'delivery time, hours', unit: 'h' },
+  stop_h: { name: 'downtime, hours', unit: 'h' },
+  holds_percent: { name: 'chance of success', unit: '%' },
+  stopPerHour: { name: 'cost of an hour of downtime', unit: 'money' },
+  workPerHour: { name: 'cost of an hour of work', unit: 'money' },
+  bankAge_years: { name: 'age of the capacitors', unit: 'years' },
 };
 
 /** What is known of the choices; a blank figure is null. */
@@ -110,7 +110,7 @@ const partsById: ReadonlyMap<FigureId, FigureParts> = new Map<FigureId, FigurePa
 /** @throws RangeError for an id that is none */
 const partsOf = (figure: FigureId): FigureParts => {
   const parts = partsById.get(figure);
-  if (parts === undefined) throw new RangeError(`no figure is called ${figure}`);
+  if (parts === undefined) throw new RangeError(`unknown value ${figure}`);
   return parts;
 };
 
@@ -243,7 +243,7 @@ export function decide(situation: Situation): Decision {
       stop_h: m.stop_h,
       sum: [
         `${round(middle[`${id}.price`])} + ${round(middle[`${id}.work_h`])} h × ${round(middle.workPerHour)} + (${round(middle[`${id}.stop_h`])} h${waits}) × ${round(middle.stopPerHour)} = ${round(own.money)}`,
-        `does not hold with ${round(100 * m.fails)} %${m.next === null ? ': once more' : `, then ${choiceNames[m.next].toLowerCase()}`}: ${m.fails.toFixed(2)} × ${round(again.money)} = ${round(m.fails * again.money)}`,
+        `fails with ${round(100 * m.fails)} %${m.next === null ? ': once more' : `, then ${choiceNames[m.next].toLowerCase()}`}: ${m.fails.toFixed(2)} × ${round(again.money)} = ${round(m.fails * again.money)}`,
         `together ${round(m.money)}`,
       ],
       out: out[id] ?? null,

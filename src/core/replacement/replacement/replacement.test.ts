@@ -84,7 +84,7 @@ describe('the choice', () => {
     expect(first?.when).toBe('below');
     expect(first?.turnsAt).toBeCloseTo(1419 - (1396 - 300), 3);
     expect(first?.then).toBe('repair');
-    expect(indifferent).toContain('repair it: hours until it is there');
+    expect(indifferent).toContain('repair it: delivery time, hours');
   });
 
   it('at the turn another choice is cheapest, and just before it is not', () => {
@@ -189,10 +189,10 @@ describe('the fit', () => {
     );
   });
 
-  it('at heavy duty its amps are short, with the sum', () => {
+  it('at heavy duty its amps are short, with calculation', () => {
     const heavy = rowOf(whimbrel, { duty: 'heavy' }, 'amps-heavy');
     expect(heavy).toMatchObject({ verdict: 'does-not', next: '12 A' });
-    expect(heavy?.sum).toBe('15 A × 0.80 (heavy duty), nothing to take off here = 12 A');
+    expect(heavy?.sum).toBe('15 A × 0.80 (heavy duty), no derating here = 12 A');
     expect(rowOf(unit('whimbrel-w4', 'W4-24'), { duty: 'heavy' }, 'amps-heavy')?.verdict).toBe('fits');
     // Nobody said which duty: asked, before it is bought.
     expect(rowOf(whimbrel, { duty: null }, 'amps-heavy')?.verdict).toBe('ask');

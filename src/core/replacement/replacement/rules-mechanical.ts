@@ -9,8 +9,8 @@ const sizeWords = (u: FitUnit): string => {
 };
 
 const noSize = (old: string, next: string, what: string): Omit<FitRow, 'id' | 'name'> =>
-  row('ask', old, next, 'Not in the catalogue: measure it, or read it in its manual.', {
-    action: { kind: 'ask', text: `${what}: measure, or read in the manual` },
+  row('ask', old, next, 'Not in the catalogue: measure it, or see the manual.', {
+    action: { kind: 'ask', text: `${what}: measure, or see the manual` },
   });
 
 /** A row about something that the catalogue says of both in a word. */
@@ -56,12 +56,12 @@ export const mechanicalRules: readonly FitRule[] = [
           'fits',
           left,
           right,
-          measured ? 'It goes into the room that was measured.' : 'No bigger than the old one.',
+          measured ? 'Fits the measured space.' : 'Not larger than the old unit.',
         );
       return row(measured ? 'does-not' : 'ask', left, right, `It is ${over.join(', ')}.`, {
         action: measured
-          ? { kind: 'change', text: 'More room, or another place' }
-          : { kind: 'ask', text: 'Measure the room in the cabinet' },
+          ? { kind: 'change', text: 'More space, or another location' }
+          : { kind: 'ask', text: 'Measure the space in the cabinet' },
       });
     },
   },
@@ -73,12 +73,11 @@ export const mechanicalRules: readonly FitRule[] = [
       const said = (s: typeof a): string => (s === null ? unknown : `${String(s.holes.length)} holes`);
       if (b === null) return noSize(said(a), said(b), 'Drilling');
       if (a === null)
-        return row('adapts', said(a), said(b), 'The old holes are not known.', {
+        return row('adapts', said(a), said(b), 'Old holes not known.', {
           action: { kind: 'change', text: 'Drill by the template' },
         });
       const placed = placeHoles(a, b, next.control?.mounting?.hole_mm ?? null);
-      if (placed.kept === b.holes.length)
-        return row('fits', said(a), said(b), 'All of its holes are there already.');
+      if (placed.kept === b.holes.length) return row('fits', said(a), said(b), 'All holes exist already.');
       const { dx, dy } = placed;
       const parts = [
         ...(dx === 0 ? [] : [`${String(Math.abs(dx))} mm ${dx < 0 ? 'left' : 'right'}`]),
@@ -86,23 +85,17 @@ export const mechanicalRules: readonly FitRule[] = [
       ];
       const moved =
         parts.length === 0
-          ? 'centred on the old place'
-          : `${parts.join(' and ')} from the centre of the old place`;
+          ? 'centred on the old position'
+          : `${parts.join(' and ')} from the centre of the old position`;
       return placed.clear
-        ? row('adapts', said(a), said(b), `New holes, ${moved}: none runs into an old one.`, {
-            sum: `nearest ${placed.nearest_mm.toFixed(1)} mm from an old hole, ${placed.apart_mm.toFixed(0)} mm wanted`,
+        ? row('adapts', said(a), said(b), `New holes, ${moved}: no overlap with old holes.`, {
+            sum: `nearest ${placed.nearest_mm.toFixed(1)} mm from an old hole, ${placed.apart_mm.toFixed(0)} mm required`,
             action: { kind: 'change', text: 'Drill by the template, never through the unit' },
           })
-        : row(
-            'adapts',
-            said(a),
-            said(b),
-            'Wherever it goes near the old place, a new hole runs into an old one.',
-            {
-              sum: `nearest ${placed.nearest_mm.toFixed(1)} mm, ${placed.apart_mm.toFixed(0)} mm wanted`,
-              action: { kind: 'buy', text: 'An adapter plate' },
-            },
-          );
+        : row('adapts', said(a), said(b), 'Near the old position, new holes overlap old ones.', {
+            sum: `nearest ${placed.nearest_mm.toFixed(1)} mm, ${placed.apart_mm.toFixed(0)} mm required`,
+            action: { kind: 'buy', text: 'An adapter plate' },
+          });
     },
   },
   {
@@ -117,12 +110,12 @@ export const mechanicalRules: readonly FitRule[] = [
             'ask',
             said(a),
             said(b),
-            `${String(b.clearance_mm - a.clearance_mm)} mm more than the old one.`,
+            `${String(b.clearance_mm - a.clearance_mm)} mm more than the old unit.`,
             {
-              action: { kind: 'ask', text: 'Measure the free room above and below' },
+              action: { kind: 'ask', text: 'Measure the free space above and below' },
             },
           )
-        : row('fits', said(a), said(b), 'No more than the old one asks for.');
+        : row('fits', said(a), said(b), 'Not more than the old unit needs.');
     },
   },
   compared(
@@ -132,10 +125,10 @@ export const mechanicalRules: readonly FitRule[] = [
     (old, next, { cablesFrom }) => {
       const from = cablesFrom ?? (old === 'both' ? null : (old ?? null));
       return from === null || next === 'both' || next === from
-        ? { verdict: 'fits', text: 'The cables come from the right side.' }
+        ? { verdict: 'fits', text: 'Cable entry is on the correct side.' }
         : {
             verdict: 'adapts',
-            text: `The cables come from ${from}: are they long enough to go round?`,
+            text: `The cables come from ${from}: are they long enough?`,
             action: { kind: 'ask', text: 'Length of each cable to the other side' },
           };
     },
@@ -151,10 +144,10 @@ export const mechanicalRules: readonly FitRule[] = [
       return less
         ? {
             verdict: 'does-not',
-            text: `${wanted} is wanted here.`,
+            text: `${wanted} is required here.`,
             action: { kind: 'buy', text: `An enclosure of ${wanted}` },
           }
-        : { verdict: 'fits', text: `${wanted ?? next} is wanted here.` };
+        : { verdict: 'fits', text: `${wanted ?? next} is required here.` };
     },
   ),
   {
@@ -174,19 +167,19 @@ export const mechanicalRules: readonly FitRule[] = [
               'ask',
               range(old),
               range(next),
-              'Less than the old one was made for: how warm and how cold is it there?',
+              'Narrower range than the old unit: what are the temperatures there?',
               {
                 action: { kind: 'ask', text: 'Ambient in the cabinet, summer and winter' },
               },
             )
-          : row('fits', range(old), range(next), 'No less than the old one.');
+          : row('fits', range(old), range(next), 'Not less than the old unit.');
       return asked.ambient_C >= r[0] && asked.ambient_C <= r[1]
         ? row('fits', range(old), range(next), `${String(asked.ambient_C)} °C there.`)
         : row(
             'adapts',
             range(old),
             range(next),
-            `${String(asked.ambient_C)} °C there: it gives less, see the amps.`,
+            `${String(asked.ambient_C)} °C there: derated, see current.`,
           );
     },
   },
@@ -199,10 +192,10 @@ export const mechanicalRules: readonly FitRule[] = [
       if (b === null) return null;
       // A load that one person should not lift alone.
       return b.weight_kg > 25
-        ? row('adapts', said(a), said(b), 'More than one person should lift.', {
-            action: { kind: 'change', text: 'Two people or a hoist for out and in' },
+        ? row('adapts', said(a), said(b), 'Too heavy for one person.', {
+            action: { kind: 'change', text: 'Two people or a hoist' },
           })
-        : row('fits', said(a), said(b), 'One person lifts it.');
+        : row('fits', said(a), said(b), 'One person can lift it.');
     },
   },
   {
@@ -215,13 +208,13 @@ export const mechanicalRules: readonly FitRule[] = [
       const [a, b] = [of(old), of(next)];
       if (b === undefined) return noSize(said(a), said(b), 'Fuses');
       if (a !== undefined && a.fuse_A === b.fuse_A && a.kind === b.kind && a.wire_mm2 >= b.wire_mm2)
-        return row('fits', said(a), said(b), 'As they are. The local code decides.');
+        return row('fits', said(a), said(b), 'Unchanged. The local code decides.');
       const wire = a !== undefined && a.wire_mm2 < b.wire_mm2;
       return row(
         wire ? 'does-not' : 'adapts',
         said(a),
         said(b),
-        wire ? 'It asks for thicker wire.' : 'It asks for other fuses. The local code decides.',
+        wire ? 'Larger wire needed.' : 'Other fuses needed. The local code decides.',
         {
           action: {
             kind: 'buy',
@@ -233,14 +226,14 @@ export const mechanicalRules: readonly FitRule[] = [
   },
   {
     id: 'discontinued',
-    name: 'Can be bought',
+    name: 'Availability',
     says: ({ old, next }) => {
       const said = (u: FitUnit): string => (u.discontinued ? 'discontinued' : 'yes');
       return next.discontinued
-        ? row('adapts', said(old), said(next), 'The next failure finds none.', {
-            action: { kind: 'buy', text: 'A spare with it, or a newer type' },
+        ? row('adapts', said(old), said(next), 'No spares available.', {
+            action: { kind: 'buy', text: 'Buy a spare too, or use a newer type' },
           })
-        : row('fits', said(old), said(next), 'It can be bought again.');
+        : row('fits', said(old), said(next), 'Still available.');
     },
   },
   {
@@ -254,9 +247,9 @@ export const mechanicalRules: readonly FitRule[] = [
               'ask',
               old.firmware ?? unknown,
               next.firmware ?? unknown,
-              'Another firmware of the same make: read what changed.',
+              'Different firmware: read the release notes.',
               {
-                action: { kind: 'ask', text: 'Release notes between the two' },
+                action: { kind: 'ask', text: 'Release notes between the two versions' },
               },
             )
           : null,

@@ -7,23 +7,23 @@ export const networkQuestions: readonly { id: string; asks: string; changes: str
   { id: 'address', asks: 'Node address', changes: 'Give the new unit the same address' },
   {
     id: 'watchdog',
-    asks: 'Watchdog: after how many seconds, and what then',
+    asks: 'Watchdog: time-out and reaction',
     changes: 'Set the same time and the same reaction',
   },
   {
     id: 'words',
-    asks: 'Control and status words: which bits',
-    changes: 'The controller must build its words for the new type',
+    asks: 'Control and status words: bit assignment',
+    changes: 'Adapt control and status words in the controller to the new type',
   },
   {
     id: 'scaling',
     asks: 'Scaling of reference and actual value',
-    changes: 'The controller must scale for the new type',
+    changes: 'Adapt scaling in the controller to the new type',
   },
   {
     id: 'master',
     asks: 'Who may change the controller, and when',
-    changes: 'They must be there at the stop',
+    changes: 'They must be present during the outage',
   },
 ];
 
@@ -42,15 +42,15 @@ export const networkRules: readonly FitRule[] = [
       const { name } = asked.network;
       const list = next.control?.mounting?.networks;
       if (list === undefined)
-        return row('ask', names(old), names(next), `Does it speak ${name}? Not in the catalogue.`);
+        return row('ask', names(old), names(next), `Support of ${name} not in the catalogue.`);
       const there = list.find((n) => n.name === name);
       if (there === undefined)
-        return row('does-not', names(old), names(next), `It does not speak ${name}.`, {
-          action: { kind: 'buy', text: `A converter for ${name}, or a type that speaks it` },
+        return row('does-not', names(old), names(next), `${name} not supported.`, {
+          action: { kind: 'buy', text: `A converter for ${name}, or a type that supports it` },
         });
       return there.option === null
-        ? row('fits', names(old), names(next), `It speaks ${name} by itself.`)
-        : row('adapts', names(old), names(next), `It speaks ${name} with a board.`, {
+        ? row('fits', names(old), names(next), `${name} built in.`)
+        : row('adapts', names(old), names(next), `${name} with an option board.`, {
             action: { kind: 'buy', text: there.option },
           });
     },
@@ -63,12 +63,12 @@ export const networkRules: readonly FitRule[] = [
       const answer = asked.network.answers[id];
       const same = old.maker === next.maker && old.control === next.control;
       if (answer === undefined || answer === '')
-        return row('ask', unknown, '', 'To be asked before anything is decided.', {
-          action: { kind: 'ask', text: `${asks}? Ask whoever keeps the controller` },
+        return row('ask', unknown, '', 'Clarify before deciding.', {
+          action: { kind: 'ask', text: `${asks}? Ask the person responsible for the controller` },
         });
       return same
-        ? row('fits', answer, answer, 'The same type: it stays.')
-        : row('adapts', answer, '', 'The controller belongs to the swap.', {
+        ? row('fits', answer, answer, 'Same type: unchanged.')
+        : row('adapts', answer, '', 'The controller must be changed too.', {
             action: { kind: 'change', text: changes },
           });
     },

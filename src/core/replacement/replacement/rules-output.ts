@@ -23,7 +23,7 @@ export const outputRules: readonly FitRule[] = [
           'ask',
           left,
           right,
-          'What the supply drives into a short circuit here, and what the unit with its fuses stands.',
+          'Prospective short-circuit current here, and rating of the unit with its fuses, not known.',
           {
             action: {
               kind: 'ask',
@@ -37,7 +37,7 @@ export const outputRules: readonly FitRule[] = [
             'does-not',
             left,
             right,
-            `The supply drives ${there} kA here: fuses or a breaker that limit it, as the maker lists, or another unit.`,
+            `Prospective ${there} kA here: current-limiting fuses or breaker as listed by the maker, or another unit.`,
           );
     },
   },
@@ -49,19 +49,13 @@ export const outputRules: readonly FitRule[] = [
       const has = next.control?.mounting?.emc;
       const [left, right] = [emcOf(old), emcOf(next)];
       if (wanted === null || has === undefined)
-        return row(
-          'ask',
-          left,
-          right,
-          'Which category of emission the place asks for, and which the unit keeps.',
-          {
-            action: { kind: 'ask', text: 'EMC category of the place (IEC 61800-3)' },
-          },
-        );
+        return row('ask', left, right, 'EMC category of the site and of the unit not known.', {
+          action: { kind: 'ask', text: 'EMC category of the site (IEC 61800-3)' },
+        });
       return has !== 'none' && emcCategories.indexOf(has) <= emcCategories.indexOf(wanted)
-        ? row('fits', left, right, `It keeps ${wanted} with a screened cable, bonded all round at both ends.`)
-        : row('adapts', left, right, `It does not keep ${wanted} by itself.`, {
-            action: { kind: 'buy', text: `EMC filter for ${wanted}, on the same plate as the unit` },
+        ? row('fits', left, right, `Meets ${wanted} with screened cable, bonded 360° at both ends.`)
+        : row('adapts', left, right, `Does not meet ${wanted} without a filter.`, {
+            action: { kind: 'buy', text: `EMC filter for ${wanted}, on the same mounting plate as the unit` },
           });
     },
   },
@@ -72,15 +66,9 @@ export const outputRules: readonly FitRule[] = [
       const { cable } = asked;
       if (cable === undefined) return null;
       if (cable === null || asked.supply.volts === null)
-        return row(
-          'ask',
-          '',
-          '',
-          'How long the cable is, what the motor’s winding was made for, and what stands between.',
-          {
-            action: { kind: 'ask', text: 'Length of the motor cable, age and make of the winding' },
-          },
-        );
+        return row('ask', '', '', 'Cable length, winding insulation and output filter not known.', {
+          action: { kind: 'ask', text: 'Length of the motor cable, age and make of the winding' },
+        });
       const judged = judgeCable({
         ...cable,
         supply_V: asked.supply.volts,

@@ -13,7 +13,7 @@ const isUnknownOnOnePhase = (unit: FitUnit, { supply }: UnitRequirements): boole
 function derating(unit: FitUnit, asked: UnitRequirements): { share: number; sum: string } | null {
   if (isUnknownOnOnePhase(unit, asked)) return null;
   const supply_V = unit.supply_V ?? asked.supply.volts;
-  if (unit.control === null || supply_V === null) return { share: 1, sum: 'its derating is not known' };
+  if (unit.control === null || supply_V === null) return { share: 1, sum: 'derating not known' };
   const { derating: share } = fitOf(
     {
       type: { ...unit, supply_V },
@@ -30,7 +30,7 @@ function derating(unit: FitUnit, asked: UnitRequirements): { share: number; sum:
     },
     unit.control.fitting,
   );
-  return { share, sum: share === 1 ? 'nothing to take off here' : `× ${share.toFixed(2)} for this place` };
+  return { share, sum: share === 1 ? 'no derating here' : `× ${share.toFixed(2)} for this installation` };
 }
 
 /** What it carries at a duty; one that is made for heavy duty alone carries the same at normal duty. */
@@ -67,16 +67,16 @@ const voltsOf = ({ supply_V }: FitUnit): string =>
 export const powerRules: readonly FitRule[] = [
   {
     id: 'volts',
-    name: 'Supply volts',
+    name: 'Supply voltage',
     says: ({ old, next, asked }) => {
       const [left, right] = [voltsOf(old), voltsOf(next)];
       if (asked.supply.volts === null || next.supply_V === null)
-        return row('ask', left, right, 'Measure the supply, and read the label of the new unit.');
+        return row('ask', left, right, 'Measure the supply, and read the nameplate of the new unit.');
       const off = asked.supply.volts / next.supply_V - 1;
       const sum = `${String(asked.supply.volts)} V ÷ ${String(next.supply_V)} V = ${(100 * (1 + off)).toFixed(0)} %, ±10 % allowed (IEC 61800-2, from memory)`;
       return Math.abs(off) <= 0.1
-        ? row('fits', left, right, 'The supply is what it is made for.', { sum })
-        : row('does-not', left, right, 'It is made for another supply.', { sum });
+        ? row('fits', left, right, 'Matches the supply.', { sum })
+        : row('does-not', left, right, 'Made for another supply voltage.', { sum });
     },
   },
   {
@@ -90,16 +90,22 @@ export const powerRules: readonly FitRule[] = [
           'ask',
           left,
           right,
-          'Made for three phases and fed from one: what it gives then stands in its manual.',
+          'Three-phase unit on a single-phase supply: see its manual for the derating.',
         );
       return next.phases === 3
-        ? row('adapts', left, right, 'Made for three phases and fed from one: its amps as its manual says.', {
-            action: { kind: 'change', text: 'Supervision of the input phases off, derated; with a note' },
-          })
-        : row('adapts', left, right, 'One phase of the supply and its return feed it.', {
+        ? row(
+            'adapts',
+            left,
+            right,
+            'Three-phase unit on a single-phase supply: current as stated in its manual.',
+            {
+              action: { kind: 'change', text: 'Input phase supervision off, derated; with a note' },
+            },
+          )
+        : row('adapts', left, right, 'Single-phase unit: L–N or L–L, per nameplate.', {
             action: {
               kind: 'change',
-              text: 'Two conductors of the feed in the place of three; fuses as its table says',
+              text: 'Two supply conductors instead of three; fuses by its table',
             },
           });
     },
@@ -116,17 +122,17 @@ export const powerRules: readonly FitRule[] = [
           'ask',
           left ?? unknown,
           right ?? unknown,
-          `What it carries at ${name} duty is not in the catalogue.`,
+          `Current at ${name} duty not in the catalogue.`,
           {
             action: { kind: 'ask', text: `Amps of the ${next.type} at ${name} duty` },
           },
         );
       const wanted = asked.motorAmps ?? was?.amps ?? null;
       if (wanted === null)
-        return row('ask', left ?? unknown, right ?? unknown, 'What the motor asks for is not known.', {
+        return row('ask', left ?? unknown, right ?? unknown, 'Motor current not known.', {
           sum: will.sum,
         });
-      const words = `${amps(wanted)} ${asked.motorAmps === null ? 'the old one gave' : 'on the motor’s plate'}`;
+      const words = `${amps(wanted)} ${asked.motorAmps === null ? 'rated by the old unit' : 'on the motor nameplate'}`;
       if (will.amps >= wanted)
         return row('fits', left ?? unknown, right ?? unknown, `${words}.`, { sum: will.sum });
       const short = `${words}: ${amps(wanted - will.amps)} short.`;
@@ -167,15 +173,15 @@ export const powerRules: readonly FitRule[] = [
       const needs =
         asked.motorAmps === null ? a : Math.min(a, asked.motorAmps * (name === 'heavy' ? 1.5 : 1.1));
       return b + 1e-9 >= needs
-        ? row('fits', said(was), said(will), `${amps(b)} for a while.`, { sum })
+        ? row('fits', said(was), said(will), `${amps(b)} short-time.`, { sum })
         : row(
             'adapts',
             said(was),
             said(will),
-            `${amps(b)} for a while where ${amps(needs)} are wanted: it starts the load more slowly.`,
+            `${amps(b)} short-time, ${amps(needs)} required: slower start of the load.`,
             {
               sum,
-              action: { kind: 'change', text: 'Longer acceleration; watch the first loaded starts' },
+              action: { kind: 'change', text: 'Longer ramp up; watch the first starts under load' },
             },
           );
     },
@@ -191,33 +197,33 @@ export const powerRules: readonly FitRule[] = [
       const wanted = asked.brakes ?? (old.brake && asked.brakeResistor_ohm !== null);
       if (next.control === null && !next.brake)
         return wanted
-          ? row('ask', said(old), unknown, 'Has it a chopper?', {
-              action: { kind: 'ask', text: 'Chopper of the new unit, and its least ohms' },
+          ? row('ask', said(old), unknown, 'Brake chopper not known.', {
+              action: { kind: 'ask', text: 'Brake chopper of the new unit, and its minimum resistance' },
             })
           : null;
       if (!next.brake)
         return wanted
-          ? row('does-not', said(old), said(next), 'The load drives the motor, and it has no chopper.', {
-              action: { kind: 'buy', text: 'A separate chopper, or a type with one' },
+          ? row('does-not', said(old), said(next), 'Overhauling load, but no brake chopper.', {
+              action: { kind: 'buy', text: 'A separate brake chopper, or a type with one' },
             })
-          : row('fits', said(old), said(next), 'None is needed.');
+          : row('fits', said(old), said(next), 'Not needed.');
       const least = ohms(next);
       if (asked.brakeResistor_ohm === null)
         return wanted
-          ? row('ask', said(old), said(next), 'How many ohms has the resistor?', {
-              action: { kind: 'ask', text: 'Ohms and watts of the brake resistor, from its plate' },
+          ? row('ask', said(old), said(next), 'Brake resistor value not known.', {
+              action: { kind: 'ask', text: 'Ohms and watts of the brake resistor, from its nameplate' },
             })
           : old.brake && asked.brakes === null
             ? row('ask', said(old), said(next), 'Is a brake resistor fitted?', {
                 action: { kind: 'ask', text: 'Brake resistor: fitted or not, its ohms and watts' },
               })
-            : row('fits', said(old), said(next), 'It is there, if it is ever wanted.');
+            : row('fits', said(old), said(next), 'Available if needed.');
       if (least === null)
-        return row('ask', said(old), said(next), 'Its least ohms are not in the catalogue.');
+        return row('ask', said(old), said(next), 'Minimum resistance not in the catalogue.');
       const sum = `${String(asked.brakeResistor_ohm)} Ω fitted, ${String(least)} Ω at least`;
       return asked.brakeResistor_ohm >= least
-        ? row('fits', said(old), said(next), 'The resistor can stay.', { sum })
-        : row('does-not', said(old), said(next), 'The resistor has too few ohms for its chopper.', {
+        ? row('fits', said(old), said(next), 'The brake resistor can stay.', { sum })
+        : row('does-not', said(old), said(next), 'Brake resistor below the minimum of the chopper.', {
             sum,
             action: { kind: 'buy', text: `A brake resistor of at least ${String(least)} Ω` },
           });

@@ -16,15 +16,15 @@ const enough = (
   says: ({ old, next, asked }) => {
     const has = have(next);
     const wanted = asked.wired === null ? have(old) : need(asked.wired);
-    const by = asked.wired === null ? 'Of the old one' : 'Wired';
+    const by = asked.wired === null ? 'Old unit' : 'Wired';
     const [left, right] = [counted(have(old)), counted(has)];
     if (has === undefined || wanted === undefined)
-      return row('ask', left, right, 'Not in the catalogue: read it in the manual.', {
+      return row('ask', left, right, 'Not in the catalogue: see the manual.', {
         action: { kind: 'ask', text: `${name}: how many does the ${next.type} have?` },
       });
     return has >= wanted
       ? row('fits', left, right, `${by}: ${String(wanted)}.`)
-      : row('does-not', left, right, `${by}: ${String(wanted)}; the new one has ${String(has)}.`, {
+      : row('does-not', left, right, `${by}: ${String(wanted)}; the new unit has ${String(has)}.`, {
           action: {
             kind: 'buy',
             text: `${String(wanted - has)} more: ${name.toLowerCase()} by an option or a relay`,
@@ -49,17 +49,17 @@ export const signalRules: readonly FitRule[] = [
               'does-not',
               said(old),
               said(next),
-              'The machine’s STO would have nowhere to go. A qualified person settles this.',
+              'No STO on the new unit for the STO of the machine. A qualified person must decide.',
             )
-          : row('fits', said(old), said(next), 'None was used.');
+          : row('fits', said(old), said(next), 'Not used.');
       return used
         ? row('fits', said(old), said(next), 'Both channels can be wired; prove the function afterwards.', {
-            action: { kind: 'change', text: 'Take its factory jumpers out when STO is wired' },
+            action: { kind: 'change', text: 'Remove factory jumpers when STO is wired' },
           })
-        : row('adapts', said(old), said(next), 'Nothing is wired to it: its factory jumpers stay.', {
+        : row('adapts', said(old), said(next), 'Not wired: factory jumpers stay.', {
             action: {
               kind: 'ask',
-              text: 'Whether the machine should have STO now: a qualified person decides',
+              text: 'A qualified person decides whether the machine needs STO',
             },
           });
     },
@@ -97,12 +97,12 @@ export const signalRules: readonly FitRule[] = [
           ? unknown
           : u.control.analogInputs.some((a) => a.jumper !== undefined)
             ? 'by a jumper'
-            : 'by an entry';
+            : 'by parameter';
       if (old.control === null || next.control === null || by(old) === by(next)) return null;
-      return row('adapts', by(old), by(next), 'What a jumper chose is chosen otherwise now.', {
+      return row('adapts', by(old), by(next), 'Signal type is selected differently.', {
         action: {
           kind: 'change',
-          text: 'Note the position on the old unit; set the same signal on the new one',
+          text: 'Note the position on the old unit; set the same signal on the new unit',
         },
       });
     },
@@ -123,8 +123,8 @@ export const signalRules: readonly FitRule[] = [
               action: { kind: 'ask', text: 'Encoder on the motor, and its lines?' },
             });
       return there === null
-        ? row('does-not', said(old), said(next), 'It takes no encoder.')
-        : row('adapts', said(old), said(next), 'It takes one with a board.', {
+        ? row('does-not', said(old), said(next), 'No encoder input.')
+        : row('adapts', said(old), said(next), 'Encoder with an option board.', {
             action: { kind: 'buy', text: there },
           });
     },

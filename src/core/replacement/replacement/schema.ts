@@ -6,7 +6,7 @@ import { choiceIds } from './choices';
 const range = z
   .tuple([z.number().min(0).max(1e7), z.number().min(0).max(1e7)])
   .readonly()
-  .refine(([a, b]) => a <= b, 'the first figure is the smaller one')
+  .refine(([a, b]) => a <= b, 'the first value must be the smaller one')
   .nullable();
 
 /** A situation at the border. */

@@ -38,25 +38,25 @@ function returns({ wires }: Mapped): MapNote[] {
       ? [
           note(
             'return:digital',
-            'Inputs are wired, but neither the own 24 V nor their common is: find where their current goes back.',
+            'Inputs are wired, but neither internal 24 V nor their common: find the return path.',
           ),
         ]
       : []),
     ...(analog && !has((w) => w.role === 'analog-common')
-      ? [note('return:analog', 'An analog signal is wired without its common: find its return.')]
+      ? [note('return:analog', 'Analog signal wired without its common: find its return.')]
       : []),
     ...[...relays].flatMap(([does, n]) =>
       n === 1
         ? [
             note(
               `return:relay:${does}`,
-              `Of the relay “${does}” only one side has a wire: find the other one.`,
+              `Of the relay “${does}” only one side is wired: find the other wire.`,
             ),
           ]
         : [],
     ),
     ...(has((w) => w.role === 'safe-1') !== has((w) => w.role === 'safe-2')
-      ? [note('return:safe', 'Only one channel of STO is wired: both must be.')]
+      ? [note('return:safe', 'Only one STO channel is wired: both must be.')]
       : []),
   ];
 }
@@ -68,7 +68,7 @@ function safeStop({ wires, old, next }: Mapped): MapNote[] {
       {
         id: 'safe-stop:new',
         about: 'safe-stop',
-        text: 'The new unit has STO and nothing is wired to it: its factory jumpers stay until a qualified person decides otherwise.',
+        text: 'STO of the new unit is not wired: factory jumpers stay until a qualified person decides.',
       },
     ];
   return next.control.safeStop === null && (wired || old.control.safeStop !== null)
@@ -76,7 +76,7 @@ function safeStop({ wires, old, next }: Mapped): MapNote[] {
         {
           id: 'safe-stop:gone',
           about: 'safe-stop',
-          text: 'The new unit has no STO: how the machine is stopped safely must be settled by a qualified person first.',
+          text: 'The new unit has no STO: a qualified person must decide first how the machine is stopped safely.',
         },
       ]
     : [];
@@ -105,7 +105,7 @@ function selectors({ wires, old, next, jumpers, oldTerminals }: Mapped): MapNote
             {
               id: `selector:${id}`,
               about: 'selector' as const,
-              text: `${mark}: ${jumper}${jumpers[id] === undefined ? '' : ` It stood at ${jumpers[id]}.`}`,
+              text: `${mark}: ${jumper}${jumpers[id] === undefined ? '' : ` Stopped for at ${jumpers[id]}.`}`,
               ...(jumpers[id] === undefined ? {} : { stood: jumpers[id] }),
             },
           ],
@@ -125,7 +125,7 @@ function crowded({ fates, wires }: Mapped): MapNote[] {
           {
             id: `crowded:${mark}`,
             about: 'crowded' as const,
-            text: `${String(n)} wires on ${mark}: a twin ferrule, or a terminal block beside it.`,
+            text: `${String(n)} wires on ${mark}: use a twin ferrule or a separate terminal block.`,
           },
         ]
       : [],

@@ -52,7 +52,7 @@ export const lacksSafeReturn = (wires: readonly Pick<RecordedWire, 'role'>[]): b
 
 /** What is to be done about it. */
 export const safeReturnWords =
-  'Both STO channels are wired and nothing is on their return. Find it before the old unit comes out; a jumper there counts as a wire.';
+  'Both STO channels are wired but their return is not. Find it before removing the old unit; a jumper there counts as a wire.';
 
 /** Where a wire ends up, in a word: a terminal, `cap` where it gets none, `open` where that is not settled. */
 export const endOf = (placement: WirePlacement | undefined): string =>
@@ -77,26 +77,26 @@ export function wireIssues(wires: readonly RecordedWire[], fates: readonly WireP
     const placement = placementOf.get(w.id);
     const homeless = placement?.outcome === 'no-home' || placement?.outcome === 'by-hand';
     return [
-      ...(isOpen(w) ? [matter(true, 'nobody knows what it is. Find out, or take it on by name.')] : []),
-      ...(homeless ? [matter(true, `${placement.why} Choose a terminal, or say that it gets none.`)] : []),
+      ...(isOpen(w) ? [matter(true, 'unknown wire. Trace it, or accept it by name.')] : []),
+      ...(homeless ? [matter(true, `${placement.why} Choose a terminal, or “no terminal”.`)] : []),
       ...(w.shared !== null && w.shared.meanwhile === ''
-        ? [matter(true, `it feeds ${w.shared.machine} as well. What does that machine do meanwhile?`)]
+        ? [matter(true, `it also feeds ${w.shared.machine}. What does that machine do meanwhile?`)]
         : []),
       ...(w === channel ? [matter(true, safeReturnWords)] : []),
-      ...(w.later ? [matter(true, 'added quickly: details are missing.')] : []),
+      ...(w.later ? [matter(true, 'quick entry: details missing.')] : []),
       ...(numbers.indexOf(w.number) !== wires.indexOf(w)
-        ? [matter(true, 'its number is there twice. Give it another one.')]
+        ? [matter(true, 'duplicate number. Use another one.')]
         : []),
       ...(w.drawnAt !== null && w.drawnAt !== (w.from ?? '')
         ? [
             matter(
               false,
-              `the drawing has it on ${w.drawnAt === '' ? 'no terminal' : w.drawnAt}. What is found counts.`,
+              `the drawing shows ${w.drawnAt === '' ? 'no terminal' : w.drawnAt}. The actual wiring counts.`,
             ),
           ]
         : []),
       ...(!w.proven && w.role !== 'unknown' && w.role !== 'none'
-        ? [matter(false, 'what it does was not proven yet.')]
+        ? [matter(false, 'function not proven yet.')]
         : []),
     ];
   });

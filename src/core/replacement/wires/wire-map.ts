@@ -41,22 +41,21 @@ const nowhere = ({ id }: Wire, outcome: WirePlacement['outcome'], why: string): 
 function direct(wire: Wire, next: readonly UnitTerminal[], options: readonly string[]): WirePlacement | null {
   const { id, role } = wire;
   const none = (outcome: WirePlacement['outcome'], why: string) => nowhere(wire, outcome, why);
-  if (role === 'none') return none('cap', 'It goes nowhere: cap and tag it.');
+  if (role === 'none') return none('cap', 'Not connected: cap and tag it.');
   if (role === 'unknown' && wire.accepted)
-    return none('cap', `Nobody knows what it is; ${wire.accepted.by} took it on: cap and tag it.`);
-  if (role === 'unknown')
-    return none('unknown', 'Nobody knows what it is: find out before the unit comes out.');
+    return none('cap', `Unknown wire, accepted by ${wire.accepted.by}: cap and tag it.`);
+  if (role === 'unknown') return none('unknown', 'Unknown wire: trace it before removing the unit.');
   if (role === 'option')
     return none(
       'by-hand',
       options.length === 0
-        ? 'The new unit takes no such board.'
-        : `Of an option board: the new unit would need ${options.join(' or ')}.`,
+        ? 'The new unit has no such option.'
+        : `Option board wire: the new unit would need ${options.join(' or ')}.`,
     );
   if (role === 'serial' || role === 'thermistor')
     return none(
       'by-hand',
-      `Where the new unit has its ${wireRoleWords(role)} is not in the catalogue: see its manual.`,
+      `Terminal for ${wireRoleWords(role)} of the new unit is not in the catalogue: see its manual.`,
     );
   if (/^(in|relay):|^reference-/.test(role)) return null;
   const home = next.find((t) => t.role === role);
@@ -98,12 +97,12 @@ function fixed(
     change,
   });
   const settled = w.landed === undefined ? 'chosen' : 'goes';
-  const by = w.landed === undefined ? 'A person chose it.' : `It is on ${to ?? ''}.`;
+  const by = w.landed === undefined ? 'Chosen by a person.' : `Terminal ${to ?? ''}.`;
   const terminal = nextTerminals.find((t) => t.mark === to);
   if (to === null || terminal === undefined || w.role === 'none' || w.role === 'unknown')
     return said(settled, by);
   if (hot(w) && terminal.electrical !== 'power' && terminal.electrical !== 'relay')
-    return said('by-hand', `${by} ${String(w.volts)} V were seen on it: that terminal does not take them.`);
+    return said('by-hand', `${by} ${String(w.volts)} V measured: not allowed on that terminal.`);
   if (terminal.role === w.role || /^(option|serial|thermistor)$/.test(w.role)) return said(settled, by);
   const [node] = wireNodesOf([w], old, oldTerminals);
   const is = terminal.role === null ? 'nothing' : `“${wireRoleWords(terminal.role)}”`;
@@ -113,12 +112,12 @@ function fixed(
   const block = terminalBlocksOf(nextTerminals).find((b) => b.id === terminal.block);
   const fit = block === undefined ? null : fitting(node, block, next, new Set());
   if (fit === null || fit.cost === Infinity)
-    return said('by-hand', `${by} ${to} cannot do “${wireRoleWords(w.role)}”.`);
+    return said('by-hand', `${by} ${to} cannot be “${wireRoleWords(w.role)}”.`);
   return fit.change === null
     ? said(settled, by)
     : said(
         'set',
-        `${by} ${to} does ${is} as it stands: ${fit.change.number} ${fit.change.name} must be “${fit.change.shown}”.`,
+        `${by} ${to} is ${is} now: ${fit.change.number} ${fit.change.name} must be “${fit.change.shown}”.`,
         fit.change,
       );
 }
@@ -127,7 +126,7 @@ function fixed(
 function placedAt(w: Wire, block: TerminalBlock | undefined, fit: BlockFit | undefined): WirePlacement {
   const what = wireRoleWords(w.role);
   if (block === undefined || fit === undefined || fit.cost === Infinity)
-    return nowhere(w, 'no-home', `No free terminal can do “${what}”.`);
+    return nowhere(w, 'no-home', `No free terminal for “${what}”.`);
   const contact = contactOf(w.role);
   const home = block.terminals.find((t) => contact === null || t.contact === contact);
   if (home === undefined)
@@ -143,8 +142,8 @@ function placedAt(w: Wire, block: TerminalBlock | undefined, fit: BlockFit | und
     outcome: change === null ? 'goes' : 'set',
     why:
       change === null
-        ? `${home.mark} does “${what}”.`
-        : `${home.mark} can do “${what}” once ${change.number} ${change.name} is “${change.shown}”.`,
+        ? `${home.mark} is “${what}”.`
+        : `${home.mark} can be “${what}” when ${change.number} ${change.name} is “${change.shown}”.`,
     change,
   };
 }
@@ -198,9 +197,9 @@ export function wireMap(
       return nowhere(
         w,
         'no-home',
-        `${String(w.volts)} V were seen on it: an input takes ${String(mostControlVolts)} V at most. An interposing relay goes between.`,
+        `${String(w.volts)} V measured: an input allows ${String(mostControlVolts)} V at most. Use an interposing relay.`,
       );
-    return known.get(w.id) ?? direct(w, nextTerminals, options) ?? nowhere(w, 'no-home', 'It has no place.');
+    return known.get(w.id) ?? direct(w, nextTerminals, options) ?? nowhere(w, 'no-home', 'No terminal.');
   });
   const used = new Set(fates.flatMap((f) => (f.to === null ? [] : [f.to])));
   const factory = next.control.safeStop?.factoryJumpers ?? [];

@@ -49,10 +49,10 @@ export const mostControlVolts = 35;
 const roleNames: Readonly<Record<string, string>> = {
   plus24: 'own 24 V',
   'digital-common': 'common of the inputs',
-  plus10: '10 V for a knob',
+  plus10: '10 V for a potentiometer',
   'analog-common': 'common of the analog signals',
-  'reference-volts': 'reference, volts',
-  'reference-current': 'reference, mA',
+  'reference-volts': 'reference, voltage',
+  'reference-current': 'reference, current',
   'analog-out': 'analog output',
   'safe-1': 'STO, channel 1',
   'safe-2': 'STO, channel 2',
@@ -61,7 +61,7 @@ const roleNames: Readonly<Record<string, string>> = {
   option: 'option board',
   serial: 'serial link',
   thermistor: 'thermistor',
-  none: 'goes nowhere',
+  none: 'not connected',
   unknown: 'not known',
 };
 

@@ -139,10 +139,10 @@ describe('the map from a Knot to a Whimbrel', () => {
     }
   });
 
-  it('says which entry must change where the new unit does something else there', () => {
+  it('says which parameter must change where the new unit does something else there', () => {
     const plain = wireMap([at('3', 'in:second-ramp')], knot, wired('whimbrel-w4'));
     expect(plain.fates[0]).toMatchObject({ outcome: 'set', change: { shown: 'second ramp' } });
-    expect(plain.fates[0]?.why).toContain(plain.fates[0]?.change?.number ?? 'no entry');
+    expect(plain.fates[0]?.why).toContain(plain.fates[0]?.change?.number ?? 'no parameter');
     // Reset has a terminal of its own there: nothing is taken from it.
     const both = wireMap([at('3', 'in:second-ramp'), at('4', 'in:reset')], knot, wired('whimbrel-w4'));
     expect(both.fates.map((f) => f.outcome)).toEqual(['set', 'goes']);
@@ -228,10 +228,8 @@ describe('the map from a Knot to a Whimbrel', () => {
       ['X1', 'goes'],
       ['AO', 'by-hand'],
     ]);
-    expect(on.fates[0]?.why).toMatch(
-      /^It is on X3. X3 does “interlock” as it stands: 5-03 Input X3 must be “reset”/,
-    );
-    expect(on.fates[2]?.why).toContain('AO cannot do');
+    expect(on.fates[0]?.why).toMatch(/^Terminal X3. X3 is “interlock” now: 5-03 Input X3 must be “reset”/);
+    expect(on.fates[2]?.why).toContain('AO cannot be');
     expect(wireMap([landed('3', 'in:reset', 'X3')], knot, whimbrel).fates[0]?.outcome).toBe('goes');
   });
 
@@ -239,10 +237,10 @@ describe('the map from a Knot to a Whimbrel', () => {
     const chosen = (id: string, role: WireRole, to: string, more: Partial<Wire> = {}) =>
       wireMap([{ id, from: id, role, chosen: to, ...more }], knot, whimbrel).fates[0];
     expect(chosen('T1', 'power:U', 'R')).toMatchObject({ outcome: 'by-hand' });
-    expect(chosen('T1', 'power:U', 'R')?.why).toBe('A person chose it. R is “power, L1”, not “power, U”.');
+    expect(chosen('T1', 'power:U', 'R')?.why).toBe('Chosen by a person. R is “power, L1”, not “power, U”.');
     expect(chosen('30A', 'relay:tripped:make', 'R1B')?.outcome).toBe('by-hand');
     expect(chosen('30A', 'relay:tripped:make', 'R1A')?.outcome).toBe('chosen');
-    expect(chosen('1', 'in:run-forward', 'X1', { volts: 230 })?.why).toContain('230 V were seen');
+    expect(chosen('1', 'in:run-forward', 'X1', { volts: 230 })?.why).toContain('230 V measured');
     expect(chosen('CM', 'digital-common', 'CA')?.outcome).toBe('by-hand');
   });
 
@@ -330,22 +328,22 @@ describe('the wire list', () => {
   it('two STO channels without their return hold the swap', () => {
     const channels = [wire({ id: 'a', role: 'safe-1' }), wire({ id: 'b', number: 2, role: 'safe-2' })];
     const held = (wires: RecordedWire[]) =>
-      wireIssues(wires, []).filter((m) => m.holds && m.text.includes('nothing is on their return'));
+      wireIssues(wires, []).filter((m) => m.holds && m.text.includes('their return is not'));
     expect(held(channels)).toMatchObject([{ wire: 'a' }]);
     expect(held([...channels, wire({ id: 'c', number: 3, role: 'safe-return' })])).toEqual([]);
     expect(held(channels.slice(0, 1))).toEqual([]);
   });
 
   it.each<[string, Partial<RecordedWire>, RegExp, boolean]>([
-    ['an unknown wire', { role: 'unknown' }, /nobody knows/, true],
+    ['an unknown wire', { role: 'unknown' }, /unknown wire/, true],
     [
       'a signal shared with nobody asked',
       { shared: { machine: 'grading drum', meanwhile: '' } },
       /grading drum/,
       true,
     ],
-    ['a quick note', { later: true }, /details are missing/, true],
-    ['a drawing that is wrong', { drawnAt: '2' }, /drawing has it on 2/, false],
+    ['a quick note', { later: true }, /details missing/, true],
+    ['a drawing that is wrong', { drawnAt: '2' }, /drawing shows 2/, false],
     ['a function nobody proved', { proven: false }, /not proven/, false],
     ['a wire without a terminal', { role: 'serial' }, /Choose a terminal/, true],
   ])('%s', (_, more, text, holds) => {

@@ -13,13 +13,13 @@ const overPercent = (context: StartUpContext, floor: number): RuleOutcome => {
   const sum = `100 × ${plate.amps} A ÷ ${rating.ratedAmps} A = ${exact.toFixed(1)} %`;
   if (exact > 100)
     return {
-      refused: 'The motor asks for more than the drive can give.',
-      remedy: 'A larger drive.',
+      refused: 'Motor current exceeds the drive rating.',
+      remedy: 'Use a larger drive.',
       sum,
     };
   return Math.floor(exact + 1e-9) < floor
     ? {
-        refused: `Below the floor of ${floor} %: this drive is too big to protect the motor.`,
+        refused: `Below the minimum of ${floor} %: this drive is too large to protect the motor.`,
         remedy: `An external overload relay or thermistor, or a smaller drive. The smallest motor it can protect draws ${((floor / 100) * rating.ratedAmps).toFixed(1)} A.`,
         sum,
       }
@@ -28,31 +28,31 @@ const overPercent = (context: StartUpContext, floor: number): RuleOutcome => {
 
 const overloadWarnings = ({ plate, motors }: StartUpContext): string[] => [
   ...(plate.serviceFactor !== undefined && plate.serviceFactor > 1
-    ? ['The service factor is no reason to raise it.']
+    ? ['Do not raise it by the service factor.']
     : []),
   ...(motors > 1
-    ? [`The drive sees the sum of ${motors} motors: an overload relay for each protects them.`]
+    ? [`The drive measures the total of ${motors} motors: fit an overload relay for each.`]
     : []),
 ];
 
 const protectionRules = (percentFloor: number): readonly StartUpRule[] => [
   {
     concept: 'protect.overload-amps',
-    name: 'Overload is the plate current',
-    formula: 'plate amps',
+    name: 'Overload = rated motor current (FLA)',
+    formula: 'rated motor current',
     provenance: practice,
     rounding: 'down',
     apply: (context) => {
       const { plate, rating } = context;
       const sum = `${plate.amps} A of a ${rating.ratedAmps} A drive`;
       return plate.amps > rating.ratedAmps
-        ? { refused: 'The motor asks for more than the drive can give.', remedy: 'A larger drive.', sum }
+        ? { refused: 'Motor current exceeds the drive rating.', remedy: 'Use a larger drive.', sum }
         : { value: plate.amps, sum, warnings: overloadWarnings(context) };
     },
   },
   {
     concept: 'protect.overload-percent',
-    name: 'Overload in percent of the drive',
+    name: 'Overload in percent of drive rating',
     formula: '100 × motor amps ÷ drive amps, rounded down',
     provenance: practice,
     rounding: 'down',
@@ -91,8 +91,8 @@ const currentAndFrequencyRules: readonly StartUpRule[] = [
   },
   {
     concept: 'limit.maximum-frequency',
-    name: 'Highest frequency',
-    formula: 'plate frequency, unless motor and load allow more',
+    name: 'Maximum frequency',
+    formula: 'rated frequency, unless motor and load allow more',
     provenance: practice,
     rounding: 'nearest',
     apply: ({ plate, choices: { maximum_Hz } }) => ({
@@ -100,26 +100,28 @@ const currentAndFrequencyRules: readonly StartUpRule[] = [
       sum:
         maximum_Hz === undefined
           ? `plate ${plate.hz} Hz`
-          : `${maximum_Hz} Hz asked for, plate ${plate.hz} Hz`,
+          : `${maximum_Hz} Hz requested, nameplate ${plate.hz} Hz`,
       warnings:
         maximum_Hz !== undefined && maximum_Hz > plate.hz
-          ? ['Above the plate frequency: bearings, balance and load must allow it; torque falls.']
+          ? ['Above rated frequency: bearings, balance and load must allow it; torque decreases.']
           : [],
     }),
   },
   {
     concept: 'limit.minimum-frequency',
-    name: 'Lowest frequency',
-    formula: '0, unless the process needs another',
+    name: 'Minimum frequency',
+    formula: '0, unless the process needs more',
     provenance: practice,
     rounding: 'nearest',
     apply: ({ choices: { minimum_Hz = 0, load } }) => ({
       value: minimum_Hz,
-      sum: minimum_Hz === 0 ? 'nothing while it is tested' : `${minimum_Hz} Hz asked for`,
+      sum: minimum_Hz === 0 ? '0 for testing' : `${minimum_Hz} Hz requested`,
       warnings: [
-        ...(minimum_Hz > 0 ? ['The motor turns at once when run is given. It does not cool it.'] : []),
+        ...(minimum_Hz > 0
+          ? ['The motor turns at once when run is given. It does not improve cooling.']
+          : []),
         ...(!isVariableTorque(load) && minimum_Hz < coolsAbove_Hz
-          ? [`Long below ${coolsAbove_Hz} Hz at constant torque: derate, or cool by force.`]
+          ? [`Long below ${coolsAbove_Hz} Hz at constant torque: derate, or use forced cooling.`]
           : []),
       ],
     }),
@@ -130,30 +132,30 @@ const rampRules: readonly StartUpRule[] = [
   {
     concept: 'ramp.up',
     name: 'Acceleration',
-    formula: 'as long as the process can bear',
+    formula: 'as long as the process allows',
     provenance: practice,
     rounding: 'nearest',
     apply: ({ choices: { up_s, load } }) => {
       const usual = isVariableTorque(load) ? 15 : isLifting(load) ? 3 : 6;
       return {
         value: up_s ?? usual,
-        sum: up_s === undefined ? `${usual} s to begin with for such a load` : `${up_s} s asked for`,
-        warnings: up_s === 0 ? ['No ramp at all: it trips on current.'] : [],
+        sum: up_s === undefined ? `${usual} s as a start value for this load` : `${up_s} s requested`,
+        warnings: up_s === 0 ? ['No ramp: trips on overcurrent.'] : [],
       };
     },
   },
   {
     concept: 'ramp.down',
     name: 'Deceleration',
-    formula: 'a decision of its own: too short pumps the bus up',
+    formula: 'set separately: too short causes overvoltage',
     provenance: practice,
     rounding: 'nearest',
     apply: ({ choices: { down_s, load, brakeResistor } }) => {
       const usual = isVariableTorque(load) ? 20 : isLifting(load) ? 3 : 8;
       return {
         value: down_s ?? usual,
-        sum: down_s === undefined ? `${usual} s to begin with for such a load` : `${down_s} s asked for`,
-        warnings: brakeResistor ? [] : ['No brake resistor: if it trips on overvoltage, lengthen it.'],
+        sum: down_s === undefined ? `${usual} s as a start value for this load` : `${down_s} s requested`,
+        warnings: brakeResistor ? [] : ['No brake resistor: if it trips on overvoltage, lengthen the ramp.'],
       };
     },
   },

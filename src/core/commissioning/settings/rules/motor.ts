@@ -4,9 +4,9 @@ import { chosen, fromPlate, type StartUpRule } from '../rule';
 
 /** The default set, then the motor by its plate. */
 export const motorRules: readonly StartUpRule[] = [
-  chosen('region', 'Region before everything else', ({ choices, plate }) => ({
+  chosen('region', '50/60 Hz default set before everything else', ({ choices, plate }) => ({
     value: choices.region,
-    sum: `${plate.hz} Hz motor, ${choices.region === '50Hz' ? 50 : 60} Hz region: it decides base frequency and voltage, and writing it resets the rest`,
+    sum: `${plate.hz} Hz motor, ${choices.region === '50Hz' ? 50 : 60} Hz 50/60 Hz default set: it sets base frequency and voltage, and writing it resets other parameters`,
   })),
   chosen('macro', 'Application', ({ choices: { load } }) => ({
     value:
@@ -17,7 +17,7 @@ export const motorRules: readonly StartUpRule[] = [
           : isLifting(load)
             ? 'hoist'
             : 'standard',
-    sum: 'before the rest: it re-assigns inputs and ramps at once',
+    sum: 'before the rest: it reassigns inputs and ramps',
   })),
   fromPlate('motor.power', 'Motor power', ({ plate, sums }) => ({
     value: sums.power_kW,
@@ -46,7 +46,7 @@ export const motorRules: readonly StartUpRule[] = [
   fromPlate('motor.cosphi', 'Power factor', ({ plate }) =>
     plate.cosPhi === undefined
       ? null
-      : { value: plate.cosPhi, sum: `power factor ${plate.cosPhi} on the plate; it is not the efficiency` },
+      : { value: plate.cosPhi, sum: `power factor ${plate.cosPhi} on the nameplate; not the efficiency` },
   ),
   chosen('control.mode', 'Control mode', ({ choices, sums, motors }) => ({
     value:
@@ -63,13 +63,13 @@ export const motorRules: readonly StartUpRule[] = [
       motors > 1
         ? 'several motors: a model of one fits none of them'
         : sums.slip === 0
-          ? 'no slip on the plate: a permanent-magnet or reluctance motor'
+          ? 'no slip on the nameplate: permanent-magnet or reluctance motor'
           : choices.encoder
             ? 'an encoder is fitted'
             : isVariableTorque(choices.load)
-              ? 'a fan or centrifugal pump asks for no more'
-              : 'torque from standstill; it needs an identification',
-    ...(sums.slip === 0 ? { warnings: ['Ask what motor it is before anything is started.'] } : {}),
+              ? 'sufficient for a fan or centrifugal pump'
+              : 'torque from standstill; needs autotune',
+    ...(sums.slip === 0 ? { warnings: ['Find out the motor type before starting.'] } : {}),
   })),
   chosen('control.torque-curve', 'Load kind', ({ choices: { load } }) => ({
     value: isVariableTorque(load) ? 'variable' : 'constant',
@@ -77,7 +77,7 @@ export const motorRules: readonly StartUpRule[] = [
   })),
   chosen('feedback.encoder', 'Feedback', ({ choices: { encoder } }) => ({
     value: encoder ? 'encoder' : 'none',
-    sum: encoder ? 'fitted' : 'none fitted: asked for, the unit trips on encoder loss',
+    sum: encoder ? 'fitted' : 'none fitted: if configured, the drive trips on encoder loss',
   })),
   chosen('motor.ident', 'Identification', ({ choices, sums, motors }) => {
     if (motors > 1) return null;
@@ -86,17 +86,17 @@ export const motorRules: readonly StartUpRule[] = [
     return {
       value: rotating ? ['rotating', 'standstill'] : ['standstill'],
       sum: rotating
-        ? 'uncoupled and free to spin: the better model'
+        ? 'uncoupled and free to turn: better motor model'
         : sums.slip === 0
-          ? 'no slip on the plate: a permanent-magnet motor mostly needs it, at standstill'
+          ? 'no slip on the nameplate: a permanent-magnet motor usually needs it, at standstill'
           : isVariableTorque(choices.load)
-            ? 'a fan or pump too, at standstill'
+            ? 'for fans and pumps too, at standstill'
             : choices.coupled
               ? 'coupled: at standstill only'
-              : 'a load may hang on it: at standstill only',
+              : 'suspended load possible: at standstill only',
       warnings: [
-        'It whistles: that is normal. It needs enable and STO. A plate value changed afterwards makes it stale.',
-        ...(rotating ? ['The shaft turns: nothing on it, guard on.'] : ['The shaft may still jerk.']),
+        'A tone is normal. Enable and STO must be closed. Changing a nameplate value afterwards invalidates it.',
+        ...(rotating ? ['The shaft turns: shaft free, guards on.'] : ['The shaft may still jerk.']),
       ],
     };
   }),

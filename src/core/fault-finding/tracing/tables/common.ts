@@ -14,39 +14,39 @@ interface CommonCause {
 /** Weights are parts of about a hundred, small beside the usual causes (common practice, no source). */
 const commonCauses: readonly CommonCause[] = [
   {
-    cause: cause('surge-arrester', 'a surge arrester has failed', 3, 40, 'Replace it; it shows by its window or by ohms.'),
+    cause: cause('surge-arrester', 'a surge arrester has failed', 3, 40, 'Replace it; check its indicator window or resistance.'),
     families: ['input-phase-loss', 'overvoltage', 'dead-display', 'undervoltage'],
   },
   {
-    cause: cause('lightning', 'lightning, or a surge from the supply', 3, 90, 'Surge arresters; then look for further damage: supply, rectifier, inputs.'),
+    cause: cause('lightning', 'lightning, or a surge from the supply', 3, 90, 'Replace surge arresters; then check for further damage: supply, rectifier, inputs.'),
     families: ['overvoltage', 'desaturation', 'short-circuit', 'charging', 'memory', 'gate-supply', 'dead-display', 'communication', 'protection-trips'],
   },
   {
-    cause: cause('capacitor-switching', 'power-factor capacitors are switched on the same supply', 3, 70, 'A line choke, or a delayed bank; ask the supplier for the hours.'),
+    cause: cause('capacitor-switching', 'power-factor capacitors are switched on the same supply', 3, 70, 'Line choke, or delayed capacitor switching; ask the supplier for the switching times.'),
     families: ['overvoltage', 'overvoltage-decelerating', 'intermittent'],
   },
   {
-    cause: cause('condensation', 'condensation in the unit, the cable or the motor', 4, 60, 'Dry it, then test; heater or another place.'),
+    cause: cause('condensation', 'condensation in the unit, the cable or the motor', 4, 60, 'Dry it, then test; fit a heater or move the unit.'),
     families: ['ground', 'desaturation', 'short-circuit', 'protection-trips', 'gate-supply', 'control-rail', 'sto-mismatch', 'intermittent', 'dead-display', 'encoder'],
   },
   {
-    cause: cause('conductive-dust', 'conductive dust on a board or between terminals', 3, 60, 'Dead: clean and dry it, then static test; filter and enclosure.'),
+    cause: cause('conductive-dust', 'conductive dust on a board or between terminals', 3, 60, 'Dead: clean and dry, then static test; check filter and enclosure.'),
     families: ['ground', 'short-circuit', 'protection-trips', 'current-sensor', 'brake-chopper', 'over-temperature', 'stall', 'fan'],
   },
   {
-    cause: cause('rodents', 'a wire was gnawed', 2, 60, 'Replace it; close the opening.'),
+    cause: cause('rodents', 'rodent damage to a wire', 2, 60, 'Replace the wire; close the opening.'),
     families: ['external', 'encoder', 'communication', 'reference-loss', 'output-phase-loss', 'protection-trips', 'intermittent', 'sto-mismatch'],
   },
   {
-    cause: cause('fretting', 'a contact frets: vibration wears its surface', 3, 40, 'Dead: clean or replace the plug; relieve the cable.'),
+    cause: cause('fretting', 'fretting contact, worn by vibration', 3, 40, 'Dead: clean or replace the plug; fit strain relief.'),
     families: ['communication', 'encoder', 'keypad', 'reference-loss', 'temperature-sensor', 'external', 'current-sensor', 'no-motion', 'overcurrent-steady', 'thermistor'],
   },
   {
-    cause: cause('solder', 'a solder joint is cracked', 3, 120, 'Repair it on the bench, or replace the unit.'),
+    cause: cause('solder', 'cracked solder joint', 3, 120, 'Repair it on the bench, or replace the unit.'),
     families: ['keypad', 'memory', 'temperature-sensor', 'gate-supply', 'current-sensor', 'intermittent', 'fan', 'control-rail', 'autotune', 'other'],
   },
   {
-    cause: cause('capacitor-wear', 'capacitors have dried out', 4, 140, 'Capacitance and ripple; replace them, or the unit.'),
+    cause: cause('capacitor-wear', 'dried-out capacitors', 4, 140, 'Measure capacitance and ripple; replace the capacitors or the unit.'),
     families: ['charging', 'dead-display', 'control-rail', 'gate-supply', 'overvoltage-rest', 'hunting', 'other', 'overload'],
   },
 ];
@@ -72,10 +72,10 @@ export function withCommonCauses(table: TraceTable): TraceTable {
       ...table.checks,
       ...(seen === null
         ? []
-        : [check('inside', 'Dead: look inside with a lamp: damp, dust, gnawed wires, dull contacts, cracked joints, a blown arrester?', 6, 'dead', ['something of that', 'clean and dry'], seen, 0.05)]),
+        : [check('inside', 'Dead: inspect inside with a lamp: moisture, dust, rodent damage, dull contacts, cracked joints, blown arrester?', 6, 'dead', ['something found', 'clean and dry'], seen, 0.05)]),
       ...(timed === null
         ? []
-        : [check('weather', 'Ask: after a storm, on damp mornings, or at the hours when the supply switches capacitors?', 1, 'none', ['yes', 'no'], timed, 0.06)]),
+        : [check('weather', 'Ask: after a storm, on damp mornings, or when the supply switches capacitors?', 1, 'none', ['yes', 'no'], timed, 0.06)]),
     ],
   };
 }

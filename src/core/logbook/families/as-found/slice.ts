@@ -14,10 +14,7 @@ export const asFoundSlice = sliceOf<AsFound | null>()({
     // What was found first is what was found; only a capture that became possible after all comes after it.
     const frozen = slice !== null && ('captured' in slice || entry.kind === 'as-found.impossible');
     if (frozen)
-      return voided(
-        slice,
-        'As found is recorded already: correct it, or add what was found later as a note.',
-      );
+      return voided(slice, 'As found is already recorded: correct it, or record later findings as a note.');
     return {
       slice:
         entry.kind === 'as-found.captured'
@@ -28,10 +25,10 @@ export const asFoundSlice = sliceOf<AsFound | null>()({
   words: {
     'as-found.captured': ({ payload }) =>
       told('As found', [
-        payload.active ?? 'no alarm',
+        payload.active ?? 'no fault',
         payload.slots.length === 0
-          ? 'no slot'
-          : `slots ${payload.slots.map((s) => (s.when === undefined ? s.code : `${s.code} (${s.when})`)).join(', ')}`,
+          ? 'no fault log entry'
+          : `fault log ${payload.slots.map((s) => (s.when === undefined ? s.code : `${s.code} (${s.when})`)).join(', ')}`,
         answer('selectors', payload.selectors),
       ]),
     'as-found.impossible': ({ payload }) => `As found not captured: ${payload.reason}`,

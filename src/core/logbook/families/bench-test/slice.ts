@@ -64,7 +64,7 @@ export const readingsSlice = sliceOf<readonly KeptReading[], Bench>()({
   },
   words: {
     'static.reading': ({ payload }) => `${payload.red} to ${payload.black} ${shown(payload.value)}`,
-    'static.retake': ({ payload }) => `Readings set aside, to be taken again: ${payload.reason}`,
+    'static.retake': ({ payload }) => `Readings set aside, to be repeated: ${payload.reason}`,
   },
 });
 
@@ -79,7 +79,7 @@ export const setAsideSlice = sliceOf<readonly SetAside[], Bench>()({
     if (entry.kind === 'static.retake')
       return { slice: [...slice, { reason: entry.payload.reason, readings: before.readings }] };
     return isNewUnit(before)
-      ? { slice: [...slice, { reason: 'of the unit that came out', readings: before.readings }] }
+      ? { slice: [...slice, { reason: 'of the old unit', readings: before.readings }] }
       : { slice };
   },
   words: {},
@@ -101,7 +101,7 @@ function claimFault({ payload, verified }: EntryOf<'sheet.signed'>): string | nu
   const found = verified?.verdict;
   return found === undefined || found === payload.verdict
     ? null
-    : `The readings in the log lead to “${verdictWords[found]}”, and “${verdictWords[payload.verdict]}” was to be signed: open the sheet again.`;
+    : `The readings in the log lead to “${verdictWords[found]}”, and “${verdictWords[payload.verdict]}” was to be signed: reload the sheet.`;
 }
 
 /** The signature under the static sheet: it falls with whatever it was signed without. */
@@ -123,7 +123,7 @@ export const signedSlice = sliceOf<EntryOf<'sheet.signed'> | null, SheetJob>()({
   apply(slice, entry, { job, before }) {
     switch (entry.kind) {
       case 'sheet.signed': {
-        if (entry.by.role === 'apprentice') return voided(slice, 'A technician or the lead signs.');
+        if (entry.by.role === 'apprentice') return voided(slice, 'Only a technician or the lead can sign.');
         const blocker = signatureBlocker(job.registers) ?? claimFault(entry) ?? notVerifiedYet(entry);
         return blocker === null ? { slice: entry } : voided(slice, blocker);
       }

@@ -35,10 +35,10 @@ function answerFault(entry: Answered, job: TracedJob, limits: Limits): string | 
   if (isSkipped(entry)) return null;
   if (entry.payload.hazard === 'dead') {
     const lock = handsLock(job.safety, job.drive, limits, entry.by, timeOf(entry));
-    if (!lock.open) return `A dead check counts under a valid dead proof only. ${lock.text}`;
+    if (!lock.open) return `A dead check needs a valid dead proof. ${lock.text}`;
   }
   return wasEnergised(entry) && deadlyTraced([...job.traced, entry]) !== null && !isReleased(job)
-    ? 'After this fault the drive stays without power until the bench test says not shorted and the insulation test passed.'
+    ? 'After this fault the drive stays without power until the bench test is not shorted and the insulation test passed.'
     : null;
 }
 
@@ -55,7 +55,7 @@ export const tracedSlice = sliceOf<readonly Answered[], TracedJob>()({
   apply(slice, entry, { job, limits }) {
     if (entry.kind === 'trace.withdrawn') {
       const left = without(slice, entry.payload);
-      return left.length === slice.length ? voided(slice, 'There is no such answer.') : { slice: left };
+      return left.length === slice.length ? voided(slice, 'No such answer.') : { slice: left };
     }
     const fault = answerFault(entry, job, limits);
     return fault === null ? { slice: [...without(slice, entry.payload), entry] } : voided(slice, fault);
@@ -73,10 +73,10 @@ export const causesSlice = sliceOf<readonly EntryOf<'trace.confirmed'>[]>()({
   kinds: ['trace.confirmed'],
   apply: (slice, entry) =>
     entry.payload.recreated !== undefined && isDeadly(entry.payload.family)
-      ? voided(slice, 'After this fault the cause is never put back to show it.')
+      ? voided(slice, 'After this fault, never re-create the cause.')
       : { slice: [...slice, entry] },
   words: {
     'trace.confirmed': ({ payload: { name, how, recreated } }) =>
-      told(`Cause: ${name}`, [how, answer('put back once:', recreated)]),
+      told(`Cause: ${name}`, [how, answer('re-created once:', recreated)]),
   },
 });

@@ -10,7 +10,7 @@ export const lookSlice = sliceOf<Partial<Record<LookItem, Payload<'look.finding'
   apply(slice, { payload, by }) {
     const found = slice[payload.item]?.state === 'found' && payload.state !== 'found';
     return found && by.role === 'apprentice'
-      ? voided(slice, 'What was found stays until a technician or the lead has looked again.')
+      ? voided(slice, 'Only a technician or the lead can clear a finding.')
       : { slice: { ...slice, [payload.item]: payload } };
   },
   words: {

@@ -11,7 +11,7 @@ export const openedSlice = sliceOf<EntryOf<'job.opened'> | null>()({
   apply: (slice, entry) =>
     slice === null || entry.corrects !== undefined
       ? { slice: entry }
-      : voided(slice, 'The job was opened already.'),
+      : voided(slice, 'The job is already open.'),
   words: {
     'job.opened': ({ payload }) =>
       `Job opened: ${payload.complaint}${payload.workOrder === undefined ? '' : `; work order ${payload.workOrder}`}`,
@@ -26,7 +26,7 @@ export const callSlice = sliceOf<Payload<'take.call'> | null>()({
   apply(slice, { payload, by }) {
     const dropped = slice?.signs.some((sign) => !payload.signs.includes(sign)) === true;
     return dropped && by.role === 'apprentice'
-      ? voided(slice, 'A danger sign stays until a technician or the lead takes it back.')
+      ? voided(slice, 'Only a technician or the lead can clear a danger sign.')
       : { slice: payload };
   },
   words: {

@@ -25,11 +25,12 @@ export const modulesSlice = sliceOf<readonly TestedModule[]>()({
       return { slice: [...slice, begun] };
     }
     const { module: id } = entry.payload;
-    if (!slice.some((m) => m.id === id)) return voided(slice, 'This module was not begun in this job.');
+    if (!slice.some((m) => m.id === id))
+      return voided(slice, 'This module test was not started in this job.');
     return { slice: slice.map((m) => (m.id === id ? withResult(m, entry) : m)) };
   },
   words: {
-    'module.begun': ({ payload }) => `Module test begun: ${payload.name}`,
+    'module.begun': ({ payload }) => `Module test started: ${payload.name}`,
     'module.proven': ({ payload }) =>
       payload.lampLights && payload.polarityRight ? 'Lamp and battery proven' : 'Lamp or battery not proven',
     'module.touch': ({ payload }) =>

@@ -12,7 +12,7 @@ export const driveSlice = sliceOf<Payload<'identify.drive'> | null>()({
     if (entry.kind === 'identify.drive') return { slice: entry.payload };
     const { stage, strip } = entry.payload;
     return slice === null
-      ? voided(slice, 'The drive was not identified yet.')
+      ? voided(slice, 'Drive nameplate not read yet.')
       : { slice: { ...slice, stage, strip } };
   },
   words: {
@@ -20,7 +20,7 @@ export const driveSlice = sliceOf<Payload<'identify.drive'> | null>()({
       told(`Drive: ${maker} ${type}`, [
         answer('no.', serial),
         `${supply_V === null ? 'supply not known' : `${supply_V} V`}, ${phases === 3 ? 'three phases' : 'one phase'}, ${ratedAmps} A`,
-        labelWait_min === null ? 'wait of the label not known' : `wait ${labelWait_min} min`,
+        labelWait_min === null ? 'discharge time not known' : `discharge time ${labelWait_min} min`,
       ]),
     'identify.stage': ({ payload }) => `Power stage: ${stageWords(payload.stage)}`,
   },

@@ -71,16 +71,15 @@ export const setRuns = sliceOf<readonly SetRun[]>()({
       return { slice: [...slice.filter((r) => r.id !== id), begun(entry)] };
     return slice.some((r) => r.id === id)
       ? { slice: slice.map((r) => (r.id === id ? { ...r, ...changeOf(r, entry) } : r)) }
-      : voided(slice, 'The run it speaks of is not in this job.');
+      : voided(slice, 'This write run is not in this job.');
   },
   words: {
-    'set.write-begun': ({ payload }) =>
-      `Writing a set begun: ${payload.name}, ${countOf(payload.values, 'value')}`,
-    'set.write-held': ({ payload }) => `Writing the set is held: ${payload.why}`,
+    'set.write-begun': ({ payload }) => `Write started: ${payload.name}, ${countOf(payload.values, 'value')}`,
+    'set.write-held': ({ payload }) => `Write paused: ${payload.why}`,
     'set.write-resumed': ({ payload }) =>
-      `Writing the set goes on${payload.leftOut === null ? '' : ` without ${payload.leftOut}`}`,
+      `Write continued${payload.leftOut === null ? '' : ` without ${payload.leftOut}`}`,
     'set.write-ended': ({ payload }) =>
-      `The set is written: ${payload.ending}, ${countOf(payload.taken, 'value')} taken, ${countOf(payload.leftOver.length, 'difference')}`,
+      `Write ended: ${payload.ending}, ${countOf(payload.taken, 'value')} accepted, ${countOf(payload.leftOver.length, 'difference')}`,
     'set.verified': ({ payload }) =>
       `Compared again${payload.afterPower ? ' after the power was away' : ''}: ${payload.ending}, ${countOf(payload.leftOver.length, 'difference')}`,
   },

@@ -74,13 +74,13 @@ export const sets = sliceOf<readonly KeptSet[]>()({
         const { set, why } = entry.payload;
         return slice.some((s) => s.id === set)
           ? { slice: slice.map((s) => (s.id === set ? { ...s, good: why } : s)) }
-          : voided(slice, 'The set it speaks of is not in this job.');
+          : voided(slice, 'This parameter set is not in this job.');
       }
     }
   },
   words: {
     'set.kept': ({ payload }) =>
-      `Set kept: ${payload.name}, ${countOf(Object.keys(payload.values).length, 'value')}`,
+      `Set saved: ${payload.name}, ${countOf(Object.keys(payload.values).length, 'value')}`,
     'set.good': ({ payload }) => `Marked as good: ${payload.why}`,
   },
 });

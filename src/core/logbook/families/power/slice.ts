@@ -69,17 +69,17 @@ const ownKinds = [
 /** Why first power has to wait; null: nothing stands in its way. */
 export function powerLock(state: PowerJob): string | null {
   const verdict = state.signed?.payload.verdict;
-  if (verdict === undefined) return 'The static test comes first, signed as not shorted.';
+  if (verdict === undefined) return 'The static test must be signed as not shorted first.';
   if (verdict !== 'not-shorted')
-    return 'The static test did not end as not shorted: a failed or doubtful stage sees no power.';
+    return 'The static test is not “not shorted”: never power a failed or doubtful power stage.';
   const modules = begunModules(state.modules);
   if (modules.some((m) => moduleVerdict(moduleQuestion(m)).verdict === 'replace'))
-    return 'A module that was tested is to be replaced: it sees no power.';
+    return 'A tested module must be replaced: do not apply power.';
   const { gates } = state.power;
   if (gates !== null && judgeGates(gates.payload).verdict === 'unlike')
-    return 'The gate drives are not alike: a module on them would fail at once.';
+    return 'The gate drives differ: a module on them would fail at once.';
   if (modules.length > 0 && (gates === null || judgeGates(gates.payload).verdict !== 'alike'))
-    return 'A module was out: compare the six gate drives with the bus dead before it sees the bus.';
+    return 'A module was removed: compare the six gate drives with the bus dead before applying bus voltage.';
   return null;
 }
 
@@ -92,8 +92,8 @@ function probesFault(
   if (category === undefined) return null;
   const needed_V = probeVolts(supply_V ?? 0);
   if (ratedVolts < needed_V)
-    return `Probes, leads and meter for ${needed_V} V at least, also in common mode: by the trip level of the class, not by the supply.`;
-  return category === 'II' ? 'CAT III at least: on the supply of a drive CAT II is not enough.' : null;
+    return `Probes, leads and meter rated for at least ${needed_V} V, also common mode: by the trip level of the voltage class, not the supply.`;
+  return category === 'II' ? 'At least CAT III: CAT II is not sufficient at the supply of a drive.' : null;
 }
 
 /** Has the bus come up as planned, on lamps or a limit, after one more reading? */
@@ -107,38 +107,38 @@ function cameUpAfter(power: PowerState, { at_s, volts }: Payload<'power.bus'>): 
 /** What one of its entries changes. */
 function applyPower(state: PowerJob, entry: EntryOf<(typeof ownKinds)[number]>): Change<PowerState> {
   const { power } = state;
-  const live = power.onAt === null ? 'It is not switched on: nothing can be measured.' : null;
+  const live = power.onAt === null ? 'Power is off: nothing can be measured.' : null;
   switch (entry.kind) {
     case 'power.gates':
       return power.onAt === null
         ? { gates: entry }
-        : { void: 'Gate drives are compared with the bus dead: it is switched on.' };
+        : { void: 'Power is on: compare gate drives with the bus dead.' };
     case 'power.probes': {
       const fault = probesFault(entry.payload, state.drive?.supply_V ?? null);
       return fault === null ? { probes: entry } : { void: fault };
     }
     case 'power.planned':
       return state.drive !== null && fedDrive(state.drive) === null
-        ? { void: 'Supply or bank is not known: enter both with the drive’s label, then plan.' }
+        ? { void: 'Supply or capacitor bank not known: enter both under Nameplates, then plan.' }
         : { planned: entry, cameUp: false };
     case 'power.on': {
-      if (entry.by.role === 'apprentice') return { void: 'A technician or the lead switches on.' };
+      if (entry.by.role === 'apprentice') return { void: 'Only a technician or the lead may switch on.' };
       const lock = powerLock(state);
       if (lock !== null) return { void: lock };
       if (power.planned === null)
-        return { void: 'Plan first power first: what the bus should do, and when to stop.' };
+        return { void: 'Make the first power-up plan first: expected bus voltage and stop limits.' };
       // Plans of before had no upper end of the band, and were followed without one.
       const { stopBelow_V, stopAbove_V } = power.planned.payload;
       const { through } = entry.payload;
       if (through === 'supply' && stopAbove_V !== undefined && !power.cameUp)
         return {
-          void: `The full supply comes after a bus reading within ${stopBelow_V}–${stopAbove_V} V on lamps or a limited supply.`,
+          void: `Full supply only after a bus reading of ${stopBelow_V}–${stopAbove_V} V on lamps or a limited supply.`,
         };
       return { onAt: timeOf(entry), through, bus: [], wasOn: true };
     }
     case 'power.off':
       return entry.by.role === 'apprentice'
-        ? { void: 'A technician or the lead says that it is off.' }
+        ? { void: 'Only a technician or the lead may confirm power off.' }
         : { onAt: null };
     case 'power.bus':
       return live === null
@@ -151,9 +151,9 @@ function applyPower(state: PowerJob, entry: EntryOf<(typeof ownKinds)[number]>):
     case 'power.lamps':
       return power.wasOn
         ? { lamps: [...power.lamps, entry] }
-        : { void: 'It was never switched on in this job.' };
+        : { void: 'Power was never switched on in this job.' };
     case 'power.swept':
-      return power.wasOn ? { swept: entry } : { void: 'It was never switched on in this job.' };
+      return power.wasOn ? { swept: entry } : { void: 'Power was never switched on in this job.' };
   }
 }
 
@@ -215,9 +215,9 @@ export const powerSlice = sliceOf<PowerState, PowerJob & { swap: UnitChange }>()
         `pulses ${pulses.map((p) => p.replace('-', ' ')).join(' / ')}`,
       ]),
     'power.probes': ({ payload }) =>
-      `Live terminals by ${payload.by.replaceAll('-', ' ')}, rated ${payload.ratedVolts} V`,
+      `Used on live terminals: ${payload.by.replaceAll('-', ' ')}, rated ${payload.ratedVolts} V`,
     'power.planned': ({ payload }) =>
-      `First power planned: ${payload.way.by === 'lamps' ? `lamps of ${payload.way.watts} W` : `limited to ${payload.way.amps} A`}, off below ${payload.stopBelow_V} V after ${payload.stopAfter_s} s`,
+      `First power-up planned: ${payload.way.by === 'lamps' ? `lamps of ${payload.way.watts} W` : `limited to ${payload.way.amps} A`}, off below ${payload.stopBelow_V} V after ${payload.stopAfter_s} s`,
     'power.on': ({ payload }) => `SWITCHED ON, through ${payload.through}`,
     'power.off': ({ payload }) => `Switched off${payload.note === undefined ? '' : `: ${payload.note}`}`,
     'power.bus': ({ payload }) => `Bus ${payload.volts} V after ${payload.at_s} s`,

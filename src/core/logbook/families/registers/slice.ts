@@ -65,9 +65,9 @@ function applyRegister(
   { jumpers, writes, loops, trends }: Registers,
   entry: EntryOf<(typeof ownKinds)[number]>,
 ): Change<Registers> {
-  const unknown = { void: 'What it speaks of is not in this job.' };
+  const unknown = { void: 'The referenced log entry is not in this job.' };
   if (entry.by.role === 'apprentice' && notByApprentices.has(entry.kind))
-    return { void: 'A technician or the lead enters this.' };
+    return { void: 'Only a technician or the lead can record this.' };
   switch (entry.kind) {
     case 'loop.checked':
       return { loops: [...loops, entry] };
@@ -135,9 +135,9 @@ export function signatureBlocker(registers: Registers): string | null {
   const jumpers = openJumpers(registers).map((j) => j.where);
   const trials = openTrials(registers).map((w) => `${w.number} ${w.name}`);
   return jumpers.length > 0
-    ? `A temporary jumper is still in: ${jumpers.join(', ')}. Take it out before signing.`
+    ? `A temporary jumper is still fitted: ${jumpers.join(', ')}. Remove it before signing.`
     : trials.length > 0
-      ? `A trial value is still in the drive: ${trials.join(', ')}. Put it back, or say why it stays, before signing.`
+      ? `A trial value is still in the drive: ${trials.join(', ')}. Restore it, or record why it stays, before signing.`
       : null;
 }
 
@@ -156,14 +156,15 @@ export const registersSlice = sliceOf<Registers>()({
       ]),
     'jumper.set': ({ payload }) =>
       payload.found === true
-        ? `Found bridged: ${payload.where}. It must come out`
+        ? `Found jumpered: ${payload.where}. Must be removed`
         : `${payload.form === 'jumper' ? 'Temporary jumper' : 'Set to no function'}: ${payload.where}, until ${payload.removeBy}, accepted by ${payload.approver}`,
-    'jumper.removed': ({ payload }) => `Jumper out: ${payload.how}`,
+    'jumper.removed': ({ payload }) => `Jumper removed: ${payload.how}`,
     'drive.write-asked': ({ payload }) =>
       `To be written: ${payload.number} ${payload.name}, ${payload.shownFrom} to ${payload.shownTo}${payload.trial ? ', a trial' : ''}`,
     'drive.write-done': ({ payload }) => `Written and read back: ${payload.found}`,
     'drive.write-failed': ({ payload }) => `Not written: ${payload.why}`,
     'trial.kept': ({ payload }) => `Trial value stays: ${payload.reason}`,
-    'trend.kept': ({ payload }) => `Trend kept: ${payload.names.join(', ')}, ${payload.seconds.toFixed(0)} s`,
+    'trend.kept': ({ payload }) =>
+      `Trend saved: ${payload.names.join(', ')}, ${payload.seconds.toFixed(0)} s`,
   },
 });

@@ -36,7 +36,7 @@ function openWire({ wires }: SwapState): string | null {
   const open = wires.find(isOpen);
   return open === undefined
     ? null
-    : `Nobody knows what wire ${String(open.number)} is, and nobody took it on: the old unit does not come out.`;
+    : `Wire ${String(open.number)} is unknown and not accepted by name: the old unit cannot be removed.`;
 }
 
 /** What of the wires keeps the old unit in. */
@@ -49,7 +49,7 @@ export const unitOutHeld = (hands: Hands, former = false): string | null =>
 
 /** Why an end at the drive cannot be put on and seen yet; null: it can. The far end is another person's. */
 export const tickHeld = (hands: Hands): string | null =>
-  hands.job.swap.outAt === null ? 'The old unit is not out yet.' : unitOutHeld(hands);
+  hands.job.swap.outAt === null ? 'The old unit is not removed yet.' : unitOutHeld(hands);
 
 /** The task of a plan by which the old unit comes out. */
 const outTask = 'out';

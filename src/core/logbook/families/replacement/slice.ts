@@ -48,7 +48,7 @@ function applySwap(state: SwapState, entry: SwapEntry, context: SliceContext<Swa
       return { figures: entry.payload };
     case 'decide.made':
       return entry.by.role === 'apprentice'
-        ? { void: 'A technician or the lead decides.' }
+        ? { void: 'Only a technician or the lead can decide.' }
         : { decision: entry };
     case 'swap.units':
       return { units: entry.payload };
@@ -72,7 +72,7 @@ function applySwap(state: SwapState, entry: SwapEntry, context: SliceContext<Swa
     case 'stop.begun':
       return state.stop.begunAt === null
         ? { stop: { ...state.stop, begunAt: at }, ...unsigned }
-        : { void: 'The machine stands already.' };
+        : { void: 'The machine is already stopped.' };
     case 'stop.task': {
       const { task, did } = entry.payload;
       const before = state.stop.tasks[task] ?? { begunAt: null, doneAt: null };
@@ -83,7 +83,7 @@ function applySwap(state: SwapState, entry: SwapEntry, context: SliceContext<Swa
             ? { begunAt: at, doneAt: null }
             : { begunAt: before.begunAt ?? at, doneAt: at };
       if (state.planned?.tasks.some((t) => t.id === task) !== true)
-        return { void: 'There is no such task in the plan.' };
+        return { void: 'No such task in the plan.' };
       const held = did === 'open' || !isOfToday(entry) ? null : taskHeld(hands, task);
       return held === null
         ? { stop: { ...state.stop, tasks: { ...state.stop.tasks, [task]: now } } }
@@ -91,7 +91,7 @@ function applySwap(state: SwapState, entry: SwapEntry, context: SliceContext<Swa
     }
     case 'stop.over':
       return state.stop.begunAt === null
-        ? { void: 'The machine did not stand.' }
+        ? { void: 'The machine was not stopped.' }
         : { stop: { ...state.stop, overAt: at } };
     case 'swap.unit-out': {
       const held = unitOutHeld(hands, !isOfToday(entry));
@@ -114,9 +114,9 @@ function applySwap(state: SwapState, entry: SwapEntry, context: SliceContext<Swa
     case 'handover.inspection':
       return { handOver: { ...state.handOver, inspection: entry } };
     case 'job.signed-off': {
-      if (entry.by.role === 'apprentice') return { void: 'A technician or the lead signs.' };
+      if (entry.by.role === 'apprentice') return { void: 'Only a technician or the lead can sign.' };
       if (entry.payload.second.toLowerCase() === entry.by.name.toLowerCase())
-        return { void: 'Two names sign: the second is somebody else.' };
+        return { void: 'Two persons sign: the second must be another person.' };
       const named = new Set(entry.payload.open.map((o) => o.id));
       const blocking = issuesAgainst(entry, context.openIssues).find(
         (issue) => !issue.mayWait || (entry.verified !== undefined && !named.has(issue.id)),
@@ -149,8 +149,8 @@ export const swapSlice = sliceOf<SwapState, SwapJob>()({
   },
   words: {
     'decide.figures': ({ payload: { common, out } }) =>
-      told('Figures of the choice', [
-        common.stopPerHour !== null && `a stop costs ${common.stopPerHour.join(' to ')} an hour`,
+      told('Values for the decision', [
+        common.stopPerHour !== null && `downtime costs ${common.stopPerHour.join(' to ')} per hour`,
         ...Object.entries(out).map(([choice, why]) => `without ${choice}: ${why}`),
       ]),
     'decide.made': ({ payload }) =>
@@ -158,7 +158,7 @@ export const swapSlice = sliceOf<SwapState, SwapJob>()({
     'swap.units': ({ payload }) =>
       `Out: ${payload.old.maker} ${payload.old.type}; in: ${payload.next === null ? 'not chosen' : `${payload.next.maker} ${payload.next.type}`}`,
     'swap.asked': ({ payload: { supply, motorAmps, duty, ambient_C } }) =>
-      told('Asked of a unit', [
+      told('Installation requirements', [
         `${supply.volts === null ? 'supply not known' : `${supply.volts} V`}, ${supply.phases === 3 ? 'three phases' : 'one phase'}, ${supply.earthing.replaceAll('-', ' ')}`,
         answer('amps', motorAmps),
         answer('duty', duty),
@@ -169,34 +169,35 @@ export const swapSlice = sliceOf<SwapState, SwapJob>()({
       `Terminal ${payload.mark}${payload.note === '' ? '' : `: ${payload.note}`}`,
     'wire.noted': ({ payload }) =>
       told(`Wire ${payload.number}`, [
-        payload.from === null ? 'hangs loose' : `on ${payload.from}`,
+        payload.from === null ? 'loose' : `on ${payload.from}`,
         payload.role === 'unknown' ? 'not known' : wireRoleWords(payload.role),
         answer('ferrule', payload.ferrule),
         answer('volts', payload.volts),
         payload.shared !== null && `shared with ${payload.shared.machine}`,
       ]),
     'wire.removed': ({ payload }) => `Wire deleted: ${payload.reason}`,
-    'wire.accepted': ({ payload }) => `An unknown wire taken on: ${payload.reason}`,
+    'wire.accepted': ({ payload }) => `Unknown wire accepted: ${payload.reason}`,
     'wire.chosen': ({ payload }) =>
       payload.back
-        ? 'The terminal of a wire as it was proposed'
-        : `A wire goes to ${payload.to ?? 'no terminal'}${payload.reason === '' ? '' : `, ${payload.reason}`}`,
-    'wire.ticked': ({ payload }) => `A wire ${payload.on ? 'seen' : 'not seen'} at the ${payload.end} end`,
+        ? 'Wire terminal as proposed'
+        : `Wire to ${payload.to ?? 'no terminal'}${payload.reason === '' ? '' : `, ${payload.reason}`}`,
+    'wire.ticked': ({ payload }) =>
+      `Wire ${payload.on ? 'checked' : 'not checked'} at the ${payload.end} end`,
     'stop.planned': ({ payload }) =>
-      `Stop planned: ${countOf(payload.tasks.length, 'task')}, ${payload.people} at hand`,
-    'stop.begun': () => 'The machine stands',
+      `Outage planned: ${countOf(payload.tasks.length, 'task')}, ${countOf(payload.people, 'person')}`,
+    'stop.begun': () => 'Machine stopped',
     'stop.task': ({ payload }) =>
       `Task ${payload.task}: ${payload.did === 'open' ? 'open again' : payload.did}`,
     'stop.over': () => 'The machine runs again',
-    'swap.unit-out': () => 'The old unit is out',
-    'handover.told': ({ payload }) => told(`Told that the override ends: ${payload.who}`, [payload.how]),
+    'swap.unit-out': () => 'Old unit removed',
+    'handover.told': ({ payload }) => told(`Informed that the override ends: ${payload.who}`, [payload.how]),
     'handover.followed': ({ payload }) =>
       `Follows its reference: ${payload.points.map((p) => `${p.asked} to ${p.got}`).join(', ')} ${payload.unit}`,
     'handover.partner': ({ payload }) =>
-      told(`${payload.machine}: ${payload.right ? 'runs as before' : 'not right'}`, [payload.note]),
+      told(`${payload.machine}: ${payload.right ? 'runs as before' : 'failed'}`, [payload.note]),
     'handover.locks': ({ payload }) =>
-      told(`Locks ${payload.locks === 'none' ? 'the type has none' : payload.locks}`, [payload.note]),
-    'handover.inspection': ({ payload }) => told(`Next look on ${payload.date}`, [payload.what]),
+      told(`Locks ${payload.locks === 'none' ? 'not on this type' : payload.locks}`, [payload.note]),
+    'handover.inspection': ({ payload }) => told(`Next inspection on ${payload.date}`, [payload.what]),
     'job.signed-off': ({ payload }) => `Handed over to ${payload.second}`,
   },
 });

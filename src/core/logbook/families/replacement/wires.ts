@@ -32,7 +32,7 @@ export function applyWire(
     };
     return known === undefined ? [...wires, noted] : wires.map((w) => (w.id === id ? noted : w));
   }
-  if (known === undefined) return { void: 'The wire it speaks of is not in this job.' };
+  if (known === undefined) return { void: 'This wire is not in this job.' };
   const changed = (change: Partial<RecordedWire>): RecordedWire[] =>
     wires.map((w) => (w.id === id ? { ...w, ...change } : w));
   switch (entry.kind) {
@@ -40,7 +40,7 @@ export function applyWire(
       return wires.filter((w) => w.id !== id);
     case 'wire.accepted':
       return entry.by.role === 'apprentice'
-        ? { void: 'A technician or the lead takes an unknown wire on.' }
+        ? { void: 'Only a technician or the lead can accept an unknown wire.' }
         : changed({ accepted: { by: entry.by.name, reason: entry.payload.reason } });
     case 'wire.chosen':
       return wires.map((w) => {

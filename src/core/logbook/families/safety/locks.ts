@@ -29,20 +29,23 @@ interface Asked {
 
 /** Why the proof does not hold for this person now, whatever voltage it found; null: it holds. */
 function notHeld(state: SafetyState, proof: Proof | null, { person, now }: Asked): ClosedLock | null {
-  if (proof === null) return closed('not-identified', 'Identify the drive first.');
+  if (proof === null) return closed('not-identified', 'Read the drive nameplate first.');
   if (state.alive !== null)
     return closed(
       'not-isolated',
-      `${state.alive.volts} V AC measured at ${state.alive.at}: a source is not isolated, whatever its size. Stop, find it, isolate it, then go through the sources again.`,
+      `${state.alive.volts} V AC measured at ${state.alive.at}: a source is not isolated. Stop at any voltage, find it, isolate it, then confirm the sources again.`,
     );
   if (!proof.complete)
     return state.lapsed === null
       ? closed('not-proven', 'The drive is not proven dead yet.')
-      : closed('lapsed', `Proof lapsed: ${state.lapsed.detail}. Prove dead again.`);
+      : closed('lapsed', `Dead proof void: ${state.lapsed.detail}. Prove dead again.`);
   if (proof.by !== null && proof.by.id !== person.id)
-    return closed('other-person', `Proven dead by ${proof.by.name}. Whoever takes over proves it again.`);
+    return closed(
+      'other-person',
+      `Proven dead by ${proof.by.name}. The person taking over must prove it again.`,
+    );
   return now > holdsUntil(state)
-    ? closed('lapsed', 'Proof lapsed: half an hour without an entry. Prove dead again.')
+    ? closed('lapsed', 'Dead proof void: half an hour without an entry. Prove dead again.')
     : null;
 }
 
@@ -58,17 +61,17 @@ export function benchLock(
   if (proof !== null && state.noBankTerminal)
     return closed(
       'no-bank-terminal',
-      'No bank terminal within reach: treat as charged. Only removal with covers on, after the label’s wait and the proof of lines and motor terminals. No bench test.',
+      'No bank terminal accessible: treat as charged. Only removal with covers on, after the label time and the dead proof of lines and motor terminals. No bench test.',
     );
   if (state.bridgedAt !== null)
     return closed(
       'bridged',
-      'A resistor bridges the capacitor bank and falsifies every reading. Remove it, measure the bank again (5 V or less), then test; refit it afterwards.',
+      'A resistor bridges the capacitor bank and falsifies every reading. Remove it, measure the capacitor bank again (5 V or less), then test; refit it afterwards.',
     );
   if (proof !== null && proof.complete && state.alive === null && !proof.testAllowed)
     return closed(
       'above-limit',
-      `${proof.highest_V} V measured; a diode test needs ${limits.test_V} V or less everywhere. Nobody can override this: discharge, wait, measure again.`,
+      `${proof.highest_V} V measured; a diode test needs ${limits.test_V} V or less everywhere. This cannot be overridden: discharge, wait, measure again.`,
     );
   return notHeld(state, proof, { person, now }) ?? { open: true, until: holdsUntil(state) };
 }
@@ -88,7 +91,7 @@ export function handsLock(
   if (proof !== null && proof.complete && state.alive === null && !proof.handsAllowed)
     return closed(
       'above-limit',
-      `${proof.highest_V} V measured; hands need ${limits.hands_V} V or less everywhere. Discharge, wait, measure again.`,
+      `${proof.highest_V} V measured; work inside needs ${limits.hands_V} V or less everywhere. Discharge, wait, measure again.`,
     );
   return notHeld(state, proof, { person, now }) ?? { open: true, until: holdsUntil(state) };
 }

@@ -107,7 +107,7 @@ export function settle(state: SafetyState, by: Person, at: number): SafetyState 
 
 /** Power was put on: every figure of the proof is of before. */
 export const poweredUp = (state: SafetyState, at: number): SafetyState =>
-  restart(state, { why: 'source-back', at, detail: 'it was switched on' });
+  restart(state, { why: 'source-back', at, detail: 'power was switched on' });
 
 /** When the wait of the rating label is over, ms; null before isolation. */
 export const waitOver = (state: SafetyState, labelWait_min: number | null): number | null =>

@@ -61,10 +61,9 @@ function applySafety(before: SafetyState, entry: SafetyEntry, drive: ProvenDrive
   const at = timeOf(entry);
   if (entry.kind === 'safety.source-back')
     return {
-      state: restart(before, { why: 'source-back', at, detail: 'a source was recorded as back' }),
+      state: restart(before, { why: 'source-back', at, detail: 'a source became live' }),
     };
-  if (entry.by.role === 'apprentice')
-    return { void: 'Safety steps are for technicians: ask one to do this.' };
+  if (entry.by.role === 'apprentice') return { void: 'Only technicians can record safety steps: ask one.' };
   if (drive === null) return { void: 'Identify the drive first: the points to prove depend on it.' };
   const settled = settle(before, entry.by, at);
   const state: SafetyState = { ...settled, by: entry.by, lastAt: at };
@@ -100,7 +99,7 @@ function applySafety(before: SafetyState, entry: SafetyEntry, drive: ProvenDrive
       return { state: { ...state, figures: {}, meterAfter: null } };
     case 'safety.bridge':
       if (entry.payload.fitted === (state.bridgedAt !== null))
-        return { void: entry.payload.fitted ? 'It is bridged already.' : 'No bridge is recorded.' };
+        return { void: entry.payload.fitted ? 'It is already bridged.' : 'No bridge is recorded.' };
       return entry.payload.fitted
         ? { state: { ...state, bridgedAt: at } }
         : {
@@ -149,21 +148,21 @@ function applyMeter(
     return {
       void:
         drive.labelWait_min === null
-          ? `The label’s wait is not known: ${unknownWait_min} minutes after isolation.`
-          : `The rating label asks for ${drive.labelWait_min} minutes after isolation.`,
+          ? `Label time not known: ${unknownWait_min} minutes after isolation.`
+          : `The rating label requires ${drive.labelWait_min} minutes after isolation.`,
     };
   for (const quantity of quantities) {
     const volts = shown[`${quantity}_V`];
     const range = quantity.toUpperCase();
     if (volts < least[quantity])
       return {
-        void: `${volts} V ${range} does not prove the meter for this drive: a proving unit or a known source of ${least[quantity]} V ${range} or more.`,
+        void: `${volts} V ${range} does not prove the meter for this drive: use a proving unit or a known source of ${least[quantity]} V ${range} or more.`,
       };
   }
   if (when === 'before') return { state: { ...state, meterBefore: shown, figures: {}, meterAfter: null } };
   const left = missingSteps(state, drive.stage);
   if (left.length > 0)
-    return { void: `${left.length} figures are still to be taken before the meter is proven after.` };
+    return { void: `${left.length} readings are missing before the meter is proven again.` };
   return { state: { ...state, meterAfter: shown } };
 }
 
@@ -175,13 +174,13 @@ function applyFigure(
   stage: Stage,
 ): Step {
   const step = stepsOf(state, stage).find((s) => s.key === key);
-  if (step === undefined) return { void: 'This drive has no such pair of points.' };
+  if (step === undefined) return { void: 'This drive has no such test points.' };
   if (state.meterBefore === null) return { void: 'Prove the meter on a known source first.' };
   if (point === againId) {
     const bank = state.figures[stepKey('bank', 'dc')];
-    if (bank === undefined) return { void: 'Measure the bank first.' };
+    if (bank === undefined) return { void: 'Measure the capacitor bank first.' };
     if (figure.at - bank.at < againAfter_s * 1000)
-      return { void: 'Too early: a bank recovers within a minute. Wait, then measure again.' };
+      return { void: 'Too early: a capacitor bank recovers within a minute. Wait, then measure again.' };
   }
   const alive = !state.former && step.quantity === 'ac' && Math.abs(figure.volts) > alive_Vac;
   return {
@@ -206,7 +205,7 @@ function applyTogether(
   for (const point of points) {
     const key = stepKey(point, quantity);
     if (steps.find((s) => s.key === key)?.point.alone === true)
-      return { void: 'The readings at the bus and at the control terminals are each typed as they are.' };
+      return { void: 'Enter each reading at the bus and at the control terminals.' };
     after = applyFigure(after.state, point, key, figure, stage);
     if ('void' in after) return after;
   }
@@ -298,8 +297,8 @@ export const safetySlice = sliceOf<SafetyState, SafetyJob>()({
       `Dead proof ${payload.point} ${payload.quantity.toUpperCase()} ${payload.volts} V`,
     'safety.figures': ({ payload: { points, quantity, below_V } }) =>
       `Dead proof ${quantity.toUpperCase()}, ${points.length} pairs: all below ${below_V} V`,
-    'safety.source-back': ({ payload }) => `Source back: ${sourceWords[payload.kind].name}`,
-    'safety.no-bank-terminal': () => 'No bank terminal within reach',
+    'safety.source-back': ({ payload }) => `Source live again: ${sourceWords[payload.kind].name}`,
+    'safety.no-bank-terminal': () => 'No bank terminal accessible',
     'safety.bridge': ({ payload }) =>
       payload.fitted ? 'Capacitor bank bridged by a resistor' : 'Bridge of the capacitor bank removed',
     'safety.discharged': ({ payload }) => `Discharged through ${payload.ohm} Ω from ${payload.startVolts} V`,

@@ -71,7 +71,7 @@ const ownKinds = [
 
 /** A tester must not meet electronics: nothing counts before it was said what is disconnected. */
 const connected = {
-  void: 'First disconnect drive, thermistors and encoder: the tester kills what is left connected.',
+  void: 'First disconnect drive, thermistors and encoder: the tester destroys whatever is left connected.',
 };
 
 interface StartUpJob {
@@ -97,7 +97,7 @@ function applyStartUp(
     case 'motor.earthed':
       return state.insulations.some((i) => i.id === entry.payload.test)
         ? { earthed: { ...state.earthed, [entry.payload.test]: entry.payload.seconds } }
-        : { void: 'What it speaks of is not in this job.' };
+        : { void: 'The referenced log entry is not in this job.' };
     case 'motor.unbalance':
       return { unbalances: [...state.unbalances, entry] };
     case 'startup.choices':
@@ -115,7 +115,7 @@ function applyStartUp(
       const { [number]: _, ...others } = state.typed;
       if (value === null) return { typed: others, signed: null };
       return reason === null
-        ? { void: 'A value that no rule gives needs a reason.' }
+        ? { void: 'A value without a rule needs a reason.' }
         : { typed: { ...others, [number]: { value, reason } }, signed: null };
     }
     case 'commission.step':
@@ -131,14 +131,14 @@ function applyStartUp(
 
 /** Why a signature does not count; none: it does. */
 function signatureAgainst(entry: EntryOf<'startup.signed'>, openIssues: readonly OpenIssue[]): string[] {
-  if (entry.by.role === 'apprentice') return ['A technician or the lead signs.'];
+  if (entry.by.role === 'apprentice') return ['Only a technician or the lead can sign.'];
   const { against, mayRun } = entry.payload;
   const named = new Set(mayRun?.open.map((o) => o.id));
   const over = mayRun !== undefined && Date.parse(`${mayRun.until}T23:59:59Z`) < timeOf(entry);
   return [
     ...against,
     ...openIssues.filter((m) => !m.mayWait || !named.has(m.id)).map((m) => m.text),
-    ...(over ? ['The day until which it may run is over.'] : []),
+    ...(over ? ['The release date is in the past.'] : []),
     ...[
       mayRun === undefined ? null : againstAgreement(entry.by, mayRun.approver),
       notVerifiedYet(entry),
@@ -207,7 +207,7 @@ export function motorBlockers({ windings, insulations, earthed }: StartUpState):
       ? [
           {
             id: 'motor:windings',
-            text: 'The motor’s windings are not alike: no drive is connected to it.',
+            text: 'Motor windings unbalanced: do not connect a drive.',
           },
         ]
       : []),
@@ -220,7 +220,7 @@ export function motorBlockers({ windings, insulations, earthed }: StartUpState):
           ? [
               {
                 id: `motor:insulation:${tested}`,
-                text: `${what} failed the insulation test: no drive is connected to it.`,
+                text: `${what} failed the insulation test: do not connect a drive.`,
               },
             ]
           : []),
@@ -285,25 +285,25 @@ export const startUpSlice = sliceOf<StartUpState, StartUpJob>()({
     'startup.choices': ({ payload: { choices, supply } }) =>
       told(`Start-up: ${choices.load.replaceAll('-', ' ')}, ${choices.region}`, [
         `supply ${supply.volts} V`,
-        `run from ${choices.runFrom}, speed from ${choices.speedFrom}`,
+        `run from ${choices.runFrom}, reference from ${choices.speedFrom}`,
         answer('acceleration, s', choices.up_s),
         answer('deceleration, s', choices.down_s),
         choices.coupled ? 'coupled' : 'uncoupled',
       ]),
     'startup.shortest': ({ payload }) =>
       `Shortest safe ramps: ${payload.up_s ?? '—'} s up, ${payload.down_s ?? '—'} s down${payload.inertia_kgm2 === undefined ? '' : `, with ${payload.inertia_kgm2} kg·m²`}`,
-    'startup.jumper': ({ payload }) => `Jumper of ${payload.input}: ${payload.position}`,
+    'startup.jumper': ({ payload }) => `Selector of ${payload.input}: ${payload.position}`,
     'startup.potentiometer': ({ payload: { ohm } }) =>
       ohm === null ? 'No potentiometer' : `Potentiometer: ${ohm / 1000} kΩ`,
     'startup.place': ({ payload }) =>
-      `Place: ${payload.ambient_C} °C, ${payload.altitude_m} m, ${payload.carrier_kHz} kHz, ${payload.phases === 3 ? 'three phases' : 'one phase'}, ${payload.earthing.replaceAll('-', ' ')}, ${countOf(payload.motors, 'motor')}`,
+      `Installation: ${payload.ambient_C} °C, ${payload.altitude_m} m, ${payload.carrier_kHz} kHz, ${payload.phases === 3 ? 'three phases' : 'one phase'}, ${payload.earthing.replaceAll('-', ' ')}, ${countOf(payload.motors, 'motor')}`,
     'startup.value': ({ payload }) =>
       payload.value === null
-        ? `${payload.number}: as the rule says`
+        ? `${payload.number}: value by the rule`
         : `${payload.number}: ${payload.value} typed, ${payload.reason}`,
     'commission.step': ({ payload }) =>
       told(
-        `Run, ${payload.step.replaceAll('-', ' ')}: ${payload.outcome === 'ok' ? 'seen and right' : payload.outcome === 'not-ok' ? 'not right' : 'not there'}`,
+        `Run, ${payload.step.replaceAll('-', ' ')}: ${payload.outcome === 'ok' ? 'passed' : payload.outcome === 'not-ok' ? 'failed' : 'not there'}`,
         [
           payload.qualified,
           ...(payload.figures ?? []).map((f) => `${f.id.replaceAll('-', ' ')} ${f.value} ${f.unit}`),
@@ -312,7 +312,7 @@ export const startUpSlice = sliceOf<StartUpState, StartUpJob>()({
           payload.note,
         ],
       ),
-    'commission.power-off': () => 'Power goes: what is in the drive was kept',
-    'startup.signed': ({ payload }) => `Start-up sheet signed, ${payload.entries} entries`,
+    'commission.power-off': () => 'Power cycle: current parameters saved for comparison',
+    'startup.signed': ({ payload }) => `Start-up sheet signed, ${payload.entries} parameters`,
   },
 });

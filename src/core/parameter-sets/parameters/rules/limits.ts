@@ -38,41 +38,41 @@ export const limitAudits: readonly AuditRule[] = [
   {
     id: 'overload-plate',
     severity: 'wrong',
-    about: 'motor overload against the plate',
+    about: 'motor overload and rated motor current',
     concepts: ['protect.overload-amps', 'protect.overload-percent'],
     judge: (facts) =>
       given([overload_A(facts), facts.plate], (set, plate) =>
         when(
           set > 1.03 * plate.amps,
-          'The overload lets the motor burn: it is set above the plate.',
-          `${set.toFixed(1)} A against ${plate.amps} A on the plate`,
+          'Overload set above FLA: the motor is not protected.',
+          `${set.toFixed(1)} A set, ${plate.amps} A on the nameplate`,
         ),
       ),
   },
   {
     id: 'overload-low',
     severity: 'doubt',
-    about: 'motor overload far below the plate',
+    about: 'motor overload far below rated motor current',
     concepts: ['protect.overload-amps', 'protect.overload-percent'],
     judge: (facts) =>
       given([overload_A(facts), facts.plate], (set, plate) =>
         when(
           set < 0.85 * plate.amps,
-          'The overload trips before the motor is loaded.',
-          `${set.toFixed(1)} A against ${plate.amps} A on the plate`,
+          'The overload trips before the motor reaches its load.',
+          `${set.toFixed(1)} A set, ${plate.amps} A on the nameplate`,
         ),
       ),
   },
   {
     id: 'overload-rating',
     severity: 'wrong',
-    about: 'motor overload against the drive',
+    about: 'motor overload and drive rating',
     concepts: ['protect.overload-amps'],
     judge: ({ num, set: { rating } }) =>
       given([num('protect.overload-amps')], (amps) =>
         when(
           amps > rating.ratedAmps,
-          'The overload is set above what the drive gives: the motor is bigger than the drive.',
+          'Overload set above the drive rating: the motor is larger than the drive.',
           `${amps} A against ${rating.ratedAmps} A rated`,
         ),
       ),
@@ -80,13 +80,13 @@ export const limitAudits: readonly AuditRule[] = [
   {
     id: 'limit-low',
     severity: 'doubt',
-    about: 'current limit below the motor',
+    about: 'current limit below rated motor current',
     concepts: ['limit.current', 'limit.current-amps'],
     judge: (facts) =>
       given([limit_A(facts), facts.plate], (limit, plate) =>
         when(
           limit < plate.amps,
-          'The current limit is below the plate: the motor never gives its torque and stalls.',
+          'Current limit below rated motor current: the motor cannot reach its torque and stalls.',
           `${limit.toFixed(1)} A against ${plate.amps} A`,
         ),
       ),
@@ -94,7 +94,7 @@ export const limitAudits: readonly AuditRule[] = [
   {
     id: 'limit-load',
     severity: 'doubt',
-    about: 'current limit against the load',
+    about: 'current limit and load',
     concepts: ['limit.current', 'limit.current-amps'],
     judge: (facts) => {
       const limit = limit_A(facts);
@@ -103,33 +103,33 @@ export const limitAudits: readonly AuditRule[] = [
       const most = choices.load === 'fan-or-pump' ? 1.1 : 1.5;
       return when(
         limit > most * plate.amps * 1.03,
-        'The current limit is above what such a load asks for.',
-        `${limit.toFixed(1)} A, ${percent((100 * limit) / plate.amps)} of the plate, ${percent(100 * most)} is usual`,
+        'Current limit above the usual value for this load.',
+        `${limit.toFixed(1)} A, ${percent((100 * limit) / plate.amps)} of rated, ${percent(100 * most)} is usual`,
       );
     },
   },
   above(
     'min-above-max',
     'wrong',
-    'lowest above highest frequency',
+    'minimum above maximum frequency',
     ['limit.minimum-frequency', 'limit.maximum-frequency'],
-    'The lowest frequency is above the highest.',
+    'Minimum frequency above maximum frequency.',
     'Hz',
   ),
   above(
     'max-above-base',
     'doubt',
-    'highest frequency above the motor’s',
+    'maximum frequency above rated motor frequency',
     ['limit.maximum-frequency', 'motor.frequency'],
-    'It may run faster than the plate says: bearings, balance and load must allow it; torque falls.',
+    'The motor may run above rated speed: bearings, balance and load must allow it; torque decreases.',
     'Hz',
   ),
   above(
     'max-below-base',
     'info',
-    'highest frequency below the motor’s',
+    'maximum frequency below rated motor frequency',
     ['motor.frequency', 'limit.maximum-frequency'],
-    'It never reaches the speed of the plate.',
+    'The motor never reaches rated speed.',
     'Hz',
   ),
   above(
@@ -137,13 +137,13 @@ export const limitAudits: readonly AuditRule[] = [
     'wrong',
     'skip band',
     ['limit.skip-from', 'limit.skip-to'],
-    'The skip band begins above its end.',
+    'Skip limits reversed.',
     'Hz',
   ),
   {
     id: 'preset-above-max',
     severity: 'doubt',
-    about: 'presets above the highest frequency',
+    about: 'presets above maximum frequency',
     concepts: ['preset.1', 'preset.2', 'preset.3', 'preset.4', 'preset.5', 'preset.6', 'preset.7'],
     judge: ({ num }) => {
       const most = num('limit.maximum-frequency');
@@ -152,7 +152,7 @@ export const limitAudits: readonly AuditRule[] = [
         ? undefined
         : when(
             presets.some((p) => p > most),
-            'A preset is above the highest frequency: it runs at the limit instead.',
+            'A preset is above maximum frequency: the drive runs at the limit instead.',
             `${presets.filter((p) => p > most).join(', ')} Hz above ${most} Hz`,
           );
     },
@@ -170,7 +170,7 @@ export const limitAudits: readonly AuditRule[] = [
   {
     id: 'ramp-up-short',
     severity: 'doubt',
-    about: 'acceleration against the inertia',
+    about: 'ramp up and inertia',
     concepts: ['ramp.up'],
     judge: ({ num, shortest }) => {
       const up = num('ramp.up');
@@ -179,7 +179,7 @@ export const limitAudits: readonly AuditRule[] = [
         ? undefined
         : when(
             up < least,
-            'It accelerates faster than the current limit lets it.',
+            'Ramp up too short for the current limit.',
             `${up} s, ${least.toFixed(1)} s needed`,
           );
     },
@@ -187,7 +187,7 @@ export const limitAudits: readonly AuditRule[] = [
   {
     id: 'ramp-down-short',
     severity: 'doubt',
-    about: 'deceleration against the inertia',
+    about: 'ramp down and inertia',
     concepts: ['ramp.down', 'brake.chopper'],
     judge: ({ num, shortest }) => {
       const down = num('ramp.down');
@@ -196,7 +196,7 @@ export const limitAudits: readonly AuditRule[] = [
         ? undefined
         : when(
             down < least,
-            'It decelerates faster than the bus bears.',
+            'Ramp down too short: will trip on overvoltage.',
             `${down} s, ${least.toFixed(1)} s needed`,
           );
     },
@@ -210,7 +210,7 @@ export const limitAudits: readonly AuditRule[] = [
       given([is('brake.chopper'), choices], (chopper, choices) =>
         when(
           chopper === 'on' && !choices.brakeResistor,
-          'The chopper is on and no resistor is fitted.',
+          'The chopper is on and no brake resistor fitted.',
           'chopper on',
         ),
       ),
@@ -224,7 +224,7 @@ export const limitAudits: readonly AuditRule[] = [
       given([is('brake.chopper'), choices], (chopper, choices) =>
         when(
           chopper === 'off' && choices.brakeResistor,
-          'A resistor is fitted and the chopper is off: it does nothing.',
+          'A resistor is fitted and the chopper is off: it has no effect.',
           'chopper off',
         ),
       ),
@@ -238,7 +238,7 @@ export const limitAudits: readonly AuditRule[] = [
       given([is('brake.chopper'), is('protect.overvoltage-control')], (chopper, control) =>
         when(
           chopper === 'on' && control === 'on',
-          'Overvoltage control stretches the ramp before the chopper works: switch it off where a resistor is fitted.',
+          'Overvoltage control stretches the ramp before the chopper works: switch it off where brake resistor fitted.',
           'both are on',
         ),
       ),
@@ -246,13 +246,13 @@ export const limitAudits: readonly AuditRule[] = [
   {
     id: 'stop-lets-go',
     severity: 'wrong',
-    about: 'stop of a load that pulls',
+    about: 'stop mode with an overhauling load',
     concepts: ['stop.mode'],
     judge: ({ is, choices }) =>
       given([is('stop.mode'), choices], (stop, choices) =>
         when(
           isLifting(choices.load) && !choices.brakeProven && (stop === 'coast' || stop === 'dc-injection'),
-          'A load that pulls is let go by this stop: coast and DC injection are refused as long as no closing brake is proven.',
+          'Overhauling load would be released by this stop mode: coast and DC injection are refused until a mechanical brake is proven to close.',
           `stop mode ${stop}`,
         ),
       ),
@@ -260,13 +260,13 @@ export const limitAudits: readonly AuditRule[] = [
   {
     id: 'carrier-derating',
     severity: 'doubt',
-    about: 'carrier against the derating',
+    about: 'carrier frequency and derating',
     concepts: ['switching.frequency'],
     judge: ({ num, carrier_kHz }) =>
       given([num('switching.frequency'), carrier_kHz], (carrier, carrier_kHz) =>
         when(
           carrier > carrier_kHz,
-          'The carrier is above the one it was derated for.',
+          'Carrier frequency above the value used for derating.',
           `${carrier} kHz against ${carrier_kHz} kHz`,
         ),
       ),

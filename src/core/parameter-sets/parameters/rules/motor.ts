@@ -21,8 +21,8 @@ const againstPlate = (
     given([num(concept), plate === undefined ? undefined : of(plate)], (entered, wanted) =>
       when(
         Math.abs(entered - wanted) > same * wanted,
-        `${about.charAt(0).toUpperCase()}${about.slice(1)} is not the one of the plate.`,
-        `${entered} ${unit} entered, ${Number(wanted.toFixed(3))} ${unit} on the plate`,
+        `${about.charAt(0).toUpperCase()}${about.slice(1)} does not match the nameplate.`,
+        `${entered} ${unit} entered, ${Number(wanted.toFixed(3))} ${unit} on the nameplate`,
       ),
     ),
 });
@@ -50,8 +50,8 @@ export const motorAudits: readonly AuditRule[] = [
       const hz = region === '60Hz' ? 60 : 50;
       return when(
         (plate.hz === 50 || plate.hz === 60) && plate.hz !== hz,
-        'The region is not the one of the motor: the next reset puts its voltage and frequency there.',
-        `${hz} Hz region, ${plate.hz} Hz on the plate`,
+        '50/60 Hz default set does not match the motor: the next reset changes motor voltage and frequency.',
+        `${hz} Hz default set, ${plate.hz} Hz on the nameplate`,
       );
     },
   },
@@ -68,9 +68,9 @@ export const motorAudits: readonly AuditRule[] = [
       return when(
         Math.abs(off) > fluxTolerance,
         off < 0
-          ? 'The motor is under-fluxed: weak, and hot under load.'
-          : 'The motor is over-fluxed: it saturates.',
-        `${volts} V ÷ ${hz} Hz = ${(volts / hz).toFixed(2)} V/Hz, the plate asks for ${(plate.volts / plate.hz).toFixed(2)}`,
+          ? 'Motor under-fluxed: low torque, overheats under load.'
+          : 'Motor over-fluxed: saturates and overheats.',
+        `${volts} V ÷ ${hz} Hz = ${(volts / hz).toFixed(2)} V/Hz, the nameplate requires ${(plate.volts / plate.hz).toFixed(2)}`,
       );
     },
   },
@@ -88,7 +88,7 @@ export const motorAudits: readonly AuditRule[] = [
       const slip = 1 - rpm / synchronous;
       return when(
         slip > mostSlip || slip < -0.002,
-        'Speed and frequency do not belong to one motor.',
+        'Motor speed and frequency contradict each other.',
         `${poles} poles: ${synchronous.toFixed(0)} rpm synchronous, slip ${(100 * slip).toFixed(1)} %`,
       );
     },
@@ -100,37 +100,33 @@ export const motorAudits: readonly AuditRule[] = [
     concepts: ['motor.ident-state', 'motor.ident'],
     judge: ({ is }) =>
       given([is('motor.ident-state')], (state) =>
-        when(
-          state === 'stale' || state === 'failed',
-          'The identification does not count any more: run it again.',
-          `its state is “${state}”`,
-        ),
+        when(state === 'stale' || state === 'failed', 'Autotune invalid; repeat.', `state “${state}”`),
       ),
   },
   {
     id: 'ident-missing',
     severity: 'doubt',
-    about: 'identification for vector control',
+    about: 'autotune for vector control',
     concepts: ['motor.ident-state', 'control.mode'],
     judge: ({ is }) =>
       given([is('motor.ident-state'), is('control.mode')], (state, mode) =>
         when(
           state === 'not-done' && mode !== 'v-hz',
-          'Vector control without an identification: torque and currents are guessed.',
-          `control mode ${mode}, identification not done`,
+          'Vector control without autotune: torque and current are inaccurate.',
+          `control mode ${mode}, autotune not done`,
         ),
       ),
   },
   {
     id: 'ident-copied',
     severity: 'wrong',
-    about: 'copied identification results',
+    about: 'copied autotune results',
     concepts: ['motor.stator-resistance'],
     judge: ({ num, otherMotors_ohm }) =>
       given([num('motor.stator-resistance'), otherMotors_ohm], (ohm, otherMotors_ohm) =>
         when(
           ohm !== 0 && otherMotors_ohm.includes(ohm),
-          'The same stator resistance to the last digit as of another motor: it was copied. Run the identification here.',
+          'Stator resistance identical to another motor: copied. Repeat autotune here.',
           `${ohm} Ω in both`,
         ),
       ),
@@ -144,7 +140,7 @@ export const motorAudits: readonly AuditRule[] = [
       given([is('control.mode'), is('feedback.encoder')], (mode, feedback) =>
         when(
           mode === 'vector-encoder' && feedback === 'none',
-          'Control with an encoder, and no encoder is chosen: it trips or runs away.',
+          'Closed-loop control, but no encoder selected: the drive trips or runs away.',
           `control mode ${mode}, feedback ${feedback}`,
         ),
       ),
@@ -158,7 +154,7 @@ export const motorAudits: readonly AuditRule[] = [
       given([is('feedback.encoder'), choices], (feedback, choices) =>
         when(
           feedback === 'encoder' && !choices.encoder,
-          'An encoder is chosen and none is fitted: the unit trips on its loss.',
+          'Encoder selected, but none fitted: the drive trips on encoder loss.',
           'feedback encoder, none fitted',
         ),
       ),

@@ -16,7 +16,7 @@ const left = (
   about,
   concepts: [concept],
   judge: ({ is }) =>
-    given([is(concept)], (value) => when(value === wrong, text, `it is “${value.replaceAll('-', ' ')}”`)),
+    given([is(concept)], (value) => when(value === wrong, text, `set to “${value.replaceAll('-', ' ')}”`)),
 });
 
 /** Supervision that is off, locks, what restarts by itself. */
@@ -27,7 +27,7 @@ export const safetyAudits: readonly AuditRule[] = [
     'motor overload switched off',
     'protect.overload',
     'ignore',
-    'Nothing stops a motor that burns.',
+    'The motor has no overload protection.',
   ),
   left(
     'overload-warns',
@@ -43,7 +43,7 @@ export const safetyAudits: readonly AuditRule[] = [
     'ground fault switched off',
     'protect.ground-fault',
     'ignore',
-    'A fault to earth is not acted on.',
+    'Earth fault protection is off.',
   ),
   left(
     'output-phase-off',
@@ -51,7 +51,7 @@ export const safetyAudits: readonly AuditRule[] = [
     'output phase supervision off',
     'protect.output-phase',
     'ignore',
-    'A lost motor phase is not noticed: a test value.',
+    'A lost motor phase is not detected: test value.',
   ),
   left(
     'external-off',
@@ -59,7 +59,7 @@ export const safetyAudits: readonly AuditRule[] = [
     'external trip switched off',
     'protect.external',
     'ignore',
-    'What trips from outside is not acted on.',
+    'External fault disabled.',
   ),
   {
     id: 'input-phase-off',
@@ -70,7 +70,7 @@ export const safetyAudits: readonly AuditRule[] = [
       given([is('protect.input-phase'), choices], (value, choices) =>
         when(
           value === 'ignore' && !choices.singlePhaseFed,
-          'Fed from three phases and the loss of one is not noticed: the bank is overloaded until it fails.',
+          'Three-phase supply, but phase loss is not detected: the capacitor bank is overloaded.',
           'ignored, three-phase feed',
         ),
       ),
@@ -84,7 +84,7 @@ export const safetyAudits: readonly AuditRule[] = [
       given([is('protect.input-phase'), choices], (value, choices) =>
         when(
           value === 'trip' && choices.singlePhaseFed,
-          'Fed from one phase: it trips at once. No action, and the unit derated.',
+          'Single-phase supply: the drive trips at once. Set to no action and derate the unit.',
           'trips, one-phase feed',
         ),
       ),
@@ -98,7 +98,7 @@ export const safetyAudits: readonly AuditRule[] = [
       given([is('protect.encoder'), is('feedback.encoder')], (value, feedback) =>
         when(
           feedback === 'encoder' && value === 'ignore',
-          'The speed comes from an encoder and its loss is ignored: the machine runs away.',
+          'Encoder feedback with encoder loss ignored: the machine may run away.',
           'encoder chosen, its loss ignored',
         ),
       ),
@@ -109,7 +109,7 @@ export const safetyAudits: readonly AuditRule[] = [
     'run at power on',
     'restart.power-on',
     'on',
-    'The machine may start when the power comes back.',
+    'The machine may start when power returns.',
   ),
   left(
     'flying',
@@ -117,7 +117,7 @@ export const safetyAudits: readonly AuditRule[] = [
     'flying start',
     'start.flying',
     'on',
-    'It catches a turning motor: the shaft may turn the machine first.',
+    'Flying start on: the search may turn the machine.',
   ),
   {
     id: 'restart',
@@ -126,7 +126,7 @@ export const safetyAudits: readonly AuditRule[] = [
     concepts: ['restart.count'],
     judge: ({ num }) =>
       given([num('restart.count')], (count) =>
-        when(count > 0, 'After a trip it starts again by itself.', `${count} restarts`),
+        when(count > 0, 'Automatic restart after a trip.', `${count} restarts`),
       ),
   },
   left(
@@ -135,7 +135,7 @@ export const safetyAudits: readonly AuditRule[] = [
     'start after STO',
     'safe-stop.reset',
     'restart-by-itself',
-    'After STO it starts again by itself.',
+    'Automatic restart after STO.',
   ),
   left(
     'locks-open',
@@ -143,7 +143,7 @@ export const safetyAudits: readonly AuditRule[] = [
     'parameter lock',
     'lock.parameters',
     'open',
-    'Anybody at the keypad can change it.',
+    'Parameters can be changed by anyone at the keypad.',
   ),
   {
     id: 'code-in',

@@ -29,7 +29,7 @@ const jumperRule = (id: 'AI1' | 'AI2'): AuditRule => ({
     const wants = signal.endsWith('mA') ? 'mA' : 'V';
     return when(
       wants !== jumper,
-      `The jumper of ${id} stands on ${jumper}, the entry asks for ${wants}.`,
+      `Selector of ${id} is set to ${jumper}, the parameter needs ${wants}.`,
       `signal ${signal}, jumper ${jumper}`,
     );
   },
@@ -40,7 +40,7 @@ export const sourceAudits: readonly AuditRule[] = [
   {
     id: 'reverse-locked',
     severity: 'doubt',
-    about: 'reverse asked for and locked',
+    about: 'reverse input but reverse disabled',
     concepts: ['limit.reverse'],
     judge: ({ is, functions }) => {
       const reverse = is('limit.reverse');
@@ -48,8 +48,8 @@ export const sourceAudits: readonly AuditRule[] = [
       return given([reverse], (reverse) =>
         when(
           reverse === 'locked' && asks.length > 0,
-          'An input asks for reverse, and reverse is locked: nothing happens.',
-          `${asks.map((a) => a.mark).join(', ')} asks for reverse`,
+          'An input commands reverse, but reverse is disabled: no effect.',
+          `${asks.map((a) => a.mark).join(', ')} commands reverse`,
         ),
       );
     },
@@ -57,7 +57,7 @@ export const sourceAudits: readonly AuditRule[] = [
   {
     id: 'reverse-unused',
     severity: 'info',
-    about: 'reverse allowed and not asked for',
+    about: 'reverse allowed but no reverse input',
     concepts: ['limit.reverse'],
     judge: ({ is, functions }) => {
       const reverse = is('limit.reverse');
@@ -65,7 +65,7 @@ export const sourceAudits: readonly AuditRule[] = [
       return given([reverse], (reverse) =>
         when(
           reverse === 'allowed' && !asks,
-          'Reverse is allowed and no input asks for it: a negative reference turns the machine the other way.',
+          'Reverse is allowed without a reverse input: a negative reference reverses the machine.',
           'no input with reverse',
         ),
       );
@@ -83,8 +83,8 @@ export const sourceAudits: readonly AuditRule[] = [
       const meant = choices?.runFrom === 'keypad';
       return when(
         !meant && (place === 'local' || run === 'keypad'),
-        'Run comes from the keypad: a test value that was left.',
-        place === 'local' ? 'control place local' : 'remote run from the keypad',
+        'Control source is the keypad: test value left in the drive.',
+        place === 'local' ? 'local/remote selection local' : 'remote run from the keypad',
       );
     },
   },
@@ -97,7 +97,7 @@ export const sourceAudits: readonly AuditRule[] = [
       given([is('place.remote-run')], (run) =>
         when(
           run === 'terminals' && !functions.some((f) => runFunctions.includes(f.does)),
-          'Run comes from the terminals and no input has the run function.',
+          'Control source is the terminals, but no input has the run function.',
           'no input with run',
         ),
       ),
@@ -111,7 +111,7 @@ export const sourceAudits: readonly AuditRule[] = [
       const twice = functions.filter((f, i) => functions.some((g, k) => k < i && g.does === f.does));
       return when(
         twice.length > 0,
-        'Two inputs do the same: which of them counts is the maker’s secret.',
+        'Two inputs have the same function: see the manual which one wins.',
         twice.map((t) => `${t.does} twice, also at ${t.mark}`).join('; '),
       );
     },
@@ -125,7 +125,7 @@ export const sourceAudits: readonly AuditRule[] = [
       given([is('run.wiring')], (wiring) =>
         when(
           wiring === 'three-wire' && !functions.some((f) => f.does === 'stop-break'),
-          'Start by pulse and no input that stops: it cannot be stopped at the terminals.',
+          'Three-wire control without a stop input: the drive cannot be stopped at the terminals.',
           'three-wire, no stop input',
         ),
       ),
@@ -133,13 +133,13 @@ export const sourceAudits: readonly AuditRule[] = [
   {
     id: 'two-wire-restart',
     severity: 'doubt',
-    about: 'two-wire run and power that comes back',
+    about: 'two-wire control and power return',
     concepts: ['run.wiring', 'restart.power-on'],
     judge: ({ is }) =>
       given([is('run.wiring'), is('restart.power-on')], (wiring, powerOn) =>
         when(
           wiring !== 'three-wire' && powerOn === 'on',
-          'A run contact that stays closed starts the machine when the power comes back.',
+          'A maintained run contact starts the machine when power returns.',
           `${wiring}, run at power on`,
         ),
       ),
@@ -149,13 +149,13 @@ export const sourceAudits: readonly AuditRule[] = [
   {
     id: 'live-zero',
     severity: 'doubt',
-    about: '4–20 mA without an answer to a broken wire',
+    about: '4–20 mA without wire-break detection',
     concepts: ['input.AI1-signal', 'input.AI2-signal', 'reference.loss'],
     judge: (facts) =>
       given([facts.is('reference.loss')], (loss) =>
         when(
           speedSignals(facts).includes('4-20mA') && loss === 'ignore',
-          'A broken wire is not noticed: below 4 mA is the only sign of it.',
+          'A broken wire is not detected: below 4 mA is its only sign.',
           '4–20 mA, loss of reference ignored',
         ),
       ),
@@ -163,7 +163,7 @@ export const sourceAudits: readonly AuditRule[] = [
   {
     id: 'dead-zero',
     severity: 'doubt',
-    about: 'loss of a reference that may be zero',
+    about: 'reference loss with a signal starting at zero',
     concepts: ['input.AI1-signal', 'input.AI2-signal', 'reference.loss'],
     judge: (facts) => {
       const loss = facts.is('reference.loss');
@@ -171,7 +171,7 @@ export const sourceAudits: readonly AuditRule[] = [
       return given([loss], (loss) =>
         when(
           signals.some((s) => s === '0-10V' || s === '0-20mA') && loss === 'trip',
-          'The signal begins at zero and its loss trips: standing still trips.',
+          'Signal starts at zero and reference loss trips: zero reference will trip.',
           `${signals.join(', ')}, trip on loss`,
         ),
       );
@@ -180,11 +180,15 @@ export const sourceAudits: readonly AuditRule[] = [
   {
     id: 'analog-inverted',
     severity: 'doubt',
-    about: 'ends of the analog line',
+    about: 'analog scaling',
     concepts: ['input.AI1-low', 'input.AI1-high'],
     judge: ({ num }) =>
       given([num('input.AI1-low'), num('input.AI1-high')], (low, high) =>
-        when(low >= high, 'More signal means less speed.', `${low} % at zero, ${high} % at full`),
+        when(
+          low >= high,
+          'Inverse scaling: more signal gives less speed.',
+          `${low} % at zero, ${high} % at full`,
+        ),
       ),
   },
   {
@@ -196,21 +200,21 @@ export const sourceAudits: readonly AuditRule[] = [
       given([facts.is('protect.serial')], (watch) =>
         when(
           usesSerial(facts) && watch === 'ignore',
-          'The controller may fall silent, and the machine goes on.',
-          'run or speed from the serial side, its loss ignored',
+          'The machine keeps running if communication fails.',
+          'run or reference from the serial link, communication loss ignored',
         ),
       ),
   },
   {
     id: 'serial-idle',
     severity: 'doubt',
-    about: 'serial control that nobody uses',
+    about: 'serial control not used',
     concepts: ['run.serial-control'],
     judge: (facts) =>
       given([facts.is('run.serial-control')], (serial) =>
         when(
           serial === 'on' && !usesSerial(facts),
-          'The serial control word is listened to, and nothing comes from there: it may hold the drive.',
+          'Serial control word active without a controller: it may inhibit the drive.',
           'serial control on, no source serial',
         ),
       ),
