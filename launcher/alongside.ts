@@ -39,7 +39,7 @@ async function run(
   const ended = new Promise<void>((resolve) => child.once('exit', () => resolve()));
   const first = await new Promise<string>((resolve) => {
     createInterface({ input: child.stdout }).once('line', resolve);
-    child.once('exit', () => resolve('it ended at once'));
+    child.once('exit', () => resolve('it stopped at once'));
   });
   const stop = async () => {
     child.stdin.end();

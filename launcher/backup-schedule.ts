@@ -82,7 +82,7 @@ export async function backUpNow(cluster: Cluster): Promise<string[]> {
   const faults = await drill(cluster, file);
   if (faults.length === 0) {
     writeFileSync(join(backupFolder, provenMark), `${name}\n`);
-    say(`${file} was restored beside the database: all of it is there`);
+    say(`${file} passed the test restore`);
   }
   return faults;
 }

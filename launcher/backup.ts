@@ -96,9 +96,9 @@ async function faultsOf(cluster: Cluster, database: string): Promise<string[]> {
   const { broken } = await checkChains();
   await close();
   return [
-    ...(trigger === '1' ? [] : ['entries could be changed in it']),
-    ...(reach === 't' ? [] : ['the server’s role may do there what it must not, or not what it must']),
-    ...(torn === '0' ? [] : [`${torn} pictures or captures are not what was kept`]),
+    ...(trigger === '1' ? [] : ['its log entries are not protected against changes']),
+    ...(reach === 't' ? [] : ['the rights of the server role are wrong']),
+    ...(torn === '0' ? [] : [`${torn} pictures or captures do not match their hash`]),
     ...broken.map(({ jobId, seq, why }) => `job ${jobId}, entry ${seq}: ${why}`),
   ];
 }
@@ -109,8 +109,8 @@ async function faultsOf(cluster: Cluster, database: string): Promise<string[]> {
  * @throws LauncherError where it is no backup, or one that was cut off
  */
 async function readBeside(cluster: Cluster, file: string): Promise<string[]> {
-  if (!existsSync(file)) throw new LauncherError(`there is no file ${file}`);
-  if (!isOurs(file)) throw new LauncherError(`${file} is no backup of ./grim db backup`);
+  if (!existsSync(file)) throw new LauncherError(`no such file: ${file}`);
+  if (!isOurs(file)) throw new LauncherError(`${file} is not a backup made by ./grim db backup`);
   drop(cluster, beside);
   cluster.run('createdb', [beside]);
   const from = openSync(file, 'r');
@@ -121,7 +121,7 @@ async function readBeside(cluster: Cluster, file: string): Promise<string[]> {
   } catch (error) {
     drop(cluster, beside);
     const why = error instanceof Error ? error.message : String(error);
-    throw new LauncherError(`${file} cannot be read whole: ${why}. The database is as it was.`);
+    throw new LauncherError(`${file} cannot be read completely: ${why}. The database was not changed.`);
   } finally {
     closeSync(from);
   }
@@ -154,7 +154,7 @@ export async function restoreFrom(cluster: Cluster, file: string, asItIs = false
   if (faults.length > 0 && !asItIs) {
     drop(cluster, beside);
     throw new LauncherError(
-      `${file} is not as it was kept. The database is as it was. To take it all the same: ./grim db restore ${file} --as-it-is`,
+      `${file} does not match what was recorded. The database was not changed. To restore it anyway: ./grim db restore ${file} --as-it-is`,
     );
   }
   process.env['DATABASE_URL'] = cluster.ownerUrl(beside);

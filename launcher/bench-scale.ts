@@ -144,7 +144,7 @@ async function compare(line: Line, jobs: ScaleJobs): Promise<void> {
     () => small.get('/?page=1'),
     () => large.get('/?page=801&sort=newest'),
   );
-  const page = (id: string) => `/jobs/${id}/bench`;
+  const page = (id: string) => `/jobs/${id}/bench-test`;
   await side(
     'job page, demo / 50 entries',
     '≤ 200 ms',

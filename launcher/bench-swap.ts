@@ -71,7 +71,7 @@ export async function timeSwap(
   });
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-    await page.goto(`${home}/jobs/${demo}/prepare`);
+    await page.goto(`${home}/jobs/${demo}/preparation`);
     await page
       .getByRole('list', { name: 'Wires' })
       .getByRole('listitem')
@@ -95,7 +95,7 @@ export async function timeSwap(
     await line.scrollIntoViewIfNeeded();
     const started = performance.now();
     await line.click();
-    await page.getByRole('button', { name: 'Keep this wire' }).waitFor();
+    await page.getByRole('button', { name: 'Save wire' }).waitFor();
     return {
       report_ms,
       frame95_ms: sorted[Math.floor(sorted.length * 0.95)] ?? NaN,

@@ -84,7 +84,7 @@ export async function bench(): Promise<number> {
     '≤ 250 ms, tables prepared',
   );
   line('… share left out', c.prunedMass.toExponential(1), '≤ 1e-3');
-  line('… share weighed roughly, without a fit', c.roughMass.toExponential(1), 'reported');
+  line('… share compared roughly, without a fit', c.roughMass.toExponential(1), 'reported');
   line('… the same readings again', `${c.again_ms.toFixed(0)} ms`, '≤ 50 ms');
   line('conclusion at 15 readings of a fixed plan, median', `${c.forward_ms.toFixed(0)} ms`, '≤ 50 ms');
   line('conclusion at 30 readings, median', `${c.afterOneMore_ms.toFixed(0)} ms`, '≤ 50 ms');
@@ -173,7 +173,7 @@ async function overHttp(url: string, env: Record<string, string>): Promise<void>
     const swap = await timeSwap(port);
     line('job report with its record as PDF, 300 wires', `${(swap.report_ms / 1000).toFixed(2)} s`, '≤ 3 s');
     line(
-      'ledger of 300 wires, frames while scrolling, 95 of 100',
+      'list of 300 wires, frames while scrolling, 95 of 100',
       `${swap.frame95_ms.toFixed(0)} ms`,
       '≤ 33 ms',
     );
@@ -186,7 +186,7 @@ async function overHttp(url: string, env: Record<string, string>): Promise<void>
     );
     line(
       'job card, first load, compressed scripts (bench)',
-      `${(await firstLoad(`${job}/bench`)).toFixed(0)} kB`,
+      `${(await firstLoad(`${job}/bench-test`)).toFixed(0)} kB`,
       '≤ 230 kB',
     );
     line('board, first load, compressed scripts', `${(await firstLoad('/')).toFixed(0)} kB`, 'reported');

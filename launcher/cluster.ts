@@ -85,7 +85,7 @@ function locate(name: string): { data: string; socket: string; log: string } {
     home = `/var/tmp/grim-spanner-${hash}`;
     mkdirSync(home, { recursive: true });
     chmodSync(home, 0o755);
-    say(`the project's folder is closed to the database's user; the database is in ${home}`);
+    say(`the database user cannot access the project folder; the database is in ${home}`);
   }
   // A Unix socket's path may have 107 bytes.
   const near = join(home, 'socket');
@@ -154,7 +154,7 @@ function enoughDisk(dir: string): void {
   const free_MB = (bavail * bsize) / 1e6;
   if (free_MB < leastFree_MB)
     throw new LauncherError(
-      `only ${free_MB.toFixed(0)} MB free where the database lives (${dir}); ${leastFree_MB} MB are needed. Free some space and start again; nothing kept is lost.`,
+      `only ${free_MB.toFixed(0)} MB free where the database lives (${dir}); ${leastFree_MB} MB are needed. Free some space and start again; no data is lost.`,
     );
 }
 

@@ -23,13 +23,11 @@ async function withCluster<T>(work: (cluster: Cluster) => Promise<T>): Promise<T
 async function isMeant(options: readonly string[]): Promise<boolean> {
   if (options.includes('--yes')) return true;
   if (!process.stdin.isTTY) {
-    say('this puts the database out of use: say --yes');
+    say('this replaces the database: use --yes');
     return false;
   }
   const asked = createInterface({ input: process.stdin, output: process.stderr });
-  const said = await asked.question(
-    'All jobs go out of use, and the demo comes in their place. Go on? [yes/no] ',
-  );
+  const said = await asked.question('All jobs are replaced with the demo data. Continue? [yes/no] ');
   asked.close();
   return said.trim().toLowerCase() === 'yes';
 }
@@ -46,28 +44,28 @@ const commands: Record<string, Command> = {
     putAside(cluster);
     ensureDatabase(cluster, 'grim');
     await prepareDatabase(cluster.ownerUrl('grim'), { demo: true });
-    say('the database is new, with the demo data; the one before is kept beside it');
+    say('new database with the demo data; the previous one is stored beside it');
     return 0;
   },
   backup: (cluster, file) => {
     backupTo(cluster, file);
-    say(`kept in ${file}`);
+    say(`saved to ${file}`);
   },
   // What the supervisor asks for.
   hourly: async (cluster) => {
     const faults = await backUpNow(cluster);
-    faults.forEach((fault) => say(`the newest backup cannot be relied on: ${fault}`));
+    faults.forEach((fault) => say(`the newest backup failed its test restore: ${fault}`));
     return faults.length === 0 ? 0 : 1;
   },
   restore: async (cluster, file, options) => {
     await restoreFrom(cluster, file, options.includes('--as-it-is'));
-    say(`restored from ${file}; what was there before is kept in the database beside it`);
+    say(`restored from ${file}; the previous database is stored beside it`);
   },
   drill: async (cluster, file) => {
     const faults = await drill(cluster, file);
     faults.forEach((fault) => say(fault));
     say(
-      faults.length === 0 ? `${file} can be restored: all of it is there` : `${file} is not as it was kept`,
+      faults.length === 0 ? `${file} can be restored completely` : `${file} does not match what was recorded`,
     );
     return faults.length === 0 ? 0 : 1;
   },
@@ -78,7 +76,7 @@ const commands: Record<string, Command> = {
     await migrate();
     const jobs = await rebuildSummaries();
     await close();
-    say(`${jobs} summaries written anew`);
+    say(`${jobs} summaries rebuilt`);
   },
   check: async (cluster) => {
     ensureDatabase(cluster, 'grim');
@@ -90,8 +88,8 @@ const commands: Record<string, Command> = {
     broken.forEach(({ jobId, seq, why }) => say(`job ${jobId}, entry ${seq}: ${why}`));
     say(
       broken.length === 0
-        ? `${entries} entries of ${jobs} jobs are as they were recorded`
-        : `${broken.length} of ${jobs} logs are not as they were recorded`,
+        ? `${entries} entries of ${jobs} jobs match what was recorded`
+        : `${broken.length} of ${jobs} logs do not match what was recorded`,
     );
     return broken.length === 0 ? 0 : 1;
   },

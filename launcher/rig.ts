@@ -20,7 +20,7 @@ const ask = async (body?: string): Promise<RigState> => {
   });
   const told = json(await answer.text());
   const refusal = refusalSchema.safeParse(told);
-  if (refusal.success) throw new LauncherError(`the rig does not understand: ${refusal.data.error}`);
+  if (refusal.success) throw new LauncherError(`the simulator refused: ${refusal.data.error}`);
   return stateSchema.parse(told);
 };
 const json = (text: string): unknown => JSON.parse(text);
@@ -47,7 +47,7 @@ export async function rigCommand(args: string[]): Promise<number> {
     word === undefined ? null : word.startsWith('{') ? json(args.join(' ')) : short[word]?.(rest, now);
   if (order === undefined)
     throw new LauncherError(
-      `"${word}" is no order: ${Object.keys(short).join(', ')}, or JSON (see stand-ins/drive/rig.ts).`,
+      `"${word}" is not a command: ${Object.keys(short).join(', ')}, or JSON (see stand-ins/drive/rig.ts).`,
     );
   const then = order === null ? now : await ask(JSON.stringify(order));
   const { vendor, product, revision } = then.type;

@@ -59,7 +59,7 @@ export function keepRunning(
       if (isStopping()) return;
       if (Date.now() - begun > waits.forgivenAfter_ms) wait_ms = waits.first_ms;
       become({ state: 'restarting', deaths: state.deaths + 1 });
-      say(`${name} ended by itself; it is started again`);
+      say(`${name} stopped unexpectedly; restarting`);
       while (!isStopping()) {
         await sleep(wait_ms, undefined, { signal: stopping.signal }).catch(() => undefined);
         wait_ms = Math.min(2 * wait_ms, waits.longest_ms);

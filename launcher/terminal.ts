@@ -14,7 +14,7 @@ export function say(text: string): void {
 export function plainWords(error: unknown): string {
   if (error instanceof LauncherError) return error.message;
   const code = error instanceof Error && 'code' in error ? error.code : undefined;
-  if (code === 'ENOSPC') return 'the disk is full. Free some space and run this again; nothing kept is lost.';
+  if (code === 'ENOSPC') return 'the disk is full. Free some space and run this again; no data is lost.';
   if (code === 'EACCES' && error instanceof Error)
     return `no permission: ${error.message}. Was Grim Spanner last started as another user?`;
   if (!(error instanceof Error)) return String(error);

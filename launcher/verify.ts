@@ -25,14 +25,14 @@ function walked({ entries }: Archive): { seq: number; hash: string } | ChainFaul
 /** `./grim verify ARCHIVE`: is the log in it as it was recorded? No server and no database are needed. */
 export function verify([path]: readonly string[]): Promise<number> {
   if (path === undefined || !existsSync(path)) {
-    say(path === undefined ? 'usage: ./grim verify ARCHIVE.zip' : `there is no file ${path}`);
+    say(path === undefined ? 'usage: ./grim verify ARCHIVE.zip' : `no such file: ${path}`);
     return Promise.resolve(2);
   }
   try {
     const inside = unpacked(new Uint8Array(readFileSync(path)));
     const archive = archiveIn(inside);
     if (archive.version === 1) {
-      say('this archive is of a version that had no hash chain: nothing can be verified');
+      say('this archive has no hash chain: nothing can be verified');
       return Promise.resolve(2);
     }
     const end = walked(archive);
@@ -40,7 +40,7 @@ export function verify([path]: readonly string[]): Promise<number> {
     if ('why' in end) say(`entry ${end.seq}: ${end.why}`);
     files.forEach((line) => say(line));
     if ('why' in end || files.length > 0) return Promise.resolve(1);
-    say(`${end.seq} entries and ${archive.files.length} files are as they were recorded; head ${end.hash}`);
+    say(`${end.seq} entries and ${archive.files.length} files match what was recorded; head ${end.hash}`);
     return Promise.resolve(0);
   } catch (error) {
     if (!(error instanceof HttpError)) throw error;

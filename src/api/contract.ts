@@ -173,13 +173,13 @@ export const contract = {
       confirmed,
     }),
     heaviest: 100_000,
-    may: { role: 'technician', refusal: 'A technician or the lead writes to a drive.' },
+    may: { role: 'technician', refusal: 'Only a technician or the lead can write to a drive.' },
     answer: z.object({}),
   },
   'POST /api/v1/jobs/:id/set-writes/:run': {
     body: z.strictObject({ do: z.enum(runDeeds), confirmed: confirmed.optional() }),
     heaviest: 1000,
-    may: { role: 'technician', refusal: 'A technician or the lead writes to a drive.' },
+    may: { role: 'technician', refusal: 'Only a technician or the lead can write to a drive.' },
     answer: z.object({}),
   },
   'GET /api/v1/sets/:id': {
@@ -190,7 +190,7 @@ export const contract = {
     query: seenQuery,
     body: drivesSchema,
     heaviest: 32 * kB,
-    may: { role: 'lead', refusal: 'The shop lead keeps this list.' },
+    may: { role: 'lead', refusal: 'Only the shop lead can change this list.' },
     answer: z.object({ drives: drivesSchema, version: z.string() }),
   },
   'POST /api/v1/drives/read': {
@@ -201,7 +201,7 @@ export const contract = {
   'POST /api/v1/drives/write': {
     body: writeOrderSchema,
     heaviest: 2000,
-    may: { role: 'technician', refusal: 'A technician or the lead writes to a drive.' },
+    may: { role: 'technician', refusal: 'Only a technician or the lead can write to a drive.' },
     answer: answerOf<Written>(),
   },
   'GET /api/v1/catalogue': { answer: answerOf<{ types: DriveType[] }>() },
@@ -216,7 +216,7 @@ export const contract = {
     query: seenQuery,
     body: traceTablesSchema,
     heaviest: 512 * kB,
-    may: { role: 'lead', refusal: 'The shop lead keeps these tables.' },
+    may: { role: 'lead', refusal: 'Only the shop lead can change these tables.' },
     answer: answerOf<{ own: readonly TraceTable[]; version: string }>(),
   },
   'GET /api/v1/consequences': {
@@ -226,7 +226,7 @@ export const contract = {
     query: seenQuery,
     body: consequencesSchema,
     heaviest: 64 * kB,
-    may: { role: 'lead', refusal: 'The shop lead keeps this table.' },
+    may: { role: 'lead', refusal: 'Only the shop lead can change this table.' },
     answer: answerOf<{ consequences: readonly Consequence[]; version: string }>(),
   },
   'GET /api/v1/settings': { answer: z.object({ limits: limitsSchema, version: z.string() }) },
@@ -234,7 +234,7 @@ export const contract = {
     query: seenQuery,
     body: limitsSchema,
     heaviest: 1000,
-    may: { role: 'lead', refusal: 'The shop lead sets the limits.' },
+    may: { role: 'lead', refusal: 'Only the shop lead can change the limits.' },
     answer: z.object({ limits: limitsSchema, version: z.string() }),
   },
   'POST /api/v1/person': {
@@ -256,7 +256,7 @@ export const contract = {
   },
   'POST /api/v1/blobs': { answer: z.object({ sha256: z.string() }), status: 201 },
   'POST /api/v1/archives': {
-    may: { role: 'technician', refusal: 'A technician or the lead takes archives in.' },
+    may: { role: 'technician', refusal: 'Only a technician or the lead can import archives.' },
     answer: answerOf<TakenIn>(),
     status: 201,
   },

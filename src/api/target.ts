@@ -30,7 +30,7 @@ export function canonicalTarget(text: string): string | null {
   return `${canonicalHost(target.host)}:${target.port}${target.unit === 1 ? '' : `/${target.unit}`}`;
 }
 
-const how = 'write host:port, e.g. 192.168.0.20:502';
+const how = 'use host:port, e.g. 192.168.0.20:502';
 
 /** An address of a drive, in the one way to write it. */
 export const targetSchema = z

@@ -52,7 +52,7 @@ export async function readTraceTables(): Promise<OwnTraceTables> {
   const broken = read.flatMap(({ error }, i) =>
     error === undefined ? [] : [`${nameOf(raw[i])}: ${problemsOf(error)[0]?.allowed ?? 'cannot be read'}`],
   );
-  broken.forEach((what) => warnOnce(`a trace table is broken, the usual one stands in: ${what}`));
+  broken.forEach((what) => warnOnce(`a trace table cannot be read, the default is used: ${what}`));
   return { tables: read.flatMap(({ data }) => data ?? []), broken };
 }
 

@@ -34,7 +34,7 @@ export async function keepSetting(key: SettingKey, seen: string, value: unknown)
     if ((await versionNow(key, transaction)) !== seen)
       throw new HttpError(
         409,
-        'Somebody changed this since you opened the page. Open it in a second tab to see how it is now; what you typed stays here.',
+        'Someone changed this since you opened the page. Open it in a second tab to see the current version; what you typed stays here.',
       );
     await db().models.Setting.upsert({ key, value }, { transaction });
     return versionNow(key, transaction);

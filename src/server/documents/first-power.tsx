@@ -27,15 +27,15 @@ const rowsOfCurve = 12;
 export function loadFirstPowerPlan({ state }: LoadedJob): FirstPowerDocument {
   const { drive, power } = state;
   if (drive === null || power.planned === null)
-    throw new HttpError(422, 'There is no first-power plan yet: keep one under First power.');
+    throw new HttpError(422, 'No first power-up plan yet: save one under First power-up.');
   const unit = fedDrive(drive);
   if (unit === null)
-    throw new HttpError(422, 'Supply or bank of the drive is not known: enter both with its label.');
+    throw new HttpError(422, 'Supply or capacitor bank not known: enter both under Nameplates.');
   const plan = planFirstPower(firstPowerUnit(unit), power.planned.payload.way);
   const shown = plan.charge.points.filter((p) => p.t <= 2 * plan.stopAfter_s);
   const every = Math.max(1, Math.ceil(shown.length / rowsOfCurve));
   return {
-    title: 'First-power plan',
+    title: 'First power-up plan',
     identity: identity(state),
     setUp: plan.setUp,
     sums: plan.sums,
@@ -61,12 +61,12 @@ export const firstPowerPdf = (paper: FirstPowerDocument, size: 'a4' | 'letter'):
       <PdfSection title="Before">
         <Text>
           The static test was signed as not shorted. Covers on, nobody near, one hand on the isolator. Local
-          codes and licensed practice come before this page.
+          codes and licensed practice take precedence over this page.
         </Text>
         <Text>
           Live terminals only with differential probes rated for the bus, or a battery scope with isolated
-          inputs: an earthed clip on a power terminal shorts the bridge to earth. The scope’s earth is never
-          lifted.
+          inputs: an earthed clip on a power terminal shorts the rectifier to earth. Never lift the earth of a
+          scope.
         </Text>
       </PdfSection>
       <PdfSection title="Set-up">
@@ -101,7 +101,7 @@ export const firstPowerPdf = (paper: FirstPowerDocument, size: 'a4' | 'letter'):
       )}
       <PdfSection title="Afterwards">
         <Text>
-          Switch off, prove dead again, cover on. Only then lamps as a load, and only then the motor.
+          Switch off, prove dead again, refit covers. Only then lamps as a load, and only then the motor.
         </Text>
       </PdfSection>
     </Paper>,

@@ -35,13 +35,10 @@ async function atLink(path: string, init: RequestInit): Promise<Response> {
   const headers = { authorization: `Bearer ${process.env['GRIM_LINK_SECRET'] ?? ''}` };
   const answer = await fetch(`${linkAddress()}${path}`, { ...init, headers }).catch((error: unknown) => {
     if (neverReached(error))
-      throw new HttpError(
-        502,
-        'The link to drives is not running: start Grim Spanner again with ./grim start.',
-      );
+      throw new HttpError(502, 'The drive link is not running: restart Grim Spanner with ./grim start.');
     throw new LinkRefused(
       502,
-      'The link to drives ended in the middle: what it was at is not known. Read the entry before anything else.',
+      'The drive link stopped during the operation: the result is not known. Read the parameter before you go on.',
       'uncertain',
     );
   });
@@ -72,7 +69,7 @@ export const ask = async <S extends z.ZodType>(
 export async function controlNeeded(typeId: string): Promise<Control> {
   const control = await controlOf(typeId);
   if (control === null)
-    throw new HttpError(422, 'The catalogue does not say how this type is read over a link.');
+    throw new HttpError(422, 'This type cannot be read over the link: not in the catalogue.');
   return control;
 }
 

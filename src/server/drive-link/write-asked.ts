@@ -33,7 +33,7 @@ function allowedEntry(control: Control, rating: Rating, { number, to }: WriteOrd
   const refuse = (path: string, why: string): never => {
     throw new HttpError(422, why, [{ path, allowed: why }]);
   };
-  const parameter = parameterAt(control, number) ?? refuse('number', `This type has no entry ${number}.`);
+  const parameter = parameterAt(control, number) ?? refuse('number', `This type has no parameter ${number}.`);
   const fault = valueFault(parameter, to, rating);
   if (fault !== null) return refuse(parameter.readOnly ? 'number' : 'to', fault);
   return parameter;
@@ -60,7 +60,12 @@ export async function writeAsked(order: WriteOrder, by: Person): Promise<Written
     throw new HttpError(409, 'This job has no drive of a known type: nothing was written.', [], true);
   const control = await controlNeeded(typeId);
   const parameter = allowedEntry(control, ratingOf(state.drive, await catalogue()), order);
-  const sentBefore = new HttpError(409, 'This was asked before: the log says what became of it.', [], false);
+  const sentBefore = new HttpError(
+    409,
+    'This write was requested before: see the log for its result.',
+    [],
+    false,
+  );
   if (underWay.has(id)) throw sentBefore;
   underWay.add(id);
   try {
@@ -79,7 +84,7 @@ export async function writeAsked(order: WriteOrder, by: Person): Promise<Written
     const appended = await appendEntries(jobId, [asked], by);
     if (appended?.kept[0]?.at !== asked.at) throw sentBefore;
     const counts = (await jobOrRefusal(jobId)).state.registers.writes.some((w) => w.id === id);
-    if (!counts) throw new HttpError(409, 'The log does not take this: nothing was written.', [], true);
+    if (!counts) throw new HttpError(409, 'The log refuses this: nothing was written.', [], true);
     return await carriedOut(order, typeId, by);
   } finally {
     underWay.delete(id);

@@ -48,20 +48,20 @@ async function unlocked<T>(
 export async function writeValue({ target, typeId, number, from, to }: ValueOrder): Promise<Written> {
   const control = await controlNeeded(typeId);
   const parameter = parameterAt(control, number);
-  if (parameter === undefined) throw new HttpError(422, `This type has no entry ${number}.`);
+  if (parameter === undefined) throw new HttpError(422, `This type has no parameter ${number}.`);
   const talk = driveClient(target);
   await noRunOn(target);
   await rightDrive(talk, control);
   const { value: now, values, live } = await readState(talk, control, parameter);
   if (now === undefined)
-    throw new HttpError(409, `${number} is not there: it may need an option or another entry.`);
+    throw new HttpError(409, `${number} is not available: it may need an option or another parameter.`);
   if (rawOf(parameter, now) !== rawOf(parameter, from))
     throw new HttpError(
       409,
-      `${number} is ${now} now, not ${from} as it was read: read out again. Nothing was written.`,
+      `${number} is now ${now}, not ${from} as read: read out again. Nothing was written.`,
     );
   const given = runGiven({ control, values, live });
-  if (given !== null) throw new HttpError(409, `${given} Nothing was written: take run away first.`);
+  if (given !== null) throw new HttpError(409, `${given} Nothing was written: remove the run command first.`);
   const { done: word, lockOpen } = await unlocked(talk, control, parameter.lock, () =>
     talk.write(parameter.register, rawOf(parameter, to)),
   );

@@ -39,7 +39,7 @@ async function own(): Promise<ReadTypes> {
   const broken = read.flatMap(({ id, error }) =>
     error === undefined ? [] : [`${id}: ${fieldProblems(error)[0]?.allowed ?? 'cannot be read'}`],
   );
-  broken.forEach((what) => warnOnce(`a drive type is broken and left out: ${what}`));
+  broken.forEach((what) => warnOnce(`a drive type cannot be read and is not used: ${what}`));
   return { types: read.flatMap(({ data }) => data ?? []), broken };
 }
 
@@ -65,7 +65,7 @@ export async function controlOf(typeId: string): Promise<Control | null> {
     const read = controlSchema.safeParse(row?.control ?? null);
     if (row !== null && row.control !== null && !read.success)
       warnOnce(
-        `the parameters of ${typeId} are broken and left out: ${String(read.error.issues[0]?.message)}`,
+        `the parameters of ${typeId} cannot be read and are not used: ${String(read.error.issues[0]?.message)}`,
       );
     return read.data ?? null;
   }
@@ -107,10 +107,10 @@ export async function keepType(
   const controlRead = control === null ? { value: null } : checkFile(control, controlSchema);
   const problems = [...problemsOf('type.json', typeRead), ...problemsOf('control.json', controlRead)];
   if (!('value' in typeRead) || !('value' in controlRead))
-    throw new HttpError(422, 'The files cannot be taken as they are.', problems);
+    throw new HttpError(422, 'The files contain errors.', problems);
   const { id } = typeRead.value;
   if ((await shipped()).some((t) => t.id === id))
-    throw new HttpError(409, `${id} is one of the types that ship: give yours another id in type.json.`);
+    throw new HttpError(409, `${id} is the id of a supplied type: use another id in type.json.`);
   if (keep)
     await db().models.DriveType.upsert({
       id,

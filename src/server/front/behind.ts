@@ -35,7 +35,7 @@ export async function startBehind(bundle: string, mode: readonly string[]): Prom
     if (to === undefined || to instanceof Socket) return void to?.destroy();
     if (to.headersSent) return void to.destroy();
     const text = JSON.stringify({
-      error: 'The server is being started again: ask again in a moment.',
+      error: 'The server is restarting: try again in a moment.',
       problems: [],
     });
     to.writeHead(503, { 'content-type': 'application/json', 'content-length': Buffer.byteLength(text) });

@@ -30,10 +30,11 @@ export function turnedAway({
   url?: string | undefined;
   host: string | undefined;
 }): Turned | null {
-  if (!isOwnHost(host)) return { status: 403, error: 'This server answers to its own machine only.' };
-  if (!methods.includes(method)) return { status: 405, error: `${methods.join(', ')} are known here.` };
+  if (!isOwnHost(host))
+    return { status: 403, error: 'This server accepts requests from its own machine only.' };
+  if (!methods.includes(method)) return { status: 405, error: `${methods.join(', ')} are allowed.` };
   if (url.length > longestAddress) return { status: 414, error: 'This address is too long.' };
   const [path = ''] = url.split('?');
-  if (!path.startsWith('/') || !isReadable(path)) return { status: 400, error: 'This is no address.' };
+  if (!path.startsWith('/') || !isReadable(path)) return { status: 400, error: 'Invalid address.' };
   return null;
 }

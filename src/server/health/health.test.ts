@@ -59,7 +59,7 @@ it('a process that is being started again is shown, with the reason', async () =
   writeFileSync(processes, JSON.stringify([{ ...one, state: 'restarting' }]));
   expect(await partOf('processes')).toMatchObject({
     state: 'watch',
-    facts: ['link: restarting, ended by itself 2 times, its port is taken'],
+    facts: ['link: restarting, stopped unexpectedly 2 times, its port is taken'],
   });
 });
 

@@ -54,8 +54,8 @@ function databasePart(answered: Awaited<ReturnType<typeof databaseSays>>): Healt
     return {
       ...part,
       state: 'failed',
-      facts: ['It does not answer: nothing can be recorded. Devices keep their entries and send them later.'],
-      advice: 'It is started again by itself. If that goes on, read the end of .data/main/postgres.log.',
+      facts: ['Not reachable: nothing can be recorded. Devices store their entries and send them later.'],
+      advice: 'It restarts automatically. If this persists, read the end of .data/main/postgres.log.',
     };
   const { says, took_ms } = answered;
   const slow = took_ms > slowDatabase_ms;
@@ -63,7 +63,7 @@ function databasePart(answered: Awaited<ReturnType<typeof databaseSays>>): Healt
     ...part,
     state: slow ? 'watch' : 'ok',
     facts: [`Answers in ${took_ms.toFixed(0)} ms`, `${says.size_MB.toFixed(0)} MB`, `Schema ${says.schema}`],
-    advice: slow ? 'It answers slowly: is something else busy on this machine?' : null,
+    advice: slow ? 'Slow response: is another program busy on this machine?' : null,
   };
 }
 
@@ -73,8 +73,8 @@ async function linkPart(): Promise<HealthPart> {
     id: 'link',
     name: 'Link to drives',
     state: answers ? 'ok' : 'failed',
-    facts: [answers ? 'Answers' : 'Does not answer: no drive can be read or written.'],
-    advice: answers ? null : 'It is started again by itself; all else goes on meanwhile.',
+    facts: [answers ? 'Answers' : 'Not reachable: no drive can be read or written.'],
+    advice: answers ? null : 'It restarts automatically; everything else keeps working.',
   };
 }
 
@@ -87,7 +87,7 @@ async function diskPart(): Promise<HealthPart> {
     name: 'Disk',
     state: low ? 'watch' : 'ok',
     facts: [`${(free_MB / 1000).toFixed(1)} GB free of ${((blocks * bsize) / 1e9).toFixed(0)} GB`],
-    advice: low ? 'Make room: when the disk is full, nothing more can be recorded.' : null,
+    advice: low ? 'Free some space: nothing can be recorded on a full disk.' : null,
   };
 }
 
@@ -95,11 +95,11 @@ function workPart(): HealthPart {
   const loads = { Computing: calcLoad(), Papers: printLoad(), Photographs: pictureLoad() };
   return {
     id: 'work',
-    name: 'Computing and printing',
+    name: 'Calculation and printing',
     state: 'ok',
     facts: Object.entries(loads).map(
       ([name, { running, waiting }]) =>
-        `${name}: ${running === 0 ? 'at rest' : `${running} under way`}${waiting === 0 ? '' : `, ${waiting} waiting`}`,
+        `${name}: ${running === 0 ? 'idle' : `${running} running`}${waiting === 0 ? '' : `, ${waiting} waiting`}`,
     ),
     advice: null,
   };
@@ -118,7 +118,7 @@ async function backupPart(now: number): Promise<HealthPart> {
     return {
       ...part,
       state: 'watch',
-      facts: ['This server makes none: it was not begun by ./grim start.'],
+      facts: ['No backups: the server was not started with ./grim start.'],
       advice: null,
     };
   const { made, proven } = times;
@@ -129,13 +129,11 @@ async function backupPart(now: number): Promise<HealthPart> {
     state: old || unproven ? 'watch' : 'ok',
     facts: [
       made === null ? 'None made yet' : `Newest: ${ago(made, now)}`,
-      proven === null
-        ? 'None restored as a test yet'
-        : `Restored as a test and found whole: ${ago(proven, now)}`,
+      proven === null ? 'No test restore yet' : `Last successful test restore: ${ago(proven, now)}`,
     ],
     advice:
       old || unproven
-        ? 'The first comes a minute after the start, then each hour; one a week is restored as a test. If it stays so, read the log of ./grim start.'
+        ? 'The first backup is made a minute after the start, then one every hour; one a week is test-restored. If this persists, read the log of ./grim start.'
         : null,
   };
 }
@@ -153,11 +151,13 @@ async function processesPart(): Promise<HealthPart> {
     facts: processes.map(({ name, state, deaths, why }) =>
       [
         `${name}: ${state}`,
-        ...(deaths === 0 ? [] : [deaths === 1 ? 'ended by itself once' : `ended by itself ${deaths} times`]),
+        ...(deaths === 0
+          ? []
+          : [deaths === 1 ? 'stopped unexpectedly once' : `stopped unexpectedly ${deaths} times`]),
         ...(why === null ? [] : [why]),
       ].join(', '),
     ),
-    advice: down.length > 0 ? 'They are started again by themselves, for as long as it takes.' : null,
+    advice: down.length > 0 ? 'They are restarted automatically.' : null,
   };
 }
 

@@ -56,9 +56,9 @@ describe('what went wrong', () => {
   });
 
   it.each([
-    ['53100', 503, /disk is full/],
+    ['53100', 503, /disk of the server is full/],
     ['22021', 422, /cannot be stored/],
-    ['23505', 409, /there already/],
+    ['23505', 409, /conflicts with existing data/],
     ['XX000', 503, /Internal server error/],
   ])('in the database (%s) is said without our insides', (code, status, words) => {
     const error = Object.assign(new Error('INSERT INTO entries … /var/lib'), { parent: { code } });

@@ -14,12 +14,12 @@ export { bodyBytes, bodyText, readJson } from './body';
  */
 function ownMachineOnly({ headers }: Request): void {
   const host = headers.get('host');
-  if (!isOwnHost(host)) throw new HttpError(403, 'This server answers to its own machine only.');
+  if (!isOwnHost(host)) throw new HttpError(403, 'This server accepts requests from its own machine only.');
   const origin = headers.get('origin');
   const site = headers.get('sec-fetch-site');
   const foreign = origin !== null && origin !== `http://${host}`;
   if (foreign || site === 'cross-site' || site === 'same-site')
-    throw new HttpError(403, 'Requests from other pages are refused.');
+    throw new HttpError(403, 'Requests from other sites are refused.');
 }
 
 /** Below this an answer goes out sooner than it is compressed, bytes: it is a packet or two. */
@@ -74,6 +74,6 @@ export const uuidSchema = z.uuid();
 /** An id in an address. @throws HttpError 404 where it is none */
 export function idOf(text: string, what: string): string {
   const id = uuidSchema.safeParse(text);
-  if (!id.success) throw new HttpError(404, `There is no such ${what}.`);
+  if (!id.success) throw new HttpError(404, `No such ${what}.`);
   return id.data;
 }

@@ -27,7 +27,7 @@ export const problemsOf = ({ issues }: z.ZodError): ApiProblem[] =>
 export function readBy<S extends z.ZodType>(schema: S, raw: unknown): z.output<S> {
   const parsed = schema.safeParse(raw);
   if (parsed.success) return parsed.data;
-  throw new HttpError(422, 'Some of this cannot be taken as it is.', problemsOf(parsed.error));
+  throw new HttpError(422, 'Some values are not valid.', problemsOf(parsed.error));
 }
 
 const bodyOf = ({ message, problems, certain }: HttpError): ApiError => ({
@@ -38,11 +38,11 @@ const bodyOf = ({ message, problems, certain }: HttpError): ApiError => ({
 
 /** PostgreSQL's words for what its machine has run out of, and for values that it cannot hold. */
 const databaseRefusals: readonly [code: RegExp, status: number, said: string][] = [
-  [/^53100$/, 503, 'The server’s disk is full: somebody must make room on it.'],
+  [/^53100$/, 503, 'The disk of the server is full: free some space.'],
   [/^53200$/, 503, 'The server is out of memory.'],
-  [/^53300$/, 503, 'The database takes no more connections just now.'],
-  [/^22/, 422, 'One of these values cannot be stored: a character, a time or a number that no field takes.'],
-  [/^23/, 409, 'This does not go with what is there already: look again, then try once more.'],
+  [/^53300$/, 503, 'The database accepts no more connections at the moment.'],
+  [/^22/, 422, 'One of these values cannot be stored: invalid character, time or number.'],
+  [/^23/, 409, 'This conflicts with existing data: check, then try again.'],
 ];
 
 function databaseCode(error: unknown): string {

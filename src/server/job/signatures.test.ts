@@ -66,7 +66,7 @@ it('a signed “not shorted” without a drive or a reading opens nothing', asyn
   const { state } = await jobOrRefusal(jobId);
   expect(state.signed).toBeNull();
   expect(state.power.onAt).toBeNull();
-  expect(powerLock(state)).toMatch(/static test comes first/);
+  expect(powerLock(state)).toMatch(/static test must be signed as not shorted first/);
   expect(state.log[1]?.void).toMatch(/lead to “no conclusion”/);
 });
 

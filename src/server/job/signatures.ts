@@ -11,7 +11,7 @@ async function startUpIssues(state: JobState): Promise<readonly OpenIssue[]> {
     release?.matters ?? [
       {
         id: 'sheet',
-        text: 'There is no sheet: plates, a known type and the load are needed first.',
+        text: 'No start-up sheet: nameplates, a catalogue type and the load are required first.',
         mayWait: false,
       },
     ]

@@ -143,7 +143,7 @@ async function chained(
   return { rows, state, refused };
 }
 
-const usedBefore = 'Its id was used before for an entry with other content.';
+const usedBefore = 'This id was used before for another log entry.';
 
 /** What became of the entries of one post. */
 function answerOf(

@@ -20,7 +20,7 @@ async function faultOf(job: { id: string; headSeq: number; headHash: string }): 
   }
   if (at.seq < job.headSeq) return { jobId: job.id, seq: at.seq + 1, why: 'the newest entries are missing' };
   if (at.seq > job.headSeq || at.hash !== job.headHash)
-    return { jobId: job.id, seq: job.headSeq + 1, why: 'the job does not know of it as its newest' };
+    return { jobId: job.id, seq: job.headSeq + 1, why: 'it is not recorded as the newest entry of the job' };
   return null;
 }
 

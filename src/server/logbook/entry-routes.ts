@@ -6,7 +6,7 @@ import { personById } from '../people/people';
 import { entriesAfter, mostEntries, withoutHash } from './entries';
 import { postEntries } from './post-entries';
 
-const noSuchJob = () => new HttpError(404, 'There is no such job.');
+const noSuchJob = () => new HttpError(404, 'No such job.');
 
 /** Entries after a seq, at most 1000, with the server's clock for the countdowns. */
 export const getEntriesRoute = jsonRoute('GET /api/v1/jobs/:id/entries', async ({ params, query }) => {
@@ -25,7 +25,7 @@ export const postEntriesRoute = jsonRoute(
   'POST /api/v1/jobs/:id/entries',
   async ({ params, body, person }) => {
     const by = body.person === undefined ? await person() : await personById(body.person);
-    if (by === null) throw new HttpError(403, 'Whoever made these entries does not work here any more.');
+    if (by === null) throw new HttpError(403, 'The person who made these entries no longer works here.');
     const answer = await postEntries(idOf(params.id, 'job'), body.entries, by);
     if (answer === null) throw noSuchJob();
     return answer;

@@ -74,6 +74,6 @@ export async function loadJob(jobId: string): Promise<LoadedJob | null> {
 /** The same where there must be one. @throws HttpError 404 */
 export async function jobOrRefusal(jobId: string): Promise<LoadedJob> {
   const job = await loadJob(jobId);
-  if (job === null) throw new HttpError(404, 'There is no such job.');
+  if (job === null) throw new HttpError(404, 'No such job.');
   return job;
 }

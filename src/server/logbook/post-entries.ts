@@ -19,23 +19,22 @@ function readEntry(raw: unknown, jobId: string): NewEntry | EntryVerdict {
   if (!parsed.success)
     return {
       id,
-      refused: 'This cannot be recorded as it is.',
+      refused: 'This entry is not valid.',
       problems: problemsOf(parsed.error),
     };
   const entry = parsed.data;
   if (isFormerEntry(entry))
     return {
       id,
-      refused: 'This page is older than the server: reload it, then enter this once more.',
+      refused: 'This page is older than the server: reload it, then enter this again.',
       problems: [],
     };
-  if (isRecordedByServer(entry.kind))
-    return { id, refused: 'The server records this itself, when it does it.', problems: [] };
+  if (isRecordedByServer(entry.kind)) return { id, refused: 'Only the server records this.', problems: [] };
   if (entry.jobId !== jobId) return { id, refused: 'It belongs to another job.', problems: [] };
   if (Buffer.byteLength(JSON.stringify(entry.payload)) > heaviestPayload)
     return {
       id,
-      refused: 'An entry may carry at most 64 kB; photographs and captures are stored beside it.',
+      refused: 'A log entry may have at most 64 kB; photographs and captures are stored separately.',
       problems: [],
     };
   return entry;
@@ -65,7 +64,7 @@ export async function postEntries(
     const why = refused.get(one.id);
     const entry = kept.get(one.id);
     if (why !== undefined) return { id: one.id, refused: why, problems: [] };
-    if (entry === undefined) throw new Error('an entry was neither kept nor refused');
+    if (entry === undefined) throw new Error('an entry was neither saved nor refused');
     return { id: one.id, kept: entry };
   });
   return { verdicts, now: appended.now.toISOString(), generation: await generation() };

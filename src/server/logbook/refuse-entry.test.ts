@@ -24,7 +24,7 @@ describe('an answer of a trace', () => {
     expect(await refused('trace.answered', { ...live, outcome: 'not-now' })).toBeNull();
     expect(await refused('trace.answered', { ...live, hazard: 'none' })).toContain('another hazard: live');
     expect(await refused('trace.answered', { ...live, outcome: 'made-up' })).toContain('no such outcome');
-    expect(await refused('trace.answered', { ...live, check: 'made-up' })).toContain('no such check');
+    expect(await refused('trace.answered', { ...live, check: 'made-up' })).toContain('No such check');
   });
 
   it('is held against the shop’s own table where there is one', async () => {
@@ -85,7 +85,7 @@ describe('a terminal', () => {
     asked.mockRestore();
   });
 
-  it('that stands so on the unit is taken as it was found; of a unit that nobody knows, any is', async () => {
+  it('that stands so on the unit is assumed as it was found; of a unit that nobody knows, any is', async () => {
     expect(await refused('wire.noted', { from: 'X1', unlisted: true }, swap)).toBeNull();
     expect(await refused('wire.noted', { from: 'X1' })).toBeNull();
   });

@@ -24,7 +24,7 @@ const columnsOf = (summary: JobSummary, workOrder: string | undefined) => ({
     .filter((part) => typeof part === 'string')
     .join('\n')
     .toLowerCase(),
-  concluded: summary.conclusion !== null,
+  concluded: summary.conclusion?.verdict === 'handed-over',
   stage: summary.stage,
   runsOutAt: runsOutAt(summary),
   lastAt: summary.lastAt === null ? null : new Date(summary.lastAt),

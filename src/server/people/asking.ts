@@ -15,7 +15,7 @@ export async function personChosen(chosen: string): Promise<Person> {
   if (person !== null) return person;
   const everybody = await people();
   const first = everybody.find((p) => p.role === 'technician') ?? everybody[0];
-  if (first === undefined) throw new Error('There are no people in the database: run ./grim db reset');
+  if (first === undefined) throw new Error('No people in the database: run ./grim db reset');
   return first;
 }
 

@@ -14,17 +14,14 @@ export async function askSimulator(order: string | null, { role }: Person): Prom
   const users = usersSchema.parse(process.env['GRIM_SIMULATOR']);
   const address = users === 'off' ? undefined : process.env['GRIM_RIG'];
   if (address === undefined)
-    throw new HttpError(404, 'No simulated drive runs beside this server: start it with ./grim start.');
+    throw new HttpError(404, 'No simulated drive is running: start it with ./grim start.');
   if (users === 'lead' && role !== 'lead')
-    throw new HttpError(403, 'The simulated drive is for training; on this machine the shop lead uses it.');
+    throw new HttpError(403, 'On this machine only the shop lead can use the simulated drive.');
   const answer = await fetch(
     `http://${address}/`,
     order === null ? {} : { method: 'POST', body: order },
   ).catch(() => {
-    throw new HttpError(
-      502,
-      'The simulated drive does not answer: start Grim Spanner again with ./grim start.',
-    );
+    throw new HttpError(502, 'The simulated drive does not answer: restart Grim Spanner with ./grim start.');
   });
   const body: unknown = await answer.json();
   // It is ours and ships with this server: what it tells is not parsed again.

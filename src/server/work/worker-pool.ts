@@ -90,7 +90,7 @@ export function workerPool<Order, Answer>(limits: PoolLimits): WorkerPool<Order,
     const lost = () => {
       if (worker !== fresh) return;
       worker = null;
-      fail(new HttpError(503, `The ${what} ended before its time: it may need more memory than there is.`));
+      fail(new HttpError(503, `The ${what} stopped unexpectedly: it may need more memory.`));
     };
     fresh.on('error', lost);
     fresh.on('exit', lost);
@@ -153,7 +153,7 @@ export function workerPool<Order, Answer>(limits: PoolLimits): WorkerPool<Order,
         signal?.addEventListener('abort', () => {
           const waits = queue.some((one) => one.job === job);
           queue = queue.filter((one) => one.job !== job);
-          if (waits) failed(new HttpError(503, 'Nobody waits for this any more.'));
+          if (waits) failed(new HttpError(503, 'Request cancelled.'));
         });
         advance();
       }),

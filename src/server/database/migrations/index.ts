@@ -8,6 +8,7 @@ import * as m0005 from './0005-log-integrity';
 import * as m0006 from './0006-guards';
 import * as m0007 from './0007-app-role';
 import * as m0008 from './0008-seen';
+import * as m0009 from './0009-handed-over';
 import type { Migration } from './migration';
 
 // A static list, no glob: it survives bundling, Jest and tsx alike.
@@ -20,6 +21,7 @@ const list: [string, { up: Migration; down: Migration }][] = [
   ['0006-guards', m0006],
   ['0007-app-role', m0007],
   ['0008-seen', m0008],
+  ['0009-handed-over', m0009],
 ];
 
 /** A step may rewrite a table of years: its statements take as long as they take. */

@@ -19,11 +19,11 @@ interface Gathered {
 async function setOfJob({ state }: LoadedJob, setId: string | null): Promise<Gathered> {
   const set = state.sets.find((s) => s.id === setId);
   if (set === undefined)
-    throw new HttpError(404, 'There is no such set in this job: it may not be kept yet.');
+    throw new HttpError(404, 'No such parameter set in this job: it may not be saved yet.');
   const control = await controlOf(set.typeId);
   const rating = set.rating ?? (state.drive === null ? null : ratingOf(state.drive, await catalogue()));
   if (control === null || rating === null)
-    throw new HttpError(422, 'The catalogue does not know this type, or the drive was not identified.');
+    throw new HttpError(422, 'Type not in the catalogue, or drive nameplate not read.');
   return { state, set, unit: { typeId: set.typeId, control, rating, values: set.values } };
 }
 
@@ -54,7 +54,7 @@ export async function loadSetDocument(job: LoadedJob, query: URLSearchParams): P
   const factory = factorySet(unit, region).values;
   return {
     title: 'Parameter set',
-    identity: [...identity(made), ['Beside it', `what the factory sets for ${region.replace('Hz', ' Hz')}`]],
+    identity: [...identity(made), ['Compared with', `factory defaults for ${region.replace('Hz', ' Hz')}`]],
     rows: unit.control.parameters.flatMap((p) => {
       const value = set.values[p.number];
       if (value === undefined) return [];
@@ -98,9 +98,9 @@ export async function loadKeyDocument(job: LoadedJob, query: URLSearchParams): P
       ? fittedWith({ ...unit, values: other?.values ?? factorySet(unit, region).values }, fitted)
       : { ...unit, values: seen.values };
   const plan = keyPlan(now, unit.values);
-  if (plan === null) throw new HttpError(422, 'The catalogue does not say how the keys of this type work.');
+  if (plan === null) throw new HttpError(422, 'The keypad of this type is not in the catalogue.');
   return {
-    title: 'Keys to press',
+    title: 'Key sequence',
     identity: [
       ...identity(made),
       [
@@ -108,10 +108,10 @@ export async function loadKeyDocument(job: LoadedJob, query: URLSearchParams): P
         seen !== null
           ? `as read out ${when(seen.readAt ?? 0)}`
           : other === undefined
-            ? `the factory’s, ${region.replace('Hz', ' Hz')}`
+            ? `factory defaults, ${region.replace('Hz', ' Hz')}`
             : `${other.name}, ${when(other.at)}`,
       ],
-      ['In all', `${plan.steps.length} entries, ${plan.presses} presses`],
+      ['In all', `${plan.steps.length} parameters, ${plan.presses} presses`],
     ],
     plan,
     rows: plan.steps.map((s, i) => ({

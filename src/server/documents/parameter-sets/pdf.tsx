@@ -13,14 +13,14 @@ function SetDocument({ sheet, size }: { sheet: SetDocument; size: Size }) {
     <Paper title={sheet.title} paper={size}>
       <IdentityLines lines={sheet.identity} />
       {sheet.findings.length > 0 && (
-        <PdfSection title="To be looked at">
+        <PdfSection title="To check">
           {sheet.findings.map((f) => (
             <Text key={f}>– {f}</Text>
           ))}
         </PdfSection>
       )}
-      <PdfSection title="Entries; a star where it is not the factory’s">
-        <PdfRow widths={setWidths} cells={['Entry', 'Name', 'Value', 'Factory']} />
+      <PdfSection title="Parameters; * differs from factory default">
+        <PdfRow widths={setWidths} cells={['Parameter', 'Name', 'Value', 'Default']} />
         {sheet.rows.map((r) => (
           <PdfRow
             key={r.number}
@@ -30,7 +30,7 @@ function SetDocument({ sheet, size }: { sheet: SetDocument; size: Size }) {
         ))}
       </PdfSection>
       {sheet.strangers.length > 0 && (
-        <PdfSection title="What the type does not know">
+        <PdfSection title="Unknown parameters">
           {sheet.strangers.map((r, i) => (
             <PdfRow key={i} widths={[20, 80]} cells={[r.number, r.text]} />
           ))}
@@ -104,8 +104,8 @@ function KeyLine({ step, place }: { step: KeyStep; place: number }) {
       <View style={{ flex: 1 }}>
         <Text>
           {place}. <Text style={{ fontWeight: 600 }}>{`${step.number} ${step.name}: ${step.shownTo}`}</Text>
-          {step.does === 'unlock' ? '  (code)' : step.does === 'save' ? '  (keeps everything)' : ''}
-          {step.mayStart ? '  Run off: the machine may start.' : ''}
+          {step.does === 'unlock' ? '  (code)' : step.does === 'save' ? '  (saves to memory)' : ''}
+          {step.mayStart ? '  Run command off: the machine may start.' : ''}
         </Text>
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', marginTop: 2 }}>
           <Caps presses={step.walk} />
@@ -127,12 +127,12 @@ function KeyDocument({ sheet, size }: { sheet: KeyDocument; size: Size }) {
       <IdentityLines lines={sheet.identity} />
       <View style={s.verdict}>
         <Text>
-          Run off, enable open, people clear. Before each entry look what the display shows; dark fields say
-          what must stand there. Where it shows something else, stop: what is in the unit is not what this
-          sheet begins with.
+          Run command off, enable open, people clear. Check the display before each parameter; dark fields
+          show what must be displayed. If it differs, stop: the unit does not have the start values of this
+          sheet.
         </Text>
       </View>
-      <PdfSection title="Entry by entry">
+      <PdfSection title="Parameter by parameter">
         {plan.steps.map((step, i) => (
           <KeyLine key={i} step={step} place={i + 1} />
         ))}
@@ -144,7 +144,7 @@ function KeyDocument({ sheet, size }: { sheet: KeyDocument; size: Size }) {
         )}
       </PdfSection>
       {plan.skipped.length > 0 && (
-        <PdfSection title="Not keyed">
+        <PdfSection title="Not entered">
           {plan.skipped.map((x) => (
             <Text key={x.number}>{`${x.number} ${x.name}: ${x.why}`}</Text>
           ))}

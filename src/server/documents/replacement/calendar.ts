@@ -22,7 +22,7 @@ export async function stopCalendar(job: LoadedJob, from: Date): Promise<string> 
   const { planned } = made.state.swap;
   const opened = made.state.opened?.payload;
   if (planned === null || planned.tasks.length === 0)
-    throw new HttpError(422, 'No stop is planned yet: keep a plan under Prepare first.');
+    throw new HttpError(422, 'No outage planned yet: save a plan under Preparation first.');
   const plan = stopPlan(planned.tasks, planned.people);
   const begin = from.getTime() - plan.stopsAt_min * 60_000;
   const at = (minute: number): Date => new Date(begin + minute * 60_000);
@@ -47,7 +47,7 @@ export async function stopCalendar(job: LoadedJob, from: Date): Promise<string> 
   const events = [
     event(
       'stop',
-      `${where} stands`,
+      `${where}: outage`,
       plan.stopsAt_min,
       plan.stopsAt_min + plan.stop_min,
       `${Math.round(plan.stop_min)} minutes${planned.allowed_min === null ? '' : `, ${planned.allowed_min} allowed`}.`,

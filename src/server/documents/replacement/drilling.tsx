@@ -28,7 +28,7 @@ export interface DrillingDocument {
 export async function drillingOf(job: LoadedJob): Promise<DrillingDocument> {
   const made = await wiredJob(job);
   const { old, next } = made.swap.units;
-  if (next === null) throw new HttpError(422, 'What goes in is not said yet: choose it under Decide.');
+  if (next === null) throw new HttpError(422, 'New unit not chosen yet: choose it under Repair or replace.');
   const types = await catalogue();
   const fitted = async (unit: typeof old) => {
     const type = types.find((t) => t.id === unit.typeId);
@@ -40,7 +40,7 @@ export async function drillingOf(job: LoadedJob): Promise<DrillingDocument> {
   if (size === null)
     throw new HttpError(
       422,
-      `The size of the ${next.type} is not in the catalogue: use the template it came with.`,
+      `Dimensions of the ${next.type} are not in the catalogue: use the template supplied with it.`,
     );
   const hole_mm = will.control?.mounting?.hole_mm ?? null;
   const placed = oldSize === null ? null : placeHoles(oldSize, size, hole_mm);
@@ -193,7 +193,7 @@ function TilePage({
               fontSize: 8,
             }}
           >
-            {`${i + 1}: ${h.x_mm} / ${h.y_mm}${h.old ? ', there already' : ''}`}
+            {`${i + 1}: ${h.x_mm} / ${h.y_mm}${h.old ? ', existing' : ''}`}
           </Text>
         );
       })}
@@ -213,10 +213,10 @@ function TilePage({
           ))}
         </Svg>
         <Text style={{ fontSize: 8.5 }}>
-          {`This line must measure 100 mm: print at 100 %, never fitted to the page. ${paper.title}, page ${number} of ${of}${of > 1 ? `, row ${tile.row + 1} column ${tile.column + 1}: lay the crosses over each other` : ''}.`}
+          {`This line must measure 100 mm: print at 100 %, do not fit to page. ${paper.title}, page ${number} of ${of}${of > 1 ? `, row ${tile.row + 1} column ${tile.column + 1}: align the crosses` : ''}.`}
         </Text>
         <Text style={{ fontSize: 8.5 }}>
-          {`Holes in mm from the upper left corner of the unit, right / down${paper.hole_mm === null ? '' : `, for M${paper.hole_mm}`}. Dashed rings: holes of the old unit. Keep ${paper.size.clearance_mm} mm free above and below. Never drill through the unit, and let no chip fall into one.`}
+          {`Holes in mm from the upper left corner of the unit, right / down${paper.hole_mm === null ? '' : `, for M${paper.hole_mm}`}. Dashed rings: holes of the old unit. Keep ${paper.size.clearance_mm} mm free above and below. Never drill through the unit, and keep chips out of drives.`}
         </Text>
       </View>
     </Page>

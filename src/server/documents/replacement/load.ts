@@ -32,8 +32,7 @@ export async function swapOfState(state: JobState): Promise<Swap | null> {
 /** The same, where there must be one. @throws HttpError */
 export async function wiredJob(job: LoadedJob): Promise<{ state: JobState; swap: Swap }> {
   const gathered = await swapOfJob(job);
-  if (gathered.swap === null)
-    throw new HttpError(422, 'The drive was not identified yet: read its plate first.');
+  if (gathered.swap === null) throw new HttpError(422, 'Drive nameplate not read yet.');
   return { state: gathered.state, swap: gathered.swap };
 }
 

@@ -193,6 +193,6 @@ describe('the calendar', () => {
 
 it('a template of a unit that the catalogue does not know is refused with what to do', async () => {
   await expect(drillingOf(await jobOrRefusal('0190a200-0000-7000-8000-000000000001'))).rejects.toThrow(
-    /choose it under Decide/,
+    /choose it under Repair or replace/,
   );
 });

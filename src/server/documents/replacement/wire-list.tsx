@@ -58,7 +58,7 @@ export async function wireList(job: LoadedJob): Promise<WireListDocument> {
         ticked: wireEnds.filter((e) => w.ticked[e] !== undefined).join(' and '),
       })),
     matters: [...swap.matters.map((m) => m.text), ...(swap.map?.notes ?? []).map((n) => n.text)],
-    jumpers: (swap.map?.jumpersOut ?? []).map(([a, b]) => `${a} to ${b} comes out`),
+    jumpers: (swap.map?.jumpersOut ?? []).map(([a, b]) => `remove ${a} to ${b}`),
   };
 }
 
@@ -98,7 +98,7 @@ export const wireListPdf = (paper: WireListDocument, size: 'a4' | 'letter'): Pro
         </PdfSection>
       )}
       {paper.matters.length > 0 && (
-        <PdfSection title="To be settled or known">
+        <PdfSection title="To settle">
           {paper.matters.map((m, i) => (
             <Text key={i}>– {m}</Text>
           ))}

@@ -105,7 +105,7 @@ function Curve({ curve }: { curve: ReportCurve }) {
           </Text>
         ))}
         <Text style={{ position: 'absolute', right: inset.right, top: height - 13, fontSize: 7.5 }}>
-          {`${curve.x.label}, ${curve.x.unit}; upright: ${curve.y.label}, ${curve.y.unit}; full line: ${curve.series[0]?.name ?? ''}`}
+          {`${curve.x.label}, ${curve.x.unit}; vertical: ${curve.y.label}, ${curve.y.unit}; solid line: ${curve.series[0]?.name ?? ''}`}
         </Text>
       </View>
     </View>

@@ -37,7 +37,7 @@ export interface StartUpDocument {
   readBack: boolean;
 }
 
-const outcomeWords = { ok: 'seen and right', 'not-ok': 'not right', 'not-there': 'not there' } as const;
+const outcomeWords = { ok: 'passed', 'not-ok': 'failed', 'not-there': 'not there' } as const;
 
 /** One step of the run on paper. */
 const stepWords = (title: string, result: Payload<'commission.step'>): string =>
@@ -64,7 +64,10 @@ export async function loadStartUpSheet({ state }: LoadedJob): Promise<StartUpDoc
   const { drive, motor, opened, seen, startUp } = state;
   const control = drive === null || drive.typeId === null ? null : await controlOf(drive.typeId);
   if (drive === null || motor === null || startUp.chosen === null || control === null)
-    throw new HttpError(422, 'There is no sheet yet: plates, a known type and the load are needed first.');
+    throw new HttpError(
+      422,
+      'No start-up sheet yet: nameplates, a catalogue type and the load are required first.',
+    );
   const { plate } = motor;
   const sums = plateSums(plate);
   const rating = ratingOf(drive, await catalogue());
@@ -92,7 +95,7 @@ export async function loadStartUpSheet({ state }: LoadedJob): Promise<StartUpDoc
         `${plate.power.value} ${plate.power.unit}, ${plate.volts} V, ${plate.amps} A, ${plate.hz} Hz, ${plate.rpm} rpm`,
       ],
       [
-        'Follows from it',
+        'Derived values',
         `${sums.poles} poles, slip ${(100 * sums.slip).toFixed(1)} %, ${sums.torque_Nm.toFixed(1)} N·m`,
       ],
       ['Load', choices.load.replaceAll('-', ' ')],
@@ -104,7 +107,7 @@ export async function loadStartUpSheet({ state }: LoadedJob): Promise<StartUpDoc
       value:
         row.refused === null || startUp.typed[row.number] !== undefined
           ? shown(row.number, wantedOf(row, startUp.typed))
-          : 'not to be entered',
+          : 'not available',
       state: release.entries[row.number]?.state ?? '',
       in_drive: shown(row.number, row.now),
       rule: row.rule,

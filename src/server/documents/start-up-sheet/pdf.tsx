@@ -10,14 +10,17 @@ function StartUpDocument({ sheet, paper }: { sheet: StartUpDocument; paper: 'a4'
     <Paper title={sheet.title} paper={paper}>
       <IdentityLines lines={sheet.identity} />
       {sheet.findings.length > 0 && (
-        <PdfSection title="To be looked at">
+        <PdfSection title="To check">
           {sheet.findings.map((f) => (
             <Text key={f}>– {f}</Text>
           ))}
         </PdfSection>
       )}
-      <PdfSection title="Entries">
-        <PdfRow widths={widths} cells={['Entry', 'Name', 'Value', 'In the drive', 'State', 'Sum']} />
+      <PdfSection title="Parameters">
+        <PdfRow
+          widths={widths}
+          cells={['Parameter', 'Name', 'Value', 'In the drive', 'State', 'Calculation']}
+        />
         {sheet.rows.map((r) => (
           <PdfRow
             key={r.number}

@@ -14,7 +14,7 @@ const remembered = new Map<string, Promise<Diagnosis>>();
 
 async function weigh(request: string): Promise<Diagnosis> {
   const { status, body } = await calc('static-diagnose', request);
-  if (status === 503) throw new HttpError(503, 'The server is busy computing: ask again in a moment.');
+  if (status === 503) throw new HttpError(503, 'The server is busy: try again in a moment.');
   if (status !== 200) throw new Error(`static-diagnose: ${JSON.stringify(body)}`);
   // The verb's answer is a Diagnosis; it only leaves out where the tables stood.
   return { familyShift_V: {}, ...body } as unknown as Diagnosis;

@@ -125,7 +125,7 @@ function SheetDocument({ sheet, paper }: { sheet: Sheet; paper: 'a4' | 'letter' 
         </PdfSection>
       ))}
       {sheet.changes.length > 0 && (
-        <PdfSection title="Bridged, written, walked">
+        <PdfSection title="Jumpers, writes and loop checks">
           {sheet.changes.map((c, i) => (
             <Text key={i}>– {c}</Text>
           ))}
@@ -141,7 +141,7 @@ function SheetDocument({ sheet, paper }: { sheet: Sheet; paper: 'a4' | 'letter' 
         </PdfSection>
       )}
       {sheet.voided.length > 0 && (
-        <PdfSection title="Entries that do not count">
+        <PdfSection title="Invalid log entries">
           {sheet.voided.map((v, i) => (
             <Text key={i}>
               {utcTime(v.at)}, {v.by}: {v.why}

@@ -15,12 +15,12 @@ export function allowed(text: string, listed: readonly string[]): Target {
   if (canonical === null || target === null)
     throw new LinkTrouble(
       'not-allowed',
-      `“${text.slice(0, 60)}” is no address: write host:port, e.g. 192.168.0.20:502.`,
+      `“${text.slice(0, 60)}” is not an address: use host:port, e.g. 192.168.0.20:502.`,
     );
   if (!isLoopback(target.host) && !listed.includes(canonical))
     throw new LinkTrouble(
       'not-allowed',
-      `${text} is not on the list of drives: the shop lead adds it in the settings.`,
+      `${text} is not on the list of drives: the shop lead adds it in Administration.`,
     );
   return target;
 }

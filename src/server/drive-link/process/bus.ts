@@ -91,7 +91,7 @@ export function openBus(target: Target, { timeout_ms, retries }: Patience): Bus 
   const readBlock = async ({ start, count }: RegisterBlock): Promise<Words> => {
     const { data } = await again((c) => c.readHoldingRegisters(start, count));
     if (data.length !== count)
-      throw new LinkTrouble('broken', `The answer from ${name} has another length than asked.`);
+      throw new LinkTrouble('broken', `The answer from ${name} has an unexpected length.`);
     return data.map((word, i): [number, number] => [start + i, word]);
   };
 
@@ -133,14 +133,14 @@ export function openBus(target: Target, { timeout_ms, retries }: Patience): Bus 
         const [found] = await readBlock({ start: register, count: 1 }).catch(() => {
           throw new LinkTrouble(
             'uncertain',
-            `The link broke while writing: whether the drive took the value is not known. Read the entry before anything else.`,
+            `The link failed while writing: the drive may or may not have accepted the value. Read the parameter before you go on.`,
           );
         });
         const is = found?.[1];
         if (is === undefined || (written !== null && is !== word))
           throw new LinkTrouble(
             'broken',
-            'The link broke while writing; the drive still has the value it had. Nothing was changed.',
+            'The link failed while writing; the value in the drive was not changed.',
           );
         return is;
       }),
@@ -155,7 +155,10 @@ async function withinTime<T>(work: Promise<T>, ms: number): Promise<T> {
       work,
       new Promise<never>((_, reject) => {
         timer = setTimeout(
-          () => reject(new LinkTrouble('silent', 'The drive does not answer: unit address, power, cable.')),
+          () =>
+            reject(
+              new LinkTrouble('silent', 'The drive does not answer: check unit address, power and cable.'),
+            ),
           ms,
         );
       }),

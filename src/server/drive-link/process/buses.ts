@@ -52,7 +52,7 @@ export function openBuses({
     if (!(await locks.take(connectionOf(key))))
       throw new LinkTrouble(
         'taken',
-        `Another program of ours talks to ${text} just now. Two writers are never let at one drive.`,
+        `Another session is connected to ${text}. Only one session may write to a drive.`,
       );
     const known = open.get(key) ?? { bus: openBus(to, patience), usedAt: 0, held: 0 };
     known.usedAt = Date.now();

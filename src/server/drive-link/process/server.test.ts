@@ -13,7 +13,7 @@ const link = linkServer({
   patience: { timeout_ms: 200, retries: 0 },
   noRunOn: async (target, areOne) => {
     if (await areOne('localhost:9', target))
-      throw new HttpError(409, 'A set is being written to this drive.');
+      throw new HttpError(409, 'A parameter set is already being written to this drive.');
   },
 });
 let port = 0;
@@ -60,7 +60,10 @@ it('lives through addresses and bodies that are none', async () => {
 it('writes nothing to a drive that a set is being written to, whatever name it goes by', async () => {
   for (const target of ['127.0.0.1:9', 'LOCALHOST:9/1', '127.1:9']) {
     const { status, text } = await ask('/write', JSON.stringify({ target, register: 1, word: 1 }));
-    expect([status, text]).toEqual([409, expect.stringContaining('A set is being written')]);
+    expect([status, text]).toEqual([
+      409,
+      expect.stringContaining('A parameter set is already being written'),
+    ]);
   }
 });
 
@@ -71,7 +74,7 @@ it.each([
   ['0x7f.1:4423', '127.0.0.1:4423'],
   ['Drive7.Shop.:502/3', 'drive7.shop:502/3'],
   ['[FE80::0:1]:502', '[fe80::1]:502'],
-  ['no address', null],
+  ['not an address', null],
   ['a:0', null],
   ['a:1/999', null],
 ])('%j is the drive %j', (text, canonical) => {

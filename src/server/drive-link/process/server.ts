@@ -98,7 +98,7 @@ export function linkServer({ secret, listed, locks, patience, runs: runsWith, no
   const runs = runsWith?.(async (to) => ({ target: to, ...(await buses.of(to)) }));
 
   async function run({ id, by, do: what }: z.output<(typeof orders)['/run']>): Promise<void> {
-    if (runs === undefined) throw new HttpError(409, 'This link writes no sets.');
+    if (runs === undefined) throw new HttpError(409, 'This link does not write sets.');
     if (what === 'pause') return runs.pause(id);
     if (what === 'give-up') return runs.giveUp(id, by);
     if (what === 'verify' || what === 'verify-after-power')
@@ -124,7 +124,7 @@ export function linkServer({ secret, listed, locks, patience, runs: runsWith, no
       await run(orders[path].parse(body));
       return {};
     }
-    throw new HttpError(404, 'There is no such order.');
+    throw new HttpError(404, 'No such command.');
   }
 
   async function watch(url: URL, response: ServerResponse): Promise<void> {

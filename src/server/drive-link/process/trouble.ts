@@ -20,10 +20,10 @@ export class LinkTrouble extends Error {
 }
 
 const byException: Readonly<Record<number, [LinkTrouble['code'], string]>> = {
-  2: ['not-there', 'The drive has no such entry, or it cannot be written.'],
-  3: ['out-of-range', 'The drive refuses the value: out of its range.'],
-  4: ['locked', 'The drive refuses: the entry is locked.'],
-  6: ['running', 'The drive is busy or running: this entry can be changed at standstill only.'],
+  2: ['not-there', 'The drive has no such parameter, or it is read only.'],
+  3: ['out-of-range', 'The drive refuses the value: out of range.'],
+  4: ['locked', 'The drive refuses: the parameter is locked.'],
+  6: ['running', 'The drive is busy or running: this parameter can be changed only when stopped.'],
 };
 
 function fieldOf(error: unknown, key: string): unknown {
@@ -45,11 +45,11 @@ export function asTrouble(error: unknown, target: string): LinkTrouble {
   }
   const errno = String(fieldOf(error, 'code') ?? fieldOf(error, 'errno') ?? '');
   if (/ECONNREFUSED|EHOSTUNREACH|ENETUNREACH|ENOTFOUND/.test(errno))
-    return new LinkTrouble(
-      'refused',
-      `Nothing listens at ${target}: is the drive powered, the cable in, the address right?`,
-    );
+    return new LinkTrouble('refused', `No connection to ${target}: check drive power, cable and address.`);
   if (/ETIMEDOUT/.test(errno) || /timed out/i.test(String(fieldOf(error, 'message'))))
-    return new LinkTrouble('silent', `The drive at ${target} does not answer: unit address, power, cable.`);
-  return new LinkTrouble('broken', `The answer from ${target} was broken off or unreadable.`);
+    return new LinkTrouble(
+      'silent',
+      `The drive at ${target} does not answer: check unit address, power and cable.`,
+    );
+  return new LinkTrouble('broken', `The answer from ${target} was cut off or unreadable.`);
 }

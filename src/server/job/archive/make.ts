@@ -18,16 +18,16 @@ const filesOf = (entry: Entry): string[] => {
   ];
 };
 
-const about = `A job of Grim Spanner, whole.
+const about = `A complete Grim Spanner job.
 
-job.json      every entry of its logbook, in the order it was kept
+job.json      every entry of its logbook, in the order it was recorded
 schema.json   what every kind of entry carries (JSON Schema)
 files/        photographs (JPEG) and trends (JSON), each under its SHA-256
               The hash of each entry chains it to the one before it: ./grim verify FILE
 *.csv         readings, wires and settings as tables
-report.pdf    the report as it stood
+report.pdf    the report at that time
 
-Another installation takes it in under Settings, or by POST of this file to /api/v1/archives.
+Import it in another installation under Administration, or by POST of this file to /api/v1/archives.
 `;
 
 const table = (rows: object[]): Uint8Array => strToU8(unparse(rows, { escapeFormulae: true }));

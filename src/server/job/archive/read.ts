@@ -33,37 +33,36 @@ export function unpacked(bytes: Uint8Array): ArchiveFiles {
         if (originalSize > (name === 'job.json' ? heaviestJob : heaviestFile) || all > 4 * heaviestArchive)
           throw new HttpError(413, `${name} is too big.`);
         if (originalSize > greatestRatio * Math.max(size, 1))
-          throw new HttpError(422, `${name} is packed as no file of a job is.`);
+          throw new HttpError(422, `${name} has an unsupported compression.`);
         return true;
       },
     });
   } catch (error) {
     if (error instanceof HttpError) throw error;
-    throw new HttpError(422, 'This is no archive that can be opened: a .zip made by Grim Spanner is wanted.');
+    throw new HttpError(422, 'This archive cannot be opened: use a .zip made by Grim Spanner.');
   }
 }
 
 /** What an archive says, by its schema. @throws HttpError where it is none, or not of one job */
 export function archiveIn(files: ArchiveFiles): Archive {
   const text = files['job.json'];
-  if (text === undefined)
-    throw new HttpError(422, 'There is no job.json in it: this is no archive of a job.');
+  if (text === undefined) throw new HttpError(422, 'No job.json found: not a job archive.');
   let raw: unknown;
   try {
     raw = readJson(strFromU8(text));
   } catch {
-    throw new HttpError(422, 'Its job.json cannot be read: the file is broken.');
+    throw new HttpError(422, 'job.json cannot be read: the file is damaged.');
   }
   const parsed = archiveSchema.safeParse(raw);
   if (!parsed.success)
     throw new HttpError(
       422,
-      'Its job.json is not as its schema says; nothing was taken in.',
+      'job.json does not match its schema; nothing was imported.',
       problemsOf(parsed.error),
     );
   const { entries, job } = parsed.data;
   if (entries[0]?.kind !== 'job.opened' || entries.some((e, i) => e.jobId !== job.id || e.seq !== i + 1))
-    throw new HttpError(422, 'Its entries are not those of one job that begins with its opening.');
+    throw new HttpError(422, 'Its log entries are not one job that starts with its opening.');
   return parsed.data;
 }
 
@@ -86,7 +85,7 @@ export function archiveRead(bytes: Uint8Array): ReadArchive {
   if ('fault' in walked)
     throw new HttpError(
       422,
-      `Its log was changed: entry ${walked.fault.seq}: ${walked.fault.why}. Nothing was taken in.`,
+      `Its log was changed: entry ${walked.fault.seq}: ${walked.fault.why}. Nothing was imported.`,
     );
   return { archive, files, entries };
 }

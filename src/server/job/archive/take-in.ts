@@ -43,9 +43,9 @@ async function proven(
   files: ArchiveFiles,
 ) {
   const bytes = files[`files/${sha256}`];
-  if (bytes === undefined) throw new HttpError(422, `The file ${sha256.slice(0, 8)}… is missing from it.`);
+  if (bytes === undefined) throw new HttpError(422, `File ${sha256.slice(0, 8)}… is missing in the archive.`);
   const buffer = Buffer.from(bytes);
-  const bad = new HttpError(422, `The file ${sha256.slice(0, 8)}… is not what it says it is.`);
+  const bad = new HttpError(422, `File ${sha256.slice(0, 8)}… does not match its hash.`);
   if (digest(buffer) !== content) throw bad;
   if (mediaType === 'application/json') {
     try {
@@ -106,10 +106,13 @@ export async function takeIn(bytes: Uint8Array, who: string): Promise<TakenIn> {
     const here = await models.Job.findByPk(jobId, { transaction });
     if (here !== null) {
       if (here.imported !== null && here.headHash === headHash) return 0;
-      throw new HttpError(409, 'This job is here already: only jobs that are not known here are taken in.');
+      throw new HttpError(409, 'This job already exists here: only unknown jobs can be imported.');
     }
     if ((await models.Entry.count({ where: { id: entries.map((e) => e.id) }, transaction })) > 0)
-      throw new HttpError(409, 'An entry of this job is here already in another job: nothing was taken in.');
+      throw new HttpError(
+        409,
+        'A log entry of this job already exists in another job: nothing was imported.',
+      );
     await models.Asset.findOrCreate({
       where: { id: assetId },
       defaults: { id: assetId, site, name: machine },

@@ -27,7 +27,7 @@ async function valuesOf({ jobId, setId, typeId }: RunOrder): Promise<UnitSet['va
   const row = await db().models.Entry.findOne({ where: { id: setId, jobId } });
   const set = setSchema.safeParse(row?.payload);
   if (!set.success || set.data.typeId !== typeId)
-    throw new HttpError(409, 'The set is not kept by the server yet, or it is of another type.');
+    throw new HttpError(409, 'The parameter set is not saved on the server yet, or is for another type.');
   return set.data.values;
 }
 
@@ -50,11 +50,8 @@ export async function makeRun(order: RunOrder, by: Person, talk = driveClient(or
       return number === seen?.number && from === seen.from && to === seen.to;
     });
   if (!asSeen)
-    throw new HttpError(
-      409,
-      'The drive is not as it was when it was read out: read out again. Nothing was written.',
-    );
-  if (steps.length === 0) throw new HttpError(409, 'There is nothing to write: the drive has the set.');
+    throw new HttpError(409, 'The drive changed since the read-out: read out again. Nothing was written.');
+  if (steps.length === 0) throw new HttpError(409, 'Nothing to write: the drive already has this set.');
   const begun = {
     run: id,
     set: setId,
@@ -82,5 +79,5 @@ export async function makeRun(order: RunOrder, by: Person, talk = driveClient(or
         transaction,
       ),
   });
-  if (kept === null) throw new HttpError(404, 'There is no such job.');
+  if (kept === null) throw new HttpError(404, 'No such job.');
 }

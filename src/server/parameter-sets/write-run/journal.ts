@@ -51,7 +51,7 @@ const asItIs = (row: RunRow): JournalledRun => {
     ? {
         ...run,
         state: 'held',
-        why: 'The server was stopped in the middle. What the drive took is read before anything goes on.',
+        why: 'The server stopped during the write. The drive is read before continuing.',
       }
     : run;
 };
@@ -77,8 +77,7 @@ export async function createRun(
   );
 }
 
-const busy =
-  'A set is being written to this drive already. Two people never write to one drive: end that run first.';
+const busy = 'A parameter set is already being written to this drive: end that run first.';
 
 /**
  * @param areOne tells whether two targets are one drive; by their spelling, unless told
@@ -99,7 +98,7 @@ export async function noRunOn(
 /** @throws Refused where there is no such run */
 export async function runById(id: string): Promise<JournalledRun> {
   const row = await db().models.WriteRun.findByPk(id);
-  if (row === null) throw new HttpError(404, 'There is no such run.');
+  if (row === null) throw new HttpError(404, 'No such write run.');
   return asItIs(row);
 }
 

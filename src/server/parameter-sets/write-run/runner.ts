@@ -19,7 +19,7 @@ export type Stopped = { is: 'done' } | { is: 'paused' } | { is: 'held'; why: str
 /** Why nothing is written now; null: it may be. */
 function heldBy(control: Control, { values, live }: DriveState): string | null {
   const given = runGiven({ control, values, live });
-  return given === null ? null : `${given} Take run away, then go on.`;
+  return given === null ? null : `${given} Remove the run command, then continue.`;
 }
 
 /**
@@ -33,13 +33,13 @@ export async function mayBegin(talk: DriveClient, control: Control, serial: stri
   if (serial !== null && is !== serial)
     throw new HttpError(
       409,
-      `Another unit answers: serial number ${is ?? 'unknown'}, where ${serial} was read out.`,
+      `Another unit answers: serial number ${is ?? 'unknown'}, but ${serial} was read out.`,
     );
   const seen = await readState(talk, control);
   const held = heldBy(control, seen);
   if (held !== null) throw new HttpError(409, held);
   const enable = enableGiven({ control, values: seen.values, live: seen.live });
-  if (enable !== null) throw new HttpError(409, `${enable} Open it, then go on.`);
+  if (enable !== null) throw new HttpError(409, `${enable} Open it, then continue.`);
 }
 
 const said = (error: unknown): string => (error instanceof Error ? error.message : String(error));
@@ -78,7 +78,7 @@ async function one(
   line: WriteLine,
 ): Promise<string | null> {
   const parameter = parameterAt(control, line.number);
-  if (parameter === undefined) return `This type has no entry ${line.number}.`;
+  if (parameter === undefined) return `This type has no parameter ${line.number}.`;
   const seen = await readState(talk, control, parameter);
   const held = heldBy(control, seen);
   if (held !== null) return held;
@@ -97,7 +97,7 @@ async function one(
     return `${line.number} ${line.name}: ${said(error)}`;
   }
   const took = command || rawOf(parameter, found) === rawOf(parameter, line.to);
-  const why = took ? null : `the drive made ${shownAs(parameter, found)} of ${line.shownTo}`;
+  const why = took ? null : `drive changed ${line.shownTo} to ${shownAs(parameter, found)}`;
   await journal.keep(place, { ...line, state: took ? 'taken' : 'otherwise', found, why });
   return why === null ? null : `${line.number} ${line.name}: ${why}.`;
 }

@@ -45,13 +45,14 @@ const entry = <K extends EntryKind>(jobId: string, kind: K, payload: Payload<K>)
 
 async function personOf(id: string): Promise<Person> {
   const person = await personById(id);
-  if (person === null) throw new HttpError(409, 'Choose yourself in the header again.');
+  if (person === null) throw new HttpError(409, 'Choose your name in the header again.');
   return person;
 }
 
 async function controlFor({ typeId }: JournalledRun): Promise<Control> {
   const control = await controlOf(typeId);
-  if (control === null) throw new HttpError(422, 'The catalogue does not say how this type is written to.');
+  if (control === null)
+    throw new HttpError(422, 'This type cannot be written over the link: not in the catalogue.');
   return control;
 }
 
@@ -134,7 +135,7 @@ export function runsWith(talkWith: (target: string) => Promise<DriveClient>): Ru
       throw error;
     }
     if (fresh) return;
-    if (!(await takeRun(id))) throw new HttpError(409, 'Somebody else goes on with it just now.');
+    if (!(await takeRun(id))) throw new HttpError(409, 'Another person is continuing this run.');
     const leftOut = leaveOut ? await leftOutOf(id) : null;
     const sawTo = { runOpen: true, enableOpen: true, peopleClear: true } as const;
     await appendAll(jobId, [entry(jobId, 'set.write-resumed', { run: id, leftOut, ...sawTo })], by);
@@ -163,8 +164,7 @@ export function runsWith(talkWith: (target: string) => Promise<DriveClient>): Ru
     },
     giveUp: async (id, byId) => {
       const run = await runById(id);
-      if (run.state !== 'held' || active.has(id))
-        throw new HttpError(409, 'Only a run that is held can be ended.');
+      if (run.state !== 'held' || active.has(id)) throw new HttpError(409, 'Only a paused run can be ended.');
       await end(run, await personOf(byId));
     },
     verify: async (id, byId, afterPower) => {

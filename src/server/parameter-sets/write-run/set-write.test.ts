@@ -158,8 +158,8 @@ it('a run is begun once, written, compared, and told in the log by who began it'
 it('two people never write to one drive, and single values wait too', async () => {
   const [first, second] = [await ordered(), await ordered()];
   await makeRun(first, by, talk);
-  await expect(makeRun(second, lead, talk)).rejects.toThrow('Two people never write to one drive');
-  await expect(noRunOn(talk.target)).rejects.toThrow('Two people');
+  await expect(makeRun(second, lead, talk)).rejects.toThrow('already being written to this drive');
+  await expect(noRunOn(talk.target)).rejects.toThrow('already being written');
   expect((await stateOf(second.jobId)).setRuns).toEqual([]);
   await runs.goOn(first.id, by.id, false);
   await until(first.id, 'ended');
@@ -171,7 +171,7 @@ it('what is in the drive was changed since it was read: nothing is begun', async
   await bus.write(1302, 77);
   await expect(makeRun(given, by, talk)).rejects.toThrow('read out again');
   expect(await runsOfJob(given.jobId)).toEqual([]);
-  await expect(makeRun({ ...given, setId: v7() }, by, talk)).rejects.toThrow('not kept by the server yet');
+  await expect(makeRun({ ...given, setId: v7() }, by, talk)).rejects.toThrow('not saved on the server yet');
 });
 
 it('with the cable out it is held; another person goes on, by name, where it stood', async () => {
@@ -180,7 +180,7 @@ it('with the cable out it is held; another person goes on, by name, where it sto
   await order({ plant: { bus: { cutAtWrite: { writes: 5, arrives: true } } } });
   await runs.goOn(given.id, by.id, false);
   await until(given.id, 'held');
-  expect((await stateOf(given.jobId)).setRuns[0]?.held).toContain('link broke');
+  expect((await stateOf(given.jobId)).setRuns[0]?.held).toContain('link failed');
   await expect(runs.goOn(given.id, lead.id, false)).rejects.toThrow();
   await order({ plant: { bus: { cableOut: false } } });
   await runs.goOn(given.id, lead.id, false);
@@ -207,7 +207,7 @@ it.each([
     await WriteRun.update({ heardAt: new Date(Date.now() - 60_000) }, { where: { id: given.id } });
     expect(await runById(given.id)).toMatchObject({
       state: 'held',
-      why: expect.stringContaining('stopped in the middle') as string,
+      why: expect.stringContaining('stopped during the write') as string,
     });
     await runs.goOn(given.id, by.id, false);
     await until(given.id, 'ended');
@@ -232,7 +232,7 @@ it('a value the drive refuses is left out by a person, or the run is ended as it
   const { setRuns, log } = await stateOf(given.jobId);
   expect(setRuns[0]?.end?.ending).toBe('as planned');
   expect(setRuns[0]?.end?.leftOver).toMatchObject([
-    { why: expect.stringContaining('out of its range') as string },
+    { why: expect.stringContaining('out of range') as string },
   ]);
   expect(log.find((l) => l.entry.kind === 'set.write-resumed')?.entry.payload).toMatchObject({
     leftOut: '2-03',
@@ -240,10 +240,10 @@ it('a value the drive refuses is left out by a person, or the run is ended as it
 
   const other = await ordered();
   await makeRun(other, by, talk);
-  await expect(runs.giveUp(other.id, by.id)).rejects.toThrow('Only a run that is held');
+  await expect(runs.giveUp(other.id, by.id)).rejects.toThrow('Only a paused run');
   runs.pause(other.id);
   await order({ plant: { contacts: { DI1: true } }, wait_s: 1 });
-  await expect(runs.goOn(other.id, by.id, false)).rejects.toThrow('Take run away');
+  await expect(runs.goOn(other.id, by.id, false)).rejects.toThrow('Remove the run command');
   await order({ plant: { contacts: { DI1: false } }, wait_s: 1 });
   await runs.giveUp(other.id, by.id);
   expect((await stateOf(other.jobId)).setRuns[0]?.end?.ending).toBe('as found');
