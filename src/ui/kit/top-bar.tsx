@@ -2,9 +2,12 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { Moon, Sun } from 'lucide-react';
 import NextLink from 'next/link';
-import { useState, type ReactNode } from 'react';
+import { usePathname } from 'next/navigation';
+import { useState, useSyncExternalStore, type ReactNode } from 'react';
 import type { Person } from '@/core/logbook';
 import { call } from '../api/call';
+import { Help } from './help';
+import { openJob, watchOpenJob } from './open-job';
 
 const roleWords = { technician: 'technician', lead: 'shop lead', apprentice: 'apprentice' } as const;
 
@@ -29,7 +32,7 @@ function PersonPicker({ people, current }: { people: readonly Person[]; current:
           borderRadius: 3,
           height: 36,
           padding: '0 6px',
-          maxWidth: 210,
+          maxWidth: 'min(172px, 34vw)',
         }}
       >
         {people.map((p) => (
@@ -38,7 +41,7 @@ function PersonPicker({ people, current }: { people: readonly Person[]; current:
           </option>
         ))}
       </select>
-      {failed && <Text role="alert">Not changed: the server does not answer.</Text>}
+      {failed && <Text role="alert">Not changed: server not reachable.</Text>}
     </Box>
   );
 }
@@ -53,7 +56,7 @@ function ThemeToggle() {
       asChild
       display="grid"
       placeItems="center"
-      w="44px"
+      w={{ base: '36px', sm: '44px' }}
       h="44px"
       cursor="pointer"
       color="benchInk"
@@ -71,38 +74,133 @@ function ThemeToggle() {
   );
 }
 
+const pages = [
+  { address: '/', name: 'Jobs' },
+  { address: '/drive-types', name: 'Drive types' },
+  { address: '/simulator', name: 'Simulator' },
+  { address: '/administration', name: 'Administration' },
+] as const;
+
+function PageLink({ address, name, here }: { address: string; name: string; here: boolean }) {
+  return (
+    <Text
+      asChild
+      color={here ? 'benchInk' : 'benchSoft'}
+      fontWeight={here ? 600 : 400}
+      minH="44px"
+      display="inline-flex"
+      alignItems="center"
+      whiteSpace="nowrap"
+    >
+      <NextLink href={address} aria-current={here ? 'page' : undefined} prefetch={false}>
+        {name}
+      </NextLink>
+    </Text>
+  );
+}
+
+/** The pages, and the job that was open last: in a row where there is room, else behind a word. */
+function Pages({ inJob }: { inJob: boolean }) {
+  const path = usePathname();
+  const job = useSyncExternalStore(watchOpenJob, openJob, () => null);
+  const isHere = (address: string) =>
+    address === '/' ? path === '/' || path.startsWith('/jobs') : path.startsWith(address);
+  const links = (
+    <>
+      {pages.map((page) => (
+        <PageLink key={page.address} {...page} here={isHere(page.address)} />
+      ))}
+      {job !== null && !inJob && <PageLink address={job.address} name={`Back to ${job.name}`} here={false} />}
+    </>
+  );
+  return (
+    <>
+      <Flex as="nav" aria-label="Pages" gap="4" display={{ base: 'none', lg: 'flex' }}>
+        {links}
+      </Flex>
+      <Box as="details" display={{ base: 'block', lg: 'none' }} position="relative">
+        <Text
+          as="summary"
+          minH="44px"
+          display="inline-flex"
+          alignItems="center"
+          cursor="pointer"
+          color="benchSoft"
+          css={{ '&::-webkit-details-marker': { display: 'none' } }}
+        >
+          Pages ▾
+        </Text>
+        <Flex
+          as="nav"
+          aria-label="Pages, as a menu"
+          direction="column"
+          position="absolute"
+          zIndex="10"
+          bg="bench"
+          border="1px solid"
+          borderColor="benchSoft"
+          borderRadius="3px"
+          px="4"
+          py="1"
+        >
+          {links}
+        </Flex>
+      </Box>
+    </>
+  );
+}
+
 /** The strip of bench above the card. */
 export function TopBar({
   people,
   person,
   children,
   clock,
+  inJob = false,
 }: {
   people: readonly Person[];
   /** Null where the database cannot say who works here. */
   person: Person | null;
   children?: ReactNode;
   clock?: ReactNode;
+  /** This is the page of a job, which is named in it. */
+  inJob?: boolean;
 }) {
   return (
     <Flex
       as="header"
       className="no-print"
       align="center"
-      gap={{ base: 3, md: 4 }}
+      gap={{ base: 2, md: 4 }}
       px={{ base: 3, md: 5 }}
       minH="52px"
       color="benchInk"
       fontFamily="heading"
-      wrap="wrap"
+      wrap={{ base: 'wrap', sm: 'nowrap' }}
     >
-      <Text asChild fontSize="1.2rem" fontWeight="600" letterSpacing="0.02em" whiteSpace="nowrap">
+      <Text
+        asChild
+        fontSize="1.2rem"
+        fontWeight="600"
+        letterSpacing="0.02em"
+        whiteSpace="nowrap"
+        display={{ base: inJob ? 'none' : 'inline', sm: 'inline' }}
+      >
         <NextLink href="/">Grim Spanner</NextLink>
       </Text>
+      <Pages inJob={inJob} />
       {children}
-      <Box ml="auto" display="flex" alignItems="center" gap="3" fontSize="0.95rem">
+      <Box
+        ml="auto"
+        display="flex"
+        alignItems="center"
+        gap={{ base: 0, sm: 2 }}
+        fontSize="0.95rem"
+        flexShrink="0"
+      >
         {clock}
         {person !== null && <PersonPicker people={people} current={person} />}
+        <Help />
         <ThemeToggle />
       </Box>
     </Flex>
