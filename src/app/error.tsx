@@ -4,8 +4,8 @@
 export default function ErrorPage({ reset }: { error: Error; reset: () => void }) {
   return (
     <main style={{ padding: 40, color: 'var(--chakra-colors-bench-ink)' }}>
-      <h1 style={{ fontSize: 24, marginBottom: 8 }}>This page could not be drawn.</h1>
-      <p>The server or its database may be restarting. Everything kept is still there.</p>
+      <h1 style={{ fontSize: 24, marginBottom: 8 }}>This page could not be displayed.</h1>
+      <p>The server or its database may be restarting. All saved data is safe.</p>
       <button
         type="button"
         onClick={reset}

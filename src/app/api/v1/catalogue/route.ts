@@ -9,6 +9,6 @@ export const GET = jsonRoute('GET /api/v1/catalogue', async () => ({ types: awai
 /** Checks a type that a workshop wrote; with `keep` the shop lead adds it to the catalogue. */
 export const POST = jsonRoute('POST /api/v1/catalogue', async ({ body: { keep, ...files }, person }) => {
   const { id: byId, role } = await person();
-  if (keep && role !== 'lead') throw new HttpError(403, 'The shop lead adds to the catalogue.');
+  if (keep && role !== 'lead') throw new HttpError(403, 'Only the shop lead can add to the catalogue.');
   return keepType(files, { keep, byId });
 });

@@ -9,8 +9,8 @@ export const GET = jsonRoute('GET /api/v1/jobs', ({ query }) => board(query));
 
 /** Opens a job. The ids are made by the client, so sending twice is harmless. */
 export const POST = jsonRoute('POST /api/v1/jobs', async ({ body: { entry }, person }) => {
-  if (entry.kind !== 'job.opened') throw new HttpError(422, 'A job begins with job.opened.');
+  if (entry.kind !== 'job.opened') throw new HttpError(422, 'A job must start with job.opened.');
   const { kept, refused } = await openJob(entry, await person());
-  if (refused.length > 0) throw new HttpError(409, 'This job was opened with other words before.');
+  if (refused.length > 0) throw new HttpError(409, 'This job was opened before with other content.');
   return { jobId: entry.jobId, entries: kept.map(withoutHash) };
 });

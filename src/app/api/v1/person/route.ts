@@ -7,7 +7,7 @@ import { personById } from '@/server/people/people';
 /** Chooses who works here. Sign-in will take this place. */
 export const POST = jsonRoute('POST /api/v1/person', async ({ body: { id } }) => {
   const person = await personById(id);
-  if (person === null) throw new HttpError(404, 'There is no such person.');
+  if (person === null) throw new HttpError(404, 'No such person.');
   (await cookies()).set(personCookie, person.id, {
     httpOnly: true,
     sameSite: 'strict',

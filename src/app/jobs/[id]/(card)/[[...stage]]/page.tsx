@@ -1,6 +1,13 @@
 import type { Metadata } from 'next';
 import { notFound, redirect } from 'next/navigation';
-import { currentStage, stageIds, stageLines, stageNames, type StageId } from '@/core/logbook';
+import {
+  currentStage,
+  stageAddress,
+  stageLines,
+  stageNames,
+  stageOfAddress,
+  type StageId,
+} from '@/core/logbook';
 import { loadJob } from '@/server/logbook/folded';
 import { uuidSchema } from '@/server/http/border';
 import { siteLimits } from '@/server/administration/settings';
@@ -12,7 +19,7 @@ interface Props {
 }
 
 const stageOfPath = (path: string[] | undefined): StageId | null | undefined =>
-  path === undefined ? null : path.length === 1 ? stageIds.find((id) => id === path[0]) : undefined;
+  path === undefined ? null : path.length === 1 ? stageOfAddress(path[0] ?? '') : undefined;
 
 export async function generateMetadata({ params }: Props): Promise<Metadata> {
   const stage = stageOfPath((await params).stage);
@@ -24,8 +31,12 @@ export default async function StagePage({ params }: Props) {
   const { id, stage: path } = await params;
   const stage = stageOfPath(path);
   if (stage === undefined || !uuidSchema.safeParse(id).success) notFound();
-  if (stage !== null) return null;
+  if (stage !== null) {
+    const address = stageAddress(stage);
+    if (path?.[0] !== address) redirect(`/jobs/${id}/${address}`);
+    return null;
+  }
   const job = await loadJob(id);
   if (job === null) notFound();
-  redirect(`/jobs/${id}/${currentStage(stageLines(job.state, await siteLimits()))}`);
+  redirect(`/jobs/${id}/${stageAddress(currentStage(stageLines(job.state, await siteLimits())))}`);
 }

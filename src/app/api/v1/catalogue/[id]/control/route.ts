@@ -7,8 +7,7 @@ export const GET = jsonRoute(
   'GET /api/v1/catalogue/:id/control',
   async ({ params }) => {
     const control = await controlOf(params.id);
-    if (control === null)
-      throw new HttpError(404, 'The catalogue says nothing of the settings of this type.');
+    if (control === null) throw new HttpError(404, 'The parameters of this type are not in the catalogue.');
     return control;
   },
   // Trace and settings both ask for it; a type of the shop's own may change.

@@ -5,7 +5,7 @@ import { guardedRoute, idOf, HttpError } from '@/server/http/border';
 export const GET = guardedRoute(async (_: Request, { params }: { params: Promise<{ id: string }> }) => {
   const id = idOf((await params).id, 'job');
   const zip = await archiveOfJob(id);
-  if (zip === null) throw new HttpError(404, 'There is no such job.');
+  if (zip === null) throw new HttpError(404, 'No such job.');
   return new Response(new Uint8Array(zip), {
     headers: {
       'content-type': 'application/zip',

@@ -20,7 +20,7 @@ export const GET = guardedRoute(async (request: Request, { params }: { params: P
     throw new HttpError(422, `sheet is one of ${Object.keys(labelSheets).join(', ')}; skip is 0 to 99.`);
   const made = await wiredJob(await jobOrRefusal(id));
   const { wires } = made.state.swap;
-  if (wires.length === 0) throw new HttpError(422, 'No wire is noted yet.');
+  if (wires.length === 0) throw new HttpError(422, 'No wires listed yet.');
   const placementOf = new Map((made.swap.map?.fates ?? []).map((f) => [f.wire, f]));
   const labels = labelsOf(wires, (wire) => endOf(placementOf.get(wire.id)));
   const { id: who } = await personOf(request);

@@ -7,9 +7,9 @@ export const POST = jsonRoute('POST /api/v1/jobs/:id/set-writes/:run', async ({ 
   const [jobId, id] = [idOf(params.id, 'job'), idOf(params.run, 'run')];
   const { do: deed, confirmed } = body;
   const run = await runById(id);
-  if (run.jobId !== jobId) throw new HttpError(404, 'There is no such run in this job.');
+  if (run.jobId !== jobId) throw new HttpError(404, 'No such write run in this job.');
   const writes = deed === 'go-on' || deed === 'leave-out';
-  if (writes && confirmed !== true) throw new HttpError(422, 'Somebody at the drive says yes first.');
+  if (writes && confirmed !== true) throw new HttpError(422, 'A person at the drive must confirm first.');
   await orderRun(id, (await person()).id, deed);
   return {};
 });

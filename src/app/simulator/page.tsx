@@ -5,7 +5,7 @@ import { people } from '@/server/people/people';
 import { SimulatorPage } from '@/ui/shop/simulator/simulator-page';
 
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = { title: 'Rig' };
+export const metadata: Metadata = { title: 'Simulator' };
 
 export default async function Page() {
   const [types, everybody, person] = await Promise.all([catalogue(), people(), currentPerson()]);

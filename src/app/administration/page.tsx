@@ -6,7 +6,7 @@ import { dailyHeads } from '@/server/logbook/daily-heads';
 import { AdministrationPage } from '@/ui/shop/administration/administration-page';
 
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = { title: 'Site settings' };
+export const metadata: Metadata = { title: 'Administration' };
 
 export default async function Page() {
   // Versions before what they are of: a change in between is a clash when it is saved, never lost.
