@@ -25,7 +25,7 @@ export function ConfirmWrite({
   const warnings = [...new Set(wishes.map((w) => mayMove(w.parameter)))];
   return (
     <BeforeWrite label="Write to the drive">
-      <Caution title="It may move.">{warnings.join(' ')}</Caution>
+      <Caution title="The machine may move.">{warnings.join(' ')}</Caution>
       {wishes.map(({ parameter, from, to, reason }) => (
         <Box key={parameter.number} mb="2">
           <Text fontFamily="heading" fontWeight="600" fontSize="1.2rem">
@@ -43,19 +43,19 @@ export function ConfirmWrite({
         </Box>
       ))}
       <Box mt="2">
-        <Tick label="The run input is open, and nothing else gives run" checked={open} onChange={setOpen} />
-        <Tick label="People are clear of the machine and know of it" checked={clear} onChange={setClear} />
+        <Tick label="Run input open, and no other run command active" checked={open} onChange={setOpen} />
+        <Tick label="People are clear of the machine and informed" checked={clear} onChange={setClear} />
       </Box>
       <Box display="flex" gap="2" flexWrap="wrap" mt="3">
         <Primary
           disabled={writing}
-          waitsFor={open && clear ? null : 'Both lines are seen to first.'}
+          waitsFor={open && clear ? null : 'Confirm both lines first.'}
           onClick={go}
         >
           {writing ? 'Writing…' : 'Write and read back'}
         </Primary>
         <Secondary onClick={cancel} disabled={writing}>
-          Leave it
+          Cancel
         </Secondary>
       </Box>
     </BeforeWrite>

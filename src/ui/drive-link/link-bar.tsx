@@ -34,7 +34,7 @@ export function LinkBar({
     setFailed(null);
     const answer = await call('GET /api/v1/drives', {});
     setLooking(false);
-    if (!answer.ok) return setFailed('The server does not answer. Type what the display shows instead.');
+    if (!answer.ok) return setFailed('Server not reachable. Enter what the display shows instead.');
     const { found: list } = answer.value;
     setFound(list);
     take(
@@ -47,10 +47,10 @@ export function LinkBar({
   const answering = found?.filter((f) => f.identity !== null) ?? [];
   const said = trouble ?? failed;
   return (
-    <Box as="section" aria-label="Link to the drive" borderTop="1px solid" borderColor="line" pt="3" mb="4">
+    <Box as="section" aria-label="Drive link" mb="3">
       <Box display="flex" gap="2" flexWrap="wrap" alignItems="end">
         <Secondary onClick={() => void look()} disabled={looking}>
-          {looking ? 'Looking…' : 'Look for drives'}
+          {looking ? 'Searching…' : 'Search for drives'}
         </Secondary>
         {answering.length > 0 && (
           <Box minW="260px">
@@ -73,22 +73,22 @@ export function LinkBar({
             {watching ? 'Watching live' : 'Watch live'}
           </Secondary>
         )}
-      </Box>
-      {/* One place for both: a link that comes and goes moves nothing from under a finger. */}
-      <Box mt="2" minH={{ base: '3em', md: '1.5em' }}>
-        {said === null ? (
-          <Text fontSize="0.94rem" color="soft">
-            {target === null && 'Look for drives before anything is read. '}
-            Looking and reading: nothing is written, nothing is started.
-          </Text>
-        ) : (
-          <Text role="alert" color="failed">
-            {said}
-          </Text>
-        )}
+        {/* One place for both: a link that comes and goes moves nothing from under a finger. */}
+        <Box flex="1 1 220px" minH={{ base: '3em', md: '48px' }} display="flex" alignItems="center">
+          {said === null ? (
+            <Text fontSize="0.94rem" color="soft">
+              {target === null && 'Search for drives first. '}
+              Reads only: nothing is written or started.
+            </Text>
+          ) : (
+            <Text role="alert" color="failed">
+              {said}
+            </Text>
+          )}
+        </Box>
       </Box>
       {found !== null && found.length === 0 && (
-        <Text mt="2">No address is listed: the shop lead adds one in the settings.</Text>
+        <Text mt="2">No address is listed. The shop lead adds addresses in Administration.</Text>
       )}
       {silent.map((f) => (
         <Text key={f.target} mt="2" color="doubt">

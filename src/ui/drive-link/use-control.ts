@@ -24,7 +24,7 @@ export function useControl(typeId: string | null): { control: Control | null; tr
               control: null,
               trouble:
                 answer.status === 0
-                  ? 'The server does not answer; the settings of this type are not here.'
+                  ? 'Server not reachable: the parameters of this type are not available.'
                   : answer.error,
             },
       );
@@ -33,7 +33,7 @@ export function useControl(typeId: string | null): { control: Control | null; tr
     return () => leaving.abort();
   }, [typeId]);
   return typeId === null
-    ? { control: null, trouble: 'This drive is none of the catalogue: nothing is known of its settings.' }
+    ? { control: null, trouble: 'This drive is not in the catalogue: its parameters are not known.' }
     : got?.typeId === typeId
       ? got
       : { control: null, trouble: null };

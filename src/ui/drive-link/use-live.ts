@@ -37,7 +37,7 @@ export function useLive(target: string | null, typeId: string | null, came: (liv
     source.onerror = () =>
       setState((s) => ({
         ...s,
-        trouble: 'The link is gone; trying again. Values shown are the last that came.',
+        trouble: 'Link lost; reconnecting. The values shown are the last received.',
         of: name,
       }));
     return () => source.close();

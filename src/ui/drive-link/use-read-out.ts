@@ -19,10 +19,10 @@ export function useReadOut(
     const answer = await call('POST /api/v1/drives/read', { body: { target, typeId } });
     setReading(false);
     if (!answer.ok)
-      return setTrouble(answer.status === 0 ? 'The server does not answer. Nothing was read.' : answer.error);
+      return setTrouble(answer.status === 0 ? 'Server not reachable. Nothing was read.' : answer.error);
     const { values, history } = answer.value;
     store.record('drive.read', { target, typeId, ...answer.value });
-    say(`Read out: ${Object.keys(values).length} entries, ${history.length} in the fault history.`);
+    say(`Read out: ${Object.keys(values).length} parameters, ${history.length} entries in the fault log.`);
   };
   return { reading, trouble, read };
 }

@@ -15,7 +15,7 @@ export interface WriteWish {
 }
 
 const unknown =
-  'The server did not answer: whether the drive took the value is not known. Read the entry before anything else.';
+  'The server did not answer: the drive may or may not have accepted the value. Read the parameter before you go on.';
 
 /**
  * Writes one entry of the drive. The server keeps in the log what is asked for before it is sent, and what became of it after:
@@ -49,15 +49,17 @@ export function useWrite(store: JobStore, target: string | null, say: (note: str
       const took = command || Math.abs(found - to) < parameter.scale / 2;
       say(
         command
-          ? `${number} ${name} was told: ${shownAs(parameter, to)}.`
+          ? `${number} ${name}: write sent, ${shownAs(parameter, to)}.`
           : took
             ? [
                 `${number} ${name} is ${shownAs(parameter, found)}, read back.`,
-                ...(!kept ? ['It lasts until power off: this type keeps edits only when told to.'] : []),
-                ...(parameter.resets === undefined ? [] : ['It put other entries back: read out again.']),
-                ...(lockOpen ? ['Its lock could not be shut again: shut it by hand.'] : []),
+                ...(!kept
+                  ? ['The change is lost at power-off: this type saves changes only on command.']
+                  : []),
+                ...(parameter.resets === undefined ? [] : ['It reset other parameters: read out again.']),
+                ...(lockOpen ? ['Could not re-lock the parameter: lock it by hand.'] : []),
               ].join(' ')
-            : `Written, but ${number} reads ${shownAs(parameter, found)}: the drive did not take it is.`,
+            : `Written, but ${number} reads ${shownAs(parameter, found)}: the drive changed the value.`,
       );
       return took;
     } finally {

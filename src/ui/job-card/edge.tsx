@@ -1,7 +1,8 @@
 'use client';
 import { Box, Text } from '@chakra-ui/react';
 import NextLink from 'next/link';
-import type { StageId, StageLine } from '@/core/logbook';
+import { useEffect, useRef } from 'react';
+import { stageAddress, type StageId, type StageLine } from '@/core/logbook';
 import { VisuallyHidden } from '../kit/buttons';
 
 const row = 50;
@@ -50,9 +51,17 @@ export function StageEdge({
   open: StageId;
   goTo: (stage: StageId) => void;
 }) {
+  // On a phone the strip begins where one is, not at the first stage.
+  const strip = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    const now = strip.current?.querySelector<HTMLElement>('[aria-current]');
+    if (strip.current !== null && now)
+      strip.current.scrollLeft = now.offsetLeft - strip.current.clientWidth / 2 + 24;
+  }, [open]);
   return (
     <Box
       as="nav"
+      ref={strip}
       aria-label="Stages of this job"
       position="relative"
       bg="cardEdge"
@@ -81,7 +90,7 @@ export function StageEdge({
             pr={{ base: 0, md: '2' }}
           >
             <NextLink
-              href={`/jobs/${jobId}/${line.id}`}
+              href={`/jobs/${jobId}/${stageAddress(line.id)}`}
               prefetch={false}
               aria-current={now ? 'step' : undefined}
               onClick={(e) => {

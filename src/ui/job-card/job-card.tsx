@@ -1,9 +1,17 @@
 'use client';
 import { Box, Text } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
-import { useMemo, useState, type ComponentType } from 'react';
+import { useEffect, useMemo, useState, type ComponentType } from 'react';
 import type { DriveType } from '@/core/equipment/catalogue';
-import { currentStage, levelsOf, mustStayDead, stageLines, type Entry, type Person } from '@/core/logbook';
+import {
+  currentStage,
+  levelsOf,
+  mustStayDead,
+  stageAddress,
+  stageLines,
+  type Entry,
+  type Person,
+} from '@/core/logbook';
 import type { Limits } from '@/core/bench/make-safe';
 import { commonMeter } from '@/core/equipment/power-stage';
 import type { Consequence } from '@/core/bench/story';
@@ -13,6 +21,7 @@ import { Story } from '../panels/diagnosis/story';
 import { useDiagnosis } from '../panels/diagnosis/use-diagnosis';
 import { Island } from '../kit/island';
 import { NotTaken } from '../kit/kept-note';
+import { rememberOpenJob } from '../kit/open-job';
 import { ownJson } from '../kit/own-json';
 import { TopBar } from '../kit/top-bar';
 import { dateTime, span } from '../kit/time';
@@ -107,7 +116,13 @@ function Clock({ store }: { store: JobStore }) {
   const allowed = opened.downtimeAllowed_min;
   const over = allowed !== null && stopped_min > allowed;
   return (
-    <Text as="span" fontFamily="mono" fontSize="0.95rem" display={{ base: 'none', md: 'inline' }}>
+    <Text
+      as="span"
+      fontFamily="mono"
+      fontSize="0.95rem"
+      display={{ base: 'none', md: 'inline' }}
+      whiteSpace="nowrap"
+    >
       stopped {span(stopped_min)}
       {allowed !== null && ` · allowed ${span(allowed)}`}
       {over && ' · over'}
@@ -159,18 +174,23 @@ export function JobCard({
   const diagnosis = useDiagnosis(benchStage, commonMeter, state.readings);
   const given: StageProps = { jobId, store, person, limits, catalogue, knownSources, goTo };
   const dead = mustStayDead(state);
+  const machine = state.opened?.payload.machine;
+  useEffect(() => {
+    if (machine !== undefined)
+      rememberOpenJob({ address: `/jobs/${jobId}/${stageAddress(open)}`, name: machine });
+  }, [jobId, open, machine]);
 
   return (
     <DraftsContext.Provider value={drafts}>
       <NotTaken.Provider value={notTaken(store, person)}>
-        <TopBar people={people} person={person} clock={<Clock store={store} />}>
-          <Text as="span" color="benchSoft">
+        <TopBar inJob people={people} person={person} clock={<Clock store={store} />}>
+          <Text as="span" color="benchSoft" display={{ base: 'none', '2xl': 'inline' }} whiteSpace="nowrap">
             {state.opened?.payload.site}
           </Text>
-          <Text as="span" fontWeight="500">
+          <Text as="span" fontWeight="500" truncate minW="0">
             {state.opened?.payload.machine}
           </Text>
-          <Text as="span" color="benchSoft" display={{ base: 'none', md: 'inline' }}>
+          <Text as="span" color="benchSoft" display={{ base: 'none', '2xl': 'inline' }} whiteSpace="nowrap">
             {state.drive !== null && `${state.drive.maker} ${state.drive.type}`}
             {state.drive?.serial && ` · no. ${state.drive.serial}`}
           </Text>
@@ -222,7 +242,7 @@ export function JobCard({
                 </Notice>
               )}
               {dead.length > 0 && !onBench && open !== 'trace' && (
-                <Notice tone="failed" headline="Do not restore mains to read it.">
+                <Notice tone="failed" headline="Do not restore mains to read the display.">
                   Because of {dead.join(', ')}.
                 </Notice>
               )}

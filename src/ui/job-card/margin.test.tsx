@@ -42,19 +42,19 @@ function show(entries: Entry[]) {
   return recorded;
 }
 
-it('tells what is not kept yet from what is', () => {
+it('tells what is not saved yet from what is', () => {
   show([
     entry(1, 'note.added', { stage: 'take', text: 'kept', photos: [] }),
     entry(undefined, 'note.added', { stage: 'take', text: 'waiting', photos: [] }),
   ]);
   const items = screen.getAllByRole('listitem').map((li) => li.textContent ?? '');
-  expect(items.find((t) => t.includes('waiting'))).toContain('(not kept yet, sending)');
+  expect(items.find((t) => t.includes('waiting'))).toContain('(not saved yet, sending)');
   expect(items.find((t) => t.includes('kept') && !t.includes('waiting'))).not.toContain('sending');
 });
 
 it('strikes through what does not count and says why', () => {
   show([entry(1, 'static.reading', { red: 'L1', black: 'DC+', value: 0.45, typed: '' })]);
-  expect(screen.getByText('Does not count: Identify the drive first.')).toBeTruthy();
+  expect(screen.getByText('Does not count: Read the drive nameplate first.')).toBeTruthy();
 });
 
 it('keeps a corrected entry in sight', () => {
@@ -79,11 +79,11 @@ it('shows the newest nine and all on demand', async () => {
 
 it('takes a question and its answer', async () => {
   const recorded = show([entry(1, 'question.opened', { text: 'who replaced F2?' })]);
-  await userEvent.type(screen.getByLabelText('Ask something for later'), 'whose spare?');
-  await userEvent.click(screen.getByRole('button', { name: 'Keep question' }));
+  await userEvent.type(screen.getByLabelText('Note a question for later'), 'whose spare?');
+  await userEvent.click(screen.getByRole('button', { name: 'Save question' }));
   await userEvent.click(screen.getByRole('button', { name: 'answer' }));
   await userEvent.type(screen.getByLabelText('Answer'), 'the fitter');
-  await userEvent.click(screen.getByRole('button', { name: 'Keep answer' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Save answer' }));
   expect(recorded).toEqual([
     ['question.opened', { text: 'whose spare?' }],
     ['question.closed', { question: 'id-1', answer: 'the fitter' }],
@@ -92,7 +92,7 @@ it('takes a question and its answer', async () => {
 
 it('has words for every kind of entry', () => {
   const samples: [string, unknown, RegExp][] = [
-    ['safety.source-back', { kind: 'mains' }, /Source back: Mains supply/],
+    ['safety.source-back', { kind: 'mains' }, /Source live again: Mains supply/],
     ['safety.locked', { isolatedAt: '2026-11-20T13:00:00Z', tag: 'padlock 7' }, /padlock 7/],
     ['safety.discharged', { startVolts: 540, ohm: 1000 }, /1000 Ω from 540 V/],
     ['as-found.impossible', { reason: 'unsafe to energise' }, /not captured: unsafe/],

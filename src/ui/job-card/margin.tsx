@@ -77,9 +77,9 @@ function Log({ store }: { store: JobStore }) {
   const lines = grouped(store.state.log);
   const visible = all ? lines : lines.slice(0, 9);
   return (
-    <Box as="section" aria-label="Kept">
+    <Box as="section" aria-label="Log">
       <Heading as="h2" fontFamily="heading" fontSize="1rem" fontWeight="600" mb="1.5">
-        Kept
+        Log
       </Heading>
       <Box as="ol" listStyleType="none" aria-live="polite">
         {visible.map((line) => {
@@ -94,12 +94,11 @@ function Log({ store }: { store: JobStore }) {
               <Text as="span" textDecoration={struck ? 'line-through' : 'none'}>
                 {'figures' in line ? figureWords(line.figures) : entryWords(entry)}
               </Text>
-              {waiting && <Text as="span"> (not kept yet, sending)</Text>}
+              {waiting && <Text as="span"> (not saved yet, sending)</Text>}
               {!('figures' in line) && line.correctedBy !== null && <Text as="span"> corrected</Text>}
               {!('figures' in line) && line.unseen !== null && (
                 <Text color="doubt" fontSize="0.86rem" fontWeight="500">
-                  Stands in the place of what {line.unseen.by.name} had recorded meanwhile:{' '}
-                  {entryWords(line.unseen)}
+                  Replaces what {line.unseen.by.name} had recorded meanwhile: {entryWords(line.unseen)}
                 </Text>
               )}
               {isVoid && (
@@ -170,7 +169,7 @@ function Questions({ store }: { store: JobStore }) {
                   }}
                 >
                   <TextField label="Answer" text={answer} set={setAnswer} maxLength={200} autoFocus />
-                  <Primary type="submit">Keep answer</Primary>
+                  <Primary type="submit">Save answer</Primary>
                 </form>
               </Box>
             )}
@@ -179,7 +178,7 @@ function Questions({ store }: { store: JobStore }) {
       </Box>
       {open.length + others.length === 0 && (
         <Text color="soft" fontSize="0.92rem">
-          Nothing open.
+          No open questions.
         </Text>
       )}
       <form
@@ -190,10 +189,10 @@ function Questions({ store }: { store: JobStore }) {
           setText('');
         }}
       >
-        <TextField label="Ask something for later" text={text} set={setText} maxLength={200} />
+        <TextField label="Note a question for later" text={text} set={setText} maxLength={200} />
         {text.trim() !== '' && (
           <Primary type="submit" mt="2">
-            Keep question
+            Save question
           </Primary>
         )}
       </form>

@@ -10,8 +10,8 @@ it('one line says whether the server is away, cannot record, or has something ag
   expect(words('ok', null)).toBeNull();
   expect(words('no-server', null)).toMatch(/^Server not reachable\. 1 log entry stored on this device/);
   expect(words('no-server', null, 0)).toMatch(/What you enter is stored/);
-  expect(words('no-server', 'The server’s disk is full: somebody must make room on it.', 3)).toBe(
-    'Not recorded yet. The server’s disk is full: somebody must make room on it. 3 log entries stored on this device, sent automatically when the server can record again.',
+  expect(words('no-server', 'The disk of the server is full: free some space.', 3)).toBe(
+    'Not recorded yet. The disk of the server is full: free some space. 3 log entries stored on this device, sent automatically when the server can record again.',
   );
   expect(words('held', 'Choose a person first.', 2)).toMatch(
     /^2 log entries not taken by the server yet: Choose/,

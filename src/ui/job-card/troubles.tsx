@@ -137,8 +137,8 @@ function Clashing({ clash: { form, fields, keepTyped, takeRecorded } }: { clash:
         </Text>
       ))}
       <Box display="flex" flexWrap="wrap" gap="2" mt="2">
-        <Primary onClick={keepTyped}>Go on with what I typed</Primary>
-        <Secondary onClick={takeRecorded}>Take what is recorded</Secondary>
+        <Primary onClick={keepTyped}>Use what I typed</Primary>
+        <Secondary onClick={takeRecorded}>Use what is recorded</Secondary>
       </Box>
     </Box>
   );
@@ -152,7 +152,7 @@ export function Troubles({ store, clashes }: { store: JobStore; clashes: readonl
     <Box mx={{ base: 3, md: 5 }}>
       {unstored.size > 0 && sending.state !== 'ok' && (
         <Line tone="failed">
-          {`This device cannot store ${countOf(unstored.size, 'log entry')}: its storage is full or missing. They are in this page only. Keep the page open until they are sent.`}
+          {`This device cannot store ${countOf(unstored.size, 'log entry')}: its storage is full or missing. They are in this page only. Leave this page open until they are sent.`}
         </Line>
       )}
       {line !== null && (

@@ -1,6 +1,6 @@
 import { usePathname } from 'next/navigation';
 import { useCallback, useEffect } from 'react';
-import { stageIds, stageNames, type StageId } from '@/core/logbook';
+import { stageAddress, stageIds, stageNames, type StageId } from '@/core/logbook';
 
 /**
  * The stage of the address. Another one is gone to without asking the server: the browser's history has it, so that Back and
@@ -9,13 +9,13 @@ import { stageIds, stageNames, type StageId } from '@/core/logbook';
  */
 export function useStage(jobId: string, due: StageId): { open: StageId; goTo: (stage: StageId) => void } {
   const path = usePathname();
-  const open = stageIds.find((id) => path === `/jobs/${jobId}/${id}`) ?? due;
+  const open = stageIds.find((id) => path === `/jobs/${jobId}/${stageAddress(id)}`) ?? due;
   useEffect(() => {
     document.title = `${stageNames[open]} · Grim Spanner`;
   }, [open]);
   const goTo = useCallback(
     (stage: StageId) => {
-      window.history.pushState(null, '', `/jobs/${jobId}/${stage}`);
+      window.history.pushState(null, '', `/jobs/${jobId}/${stageAddress(stage)}`);
       window.scrollTo({ top: 0 });
     },
     [jobId],

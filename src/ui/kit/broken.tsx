@@ -10,8 +10,8 @@ export function Broken({ what, items }: { what: 'type' | 'table'; items: readonl
       <Text fontWeight="600" display="flex" alignItems="center" gap="2">
         <StateMark mark="failed" label={null} />
         {one
-          ? `One ${what} of this shop is broken and left out.`
-          : `${items.length} ${what}s of this shop are broken and left out.`}
+          ? `One ${what} of this shop cannot be read and is not used.`
+          : `${items.length} ${what}s of this shop cannot be read and are not used.`}
       </Text>
       <Box as="ul" pl="5" listStyleType="disc">
         {items.map((item) => (
@@ -20,8 +20,8 @@ export function Broken({ what, items }: { what: 'type' | 'table'; items: readonl
       </Box>
       <Text>
         {what === 'table'
-          ? 'The usual table stands in. Keep the tables again to repair it.'
-          : 'Add it again from its files to repair it.'}
+          ? 'The default table is used instead. Save the tables again to repair it.'
+          : 'Upload its files again to repair it.'}
       </Text>
     </Box>
   );

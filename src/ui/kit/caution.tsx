@@ -2,20 +2,26 @@ import { Box, Text } from '@chakra-ui/react';
 import { TriangleAlert } from 'lucide-react';
 import type { ReactNode } from 'react';
 
-/** Danger, before the step it belongs to and always in the same place: under the heading. */
+/** DANGER will kill or injure, WARNING can, CAUTION damages; none where a step is only blocked. */
+export type Signal = 'DANGER' | 'WARNING' | 'CAUTION';
+
+/** One hazard, what it does and how it is avoided, before the step it belongs to and always in the same place: under the heading. */
 export function Caution({
   title,
   children,
   grave = false,
+  signal = grave ? 'DANGER' : 'WARNING',
 }: {
   title: string;
   children: ReactNode;
   grave?: boolean;
+  /** Null: no hazard, a step that is blocked. */
+  signal?: Signal | null;
 }) {
   return (
     <Box
       role="note"
-      aria-label={`Caution: ${title}`}
+      aria-label={signal === null ? title : `${signal}: ${title}`}
       border="2px solid"
       borderColor={grave ? 'failed' : 'doubt'}
       bg={grave ? 'failedWash' : 'doubtWash'}
@@ -31,6 +37,11 @@ export function Caution({
         <TriangleAlert size={20} aria-hidden />
       </Box>
       <Box>
+        {signal !== null && (
+          <Text as="span" fontWeight="600" letterSpacing="0.04em" mr="1.5">
+            {signal}
+          </Text>
+        )}
         <Text as="span" fontWeight="600">
           {title}{' '}
         </Text>

@@ -38,7 +38,7 @@ test('rows come as they are given, each named by its header', () => {
   expect(within(note).queryByRole('button')).toBeNull();
 });
 
-test('a head sorts upwards, downwards and not at all; text as people count, figures as figures', async () => {
+test('a head sorts upwards, downwards and not earthed (IT); text as people count, values as values', async () => {
   table();
   await turn(/Mark/);
   expect(marks()).toEqual(['P1', 'P2', 'P10']);

@@ -16,7 +16,7 @@ function Form({ kept, save }: { kept: Typed; save: (read: Typed) => void }) {
   const { text, submit } = useTypedForm('as found', schema, kept);
   return (
     <form onSubmit={submit(save)} noValidate>
-      <Field label="Alarm" {...text('active')} />
+      <Field label="Fault" {...text('active')} />
       <Field label="Selectors" {...text('selectors')} />
       <button>Save</button>
     </form>
@@ -47,7 +47,7 @@ function open({ drafts }: ReturnType<typeof device>, kept: Typed) {
   const { rerender, unmount } = render(ui(kept));
   return { saved, record: (now: Typed) => rerender(ui(now)), leave: unmount };
 }
-const alarm = () => screen.getByRole('textbox', { name: 'Alarm' });
+const alarm = () => screen.getByRole('textbox', { name: 'Fault' });
 const selectors = () => screen.getByRole('textbox', { name: 'Selectors' });
 const save = () => userEvent.click(screen.getByRole('button', { name: 'Save' }));
 const blank: Typed = { active: '', selectors: '' };
@@ -72,7 +72,7 @@ test('a clash shows both, and nothing is saved before somebody chooses', async (
   form.record({ active: 'F12', selectors: '' });
   await waitFor(() =>
     expect(here.clashes.get('as found')?.fields).toEqual([
-      { name: 'active', label: 'Alarm', recorded: 'F12', typed: 'F07' },
+      { name: 'active', label: 'Fault', recorded: 'F12', typed: 'F07' },
     ]),
   );
   expect(alarm()).toHaveValue('F07');

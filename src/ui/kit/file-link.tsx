@@ -65,14 +65,14 @@ export function FileLink({ href, children }: { href: string; children: ReactNode
       {making !== null && (
         <Box display="flex" alignItems="center" gap="2">
           <Text role="status">
-            Being made…{making.waiting !== null && making.waiting > 0 && ` ${others(making.waiting)}.`}
+            Creating file…{making.waiting !== null && making.waiting > 0 && ` ${others(making.waiting)}.`}
           </Text>
           <Secondary onClick={cancel}>Cancel</Secondary>
         </Box>
       )}
       {trouble !== null && (
         <Text role="alert" color="failed" fontWeight="500" maxW="40ch">
-          Not made: {trouble}
+          Not created: {trouble}
         </Text>
       )}
     </Box>

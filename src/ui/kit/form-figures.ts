@@ -13,10 +13,10 @@ export const readBy = <Read extends string | number>(read: (text: string) => Rea
 
 /** A field of a form that takes a figure above zero, as people write it; `problem` where another one must be told. */
 export const positiveFigureOr = (problem: string) => readBy(numberFrom, problem);
-export const positiveFigure = positiveFigureOr('A figure above zero, like 15');
+export const positiveFigure = positiveFigureOr('A value above zero, e.g. 15');
 
 /** A field that takes a figure, also below zero. */
-export const anyFigure = readBy(figureFrom, 'A figure');
+export const anyFigure = readBy(figureFrom, 'A value');
 
 /** A field that takes a figure from zero up; `problem` where another one must be told. */
 export const zeroOrMoreOr = (problem: string) =>
@@ -24,7 +24,7 @@ export const zeroOrMoreOr = (problem: string) =>
     const value = figureFrom(text);
     return value === null || value < 0 ? null : value;
   }, problem);
-export const zeroOrMore = zeroOrMoreOr('A figure, zero or above');
+export const zeroOrMore = zeroOrMoreOr('A value of zero or more');
 
 /** A field that may stay empty: null then. */
 export const orNone = <Read>(figure: z.ZodType<Read, string>) =>

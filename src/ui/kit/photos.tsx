@@ -14,7 +14,7 @@ interface Pending {
 async function upload(file: File): Promise<{ sha256: string } | { error: string }> {
   const answer = await call('POST /api/v1/blobs', { file });
   if (answer.ok) return answer.value;
-  return { error: answer.status === 0 ? 'Not kept: the server does not answer.' : answer.error };
+  return { error: answer.status === 0 ? 'Not saved: server not reachable.' : answer.error };
 }
 
 /** Photographs of one thing. Each is kept at once; the entry carries only its address. */
@@ -87,7 +87,7 @@ export function Photos({
       {pending.map((p) => (
         <Box key={p.file.name} fontSize="0.9rem">
           {p.error === null ? (
-            <Text role="status">keeping {p.file.name}…</Text>
+            <Text role="status">saving {p.file.name}…</Text>
           ) : (
             <Text role="alert" color="failed">
               {p.error}{' '}

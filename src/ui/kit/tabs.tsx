@@ -33,17 +33,17 @@ export function Tabs<P extends string>({
         flexWrap="wrap"
         borderBottom="2px solid"
         borderColor="ink"
-        mb="4"
+        mb="3"
       >
         {panels.map(({ id, name }) => (
           <ChakraTabs.Trigger
             key={id}
             value={id}
             minH="48px"
-            px="4"
+            px={{ base: 3, xl: 3.5 }}
             cursor="pointer"
             fontFamily="heading"
-            fontSize="1.05rem"
+            fontSize="1rem"
             fontWeight={open === id ? 600 : 500}
             bg={open === id ? 'ink' : 'transparent'}
             color={open === id ? 'card' : 'ink'}

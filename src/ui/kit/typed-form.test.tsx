@@ -17,7 +17,7 @@ function Form({ kept, keep, next }: { kept: Typed; keep: (read: object) => void;
   return (
     <form onSubmit={submit(keep, next)} noValidate>
       <Field label="Amps" {...text('amps')} />
-      <Field label="Place" {...text('place')} />
+      <Field label="Location" {...text('place')} />
       <Tick label="Near" {...tick('near')} />
       <output>{read === null ? 'not read' : read.amps}</output>
       <button>Keep</button>
@@ -30,7 +30,7 @@ const shown = (kept: Typed, keep: (read: object) => void = () => undefined, next
   </Providers>
 );
 const amps = () => screen.getByRole('textbox', { name: 'Amps' });
-const place = () => screen.getByRole('textbox', { name: 'Place' });
+const place = () => screen.getByRole('textbox', { name: 'Location' });
 const button = () => screen.getByRole('button', { name: 'Keep' });
 const blank: Typed = { amps: '', place: '', near: false };
 
@@ -39,7 +39,7 @@ test('what is kept is what was read; what cannot be read is said where it stands
   const kept: object[] = [];
   render(shown(blank, (read) => kept.push(read)));
   await user.type(amps(), 'much');
-  expect(screen.getByRole('alert')).toHaveTextContent('A figure above zero');
+  expect(screen.getByRole('alert')).toHaveTextContent('A value above zero');
   await user.click(button());
   expect(kept).toEqual([]);
   expect(await screen.findByText('Read it')).toBeVisible();
@@ -93,16 +93,16 @@ const reads = (field: z.ZodType<unknown, string>, typed: string) => {
   return asked.success ? asked.data : asked.error.issues[0]?.message;
 };
 test.each([
-  ['above zero', positiveFigure, '0', 'A figure above zero, like 15'],
+  ['above zero', positiveFigure, '0', 'A value above zero, e.g. 15'],
   ['above zero', positiveFigure, '0,5', 0.5],
   ['any', anyFigure, '−4', -4],
-  ['any', anyFigure, '', 'A figure'],
+  ['any', anyFigure, '', 'A value'],
   ['zero or more', zeroOrMore, '0', 0],
-  ['zero or more', zeroOrMore, '-1', 'A figure, zero or above'],
+  ['zero or more', zeroOrMore, '-1', 'A value of zero or more'],
   ['above zero or none', orNone(positiveFigure), '  ', null],
   ['above zero or none', orNone(positiveFigure), '3', 3],
-  ['above zero or none', orNone(positiveFigure), '-3', 'A figure above zero, like 15'],
-])('a figure %s', (_kind, field, typed, read) => expect(reads(field, typed)).toBe(read));
+  ['above zero or none', orNone(positiveFigure), '-3', 'A value above zero, e.g. 15'],
+])('a value %s', (_kind, field, typed, read) => expect(reads(field, typed)).toBe(read));
 
 test('a choice that must be made is asked for', () => {
   const metal = mustChoose(['copper', 'aluminium']);

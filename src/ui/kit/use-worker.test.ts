@@ -50,5 +50,5 @@ test('a worker that breaks down says what to do', async () => {
   const { made, result } = begin();
   const waiting = result.current.ask(async (worker) => worker.add(1, 2));
   made[0]?.onError();
-  await expect(waiting).rejects.toThrow('Try again when the server answers');
+  await expect(waiting).rejects.toThrow('Try again when the server is reachable');
 });

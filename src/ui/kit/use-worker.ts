@@ -33,7 +33,7 @@ function begin<Api>(start: () => Worker, forget: () => void): Running<Api> {
   worker.addEventListener('error', () =>
     end(
       new Error(
-        'the computing part could not be loaded. Try again when the server answers; nothing is lost.',
+        'the calculation module could not be loaded. Try again when the server is reachable; nothing is lost.',
       ),
     ),
   );

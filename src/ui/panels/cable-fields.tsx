@@ -6,8 +6,8 @@ import { orNone, zeroOrMore } from '../kit/form-figures';
 
 const windingWords: Readonly<Record<Winding | '', string>> = {
   '': 'not known',
-  'for-drives': 'for a drive',
-  'for-the-line': 'for the line, or old',
+  'for-drives': 'inverter-rated',
+  'for-the-line': 'standard or old',
 };
 const filterNames: Readonly<Record<OutputFilter, string>> = {
   none: 'nothing',
@@ -61,8 +61,8 @@ export function CableFields({
   return (
     <>
       <Field label="Cable to the motor" figure unit="m" {...length} />
-      <Select label="Its winding was made" {...winding} options={optionsOf(windingWords)} />
-      <Select label="Between drive and motor" {...filter} options={optionsOf(filterNames)} />
+      <Select label="Winding insulation" {...winding} options={optionsOf(windingWords)} />
+      <Select label="Filter between drive and motor" {...filter} options={optionsOf(filterNames)} />
     </>
   );
 }

@@ -25,11 +25,7 @@ export function NotesPanel({
   const notes = store.state.notes.filter((n) => n.payload.stage === stage);
   return (
     <>
-      {!bare && (
-        <StageHead title={stageNames[stage]}>
-          Grim Spanner has no guided steps for this stage yet. What you write here is kept with the job.
-        </StageHead>
-      )}
+      {!bare && <StageHead title={stageNames[stage]}>Notes are saved with the job.</StageHead>}
       <Section title="Notes">
         <Box as="ul" listStyleType="none" mb="3">
           {notes.map((n) => (
@@ -62,7 +58,7 @@ export function NotesPanel({
           <Box mb="3">
             <Photos label={`${stageNames[stage]} note`} photos={photos} onChange={setPhotos} />
           </Box>
-          <Primary type="submit">Keep note</Primary>
+          <Primary type="submit">Save note</Primary>
         </form>
       </Section>
     </>

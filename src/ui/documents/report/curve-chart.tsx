@@ -51,7 +51,7 @@ export function CurveChart({ curve }: { curve: ReportCurve }) {
                 right={width - inset.right}
                 height={height}
                 ticks={5}
-                name={`${curve.x.label}, ${curve.x.unit}; upright ${curve.y.label}, ${curve.y.unit}`}
+                name={`${curve.x.label}, ${curve.x.unit}; vertical ${curve.y.label}, ${curve.y.unit}`}
               />
               {curve.series.map((s, i) => (
                 <path

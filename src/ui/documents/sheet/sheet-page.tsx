@@ -160,7 +160,7 @@ export function SheetPage({
         </DocumentPart>
       ))}
       {sheet.changes.length > 0 && (
-        <DocumentPart title="Bridged, written, walked">
+        <DocumentPart title="Jumpers, writes and loop checks">
           {sheet.changes.map((c) => (
             <Text key={c}>{c}</Text>
           ))}
@@ -176,7 +176,7 @@ export function SheetPage({
         </DocumentPart>
       )}
       {sheet.voided.length > 0 && (
-        <DocumentPart title="Entries that do not count">
+        <DocumentPart title="Invalid log entries">
           {sheet.voided.map((v) => (
             <Text key={`${v.at} ${v.why}`} suppressHydrationWarning>
               {dateTime(v.at)}, {v.by}: {v.why}

@@ -24,8 +24,8 @@ function Suspects({
   return (
     <Disclosure>
       <Text mb="1">
-        Every fault that a stage like this can have ({positionsOf(stage).length} positions) was solved as a
-        network and compared with your readings, the drops fitted to this unit.
+        Every fault that this power stage can have ({positionsOf(stage).length} positions) was calculated as a
+        circuit and compared with your readings, with the diode drops fitted to this unit.
       </Text>
       <Box as="ul" listStyleType="none" display="grid" gap="1">
         {listed.map((c) => (
@@ -36,13 +36,13 @@ function Suspects({
             {(100 * c.probability).toFixed(1)} % {candidateWords(c, stage)}
             {c.equivalents !== undefined &&
               c.equivalents.length > 0 &&
-              ` (or ${c.equivalents.length} that look the same so far)`}
+              ` (or ${c.equivalents.length} others with the same readings so far)`}
           </Box>
         ))}
       </Box>
       {took_ms !== null && (
         <Text color="soft" mt="1">
-          Computed in {took_ms.toFixed(0)} ms on this device.
+          Calculated in {took_ms.toFixed(0)} ms on this device.
         </Text>
       )}
     </Disclosure>
@@ -54,26 +54,26 @@ export function BenchConclusion({ stage, state }: { stage: Stage; state: Diagnos
   const { diagnosis, busy, failed, took_ms } = state;
   if (failed)
     return (
-      <Notice tone="doubt" headline="The computing has stopped.">
-        Readings are kept all the same. Reload the page to have them judged.
+      <Notice tone="doubt" headline="Diagnosis stopped.">
+        Readings are still saved. Reload the page to diagnose them.
       </Notice>
     );
   if (diagnosis === null)
     return (
       <Notice tone="slate" headline={busy ? 'Preparing…' : 'Nothing measured yet.'}>
-        {busy ? 'Solving every fault of this stage once; a second or two.' : ''}
+        {busy ? 'Calculating the faults of this power stage; a second or two.' : ''}
       </Notice>
     );
   const said = conclude(diagnosis, stage);
   const [again] = diagnosis.repeat;
-  const repeatShown = again !== undefined && !said.headline.includes('take it again');
+  const repeatShown = again !== undefined && !said.headline.includes('measure again');
   return (
     <Box aria-live="polite">
       <Notice tone={tones[said.tone]} headline={said.headline}>
         {said.detail} <Suspects diagnosis={diagnosis} stage={stage} took_ms={took_ms} />
       </Notice>
       {repeatShown && (
-        <Notice tone="doubt" headline={`${again.red} to ${again.black}: take it again.`}>
+        <Notice tone="doubt" headline={`${again.red} to ${again.black}: measure again.`}>
           It is {again.why}.
         </Notice>
       )}

@@ -15,7 +15,7 @@ const fills = {
   free: 'var(--chakra-colors-sound)',
 } as const;
 const kindWords = {
-  isolated: 'isolated, hands in',
+  isolated: 'isolated, work inside',
   stop: 'machine stopped',
   free: 'as it is',
 } as const;
@@ -184,7 +184,7 @@ export function StopChart({
   const shown = plan.schedule.find((s) => s.id === hover);
   return (
     <Box as="figure">
-      <Box overflowX="auto" tabIndex={0} role="group" aria-label="Timetable of the stop">
+      <Box overflowX="auto" tabIndex={0} role="group" aria-label="Outage timetable">
         <svg
           viewBox={`0 0 ${width} ${height}`}
           style={{ width: '100%', minWidth: 540, display: 'block' }}
@@ -200,7 +200,7 @@ export function StopChart({
             strokeWidth="1.5"
           />
           <text x={x(plan.stopsAt_min) + 5} y={inset.top - 5} fontSize="12" fill="var(--chakra-colors-ink)">
-            machine stands, {Math.round(plan.stop_min)} min
+            machine stopped, {Math.round(plan.stop_min)} min
           </text>
           {Array.from({ length: people }, (_, i) => (
             <text
@@ -228,7 +228,7 @@ export function StopChart({
             </Box>
           ))}
           <Box as="span" color="soft">
-            numbers as in the list
+            numbers as in the list below
           </Box>
         </Box>
         <Box minH="1.5em">

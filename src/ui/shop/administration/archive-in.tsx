@@ -12,7 +12,7 @@ async function send(file: File): Promise<Said> {
   const answer = await call('POST /api/v1/archives', { file });
   if (answer.ok) return { taken: answer.value };
   return answer.status === 0
-    ? { error: 'The server does not answer. The file is still where it was: try again.', problems: [] }
+    ? { error: 'Server not reachable. The file was not changed: try again.', problems: [] }
     : answer;
 }
 
@@ -26,26 +26,26 @@ export function ArchiveIn() {
     setBusy(false);
   };
   return (
-    <Section title="Jobs from elsewhere">
+    <Section title="Import jobs">
       <Text mb="2">
-        An archive of a job (.zip, from its report) is taken in whole: entries, photographs, names. Taking it
-        in twice is harmless.
+        Imports a job archive (.zip, from the job report) with all log entries, photographs and names.
+        Importing it twice is harmless.
       </Text>
       <FileButton
-        label="Take an archive in"
-        said="Archive of a job"
+        label="Import archive"
+        said="Job archive"
         accept=".zip,application/zip"
         disabled={busy}
         take={(file) => void take(file)}
       />
       <Box role="status" mt="2">
-        {busy && <Text>Taking it in…</Text>}
+        {busy && <Text>Importing…</Text>}
         {!busy && said !== null && 'taken' in said && (
           <Text>
             {said.taken.fresh === 0
-              ? `${said.taken.machine} is here already, with all its ${said.taken.entries} entries.`
-              : `${said.taken.machine}: ${said.taken.fresh} entries taken in.`}{' '}
-            <NextLink href={`/jobs/${said.taken.jobId}`}>Open it</NextLink>
+              ? `${said.taken.machine} was imported before, with all its ${said.taken.entries} log entries.`
+              : `${said.taken.machine}: ${said.taken.fresh} log entries imported.`}{' '}
+            <NextLink href={`/jobs/${said.taken.jobId}`}>Open job</NextLink>
           </Text>
         )}
         {!busy && said !== null && 'error' in said && (

@@ -48,7 +48,7 @@ function Line({
         {occasion(line)}
       </Heading>
       <LongField
-        label="Chain of cause"
+        label="Cause and consequence"
         value={line.chain}
         rows={2}
         disabled={disabled}
@@ -56,7 +56,7 @@ function Line({
         onChange={(e) => change({ ...line, chain: e.target.value })}
       />
       <LongField
-        label="To inspect before fitting parts, one a line"
+        label="Inspect before fitting parts, one item per line"
         value={line.inspect.join('\n')}
         rows={Math.max(2, line.inspect.length)}
         disabled={disabled}
@@ -65,7 +65,7 @@ function Line({
       {!disabled && (
         <Box>
           <Secondary minH="44px" fontSize="0.9rem" onClick={remove}>
-            Take this line out
+            Delete this row
           </Secondary>
         </Box>
       )}
@@ -98,22 +98,20 @@ export function ConsequencesEditor({
     if (answer.ok) {
       setVersion(answer.value.version);
       setTrouble(null);
-      setKept('Table kept. It is shown beside every faulty verdict from now on.');
+      setKept('Table saved. It is shown with every faulty verdict from now on.');
     } else
       setTrouble(
         answer.status === 422
-          ? 'Not kept: every line needs its chain of cause, and nothing longer than 300 letters.'
-          : `Not kept: ${answer.error} What you wrote stays here.`,
+          ? 'Not saved: every row needs a cause and consequence of at most 300 characters.'
+          : `Not saved: ${answer.error} What you typed stays here.`,
       );
   };
   return (
-    <Box as="section" aria-label="Consequences" mt="8">
+    <Box as="section" aria-label="Consequences" mt="4">
       <Heading as="h2" fontFamily="heading" fontWeight="600" fontSize="1.3rem">
-        What a dead part usually means
+        Consequences of failed parts
       </Heading>
-      <Text mb="2">
-        Shown beside a faulty verdict. Common practice, no source: write down what you have seen.
-      </Text>
+      <Text mb="2">Shown with a faulty verdict. Common practice, no source: record what you have seen.</Text>
       <Box as="ol" listStyleType="none">
         {lines.map((line) => (
           <Line
@@ -127,8 +125,8 @@ export function ConsequencesEditor({
       </Box>
       <LeadKeeps
         lead={lead}
-        label="Keep table"
-        others="The shop lead keeps this table."
+        label="Save table"
+        others="Only the shop lead can change this table."
         save={() => void save()}
         trouble={trouble}
         kept={kept}

@@ -8,14 +8,13 @@ import { day } from '../../kit/time';
 export function DailyHeads({ heads }: { heads: readonly DailyHead[] }) {
   return (
     <Box mt="6">
-      <Section title="Logs, day by day">
+      <Section title="Daily log hashes">
         <Text mb="2" color="soft">
-          One hash over the logs of all jobs, once a day. Write it down or send it somewhere else: whatever
-          was recorded until then cannot be changed or removed without it showing. ./grim db check walks all
-          logs.
+          One hash over the logs of all jobs, once a day. Store it elsewhere: any later change or deletion of
+          what was recorded until then can be detected. ./grim db check checks all logs.
         </Text>
         {heads.length === 0 ? (
-          <Text>The first one comes with the next log entry.</Text>
+          <Text>The first hash is made with the next log entry.</Text>
         ) : (
           <DataTable
             columns={[

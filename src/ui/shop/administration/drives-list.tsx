@@ -30,26 +30,26 @@ export function DrivesList({
     if (answer.ok) {
       setVersion(answer.value.version);
       setTrouble(undefined);
-      setKept('List kept.');
+      setKept('List saved.');
       return;
     }
     const [first] = answer.problems;
     setTrouble(
       first === undefined
-        ? `Not kept: ${answer.error}`
+        ? `Not saved: ${answer.error}`
         : `${lines[Number(first.path)] ?? 'A line'}: ${first.allowed}.`,
     );
   };
   return (
     <section aria-label="Drives on the network">
-      <Heading as="h2" fontFamily="heading" fontWeight="600" fontSize="1.25rem" mt="6" mb="1">
+      <Heading as="h2" fontFamily="heading" fontWeight="600" fontSize="1.15rem" mb="1">
         Drives on the network
       </Heading>
       <Text mb="3">
-        Grim Spanner talks to no other address than these and this machine. Only drives of this site.
+        Grim Spanner connects only to these addresses and to this machine. Enter only drives of this site.
       </Text>
       <LongField
-        label="Addresses, one a line"
+        label="Addresses, one per line"
         hint="host:port, or host:port/unit"
         error={trouble}
         rows={4}
@@ -60,7 +60,7 @@ export function DrivesList({
       />
       {lead && (
         <Primary mt="2" onClick={() => void save()}>
-          Keep list
+          Save list
         </Primary>
       )}
       <KeptNote text={kept} />

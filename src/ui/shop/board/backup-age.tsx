@@ -24,10 +24,10 @@ export function BackupAge({ provenAt, now }: { provenAt: string | null; now: num
     >
       <StateMark mark={good ? 'sound' : 'doubt'} label={good ? 'OK' : 'Needs attention'} />
       {age_min === null
-        ? 'No backup has been restored as a test yet.'
-        : `Last backup restored as a test: ${age_min < day_min ? 'today' : `${span(age_min)} ago`}.`}
+        ? 'No backup has been test-restored yet.'
+        : `Last test restore of a backup: ${age_min < day_min ? 'today' : `${span(age_min)} ago`}.`}
       <Text asChild textDecoration="underline" minH="44px" display="inline-flex" alignItems="center">
-        <NextLink href="/health">System status</NextLink>
+        <NextLink href="/administration/status">System status</NextLink>
       </Text>
     </Text>
   );

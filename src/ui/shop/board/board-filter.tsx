@@ -8,13 +8,13 @@ import { stageIds, stageNames, type StageId } from '@/core/logbook';
 import { Select, TextField, type Option } from '../../kit/field';
 
 const states = [
-  { value: 'all', label: 'all jobs' },
   { value: 'open', label: 'open jobs' },
-  { value: 'closed', label: 'closed jobs' },
+  { value: 'closed', label: 'handed over' },
+  { value: 'all', label: 'all jobs' },
 ] as const;
 const sorts = [
   { value: 'clock', label: 'least time left' },
-  { value: 'newest', label: 'latest entry' },
+  { value: 'newest', label: 'latest log entry' },
   { value: 'machine', label: 'machine' },
 ] as const;
 const anyStage = 'any' as const;
@@ -28,7 +28,7 @@ const search_ms = 250;
 export function boardAddress({ search, state, stage, sort, page }: BoardQuery): string {
   const parts = {
     ...(search === '' ? {} : { search }),
-    ...(state === 'all' ? {} : { state }),
+    ...(state === 'open' ? {} : { state }),
     ...(stage === null ? {} : { stage }),
     ...(sort === 'clock' ? {} : { sort }),
     ...(page === 1 ? {} : { page: String(page) }),

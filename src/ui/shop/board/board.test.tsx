@@ -4,6 +4,7 @@ import {
   AppRouterContext,
   type AppRouterInstance,
 } from 'next/dist/shared/lib/app-router-context.shared-runtime';
+import { PathnameContext } from 'next/dist/shared/lib/hooks-client-context.shared-runtime';
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { system } from '../../kit/theme';
 import { countdown, span } from '../../kit/time';
@@ -33,17 +34,19 @@ const line = (differs: Partial<BoardLine>): BoardLine => ({
   lastAt: null,
   ...differs,
 });
-const usual = { search: '', state: 'all', stage: null, sort: 'clock', page: 1 } as const;
+const usual = { search: '', state: 'open', stage: null, sort: 'clock', page: 1 } as const;
 const show = (jobs: BoardLine[], query: Parameters<typeof boardAddress>[0] = usual, pages = 1) =>
   render(
     <ChakraProvider value={system}>
       <AppRouterContext.Provider value={router}>
-        <Board
-          found={{ jobs, total: jobs.length, page: query.page, pages }}
-          query={query}
-          people={[person]}
-          person={person}
-        />
+        <PathnameContext.Provider value="/">
+          <Board
+            found={{ jobs, total: jobs.length, page: query.page, pages }}
+            query={query}
+            people={[person]}
+            person={person}
+          />
+        </PathnameContext.Provider>
       </AppRouterContext.Provider>
     </ChakraProvider>,
   );
@@ -76,7 +79,7 @@ it('has words for a machine that runs, one without a limit, and an empty board',
   expect(screen.getByText('running')).toBeTruthy();
   show([line({ downtimeAllowed_min: null })]);
   show([]);
-  expect(screen.getByText(/No job yet/)).toBeTruthy();
+  expect(screen.getByText(/No open jobs/)).toBeTruthy();
 });
 
 it.each([
@@ -95,8 +98,8 @@ it('counts down in minutes and seconds, never below zero', () => {
 });
 
 it.each([
-  [2, 'runs with 2 open matters until'],
-  [-2, 'overdue: ran with 2 open matters until'],
+  [2, 'released with 2 open issues until'],
+  [-2, 'overdue: released with 2 open issues until'],
 ])('a machine that may run for %d more days says so', (days, words) => {
   const until = new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
   show([line({ mayRun: { until, open: 2 } })]);
@@ -111,7 +114,7 @@ it('says which page it is, and where the others are', () => {
 });
 
 it('says what to do where nothing matches', () => {
-  show([], { ...usual, search: 'nothing of the kind' });
+  show([], { ...usual, search: 'no equivalent' });
   expect(screen.getByText(/No job matches/)).toBeTruthy();
 });
 
@@ -119,8 +122,8 @@ it('searches a moment after the last letter, and filters at once', async () => {
   show([line({})], { ...usual, page: 3 }, 9);
   fireEvent.change(screen.getByLabelText('Search'), { target: { value: 'brine' } });
   await waitFor(() => expect(went.at(-1)).toBe('/?search=brine'));
-  fireEvent.change(screen.getByLabelText('Show'), { target: { value: 'open' } });
-  expect(went.at(-1)).toBe('/?search=brine&state=open');
+  fireEvent.change(screen.getByLabelText('Show'), { target: { value: 'all' } });
+  expect(went.at(-1)).toBe('/?search=brine&state=all');
   fireEvent.change(screen.getByLabelText('Stage'), { target: { value: 'bench' } });
   expect(went.at(-1)).toBe('/?search=brine&stage=bench');
 });

@@ -13,7 +13,7 @@ import { useFreshBoard } from './use-fresh-board';
 
 /** Nothing is looked for: every job is meant. */
 const isUsual = ({ search, state, stage }: BoardQuery): boolean =>
-  search === '' && state === 'all' && stage === null;
+  search === '' && state === 'open' && stage === null;
 
 /** The jobs of the shop, a page at a time. */
 export function Board({
@@ -34,17 +34,7 @@ export function Board({
   useFreshBoard();
   return (
     <>
-      <TopBar people={people} person={person}>
-        <Text asChild color="benchSoft" minH="44px" display="inline-flex" alignItems="center">
-          <NextLink href="/settings">Settings</NextLink>
-        </Text>
-        <Text asChild color="benchSoft" minH="44px" display="inline-flex" alignItems="center">
-          <NextLink href="/catalogue">Drive types</NextLink>
-        </Text>
-        <Text asChild color="benchSoft" minH="44px" display="inline-flex" alignItems="center">
-          <NextLink href="/rig">Rig</NextLink>
-        </Text>
-      </TopBar>
+      <TopBar people={people} person={person} />
       <Box as="main" px={{ base: 3, md: 5 }} pb="8">
         <Box display="flex" alignItems="center" justifyContent="space-between" gap="4" mb="3" mt="1">
           <Heading as="h1" fontFamily="heading" fontWeight="600" fontSize="1.4rem" color="benchInk">
@@ -59,8 +49,8 @@ export function Board({
           <Box bg="card" borderRadius="4px" p="8">
             <Text fontSize="1.1rem">
               {isUsual(query)
-                ? 'No job yet. A machine has stopped? Start with New job; it takes half a minute.'
-                : 'No job matches. Search for fewer words, or show all jobs of any stage.'}
+                ? 'No open jobs. Start with New job; it takes half a minute.'
+                : 'No job matches. Use fewer search words, or show all jobs at any stage.'}
             </Text>
           </Box>
         ) : (

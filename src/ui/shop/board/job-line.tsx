@@ -54,8 +54,9 @@ function MayRun({ mayRun, now }: { mayRun: NonNullable<JobSummary['mayRun']>; no
   const over = now !== 0 && Date.parse(`${mayRun.until}T23:59:59`) < now;
   return (
     <Text fontSize="0.93rem" color={over ? 'failed' : 'doubt'} fontWeight="500" suppressHydrationWarning>
-      <StateMark mark={over ? 'failed' : 'doubt'} label={null} /> {over ? 'overdue: ran with' : 'runs with'}{' '}
-      {countOf(mayRun.open, 'open matter')} until {day(mayRun.until)}
+      <StateMark mark={over ? 'failed' : 'doubt'} label={null} />{' '}
+      {over ? 'overdue: released with' : 'released with'} {countOf(mayRun.open, 'open issue')} until{' '}
+      {day(mayRun.until)}
     </Text>
   );
 }
@@ -137,7 +138,7 @@ export function JobLine({ line, now }: { line: BoardLine; now: number }) {
           {line.mayRun !== undefined && <MayRun mayRun={line.mayRun} now={now} />}
           {line.noBackup === true && (
             <Text fontSize="0.93rem" color="soft">
-              <StateMark mark="unprobed" label={null} /> no backup of its values
+              <StateMark mark="unprobed" label={null} /> no parameter backup
             </Text>
           )}
           {line.openQuestions > 0 && (

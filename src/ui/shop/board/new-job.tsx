@@ -28,7 +28,7 @@ const since = [
   { value: '120', label: '2 hours' },
   { value: '720', label: 'last night' },
   { value: 'at', label: 'a time…' },
-  { value: 'running', label: 'it still runs' },
+  { value: 'running', label: 'still running' },
 ];
 
 const answer = z.enum(['yes', 'no', 'not-sure']);
@@ -37,11 +37,11 @@ const jobSchema = z
     machine: z.string().min(1, 'Which one?'),
     name: z.string().trim(),
     site: z.string().trim(),
-    complaint: filledText('Say in a few words what is wrong.'),
+    complaint: filledText('Describe the trouble in a few words.'),
     stopped: z.string(),
     workOrder: z.string().trim(),
     stoppedAt: z.string(),
-    allowed: orNone(readBy(minutesFrom, 'Like 4 h, 90 min or 1:30, or leave it empty.')),
+    allowed: orNone(readBy(minutesFrom, 'Enter e.g. 4 h, 90 min or 1:30, or leave it empty.')),
     downstream: z.string().trim(),
     danger: mustChoose(answer.options),
     suspended: mustChoose(answer.options),
@@ -55,11 +55,11 @@ const jobSchema = z
   })
   .refine(({ machine, name }) => machine !== newMachine || name !== '', {
     path: ['name'],
-    message: 'Name it',
+    message: 'Enter its name',
   })
   .refine(({ machine, site }) => machine !== newMachine || site !== '', {
     path: ['site'],
-    message: 'Where does it stand?',
+    message: 'Enter its location',
   });
 /** When it stopped; null: it runs. */
 function stoppedAtOf({ stopped, stoppedAt }: { stopped: string; stoppedAt: string }): string | null {
@@ -124,7 +124,7 @@ export function NewJob({
     if (reply.status === 409) ids.current = { job: '', entry: '', asset: '' };
     setTrouble(
       reply.status === 0
-        ? 'The server does not answer. What you typed is still here: try again in a moment.'
+        ? 'Server not reachable. What you typed is still here: try again in a moment.'
         : reply.error,
     );
     setBusy(false);
@@ -133,7 +133,7 @@ export function NewJob({
   return (
     <CardPage
       title="New job"
-      about="Half a minute; the rest comes at the machine."
+      about="Takes half a minute; details follow at the machine."
       people={people}
       person={person}
       maxW="1000px"
@@ -152,22 +152,22 @@ export function NewJob({
             />
             {typed.machine === newMachine && (
               <>
-                <Field label="Its name" maxLength={200} {...text('name')} />
-                <Field label="Place" maxLength={200} {...text('site')} />
+                <Field label="Name of the machine" maxLength={200} {...text('name')} />
+                <Field label="Location" maxLength={200} {...text('site')} />
               </>
             )}
             <Field label="What is wrong?" maxLength={200} autoFocus {...text('complaint')} />
-            <Select label="Standing since" {...pick('stopped')} options={since} />
+            <Select label="Stopped since" {...pick('stopped')} options={since} />
             {typed.stopped === 'at' && (
               <Field label="Stopped at" type="datetime-local" {...text('stoppedAt')} />
             )}
             <Field
-              label="May stand for"
-              hint="4 h, 90 min, 1:30; empty if nobody said"
+              label="Downtime allowed"
+              hint="4 h, 90 min, 1:30; empty if not known"
               {...text('allowed')}
             />
-            <Field label="Work order" maxLength={200} hint="The customer’s number" {...text('workOrder')} />
-            <Field label="Who waits downstream?" maxLength={200} {...text('downstream')} />
+            <Field label="Work order" maxLength={200} hint="Customer’s number" {...text('workOrder')} />
+            <Field label="What depends on this machine?" maxLength={200} {...text('downstream')} />
           </FieldGrid>
           <FieldGrid min="240px">
             <Choice label="Is anyone in danger?" options={yesNo} {...pick('danger')} />
@@ -176,13 +176,13 @@ export function NewJob({
           </FieldGrid>
           {(typed.danger === 'yes' || typed.suspended === 'yes') && (
             <Caution grave title="People first.">
-              Clear the area and have the load lowered or blocked by whoever is responsible for it, before
-              anything else.
+              Clear the area and have the load lowered or blocked by the person responsible, before anything
+              else.
             </Caution>
           )}
           {refused && (typed.danger === null || typed.suspended === null) && (
             <Text role="alert" color="failed" fontWeight="500" mb="3">
-              Answer both questions about danger; “not sure” is an answer.
+              Answer both questions about danger; “not sure” is allowed.
             </Text>
           )}
           {trouble !== null && (

@@ -30,7 +30,7 @@ export function CataloguePage({
   return (
     <CardPage
       title="Drive types"
-      about="Entries, alarms, terminals, fuses and torques of every type that the catalogue knows."
+      about="Parameters, faults, terminals, fuses and torques of every type in the catalogue."
       people={people}
       person={person}
     >

@@ -29,7 +29,7 @@ function Entries({ control, type }: { control: Control; type: DriveType }) {
   const lockCode = (level: number) => control.locks.find((l) => l.level === level)?.code;
   const unitOf = (p: Parameter) => (p.unit === undefined ? '' : ` ${p.unit}`);
   const columns: Column<Parameter>[] = [
-    { head: 'Entry', names: true, by: (p) => p.number, cell: (p) => <Mono>{p.number}</Mono> },
+    { head: 'Parameter', names: true, by: (p) => p.number, cell: (p) => <Mono>{p.number}</Mono> },
     { head: 'Name', by: (p) => p.name, cell: (p) => p.name },
     {
       head: 'Factory',
@@ -46,7 +46,7 @@ function Entries({ control, type }: { control: Control; type: DriveType }) {
       },
     },
     {
-      head: 'To change it',
+      head: 'Access',
       cell: (p) =>
         [
           ...(p.readOnly ? ['read only'] : []),
@@ -58,7 +58,7 @@ function Entries({ control, type }: { control: Control; type: DriveType }) {
     },
   ];
   return (
-    <Section title="Entries">
+    <Section title="Parameters">
       <FieldGrid>
         <TextField label="Find" text={asked} set={setAsked} hint="Number or name" />
         <Select
@@ -68,14 +68,14 @@ function Entries({ control, type }: { control: Control; type: DriveType }) {
           options={type.models.map((m) => ({ value: m.type, label: `${m.type}, ${m.ratedAmps} A` }))}
         />
         <Select
-          label="Region"
+          label="50/60 Hz default set"
           value={region}
           onChange={(v) => setRegion(v === '60Hz' ? '60Hz' : '50Hz')}
           options={optionsOf({ '50Hz': '50 Hz', '60Hz': '60 Hz' })}
         />
       </FieldGrid>
       <Text role="status" color="soft" mb="1">
-        {shown.length} of {control.parameters.length} entries
+        {shown.length} of {control.parameters.length} parameters
       </Text>
       <Box maxH="480px" overflowY="auto" tabIndex={0} role="region" aria-label="Entries">
         <DataTable rows={shown} keyOf={(p) => p.number} columns={columns} />
@@ -88,14 +88,14 @@ const resetWords = { 'power-off': 'power off', 'by-itself': 'itself', reset: 're
 
 function Alarms({ control }: { control: Control }) {
   return (
-    <Section title="Alarms">
+    <Section title="Faults">
       <DataTable
         rows={control.alarms}
         keyOf={(a) => a.code}
         columns={[
           { head: 'Code', names: true, by: (a) => a.code, cell: (a) => <Mono>{a.code}</Mono> },
           { head: 'Meaning', by: (a) => a.name, cell: (a) => a.name },
-          { head: 'Put back by', by: (a) => resetWords[a.reset], cell: (a) => resetWords[a.reset] },
+          { head: 'Reset by', by: (a) => resetWords[a.reset], cell: (a) => resetWords[a.reset] },
           { head: 'First checks', cell: (a) => a.firstChecks.join('; ') },
         ]}
       />
@@ -109,9 +109,9 @@ function Terminals({ control }: { control: Control }) {
     ...places.map((p): [string, string] => [p.where, p.marks.join('  ')]),
     ...options.map((o): [string, string] => [`only with ${o.name}`, o.terminals?.join('  ') ?? '']),
     ...analogInputs.flatMap((a): [string, string][] =>
-      a.jumper === undefined ? [] : [[`volts or current at ${a.mark}`, a.jumper]],
+      a.jumper === undefined ? [] : [[`voltage or current at ${a.mark}`, a.jumper]],
     ),
-    ['own 24 V and its common', `${supply.plus24}, ${supply.common}`],
+    ['internal 24 V and common', `${supply.plus24}, ${supply.common}`],
     ...(safeStop === null
       ? []
       : [
@@ -123,7 +123,7 @@ function Terminals({ control }: { control: Control }) {
   ];
   return (
     <Section title="Control terminals">
-      <PlainTable heads={['Where', 'Screws']}>
+      <PlainTable heads={['Where', 'Terminals']}>
         {rows.map(([where, screws]) => (
           <tr key={`${where} ${screws}`}>
             <td>{where}</td>
@@ -144,10 +144,10 @@ function Panel({ control }: { control: Control }) {
   const rows = [
     ...keypad.keys.map((k) => ['key', k.name, k.does]),
     ...keypad.displays.map((d) => ['display', d.shows, d.means]),
-    ...keypad.lamps.flatMap((l) => l.looks.map((x) => [`lamp ${l.name}`, x.look, x.means])),
+    ...keypad.lamps.flatMap((l) => l.looks.map((x) => [`LED ${l.name}`, x.look, x.means])),
   ];
   return (
-    <Section title="Keys, displays and lamps">
+    <Section title="Keys, displays and LEDs">
       <PlainTable heads={['', 'What', 'Meaning']}>
         {rows.map(([kind, what, means]) => (
           <tr key={`${kind} ${what}`}>
@@ -161,7 +161,7 @@ function Panel({ control }: { control: Control }) {
   );
 }
 
-function Fitting({ control }: { control: Control }) {
+function Installation({ control }: { control: Control }) {
   const { fuses, torques, sizes, storage, derating } = control.fitting;
   const rows: [string, string][] = [
     ...fuses.map((f): [string, string] => [
@@ -177,11 +177,12 @@ function Fitting({ control }: { control: Control }) {
     ...derating.map((d): [string, string] => [`Derate ${d.when}`, `${d.percent} % each ${d.perUnit}`]),
   ];
   return (
-    <Section title="Fitting">
+    <Section title="Installation">
       <Text color="soft" mb="1">
-        The maker&rsquo;s table for the exact type and the local code decide; this is where to look first.
+        The maker&rsquo;s table for the exact type and the local code decide; use these values as a first
+        reference.
       </Text>
-      <PlainTable heads={['What', 'How much']}>
+      <PlainTable heads={['What', 'Amount']}>
         {rows.map(([what, much]) => (
           <tr key={`${what} ${much}`}>
             <td>{what}</td>
@@ -204,14 +205,14 @@ export function TypeSheet({ type }: { type: DriveType }) {
         minutes after isolation.
       </Text>
       {control === null ? (
-        <Text role="status">{trouble ?? 'Fetching what the catalogue says of this type…'}</Text>
+        <Text role="status">{trouble ?? 'Loading catalogue data of this type…'}</Text>
       ) : (
         <>
           <Entries control={control} type={type} />
           <Alarms control={control} />
           <Terminals control={control} />
           <Panel control={control} />
-          <Fitting control={control} />
+          <Installation control={control} />
         </>
       )}
     </>

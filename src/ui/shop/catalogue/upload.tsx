@@ -30,30 +30,30 @@ export function Upload({ lead, added }: { lead: boolean; added: (id: string) => 
     setTrouble(null);
     setKept(null);
     setProblems(null);
-    if (given.type === null) return setTrouble('type.json is missing: choose both files at once.');
+    if (given.type === null) return setTrouble('type.json is missing: choose both files together.');
     const { type, control } = given;
     const answer = await call('POST /api/v1/catalogue', { body: { type, control, keep } });
     if (!answer.ok) {
       if (answer.problems.length > 0) return setProblems(answer.problems);
       return setTrouble(
-        answer.status === 0 ? 'The server does not answer. The files stay chosen; try again.' : answer.error,
+        answer.status === 0 ? 'Server not reachable. The files stay selected; try again.' : answer.error,
       );
     }
     setProblems([]);
     if (keep) {
-      setKept(`${answer.value.id} is in the catalogue.`);
+      setKept(`${answer.value.id} was added to the catalogue.`);
       added(answer.value.id);
     }
   };
   const good = problems?.length === 0;
   return (
-    <Box as="section" aria-label="A type of your own" mt="8">
+    <Box as="section" aria-label="Add a drive type" mt="8">
       <Heading as="h2" fontFamily="heading" fontWeight="600" fontSize="1.3rem">
-        A type of your own
+        Add a drive type
       </Heading>
       <Text mb="3">
-        Two files, type.json and control.json, as docs/catalogue.md says. They are checked line by line before
-        anything is kept.
+        Two files, type.json and control.json, as described in docs/catalogue.md. Both are checked line by
+        line before they are saved.
       </Text>
       <Box display="flex" gap="3" flexWrap="wrap" alignItems="center">
         <Box
@@ -76,14 +76,14 @@ export function Upload({ lead, added }: { lead: boolean; added: (id: string) => 
             }}
           />
         </Box>
-        {good && lead && <Primary onClick={() => void send(files, true)}>Keep this type</Primary>}
+        {good && lead && <Primary onClick={() => void send(files, true)}>Save this type</Primary>}
         {files.type !== null && !good && (
           <Secondary onClick={() => void send(files, false)}>Check again</Secondary>
         )}
       </Box>
       {good && kept === null && (
         <Text role="status" mt="3">
-          Nothing is wrong with it. {!lead && 'The shop lead adds it to the catalogue.'}
+          No errors found. {!lead && 'Only the shop lead can add it to the catalogue.'}
         </Text>
       )}
       {trouble !== null && (
@@ -94,7 +94,7 @@ export function Upload({ lead, added }: { lead: boolean; added: (id: string) => 
       {problems !== null && problems.length > 0 && (
         <Box role="alert" mt="3">
           <Text fontWeight="500" mb="1">
-            Not kept: {problems.length} {problems.length === 1 ? 'line is' : 'lines are'} to be put right.
+            Not saved: {problems.length} {problems.length === 1 ? 'line must be' : 'lines must be'} corrected.
           </Text>
           <PlainTable heads={['File', 'Line', 'Where', 'What is wrong']}>
             {problems.map((p) => (

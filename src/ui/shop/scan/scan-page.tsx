@@ -3,7 +3,7 @@ import { Box, Text } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { labelFrom } from '@/core/replacement/wires';
-import type { Person } from '@/core/logbook';
+import { stageAddress, type Person } from '@/core/logbook';
 import { Primary, Secondary } from '../../kit/buttons';
 import { CardPage } from '../../kit/card-page';
 import { Section } from '../../kit/section';
@@ -24,8 +24,8 @@ export function ScanPage({ people, person }: { people: readonly Person[]; person
   const open = useCallback(
     (text: string | null, nothing: string) => {
       const label = text === null ? null : labelFrom(text);
-      if (label !== null) router.push(`/jobs/${label.jobId}/swap?wire=${label.number}`);
-      else setSaid(text === null ? nothing : `This is no label of a wire: “${text.slice(0, 80)}”.`);
+      if (label !== null) router.push(`/jobs/${label.jobId}/${stageAddress('swap')}?wire=${label.number}`);
+      else setSaid(text === null ? nothing : `This is not a wire label: “${text.slice(0, 80)}”.`);
       return label !== null;
     },
     [router],
@@ -57,9 +57,7 @@ export function ScanPage({ people, person }: { people: readonly Person[]; person
     try {
       setStream(await navigator.mediaDevices.getUserMedia({ video: { facingMode: 'environment' } }));
     } catch {
-      setSaid(
-        'The camera cannot be used here. Take a photograph of the label, or type its number in the job.',
-      );
+      setSaid('Camera not available. Take a photograph of the label, or enter its number in the job.');
     }
   };
   const photo = async (file: File) => {
@@ -68,16 +66,16 @@ export function ScanPage({ people, person }: { people: readonly Person[]; person
       const picture = await createImageBitmap(file);
       open(
         await read(picture, picture.width, picture.height),
-        'No code is to be read in this picture. Nearer, straight on, and in light.',
+        'No code found in this picture. Take it closer, straight on, in good light.',
       );
     } catch {
-      setSaid('This is not a picture that can be read. Take it again.');
+      setSaid('This picture cannot be read. Take it again.');
     }
   };
   return (
     <CardPage
       title="Find a wire by its label"
-      about="Hold the code of a label before the camera."
+      about="Hold the code of the label in front of the camera."
       people={people}
       person={person}
       maxW="860px"
@@ -103,7 +101,7 @@ export function ScanPage({ people, person }: { people: readonly Person[]; person
           {said}
         </Text>
       </Section>
-      <Section title="Or a photograph">
+      <Section title="Or use a photograph">
         <FileButton
           label="Photograph of a label"
           said="Photograph of a label"
@@ -111,7 +109,7 @@ export function ScanPage({ people, person }: { people: readonly Person[]; person
           take={(file) => void photo(file)}
         />
       </Section>
-      <Section title="Or what another reader showed">
+      <Section title="Or enter the text of a hand scanner">
         <form
           onSubmit={(e) => {
             e.preventDefault();

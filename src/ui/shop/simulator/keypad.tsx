@@ -65,8 +65,8 @@ export function Keypad({
       ))}
       <Tick label="Hold the next key for a second" checked={hold} onChange={setHold} />
       <LongField
-        label="Keys of a sheet"
-        hint="One after the other: Menu ×2, Enter, hold Up 1.2 s"
+        label="Key sequence"
+        hint="In order, e.g. Menu ×2, Enter, hold Up 1.2 s"
         rows={3}
         value={list}
         onChange={(e) => {
@@ -76,7 +76,7 @@ export function Keypad({
       />
       {wrong && (
         <Text role="alert" color="failed">
-          Something in it is no key. Write caps and counts, with commas between them.
+          This is not a valid key sequence. Enter key names and counts, separated by commas.
         </Text>
       )}
       <Secondary
@@ -88,7 +88,7 @@ export function Keypad({
           press(keys);
         }}
       >
-        Press them all
+        Press all
       </Secondary>
     </Box>
   );

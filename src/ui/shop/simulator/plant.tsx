@@ -10,7 +10,7 @@ const hiddenWords: Readonly<Record<string, string>> = {
   encoderFitted: 'encoder fitted',
   fanStuck: 'fan stuck',
   prechargeOpen: 'precharge resistor open',
-  transistorShort: 'transistor shorted',
+  transistorShort: 'IGBT shorted',
   prechargeRelayStuck: 'precharge relay stuck',
 };
 const phases = (names: readonly string[]) => [
@@ -56,7 +56,7 @@ function Contacts({ rig, set }: PartProps) {
           <Switch
             key={id}
             label={`Wire of ${mark}`}
-            words={['off its screw', 'landed']}
+            words={['off its terminal', 'landed']}
             on={plant.wiresOff.includes(id)}
             turn={(off) =>
               set({ wiresOff: off ? [...plant.wiresOff, id] : plant.wiresOff.filter((w) => w !== id) })
@@ -82,7 +82,7 @@ function Wiring({ rig, set }: PartProps) {
           options={optionsOf({ source: 'plus', sink: 'minus' })}
         />
         <Choice
-          label="24 V come from"
+          label="24 V supply"
           value={supply24.from}
           onChange={(from) => set({ supply24: { from } })}
           options={optionsOf({ drive: 'the drive', foreign: 'elsewhere' })}
@@ -91,7 +91,7 @@ function Wiring({ rig, set }: PartProps) {
       <SwitchRow>
         <Switch label="24 V" on={supply24.on} turn={(on) => set({ supply24: { on } })} />
         <Switch
-          label="Return of the 24 V"
+          label="24 V return"
           words={['tied', 'missing']}
           on={supply24.returnTied}
           turn={(returnTied) => set({ supply24: { returnTied } })}
@@ -153,7 +153,7 @@ function Dials({ rig, set }: PartProps) {
         <Dial label="Analog 1" unit="V" value={plant.AI1} set={(AI1) => set({ AI1 })} />
         <Dial label="Analog 2" unit="V" value={plant.AI2} set={(AI2) => set({ AI2 })} />
         <Dial
-          label="Knob"
+          label="Potentiometer"
           unit="%"
           value={plant.knob_percent}
           set={(knob_percent) => set({ knob_percent })}
@@ -182,10 +182,10 @@ function Serial({ rig, set }: PartProps) {
   return (
     <>
       <Text fontWeight="500" mb="1">
-        Serial controller
+        Controller on the serial link
       </Text>
       <SwitchRow>
-        <Switch label="Talks" on={serial.talks} turn={(talks) => set({ serial: { talks } })} />
+        <Switch label="Communicating" on={serial.talks} turn={(talks) => set({ serial: { talks } })} />
         <Switch label="Serial run" on={serial.run} turn={(run) => set({ serial: { run } })} />
         <Switch
           label="Coast"
@@ -204,7 +204,7 @@ function Hidden({ rig, set }: PartProps) {
   return (
     <>
       <Text fontWeight="500" mb="1">
-        Hidden in it
+        Hidden faults
       </Text>
       <SwitchRow>
         {Object.entries(hidden).map(([key, on]) => (
@@ -227,7 +227,7 @@ function BusManners({ rig, set }: PartProps) {
   return (
     <>
       <Text fontWeight="500" mb="1">
-        Manners of its bus
+        Bus behaviour
       </Text>
       <SwitchRow>
         <Switch
@@ -245,7 +245,7 @@ function BusManners({ rig, set }: PartProps) {
       </SwitchRow>
       <FieldGrid>
         <Dial
-          label="Cable comes out at write"
+          label="Cable pulled at write no."
           unit="0: never"
           value={bus.cutAtWrite?.writes ?? 0}
           set={(writes) =>

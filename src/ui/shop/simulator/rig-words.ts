@@ -20,7 +20,7 @@ const free = (rig: RigState): string =>
 export const hiddenFaults: readonly Hidden[] = [
   {
     name: 'interlock open, on another input',
-    looks: 'no alarm, does not run',
+    looks: 'no fault, won’t run',
     order: (rig) => {
       const usual = carrying(rig, 'interlock', 'enable');
       const moved = free(rig);
@@ -34,13 +34,13 @@ export const hiddenFaults: readonly Hidden[] = [
     },
   },
   {
-    name: 'safe-stop return missing',
+    name: 'STO return missing',
     looks: 'STO open',
     order: (rig) => ({ plant: { safeStop: { returnTied: false }, contacts: withRun(rig) } }),
   },
   {
-    name: 'coast from the serial side',
-    looks: 'no alarm, does not run',
+    name: 'coast command from the serial link',
+    looks: 'no fault, won’t run',
     order: (rig) => ({
       set: { 'coast.source': 'either', 'run.serial-control': 'on' },
       plant: { serial: { coastRelease: false }, contacts: withRun(rig) },
@@ -48,7 +48,7 @@ export const hiddenFaults: readonly Hidden[] = [
   },
   {
     name: 'reference at zero',
-    looks: 'run lamp on, shaft still',
+    looks: 'run LED on, shaft stopped',
     order: (rig) => ({ plant: { AI1: 0, knob_percent: 0, contacts: withRun(rig) } }),
   },
   {
@@ -57,7 +57,7 @@ export const hiddenFaults: readonly Hidden[] = [
     order: (rig) => ({ plant: { mains: { lost: 'L2' }, contacts: withRun(rig) } }),
   },
   {
-    name: 'encoder asked for and not there',
+    name: 'encoder configured but not fitted',
     looks: 'trips at once',
     order: (rig) => ({ set: { 'control.mode': 'vector-encoder' }, plant: { contacts: withRun(rig) } }),
   },
@@ -67,8 +67,8 @@ export const hiddenFaults: readonly Hidden[] = [
     order: (rig) => ({ plant: { hidden: { groundFault: true }, contacts: withRun(rig) } }),
   },
   {
-    name: 'short ramp on a heavy load',
-    looks: 'trips when it is stopped',
+    name: 'ramp too short for the load',
+    looks: 'trips during stopping',
     order: (rig) => ({
       set: { 'ramp.down': 1, 'protect.overvoltage-control': 'off' },
       plant: { AI1: 10, knob_percent: 100, load: { torque: 0.2, inertia_s: 4 }, contacts: withRun(rig) },

@@ -27,7 +27,7 @@ function Shows({ rig }: { rig: RigState }) {
     ['shaft, electrical', shown(shaft_Hz, 'Hz')],
   ];
   return (
-    <Box as="section" aria-label="The drive shows" bg="paper" px="4" py="3" mb="5">
+    <Box as="section" aria-label="Drive shows" bg="paper" px="4" py="3" mb="5">
       <Text fontFamily="heading" fontWeight="600" fontSize="1.5rem">
         {rig.type.vendor} {rig.type.product}:{' '}
         {shows.alarm === undefined || shows.alarm === null ? shows.state : `trip ${shows.alarm}`}
@@ -74,15 +74,13 @@ export function SimulatorPage({
     await fresh(current);
     if (await order(hidden.order(current))) {
       await order({ wait_s: 4 });
-      setTold(
-        tell ? `Hidden: ${hidden.name}.` : `Something is hidden: ${hidden.looks}. Find it on the job card.`,
-      );
+      setTold(tell ? `Hidden: ${hidden.name}.` : `A fault is hidden: ${hidden.looks}. Find it from the job.`);
     }
   };
   return (
     <CardPage
-      title="Rig"
-      about="A simulated drive on a simulated plant: nothing here is connected to anything real."
+      title="Simulator"
+      about="A simulated drive in a simulated plant, not connected to any real equipment."
       people={people}
       person={person}
     >
@@ -92,7 +90,7 @@ export function SimulatorPage({
         </Text>
       )}
       {rig === null ? (
-        <Text role="status">{trouble === null ? 'Looking at the rig…' : ''}</Text>
+        <Text role="status">{trouble === null ? 'Loading the simulator…' : ''}</Text>
       ) : (
         <>
           <Shows rig={rig} />
@@ -117,11 +115,11 @@ export function SimulatorPage({
             />
           </FieldGrid>
           <Box display="flex" gap="2" flexWrap="wrap" mb="3">
-            <Primary onClick={() => void hide(rig, fault, true)}>Hide it</Primary>
+            <Primary onClick={() => void hide(rig, fault, true)}>Hide this fault</Primary>
             <Secondary onClick={() => void hide(rig, Math.floor(Math.random() * hiddenFaults.length), false)}>
-              Hide any, and do not tell
+              Hide a random fault
             </Secondary>
-            <Secondary onClick={() => void fresh(rig)}>A new drive, all in order</Secondary>
+            <Secondary onClick={() => void fresh(rig)}>New drive without faults</Secondary>
           </Box>
           <Text role="status" fontWeight="500" minH="1.5em">
             {told}

@@ -15,7 +15,7 @@ describe('a dial', () => {
   };
   const field = () => screen.getByLabelText('Load');
 
-  it('sends a figure when Enter is struck or the field is left, and only one that differs', async () => {
+  it('sends a value when Enter is struck or the field is left, and only one that differs', async () => {
     const { sent } = dial();
     await userEvent.clear(field());
     await userEvent.type(field(), '62,5{Enter}');
@@ -64,15 +64,15 @@ describe('the keypad', () => {
 
   it('refuses a list with something that is no key, and keeps what was typed', async () => {
     const pressed = keypad();
-    expect(screen.getByRole('button', { name: 'Press them all' })).toBeDisabled();
-    await fill('Keys of a sheet', 'Menu, nonsense and more');
-    await press('Press them all');
-    expect(screen.getByText(/Something in it is no key/)).toBeVisible();
+    expect(screen.getByRole('button', { name: 'Press all' })).toBeDisabled();
+    await fill('Key sequence', 'Menu, nonsense and more');
+    await press('Press all');
+    expect(screen.getByText(/This is not a valid key sequence/)).toBeVisible();
     expect(pressed).toEqual([]);
-    await userEvent.clear(screen.getByLabelText('Keys of a sheet'));
-    await fill('Keys of a sheet', 'Menu x2, Enter');
-    expect(screen.queryByText(/Something in it is no key/)).toBeNull();
-    await press('Press them all');
+    await userEvent.clear(screen.getByLabelText('Key sequence'));
+    await fill('Key sequence', 'Menu x2, Enter');
+    expect(screen.queryByText(/This is not a valid key sequence/)).toBeNull();
+    await press('Press all');
     expect(pressed[0]?.map((key) => key.cap)).toEqual(['Menu', 'Menu', 'Enter']);
   });
 

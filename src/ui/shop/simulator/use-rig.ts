@@ -14,9 +14,7 @@ export function useRig() {
       order === null ? await call('GET /api/v1/rig', {}) : await call('POST /api/v1/rig', { body: order });
     if (!answer.ok) {
       setTrouble(
-        answer.status === 0
-          ? 'The server does not answer. What is shown is the last that came.'
-          : answer.error,
+        answer.status === 0 ? 'Server not reachable. The values shown are the last received.' : answer.error,
       );
       return false;
     }

@@ -42,21 +42,21 @@ export function Causes({
               onChange={(e) => change({ ...c, name: e.target.value })}
             />
             <LongField
-              label="Remedy"
+              label="Fix"
               rows={2}
               value={c.remedy}
               disabled={disabled}
               onChange={(e) => change({ ...c, remedy: e.target.value })}
             />
             <Field
-              label="How often"
+              label="Weight"
               figure
               defaultValue={String(c.weight)}
               disabled={disabled}
               onBlur={(e) => change({ ...c, weight: numberFrom(e.target.value) ?? c.weight })}
             />
             <Field
-              label="Cure"
+              label="Fix time"
               figure
               unit="min"
               defaultValue={String(c.cure_min)}
@@ -64,14 +64,14 @@ export function Causes({
               onBlur={(e) => change({ ...c, cure_min: numberFrom(e.target.value) ?? c.cure_min })}
             />
             {!disabled && (
-              <Secondary onClick={() => remove(c.id)} aria-label={`Take out: ${c.name}`}>
-                Take out
+              <Secondary onClick={() => remove(c.id)} aria-label={`Delete: ${c.name}`}>
+                Delete
               </Secondary>
             )}
           </Box>
         ))}
       </Box>
-      {!disabled && <Secondary onClick={add}>Another cause</Secondary>}
+      {!disabled && <Secondary onClick={add}>Add cause</Secondary>}
     </Section>
   );
 }

@@ -9,7 +9,7 @@ import { chanceOf, withChance } from './edit';
 const hazards: readonly { value: Hazard; label: string }[] = [
   { value: 'none', label: 'nothing' },
   { value: 'dead', label: 'dead parts, after the dead proof' },
-  { value: 'control', label: 'control voltage on: it may start' },
+  { value: 'control', label: 'control voltage on: machine may start' },
   { value: 'live', label: 'live parts' },
 ];
 
@@ -29,7 +29,7 @@ function Chances({
   if (first === undefined) return null;
   return (
     <Box>
-      <Text fontWeight="500">Of 100, how many times “{first.words}”, if the cause is</Text>
+      <Text fontWeight="500">Of 100 cases, how often “{first.words}” if the cause is</Text>
       <FieldGrid min="230px">
         {causes.map((c) => (
           <Field
@@ -88,7 +88,7 @@ export function Checks({
                 onBlur={(e) => change({ ...k, minutes: numberFrom(e.target.value) ?? k.minutes })}
               />
               <Select
-                label="Exposes one to"
+                label="Hazard"
                 value={k.hazard}
                 disabled={disabled}
                 onChange={(v) =>
@@ -120,13 +120,13 @@ export function Checks({
             <Chances check={k} causes={causes} disabled={disabled} change={change} />
             {!disabled && (
               <Box>
-                <Secondary onClick={() => remove(k.id)}>Take this check out</Secondary>
+                <Secondary onClick={() => remove(k.id)}>Delete this check</Secondary>
               </Box>
             )}
           </Box>
         ))}
       </Box>
-      {!disabled && <Secondary onClick={add}>Another check</Secondary>}
+      {!disabled && <Secondary onClick={add}>Add check</Secondary>}
     </Section>
   );
 }

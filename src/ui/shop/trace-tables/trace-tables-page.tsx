@@ -56,21 +56,21 @@ export function TraceTablesPage({
     if (answer.ok) {
       setTrouble(null);
       setVersion(answer.value.version);
-      return setKept('Tables kept. Every trace from now on uses them.');
+      return setKept('Tables saved. Fault finding uses them from now on.');
     }
     const [first] = answer.problems;
     setTrouble(
       first !== undefined
-        ? `Not kept: ${placeWords(first.path)}: ${first.allowed}.`
+        ? `Not saved: ${placeWords(first.path)}: ${first.allowed}.`
         : answer.status === 0
-          ? 'Not kept: the server does not answer. What you wrote stays here; try again.'
-          : `Not kept: ${answer.error}`,
+          ? 'Not saved: server not reachable. What you typed stays here; try again.'
+          : `Not saved: ${answer.error}`,
     );
   };
   return (
     <CardPage
       title="Trace tables"
-      about="Causes of each alarm, how often, and what each check tells of them. They shape which check comes next."
+      about="Causes of each fault, how often they occur, and what each check shows. They decide which check comes next."
       people={people}
       person={person}
       maxW="1100px"
@@ -78,14 +78,14 @@ export function TraceTablesPage({
       <Broken what="table" items={broken} />
       <FieldGrid min="260px">
         <Select
-          label="Alarm or trouble"
+          label="Fault or symptom"
           value={family ?? ''}
           onChange={(v) => setFamily(tables.find((t) => t.family === v)?.family)}
           options={tables.map((t) => ({ value: t.family, label: familyWords[t.family] }))}
         />
         {table !== undefined && (
           <TextField
-            label="Where this is from"
+            label="Source"
             text={table.provenance}
             disabled={!lead}
             set={(text) => put({ ...table, provenance: text })}
@@ -96,7 +96,7 @@ export function TraceTablesPage({
         <Box key={table === usual ? `${table.family} usual` : table.family}>
           {table.deadFirst && (
             <Text fontWeight="500" mb="3">
-              No power and no second reset before something was measured dead: that stays.
+              No power and no second reset before dead measurements: this cannot be changed.
             </Text>
           )}
           <Causes
@@ -118,14 +118,14 @@ export function TraceTablesPage({
       )}
       <LeadKeeps
         lead={lead}
-        label="Keep tables"
-        others="The shop lead keeps these tables."
+        label="Save tables"
+        others="Only the shop lead can change these tables."
         save={() => void save()}
         trouble={trouble}
         kept={kept}
       >
         {table !== undefined && usual !== undefined && table !== usual && (
-          <Secondary onClick={() => put(usual)}>Back to the usual table</Secondary>
+          <Secondary onClick={() => put(usual)}>Restore the default table</Secondary>
         )}
       </LeadKeeps>
     </CardPage>

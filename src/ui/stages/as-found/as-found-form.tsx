@@ -61,26 +61,26 @@ export function AsFoundForm({
   return (
     <form onSubmit={submit(onSave)} noValidate>
       <FieldGrid>
-        <Field label="Active alarm" hint="as displayed; empty if none" maxLength={200} {...text('active')} />
+        <Field label="Active fault" hint="as displayed; empty if none" maxLength={200} {...text('active')} />
         <Select
-          label="What kind is it?"
+          label="Fault family"
           {...pick('family')}
           options={alarmFamilies.map((f) => ({ value: f, label: familyLabel(f) }))}
         />
         <Field label="Selector and jumper positions" maxLength={200} {...text('selectors')} />
       </FieldGrid>
-      <Section title="Fault slots, newest first">
+      <Section title="Fault log, newest first">
         <Text color="soft" mb="2" fontSize="0.92rem">
-          The newest may only be the consequence of an older one.
+          The newest entry may be a consequence of an older one.
         </Text>
         {slots.map((_, i) => (
           <Box key={i} display="grid" gridTemplateColumns="1fr 1fr" gap="3" mb="2">
-            <Field label={`Slot ${i + 1}, code`} maxLength={60} {...text(`slots.${i}.code`)} />
+            <Field label={`Log entry ${i + 1}, code`} maxLength={60} {...text(`slots.${i}.code`)} />
             <Field label="When" hint="if the clock was set" maxLength={60} {...text(`slots.${i}.when`)} />
           </Box>
         ))}
         {slots.length < 30 && (
-          <Secondary onClick={() => set('slots', [...slots, noSlot])}>Another slot</Secondary>
+          <Secondary onClick={() => set('slots', [...slots, noSlot])}>Add log entry</Secondary>
         )}
       </Section>
       <Box mb="4">

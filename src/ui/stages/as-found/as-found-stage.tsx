@@ -13,9 +13,9 @@ import { AsFoundForm, familyLabel } from './as-found-form';
 
 const reasons = [
   'unsafe to energise',
-  'display dead',
+  'display dark',
   'no access to the keypad',
-  'history was cleared before',
+  'fault log already cleared',
 ];
 
 /** As found, as it was recorded: it is looked at, and changed only by a correction. */
@@ -24,21 +24,21 @@ function Recorded({ entry: { payload, by, at, receivedAt } }: { entry: EntryOf<'
   return (
     <>
       <Text mb="3" color="soft" suppressHydrationWarning>
-        Recorded by {by.name}, {dateTime(receivedAt ?? at)}. It stays as it was found; what is found later
-        goes into the notes.
+        Recorded by {by.name}, {dateTime(receivedAt ?? at)}. As found stays unchanged; record later findings
+        as notes.
       </Text>
       <Text fontFamily="mono" fontSize="2rem" lineHeight="1.1">
-        {active === '' ? 'no alarm' : active}
+        {active === '' ? 'no fault' : active}
       </Text>
       <Text mb="4">
         Kind: {familyLabel(family)}
         {selectors !== '' && ` · selectors: ${selectors}`}
       </Text>
       {slots.length > 0 && (
-        <Section title="Fault slots, newest first">
+        <Section title="Fault log, newest first">
           <DataTable
             columns={[
-              { head: 'Slot', cell: (s) => s.place, names: true },
+              { head: 'Log entry', cell: (s) => s.place, names: true },
               { head: 'Code', cell: (s) => s.code },
               { head: 'When', cell: (s) => s.when ?? '' },
             ]}
@@ -63,18 +63,20 @@ export function AsFoundStage({ store, person, goTo }: StageProps) {
   const dead = mustStayDead(store.state);
   return (
     <>
-      <StageHead title="As found">Capture before clear: one long key press may wipe the history.</StageHead>
+      <StageHead title="As found">
+        Record before resetting: one long key press may erase the fault log.
+      </StageHead>
       {dead.length > 0 && (
-        <Caution grave title="Do not restore mains to read it.">
-          After {dead.join(', ')} the fault may still be there. Use an external 24 V control supply where the
-          type has one, or write why it was not captured.
+        <Caution grave title="Do not restore mains to read the display.">
+          After {dead.join(', ')} the fault may still be present. Use an external 24 V control supply where
+          the type has one, or record why the display was not read.
         </Caution>
       )}
       {recorded === null || correcting ? (
         <AsFoundForm
           known={recorded?.payload ?? null}
           display={store.state.call?.display ?? ''}
-          action={recorded === null ? 'Keep and look' : 'Save correction'}
+          action={recorded === null ? 'Save, go to Inspection' : 'Save correction'}
           onSave={(found) => {
             store.record('as-found.captured', found, recorded?.id);
             setCorrecting(false);
@@ -85,15 +87,15 @@ export function AsFoundStage({ store, person, goTo }: StageProps) {
         <>
           <Recorded entry={recorded} />
           <Box display="flex" flexWrap="wrap" gap="3">
-            <Primary onClick={() => goTo('look')}>Go on to look</Primary>
+            <Primary onClick={() => goTo('look')}>Go to Inspection</Primary>
             {mayCorrect(recorded, person) && (
-              <Secondary onClick={() => setCorrecting(true)}>Correct what was recorded</Secondary>
+              <Secondary onClick={() => setCorrecting(true)}>Correct the record</Secondary>
             )}
           </Box>
         </>
       )}
       {recorded === null && (
-        <Section title="Cannot be captured?">
+        <Section title="Not readable?">
           <Box display="flex" flexWrap="wrap" gap="2" mt="2">
             {reasons.map((reason) => (
               <Secondary

@@ -105,23 +105,23 @@ export function BandGauge({
       <Box>
         <Text>
           {band === null
-            ? 'No band of its own. '
+            ? 'No normal range for this test. '
             : `Normal range ${band[0].toFixed(2)}–${band[1].toFixed(2)} V. `}
           {peers.length > 0 &&
             `Other phases ${peers.map((s) => `${s.name} ${s.volts.toFixed(3)}`).join(', ')}. `}
         </Text>
         {judgement !== undefined && (
           <Text>
-            <StateMark mark={judgement.state} label={null} /> {markWord(judgement.state)}; a sound unit with
-            this one&rsquo;s drops shows{' '}
+            <StateMark mark={judgement.state} label={null} /> {markWord(judgement.state)}; a good unit with
+            the same diode drops shows{' '}
             {judgement.expected === 'OL' ? 'overload' : `${judgement.expected.toFixed(3)} V`}
             {judgement.off_V !== null &&
-              `, ${judgement.off_V >= 0 ? '+' : '−'}${Math.abs(judgement.off_V * 1000).toFixed(0)} mV off`}
+              `, ${judgement.off_V >= 0 ? '+' : '−'}${Math.abs(judgement.off_V * 1000).toFixed(0)} mV deviation`}
             .{' '}
             <Disclosure>
-              Drops are fitted from this unit&rsquo;s own readings and the network is solved for every probe.
-              The range is common practice, no source; agreement with the other two phases says more than the
-              range.
+              Diode drops are fitted from the readings of this unit, and every test is calculated as a
+              circuit. The range is common practice, no source; agreement with the other two phases is
+              stronger evidence than the range.
             </Disclosure>
           </Text>
         )}

@@ -9,8 +9,8 @@ import type { GuidedSteps } from './use-steps';
 
 function title({ step, guided, stale }: GuidedSteps): string {
   if (step !== null) return stepTitle(step);
-  if (!guided) return 'All planned readings are taken';
-  return stale ? 'Weighing what to probe next…' : 'No further probe needed';
+  if (!guided) return 'All planned readings taken';
+  return stale ? 'Choosing next test…' : 'No more readings needed';
 }
 
 /** What is measured now and where the leads go. */
@@ -27,7 +27,7 @@ export function BenchHead({
   return (
     <StageHead title={title(steps)}>
       {step === null ? (
-        'Choose a cell to take one again, two screws for a probe of your own, another plan, or go on to the sheet.'
+        'Tap a cell to measure again, two terminals for your own test, choose another plan, or go to the sheet.'
       ) : (
         <>
           {leadWords(step, last ?? null, strip).map((l) => (
@@ -37,8 +37,8 @@ export function BenchHead({
             </span>
           ))}
           {!guided && index >= 0 && `Reading ${index + 1} of ${plan.length}.`}{' '}
-          {purpose === 'repeat' && 'Measuring again: both values are kept.'}
-          {purpose === 'correct' && 'Putting a slip right: the first stays in the log.'}
+          {purpose === 'repeat' && 'Measuring again: both values are saved.'}
+          {purpose === 'correct' && 'Correcting a mistyped reading: the first stays in the log.'}
         </>
       )}
     </StageHead>
@@ -58,11 +58,11 @@ export function ProofNotice({
   return lock.open ? (
     <Caution title={`Bus proven dead at ${clockTime(safety.meterAfter?.at ?? safety.lastAt)}:`}>
       {safety.figures['bank dc']?.volts ?? 0} V, again {safety.figures['bank-again dc']?.volts ?? 0} V. Holds
-      until {clockTime(lock.until)} if nothing is entered, or until anyone else takes over. Motor, line and
-      brake-resistor leads off.
+      until {clockTime(lock.until)} if nothing is entered, or until another person takes over. Motor, line and
+      brake resistor leads off.
     </Caution>
   ) : (
-    <Caution grave title="Locked.">
+    <Caution grave signal={null} title="Locked.">
       {lock.text}{' '}
       <Secondary minH="44px" onClick={() => goTo('make-safe')}>
         Make safe

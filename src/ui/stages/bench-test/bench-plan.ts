@@ -83,7 +83,7 @@ const sideWords: Record<PlannedProbe['group'], string> = {
   bus: 'Bus junctions',
   upper: 'Upper',
   lower: 'Lower',
-  fill: 'Fill the bank',
+  fill: 'Fill the capacitor bank',
   'upper-reverse': 'Upper, reverse',
   'lower-reverse': 'Lower, reverse',
   link: 'Link',

@@ -4,7 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import { benchLock, type KeptReading } from '@/core/logbook';
 import { mayConfirmOpen } from '@/core/bench/meter-stream';
 import { probeKey, type Position } from '@/core/equipment/power-stage';
-import type { PositionState } from '@/core/bench/static-diagnosis';
+import { conclude, type PositionState } from '@/core/bench/static-diagnosis';
 import { Primary, Secondary, VisuallyHidden } from '../../kit/buttons';
 import { StageHead } from '../../kit/section';
 import { useNow } from '../../kit/use-now';
@@ -88,8 +88,8 @@ export function BenchTestStage({
   if (drive === null || stage === null)
     return (
       <>
-        <StageHead title="Bench">The test follows the drive&rsquo;s own strip.</StageHead>
-        <Primary onClick={() => goTo('identify')}>Identify the drive first</Primary>
+        <StageHead title="Bench test">The test plan follows the terminal strip of the drive.</StageHead>
+        <Primary onClick={() => goTo('identify')}>Read the drive nameplate first</Primary>
       </>
     );
   if (aside !== null)
@@ -139,7 +139,7 @@ export function BenchTestStage({
       />
       {picked !== null && (
         <Text role="status" fontSize="0.94rem">
-          Red on {picked}: now choose the screw for black.
+          Red on {picked}: now tap the terminal for black.
         </Text>
       )}
       {steps.guided && result !== null && <Guidance diagnosis={result} stage={stage} stale={steps.stale} />}
@@ -157,6 +157,7 @@ export function BenchTestStage({
         inputRef={input}
         suggested={suggestion === undefined ? null : `next: ${suggestion.red} to ${suggestion.black}`}
       />
+      {result !== null && <ShortConclusion headline={conclude(result, stage).headline} />}
       {step !== null && (
         <BandGauge
           probe={step}
@@ -185,7 +186,7 @@ export function BenchTestStage({
       {last !== undefined && (
         <Box role="status">
           <VisuallyHidden>
-            {store.unsent.has(last.entryId) ? 'Sending' : 'Kept'} {last.red} to {last.black}{' '}
+            {store.unsent.has(last.entryId) ? 'Sending' : 'Saved'} {last.red} to {last.black}{' '}
             {shownValue(last.value)}
           </VisuallyHidden>
         </Box>
@@ -195,19 +196,26 @@ export function BenchTestStage({
   );
 }
 
+/** Where the margin is below, the conclusion stands by the field too; it is heard once, from the margin. */
+const ShortConclusion = ({ headline }: { headline: string }) => (
+  <Text aria-hidden display={{ base: 'block', lg: 'none' }} fontWeight="600" mt="2">
+    {headline}
+  </Text>
+);
+
 /** What is to be known of the step: how a bank fills through the meter, and that somebody else took it meanwhile. */
 function StepNotes({ steps }: { steps: GuidedSteps }) {
   return (
     <>
       {steps.step?.group === 'fill' && (
         <Text mb="1" fontSize="0.95rem">
-          Hold the leads: the bank fills through the meter, about 1 V per second and 1000 µF. Keep{' '}
-          <b>overload</b> when it gets there, <b>climbing</b> if you do not wait.
+          Hold the leads: the meter charges the capacitor bank, about 1 V per second at 1000 µF. Enter{' '}
+          <b>OL</b> when the meter shows it, <b>climbing</b> if you do not wait.
         </Text>
       )}
       {steps.takenMeanwhile && (
         <Text role="status" color="doubt" fontWeight="500">
-          This pair was read elsewhere meanwhile: what is typed here is kept as a repeat of it.
+          This pair was measured on another device meanwhile: your reading is saved as a repeat.
         </Text>
       )}
     </>
@@ -268,7 +276,7 @@ function BenchFoot({
       </Secondary>
       <Secondary onClick={openHelp}>? keys</Secondary>
       <Primary onClick={() => toSheet?.()} disabled={toSheet === null}>
-        To the sheet
+        To the test sheet
       </Primary>
     </Box>
   );

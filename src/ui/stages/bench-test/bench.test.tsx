@@ -18,7 +18,7 @@ const strip = [
 ];
 
 describe('what the bench says of a step', () => {
-  it('names the device and the moving lead by the letters on the plate', () => {
+  it('names the device and the moving lead by the letters on the nameplate', () => {
     const plan = forwardPlan(unit);
     const lower = plan.find((p) => p.red === 'DC-' && p.black === 'L2');
     if (lower === undefined) throw new Error('no such step');
@@ -60,7 +60,7 @@ function Harness({ log, idle = false }: { log: string[]; idle?: boolean }) {
         text={text}
         setText={setText}
         keys={keys}
-        question={{ why: 'A lone 1?', choices: [{ value: 'OL', words: 'overload, then' }] }}
+        question={{ why: 'A lone 1?', choices: [{ value: 'OL', words: 'OL, then' }] }}
         error={null}
         choose={(value: Value) => log.push(`chose ${value}`)}
         disabled={false}
@@ -72,8 +72,8 @@ function Harness({ log, idle = false }: { log: string[]; idle?: boolean }) {
   );
 }
 
-describe('the figure field', () => {
-  it('takes letters as keys only while it is empty, and figures with their units', async () => {
+describe('the value field', () => {
+  it('takes letters as keys only while it is empty, and values with their units', async () => {
     const log: string[] = [];
     render(<Harness log={log} />);
     const field = screen.getByRole('textbox');
@@ -82,14 +82,14 @@ describe('the figure field', () => {
     expect(log).toEqual(['overload', 'short', 'repeat', 'climbing', 'help', 'pedal', 'back', 'keep 451 mV']);
   });
 
-  it('after the last planned reading takes no figure, and its keys still go elsewhere', async () => {
+  it('after the last planned reading takes no value, and its keys still go elsewhere', async () => {
     const log: string[] = [];
     render(<Harness log={log} idle />);
     const field = screen.getByRole('textbox') as HTMLInputElement;
     await userEvent.type(field, '0.45rn?{ArrowUp}');
     expect(field.value).toBe('');
     expect(log).toEqual(['repeat', 'suggested', 'help', 'back']);
-    expect((screen.getByRole('button', { name: /keep/ }) as HTMLButtonElement).disabled).toBe(true);
+    expect((screen.getByRole('button', { name: /save/ }) as HTMLButtonElement).disabled).toBe(true);
   });
 
   it('takes OL typed in full as one overload', async () => {
@@ -100,10 +100,10 @@ describe('the figure field', () => {
     expect((screen.getByRole('textbox') as HTMLInputElement).value).toBe('');
   });
 
-  it('offers what a doubtful figure can mean', async () => {
+  it('offers what a doubtful value can mean', async () => {
     const log: string[] = [];
     render(<Harness log={log} />);
-    await userEvent.click(screen.getByRole('button', { name: 'overload, then' }));
+    await userEvent.click(screen.getByRole('button', { name: 'OL, then' }));
     expect(log).toEqual(['chose OL']);
   });
 });

@@ -138,10 +138,10 @@ export function FigureField({
       </Box>
       <Box display="grid" gridTemplateColumns="repeat(3, auto)" gap="1.5" flex="0 1 auto">
         <KeyButton keyName="Enter" onClick={keys.keep} disabled={disabled || idle}>
-          keep
+          save
         </KeyButton>
         <KeyButton keyName="O" onClick={keys.overload} disabled={disabled || idle}>
-          overload
+          OL
         </KeyButton>
         <KeyButton keyName="S" onClick={keys.short} disabled={disabled || idle}>
           short

@@ -4,14 +4,14 @@ import { Key } from '../../kit/buttons';
 import { Dialog } from '../../kit/dialog';
 
 const keys: [string, string][] = [
-  ['0.451 Enter', 'keep the figure and move on; 451 mV, .451 and 0,451 are the same'],
-  ['O', 'overload'],
+  ['0.451 Enter', 'save the reading and go on; 451 mV, .451 and 0,451 are the same'],
+  ['O', 'OL'],
   ['S', 'short: 0.000'],
-  ['C', 'still climbing: the bank fills through the meter'],
-  ['R', 'measure the last one again; both values are kept'],
+  ['C', 'still climbing: the meter charges the capacitor bank'],
+  ['R', 'measure the last one again; both values are saved'],
   ['↑', 'back: correct a mistyped reading; the first stays in the log'],
-  ['N', 'take the suggested probe'],
-  ['space', 'meter by cable: yes, it is overload (a pedal sends the same)'],
+  ['N', 'go to the suggested test'],
+  ['space', 'meter by cable: confirm OL (a pedal sends the same)'],
   ['?', 'this sheet'],
 ];
 

@@ -4,17 +4,16 @@ import { KeyButton } from '../../kit/buttons';
 import type { MeterState } from './use-meter';
 
 const troubleWords: Readonly<Record<MeterProblem, string>> = {
-  silent: 'The meter has gone silent: look at cable and battery. By hand it goes on as always.',
-  garbage: 'The meter sends what cannot be read: wrong meter or wrong range. By hand it goes on as always.',
-  burst:
-    'Readings came all at once, held up on the way: none of them counts. Lift the leads, then touch again.',
+  silent: 'No data from the meter: check cable and battery. Enter readings by hand.',
+  garbage: 'Unreadable data from the meter: wrong meter or wrong range. Enter readings by hand.',
+  burst: 'Readings were delayed and were discarded. Lift the leads, then touch again.',
 };
 
 const stateWords: Readonly<Record<Listening['state'], string>> = {
-  open: 'open: touch the two screws; overload only counts with space or the pedal',
+  open: 'open: touch both terminals; OL is saved only with space or the pedal',
   settling: 'settling…',
-  climbing: 'climbing: the bank fills, hold on until it is open',
-  counted: 'kept: lift the leads',
+  climbing: 'climbing: the capacitor bank charges, hold until OL',
+  counted: 'saved: lift the leads',
 };
 
 /** What the meter sends and what becomes of it. */
@@ -32,7 +31,7 @@ export function MeterBar({
     meter === null
       ? null
       : meter.gone
-        ? 'No meter on the data port. By hand it goes on as always; it is tried again by itself.'
+        ? 'No meter on the data port. Enter readings by hand; the connection is retried automatically.'
         : meter.now.trouble === null
           ? null
           : troubleWords[meter.now.trouble];
@@ -56,19 +55,15 @@ export function MeterBar({
       </Text>
       <Text flex="1" role={trouble === null ? undefined : 'alert'}>
         {trouble ??
-          (meter === null
-            ? 'Listening…'
-            : ready
-              ? stateWords[meter.now.state]
-              : 'no probe is asked for: nothing counts now')}
-        {meter?.now.batteryLow === true && ' Its battery is low: change it, the figures drift.'}
+          (meter === null ? 'Listening…' : ready ? stateWords[meter.now.state] : 'No reading expected')}
+        {meter?.now.batteryLow === true && ' Meter battery low: replace it, readings drift.'}
       </Text>
       <KeyButton
         keyName="space"
         onClick={confirmOpen}
         disabled={!ready || meter === null || meter.gone || !mayConfirmOpen(meter.now)}
       >
-        overload it is
+        Confirm OL
       </KeyButton>
     </Box>
   );

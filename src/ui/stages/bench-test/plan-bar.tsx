@@ -30,17 +30,17 @@ export function Guidance({
   if (diagnosis.enough !== null)
     return (
       <Text role="status" borderLeft="5px solid" borderColor="sound" bg="paper" px="3" py="2" mt="2">
-        <b>Enough probing.</b> {diagnosis.enough}
+        <b>No more readings needed.</b> {diagnosis.enough}
       </Text>
     );
   if (next === undefined) return null;
   const [one, other] = next.between;
   return (
     <Box fontSize="0.94rem" mt="1" opacity={stale ? 0.5 : 1} aria-live="polite">
-      Separates <b>{faultsWords(one, stage)}</b> from <b>{faultsWords(other, stage)}</b>.{' '}
+      Distinguishes <b>{faultsWords(one, stage)}</b> from <b>{faultsWords(other, stage)}</b>.{' '}
       <Disclosure>
-        Of all probes left this one tells most per second of handling: {next.gainBits.toFixed(2)} bit in about{' '}
-        {next.handling_s.toFixed(0)} s. Next best:{' '}
+        Most useful next reading: {next.gainBits.toFixed(2)} bit in about {next.handling_s.toFixed(0)} s. Next
+        best:{' '}
         {diagnosis.next
           .slice(1, 4)
           .map((n) => `${n.red} to ${n.black} (${n.gainBits.toFixed(2)} bit, ${n.handling_s.toFixed(0)} s)`)

@@ -10,11 +10,11 @@ const same = (a: Given, b: Given | undefined): boolean => a.value === b?.value;
 function stateOf(line: ReadingLine, answered: boolean): { mark: Mark | null; words: string } {
   switch (line.kind) {
     case 'reading':
-      return { mark: null, words: 'to be kept' };
+      return { mark: null, words: 'to be saved' };
     case 'known':
-      return { mark: null, words: 'kept already' };
+      return { mark: null, words: 'saved already' };
     case 'question':
-      return answered ? { mark: null, words: 'to be kept' } : { mark: 'doubt', words: line.why };
+      return answered ? { mark: null, words: 'to be saved' } : { mark: 'doubt', words: line.why };
     case 'unreadable':
       return { mark: 'failed', words: line.why };
   }

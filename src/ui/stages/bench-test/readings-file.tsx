@@ -27,7 +27,7 @@ function Export({
   stage: Stage;
   readings: readonly KeptReading[];
 }) {
-  if (readings.length === 0) return <Text>Nothing has been read yet.</Text>;
+  if (readings.length === 0) return <Text>No file read yet.</Text>;
   return (
     <Box display="flex" gap="2" flexWrap="wrap" alignItems="center">
       <Secondary onClick={() => saveText('readings.csv', asCsv(readings))}>Readings, CSV</Secondary>
@@ -38,7 +38,7 @@ function Export({
         Case for calc
       </Secondary>
       <Secondary asChild>
-        <a href={`/api/v1/jobs/${jobId}/sheet?form=json`}>Whole test, JSON</a>
+        <a href={`/api/v1/jobs/${jobId}/sheet?form=json`}>Complete test, JSON</a>
       </Secondary>
     </Box>
   );
@@ -97,8 +97,8 @@ export function ReadingsFile({
     <Box as="section" aria-label="Readings as a file" borderTop="2px solid" borderColor="ink" pt="3" mb="5">
       <Section title="Readings in">
         <Text mb="3">
-          Only readings of this unit, taken with the bus proven dead as it is now. Screws may be called by
-          their marks or by L1, U, DC+.
+          Only readings of this unit, taken with the bus proven dead as now. Name terminals by their marking
+          or as L1, U, DC+.
         </Text>
         <LongField
           label="Paste readings"
@@ -147,13 +147,13 @@ export function ReadingsFile({
               setAnswers({});
             }}
           >
-            {wanted.length === 0 ? 'Keep' : `Keep ${countOf(wanted.length, 'reading')}`}
+            {wanted.length === 0 ? 'Save' : `Save ${countOf(wanted.length, 'reading')}`}
           </Primary>
-          <Secondary onClick={close}>Back to the bench</Secondary>
+          <Secondary onClick={close}>Back to the bench test</Secondary>
           {left > 0 && <Text color="doubt">{countOf(left, 'line')} will be left out.</Text>}
         </Box>
       </Section>
-      <Section title="The test out">
+      <Section title="Export the test">
         <Export jobId={jobId} stage={stage} readings={readings} />
       </Section>
     </Box>

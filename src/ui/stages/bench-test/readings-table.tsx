@@ -56,7 +56,7 @@ function Cell({
           type="button"
           onClick={select}
           aria-pressed={selected}
-          aria-label={`${probe.red} to ${probe.black}: ${words}${waiting ? ', not kept yet' : ''}`}
+          aria-label={`${probe.red} to ${probe.black}: ${words}${waiting ? ', not saved yet' : ''}`}
         >
           <span style={{ whiteSpace: 'nowrap' }}>
             {last !== undefined && shownValue(last.value)}{' '}

@@ -15,7 +15,7 @@ const yesNo = [
   { value: 'no' as const, label: 'no' },
 ];
 
-const figure = positiveFigureOr('A figure above zero; an estimate will do.');
+const figure = positiveFigureOr('A value above zero; an estimate is enough.');
 const figuresSchema = z.object({ prechargeOhm: figure, capacitance_uF: orNone(figure) });
 
 /** A stage as it was put together: what the editor asks for is stated then, but for a bank that nobody knows. */
@@ -63,29 +63,30 @@ export function StageEditor({
         Power stage: {stageWords(stage)}
       </Text>
       <Text mb="3">
-        As it is built, not as it reads. Readings that were taken stay; they are judged on the new drawing.
+        Enter how the unit is built, not what it reads. Existing readings stay and are evaluated with the new
+        circuit.
       </Text>
       <Schematic stage={stage} states={{}} probe={null} />
       <Box display="grid" gridTemplateColumns={{ base: '1fr', xl: '1fr 1fr' }} gap="4" my="4">
         <Choice
-          label="Front end"
+          label="Rectifier"
           value={stage.frontEnd}
           onChange={(frontEnd) => set({ frontEnd })}
           options={optionsOf({
-            'diode-3ph': 'six diodes',
-            'diode-1ph': 'four diodes',
+            'diode-3ph': 'three-phase diode rectifier',
+            'diode-1ph': 'single-phase diode rectifier',
             'scr-half-3ph': 'half-controlled',
           })}
         />
         <Choice
-          label="Between rectifier and bank"
+          label="Between rectifier and capacitor bank"
           value={stage.link}
           onChange={(link) => set({ link, dcrAccessible: link !== 'none' })}
           options={optionsOf({ none: 'nothing', link: 'link or choke', precharge: 'precharge' })}
         />
         {half && (
           <Choice
-            label="Small precharge bridge"
+            label="Precharge diode bridge"
             value={stage.scrPrecharge}
             onChange={(scrPrecharge) => set({ scrPrecharge })}
             options={optionsOf({ diodes: 'yes', none: 'no' })}
@@ -93,7 +94,7 @@ export function StageEditor({
         )}
         {stage.link !== 'none' && (
           <Choice
-            label="Is DC+R brought out to a screw?"
+            label="Is DC+R brought out to a terminal?"
             value={stage.dcrAccessible ? 'yes' : 'no'}
             onChange={(answer) => set({ dcrAccessible: answer === 'yes' })}
             options={yesNo}
@@ -115,11 +116,11 @@ export function StageEditor({
       <form onSubmit={done} noValidate>
         <FieldGrid>
           {resistor && <Field label="Precharge resistor" figure unit="Ω" {...text('prechargeOhm')} />}
-          <Field label="Bank" figure unit="µF" {...text('capacitance_uF')} />
+          <Field label="Capacitor bank" figure unit="µF" {...text('capacitance_uF')} />
         </FieldGrid>
         <Box display="flex" gap="2" flexWrap="wrap">
-          <Primary type="submit">Keep this stage</Primary>
-          <Secondary onClick={close}>Leave as it was</Secondary>
+          <Primary type="submit">Save power stage</Primary>
+          <Secondary onClick={close}>Cancel</Secondary>
         </Box>
       </form>
     </Box>

@@ -43,11 +43,11 @@ export function TrapNotice({
           <Secondary onClick={() => goTo('make-safe')}>Prove dead again</Secondary>
         )}
         {!noRetake.has(trap.code) && (
-          <Secondary onClick={() => retake(name)}>Set aside, take all again</Secondary>
+          <Secondary onClick={() => retake(name)}>Set readings aside, measure again</Secondary>
         )}
         <Disclosure>
-          The same network with this trap in it explains the figures {(100 * trap.probability).toFixed(0)} %
-          of the way; the rest speaks for the unit itself. Readings set aside stay in the log.
+          With this condition, the circuit explains the readings {(100 * trap.probability).toFixed(0)} %
+          likely; otherwise the unit itself is the cause. Readings set aside stay in the log.
         </Disclosure>
       </Box>
     </Box>

@@ -43,7 +43,7 @@ export function CallStage({ store, goTo }: StageProps) {
   });
   return (
     <>
-      <StageHead title="Take the job">Ask before going there. &ldquo;Not sure&rdquo; is an answer.</StageHead>
+      <StageHead title="Call">Ask on the phone. &ldquo;Not sure&rdquo; is allowed.</StageHead>
       {opened !== undefined && (
         <Section title={opened.complaint}>
           <Text>
@@ -59,9 +59,9 @@ export function CallStage({ store, goTo }: StageProps) {
       )}
       <form onSubmit={keep} noValidate>
         <FieldGrid min="260px">
-          <Field label="What was it doing?" maxLength={200} {...text('doing')} />
-          <Field label="What does the display say?" maxLength={200} {...text('display')} />
-          <Field label="What changed lately?" maxLength={200} {...text('changedLately')} />
+          <Field label="What was the machine doing?" maxLength={200} {...text('doing')} />
+          <Field label="What does the display show?" maxLength={200} {...text('display')} />
+          <Field label="What was changed recently?" maxLength={200} {...text('changedLately')} />
         </FieldGrid>
         <Box as="fieldset" mb="4">
           <Text as="legend" fontFamily="heading" fontWeight="500" mb="1">
@@ -87,7 +87,7 @@ export function CallStage({ store, goTo }: StageProps) {
             ))}
           </Box>
         </Box>
-        <Primary type="submit">Keep and identify</Primary>
+        <Primary type="submit">Save, go to Nameplates</Primary>
       </form>
     </>
   );

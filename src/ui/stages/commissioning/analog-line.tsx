@@ -20,7 +20,7 @@ const kilohm = (ohm: number): string => `${ohm / 1000} kΩ`;
 
 const potentiometerSchema = (window: readonly [number, number]) =>
   z.object({
-    kilohm: orNone(positiveFigureOr('Kilohms above zero, or empty: none.')).refine(
+    kilohm: orNone(positiveFigureOr('Kilohms above zero, or empty for none.')).refine(
       (typed) => typed === null || potentiometerFault(typed * 1000, window) === null,
       {
         error: ({ input }) => potentiometerFault(Number(input) * 1000, window) ?? '',
@@ -47,9 +47,9 @@ function Potentiometer({
       onSubmit={submit(({ kilohm: typed }) => keep(typed === null ? null : Math.round(typed * 1000)))}
     >
       <FieldGrid min="220px">
-        <Field label="Potentiometer fitted" figure unit="kΩ" hint="Empty: none" {...text('kilohm')} />
+        <Field label="Potentiometer fitted" figure unit="kΩ" hint="empty: none" {...text('kilohm')} />
         <Box alignSelf="end">
-          <Secondary type="submit">Keep this potentiometer</Secondary>
+          <Secondary type="submit">Save potentiometer</Secondary>
         </Box>
       </FieldGrid>
     </form>
@@ -72,7 +72,7 @@ function Selector({
     <Box mt="2">
       <Text>{jumper}</Text>
       <Choice
-        label="The selector stands at"
+        label="Selector position"
         value={stands ?? null}
         onChange={keep}
         options={[
@@ -83,7 +83,7 @@ function Selector({
       {stands !== undefined && (
         <Text role="status" color={stands === wanted ? 'sound' : 'failed'} fontWeight="500">
           <StateMark mark={stands === wanted ? 'sound' : 'failed'} label={null} />{' '}
-          {stands === wanted ? 'As the signal wants it.' : `The signal wants it at ${wanted}.`}
+          {stands === wanted ? 'Matches the signal.' : `The signal needs ${wanted}.`}
         </Text>
       )}
     </Box>
@@ -110,8 +110,8 @@ export function AnalogLine({
   const window = control.supply.potentiometer_ohm;
   const sold = window === undefined || signal !== '0-10V' ? [] : potentiometers(window[0], window[1]);
   return (
-    <Section title={`What ${input.mark} stands for`}>
-      <PlainTable heads={['Signal', 'Speed to expect', 'Motor, by its plate', 'Sum']}>
+    <Section title={`Scaling of ${input.mark}`}>
+      <PlainTable heads={['Signal', 'Expected reference', 'Motor speed by nameplate', 'Calculation']}>
         {fivePoints(line).map((p) => (
           <tr key={p.signal}>
             <td>
@@ -150,14 +150,14 @@ export function AnalogLine({
       )}
       {window !== undefined && signal === '0-10V' && (
         <Text as="div" mt="2">
-          A potentiometer between {control.supply.plus10} and {control.supply.analogCommon}:{' '}
+          A potentiometer from {control.supply.plus10} and {control.supply.analogCommon}:{' '}
           {[...new Set(sold.map((p) => p.ohm))]
             .sort((a, b) => a - b)
             .map(kilohm)
-            .join(' or ') || 'none is sold in that window'}
+            .join(' or ') || 'no standard value in this range'}
           .
           <Disclosure>
-            From {kilohm(window[0])} to {kilohm(window[1])} as the type takes it;{' '}
+            From {kilohm(window[0])} to {kilohm(window[1])} as allowed by the type;{' '}
             {sold.map((p) => `${kilohm(p.ohm)} of the ${p.sold}`).join(', ')}. IEC 60063, from memory.
           </Disclosure>
         </Text>

@@ -25,25 +25,25 @@ export function BrakeWords({
     <>
       {tooSmall && (
         <Text color="failed" fontWeight="500">
-          {fitted_ohm} Ω is below the chopper&rsquo;s least of {least_ohm} Ω: it burns the chopper.
+          {fitted_ohm} Ω is below the minimum of the brake chopper, {least_ohm} Ω: the chopper would fail.
         </Text>
       )}
       {lowering_W !== null && (
         <Text fontWeight="500">
-          Lowering gives {formatSignificant(lowering_W / 1000)} kW back all the way down: a brake resistor for
-          that, and a brake that is proven to close.
+          Lowering feeds back {formatSignificant(lowering_W / 1000)} kW continuously: fit a brake resistor for
+          it and a mechanical brake proven to close.
         </Text>
       )}
       {energy_J > 1 && most_ohm !== null && (
         <Text>
-          A brake resistor would take {formatSignificant(peak_W / 1000)} kW at the peak and{' '}
-          {formatSignificant(average_W)} W on average with a stop every {cycle_s} s, {(100 * duty).toFixed(0)}{' '}
-          % of the time:{' '}
+          A brake resistor must take {formatSignificant(peak_W / 1000)} kW at the peak and{' '}
+          {formatSignificant(average_W)} W on average with one stop every {cycle_s} s,{' '}
+          {(100 * duty).toFixed(0)} % of the time:{' '}
           {tooMuch
-            ? `at most ${formatSignificant(most_ohm)} Ω, which the chopper does not take: lengthen the ramp, or a larger drive`
-            : `at most ${formatSignificant(most_ohm)} Ω${sold === null || (least_ohm !== null && sold < least_ohm) ? '' : `, ${sold} Ω as they are sold`}`}
-          {least_ohm === null ? ', never below the chopper’s least' : `, never below ${least_ohm} Ω`}. Its
-          thermal switch drops the line contactor.
+            ? `at most ${formatSignificant(most_ohm)} Ω, below the minimum of the chopper: lengthen the ramp, or use a larger drive`
+            : `at most ${formatSignificant(most_ohm)} Ω${sold === null || (least_ohm !== null && sold < least_ohm) ? '' : `, standard value ${sold} Ω`}`}
+          {least_ohm === null ? ', never below the minimum of the chopper' : `, never below ${least_ohm} Ω`}.
+          Its thermal switch must open the line contactor.
         </Text>
       )}
     </>

@@ -29,25 +29,27 @@ const loadWords: Readonly<Record<LoadKind, string>> = {
 };
 
 const historyWords: Readonly<Record<UnitHistory, string>> = {
-  'from-its-box': 'new, from its box',
-  'set-up-before': 'set up for this machine before',
+  'from-its-box': 'new, in its box',
+  'set-up-before': 'used on this machine before',
   'not-known': 'not known: from stock, repaired, used',
 };
 
 const yesNo = [
-  ['coupled', 'The shaft is coupled to its machine'],
-  ['reverse', 'The machine runs both ways'],
-  ['windmills', 'A draught or a flow may turn it before the start (fans, pumps)'],
-  ['encoder', 'An encoder is fitted, with its board'],
-  ['brakeProven', 'A mechanical brake is proven to close'],
-  ['brakeResistor', 'A brake resistor is fitted'],
+  ['coupled', 'Motor shaft coupled to the machine'],
+  ['reverse', 'Machine runs in both directions'],
+  ['windmills', 'Air or liquid flow may turn the shaft before the start (fans, pumps)'],
+  ['encoder', 'Encoder and encoder board fitted'],
+  ['brakeProven', 'Mechanical brake proven to close'],
+  ['brakeResistor', 'Brake resistor fitted'],
 ] as const;
 
-const ramp = orNone(positiveFigureOr('A ramp takes some time: 0 s trips on current, or pumps the bus up.'));
+const ramp = orNone(
+  positiveFigureOr('A ramp needs a time above zero: 0 s trips on overcurrent or overvoltage.'),
+);
 const choicesSchema = z
   .object({
     load: z.enum(loadKinds),
-    volts: positiveFigureOr('Volts between two phases, as measured.'),
+    volts: positiveFigureOr('Line-to-line voltage, as measured.'),
     runFrom: z.enum(['terminals', 'keypad', 'serial']),
     speedFrom: z.enum(['keypad', 'knob', 'AI1', 'AI2', 'preset', 'serial']),
     wiring: z.enum(['two-wire', 'three-wire', 'two-wire-direction']),
@@ -55,7 +57,7 @@ const choicesSchema = z
     region: z.enum(['50Hz', '60Hz']),
     up_s: ramp,
     down_s: ramp,
-    minimum_Hz: orNone(zeroOrMoreOr('Hz from zero up.')),
+    minimum_Hz: orNone(zeroOrMoreOr('Hz, zero or more.')),
     history: z.enum(['', ...unitHistories]),
     windmills: z.boolean(),
     coupled: z.boolean(),
@@ -115,7 +117,7 @@ export function ChoicesForm({
   );
   const speeds: Option<StartUpChoices['speedFrom']>[] = [
     { value: 'keypad', label: 'keypad' },
-    ...(control.knob ? [{ value: 'knob' as const, label: 'knob on the unit' }] : []),
+    ...(control.knob ? [{ value: 'knob' as const, label: 'potentiometer on the unit' }] : []),
     ...control.analogInputs.map((a) => ({ value: a.id, label: `analog ${a.mark}` })),
     { value: 'preset', label: 'fixed speeds' },
     { value: 'serial', label: 'serial' },
@@ -126,17 +128,17 @@ export function ChoicesForm({
         <Select label="Load" {...pick('load')} options={optionsOf(loadWords)} />
         <Field label="Supply, measured" figure unit="V" {...text('volts')} />
         <Select
-          label="Run from"
+          label="Control source"
           {...pick('runFrom')}
           options={optionsOf({ terminals: 'terminals', keypad: 'keypad', serial: 'serial' })}
         />
-        <Select label="Speed from" {...pick('speedFrom')} options={speeds} />
+        <Select label="Reference source" {...pick('speedFrom')} options={speeds} />
         <Select
           label="Run wiring"
           {...pick('wiring')}
           options={optionsOf({
-            'two-wire': 'contact that stays',
-            'three-wire': 'start pulse and stop',
+            'two-wire': 'maintained contact',
+            'three-wire': 'start pulse and stop (3-wire)',
             'two-wire-direction': 'run and direction',
           })}
         />
@@ -145,15 +147,19 @@ export function ChoicesForm({
           {...pick('signal')}
           options={optionsOf({ '0-10V': '0 to 10 V', '0-20mA': '0 to 20 mA', '4-20mA': '4 to 20 mA' })}
         />
-        <Field label="Acceleration" hint="Empty: the rule’s" figure unit="s" {...text('up_s')} />
-        <Field label="Deceleration" hint="Empty: the rule’s" figure unit="s" {...text('down_s')} />
-        <Field label="Lowest frequency" hint="Empty: 0" figure unit="Hz" {...text('minimum_Hz')} />
+        <Field label="Ramp up" hint="empty: default of the rule" figure unit="s" {...text('up_s')} />
+        <Field label="Ramp down" hint="empty: default of the rule" figure unit="s" {...text('down_s')} />
+        <Field label="Minimum frequency" hint="Empty: 0" figure unit="Hz" {...text('minimum_Hz')} />
       </FieldGrid>
-      <Choice label="Region" {...pick('region')} options={optionsOf({ '50Hz': '50 Hz', '60Hz': '60 Hz' })} />
+      <Choice
+        label="50/60 Hz default set"
+        {...pick('region')}
+        options={optionsOf({ '50Hz': '50 Hz', '60Hz': '60 Hz' })}
+      />
       <FieldGrid min="260px">
         <Select
-          label="Past of the unit"
-          hint="Not known: it is saved, reset and checked first"
+          label="History of the unit"
+          hint="If not known, the unit is saved, reset and checked first"
           {...pick('history')}
           options={optionsOf({ '': 'not said', ...historyWords })}
         />
@@ -164,7 +170,7 @@ export function ChoicesForm({
         ))}
       </Box>
       <Primary type="submit" mt="2">
-        {chosen === null ? 'Make the sheet' : 'Make it again'}
+        {chosen === null ? 'Make start-up sheet' : 'Update start-up sheet'}
       </Primary>
     </chakra.form>
   );

@@ -12,16 +12,16 @@ export function CommissioningStage(props: StageProps) {
   const { control, trouble } = useControl(drive?.typeId ?? null);
   return (
     <>
-      <StageHead title="Settings">
-        From the motor plate to every value that is entered, with its sum.
+      <StageHead title="Commissioning">
+        Every parameter value for this motor and load, with its calculation.
       </StageHead>
       {drive === null || motor === null ? (
         <>
-          <Text mb="2">The sheet follows the plates of drive and motor.</Text>
-          <Primary onClick={() => props.goTo('identify')}>Read the plates first</Primary>
+          <Text mb="2">The start-up sheet needs the nameplates of drive and motor.</Text>
+          <Primary onClick={() => props.goTo('identify')}>Read the nameplates first</Primary>
         </>
       ) : control === null ? (
-        <Text role="status">{trouble ?? 'Fetching what the catalogue says of this type…'}</Text>
+        <Text role="status">{trouble ?? 'Loading catalogue data of this type…'}</Text>
       ) : (
         <CommissioningWork {...props} drive={drive} plate={motor.plate} control={control} />
       )}

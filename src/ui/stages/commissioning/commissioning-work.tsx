@@ -26,7 +26,7 @@ import { AskToWrite, useWishes } from './wishes';
 type Panel = 'choices' | 'place' | 'sheet' | 'ramps' | 'run' | 'sets';
 const panels: readonly { id: Panel; name: string }[] = [
   { id: 'choices', name: 'Load and control' },
-  { id: 'place', name: 'Supply and place' },
+  { id: 'place', name: 'Supply and installation' },
   { id: 'sheet', name: 'Start-up sheet' },
   { id: 'ramps', name: 'Ramps' },
   { id: 'run', name: 'Commissioning run' },
@@ -43,7 +43,7 @@ function saving(
   const to = parameter?.choices?.find((c) => c.means === 'now')?.value;
   return parameter === undefined || from === undefined || to === undefined
     ? null
-    : () => ask([{ parameter, from, to, reason: 'kept in memory', trial: false }]);
+    : () => ask([{ parameter, from, to, reason: 'saved to memory', trial: false }]);
 }
 
 const nothing = (): void => undefined;
@@ -102,12 +102,12 @@ export function CommissioningWork({
       {release?.sheet.findings
         .filter((f) => f.severity === 'wrong')
         .map((f) => (
-          <Caution key={f.code} grave title="Wrong.">
+          <Caution key={f.code} grave signal={null} title="Wrong value.">
             {f.text} {f.sum}.
           </Caution>
         ))}
       <Tabs
-        label="Settings"
+        label="Commissioning"
         panels={chosen === null ? panels.filter((p) => p.id === 'choices' || p.id === 'sets') : panels}
         open={panel}
         choose={setPanel}

@@ -103,10 +103,10 @@ function faced(said = begun, person: Person = ines) {
   return { log, asked };
 }
 const readOut = async () => {
-  await press('Look for drives');
+  await press('Search for drives');
   await screen.findByRole('combobox', { name: 'Drive' });
   await press('Read out');
-  await screen.findByText(/^Read out: \d+ entries/);
+  await screen.findByText(/^Read out: \d+ parameters/);
 };
 const rows = () => within(screen.getByRole('list', { name: 'Start-up sheet' }));
 const row = (number: string) => {
@@ -122,19 +122,19 @@ describe('load and control', () => {
     const { log } = faced(plates);
     expect(screen.queryByRole('tab', { name: 'Commissioning run' })).toBeNull();
     await userEvent.selectOptions(screen.getByRole('combobox', { name: 'Load' }), 'winch');
-    await fill('Acceleration', '0');
-    await press('Make the sheet');
-    expect(screen.getByText(/A ramp takes some time/)).toBeTruthy();
-    await userEvent.clear(screen.getByLabelText('Acceleration'));
-    await fill('Acceleration', '4,5');
-    await press('Make the sheet');
+    await fill('Ramp up', '0');
+    await press('Make start-up sheet');
+    expect(screen.getByText(/A ramp needs a time above zero/)).toBeTruthy();
+    await userEvent.clear(screen.getByLabelText('Ramp up'));
+    await fill('Ramp up', '4,5');
+    await press('Make start-up sheet');
     expect(log.at(-1)).toMatchObject(['startup.choices', { choices: { load: 'winch', up_s: 4.5 } }]);
     expect(await screen.findByRole('list', { name: 'Start-up sheet' })).toBeTruthy();
   });
 });
 
 describe('the sheet', () => {
-  it('stands against what is in the drive: a wrong region is said aloud, and goes first, alone', async () => {
+  it('stands against what is in the drive: a wrong 50/60 Hz default set is said aloud, and goes first, alone', async () => {
     faced();
     await readOut();
     expect(await screen.findByText(/17 % under-fluxed/, { selector: '[role="note"] *' })).toBeTruthy();
@@ -145,39 +145,39 @@ describe('the sheet', () => {
     expect((go as HTMLButtonElement).disabled).toBe(true);
     for (const box of form.getAllByRole('checkbox')) await userEvent.click(box);
     await userEvent.click(go);
-    expect(await screen.findByText(/It put other entries back: read out again/)).toBeTruthy();
+    expect(await screen.findByText(/It reset other parameters: read out again/)).toBeTruthy();
     // Until it was read again nothing that was known counts.
-    expect(screen.getByText(/what was entered before it may be gone/)).toBeTruthy();
+    expect(screen.getByText(/values entered before it may be lost/)).toBeTruthy();
     await press('Read out');
-    expect(screen.queryByText(/what was entered before it may be gone/)).toBeNull();
+    expect(screen.queryByText(/values entered before it may be lost/)).toBeNull();
   });
 
   it('a potentiometer that the type does not take is refused in place, and the one that is sold is named', async () => {
     const { log } = faced();
     await fill('Potentiometer fitted', '22');
-    await press('Keep this potentiometer');
-    expect(await screen.findByText(/the nearest that is sold is 5 kΩ/)).toBeTruthy();
+    await press('Save potentiometer');
+    expect(await screen.findByText(/nearest standard value: 5 kΩ/)).toBeTruthy();
     expect(log.some(([kind]) => kind === 'startup.potentiometer')).toBe(false);
     await userEvent.clear(screen.getByLabelText('Potentiometer fitted'));
     await fill('Potentiometer fitted', '4,7');
-    await press('Keep this potentiometer');
+    await press('Save potentiometer');
     expect(log.at(-1)).toEqual(['startup.potentiometer', { ohm: 4700 }]);
   });
 
-  it('takes another value with a reason only, and goes back to the rule', async () => {
+  it('takes another value with a reason only, and goes use the rule', async () => {
     const { log } = faced();
     const up = numberOf('ramp.up');
     await userEvent.click(screen.getByRole('button', { name: `Another value for ${up}` }));
     await fill('Value', '12');
-    const keep = screen.getByRole('button', { name: 'Keep this value' });
+    const keep = screen.getByRole('button', { name: 'Save value' });
     expect((keep as HTMLButtonElement).disabled).toBe(true);
     await choose('Why', 'for the test only');
     await userEvent.click(keep);
     expect(log.at(-1)).toEqual(['startup.value', { number: up, value: 12, reason: 'for the test only' }]);
     expect(row(up).getByText('12 s')).toBeTruthy();
-    expect(screen.getByText(new RegExp(`A value for the test only: ${up}`))).toBeTruthy();
-    await press('back to the rule');
-    expect(screen.queryByText(new RegExp(`A value for the test only: ${up}`))).toBeNull();
+    expect(screen.getByText(new RegExp(`A test-only value: ${up}`))).toBeTruthy();
+    await press('use the rule');
+    expect(screen.queryByText(new RegExp(`A test-only value: ${up}`))).toBeNull();
   });
 
   it('refuses coast for a load that pulls, as long as no brake is proven', async () => {
@@ -280,12 +280,12 @@ describe('signing', () => {
   it('may be until a day: each open thing ticked, a day to come, and somebody who agrees', async () => {
     const { log } = faced(all(['partners', 'automatic']));
     expect(sign().disabled).toBe(true);
-    await tick(/Partner machines/);
+    await tick(/Connected machines/);
     await fill('Agreed with', 'ines tarrow');
-    await fill('Function of that person', 'harbour master');
+    await fill('Function', 'harbour master');
     await fillField(screen.getByLabelText('May run until', { selector: 'input' }), '2099-01-02');
     expect(sign().disabled).toBe(true);
-    await tick(/Handed to automatic/);
+    await tick(/Return to automatic/);
     // Who signs does not agree in place of others.
     expect(sign().disabled).toBe(true);
     await userEvent.clear(screen.getByRole('textbox', { name: 'Agreed with' }));
@@ -320,15 +320,15 @@ describe('the run over the link', () => {
   };
   const bits = { DI1: false, DI2: false, DI3: true, DI4: false, DI5: false, DI6: false };
 
-  it('covers go on after wires, torque and earth; their figures are kept', async () => {
+  it('covers go on after wires, torque and earth; their values are kept', async () => {
     const { log } = await linked();
     await take(/^.*Covers/);
     const first = within(screen.getByRole('group', { name: 'First' }));
     expect(first.getAllByRole('button').map((b) => b.textContent)).toEqual(['Wires', 'Torques', 'Earth']);
     await userEvent.click(first.getByRole('button', { name: 'Earth' }));
-    const seen = screen.getByRole('button', { name: 'Seen and right' }) as HTMLButtonElement;
+    const seen = screen.getByRole('button', { name: 'Passed' }) as HTMLButtonElement;
     expect(seen.disabled).toBe(true);
-    await fill('Frame to bar', '0,06');
+    await fill('Frame to PE bar', '0,06');
     await userEvent.click(seen);
     expect(log.at(-1)).toMatchObject([
       'commission.step',
@@ -339,12 +339,12 @@ describe('the run over the link', () => {
   it('a bit is kept when it was seen both ways and nothing moved with it', async () => {
     const { log } = await linked();
     await take(/X4: reset/);
-    const keep = () => screen.getByRole('button', { name: 'Keep what the link saw' }) as HTMLButtonElement;
+    const keep = () => screen.getByRole('button', { name: 'Save link result' }) as HTMLButtonElement;
     sends({ inputs: bits });
     sends({ inputs: { ...bits, DI4: true, DI5: true } });
-    expect(screen.getByText(/Something else moved with it: DI5/)).toBeTruthy();
+    expect(screen.getByText(/Another input changed too: DI5/)).toBeTruthy();
     expect(keep().disabled).toBe(true);
-    await press('Look again from here');
+    await press('Check again');
     sends({ inputs: bits });
     expect(keep().disabled).toBe(true);
     sends({ inputs: { ...bits, DI4: true } });
@@ -366,33 +366,33 @@ describe('the run over the link', () => {
       sends({ AI1: volts, reference_Hz: hz });
       await press('Take this point');
     }
-    expect(screen.getByText(/5 V stands for 25 Hz, the drive says 20 Hz/)).toBeTruthy();
-    await press('Keep: not as the line says');
+    expect(screen.getByText(/5 V should give 25 Hz, the drive shows 20 Hz/)).toBeTruthy();
+    await press('Save: scaling wrong');
     expect(log.at(-1)).toMatchObject(['commission.step', { step: 'analog-AI1', outcome: 'not-ok' }]);
   });
 
-  it('what was not saved is gone with the power, and said entry by entry', async () => {
+  it('what was not saved is gone with the power, and said parameter by parameter', async () => {
     const { log } = await linked();
     inDrive = { ...factory, [numberOf('ramp.up')]: 9 };
     await press('Read out');
-    await take(/Kept in memory/);
-    await press('Power goes now');
+    await take(/Saved to memory/);
+    await press('Switch power off now');
     expect(log.at(-1)?.[0]).toBe('commission.power-off');
     inDrive = factory;
     onServer = [];
-    await press(/It was dark and is back/);
+    await press(/Power is back: read out/);
     expect(await screen.findByText(new RegExp(`${numberOf('ramp.up')} .* was 9 s, is 5 s`))).toBeTruthy();
-    expect(screen.queryByRole('button', { name: 'Keep what the link saw' })).toBeNull();
-    await press(/power goes once more/);
-    await press(/It was dark and is back/);
-    await press('Keep what the link saw');
+    expect(screen.queryByRole('button', { name: 'Save link result' })).toBeNull();
+    await press(/cycle power once more/);
+    await press(/Power is back: read out/);
+    await press('Save link result');
     expect(log.at(-1)).toMatchObject(['commission.step', { step: 'saved', outcome: 'ok', seenBy: 'link' }]);
   });
 
-  it('currents are taken from the drive, and one above the plate is not kept', async () => {
+  it('currents are taken from the drive, and one above the nameplate is not kept', async () => {
     const { log } = await linked();
     for (const step of [/Direction/, /Run inputs off/, /Wires/]) await take(step);
-    await press('Seen and right');
+    await press('Passed');
     await take(/Two or three speeds/);
     expect(screen.getByRole('group', { name: 'First' })).toBeTruthy();
     expect(log.at(-1)).toMatchObject(['commission.step', { step: 'wires', outcome: 'ok' }]);

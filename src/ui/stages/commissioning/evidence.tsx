@@ -54,7 +54,7 @@ function Row({
   const [seen, setSeen] = useState(noBits);
   const [last, setLast] = useState<Live | null>(null);
   const bits = live[which];
-  if (bits === undefined) return <Text>The drive does not show them over the link: look by hand.</Text>;
+  if (bits === undefined) return <Text>Not available over the drive link: check by hand.</Text>;
   if (last !== live) {
     setLast(live);
     setSeen(bitWatch(seen, bits, id));
@@ -70,16 +70,16 @@ function Row({
       <Seen mark={seen.off ? 'sound' : 'unprobed'}>{seen.off ? 'seen at 0' : 'not yet seen at 0'}</Seen>
       <Seen mark={seen.on ? 'sound' : 'unprobed'}>{seen.on ? 'seen at 1' : 'not yet seen at 1'}</Seen>
       {moved.length > 0 && (
-        <Seen mark="failed">{`Something else moved with it: ${moved.join(', ')}. Look at the wiring.`}</Seen>
+        <Seen mark="failed">{`Another input changed too: ${moved.join(', ')}. Check the wiring.`}</Seen>
       )}
       <Box display="flex" gap="2" flexWrap="wrap" my="2">
         <Primary
           disabled={!whole || moved.length > 0}
-          onClick={() => take('ok', `${mark} seen at 0 and at 1 over the link, no other moved`)}
+          onClick={() => take('ok', `${mark} seen at 0 and 1 over the link, no other input changed`)}
         >
-          Keep what the link saw
+          Save link result
         </Primary>
-        <Secondary onClick={() => setSeen(noBits)}>Look again from here</Secondary>
+        <Secondary onClick={() => setSeen(noBits)}>Check again</Secondary>
       </Box>
     </Box>
   );
@@ -93,7 +93,7 @@ function Points({ live, line, id, take }: { live: Live; line: ScaleLine; id: 'AI
   const signal = live[id];
   const reference = live.reference_Hz;
   if (signal === undefined || reference === undefined)
-    return <Text>The drive shows no signal or no reference over the link: look by hand.</Text>;
+    return <Text>Signal or reference not available over the drive link: check by hand.</Text>;
   const now = analogPoint(line, signal, reference);
   const left = wanted.filter((w) => !points.some((p) => Math.abs(p.share - w) <= near));
   const wrong = points.some((p) => !p.agrees);
@@ -109,7 +109,7 @@ function Points({ live, line, id, take }: { live: Live; line: ScaleLine; id: 'AI
       ))}
       {left.length > 0 && (
         <Text color="soft">
-          Still to see: {left.map((w) => (w === 0 ? 'none' : w === 1 ? 'all' : 'half')).join(', ')} of the
+          Still to check: {left.map((w) => (w === 0 ? 'none' : w === 1 ? 'all' : 'half')).join(', ')} of the
           signal.
         </Text>
       )}
@@ -133,7 +133,7 @@ function Points({ live, line, id, take }: { live: Live; line: ScaleLine; id: 'AI
             )
           }
         >
-          {wrong ? 'Keep: not as the line says' : 'Keep these points'}
+          {wrong ? 'Save: scaling wrong' : 'Save these points'}
         </Primary>
       </Box>
     </Box>
@@ -154,13 +154,13 @@ function Display({
           {line}
         </Seen>
       ))}
-      {against.length === 0 && <Seen mark="sound">Ready, at rest, no alarm, run given from nowhere.</Seen>}
+      {against.length === 0 && <Seen mark="sound">Ready, stopped, no fault, no run command.</Seen>}
       <Primary
         mt="2"
         disabled={against.length > 0}
-        onClick={() => take('ok', 'ready, 0 Hz, no alarm, no run, over the link')}
+        onClick={() => take('ok', 'ready, 0 Hz, no fault, no run command, over the link')}
       >
-        Keep what the link saw
+        Save link result
       </Primary>
     </Box>
   );
@@ -177,20 +177,22 @@ function PowerCycle({ watched, take }: { watched: Watched; take: Take }) {
       )}
       {!away && lost === null && (
         <Secondary
-          waitsFor={Object.keys(values).length === 0 ? 'Read out first: it is compared afterwards.' : null}
+          waitsFor={
+            Object.keys(values).length === 0 ? 'Read out first; the values are compared afterwards.' : null
+          }
           onClick={powerOff}
         >
-          Power goes now
+          Switch power off now
         </Secondary>
       )}
       {away && (
         <>
           <Text mb="1" role="status">
-            Off until the display is dark, the label&rsquo;s time, on again.{' '}
-            {silent === null ? '' : 'The link is silent.'}
+            Power off until the display is dark and the label time has passed, then on again.{' '}
+            {silent === null ? '' : 'The drive link is down.'}
           </Text>
           <Primary disabled={reading} onClick={read}>
-            It was dark and is back: read out and compare
+            Power is back: read out and compare
           </Primary>
         </>
       )}
@@ -201,17 +203,14 @@ function PowerCycle({ watched, take }: { watched: Watched; take: Take }) {
       ))}
       {lost !== null && lost.length > 0 && (
         <Secondary mt="2" onClick={powerOff}>
-          Written and saved again: power goes once more
+          Written and saved again: cycle power once more
         </Secondary>
       )}
       {lost !== null && lost.length === 0 && (
         <>
-          <Seen mark="sound">Everything is as it was before the power went.</Seen>
-          <Primary
-            mt="2"
-            onClick={() => take('ok', 'read back after the power was away: nothing was otherwise')}
-          >
-            Keep what the link saw
+          <Seen mark="sound">No differences after the power cycle.</Seen>
+          <Primary mt="2" onClick={() => take('ok', 'read back after the power cycle: no differences')}>
+            Save link result
           </Primary>
         </>
       )}
@@ -237,9 +236,13 @@ export function StepEvidence({ watch, watched, take }: { watch: Watch; watched: 
       const given = runGiven({ control, values: watched.values, live });
       return (
         <Box role="status" my="2">
-          <Seen mark={given === null ? 'sound' : 'failed'}>{given ?? 'Run is given from nowhere.'}</Seen>
-          <Primary mt="2" disabled={given !== null} onClick={() => take('ok', 'no run, over the link')}>
-            Keep what the link saw
+          <Seen mark={given === null ? 'sound' : 'failed'}>{given ?? 'No run command.'}</Seen>
+          <Primary
+            mt="2"
+            disabled={given !== null}
+            onClick={() => take('ok', 'no run command, over the link')}
+          >
+            Save link result
           </Primary>
         </Box>
       );

@@ -48,7 +48,7 @@ const placeSchema = z
   })
   .refine(({ share_percent, page }) => share_percent === null || page !== '', {
     path: ['page'],
-    message: 'Where does that stand?',
+    message: 'Enter manual and page',
   })
   .transform(({ phases, share_percent, page, cable_m, winding, filter, ...rest }): Place => ({
     ...rest,
@@ -64,7 +64,7 @@ function Findings({ fit, ratedAmps }: { fit: SupplyFit; ratedAmps: number }) {
         {(fit.derating * ratedAmps).toFixed(1)} A
       </Text>
       <Text color="soft" mb="2">
-        is what the unit may give here, of {ratedAmps} A.
+        is the available current here, of {ratedAmps} A.
       </Text>
       {fit.findings.map((f) => (
         <Box key={f.text} mb="1">
@@ -120,25 +120,25 @@ export function PlacePanel({
   });
   const fuse = control.fitting.fuses.find((f) => f.type === type);
   return (
-    <Section title="Supply and place">
+    <Section title="Supply and installation">
       {fit !== null && <Findings fit={fit} ratedAmps={ratedAmps} />}
       <form onSubmit={submit(keep)} noValidate>
         <FieldGrid min="160px">
-          <Field label="Air into the unit" figure unit="°C" {...text('ambient_C')} />
+          <Field label="Ambient at the unit" figure unit="°C" {...text('ambient_C')} />
           <Field label="Altitude" figure unit="m" {...text('altitude_m')} />
-          <Field label="Carrier" figure unit="kHz" {...text('carrier_kHz')} />
+          <Field label="Carrier frequency" figure unit="kHz" {...text('carrier_kHz')} />
           <Field label="Stored unpowered" figure unit="years" {...text('storedYears')} />
-          <Field label="Motors on it" figure {...text('motors')} />
+          <Field label="Motors connected" figure {...text('motors')} />
           <CableFields length={text('cable_m')} winding={pick('winding')} filter={pick('filter')} />
         </FieldGrid>
         <FieldGrid min="400px">
           <Choice
-            label="Supply earthed"
+            label="Supply earthing"
             {...pick('earthing')}
             options={optionsOf({
-              'star-earthed': 'at its star point',
-              isolated: 'not at all',
-              'corner-earthed': 'at a corner',
+              'star-earthed': 'star point earthed',
+              isolated: 'not earthed (IT)',
+              'corner-earthed': 'corner earthed',
             })}
           />
           <Choice
@@ -153,19 +153,19 @@ export function PlacePanel({
         {phases === 3 && typed.phases === '1' && control.fitting.onePhase === undefined && (
           <FieldGrid min="220px">
             <Field
-              label="Share that it gives on one phase"
+              label="Output on a single-phase supply"
               figure
               unit="%"
-              hint="As the manual of the type says"
+              hint="from the manual of the type"
               {...text('share_percent')}
             />
             <Field label="Manual and page" maxLength={120} {...text('page')} />
           </FieldGrid>
         )}
-        <Tick label="Units stand side by side without a gap" {...tick('sideBySide')} />
-        <Tick label="The motor is a single-phase one" {...tick('singlePhaseMotor')} />
+        <Tick label="Units mounted side by side without gap" {...tick('sideBySide')} />
+        <Tick label="Single-phase motor" {...tick('singlePhaseMotor')} />
         <Primary type="submit" mt="2">
-          Keep this place
+          Save installation
         </Primary>
       </form>
       <Box mt="5">

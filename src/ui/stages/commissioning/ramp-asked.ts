@@ -49,10 +49,10 @@ const classOf: Readonly<Record<LoadKind, number>> = {
   other: 2,
 };
 
-const asIfEmpty = 'drawn as if nothing were typed';
+const asIfEmpty = 'drawn with the default';
 /** Why a figure cannot be taken; undefined: it can, or nothing was typed. */
 export const wrong = (text: string): string | undefined =>
-  text.trim() === '' || numberFrom(text) !== null ? undefined : `A figure above zero; ${asIfEmpty}`;
+  text.trim() === '' || numberFrom(text) !== null ? undefined : `A value above zero; ${asIfEmpty}`;
 /** The same for a share of something: zero is one, and the whole may be the most. */
 export const wrongShare = (text: string, most_percent: number): string | undefined => {
   const value = figureFrom(text);

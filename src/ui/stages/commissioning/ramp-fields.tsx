@@ -32,18 +32,18 @@ export function RampFields({
             constant: 'the same at any speed',
             linear: 'grows with speed',
             square: 'grows with its square',
-            hoisting: 'a load that hangs',
+            hoisting: 'suspended load',
           })}
         />
         <NumberField
-          label="At full speed, of the plate"
+          label="Torque at full speed, of rated"
           unit="%"
           text={asked.load}
           error={wrongShare(asked.load, mostLoad_percent)}
           set={(load) => set({ load })}
         />
         <NumberField
-          label="S-rounding"
+          label="S-curve"
           unit="%"
           text={asked.rounding}
           error={wrongShare(asked.rounding, 100)}
@@ -68,7 +68,7 @@ export function RampFields({
       </FieldGrid>
       {asked.curve === 'hoisting' && (
         <Choice
-          label="Drawn while it is"
+          label="Show curve while"
           value={asked.way}
           onChange={(way) => set({ way })}
           options={optionsOf({ up: 'lifted', down: 'lowered' })}
@@ -79,12 +79,12 @@ export function RampFields({
         label="Inertia"
         value={asked.inertiaBy}
         onChange={(inertiaBy) => set({ inertiaBy })}
-        options={optionsOf({ class: 'by kind of machine', figure: 'known', coast: 'from a coast-down' })}
+        options={optionsOf({ class: 'by kind of machine', figure: 'known', coast: 'from a coast-down test' })}
       />
       <FieldGrid>
         {asked.inertiaBy === 'figure' && (
           <NumberField
-            label="Of all, at the motor shaft"
+            label="Total, at the motor shaft"
             unit="kg·m²"
             text={asked.inertia}
             error={wrong(asked.inertia)}
@@ -93,7 +93,7 @@ export function RampFields({
         )}
         {asked.inertiaBy === 'coast' && (
           <NumberField
-            label="From full speed to rest"
+            label="Full speed to standstill"
             unit="s"
             text={asked.coast}
             error={wrong(asked.coast)}
@@ -102,7 +102,7 @@ export function RampFields({
         )}
       </FieldGrid>
       <Slider
-        label="Acceleration"
+        label="Ramp up"
         shown={inSeconds(asked.up_s)}
         {...range_s}
         step={0.1}
@@ -110,7 +110,7 @@ export function RampFields({
         set={(up_s) => set({ up_s })}
       />
       <Slider
-        label="Deceleration"
+        label="Ramp down"
         shown={inSeconds(asked.down_s)}
         {...range_s}
         step={0.1}

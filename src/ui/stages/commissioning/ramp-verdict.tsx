@@ -9,7 +9,7 @@ import { Disclosure } from '../../kit/why';
 import { BrakeWords } from './brake-words';
 
 const shortest = (s: { seconds: number | null } | undefined): string =>
-  s === undefined ? '…' : s.seconds === null ? 'none is long enough' : `${formatSignificant(s.seconds)} s`;
+  s === undefined ? '…' : s.seconds === null ? 'no ramp is long enough' : `${formatSignificant(s.seconds)} s`;
 
 /** To a tenth of a second, never below the shortest; null: none is long enough. */
 function rampsOf({ shortestUp, shortestDown }: RampAnswer): { up_s: number; down_s: number } | null {
@@ -56,12 +56,11 @@ export function RampVerdict({
         {answer === null
           ? 'Computing…'
           : trip === null
-            ? 'It comes up and stops without a trip.'
-            : `It trips on ${trip.why} after ${formatSignificant(trip.t)} s, ${trip.while === 'up' ? 'accelerating' : 'decelerating'}.`}
+            ? 'Ramps up and down without a trip.'
+            : `Trips on ${trip.why} after ${formatSignificant(trip.t)} s while ${trip.while === 'up' ? 'accelerating' : 'decelerating'}.`}
       </Text>
       <Text>
-        Shortest safe acceleration {shortest(answer?.shortestUp)}, deceleration{' '}
-        {shortest(answer?.shortestDown)}.
+        Shortest safe ramp up {shortest(answer?.shortestUp)}, ramp down {shortest(answer?.shortestDown)}.
       </Text>
       {answer !== null && (
         <Box display="flex" gap="3" flexWrap="wrap" my="2">
@@ -71,7 +70,9 @@ export function RampVerdict({
               if (ramps === null) return;
               keep(judged(given, answer));
               carry(ramps);
-              setKept('On the sheet, and kept: sets of this job are judged by them.');
+              setKept(
+                'Saved and on the start-up sheet: parameter sets of this job are audited against these ramps.',
+              );
             }}
           >
             {ramps === null ? 'To the sheet' : `To the sheet: ${ramps.up_s} s up, ${ramps.down_s} s down`}
@@ -79,10 +80,10 @@ export function RampVerdict({
           <Secondary
             onClick={() => {
               keep(judged(given, answer));
-              setKept('Kept: sets of this job are judged by them.');
+              setKept('Saved: parameter sets of this job are audited against these ramps.');
             }}
           >
-            Keep these for the audit
+            Save for the audit
           </Secondary>
         </Box>
       )}
@@ -93,12 +94,12 @@ export function RampVerdict({
       {answer !== null && (
         <Disclosure>
           {answer.shortestUp.sum}. {answer.shortestDown.sum}. {answer.brake.sum}. Inertia{' '}
-          {formatSignificant(inertiaOf(given))} kg·m²; {formatSignificant(answer.turning_J)} J turn at full
-          speed. Trip at {formatSignificant(given.drive.tripVolts)} V
+          {formatSignificant(inertiaOf(given))} kg·m²; {formatSignificant(answer.turning_J)} J at full speed.
+          Trip at {formatSignificant(given.drive.tripVolts)} V
           {given.drive.chopper === undefined
             ? ''
             : `, chopper at ${formatSignificant(given.drive.chopper.above_V)} V`}
-          : by the voltage class of the unit (from memory), or by its type.
+          : by voltage class (from memory) or drive type.
         </Disclosure>
       )}
     </Box>

@@ -27,8 +27,8 @@ const lanes = (given: RampCase): Lane<Point>[] => [
     of: (s) => s.torque_Nm,
     limit: { value: given.drive.limit * given.motor.torque_Nm, name: 'current limit' },
   },
-  { id: 'current', name: 'Current, of the plate', unit: '%', of: (s) => 100 * s.current },
-  { id: 'back', name: 'Energy given back', unit: 'kJ', of: (s) => s.back_J / 1000 },
+  { id: 'current', name: 'Current, of rated', unit: '%', of: (s) => 100 * s.current },
+  { id: 'back', name: 'Regenerated energy', unit: 'kJ', of: (s) => s.back_J / 1000 },
   {
     id: 'bus',
     name: 'Bus',
@@ -75,7 +75,7 @@ export function Ramps({
       <RampFields asked={asked} braked={choices.brakeResistor} set={set} />
       {failed && (
         <Text role="alert" color="failed">
-          The curves could not be computed on this device.
+          The curves could not be calculated on this device.
         </Text>
       )}
       <RampVerdict

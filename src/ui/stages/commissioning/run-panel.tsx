@@ -35,8 +35,8 @@ export function RunPanel({
     <>
       <Text role="status" mb="3" fontWeight="500">
         {open.length === 0
-          ? 'Every step is settled.'
-          : `${open.length} of ${steps.length} steps are open${failed.length > 0 ? `, ${failed.length} not right` : ''}.`}
+          ? 'All steps done.'
+          : `${open.length} of ${steps.length} steps are open${failed.length > 0 ? `, ${failed.length} failed` : ''}.`}
       </Text>
       {asked !== null && (
         <RunStep
@@ -70,7 +70,7 @@ export function RunPanel({
               >
                 <StateMark
                   mark={settled ? 'sound' : wrong ? 'failed' : 'unprobed'}
-                  label={settled ? 'settled' : wrong ? 'not right' : 'open'}
+                  label={settled ? 'settled' : wrong ? 'failed' : 'open'}
                 />
                 {s.title}
                 <Text as="span" color="soft" fontWeight="400">

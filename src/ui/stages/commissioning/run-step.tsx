@@ -44,7 +44,7 @@ function Cure() {
         label="On the bypass"
         value={bypass}
         onChange={setBypass}
-        options={[{ value: 'none', label: 'there is none' }, ...turns]}
+        options={[{ value: 'none', label: 'no bypass' }, ...turns]}
       />
       {cure !== null && (
         <Box mt="2">
@@ -119,9 +119,9 @@ function Speeds({
         mt="2"
         waitsFor={
           speeds.length < 2
-            ? 'Two speeds at least, with their amps.'
+            ? 'Enter at least two speeds with their currents.'
             : judged.some((j) => j.verdict === 'wrong')
-              ? 'A current above is not as it should be.'
+              ? 'A current above is implausible.'
               : null
         }
         onClick={() => {
@@ -129,7 +129,7 @@ function Speeds({
           typed.clear();
         }}
       >
-        Keep these currents
+        Save currents
       </Primary>
     </Box>
   );
@@ -161,15 +161,15 @@ function Parts({
       ))}
       {qualified && (
         <Box maxW="420px" my="2">
-          <TextField label="Qualified person who answers for it" text={name} maxLength={200} set={setName} />
+          <TextField label="Responsible qualified person" text={name} maxLength={200} set={setName} />
         </Box>
       )}
       <Primary
         waitsFor={
           seen.length < parts.length
-            ? 'Each line is seen first.'
+            ? 'Confirm each line first.'
             : qualified && name.trim() === ''
-              ? 'Name who answers for it.'
+              ? 'Enter the responsible person.'
               : null
         }
         onClick={() => {
@@ -177,7 +177,7 @@ function Parts({
           setName('');
         }}
       >
-        {qualified ? 'Keep the whole sequence' : 'Keep all of it'}
+        {qualified ? 'Save sequence' : 'Save'}
       </Primary>
     </Box>
   );
@@ -202,7 +202,7 @@ export function RunStep({
   keep: Keep;
 }) {
   const [wrong, setWrong] = useState(false);
-  const typed = useDraftTexts(`figures of ${step.id}`);
+  const typed = useDraftTexts(`values of ${step.id}`);
   const figures = step.figures ?? [];
   const taken = figures.flatMap(({ id, unit }) => {
     const value = figureFrom(typed.of(id));
@@ -237,7 +237,7 @@ export function RunStep({
       py="3"
       mb="4"
     >
-      {step.caution !== undefined && <Caution title="Before it:">{step.caution}</Caution>}
+      {step.caution !== undefined && <Caution title="Before this step:">{step.caution}</Caution>}
       <Text fontFamily="heading" fontWeight="600" fontSize="1.4rem" lineHeight="1.15">
         {step.title}
       </Text>
@@ -305,7 +305,7 @@ export function RunStep({
                   typed.clear();
                 }}
               >
-                Seen and right
+                Passed
               </ByHand>
             )}
             <Secondary
@@ -314,10 +314,10 @@ export function RunStep({
                 keep(result('not-ok', read));
               }}
             >
-              Not right
+              Failed
             </Secondary>
             {!isAlwaysThere(step) && step.qualified !== true && (
-              <Secondary onClick={() => keep(result('not-there'))}>Not there on this machine</Secondary>
+              <Secondary onClick={() => keep(result('not-there'))}>Not fitted on this machine</Secondary>
             )}
           </Box>
         </>

@@ -51,9 +51,9 @@ export function SheetPanel({
   return (
     <>
       {past.length > 0 && (
-        <Caution title="Nobody knows what was set in it.">
-          First, in the commissioning run: {past.map((s) => s.title.toLowerCase()).join('; ')}. What is
-          entered before the reset is gone with it.
+        <Caution signal={null} title="The settings of this unit are not known.">
+          First, in the commissioning run: {past.map((s) => s.title.toLowerCase()).join('; ')}. Values entered
+          before the reset are lost.
         </Caution>
       )}
       {past.length === 0 && linked && wishes.wishes.length === 0 && toWrite.length > 1 && (

@@ -10,7 +10,6 @@ import { Choice, NumberField, Select, choiceOptions } from '../../kit/field';
 import { figureFrom } from '../../kit/number-from';
 import { useDraftText } from '../../kit/draft-text';
 import { StateMark } from '../../kit/state-mark';
-import { Disclosure } from '../../kit/why';
 
 /** A value as a share of the rule's, %; null where there is nothing to compare. */
 const ratioTo = (value: number | null, rule: number | null): number | null =>
@@ -63,9 +62,9 @@ function Override({
         <Primary
           waitsFor={
             value === null || fault !== undefined
-              ? 'A value that it takes.'
+              ? 'Enter an allowed value.'
               : reason === null
-                ? 'Say why.'
+                ? 'Choose a reason.'
                 : null
           }
           onClick={() => {
@@ -75,7 +74,7 @@ function Override({
             close();
           }}
         >
-          Keep this value
+          Save value
         </Primary>
         <Secondary
           onClick={() => {
@@ -83,7 +82,7 @@ function Override({
             close();
           }}
         >
-          Leave the rule’s
+          Use the rule’s value
         </Secondary>
       </Box>
     </Box>
@@ -111,6 +110,7 @@ function Row({
   write: ((to: number) => void) | null;
 }) {
   const [open, setOpen] = useState(false);
+  const [why, setWhy] = useState(false);
   const wanted = wantedOf(row, typed);
   const own = typed[row.number];
   const there = row.now !== null && wanted !== null && Math.abs(row.now - wanted) < 1e-6;
@@ -118,38 +118,76 @@ function Row({
     <Box
       as="li"
       display="grid"
-      gridTemplateColumns={{ base: '1fr', md: '1.1fr 1.4fr 200px' }}
+      gridTemplateColumns={{ base: '1fr auto', md: 'minmax(0, 1.3fr) minmax(0, 0.8fr) minmax(0, 1fr) auto' }}
       columnGap="4"
+      alignItems="center"
       borderBottom="1px solid"
       borderColor="line"
-      py="2"
+      py="0.5"
     >
-      <Box>
+      <Text>
         <Text as="span" fontFamily="mono" mr="2">
           {row.number}
         </Text>
         <Text as="span" fontWeight="500">
           {row.name}
         </Text>
-        {row.lock !== null && (
-          <Text fontSize="0.88rem" color="doubt">
-            Opens with code {row.lock.code}; shut it again.
+      </Text>
+      <Text fontFamily="mono" fontSize="1.15rem" lineHeight="1.15" overflowWrap="anywhere">
+        {wanted === null ? row.shown : shownAs(parameter, wanted)}
+      </Text>
+      <Box fontSize="0.92rem">
+        {row.lock !== null && <Text color="doubt">access code {row.lock.code}, lock again</Text>}
+        {row.now !== null && row.concept !== 'motor.ident' && (
+          <Text color={there ? 'sound' : 'failed'}>
+            <StateMark mark={there ? 'sound' : 'failed'} label={null} />{' '}
+            {there ? (entry?.state ?? 'in the drive') : `drive has ${shownAs(parameter, row.now)}`}
+          </Text>
+        )}
+        {row.now === null && read && (
+          <Text color="doubt">
+            <StateMark mark="doubt" label={null} /> not known until read out
           </Text>
         )}
       </Box>
-      <Box>
-        <Text fontFamily="mono" fontSize="1.3rem" lineHeight="1.2" overflowWrap="anywhere">
-          {wanted === null ? row.shown : shownAs(parameter, wanted)}
-        </Text>
+      <Box display="flex" gap="1.5" justifyContent="flex-end">
+        {!there && wanted !== null && write !== null && row.now !== null && (
+          <Secondary minH="44px" px="3" onClick={() => write(wanted)}>
+            Write
+          </Secondary>
+        )}
+        <Secondary
+          minH="44px"
+          px="3"
+          border="0"
+          aria-expanded={open}
+          aria-label={`Another value for ${row.number}`}
+          onClick={() => setOpen(!open)}
+        >
+          Other
+        </Secondary>
+        <Secondary
+          minH="44px"
+          px="2"
+          border="0"
+          textDecoration="underline"
+          aria-expanded={why}
+          aria-label={`Calculation of ${row.number}`}
+          onClick={() => setWhy(!why)}
+        >
+          why?
+        </Secondary>
+      </Box>
+      <Box gridColumn="1 / -1" fontSize="0.9rem">
         {own !== undefined && (
-          <Text fontSize="0.9rem" color="doubt">
-            Typed: {own.reason}. The rule says {row.shown}
+          <Text color="doubt">
+            Typed: {own.reason}. Value by the rule: {row.shown}
             {parameter.choices === undefined && ratioTo(own.value, row.value) !== null
               ? ` (${ratioTo(own.value, row.value)} %)`
               : ''}
             .{' '}
             <Secondary minH="36px" px="2" fontSize="0.85rem" onClick={() => setValue(null, null)}>
-              back to the rule
+              use the rule
             </Secondary>
           </Text>
         )}
@@ -159,13 +197,15 @@ function Row({
           </Text>
         )}
         {row.warnings.map((w) => (
-          <Text key={w} fontSize="0.9rem" color="doubt">
+          <Text key={w} color="doubt">
             {w}
           </Text>
         ))}
-        <Disclosure>
-          {row.rule}: {row.formula}. {row.sum}. {row.provenance}. Its place in the order: {entry?.why}.
-        </Disclosure>
+        {why && (
+          <Text pb="2">
+            {row.rule}: {row.formula}. {row.sum}. {row.provenance}. Position in the order: {entry?.why}.
+          </Text>
+        )}
         {open && (
           <Override
             parameter={parameter}
@@ -174,34 +214,6 @@ function Row({
             keep={(value, reason) => setValue(value, reason)}
             close={() => setOpen(false)}
           />
-        )}
-      </Box>
-      <Box textAlign={{ md: 'right' }}>
-        {row.now !== null && row.concept !== 'motor.ident' && (
-          <Text color={there ? 'sound' : 'failed'} fontSize="0.95rem">
-            <StateMark mark={there ? 'sound' : 'failed'} label={null} />{' '}
-            {there ? (entry?.state ?? 'in the drive') : `drive has ${shownAs(parameter, row.now)}`}
-          </Text>
-        )}
-        {row.now === null && read && (
-          <Text color="doubt" fontSize="0.95rem">
-            <StateMark mark="doubt" label={null} /> not known until it is read
-          </Text>
-        )}
-        {!there && wanted !== null && write !== null && row.now !== null && (
-          <Secondary mt="1" onClick={() => write(wanted)}>
-            Write
-          </Secondary>
-        )}
-        {!open && (
-          <Secondary
-            mt="1"
-            ml="2"
-            aria-label={`Another value for ${row.number}`}
-            onClick={() => setOpen(true)}
-          >
-            Other
-          </Secondary>
         )}
       </Box>
     </Box>

@@ -32,13 +32,13 @@ const mayRunSchema = (today: string, matters: readonly OpenIssue[], signer: Pers
     .object({
       named: z
         .array(z.string())
-        .refine((named) => matters.every((m) => named.includes(m.id)), 'Name each of them'),
-      until: z.iso.date('Choose a day').refine((day) => day >= today, 'A day from today on'),
-      approver: filledText('Somebody agrees').refine(
+        .refine((named) => matters.every((m) => named.includes(m.id)), 'Confirm each issue'),
+      until: z.iso.date('Choose a day').refine((day) => day >= today, 'Today or later'),
+      approver: filledText('Enter who agrees').refine(
         (name) => againstAgreement(signer, name) === null,
-        'Somebody else than who signs',
+        'Must be another person than the signer',
       ),
-      office: filledText('What is it there'),
+      office: filledText('Enter their function'),
     })
     .transform(({ until, approver, office }): MayRun => ({
       until,
@@ -69,7 +69,7 @@ function MayRunForm({
   const { named, until } = typed;
   return (
     <Box as="section" aria-label="May run until" bg="paper" px="4" py="3" my="2">
-      <Text fontWeight="600">Release with open issues, each named, until a date:</Text>
+      <Text fontWeight="600">Release with open issues, each confirmed, until a date:</Text>
       <Box mb="3">
         {matters.map((m) => (
           <Tick
@@ -89,7 +89,7 @@ function MayRunForm({
           {...text('until')}
         />
         <Field label="Agreed with" maxLength={90} {...text('approver')} />
-        <Field label="Function of that person" maxLength={90} {...text('office')} />
+        <Field label="Function" maxLength={90} {...text('office')} />
       </FieldGrid>
       {sign(read)}
     </Box>
@@ -127,14 +127,15 @@ export function Signing({
     <Section title="Signing">
       {!readBack && (
         <Text mb="2">
-          Nothing was read back: read out over the link, or the sheet says that it was entered by hand.
+          Nothing was read back: read out over the link, otherwise the sheet states that values were entered
+          by hand.
         </Text>
       )}
       {signed !== null ? (
         <>
           <Text mb="2">
-            Signed by {signed.by.name}, {dateTime(signed.receivedAt ?? signed.at)}. A change takes the
-            signature off.
+            Signed by {signed.by.name}, {dateTime(signed.receivedAt ?? signed.at)}. Any change removes the
+            signature.
           </Text>
           {mayRun !== undefined && (
             <>

@@ -49,7 +49,7 @@ export function AlarmPanel({
     <>
       <Box maxW="420px" mb="4">
         <Select
-          label="What it shows or does"
+          label="What the drive shows or does"
           value={family ?? ''}
           onChange={(v) => setPicked(v === '' ? null : v)}
           options={[

@@ -21,7 +21,7 @@ const hazardWords: Readonly<Record<Hazard, string | null>> = {
   dead: 'Isolated, proven dead, meter proven before and after.',
   control: 'Control voltage is on: the machine may start. Run input off, people clear.',
   moves: 'The machine moves. People clear, guards on, E-stop within reach.',
-  live: 'Live parts: only a qualified person by the local code, with covers and gloves as it asks.',
+  live: 'Live parts: qualified persons only, by the local code, with the covers and gloves it requires.',
 };
 
 /** One check: what to do, what it exposes one to, and its answers. */
@@ -46,10 +46,11 @@ export function AskedCheck({
   const waits = check.hazard === 'dead' ? proofMissing : null;
   return (
     <Box as="section" aria-label="Check" mb="4">
-      {caution !== null && <Caution title="Before it:">{caution}</Caution>}
+      {caution !== null && <Caution title="Before this check:">{caution}</Caution>}
       {isEnergised(check.hazard) && limited && (
         <Caution grave title="Limited supply only:">
-          through lamps or a current limit, as First power plans it. Off at the first sign.
+          through series lamps or a current limit, as planned under First power-up. Switch off at the first
+          sign of trouble.
         </Caution>
       )}
       <Text fontFamily="heading" fontWeight="600" fontSize="1.25rem" lineHeight="1.2" mt="2">
@@ -62,7 +63,7 @@ export function AskedCheck({
       </Text>
       {waits !== null && (
         <Box mt="2">
-          <Text mb="2">Make safe comes before it: one proof serves all dead checks. {waits}</Text>
+          <Text mb="2">Make safe first: one dead proof covers all dead checks. {waits}</Text>
           <Primary onClick={makeSafe}>Make safe</Primary>
         </Box>
       )}

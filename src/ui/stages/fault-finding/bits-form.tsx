@@ -38,13 +38,13 @@ export function BitsForm({
     before === null || after === null || index < 0 ? null : wayRound(before, after, index, terminals.length);
   const newest = after ?? before;
   const error = (text: string, bits: boolean[] | null) =>
-    text !== '' && bits === null ? 'Noughts and ones, as the display shows them.' : undefined;
+    text !== '' && bits === null ? 'Zeros and ones, as the display shows them.' : undefined;
   return (
     <Box as="section" aria-label="Row of bits" mb="5">
       <FieldGrid>
         <NumberField
           label="Bits of the input monitor"
-          hint="As the display shows them: 001000"
+          hint="as displayed, e.g. 001000"
           text={first}
           error={error(first, before)}
           set={setFirst}
@@ -52,7 +52,7 @@ export function BitsForm({
       </FieldGrid>
       {before !== null && newest !== null && (
         <>
-          <PlainTable heads={['Way round', ...terminals.map((t) => t.mark)]}>
+          <PlainTable heads={['Bit order', ...terminals.map((t) => t.mark)]}>
             {ways
               .filter((w) => way === null || w.way === way)
               .map((w) => (
@@ -69,12 +69,12 @@ export function BitsForm({
               ))}
           </PlainTable>
           <Text mt="2" mb="2">
-            Which way round? Turn one input that moves nothing, run input off and people clear, and read
-            again.
+            Which bit order? Switch one input that moves nothing, with the run input off and people clear, and
+            read again.
           </Text>
           <FieldGrid>
             <Select
-              label="Turned"
+              label="Switched input"
               value={turned}
               onChange={setTurned}
               options={[
@@ -83,12 +83,12 @@ export function BitsForm({
               ]}
             />
             <NumberField
-              label="Bits after it"
+              label="Bits after switching"
               text={second}
               error={
                 error(second, after) ??
                 (after !== null && index >= 0 && way === null
-                  ? 'Not one bit at either end changed: turn that input again and read both anew.'
+                  ? 'The change does not fit one input: switch that input again and read both rows again.'
                   : undefined)
               }
               set={setSecond}
@@ -104,7 +104,7 @@ export function BitsForm({
                 setTurned('');
               }}
             >
-              Keep these bits, {ways.find((w) => w.way === way)?.name}
+              Save these bits, {ways.find((w) => w.way === way)?.name}
             </Primary>
           )}
         </>

@@ -18,17 +18,17 @@ export function FaultHistory({ control, history }: { control: Control; history: 
   if (burst === null) return null;
   const nameOf = (code: string): string => control.alarms.find((a) => a.code === code)?.name ?? '';
   return (
-    <Box as="section" aria-label="Fault history" mb="4">
+    <Box as="section" aria-label="Fault log" mb="4">
       <Text fontFamily="heading" fontWeight="600" fontSize="1.15rem">
-        Fault history
+        Fault log
       </Text>
       {burst.followed.length > 0 && (
         <Text mb="1">
-          <b>{burst.first.code} came first</b>, {burst.followed.map((s) => s.code).join(', ')} within minutes
-          after it: trace {burst.first.code}, the rest may be its consequence.
+          <b>{burst.first.code} came first</b>, {burst.followed.map((s) => s.code).join(', ')} within minutes:
+          trace {burst.first.code}; the others may be consequences.
         </Text>
       )}
-      <PlainTable heads={['Slot', 'Alarm', 'When']}>
+      <PlainTable heads={['Log entry', 'Fault', 'When']}>
         {history.map((slot, i) => (
           // The same alarm may stand in several slots: its place is its name.
           <tr key={`${i} ${slot.code}`}>
@@ -45,10 +45,10 @@ export function FaultHistory({ control, history }: { control: Control; history: 
 }
 
 const howTo: Readonly<Record<Alarm['reset'], string>> = {
-  reset: 'Reset it once its cause is gone: by the reset input, or by the stop or reset key.',
+  reset: 'Reset after the cause is removed: by the reset input, or by the stop or reset key.',
   'power-off':
-    'It cannot be reset with power on: isolate, wait as the rating label says, find the cause, then power up.',
-  'by-itself': 'It goes by itself once its cause is gone.',
+    'This fault cannot be reset with power on: isolate, wait the label time, remove the cause, then power up.',
+  'by-itself': 'This fault clears automatically when the cause is gone.',
 };
 
 /** How an alarm is put back; shown only when what the drive wrote down is safe, and never before a dead measurement where one is due. */
@@ -66,23 +66,24 @@ export function Clearing({
   goToAsFound: () => void;
 }) {
   return (
-    <Box as="section" aria-label="Clearing the alarm" mb="4">
+    <Box as="section" aria-label="Resetting the fault" mb="4">
       <Text fontFamily="heading" fontWeight="600" fontSize="1.15rem">
         Clearing {alarm.code}
       </Text>
       {!captured ? (
         <>
           <Text mb="2">
-            First keep the fault history: a reset may empty it. Read out over the link, or write it down off
-            the display.
+            Save the fault log first: a reset may erase it. Read out over the link, or copy it from the
+            display.
           </Text>
-          <Secondary onClick={goToAsFound}>Write it down at As found</Secondary>
+          <Secondary onClick={goToAsFound}>Record under As found</Secondary>
         </>
       ) : deadNeeded ? (
-        <Text>Not yet: first the bench test says not shorted and the insulation test passed.</Text>
+        <Text>Not yet: the bench test must be not shorted and the insulation test passed first.</Text>
       ) : (
         <Text>
-          {howTo[alarm.reset]} Run input open and people clear before it: with run still given it may start.
+          {howTo[alarm.reset]} Run input open and people clear first: with a run command active the machine
+          may start.
         </Text>
       )}
     </Box>

@@ -14,13 +14,13 @@ const schema = z
     cause: z.string(),
     name: z.string().trim(),
     fix: z.string().trim(),
-    how: filledText('Say what was done, and since when it works.'),
+    how: filledText('Enter what was done, and since when the machine works.'),
     recreated: z.string().trim(),
     watch: z.string().trim(),
   })
   .superRefine(({ cause, name }, context) => {
     if (cause === another && name === '')
-      context.addIssue({ code: 'custom', path: ['name'], message: 'Name the cause.' });
+      context.addIssue({ code: 'custom', path: ['name'], message: 'Enter the cause.' });
   });
 
 /** The cause, confirmed by fixing it and, where that is safe, by making it come back once. Any cause may be it, also one that is typed. */
@@ -76,16 +76,16 @@ export function ConfirmCause({
         ) : (
           <Text>Fix: {known.remedy}</Text>
         )}
-        <LongField label="What was done, and that it works since" maxLength={2000} {...text('how')} />
+        <LongField label="What was done, and since when it works" maxLength={2000} {...text('how')} />
         {!isDeadly(table.family) && (
           <LongField
-            label="Cause put back for a moment: what happened"
-            hint="Only where nothing can be damaged and nobody hurt; otherwise leave it empty."
+            label="Fault re-created: result"
+            hint="Only where nobody can be hurt and nothing damaged; otherwise leave empty."
             maxLength={2000}
             {...text('recreated')}
           />
         )}
-        <Field label="What to watch afterwards" maxLength={200} {...text('watch')} />
+        <Field label="What to monitor afterwards" maxLength={200} {...text('watch')} />
       </Box>
       <Primary type="submit" mt="2">
         Save cause

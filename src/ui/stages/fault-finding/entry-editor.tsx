@@ -11,7 +11,7 @@ import { figureFrom } from '../../kit/number-from';
 import { useTypedForm } from '../../kit/typed-form';
 import type { WriteWish } from '../../drive-link/use-write';
 
-const reasons = ['trial', 'as on the plate', 'as found before', 'process need'] as const;
+const reasons = ['trial', 'as on the nameplate', 'as found', 'process need'] as const;
 
 interface EntryTyped {
   number: string;
@@ -28,9 +28,9 @@ const entrySchema = (control: Control, rating: Rating, values: Values): z.ZodTyp
       const parameter = parameterAt(control, number);
       const from = parameter === undefined ? undefined : values[parameter.number];
       if (parameter === undefined || from === undefined)
-        return unread(context, 'Choose the entry', ['number']);
+        return unread(context, 'Choose the parameter', ['number']);
       // Nothing typed yet is no mistake at the field; it is no wish either.
-      if (text.trim() === '') return unread(context, 'No value yet');
+      if (text.trim() === '') return unread(context, 'Enter a value');
       const to = figureFrom(text);
       const { min, max } = limitsOf(parameter, rating);
       if (to !== null && to >= min && to <= max)
@@ -60,7 +60,7 @@ export function EntryEditor({
     <form onSubmit={submit(wish)} noValidate>
       <FieldGrid>
         <Select
-          label="Entry"
+          label="Parameter"
           {...pick('number')}
           onChange={(number) => {
             set('number', number);
@@ -82,7 +82,7 @@ export function EntryEditor({
       <Choice label="Why" {...pick('reason')} options={reasons.map((r) => ({ value: r, label: r }))} />
       <Box mt="3">
         <Secondary type="submit" disabled={read === null && typed.to.trim() === ''}>
-          Look at it before it is written
+          Review before writing
         </Secondary>
       </Box>
     </form>

@@ -8,7 +8,7 @@ import { FaultFindingWork } from './fault-finding-work';
 import { UnlistedWork } from './unlisted-work';
 
 const Head = ({ children }: { children: ReactNode }) => (
-  <StageHead title="Why will it not run?">{children}</StageHead>
+  <StageHead title="Fault finding">{children}</StageHead>
 );
 
 /** Why will it not run? The chain of permissives, and from an alarm to its cause. */
@@ -18,22 +18,22 @@ export function FaultFindingStage(props: StageProps) {
   if (drive === null)
     return (
       <>
-        <Head>The chain follows the drive&rsquo;s own entries.</Head>
-        <Primary onClick={() => props.goTo('identify')}>Identify the drive first</Primary>
+        <Head>The run chain follows the parameters of the drive.</Head>
+        <Primary onClick={() => props.goTo('identify')}>Read the drive nameplate first</Primary>
       </>
     );
   if (control === null)
     return trouble === null ? (
-      <Head>Fetching what the catalogue says of this type…</Head>
+      <Head>Loading catalogue data of this type…</Head>
     ) : (
       <>
-        <Head>{trouble} The fault family leads to the cause all the same.</Head>
+        <Head>{trouble} Fault finding by fault family works for any drive.</Head>
         <UnlistedWork {...props} />
       </>
     );
   return (
     <>
-      <Head>From the supply to the output: the first open link is the answer.</Head>
+      <Head>From supply to output: the first open condition stops the drive.</Head>
       <FaultFindingWork {...props} drive={drive} control={control} />
     </>
   );

@@ -26,8 +26,8 @@ import { useTrend } from './use-trend';
 
 type Panel = 'alarm' | 'trials' | 'loops' | 'trend' | 'by-hand';
 const panels: readonly { id: Panel; name: string }[] = [
-  { id: 'by-hand', name: 'Off the display' },
-  { id: 'alarm', name: 'Alarm to cause' },
+  { id: 'by-hand', name: 'Display readings' },
+  { id: 'alarm', name: 'Fault to cause' },
   { id: 'loops', name: '24 V loops' },
   { id: 'trials', name: 'Trials' },
   { id: 'trend', name: 'Trend' },
@@ -69,12 +69,42 @@ export function FaultFindingWork({
   const { headline, detail } = chainWords(chain);
   const asked = chosen ?? chain.firstOpen ?? chain.next?.settles ?? 'output';
   const link = chain.links.find((l) => l.id === asked);
-  // The active alarm; without one, the first of the newest event that the drive wrote down.
-  const code = live.alarm ?? newestBurst(seen?.history ?? [])?.first.code;
+  // The active alarm; without one, the first of the newest event that the drive wrote down, or what was recorded as found.
+  const { asFound } = store.state;
+  const displayed = asFound !== null && 'captured' in asFound ? asFound.captured.active : undefined;
+  const code = live.alarm ?? newestBurst(seen?.history ?? [])?.first.code ?? displayed;
   const alarm = control.alarms.find((a) => a.code === code);
   const rating = ratingOf(drive, catalogue);
   const terminals = [...control.inputs, ...(control.safeStop?.channels ?? [])];
   const open = panel ?? (alarm === undefined ? 'by-hand' : 'alarm');
+  const chainParts = (
+    <>
+      {typeId !== null && (
+        <LinkBar
+          typeId={typeId}
+          target={target}
+          take={setTarget}
+          reading={readOut.reading}
+          read={() => void readOut.read()}
+          watching={watching}
+          watch={setWatching}
+          trouble={readOut.trouble ?? trouble}
+        />
+      )}
+      <KeptNote text={note} />
+      <Ladder links={chain.links} firstOpen={chain.firstOpen} chosen={asked} choose={setChosen} />
+      {link !== undefined && <Reasons link={link} />}
+      <InputBits
+        control={control}
+        inputs={live.inputs}
+        turn={watching ? null : (id, on) => keep({ live: { inputs: { [id]: on } } })}
+      />
+      <JumperRegister
+        jumpers={registers.jumpers}
+        remove={(j, how) => store.record('jumper.removed', { jumper: j.id, how })}
+      />
+    </>
+  );
   return (
     <>
       <MainsStayOff state={store.state} />
@@ -90,30 +120,8 @@ export function FaultFindingWork({
         </Text>
         <Text>{detail}</Text>
       </Box>
-      <Ladder links={chain.links} firstOpen={chain.firstOpen} chosen={asked} choose={setChosen} />
-      {link !== undefined && <Reasons link={link} />}
-      {typeId !== null && (
-        <LinkBar
-          typeId={typeId}
-          target={target}
-          take={setTarget}
-          reading={readOut.reading}
-          read={() => void readOut.read()}
-          watching={watching}
-          watch={setWatching}
-          trouble={readOut.trouble ?? trouble}
-        />
-      )}
-      <KeptNote text={note} />
-      <InputBits
-        control={control}
-        inputs={live.inputs}
-        turn={watching ? null : (id, on) => keep({ live: { inputs: { [id]: on } } })}
-      />
-      <JumperRegister
-        jumpers={registers.jumpers}
-        remove={(j, how) => store.record('jumper.removed', { jumper: j.id, how })}
-      />
+      {/* With a fault its next check comes first; without one, the chain says what holds the drive. */}
+      {alarm === undefined && chainParts}
       <Tabs label="What to do" panels={panels} open={open} choose={setPanel}>
         {open === 'by-hand' && <SeenForm {...{ control, rating, live, keep }} />}
         {open === 'alarm' && (
@@ -147,6 +155,7 @@ export function FaultFindingWork({
         )}
         {open === 'trend' && <TrendPanel store={store} terminals={terminals} trend={trend} />}
       </Tabs>
+      {alarm !== undefined && chainParts}
     </>
   );
 }

@@ -38,11 +38,11 @@ const jumperSchema = z
     form: z.enum(['jumper', 'no-function']),
     reason: filledText('Say why'),
     approver: filledText('Name and function'),
-    removeBy: filledText('The day it comes out'),
+    removeBy: filledText('Removal date'),
   })
   .refine(({ guards }) => !neverJumpered.includes(guards), {
     path: ['guards'],
-    message: 'Never bridged',
+    message: 'Never jumper',
   });
 const blankJumper = (): z.input<typeof jumperSchema> => ({
   plant: null,
@@ -70,9 +70,9 @@ export function JumperForm({ where, keep }: { where: string; keep: (jumper: Jump
     }),
   );
   return (
-    <chakra.form onSubmit={enter} noValidate aria-label="Before a remedy" display="grid" gap="4">
+    <chakra.form onSubmit={enter} noValidate aria-label="Before a jumper" display="grid" gap="4">
       <Choice
-        label="Is the plant an existing one, or new?"
+        label="Is the plant existing or new?"
         {...pick('plant')}
         options={optionsOf({ existing: 'existing', new: 'new' })}
       />
@@ -82,22 +82,22 @@ export function JumperForm({ where, keep }: { where: string; keep: (jumper: Jump
           {...pick('landed')}
           options={optionsOf({ yes: 'yes', no: 'no', 'not-sure': 'not sure' })}
         />
-        <Field label="Number on it" maxLength={40} {...text('wire')} />
+        <Field label="Wire number" maxLength={40} {...text('wire')} />
       </FieldGrid>
       {plant === 'existing' && landed === 'yes' && (
         <Text fontWeight="500">
-          Ask why the voltage is missing: somebody wanted this contact. Follow wire {wire || '…'} before
-          anything is bridged.
+          Find out why the voltage is missing: this contact was installed for a reason. Follow wire{' '}
+          {wire || '…'} before bridging anything.
         </Text>
       )}
       {plant === 'new' && (
         <Text fontWeight="500">
-          Decide with whoever answers for the machine whether this interlock is wanted at all.
+          Decide with the person responsible for the machine whether this interlock is needed.
         </Text>
       )}
       <FieldGrid>
         <Select
-          label="What does the loop watch over?"
+          label="What does the loop monitor?"
           {...pick('guards')}
           options={[{ value: '', label: 'choose' }, ...optionsOf(guardWords)]}
         />
@@ -109,9 +109,9 @@ export function JumperForm({ where, keep }: { where: string; keep: (jumper: Jump
       />
       {never ? (
         <>
-          <Caution grave title="Not offered.">
-            STO, emergency stop, guards and over-travel are never jumpered or set to no function, motor
-            connected or not. Find why it is open.
+          <Caution grave signal={null} title="Not offered.">
+            STO, E-stop, guards and over-travel are never jumpered or set to no function, with or without
+            motor. Find why it is open.
           </Caution>
           <Box>
             <Secondary
@@ -128,18 +128,18 @@ export function JumperForm({ where, keep }: { where: string; keep: (jumper: Jump
                 })
               }
             >
-              A bridge is there already: record it
+              A jumper is already fitted: record it
             </Secondary>
             <Text fontSize="0.9rem" color="soft" mt="1">
-              It must come out: nothing is signed before. Answer the questions above first.
+              It must be removed before anything is signed. Answer the questions above first.
             </Text>
           </Box>
         </>
       ) : (
         <>
-          <Caution title="The risk is yours by name.">
-            A bridged loop no longer stops the machine. It is temporary, it goes on the report, and the job
-            cannot be signed off while it is in. A permanent change needs a named qualified person.
+          <Caution title="You accept the risk by name.">
+            A jumpered loop no longer stops the machine. The jumper is temporary and goes on the report; the
+            job cannot be signed off while it is fitted. A permanent change needs a named qualified person.
           </Caution>
           <Choice
             label="How"
@@ -154,17 +154,17 @@ export function JumperForm({ where, keep }: { where: string; keep: (jumper: Jump
               maxLength={200}
               {...text('approver')}
             />
-            <Field label="Comes out by" type="date" {...text('removeBy')} />
+            <Field label="Remove by" type="date" {...text('removeBy')} />
           </FieldGrid>
           {refused && (
             <Text role="alert" color="failed">
               {guards === '' || [plant, landed, motor].includes(null)
-                ? 'Answer every question first: each can change the advice.'
-                : 'Reason, who accepts the risk, and the day it comes out are needed.'}
+                ? 'Answer every question first: each may change the advice.'
+                : 'Reason, person accepting the risk, and removal date are required.'}
             </Text>
           )}
           <Box>
-            <Primary type="submit">Enter it in the register</Primary>
+            <Primary type="submit">Record jumper</Primary>
           </Box>
         </>
       )}

@@ -40,16 +40,16 @@ export function JumperRegister({
             {j.removed === null ? (
               <>
                 <Text color={j.removeBy < today ? 'failed' : 'doubt'} fontWeight="500">
-                  {j.removeBy < today ? 'Overdue: was to come out by' : 'Comes out by'} {j.removeBy}. The job
-                  cannot be signed off before.
+                  {j.removeBy < today ? 'Overdue: removal was due' : 'Remove by'} {j.removeBy}. The job cannot
+                  be signed off before removal.
                 </Text>
                 <Secondary mt="1" onClick={() => setLeaving(leaving === j.id ? null : j.id)}>
-                  It is out…
+                  Jumper removed…
                 </Secondary>
                 {leaving === j.id && (
                   <Box maxW="460px" mt="2">
                     <TextField
-                      label="How it was proven out"
+                      label="How removal was proven"
                       hint="e.g. contact opened: input goes off"
                       text={how}
                       maxLength={200}
@@ -57,20 +57,20 @@ export function JumperRegister({
                     />
                     <Primary
                       mt="2"
-                      waitsFor={how.trim() === '' ? 'Say how it was proven out.' : null}
+                      waitsFor={how.trim() === '' ? 'Enter how removal was proven.' : null}
                       onClick={() => {
                         remove(j, how.trim());
                         setHow('');
                         setLeaving(null);
                       }}
                     >
-                      Strike it from the register
+                      Mark jumper removed
                     </Primary>
                   </Box>
                 )}
               </>
             ) : (
-              <Text color="sound">Out: {j.removed}</Text>
+              <Text color="sound">Removed: {j.removed}</Text>
             )}
           </Box>
         ))}

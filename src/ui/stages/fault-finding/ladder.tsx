@@ -41,7 +41,7 @@ function Contact({ state, first }: { state: ChainLink['state']; first: boolean }
 const stateWords: Readonly<Record<ChainLink['state'], string>> = {
   closed: 'closed',
   open: 'open',
-  unknown: 'not looked at',
+  unknown: 'not checked',
 };
 
 /** The run chain as a rung of contacts from supply to output; each can be asked. */

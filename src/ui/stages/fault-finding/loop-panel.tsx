@@ -31,7 +31,7 @@ export function LoopPanel({
     <Box mb="5">
       <Box display="flex" gap="2" flexWrap="wrap" mb="3">
         <Secondary aria-expanded={open} onClick={() => setOpen(!open)}>
-          Walk a loop
+          Check a loop
         </Secondary>
         <Secondary aria-expanded={bridging} onClick={() => setBridging(!bridging)}>
           Temporary jumper
@@ -55,7 +55,7 @@ export function LoopPanel({
           inputs={inputs}
           keep={(checked) => {
             store.record('loop.checked', checked);
-            setNote(`Walk of ${checked.input} kept.`);
+            setNote(`Loop check of ${checked.input} saved.`);
           }}
         />
       )}
@@ -67,7 +67,7 @@ export function LoopPanel({
             keep={(jumper) => {
               store.record('jumper.set', jumper);
               setBridging(false);
-              setNote(`${jumper.where} is in the register. It blocks the signature until it is out.`);
+              setNote(`${jumper.where} recorded. It blocks the signature until it is removed.`);
             }}
           />
         </Box>

@@ -26,7 +26,7 @@ const verdictMark: Readonly<Record<LoopVerdict['verdict'], Mark>> = {
 
 /** What is typed and cannot be read is said, never ignored. */
 const notNumber = (text: string): string | undefined =>
-  text.trim() !== '' && figureFrom(text) === null ? 'Volts, as a number like 24.1' : undefined;
+  text.trim() !== '' && figureFrom(text) === null ? 'Volts, as a number, e.g. 24.1' : undefined;
 
 interface Terminal {
   id: string;
@@ -72,19 +72,19 @@ export function LoopWalk({
     <Box as="section" aria-label="Loop check">
       <Caution title="Control voltage is on.">
         The machine may start while you bridge or touch: run input off, people clear. Foreign voltages may be
-        on the strip.
+        on the terminal strip.
       </Caution>
       <FieldGrid>
         <NumberField
-          label="Source, to its own minus"
+          label="Source voltage, to its own minus"
           unit="V"
           text={source}
           set={setSource}
           error={notNumber(source)}
         />
         <TextField
-          label="Contacts on the way"
-          hint="As the drawing names them, with commas: S1, K3, door"
+          label="Contacts in the loop"
+          hint="as named in the drawing, with commas: S1, K3, door"
           text={names}
           set={setNames}
         />
@@ -96,7 +96,7 @@ export function LoopWalk({
         options={optionsOf({ source: 'contact to plus', sink: 'contact to minus' })}
       />
       <Text mt="3" mb="1">
-        Volts behind each, black lead on the minus of the source that feeds the loop:
+        Voltage after each element, black lead on the minus of the source that feeds the loop:
       </Text>
       <Box
         as="ol"
@@ -137,9 +137,9 @@ export function LoopWalk({
         <Primary
           waitsFor={
             measured.length === 0
-              ? 'A voltage at one place at least.'
+              ? 'Enter at least one voltage.'
               : unread || notNumber(source) !== undefined
-                ? 'A figure above cannot be read.'
+                ? 'A value above cannot be read.'
                 : null
           }
           onClick={() =>
@@ -154,9 +154,9 @@ export function LoopWalk({
             })
           }
         >
-          Keep this walk
+          Save loop check
         </Primary>
-        <Secondary onClick={typed.clear}>Begin again</Secondary>
+        <Secondary onClick={typed.clear}>Start again</Secondary>
       </Box>
     </Box>
   );

@@ -27,18 +27,18 @@ describe('walking a loop', () => {
   it('asks for the danger first, then for the volts behind each', async () => {
     walk();
     expect(screen.getByRole('note').textContent).toContain('may start');
-    await fillField(field('Contacts on the way'), 'S1, K3, door');
+    await fillField(field('Contacts in the loop'), 'S1, K3, door');
     expect(screen.getAllByRole('listitem')).toHaveLength(7);
   });
 
-  it('names the first element across which it vanishes, from few figures', async () => {
+  it('names the first element across which it vanishes, from few values', async () => {
     const kept = walk({ DI3: false });
-    await fillField(field('Contacts on the way'), 'S1, K3');
+    await fillField(field('Contacts in the loop'), 'S1, K3');
     await fillField(field('after S1'), '24,1');
     expect(verdict()).toContain('measure halfway');
     await fillField(field('after K3'), '0.2');
     expect(verdict()).toContain('Open: K3');
-    await press('Keep this walk');
+    await press('Save loop check');
     expect(kept[0]).toMatchObject({
       input: 'X3',
       source_V: 24,
@@ -56,29 +56,29 @@ describe('walking a loop', () => {
     await fillField(field('after contact'), '24');
     await fillField(field('after terminal X3'), '24');
     await fillField(field('after input X3'), '0');
-    expect(verdict()).toMatch(/selector first, then at the input/);
+    expect(verdict()).toMatch(/selector first, then the input/);
   });
 
-  it('says so where the return is not tied', async () => {
+  it('says so where the return is not connected', async () => {
     walk({ DI3: false });
     await fillField(field('after terminal X3'), '24');
     await fillField(field('after input X3'), '24');
     await fillField(field('after common CD'), '24');
-    expect(verdict()).toContain('return is not tied');
+    expect(verdict()).toContain('return is not connected');
   });
 
-  it('a dead source is named before anything else, and nothing is kept without a figure', async () => {
+  it('a dead source is named before anything else, and nothing is kept without a value', async () => {
     walk();
-    await userEvent.clear(field('Source, to its own minus'));
-    await fillField(field('Source, to its own minus'), '3');
+    await userEvent.clear(field('Source voltage, to its own minus'));
+    await fillField(field('Source voltage, to its own minus'), '3');
     expect(verdict()).toContain('below 15 V');
-    expect(screen.getByRole('button', { name: 'Keep this walk' })).toHaveProperty('disabled', true);
+    expect(screen.getByRole('button', { name: 'Save loop check' })).toHaveProperty('disabled', true);
   });
 
   it('begins again with empty fields', async () => {
     walk();
     await fillField(field('after contact'), '24');
-    await press('Begin again');
+    await press('Start again');
     expect(field('after contact')).toHaveProperty('value', '');
   });
 });
@@ -91,53 +91,53 @@ describe('a temporary jumper', () => {
     return kept;
   };
   const answerAll = async (guards: string, motor: string) => {
-    await radio(/existing one, or new/, 'existing');
+    await radio(/existing or new/, 'existing');
     await radio(/wire landed at X3/, 'yes');
-    await fillField(field('Number on it'), '114');
-    await userEvent.selectOptions(screen.getByRole('combobox', { name: /watch over/ }), guards);
+    await fillField(field('Wire number'), '114');
+    await userEvent.selectOptions(screen.getByRole('combobox', { name: /monitor/ }), guards);
     await radio('Is a motor connected?', motor);
   };
 
   it('asks why the voltage is missing before it is offered on an existing plant', async () => {
     form();
     await answerAll('level, flow or pressure', 'yes');
-    expect(screen.getByText(/Ask why the voltage is missing/).textContent).toContain('wire 114');
+    expect(screen.getByText(/Find out why the voltage is missing/).textContent).toContain('wire 114');
     expect(screen.getByRole('note').textContent).toContain('by name');
   });
 
   it('on a new plant it asks whether the interlock is wanted', async () => {
     form();
-    await radio(/existing one, or new/, 'new');
-    expect(screen.getByText(/whether this interlock is wanted/)).toBeTruthy();
+    await radio(/existing or new/, 'new');
+    expect(screen.getByText(/whether this interlock is needed/)).toBeTruthy();
   });
 
   it.each(['STO', 'emergency stop', 'a guard or door', 'over-travel'])(
-    'is not offered for %s, motor connected or not; one that is found there can be recorded',
+    'is not offered for %s, with or without motor; one that is found there can be recorded',
     async (guards) => {
       const kept = form();
       await answerAll(guards, 'yes');
       for (const motor of ['yes', 'no, its cable is off']) {
         await radio('Is a motor connected?', motor);
         expect(screen.getByRole('note').textContent).toContain('never jumpered');
-        expect(screen.queryByRole('button', { name: 'Enter it in the register' })).toBeNull();
+        expect(screen.queryByRole('button', { name: 'Record jumper' })).toBeNull();
       }
-      await press('A bridge is there already: record it');
+      await press('A jumper is already fitted: record it');
       expect(kept).toMatchObject([{ found: true, approver: 'nobody', where: 'X3' }]);
     },
   );
 
   it('needs reason, a name and a day; then it is kept with all of it', async () => {
     const kept = form();
-    await press('Enter it in the register');
+    await press('Record jumper');
     expect(await said()).toContain('Answer every question');
     expect(screen.getAllByText('Choose one')).toHaveLength(4);
     await answerAll('level, flow or pressure', 'yes');
-    await press('Enter it in the register');
-    expect(await said()).toContain('who accepts the risk');
+    await press('Record jumper');
+    expect(await said()).toContain('person accepting the risk');
     await fillField(field('Reason'), 'switch ordered');
     await fillField(field('Who accepts the risk'), 'A. Fenn');
     await radio('How', 'input set to no function');
-    await press('Enter it in the register');
+    await press('Record jumper');
     await waitFor(() => expect(kept).toHaveLength(1));
     expect(kept[0]).toMatchObject({
       form: 'no-function',
@@ -158,9 +158,9 @@ describe('a temporary jumper', () => {
     await answerAll('level, flow or pressure', 'yes');
     await fillField(field('Reason'), 'switch ordered');
     await fillField(field('Who accepts the risk'), 'A. Fenn');
-    await userEvent.selectOptions(screen.getByRole('combobox', { name: /watch over/ }), 'STO');
-    await userEvent.type(field('Number on it'), '{Enter}');
-    expect(await screen.findByText('Never bridged')).toBeTruthy();
+    await userEvent.selectOptions(screen.getByRole('combobox', { name: /monitor/ }), 'STO');
+    await userEvent.type(field('Wire number'), '{Enter}');
+    expect(await screen.findByText('Never jumper')).toBeTruthy();
     expect(kept).toEqual([]);
   });
 });
@@ -189,20 +189,17 @@ describe('the register', () => {
   it('says what is overdue, and strikes only with what proved it out', async () => {
     const struck: string[] = [];
     show(<JumperRegister jumpers={[jumper]} remove={(j, how) => struck.push(`${j.where}: ${how}`)} />);
-    expect(screen.getByText(/Overdue: was to come out by/).textContent).toContain('cannot be signed off');
-    await press('It is out…');
-    expect(screen.getByRole('button', { name: 'Strike it from the register' })).toHaveProperty(
-      'disabled',
-      true,
-    );
-    await fillField(field('How it was proven out'), 'opened: X3 goes off');
-    await press('Strike it from the register');
+    expect(screen.getByText(/Overdue: removal was due/).textContent).toContain('cannot be signed off');
+    await press('Jumper removed…');
+    expect(screen.getByRole('button', { name: 'Mark jumper removed' })).toHaveProperty('disabled', true);
+    await fillField(field('How removal was proven'), 'opened: X3 goes off');
+    await press('Mark jumper removed');
     expect(struck).toEqual(['X3: opened: X3 goes off']);
   });
 
   it('keeps what is out before one’s eyes', () => {
     show(<JumperRegister jumpers={[{ ...jumper, removed: 'opened: off' }]} remove={() => undefined} />);
-    expect(screen.getByText('Out: opened: off')).toBeTruthy();
+    expect(screen.getByText('Removed: opened: off')).toBeTruthy();
     expect(screen.queryByRole('button')).toBeNull();
   });
 });
@@ -214,15 +211,15 @@ it('walk and jumper of the panel speak of the same input, and land in the log', 
       {(store) => <LoopPanel control={control} terminals={control.inputs} inputs={{}} store={store} />}
     </WithStore>,
   );
-  await press('Walk a loop');
+  await press('Check a loop');
   await press('Temporary jumper');
   await userEvent.selectOptions(screen.getByRole('combobox', { name: 'Input' }), 'X5');
   expect(field('after terminal X5')).toBeTruthy();
   expect(screen.getByRole('group', { name: /wire landed at X5/ })).toBeTruthy();
   await fillField(field('after contact'), '0');
-  await press('Keep this walk');
+  await press('Save loop check');
   expect(log.map(([kind]) => kind)).toEqual(['loop.checked']);
-  expect(screen.getByText('Walk of X5 kept.')).toBeTruthy();
+  expect(screen.getByText('Loop check of X5 saved.')).toBeTruthy();
 });
 
 describe('the row of bits off a display', () => {
@@ -236,10 +233,10 @@ describe('the row of bits off a display', () => {
     const kept = form();
     await fillField(field('Bits of the input monitor'), '000101');
     expect(screen.getAllByRole('row')).toHaveLength(3);
-    await userEvent.selectOptions(screen.getByRole('combobox', { name: 'Turned' }), 'X3');
-    await fillField(field('Bits after it'), '000001');
+    await userEvent.selectOptions(screen.getByRole('combobox', { name: 'Switched input' }), 'X3');
+    await fillField(field('Bits after switching'), '000001');
     expect(screen.getAllByRole('row')).toHaveLength(2);
-    await press('Keep these bits, first bit right');
+    await press('Save these bits, first bit right');
     expect(kept[0]).toEqual({ DI1: true, DI2: false, DI3: false, DI4: false, DI5: false, DI6: false });
     expect(field('Bits of the input monitor')).toHaveProperty('value', '');
   });
@@ -247,10 +244,10 @@ describe('the row of bits off a display', () => {
   it('does not guess where more than one changed', async () => {
     const kept = form();
     await fillField(field('Bits of the input monitor'), '000000');
-    await userEvent.selectOptions(screen.getByRole('combobox', { name: 'Turned' }), 'X1');
-    await fillField(field('Bits after it'), '110000');
-    expect(screen.getByText(/turn that input again/)).toBeTruthy();
-    expect(screen.queryByRole('button', { name: /Keep these bits/ })).toBeNull();
+    await userEvent.selectOptions(screen.getByRole('combobox', { name: 'Switched input' }), 'X1');
+    await fillField(field('Bits after switching'), '110000');
+    expect(screen.getByText(/switch that input again/)).toBeTruthy();
+    expect(screen.queryByRole('button', { name: /Save these bits/ })).toBeNull();
     expect(kept).toEqual([]);
   });
 });

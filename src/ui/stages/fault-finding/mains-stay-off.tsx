@@ -5,8 +5,8 @@ import { Caution } from '../../kit/caution';
 export function MainsStayOff({ state }: { state: JobState }) {
   const signs = mustStayDead(state);
   return signs.length === 0 ? null : (
-    <Caution grave title="Do not restore mains to read it.">
-      Because of {signs.join(', ')}. What a display or a link says needs another control supply.
+    <Caution grave title="Do not restore mains to read the display.">
+      Because of {signs.join(', ')}. The display and the link need another control supply.
     </Caution>
   );
 }

@@ -96,7 +96,7 @@ interface Trouble {
 function InDoubt({ trouble, of }: { trouble: Trouble | null; of: readonly Shown[] }) {
   return trouble === null || trouble.keepIt === null || !of.includes(trouble.of) ? null : (
     <Box mb="3">
-      <Secondary onClick={trouble.keepIt}>The display shows just that</Secondary>
+      <Secondary onClick={trouble.keepIt}>The display shows exactly this</Secondary>
     </Box>
   );
 }
@@ -106,8 +106,7 @@ function useFigures(doubtAbout: (of: Shown, value: number) => string | null) {
   const [trouble, setTrouble] = useState<Trouble | null>(null);
   const figure = (of: Shown, text: string, kept: (v: number) => void) => {
     const v = figureFrom(text);
-    if (v === null)
-      return setTrouble({ of, words: 'A figure as the display shows it, like 25.0.', keepIt: null });
+    if (v === null) return setTrouble({ of, words: 'A value as displayed, e.g. 25.0.', keepIt: null });
     const doubt = doubtAbout(of, v);
     const take = () => {
       setTrouble(null);
@@ -138,7 +137,7 @@ function SettingSeen({ control, rating, keep }: SeenProps) {
     <Box mt="4">
       <FieldGrid>
         <Select
-          label="A setting"
+          label="Parameter"
           value={number}
           onChange={(chosen) => {
             setNumber(chosen);
@@ -170,7 +169,7 @@ function SettingSeen({ control, rating, keep }: SeenProps) {
       </FieldGrid>
       <InDoubt trouble={trouble} of={['value']} />
       <Secondary
-        waitsFor={parameter === undefined || value === '' ? 'Which entry, and what it shows.' : null}
+        waitsFor={parameter === undefined || value === '' ? 'Choose a parameter and enter its value.' : null}
         onClick={() =>
           figure('value', value, (v) => {
             keep({ values: { [number]: v } });
@@ -179,7 +178,7 @@ function SettingSeen({ control, rating, keep }: SeenProps) {
           })
         }
       >
-        Keep this setting
+        Save parameter value
       </Secondary>
     </Box>
   );
@@ -193,7 +192,7 @@ export function SeenForm({ control, rating, live, keep }: SeenProps & { live: Li
     of === 'value' ? null : displayDoubt(of, v, rating.supply_V),
   );
   return (
-    <Box as="section" aria-label="Off the display">
+    <Box as="section" aria-label="Display readings">
       <BitsForm terminals={control.inputs} keep={(inputs) => keep({ live: { inputs } })} />
       <FieldGrid>
         <Select
@@ -214,7 +213,7 @@ export function SeenForm({ control, rating, live, keep }: SeenProps & { live: Li
           })}
         />
         <Select
-          label="Active alarm"
+          label="Active fault"
           value={live.alarm === undefined ? '' : (live.alarm ?? 'none')}
           onChange={(alarm) => {
             if (alarm !== '') keep({ live: { alarm: alarm === 'none' ? null : alarm } });
@@ -260,7 +259,7 @@ export function SeenForm({ control, rating, live, keep }: SeenProps & { live: Li
       </FieldGrid>
       <InDoubt trouble={trouble} of={['bus', 'reference']} />
       <Choice
-        label="Control place"
+        label="Local/remote"
         value={live.place ?? null}
         onChange={(place) => keep({ live: { place } })}
         options={optionsOf({ local: 'local', remote: 'remote' })}

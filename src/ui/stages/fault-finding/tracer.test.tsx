@@ -64,9 +64,9 @@ const press = (name: string | RegExp) => userEvent.click(screen.getByRole('butto
 
 it('asks, takes the answer, and puts the likeliest first; the path is kept, and an answer taken back', async () => {
   const { log } = trace('input-phase-loss');
-  await takeCheck(/^Ask or look: is it fed from three phases/);
+  await takeCheck(/^Ask or look: is it three-phase supply/);
   await userEvent.click(within(asked()).getByRole('button', { name: 'one phase' }));
-  expect(suspects()[0]?.textContent).toContain('fed from one phase');
+  expect(suspects()[0]?.textContent).toContain('single-phase supply');
   expect(log).toEqual([
     [
       'trace.answered',
@@ -74,14 +74,14 @@ it('asks, takes the answer, and puts the likeliest first; the path is kept, and 
     ],
   ]);
   expect(within(screen.getByRole('list', { name: 'Path' })).getAllByRole('listitem')).toHaveLength(1);
-  await press(/^Take back: /);
+  await press(/^Undo: /);
   expect(screen.queryByRole('list', { name: 'Path' })).toBeNull();
-  expect(suspects()[0]?.textContent).toContain('a line fuse is blown');
+  expect(suspects()[0]?.textContent).toContain('line fuse blown');
 });
 
 it('before a dead check comes making safe: its answers are shut until then', async () => {
   const { gone } = trace('input-phase-loss');
-  await takeCheck(/^Dead: take each line fuse out/);
+  await takeCheck(/^Dead: remove each line fuse/);
   expect(within(asked()).getAllByRole('note')[0]?.textContent).toContain('proven dead');
   expect(within(asked()).getByRole('button', { name: 'one is open' })).toHaveProperty('disabled', true);
   expect(within(asked()).getByRole('button', { name: 'no tool' })).toHaveProperty('disabled', false);
@@ -109,7 +109,7 @@ it('after an earth fault nothing with power on is offered, and the way to the tw
 it('the fault that the drive shows decides, whatever list is open', () => {
   trace('undervoltage', [], [], 'desaturation');
   expect(screen.getByRole('note', { name: /No power and no reset/ })).toBeTruthy();
-  expect(screen.queryByText(/Watch the bus volts while it is loaded/)).toBeNull();
+  expect(screen.queryByText(/Watch the bus voltage while it is loaded/)).toBeNull();
 });
 
 it('a check that costs one nothing but looking carries no caution', () => {
@@ -120,9 +120,9 @@ it('a check that costs one nothing but looking carries no caution', () => {
 it('what the drive itself answers is taken with one touch, with its evidence, and not offered again', async () => {
   const facts = { control, supply_V: 400, ratedAmps: 15, values: { '1-07': 2 }, live: {} };
   const { log } = trace('encoder', driveSays(tableOf('encoder'), facts));
-  const own = screen.getByRole('region', { name: 'The drive says' });
+  const own = screen.getByRole('region', { name: 'The drive shows' });
   expect(own.textContent).toContain('by 1-07 Control mode: vector, encoder');
-  await userEvent.click(within(own).getByRole('button', { name: 'Take it' }));
+  await userEvent.click(within(own).getByRole('button', { name: 'Use this' }));
   expect(log[0]).toEqual([
     'trace.answered',
     expect.objectContaining({
@@ -131,7 +131,7 @@ it('what the drive itself answers is taken with one touch, with its evidence, an
       words: expect.stringContaining('1-07') as string,
     }),
   ]);
-  expect(screen.queryByRole('region', { name: 'The drive says' })).toBeNull();
+  expect(screen.queryByRole('region', { name: 'The drive shows' })).toBeNull();
 });
 
 describe('a cause is confirmed', () => {
@@ -144,12 +144,12 @@ describe('a cause is confirmed', () => {
     const { log } = trace('fan', [], [answer]);
     await press('Save cause');
     expect(log).toEqual([]);
-    expect(screen.getByText(/Say what was done/)).toBeTruthy();
+    expect(screen.getByText(/Enter what was done/)).toBeTruthy();
     const form = screen.getByRole('form', { name: 'Confirm a cause' });
     await userEvent.selectOptions(within(form).getByRole('combobox', { name: 'Cause' }), 'dirt');
     await fillField(screen.getByRole('textbox', { name: /^What was done/ }), 'cord out, turns');
-    await fillField(screen.getByRole('textbox', { name: /^Cause put back/ }), 'stopped by a glove: trips');
-    await fillField(screen.getByRole('textbox', { name: 'What to watch afterwards' }), 'chaff in summer');
+    await fillField(screen.getByRole('textbox', { name: /^Fault re-created/ }), 'stopped by a glove: trips');
+    await fillField(screen.getByRole('textbox', { name: 'What to monitor afterwards' }), 'chaff in summer');
     await press('Save cause');
     expect(log).toEqual([
       [
@@ -157,7 +157,7 @@ describe('a cause is confirmed', () => {
         {
           family: 'fan',
           cause: 'dirt',
-          name: 'something blocks the fan',
+          name: 'fan blocked',
           how: 'cord out, turns',
           recreated: 'stopped by a glove: trips',
           remedy: 'Free and clean it.',
@@ -165,7 +165,7 @@ describe('a cause is confirmed', () => {
         },
       ],
     ]);
-    expect(screen.getByText(/Watch: chaff in summer/)).toBeTruthy();
+    expect(screen.getByText(/Monitor: chaff in summer/)).toBeTruthy();
   });
 
   it('one that no table names is typed', async () => {
@@ -188,11 +188,11 @@ describe('a cause is confirmed', () => {
       [],
       [['trace.answered', { family: 'ground', check: 'when', outcome: 'no', words: 'on run' }]],
     );
-    expect(screen.queryByRole('textbox', { name: /^Cause put back/ })).toBeNull();
+    expect(screen.queryByRole('textbox', { name: /^Fault re-created/ })).toBeNull();
   });
 });
 
-describe('the fault history', () => {
+describe('the fault log', () => {
   const slot = (code: string, clock_min: number) => ({ code, runHours: 12, clock_min });
 
   it('says which tripped first when several came together', () => {
@@ -209,7 +209,7 @@ describe('the fault history', () => {
   });
 });
 
-describe('clearing an alarm', () => {
+describe('clearing a fault', () => {
   const alarmOf = (code: string) => {
     const found = control.alarms.find((a) => a.code === code);
     if (found === undefined) throw new Error(code);
@@ -230,19 +230,19 @@ describe('clearing an alarm', () => {
 
   it('is not told before the history is safe', async () => {
     const gone = clearing('O-LOAD', false);
-    expect(screen.queryByText(/Reset it once/)).toBeNull();
-    await press('Write it down at As found');
+    expect(screen.queryByText(/Reset after the cause is removed/)).toBeNull();
+    await press('Record under As found');
     expect(gone).toEqual(['as-found']);
   });
 
   it('is not told before bench test and insulation test passed, where that is due', () => {
     clearing('EARTH', true, true);
-    expect(screen.getByText(/first the bench test says not shorted/)).toBeTruthy();
+    expect(screen.getByText(/the bench test must be not shorted/)).toBeTruthy();
     expect(screen.queryByText(/isolate, wait/)).toBeNull();
   });
 
   it.each([
-    ['O-LOAD', /Reset it once its cause is gone/],
+    ['O-LOAD', /Reset after the cause is removed/],
     ['EARTH', /cannot be reset with power on/],
   ])('%s: how, with people clear', (code, how) => {
     clearing(code, true);

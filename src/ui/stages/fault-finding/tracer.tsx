@@ -42,9 +42,9 @@ function Bars({ causes }: { causes: ReturnType<typeof traceFrom>['causes'] }) {
 /** What the drive itself answers: taken with one touch each, never by itself. */
 function DriveAnswers({ said, take }: { said: readonly DriveAnswer[]; take: (one: DriveAnswer) => void }) {
   return (
-    <Box as="section" aria-label="The drive says" borderLeft="5px solid" borderColor="focus" pl="3" mb="4">
+    <Box as="section" aria-label="The drive shows" borderLeft="5px solid" borderColor="focus" pl="3" mb="4">
       <Text color="soft" mb="1">
-        The drive itself answers:
+        The drive link answers:
       </Text>
       <Box as="ul" listStyleType="none">
         {said.map((one) => (
@@ -54,7 +54,7 @@ function DriveAnswers({ said, take }: { said: readonly DriveAnswer[]; take: (one
               {one.evidence}.
             </Text>
             <Secondary mt="1" onClick={() => take(one)}>
-              Take it
+              Use this
             </Secondary>
           </Box>
         ))}
@@ -67,8 +67,8 @@ function DriveAnswers({ said, take }: { said: readonly DriveAnswer[]; take: (one
 function StaysDead({ withheld, goTo }: { withheld: readonly Check[]; goTo: (stage: StageId) => void }) {
   return (
     <Caution grave title="No power and no reset">
-      before the bench test says not shorted and the insulation test passed; then on a limited supply.
-      {withheld.length > 0 && ` Until then ${withheld.length} of the checks wait.`}
+      until the bench test is not shorted and the insulation test passed; then on a limited supply only.
+      {withheld.length > 0 && ` Until then ${withheld.length} of the checks are withheld.`}
       <Box display="flex" gap="2" flexWrap="wrap" mt="2">
         <Secondary onClick={() => goTo('bench')}>Bench test</Secondary>
         <Secondary onClick={() => goTo('motor')}>Insulation test</Secondary>
@@ -128,9 +128,21 @@ export function Tracer({
   return (
     <Box as="section" aria-label="Tracer" borderTop="2px solid" borderColor="ink" pt="3" mb="4">
       <Text fontFamily="heading" fontWeight="600" fontSize="1.15rem" mb="2">
-        What is behind {alarm}?
+        Fault finding: {alarm}?
       </Text>
       {staysDead(table, context) && <StaysDead withheld={withheld} goTo={goTo} />}
+      {asked === undefined ? (
+        <Text mb="3">Try the likely fix now. {likeliest?.remedy}</Text>
+      ) : (
+        <AskedCheck
+          check={asked}
+          why={own === undefined ? (next?.why ?? null) : null}
+          proofMissing={lock.open ? null : lock.text}
+          limited={table.deadFirst || deadly !== null}
+          makeSafe={() => goTo('make-safe')}
+          say={say(asked)}
+        />
+      )}
       {offered.length > 0 && (
         <DriveAnswers
           said={offered}
@@ -140,18 +152,6 @@ export function Tracer({
               `${check.what} ${check.outcomes.find((o) => o.id === outcome)?.words ?? outcome}, by ${evidence}`,
             )
           }
-        />
-      )}
-      {asked === undefined ? (
-        <Text mb="3">No further check is worth its minutes. {likeliest?.remedy}</Text>
-      ) : (
-        <AskedCheck
-          check={asked}
-          why={own === undefined ? (next?.why ?? null) : null}
-          proofMissing={lock.open ? null : lock.text}
-          limited={table.deadFirst || deadly !== null}
-          makeSafe={() => goTo('make-safe')}
-          say={say(asked)}
         />
       )}
       <Bars causes={likely} />
@@ -181,10 +181,10 @@ export function Tracer({
             <Box as="li" key={a.check} mb="2">
               {a.words}{' '}
               <Secondary
-                aria-label={`Take back: ${a.words}`}
+                aria-label={`Undo: ${a.words}`}
                 onClick={() => store.record('trace.withdrawn', { family, check: a.check })}
               >
-                Take back
+                Undo
               </Secondary>
             </Box>
           ))}
@@ -200,7 +200,7 @@ export function Tracer({
       {confirmed.map(({ id, payload }) => (
         <Text key={id} mt="2">
           <b>{payload.name}.</b> {payload.how} {payload.recreated} {payload.remedy}{' '}
-          {payload.watch !== undefined && `Watch: ${payload.watch}`}
+          {payload.watch !== undefined && `Monitor: ${payload.watch}`}
         </Text>
       ))}
     </Box>

@@ -47,7 +47,7 @@ const chart = () => screen.getByRole('img').getAttribute('aria-label') ?? '';
 
 it('draws what comes, in a lane for each value that is chosen', async () => {
   watched();
-  expect(screen.getByText(/Nothing yet/)).toBeTruthy();
+  expect(screen.getByText(/No values yet/)).toBeTruthy();
   send(5);
   expect(chart()).toMatch(/^Output, Current, Bus over/);
   await press('X1');
@@ -72,7 +72,7 @@ it('never more than eight at once', async () => {
 it('stands still while it is held, and goes on with all that came meanwhile', async () => {
   watched();
   send(3);
-  await press('Hold still');
+  await press('Pause');
   send(4);
   await userEvent.click(screen.getByText('table'));
   expect(screen.getAllByRole('row')).toHaveLength(4);
@@ -80,12 +80,12 @@ it('stands still while it is held, and goes on with all that came meanwhile', as
   expect(screen.getAllByRole('row')).toHaveLength(8);
 });
 
-it('is kept as an entry that names what it shows; the samples go to the server', async () => {
+it('is kept as a parameter that names what it shows; the samples go to the server', async () => {
   const asked = answering(() => ({ status: 201, body: { sha256: 'a'.repeat(64) } }));
   const log = watched();
   send(3);
   await press('X1');
-  await press('Keep this trend');
+  await press('Save trend');
   expect(asked[0]).toMatchObject({ url: '/api/v1/trends', method: 'POST' });
   const { names, rows } = asked[0]?.body as { names: string[]; rows: number[][] };
   expect(names).toEqual(['Output, Hz', 'Current, A', 'Bus, V', 'X1, bit']);
@@ -101,8 +101,8 @@ it('stays on the page when the server does not answer', async () => {
   answering(() => null);
   const log = watched();
   send(3);
-  await press('Keep this trend');
-  expect(screen.getByRole('alert').textContent).toContain('stays here');
+  await press('Save trend');
+  expect(screen.getByRole('alert').textContent).toContain('stays on this page');
   expect(log).toEqual([]);
   expect(screen.getByRole('img')).toBeTruthy();
 });
@@ -110,8 +110,8 @@ it('stays on the page when the server does not answer', async () => {
 it('begins again from nothing', async () => {
   watched();
   send(3);
-  await press('Begin again');
-  expect(screen.getByText(/Nothing yet/)).toBeTruthy();
+  await press('Start again');
+  expect(screen.getByText(/No values yet/)).toBeTruthy();
 });
 
 describe('lanes', () => {

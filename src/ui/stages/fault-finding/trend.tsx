@@ -37,11 +37,14 @@ export function TrendPanel({
     ]);
     const answer = await call('POST /api/v1/trends', { body: { startedAt, names, rows } });
     if (!answer.ok)
-      return setSaid({ kept: false, words: 'Not kept: the server does not answer. The trend stays here.' });
+      return setSaid({
+        kept: false,
+        words: 'Not saved: server not reachable. The trend stays on this page.',
+      });
     const { sha256 } = answer.value;
     const seconds = (shown[shown.length - 1]?.at_s ?? 0) - (shown[0]?.at_s ?? 0);
     store.record('trend.kept', { sha256, names, seconds });
-    setSaid({ kept: true, words: `Trend kept: ${shown.length} samples over ${seconds.toFixed(0)} s.` });
+    setSaid({ kept: true, words: `Trend saved: ${shown.length} samples over ${seconds.toFixed(0)} s.` });
   };
   return (
     <Box as="section" aria-label="Trend" mb="5">
@@ -63,7 +66,7 @@ export function TrendPanel({
         })}
       </Box>
       {shown.length === 0 ? (
-        <Text color="soft">Nothing yet: look for drives, then watch live.</Text>
+        <Text color="soft">No values yet: search for drives, then watch live.</Text>
       ) : series.length === 0 ? (
         <Text color="soft">Choose a value.</Text>
       ) : (
@@ -75,7 +78,7 @@ export function TrendPanel({
           aria-pressed={held !== null}
           onClick={() => setHeld(held === null ? samples : null)}
         >
-          {held === null ? 'Hold still' : 'Go on'}
+          {held === null ? 'Pause' : 'Go on'}
         </Secondary>
         <Secondary
           disabled={shown.length === 0}
@@ -85,10 +88,10 @@ export function TrendPanel({
             setSaid(null);
           }}
         >
-          Begin again
+          Start again
         </Secondary>
         <Primary disabled={shown.length === 0 || series.length === 0} onClick={() => void keep()}>
-          Keep this trend
+          Save trend
         </Primary>
       </Box>
       {said !== null && (

@@ -60,7 +60,7 @@ const trials = ({
 const confirm = async () => {
   const go = screen.getByRole('button', { name: 'Write and read back' });
   expect(go).toHaveProperty('disabled', true);
-  await userEvent.click(screen.getByRole('checkbox', { name: /run input is open/ }));
+  await userEvent.click(screen.getByRole('checkbox', { name: /Run input open/ }));
   expect(go).toHaveProperty('disabled', true);
   await userEvent.click(screen.getByRole('checkbox', { name: /People are clear/ }));
   await userEvent.click(go);
@@ -82,9 +82,9 @@ describe('a trial', () => {
     });
     expect(screen.getByText(/4-07 Coast from is terminals, read back/)).toBeTruthy();
 
-    const open = screen.getByRole('list', { name: 'Trials in the drive' });
+    const open = screen.getByRole('list', { name: 'Trial values in the drive' });
     expect(open.textContent).toContain('either → terminals');
-    await press('Put either back');
+    await press('Restore either');
     await confirm();
     expect(log.at(-2)?.[1]).toMatchObject({
       from: 0,
@@ -92,7 +92,7 @@ describe('a trial', () => {
       trial: false,
       restores: expect.any(String) as string,
     });
-    expect(screen.queryByRole('list', { name: 'Trials in the drive' })).toBeNull();
+    expect(screen.queryByRole('list', { name: 'Trial values in the drive' })).toBeNull();
   });
 
   it('may stay with a reason', async () => {
@@ -100,11 +100,11 @@ describe('a trial', () => {
     const log = trials();
     await press(/^Try 4-07/);
     await confirm();
-    await press('It stays…');
-    await fillField(screen.getByRole('textbox', { name: 'Why it stays' }), 'no controller here');
-    await press('Keep it with this reason');
+    await press('Keep value…');
+    await fillField(screen.getByRole('textbox', { name: 'Reason for keeping it' }), 'no controller here');
+    await press('Keep value with this reason');
     expect(log.at(-1)).toEqual(['trial.kept', expect.objectContaining({ reason: 'no controller here' })]);
-    expect(screen.queryByRole('list', { name: 'Trials in the drive' })).toBeNull();
+    expect(screen.queryByRole('list', { name: 'Trial values in the drive' })).toBeNull();
   });
 
   it('that the server refuses is said, and both questions are asked again', async () => {
@@ -115,8 +115,8 @@ describe('a trial', () => {
     expect(screen.getByRole('alert').textContent).toBe('Run is given at X1.');
     expect(kinds(log)).toEqual(['drive.write-asked', 'drive.write-failed']);
     expect(log[1]?.[1]).toMatchObject({ certain: true });
-    expect(screen.getByRole('checkbox', { name: /run input/ })).toHaveProperty('checked', false);
-    expect(screen.queryByRole('list', { name: 'Trials in the drive' })).toBeNull();
+    expect(screen.getByRole('checkbox', { name: /Run input/ })).toHaveProperty('checked', false);
+    expect(screen.queryByRole('list', { name: 'Trial values in the drive' })).toBeNull();
   });
 
   it('is not known to have failed when the answer does not come', async () => {
@@ -124,8 +124,8 @@ describe('a trial', () => {
     trials();
     await press(/^Try 4-07/);
     await confirm();
-    expect(screen.getByRole('alert').textContent).toContain('not known');
-    expect(screen.getByRole('list', { name: 'Trials in the drive' }).textContent).toContain(
+    expect(screen.getByRole('alert').textContent).toContain('may or may not');
+    expect(screen.getByRole('list', { name: 'Trial values in the drive' }).textContent).toContain(
       'Not known whether',
     );
   });
@@ -135,22 +135,22 @@ describe('a trial', () => {
     trials();
     await press(/^Try 4-07/);
     await confirm();
-    expect(screen.getByText(/reads both: the drive did not take it/)).toBeTruthy();
+    expect(screen.getByText(/reads both: the drive changed the value/)).toBeTruthy();
   });
 
-  it('whose entry is not kept by itself, or put others back, or stayed unlocked, says so', async () => {
+  it('whose parameter is not kept by itself, or put others back, or stayed unlocked, says so', async () => {
     writing(() => ({ found: 0, kept: false, lockOpen: true }));
     trials();
     await press(/^Try 4-07/);
     await confirm();
-    expect(screen.getByText(/lasts until power off.*could not be shut again/)).toBeTruthy();
+    expect(screen.getByText(/lost at power-off.*Could not re-lock/)).toBeTruthy();
   });
 
   it('is left when one thinks better of it, with nothing in the log', async () => {
     const asked = answering(() => null);
     const log = trials();
     await press(/^Try 4-07/);
-    await press('Leave it');
+    await press('Cancel');
     expect([log, asked]).toEqual([[], []]);
     expect(screen.getByRole('button', { name: /^Try 4-07/ })).toBeTruthy();
   });
@@ -163,14 +163,14 @@ describe('a trial', () => {
   it('is not offered before the drive was read; by hand there is another way', () => {
     trials({ target: null });
     expect(screen.queryByRole('button')).toBeNull();
-    expect(screen.getByText(/change the entry\s+at the keypad/)).toBeTruthy();
+    expect(screen.getByText(/change the parameter\s+at the keypad/)).toBeTruthy();
   });
 });
 
-describe('another entry', () => {
+describe('another parameter', () => {
   const editor = async () => {
     const log = trials({ link: null });
-    await press('Write another entry');
+    await press('Write another parameter');
     return log;
   };
   const choose = (name: string, value: string) =>
@@ -179,10 +179,10 @@ describe('another entry', () => {
   it('shows what it is now, and takes nothing out of its range', async () => {
     answering(() => null);
     const log = await editor();
-    await choose('Entry', '3-02');
+    await choose('Parameter', '3-02');
     expect(screen.getByText('Now 5 s')).toBeTruthy();
     await fillField(screen.getByRole('textbox', { name: 'New value' }), '6000');
-    await press('Look at it before it is written');
+    await press('Review before writing');
     expect(screen.getByText('From 0.1 to 600 s.')).toBeTruthy();
     expect(screen.queryByRole('region', { name: 'Write to the drive' })).toBeNull();
     expect(log).toEqual([]);
@@ -191,18 +191,18 @@ describe('another entry', () => {
   it('with another reason than a trial needs no way back', async () => {
     writing(() => ({ found: 8 }));
     const log = await editor();
-    await choose('Entry', '3-02');
+    await choose('Parameter', '3-02');
     await fillField(screen.getByRole('textbox', { name: 'New value' }), '8,0');
     await userEvent.click(screen.getByRole('radio', { name: 'process need' }));
-    await press('Look at it before it is written');
+    await press('Review before writing');
     await confirm();
     expect(log[0]?.[1]).toMatchObject({ number: '3-02', to: 8, trial: false, reason: 'process need' });
-    expect(screen.queryByRole('list', { name: 'Trials in the drive' })).toBeNull();
+    expect(screen.queryByRole('list', { name: 'Trial values in the drive' })).toBeNull();
   });
 
   it('never offers a code, nor what can only be read', async () => {
     await editor();
-    const offered = within(screen.getByRole('combobox', { name: 'Entry' }))
+    const offered = within(screen.getByRole('combobox', { name: 'Parameter' }))
       .getAllByRole('option')
       .map((o) => o.getAttribute('value'));
     expect(offered).not.toContain('10-05');
@@ -233,26 +233,26 @@ describe('looking for drives', () => {
     found([
       { target: 'a:1', identity: { ...identity, product: 'K3' }, typeIds: ['knot-k3'], trouble: null },
       { target: 'b:1', identity, typeIds: ['whimbrel-w4'], trouble: null },
-      { target: 'c:1', identity: null, typeIds: [], trouble: 'Nothing listens at c:1.' },
+      { target: 'c:1', identity: null, typeIds: [], trouble: 'No connection at c:1.' },
     ]);
     const taken = bar();
-    await press('Look for drives');
+    await press('Search for drives');
     expect(taken).toEqual(['b:1']);
-    expect(screen.getByText('Nothing listens at c:1.')).toBeTruthy();
+    expect(screen.getByText('No connection at c:1.')).toBeTruthy();
   });
 
   it('says where addresses come from when there is none', async () => {
     found([]);
     bar();
-    await press('Look for drives');
-    expect(screen.getByText(/the shop lead adds one/)).toBeTruthy();
+    await press('Search for drives');
+    expect(screen.getByText(/The shop lead adds addresses/)).toBeTruthy();
   });
 
   it('says what to do instead when the server does not answer', async () => {
     answering(() => null);
     bar();
-    await press('Look for drives');
-    expect(screen.getByRole('alert').textContent).toContain('Type what the display shows');
+    await press('Search for drives');
+    expect(screen.getByRole('alert').textContent).toContain('Enter what the display shows');
   });
 
   it('offers nothing to read before a drive was found', () => {

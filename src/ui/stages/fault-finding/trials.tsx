@@ -31,7 +31,7 @@ function OpenTrials({
   const [staying, setStaying] = useState<string | null>(null);
   const [reason, setReason] = useDraftText('why a trial stays');
   return (
-    <Box as="ul" aria-label="Trials in the drive" listStyleType="none">
+    <Box as="ul" aria-label="Trial values in the drive" listStyleType="none">
       {writes.map((w) => {
         const parameter = parameterAt(control, w.number);
         return (
@@ -42,7 +42,7 @@ function OpenTrials({
               </b>
               : {w.shownFrom} → {w.shownTo}, {w.by.name}.
               {w.outcome === 'uncertain' || w.outcome === 'asked'
-                ? ' Not known whether the drive took it: read out.'
+                ? ' Not known whether the drive accepted it: read out.'
                 : ''}
             </Text>
             <Box display="flex" gap="2" flexWrap="wrap" mt="1">
@@ -53,30 +53,30 @@ function OpenTrials({
                       parameter,
                       from: values[w.number] ?? w.to,
                       to: w.from,
-                      reason: 'put back after the trial',
+                      reason: 'restored after the trial',
                       trial: false,
                       restores: w.id,
                     })
                   }
                 >
-                  Put {w.shownFrom} back
+                  Restore {w.shownFrom}
                 </Secondary>
               )}
-              <Secondary onClick={() => setStaying(staying === w.id ? null : w.id)}>It stays…</Secondary>
+              <Secondary onClick={() => setStaying(staying === w.id ? null : w.id)}>Keep value…</Secondary>
             </Box>
             {staying === w.id && (
               <Box maxW="460px" mt="2">
-                <TextField label="Why it stays" text={reason} maxLength={200} set={setReason} />
+                <TextField label="Reason for keeping it" text={reason} maxLength={200} set={setReason} />
                 <Primary
                   mt="2"
-                  waitsFor={reason.trim() === '' ? 'Say why it stays.' : null}
+                  waitsFor={reason.trim() === '' ? 'Enter the reason.' : null}
                   onClick={() => {
                     keep(w, reason.trim());
                     setReason('');
                     setStaying(null);
                   }}
                 >
-                  Keep it with this reason
+                  Keep value with this reason
                 </Primary>
               </Box>
             )}
@@ -118,8 +118,8 @@ export function Trials({
     <Box as="section" aria-label="Trials" mb="5">
       {!ready && (
         <Text color="soft">
-          A trial writes to the drive: look for drives and read out first. Without a link, change the entry at
-          the keypad, note the old value, and put it back.
+          A trial writes to the drive: search for drives and read out first. Without a link, change the
+          parameter at the keypad, note the old value, and restore it.
         </Text>
       )}
       {wish !== null && (
@@ -167,7 +167,7 @@ export function Trials({
             </Box>
           ))}
           <Secondary onClick={() => setAny(!any)} aria-expanded={any}>
-            Write another entry
+            Write another parameter
           </Secondary>
           {any && (
             <Box width="100%">

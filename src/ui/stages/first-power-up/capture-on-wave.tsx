@@ -59,13 +59,13 @@ export function CaptureOnWave({
           ),
     [capture, now, fc, f, f1],
   );
-  return now === null ? null : <WaveChart name="The capture on the computed picture" lanes={lanes} />;
+  return now === null ? null : <WaveChart name="Capture on the calculated waveform" lanes={lanes} />;
 }
 
 /** The figures the judging rests on. */
 export function FiguresRead({ measured }: { measured: Measured }) {
   return (
-    <Disclosure label="figures read off it">
+    <Disclosure label="values read from it">
       <PlainTable heads={['figure', 'value']}>
         {Object.entries(measured).map(([k, v]) => (
           <tr key={k}>

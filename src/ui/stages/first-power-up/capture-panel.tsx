@@ -72,7 +72,7 @@ export function CapturePanel({
     try {
       await work();
     } catch (error) {
-      setTrouble(`Not taken: ${said(error)}`);
+      setTrouble(`Not imported: ${said(error)}`);
     } finally {
       setBusy(false);
     }
@@ -111,10 +111,10 @@ export function CapturePanel({
         figures: measured,
         conclusion: keptConclusion(judging.diagnosis),
       });
-      setNote('The capture is kept, with what was concluded.');
+      setNote('Capture and conclusion saved.');
     });
   return (
-    <Section title="A scope’s picture">
+    <Section title="Scope capture">
       <Box display="flex" flexWrap="wrap" gap="3" alignItems="center" mb="3">
         <FileButton
           label="Open a capture"
@@ -150,10 +150,10 @@ export function CapturePanel({
           <FiguresRead measured={measured} />
           <Box display="flex" flexWrap="wrap" gap="3" mt="2">
             <Primary disabled={busy || judging.diagnosis === null} onClick={() => void keepIt(open)}>
-              Keep capture and conclusion
+              Save capture and conclusion
             </Primary>
             <Secondary disabled={busy} onClick={() => void working(judge)}>
-              Judge again at the load above
+              Diagnose again at the load above
             </Secondary>
             <Secondary onClick={() => saveCsv(open)}>Save as CSV</Secondary>
             <Secondary onClick={() => saveComtrade(open, sound.supply.f)}>Save as COMTRADE</Secondary>

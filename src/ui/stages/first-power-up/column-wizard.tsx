@@ -26,13 +26,13 @@ const columnsSchema = z
     const [main = null] = times;
     const step = numberFrom(step_us);
     const issue = (message: string, ...path: string[]) => context.addIssue({ code: 'custom', message, path });
-    if (main === null && step === null) issue('A figure above zero', 'step_us');
+    if (main === null && step === null) issue('A value above zero', 'step_us');
     const channels = rows.flatMap(({ use, scale }, column) => {
       if (use === 'time' || use === 'ignore') return [];
       const time = times.filter((t) => t < column && t !== main).pop();
       return [{ column, role: use, scale: figureFrom(scale) ?? 1, ...(time === undefined ? {} : { time }) }];
     });
-    if (channels.length === 0) issue('Nothing is used', 'rows');
+    if (channels.length === 0) issue('No column is used', 'rows');
     return { time: main, timeUnit, step_s: (step ?? 0) * 1e-6 || null, channels };
   });
 type ColumnsTyped = z.input<typeof columnsSchema>;
@@ -59,7 +59,7 @@ export function ColumnWizard({ seen, take }: { seen: ColumnsSeen; take: (layout:
   return (
     <chakra.form border="1px solid" borderColor="line" p="3" mb="4" onSubmit={submit(take)} noValidate>
       <Text fontFamily="heading" fontWeight="600" mb="2">
-        {seen.count} samples in {seen.names.length} columns: what is each?
+        {seen.count} samples in {seen.names.length} columns: assign each
       </Text>
       {seen.names.map((name, k) => (
         <Box
@@ -79,7 +79,7 @@ export function ColumnWizard({ seen, take }: { seen: ColumnsSeen; take: (layout:
           <Select label={`“${name}” is`} {...pick(`rows.${k}.use`)} options={uses} />
           {rows[k]?.use !== 'time' && rows[k]?.use !== 'ignore' && (
             <Field
-              label="One of it is"
+              label="One unit is"
               figure
               unit={unitOfRole(rows[k]?.use ?? 'other')}
               {...text(`rows.${k}.scale`)}
@@ -89,10 +89,10 @@ export function ColumnWizard({ seen, take }: { seen: ColumnsSeen; take: (layout:
       ))}
       <FieldGrid>
         {noTime ? (
-          <Field label="From one sample to the next" figure unit="µs" {...text('step_us')} />
+          <Field label="Sample interval" figure unit="µs" {...text('step_us')} />
         ) : (
           <Select
-            label="The time is in"
+            label="Time unit"
             {...pick('timeUnit')}
             options={optionsOf({ s: 'seconds', ms: 'milliseconds', us: 'microseconds' })}
           />

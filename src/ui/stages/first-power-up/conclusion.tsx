@@ -47,10 +47,10 @@ export function WaveConclusion({ judging, stop }: { judging: Judging; stop: () =
         </Text>
       </Box>
       {best !== undefined && best.first !== '' && diagnosis.verdict !== 'unexplained' && (
-        <Text mt="1">Look first: {best.first}.</Text>
+        <Text mt="1">Check first: {best.first}.</Text>
       )}
       {same.length > 0 && (
-        <Text mt="1">With these figures it looks the same as: {same.map((f) => f.name).join('; ')}.</Text>
+        <Text mt="1">With these values it looks the same as: {same.map((f) => f.name).join('; ')}.</Text>
       )}
       {diagnosis.notes.map((n) => (
         <Text key={n} mt="1" color="soft">
@@ -60,7 +60,7 @@ export function WaveConclusion({ judging, stop }: { judging: Judging; stop: () =
       {best !== undefined && (
         <Disclosure>
           {best.differs.length > 0 && (
-            <PlainTable heads={['figure', 'measured', 'sound gives', 'this cause gives']}>
+            <PlainTable heads={['figure', 'measured', 'good unit', 'with this cause']}>
               {best.differs.map((d) => (
                 <tr key={d.key}>
                   <td>{figureWords(d.key)}</td>
@@ -77,7 +77,7 @@ export function WaveConclusion({ judging, stop }: { judging: Judging; stop: () =
               ))}
             </PlainTable>
           )}
-          <PlainTable heads={['cause', 'how sure', 'off by (σ)', 'at load']}>
+          <PlainTable heads={['cause', 'probability', 'deviation (σ)', 'at load']}>
             {diagnosis.found.slice(0, shownCauses).map((f) => (
               <tr key={f.id}>
                 <td>{f.name}</td>
@@ -88,8 +88,8 @@ export function WaveConclusion({ judging, stop }: { judging: Judging; stop: () =
             ))}
           </PlainTable>
           <Text>
-            Every fault of this unit was simulated at this load and compared with what was measured; the
-            spread allows for supply, ESR and choke being only assumed (common practice, no source).
+            Every fault of this unit was simulated at this load and compared with the measurements; the
+            tolerance allows for assumed supply, ESR and choke (common practice, no source).
           </Text>
         </Disclosure>
       )}

@@ -23,15 +23,15 @@ const retype = async (label: string, text: string) => {
   await fillField(screen.getByLabelText(label), text);
 };
 
-test('figures out of range are an error at their field, and the usual is drawn', async () => {
+test('values out of range are an error at their field, and the usual is drawn', async () => {
   const told = open();
   await retype('Reference', '401');
   expect(screen.getByText('From 2 to 400 Hz; drawn at 40')).toBeTruthy();
-  await retype('Load, of the motor’s own', '201');
+  await retype('Load, of motor rating', '201');
   expect(screen.getByText('From 0 to 200 %; drawn at 70')).toBeTruthy();
   expect(readConditions(told.now)).toMatchObject({ f1: 40, share: 0.7 });
   await retype('Reference', '400');
-  await retype('Load, of the motor’s own', '0');
+  await retype('Load, of motor rating', '0');
   expect(screen.queryAllByRole('alert')).toEqual([]);
   expect(readConditions(told.now)).toMatchObject({ f1: 400, share: 0 });
 });
@@ -42,22 +42,22 @@ test('the supply counts as measured only with all three of its volts', async () 
   await retype('Supply L2 to L3', '401,5');
   expect(readConditions(told.now).measured_V).toBeNull();
   await retype('Supply L3 to L1', 'much');
-  expect(screen.getByText('A figure above zero; else the plate’s counts')).toBeTruthy();
+  expect(screen.getByText('A value above zero; otherwise the nameplate value is used')).toBeTruthy();
   expect(readConditions(told.now).measured_V).toBeNull();
   await retype('Supply L3 to L1', '399');
   expect(readConditions(told.now).measured_V).toEqual([398, 401.5, 399]);
 });
 
-test('each load asks for its own figure; a unit of one phase for no supply pairs', async () => {
+test('each load asks for its own value; a unit of one phase for no supply pairs', async () => {
   const told = open(1);
   expect(screen.queryByLabelText('Supply L1 to L2')).toBeNull();
-  await choose('It runs on', 'three lamps');
-  expect(screen.queryByLabelText('Load, of the motor’s own')).toBeNull();
+  await choose('Load type', 'three lamps');
+  expect(screen.queryByLabelText('Load, of motor rating')).toBeNull();
   await retype('Each lamp', '-60');
-  expect(screen.getByText('A figure above zero; drawn with 100')).toBeTruthy();
+  expect(screen.getByText('A value above zero; drawn with 100')).toBeTruthy();
   await retype('Each lamp', '60');
-  await tick('A choke is fitted in the bus');
+  await tick('DC-link choke fitted');
   expect(readConditions(told.now)).toMatchObject({ lampWatts: 60, choke: true, supply_Hz: 50 });
-  await choose('It runs on', 'nothing');
+  await choose('Load type', 'nothing');
   expect(screen.queryByLabelText('Each lamp')).toBeNull();
 });

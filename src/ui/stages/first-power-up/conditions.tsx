@@ -58,7 +58,7 @@ const wrongShare = (text: string): string | undefined => {
 const wrongVolts = (text: string): string | undefined =>
   text.trim() === '' || numberFrom(text) !== null
     ? undefined
-    : 'A figure above zero; else the plate’s counts';
+    : 'A value above zero; otherwise the nameplate value is used';
 
 /** Supply and load, and what was assumed besides. */
 export function ConditionsForm({
@@ -81,7 +81,7 @@ export function ConditionsForm({
     <Box mb="4">
       <Box mb="3">
         <Choice
-          label="It runs on"
+          label="Load type"
           value={value.load}
           onChange={(load) => put({ load })}
           options={optionsOf({ motor: 'its motor', lamps: 'three lamps', none: 'nothing' })}
@@ -97,7 +97,7 @@ export function ConditionsForm({
         />
         {value.load === 'motor' && (
           <NumberField
-            label="Load, of the motor’s own"
+            label="Load, of motor rating"
             unit="%"
             text={value.share}
             error={wrongShare(value.share)}
@@ -109,7 +109,7 @@ export function ConditionsForm({
             label="Each lamp"
             unit="W"
             text={value.lampWatts}
-            error={numberFrom(value.lampWatts) === null ? 'A figure above zero; drawn with 100' : undefined}
+            error={numberFrom(value.lampWatts) === null ? 'A value above zero; drawn with 100' : undefined}
             set={(lampWatts) => put({ lampWatts })}
           />
         )}
@@ -131,17 +131,17 @@ export function ConditionsForm({
               label={`Supply ${pair}`}
               unit="V"
               text={value.volts[k] ?? ''}
-              {...(k === 0 ? { hint: 'all three where measured; else the plate’s' } : {})}
+              {...(k === 0 ? { hint: 'all three if measured; otherwise the nameplate value' } : {})}
               error={wrongVolts(value.volts[k] ?? '')}
               set={(text) => volt(k, text)}
             />
           ))}
         </FieldGrid>
       )}
-      <Tick label="A choke is fitted in the bus" checked={value.choke} onChange={(choke) => put({ choke })} />
-      <Disclosure label="what is assumed?">
-        <Text mb="1">No plate tells these; pictures and judgements allow for them being somewhat other.</Text>
-        <PlainTable heads={['what', 'taken as', 'why']}>
+      <Tick label="DC-link choke fitted" checked={value.choke} onChange={(choke) => put({ choke })} />
+      <Disclosure label="assumptions">
+        <Text mb="1">Not on any plate; waveforms and diagnosis allow a tolerance for these.</Text>
+        <PlainTable heads={['what', 'assumed as', 'why']}>
           {assumed.map((a) => (
             <tr key={a.what}>
               <td>{a.what}</td>

@@ -57,9 +57,11 @@ export function FirstPowerUpStage(props: StageProps) {
   if (drive === null || given === null || plan === null)
     return (
       <>
-        <StageHead title="First power">What to expect depends on the drive and its supply.</StageHead>
+        <StageHead title="First power-up">Expected values depend on the drive and its supply.</StageHead>
         <Primary onClick={() => goTo('identify')}>
-          {identified === null ? 'Read the rating label first' : 'Enter supply and bank with the label first'}
+          {identified === null
+            ? 'Read the drive nameplate first'
+            : 'Enter supply and capacitor bank under Nameplates first'}
         </Primary>
       </>
     );
@@ -71,29 +73,30 @@ export function FirstPowerUpStage(props: StageProps) {
   const needsProbes = power.probes === null;
   return (
     <>
-      <StageHead title="First power">
-        Current limited by lamps, compared with what this unit should do.
+      <StageHead title="First power-up">
+        Current-limited by series lamps, compared with the expected values of this unit.
       </StageHead>
       {power.onAt !== null ? (
-        <Caution grave title="It is switched on.">
-          The terminals are live, the bank holds its charge afterwards.{' '}
-          <Secondary onClick={() => store.record('power.off', {})}>It is off again</Secondary>
+        <Caution grave title="Power is on.">
+          Terminals are live; the capacitor bank stays charged afterwards.{' '}
+          <Secondary onClick={() => store.record('power.off', {})}>Power off</Secondary>
         </Caution>
       ) : power.wasOn ? (
-        <Caution title="It was on: nothing that was proven dead is.">
-          Before hands go in again: <Secondary onClick={() => goTo('make-safe')}>Prove dead again</Secondary>
+        <Caution title="Dead proof void after power on; prove dead again.">
+          Before working inside again:{' '}
+          <Secondary onClick={() => goTo('make-safe')}>Prove dead again</Secondary>
         </Caution>
       ) : (
         lock !== null && (
-          <Caution grave title="Locked.">
-            {lock} Pictures can be looked at; it is not switched on.
+          <Caution grave signal={null} title="Locked.">
+            {lock} Waveforms can be viewed; power stays off.
           </Caution>
         )
       )}
       <Reforming place={store.state.startUp.place} typeId={identified?.typeId ?? null} />
       <Levels levels={levelsOf(store.state)} />
       <Box mt="3">
-        <Tabs label="Parts of first power" panels={panels} open={panel} choose={setPanel}>
+        <Tabs label="Parts of first power-up" panels={panels} open={panel} choose={setPanel}>
           {panel === 'plan' && (
             <PlanPanel
               unit={plan}
@@ -182,6 +185,6 @@ const probeWords = {
 /** The caution stays above every picture of a live terminal. */
 const ProbesKept = ({ by, volts }: { by: keyof typeof probeWords; volts: number }) => (
   <Caution title={`${probeWords[by]}, rated ${volts} V, and nothing else.`}>
-    <Text as="span">No earthed clip on a power terminal; the scope’s earth is never lifted.</Text>
+    <Text as="span">No earthed clip on a power terminal; never lift the earth of a scope.</Text>
   </Caution>
 );

@@ -12,9 +12,9 @@ import { Tick } from '../../kit/tick';
 type Pulse = 'yes' | 'no' | 'not-seen';
 
 const pulseOptions = optionsOf<Pulse>({
-  'not-seen': 'not looked',
-  yes: 'alike the others',
-  no: 'none, or unlike',
+  'not-seen': 'not checked',
+  yes: 'like the others',
+  no: 'missing or different',
 });
 
 /** Six gate drives compared with the bus dead, before a module sees it. */
@@ -47,15 +47,15 @@ export function GatesPanel({
     <Section title="Gate drives, bus dead">
       <Text color="soft" mb="3">
         {needed
-          ? 'A module was out: this comes before it sees the bus.'
-          : 'Before a new module sees the bus. Six gates alike, both rails alike, six pulses alike.'}
+          ? 'A module was removed: do this check before bus voltage is applied.'
+          : 'Before bus voltage is applied to a new module: six gates equal, both rails equal, six pulses equal.'}
       </Text>
       <Text color="soft" mb="3">
-        Pulses with the bus dead: feed the control supply from outside (24 V, where the manual names a
-        terminal) or the driver board on the bench, close STO, and use the maker’s gate test; without one the
-        undervoltage fault blocks them: then say not looked.
+        Pulses with the bus dead: feed the control supply externally (24 V, where the manual names a terminal)
+        or the driver board on the bench, close STO, and use the gate test of the maker. Without a gate test
+        the undervoltage fault blocks the pulses: choose not checked.
       </Text>
-      <Tick label="These drivers have one rail" checked={oneRail} onChange={setOneRail} />
+      <Tick label="Gate drivers with one rail" checked={oneRail} onChange={setOneRail} />
       {gateNames.map((name, k) => (
         <Box
           key={name}
@@ -111,14 +111,14 @@ export function GatesPanel({
           label={null}
         />{' '}
         {judged.verdict === 'alike'
-          ? 'All six alike.'
+          ? 'All six equal.'
           : judged.verdict === 'unlike'
             ? judged.findings.join('; ')
             : 'Not all compared yet.'}
       </Box>
-      {isOn && <Text color="failed">It is switched on: gate drives are compared with the bus dead.</Text>}
+      {isOn && <Text color="failed">Power is on: compare gate drives with the bus dead.</Text>}
       <Primary disabled={isOn} onClick={() => keep(given)}>
-        Keep the gate check
+        Save gate check
       </Primary>
     </Section>
   );

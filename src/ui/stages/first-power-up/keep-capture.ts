@@ -17,7 +17,7 @@ export async function keepCapture({ t0, dt, channels, notes }: Capture): Promise
   if (answer.ok) return answer.value.sha256;
   throw new Error(
     answer.status === 0
-      ? 'the server does not answer. The capture stays open here: keep it when the server is back.'
+      ? 'server not reachable. The capture stays open here: save it when the server is back.'
       : answer.error,
   );
 }

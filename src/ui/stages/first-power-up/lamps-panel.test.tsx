@@ -17,7 +17,7 @@ const open = (wasOn = true) => {
   show(<LampsPanel unit={winchUnit} kept={[]} wasOn={wasOn} keep={(what) => void kept.push(what)} />);
   return kept;
 };
-const keepButton = () => screen.getByRole('button', { name: 'Keep these readings' }) as HTMLButtonElement;
+const keepButton = () => screen.getByRole('button', { name: 'Save these readings' }) as HTMLButtonElement;
 const typeVolts = async () => {
   await fill('U to V', '231');
   await fill('V to W', '230,5');
@@ -27,10 +27,10 @@ const typeVolts = async () => {
 describe('readings of the lamps', () => {
   it('are kept with all three volts, with no clamp too, and the fields are empty for the next', async () => {
     const kept = open();
-    await press('Keep these readings');
+    await press('Save these readings');
     expect(kept).toEqual([]);
     await typeVolts();
-    await press('Keep these readings');
+    await press('Save these readings');
     expect(kept).toMatchObject([{ hz: 30, volts: [231, 230.5, 229], amps: null, lamp: { watts: 100 } }]);
     expect((screen.getByLabelText('U to V') as HTMLInputElement).value).toBe('');
   });
@@ -40,10 +40,10 @@ describe('readings of the lamps', () => {
     await typeVolts();
     await fill('Current U', '0.8');
     await fill('Current V', '0.81');
-    await press('Keep these readings');
+    await press('Save these readings');
     expect(kept).toEqual([]);
     await fill('Current W', '0');
-    await press('Keep these readings');
+    await press('Save these readings');
     expect(kept).toMatchObject([{ amps: [0.8, 0.81, 0] }]);
   });
 
@@ -51,19 +51,19 @@ describe('readings of the lamps', () => {
     const kept = open();
     await typeVolts();
     await type('W to U', '{Control>}a{/Control}-229');
-    await press('Keep these readings');
+    await press('Save these readings');
     expect(kept).toEqual([]);
     await type('W to U', '{Control>}a{/Control}229');
     await type('Each lamp', '{Control>}a{/Control}0');
-    expect(screen.getByText('A figure above zero; computed for 100 W')).toBeTruthy();
-    await press('Keep these readings');
+    expect(screen.getByText('A value above zero; calculated for 100 W')).toBeTruthy();
+    await press('Save these readings');
     expect(kept).toEqual([]);
   });
 
   it('belong to a drive that was switched on in this job', async () => {
     open(false);
     await typeVolts();
-    expect(screen.getByText('It was not switched on in this job yet.')).toBeTruthy();
+    expect(screen.getByText('Power has not been switched on in this job yet.')).toBeTruthy();
     expect(keepButton().disabled).toBe(true);
   });
 });

@@ -23,7 +23,7 @@ const marks = { equal: 'sound', doubtful: 'doubt', unequal: 'failed' } as const;
 
 const three = <Read,>(figure: z.ZodType<Read, string>) => z.tuple([figure, figure, figure]);
 const lampsSchema = z.object({
-  watts: positiveFigureOr('A figure above zero; computed for 100 W'),
+  watts: positiveFigureOr('A value above zero; calculated for 100 W'),
   hz: zeroOrMore,
   volts: three(zeroOrMore),
   /** All three or, without a clamp, none. */
@@ -63,8 +63,8 @@ function useExpected(
       }
     };
     each().catch((error: unknown) => {
-      const said = error instanceof Error ? error.message : 'it could not be computed on this device';
-      if (wanted) setRows((now) => ({ ...now, key, trouble: `Not computed: ${said}` }));
+      const said = error instanceof Error ? error.message : 'it could not be calculated on this device';
+      if (wanted) setRows((now) => ({ ...now, key, trouble: `Not calculated: ${said}` }));
     });
     return () => {
       wanted = false;
@@ -96,8 +96,8 @@ export function LampsPanel({
   return (
     <Section title="Lamps as a load">
       <Caution grave title="The star point of the lamps is live.">
-        Insulate it. Motor off. Output phase-loss supervision off is a value for this test only: it goes back
-        on afterwards.
+        Insulate it. Disconnect the motor. Output phase-loss supervision is off for this test only: switch it
+        on again afterwards.
       </Caution>
       <FieldGrid min="160px">
         <Field
@@ -127,14 +127,14 @@ export function LampsPanel({
       )}
       {trouble === null && rows.length < tried_Hz.length && (
         <Text role="status" color="soft">
-          computing…
+          calculating…
         </Text>
       )}
       <Disclosure>
         <Text>
-          A filament has about a fourteenth of its hot resistance when cold, and its current goes with volts
-          to the power 0.55 (handbook figures of tungsten, from memory). What heats it is all of the pulses,
-          not their fundamental alone: it is brighter at low frequency than the filtered volts say.
+          A cold filament has about a fourteenth of its hot resistance; its current follows voltage to the
+          power 0.55 (handbook values for tungsten, from memory). All pulses heat it, not only the
+          fundamental: at low frequency it is brighter than the filtered voltage suggests.
         </Text>
       </Disclosure>
       <chakra.form mt="4" onSubmit={save} noValidate>
@@ -145,13 +145,13 @@ export function LampsPanel({
           <Field label="W to U" figure unit="V" {...text('volts.2')} />
         </FieldGrid>
         <FieldGrid min="140px">
-          <Field label="Current U" figure unit="A" hint="no clamp: leave empty" {...text('amps.0')} />
+          <Field label="Current U" figure unit="A" hint="empty without a clamp" {...text('amps.0')} />
           <Field label="Current V" figure unit="A" {...text('amps.1')} />
           <Field label="Current W" figure unit="A" {...text('amps.2')} />
         </FieldGrid>
-        {!wasOn && <Text color="soft">It was not switched on in this job yet.</Text>}
+        {!wasOn && <Text color="soft">Power has not been switched on in this job yet.</Text>}
         <Primary type="submit" disabled={!wasOn}>
-          Keep these readings
+          Save these readings
         </Primary>
       </chakra.form>
       {kept.map((entry) => {
@@ -162,7 +162,7 @@ export function LampsPanel({
             <Text as="span" fontWeight="600">
               At {entry.payload.hz} Hz: {judged.text}
             </Text>
-            <Disclosure label="sum">{judged.sum}. Bounds: common practice, no source.</Disclosure>
+            <Disclosure label="calculation">{judged.sum}. Limits: common practice, no source.</Disclosure>
           </Box>
         );
       })}

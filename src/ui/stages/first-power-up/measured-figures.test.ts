@@ -12,12 +12,12 @@ it('takes what was measured and leaves out what was not', () => {
   expect(read).toEqual({ figures: { ia_rms: 9.8, iv_rms: 0 }, out_Hz: 31 });
 });
 
-it('asks for one figure at least, and says at its field what is none', () => {
+it('asks for one value at least, and says at its field what is none', () => {
   const { error } = measuredSchema(3).safeParse(typed({}));
-  expect(error?.issues).toMatchObject([{ message: 'One figure at least' }]);
+  expect(error?.issues).toMatchObject([{ message: 'Enter at least one value' }]);
   const wrong = measuredSchema(3).safeParse(typed({ ia_rms: '9', iv_rms: '-2', iw_rms: '2000000' }));
   expect(wrong.error?.issues).toMatchObject([
-    { path: ['figures', 'iv_rms'], message: 'A figure, zero or above' },
+    { path: ['figures', 'iv_rms'], message: 'A value of zero or more' },
     { path: ['figures', 'iw_rms'], message: 'At most 100000' },
   ]);
 });

@@ -24,7 +24,7 @@ export const outFields: readonly MeterField[] = [
   { key: 'iu_rms', label: 'Output current U', unit: 'A' },
   { key: 'iv_rms', label: 'Output current V', unit: 'A' },
   { key: 'iw_rms', label: 'Output current W', unit: 'A' },
-  { key: 'i_sum_rms', label: 'All three in the clamp', unit: 'A' },
+  { key: 'i_sum_rms', label: 'All three in one clamp', unit: 'A' },
 ];
 
 /** A wide-band meter shows the whole of a pulsed voltage, a filtered range its fundamental. */
@@ -71,7 +71,7 @@ export const measuredSchema = (phases: 1 | 3): z.ZodType<MeasuredRead, MeasuredT
     .transform(({ meter, figures: texts, out_Hz }, context) => {
       const figures: Record<string, number> = {};
       const typed = meterFields(phases, meter).filter(({ key }) => (texts[key] ?? '').trim() !== '');
-      if (typed.length === 0) return unread(context, 'One figure at least');
+      if (typed.length === 0) return unread(context, 'Enter at least one value');
       for (const { key } of typed) {
         const { data, error } = meterFigure.safeParse(texts[key]);
         if (error === undefined) figures[key] = data;

@@ -63,13 +63,13 @@ export function MeasuredPanel({
     <Section title="Measured with a meter">
       <form onSubmit={judge} noValidate>
         <Text color="soft" mb="3">
-          Whatever can be measured; what is left empty is not judged. The three line currents tell most.
+          Enter what you can measure; empty fields are ignored. The three line currents are most useful.
         </Text>
         {rows(lineFields(phases))}
         {rows(busFields)}
         <Box mb="3">
           <Choice
-            label="Volts at the output by"
+            label="Output voltage measured with"
             {...pick('meter')}
             options={optionsOf({ wide: 'a wide-band meter', filtered: 'a filtered range' })}
           />
@@ -87,12 +87,12 @@ export function MeasuredPanel({
         </FieldGrid>
         {out_Hz !== null && isAstray(out_Hz, running.f1) && (
           <Text role="status" color="doubt" fontWeight="500" mb="2">
-            {out_Hz} Hz at a reference of {running.f1} Hz: the output does not follow. Sweep the reference,
-            and look at limits and scaling first.
+            {out_Hz} Hz at a reference of {running.f1} Hz: the output does not follow the reference. Sweep the
+            reference, and check limits and scaling first.
           </Text>
         )}
         <Primary type="submit" disabled={judging.progress !== null}>
-          What gives these figures?
+          Diagnose these values
         </Primary>
       </form>
       <WaveConclusion judging={judging} stop={judging.stop} />
@@ -100,10 +100,10 @@ export function MeasuredPanel({
         <Secondary
           onClick={() => {
             keep({ ...judged, conclusion: keptConclusion(diagnosis) });
-            setNote('Kept, with what was concluded.');
+            setNote('Values and conclusion saved.');
           }}
         >
-          Keep figures and conclusion
+          Save values and conclusion
         </Secondary>
       )}
       <KeptNote text={note} refused={refused} />

@@ -27,7 +27,7 @@ export async function openCaptureFiles(
   ask: WorkerLink<WaveformWorker>['ask'],
 ): Promise<OpenCapture | UnnamedColumns | null> {
   if (files.some((f) => f.size > largest_MB * 1e6))
-    throw new Error(`it is larger than ${largest_MB} MB: save a shorter stretch.`);
+    throw new Error(`it is larger than ${largest_MB} MB: save a shorter section.`);
   const cfg = files.find((f) => ending(f) === 'cfg');
   const dat = files.find((f) => ending(f) === 'dat');
   if (cfg !== undefined || dat !== undefined) {

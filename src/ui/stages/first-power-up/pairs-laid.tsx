@@ -14,7 +14,7 @@ const styles = { vuv: 'now', vvw: 'sound', vwu: 'measured' } as const satisfies 
   PairShape['role'],
   Curve['style']
 >;
-const words = { now: 'U to V (drawn out)', sound: 'V to W (dashed)', measured: 'W to U (dotted)' };
+const words = { now: 'U to V (solid)', sound: 'V to W (dashed)', measured: 'W to U (dotted)' };
 
 /** The pairs of outputs captured so far, one period of each laid over the others, and which of them is unlike the rest. */
 export function PairsLaid({ shapes }: { shapes: readonly PairShape[] }) {
@@ -46,7 +46,7 @@ export function PairsLaid({ shapes }: { shapes: readonly PairShape[] }) {
         {compared?.text ??
           (missing.length > 0
             ? `Capture ${missing.map((p) => p.name).join(' and ')} at the same output frequency to compare.`
-            : 'The three pairs are alike.')}
+            : 'The three pairs are equal.')}
       </Text>
     </>
   );

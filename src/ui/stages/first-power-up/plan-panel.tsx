@@ -49,7 +49,8 @@ function SwitchOn({
       {!isOn ? (
         <>
           <Caution grave title="Covers on, nobody near.">
-            Stand aside, one hand on the isolator. Local codes and licensed practice come before this page.
+            Stand to the side, one hand on the isolator. Local codes and licensed practice take precedence
+            over this page.
           </Caution>
           {lock !== null && (
             <Text role="status" color="failed" fontWeight="500" mb="2">
@@ -58,21 +59,21 @@ function SwitchOn({
           )}
           <Box display="flex" flexWrap="wrap" gap="3">
             <Primary disabled={lock !== null} onClick={() => on(planned.way.by)}>
-              I switch on through{' '}
+              Switch on through{' '}
               {planned.way.by === 'lamps'
                 ? `the lamps of ${planned.way.watts} W`
                 : `a supply limited to ${planned.way.amps} A`}
             </Primary>
             {power.wasOn && (
               <Secondary disabled={lock !== null || !power.cameUp} onClick={() => on('supply')}>
-                I switch on the full supply
+                Switch on full supply
               </Secondary>
             )}
           </Box>
           {power.wasOn && !power.cameUp && (
             <Text mt="2">
-              The full supply comes after a bus reading within {planned.stopBelow_V}–{planned.stopAbove_V} V
-              on lamps or a limited supply.
+              Full supply only after a bus reading of {planned.stopBelow_V}–{planned.stopAbove_V} V on lamps
+              or a limited supply.
             </Text>
           )}
         </>
@@ -81,8 +82,8 @@ function SwitchOn({
           {(tooLow || tooHigh) && (
             <Caution grave title="Switch off.">
               {tooLow
-                ? `${last.volts} V after ${last.at_s} s: below ${planned.stopBelow_V} V something takes the current.`
-                : `${last.volts} V: more than the supply can give through a bridge. Check supply and meter.`}
+                ? `${last.volts} V after ${last.at_s} s: below ${planned.stopBelow_V} V there is a load or short on the bus.`
+                : `${last.volts} V: more than this supply can produce through a rectifier. Check supply and meter.`}
             </Caution>
           )}
           <FieldGrid>
@@ -93,7 +94,7 @@ function SwitchOn({
             <Primary
               waitsFor={
                 seen === null || when === null || seen < 0 || when < 0
-                  ? 'Seconds after switching on, and volts of the bus.'
+                  ? 'Enter seconds after switching on, and bus voltage.'
                   : null
               }
               onClick={() => {
@@ -102,9 +103,9 @@ function SwitchOn({
                 setVolts('');
               }}
             >
-              Keep the bus
+              Save bus reading
             </Primary>
-            <Secondary onClick={off}>It is off again</Secondary>
+            <Secondary onClick={off}>Power off</Secondary>
           </Box>
         </>
       )}
@@ -206,7 +207,7 @@ export function PlanPanel({
   ];
   return (
     <>
-      <Section title="First-power plan">
+      <Section title="First power-up plan">
         <FieldGrid>
           <Choice
             label="Current limited by"
@@ -223,7 +224,7 @@ export function PlanPanel({
               value={watts}
               onChange={setWatts}
               options={[
-                { value: 'auto', label: 'the smallest that will do' },
+                { value: 'auto', label: 'smallest sufficient' },
                 ...lampWatts.map((w) => ({ value: String(w), label: `${w} W` })),
               ]}
             />
@@ -232,7 +233,7 @@ export function PlanPanel({
               label="Limit in each line"
               unit="A"
               text={limit}
-              error={noLimit ? 'A figure above zero; drawn at 1' : undefined}
+              error={noLimit ? 'A value above zero; drawn at 1' : undefined}
               set={setLimit}
             />
           )}
@@ -242,10 +243,10 @@ export function PlanPanel({
         </Text>
         <PlanFigures made={made} />
         <WaveChart
-          name="The bus while it comes up"
+          name="Bus voltage during power-up"
           lanes={lanes}
           axis="s"
-          words={{ now: 'expected (drawn out)' }}
+          words={{ now: 'expected (solid)' }}
         />
         <PlainTable heads={['', '', 'sum']}>
           {made.sums.map((s) => (
@@ -269,7 +270,7 @@ export function PlanPanel({
               })
             }
           >
-            Keep this plan
+            Save plan
           </Primary>
           {power.planned !== null && (
             <FileLink href={`/api/v1/jobs/${jobId}/first-power?form=pdf`}>Plan as PDF</FileLink>

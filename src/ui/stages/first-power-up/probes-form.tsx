@@ -15,7 +15,7 @@ const probesFor = (needed_V: number) =>
     by: mustChoose(['differential', 'battery-scope', 'meter-only']),
     ratedVolts: positiveFigure.refine(
       (volts) => volts >= needed_V,
-      `Not enough: ${needed_V} V by the trip level of this class`,
+      `Not enough: ${needed_V} V required by the trip level of this voltage class`,
     ),
     category: mustChoose(['II', 'III', 'IV']).refine((c) => c !== 'II', 'CAT III at least'),
   });
@@ -34,14 +34,15 @@ export function ProbesForm({
   const { text, pick, submit } = useTypedForm('probes', probesFor(needed_V), none);
   return (
     <>
-      <Caution grave title="An earthed clip on a power terminal shorts the bridge to earth.">
-        Only differential probes rated for the bus, or a battery scope with isolated inputs. The earth of a
-        scope is never lifted: its case would be at the bus. Local codes and licensed practice come first.
+      <Caution grave title="An earthed clip on a power terminal shorts the rectifier to earth.">
+        Use only differential probes rated for the bus, or a battery scope with isolated inputs. Never lift
+        the earth of a scope: its case would be at bus voltage. Local codes and licensed practice take
+        precedence.
       </Caution>
       <form onSubmit={submit(keep)} noValidate>
         <Box mb="3">
           <Choice
-            label="What touches live terminals"
+            label="Used on live terminals"
             {...pick('by')}
             options={optionsOf({
               differential: 'differential probes',
@@ -55,7 +56,7 @@ export function ProbesForm({
             label="Rated for"
             figure
             unit="V"
-            hint={`read off the probe, also its common mode; at least ${needed_V} V`}
+            hint={`as printed on the probe, also common mode; at least ${needed_V} V`}
             {...text('ratedVolts')}
           />
         </FieldGrid>
@@ -66,7 +67,7 @@ export function ProbesForm({
             options={optionsOf({ II: 'CAT II', III: 'CAT III', IV: 'CAT IV' })}
           />
         </Box>
-        <Primary type="submit">These and no others</Primary>
+        <Primary type="submit">Confirm: only these</Primary>
       </form>
     </>
   );

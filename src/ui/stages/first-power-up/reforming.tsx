@@ -15,9 +15,9 @@ export function Reforming({
   const { control } = useControl(typeId);
   const steps = place === null ? [] : reformingOf(place.storedYears, control?.fitting.storage);
   return place !== null && steps.length === 0 ? null : (
-    <Caution title="Reforming comes before full voltage.">
+    <Caution signal="CAUTION" title="Reform capacitors before full voltage.">
       {place === null
-        ? 'How long the unit was stored is not said (Settings, supply and place). After a year without power its bank is reformed in stages first.'
+        ? 'Storage time not entered (Commissioning, supply and installation). After a year without power, reform the capacitor bank in stages first.'
         : steps.join(' ')}
     </Caution>
   );

@@ -87,13 +87,13 @@ export function ScopePanel({ sound, prechargeOhm }: { sound: WaveCase; precharge
     [side, now, beside, fc],
   );
   return (
-    <Section title="What it should look like">
+    <Section title="Expected waveforms">
       <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '1fr 1fr' }} gap="4" mb="3">
         <Select
           label="With this in it"
           value={known}
           onChange={setFault}
-          options={faults.map((f) => ({ value: f.id, label: f.id === 'sound' ? 'nothing wrong' : f.name }))}
+          options={faults.map((f) => ({ value: f.id, label: f.id === 'sound' ? 'no fault' : f.name }))}
         />
         <Choice
           label="Side"
@@ -104,7 +104,7 @@ export function ScopePanel({ sound, prechargeOhm }: { sound: WaveCase; precharge
       </Box>
       {sized !== undefined && (
         <Slider
-          label="How bad"
+          label="Severity"
           shown={`${Math.round(100 * size)} %`}
           min={0}
           max={1}
@@ -115,24 +115,24 @@ export function ScopePanel({ sound, prechargeOhm }: { sound: WaveCase; precharge
       )}
       {(good.failed || bad.failed) && (
         <Text role="alert" color="failed">
-          The picture could not be computed on this device. Change a figure above, or reload the page.
+          The waveform could not be calculated on this device. Change a value above, or reload the page.
         </Text>
       )}
       {now === null ? (
         <Text role="status" color="soft">
-          computing…
+          calculating…
         </Text>
       ) : (
         <>
           <WaveChart
-            name={`Computed pictures of the ${side === 'input' ? 'lines and bus' : 'output'}`}
+            name={`Calculated waveforms of the ${side === 'input' ? 'lines and bus' : 'output'}`}
             lanes={lanes}
           />
           <FiguresTable keys={shownKeys[side]} now={now.figures} sound={good.answer?.figures ?? null} />
           {side === 'output' && (
             <Text fontSize="0.9rem" color="soft" mt="2">
-              A wide-band meter reads the pulses too, far above the fundamental at low output: use the
-              filtered range to compare volts, or take the wide-band row.
+              A wide-band meter also reads the pulses, far above the fundamental at low output: use the
+              filtered range to compare voltages, or the wide-band row.
             </Text>
           )}
         </>

@@ -63,9 +63,9 @@ export function StopPicture({ unit, motor }: { unit: UnitWords; motor: NonNullab
   ];
   const trip = without?.run.trip ?? null;
   return (
-    <Section title="A stop that is too fast">
+    <Section title="Stopping too fast">
       <Slider
-        label="From full speed to rest in"
+        label="Full speed to standstill in"
         shown={`${down.toFixed(1)} s`}
         min={0.2}
         max={20}
@@ -78,28 +78,28 @@ export function StopPicture({ unit, motor }: { unit: UnitWords; motor: NonNullab
           label="Brake resistor"
           unit="Ω"
           text={ohm}
-          error={numberFrom(ohm) === null ? 'A figure above zero; drawn with 60' : undefined}
+          error={numberFrom(ohm) === null ? 'A value above zero; drawn with 60' : undefined}
           set={setOhm}
         />
       </Box>
       <Text role="status" fontWeight="500" color={trip === null ? 'sound' : 'failed'}>
         {trip === null
-          ? 'Comes to rest without a brake.'
+          ? 'Stops without a brake resistor.'
           : trip.why === 'overvoltage'
-            ? `Without a brake it trips on bus volts, above ${Math.round(plain.drive.tripVolts)} V.`
-            : 'It trips on current.'}
+            ? `Without a brake resistor the drive trips on overvoltage, above ${Math.round(plain.drive.tripVolts)} V.`
+            : 'The drive trips on overcurrent.'}
       </Text>
       {curves.length > 0 && (
         <WaveChart
-          name="The bus while it stops"
+          name="Bus voltage while stopping"
           axis="s"
-          words={{ now: 'without a brake (drawn out)', sound: 'with the resistor (dashed)' }}
+          words={{ now: 'without a brake (solid)', sound: 'with the resistor (dashed)' }}
           lanes={[{ id: 'bus', name: 'Bus', unit: 'V', curves }]}
         />
       )}
       <Text fontSize="0.9rem" color="soft">
-        Drawn with ten times the motor’s own inertia and a tenth of its torque as load (common practice, no
-        source); under Settings, Ramps, it is computed for the machine.
+        Drawn with ten times the motor inertia and a tenth of its torque as load (common practice, no source);
+        see Commissioning, Ramps for this machine.
       </Text>
     </Section>
   );

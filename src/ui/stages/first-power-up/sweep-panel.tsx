@@ -22,7 +22,10 @@ const pointsOf = (got: readonly string[]) =>
 const sweepSchema = z
   .object({ min_Hz: zeroOrMore, max_Hz: positiveFigure, got: z.array(z.string()) })
   .transform(({ got, ...range }): Payload<'power.swept'> => ({ ...range, points: pointsOf(got) }))
-  .refine(({ min_Hz, max_Hz }) => max_Hz > min_Hz, { path: ['max_Hz'], message: 'More than at zero' })
+  .refine(({ min_Hz, max_Hz }) => max_Hz > min_Hz, {
+    path: ['max_Hz'],
+    message: 'Must be above the value at zero',
+  })
   .refine(({ points }) => points.length > 0, { path: ['got'], message: 'At least one reading' });
 const typedSweep = (kept: Payload<'power.swept'> | null): z.input<typeof sweepSchema> => ({
   min_Hz: String(kept?.min_Hz ?? 0),
@@ -57,13 +60,13 @@ export function SweepPanel({
               label={`Output at ${p} %`}
               figure
               unit="Hz"
-              hint={`should be ${expectedHz(range, p)} Hz`}
+              hint={`expected ${expectedHz(range, p)} Hz`}
               {...text(`got.${i}`)}
             />
           ))}
         </FieldGrid>
         {judged.rows.length > 0 && (
-          <PlainTable heads={['reference', 'should be', 'is', 'off by', '']}>
+          <PlainTable heads={['reference', 'expected', 'is', 'deviation', '']}>
             {judged.rows.map((r) => (
               <tr key={r.percent}>
                 <td>{r.percent} %</td>
@@ -84,9 +87,9 @@ export function SweepPanel({
           {judged.text} The band is {Number(judged.band_Hz.toFixed(2))} Hz, 1 % of the range (common practice,
           no source).
         </Text>
-        {!wasOn && <Text color="soft">It was not switched on in this job yet.</Text>}
+        {!wasOn && <Text color="soft">Power has not been switched on in this job yet.</Text>}
         <Primary type="submit" disabled={!wasOn}>
-          Keep the sweep
+          Save sweep
         </Primary>
       </form>
     </Section>

@@ -41,8 +41,8 @@ export function useJudging(ask: WorkerLink<WaveformWorker>['ask']): Judging & {
         setState({ progress: null, diagnosis, trouble: null });
         return diagnosis;
       } catch (error) {
-        const said = error instanceof Error ? error.message : 'it could not be computed on this device';
-        setState({ progress: null, diagnosis: null, trouble: `Not judged: ${said}` });
+        const said = error instanceof Error ? error.message : 'it could not be calculated on this device';
+        setState({ progress: null, diagnosis: null, trouble: `Not diagnosed: ${said}` });
         return null;
       }
     },

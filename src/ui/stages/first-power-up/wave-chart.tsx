@@ -37,10 +37,10 @@ const looks: Readonly<
   measured: { stroke: 'failed', width: 1.8, dash: '2 3' },
 };
 const styleWords: Readonly<Record<Curve['style'], string>> = {
-  sound: 'sound (dashed)',
-  now: 'computed (drawn out)',
+  sound: 'good unit (dashed)',
+  now: 'calculated (solid)',
   measured: 'measured (dotted)',
-  raw: 'as the pulses are (thin)',
+  raw: 'pulses (thin)',
 };
 
 function rangeOf(curves: readonly Curve[]): [number, number] {

@@ -14,7 +14,7 @@ interface Given extends StageProps {
   done: () => void;
 }
 
-const toldSchema = z.object({ who: filledText('Name who was told'), how: z.string().trim() });
+const toldSchema = z.object({ who: filledText('Enter who was informed'), how: z.string().trim() });
 const nobody: z.input<typeof toldSchema> = { who: '', how: '' };
 
 function Told({ store, done }: Given) {
@@ -26,10 +26,10 @@ function Told({ store, done }: Given) {
   return (
     <form onSubmit={keep} noValidate>
       <FieldGrid min="220px">
-        <Field label="Who was told" maxLength={200} autoFocus {...text('who')} />
+        <Field label="Who was informed" maxLength={200} autoFocus {...text('who')} />
         <Field label="How" maxLength={200} hint="e.g. by radio, from the board" {...text('how')} />
       </FieldGrid>
-      <Primary type="submit">They know, and the override is off</Primary>
+      <Primary type="submit">Informed, override off</Primary>
     </form>
   );
 }
@@ -59,10 +59,10 @@ function Followed({ store, done }: Given) {
       {points.map((i) => (
         <FieldGrid key={i} min="160px">
           <Field label={`Reference ${i + 1}`} figure unit={typed.unit} {...text(`points.${i}.asked`)} />
-          <Field label={`Ran at ${i + 1}`} figure unit={typed.unit} {...text(`points.${i}.got`)} />
+          <Field label={`Output ${i + 1}`} figure unit={typed.unit} {...text(`points.${i}.got`)} />
         </FieldGrid>
       ))}
-      <Primary type="submit">Keep three references</Primary>
+      <Primary type="submit">Save three references</Primary>
     </form>
   );
 }
@@ -77,11 +77,11 @@ function Partner({ store, item, done }: Given) {
   return (
     <>
       <FieldGrid min="260px">
-        <TextField label="What was seen" text={note} maxLength={200} set={setNote} />
+        <TextField label="Observation" text={note} maxLength={200} set={setNote} />
       </FieldGrid>
       <Box display="flex" gap="2" flexWrap="wrap">
-        <Primary onClick={() => keep(true)}>It runs as before</Primary>
-        <Secondary onClick={() => keep(false)}>It does not</Secondary>
+        <Primary onClick={() => keep(true)}>Runs as before</Primary>
+        <Secondary onClick={() => keep(false)}>Does not run as before</Secondary>
       </Box>
     </>
   );
@@ -103,7 +103,7 @@ function Locks({ store, done }: Given) {
           setNote('');
           done();
         }}
-        options={optionsOf({ on: 'back on', none: 'the type has none', open: 'left open' })}
+        options={optionsOf({ on: 'locked again', none: 'not on this type', open: 'left open' })}
       />
     </>
   );
@@ -121,10 +121,10 @@ function Inspection({ store, done }: Given) {
   return (
     <form onSubmit={keep} noValidate>
       <FieldGrid min="200px">
-        <Field label="Looked at again on" type="date" {...text('date')} />
-        <Field label="What is looked at" maxLength={200} {...text('what')} />
+        <Field label="Next inspection on" type="date" {...text('date')} />
+        <Field label="What to inspect" maxLength={200} {...text('what')} />
       </FieldGrid>
-      <Primary type="submit">Keep the date</Primary>
+      <Primary type="submit">Save date</Primary>
     </form>
   );
 }
@@ -139,11 +139,11 @@ const elsewhere = {
 } as const;
 const isElsewhere = (id: string): id is keyof typeof elsewhere => id in elsewhere;
 const buttonWords = {
-  terminals: 'To the settings',
+  terminals: 'To Commissioning',
   wires: 'To the wires',
-  stop: 'To the stop',
-  settings: 'To the settings',
-  backup: 'Read it out',
+  stop: 'To the outage',
+  settings: 'To Commissioning',
+  backup: 'Read out',
 } as const;
 
 const hasForm = (id: string): boolean =>
@@ -184,10 +184,10 @@ export function BackButton({
   return (
     <Secondary
       aria-expanded={open}
-      aria-label={`${item.title}: ${item.state === 'done' ? 'again' : 'see to it'}`}
+      aria-label={`${item.title}: ${item.state === 'done' ? 'again' : 'open'}`}
       onClick={toggle}
     >
-      {item.state === 'done' ? 'Again' : 'See to it'}
+      {item.state === 'done' ? 'Again' : 'Open'}
     </Secondary>
   );
 }

@@ -22,8 +22,8 @@ const marks: Readonly<Record<HandOverItem['state'], Mark>> = {
   open: 'unprobed',
 };
 const words: Readonly<Record<HandOverItem['state'], string>> = {
-  done: 'seen and right',
-  failed: 'not right',
+  done: 'passed',
+  failed: 'failed',
   open: 'open',
 };
 
@@ -32,17 +32,14 @@ const lineOf = (item: HandOverItem): string => `${item.title}: ${item.text}`;
 /** Who takes it over, and what both take on, each with the reason. */
 const namesSchema = (signer: string, open: readonly string[]) =>
   z.object({
-    second: filledText('Who takes it over?').refine(
+    second: filledText('Enter who takes over').refine(
       (name) => name.toLowerCase() !== signer.toLowerCase(),
-      'The second name is somebody else',
+      'Must be another person than the signer',
     ),
     secondIs: z.string().trim(),
     taken: z
       .record(z.string(), z.string().trim())
-      .refine(
-        (taken) => open.every((id) => (taken[id] ?? '') !== ''),
-        'Everything that is open is taken on, with the reason',
-      ),
+      .refine((taken) => open.every((id) => (taken[id] ?? '') !== ''), 'Each open item needs a reason'),
   });
 type Names = ReturnType<typeof namesSchema>;
 const noNames: z.input<Names> = { second: '', secondIs: '', taken: {} };
@@ -77,12 +74,12 @@ export function TwoNames({
       )}
       {byName.length > 0 && (
         <Box mb="2">
-          <Text fontWeight="500">What stays open is taken on by both, one by one, with the reason:</Text>
+          <Text fontWeight="500">Items that stay open, each accepted by both with a reason:</Text>
           {byName.map((i) => (
             <Box key={i.id} my="2">
               <TextField
                 label={lineOf(i)}
-                hint="Why it may stay open"
+                hint="Reason for accepting"
                 maxLength={200}
                 text={typed.taken[i.id] ?? ''}
                 set={(reason) => set('taken', { ...typed.taken, [i.id]: reason })}
@@ -92,8 +89,8 @@ export function TwoNames({
         </Box>
       )}
       <FieldGrid min="220px">
-        <Field label="Who takes it over" maxLength={200} {...text('second')} />
-        <Field label="Who that is" maxLength={200} hint="e.g. shift lead" {...text('secondIs')} />
+        <Field label="Taken over by" maxLength={200} {...text('second')} />
+        <Field label="Function" maxLength={200} hint="e.g. shift lead" {...text('secondIs')} />
       </FieldGrid>
       <SignButton
         person={person}
@@ -101,7 +98,7 @@ export function TwoNames({
         held={never.length > 0 || read === null}
         why={
           never.length === 0 && read === null
-            ? `Who takes it over${byName.length > 0 ? ', and a reason for each line that stays open' : ''}.`
+            ? `Taken over by${byName.length > 0 ? ', and a reason for each line that stays open' : ''}.`
             : null
         }
         sign={() => read !== null && sign(read)}
@@ -120,12 +117,11 @@ export function HandOverPanel(props: StageProps & { swap: Swap | null; release: 
   const signed = state.swap.signedOff;
   return (
     <>
-      <Caution title="From here on it moves by itself.">
-        Tell everybody before the override ends, and keep clear of the machine while it takes its reference
-        again.
+      <Caution title="The machine will start automatically.">
+        Inform everybody before the override ends, and keep clear while the machine returns to automatic.
       </Caution>
-      <Section title="To do and to see">
-        <Box as="ol" listStyleType="none" aria-label="To do and to see">
+      <Section title="Checklist">
+        <Box as="ol" listStyleType="none" aria-label="Checklist">
           {items.map((i) => (
             <Box as="li" key={i.id} borderBottom="1px solid" borderColor="line" py="1.5">
               <Box
@@ -155,11 +151,11 @@ export function HandOverPanel(props: StageProps & { swap: Swap | null; release: 
           ))}
         </Box>
       </Section>
-      <Section title="Two names">
+      <Section title="Signatures">
         {signed !== null ? (
           <Text>
             <StateMark mark="sound" label={null} /> Handed over by {signed.by.name} to {signed.payload.second}
-            , {dateTime(signed.receivedAt ?? signed.at)}. What changes from here on takes the signature off.
+            , {dateTime(signed.receivedAt ?? signed.at)}. Any later change removes the signature.
           </Text>
         ) : (
           <TwoNames

@@ -14,7 +14,7 @@ import { StaticSheetPanel } from './static-sheet-panel';
 
 const panels = [
   { id: 'sheet', name: 'Static-test sheet' },
-  { id: 'back', name: 'Machine back' },
+  { id: 'back', name: 'Return to service' },
 ] as const;
 type Panel = (typeof panels)[number]['id'];
 
@@ -29,17 +29,17 @@ export function HandOverStage(props: StageProps & { diagnosis: DiagnosisState })
   const release = useRelease(state, props.catalogue);
   return (
     <>
-      <StageHead title="Hand over">
-        What was measured and done, who takes it over, and what stays open by name.
+      <StageHead title="Hand-over">
+        What was measured and done, who takes over, and which open items were accepted.
       </StageHead>
-      <Tabs label="Hand over" panels={panels} open={open} choose={setOpen}>
+      <Tabs label="Hand-over" panels={panels} open={open} choose={setOpen}>
         {open === 'sheet' && <StaticSheetPanel {...props} />}
         {open === 'back' && <HandOverPanel {...props} swap={swap} release={release} />}
       </Tabs>
       <Section title="Job report">
         <Text mb="2">
-          One page for the customer, then the whole record. Also as an archive that another installation takes
-          in.
+          One page for the customer, then the full record. Also as an archive for import into another
+          installation.
         </Text>
         <Secondary asChild>
           <NextLink href={`/jobs/${props.jobId}/report`} prefetch={false}>

@@ -14,7 +14,7 @@ const item = (id: string, title: string, mayWait = true): HandOverItem => ({
   state: 'open',
   text: `${title} is open.`,
 });
-const settings = item('settings', 'Settings');
+const settings = item('settings', 'Parameters');
 const backup = item('backup', 'Final backup');
 
 describe('two names', () => {
@@ -25,15 +25,15 @@ describe('two names', () => {
   };
   const button = () => screen.getByRole('button', { name: /^Sign as|A technician signs/ });
 
-  it('are two people, and each open line is taken on with its reason', async () => {
+  it('are two people, and each open line must be taken on with its reason', async () => {
     const signed = names([settings, backup]);
-    await fill('Who takes it over', 'ines tarrow');
-    expect(await screen.findByText('The second name is somebody else')).toBeVisible();
-    await fill('Who takes it over', ' the elder');
-    await fill(/^Settings/, 'sheet follows');
+    await fill('Taken over by', 'ines tarrow');
+    expect(await screen.findByText('Must be another person than the signer')).toBeVisible();
+    await fill('Taken over by', ' the elder');
+    await fill(/^Parameters/, 'sheet follows');
     expect(button()).toBeDisabled();
     await fill(/^Final backup/, ' no link here ');
-    await fill('Who that is', ' shift lead ');
+    await fill('Function', ' shift lead ');
     await press(/^Sign as/);
     expect(signed).toEqual([
       {
@@ -46,28 +46,28 @@ describe('two names', () => {
 
   it('are not given while something must be settled first', async () => {
     names([], { never: [item('told', 'Local to automatic', false)] });
-    await fill('Who takes it over', 'Jory Pell');
+    await fill('Taken over by', 'Jory Pell');
     expect(screen.getByText('Cannot be handed over yet: local to automatic.')).toBeVisible();
     expect(button()).toBeDisabled();
   });
 
   it('are not an apprentice’s', async () => {
     names([], { person: pip });
-    await fill('Who takes it over', 'Jory Pell');
+    await fill('Taken over by', 'Jory Pell');
     expect(button()).toBeDisabled();
   });
 
   it('wait again when a reason is taken away', async () => {
     names([settings]);
-    await fill('Who takes it over', 'Jory Pell');
-    await fill(/^Settings/, 'sheet follows');
+    await fill('Taken over by', 'Jory Pell');
+    await fill(/^Parameters/, 'sheet follows');
     expect(button()).toBeEnabled();
-    await userEvent.clear(screen.getByLabelText(/^Settings/));
+    await userEvent.clear(screen.getByLabelText(/^Parameters/));
     expect(button()).toBeDisabled();
   });
 });
 
-describe('a line is settled', () => {
+describe('a line must be settled', () => {
   const settle = (id: string, title: string) => {
     const log: RecordedEntry[] = [];
     const closed: string[] = [];
@@ -93,19 +93,19 @@ describe('a line is settled', () => {
 
   it('with three references and what it ran at, from zero up', async () => {
     const { log, closed } = settle('followed', 'Follows its reference');
-    const keep = () => screen.getByRole('button', { name: 'Keep three references' });
+    const keep = () => screen.getByRole('button', { name: 'Save three references' });
     for (const [i, asked] of ['0', '25', '50'].entries()) {
       await fill(`Reference ${i + 1}`, asked);
-      await fill(`Ran at ${i + 1}`, i === 2 ? '-50' : asked);
+      await fill(`Output ${i + 1}`, i === 2 ? '-50' : asked);
     }
-    expect(await screen.findByText('A figure, zero or above')).toBeVisible();
+    expect(await screen.findByText('A value of zero or more')).toBeVisible();
     await userEvent.click(keep());
     expect(log).toEqual([]);
-    await userEvent.clear(screen.getByLabelText('Ran at 3'));
-    await fill('Ran at 3', '49,5');
+    await userEvent.clear(screen.getByLabelText('Output 3'));
+    await fill('Output 3', '49,5');
     await userEvent.selectOptions(screen.getByLabelText('In'), 'rpm');
     await userEvent.click(keep());
-    await screen.findByRole('button', { name: 'Keep three references' });
+    await screen.findByRole('button', { name: 'Save three references' });
     expect(log).toEqual([
       [
         'handover.followed',
@@ -124,23 +124,23 @@ describe('a line is settled', () => {
 
   it('with who was told', async () => {
     const { log } = settle('told', 'Local to automatic');
-    const keep = screen.getByRole('button', { name: /They know/ });
-    await fill('Who was told', '   ');
+    const keep = screen.getByRole('button', { name: /Informed/ });
+    await fill('Who was informed', '   ');
     await userEvent.click(keep);
     expect(log).toEqual([]);
-    await userEvent.clear(screen.getByLabelText('Who was told'));
-    await fill('Who was told', 'Jory Pell');
+    await userEvent.clear(screen.getByLabelText('Who was informed'));
+    await fill('Who was informed', 'Jory Pell');
     await userEvent.click(keep);
     expect(log).toEqual([['handover.told', { who: 'Jory Pell', how: '' }]]);
   });
 
   it('with the day of the next look', async () => {
-    const { log } = settle('inspection', 'Next look');
-    const keep = screen.getByRole('button', { name: 'Keep the date' });
+    const { log } = settle('inspection', 'Next inspection');
+    const keep = screen.getByRole('button', { name: 'Save date' });
     await userEvent.click(keep);
     expect(log).toEqual([]);
-    await fill('Looked at again on', '2027-05-20');
-    await fill('What is looked at', 'lugs, fan');
+    await fill('Next inspection on', '2027-05-20');
+    await fill('What to inspect', 'lugs, fan');
     await userEvent.click(keep);
     expect(log).toEqual([['handover.inspection', { date: '2027-05-20', what: 'lugs, fan' }]]);
   });
@@ -148,13 +148,13 @@ describe('a line is settled', () => {
   it('by one answer about the locks', async () => {
     const locks = settle('locks', 'Locks');
     await fill('Remark', 'code 17');
-    await choose('Codes and menu locks', 'back on');
+    await choose('Codes and menu locks', 'locked again');
     expect(locks.log).toEqual([['handover.locks', { locks: 'on', note: 'code 17' }]]);
   });
 
   it('a partner that does not run as before is kept so', async () => {
     const { log } = settle('partner:drum', 'Shellfish grading drum');
-    await press('It does not');
+    await press('Does not run as before');
     expect(log).toEqual([
       ['handover.partner', { machine: 'Shellfish grading drum', right: false, note: '' }],
     ]);

@@ -41,19 +41,19 @@ export function StaticSheetPanel({
     <>
       {readings.length === 0 || drive === null || said === null || result === null ? (
         <>
-          <Text mb="3">{readings.length > 0 ? 'Weighing the readings…' : 'No reading counts yet.'}</Text>
-          <Primary onClick={() => goTo('bench')}>To the bench</Primary>
+          <Text mb="3">{readings.length > 0 ? 'Diagnosing the readings…' : 'No valid reading yet.'}</Text>
+          <Primary onClick={() => goTo('bench')}>To the bench test</Primary>
         </>
       ) : (
         <Section title={said.headline}>
           <Text mb="2">{said.detail}</Text>
           <Text mb="2">
             <StateMark mark={marks[result.verdict] ?? 'doubt'} label={null} /> Verdict level:{' '}
-            <b>{level[result.verdict]}</b>. A diode test proves no more: not that gates switch, not that the
-            drive runs under load.
+            <b>{level[result.verdict]}</b>. A diode test does not prove that gates switch or that the drive
+            runs under load.
           </Text>
           {result.verdict !== 'not-shorted' && (
-            <Text mb="2">First power stays locked until a test passes.</Text>
+            <Text mb="2">First power-up stays locked until a test passes.</Text>
           )}
           {open.length > 0 && (
             <Text mb="2" color="doubt" fontWeight="500">
@@ -81,14 +81,14 @@ export function StaticSheetPanel({
             />
           ) : (
             <Text>
-              Signed by {signed.by.name}, {dateTime(signed.receivedAt ?? signed.at)}. A new reading takes the
-              signature off.
+              Signed by {signed.by.name}, {dateTime(signed.receivedAt ?? signed.at)}. A new reading removes
+              the signature.
             </Text>
           )}
         </Section>
       )}
       {(readings.length > 0 || traced.length > 0) && (
-        <Section title="Take it along">
+        <Section title="Download">
           <Box display="flex" gap="2" flexWrap="wrap">
             <Secondary asChild>
               <NextLink href={`/jobs/${jobId}/sheet`} prefetch={false}>

@@ -89,15 +89,15 @@ export function InspectionStage({ store, goTo }: StageProps) {
   const dead = mustStayDead(store.state);
   return (
     <>
-      <StageHead title="Look and smell">
-        Power off. Covers only as far as they open without reaching in.
+      <StageHead title="Inspection">
+        Power off. Open covers only as far as possible without reaching in.
       </StageHead>
-      <Caution title="The bank holds its charge.">
-        A dark display proves nothing. Hands stay out until the drive is proven dead in the next stage.
+      <Caution title="The capacitor bank stays charged.">
+        A dark display proves nothing. Keep hands out until the drive is proven dead.
       </Caution>
       {dead.length > 0 && (
-        <Caution grave title="Do not restore mains to read it.">
-          Signs so far: {dead.join(', ')}.
+        <Caution grave title="Do not restore mains to read the display.">
+          Signs found: {dead.join(', ')}.
         </Caution>
       )}
       <Box as="ul" listStyleType="none" mb="4">
@@ -110,7 +110,7 @@ export function InspectionStage({ store, goTo }: StageProps) {
           />
         ))}
       </Box>
-      <Primary onClick={() => goTo('make-safe')}>On to make safe</Primary>
+      <Primary onClick={() => goTo('make-safe')}>Go to Make safe</Primary>
     </>
   );
 }

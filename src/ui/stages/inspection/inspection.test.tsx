@@ -48,22 +48,22 @@ it('keeps each finding as it is made; cannot check now is an answer', async () =
   ]);
 });
 
-it('warns before looking that the bank is charged, and after a find that mains stays off', () => {
+it('warns before looking that the capacitor bank is charged, and after a find that mains stays off', () => {
   const { face } = props({ look: { fuses: { item: 'fuses', state: 'found', photos: [] } } });
   show(<InspectionStage {...face} />);
-  expect(screen.getByText('The bank holds its charge.')).toBeTruthy();
-  expect(screen.getByText('Do not restore mains to read it.')).toBeTruthy();
+  expect(screen.getByText('The capacitor bank stays charged.')).toBeTruthy();
+  expect(screen.getByText('Do not restore mains to read the display.')).toBeTruthy();
 });
 
-it('freezes alarm and slots before anything is reset', async () => {
+it('freezes fault and slots before anything is reset', async () => {
   const { face, recorded, went } = props();
   show(<AsFoundStage {...face} />);
-  await fillField(screen.getByLabelText('Active alarm'), 'P-LOSS');
-  await userEvent.selectOptions(screen.getByLabelText('What kind is it?'), 'input phase loss');
-  await fillField(screen.getByLabelText('Slot 1, code'), 'P-LOSS');
-  await userEvent.click(screen.getByRole('button', { name: 'Another slot' }));
-  await fillField(screen.getByLabelText('Slot 2, code'), 'U-LOW');
-  await userEvent.click(screen.getByRole('button', { name: 'Keep and look' }));
+  await fillField(screen.getByLabelText('Active fault'), 'P-LOSS');
+  await userEvent.selectOptions(screen.getByLabelText('Fault family'), 'input phase loss');
+  await fillField(screen.getByLabelText('Log entry 1, code'), 'P-LOSS');
+  await userEvent.click(screen.getByRole('button', { name: 'Add log entry' }));
+  await fillField(screen.getByLabelText('Log entry 2, code'), 'U-LOW');
+  await userEvent.click(screen.getByRole('button', { name: 'Save, go to Inspection' }));
   expect(recorded).toEqual([
     [
       'as-found.captured',
@@ -82,7 +82,7 @@ it('freezes alarm and slots before anything is reset', async () => {
 it('takes the reason where nothing can be captured, and says why mains must not be used', async () => {
   const { face, recorded } = props({ call: { signs: ['bang'] } });
   show(<AsFoundStage {...face} />);
-  expect(screen.getByText(/After bang the fault may still be there/)).toBeTruthy();
+  expect(screen.getByText(/After bang the fault may still be present/)).toBeTruthy();
   await userEvent.click(screen.getByRole('button', { name: 'unsafe to energise' }));
   expect(recorded).toEqual([['as-found.impossible', { reason: 'unsafe to energise' }]]);
 });
@@ -90,10 +90,10 @@ it('takes the reason where nothing can be captured, and says why mains must not 
 it('takes the call with its danger signs', async () => {
   const { face, recorded, went } = props();
   show(<CallStage {...face} />);
-  await fillField(screen.getByLabelText('What was it doing?'), 'hauling');
+  await fillField(screen.getByLabelText('What was the machine doing?'), 'hauling');
   await userEvent.click(screen.getByLabelText('a bang'));
   await userEvent.click(screen.getByLabelText('smoke'));
-  await userEvent.click(screen.getByRole('button', { name: 'Keep and identify' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Save, go to Nameplates' }));
   expect(recorded).toEqual([
     ['take.call', { doing: 'hauling', display: '', changedLately: '', signs: ['bang', 'smoke'] }],
   ]);

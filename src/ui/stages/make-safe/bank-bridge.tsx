@@ -17,11 +17,11 @@ export function BankBridge({
     <Box as="section" aria-label="Bridge across the capacitor bank" mt="3">
       <Text mb="1" fontSize="0.95rem" color="soft">
         {bridgedAt === null
-          ? 'A bank recovers. For work that takes longer, bridge it with a pulse-rated wirewound resistor; remove it before the bench test, confirm 5 V or less, and refit it afterwards.'
-          : `Bridged since ${clockTime(bridgedAt)}: no bench test. After removal, measure the bank again.`}
+          ? 'A capacitor bank recovers voltage. For longer work, bridge it with a pulse-rated wirewound resistor; remove it before the bench test, confirm 5 V or less, and refit it afterwards.'
+          : `Bridged since ${clockTime(bridgedAt)}: no bench test. After removal, measure the capacitor bank again.`}
       </Text>
       <Secondary disabled={disabled} onClick={() => keep(bridgedAt === null)}>
-        {bridgedAt === null ? 'Resistor fitted across the bank' : 'Resistor removed'}
+        {bridgedAt === null ? 'Resistor fitted across the capacitor bank' : 'Resistor removed'}
       </Secondary>
     </Box>
   );

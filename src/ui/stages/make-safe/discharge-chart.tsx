@@ -45,23 +45,23 @@ export default function DischargeChart({
   return (
     <Box my="3">
       <ChartFrame
-        name="Computed bus volts"
-        label={`Computed bus volts: ${limits.hands_V} V after ${countdown(toHands.seconds)}, ${limits.test_V} V after ${countdown(toTest.seconds)} minutes`}
+        name="Calculated bus voltage"
+        label={`Calculated bus voltage: ${limits.hands_V} V after ${countdown(toHands.seconds)}, ${limits.test_V} V after ${countdown(toTest.seconds)} minutes`}
         width={width}
         height={height}
         greatest={width}
         caption={
           <Text as="figcaption" fontSize="0.9rem" color="soft">
-            Computed, never a proof. {limits.hands_V} V after {countdown(toHands.seconds)} min,{' '}
+            Calculated; not a proof. {limits.hands_V} V after {countdown(toHands.seconds)} min,{' '}
             {limits.test_V} V after {countdown(toTest.seconds)} min.
           </Text>
         }
-        tableLabel="sum and table"
+        tableLabel="calculation and table"
         table={
           <>
             v = {startVolts.toFixed(0)} V × e^(−t ÷ {toTest.tau_s.toFixed(0)} s); R·C ={' '}
             {bank.bleederOhm / 1000} kΩ × {bank.capacitance_uF} µF; stored {toTest.storedEnergy_J.toFixed(0)}{' '}
-            J. Any textbook on RC circuits.
+            J. RC discharge, any textbook.
             <PlainTable heads={['min', 'V']}>
               {x.ticks(8).map((s) => (
                 <tr key={s}>

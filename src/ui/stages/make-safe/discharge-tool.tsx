@@ -31,15 +31,21 @@ export function DischargeTool({
       : null;
   return (
     <Box>
-      <Caution grave title="The bank can kill.">
-        A resistor with insulated leads and probes rated for the bus, never a screwdriver. Insulating gloves
-        and eye protection as your rules ask; licensed persons only where they say so.
+      <Caution grave title="The capacitor bank can kill.">
+        Use a resistor with insulated leads and probes rated for the bus, never a screwdriver. Wear insulating
+        gloves and eye protection as your rules require; licensed persons only where they say so.
       </Caution>
       <FieldGrid>
-        <NumberField label="Bank now" unit="V" text={from} set={setFrom} />
+        <NumberField label="Bank voltage now" unit="V" text={from} set={setFrom} />
         <NumberField label="Resistor" unit="Ω" text={ohm} set={setOhm} />
         {capacitance_uF === null && (
-          <NumberField label="Bank" unit="µF" hint="as printed on it" text={bank} set={setBank} />
+          <NumberField
+            label="Capacitor bank"
+            unit="µF"
+            hint="as printed on the capacitors"
+            text={bank}
+            set={setBank}
+          />
         )}
       </FieldGrid>
       {sums !== null && start !== null && resistance !== null && (
@@ -48,7 +54,7 @@ export function DischargeTool({
             peak {sums.peakWatts.toFixed(0)} W (V²÷R), {sums.peakAmps.toFixed(2)} A; {sums.joules.toFixed(0)}{' '}
             J (½CV²); {sums.seconds.toFixed(1)} s (5·R·C)
           </Text>
-          <Secondary onClick={() => keep(start, resistance)}>Discharged: measure everything again</Secondary>
+          <Secondary onClick={() => keep(start, resistance)}>Discharged: measure all points again</Secondary>
         </>
       )}
     </Box>

@@ -23,7 +23,7 @@ function judged(volts: number, quantity: Quantity, limits: Limits): [mark: Mark,
   const size = Math.abs(volts);
   if (quantity === 'ac')
     return size > alive_Vac ? ['failed', 'AC: a source is not isolated, stop'] : ['sound', 'dead'];
-  if (size > limits.hands_V) return ['failed', `above ${limits.hands_V} V: hands stay out`];
+  if (size > limits.hands_V) return ['failed', `above ${limits.hands_V} V: no work inside`];
   return size > limits.test_V ? ['doubt', `above ${limits.test_V} V: no test`] : ['sound', 'dead'];
 }
 

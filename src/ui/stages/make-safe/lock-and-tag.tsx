@@ -17,10 +17,10 @@ const lockSchema = (now: number) =>
     isolatedAt: z.string().transform((text, context): number => {
       if (text === '') return now;
       const at = Date.parse(text);
-      if (Number.isNaN(at)) return unread(context, 'Date and time, as on your watch.');
+      if (Number.isNaN(at)) return unread(context, 'Date and time, local time.');
       return at > now + minute_ms ? unread(context, 'This is in the future.') : at;
     }),
-    tag: filledText('Which lock, whose tag?'),
+    tag: filledText('Enter lock and tag'),
   });
 
 const empty = { isolatedAt: '', tag: '' };
@@ -65,7 +65,7 @@ export function LockAndTag({
         />
       </FieldGrid>
       <Primary type="submit" disabled={disabled}>
-        Keep: locked and tagged
+        Save: locked and tagged
       </Primary>
     </chakra.form>
   );

@@ -36,29 +36,29 @@ export function Notices({
   return (
     <>
       {apprentice && (
-        <Caution grave title="Safety steps are locked for apprentices.">
-          You see every step; a technician does and enters them.
+        <Caution grave signal={null} title="Safety steps are locked for apprentices.">
+          You can view every step; a technician carries out and records them.
         </Caution>
       )}
       {!apprentice && !mine && (
-        <Caution title={`${safety.by?.name ?? 'Someone else'} began this.`}>
+        <Caution signal={null} title={`${safety.by?.name ?? 'Someone else'} started this proof.`}>
           With your first entry you take over: everything is confirmed and measured again.
         </Caution>
       )}
       {safety.lapsed !== null && !complete && (
-        <Caution title="An earlier proof has lapsed:">
-          {safety.lapsed.detail}. Measure everything again.
+        <Caution signal={null} title="An earlier proof is void:">
+          {safety.lapsed.detail}. Measure all points again.
         </Caution>
       )}
       {safety.alive !== null && (
         <Caution grave title={`${safety.alive.volts} V AC at ${safety.alive.at}: not isolated.`}>
-          Stop, whatever its size. Find the source, isolate and lock it, then go through the sources again.
+          Stop, at any voltage. Find the source, isolate and lock it, then confirm the sources again.
         </Caution>
       )}
       {safety.noBankTerminal && (
-        <Caution grave title="No bank terminal within reach: treat as charged.">
-          Only removal with covers on: lock, the label&rsquo;s wait of {labelWait_min} min, lines and motor
-          terminals proven as everywhere. No bench test.
+        <Caution grave title="No bank terminal accessible: treat as charged.">
+          Only removal with covers on: lock, label time of {labelWait_min} min, lines and motor terminals
+          proven dead. No bench test.
         </Caution>
       )}
     </>
@@ -101,14 +101,14 @@ export function ProveDead({
         safety.meterBefore === null
           ? ''
           : left.length > 0
-            ? `${countOf(left.length, 'figure')} left`
+            ? `${countOf(left.length, 'reading')} left`
             : `highest ${proof.highest_V} V`
       }
       open={safety.meterBefore !== null && left.length > 0}
     >
       <Text mb="2" fontSize="0.95rem" color="soft">
-        Type the figure, Enter keeps it and moves on. The meter on DC all the way down, then on AC, then the
-        bank again.
+        Type the reading; Enter saves it and moves on. Meter on DC for all points, then on AC, then the
+        capacitor bank again.
       </Text>
       <PairsTogether
         stage={drive.stage}
@@ -136,7 +136,7 @@ export function ProveDead({
       />
       <Box mt="3">
         <Secondary disabled={disabled} onClick={() => store.record('safety.no-bank-terminal', {})}>
-          No bank terminal within reach
+          No bank terminal accessible
         </Secondary>
       </Box>
     </SafetyStep>
@@ -161,7 +161,7 @@ export function BenchGate({
             <StateMark mark="sound" label={null} /> Proven dead: {highest_V} V at most. Holds until{' '}
             {clockTime(lock.until)} if nothing is entered.
           </Text>
-          <Primary onClick={goOn}>On to the bench</Primary>
+          <Primary onClick={goOn}>Go to Bench test</Primary>
         </>
       ) : (
         <Text fontWeight="500">
@@ -169,7 +169,7 @@ export function BenchGate({
             mark={['above-limit', 'not-isolated', 'bridged'].includes(lock.why) ? 'failed' : 'unprobed'}
             label={null}
           />{' '}
-          Bench locked: {lock.text}
+          Bench test locked: {lock.text}
         </Text>
       )}
     </Box>

@@ -20,7 +20,7 @@ import { SourceBack, SafetyStep } from './steps';
 
 const DischargeChart = dynamic(() => import('./discharge-chart'), {
   ssr: false,
-  loading: () => <Text>drawing the curve…</Text>,
+  loading: () => <Text>calculating the curve…</Text>,
 });
 
 const meterWords = (shown: MeterReading | null): string =>
@@ -39,8 +39,8 @@ export function MakeSafeStage({ store, person, limits, knownSources, goTo }: Sta
   if (drive === null)
     return (
       <>
-        <StageHead title="Make safe">The points to prove depend on the drive.</StageHead>
-        <Primary onClick={() => goTo('identify')}>Identify the drive first</Primary>
+        <StageHead title="Make safe">The test points depend on the drive.</StageHead>
+        <Primary onClick={() => goTo('identify')}>Read the drive nameplate first</Primary>
       </>
     );
   const apprentice = person.role === 'apprentice';
@@ -59,11 +59,15 @@ export function MakeSafeStage({ store, person, limits, knownSources, goTo }: Sta
   return (
     <>
       <StageHead title="Make safe">
-        {drive.maker} {drive.type}. Local rules and qualified persons come before anything written here.
+        {drive.maker} {drive.type}. Local rules and qualified persons take precedence over this page.
       </StageHead>
-      <Caution title="The bank stays charged after switching off." grave={bankVolts > limits.hands_V}>
-        Hands only at {limits.hands_V} V or less, diode and ohms test only at {limits.test_V} V or less. A
-        contact tester rated for the circuit; no contactless tester. A safe-stop input is not isolation.
+      <Caution
+        title="The capacitor bank stays charged after switching off."
+        grave={bankVolts > limits.hands_V}
+      >
+        Work inside only at {limits.hands_V} V or less, diode and resistance test only at {limits.test_V} V or
+        less. Use a contact tester rated for the circuit; no non-contact tester. An STO input is not
+        isolation.
       </Caution>
       <Notices
         apprentice={apprentice}
@@ -75,7 +79,7 @@ export function MakeSafeStage({ store, person, limits, knownSources, goTo }: Sta
 
       <SafetyStep
         n={1}
-        title="Every source of energy"
+        title="Energy sources"
         mark={sourcesDone ? 'sound' : unsafe === null ? 'unprobed' : 'failed'}
         summary={
           unsafe === null ? '' : unsafe.length === 0 ? 'isolated or absent' : `${unsafe.length} not safe`
@@ -113,12 +117,12 @@ export function MakeSafeStage({ store, person, limits, knownSources, goTo }: Sta
         n={3}
         title={
           drive.labelWait_min === null
-            ? `Wait ${unknownWait_min} min: what the label says is not known`
-            : `Wait as the label says: ${drive.labelWait_min} min`
+            ? `Wait ${unknownWait_min} min: label time not known`
+            : `Label time: ${drive.labelWait_min} min`
         }
         mark={waited ? 'sound' : 'unprobed'}
         summary={
-          over === null ? '' : waited ? 'waited; now measure' : `${countdown((over - now) / 1000)} left`
+          over === null ? '' : waited ? 'time passed; measure now' : `${countdown((over - now) / 1000)} left`
         }
         open={safety.locked !== null && safety.meterBefore === null}
       >
@@ -130,7 +134,7 @@ export function MakeSafeStage({ store, person, limits, knownSources, goTo }: Sta
             elapsed_s={safety.locked === null || now === 0 ? null : (now - safety.locked.isolatedAt) / 1000}
           />
         ) : (
-          <Text>Supply, bank or bleeder is not known: no curve is computed. Only readings count.</Text>
+          <Text>Supply, bank or bleeder not known: no curve. Only readings count.</Text>
         )}
       </SafetyStep>
 
@@ -152,7 +156,13 @@ export function MakeSafeStage({ store, person, limits, knownSources, goTo }: Sta
       <ProveDead store={store} drive={drive} limits={limits} now={now} disabled={apprentice} />
 
       {bankVolts > limits.test_V && (
-        <SafetyStep n={6} title="The bank does not run down" mark="doubt" summary={`${bankVolts} V`} open>
+        <SafetyStep
+          n={6}
+          title="The capacitor bank does not discharge"
+          mark="doubt"
+          summary={`${bankVolts} V`}
+          open
+        >
           <DischargeTool
             capacitance_uF={isStated(drive.stage, 'capacitance_uF') ? drive.stage.capacitance_uF : null}
             volts={bankVolts}

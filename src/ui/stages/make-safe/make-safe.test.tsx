@@ -36,7 +36,7 @@ describe('the grid of sources', () => {
     within(mains).getAllByRole('radio')[0]?.focus();
     for (const kind of sourceKinds)
       await userEvent.keyboard(kind === 'mains' ? 'i{Enter}' : kind === 'load' ? 'n{Enter}' : 'a{Enter}');
-    await userEvent.click(screen.getByRole('button', { name: 'Keep: 1 not safe yet' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save: 1 not safe yet' }));
     expect(kept[0]).toHaveLength(sourceKinds.length);
     expect(kept[0]?.find((s) => s.kind === 'mains')?.state).toBe('isolated');
     expect(kept[0]?.find((s) => s.kind === 'load')?.state).toBe('not-sure');
@@ -48,7 +48,7 @@ describe('the grid of sources', () => {
   });
 });
 
-describe('the grid of figures', () => {
+describe('the grid of values', () => {
   const grid = (differs: Partial<Parameters<typeof FiguresGrid>[0]> = {}) => {
     const kept: [string, number][] = [];
     show(
@@ -66,7 +66,7 @@ describe('the grid of figures', () => {
     return kept;
   };
 
-  it('keeps each figure once on Enter and walks on', async () => {
+  it('keeps each value once on Enter and walks on', async () => {
     const kept = grid();
     const fields = screen.getAllByRole('textbox');
     expect(fields).toHaveLength(proofSteps(unit).length);
@@ -79,17 +79,17 @@ describe('the grid of figures', () => {
     ]);
   });
 
-  it('wants a figure, not a tick, and leaves what was typed', async () => {
+  it('wants a value, not a tick, and leaves what was typed', async () => {
     const kept = grid();
     const [bank] = screen.getAllByRole('textbox');
     bank?.focus();
     await userEvent.keyboard('dead{Enter}');
-    expect(screen.getByRole('alert').textContent).toMatch(/is no voltage/);
+    expect(screen.getByRole('alert').textContent).toMatch(/is not a voltage/);
     expect((bank as HTMLInputElement).value).toBe('dead');
     expect(kept).toEqual([]);
   });
 
-  it('holds the second bank figure back for a minute', () => {
+  it('holds the second bank value back for a minute', () => {
     const figures = { 'bank dc': { volts: 3, at: 10_000, entryId: 'b' } };
     grid({ safety: { ...fresh, figures }, now: 40_000 });
     expect(screen.getByText('in 0:30')).toBeTruthy();
@@ -101,7 +101,7 @@ describe('the grid of figures', () => {
     expect(screen.getByText(/a source is not isolated, stop/)).toBeTruthy();
   });
 
-  it('says by word and shape what a figure above a limit means', () => {
+  it('says by word and shape what a value above a limit means', () => {
     grid({
       safety: {
         ...fresh,
@@ -111,7 +111,7 @@ describe('the grid of figures', () => {
         },
       },
     });
-    expect(screen.getByText(/above 50 V: hands stay out/)).toBeTruthy();
+    expect(screen.getByText(/above 50 V: no work inside/)).toBeTruthy();
     expect(screen.getByText(/above 5 V: no test/)).toBeTruthy();
   });
 });

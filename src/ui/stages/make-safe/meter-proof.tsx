@@ -15,13 +15,13 @@ const empty = { dcSource: '', dcVolts: '', acSource: '', acVolts: '' };
 
 const proofSchema = (least: Record<Quantity, number>) => {
   const volts = (quantity: Quantity) =>
-    zeroOrMoreOr('What the meter shows, like 231').refine(
+    zeroOrMoreOr('Meter reading, e.g. 231').refine(
       (shown) => shown >= least[quantity],
       `At least ${least[quantity]} V for this drive: check source, range, leads and battery.`,
     );
   return z
     .object({
-      dcSource: filledText('Name the known source, such as a proving unit.'),
+      dcSource: filledText('Enter the known source, e.g. a proving unit.'),
       dcVolts: volts('dc'),
       acSource: z.string().trim(),
       acVolts: volts('ac'),
@@ -61,7 +61,7 @@ export function MeterProof({
                 {...text(`${quantity}Source`)}
               />
               <Field
-                label={`It shows ${range}, ${when}`}
+                label={`Meter reading ${range}, ${when}`}
                 figure
                 unit="V"
                 hint={`${least[quantity]} V or more`}
@@ -73,10 +73,10 @@ export function MeterProof({
         })}
       </FieldGrid>
       <Text mb="2" fontSize="0.9rem" color="soft">
-        Near the voltage of the circuit, on both ranges. A battery of some volts proves nothing.
+        Near the voltage of the circuit, on both ranges. A battery of a few volts proves nothing.
       </Text>
       <Primary type="submit" disabled={disabled}>
-        Keep: meter proven {when}
+        Save: meter proven {when}
       </Primary>
     </chakra.form>
   );

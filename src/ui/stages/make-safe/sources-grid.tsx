@@ -38,8 +38,8 @@ function WhereItIs({
       <Choice
         label="Where is the unit?"
         options={[
-          { value: 'installed', label: 'in its plant' },
-          { value: 'unplugged', label: 'on the bench, every lead off' },
+          { value: 'installed', label: 'installed' },
+          { value: 'unplugged', label: 'on the bench, all leads off' },
         ]}
         value={place}
         onChange={set}
@@ -187,7 +187,7 @@ export function SourcesGrid({
         {list.length < sourceKinds.length
           ? `${sourceKinds.length - list.length} still to answer`
           : left > 0
-            ? `Keep: ${left} not safe yet`
+            ? `Save: ${left} not safe yet`
             : 'Confirm all sources'}
       </Primary>
     </Box>

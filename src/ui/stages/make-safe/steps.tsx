@@ -58,13 +58,13 @@ export function SourceBack({ keep }: { keep: (kind: SourceKind) => void }) {
     <Box display="flex" gap="3" alignItems="end" flexWrap="wrap">
       <Box minW="220px">
         <Select
-          label="A source has come back"
+          label="A source is live again"
           value={kind}
           onChange={setKind}
           options={sourceKinds.map((k) => ({ value: k, label: sourceWords[k].name }))}
         />
       </Box>
-      <Secondary onClick={() => keep(kind)}>Record it: the proof lapses</Secondary>
+      <Secondary onClick={() => keep(kind)}>Record it: dead proof becomes void</Secondary>
     </Box>
   );
 }

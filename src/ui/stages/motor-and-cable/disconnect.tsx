@@ -20,26 +20,26 @@ export function Disconnect({ keep }: { keep: (what: Payload<'motor.disconnected'
   const [encoder, setEncoder] = useState<Off | null>(null);
   return (
     <Section title="First: disconnect">
-      <Caution grave title="The tester kills electronics.">
-        Isolated and proven dead. Drive, thermistors and encoder come off before 500 V are put on a winding,
+      <Caution grave title="The insulation tester destroys electronics.">
+        Isolate and prove dead. Disconnect drive, thermistors and encoder before applying 500 V to a winding,
         and everything else on that cable: other drives, filters, capacitors.
       </Caution>
       <Box display="grid" gap="3" mb="3">
-        <Tick label="The drive is off: U, V, W lifted at its terminals" checked={drive} onChange={setDrive} />
+        <Tick label="Drive disconnected: U, V, W off its terminals" checked={drive} onChange={setDrive} />
         <Choice label="Thermistors" value={thermistors} onChange={setThermistors} options={offOrNone} />
         <Choice label="Encoder" value={encoder} onChange={setEncoder} options={offOrNone} />
       </Box>
       <Primary
         waitsFor={
           !drive || thermistors === null || encoder === null
-            ? 'Drive, thermistors and encoder: each is off, or not there.'
+            ? 'Drive, thermistors and encoder: each disconnected or not fitted.'
             : null
         }
         onClick={() =>
           thermistors !== null && encoder !== null && keep({ drive: 'off', thermistors, encoder })
         }
       >
-        All of it is off
+        All disconnected
       </Primary>
     </Section>
   );

@@ -70,15 +70,15 @@ function Shown({
           <Text key={n}>{n}</Text>
         ))}
         {again ? (
-          <Text color="soft">Measured again since.</Text>
+          <Text color="soft">Repeated later.</Text>
         ) : (earthed_s ?? 0) >= need ? (
           <Text color="sound">Earthed for {earthed_s} s afterwards.</Text>
         ) : (
           <Box display="flex" gap="3" alignItems="center" flexWrap="wrap" my="1">
             <Text color="failed" fontWeight="500">
-              The winding is charged: earth it for {need} s before hands or a drive come near.
+              The winding is charged: earth it for {need} s before touching it or connecting a drive.
             </Text>
-            <Secondary onClick={() => earth(need)}>It was earthed for {need} s</Secondary>
+            <Secondary onClick={() => earth(need)}>Earthed for {need} s</Secondary>
           </Box>
         )}
       </Verdict>
@@ -157,7 +157,7 @@ export function InsulationTestPanel({
       ))}
       <Over jobId={jobId} tests={tests} />
       <Text color="soft" mb="2">
-        {testVolts} V DC. Motor and cable together first; apart only where that is low.
+        {testVolts} V DC. Test motor and cable together first; separately only if the result is low.
       </Text>
       <form onSubmit={save} noValidate>
         <FieldGrid>
@@ -166,20 +166,20 @@ export function InsulationTestPanel({
           <Field label="After 1 minute" figure unit="MΩ" {...text('oneMinute')} />
           <Field
             label="After 10 minutes"
-            hint="For the index; may stay empty"
+            hint="for the polarization index; optional"
             figure
             unit="MΩ"
             {...text('tenMinutes')}
           />
-          <Field label="Winding at" figure unit="°C" {...text('winding_C')} />
+          <Field label="Winding temperature" figure unit="°C" {...text('winding_C')} />
         </FieldGrid>
         <Choice
-          label="Insulation made"
+          label="Insulation age"
           {...pick('kind')}
           options={optionsOf({ modern: 'after about 1970', 'before-1970': 'before' })}
         />
         <Primary type="submit" mt="3">
-          Keep this test
+          Save test
         </Primary>
       </form>
     </Section>

@@ -48,7 +48,7 @@ function Chart({ trend, name }: { trend: InsulationTrend; name: string }) {
   return (
     <ChartFrame
       name={name}
-      label={`${name}: ${trend.points.length} tests, megohms at 40 °C over time`}
+      label={`${name}: ${trend.points.length} tests, MΩ at 40 °C over time`}
       width={width}
       height={height}
       greatest={width}

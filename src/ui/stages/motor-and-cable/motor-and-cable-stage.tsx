@@ -17,17 +17,17 @@ export function MotorAndCableStage({ jobId, store, goTo }: StageProps) {
   return (
     <>
       <StageHead title="Motor and cable">
-        A new drive on a failed cable is a second dead drive: these come first.
+        A failed motor or cable destroys a new drive: test them first.
       </StageHead>
       {against.map(({ id, text }) => (
-        <Caution key={id} grave title="Held.">
+        <Caution key={id} grave signal={null} title="Stop.">
           {text}
         </Caution>
       ))}
       {motor === null ? (
         <>
-          <Text mb="2">The plate decides what is good enough.</Text>
-          <Primary onClick={() => goTo('identify')}>Read the motor plate first</Primary>
+          <Text mb="2">The nameplate sets the limits.</Text>
+          <Primary onClick={() => goTo('identify')}>Read the motor nameplate first</Primary>
         </>
       ) : startUp.disconnected === null ? (
         <Disconnect keep={(what) => store.record('motor.disconnected', what)} />

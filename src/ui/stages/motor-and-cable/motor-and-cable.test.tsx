@@ -39,7 +39,7 @@ function faced(said = begun) {
   return { log, went };
 }
 const off = async () => {
-  await tick(/The drive is off/);
+  await tick(/Drive disconnected/);
   await choose('Thermistors', 'none fitted');
   await choose('Encoder', 'disconnected');
 };
@@ -52,16 +52,16 @@ const earlier: InsulationThen = {
 };
 beforeEach(() => void answering(() => ({ body: { tests: [earlier] } })));
 
-it('asks for the plate first: it decides what is good enough', async () => {
+it('asks for the nameplate first: it decides what is good enough', async () => {
   const { went } = faced([]);
-  await press('Read the motor plate first');
+  await press('Read the motor nameplate first');
   expect(went).toEqual(['identify']);
 });
 
 it('lets no tester near before all of it is off', async () => {
   faced();
   expect(screen.queryByLabelText('After 1 minute')).toBeNull();
-  const all = screen.getByRole('button', { name: 'All of it is off' });
+  const all = screen.getByRole('button', { name: 'All disconnected' });
   expect((all as HTMLButtonElement).disabled).toBe(true);
   await off();
   await userEvent.click(all);
@@ -72,20 +72,20 @@ describe('with everything off', () => {
   const ready = async () => {
     const { log } = faced();
     await off();
-    await press('All of it is off');
+    await press('All disconnected');
     return log;
   };
 
   it('corrects the insulation to 40 °C, holds until it was earthed, and draws it with the earlier test', async () => {
     await ready();
     await fill('After 1 minute', '40');
-    await press('Keep this test');
+    await press('Save test');
     // 40 MΩ at 20 °C: × e^(−1245 × (1/293 − 1/313)) = × 0.762.
     expect(await screen.findByText('30.49 MΩ')).toBeTruthy();
     expect(screen.getByText(/earth it for 240 s after the test/)).toBeTruthy();
     expect(await screen.findByRole('img', { name: /motor and cable to earth: 2 tests/ })).toBeTruthy();
-    expect(screen.getByText(/fallen to half and less/)).toBeTruthy();
-    await press('It was earthed for 240 s');
+    expect(screen.getByText(/fell to half or less/)).toBeTruthy();
+    await press('Earthed for 240 s');
     await waitFor(() => expect(screen.queryByText(/earth it for 240 s after/)).toBeNull());
   });
 
@@ -93,15 +93,15 @@ describe('with everything off', () => {
     await ready();
     for (const megohm of ['2', '400']) {
       await fill('After 1 minute', megohm);
-      await press('Keep this test');
+      await press('Save test');
     }
-    expect(await screen.findByText('Measured again since.')).toBeTruthy();
-    expect(screen.getAllByRole('button', { name: 'It was earthed for 240 s' })).toHaveLength(1);
+    expect(await screen.findByText('Repeated later.')).toBeTruthy();
+    expect(screen.getAllByRole('button', { name: 'Earthed for 240 s' })).toHaveLength(1);
   });
 
   it('takes windings that are alike, in comma or point, and says how far they are apart', async () => {
     const log = await ready();
-    const keep = screen.getAllByRole('button', { name: 'Keep the three figures' })[0] as HTMLButtonElement;
+    const keep = screen.getAllByRole('button', { name: 'Save the three readings' })[0] as HTMLButtonElement;
     const before = log.length;
     await userEvent.click(keep);
     expect(log).toHaveLength(before);
@@ -109,7 +109,7 @@ describe('with everything off', () => {
     await fill('V to W', '1.20');
     await fill('W to U', '1.22');
     await userEvent.click(keep);
-    expect(await screen.findByText('0.83 % apart')).toBeTruthy();
+    expect(await screen.findByText('0.83 % unbalance')).toBeTruthy();
     expect(log.at(-1)).toMatchObject(['motor.winding', { ohms: { uv: 1.21, vw: 1.2, wu: 1.22 } }]);
   });
 });
@@ -118,10 +118,10 @@ it('a server that does not answer is said, and tests can still be kept', async (
   answering(() => null);
   faced();
   await off();
-  await press('All of it is off');
-  expect(await screen.findByText(/earlier tests of this motor are not here/)).toBeTruthy();
+  await press('All disconnected');
+  expect(await screen.findByText(/earlier tests of this motor are not available/)).toBeTruthy();
   await fill('After 1 minute', '400');
-  await press('Keep this test');
+  await press('Save test');
   expect(await screen.findByText(/passes/)).toBeTruthy();
 });
 
@@ -133,7 +133,7 @@ it('unbalance is shown with what it costs a line-fed motor', async () => {
     ['Line to line 3', '390'],
   ] as const)
     await fill(label, volts);
-  await press('Keep the three figures');
+  await press('Save the three readings');
   // Mean 398, most off by 8: 2.01 %.
   expect(await screen.findByText('2.01 %')).toBeTruthy();
 });

@@ -36,7 +36,7 @@ export function UnbalanceTestPanel({ tests, keep }: { tests: readonly Test[]; ke
         <Verdict
           verdict={shown.verdict}
           figure={`${shown.unbalance_percent} %`}
-          sum={`${shown.sum}${shown.deratingFactor === null ? '' : `; the motor may give ${(100 * shown.deratingFactor).toFixed(0)} % of its power`}`}
+          sum={`${shown.sum}${shown.deratingFactor === null ? '' : `; derate the motor to ${(100 * shown.deratingFactor).toFixed(0)} %`}`}
           source={shown.source}
         />
       )}
@@ -54,7 +54,7 @@ export function UnbalanceTestPanel({ tests, keep }: { tests: readonly Test[]; ke
             <Field key={name} label={`${where} ${i + 1}`} figure unit={unit} {...text(name)} />
           ))}
         </FieldGrid>
-        <Primary type="submit">Keep the three figures</Primary>
+        <Primary type="submit">Save the three readings</Primary>
       </form>
     </Section>
   );

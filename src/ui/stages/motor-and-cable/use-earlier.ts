@@ -22,7 +22,7 @@ export function useEarlier(jobId: string): {
       setGot(
         answer.ok
           ? { tests: answer.value.tests, trouble: null }
-          : { tests: null, trouble: 'The server does not answer: earlier tests of this motor are not here.' },
+          : { tests: null, trouble: 'Server not reachable: earlier tests of this motor are not available.' },
       );
     };
     void load();

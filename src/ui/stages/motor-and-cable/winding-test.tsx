@@ -38,7 +38,7 @@ export function WindingTestPanel({
       {shown !== null && last !== undefined && (
         <Verdict
           verdict={shown.verdict}
-          figure={`${shown.unbalance_percent} % apart`}
+          figure={`${shown.unbalance_percent} % unbalance`}
           sum={`${shown.corrected.uv} / ${shown.corrected.vw} / ${shown.corrected.wu} Ω at ${last.reference_C} °C, ${shown.sum}`}
           source="234.5 °C for copper and 225 °C for aluminium, from memory; 2 % and 5 % are common practice, no source"
         />
@@ -48,7 +48,7 @@ export function WindingTestPanel({
           <Field label="U to V" figure unit="Ω" {...text('uv')} />
           <Field label="V to W" figure unit="Ω" {...text('vw')} />
           <Field label="W to U" figure unit="Ω" {...text('wu')} />
-          <Field label="Winding at" figure unit="°C" {...text('temperature_C')} />
+          <Field label="Winding temperature" figure unit="°C" {...text('temperature_C')} />
         </FieldGrid>
         <Choice
           label="Metal"
@@ -56,7 +56,7 @@ export function WindingTestPanel({
           options={optionsOf({ copper: 'copper', aluminium: 'aluminium' })}
         />
         <Primary type="submit" mt="3">
-          Keep the three figures
+          Save the three readings
         </Primary>
       </form>
     </Section>

@@ -26,20 +26,20 @@ interface LabelField {
 const plainFields: readonly LabelField[] = [
   { name: 'maker', label: 'Maker' },
   { name: 'type', label: 'Type code' },
-  { name: 'badge', label: 'Badge on the cover', hint: "if a reseller's name" },
+  { name: 'badge', label: 'Brand on the cover', hint: 'if different from the maker' },
   { name: 'serial', label: 'Serial number' },
   { name: 'supply_V', label: 'Supply', unit: 'V', hint: 'empty if not known' },
 ];
 const ratedFields: readonly LabelField[] = [
-  { name: 'ratedAmps', label: 'Rated output', unit: 'A' },
+  { name: 'ratedAmps', label: 'Rated output current', unit: 'A' },
   {
     name: 'labelWait_min',
-    label: 'Wait on the label',
+    label: 'Discharge time on the label',
     unit: 'min',
-    hint: `empty if it says none: ${unknownWait_min} min then`,
+    hint: `empty if none: ${unknownWait_min} min is used`,
   },
-  { name: 'capacitance_uF', label: 'Bank', unit: 'µF', hint: 'empty if not known' },
-  { name: 'bleeder_kohm', label: 'Bleeder', unit: 'kΩ', hint: 'empty if not known' },
+  { name: 'capacitance_uF', label: 'Capacitor bank', unit: 'µF', hint: 'empty if not known' },
+  { name: 'bleeder_kohm', label: 'Bleeder resistor', unit: 'kΩ', hint: 'empty if not known' },
 ];
 
 const linkWords = {
@@ -101,7 +101,7 @@ export function DriveForm({
   };
   const save = submit((label) => {
     keep(driveOf(label, { phases, brake, link, fuse, similar, photos }, known));
-    setKept('Drive label kept.');
+    setKept('Drive nameplate saved.');
   });
   const field = ({ name, ...shown }: LabelField) => (
     <Field key={name} figure={shown.unit !== undefined} {...shown} {...text(name)} />
@@ -114,7 +114,7 @@ export function DriveForm({
           value={chosen}
           onChange={choose}
           options={[
-            { value: freeEntry, label: 'not in the catalogue: free entry' },
+            { value: freeEntry, label: 'not in the catalogue: enter by hand' },
             ...catalogue.flatMap((t) =>
               t.models.map((m) => ({ value: keyOf(t, m.type), label: `${t.maker} ${m.type}` })),
             ),
@@ -142,22 +142,22 @@ export function DriveForm({
             options={optionsOf({ yes: 'yes', no: 'no', unknown: 'not known' })}
           />
           <Choice
-            label="Between rectifier and bank"
+            label="Between rectifier and capacitor bank"
             value={link}
             onChange={setLink}
             options={optionsOf(linkWords)}
           />
-          <Choice label="Fuse in the DC bus" value={fuse} onChange={setFuse} options={optionsOf(fuseWords)} />
+          <Choice label="DC bus fuse" value={fuse} onChange={setFuse} options={optionsOf(fuseWords)} />
         </FieldGrid>
       )}
       <Box as="label" display="inline-flex" gap="2.5" alignItems="center" minH="48px" mb="3" cursor="pointer">
         <TickBox checked={similar} onChange={setSimilar} />
-        The drawing at hand is only similar to this unit
+        Available drawing is only similar to this unit
       </Box>
       <Box mb="3">
         <Photos label="Drive label" photos={photos} onChange={setPhotos} />
       </Box>
-      <Primary type="submit">Keep drive label</Primary>
+      <Primary type="submit">Save drive nameplate</Primary>
       <KeptNote text={kept} refused={refused} />
     </form>
   );

@@ -50,12 +50,12 @@ test('what nobody knows stays unknown, and opens empty', () => {
 });
 
 test.each([
-  ['maker', '   ', 'Read it from the label'],
-  ['type', '', 'Read it from the label'],
-  ['ratedAmps', '', 'A figure above zero, like 15'],
-  ['supply_V', '0', 'A figure above zero, like 15'],
-  ['capacitance_uF', '-470', 'A figure above zero, like 15'],
-  ['labelWait_min', 'five', 'A figure above zero, like 15'],
+  ['maker', '   ', 'Read it from the nameplate'],
+  ['type', '', 'Read it from the nameplate'],
+  ['ratedAmps', '', 'A value above zero, e.g. 15'],
+  ['supply_V', '0', 'A value above zero, e.g. 15'],
+  ['capacitance_uF', '-470', 'A value above zero, e.g. 15'],
+  ['labelWait_min', 'five', 'A value above zero, e.g. 15'],
 ])('%s as "%s" is refused beside its field', (field, text, words) => {
   const read = driveLabelSchema.safeParse({ ...typed, [field]: text });
   expect(read.error?.issues.map((i) => [i.path.join('.'), i.message])).toEqual([[field, words]]);

@@ -8,8 +8,8 @@ type Drive = Payload<'identify.drive'>;
 
 /** The rating label as it is typed, and what is read of it. */
 export const driveLabelSchema = z.object({
-  maker: filledText('Read it from the label'),
-  type: filledText('Read it from the label'),
+  maker: filledText('Read it from the nameplate'),
+  type: filledText('Read it from the nameplate'),
   badge: z.string().trim(),
   serial: z.string().trim(),
   supply_V: orNone(positiveFigure),

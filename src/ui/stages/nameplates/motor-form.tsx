@@ -23,7 +23,7 @@ const words: Record<Finding['severity'], string> = { info: 'note', doubt: 'doubt
 function Sums({ plate }: { plate: Plate }) {
   const sums = plateSums(plate);
   return (
-    <Section title="What follows">
+    <Section title="Derived values">
       <Text mb="2" fontFamily="mono" fontSize="1.02rem">
         {sums.power_kW.toFixed(2)} kW · {sums.poles} poles · {(100 * sums.slip).toFixed(1)} % slip ·{' '}
         {sums.torque_Nm.toFixed(1)} N·m
@@ -53,7 +53,7 @@ function Asked({
   take: (plate: Plate) => void;
 }) {
   return (
-    <Section title="Read it again">
+    <Section title="Check the nameplate">
       {fittingReadings(plate).map((f) => (
         <Box key={f.as} display="flex" alignItems="center" gap="3" flexWrap="wrap" mb="2">
           <Secondary type="button" onClick={() => take(f.plate)}>
@@ -64,7 +64,7 @@ function Asked({
           </Text>
         </Box>
       ))}
-      <Tick label="I read it again: the plate says so" {...asWritten} />
+      <Tick label="Checked again: the nameplate says so" {...asWritten} />
     </Section>
   );
 }
@@ -72,7 +72,7 @@ function Asked({
 /** The motor's rating plate. */
 export function MotorForm({ motor, keep }: { motor: Motor | null; keep: (motor: Motor) => void }) {
   const { typed, refused, text, pick, tick, set, submit } = useTypedForm(
-    'motor plate',
+    'motor nameplate',
     motorPlateSchema,
     plateTypedOf(motor),
   );
@@ -84,13 +84,13 @@ export function MotorForm({ motor, keep }: { motor: Motor | null; keep: (motor: 
     setHeld(hold);
     if (hold) return setKept(null);
     keep(motorEntryOf(read));
-    setKept('Motor plate kept.');
+    setKept('Motor nameplate saved.');
   });
   const figure = (name: Parameters<typeof text>[0], label: string, unit?: string) => (
     <Field label={label} figure unit={unit} {...text(name)} />
   );
   return (
-    <form onSubmit={save} noValidate aria-label="Motor plate">
+    <form onSubmit={save} noValidate aria-label="Motor nameplate">
       <FieldGrid min="150px">
         {figure('power', 'Power', typed.unit)}
         <Choice label="in" {...pick('unit')} options={optionsOf({ kW: 'kW', hp: 'hp' })} />
@@ -127,12 +127,12 @@ export function MotorForm({ motor, keep }: { motor: Motor | null; keep: (motor: 
         />
       )}
       <Box mb="3">
-        <Photos label="Motor plate" photos={typed.photos} onChange={(photos) => set('photos', photos)} />
+        <Photos label="Motor nameplate" photos={typed.photos} onChange={(photos) => set('photos', photos)} />
       </Box>
-      <Primary type="submit">Keep motor plate</Primary>
+      <Primary type="submit">Save motor nameplate</Primary>
       {held && (
         <Text role="alert" color="failed" fontWeight="500" mt="2">
-          Not kept yet: the figures cannot be true together. See above what would fit.
+          Not saved yet: the values contradict each other. See above for possible corrections.
         </Text>
       )}
       <KeptNote text={kept} refused={refused} />

@@ -6,8 +6,8 @@ import { orNone, positiveFigureOr } from '../../kit/form-figures';
 
 type Motor = Payload<'identify.motor'>;
 
-const needed = positiveFigureOr('Needed, above zero');
-const optional = orNone(positiveFigureOr('A figure like 14.8'));
+const needed = positiveFigureOr('Required, above zero');
+const optional = orNone(positiveFigureOr('A number, e.g. 14.8'));
 const optionalFigures = {
   cosPhi: optional,
   serviceFactor: optional,

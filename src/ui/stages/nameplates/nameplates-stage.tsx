@@ -10,7 +10,7 @@ export function NameplatesStage({ store, catalogue, goTo }: StageProps) {
   const { drive, motor } = store.state;
   return (
     <>
-      <StageHead title="Identify">From the rating labels, not from memory.</StageHead>
+      <StageHead title="Nameplates">Read both nameplates; do not enter values from memory.</StageHead>
       <Section title="Drive">
         <DriveForm drive={drive} catalogue={catalogue} keep={(d) => store.record('identify.drive', d)} />
       </Section>
@@ -19,9 +19,9 @@ export function NameplatesStage({ store, catalogue, goTo }: StageProps) {
       </Section>
       <Primary
         onClick={() => goTo('as-found')}
-        waitsFor={drive === null ? 'Keep the label of the drive first.' : null}
+        waitsFor={drive === null ? 'Save the drive nameplate first.' : null}
       >
-        On to as found
+        Go to As found
       </Primary>
     </>
   );

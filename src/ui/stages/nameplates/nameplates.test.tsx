@@ -10,7 +10,7 @@ import { numberFrom } from '../../kit/number-from';
 
 const whimbrel = typeOf('whimbrel-w4');
 
-describe('figures as people write them', () => {
+describe('values as people write them', () => {
   it.each([
     ['14.8', 14.8],
     ['14,8', 14.8],
@@ -32,9 +32,9 @@ describe('the drive’s label', () => {
     show(<DriveForm drive={null} catalogue={[whimbrel]} keep={(d) => kept.push(d)} />);
     await userEvent.selectOptions(screen.getByLabelText('Type'), 'Whimbrel W4-15');
     await fillField(screen.getByLabelText('Serial number'), '40-1187');
-    await fillField(screen.getByLabelText('Badge on the cover'), 'Quayline');
+    await fillField(screen.getByLabelText('Brand on the cover'), 'Quayline');
     await userEvent.click(screen.getByLabelText(/only similar/));
-    await userEvent.click(screen.getByRole('button', { name: 'Keep drive label' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save drive nameplate' }));
     await waitFor(() => expect(kept).toHaveLength(1));
     expect(kept[0]).toMatchObject({
       typeId: 'whimbrel-w4',
@@ -52,12 +52,12 @@ describe('the drive’s label', () => {
     const page = show(<DriveForm drive={null} catalogue={[]} keep={(d) => kept.push(d)} />);
     await fillField(screen.getByLabelText('Maker'), 'Sandpiper');
     await fillField(screen.getByLabelText('Type code'), 'S-11');
-    await fillField(screen.getByLabelText('Rated output'), '11,5');
-    const link = 'Between rectifier and bank';
+    await fillField(screen.getByLabelText('Rated output current'), '11,5');
+    const link = 'Between rectifier and capacitor bank';
     const group = screen.getByRole('group', { name: link });
     expect(within(group).getByRole('radio', { name: 'not known' })).toBeChecked();
     await choose(link, 'precharge resistor');
-    await userEvent.click(screen.getByRole('button', { name: 'Keep drive label' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save drive nameplate' }));
     await waitFor(() => expect(kept).toHaveLength(1));
     expect(kept[0]?.stage).toMatchObject({ link: 'precharge', dcrAccessible: false });
     expect(kept[0]?.stage.assumed).not.toContain('link');
@@ -69,14 +69,14 @@ describe('the drive’s label', () => {
   it('takes a unit that no catalogue knows, with a strip of its own', async () => {
     const kept: Payload<'identify.drive'>[] = [];
     show(<DriveForm drive={null} catalogue={[]} keep={(d) => kept.push(d)} />);
-    await userEvent.click(screen.getByRole('button', { name: 'Keep drive label' }));
-    expect(await screen.findAllByText('Read it from the label')).toHaveLength(2);
-    expect(screen.getByText('A figure above zero, like 15')).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'Save drive nameplate' }));
+    expect(await screen.findAllByText('Read it from the nameplate')).toHaveLength(2);
+    expect(screen.getByText('A value above zero, e.g. 15')).toBeTruthy();
     expect(kept).toEqual([]);
     await fillField(screen.getByLabelText('Maker'), 'Sandpiper');
     await fillField(screen.getByLabelText('Type code'), 'S-11');
-    await fillField(screen.getByLabelText('Rated output'), '11,5');
-    await userEvent.click(screen.getByRole('button', { name: 'Keep drive label' }));
+    await fillField(screen.getByLabelText('Rated output current'), '11,5');
+    await userEvent.click(screen.getByRole('button', { name: 'Save drive nameplate' }));
     await waitFor(() => expect(kept).toHaveLength(1));
     expect(kept[0]).toMatchObject({
       typeId: null,
@@ -98,8 +98,8 @@ describe('the motor’s plate', () => {
     const kept: unknown[] = [];
     show(<MotorForm motor={null} keep={(m) => kept.push(m)} />);
     await fill({ Power: '7,5' });
-    await userEvent.click(screen.getByRole('button', { name: 'Keep motor plate' }));
-    expect(await screen.findAllByText('Needed, above zero')).toHaveLength(3);
+    await userEvent.click(screen.getByRole('button', { name: 'Save motor nameplate' }));
+    expect(await screen.findAllByText('Required, above zero')).toHaveLength(3);
     expect((screen.getByLabelText('Power') as HTMLInputElement).value).toBe('7,5');
     expect(kept).toEqual([]);
   });
@@ -117,11 +117,11 @@ describe('the motor’s plate', () => {
     });
     expect(await screen.findByText(/4 poles/)).toBeTruthy();
     await fill({ 'Other pair (delta), volts': '230', 'Other pair, amps': '52' });
-    expect(await screen.findByText(/two pairs do not carry the same power/)).toBeTruthy();
+    expect(await screen.findByText(/different power/)).toBeTruthy();
     await userEvent.clear(screen.getByLabelText('Other pair, amps'));
     await fill({ 'Other pair, amps': '25.6' });
-    expect(await screen.findByText(/delta pair agrees/)).toBeTruthy();
-    await userEvent.click(screen.getByRole('button', { name: 'Keep motor plate' }));
+    expect(await screen.findByText(/delta values agree/)).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'Save motor nameplate' }));
     await waitFor(() => expect(kept).toHaveLength(1));
     expect(kept[0]).toMatchObject({
       insulationClass: 'F',
@@ -133,7 +133,7 @@ describe('the motor’s plate', () => {
     });
   });
 
-  it('shows the sum behind a finding', async () => {
+  it('shows calculation behind a finding', async () => {
     show(<MotorForm motor={null} keep={() => undefined} />);
     await fill({ Power: '5.5', Volts: '400', Amps: '112', Speed: '1455' });
     expect(await screen.findByText(/5\.5 kW ÷ \(√3 × 400 V × 112 A\) = 0\.07/)).toBeTruthy();
@@ -143,16 +143,16 @@ describe('the motor’s plate', () => {
     const kept: Payload<'identify.motor'>[] = [];
     show(<MotorForm motor={null} keep={(m) => kept.push(m)} />);
     await fill({ Power: '5.5', Volts: '400', Amps: '112', Speed: '1455', 'Motor serial number': 'M-77' });
-    const keep = () => userEvent.click(screen.getByRole('button', { name: 'Keep motor plate' }));
+    const keep = () => userEvent.click(screen.getByRole('button', { name: 'Save motor nameplate' }));
     await keep();
-    expect(await screen.findByText(/Not kept yet: the figures cannot be true together/)).toBeTruthy();
+    expect(await screen.findByText(/Not saved yet: the values contradict each other/)).toBeTruthy();
     expect(kept).toEqual([]);
     await userEvent.click(screen.getByRole('button', { name: 'It is 11.2 A' }));
     expect((screen.getByLabelText('Amps') as HTMLInputElement).value).toBe('11.2');
-    expect(screen.queryByRole('checkbox', { name: /the plate says so/ })).toBeNull();
+    expect(screen.queryByRole('checkbox', { name: /the nameplate says so/ })).toBeNull();
     await userEvent.clear(screen.getByLabelText('Amps'));
     await fill({ Amps: '112' });
-    await userEvent.click(screen.getByRole('checkbox', { name: /the plate says so/ }));
+    await userEvent.click(screen.getByRole('checkbox', { name: /the nameplate says so/ }));
     await keep();
     await waitFor(() => expect(kept).toHaveLength(1));
     expect(kept[0]).toMatchObject({ serial: 'M-77', plate: { amps: 112, asWritten: true } });

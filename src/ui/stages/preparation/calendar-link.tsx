@@ -11,13 +11,13 @@ export function CalendarLink({ jobId }: { jobId: string }) {
   return (
     <Box mb="3">
       <FieldGrid min="240px">
-        <TextField label="The machine is to stand from" type="datetime-local" text={at} set={setAt} />
+        <TextField label="Outage starts" type="datetime-local" text={at} set={setAt} />
       </FieldGrid>
       {!Number.isNaN(time) && (
         <FileLink
           href={`/api/v1/jobs/${jobId}/stop-calendar?from=${encodeURIComponent(new Date(time).toISOString())}`}
         >
-          Kept plan into the calendar
+          Saved plan as calendar file
         </FileLink>
       )}
     </Box>

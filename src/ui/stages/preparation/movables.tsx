@@ -13,8 +13,8 @@ export function Movables({
   const name = (id: string): string => tasks.find((t) => t.id === id)?.name ?? id;
   return (
     <Box mt="2">
-      <Text fontWeight="500">Could it be otherwise?</Text>
-      <Box as="ul" listStyleType="none" aria-label="What would shorten the stop">
+      <Text fontWeight="500">Could this change?</Text>
+      <Box as="ul" listStyleType="none" aria-label="What would shorten the outage">
         {movable.map((m) => (
           <li key={m.id}>
             <Text as="span" fontFamily="mono">
@@ -22,13 +22,13 @@ export function Movables({
             </Text>{' '}
             {name(m.id)}:{' '}
             {m.why === 'standing'
-              ? 'if the machine need not stand for it'
-              : 'if it need not wait for the stop'}
+              ? 'if it can be done while the machine runs'
+              : 'if it can be done outside the outage'}
           </li>
         ))}
       </Box>
       <Text fontSize="0.92rem" color="soft">
-        What has hands in it is never offered.
+        Work inside the drive is never offered.
       </Text>
     </Box>
   );

@@ -12,7 +12,7 @@ import { StopPanel } from './stop-panel';
 
 const panels = [
   { id: 'wires', name: 'Wires' },
-  { id: 'stop', name: 'The stop' },
+  { id: 'stop', name: 'Outage' },
   { id: 'notes', name: 'Notes' },
 ] as const;
 type Panel = (typeof panels)[number]['id'];
@@ -23,19 +23,19 @@ export function PreparationStage(props: StageProps) {
   const { swap, loading, trouble } = useSwap(props.store.state, props.catalogue);
   return (
     <>
-      <StageHead title="Prepare">
-        The stop is what costs. What can be done before or after it is done then.
+      <StageHead title="Preparation">
+        Downtime is the cost: do everything possible before or after the outage.
       </StageHead>
-      <Tabs label="Prepare" panels={panels} open={open} choose={setOpen}>
+      <Tabs label="Preparation" panels={panels} open={open} choose={setOpen}>
         {open === 'wires' &&
           (swap === null ? (
             <>
-              <Text mb="2">Wires are noted by the terminals of the old unit.</Text>
-              <Primary onClick={() => props.goTo('identify')}>Read its plate first</Primary>
+              <Text mb="2">Wires are listed by the terminals of the old unit.</Text>
+              <Primary onClick={() => props.goTo('identify')}>Read its nameplate first</Primary>
             </>
           ) : (
             <>
-              {loading && <Text role="status">Fetching what the catalogue says of both types…</Text>}
+              {loading && <Text role="status">Loading catalogue data of both types…</Text>}
               {trouble !== null && <Text mb="2">{trouble}</Text>}
               <WireList {...props} swap={swap} />
             </>

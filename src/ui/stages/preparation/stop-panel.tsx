@@ -26,9 +26,8 @@ import { useStopPlan } from '../../panels/outage/use-stop-plan';
 
 const troubleWords = (trouble: TaskTrouble, tasks: readonly NamedTask[]): string => {
   const names = [...new Set(trouble.ids)].map((id) => tasks.find((t) => t.id === id)?.name ?? id).join(', ');
-  if (trouble.trouble === 'ring')
-    return `These wait for each other in a ring: ${names}. Let one of them wait for less.`;
-  if (trouble.trouble === 'people') return `More people than are at hand: ${names}.`;
+  if (trouble.trouble === 'ring') return `Circular dependency: ${names}. Remove one dependency.`;
+  if (trouble.trouble === 'people') return `More people needed than available: ${names}.`;
   return `Cannot be planned: ${names}.`;
 };
 
@@ -41,23 +40,23 @@ function Answer({ plan, allowed }: { plan: StopPlan; allowed: number | null }) {
       <Text fontFamily="mono" fontSize="2.2rem" lineHeight="1.2">
         {inMinutes(plan.stop_min)}{' '}
         <Text as="span" fontSize="1.1rem">
-          min stop
+          min outage
         </Text>
       </Text>
       <Text fontWeight="500">
         {fits !== null && <StateMark mark={fits ? 'sound' : 'failed'} label={null} />}{' '}
         {fits === null
-          ? 'How long it may stand was not said.'
+          ? 'Allowed downtime not known.'
           : fits
             ? `Within the ${allowed} minutes allowed.`
             : `${inMinutes(plan.stop_min - (allowed ?? 0))} minutes more than allowed.`}{' '}
-        {inMinutes(plan.total_min)} minutes of work from beginning to end.
+        {inMinutes(plan.total_min)} minutes of work in total.
       </Text>
       <Disclosure>
         {plan.optimal
-          ? 'No plan with these tasks and people stops the machine for less: every other order was looked at or left out by a bound.'
-          : `No plan stops the machine for less than ${inMinutes(plan.bound_min)} minutes; whether this one can be beaten was not settled.`}{' '}
-        What is stopped or isolated lies in one window, and so does what is caught between two of those.
+          ? 'No plan with these tasks and people has a shorter outage: every other order was checked or excluded by a bound.'
+          : `No plan has an outage under ${inMinutes(plan.bound_min)} minutes; a shorter one than this was not ruled out.`}{' '}
+        All stopped or isolated tasks are in one outage window, and so are tasks between two of them.
       </Disclosure>
     </Box>
   );
@@ -87,40 +86,38 @@ export function StopPanel({ jobId, store }: StageProps) {
   };
   return (
     <>
-      <Caution title="Hands in only where it is isolated and proven dead.">
-        A task with hands in it is never moved out of the isolation, whatever it would save.
+      <Caution title="Work inside only when isolated and proven dead.">
+        A task with work inside is never moved out of the isolation, whatever time it would save.
       </Caution>
-      <Section title="The stop">
+      <Section title="Outage">
         <FieldGrid>
           <Select
-            label="People at hand"
+            label="People available"
             value={people}
             onChange={setPeople}
             options={['1', '2', '3', '4'].map((n) => ({ value: n, label: n }))}
           />
           <NumberField
-            label="Stop allowed"
+            label="Downtime allowed"
             unit="min"
             text={allowed}
             set={setAllowed}
-            hint="Empty: nobody said"
+            hint="empty: not known"
           />
         </FieldGrid>
         {typed.length === 0 && (
           <Text mb="2">
-            No task yet. Begin with what a swap usually takes, and put it right for this place.
+            No tasks yet. Start with the usual replacement tasks, and adapt them to this site.
           </Text>
         )}
-        {tasks === null && (
-          <Text color="failed">Something in the list cannot be read: it is not planned yet.</Text>
-        )}
+        {tasks === null && <Text color="failed">A value in the list cannot be read: no plan yet.</Text>}
         {tasks !== null && trouble !== null && (
           <Text role="alert" color="failed" fontWeight="500">
             {troubleWords(trouble, tasks)}
           </Text>
         )}
-        {failed && <Text color="failed">The plan could not be worked out. Load the page again.</Text>}
-        {working && <Text role="status">Looking for the shortest stop…</Text>}
+        {failed && <Text color="failed">The plan could not be calculated. Reload the page.</Text>}
+        {working && <Text role="status">Calculating the shortest outage…</Text>}
         {wish !== null && answer !== null && !working && (
           <>
             <Answer plan={answer} allowed={numberFrom(allowed)} />
@@ -134,10 +131,10 @@ export function StopPanel({ jobId, store }: StageProps) {
             onClick={() => {
               if (tasks === null) return;
               store.record('stop.planned', { people: hands, allowed_min: numberFrom(allowed), tasks });
-              setKept('The plan is kept.');
+              setKept('Plan saved.');
             }}
           >
-            Keep the plan
+            Save plan
           </Primary>
           <Secondary
             onClick={() =>
@@ -147,9 +144,7 @@ export function StopPanel({ jobId, store }: StageProps) {
             Add a task
           </Secondary>
           {typed.length === 0 && (
-            <Secondary onClick={() => change(usualSwap.map(typedTaskOf))}>
-              What a swap usually takes
-            </Secondary>
+            <Secondary onClick={() => change(usualSwap.map(typedTaskOf))}>Usual replacement tasks</Secondary>
           )}
         </Box>
         <KeptNote text={kept} />

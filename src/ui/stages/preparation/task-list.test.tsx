@@ -53,7 +53,7 @@ test.each([
   ['10001', 'Minutes, from zero'],
 ])('minutes as "%s" are an error at the field, and no plan is made', async (text, words) => {
   const told = open();
-  await retype('Takes, task 2', text);
+  await retype('Duration, task 2', text);
   expect(screen.getByText(words)).toBeTruthy();
   expect(tasksOf(told.now)).toBeNull();
 });
@@ -61,14 +61,14 @@ test.each([
 test('a task without a name is asked what is done; blanks are no name', async () => {
   const told = open();
   await retype('1. Task', '  ');
-  expect(screen.getByText('What is done?')).toBeTruthy();
+  expect(screen.getByText('Task description')).toBeTruthy();
   expect(tasksOf(told.now)).toBeNull();
 });
 
 test('a comma is read, and what waits for what is kept', async () => {
   const told = open();
-  await retype('Takes, task 2', '12,5');
-  const [, second] = screen.getAllByText(/^what task \d waits for$/);
+  await retype('Duration, task 2', '12,5');
+  const [, second] = screen.getAllByText(/^what task \d depends on$/);
   await userEvent.click(second!);
   await tick('Label the wires');
   expect(tasksOf(told.now)).toMatchObject([
@@ -80,8 +80,8 @@ test('a comma is read, and what waits for what is kept', async () => {
 
 test('a task that was waited for and is taken out is waited for no longer', async () => {
   const told = open([label, { ...lift, after: ['label'] }]);
-  await userEvent.click(screen.getByText('what task 1 waits for'));
-  await userEvent.click(screen.getByText('Take task 1 out'));
+  await userEvent.click(screen.getByText('what task 1 depends on'));
+  await userEvent.click(screen.getByText('Delete task 1 out'));
   expect(tasksOf(told.now)).toMatchObject([{ id: 'lift', after: [] }]);
 });
 

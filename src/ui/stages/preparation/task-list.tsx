@@ -66,11 +66,11 @@ function OneTask({
           label={`${place}. Task`}
           text={task.name}
           maxLength={200}
-          error={task.name.trim() === '' ? 'What is done?' : undefined}
+          error={task.name.trim() === '' ? 'Task description' : undefined}
           set={(text) => change({ ...task, name: text })}
         />
         <NumberField
-          label={`Takes, task ${place}`}
+          label={`Duration, task ${place}`}
           unit="min"
           text={task.minutes}
           error={minutesOf(task.minutes) === null ? 'Minutes, from zero' : undefined}
@@ -90,9 +90,9 @@ function OneTask({
         />
       </FieldGrid>
       <Text fontSize="0.92rem" color="soft">
-        {names.length === 0 ? 'Waits for nothing.' : `After: ${names.join('; ')}.`}
+        {names.length === 0 ? 'No dependencies.' : `After: ${names.join('; ')}.`}
       </Text>
-      <Disclosure label={`what task ${place} waits for`}>
+      <Disclosure label={`what task ${place} depends on`}>
         {others.map((o) => (
           <Tick
             key={o.id}
@@ -103,7 +103,7 @@ function OneTask({
             }
           />
         ))}
-        <Secondary onClick={remove}>Take task {place} out</Secondary>
+        <Secondary onClick={remove}>Delete task {place} out</Secondary>
       </Disclosure>
     </Box>
   );

@@ -16,7 +16,7 @@ const yesNoOptions = optionsOf({ '': 'not known', yes: 'yes', no: 'no' });
 /** What machine and place ask of a unit; with a network, what the controller must know, asked before anything is decided. */
 export function AskedForm({ asked, store }: { asked: UnitRequirements; store: JobStore }) {
   const { typed, refused, text, pick, tick, submit } = useTypedForm(
-    'what the place asks',
+    'installation requirements',
     askedTypedSchema,
     typedAs(asked),
   );
@@ -26,7 +26,7 @@ export function AskedForm({ asked, store }: { asked: UnitRequirements; store: Jo
     setKept('Kept.');
   });
   return (
-    <Section title="What the place asks">
+    <Section title="Installation requirements">
       <form onSubmit={keep} noValidate>
         <FieldGrid min="160px">
           <Field label="Supply" figure unit="V" {...text('volts')} />
@@ -53,29 +53,33 @@ export function AskedForm({ asked, store }: { asked: UnitRequirements; store: Jo
             options={optionsOf({
               '': 'not known',
               normal: 'normal: pumps, fans',
-              heavy: 'heavy: hoists, crushers, full load at standstill',
+              heavy: 'heavy: hoists, crushers, full load from standstill',
             })}
           />
           {figures.map(([key, label, unit]) => (
             <Field key={key} label={label} figure unit={unit} {...text(key)} />
           ))}
-          <Select label="Does the load drive the motor?" {...pick('brakes')} options={yesNoOptions} />
+          <Select
+            label="Overhauling load (load drives the motor)?"
+            {...pick('brakes')}
+            options={yesNoOptions}
+          />
           <Select label="Encoder on the motor?" {...pick('feedback')} options={yesNoOptions} />
           <Select
-            label="Cables come from"
+            label="Cable entry from"
             {...pick('cables')}
             options={optionsOf({ '': 'as the old unit', below: 'below', above: 'above' })}
           />
           <Field
-            label="Protection class wanted"
+            label="Required protection class"
             maxLength={4}
             placeholder="as the old unit"
             {...text('protection')}
           />
           <CableFields length={text('cable_m')} winding={pick('winding')} filter={pick('filter')} />
-          <Field label="Short-circuit current here" figure unit="kA" {...text('shortCircuit_kA')} />
+          <Field label="Prospective short-circuit current" figure unit="kA" {...text('shortCircuit_kA')} />
           <Select
-            label="Emissions asked for"
+            label="Required EMC category"
             {...pick('emc')}
             options={optionsOf({
               '': 'not known',
@@ -89,14 +93,14 @@ export function AskedForm({ asked, store }: { asked: UnitRequirements; store: Jo
             <Field key={side} label={label} figure unit="mm" {...text(side)} />
           ))}
         </FieldGrid>
-        <Tick label="Other units close beside it" {...tick('sideBySide')} />
+        <Tick label="Other units mounted side by side" {...tick('sideBySide')} />
         <FieldGrid min="240px">
-          <Field label="Network" maxLength={60} hint="e.g. Modbus RTU. Empty: none" {...text('network')} />
+          <Field label="Network" maxLength={60} hint="e.g. Modbus RTU; empty: none" {...text('network')} />
         </FieldGrid>
         {typed.network.trim() !== '' && (
           <Box borderLeft="4px solid" borderColor="doubt" pl="3" mb="3">
             <Text fontWeight="500" mb="2">
-              On a network the controller must change too. Ask before you decide.
+              With a fieldbus, the controller must be changed too. Ask before you decide.
             </Text>
             <FieldGrid min="240px">
               {networkQuestions.map((q) => (
@@ -105,7 +109,7 @@ export function AskedForm({ asked, store }: { asked: UnitRequirements; store: Jo
             </FieldGrid>
           </Box>
         )}
-        <Primary type="submit">Keep what the place asks</Primary>
+        <Primary type="submit">Save installation requirements</Primary>
         <KeptNote text={kept} refused={refused} />
       </form>
     </Section>

@@ -33,7 +33,7 @@ test('what was kept opens as it was, answers of questions that are no longer ask
   });
 });
 
-test('an empty figure is not known; a comma and a class in small letters are read', () => {
+test('an empty value is not known; a comma and a class in small letters are read', () => {
   expect(
     askedOf(withTexts({ motorAmps: '', carrier_kHz: '2,5', protection: ' ip20 ', network: ' ' })),
   ).toMatchObject({

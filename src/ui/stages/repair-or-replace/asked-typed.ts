@@ -6,15 +6,15 @@ import { anyFigure, orNone, positiveFigure } from '../../kit/form-figures';
 
 export const figures = [
   ['motorAmps', 'Motor amps', 'A'],
-  ['ambient_C', 'Warmest at the drive', '°C'],
-  ['altitude_m', 'Height above the sea', 'm'],
+  ['ambient_C', 'Highest ambient temperature', '°C'],
+  ['altitude_m', 'Altitude', 'm'],
   ['carrier_kHz', 'Carrier', 'kHz'],
   ['brakeResistor_ohm', 'Brake resistor fitted', 'Ω'],
 ] as const;
 export const sides = [
-  ['width', 'Room, width'],
-  ['height', 'Room, height'],
-  ['depth', 'Room, depth'],
+  ['width', 'Available width'],
+  ['height', 'Available height'],
+  ['depth', 'Available depth'],
 ] as const;
 
 const figure = orNone(anyFigure);
@@ -41,7 +41,7 @@ export const askedTypedSchema = z
       .string()
       .trim()
       .toUpperCase()
-      .regex(/^(IP[0-6][0-9])?$/, 'IP and two figures, e.g. IP54'),
+      .regex(/^(IP[0-6][0-9])?$/, 'IP and two digits, e.g. IP54'),
     sideBySide: z.boolean(),
     ...cableShape,
     shortCircuit_kA: orNone(positiveFigure),

@@ -70,7 +70,7 @@ export function ChoicePanel({ store, catalogue, person }: StageProps) {
       unit={shownUnit(figureNames[of].unit)}
       text={typed[key] ?? ''}
       placeholder={`${assumed[of][0]} to ${assumed[of][1]}`}
-      error={rangeFrom(typed[key] ?? '') === undefined ? 'A figure, or from - to' : undefined}
+      error={rangeFrom(typed[key] ?? '') === undefined ? 'A value, or a range, e.g. 200 - 400' : undefined}
       set={(text) => {
         setKept(null);
         setTyped((t) => ({ ...t, [key]: text }));
@@ -90,17 +90,17 @@ export function ChoicePanel({ store, catalogue, person }: StageProps) {
         </Box>
       )}
       <ExpectedCost decision={decision} />
-      <Section title="Figures">
+      <Section title="Values">
         <Text mb="2" color="soft">
-          One figure, or a range: 200 to 400. Empty where nobody knows. Money in your own currency.
+          One value, or a range: 200 to 400. Leave empty if not known. Money in your own currency.
         </Text>
         <FieldGrid min="160px">
-          {field('stopPerHour', 'stopPerHour', 'An hour of stop costs')}
-          {field('workPerHour', 'workPerHour', 'An hour of work costs')}
-          {field('bankAge_years', 'bankAge_years', 'Age of the bank')}
+          {field('stopPerHour', 'stopPerHour', 'Cost of an hour of downtime')}
+          {field('workPerHour', 'workPerHour', 'Cost of cost of an hour of work')}
+          {field('bankAge_years', 'bankAge_years', 'Age of the capacitors')}
         </FieldGrid>
         <Tick
-          label="The machine stands while one waits for parts or a unit"
+          label="Machine stopped while waiting for parts or a unit"
           checked={stands}
           onChange={setStands}
         />
@@ -134,9 +134,9 @@ export function ChoicePanel({ store, catalogue, person }: StageProps) {
               <FieldGrid min="150px">
                 {field(`${c}.price`, 'price', c === 'repair' ? 'Parts' : c === 'settings' ? 'Parts' : 'Unit')}
                 {field(`${c}.work_h`, 'work_h', 'Work')}
-                {field(`${c}.lead_h`, 'lead_h', 'Until it is there')}
-                {field(`${c}.stop_h`, 'stop_h', 'Stop for it')}
-                {field(`${c}.holds_percent`, 'holds_percent', 'Holds with')}
+                {field(`${c}.lead_h`, 'lead_h', 'Delivery time')}
+                {field(`${c}.stop_h`, 'stop_h', 'Downtime')}
+                {field(`${c}.holds_percent`, 'holds_percent', 'Chance of success')}
               </FieldGrid>
             )}
           </Box>
@@ -150,10 +150,10 @@ export function ChoicePanel({ store, catalogue, person }: StageProps) {
               v.trim() === '' ? 'left out' : v.trim(),
             ]);
             store.record('decide.figures', { ...situation, out: Object.fromEntries(why) });
-            setKept('The figures are kept.');
+            setKept('Values saved.');
           }}
         >
-          Keep the figures
+          Save values
         </Secondary>
         <KeptNote text={kept} />
       </Section>

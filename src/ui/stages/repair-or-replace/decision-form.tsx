@@ -36,8 +36,8 @@ export function DecisionForm({
   return (
     <Section title="The decision">
       <Text mb="2">
-        The table weighs money and hours only. You decide
-        {drive === null ? '' : ` about this ${drive.maker} ${drive.type}`}, and say why.
+        The table compares money and hours only. You decide
+        {drive === null ? '' : ` about this ${drive.maker} ${drive.type}`}, and give the reason.
       </Text>
       <form onSubmit={keep} noValidate>
         <Choice
@@ -49,7 +49,7 @@ export function DecisionForm({
           <Field label="Reason" maxLength={1000} {...text('reason')} />
         </Box>
         <Primary type="submit" disabled={person.role === 'apprentice'}>
-          {person.role === 'apprentice' ? 'A technician decides' : 'Keep the decision'}
+          {person.role === 'apprentice' ? 'A technician decides' : 'Save decision'}
         </Primary>
       </form>
     </Section>

@@ -21,7 +21,7 @@ function CostRow({ costed, most, best }: { costed: Costed; most: number; best: b
             {money(costed.cost.mid)}
             <Text as="span" fontSize="0.95rem" color="soft">
               {' '}
-              {money(costed.cost.low)} to {money(costed.cost.high)} · {costed.stop_h.toFixed(1)} h stop
+              {money(costed.cost.low)} to {money(costed.cost.high)} · {costed.stop_h.toFixed(1)} h downtime
             </Text>
           </Text>
         ) : (
@@ -51,7 +51,7 @@ function CostRow({ costed, most, best }: { costed: Costed; most: number; best: b
               style={{ left: at(costed.cost.mid) }}
             />
           </Box>
-          <Disclosure label="the sum">
+          <Disclosure label="calculation">
             {costed.sum.map((line) => (
               <Text key={line} fontFamily="mono" fontSize="0.9rem">
                 {line}
@@ -66,19 +66,19 @@ function CostRow({ costed, most, best }: { costed: Costed; most: number; best: b
 
 function Hinges({ decision }: { decision: Decision }) {
   const { matters, indifferent, best } = decision;
-  if (best === null) return <Text>Nothing is possible as it stands.</Text>;
+  if (best === null) return <Text>No option is possible as entered.</Text>;
   const blank = matters.filter((m) => m.known === 'blank');
   return (
     <Box mt="3">
       <Text fontWeight="500">
         {matters.length === 0
-          ? `Nothing that is not known changes it: ${choiceNames[best].toLowerCase()}.`
+          ? `No unknown value changes the result: ${choiceNames[best].toLowerCase()}.`
           : blank.length > 0
             ? `Find out first: ${blank[0]?.name ?? ''}.`
-            : 'It depends on values that are known as ranges only.'}
+            : 'The result depends on values known only as ranges.'}
       </Text>
       {matters.length > 0 && (
-        <PlainTable heads={['Figure', 'Turns at', 'Then']}>
+        <PlainTable heads={['Value', 'Changes at', 'Then']}>
           {matters.slice(0, 6).map((m) => (
             <tr key={`${m.figure} ${m.when}`}>
               <td>
@@ -94,7 +94,7 @@ function Hinges({ decision }: { decision: Decision }) {
         </PlainTable>
       )}
       {indifferent.length > 0 && (
-        <Disclosure label="not known, and it does not matter">{indifferent.join('; ')}.</Disclosure>
+        <Disclosure label="not known, no influence">{indifferent.join('; ')}.</Disclosure>
       )}
     </Box>
   );
@@ -114,7 +114,7 @@ export function ExpectedCost({
   return (
     <Section title="Expected cost">
       {decision === null ? (
-        <Text color="failed">A figure cannot be read: the table waits for it.</Text>
+        <Text color="failed">A value cannot be read: no table yet.</Text>
       ) : (
         <Box role="status" aria-label="Expected cost">
           <Box as="ul" listStyleType="none">
@@ -124,9 +124,9 @@ export function ExpectedCost({
           </Box>
           <Hinges decision={decision} />
           <Disclosure>
-            Price, work and stop, and what comes after it if it does not hold. In the middle of every range;
-            what nobody knows runs over a wide one. A bank beyond eight years takes 5 % a year off whatever
-            keeps it. Common practice, no source.
+            Price, work and downtime, plus the follow-up if it fails. Mid-range values are used; unknown
+            values get a wide range. Capacitors older than eight years reduce the chance of success by 5 % a
+            year for options that reuse them. Common practice, no source.
           </Disclosure>
         </Box>
       )}

@@ -29,9 +29,9 @@ const words: Readonly<Record<FitRow['verdict'], string>> = {
 };
 const heads: Readonly<Record<FitRow['verdict'], string>> = {
   fits: 'It fits.',
-  adapts: 'It fits with what is listed below.',
-  'does-not': 'It does not fit as it stands.',
-  ask: 'Not known yet: there is something to ask first.',
+  adapts: 'It fits with the changes listed below.',
+  'does-not': 'It does not fit as entered.',
+  ask: 'Not known yet: something must be clarified first.',
 };
 const actionWords = { buy: 'Buy', move: 'Move', change: 'Change', ask: 'Ask' } as const;
 const order = ['does-not', 'ask', 'adapts', 'fits'] as const;
@@ -48,20 +48,20 @@ export function FitPanel({ jobId, store, catalogue, swap }: StageProps & { swap:
   const sized = (form.read?.next?.typeId ?? null) !== null;
   const keep = form.submit((read) => {
     store.record('swap.units', read);
-    setKept('Both are kept.');
+    setKept('Both units saved.');
   });
   return (
     <>
-      <Section title="Out and in">
+      <Section title="Old and new unit">
         <form onSubmit={keep} noValidate>
-          <UnitPicker label="Comes out" side="old" {...{ catalogue, form }} />
-          <UnitPicker label="Goes in" side="next" {...{ catalogue, form }} />
-          <Primary type="submit">Keep both units</Primary>
+          <UnitPicker label="Old unit" side="old" {...{ catalogue, form }} />
+          <UnitPicker label="New unit" side="next" {...{ catalogue, form }} />
+          <Primary type="submit">Save both units</Primary>
           <KeptNote text={kept} refused={form.refused} />
         </form>
       </Section>
       {fit === null || swap === null ? (
-        <Text mb="3">Say what goes in: then every row is judged.</Text>
+        <Text mb="3">Choose the new unit to check every row.</Text>
       ) : (
         <Section title="Does it fit?">
           <Text role="status" fontSize="1.2rem" fontWeight="600" mb="1">
@@ -86,7 +86,7 @@ export function FitPanel({ jobId, store, catalogue, swap }: StageProps & { swap:
               ))}
             </Box>
           )}
-          <PlainTable heads={['', 'Row', 'Old', 'New', 'What it means']}>
+          <PlainTable heads={['', 'Row', 'Old', 'New', 'Result']}>
             {[...fit.rows]
               .sort((a, b) => order.indexOf(a.verdict) - order.indexOf(b.verdict))
               .map((r) => (
@@ -100,7 +100,7 @@ export function FitPanel({ jobId, store, catalogue, swap }: StageProps & { swap:
                   <td style={{ minWidth: 220 }}>
                     {r.text}
                     {r.sum !== undefined && (
-                      <Disclosure label="the sum">
+                      <Disclosure label="calculation">
                         <Text fontFamily="mono">{r.sum}</Text>
                       </Disclosure>
                     )}

@@ -22,14 +22,14 @@ export function RepairOrReplaceStage(props: StageProps) {
   const { swap, loading, trouble } = useSwap(props.store.state, props.catalogue);
   return (
     <>
-      <StageHead title="Decide">
+      <StageHead title="Repair or replace">
         Cost of each option, what it depends on, and whether another unit fits.
       </StageHead>
-      <Tabs label="Decide" panels={panels} open={open} choose={setOpen}>
+      <Tabs label="Repair or replace" panels={panels} open={open} choose={setOpen}>
         {open === 'choice' && <ChoicePanel {...props} />}
         {open === 'fit' && (
           <>
-            {loading && <Text role="status">Fetching what the catalogue says of both types…</Text>}
+            {loading && <Text role="status">Loading catalogue data of both types…</Text>}
             {trouble !== null && <Text mb="2">{trouble}</Text>}
             <FitPanel {...props} swap={swap} />
           </>

@@ -5,8 +5,8 @@ import { filledText, positiveFigure, unread } from '../../kit/form-figures';
 
 /** A unit that the catalogue does not know, by its plate. */
 const byPlate = z.object({
-  maker: filledText('Read it from the plate'),
-  type: filledText('Read it from the plate'),
+  maker: filledText('Read it from the nameplate'),
+  type: filledText('Read it from the nameplate'),
   supply_V: positiveFigure,
   phases: z.enum(['1', '3']).transform((phases) => (phases === '1' ? 1 : 3)),
   ratedAmps: positiveFigure,
@@ -83,9 +83,7 @@ export const unitSchema = (catalogue: readonly DriveType[]) =>
 export const unitsSchema = (catalogue: readonly DriveType[]) => {
   const unit = unitSchema(catalogue);
   return z.object({
-    old: unit.transform(
-      (old, context): PlateUnit => old ?? unread(context, 'Choose what comes out', ['pick']),
-    ),
+    old: unit.transform((old, context): PlateUnit => old ?? unread(context, 'Choose the old unit', ['pick'])),
     next: unit,
   });
 };

@@ -75,8 +75,8 @@ function TaskLine({
       </Text>
       <Box display="flex" gap="2" flexWrap="wrap">
         {state !== 'done' && state !== 'under way' && (
-          <Secondary aria-label={`Begin ${task.name}`} disabled={held !== null} onClick={() => tell('begun')}>
-            Begin
+          <Secondary aria-label={`Start ${task.name}`} disabled={held !== null} onClick={() => tell('begun')}>
+            Start
           </Secondary>
         )}
         {state !== 'done' && (
@@ -108,7 +108,7 @@ function Clock({
 }) {
   const late = allowed !== null && ends !== null ? ends - allowed : null;
   return (
-    <Box role="timer" aria-label="The stop" mb="3">
+    <Box role="timer" aria-label="Outage" mb="3">
       <Text fontFamily="mono" fontSize="2.6rem" lineHeight="1.1">
         {passed === null ? '00:00:00' : clock(passed)}
         {allowed !== null && (
@@ -121,17 +121,17 @@ function Clock({
       <Text fontWeight="500">
         {over
           ? allowed !== null && passed !== null && passed > allowed
-            ? `It stood ${Math.round(passed - allowed)} minutes longer than allowed.`
-            : 'It runs again.'
+            ? `Stopped ${Math.round(passed - allowed)} minutes longer than allowed.`
+            : 'The machine runs again.'
           : passed === null
-            ? 'It runs yet: the clock begins when it stands.'
+            ? 'Still running; the timer starts at shutdown.'
             : ends === null
-              ? 'Every task of the stop is done: let it run again.'
+              ? 'All outage tasks done: restart the machine.'
               : late === null
-                ? `Runs again at minute ${Math.round(ends)} as it goes now.`
+                ? `Expected to run again at minute ${Math.round(ends)}.`
                 : late <= 0
-                  ? `Runs again at minute ${Math.round(ends)}: ${Math.round(-late)} to spare.`
-                  : `Runs again at minute ${Math.round(ends)}: ${Math.round(late)} more than allowed.`}
+                  ? `Expected to run again at minute ${Math.round(ends)}: ${Math.round(-late)} to spare.`
+                  : `Expected to run again at minute ${Math.round(ends)}: ${Math.round(late)} more than allowed.`}
         {late !== null && !over && passed !== null && (
           <>
             {' '}
@@ -208,20 +208,20 @@ export function LiveStop({
       <Box display="flex" gap="2" flexWrap="wrap" mb="3">
         {from === null && beforehand.length > 0 && (
           <Text>
-            <StateMark mark="doubt" label={null} /> Still open, and meant to be done while it runs:{' '}
-            {beforehand.join('; ')}. Left for the stop, they lengthen it.
+            <StateMark mark="doubt" label={null} /> Still open, planned while the machine runs:{' '}
+            {beforehand.join('; ')}. Done in the outage, they lengthen it.
           </Text>
         )}
         {from === null && (
-          <Primary onClick={() => store.record('stop.begun', {})}>The machine stands now</Primary>
+          <Primary onClick={() => store.record('stop.begun', {})}>Machine stopped now</Primary>
         )}
         {from !== null && !over && (
-          <Secondary onClick={() => store.record('stop.over', {})}>It runs again</Secondary>
+          <Secondary onClick={() => store.record('stop.over', {})}>Machine runs again</Secondary>
         )}
       </Box>
       <OutAndIn {...props} now={swapNow} />
       <Section title={all ? 'All tasks' : 'Now'}>
-        <Box as="ol" listStyleType="none" aria-label="Tasks of the stop">
+        <Box as="ol" listStyleType="none" aria-label="Outage tasks">
           {shown.map(({ t, place, state }) => (
             <TaskLine
               key={t.id}
@@ -234,13 +234,13 @@ export function LiveStop({
             />
           ))}
         </Box>
-        {shown.length === 0 && <Text>Nothing can be begun: look at all tasks.</Text>}
+        {shown.length === 0 && <Text>No task can start: see all tasks.</Text>}
         <Secondary mt="2" onClick={() => setAll(!all)}>
-          {all ? 'Only what is next' : `All ${planned.tasks.length} tasks`}
+          {all ? 'Next tasks only' : `All ${planned.tasks.length} tasks`}
         </Secondary>
       </Section>
       {answer !== null && !over && passed !== null && answer.schedule.length > 0 && (
-        <Section title={working ? 'Planning anew…' : 'What is left'}>
+        <Section title={working ? 'Updating the plan…' : 'Remaining tasks'}>
           <StopChart
             plan={{
               stop_min: answer.stopEnds_min ?? passed,

@@ -48,18 +48,18 @@ export function OutAndIn({
     });
   };
   return (
-    <Section title="Out and in">
+    <Section title="Old and new unit">
       {outAt === null ? (
         <>
-          <Caution title="No hand goes in before it is proven dead." grave={!lock.open}>
+          <Caution title="No work inside before the drive is proven dead." grave={!lock.open}>
             {lock.open
-              ? 'Proven dead and within the limit for hands. Lift with two where it is heavy.'
+              ? 'Proven dead and within the limit for work inside. Two people for heavy units.'
               : lock.text}
           </Caution>
           {holds.length > 0 && (
             <Box mb="2">
               <Text fontWeight="500" color="failed">
-                The wires hold it: {holds.length} to settle.
+                Blocked by wires: {holds.length} to settle.
               </Text>
               <Box as="ul" listStyleType="none">
                 {holds.slice(0, 4).map((m, i) => (
@@ -79,7 +79,7 @@ export function OutAndIn({
                 })
               }
             >
-              The old unit is out
+              Old unit removed
             </Primary>
             {!lock.open && <Secondary onClick={() => goTo('make-safe')}>To the dead proof</Secondary>}
             {holds.length > 0 && <Secondary onClick={() => goTo('prepare')}>To the wires</Secondary>}
@@ -93,13 +93,13 @@ export function OutAndIn({
           </Text>
           {isIn ? (
             <Text>
-              <StateMark mark="sound" label={null} /> {state.drive?.maker} {state.drive?.type} is in; its bank
-              is proven anew before a lead touches it.
+              <StateMark mark="sound" label={null} /> {state.drive?.maker} {state.drive?.type} is in; prove
+              its capacitor bank dead before touching it with leads.
             </Text>
           ) : (
             <Primary onClick={putIn}>
               {incoming === null
-                ? 'Read the plate of the new unit'
+                ? 'Read the nameplate of the new unit'
                 : `The ${incoming.maker} ${incoming.type} is in`}
             </Primary>
           )}

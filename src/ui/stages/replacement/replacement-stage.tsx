@@ -12,7 +12,7 @@ import { TickWires } from './tick-wires';
 import { useSwap } from '../../panels/use-swap';
 
 const panels = [
-  { id: 'stop', name: 'The stop' },
+  { id: 'stop', name: 'Outage' },
   { id: 'wires', name: 'Wires on' },
   { id: 'notes', name: 'Notes' },
 ] as const;
@@ -27,15 +27,15 @@ export function ReplacementStage(props: StageProps) {
   const { planned } = props.store.state.swap;
   return (
     <>
-      <StageHead title="Swap and wire">
-        The clock runs. What is done is ticked, and the rest is planned anew.
+      <StageHead title="Replacement">
+        The outage timer is running. Tick what is done; the rest is re-planned.
       </StageHead>
-      <Tabs label="Swap and wire" panels={panels} open={open} choose={setOpen}>
+      <Tabs label="Replacement" panels={panels} open={open} choose={setOpen}>
         {open === 'stop' &&
           (planned === null || planned.tasks.length === 0 ? (
             <>
-              <Text mb="2">No stop is planned for this job.</Text>
-              <Primary onClick={() => props.goTo('prepare')}>Plan it first</Primary>
+              <Text mb="2">No outage is planned for this job.</Text>
+              <Primary onClick={() => props.goTo('prepare')}>Plan the outage</Primary>
             </>
           ) : (
             <LiveStop {...props} planned={planned} now={now} />
@@ -44,8 +44,8 @@ export function ReplacementStage(props: StageProps) {
           (now.swap === null || now.swap.map === null ? (
             <Text>
               {now.loading
-                ? 'Fetching what the catalogue says of both types…'
-                : 'Old and new unit are chosen under Decide, and the wires noted under Prepare.'}
+                ? 'Loading catalogue data of both types…'
+                : 'Choose old and new unit under Repair or replace, and list the wires under Preparation.'}
             </Text>
           ) : (
             <TickWires

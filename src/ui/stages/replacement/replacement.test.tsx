@@ -105,17 +105,15 @@ const wireList = (said = both) =>
 const last = (log: RecordedEntry[]) => log.at(-1);
 
 describe('the wire list', () => {
-  it('says what holds the swap first, and opens the wire it speaks of', async () => {
+  it('says what blocks removal first, and opens the wire it speaks of', async () => {
     wireList();
-    const list = screen.getByRole('list', { name: 'To be settled' });
+    const list = screen.getByRole('list', { name: 'To settle' });
     const marks = within(list)
       .getAllByRole('img')
       .map((m) => m.getAttribute('aria-label'));
-    expect(marks.indexOf('to know')).toBeGreaterThan(marks.lastIndexOf('holds the swap'));
+    expect(marks.indexOf('to know')).toBeGreaterThan(marks.lastIndexOf('blocks removal'));
     const shared = within(list).getByText(/feeds Shellfish grading drum/);
-    await userEvent.click(
-      within(shared.closest('li') as HTMLElement).getByRole('button', { name: 'open it' }),
-    );
+    await userEvent.click(within(shared.closest('li') as HTMLElement).getByRole('button', { name: 'open' }));
     expect((screen.getByLabelText('Another machine on the same signal') as HTMLInputElement).value).toBe(
       'Shellfish grading drum',
     );
@@ -131,7 +129,7 @@ describe('the wire list', () => {
     await userEvent.clear(screen.getByLabelText('Old terminal'));
     await fill('Old terminal', 'PV');
     expect(role.value).toBe('plus24');
-    await press('Keep this wire');
+    await press('Save wire');
     expect(last(log)).toMatchObject(['wire.noted', { number: 22, from: 'PV', role: 'plus24', later: false }]);
   });
 
@@ -140,25 +138,25 @@ describe('the wire list', () => {
     await press('Add wire quickly');
     await fill('Old terminal', '30B');
     await fill('Ferrule', '303');
-    await press('Keep, next wire');
+    await press('Save, next wire');
     await fill('Old terminal', 'FM');
-    await press('Keep, next wire');
+    await press('Save, next wire');
     expect(
       log.map((l) => [(l[1] as Payload<'wire.noted'>).number, (l[1] as Payload<'wire.noted'>).later]),
     ).toEqual([
       [22, true],
       [23, true],
     ]);
-    expect(screen.getByText(/Wire 22 “303” on 30B: added quickly/)).toBeTruthy();
+    expect(screen.getByText(/Wire 22 “303” on 30B: quick entry/)).toBeTruthy();
   });
 
   it('what cannot be read is not kept, and nothing typed is lost', async () => {
     const { log } = wireList();
     await press('Add a wire');
-    await fill('Volts seen', 'some');
+    await fill('Voltage measured', 'some');
     await fill('Ferrule', '9');
-    await press('Keep this wire');
-    expect(await screen.findByText('A figure')).toBeTruthy();
+    await press('Save wire');
+    expect(await screen.findByText('A value')).toBeTruthy();
     expect(log).toEqual([]);
     expect((screen.getByLabelText('Ferrule') as HTMLInputElement).value).toBe('9');
   });
@@ -166,18 +164,18 @@ describe('the wire list', () => {
   it('another terminal is chosen and taken back; an unknown wire is taken on with a reason only', async () => {
     const { log } = wireList();
     await press(/^20 /);
-    const take = screen.getByRole('button', { name: 'Take it on as unknown' }) as HTMLButtonElement;
+    const take = screen.getByRole('button', { name: 'Accept as unknown' }) as HTMLButtonElement;
     expect(take.disabled).toBe(true);
-    await userEvent.selectOptions(screen.getByLabelText('Goes to'), 'X6');
-    await press('Take this terminal');
+    await userEvent.selectOptions(screen.getByLabelText('New terminal'), 'X6');
+    await press('Use this terminal');
     expect(last(log)).toMatchObject(['wire.chosen', { to: 'X6', back: false }]);
-    await userEvent.selectOptions(screen.getByLabelText('Goes to'), '');
-    await press('Back to the proposal');
+    await userEvent.selectOptions(screen.getByLabelText('New terminal'), '');
+    await press('Use the proposal');
     expect(last(log)).toMatchObject(['wire.chosen', { back: true }]);
     await fill('Reason', 'dead core');
-    await press('Take it on as unknown');
+    await press('Accept as unknown');
     expect(last(log)).toMatchObject(['wire.accepted', { reason: 'dead core' }]);
-    expect(screen.queryByText(/nobody knows what it is/)).toBeNull();
+    expect(screen.queryByText(/unknown wire/)).toBeNull();
   });
 
   it('shows what is to be settled, control or power alone', async () => {
@@ -198,11 +196,11 @@ describe('the wire list', () => {
       role: 'reference-current',
     });
     const { log } = wireList([...both, c1]);
-    await press('AI2 stood at mA');
+    await press('AI2 was set to mA');
     expect(last(log)).toEqual(['swap.selector', { input: 'AI2', position: 'mA' }]);
     // Chosen by mistake it is put right.
-    expect(screen.getByRole('button', { name: 'AI2 stood at mA' })).toHaveProperty('disabled', true);
-    await press('AI2 stood at V');
+    expect(screen.getByRole('button', { name: 'AI2 was set to mA' })).toHaveProperty('disabled', true);
+    await press('AI2 was set to V');
     expect(last(log)).toEqual(['swap.selector', { input: 'AI2', position: 'V' }]);
   });
 });
@@ -219,7 +217,7 @@ describe('wires on again', () => {
 
   it('the drive’s end waits until the old unit is out and it is proven dead', () => {
     ticking();
-    expect(screen.getByText('The old unit is not out yet.')).toBeTruthy();
+    expect(screen.getByText('The old unit is not removed yet.')).toBeTruthy();
     const box = (name: RegExp) => screen.getByRole('checkbox', { name }) as HTMLInputElement;
     expect(box(/^1, drive end/).disabled).toBe(true);
     expect(box(/^1, far end/).disabled).toBe(false);
@@ -227,24 +225,24 @@ describe('wires on again', () => {
 
   it('a tick keeps the terminal with it, and both ends make a wire', async () => {
     const { log } = ticking(out);
-    expect(screen.getByText('0 of 19 wires seen at both ends')).toBeTruthy();
+    expect(screen.getByText('0 of 19 wires checked at both ends')).toBeTruthy();
     await tick(/^1, drive end/);
     await tick(/^1, far end/);
     expect(log).toMatchObject([
       ['wire.ticked', { end: 'drive', on: true, to: 'R' }],
       ['wire.ticked', { end: 'field', on: true, to: 'R' }],
     ]);
-    expect(screen.getByText('1 of 19 wires seen at both ends')).toBeTruthy();
-    await tick('Only those that are open');
+    expect(screen.getByText('1 of 19 wires checked at both ends')).toBeTruthy();
+    await tick('Open ones only');
     expect(screen.queryByRole('checkbox', { name: /^1, drive end/ })).toBeNull();
   });
 
   it('a wire that was scanned stands alone, and what has no terminal is listed', () => {
     ticking(both, '13');
-    expect(within(screen.getByRole('list', { name: 'Wires to tick' })).getAllByRole('listitem')).toHaveLength(
-      1,
-    );
-    expect(screen.getByText(/^21, loose: goes nowhere/)).toBeTruthy();
+    expect(
+      within(screen.getByRole('list', { name: 'Wires to check' })).getAllByRole('listitem'),
+    ).toHaveLength(1);
+    expect(screen.getByText(/^21, loose: not connected/)).toBeTruthy();
   });
 });
 
@@ -253,7 +251,7 @@ describe('out and in', () => {
     const { went } = faced((p) => (
       <OutAndIn {...p} now={{ swap: p.swap, old: null, next: null, loading: false, trouble: null }} />
     ));
-    expect((screen.getByRole('button', { name: 'The old unit is out' }) as HTMLButtonElement).disabled).toBe(
+    expect((screen.getByRole('button', { name: 'Old unit removed' }) as HTMLButtonElement).disabled).toBe(
       true,
     );
     expect(screen.getByText('The drive is not proven dead yet.')).toBeTruthy();
@@ -271,14 +269,14 @@ describe('the decision', () => {
     const repair = within(screen.getByRole('group', { name: 'Repair it' }));
     await fillField(repair.getByLabelText('Parts'), '100 to 200');
     await fillField(repair.getByLabelText('Work'), 'x');
-    expect(screen.getByText('A figure cannot be read: the table waits for it.')).toBeTruthy();
+    expect(screen.getByText('A value cannot be read: no table yet.')).toBeTruthy();
     await userEvent.clear(repair.getByLabelText('Work'));
-    await press('Keep the figures');
+    await press('Save values');
     expect(last(log)).toMatchObject([
       'decide.figures',
       { choices: { repair: { price: [100, 200], work_h: null } } },
     ]);
-    await tick('Exchange for the same type');
+    await tick('Replace with the same type');
     expect(table()).not.toContain('Not possible: no longer made');
   });
 
@@ -289,10 +287,10 @@ describe('the decision', () => {
     );
   });
 
-  it('a unit that no catalogue knows is taken by its plate, and judged as far as that goes', async () => {
+  it('a unit that no catalogue knows is taken by its nameplate, and judged as far as that goes', async () => {
     const { log } = faced((p) => <FitPanel {...p} />, begun);
-    await userEvent.selectOptions(screen.getByRole('combobox', { name: 'Goes in' }), 'other');
-    const keep = () => screen.getByRole('button', { name: 'Keep both units' }) as HTMLButtonElement;
+    await userEvent.selectOptions(screen.getByRole('combobox', { name: 'New unit' }), 'other');
+    const keep = () => screen.getByRole('button', { name: 'Save both units' }) as HTMLButtonElement;
     await userEvent.click(keep());
     expect(log).toEqual([]);
     await fill('Maker', 'Curlew');
@@ -303,7 +301,7 @@ describe('the decision', () => {
       'swap.units',
       { next: { typeId: null, maker: 'Curlew', ratedAmps: 20 } },
     ]);
-    expect(screen.getByText('Not known yet: there is something to ask first.')).toBeTruthy();
+    expect(screen.getByText('Not known yet: something must be clarified first.')).toBeTruthy();
   });
 });
 
@@ -315,12 +313,12 @@ describe('the machine goes back', () => {
     ];
     const { log } = faced((p) => <HandOverPanel {...p} />, [...both, ...told]);
     const sign = () => screen.getByRole('button', { name: 'Sign as Ines Tarrow' }) as HTMLButtonElement;
-    await fill('Who takes it over', 'ines tarrow');
-    expect(screen.getByText('The second name is somebody else')).toBeTruthy();
-    await userEvent.clear(screen.getByLabelText('Who takes it over'));
-    await fill('Who takes it over', 'Jory Pell');
+    await fill('Taken over by', 'ines tarrow');
+    expect(screen.getByText('Must be another person than the signer')).toBeTruthy();
+    await userEvent.clear(screen.getByLabelText('Taken over by'));
+    await fill('Taken over by', 'Jory Pell');
     expect(sign().disabled).toBe(true);
-    for (const title of ['Settings', 'Follows', 'Final backup', 'Locks', 'Next look'])
+    for (const title of ['Parameters', 'Follows', 'Final backup', 'Locks', 'Next inspection'])
       await fillField(screen.getByRole('textbox', { name: new RegExp(`^${title}`) }), 'agreed for a week');
     await userEvent.click(sign());
     const [kind, payload] = last(log) ?? [];
@@ -338,8 +336,8 @@ describe('the machine goes back', () => {
 
   it('is held while a partner does not run as before', async () => {
     const { log } = faced((p) => <HandOverPanel {...p} />);
-    await press('Shellfish grading drum: see to it');
-    await press('It does not');
+    await press('Shellfish grading drum: open');
+    await press('Does not run as before');
     expect(last(log)).toMatchObject(['handover.partner', { right: false }]);
     expect(screen.getByText(/Cannot be handed over yet: .*shellfish grading drum/)).toBeTruthy();
   });

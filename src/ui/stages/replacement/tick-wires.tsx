@@ -51,7 +51,7 @@ function OneWire({
         {wire.from ?? 'loose'} → {to}
       </Text>
       <Text gridColumn={{ base: '2', md: 'auto' }}>
-        <StateMark mark={both ? 'sound' : 'unprobed'} label={both ? 'both ends seen' : 'open'} />{' '}
+        <StateMark mark={both ? 'sound' : 'unprobed'} label={both ? 'both ends checked' : 'open'} />{' '}
         {wireRoleWords(wire.role)}
         {wire.ferrule !== '' && (
           <Text as="span" color="soft">
@@ -124,17 +124,17 @@ export function TickWires({
     <>
       <Text role="status" fontSize="1.2rem" fontWeight="600" mb="2">
         <StateMark mark={done === placed.length && placed.length > 0 ? 'sound' : 'unprobed'} label={null} />{' '}
-        {done} of {placed.length} wires seen at both ends
+        {done} of {placed.length} wires checked at both ends
       </Text>
       {control !== null && control.fitting.torques.length > 0 && (
         <Text mb="2">
           Torque: {control.fitting.torques.map((t) => `${t.terminals} ${t.torque_Nm} N·m`).join('; ')}. From
-          the catalogue; the label on the unit counts.
+          the catalogue; the label on the unit takes precedence.
         </Text>
       )}
       {(swap.map?.jumpersOut ?? []).map(([a, b]) => (
         <Text key={`${a} ${b}`} fontWeight="500">
-          <StateMark mark="doubt" label="to do" /> Factory jumper {a} to {b} comes out.
+          <StateMark mark="doubt" label="to do" /> Factory jumper {a} to {b} must be removed.
         </Text>
       ))}
       <FieldGrid min="180px">
@@ -147,20 +147,20 @@ export function TickWires({
         />
       </FieldGrid>
       <Box display="flex" gap="3" flexWrap="wrap" alignItems="center" mb="2">
-        <Tick label="Only those that are open" checked={left} onChange={setLeft} />
+        <Tick label="Open ones only" checked={left} onChange={setLeft} />
         <Secondary asChild>
           <a href="/scan">Scan a label</a>
         </Secondary>
       </Box>
       {held !== null && (
-        <Caution title="The drive’s end waits.">
+        <Caution signal={null} title="Drive end blocked.">
           {held}
           <Box mt="2">
             <Secondary onClick={() => goTo('make-safe')}>To the dead proof</Secondary>
           </Box>
         </Caution>
       )}
-      <Box as="ol" listStyleType="none" aria-label="Wires to tick">
+      <Box as="ol" listStyleType="none" aria-label="Wires to check">
         {shown.map((w) => (
           <OneWire
             key={w.id}
@@ -172,7 +172,7 @@ export function TickWires({
           />
         ))}
       </Box>
-      {shown.length === 0 && <Text>No wire is like that.</Text>}
+      {shown.length === 0 && <Text>No match.</Text>}
       {capped.length > 0 && (
         <Section title="Without a terminal">
           <Box as="ul" listStyleType="none">

@@ -56,7 +56,7 @@ export function MeterReadings({
             <Field label="Red on E, black on C" figure unit="V" {...text('forward')} />
             <Field label="Red on C, black on E" figure unit="V" {...text('reverse')} />
             <Field label="Gate to emitter" figure unit="Ω" {...text('gate')} />
-            <Secondary type="submit">Keep these</Secondary>
+            <Secondary type="submit">Save these readings</Secondary>
           </form>
         </Box>
       </Disclosure>

@@ -14,8 +14,8 @@ const begin = async (name?: string) => {
   await press('Begin');
   return log;
 };
-const lamp = 'Lamp straight across the battery: does it light bright?';
-const polarity = 'Polarity by the meter: red on plus shows about +12 V?';
+const lamp = 'Lamp directly across the battery: is it bright?';
+const polarity = 'Battery polarity: does the meter show about +12 V with red on plus?';
 const prove = async () => {
   await choose(lamp, 'yes');
   await choose(polarity, 'yes');
@@ -35,7 +35,7 @@ test('nothing is tested before lamp and battery are proven on each other', async
   expect(screen.getByRole('alert').textContent).toMatch(/^Swap the battery leads/);
   expect(button('Lamp and battery proven').disabled).toBe(true);
   await choose(lamp, 'no');
-  expect(screen.getByRole('alert').textContent).toMatch(/^Change the lamp/);
+  expect(screen.getByRole('alert').textContent).toMatch(/^Replace the lamp/);
   expect(screen.queryByText('diode and gate readings')).toBeNull();
   await prove();
   expect(log[1]).toMatchObject(['module.proven', { lampLights: true, polarityRight: true }]);
@@ -50,7 +50,7 @@ describe('diode and gate readings', () => {
     if (forward !== '') await fill('Red on E, black on C', forward);
     if (reverse !== '') await fill('Red on C, black on E', reverse);
     if (gate !== '') await fill('Gate to emitter', gate);
-    await press('Keep these');
+    await press('Save these readings');
     return log.slice(2).map(([kind, payload]) => ({ kind, ...payload }));
   };
 
@@ -67,7 +67,7 @@ describe('diode and gate readings', () => {
     expect((screen.getByLabelText('Gate to emitter') as HTMLInputElement).value).toBe('12000');
   });
 
-  it('refuses a gate figure that is none', async () => {
+  it('refuses a gate value that is none', async () => {
     expect(await readings('', '', '-5')).toEqual([]);
     expect(screen.getByRole('alert').textContent).toBe('Ohms, or OL for open.');
   });
@@ -93,6 +93,10 @@ test('where a module is to be replaced, it says how the new one is fitted', asyn
   await press(/stays dark/);
   await press(/goes out, and stays out/);
   const steps = within(screen.getByRole('region', { name: 'Fitting the new module' }));
-  for (const words of [/^Paste thin and even, 50 to 100 µm/, /^Screws crosswise in two rounds/, /^Snubbers/])
+  for (const words of [
+    /^Thermal paste thin and even, 50 to 100 µm/,
+    /^Tighten screws crosswise in two rounds/,
+    /^Refit snubbers/,
+  ])
     expect(steps.getByText(words)).toBeTruthy();
 });

@@ -77,13 +77,13 @@ function Prove({ keep }: { keep: (lampLights: boolean, polarityRight: boolean) =
   return (
     <Box display="grid" gap="4">
       <Choice
-        label="Lamp straight across the battery: does it light bright?"
+        label="Lamp directly across the battery: is it bright?"
         options={yesNo}
         value={lamp}
         onChange={setLamp}
       />
       <Choice
-        label="Polarity by the meter: red on plus shows about +12 V?"
+        label="Battery polarity: does the meter show about +12 V with red on plus?"
         options={yesNo}
         value={polarity}
         onChange={setPolarity}
@@ -91,13 +91,13 @@ function Prove({ keep }: { keep: (lampLights: boolean, polarityRight: boolean) =
       {bad && (
         <Text role="alert" color="failed">
           {lamp === 'no'
-            ? 'Change the lamp or charge the battery, then answer again: nothing can be proven with these.'
-            : 'Swap the battery leads, then answer again: reversed, the lamp lights through the diode and looks like a short.'}
+            ? 'Replace the lamp or charge the battery, then answer again.'
+            : 'Swap the battery leads, then answer again: with reversed polarity the lamp lights through the diode and looks like a short.'}
         </Text>
       )}
       <Box>
         <Primary
-          waitsFor={lamp === 'yes' && polarity === 'yes' ? null : 'Both must be yes.'}
+          waitsFor={lamp === 'yes' && polarity === 'yes' ? null : 'Both answers must be yes.'}
           onClick={() => keep(true, true)}
         >
           Lamp and battery proven
@@ -165,7 +165,7 @@ function Fitting() {
   return (
     <Box as="section" aria-label="Fitting the new module" mt="4">
       <Heading as="h2" fontFamily="heading" fontSize="1.2rem" fontWeight="600" mb="1">
-        Fitting the new one
+        Fitting the new module
       </Heading>
       <Text color="soft" mb="1">
         Common practice, no source: torque and paste as its maker says.
@@ -222,11 +222,11 @@ export function ModuleTest({ store, close }: { store: JobStore; close: () => voi
   return (
     <>
       <StageHead title={fresh ? 'Module out of circuit' : `Module: ${unit.name}`}>
-        Lamp and battery show whether each gate switches; they say nothing of breakdown at bus voltage.
+        Lamp and battery show whether each gate switches. They do not test breakdown at bus voltage.
       </StageHead>
-      <Caution title="Static kills a gate.">
-        Wrist strap on. Touch the battery post before the gate, every time. Only a module that is out of the
-        drive: never with the bank connected.
+      <Caution title="Static discharge destroys gates.">
+        Wear a wrist strap. Touch the battery terminal before the gate, every time. Test only a module removed
+        from the drive, never with the capacitor bank connected.
       </Caution>
       {fresh ? (
         <Begin
@@ -261,7 +261,7 @@ export function ModuleTest({ store, close }: { store: JobStore; close: () => voi
             <Box display="flex" gap="3" alignItems="center" flexWrap="wrap" mt="2">
               <Text>Last: {entryWords(last)}.</Text>
               <Secondary onClick={() => setCorrecting(!correcting)}>
-                {correcting ? 'Leave it' : 'Correct it'}
+                {correcting ? 'Cancel' : 'Correct it'}
               </Secondary>
             </Box>
           )}

@@ -62,7 +62,8 @@ export function TouchStep({
         <b>{connection.toMinus}</b> to battery minus, <b>{connection.throughLamp}</b> through the lamp to
         plus.
         {connection.bridged.length > 0 && ' Every other gate bridged to its own emitter.'} Finger on the{' '}
-        <b>{gate}</b> post first, then on <b>{connection.gate}</b>; then let go and watch for three seconds.
+        <b>{gate}</b> terminal first, then on <b>{connection.gate}</b>; then let go and watch for three
+        seconds.
       </Text>
       <ConnectionPicture connection={connection} gate={gate} />
       <Box display="flex" gap="1.5" flexWrap="wrap" mt="2">

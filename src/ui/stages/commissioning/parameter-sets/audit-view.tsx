@@ -50,7 +50,7 @@ export function AuditView({
   return (
     <>
       <Text role="status" fontWeight="500" mb="2">
-        {audit.findings.length === 0 ? 'Nothing is found against it.' : `${audit.findings.length} found.`}
+        {audit.findings.length === 0 ? 'No findings.' : `${audit.findings.length} found.`}
       </Text>
       <Box as="ul" aria-label="Findings" listStyleType="none">
         {audit.findings.map((f) => (

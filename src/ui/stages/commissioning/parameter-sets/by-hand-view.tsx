@@ -41,7 +41,7 @@ export function ByHandView({
     <>
       <Box maxW="520px" mb="2">
         <TextField
-          label="What it does, or the number you remember"
+          label="Function, or parameter number"
           hint="reverse, ramp, 45, top speed"
           text={text}
           maxLength={60}
@@ -52,7 +52,7 @@ export function ByHandView({
         {text.trim() === ''
           ? ''
           : found.length === 0
-            ? 'Nothing of this type is called so. Try what the machine would do.'
+            ? 'No match. Try describing the effect on the machine.'
             : `${found.length} found.`}
       </Text>
       {found.length > 0 && (
@@ -61,7 +61,7 @@ export function ByHandView({
           keyOf={({ parameter }) => parameter.number}
           columns={[
             {
-              head: 'Entry',
+              head: 'Parameter',
               names: true,
               by: ({ parameter: p }) => p.number,
               cell: ({ parameter: p }) => (
@@ -75,9 +75,9 @@ export function ByHandView({
               cell: ({ parameter: p, concept }) =>
                 [
                   concept ?? '—',
-                  ...(p.lock > 0 ? ['behind a code'] : []),
-                  ...(p.stop ? ['at standstill'] : []),
-                  ...(p.readOnly ? ['can be read only'] : []),
+                  ...(p.lock > 0 ? ['access code needed'] : []),
+                  ...(p.stop ? ['only when stopped'] : []),
+                  ...(p.readOnly ? ['read only'] : []),
                 ].join(', '),
             },
             {
@@ -113,13 +113,13 @@ export function ByHandView({
                             parameter,
                             from: w.found ?? w.to,
                             to: w.from,
-                            reason: 'wrong entry put back',
+                            reason: 'wrong change undone',
                             trial: false,
                           },
                         ])
                       }
                     >
-                      Put {w.number} back to {w.shownFrom}
+                      Restore {w.number} to {w.shownFrom}
                     </Secondary>
                   )}
                 </ActRow>

@@ -23,7 +23,7 @@ import { setWords } from './set-chooser';
 function Against({ other, unit, set }: { other: KeptSet; unit: RatedUnit; set: UnitSet }) {
   const { control, trouble } = useControl(other.typeId);
   return control === null ? (
-    <Text role="status">{trouble ?? 'Fetching what the catalogue says of this type…'}</Text>
+    <Text role="status">{trouble ?? 'Loading catalogue data of this type…'}</Text>
   ) : (
     <Differences
       a={set}
@@ -39,16 +39,16 @@ function Differences({ a, b }: { a: UnitSet; b: UnitSet }) {
   return (
     <>
       <Text role="status" fontWeight="500" mb="1">
-        {shown.length === 0 ? 'No difference that matters.' : `${countOf(shown.length, 'difference')}.`}
+        {shown.length === 0 ? 'No relevant differences.' : `${countOf(shown.length, 'difference')}.`}
       </Text>
-      <Tick label="Readings and commands too" checked={all} onChange={setAll} />
+      <Tick label="Include readings and commands" checked={all} onChange={setAll} />
       {shown.length > 0 && (
         <PlainTable heads={['', 'This set', 'The other', '']}>
           {shown.map((d, i) => (
             <tr key={i}>
               <td>{d.about}</td>
               <td>{d.a === null ? '—' : `${d.a.number} ${d.a.shown}`}</td>
-              <td>{d.b === null ? 'nothing of the kind' : `${d.b.number} ${d.b.shown}`}</td>
+              <td>{d.b === null ? 'no equivalent' : `${d.b.number} ${d.b.shown}`}</td>
               <td>{d.sum}</td>
             </tr>
           ))}
@@ -65,7 +65,7 @@ function AgainstWanted({ set, wanted, drive }: { set: UnitSet; wanted: Values; d
   return set.typeId === drive.typeId ? (
     <Differences a={{ ...set, values: has(set.values) }} b={{ ...drive, values: wanted }} />
   ) : (
-    <Text>That speaks of the job’s own drive: take a set of its type.</Text>
+    <Text>This compares with the drive of the job: choose a set of its type.</Text>
   );
 }
 
@@ -76,19 +76,19 @@ function Three({ run, sets, drive }: { run: SetRun; sets: readonly KeptSet[]; dr
   const found = foundBefore(sets, run);
   const left = sets.filter((s) => s.source === 'read-out' && s.at >= (end?.at ?? Infinity))[0];
   if (planned === undefined || found === undefined || left === undefined)
-    return <Text>Not all three of that run are in this job.</Text>;
+    return <Text>As found, planned and as left are not all in this job.</Text>;
   const [a, b, c] = [found, planned, left].map(({ values }) => ({ ...drive, values }));
   const rows = a === undefined || b === undefined || c === undefined ? [] : threeWay(a, b, c);
   return (
     <>
       <Text role="status" fontWeight="500" mb="1">
-        {countOf(rows.length, 'entry')} that were to change, or did.
+        {countOf(rows.length, 'parameter')} that were planned to change or did change.
       </Text>
       <DataTable
         rows={rows}
         keyOf={(r) => r.number}
         columns={[
-          { head: 'Entry', names: true, by: (r) => r.number, cell: (r) => `${r.number} ${r.name}` },
+          { head: 'Parameter', names: true, by: (r) => r.number, cell: (r) => `${r.number} ${r.name}` },
           { head: 'As found', cell: (r) => r.found },
           { head: 'As planned', cell: (r) => r.planned },
           { head: 'As left', cell: (r) => r.left },
@@ -154,18 +154,18 @@ export function CompareView({
           value={other}
           onChange={setOther}
           options={[
-            { value: 'factory-50Hz', label: 'the factory’s, 50 Hz' },
-            { value: 'factory-60Hz', label: 'the factory’s, 60 Hz' },
+            { value: 'factory-50Hz', label: 'factory defaults, 50 Hz' },
+            { value: 'factory-60Hz', label: 'factory defaults, 60 Hz' },
             ...others.map((s) => ({ value: s.id, label: setWords(s) })),
             ...(sheet === null
               ? []
               : [
-                  { value: 'plate', label: 'the motor plate' },
+                  { value: 'plate', label: 'the motor nameplate' },
                   { value: 'sheet', label: 'the start-up sheet' },
                 ]),
             ...(ended === undefined
               ? []
-              : [{ value: 'three', label: `found, planned, left: “${ended.name}”` }]),
+              : [{ value: 'three', label: `as found, planned, as left: “${ended.name}”` }]),
           ]}
         />
       </Box>

@@ -23,34 +23,34 @@ export function ConfirmRun({
   const [seen, setSeen] = useState({ run: false, enable: false, clear: false });
   const all = seen.run && seen.enable && seen.clear;
   return (
-    <BeforeWrite label="Before values go to the drive">
-      <Caution title="It may move.">
-        Values that decide where run comes from are written last. With run given the machine may start as soon
-        as they are taken.
+    <BeforeWrite label="Before writing to the drive">
+      <Caution title="The machine may move.">
+        Control source parameters are written last. With a run command active the machine may start as soon as
+        the drive accepts them.
       </Caution>
       {children}
       <Tick
-        label="The run inputs are off, and nothing else gives run"
+        label="Run inputs off, and no other run command active"
         checked={seen.run}
         onChange={(run) => setSeen({ ...seen, run })}
       />
       <Tick
-        label="The enable is open, or STO where there is no enable"
+        label="Enable open, or STO where there is no enable"
         checked={seen.enable}
         onChange={(enable) => setSeen({ ...seen, enable })}
       />
       <Tick
-        label="People are clear of the machine and know of it"
+        label="People are clear of the machine and informed"
         checked={seen.clear}
         onChange={(clear) => setSeen({ ...seen, clear })}
       />
       <Box display="flex" gap="2" flexWrap="wrap" mt="3">
-        <Primary disabled={busy} waitsFor={all ? null : 'Each line is seen to first.'} onClick={go}>
+        <Primary disabled={busy} waitsFor={all ? null : 'Confirm each line first.'} onClick={go}>
           {what}
         </Primary>
         {cancel !== undefined && (
           <Secondary disabled={busy} onClick={cancel}>
-            Leave it
+            Cancel
           </Secondary>
         )}
       </Box>

@@ -39,7 +39,7 @@ const importSchema = z.object({
   type: z.string(),
   amps: positiveFigure,
   kilowatts: positiveFigure,
-  name: filledText('Give it a name'),
+  name: filledText('Enter a name'),
   lines: z.string(),
   /** Where the lines are from; null: they were typed. */
   file: z.string().nullable(),
@@ -104,13 +104,13 @@ export function ImportForm({
           {...pick('type')}
           options={catalogue.map((t) => ({ value: t.id, label: `${t.maker} ${t.range}` }))}
         />
-        <Field label="Rated output of that unit" figure unit="A" {...text('amps')} />
+        <Field label="Rated output current of that unit" figure unit="A" {...text('amps')} />
         <Field label="Rated power of that unit" figure unit="kW" {...text('kilowatts')} />
-        <Field label="Called" maxLength={200} hint="e.g. backup of March" {...text('name')} />
+        <Field label="Name" maxLength={200} hint="e.g. backup of March" {...text('name')} />
       </FieldGrid>
       <LongField
         label="Numbers and values"
-        hint="Pasted from a spreadsheet, typed from paper, CSV, JSON or DCF: a number and its value a line"
+        hint="Paste from a spreadsheet, type from paper, or paste CSV, JSON or DCF: one parameter number and value per line"
         rows={8}
         {...lines}
         onChange={(e) => {
@@ -120,7 +120,7 @@ export function ImportForm({
       />
       <Box asChild my="2">
         <label>
-          or a file{' '}
+          or choose a file{' '}
           <input
             type="file"
             accept=".csv,.txt,.json,.tsv,.dcf,.eds"
@@ -148,17 +148,17 @@ export function ImportForm({
       {trouble !== null && <Text color="failed">{trouble}</Text>}
       {read?.about.typeId !== undefined && read.about.typeId !== typed.type && (
         <Text color="doubt" fontWeight="500">
-          <StateMark mark="doubt" label={null} /> The file says it is of {read.about.typeId}: choose that
-          type, or look at every value.
+          <StateMark mark="doubt" label={null} /> The file is for {read.about.typeId}: choose that type, or
+          check every value.
         </Text>
       )}
       {read !== null && (
         <>
           <Text role="status" fontWeight="500" my="2">
-            {read.trouble ?? `${taken} values of ${read.lines.length} lines are taken.`}
+            {read.trouble ?? `${taken} values read from ${read.lines.length} lines.`}
           </Text>
           <Primary type="submit" disabled={taken === 0 || form === null}>
-            {typed.name.trim() === '' ? 'Give it a name first' : `Keep ${taken} values`}
+            {typed.name.trim() === '' ? 'Enter a name first' : `Save ${taken} values`}
           </Primary>
           <LinesTaken lines={read.lines} />
         </>

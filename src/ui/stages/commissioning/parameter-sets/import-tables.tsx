@@ -15,15 +15,15 @@ const marks: Readonly<Record<SetLine['state'], Mark>> = {
 const stateWords: Readonly<Record<SetLine['state'], string>> = {
   taken: 'taken',
   unknown: 'not known',
-  refused: 'not taken',
+  refused: 'not accepted',
   twice: 'twice',
 };
 
 /** The entries a type lets one write, to type values from paper. */
 export function WritableEntries({ control, add }: { control: Control; add: (number: string) => void }) {
   return (
-    <Disclosure label="entries of this type, to type from paper">
-      <PlainTable heads={['Entry', 'Takes', '']}>
+    <Disclosure label="parameters of this type, to type from paper">
+      <PlainTable heads={['Parameter', 'Range or choices', '']}>
         {control.parameters
           .filter((p) => !p.readOnly)
           .map((p) => (
@@ -31,7 +31,7 @@ export function WritableEntries({ control, add }: { control: Control; add: (numb
               <td>
                 <b>{p.number}</b> {p.name}
               </td>
-              <td>{p.choices?.map((c) => `${c.value}: ${c.name}`).join(', ') ?? p.unit ?? 'a figure'}</td>
+              <td>{p.choices?.map((c) => `${c.value}: ${c.name}`).join(', ') ?? p.unit ?? 'a value'}</td>
               <td>
                 <Secondary aria-label={`Add ${p.number} ${p.name}`} onClick={() => add(p.number)}>
                   Add

@@ -42,9 +42,9 @@ function wishFor(
 }
 
 const doesWords: Readonly<Record<KeyStep['does'], string>> = {
-  unlock: 'enter the code',
+  unlock: 'enter the access code',
   set: '',
-  save: 'keep everything',
+  save: 'save to memory',
   lock: 'lock',
 };
 
@@ -77,7 +77,7 @@ function Step({
             checked={done}
             onChange={tick}
             style={{ width: 24, height: 24 }}
-            aria-label={`${place}. ${step.number} ${step.name} is in`}
+            aria-label={`${place}. ${step.number} ${step.name} entered`}
           />
         </label>
       </Box>
@@ -94,7 +94,7 @@ function Step({
           {step.mayStart && (
             <Text as="span" color="doubt" fontWeight="500">
               {' '}
-              run off: the machine may start
+              run command off: the machine may start
             </Text>
           )}
         </Text>
@@ -133,20 +133,20 @@ function Sheet({ plan, ticks }: { plan: KeyPlan; ticks: ReturnType<typeof useTic
   return (
     <>
       <Text role="status" fontWeight="500">
-        {countOf(plan.steps.length, 'entry')}, {countOf(plan.presses, 'press')}
+        {countOf(plan.steps.length, 'parameter')}, {countOf(plan.presses, 'press')}
         {done > 0 ? `, ${done} done` : ''}.
       </Text>
       <Disclosure>
-        Each press counts one, a key held for a second two, a key held until a value comes up four and a
-        quarter for each tenth of a second: {plan.effort.toFixed(0)} in all.{' '}
+        Effort: one per key press, two per key held for a second, four and a quarter per 0.1 s held until a
+        value is reached: {plan.effort.toFixed(0)} in all.{' '}
         {plan.exact
-          ? 'No order of these entries takes less.'
-          : `No order of these entries takes less than ${plan.bound.toFixed(0)}: this one is at most ${more.toFixed(1)} % above it.`}{' '}
-        What resets others comes first, sources of run last; between them the order is free. Common practice,
-        no source.
+          ? 'No other order takes less effort.'
+          : `No order takes less than ${plan.bound.toFixed(0)}: this one is at most ${more.toFixed(1)} % above the minimum.`}{' '}
+        Parameters that reset others come first, control sources last; the order in between is free. Common
+        practice, no source.
       </Disclosure>
       {plan.stuck.length > 0 && (
-        <Text color="failed">These wait for each other: {plan.stuck.join(', ')}.</Text>
+        <Text color="failed">These depend on each other: {plan.stuck.join(', ')}.</Text>
       )}
       <Box as="ol" aria-label="Keys" listStyleType="none">
         {plan.steps.map((step, i) => (
@@ -161,10 +161,10 @@ function Sheet({ plan, ticks }: { plan: KeyPlan; ticks: ReturnType<typeof useTic
       </Box>
       {plan.leave.length > 0 && (
         <Text mt="2">
-          Out of the lists: <KeyCaps presses={plan.leave} />
+          Not in the keypad lists: <KeyCaps presses={plan.leave} />
         </Text>
       )}
-      <SkippedValues title="Not keyed" skipped={plan.skipped} />
+      <SkippedValues title="Not entered" skipped={plan.skipped} />
       <Box mt="4">
         <Disclosure label="All keys in one line">
           <Text fontFamily="mono" fontSize="0.85rem" data-keys overflowWrap="anywhere">
@@ -214,23 +214,21 @@ export function KeysView({
   const ticks = useTicks(`grim-keys ${jobId} ${kept.id} ${from} ${fitted.join()}`);
   if (control.keypad.operation === undefined)
     return (
-      <Text>
-        The catalogue does not say how the keys of this type work. Use its own manual, entry by entry.
-      </Text>
+      <Text>The keypad of this type is not in the catalogue. Use its manual, parameter by parameter.</Text>
     );
   return (
     <>
-      <Caution title="It may move.">
-        Run off, enable open, people clear. Entries that decide where run comes from stand last.
+      <Caution title="The machine may move.">
+        Run command off, enable open, people clear. Control source parameters come last.
       </Caution>
       <Box maxW="640px" mb="3">
         <Select
-          label="What is in the unit now"
+          label="Current values of the unit"
           value={from}
           onChange={setFrom}
           options={[
-            { value: 'factory-50Hz', label: 'the factory’s, 50 Hz' },
-            { value: 'factory-60Hz', label: 'the factory’s, 60 Hz' },
+            { value: 'factory-50Hz', label: 'factory defaults, 50 Hz' },
+            { value: 'factory-60Hz', label: 'factory defaults, 60 Hz' },
             ...(seen !== null && seen.readAt !== null
               ? [{ value: 'seen', label: `as read out ${dateTime(seen.readAt)}` }]
               : []),
@@ -254,8 +252,8 @@ export function KeysView({
           </a>
         </Secondary>
       </Box>
-      {failed && <Text color="failed">The keys could not be worked out. Load the page again.</Text>}
-      {working && <Text role="status">Looking for the shortest way…</Text>}
+      {failed && <Text color="failed">The key sequence could not be calculated. Reload the page.</Text>}
+      {working && <Text role="status">Calculating the shortest key sequence…</Text>}
       {plan !== null && !working && <Sheet plan={plan} ticks={ticks} />}
     </>
   );

@@ -10,7 +10,7 @@ import { StateMark } from '../../../kit/state-mark';
 import { dateTime } from '../../../kit/time';
 import { call } from '../../../api/call';
 
-const noServer = 'The server does not answer: sets of other jobs are not here. Those of this job are.';
+const noServer = 'Server not reachable: only parameter sets of this job are available.';
 
 function useLibrary(jobId: string, text: string) {
   const [got, setGot] = useState<{ sets: LibrarySet[] | null; trouble: string | null }>({
@@ -55,7 +55,7 @@ export function LibraryView({
   const fetchSet = async (from: LibrarySet) => {
     setFailed(null);
     const answer = await call('GET /api/v1/sets/:id', { params: { id: from.id } });
-    if (!answer.ok) return setFailed('The set could not be fetched. Nothing was changed; try again.');
+    if (!answer.ok) return setFailed('The set could not be loaded. Nothing was changed; try again.');
     const { set } = answer.value;
     const firmware = 'identity' in set ? set.identity.revision : set.firmware;
     take({
@@ -93,14 +93,14 @@ export function LibraryView({
               </Text>
               {s.good !== null && (
                 <Text color="sound" fontWeight="500">
-                  <StateMark mark="sound" label={null} /> last good: {s.good}
+                  <StateMark mark="sound" label={null} /> marked good: {s.good}
                 </Text>
               )}
             </Box>
             {s.jobId === jobId ? (
               <Text color="soft">in this job</Text>
             ) : (
-              <Secondary onClick={() => void fetchSet(s)}>Take it into this job</Secondary>
+              <Secondary onClick={() => void fetchSet(s)}>Copy into this job</Secondary>
             )}
           </ActRow>
         ))}

@@ -28,8 +28,8 @@ const views: readonly { id: View; name: string }[] = [
   { id: 'translate', name: 'Translate' },
   { id: 'plan', name: 'Write' },
   { id: 'keys', name: 'Keys' },
-  { id: 'hand', name: 'By hand' },
-  { id: 'import', name: 'Bring in' },
+  { id: 'hand', name: 'Single parameters' },
+  { id: 'import', name: 'Import' },
   { id: 'library', name: 'Library' },
 ];
 
@@ -41,7 +41,7 @@ const unitOf = (set: KeptSet, control: Control, rating: Rating): UnitSet & { con
   values: set.values,
 });
 
-const otherType = <Text>This set is of another type: translate it first, and take what comes of it.</Text>;
+const otherType = <Text>This set is for another type: translate it first and use the result.</Text>;
 
 /** Parameter sets of a job: audited, compared, carried to the drive's type, written, keyed, brought in. */
 export function ParameterSetsPanel({
@@ -87,7 +87,7 @@ export function ParameterSetsPanel({
   };
   return (
     <Section title="Parameter sets">
-      <Tabs label="What to do with a set" panels={views} open={view} choose={setView}>
+      <Tabs label="Actions for the set" panels={views} open={view} choose={setView}>
         {view === 'import' ? (
           <ImportForm catalogue={catalogue} typeId={typeId} rating={rating} keep={take} />
         ) : view === 'library' ? (
@@ -95,7 +95,7 @@ export function ParameterSetsPanel({
         ) : view === 'hand' ? (
           <ByHandView control={control} state={state} ask={ask} />
         ) : chosen === null ? (
-          <Text>No set is kept yet: read the drive out over the link, or bring one in.</Text>
+          <Text>No parameter set yet: read out the drive over the link, or import a set.</Text>
         ) : (
           <>
             <SetChooser
@@ -108,7 +108,7 @@ export function ParameterSetsPanel({
               markGood={(why) => store.record('set.good', { set: chosen.id, why })}
             />
             {unit === null ? (
-              <Text role="status">{trouble ?? 'Fetching what the catalogue says of this type…'}</Text>
+              <Text role="status">{trouble ?? 'Loading catalogue data of this type…'}</Text>
             ) : (
               <>
                 {view === 'audit' && (
@@ -164,7 +164,7 @@ export function ParameterSetsPanel({
                     to={{ typeId, control, rating }}
                     keep={(values, choices) =>
                       store.record('set.kept', {
-                        name: `${chosen.name}, carried to ${typeId}`.slice(0, 200),
+                        name: `${chosen.name}, translated to ${typeId}`.slice(0, 200),
                         typeId,
                         rating,
                         values,

@@ -133,13 +133,13 @@ describe('a set', () => {
     await panel([read, kept], log);
     await press('Mark as good');
     expect((screen.getByRole('button', { name: 'Mark' }) as HTMLButtonElement).disabled).toBe(true);
-    await fill(/Why is it/, 'ran a week');
+    await fill(/Why is this set/, 'ran a week');
     await press('Mark');
     expect(log.at(-1)).toMatchObject(['set.good', { why: 'ran a week' }]);
-    expect(screen.getByText(/The one to go back to: ran a week/)).toBeTruthy();
+    expect(screen.getByText(/Marked as good: ran a week/)).toBeTruthy();
   });
 
-  it('is compared with plate and sheet: only what they speak of', async () => {
+  it('is compared with nameplate and sheet: only what they speak of', async () => {
     server();
     await panel([read, kept]);
     await openTab('Compare');
@@ -155,12 +155,12 @@ describe('writing', () => {
     const calls = server();
     await panel([read, kept]);
     await openTab('Write');
-    expect(screen.getByText(/The set is of firmware 3\.1, the drive has 3\.2/)).toBeTruthy();
+    expect(screen.getByText(/The set was made with firmware 3\.1, the drive has 3\.2/)).toBeTruthy();
     await press(/^Write all/);
-    const form = within(screen.getByRole('region', { name: 'Before values go to the drive' }));
+    const form = within(screen.getByRole('region', { name: 'Before writing to the drive' }));
     const go = form.getByRole('button', { name: /^Write \d+ values/ }) as HTMLButtonElement;
-    await tick(/run inputs are off/);
-    await tick(/enable is open/);
+    await tick(/Run inputs off/);
+    await tick(/Enable open/);
     expect(go.disabled).toBe(true);
     await tick(/People are clear/);
     await userEvent.click(go);
@@ -178,10 +178,10 @@ describe('writing', () => {
         setId: run,
         target: 't:1',
         state: 'held',
-        why: 'out of its range',
+        why: 'out of range',
         lines: [
           { ...first, state: 'taken', found: first.to },
-          { ...second, state: 'refused', why: 'out of its range' },
+          { ...second, state: 'refused', why: 'out of range' },
         ],
       },
     ];
@@ -189,11 +189,11 @@ describe('writing', () => {
     await panel([read, kept, begun]);
     await openTab('Write');
     const region = within(await screen.findByRole('region', { name: 'Run of writes' }));
-    expect(region.getByRole('alert').textContent).toContain('out of its range');
+    expect(region.getByRole('alert').textContent).toContain('out of range');
     expect(region.getByRole('progressbar').getAttribute('aria-valuenow')).toBe('1');
-    const again = region.getByRole('button', { name: `Ask for ${second.number} again` }) as HTMLButtonElement;
+    const again = region.getByRole('button', { name: `Try ${second.number} again` }) as HTMLButtonElement;
     expect(again.disabled).toBe(true);
-    await press(`Go on without ${second.number}`);
+    await press(`Continue without ${second.number}`);
     expect(calls.find((c) => c.method === 'POST')).toMatchObject({
       body: { do: 'leave-out', confirmed: true },
     });
@@ -208,7 +208,7 @@ describe('writing', () => {
     expect(await screen.findByText(/still answers over the link/)).toBeTruthy();
     drives = [{ target: 't:1', identity: null, typeIds: [], trouble: 'silent' }];
     await press('The power is off now');
-    await press(/It is back/);
+    await press(/Power is back/);
     expect(calls.filter((c) => c.method === 'POST').at(-1)).toMatchObject({
       body: { do: 'verify-after-power' },
     });
@@ -218,7 +218,7 @@ describe('writing', () => {
     answering(({ url }) => (url.includes('/catalogue/') ? { body: control } : null));
     await panel([read, kept]);
     await openTab('Write');
-    expect((await screen.findAllByText(/The server does not answer/)).length).toBeGreaterThan(0);
+    expect((await screen.findAllByText(/Server not reachable/)).length).toBeGreaterThan(0);
   });
 });
 
@@ -244,18 +244,18 @@ describe('by hand', () => {
     ],
   ];
 
-  it('an entry is found by what it does and by its number', async () => {
+  it('a parameter is found by what it does and by number', async () => {
     server();
     await panel([read]);
-    await openTab('By hand');
-    await fill(/What it does/, 'reverse');
+    await openTab('Single parameters');
+    await fill(/Function/, 'reverse');
     expect(screen.getAllByRole('row')[1]?.textContent).toContain('2-06 Reverse');
-    await userEvent.clear(screen.getByLabelText(/What it does/));
-    await fill(/What it does/, '3-7');
+    await userEvent.clear(screen.getByLabelText(/Function/));
+    await fill(/Function/, '3-7');
     expect(screen.getAllByRole('row')[1]?.textContent).toContain('3-07 Stop by');
-    await userEvent.clear(screen.getByLabelText(/What it does/));
-    await fill(/What it does/, 'qqqq');
-    expect(screen.getByText(/Nothing of this type is called so/)).toBeTruthy();
+    await userEvent.clear(screen.getByLabelText(/Function/));
+    await fill(/Function/, 'qqqq');
+    expect(screen.getByText(/No match/)).toBeTruthy();
   });
 
   it('a wrong write is put back to what was there', async () => {
@@ -292,10 +292,10 @@ describe('by hand', () => {
       </WithStore>,
     );
     await screen.findByRole('button', { name: 'CSV' });
-    await openTab('By hand');
+    await openTab('Single parameters');
     expect(screen.getByText(/No changes to undo/)).toBeTruthy();
     await press('heard');
-    await press('Put 3-01 back to 5 s');
+    await press('Restore 3-01 to 5 s');
     expect(asked).toMatchObject([{ parameter: { number: '3-01' }, from: 9, to: 5 }]);
   });
 });
@@ -304,17 +304,17 @@ describe('bringing in', () => {
   it('types from paper with the names at hand, and says when a file is of another type', async () => {
     server();
     await panel([read]);
-    await openTab('Bring in');
-    await userEvent.click(await screen.findByText(/entries of this type/));
+    await openTab('Import');
+    await userEvent.click(await screen.findByText(/parameters of this type/));
     await press('Add 3-01 Acceleration');
     const field = screen.getByLabelText('Numbers and values') as HTMLTextAreaElement;
     expect(field.value).toBe('3-01\t');
     await fillField(field, '12');
-    expect(screen.getByText('1 values of 1 lines are taken.')).toBeTruthy();
+    expect(screen.getByText('1 values read from 1 lines.')).toBeTruthy();
     await userEvent.clear(field);
     await userEvent.click(field);
     await userEvent.paste('{"typeId": "knot-k3", "values": {"3-01": 12}}');
-    expect(screen.getByText(/The file says it is of knot-k3/)).toBeTruthy();
+    expect(screen.getByText(/The file is for knot-k3/)).toBeTruthy();
   });
 });
 
@@ -337,13 +337,13 @@ describe('the keypad of the rig', () => {
       { cap: 'P', held: false },
       { cap: '▲', held: true, ticks: 10 },
     ]);
-    await fill('Keys of a sheet', 'P what ever');
-    await press('Press them all');
-    expect(screen.getByRole('alert').textContent).toContain('no key');
+    await fill('Key sequence', 'P what ever');
+    await press('Press all');
+    expect(screen.getByRole('alert').textContent).toContain('not a valid key sequence');
     expect(pressed).toHaveLength(2);
-    await userEvent.clear(screen.getByLabelText('Keys of a sheet'));
-    await fill('Keys of a sheet', 'P ×2, hold ▲ 1.2 s');
-    await press('Press them all');
+    await userEvent.clear(screen.getByLabelText('Key sequence'));
+    await fill('Key sequence', 'P ×2, hold ▲ 1.2 s');
+    await press('Press all');
     expect(pressed.slice(2)).toEqual([
       { cap: 'P', held: false },
       { cap: 'P', held: false },

@@ -23,7 +23,7 @@ function Steps({ steps }: { steps: readonly PlanStep[] }) {
           <Text color="soft" fontSize="0.9rem">
             {s.why}
             {s.standstill ? '; at standstill' : ''}
-            {s.lock > 0 ? '; behind a code' : ''}
+            {s.lock > 0 ? '; access code needed' : ''}
           </Text>
         </Box>
       ))}
@@ -50,7 +50,7 @@ function Planned({ plan }: { plan: WritePlan }) {
     <>
       {plan.stuck.length > 0 && (
         <Text color="failed" fontWeight="500" mb="2">
-          These wait for each other and are not written: {plan.stuck.join(', ')}.
+          These depend on each other and are not written: {plan.stuck.join(', ')}.
         </Text>
       )}
       <Steps steps={plan.steps} />
@@ -111,28 +111,28 @@ export function PlanView({
     <>
       {trouble}
       {plan === null || readAt === null ? (
-        <Text>Read the drive out first: the plan begins with what is in it.</Text>
+        <Text>Read out the drive first: the plan starts from its current values.</Text>
       ) : (
         <>
           <Text role="status" fontWeight="500" mb="2">
             {steps === 0
-              ? 'The drive has the set.'
-              : `${steps} to write, from what was read ${dateTime(readAt)}.`}
+              ? 'The drive already has this set.'
+              : `${steps} to write, compared with the read-out of ${dateTime(readAt)}.`}
           </Text>
           {otherFirmware && (
             <Text mb="2" color="doubt" fontWeight="500">
-              <StateMark mark="doubt" label={null} /> The set is of firmware {kept.firmware}, the drive has{' '}
-              {inDrive}: entries may mean something else. Compare at the end.
+              <StateMark mark="doubt" label={null} /> The set was made with firmware {kept.firmware}, the
+              drive has {inDrive}: parameters may have other meanings. Compare at the end.
             </Text>
           )}
           {steps > 0 && target === null && (
             <Text mb="2">
-              No drive answers over the link: key them in by hand. “Keys” says which to press.
+              No drive answers over the link: enter the values at the keypad. “Keys” shows the sequence.
             </Text>
           )}
           {steps > 0 && target !== null && changedSince && (
             <Text mb="2" color="doubt" fontWeight="500">
-              Something was written since the drive was read: read out again before more is written.
+              Values were written since the last read-out: read out again before writing more.
             </Text>
           )}
           {steps > 0 && target !== null && !changedSince && !asked && (

@@ -20,10 +20,10 @@ const marks: Readonly<Record<LineState, Mark>> = {
 };
 const words: Readonly<Record<LineState, string>> = {
   waiting: 'waits',
-  sent: 'sent, not heard of',
+  sent: 'sent, result not known',
   taken: 'taken',
   refused: 'refused',
-  otherwise: 'made into something else',
+  otherwise: 'drive changed the value',
   'left-out': 'left out',
 };
 
@@ -62,7 +62,7 @@ function Progress({ lines }: { lines: readonly WriteLine[] }) {
 
 function Lines({ lines }: { lines: readonly WriteLine[] }) {
   return (
-    <PlainTable heads={['Entry', 'To', 'State']}>
+    <PlainTable heads={['Parameter', 'To', 'State']}>
       {lines.map((l, i) => (
         <tr key={`${i} ${l.number}`}>
           <td>
@@ -93,12 +93,12 @@ export function OpenRun({
   return (
     <Box as="section" aria-label="Run of writes">
       <Text role="status" fontWeight="500">
-        {run.state === 'writing' ? `Writing “${run.name}”…` : `“${run.name}” is held.`}
+        {run.state === 'writing' ? `Writing “${run.name}”…` : `“${run.name}” is paused.`}
       </Text>
       <Progress lines={run.lines} />
       {run.state === 'writing' ? (
         <Secondary mb="3" disabled={busy} onClick={() => act('pause')}>
-          Pause after this one
+          Pause after this value
         </Secondary>
       ) : (
         <>
@@ -107,22 +107,20 @@ export function OpenRun({
           </Text>
           <ConfirmRun
             key={run.why}
-            what={inTheWay === undefined ? 'Go on where it stands' : `Ask for ${inTheWay.number} again`}
+            what={inTheWay === undefined ? 'Continue' : `Try ${inTheWay.number} again`}
             busy={busy}
             go={() => act('go-on')}
           >
-            <Text mb="2">
-              Before it goes on the drive is asked who it is, and what became of the last value is read.
-            </Text>
+            <Text mb="2">Before continuing, the drive is identified and the last value is read.</Text>
           </ConfirmRun>
           <Box display="flex" gap="2" flexWrap="wrap" mb="4">
             {inTheWay !== undefined && (
               <Secondary disabled={busy} onClick={() => act('leave-out')}>
-                Go on without {inTheWay.number}
+                Continue without {inTheWay.number}
               </Secondary>
             )}
             <Secondary disabled={busy} onClick={() => act('give-up')}>
-              End it is, and compare
+              End and compare
             </Secondary>
           </Box>
         </>
@@ -139,11 +137,11 @@ function Differences({ ending, leftOver }: { ending: Ending; leftOver: readonly 
       <Text fontWeight="500">
         <StateMark mark={endingMarks[ending]} label={null} /> The drive is {ending}.{' '}
         {leftOver.length === 0
-          ? 'No difference.'
+          ? 'No differences.'
           : `${countOf(leftOver.length, 'difference')}, ${open === 0 ? 'each explained' : `${open} not explained`}.`}
       </Text>
       {leftOver.length > 0 && (
-        <PlainTable heads={['Entry', 'Planned', 'In the drive', 'Why']}>
+        <PlainTable heads={['Parameter', 'Planned', 'In the drive', 'Why']}>
           {leftOver.map((l) => (
             <tr key={l.number}>
               <td>
@@ -186,7 +184,7 @@ export function EndedRun({
   };
   const after = run.verified.filter((v) => v.afterPower);
   return (
-    <Box as="section" aria-label="What became of it" borderTop="2px solid" borderColor="ink" pt="3" mt="4">
+    <Box as="section" aria-label="Outcome" borderTop="2px solid" borderColor="ink" pt="3" mt="4">
       <Text fontFamily="heading" fontWeight="600" fontSize="1.15rem">
         “{run.name}”, {dateTime(run.end.at)}, {run.by.name}
       </Text>
@@ -199,21 +197,21 @@ export function EndedRun({
       {run.verified.map((v) => (
         <Box key={v.at} mt="2">
           <Text color="soft">
-            Compared again{v.afterPower ? ' after the power was away' : ''}, {dateTime(v.at)}
+            Compared again{v.afterPower ? ' after a power cycle' : ''}, {dateTime(v.at)}
           </Text>
           <Differences {...v} />
         </Box>
       ))}
       {after.length === 0 && (
         <Text mt="3" color="doubt" fontWeight="500">
-          Whether it was kept shows only after the power was away: switch it off, wait until the display is
-          dark, switch it on.
+          Only a power cycle shows whether the values were saved: switch off, wait until the display is dark,
+          switch on.
         </Text>
       )}
       {still && (
         <Text role="alert" color="failed" fontWeight="500" mt="2">
-          The drive still answers over the link: its electronics have power. Wait until the display is dark. A
-          dark display is no proof that the bank is empty.
+          The drive still answers over the link: its electronics are powered. Wait until the display is dark.
+          A dark display does not prove that the capacitor bank is discharged.
         </Text>
       )}
       <Box display="flex" gap="2" flexWrap="wrap" mt="2" alignItems="center">
@@ -225,7 +223,7 @@ export function EndedRun({
               act('verify-after-power');
             }}
           >
-            It is back: compare everything
+            Power is back: compare all
           </Secondary>
         ) : (
           <Secondary disabled={busy} onClick={() => void isOff()}>
@@ -237,7 +235,7 @@ export function EndedRun({
         </Secondary>
         {back !== null && (
           <Secondary disabled={busy} onClick={back}>
-            Plan the way back to as found
+            Plan return to as found
           </Secondary>
         )}
       </Box>

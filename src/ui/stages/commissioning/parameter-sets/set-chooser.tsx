@@ -22,7 +22,7 @@ const sourceWords: Readonly<Record<KeptSet['source'], string>> = {
   'read-out': 'over the link',
   file: 'from a file',
   typed: 'typed',
-  translated: 'carried over',
+  translated: 'translated',
 };
 
 export const setWords = (set: KeptSet): string =>
@@ -77,10 +77,10 @@ export function SetChooser({
         {checksumOf(chosen.typeId, chosen.values)}
         {madeFrom === undefined ? '' : `, made from “${madeFrom.name}”`}.
         {chosen.strangers.length > 0 &&
-          ` ${countOf(chosen.strangers.length, 'entry')} that the type does not know.`}
+          ` ${countOf(chosen.strangers.length, 'parameter')} not known to this type.`}
       </Text>
       {chosen.strangers.length > 0 && (
-        <Disclosure label="what the type does not know">
+        <Disclosure label="unknown parameters">
           {chosen.strangers.map((s, i) => (
             <Text key={i} fontFamily="mono">
               {s.number} = {s.text}
@@ -90,7 +90,7 @@ export function SetChooser({
       )}
       {chosen.good !== null && (
         <Text color="sound" fontWeight="500">
-          <StateMark mark="sound" label={null} /> The one to go back to: {chosen.good}
+          <StateMark mark="sound" label={null} /> Marked as good: {chosen.good}
         </Text>
       )}
       {out !== null && unit !== null && (
@@ -116,7 +116,7 @@ export function SetChooser({
         <Box display="flex" gap="2" mt="2" alignItems="end" flexWrap="wrap">
           <Box flex="1 1 260px" maxW="420px">
             <TextField
-              label="Why is it the one to go back to?"
+              label="Why is this set good?"
               hint="e.g. machine ran with it for a week"
               text={why}
               maxLength={200}
@@ -124,7 +124,7 @@ export function SetChooser({
             />
           </Box>
           <Primary
-            waitsFor={why.trim() === '' ? 'Say why first.' : null}
+            waitsFor={why.trim() === '' ? 'Enter the reason first.' : null}
             onClick={() => {
               markGood(why.trim());
               setWhy(null);

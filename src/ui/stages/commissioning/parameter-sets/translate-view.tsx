@@ -103,16 +103,16 @@ export function TranslateView({
         {translationOutcomes.map((o) => `${made.counts[o]} ${words[o]}`).join(', ')}.
       </Text>
       <Text color="soft" mb="3">
-        {made.untouched.length} entries of the new type stay as the factory set them.
+        {made.untouched.length} parameters of the new type stay as the factory set them.
       </Text>
       <Primary
         disabled={open > 0}
         onClick={() => {
           keep(made.values, choices);
-          setKept('Kept as a set of its own.');
+          setKept('Saved as a new set.');
         }}
       >
-        {open > 0 ? `${open} to choose first` : 'Keep the carried set'}
+        {open > 0 ? `${open} to choose first` : 'Save translated set'}
       </Primary>
       <KeptNote text={kept} />
       <Box as="ul" aria-label="Translation" listStyleType="none" mt="3">

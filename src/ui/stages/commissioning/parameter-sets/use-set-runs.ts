@@ -9,7 +9,7 @@ import { call } from '../../../api/call';
 /** A run of writes as the server's journal has it. */
 /** How often an open run is looked at, ms. */
 const poll_ms = 500;
-const silent = 'The server does not answer. A run that was begun goes on, or is held; nothing is lost.';
+const silent = 'Server not reachable. A running write continues or is paused; nothing is lost.';
 
 /** Does a drive answer over the link? Null: the server does not. */
 export async function stillAnswers(target: string): Promise<boolean | null> {

@@ -143,8 +143,8 @@ export function FacingStrips({
         </svg>
       </Box>
       <Box as="figcaption" fontSize="0.92rem" color="soft">
-        Full line: the terminal does that already. Dashed: an entry must be set first. Dotted: chosen. Bar:
-        cap and tag. Cross: no terminal yet. A dot on a wire: another machine shares it.
+        Solid line: terminal has this function. Dashed: parameter must be set first. Dotted: chosen by a
+        person. Bar: cap and tag. Cross: no terminal yet. Dot on a wire: shared with another machine.
       </Box>
     </Box>
   );

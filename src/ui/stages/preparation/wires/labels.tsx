@@ -21,7 +21,7 @@ export function Labels({ jobId, wires }: { jobId: string; wires: number }) {
   return (
     <Section title="Labels">
       <Text mb="2">
-        Two for each wire, one an end: its number, the drawing’s number, the old terminal and the new one.
+        Two labels per wire, one for each end: wire number, drawing number, old and new terminal.
       </Text>
       <FieldGrid min="220px">
         <Select
@@ -34,7 +34,7 @@ export function Labels({ jobId, wires }: { jobId: string; wires: number }) {
           }))}
         />
         <NumberField
-          label="Used already on the first sheet"
+          label="Labels already used on the first sheet"
           text={skip}
           error={skipped === null ? 'A whole number, 0 to 99' : undefined}
           set={setSkip}

@@ -11,7 +11,7 @@ export function NoteLine({ note, store }: { note: MapNote; store: JobStore }) {
     <Box as="li" py="1" display="flex" gap="2" alignItems="baseline" flexWrap="wrap">
       <StateMark
         mark={note.stood === undefined ? 'doubt' : 'sound'}
-        label={note.stood === undefined ? 'to know' : `seen at ${note.stood}`}
+        label={note.stood === undefined ? 'to know' : `position ${note.stood}`}
       />
       <Box as="span" flex="1" minW="220px">
         {note.text}
@@ -20,7 +20,7 @@ export function NoteLine({ note, store }: { note: MapNote; store: JobStore }) {
         (['V', 'mA'] as const).map((position) => (
           <Secondary
             key={position}
-            aria-label={`${input} stood at ${position}`}
+            aria-label={`${input} was set to ${position}`}
             aria-pressed={note.stood === position}
             disabled={note.stood === position}
             onClick={() => store.record('swap.selector', { input, position })}

@@ -14,7 +14,7 @@ export const outcomeMarks: Readonly<Record<WirePlacement['outcome'], Mark>> = {
 export const outcomeWords: Readonly<Record<WirePlacement['outcome'], string>> = {
   goes: 'goes',
   chosen: 'chosen',
-  set: 'entry to set',
+  set: 'parameter to set',
   cap: 'cap and tag',
   'by-hand': 'to decide',
   'no-home': 'no match',
@@ -29,7 +29,9 @@ export const wireName = (w: Pick<RecordedWire, 'number' | 'ferrule'>): string =>
 export const wireFlags = (w: RecordedWire): string[] => [
   ...(w.shared === null ? [] : [`shared with ${w.shared.machine}`]),
   ...(w.later ? ['to be completed'] : []),
-  ...(w.drawnAt !== null && w.drawnAt !== (w.from ?? '') ? [`drawn on ${w.drawnAt || 'nothing'}`] : []),
-  ...(w.accepted === null ? [] : [`taken on by ${w.accepted.by}`]),
+  ...(w.drawnAt !== null && w.drawnAt !== (w.from ?? '')
+    ? [`drawing shows ${w.drawnAt || 'no terminal'}`]
+    : []),
+  ...(w.accepted === null ? [] : [`accepted by ${w.accepted.by}`]),
   ...(!w.proven && w.role !== 'unknown' && w.role !== 'none' ? ['not proven'] : []),
 ];

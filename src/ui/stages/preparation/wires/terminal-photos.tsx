@@ -16,7 +16,7 @@ export function TerminalPhotos({ store, marks }: { store: JobStore; marks: reado
   return (
     <Section title="Terminals">
       {seen.length > 0 && (
-        <Box as="ul" listStyleType="none" mb="2" aria-label="Terminals looked at">
+        <Box as="ul" listStyleType="none" mb="2" aria-label="Terminals checked">
           {seen.map((t) => (
             <Box as="li" key={t.id} py="1">
               <Text as="span" fontFamily="mono">
@@ -38,7 +38,7 @@ export function TerminalPhotos({ store, marks }: { store: JobStore; marks: reado
           list="marks-old"
           set={setMark}
         />
-        <TextField label="What is to be seen" text={note} maxLength={200} set={setNote} />
+        <TextField label="Observation" text={note} maxLength={200} set={setNote} />
       </FieldGrid>
       <datalist id="marks-old">
         {marks.map((m) => (
@@ -52,7 +52,7 @@ export function TerminalPhotos({ store, marks }: { store: JobStore; marks: reado
             mark.trim() === ''
               ? 'Which one?'
               : note.trim() === '' && photos.length === 0
-                ? 'What is to be seen, in words or a photograph.'
+                ? 'Enter an observation or add a photograph.'
                 : null
           }
           onClick={() => {
@@ -62,7 +62,7 @@ export function TerminalPhotos({ store, marks }: { store: JobStore; marks: reado
             setPhotos([]);
           }}
         >
-          Keep this terminal
+          Save terminal
         </Secondary>
       </Box>
     </Section>

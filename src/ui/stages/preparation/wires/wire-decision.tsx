@@ -24,18 +24,16 @@ export function WireDecision({
   const [to, setTo] = useState('');
   return (
     <Box borderLeft="4px solid" borderColor="line" pl="3" mb="3">
-      <Text mb="2">
-        {placement?.why ?? 'The new unit is not chosen yet, or the catalogue does not know it.'}
-      </Text>
+      <Text mb="2">{placement?.why ?? 'The new unit is not chosen yet or not in the catalogue.'}</Text>
       {isOpen(wire) && (
         <Text color="failed" fontWeight="500" mb="2">
-          The old unit does not come out while nobody knows what this is. Follow it, or take it on by name:
-          then it is capped and tagged, and the report says so.
+          The old unit cannot be removed while this wire is unknown. Trace it, or accept it by name: then it
+          is capped, tagged and noted in the report.
         </Text>
       )}
       <FieldGrid min="200px">
         <Select
-          label="Goes to"
+          label="New terminal"
           value={to}
           onChange={setTo}
           options={[
@@ -57,13 +55,13 @@ export function WireDecision({
           label="Reason"
           text={reason}
           maxLength={200}
-          hint="Who said so, or what was seen"
+          hint="Source or observation"
           set={setReason}
         />
       </FieldGrid>
       <Box display="flex" gap="2" flexWrap="wrap">
         <Secondary
-          waitsFor={to === '' && wire.chosen === undefined ? 'It is as proposed.' : null}
+          waitsFor={to === '' && wire.chosen === undefined ? 'Same as proposed.' : null}
           onClick={() => {
             store.record('wire.chosen', {
               wire: wire.id,
@@ -74,21 +72,21 @@ export function WireDecision({
             setReason('');
           }}
         >
-          {to === '' ? 'Back to the proposal' : 'Take this terminal'}
+          {to === '' ? 'Use the proposal' : 'Use this terminal'}
         </Secondary>
         {isOpen(wire) && (
           <Secondary
-            waitsFor={reason.trim() === '' ? 'Say the reason first.' : null}
+            waitsFor={reason.trim() === '' ? 'Enter the reason first.' : null}
             onClick={() => {
               store.record('wire.accepted', { wire: wire.id, reason: reason.trim() });
               setReason('');
             }}
           >
-            Take it on as unknown
+            Accept as unknown
           </Secondary>
         )}
         <Secondary
-          waitsFor={reason.trim() === '' ? 'Say the reason first.' : null}
+          waitsFor={reason.trim() === '' ? 'Enter the reason first.' : null}
           onClick={() => store.record('wire.removed', { wire: wire.id, reason: reason.trim() })}
         >
           Delete wire

@@ -7,7 +7,7 @@ import type { WireTyped } from './wire-typed';
 
 const roleOptions: Option<WireRole | 'none' | 'unknown'>[] = [
   { value: 'unknown', label: 'not known' },
-  { value: 'none', label: 'goes nowhere' },
+  { value: 'none', label: 'not connected' },
   ...roles.map((r) => ({ value: r, label: wireRoleWords(r) })),
 ];
 
@@ -25,16 +25,18 @@ export function WireLabelFields({
 }) {
   return (
     <>
-      <Field label="Number on its label" figure {...text('number')} />
+      <Field label="Wire number on the label" figure {...text('number')} />
       <Field label="Number in the drawing" maxLength={60} {...text('drawing')} />
       <Field label="Colour" maxLength={60} {...text('colour')} />
       <Field label="Cable and core" maxLength={60} {...text('core')} />
-      <Field label="Volts seen" figure unit="V" {...text('volts')} />
+      <Field label="Voltage measured" figure unit="V" {...text('volts')} />
       <Select
         label="It is"
         options={roleOptions}
         hint={
-          expected === null ? undefined : `By its values ${typed.from.trim()} is: ${wireRoleWords(expected)}`
+          expected === null
+            ? undefined
+            : `By the parameters, ${typed.from.trim()} is: ${wireRoleWords(expected)}`
         }
         {...pick('role')}
       />
@@ -53,12 +55,12 @@ export function WireProofFields({
   return (
     <>
       <Tick
-        label="Proven: followed or measured, not read off a drawing"
+        label="Proven: traced or measured, not only from the drawing"
         disabled={typed.role === 'unknown'}
         {...tick('proven')}
       />
       <Tick
-        label="Looked up in the drawing"
+        label="Checked in the drawing"
         checked={typed.looked}
         onChange={(looked) => {
           set('looked', looked);
@@ -68,9 +70,9 @@ export function WireProofFields({
       {typed.looked && (
         <FieldGrid>
           <Field
-            label="The drawing has it on"
+            label="Terminal in the drawing"
             maxLength={12}
-            hint="Empty: on no terminal"
+            hint="empty: no terminal"
             {...text('drawnAt')}
           />
         </FieldGrid>
@@ -79,14 +81,14 @@ export function WireProofFields({
         <Field
           label="Another machine on the same signal"
           maxLength={200}
-          hint="It loses its signal when this wire comes off"
+          hint="That machine loses its signal when this wire is removed"
           {...text('machine')}
         />
         {typed.machine.trim() !== '' && (
           <Field label="What that machine does meanwhile" maxLength={200} {...text('meanwhile')} />
         )}
       </FieldGrid>
-      {laterOpen && <Tick label="Still more to come" {...tick('later')} />}
+      {laterOpen && <Tick label="Details to follow" {...tick('later')} />}
     </>
   );
 }

@@ -46,7 +46,7 @@ test('noted quickly, a wire has its terminal, its ferrule and what the terminal 
   const kept = shown(null, true);
   await fill('Old terminal', 'X2');
   await fill('Ferrule', ' 108 ');
-  await press('Keep, next wire');
+  await press('Save, next wire');
   await waitFor(() => expect(kept).toHaveLength(1));
   expect(kept[0]).toMatchObject({
     ...{ wire: 'w1', number: 8, from: 'X2', ferrule: '108', role: 'in:reverse', later: true, proven: false },
@@ -60,20 +60,20 @@ test('the role follows the terminal until somebody chose another one', async () 
   await userEvent.clear(from);
   await fillField(from, 'X2');
   expect(role).toHaveValue('in:reverse');
-  await userEvent.selectOptions(role, 'goes nowhere');
+  await userEvent.selectOptions(role, 'not connected');
   await userEvent.clear(from);
   await fillField(from, 'X1');
   expect(role).toHaveValue('none');
-  await press('Keep this wire');
+  await press('Save wire');
   await waitFor(() => expect(kept[0]).toMatchObject({ from: 'X1', role: 'none', later: false }));
 });
 
 test('what the drawing says opens with the terminal it has, and counts only while it was looked up', async () => {
   const kept = shown(wire);
-  await tick('Looked up in the drawing');
-  expect(screen.getByLabelText('The drawing has it on')).toHaveValue('X1');
-  await tick('Looked up in the drawing');
-  await press('Keep this wire');
+  await tick('Checked in the drawing');
+  expect(screen.getByLabelText('Terminal in the drawing')).toHaveValue('X1');
+  await tick('Checked in the drawing');
+  await press('Save wire');
   await waitFor(() => expect(kept[0]).toMatchObject({ drawnAt: null }));
 });
 
@@ -82,8 +82,8 @@ test('another machine on the signal is kept with what it does meanwhile', async 
   expect(screen.queryByLabelText('What that machine does meanwhile')).toBeNull();
   await fill('Another machine on the same signal', 'Grading drum');
   await fill('What that machine does meanwhile', 'runs by hand');
-  await tick('Still more to come');
-  await press('Keep this wire');
+  await tick('Details to follow');
+  await press('Save wire');
   await waitFor(() =>
     expect(kept[0]).toMatchObject({
       shared: { machine: 'Grading drum', meanwhile: 'runs by hand' },
@@ -97,23 +97,23 @@ test('what is unknown is not proven', async () => {
   expect(screen.getByRole('checkbox', { name: /^Proven/ })).toBeChecked();
   await userEvent.selectOptions(screen.getByLabelText('It is'), 'not known');
   expect(screen.getByRole('checkbox', { name: /^Proven/ })).toBeDisabled();
-  await press('Keep this wire');
+  await press('Save wire');
   await waitFor(() => expect(kept[0]).toMatchObject({ role: 'unknown', proven: false }));
 });
 
 test.each([
-  ['Number on its label', '0', 'A whole number from 1'],
-  ['Number on its label', '1.5', 'A whole number from 1'],
-  ['Number on its label', '12345', 'A whole number from 1'],
-  ['Volts seen', '24 V', 'A figure'],
+  ['Wire number on the label', '0', 'A whole number from 1'],
+  ['Wire number on the label', '1.5', 'A whole number from 1'],
+  ['Wire number on the label', '12345', 'A whole number from 1'],
+  ['Voltage measured', '24 V', 'A value'],
 ])('%s as “%s” is not kept', async (label, text, problem) => {
   const kept = shown(wire);
   await userEvent.clear(screen.getByLabelText(label));
   await fill(label, text);
   expect(await screen.findByText(problem)).toBeVisible();
-  await press('Keep this wire');
+  await press('Save wire');
   await type('Ferrule', '{Enter}');
-  expect(screen.getByText('Something cannot be read yet.')).toBeVisible();
+  expect(screen.getByText('A value cannot be read.')).toBeVisible();
   expect(kept).toEqual([]);
 });
 
@@ -121,9 +121,9 @@ test('a terminal that the unit does not have is refused by name, unless it stand
   const kept = shown(null, true);
   await fill('Old terminal', 'X9');
   expect(await screen.findByText('The Knot K3-18 has no terminal X9. It has X1, X2.')).toBeVisible();
-  await press('Keep, next wire');
+  await press('Save, next wire');
   expect(kept).toEqual([]);
-  await tick(/^It stands so on the unit/);
-  await press('Keep, next wire');
+  await tick(/^Marked like this on the unit/);
+  await press('Save, next wire');
   await waitFor(() => expect(kept[0]).toMatchObject({ from: 'X9', unlisted: true }));
 });

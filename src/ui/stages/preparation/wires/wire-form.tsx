@@ -64,7 +64,7 @@ export function WireForm({
           maxLength={12}
           list={`marks-${id}`}
           autoFocus
-          hint={quick ? undefined : 'Empty: it hangs loose'}
+          hint={quick ? undefined : 'empty: loose'}
           {...from}
           onChange={(e) => {
             followTerminal(e.target.value);
@@ -80,10 +80,7 @@ export function WireForm({
         {!quick && <WireLabelFields form={form} expected={roleAt(typed.from)} />}
       </FieldGrid>
       {strange && (
-        <Tick
-          label="It stands so on the unit, although the catalogue does not have it"
-          {...tick('unlisted')}
-        />
+        <Tick label="Marked like this on the unit, although not in the catalogue" {...tick('unlisted')} />
       )}
       {!quick && <WireProofFields form={form} laterOpen={wire?.later === true} />}
       <Box my="2">
@@ -94,9 +91,9 @@ export function WireForm({
         />
       </Box>
       <Box display="flex" gap="2" flexWrap="wrap" alignItems="center">
-        <Primary type="submit">{quick ? 'Keep, next wire' : 'Keep this wire'}</Primary>
-        {cancel !== null && <Secondary onClick={cancel}>Leave it</Secondary>}
-        {read === null && <Text color="failed">Something cannot be read yet.</Text>}
+        <Primary type="submit">{quick ? 'Save, next wire' : 'Save wire'}</Primary>
+        {cancel !== null && <Secondary onClick={cancel}>Cancel</Secondary>}
+        {read === null && <Text color="failed">A value cannot be read.</Text>}
       </Box>
     </form>
   );

@@ -30,18 +30,18 @@ function ToBeSettled({ swap, store, show }: { swap: Swap; store: JobStore; show:
   const jumpersOut = map?.jumpersOut ?? [];
   if (matters.length === 0 && (map?.notes.length ?? 0) === 0 && jumpersOut.length === 0) return null;
   return (
-    <Section title="To be settled">
-      <Box as="ul" listStyleType="none" aria-label="To be settled">
+    <Section title="To settle">
+      <Box as="ul" listStyleType="none" aria-label="To settle">
         {[...matters]
           .sort((a, b) => Number(b.holds) - Number(a.holds))
           .map((m, i) => (
             <Box as="li" key={`${m.wire} ${i}`} py="1" display="flex" gap="2" alignItems="baseline">
-              <StateMark mark={m.holds ? 'failed' : 'doubt'} label={m.holds ? 'holds the swap' : 'to know'} />
+              <StateMark mark={m.holds ? 'failed' : 'doubt'} label={m.holds ? 'blocks removal' : 'to know'} />
               <span>
                 {m.text}{' '}
                 <Box asChild textDecoration="underline" minH="28px" cursor="pointer">
                   <button type="button" onClick={() => show(m.wire)}>
-                    open it
+                    open
                   </button>
                 </Box>
               </span>
@@ -51,7 +51,7 @@ function ToBeSettled({ swap, store, show }: { swap: Swap; store: JobStore; show:
           <Box as="li" key={`${a} ${b}`} py="1" display="flex" gap="2" alignItems="baseline">
             <StateMark mark="doubt" label="to do" />
             <span>
-              The factory jumper {a} to {b} of the new unit comes out: a wire takes its place.
+              The factory jumper {a} to {b} of the new unit must be removed: a wire replaces it.
             </span>
           </Box>
         ))}
@@ -66,10 +66,10 @@ function ToBeSettled({ swap, store, show }: { swap: Swap; store: JobStore; show:
 /** By which set the inputs of the new unit are taken. */
 const valuesFromWords = ({ from, name }: NonNullable<Swap['next']>['from']): string =>
   from === 'translated'
-    ? `Inputs of the new unit as the set “${name ?? ''}” carries over to it.`
+    ? `Inputs of the new unit as translated from the set “${name ?? ''}”.`
     : from === 'set'
       ? `Inputs of the new unit as in the set “${name ?? ''}”.`
-      : 'No set is kept: the inputs of the new unit are taken as its factory makes them.';
+      : 'No parameter set saved: factory defaults are assumed for the inputs of the new unit.';
 
 const wiresShown = (wires: readonly RecordedWire[], show: Show, matters: Swap['matters']): RecordedWire[] =>
   wires.filter((w) => {
@@ -100,14 +100,14 @@ export function WireList({ jobId, store, swap }: StageProps & { swap: Swap }) {
   };
   return (
     <>
-      <Caution title="Looking, photographing and reading only, as long as anything is live.">
-        Touching, tugging, labelling and opening covers only where this section is isolated on its own, proven
-        dead and barriered from a live bypass.
+      <Caution title="Look, photograph and read only, as long as anything is live.">
+        Touch, pull, label and open covers only where this section is isolated, proven dead and barriered from
+        a live bypass.
       </Caution>
       <Section title="Old and new">
         {units.next === null && (
           <Text mb="2">
-            Which unit goes in is not said yet: choose it under Decide, then every wire gets its terminal.
+            New unit not chosen yet: choose it under Repair or replace, then every wire gets a new terminal.
           </Text>
         )}
         {swap.next !== null && (
@@ -130,7 +130,7 @@ export function WireList({ jobId, store, swap }: StageProps & { swap: Swap }) {
               }}
               all={every}
             />
-            <Tick label="Terminals without a wire too" checked={every} onChange={setEvery} />
+            <Tick label="Show terminals without a wire" checked={every} onChange={setEvery} />
           </>
         )}
       </Section>
@@ -145,8 +145,8 @@ export function WireList({ jobId, store, swap }: StageProps & { swap: Swap }) {
       <Section title={`Wires, ${wires.length}`}>
         {wires.length === 0 && (
           <Text mb="2">
-            None yet. Begin at one end of the strip: the mark of the terminal and what stands on the ferrule
-            are enough; a photograph helps. The rest can be added at a desk.
+            No wires yet. Start at one end of the strip: terminal marking and ferrule number are enough; a
+            photograph helps. Add the rest later.
           </Text>
         )}
         <Box display="flex" gap="2" flexWrap="wrap" mb="3" alignItems="end">
@@ -175,7 +175,7 @@ export function WireList({ jobId, store, swap }: StageProps & { swap: Swap }) {
               quick={adding.quick}
               keep={(noted) => {
                 store.record('wire.noted', noted);
-                setKept(`Wire ${noted.number} is kept.`);
+                setKept(`Wire ${noted.number} saved.`);
                 setAdding(adding.quick ? { id: v7(), quick: true } : null);
               }}
               cancel={() => setAdding(null)}
@@ -208,7 +208,7 @@ export function WireList({ jobId, store, swap }: StageProps & { swap: Swap }) {
                     quick={false}
                     keep={(noted) => {
                       store.record('wire.noted', noted);
-                      setKept(`${wireName({ number: noted.number, ferrule: noted.ferrule })} is kept.`);
+                      setKept(`${wireName({ number: noted.number, ferrule: noted.ferrule })} saved.`);
                       setOpen(null);
                     }}
                     cancel={() => setOpen(null)}

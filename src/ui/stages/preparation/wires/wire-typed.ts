@@ -9,7 +9,7 @@ const wireShape = z.object({
     .trim()
     .regex(/^[1-9]\d{0,3}$/, 'A whole number from 1')
     .transform(Number),
-  from: z.string().trim().max(12, 'At most 12 letters'),
+  from: z.string().trim().max(12, 'At most 12 characters'),
   unlisted: z.boolean(),
   role: z.enum(['none', 'unknown', ...roles]),
   ferrule: z.string().trim(),
