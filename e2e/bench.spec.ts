@@ -38,7 +38,7 @@ async function wanted(page: Page): Promise<{ red: string; black: string } | null
 /** Answers probes like the unit on the bench would, until no more is asked. */
 async function measure(page: Page, hidden: Hidden, most: number): Promise<number> {
   for (let taken = 0; taken < most; taken += 1) {
-    await expect(page.getByText('Weighing what to probe next…')).toHaveCount(0, { timeout: 20_000 });
+    await expect(page.getByText('Choosing next test…')).toHaveCount(0, { timeout: 20_000 });
     const probe = await wanted(page);
     if (probe === null) return taken;
     const answer = await page.request.post('/api/v1/calc/static-readings', {
@@ -52,8 +52,8 @@ async function measure(page: Page, hidden: Hidden, most: number): Promise<number
       await page.keyboard.type(value.toFixed(3));
       await page.keyboard.press('Enter');
     }
-    await expect(page.getByRole('status').filter({ hasText: /^Kept/ })).toContainText(
-      `Kept ${probe.red} to ${probe.black}`,
+    await expect(page.getByRole('status').filter({ hasText: /^Saved/ })).toContainText(
+      `Saved ${probe.red} to ${probe.black}`,
     );
   }
   return most;
@@ -66,7 +66,7 @@ test.beforeEach(async ({ page }) => {
 test('two dead parts of the trawl winch by the quick plan, with the story behind them', async ({ page }) => {
   test.setTimeout(120_000);
   const errors = watchConsole(page);
-  await visit(page, `/jobs/${trawlWinch}/bench`);
+  await visit(page, `/jobs/${trawlWinch}/bench-test`);
   await measure(
     page,
     {
@@ -79,7 +79,7 @@ test('two dead parts of the trawl winch by the quick plan, with the story behind
     15,
   );
   await expect(conclusion(page)).toContainText(/L1 upper diode is open/);
-  await expect(conclusion(page)).toContainText(/V lower transistor \(or its diode\) is shorted/);
+  await expect(conclusion(page)).toContainText(/V lower IGBT \(or its diode\) is shorted/);
   await expect(conclusion(page).getByRole('region', { name: 'Before fitting parts' })).toContainText(
     'motor and cable insulation',
   );
@@ -91,12 +91,12 @@ test('the motor still on the grading drum is seen, taken off, and everything is 
 }) => {
   test.setTimeout(120_000);
   const stage = { frontEnd: 'diode-1ph' };
-  await visit(page, `/jobs/${gradingDrum}/bench`);
+  await visit(page, `/jobs/${gradingDrum}/bench-test`);
   await choosePlan(page, 'full');
   await measure(page, { stage, conditions: { motorConnected: true } }, 60);
   const trap = page.getByRole('alert', { name: 'Trap: The motor is still connected.' });
-  await expect(trap).toContainText('Take the motor leads off');
-  await trap.getByRole('button', { name: 'Set aside, take all again' }).click();
+  await expect(trap).toContainText('Disconnect the motor');
+  await trap.getByRole('button', { name: 'Set readings aside, measure again' }).click();
   await expect(conclusion(page)).toContainText('Readings set aside');
   await choosePlan(page, 'quick');
   await measure(page, { stage }, 60);
@@ -108,16 +108,16 @@ test('the half-controlled crane slew, guided: thyristors are not condemned, and 
   page,
 }) => {
   test.setTimeout(180_000);
-  await visit(page, `/jobs/${craneSlew}/bench`);
+  await visit(page, `/jobs/${craneSlew}/bench-test`);
   await choosePlan(page, 'guided');
   const hidden = {
     stage: { frontEnd: 'scr-half-3ph', brake: true, capacitance_uF: 3300, bleederOhm: 82_000 },
     faults: [{ component: 'rect.L3.lo', mode: 'open' }],
   };
   await measure(page, hidden, 8);
-  await expect(page.getByText(/^Separates/)).toBeVisible();
+  await expect(page.getByText(/^Distinguishes/)).toBeVisible();
   const taken = 8 + (await measure(page, hidden, 50));
-  await expect(page.getByRole('status').filter({ hasText: 'Enough probing.' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'No more readings needed.' })).toBeVisible();
   await expect(conclusion(page)).toContainText('L3 lower diode is open');
   expect(taken).toBeLessThan(30);
 });
@@ -144,7 +144,7 @@ test('a unit through the simulated meter, hands on the leads only; a pulled cabl
   // A new unit on the same bench: what was read on the last one is set aside.
   const aside = entry(craneSlew, 'static.retake', { reason: 'another unit' });
   await postEntries(page.request, craneSlew, [aside]);
-  await visit(page, `/jobs/${craneSlew}/bench`);
+  await visit(page, `/jobs/${craneSlew}/bench-test`);
   const hand = handOnLeads();
   try {
     const stage = { frontEnd: 'scr-half-3ph', brake: true, capacitance_uF: 3300 };
@@ -159,24 +159,24 @@ test('a unit through the simulated meter, hands on the leads only; a pulled cabl
       if (probe === null) break;
       await hand.say(`touch ${probe.red} ${probe.black}`);
       const kept = page.getByRole('status').filter({ hasText: `${probe.red} to ${probe.black}` });
-      await expect(kept).toContainText('Kept', { timeout: 10_000 });
+      await expect(kept).toContainText('Saved', { timeout: 10_000 });
       await hand.say('lift');
-      await expect(meter).toContainText('open: touch the two screws');
+      await expect(meter).toContainText('open: touch both terminals');
     }
-    await expect(conclusion(page)).toContainText(/W upper transistor/);
+    await expect(conclusion(page)).toContainText(/W upper IGBT/);
     // Garbled until the cable is pulled: the page has all the time it needs.
     await hand.say('garbage 200');
     await expect(meter.getByRole('alert')).toContainText('cannot be read', { timeout: 15_000 });
     await hand.say('pull');
     await expect(meter.getByRole('alert')).toContainText('No meter on the data port');
-    await expect(meter).toContainText('open: touch the two screws', { timeout: 15_000 });
+    await expect(meter).toContainText('open: touch both terminals', { timeout: 15_000 });
   } finally {
     hand.leave();
   }
 });
 
 test('the stage is put together in the editor, and free probes are taken by two screws', async ({ page }) => {
-  await visit(page, `/jobs/${craneSlew}/bench`);
+  await visit(page, `/jobs/${craneSlew}/bench-test`);
   await page.getByRole('button', { name: 'Stage', exact: true }).click();
   await page.getByRole('radio', { name: 'link or choke' }).click();
   await page
@@ -185,14 +185,14 @@ test('the stage is put together in the editor, and free probes are taken by two 
     .click();
   await expect(page.getByText('Power stage: half-controlled, link, inverter fuse, brake')).toBeVisible();
   await page.getByRole('textbox', { name: 'Precharge resistor' }).fill('none');
-  await page.getByRole('button', { name: 'Keep this stage' }).click();
-  await expect(page.getByText('A figure above zero; an estimate will do.')).toBeVisible();
+  await page.getByRole('button', { name: 'Save power stage' }).click();
+  await expect(page.getByText('A value above zero; an estimate is enough.')).toBeVisible();
   await page.getByRole('textbox', { name: 'Precharge resistor' }).fill('33');
-  await page.getByRole('button', { name: 'Keep this stage' }).click();
+  await page.getByRole('button', { name: 'Save power stage' }).click();
   await expect(page.getByRole('button', { name: 'Red lead on +R, DC+R' })).toBeVisible();
 
   await page.getByRole('button', { name: 'Red lead on U' }).click();
-  await expect(page.getByText('Red on U: now choose the screw for black.')).toBeVisible();
+  await expect(page.getByText('Red on U: now tap the terminal for black.')).toBeVisible();
   await page.getByRole('button', { name: 'Black lead on V' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'U to V' })).toBeVisible();
@@ -201,19 +201,19 @@ test('the stage is put together in the editor, and free probes are taken by two 
 test('a dual module by lamp and battery, keys only, on the sheet beside the other levels', async ({
   page,
 }) => {
-  await visit(page, `/jobs/${trawlWinch}/bench`);
+  await visit(page, `/jobs/${trawlWinch}/bench-test`);
   await page.getByRole('button', { name: 'Module test' }).click();
   await page.getByRole('textbox', { name: 'Which one' }).fill('V leg');
   await page.getByRole('button', { name: 'Begin' }).click();
   const asked = (name: RegExp) => page.getByRole('group', { name });
-  await asked(/^Lamp straight/)
+  await asked(/^Lamp directly/)
     .getByRole('radio', { name: 'no' })
     .click();
-  await expect(page.getByRole('alert').filter({ hasText: 'Change the lamp' })).toBeVisible();
-  await asked(/^Lamp straight/)
+  await expect(page.getByRole('alert').filter({ hasText: 'Replace the lamp' })).toBeVisible();
+  await asked(/^Lamp directly/)
     .getByRole('radio', { name: 'yes' })
     .click();
-  await asked(/^Polarity/)
+  await asked(/^Battery polarity/)
     .getByRole('radio', { name: 'yes' })
     .click();
   await page.getByRole('button', { name: 'Lamp and battery proven' }).click();
@@ -238,15 +238,15 @@ test('a dual module by lamp and battery, keys only, on the sheet beside the othe
 
 test('the shop lead writes down what a dead part means, and the bench says it', async ({ page }) => {
   await choosePerson(page, odoId);
-  await visit(page, '/settings');
+  await visit(page, '/administration');
   const editor = page.getByRole('region', { name: 'Consequences' });
-  const chain = editor.getByRole('textbox', { name: 'Chain of cause' }).first();
+  const chain = editor.getByRole('textbox', { name: 'Cause and consequence' }).first();
   await chain.fill('');
-  await editor.getByRole('button', { name: 'Keep table' }).click();
-  await expect(editor.getByRole('alert')).toContainText('every line needs its chain of cause');
+  await editor.getByRole('button', { name: 'Save table' }).click();
+  await expect(editor.getByRole('alert')).toContainText('every row needs a cause');
   await chain.fill('Two phases at once: ask the harbour about the supply.');
-  await editor.getByRole('button', { name: 'Keep table' }).click();
-  await expect(editor.getByText(/^Table kept/)).toBeVisible();
+  await editor.getByRole('button', { name: 'Save table' }).click();
+  await expect(editor.getByText(/^Table saved/)).toBeVisible();
   const answer = await page.request.get('/api/v1/consequences');
   expect(JSON.stringify(await answer.json())).toContain('ask the harbour');
   await choosePerson(page, inesId);

@@ -29,7 +29,7 @@ test('twenty thousand jobs: searched as one types, filtered, leafed through, and
   test.setTimeout(120_000);
   const server = await startServer(await ownDatabase());
   try {
-    await visit(page, `${spare}/`);
+    await visit(page, `${spare}/?state=all`);
     const count = page.getByRole('navigation', { name: 'Pages of jobs' }).getByRole('status');
     await expect(count).toHaveText(/^200\d\d jobs, page 1 of 801$/);
     const lines = page.getByRole('main').getByRole('link', { name: /Pellow Quay/ });
@@ -61,8 +61,8 @@ test('Back, a second tab and a reload: a form shows what is recorded, and keeps 
   context,
 }) => {
   const job = await newJob(page.request, 'Ice hoist');
-  const call = `/jobs/${job}/take`;
-  const doing = (on: typeof page) => on.getByLabel(/What was it doing/);
+  const call = `/jobs/${job}/call`;
+  const doing = (on: typeof page) => on.getByLabel(/What was the machine doing/);
   const record = (text: string) =>
     postEntries(page.request, job, [entry(job, 'take.call', { doing: text, signs: [] })]);
   await visit(page, call);
@@ -78,8 +78,8 @@ test('Back, a second tab and a reload: a form shows what is recorded, and keeps 
 
   // Typed and not saved: over another stage, Back and a reload.
   await doing(page).fill('stopping');
-  await page.getByRole('link', { name: /^Look/ }).click();
-  await expect(page.getByRole('heading', { name: 'Look and smell' })).toBeVisible();
+  await page.getByRole('link', { name: /^Inspection/ }).click();
+  await expect(page.getByRole('heading', { name: 'Inspection' })).toBeVisible();
   await page.goBack();
   await expect(doing(page)).toHaveValue('stopping');
   await page.reload();
@@ -92,7 +92,7 @@ test('Back, a second tab and a reload: a form shows what is recorded, and keeps 
   const other = await context.newPage();
   await visit(other, call);
   await expect(doing(other)).toHaveValue('stopping');
-  await clash.getByRole('button', { name: 'Take what is recorded' }).click();
+  await clash.getByRole('button', { name: 'Use what is recorded' }).click();
   await expect(doing(page)).toHaveValue('standing');
   await expect(clash).toBeHidden();
 });

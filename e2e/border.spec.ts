@@ -84,7 +84,7 @@ test('a foreign page frames nothing, reads nothing, and finds out nothing', asyn
     const frame = document.createElement('iframe');
     frame.src = url;
     document.body.append(frame);
-  }, `${home}/jobs/${winch}/take`);
+  }, `${home}/jobs/${winch}/call`);
   await expect
     .poll(() =>
       Promise.all(
@@ -99,26 +99,28 @@ test('a foreign page frames nothing, reads nothing, and finds out nothing', asyn
           ),
       ),
     )
-    .not.toContainEqual(expect.stringContaining('Take the job'));
+    .not.toContainEqual(expect.stringContaining('Call'));
 });
 
 test('a foreign name of this machine is shown no page', async ({ page }) => {
   const port = new URL(home).port;
-  const answer = await page.request.get(`${home}/settings`, { headers: { host: `evil.example:${port}` } });
+  const answer = await page.request.get(`${home}/commissioning`, {
+    headers: { host: `evil.example:${port}` },
+  });
   expect(answer.status()).toBe(403);
   expect(await answer.text()).not.toContain('Limits');
 });
 
 test('our own pages run under their policy, and a script without its word does not', async ({ page }) => {
   const errors = watchConsole(page);
-  const answer = await page.goto(`/jobs/${winch}/take`);
+  const answer = await page.goto(`/jobs/${winch}/call`);
   const headers = answer?.headers() ?? {};
   expect(headers['content-security-policy']).toMatch(/script-src 'self' 'nonce-[\w+/=]+'/);
   expect(headers['content-security-policy']).toContain("frame-ancestors 'none'");
   expect(headers['x-content-type-options']).toBe('nosniff');
   expect(headers['referrer-policy']).toBe('no-referrer');
   expect(headers['x-request-id']).toMatch(/^[0-9a-f-]{36}$/);
-  await visit(page, `/jobs/${winch}/decide`);
+  await visit(page, `/jobs/${winch}/repair-or-replace`);
   expect(errors).toEqual([]);
   const ran = await page.evaluate(() => {
     const script = document.createElement('script');

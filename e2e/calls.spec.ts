@@ -28,7 +28,7 @@ const asked = (page: Page) => tracer(page).getByRole('region', { name: 'Check' }
 const likeliest = (page: Page) =>
   tracer(page).getByRole('list', { name: 'Likely causes' }).getByRole('listitem').first();
 const family = (page: Page, name: string) =>
-  page.getByRole('combobox', { name: 'What it shows or does' }).selectOption({ label: name });
+  page.getByRole('combobox', { name: 'What the drive shows or does' }).selectOption({ label: name });
 
 /** Every draft that this browser keeps, as text. */
 const draftsOf = (page: Page): Promise<string> =>
@@ -61,47 +61,47 @@ test('a dark display on a drive of no catalogue type: from the call to the cause
 }) => {
   const errors = watchConsole(page);
   const job = await newJob(page.request, 'Ice screw');
-  await visit(page, `/jobs/${job}/identify`);
+  await visit(page, `/jobs/${job}/nameplates`);
   for (const [label, text] of [
     ['Maker', 'Curlew'],
     ['Type code', 'C2-7'],
     ['Supply', '400'],
-    ['Rated output', '7.2'],
+    ['Rated output current', '7.2'],
   ] as const)
     await page.getByRole('form', { name: 'Drive label' }).getByLabel(label, { exact: true }).fill(text);
-  await page.getByRole('button', { name: 'Keep drive label' }).click();
-  await expect(page.getByText('Drive label kept.')).toBeVisible();
+  await page.getByRole('button', { name: 'Save drive nameplate' }).click();
+  await expect(page.getByText('Drive nameplate saved.')).toBeVisible();
 
-  await visit(page, `/jobs/${job}/trace`);
-  await expect(page.getByText('The fault family leads to the cause all the same.')).toBeVisible();
+  await visit(page, `/jobs/${job}/fault-finding`);
+  await expect(page.getByText('Fault finding by fault family works for any drive.')).toBeVisible();
   await family(page, 'the display is dark');
-  await expect(likeliest(page)).toContainText('own power supply is dead');
-  await answer(page, /is the charge lamp lit/, 'it is dark');
-  await answer(page, /does the supply tick/, 'it ticks');
+  await expect(likeliest(page)).toContainText('internal power supply failed');
+  await answer(page, /is the charge LED on/, 'it is dark');
+  await answer(page, /does the power supply tick/, 'it ticks');
   // Mistyped: taken back, and asked again.
   await tracer(page)
-    .getByRole('button', { name: /^Take back: Listen close by/ })
+    .getByRole('button', { name: /^Undo: Covers on, listen/ })
     .click();
-  await answer(page, /does the supply tick/, 'silent');
+  await answer(page, /does the power supply tick/, 'silent');
   await audit(page, 'trace of an unlisted drive');
 
   // The fuses are looked at under a proof only; one proof serves them all.
   await tracer(page)
-    .getByRole('button', { name: /take out each line fuse/ })
-    .or(asked(page).getByText(/take out each line fuse/))
+    .getByRole('button', { name: /remove each line fuse/ })
+    .or(asked(page).getByText(/remove each line fuse/))
     .first()
     .click();
   await expect(asked(page).getByRole('button', { name: 'one is open' })).toBeDisabled();
   await asked(page).getByRole('button', { name: 'Make safe' }).click();
   await proveDead(page, ['Mains supply'], 20);
-  await visit(page, `/jobs/${job}/trace`);
+  await visit(page, `/jobs/${job}/fault-finding`);
   await family(page, 'the display is dark');
-  await answer(page, /take out each line fuse/, 'one is open');
-  await expect(likeliest(page)).toContainText('the line or a line fuse is missing');
+  await answer(page, /remove each line fuse/, 'one is open');
+  await expect(likeliest(page)).toContainText('line or line fuse missing');
 
   const form = tracer(page).getByRole('form', { name: 'Confirm a cause' });
   await form.getByRole('button', { name: 'Save cause' }).click();
-  await expect(form.getByText('Say what was done, and since when it works.')).toBeVisible();
+  await expect(form.getByText('Enter what was done, and since when the machine works.')).toBeVisible();
   await form.getByLabel(/^What was done/).fill('F1 replaced after the rectifier read good: on since 14:20.');
   // What was typed lasts over a reload, once the device has it.
   await expect.poll(() => draftsOf(page)).toContain('F1 replaced');
@@ -112,7 +112,7 @@ test('a dark display on a drive of no catalogue type: from the call to the cause
   await expect(tracer(page).getByText(/F1 replaced after the rectifier read good/)).toBeVisible();
   await expect
     .poll(async () => pdfText(page.request, `/api/v1/jobs/${job}/report?form=pdf`))
-    .toMatch(/line\s+fuse\s+is\s+missing/);
+    .toMatch(/line\s+fuse\s+missing/);
   expect(errors).toEqual([]);
 });
 
@@ -122,19 +122,19 @@ test('an earth fault on a listed drive: dead until bench and insulation passed, 
   const errors = watchConsole(page);
   const job = await copyOf(page.request, southWinch);
   await visit(page, `/jobs/${job}/make-safe`);
-  await page.getByRole('button', { name: 'Record it: the proof lapses' }).click();
+  await page.getByRole('button', { name: 'Record it: dead proof becomes void' }).click();
   await proveDead(page, ['Mains supply', 'Brake supply', 'Load, springs, pressure'], 20);
-  await visit(page, `/jobs/${job}/trace`);
-  await page.getByRole('tab', { name: 'Alarm to cause' }).click();
+  await visit(page, `/jobs/${job}/fault-finding`);
+  await page.getByRole('tab', { name: 'Fault to cause' }).click();
   await family(page, 'ground fault');
   await expect(tracer(page).getByRole('note', { name: /No power and no reset/ })).toBeVisible();
   await expect(tracer(page)).not.toContainText('does it trip on run');
   await answer(page, /at power-up, or only on run/, 'only on run');
   await answer(page, /insulation of cable and motor together/, 'low');
   await answer(page, /cable off at the motor/, 'good');
-  await expect(likeliest(page)).toContainText('the motor cable leaks');
+  await expect(likeliest(page)).toContainText('motor cable insulation low');
   const form = tracer(page).getByRole('form', { name: 'Confirm a cause' });
-  await expect(form.getByLabel(/^Cause put back/)).toHaveCount(0);
+  await expect(form.getByLabel(/^Fault re-created/)).toHaveCount(0);
   await form.getByLabel(/^What was done/).fill('Cable replaced.');
   await form.getByRole('button', { name: 'Save cause' }).click();
   await expect(tracer(page).getByText('Cable replaced.')).toBeVisible();
@@ -150,8 +150,8 @@ test('an earth fault on a listed drive: dead until bench and insulation passed, 
       entry(job, 'motor.disconnected', { drive: 'off', thermistors: 'none', encoder: 'none' }),
       insulated(0.4),
     ]);
-    await visit(page, `/jobs/${job}/trace`);
-    await page.getByRole('tab', { name: 'Alarm to cause' }).click();
+    await visit(page, `/jobs/${job}/fault-finding`);
+    await page.getByRole('tab', { name: 'Fault to cause' }).click();
     await family(page, 'ground fault');
     await expect(tracer(page).getByRole('note', { name: /No power and no reset/ })).toBeVisible();
     await postEntries(page.request, job, [insulated(900)]);
@@ -165,8 +165,8 @@ test('an earth fault on a listed drive: dead until bench and insulation passed, 
   });
 
   await test.step('it was under power: the proof is gone', async () => {
-    await visit(page, `/jobs/${job}/bench`);
-    await expect(page.getByText(/it was switched on/).first()).toBeVisible();
+    await visit(page, `/jobs/${job}/bench-test`);
+    await expect(page.getByText(/power was switched on/).first()).toBeVisible();
   });
   expect(errors).toEqual([]);
 });

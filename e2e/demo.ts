@@ -53,8 +53,8 @@ export async function postEntries(
 
 /** Until the server has all that the page recorded: what is asked past the page comes after it. */
 export async function allKept(page: Page): Promise<void> {
-  await expect(page.getByRole('region', { name: 'Kept' })).toBeAttached();
-  await expect(page.getByText('(not kept yet, sending)')).toHaveCount(0);
+  await expect(page.getByRole('region', { name: 'Log', exact: true })).toBeAttached();
+  await expect(page.getByText('(not saved yet, sending)')).toHaveCount(0);
 }
 
 /** Loads a job's page anew, nothing of it lost: a reload can be faster than the disk that an entry is on its way to. */

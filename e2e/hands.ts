@@ -25,16 +25,16 @@ export async function answerSources(page: Page, isolated: readonly string[]): Pr
 export async function lockAndTag(page: Page, isolatedMinutesAgo: number): Promise<void> {
   await page.getByLabel('Isolated since').fill(minutesAgo(isolatedMinutesAgo));
   await page.getByLabel('Lock and tag', { exact: true }).fill('padlock 7, tag I. T.');
-  await page.getByRole('button', { name: 'Keep: locked and tagged' }).click();
+  await page.getByRole('button', { name: 'Save: locked and tagged' }).click();
   await expect(page.getByRole('button', { name: /2\. Lock and tag.*padlock 7/ })).toBeVisible();
 }
 
 export async function proveMeter(page: Page, when: 'before' | 'after'): Promise<void> {
   await page.getByLabel(`Known source DC, ${when}`).fill('proving unit');
-  await page.getByLabel(`It shows DC, ${when}`).fill('240');
+  await page.getByLabel(`Meter reading DC, ${when}`).fill('240');
   await page.getByLabel(`Known source AC, ${when}`).fill('socket outlet');
-  await page.getByLabel(`It shows AC, ${when}`).fill('231');
-  await page.getByRole('button', { name: `Keep: meter proven ${when}` }).click();
+  await page.getByLabel(`Meter reading AC, ${when}`).fill('231');
+  await page.getByRole('button', { name: `Save: meter proven ${when}` }).click();
   const step = when === 'before' ? /4\. Prove the meter.*240 V DC/ : /Prove the meter again.*240 V DC/;
   await expect(page.getByRole('button', { name: step })).toBeVisible();
 }

@@ -4,10 +4,10 @@ import { expect, test } from './test';
 
 test('the page of the system says how each part is, and leads there from the settings', async ({ page }) => {
   await choosePerson(page, inesId);
-  await visit(page, '/settings');
+  await visit(page, '/administration');
   await page.getByRole('link', { name: 'System status' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'System status' })).toBeVisible();
-  for (const part of ['Database', 'Link to drives', 'Disk', 'Computing and printing'])
+  for (const part of ['Database', 'Link to drives', 'Disk', 'Calculation and printing'])
     await expect(page.getByRole('region', { name: part })).toContainText('OK');
   await expect(page.getByText(/^PostgreSQL \d+/)).toBeVisible();
 });
@@ -26,9 +26,9 @@ test('a paper that takes a while says so, can be cancelled, and says why there i
   await page.route('**/api/v1/work', (route) => route.fulfill({ json: { waiting: 3 } }));
   await visit(page, `/jobs/${winch}/sheet`);
   await page.getByRole('link', { name: 'PDF, A4' }).click();
-  await expect(page.getByText('Being made… 3 more wait.')).toBeVisible();
+  await expect(page.getByText('Creating file… 3 more wait.')).toBeVisible();
   await page.getByRole('button', { name: 'Cancel' }).click();
-  await expect(page.getByText('Being made…')).toBeHidden();
+  await expect(page.getByText('Creating file…')).toBeHidden();
   letGo();
   await page.unroute('**/sheet?form=pdf&paper=a4');
   const [download] = await Promise.all([
@@ -37,5 +37,7 @@ test('a paper that takes a while says so, can be cancelled, and says why there i
   ]);
   expect(download.suggestedFilename()).toBe('static-test.pdf');
   await page.getByRole('link', { name: 'PDF, letter' }).click();
-  await expect(page.getByRole('alert').filter({ hasText: 'Not made' })).toContainText('Too many are waiting');
+  await expect(page.getByRole('alert').filter({ hasText: 'Not created' })).toContainText(
+    'Too many are waiting',
+  );
 });

@@ -25,27 +25,27 @@ const nameOf = (path: string): string => path.replace(/[0-9a-f-]{36}/, (id) => n
 const pages = [
   '/',
   '/jobs/new',
-  '/settings',
-  '/settings/traces',
-  '/catalogue',
-  '/rig',
-  '/health',
-  `/jobs/${pump}/take`,
-  `/jobs/${pump}/identify`,
+  '/administration',
+  '/administration/trace-tables',
+  '/drive-types',
+  '/simulator',
+  '/administration/status',
+  `/jobs/${pump}/call`,
+  `/jobs/${pump}/nameplates`,
   `/jobs/${pump}/as-found`,
-  `/jobs/${pump}/look`,
-  `/jobs/${winch}/trace`,
-  `/jobs/${winch}/motor`,
-  `/jobs/${winch}/settings`,
-  `/jobs/${netDrumSwap}/decide`,
-  `/jobs/${netDrumSwap}/prepare`,
-  `/jobs/${netDrumSwap}/swap?wire=3`,
+  `/jobs/${pump}/inspection`,
+  `/jobs/${winch}/fault-finding`,
+  `/jobs/${winch}/motor-and-cable`,
+  `/jobs/${winch}/commissioning`,
+  `/jobs/${netDrumSwap}/repair-or-replace`,
+  `/jobs/${netDrumSwap}/preparation`,
+  `/jobs/${netDrumSwap}/replacement?wire=3`,
   `/jobs/${netDrumSwap}/hand-over`,
   `/jobs/${netDrumSwap}/report`,
   '/scan',
-  `/jobs/${netDrum}/prepare`,
+  `/jobs/${netDrum}/preparation`,
   `/jobs/${iceCrusher}/make-safe`,
-  `/jobs/${pump}/bench`,
+  `/jobs/${pump}/bench-test`,
   `/jobs/${pump}/hand-over`,
   `/jobs/${pump}/sheet`,
 ];
@@ -62,7 +62,7 @@ for (const path of pages)
   });
 
 test('the keys sheet opens and closes by keyboard', async ({ page }) => {
-  await visit(page, `/jobs/${pump}/bench`);
+  await visit(page, `/jobs/${pump}/bench-test`);
   await page.getByRole('button', { name: '? keys' }).click();
   await expect(page.getByRole('dialog', { name: 'Keys of the bench' })).toBeVisible();
   await page.keyboard.press('Escape');

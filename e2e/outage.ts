@@ -37,7 +37,7 @@ export function ownCluster(kind: string, port: number, { walSegment_MB = 16 } = 
 
 /** Somebody who asks questions on the spare server's page of a job, and what the server has of them. */
 export async function typist(page: Page, jobId = winch) {
-  const field = page.getByLabel('Ask something for later');
+  const field = page.getByLabel('Note a question for later');
   const asked: string[] = [];
   const recorded = async (): Promise<string[]> => {
     const texts: string[] = [];
@@ -52,7 +52,7 @@ export async function typist(page: Page, jobId = winch) {
       if (!more) return texts;
     }
   };
-  await visit(page, `${spare}/jobs/${jobId}/decide`);
+  await visit(page, `${spare}/jobs/${jobId}/repair-or-replace`);
   const before = (await recorded()).length;
   return {
     ask: async (text: string): Promise<void> => {
@@ -64,7 +64,7 @@ export async function typist(page: Page, jobId = winch) {
     /** A page that was never reloaded sends all of it by itself: each is there once, in order. */
     allRecorded: async (databaseUrl: string): Promise<void> => {
       await expect.poll(async () => (await recorded()).slice(before), { timeout: 90_000 }).toEqual(asked);
-      await expect(page.getByText('(not kept yet, sending)')).toHaveCount(0);
+      await expect(page.getByText('(not saved yet, sending)')).toHaveCount(0);
       await expect(page.getByText('Server not reachable')).toBeHidden();
       const { checkChains, close } = await import('../src/server/database/maintenance');
       process.env['DATABASE_URL'] = databaseUrl;

@@ -43,7 +43,7 @@ test(`the database is stopped for ${away_s} s: what is asked meanwhile is there 
     own.running().stop();
     const until = Date.now() + away_s * 1000;
     for (let i = 0; Date.now() < until; i += 1) await ask(`while it is away, ${i}`);
-    await expect(page.getByText('(not kept yet, sending)').first()).toBeVisible();
+    await expect(page.getByText('(not saved yet, sending)').first()).toBeVisible();
     await own.start();
     await ask('after it came back');
     await allRecorded(own.url());
@@ -77,7 +77,7 @@ test('the disk is full: it is said, nothing is lost, and all is kept when there 
     await expect.poll(send(50, 900), { timeout: 60_000, intervals: [1] }).toBe(503);
     await expect.poll(send(1, 1), { timeout: 60_000, intervals: [1] }).toBe(503);
     await ask(`with the disk full: ${'whose is this unit? '.repeat(8)}`.trim());
-    await expect(page.getByText('(not kept yet, sending)')).toHaveCount(1);
+    await expect(page.getByText('(not saved yet, sending)')).toHaveCount(1);
     await expect(page.getByText('Not recorded yet. Internal server error.')).toBeVisible();
     limitFiles(null);
     await ask('with room again');

@@ -19,23 +19,23 @@ async function everyPanel(page: Page, row: string, more: readonly string[], wher
 }
 
 for (const [path, group] of [
-  ['decide', 'Decide'],
-  ['prepare', 'Prepare'],
-  ['swap', 'Swap and wire'],
-  ['hand-over', 'Hand over'],
+  ['decide', 'Repair or replace'],
+  ['prepare', 'Preparation'],
+  ['swap', 'Replacement'],
+  ['hand-over', 'Hand-over'],
 ] as const)
   test(`axe finds nothing in any panel of ${path}`, async ({ page }) => {
     test.setTimeout(120_000);
     await choosePerson(page, inesId);
     await visit(page, `/jobs/${netDrumSwap}/${path}`);
-    await everyPanel(page, group, ['Add a wire', 'What a swap usually takes'], path);
+    await everyPanel(page, group, ['Add a wire', 'Usual replacement tasks'], path);
   });
 
 test('axe finds nothing in any panel of the trace page', async ({ page }) => {
   test.setTimeout(120_000);
   await choosePerson(page, inesId);
-  await visit(page, `/jobs/${winch}/trace`);
-  await everyPanel(page, 'What to do', ['Walk a loop', 'Temporary jumper'], 'trace');
+  await visit(page, `/jobs/${winch}/fault-finding`);
+  await everyPanel(page, 'What to do', ['Check a loop', 'Temporary jumper'], 'trace');
 });
 
 /** Every panel of a start-up that was begun, with sets and a failed test. */
@@ -57,24 +57,33 @@ async function startUpPanels(page: Page, look: (where: string) => Promise<void>)
     }),
   ];
   await postEntries(request, job, made);
-  await visit(page, `/jobs/${job}/motor`);
+  await visit(page, `/jobs/${job}/motor-and-cable`);
   await page.getByText('Winding resistance').waitFor();
   await look('motor');
-  await visit(page, `/jobs/${job}/settings`);
+  await visit(page, `/jobs/${job}/commissioning`);
   await findAndRead(page, 'Whimbrel W4');
   for (const name of [
     'Load and control',
-    'Supply and place',
+    'Supply and installation',
     'Start-up sheet',
     'Ramps',
     'Commissioning run',
   ]) {
-    await panelOf(page, 'Settings', name);
+    await panelOf(page, 'Commissioning', name);
     await look(name);
   }
-  await panelOf(page, 'Settings', 'Parameter sets');
-  for (const name of ['Audit', 'Compare', 'Translate', 'Write', 'Keys', 'By hand', 'Bring in', 'Library']) {
-    await panelOf(page, 'What to do with a set', name);
+  await panelOf(page, 'Commissioning', 'Parameter sets');
+  for (const name of [
+    'Audit',
+    'Compare',
+    'Translate',
+    'Write',
+    'Keys',
+    'Single parameters',
+    'Import',
+    'Library',
+  ]) {
+    await panelOf(page, 'Actions for the set', name);
     await look(name);
   }
 }

@@ -31,18 +31,18 @@ test('a pasted table is taken line by line, asked about, not taken twice, and go
     return `${r.red};${r.black};${volts.replace('.', ',')}`;
   });
 
-  await visit(page, `/jobs/${gradingDrum}/bench`);
+  await visit(page, `/jobs/${gradingDrum}/bench-test`);
   await page.getByRole('button', { name: 'Readings as a file' }).click();
   const file = page.getByRole('region', { name: 'Readings as a file' });
   const paste = file.getByRole('textbox', { name: 'Paste readings' });
   await paste.fill(`red;black;value\n${rows.join('\n')}\nBR;DC+;0,4\nthe winch is dead`);
-  await expect(file.getByText('“BR” is no screw of this drive')).toBeVisible();
+  await expect(file.getByText('“BR”: no such terminal')).toBeVisible();
   await expect(file.getByText('3 lines will be left out.')).toBeVisible();
   await file.getByRole('button', { name: /^0\.\d+ V$/ }).click();
   await expect(file.getByText('2 lines will be left out.')).toBeVisible();
-  await file.getByRole('button', { name: 'Keep 10 readings' }).click();
-  await expect(file.getByText('kept already')).toHaveCount(10);
-  await expect(file.getByRole('button', { name: 'Keep', exact: true })).toBeDisabled();
+  await file.getByRole('button', { name: 'Save 10 readings' }).click();
+  await expect(file.getByText('saved already')).toHaveCount(10);
+  await expect(file.getByRole('button', { name: 'Save', exact: true })).toBeDisabled();
 
   // The same readings once more, as a file this time: no confirmation, so nothing to keep.
   await file.getByLabel('File of readings').setInputFiles({
@@ -50,7 +50,7 @@ test('a pasted table is taken line by line, asked about, not taken twice, and go
     mimeType: 'application/x-ndjson',
     buffer: Buffer.from(readings.map((r) => JSON.stringify(r)).join('\n')),
   });
-  await expect(file.getByText('kept already')).toHaveCount(10);
+  await expect(file.getByText('saved already')).toHaveCount(10);
   await paste.fill(Array.from({ length: 401 }, () => 'L1 DC+ 0.4').join('\n'));
   await expect(file.getByRole('alert')).toContainText('at most 400 at a time');
 
@@ -69,8 +69,8 @@ test('a pasted table is taken line by line, asked about, not taken twice, and go
   expect(verdict.candidates[0]?.faults).toEqual([{ component: 'inv.W.lo', mode: 'short' }]);
   expect((await download('Readings, CSV')).split('\n')).toHaveLength(11);
   expect((await download('Readings, JSON lines')).trim().split('\n')).toHaveLength(10);
-  expect(JSON.parse(await download('Whole test, JSON'))).toMatchObject({ title: 'Static-test sheet' });
+  expect(JSON.parse(await download('Complete test, JSON'))).toMatchObject({ title: 'Static-test sheet' });
 
-  await file.getByRole('button', { name: 'Back to the bench' }).click();
-  await expect(page.getByRole('complementary', { name: 'Evidence' })).toContainText(/W lower transistor/);
+  await file.getByRole('button', { name: 'Back to the bench test' }).click();
+  await expect(page.getByRole('complementary', { name: 'Evidence' })).toContainText(/W lower IGBT/);
 });

@@ -42,7 +42,7 @@ test('interlock open, on an input other than the usual one', async ({ page }) =>
   await order(page.request, { plant: { contacts: { ...winchContacts, DI1: false, DI5: true } } });
   await says(page, /Run: open\..*X1, X2 off/);
   await order(page.request, { plant: { contacts: { ...winchContacts, DI5: true } } });
-  await says(page, /No inhibit found\./);
+  await says(page, /No run inhibit found\./);
   expect(errors).toEqual([]);
 });
 
@@ -52,7 +52,7 @@ test('the STO return is missing', async ({ page }) => {
     wait_s: 1,
   });
   await readOut(page, await slipwayWinch(page.request));
-  await says(page, /STO: open\..*return SC is not tied/);
+  await says(page, /STO: open\..*return SC not connected/);
 });
 
 test('coast from the serial side, with no wire on any input', async ({ page }) => {
@@ -61,14 +61,14 @@ test('coast from the serial side, with no wire on any input', async ({ page }) =
     wait_s: 1,
   });
   await readOut(page, await slipwayWinch(page.request));
-  await says(page, /No coast: open\..*with no wire on any input/);
+  await says(page, /No coast: open\..*over the serial link/);
 });
 
-test('run lamp on, shaft still: the reference is zero', async ({ page }) => {
+test('run LED on, shaft stopped: the reference is zero', async ({ page }) => {
   await order(page.request, { plant: { AI1: 0, contacts: { ...winchContacts, DI1: false } }, wait_s: 1 });
   await order(page.request, { plant: { contacts: winchContacts }, wait_s: 1 });
   await readOut(page, await slipwayWinch(page.request));
-  await says(page, /Reference: open\..*run lamp on, shaft still.*A1 is at zero/);
+  await says(page, /Reference: open\..*run LED on, shaft stopped.*A1 is at zero/);
 });
 
 test('off the display, without any link', async ({ page }) => {
@@ -77,38 +77,38 @@ test('off the display, without any link', async ({ page }) => {
   const job = await newJob(request, 'A winch without a link');
   const drive = entry(job, 'identify.drive', entries.find((e) => e.kind === 'identify.drive')?.payload);
   await postEntries(request, job, [drive]);
-  await visit(page, `/jobs/${job}/trace`);
-  await says(page, /Nothing is open so far\./);
-  await page.getByRole('combobox', { name: 'A setting' }).selectOption('5-03');
+  await visit(page, `/jobs/${job}/fault-finding`);
+  await says(page, /No open condition so far\./);
+  await page.getByRole('combobox', { name: 'Parameter' }).selectOption('5-03');
   await page.getByRole('combobox', { name: 'Set to' }).selectOption({ label: 'interlock' });
-  await page.getByRole('button', { name: 'Keep this setting' }).click();
+  await page.getByRole('button', { name: 'Save parameter value' }).click();
   await page.getByRole('button', { name: 'X3: not read' }).click();
   await page.getByRole('button', { name: 'X3: on' }).click();
   await says(page, /Interlocks: open\..*X3 carries/);
   // The row of bits: X3 turned and read again tells that this display counts from the right.
   const row = page.getByRole('region', { name: 'Row of bits' });
   await row.getByRole('textbox', { name: 'Bits of the input monitor' }).fill('0001O1');
-  await expect(row.getByText('Noughts and ones')).toBeVisible();
+  await expect(row.getByText('Zeros and ones')).toBeVisible();
   await row.getByRole('textbox', { name: 'Bits of the input monitor' }).fill('000101');
   await expect(row.getByRole('row')).toHaveCount(3);
-  await row.getByRole('combobox', { name: 'Turned' }).selectOption({ label: 'X3' });
-  await row.getByRole('textbox', { name: 'Bits after it' }).fill('000001');
-  await row.getByRole('button', { name: 'Keep these bits, first bit right' }).click();
+  await row.getByRole('combobox', { name: 'Switched input' }).selectOption({ label: 'X3' });
+  await row.getByRole('textbox', { name: 'Bits after switching' }).fill('000001');
+  await row.getByRole('button', { name: 'Save these bits, first bit right' }).click();
   await expect(page.getByRole('button', { name: 'X1: on' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'X3: off' })).toBeVisible();
   await page.getByRole('textbox', { name: 'Bus voltage' }).fill('none');
   await page.getByRole('textbox', { name: 'Reference' }).focus();
-  await expect(page.getByText('A figure as the display shows it')).toBeVisible();
+  await expect(page.getByText('A value as displayed')).toBeVisible();
   // What no display of this drive shows is asked about, and not kept meanwhile.
   await page.getByRole('textbox', { name: 'Bus voltage' }).fill('99999');
   await page.getByRole('textbox', { name: 'Bus voltage' }).press('Enter');
-  await expect(page.getByText('99999 V? A unit for 400 V shows 0 to 1131 V.')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'The display shows just that' })).toBeVisible();
+  await expect(page.getByText('99999 V? A 400 V unit shows 0 to 1131 V.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'The display shows exactly this' })).toBeVisible();
   await expect(page.getByText(/bus volts 99999/)).toHaveCount(0);
   await page.getByRole('textbox', { name: 'Bus voltage' }).fill('541');
   await page.getByRole('textbox', { name: 'Bus voltage' }).press('Enter');
   await expect(page.getByText(/bus volts 541/)).toBeVisible();
-  await page.getByRole('combobox', { name: 'Active alarm' }).selectOption('EARTH');
+  await page.getByRole('combobox', { name: 'Active fault' }).selectOption('EARTH');
   await says(page, /No trip: open\..*current to earth/);
 });
 
@@ -144,11 +144,11 @@ test('a lost input phase: the dead check comes before the live one, and the caus
   const job = await slipwayWinch(page.request);
   await readOut(page, job);
   await says(page, /Supply: open\..*input phase lost/);
-  await expect(tracer(page)).toContainText('What is behind P-LOSS');
+  await expect(tracer(page)).toContainText('Fault finding: P-LOSS');
   const asked = tracer(page).getByRole('region', { name: 'Check' });
   for (let i = 0; i < 4; i += 1) {
     const what = (await asked.textContent()) ?? '';
-    if (/take each line fuse out/.test(what)) break;
+    if (/remove each line fuse/.test(what)) break;
     expect(what).not.toContain('Live parts');
     await asked.getByRole('button', { name: 'not sure' }).click();
     await expect(asked).not.toHaveText(what);
@@ -160,13 +160,13 @@ test('a lost input phase: the dead check comes before the live one, and the caus
   await expect(asked.getByRole('button', { name: 'one is open' })).toBeDisabled();
   await asked.getByRole('button', { name: 'Make safe' }).click();
   await proveDead(page, ['Mains supply', 'Brake supply', 'Load, springs, pressure'], 12);
-  await visit(page, `/jobs/${job}/trace`);
+  await visit(page, `/jobs/${job}/fault-finding`);
   await expect(asked).toBeVisible();
-  const fuses = tracer(page).getByRole('button', { name: /take each line fuse out/ });
+  const fuses = tracer(page).getByRole('button', { name: /remove each line fuse/ });
   if ((await fuses.count()) > 0) await fuses.click();
   await asked.getByRole('button', { name: 'one is open' }).click();
-  await expect(firstSuspect(page)).toContainText('a line fuse is blown');
-  await tracer(page).getByRole('combobox', { name: 'Cause' }).selectOption('a line fuse is blown');
+  await expect(firstSuspect(page)).toContainText('line fuse blown');
+  await tracer(page).getByRole('combobox', { name: 'Cause' }).selectOption('line fuse blown');
   await tracer(page)
     .getByRole('textbox', { name: /^What was done/ })
     .fill('F2 out: trips. New F2 in: runs.');
@@ -185,17 +185,17 @@ test('overvoltage on stopping the slipway winch', async ({ page }) => {
   });
   await order(page.request, { plant: { contacts: { ...winchContacts, DI1: false } }, wait_s: 3 });
   await readOut(page, await slipwayWinch(page.request));
-  await expect(tracer(page)).toContainText('What is behind O-VOLT D');
-  await expect(firstSuspect(page)).toContainText('deceleration is too short');
+  await expect(tracer(page)).toContainText('Fault finding: O-VOLT D');
+  await expect(firstSuspect(page)).toContainText('ramp down too short');
   // The chopper entry was read out: the drive answers that check itself.
-  const own = tracer(page).getByRole('region', { name: 'The drive says' });
+  const own = tracer(page).getByRole('region', { name: 'The drive shows' });
   await expect(own).toContainText('chopper off');
   await own
     .getByRole('listitem')
     .filter({ hasText: 'chopper' })
-    .getByRole('button', { name: 'Take it' })
+    .getByRole('button', { name: 'Use this' })
     .click();
-  await expect(firstSuspect(page)).toContainText('brake chopper is switched off');
+  await expect(firstSuspect(page)).toContainText('brake chopper switched off');
 });
 
 test('an earth fault: no power and no reset before bench and insulation passed, in the fold too', async ({
@@ -208,11 +208,11 @@ test('an earth fault: no power and no reset before bench and insulation passed, 
   await expect(tracer(page).getByRole('note').filter({ hasText: 'No power and no reset' })).toBeVisible();
   await expect(tracer(page)).not.toContainText('does it trip on run');
   // Another list changes nothing: the fault that is shown decides.
-  await page.getByRole('combobox', { name: 'What it shows or does' }).selectOption('undervoltage');
-  await expect(tracer(page)).toContainText('What is behind undervoltage');
+  await page.getByRole('combobox', { name: 'What the drive shows or does' }).selectOption('undervoltage');
+  await expect(tracer(page)).toContainText('Fault finding: undervoltage');
   await expect(tracer(page).getByRole('note').filter({ hasText: 'No power and no reset' })).toBeVisible();
-  await expect(tracer(page)).not.toContainText('Watch the bus volts while it is loaded');
-  await expect(page.getByRole('region', { name: 'Clearing the alarm' })).toContainText('Not yet');
+  await expect(tracer(page)).not.toContainText('Watch the bus voltage under load');
+  await expect(page.getByRole('region', { name: 'Resetting the fault' })).toContainText('Not yet');
   // Round the page: what was measured under power does not count, and one that does not say how it was measured is refused.
   const live = { family: 'ground', check: 'unloaded', outcome: 'no', words: 'runs unloaded' };
   await postEntries(page.request, job, [entry(job, 'trace.answered', { ...live, hazard: 'live' })]);
@@ -224,8 +224,8 @@ test('an earth fault: no power and no reset before bench and insulation passed, 
   // Nor is a live check a question because the page says so, nor one that no table has.
   for (const [change, why] of [
     [{ hazard: 'none' }, 'another hazard: '],
-    [{ hazard: 'none', check: 'made-up' }, 'no such check'],
-    [{ hazard: 'none', family: 'made-up' }, 'no such check'],
+    [{ hazard: 'none', check: 'made-up' }, 'No such check'],
+    [{ hazard: 'none', family: 'made-up' }, 'No such check'],
     [{ hazard: 'live', outcome: 'made-up' }, 'no such outcome'],
   ] as const) {
     const forged = await page.request.post(`/api/v1/jobs/${job}/entries`, {
@@ -235,32 +235,34 @@ test('an earth fault: no power and no reset before bench and insulation passed, 
   }
 });
 
-test('the shop lead lists a drive; a line that is no address says so; nobody else may', async ({ page }) => {
+test('the shop lead lists a drive; a line that is not an address says so; nobody else may', async ({
+  page,
+}) => {
   expect((await page.request.put('/api/v1/drives', { data: ['10.0.0.1:502'] })).status()).toBe(403);
   await choosePerson(page, odoId);
-  await visit(page, '/settings');
+  await visit(page, '/administration');
   const list = page.getByRole('region', { name: 'Drives on the network' });
-  const addresses = list.getByRole('textbox', { name: 'Addresses, one a line' });
+  const addresses = list.getByRole('textbox', { name: 'Addresses, one per line' });
   await addresses.fill('127.0.0.1:9\nthe winch');
-  await list.getByRole('button', { name: 'Keep list' }).click();
-  await expect(list.getByRole('alert')).toContainText('the winch: write host:port');
+  await list.getByRole('button', { name: 'Save list' }).click();
+  await expect(list.getByRole('alert')).toContainText('the winch: use host:port');
   await expect(addresses).toHaveValue('127.0.0.1:9\nthe winch');
   await addresses.fill('127.0.0.1:9');
-  await list.getByRole('button', { name: 'Keep list' }).click();
-  await expect(list.getByText('List kept.')).toBeVisible();
+  await list.getByRole('button', { name: 'Save list' }).click();
+  await expect(list.getByText('List saved.')).toBeVisible();
   const { found } = (await (await page.request.get('/api/v1/drives')).json()) as {
     found: { target: string; trouble: string | null }[];
   };
-  expect(found.find((f) => f.target === '127.0.0.1:9')?.trouble).toContain('Nothing listens');
+  expect(found.find((f) => f.target === '127.0.0.1:9')?.trouble).toContain('No connection');
   await addresses.fill('');
-  await list.getByRole('button', { name: 'Keep list' }).click();
-  await expect(list.getByText('List kept.')).toBeVisible();
+  await list.getByRole('button', { name: 'Save list' }).click();
+  await expect(list.getByText('List saved.')).toBeVisible();
 });
 
 test('no page of a browser reaches the link or the rig', async ({ request }) => {
   const link = own.link;
   const from = { origin: 'http://elsewhere.example' };
-  const asked = await request.post(`http://${link}/identify`, {
+  const asked = await request.post(`http://${link}/nameplates`, {
     data: { target: '127.0.0.1:4403' },
     headers: from,
   });

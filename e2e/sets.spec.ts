@@ -6,8 +6,8 @@ import { boatWinch, choosePerson, inesId, picture, reloadJob, visit, watchConsol
 import { order, winchReady } from './rig';
 import { findAndRead, jobWith, panelOf } from './trace';
 
-const sets = (page: Page) => panelOf(page, 'Settings', 'Parameter sets');
-const view = (page: Page, name: string) => panelOf(page, 'What to do with a set', name);
+const sets = (page: Page) => panelOf(page, 'Commissioning', 'Parameter sets');
+const view = (page: Page, name: string) => panelOf(page, 'Actions for the set', name);
 const findings = (page: Page) => page.getByRole('list', { name: 'Findings' });
 
 /** Entries of the old drive as somebody wrote them down, one that it does not have among them. */
@@ -29,18 +29,18 @@ test.beforeEach(async ({ page }) => {
   await winchReady(page.request);
 });
 
-test('a read-out is a set: audited against the plate, compared with the factory, given out', async ({
+test('a read-out is a set: audited against the nameplate, compared with the factory, given out', async ({
   page,
 }) => {
   const errors = watchConsole(page);
   const job = await jobWith(page, boatWinch, 'A winch with its set', 'as there');
   await order(page.request, { set: { 'restart.power-on': 'on', 'motor.current': 15, 'ramp.up': 12 } });
-  await visit(page, `/jobs/${job}/settings`);
-  await page.getByRole('button', { name: 'Make the sheet' }).click();
+  await visit(page, `/jobs/${job}/commissioning`);
+  await page.getByRole('button', { name: 'Make start-up sheet' }).click();
   await findAndRead(page, 'Whimbrel W4');
   await sets(page);
-  await expect(findings(page)).toContainText('Motor current is not the one of the plate.');
-  await expect(findings(page)).toContainText('The machine may start when the power comes back.');
+  await expect(findings(page)).toContainText('Motor current does not match the nameplate.');
+  await expect(findings(page)).toContainText('The machine may start when power returns.');
   await expect(findings(page).getByRole('listitem').first()).toContainText('wrong');
   await expect(page.getByText(/\d+ not judged/)).toBeVisible();
 
@@ -57,37 +57,39 @@ test('a read-out is a set: audited against the plate, compared with the factory,
   expect(readFileSync(path, 'utf8')).toContain('3-01,Acceleration,12,s,12 s');
 
   // The file comes back as the same set.
-  await view(page, 'Bring in');
+  await view(page, 'Import');
   await page.locator('input[type="file"]').setInputFiles({
     name: 'backup.csv',
     mimeType: 'text/csv',
     buffer: readFileSync(path),
   });
-  await expect(page.getByText(/^\d+ values of \d+ lines are taken\.$/)).toBeVisible();
-  await page.getByRole('button', { name: /^Keep \d+ values/ }).click();
+  await expect(page.getByText(/^\d+ values read from \d+ lines\.$/)).toBeVisible();
+  await page.getByRole('button', { name: /^Save \d+ values/ }).click();
   await view(page, 'Compare');
   await page.getByRole('combobox', { name: 'With' }).selectOption({ index: 2 });
-  await expect(page.getByText('No difference that matters.')).toBeVisible();
+  await expect(page.getByText('No relevant differences.')).toBeVisible();
   expect(errors).toEqual([]);
 });
 
-test('the set of an old Knot is carried to the Whimbrel: every value told, choices made, the rest refused aloud', async ({
+test('the set of an old Knot is translated to the Whimbrel: every value told, choices made, the rest refused aloud', async ({
   page,
 }) => {
   const job = await jobWith(page, boatWinch, 'A Knot replaced', 'as there');
-  await visit(page, `/jobs/${job}/settings`);
+  await visit(page, `/jobs/${job}/commissioning`);
   await sets(page);
   await page.getByRole('combobox', { name: 'Type' }).selectOption('knot-k3');
-  await page.getByRole('textbox', { name: 'Rated output of that unit' }).fill('10');
+  await page.getByRole('textbox', { name: 'Rated output current of that unit' }).fill('10');
   await page.getByRole('textbox', { name: 'Rated power of that unit' }).fill('4');
   await page.getByRole('textbox', { name: 'Numbers and values' }).fill('nonsense');
   await expect(page.getByText('is it the right type?')).toBeVisible();
   await page.getByRole('textbox', { name: 'Numbers and values' }).fill(knotTable());
-  await expect(page.getByRole('row').filter({ hasText: 'Z-77' })).toContainText('no such entry');
-  await expect(page.getByRole('button', { name: 'Give it a name first' })).toBeDisabled();
-  await page.getByRole('textbox', { name: 'Called' }).fill('Paper of the old unit');
-  await page.getByRole('button', { name: /^Keep \d+ values/ }).click();
-  await expect(page.getByText('1 entry that the type does not know')).toBeVisible();
+  await expect(page.getByRole('row').filter({ hasText: 'Z-77' })).toContainText(
+    'not a parameter of this type',
+  );
+  await expect(page.getByRole('button', { name: 'Enter a name first' })).toBeDisabled();
+  await page.getByRole('textbox', { name: 'Name' }).fill('Paper of the old unit');
+  await page.getByRole('button', { name: /^Save \d+ values/ }).click();
+  await expect(page.getByText('1 parameter not known to this type')).toBeVisible();
 
   await view(page, 'Translate');
   const list = page.getByRole('list', { name: 'Translation' });
@@ -101,11 +103,11 @@ test('the set of an old Knot is carried to the Whimbrel: every value told, choic
   await expect(list.getByRole('listitem').filter({ hasText: 'B-07' })).toContainText('150 % × 10 A = 15 A');
   await picture(page, 'set-translate');
   for (const choice of await list.getByRole('combobox').all()) await choice.selectOption({ index: 1 });
-  await page.getByRole('button', { name: 'Keep the carried set' }).click();
-  await expect(page.getByText('Kept as a set of its own.')).toBeVisible();
+  await page.getByRole('button', { name: 'Save translated set' }).click();
+  await expect(page.getByText('Saved as a new set.')).toBeVisible();
   await reloadJob(page);
   await sets(page);
   await expect(page.getByRole('combobox', { name: 'Set', exact: true })).toContainText(
-    'carried to whimbrel-w4',
+    'translated to whimbrel-w4',
   );
 });

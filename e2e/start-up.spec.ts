@@ -25,13 +25,13 @@ const row = (page: Page, number: string) =>
   rows(page)
     .getByRole('listitem')
     .filter({ has: page.getByText(number, { exact: true }) });
-const panel = (page: Page, name: string) => panelOf(page, 'Settings', name);
+const panel = (page: Page, name: string) => panelOf(page, 'Commissioning', name);
 
 /** The step that is asked. */
 const taken = (page: Page) =>
   page
     .locator('section[aria-label]')
-    .filter({ has: page.getByRole('button', { name: 'Not right', exact: true }) });
+    .filter({ has: page.getByRole('button', { name: 'Failed', exact: true }) });
 const press = (page: Page, name: string | RegExp) => page.getByRole('button', { name }).click();
 
 /** What the asked step wants, by hand. */
@@ -46,20 +46,20 @@ async function byHand(page: Page): Promise<void> {
       await page.getByRole('textbox', { name: `Speed ${n}` }).fill(hz);
       await page.getByRole('textbox', { name: `Current ${n}` }).fill(amps);
     }
-    return press(page, 'Keep these currents');
+    return press(page, 'Save currents');
   }
   if ((await boxes.count()) > 0) {
-    const keep = step.getByRole('button', { name: /^Keep (the whole sequence|all of it)/ });
+    const keep = step.getByRole('button', { name: /^Save( sequence)?$/ });
     await expect(keep).toBeDisabled();
     for (const box of await boxes.all()) await box.check();
-    const who = step.getByRole('textbox', { name: 'Qualified person who answers for it' });
+    const who = step.getByRole('textbox', { name: 'Responsible qualified person' });
     if ((await who.count()) > 0) {
       await expect(keep).toBeDisabled();
       await who.fill('A. Fenn');
     }
     return keep.click();
   }
-  const seen = step.getByRole('button', { name: 'Seen and right' });
+  const seen = step.getByRole('button', { name: 'Passed' });
   const fields = await step.getByRole('textbox').all();
   if (fields.length > 0) {
     await expect(seen).toBeDisabled();
@@ -83,10 +83,10 @@ async function walkRun(
 ): Promise<string[]> {
   await panel(page, 'Commissioning run');
   const walked: string[] = [];
-  const said = page.getByRole('status').filter({ hasText: /steps? (are open|is settled)/ });
+  const said = page.getByRole('status').filter({ hasText: /steps? (are open|done)/ });
   for (let i = 0; i < 40; i += 1) {
     const words = (await said.textContent()) ?? '';
-    if (words.includes('Every step is settled')) return walked;
+    if (words.includes('All steps done')) return walked;
     const step = (await taken(page).getAttribute('aria-label')) ?? '';
     if (step === until) return walked;
     walked.push(step);
@@ -100,7 +100,7 @@ async function walkRun(
 async function powerCycle(page: Page): Promise<void> {
   await order(page.request, { plant: { mains: { on: false } }, wait_s: 400 });
   await order(page.request, { plant: { mains: { on: true } }, wait_s: 5 });
-  await expect(page.getByText('The link is silent.')).toHaveCount(0);
+  await expect(page.getByText('The drive link is down.')).toHaveCount(0);
 }
 
 /** Over the link: saved, dark, and everything as it was. */
@@ -109,10 +109,10 @@ async function savedAndDark(page: Page, saves: boolean): Promise<void> {
     await press(page, 'Save in the drive');
     await writeTaken(page);
   }
-  await press(page, 'Power goes now');
+  await press(page, 'Switch power off now');
   await powerCycle(page);
-  await press(page, /It was dark and is back/);
-  await press(page, 'Keep what the link saw');
+  await press(page, /Power is back: read out/);
+  await press(page, 'Save link result');
 }
 const openBeforeSignOff = (page: Page) => page.getByRole('region', { name: 'Open before sign-off' });
 const signing = (page: Page) => page.getByRole('button', { name: /^Sign as/ });
@@ -123,22 +123,22 @@ test.beforeEach(async ({ page }) => {
   await winchReady(page.request);
 });
 
-test('a winch: a wrong region and a stale identification hold the signature until they are put right', async ({
+test('a winch: a wrong 50/60 Hz default set and a stale autotune hold the signature until they are put right', async ({
   page,
 }) => {
   test.setTimeout(240_000);
   const errors = watchConsole(page);
   const job = await jobWith(page, boatWinch, 'A winch to start', 'as there');
   await order(page.request, { set: { region: '60Hz' }, plant: { contacts: stopped }, wait_s: 1 });
-  await visit(page, `/jobs/${job}/settings`);
+  await visit(page, `/jobs/${job}/commissioning`);
   await page.getByRole('combobox', { name: 'Load' }).selectOption({ label: 'winch' });
-  await page.getByRole('checkbox', { name: 'A mechanical brake is proven to close' }).check();
-  await page.getByRole('checkbox', { name: 'A brake resistor is fitted' }).check();
-  await page.getByRole('textbox', { name: 'Deceleration' }).fill('0');
-  await page.getByRole('button', { name: 'Make the sheet' }).click();
-  await expect(page.getByText('A ramp takes some time')).toBeVisible();
-  await page.getByRole('textbox', { name: 'Deceleration' }).fill('4');
-  await page.getByRole('button', { name: 'Make the sheet' }).click();
+  await page.getByRole('checkbox', { name: 'Mechanical brake proven to close' }).check();
+  await page.getByRole('checkbox', { name: 'Brake resistor fitted' }).check();
+  await page.getByRole('textbox', { name: 'Ramp down' }).fill('0');
+  await page.getByRole('button', { name: 'Make start-up sheet' }).click();
+  await expect(page.getByText('A ramp needs a time above zero')).toBeVisible();
+  await page.getByRole('textbox', { name: 'Ramp down' }).fill('4');
+  await page.getByRole('button', { name: 'Make start-up sheet' }).click();
   await findAndRead(page, 'Whimbrel W4');
   await expect(page.getByRole('note').filter({ hasText: '17 % under-fluxed' })).toBeVisible();
   // 0 to 10 V over 0 to 50 Hz, and what is sold between 3 and 5 kΩ.
@@ -158,19 +158,19 @@ test('a winch: a wrong region and a stale identification hold the signature unti
   await row(page, '1-09').getByRole('button', { name: 'Write' }).click();
   await writeTaken(page);
   await readAgain(page);
-  await expect(page.getByText('The identification was not run yet.')).toBeVisible();
+  await expect(page.getByText('Autotune not done yet.')).toBeVisible();
   await expect(signing(page)).toBeDisabled();
   await order(page.request, { plant: { contacts: winchContacts }, wait_s: 6 });
   await order(page.request, { plant: { contacts: stopped }, wait_s: 1 });
   await readAgain(page);
   await expect(page.getByText(/steps of the commissioning run are open/)).toBeVisible();
   const linked = {
-    Display: () => press(page, 'Keep what the link saw'),
-    'Kept in memory': async () => {
+    Display: () => press(page, 'Save link result'),
+    'Saved to memory': async () => {
       // Nothing was saved yet: what was written is gone with the power.
-      await press(page, 'Power goes now');
+      await press(page, 'Switch power off now');
       await powerCycle(page);
-      await press(page, /It was dark and is back/);
+      await press(page, /Power is back: read out/);
       await expect(taken(page)).toContainText(/was .*, is /);
       await panel(page, 'Start-up sheet');
       for (const number of ['0-01', '0-02']) {
@@ -190,7 +190,7 @@ test('a winch: a wrong region and a stale identification hold the signature unti
     },
     // Its bit, both ways, over the link.
     'X4: reset': async () => {
-      const keep = page.getByRole('button', { name: 'Keep what the link saw' });
+      const keep = page.getByRole('button', { name: 'Save link result' });
       await expect(taken(page)).toContainText('seen at 0');
       await expect(keep).toBeDisabled();
       await order(page.request, { plant: { contacts: { ...stopped, DI4: true } }, wait_s: 1 });
@@ -204,7 +204,7 @@ test('a winch: a wrong region and a stale identification hold the signature unti
         await expect(taken(page)).toContainText(`${volts} V → ${volts * 5} Hz`);
         await press(page, 'Take this point');
       }
-      await press(page, 'Keep these points');
+      await press(page, 'Save these points');
     },
   };
   await panel(page, 'Commissioning run');
@@ -213,21 +213,23 @@ test('a winch: a wrong region and a stale identification hold the signature unti
     .getByRole('button', { name: /Direction/ })
     .click();
   const first = page.getByRole('group', { name: 'First' });
-  await expect(first.getByRole('button')).toHaveText(['Run inputs off', 'Covers', 'Reversal asked']);
+  await expect(first.getByRole('button')).toHaveText(['Run inputs off', 'Covers', 'Reversal allowed?']);
   await first.getByRole('button', { name: 'Covers' }).click();
   await first.getByRole('button', { name: 'Wires' }).click();
   const before = await walkRun(page, linked, 'Direction');
   // It turns the wrong way: two output leads, never the input.
-  await page.getByRole('button', { name: 'Not right' }).click();
+  await page.getByRole('button', { name: 'Failed' }).click();
   await page
     .getByRole('group', { name: 'On the bypass' })
     .getByRole('radio', { name: 'turns right' })
     .check();
-  await expect(page.getByRole('region', { name: 'Direction' })).toContainText('between drive and tee');
-  await page.getByRole('radio', { name: 'there is none' }).check();
+  await expect(page.getByRole('region', { name: 'Direction' })).toContainText('between drive and junction');
+  await page.getByRole('radio', { name: 'no bypass' }).check();
   await expect(page.getByRole('region', { name: 'Direction' })).toContainText('Swap two of U, V, W');
-  await expect(page.getByRole('region', { name: 'Direction' })).toContainText('Never at the input');
-  await press(page, 'Seen and right');
+  await expect(page.getByRole('region', { name: 'Direction' })).toContainText(
+    'Never swap at the drive input',
+  );
+  await press(page, 'Passed');
   const after = await walkRun(page, linked);
   expect([...before, ...after]).toEqual(expect.arrayContaining(Object.keys(linked)));
   await panel(page, 'Start-up sheet');
@@ -239,12 +241,12 @@ test('a winch: a wrong region and a stale identification hold the signature unti
   await row(page, '1-05').getByRole('button', { name: 'Another value for 1-05' }).click();
   await row(page, '1-05').getByRole('textbox', { name: 'Value' }).fill('1450');
   await row(page, '1-05').getByRole('radio', { name: 'maker’s sheet' }).check();
-  await row(page, '1-05').getByRole('button', { name: 'Keep this value' }).click();
-  await expect(page.getByText('One entry is otherwise in the drive: 1-05 Motor speed.')).toBeVisible();
+  await row(page, '1-05').getByRole('button', { name: 'Save value' }).click();
+  await expect(page.getByText('One parameter differs in the drive: 1-05 Motor speed.')).toBeVisible();
   await row(page, '1-05').getByRole('button', { name: 'Write' }).click();
   await writeTaken(page);
   await readAgain(page);
-  await expect(page.getByText('The identification is stale')).toBeVisible();
+  await expect(page.getByText('Autotune invalid')).toBeVisible();
   await expect(signing(page)).toBeDisabled();
   await row(page, '1-09').getByRole('button', { name: 'Write' }).click();
   await writeTaken(page);
@@ -253,9 +255,9 @@ test('a winch: a wrong region and a stale identification hold the signature unti
   await readAgain(page);
   // Written after the power was away, and after the identification: both are shown once more.
   await expect(
-    page.getByText(/2 steps of the commissioning run are open: Kept in memory, Ident/),
+    page.getByText(/2 steps of the commissioning run are open: Saved to memory, Autotune/),
   ).toBeVisible();
-  await walkRun(page, { 'Kept in memory': () => savedAndDark(page, true) });
+  await walkRun(page, { 'Saved to memory': () => savedAndDark(page, true) });
   await panel(page, 'Start-up sheet');
   await readAgain(page);
   await signing(page).click();
@@ -268,8 +270,8 @@ test('a winch: a wrong region and a stale identification hold the signature unti
   const paper = await pdfText(page.request, `/api/v1/jobs/${job}/start-up?form=pdf&paper=letter`);
   expect(paper).toContain('Signed');
   expect(paper).toMatch(/Ines Tarrow, .* Read back from the drive\./);
-  expect(paper).toContain('Kept in memory: seen and right, over the link');
-  expect(paper).toMatch(/Two or three speeds: seen and right; 12 Hz 3\.1 A; 25 Hz 3\.4 A/);
+  expect(paper).toContain('Saved to memory: passed, over the link');
+  expect(paper).toMatch(/Two or three speeds: passed; 12 Hz 3\.1 A; 25 Hz 3\.4 A/);
   expect(paper).not.toContain('Open issues');
   expect(errors).toEqual([]);
 });
@@ -280,12 +282,12 @@ test('a pump on a Dunlin: entries behind the code, and a motor that failed holds
   test.setTimeout(180_000);
   const job = await jobWith(page, brineFeed, 'A pump to start', 'as there');
   await order(page.request, { drive: { type: 'dunlin-d1', model: 'D1-7' }, wait_s: 3 });
-  await visit(page, `/jobs/${job}/settings`);
+  await visit(page, `/jobs/${job}/commissioning`);
   await page.getByRole('combobox', { name: 'Load' }).selectOption({ label: 'fan or centrifugal pump' });
-  await page.getByRole('button', { name: 'Make the sheet' }).click();
+  await page.getByRole('button', { name: 'Make start-up sheet' }).click();
   await findAndRead(page, 'Dunlin D1');
   await expect(row(page, '06')).toContainText('4.6 A');
-  await expect(row(page, '38')).toContainText('Opens with code 27');
+  await expect(row(page, '38')).toContainText('access code 27');
   await page.getByRole('button', { name: /^Write all \d+ that differ/ }).click();
   await writeTaken(page);
   await readAgain(page);
@@ -293,29 +295,29 @@ test('a pump on a Dunlin: entries behind the code, and a motor that failed holds
   await panel(page, 'Start-up sheet');
   await expect(signing(page)).toBeEnabled();
 
-  await visit(page, `/jobs/${job}/motor`);
-  await page.getByRole('checkbox', { name: /The drive is off/ }).check();
+  await visit(page, `/jobs/${job}/motor-and-cable`);
+  await page.getByRole('checkbox', { name: /Drive disconnected/ }).check();
   for (const what of ['Thermistors', 'Encoder'])
     await page.getByRole('group', { name: what }).getByRole('radio', { name: 'none fitted' }).check();
-  await page.getByRole('button', { name: 'All of it is off' }).click();
+  await page.getByRole('button', { name: 'All disconnected' }).click();
   await page.getByRole('textbox', { name: 'After 1 minute' }).fill('0,8');
-  await page.getByRole('button', { name: 'Keep this test' }).click();
+  await page.getByRole('button', { name: 'Save test' }).click();
   // Two years ago the same motor was tested in another job.
   await expect(page.getByRole('img', { name: /motor and cable to earth: \d+ tests/ })).toBeVisible();
-  await expect(page.getByText('It has fallen to half and less since the last test')).toBeVisible();
+  await expect(page.getByText('Insulation fell to half or less since the last test')).toBeVisible();
   await expect(page.getByRole('note').filter({ hasText: 'failed the insulation test' })).toBeVisible();
   await picture(page, 'motor-and-cable');
-  await visit(page, `/jobs/${job}/settings`);
+  await visit(page, `/jobs/${job}/commissioning`);
   for (const place of [page.getByRole('tabpanel', { name: 'Start-up sheet' }), openBeforeSignOff(page)])
     await expect(place.getByText(/failed the insulation test/)).toBeVisible();
   await expect(signing(page)).toBeDisabled();
 
-  await visit(page, `/jobs/${job}/motor`);
+  await visit(page, `/jobs/${job}/motor-and-cable`);
   await page.getByRole('textbox', { name: 'After 1 minute' }).fill('240');
-  await page.getByRole('button', { name: 'Keep this test' }).click();
-  await page.getByRole('button', { name: 'It was earthed for 240 s' }).click();
-  await expect(page.getByRole('note').filter({ hasText: 'Held' })).toHaveCount(0);
-  await visit(page, `/jobs/${job}/settings`);
+  await page.getByRole('button', { name: 'Save test' }).click();
+  await page.getByRole('button', { name: 'Earthed for 240 s' }).click();
+  await expect(page.getByRole('note').filter({ hasText: 'Stop' })).toHaveCount(0);
+  await visit(page, `/jobs/${job}/commissioning`);
   await signing(page).click();
   await expect(page.getByText('Signed by Ines Tarrow')).toBeVisible();
   const sheet = `/api/v1/jobs/${job}/start-up`;
@@ -332,20 +334,20 @@ test('a pump may run until a day with what is open and named, never with a guard
 }) => {
   test.setTimeout(180_000);
   const job = await jobWith(page, brineFeed, 'A pump to run', 'as there');
-  await visit(page, `/jobs/${job}/settings`);
+  await visit(page, `/jobs/${job}/commissioning`);
   await page.getByRole('combobox', { name: 'Load' }).selectOption({ label: 'fan or centrifugal pump' });
-  await press(page, 'Make the sheet');
+  await press(page, 'Make start-up sheet');
   // By hand: nothing is read, every step is looked at, and one stays open.
-  await walkRun(page, {}, 'Partner machines');
+  await walkRun(page, {}, 'Connected machines');
   await panel(page, 'Start-up sheet');
   const form = page.getByRole('region', { name: 'May run until' });
   await expect(form.getByRole('checkbox')).toHaveCount(1);
   await expect(signing(page)).toBeDisabled();
-  await form.getByRole('checkbox', { name: /Partner machines/ }).check();
+  await form.getByRole('checkbox', { name: /Connected machines/ }).check();
   await form.getByRole('textbox', { name: 'Agreed with' }).fill('O. Wrack');
-  await form.getByRole('textbox', { name: 'Function of that person' }).fill('harbour master');
+  await form.getByRole('textbox', { name: 'Function' }).fill('harbour master');
   await form.getByLabel('May run until', { exact: true }).fill('2020-01-01');
-  await expect(form.getByText('A day from today on')).toBeVisible();
+  await expect(form.getByText('Today or later')).toBeVisible();
   await expect(signing(page)).toBeDisabled();
   const until = new Date(Date.now() + 7 * 86_400_000).toISOString().slice(0, 10);
   await form.getByLabel('May run until', { exact: true }).fill(until);
@@ -353,11 +355,11 @@ test('a pump may run until a day with what is open and named, never with a guard
   await expect(page.getByText(/agreed with O\. Wrack, harbour master, as Ines Tarrow states/)).toBeVisible();
   const paper = await pdfText(page.request, `/api/v1/jobs/${job}/start-up?form=pdf`);
   expect(paper).toContain(`May run until ${until}, with`);
-  expect(paper).toContain('A step of the run is open: Partner machines.');
+  expect(paper).toContain('A step of the run is open: Connected machines.');
   expect(paper).toContain('Agreed with O. Wrack, harbour master, as the signer states.');
   // Whatever jobs others made: this one is found by its words.
   await visit(page, '/?search=a+pump+to+run');
-  await expect(page.locator(`a[href="/jobs/${job}"]`)).toContainText('runs with 1 open matter until');
+  await expect(page.locator(`a[href="/jobs/${job}"]`)).toContainText('released with 1 open issue until');
 
   const bridged = entry(job, 'jumper.set', {
     form: 'jumper',
@@ -371,7 +373,7 @@ test('a pump may run until a day with what is open and named, never with a guard
     removeBy: until,
   });
   await postEntries(page.request, job, [bridged]);
-  await visit(page, `/jobs/${job}/settings`);
+  await visit(page, `/jobs/${job}/commissioning`);
   for (const place of [page.getByRole('tabpanel', { name: 'Start-up sheet' }), openBeforeSignOff(page)])
     await expect(place.getByText(/It bypasses a safety function/)).toBeVisible();
   await expect(form).toHaveCount(0);
@@ -381,49 +383,49 @@ test('a pump may run until a day with what is open and named, never with a guard
 test('a hot place on one phase gives less than the motor asks', async ({ page }) => {
   const plate = { power: { value: 5.5, unit: 'kW' }, volts: 400, amps: 11, hz: 50, rpm: 1450, cosPhi: 0.84 };
   const job = await jobWith(page, winch, 'A drum in the sun', plate);
-  await visit(page, `/jobs/${job}/settings`);
-  await page.getByRole('button', { name: 'Make the sheet' }).click();
-  await panel(page, 'Supply and place');
-  await page.getByRole('textbox', { name: 'Air into the unit' }).fill('hot');
-  await page.getByRole('button', { name: 'Keep this place' }).click();
-  await expect(page.getByText('A figure', { exact: true })).toBeVisible();
-  await page.getByRole('textbox', { name: 'Air into the unit' }).fill('45');
-  await page.getByRole('button', { name: 'Keep this place' }).click();
-  const said = page.getByRole('status').filter({ hasText: 'may give here' });
+  await visit(page, `/jobs/${job}/commissioning`);
+  await page.getByRole('button', { name: 'Make start-up sheet' }).click();
+  await panel(page, 'Supply and installation');
+  await page.getByRole('textbox', { name: 'Ambient at the unit' }).fill('hot');
+  await page.getByRole('button', { name: 'Save installation' }).click();
+  await expect(page.getByText('A value', { exact: true })).toBeVisible();
+  await page.getByRole('textbox', { name: 'Ambient at the unit' }).fill('45');
+  await page.getByRole('button', { name: 'Save installation' }).click();
+  const said = page.getByRole('status').filter({ hasText: 'is the available current here' });
   await expect(said).toContainText('13.5 A');
   await page.getByRole('radio', { name: 'one phase' }).check();
   await page.getByRole('textbox', { name: 'Stored unpowered' }).fill('4');
-  await page.getByRole('button', { name: 'Keep this place' }).click();
+  await page.getByRole('button', { name: 'Save installation' }).click();
   await expect(said).toContainText('0.0 A');
-  await expect(said).toContainText('stands in its manual');
-  await page.getByRole('textbox', { name: 'Share that it gives on one phase' }).fill('50');
-  await page.getByRole('button', { name: 'Keep this place' }).click();
-  await expect(page.getByText('Where does that stand?')).toBeVisible();
+  await expect(said).toContainText('see its manual');
+  await page.getByRole('textbox', { name: 'Output on a single-phase supply' }).fill('50');
+  await page.getByRole('button', { name: 'Save installation' }).click();
+  await expect(page.getByText('Enter manual and page')).toBeVisible();
   await page.getByRole('textbox', { name: 'Manual and page' }).fill('W4 manual, page 31');
-  await page.getByRole('button', { name: 'Keep this place' }).click();
+  await page.getByRole('button', { name: 'Save installation' }).click();
   await expect(said).toContainText('6.8 A');
-  await expect(said).toContainText('asks for more than the unit gives here');
+  await expect(said).toContainText('exceeds the derated output current');
   await expect(said).toContainText('two hours each');
   await panel(page, 'Start-up sheet');
-  await expect(page.getByText('The motor asks for more than the unit gives here.')).toBeVisible();
+  await expect(page.getByText('Motor current exceeds the derated output current.')).toBeVisible();
   await expect(signing(page)).toBeDisabled();
 });
 
 test('ramps are drawn and follow the handle; a short one trips', async ({ page }) => {
   const job = await jobWith(page, boatWinch, 'A conveyor to stop', 'as there');
-  await visit(page, `/jobs/${job}/settings`);
+  await visit(page, `/jobs/${job}/commissioning`);
   await page.getByRole('combobox', { name: 'Load' }).selectOption({ label: 'conveyor, mixer, drum' });
-  await page.getByRole('button', { name: 'Make the sheet' }).click();
+  await page.getByRole('button', { name: 'Make start-up sheet' }).click();
   await panel(page, 'Ramps');
-  const said = page.getByRole('status').filter({ hasText: 'Shortest safe acceleration' });
+  const said = page.getByRole('status').filter({ hasText: 'Shortest safe ramp up' });
   await expect(said).toContainText('without a trip');
   await page.getByRole('radio', { name: 'known' }).check();
-  await page.getByRole('textbox', { name: 'Of all, at the motor shaft' }).fill('-2');
-  await expect(page.getByText('A figure above zero; drawn as if nothing were typed')).toBeVisible();
-  await page.getByRole('textbox', { name: 'Of all, at the motor shaft' }).fill('1.2');
-  const handle = page.getByRole('slider', { name: 'Deceleration' });
+  await page.getByRole('textbox', { name: 'Total, at the motor shaft' }).fill('-2');
+  await expect(page.getByText('A value above zero; drawn with the default')).toBeVisible();
+  await page.getByRole('textbox', { name: 'Total, at the motor shaft' }).fill('1.2');
+  const handle = page.getByRole('slider', { name: 'Ramp down' });
   await handle.fill('1');
-  await expect(said).toContainText('trips on over');
+  await expect(said).toContainText('Trips on over');
   // The grip in the chart is the same ramp.
   const grip = page.getByRole('slider', { name: 'stands' });
   await grip.focus();
@@ -437,14 +439,14 @@ test('ramps are drawn and follow the handle; a short one trips', async ({ page }
   await page.mouse.up();
   expect(Number(await handle.inputValue())).toBeLessThan(3.5);
   await handle.fill('1');
-  await page.getByRole('slider', { name: 'Acceleration' }).evaluate((el) => el.scrollIntoView());
+  await page.getByRole('slider', { name: 'Ramp up' }).evaluate((el) => el.scrollIntoView());
   await handle.focus();
   for (let i = 0; i < 3; i += 1) await handle.press('PageUp');
   await expect(page.getByRole('group', { name: /Shaft, Motor torque/ })).toBeVisible();
 
   // One tap carries the shortest to the sheet; the inertia that was judged is there again after a reload.
   await page.getByRole('button', { name: /^To the sheet: / }).click();
-  await expect(page.getByText(/^On the sheet, and kept/)).toBeVisible();
+  await expect(page.getByText(/^Saved and on the start-up sheet/)).toBeVisible();
   const carried = /To the sheet: ([\d.]+) s up, ([\d.]+) s down/.exec(
     (await page.getByRole('button', { name: /^To the sheet: / }).textContent()) ?? '',
   );
@@ -452,26 +454,26 @@ test('ramps are drawn and follow the handle; a short one trips', async ({ page }
   await expect(row(page, '3-01')).toContainText(`${carried?.[1]} s`);
   await expect(row(page, '3-02')).toContainText(`${carried?.[2]} s`);
   await panel(page, 'Ramps');
-  await expect(page.getByRole('textbox', { name: 'Of all, at the motor shaft' })).toHaveValue('1.2');
+  await expect(page.getByRole('textbox', { name: 'Total, at the motor shaft' })).toHaveValue('1.2');
 });
 
-test('a load that hangs is drawn both ways; a resistor below the chopper’s least is refused', async ({
+test('suspended load is drawn both ways; a resistor below the chopper’s least is refused', async ({
   page,
 }) => {
   const job = await jobWith(page, boatWinch, 'A hoist to lower', 'as there');
-  await visit(page, `/jobs/${job}/settings`);
+  await visit(page, `/jobs/${job}/commissioning`);
   await page.getByRole('combobox', { name: 'Load' }).selectOption({ label: 'hoist' });
-  await page.getByRole('checkbox', { name: 'A brake resistor is fitted' }).check();
-  await page.getByRole('button', { name: 'Make the sheet' }).click();
+  await page.getByRole('checkbox', { name: 'Brake resistor fitted' }).check();
+  await page.getByRole('button', { name: 'Make start-up sheet' }).click();
   await panel(page, 'Ramps');
-  const said = page.getByRole('status').filter({ hasText: 'Shortest safe acceleration' });
+  const said = page.getByRole('status').filter({ hasText: 'Shortest safe ramp up' });
   await expect(said).toContainText('without a trip');
   await page.getByRole('radio', { name: 'lowered' }).check();
   await page.getByRole('textbox', { name: 'Brake resistor' }).fill('400');
-  await expect(said).toContainText('trips on overvoltage');
+  await expect(said).toContainText('Trips on overvoltage');
   await page.getByRole('textbox', { name: 'Brake resistor' }).fill('12');
-  await expect(said).toContainText('below the chopper’s least of 20 Ω');
+  await expect(said).toContainText('below the minimum of the brake chopper, 20');
   await page.getByRole('textbox', { name: 'Brake resistor' }).fill('40');
   await expect(said).toContainText('without a trip');
-  await expect(said).toContainText('a stop every 60 s');
+  await expect(said).toContainText('one stop every 60 s');
 });

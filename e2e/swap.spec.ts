@@ -43,18 +43,20 @@ const open = async (page: Page, number: number): Promise<void> => {
 test('decided: the table says on what it hangs, and the person says why', async ({ page }) => {
   const errors = watchConsole(page);
   const job = await netDrum(page);
-  await visit(page, `/jobs/${job}/decide`);
+  await visit(page, `/jobs/${job}/repair-or-replace`);
   const table = page.getByRole('status', { name: 'Expected cost' });
   await expect(table.getByText('Not possible: no longer made')).toBeVisible();
   await expect(table).toContainText('Find out first');
   const fill = (name: string, text: string) =>
     page.getByRole('textbox', { name, exact: true }).first().fill(text);
-  await fill('An hour of stop costs', 'a lot');
-  await expect(page.getByRole('alert').filter({ hasText: 'A figure, or from - to' })).toBeVisible();
-  await expect(page.getByText('A figure cannot be read: the table waits for it.')).toBeVisible();
-  await fill('An hour of stop costs', '300');
-  await fill('An hour of work costs', '60');
-  await fill('Age of the bank', '11');
+  await fill('Cost of an hour of downtime', 'a lot');
+  await expect(
+    page.getByRole('alert').filter({ hasText: 'A value, or a range, e.g. 200 - 400' }),
+  ).toBeVisible();
+  await expect(page.getByText('A value cannot be read: no table yet.')).toBeVisible();
+  await fill('Cost of an hour of downtime', '300');
+  await fill('Cost of cost of an hour of work', '60');
+  await fill('Age of the capacitors', '11');
   const of = (choice: string) => page.getByRole('group', { name: choice, exact: true });
   const figures = async (choice: string, texts: string[]) => {
     const boxes = of(choice).getByRole('textbox');
@@ -62,30 +64,30 @@ test('decided: the table says on what it hangs, and the person says why', async 
   };
   await figures('Repair it', ['400 to 700', '6', '72', '2', '80']);
   await figures('Replace with a newer type', ['1100', '8', '24', '1.5', '97']);
-  await figures('Change settings only', ['0', '1', '0', '0,5', '5-15']);
+  await figures('Change parameters only', ['0', '1', '0', '0,5', '5-15']);
   await expect(table).toContainText('Replace with a newer type');
-  await page.getByText('the sum').first().click();
-  await page.getByRole('button', { name: 'Keep the figures' }).click();
-  await expect(page.getByText('The figures are kept.')).toBeVisible();
+  await page.getByText('calculation').first().click();
+  await page.getByRole('button', { name: 'Save values' }).click();
+  await expect(page.getByText('Values saved.')).toBeVisible();
   await page.evaluate(() => window.scrollTo(0, 0));
   await picture(page, 'decide');
-  const keep = page.getByRole('button', { name: 'Keep the decision' });
+  const keep = page.getByRole('button', { name: 'Save decision' });
   await page.getByRole('radio', { name: 'Replace with a newer type' }).check();
   await keep.click();
   await expect(page.getByText('Decided: replace')).toHaveCount(0);
   await page
     .getByRole('textbox', { name: 'Reason' })
-    .fill('no longer made, and its bank is eleven years old');
+    .fill('no longer made, and its capacitor bank is eleven years old');
   await keep.click();
   await expect(page.getByText('Decided: replace with a newer type', { exact: true })).toBeVisible();
 
-  await panelOf(page, 'Decide', 'Does it fit?');
+  await panelOf(page, 'Repair or replace', 'Does it fit?');
   await page
-    .getByRole('combobox', { name: 'Goes in', exact: true })
+    .getByRole('combobox', { name: 'New unit', exact: true })
     .selectOption({ label: 'Whimbrel W4-15, 15 A' });
-  await page.getByRole('textbox', { name: 'Serial number, goes in' }).fill('W415-0001');
-  await page.getByRole('button', { name: 'Keep both units' }).click();
-  await expect(page.getByText('Not known yet: there is something to ask first.')).toBeVisible();
+  await page.getByRole('textbox', { name: 'Serial number, new unit' }).fill('W415-0001');
+  await page.getByRole('button', { name: 'Save both units' }).click();
+  await expect(page.getByText('Not known yet: something must be clarified first.')).toBeVisible();
   const row = (name: string) =>
     page.getByRole('row').filter({ has: page.getByRole('cell', { name, exact: true }) });
   await expect(row('Amps, heavy duty')).toContainText('2.6 A short');
@@ -93,31 +95,31 @@ test('decided: the table says on what it hangs, and the person says why', async 
   for (const name of ['Motor cable and winding', 'Short-circuit rating', 'EMC filter'])
     await expect(row(name)).toBeVisible();
   await page.getByRole('textbox', { name: 'Cable to the motor' }).fill('60');
-  await page.getByRole('combobox', { name: 'Its winding was made' }).selectOption('for the line, or old');
-  await page.getByRole('textbox', { name: 'Short-circuit current here' }).fill('4.5');
-  await page.getByRole('combobox', { name: 'Emissions asked for' }).selectOption('C3: industry');
+  await page.getByRole('combobox', { name: 'Winding insulation' }).selectOption('standard or old');
+  await page.getByRole('textbox', { name: 'Prospective short-circuit current' }).fill('4.5');
+  await page.getByRole('combobox', { name: 'Required EMC category' }).selectOption('C3: industry');
   await page.getByRole('combobox', { name: 'Duty' }).selectOption('heavy');
   await page.getByRole('textbox', { name: 'Brake resistor fitted' }).fill('60');
-  await page.getByRole('button', { name: 'Keep what the place asks' }).click();
+  await page.getByRole('button', { name: 'Save installation requirements' }).click();
   // At heavy duty a size up is asked for; the drum runs at normal duty.
-  await expect(page.getByText('It does not fit as it stands.')).toBeVisible();
+  await expect(page.getByText('It does not fit as entered.')).toBeVisible();
   await expect(page.getByRole('list', { name: 'What to do' })).toContainText('The next size up');
   await page.getByRole('combobox', { name: 'Duty' }).selectOption('normal');
-  await page.getByRole('button', { name: 'Keep what the place asks' }).click();
-  await expect(page.getByText('It fits with what is listed below.')).toBeVisible();
+  await page.getByRole('button', { name: 'Save installation requirements' }).click();
+  await expect(page.getByText('It fits with the changes listed below.')).toBeVisible();
   await expect(page.getByRole('list', { name: 'What to do' })).toContainText('Fuses 25 A gG');
   await expect(row('Motor cable and winding')).toContainText(
-    'up to 1131 V at a winding made for the line, or old',
+    'up to 1131 V at a winding for line supply, or old',
   );
   await expect(page.getByRole('list', { name: 'What to do' })).toContainText(
     'dV/dt filter for 60 m of cable',
   );
   // With a network the controller is asked about first.
   await page.getByRole('textbox', { name: 'Network' }).fill('CANopen');
-  await page.getByRole('button', { name: 'Keep what the place asks' }).click();
-  await expect(row('Network')).toContainText('It does not speak CANopen.');
+  await page.getByRole('button', { name: 'Save installation requirements' }).click();
+  await expect(row('Network')).toContainText('CANopen not supported.');
   await page.getByRole('textbox', { name: 'Network' }).fill('');
-  await page.getByRole('button', { name: 'Keep what the place asks' }).click();
+  await page.getByRole('button', { name: 'Save installation requirements' }).click();
   await expect(row('Network')).toHaveCount(0);
   await allKept(page);
   expect(await pdfText(page.request, `/api/v1/jobs/${job}/drilling?paper=a4`)).toContain(
@@ -131,11 +133,11 @@ test('prepared: every wire known or taken on, labels that a camera reads, a stop
 }) => {
   const errors = watchConsole(page);
   const job = await netDrum(page, 'decided');
-  await visit(page, `/jobs/${job}/prepare`);
-  const settle = page.getByRole('list', { name: 'To be settled' });
-  await expect(settle).toContainText('it feeds Shellfish grading drum as well');
-  await expect(settle).toContainText('nobody knows what it is');
-  await expect(settle).toContainText('the drawing has it on 4');
+  await visit(page, `/jobs/${job}/preparation`);
+  const settle = page.getByRole('list', { name: 'To settle' });
+  await expect(settle).toContainText('it also feeds Shellfish grading drum');
+  await expect(settle).toContainText('unknown wire');
+  await expect(settle).toContainText('the drawing shows 4');
   await picture(page, 'wires');
 
   // The shared reference: what the other machine does meanwhile.
@@ -143,8 +145,8 @@ test('prepared: every wire known or taken on, labels that a camera reads, a stop
   await page
     .getByRole('textbox', { name: 'What that machine does meanwhile' })
     .fill('runs by hand at 20 Hz, Jory stands by');
-  await page.getByRole('button', { name: 'Keep this wire' }).click();
-  await expect(settle).not.toContainText('it feeds Shellfish');
+  await page.getByRole('button', { name: 'Save wire' }).click();
+  await expect(settle).not.toContainText('it also feeds Shellfish');
 
   // A quick note: terminal and ferrule, then the next one; a file that is no picture is refused.
   await page.getByRole('button', { name: 'Add wire quickly' }).click();
@@ -153,25 +155,25 @@ test('prepared: every wire known or taken on, labels that a camera reads, a stop
   await page
     .getByLabel('Photograph: Wire 22')
     .setInputFiles({ name: 'note.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') });
-  await expect(page.getByRole('alert').filter({ hasText: 'not a picture' })).toBeVisible();
+  await expect(page.getByRole('alert').filter({ hasText: 'picture cannot be read' })).toBeVisible();
   await expect(page.getByRole('textbox', { name: 'Ferrule' })).toHaveValue('108');
-  await page.getByRole('button', { name: 'Keep, next wire' }).click();
-  await expect(page.getByText('Wire 22 is kept.')).toBeVisible();
-  await page.getByRole('button', { name: 'Leave it' }).click();
-  await expect(settle).toContainText('Wire 22 “108” on CM: added quickly');
+  await page.getByRole('button', { name: 'Save, next wire' }).click();
+  await expect(page.getByText('Wire 22 saved.')).toBeVisible();
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  await expect(settle).toContainText('Wire 22 “108” on CM: quick entry');
   await open(page, 22);
-  await expect(page.getByText('By its values CM is: common of the inputs')).toBeVisible();
+  await expect(page.getByText('By the parameters, CM is: common of the inputs')).toBeVisible();
   await page.getByRole('checkbox', { name: /^Proven/ }).check();
-  await page.getByRole('button', { name: 'Keep this wire' }).click();
+  await page.getByRole('button', { name: 'Save wire' }).click();
 
   // The unknown one: an apprentice cannot take it on; she can, and it is capped.
   await open(page, 20);
-  await page.getByRole('button', { name: 'Keep this wire' }).click();
+  await page.getByRole('button', { name: 'Save wire' }).click();
   await open(page, 20);
   await page.getByRole('textbox', { name: 'Reason' }).fill('dead, no partner found in the drawing');
-  await page.getByRole('button', { name: 'Take it on as unknown' }).click();
-  await expect(settle).not.toContainText('nobody knows what it is');
-  await expect(settle.getByRole('img', { name: 'holds the swap' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Accept as unknown' }).click();
+  await expect(settle).not.toContainText('unknown wire');
+  await expect(settle.getByRole('img', { name: 'blocks removal' })).toHaveCount(0);
 
   // A label, printed, photographed and read by the camera page.
   await allKept(page);
@@ -185,24 +187,24 @@ test('prepared: every wire known or taken on, labels that a camera reads, a stop
   await visit(page, '/scan');
   await page.getByRole('textbox', { name: 'Text of the code' }).fill('something else');
   await page.getByRole('button', { name: 'Open the wire' }).click();
-  await expect(page.getByText('This is no label of a wire')).toBeVisible();
+  await expect(page.getByText('This is not a wire label')).toBeVisible();
   await page
     .getByLabel('Photograph of a label')
     .setInputFiles({ name: 'label.png', mimeType: 'image/png', buffer });
-  await page.waitForURL(/\/swap\?wire=2$/);
-  await expect(page.getByRole('list', { name: 'Wires to tick' }).getByRole('listitem')).toHaveCount(1);
+  await page.waitForURL(/\/replacement\?wire=2$/);
+  await expect(page.getByRole('list', { name: 'Wires to check' }).getByRole('listitem')).toHaveCount(1);
 
   // The stop: what a swap usually takes is more than allowed; drilled by the template beforehand it fits.
-  await visit(page, `/jobs/${job}/prepare`);
-  await panelOf(page, 'Prepare', 'The stop');
-  await page.getByRole('button', { name: 'What a swap usually takes' }).click();
-  const said = page.getByRole('status').filter({ hasText: 'min stop' });
-  await expect(said).toContainText('125 min stop');
-  await expect(page.getByRole('list', { name: 'What would shorten the stop' })).toContainText(
-    'Covers, power',
+  await visit(page, `/jobs/${job}/preparation`);
+  await panelOf(page, 'Preparation', 'Outage');
+  await page.getByRole('button', { name: 'Usual replacement tasks' }).click();
+  const said = page.getByRole('status').filter({ hasText: 'min outage' });
+  await expect(said).toContainText('125 min outage');
+  await expect(page.getByRole('list', { name: 'What would shorten the outage' })).toContainText(
+    'Covers on, power on',
   );
   const minutes = (n: number, text: string) =>
-    page.getByRole('textbox', { name: `Takes, task ${n}`, exact: true }).fill(text);
+    page.getByRole('textbox', { name: `Duration, task ${n}`, exact: true }).fill(text);
   for (const [n, text] of [
     [4, '15'],
     [5, '5'],
@@ -214,10 +216,10 @@ test('prepared: every wire known or taken on, labels that a camera reads, a stop
   ] as const)
     await minutes(n, text);
   await expect(said).toContainText('Within the 90 minutes allowed');
-  await page.getByRole('button', { name: 'Keep the plan' }).click();
-  await page.getByLabel('The machine is to stand from').fill('2026-12-01T05:30');
+  await page.getByRole('button', { name: 'Save plan' }).click();
+  await page.getByLabel('Outage starts').fill('2026-12-01T05:30');
   await savedEntry(page.request, job, 'stop.planned');
-  const calendar = await page.getByRole('link', { name: 'Kept plan into the calendar' }).getAttribute('href');
+  const calendar = await page.getByRole('link', { name: 'Saved plan as calendar file' }).getAttribute('href');
   expect(await (await page.request.get(calendar ?? '')).text()).toContain('BEGIN:VEVENT');
   expect(errors).toEqual([]);
 });
@@ -227,36 +229,36 @@ test('swapped: nothing comes out before it is proven dead; the clock runs; wires
 }) => {
   const errors = watchConsole(page);
   const job = await netDrum(page, 'prepared');
-  await visit(page, `/jobs/${job}/swap`);
-  const out = page.getByRole('button', { name: 'The old unit is out' });
+  await visit(page, `/jobs/${job}/replacement`);
+  const out = page.getByRole('button', { name: 'Old unit removed' });
   await expect(out).toBeDisabled();
-  await expect(page.getByText('Still open, and meant to be done while it runs')).toBeVisible();
-  const tick = (did: 'Begin' | 'Done:', name: string) =>
+  await expect(page.getByText('Still open, planned while the machine runs')).toBeVisible();
+  const tick = (did: 'Start' | 'Done:', name: string) =>
     page.getByRole('button', { name: `${did} ${name}` }).click();
-  await tick('Done:', 'Drawing against the real wires, photographs');
+  await tick('Done:', 'Compare drawing with actual wires, photographs');
   await tick('Done:', 'Print and cut labels');
-  await tick('Done:', 'Enter values at the bench, save, read back');
-  await page.getByRole('button', { name: 'The machine stands now' }).click();
+  await tick('Done:', 'Enter parameters at the bench, save, read back');
+  await page.getByRole('button', { name: 'Machine stopped now' }).click();
   await expect(page.getByRole('timer')).toContainText('to spare');
-  await tick('Begin', 'Stop, isolate, lock, wait the label’s time, prove dead');
+  await tick('Start', 'Stop, isolate, lock, wait the label time, prove dead');
 
   await page.getByRole('button', { name: 'To the dead proof' }).click();
   await proveDead(page, ['Mains supply', 'Brake supply', 'Load, springs, pressure'], 12);
 
-  await visit(page, `/jobs/${job}/swap`);
-  await expect(page.getByRole('note', { name: /No hand goes in/ })).toContainText('Proven dead');
-  await tick('Done:', 'Stop, isolate, lock, wait the label’s time, prove dead');
-  await expect(page.getByRole('timer')).toContainText(/Runs again at minute \d+: \d+ to spare/);
+  await visit(page, `/jobs/${job}/replacement`);
+  await expect(page.getByRole('note', { name: /No work inside/ })).toContainText('Proven dead');
+  await tick('Done:', 'Stop, isolate, lock, wait the label time, prove dead');
+  await expect(page.getByRole('timer')).toContainText(/Expected to run again at minute \d+: \d+ to spare/);
   await picture(page, 'swap');
   await tick('Done:', 'Label every wire');
   await out.click();
   await expect(page.getByText('Knot K3-18 out at')).toBeVisible();
   await page.getByRole('button', { name: 'The Whimbrel W4-15 is in' }).click();
-  await expect(page.getByText('Whimbrel W4-15 is in; its bank is proven anew')).toBeVisible();
+  await expect(page.getByText('Whimbrel W4-15 is in; prove its capacitor bank dead')).toBeVisible();
 
   // The drive's end of a wire waits for the new unit's own proof, past the page too.
-  await panelOf(page, 'Swap and wire', 'Wires on');
-  const list = page.getByRole('list', { name: 'Wires to tick' });
+  await panelOf(page, 'Replacement', 'Wires on');
+  const list = page.getByRole('list', { name: 'Wires to check' });
   const boxes = list.getByRole('checkbox');
   await expect(boxes).toHaveCount(40);
   await expect(boxes.first()).toBeDisabled();
@@ -268,32 +270,32 @@ test('swapped: nothing comes out before it is proven dead; the clock runs; wires
     entry(job, 'stop.task', { task: 'wire', did: 'done' }),
   ]);
   await expect(page.getByText('Does not count: The drive is not proven dead yet.')).toHaveCount(2);
-  await expect(page.getByText('0 of 20 wires seen at both ends')).toBeVisible();
+  await expect(page.getByText('0 of 20 wires checked at both ends')).toBeVisible();
   await page.getByRole('button', { name: 'To the dead proof' }).click();
   await proveMeter(page, 'before');
   await takeFigures(page, '2', '0.1', '2');
   await proveMeter(page, 'after');
   await allKept(page);
-  await visit(page, `/jobs/${job}/swap`);
-  await panelOf(page, 'Swap and wire', 'Wires on');
+  await visit(page, `/jobs/${job}/replacement`);
+  await panelOf(page, 'Replacement', 'Wires on');
   for (let i = 0; i < 40; i += 1) await boxes.nth(i).check();
-  await expect(page.getByText('20 of 20 wires seen at both ends')).toBeVisible();
+  await expect(page.getByText('20 of 20 wires checked at both ends')).toBeVisible();
   await expect(page.getByText('Torque: R S T U V W 1.5 N·m')).toBeVisible();
 
-  await panelOf(page, 'Swap and wire', 'The stop');
+  await panelOf(page, 'Replacement', 'Outage');
   await page.getByRole('button', { name: /^All \d+ tasks/ }).click();
   for (const name of [
     'Wires off, old unit out',
     'Drill by the template',
     'New unit in',
-    'Wires on, torque, tick from both ends',
-    'Covers, power, region and values looked at',
-    'Direction, inputs, emergency stop, first run',
+    'Connect wires, torque, check both ends',
+    'Covers on, power on, check 50/60 Hz default set and parameters',
+    'Direction, inputs, E-stop, first run',
   ])
     await tick('Done:', name);
-  await expect(page.getByRole('timer')).toContainText('Every task of the stop is done');
-  await page.getByRole('button', { name: 'It runs again' }).click();
-  await expect(page.getByRole('timer')).toContainText('It runs again.');
+  await expect(page.getByRole('timer')).toContainText('All outage tasks done');
+  await page.getByRole('button', { name: 'Machine runs again' }).click();
+  await expect(page.getByRole('timer')).toContainText('The machine runs again.');
   expect(errors).toEqual([]);
 });
 
@@ -304,22 +306,22 @@ test('handed over: read out, followed, the partner looked at, two names, and the
   await winchReady(page.request);
   const job = await netDrum(page, 'swapped');
   await visit(page, `/jobs/${job}/hand-over`);
-  const todo = page.getByRole('list', { name: 'To do and to see' });
+  const todo = page.getByRole('list', { name: 'Checklist' });
   const line = (title: string) => todo.getByRole('listitem').filter({ hasText: title });
-  await expect(line('Wires')).toContainText('Every wire was seen at both ends.');
-  await expect(line('Final backup')).toContainText('No set of this drive is kept.');
+  await expect(line('Wires')).toContainText('Every wire checked at both ends.');
+  await expect(line('Final backup')).toContainText('No parameter set of this drive saved.');
   await expect(
     page.getByText('Cannot be handed over yet: local to automatic, shellfish grading drum.'),
   ).toBeVisible();
 
-  await line('Final backup').getByRole('button', { name: 'Read it out' }).click();
-  await page.waitForURL(/trace$/);
+  await line('Final backup').getByRole('button', { name: 'Read out' }).click();
+  await page.waitForURL(/fault-finding$/);
   await alive(page);
   await findAndRead(page, 'Whimbrel W4');
   await visit(page, `/jobs/${job}/hand-over`);
   await expect(line('Final backup')).toContainText('after the last change');
   // Out of its box three inputs do something else than what is wired to them: it is not handed over like that.
-  await expect(line('Terminals')).toContainText('X3 does');
+  await expect(line('Terminals')).toContainText('X3 is');
   await expect(line('Terminals')).toContainText('5-03 Input X3 must be “reset”');
   await order(page.request, {
     set: {
@@ -330,18 +332,18 @@ test('handed over: read out, followed, the partner looked at, two names, and the
     },
     wait_s: 1,
   });
-  await visit(page, `/jobs/${job}/trace`);
+  await visit(page, `/jobs/${job}/fault-finding`);
   await findAndRead(page, 'Whimbrel W4');
   await visit(page, `/jobs/${job}/hand-over`);
-  await expect(line('Terminals')).toContainText('Each does what is wired to it');
+  await expect(line('Terminals')).toContainText('All functions match the wiring');
 
   const see = (title: string) =>
     line(title)
-      .getByRole('button', { name: /see to it|again/ })
+      .getByRole('button', { name: /open|again/ })
       .click();
   await see('Local to automatic');
-  await page.getByRole('textbox', { name: 'Who was told' }).fill('control room, Jory Pell');
-  await page.getByRole('button', { name: 'They know, and the override is off' }).click();
+  await page.getByRole('textbox', { name: 'Who was informed' }).fill('control room, Jory Pell');
+  await page.getByRole('button', { name: 'Informed, override off' }).click();
 
   await see('Follows its reference');
   const points = [
@@ -351,36 +353,36 @@ test('handed over: read out, followed, the partner looked at, two names, and the
   ] as const;
   for (const [i, [asked, got]] of points.entries()) {
     await page.getByRole('textbox', { name: `Reference ${i + 1}` }).fill(asked);
-    await page.getByRole('textbox', { name: `Ran at ${i + 1}` }).fill(got);
+    await page.getByRole('textbox', { name: `Output ${i + 1}` }).fill(got);
   }
-  await page.getByRole('button', { name: 'Keep three references' }).click();
-  await expect(line('Follows its reference')).toContainText('It does not follow');
+  await page.getByRole('button', { name: 'Save three references' }).click();
+  await expect(line('Follows its reference')).toContainText('Does not follow the reference');
   await see('Follows its reference');
   for (const [i, [asked]] of points.entries()) {
     await page.getByRole('textbox', { name: `Reference ${i + 1}` }).fill(asked);
-    await page.getByRole('textbox', { name: `Ran at ${i + 1}` }).fill(String(Number(asked) - 0.1));
+    await page.getByRole('textbox', { name: `Output ${i + 1}` }).fill(String(Number(asked) - 0.1));
   }
-  await page.getByRole('button', { name: 'Keep three references' }).click();
+  await page.getByRole('button', { name: 'Save three references' }).click();
   await expect(line('Follows its reference')).toContainText('largest error 0.2 %');
 
   await see('Shellfish grading drum');
-  await page.getByRole('textbox', { name: 'What was seen' }).fill('follows 0 to 50 Hz');
-  await page.getByRole('button', { name: 'It runs as before' }).click();
+  await page.getByRole('textbox', { name: 'Observation' }).fill('follows 0 to 50 Hz');
+  await page.getByRole('button', { name: 'Runs as before' }).click();
   await see('Locks');
-  await page.getByText('back on', { exact: true }).click();
-  await see('Next look');
-  await page.getByLabel('Looked at again on').fill('2027-05-20');
-  await page.getByRole('textbox', { name: 'What is looked at' }).fill('lugs, fan, bank');
-  await page.getByRole('button', { name: 'Keep the date' }).click();
+  await page.getByText('locked again', { exact: true }).click();
+  await see('Next inspection');
+  await page.getByLabel('Next inspection on').fill('2027-05-20');
+  await page.getByRole('textbox', { name: 'What to inspect' }).fill('lugs, fan, bank');
+  await page.getByRole('button', { name: 'Save date' }).click();
 
   const sign = page.getByRole('button', { name: 'Sign as Ines Tarrow' });
   await expect(sign).toBeDisabled();
-  await page.getByRole('textbox', { name: /^Settings: No start-up sheet/ }).fill('sheet follows on Monday');
-  await page.getByRole('textbox', { name: 'Who takes it over' }).fill('Ines Tarrow');
-  await expect(page.getByText('The second name is somebody else')).toBeVisible();
+  await page.getByRole('textbox', { name: /^Parameters: No start-up sheet/ }).fill('sheet follows on Monday');
+  await page.getByRole('textbox', { name: 'Taken over by' }).fill('Ines Tarrow');
+  await expect(page.getByText('Must be another person than the signer')).toBeVisible();
   await expect(sign).toBeDisabled();
-  await page.getByRole('textbox', { name: 'Who takes it over' }).fill('Jory Pell');
-  await page.getByRole('textbox', { name: 'Who that is' }).fill('shift lead');
+  await page.getByRole('textbox', { name: 'Taken over by' }).fill('Jory Pell');
+  await page.getByRole('textbox', { name: 'Function' }).fill('shift lead');
   await sign.click();
   await expect(page.getByText('Handed over by Ines Tarrow to Jory Pell')).toBeVisible();
   await page.evaluate(() => window.scrollTo(0, 0));
@@ -389,12 +391,12 @@ test('handed over: read out, followed, the partner looked at, two names, and the
   await page.getByRole('link', { name: 'Open the report' }).click();
   const customer = page.getByRole('region', { name: 'For the customer' });
   await expect(customer).toContainText(
-    'The Knot K3-18 (no. K3-0866) was taken out and a Whimbrel W4-15 (no. W415-0001) put in its place.',
+    'The Knot K3-18 (no. K3-0866) was removed and replaced with a Whimbrel W4-15 (no. W415-0001).',
   );
   await expect(customer).toContainText(
-    'Shellfish grading drum shares a signal with this machine. It was looked at and runs as before.',
+    'Shellfish grading drum shares a signal with this machine. It was checked and runs as before.',
   );
-  await expect(customer).toContainText('Next look on 2027-05-20');
+  await expect(customer).toContainText('Next inspection on 2027-05-20');
   await picture(page, 'report');
   const text = await pdfText(page.request, `/api/v1/jobs/${job}/report?form=pdf`);
   for (const words of [
@@ -402,8 +404,8 @@ test('handed over: read out, followed, the partner looked at, two names, and the
     'For the record',
     'Proven dead',
     'Jory Pell',
-    'Settings, old to new',
-    'taken on by Ines Tarrow',
+    'Parameters, old to new',
+    'accepted by Ines Tarrow',
     'sheet follows on Monday',
     'within the 90 allowed',
     'Follows its reference',
@@ -413,19 +415,19 @@ test('handed over: read out, followed, the partner looked at, two names, and the
   expect(archive.headers()['content-type']).toBe('application/zip');
 
   // It is here already, and stays as it is. What is no archive is refused in words.
-  await visit(page, '/settings');
-  const take = page.getByLabel('Archive of a job');
+  await visit(page, '/administration');
+  const take = page.getByLabel('Job archive');
   await take.setInputFiles({ name: 'a.zip', mimeType: 'application/zip', buffer: await archive.body() });
-  await expect(page.getByText('This job is here already')).toBeVisible();
+  await expect(page.getByText('This job already exists here')).toBeVisible();
   await take.setInputFiles({ name: 'b.zip', mimeType: 'application/zip', buffer: Buffer.from('no zip') });
-  await expect(page.getByText('This is no archive that can be opened')).toBeVisible();
+  await expect(page.getByText('This archive cannot be opened')).toBeVisible();
   expect(errors).toEqual([]);
 });
 
 test('an apprentice neither decides nor signs nor takes an unknown wire on', async ({ page }) => {
   const job = await netDrum(page, 'handed over');
   await choosePerson(page, pipId);
-  await visit(page, `/jobs/${job}/decide`);
+  await visit(page, `/jobs/${job}/repair-or-replace`);
   await expect(page.getByRole('button', { name: 'A technician decides' })).toBeDisabled();
   await visit(page, `/jobs/${job}/hand-over`);
   await expect(page.getByText('Handed over by Ines Tarrow to Jory Pell')).toBeVisible();

@@ -7,17 +7,17 @@ test('two tabs on one job show each other’s entries within two seconds', async
   await choosePerson(page, inesId);
   const jobId = await newJob(page.request, 'Quay crane slew');
   const other = await context.newPage();
-  await visit(page, `/jobs/${jobId}/decide`);
-  await visit(other, `/jobs/${jobId}/take`);
-  await expect(other.getByRole('heading', { name: 'Take the job' })).toBeVisible();
-  await panelOf(page, 'Decide', 'Notes');
-  await page.getByLabel('Note for Decide').fill('a spare is on the shelf');
-  await page.getByRole('button', { name: 'Keep note' }).click();
+  await visit(page, `/jobs/${jobId}/repair-or-replace`);
+  await visit(other, `/jobs/${jobId}/call`);
+  await expect(other.getByRole('heading', { name: 'Call' })).toBeVisible();
+  await panelOf(page, 'Repair or replace', 'Notes');
+  await page.getByLabel('Note for Repair or replace').fill('a spare is on the shelf');
+  await page.getByRole('button', { name: 'Save note' }).click();
   await expect(other.getByRole('complementary').getByText('a spare is on the shelf')).toBeVisible({
     timeout: 2_500,
   });
-  await page.getByLabel('Ask something for later').fill('Whose spare is it?');
-  await page.getByRole('button', { name: 'Keep question' }).click();
+  await page.getByLabel('Note a question for later').fill('Whose spare is it?');
+  await page.getByRole('button', { name: 'Save question' }).click();
   await expect(other.getByText('Whose spare is it?').first()).toBeVisible({ timeout: 2_500 });
 });
 
@@ -27,27 +27,27 @@ test('a server killed between two entries loses none that was shown as kept, and
   let server = await startServer();
   try {
     const jobId = await newJob(page.request, 'Capstan');
-    await visit(page, `${spare}/jobs/${jobId}/decide`);
+    await visit(page, `${spare}/jobs/${jobId}/repair-or-replace`);
     const margin = page.getByRole('complementary');
     const note = async (text: string) => {
-      await panelOf(page, 'Decide', 'Notes');
-      await page.getByLabel('Note for Decide').fill(text);
-      await page.getByRole('button', { name: 'Keep note' }).click();
+      await panelOf(page, 'Repair or replace', 'Notes');
+      await page.getByLabel('Note for Repair or replace').fill(text);
+      await page.getByRole('button', { name: 'Save note' }).click();
     };
     await note('first, kept');
     await expect(margin.getByText('first, kept')).toBeVisible();
-    await expect(margin.getByText('(not kept yet, sending)')).toBeHidden();
+    await expect(margin.getByText('(not saved yet, sending)')).toBeHidden();
 
     kill(server);
     await note('second, while the server is dead');
     await expect(margin.getByText('second, while the server is dead')).toBeVisible();
-    await expect(margin.getByText('(not kept yet, sending)')).toBeVisible();
+    await expect(margin.getByText('(not saved yet, sending)')).toBeVisible();
     await expect(page.getByText('Server not reachable.')).toBeVisible();
 
     server = await startServer();
     await page.reload();
     await expect(margin.getByText('second, while the server is dead')).toBeVisible();
-    await expect(margin.getByText('(not kept yet, sending)')).toBeHidden();
+    await expect(margin.getByText('(not saved yet, sending)')).toBeHidden();
     const kept = (await (await fetch(`${spare}/api/v1/jobs/${jobId}/entries?after=0`)).json()) as {
       entries: { kind: string; payload: { text?: string } }[];
     };

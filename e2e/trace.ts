@@ -42,12 +42,12 @@ export async function jobWith(
   return job;
 }
 
-const link = (page: Page) => page.getByRole('region', { name: 'Link to the drive' });
+const link = (page: Page) => page.getByRole('region', { name: 'Drive link' });
 
 /** Finds the drive over the link and reads it out. */
 export async function findAndRead(page: Page, product: string): Promise<void> {
   await expect(async () => {
-    await link(page).getByRole('button', { name: 'Look for drives' }).click();
+    await link(page).getByRole('button', { name: 'Search for drives' }).click();
     await expect(link(page).getByRole('combobox', { name: 'Drive' })).toContainText(product, {
       timeout: 2000,
     });
@@ -60,12 +60,12 @@ export async function readAgain(page: Page): Promise<void> {
   const read = page.waitForResponse((r) => r.url().endsWith('/drives/read'));
   await link(page).getByRole('button', { name: 'Read out' }).click();
   expect((await read).ok()).toBe(true);
-  await expect(page.getByText(/^Read out: \d+ entries/)).toBeVisible();
+  await expect(page.getByText(/^Read out: \d+ parameters/)).toBeVisible();
 }
 
 /** Opens the trace page of a job, finds the winch's drive and reads it out. */
 export async function readOut(page: Page, job: string): Promise<void> {
-  await visit(page, `/jobs/${job}/trace`);
+  await visit(page, `/jobs/${job}/fault-finding`);
   await findAndRead(page, 'Whimbrel W4');
 }
 
@@ -77,7 +77,7 @@ export async function confirmWrite(page: Page): Promise<void> {
   await expect(form(page).getByRole('note')).toContainText('may start');
   await expect(go).toBeDisabled();
   await form(page)
-    .getByRole('checkbox', { name: /run input is open/ })
+    .getByRole('checkbox', { name: /Run input open/ })
     .check();
   await expect(go).toBeDisabled();
   await form(page)

@@ -29,7 +29,7 @@ test.beforeEach(async ({ page }) => {
   await winchReady(page.request);
 });
 
-test('an encoder that is asked for and not there: found, shown by a trial, put back', async ({ page }) => {
+test('an encoder that is asked for and not there: found, shown by a trial, restored', async ({ page }) => {
   const errors = watchConsole(page);
   const job = await winchJob(page, 'A winch with feedback');
   await order(page.request, {
@@ -39,33 +39,33 @@ test('an encoder that is asked for and not there: found, shown by a trial, put b
   });
   await readOut(page, job);
   await says(page, /No trip: open\..*encoder lost/);
-  const own = tracer(page).getByRole('region', { name: 'The drive says' });
+  const own = tracer(page).getByRole('region', { name: 'The drive shows' });
   await expect(own).toContainText('1-07 Control mode: vector, encoder');
-  await own.getByRole('button', { name: 'Take it' }).click();
-  const fitted = tracer(page).getByRole('button', { name: /^Look at the motor and into the unit/ });
+  await own.getByRole('button', { name: 'Use this' }).click();
+  const fitted = tracer(page).getByRole('button', { name: /^Look at motor and drive/ });
   if ((await fitted.count()) > 0) await fitted.click();
   await tracer(page).getByRole('button', { name: 'none fitted' }).click();
   const suspects = tracer(page).getByRole('list', { name: 'Likely causes' }).getByRole('listitem');
-  await expect(suspects.first()).toContainText('feedback is selected and no encoder is fitted');
+  await expect(suspects.first()).toContainText('feedback selected, but no encoder fitted');
 
   await panel(page, 'Trials');
   await trials(page).getByRole('button', { name: 'Try 1-07 Control mode: vector' }).click();
   // Run is still given: the server looks at the drive and refuses.
   await confirmWrite(page);
-  await expect(trials(page).getByRole('alert')).toContainText('Run is given at X1');
+  await expect(trials(page).getByRole('alert')).toContainText('Run command present at X1');
   await order(page.request, { plant: { contacts: { ...stopped, DI4: true } }, wait_s: 1 });
   await confirmWrite(page);
   await expect(trials(page)).toContainText('1-07 Control mode is vector, read back');
   await order(page.request, { plant: { contacts: { ...stopped, DI4: false } }, wait_s: 1 });
   await order(page.request, { plant: { contacts: winchContacts }, wait_s: 8 });
   await page.getByRole('button', { name: 'Watch live' }).click();
-  await says(page, /No inhibit found\./);
+  await says(page, /No run inhibit found\./);
 
   await order(page.request, { plant: { contacts: stopped }, wait_s: 8 });
-  await trials(page).getByRole('button', { name: 'Put vector, encoder back' }).click();
+  await trials(page).getByRole('button', { name: 'Restore vector, encoder' }).click();
   await confirmWrite(page);
   await expect(trials(page)).toContainText('1-07 Control mode is vector, encoder, read back');
-  await expect(trials(page).getByRole('list', { name: 'Trials in the drive' })).toHaveCount(0);
+  await expect(trials(page).getByRole('list', { name: 'Trial values in the drive' })).toHaveCount(0);
   expect(errors).toEqual([]);
 });
 
@@ -74,16 +74,16 @@ test('a locked entry is opened with the code of the catalogue and shut again', a
   await order(page.request, { plant: { contacts: stopped }, wait_s: 1 });
   await readOut(page, job);
   await panel(page, 'Trials');
-  await trials(page).getByRole('button', { name: 'Write another entry' }).click();
-  await trials(page).getByRole('combobox', { name: 'Entry' }).selectOption('3-05');
+  await trials(page).getByRole('button', { name: 'Write another parameter' }).click();
+  await trials(page).getByRole('combobox', { name: 'Parameter' }).selectOption('3-05');
   await trials(page).getByRole('combobox', { name: 'New value' }).selectOption({ label: 'motor frequency' });
-  await trials(page).getByRole('button', { name: 'Look at it before it is written' }).click();
+  await trials(page).getByRole('button', { name: 'Review before writing' }).click();
   await confirmWrite(page);
   await expect(trials(page)).toContainText('3-05 Ramps count to is motor frequency, read back');
   // A value out of range never leaves the page.
-  await trials(page).getByRole('combobox', { name: 'Entry' }).selectOption('3-02');
+  await trials(page).getByRole('combobox', { name: 'Parameter' }).selectOption('3-02');
   await trials(page).getByRole('textbox', { name: 'New value' }).fill('6000');
-  await trials(page).getByRole('button', { name: 'Look at it before it is written' }).click();
+  await trials(page).getByRole('button', { name: 'Review before writing' }).click();
   await expect(trials(page).getByText('From 0.1 to 600 s.')).toBeVisible();
 });
 
@@ -94,10 +94,10 @@ test('the link breaks while writing: the log says that it was tried, and that no
   await order(page.request, { plant: { contacts: stopped }, wait_s: 1 });
   await readOut(page, job);
   await panel(page, 'Trials');
-  await trials(page).getByRole('button', { name: 'Write another entry' }).click();
-  await trials(page).getByRole('combobox', { name: 'Entry' }).selectOption('3-02');
+  await trials(page).getByRole('button', { name: 'Write another parameter' }).click();
+  await trials(page).getByRole('combobox', { name: 'Parameter' }).selectOption('3-02');
   await trials(page).getByRole('textbox', { name: 'New value' }).fill('8');
-  await trials(page).getByRole('button', { name: 'Look at it before it is written' }).click();
+  await trials(page).getByRole('button', { name: 'Review before writing' }).click();
   await order(page.request, { plant: { bus: { silent: true } } });
   await confirmWrite(page);
   await expect(trials(page).getByRole('alert')).toContainText('does not answer', { timeout: 20_000 });
@@ -128,7 +128,7 @@ test('what the server refuses to write, and that asking twice writes once', asyn
   const kinds = async () => (await entriesOf(request, right.jobId)).map((e) => e.kind).slice(-2);
   const before = await kinds();
   expect(await refusal({ confirmed: false })).toEqual([422, expect.any(String)]);
-  expect(await refusal({ number: '99-99' })).toEqual([422, expect.stringContaining('no entry')]);
+  expect(await refusal({ number: '99-99' })).toEqual([422, expect.stringContaining('no parameter')]);
   expect(await refusal({ number: '1-10', from: 0, to: 1 })).toEqual([
     422,
     expect.stringContaining('read only'),
@@ -140,7 +140,7 @@ test('what the server refuses to write, and that asking twice writes once', asyn
   // Its word would hold 6553.6 s as nothing at all.
   expect(await refusal({ to: 6553.6 })).toEqual([422, expect.stringContaining('0.1 s to 600 s')]);
   expect(await refusal({ to: -1 })).toEqual([422, expect.stringContaining('0.1 s to 600 s')]);
-  expect(await refusal({ target: 'no address' })).toEqual([422, expect.any(String)]);
+  expect(await refusal({ target: 'not an address' })).toEqual([422, expect.any(String)]);
   expect(await refusal({ target: '192.0.2.9:502' })).toEqual([
     502,
     expect.stringContaining('not on the list'),
@@ -158,7 +158,7 @@ test('what the server refuses to write, and that asking twice writes once', asyn
   expect(await refusal({ from: 3 })).toEqual([409, expect.stringContaining('read out again')]);
   expect(await refusal({ number: '1-14', from: 0, to: 1 })).toEqual([
     409,
-    expect.stringContaining('not there'),
+    expect.stringContaining('not available'),
   ]);
   const id = v7();
   const answers = await Promise.all([write({ id }), write({ id }), write({ id })]);
@@ -172,36 +172,36 @@ test('what the server refuses to write, and that asking twice writes once', asyn
   expect(asked?.payload['target']).toBe(target);
   const forged = entry(right.jobId, 'drive.write-done', { asked: id, found: 99 });
   const said = await request.post(`/api/v1/jobs/${right.jobId}/entries`, { data: { entries: [forged] } });
-  expect(await said.text()).toContain('The server records this itself');
+  expect(await said.text()).toContain('Only the server records this');
   await choosePerson(page, pipId);
   expect((await refusal({}))[0]).toBe(403);
 });
 
 test('a loop is walked, a jumper stands in the register and holds the signature', async ({ page }) => {
   const job = await winchJob(page, 'A winch with a loop');
-  await visit(page, `/jobs/${job}/trace`);
+  await visit(page, `/jobs/${job}/fault-finding`);
   await panel(page, '24 V loops');
-  await page.getByRole('button', { name: 'Walk a loop' }).click();
+  await page.getByRole('button', { name: 'Check a loop' }).click();
   const walk = page.getByRole('region', { name: 'Loop check' });
   await page.getByRole('combobox', { name: 'Input', exact: true }).selectOption({ label: 'X3' });
-  await walk.getByRole('textbox', { name: 'Contacts on the way' }).fill('S1, K3');
+  await walk.getByRole('textbox', { name: 'Contacts in the loop' }).fill('S1, K3');
   await walk.getByRole('textbox', { name: 'after S1' }).fill('24,0');
   await expect(walk.getByRole('status')).toContainText('measure halfway');
   await walk.getByRole('textbox', { name: 'after K3' }).fill('0.2');
   await expect(walk.getByRole('status')).toContainText('Open: K3');
-  await walk.getByRole('button', { name: 'Keep this walk' }).click();
-  await expect(page.getByText('Walk of X3 kept.')).toBeVisible();
+  await walk.getByRole('button', { name: 'Save loop check' }).click();
+  await expect(page.getByText('Loop check of X3 saved.')).toBeVisible();
 
   await page.getByRole('button', { name: 'Temporary jumper' }).click();
-  const form = page.getByRole('form', { name: 'Before a remedy' });
+  const form = page.getByRole('form', { name: 'Before a jumper' });
   await form.getByRole('radio', { name: 'existing' }).check();
   await form
     .getByRole('group', { name: /wire landed at X3/ })
     .getByRole('radio', { name: 'yes' })
     .check();
-  await form.getByRole('textbox', { name: 'Number on it' }).fill('114');
-  await expect(form).toContainText('Ask why the voltage is missing');
-  await form.getByRole('combobox', { name: 'What does the loop watch over?' }).selectOption('guard');
+  await form.getByRole('textbox', { name: 'Wire number' }).fill('114');
+  await expect(form).toContainText('Find out why the voltage is missing');
+  await form.getByRole('combobox', { name: 'What does the loop monitor?' }).selectOption('guard');
   await form
     .getByRole('group', { name: 'Is a motor connected?' })
     .getByRole('radio', { name: 'yes' })
@@ -211,37 +211,35 @@ test('a loop is walked, a jumper stands in the register and holds the signature'
     .getByRole('group', { name: 'Is a motor connected?' })
     .getByRole('radio', { name: 'no, its cable is off' })
     .check();
-  await expect(form.getByRole('note')).toContainText('motor connected or not');
-  await expect(form.getByRole('button', { name: 'Enter it in the register' })).toHaveCount(0);
+  await expect(form.getByRole('note')).toContainText('with or without motor');
+  await expect(form.getByRole('button', { name: 'Record jumper' })).toHaveCount(0);
   await form
     .getByRole('group', { name: 'Is a motor connected?' })
     .getByRole('radio', { name: 'yes' })
     .check();
-  await form
-    .getByRole('combobox', { name: 'What does the loop watch over?' })
-    .selectOption('level-or-pressure');
-  await form.getByRole('button', { name: 'Enter it in the register' }).click();
-  await expect(form.getByText('Reason, who accepts the risk')).toBeVisible();
+  await form.getByRole('combobox', { name: 'What does the loop monitor?' }).selectOption('level-or-pressure');
+  await form.getByRole('button', { name: 'Record jumper' }).click();
+  await expect(form.getByText('Reason, person accepting the risk')).toBeVisible();
   await expect(form.getByText('Say why')).toBeVisible();
   await form.getByRole('textbox', { name: 'Reason' }).fill('level switch ordered');
   await form.getByRole('textbox', { name: 'Who accepts the risk' }).fill('A. Fenn, works manager');
-  await form.getByRole('button', { name: 'Enter it in the register' }).click();
+  await form.getByRole('button', { name: 'Record jumper' }).click();
 
   const register = page.getByRole('region', { name: 'Temporary jumpers' });
-  await expect(register).toContainText('The job cannot be signed off before.');
+  await expect(register).toContainText('The job cannot be signed off before removal.');
   // Whoever signs all the same signs nothing: the log says why.
   const signed = entry(job, 'sheet.signed', { verdict: 'doubtful', headline: 'x', detail: '', seq: 0 });
   await allKept(page);
   await page.request.post(`/api/v1/jobs/${job}/entries`, { data: { entries: [signed] } });
-  await expect(page.getByRole('region', { name: 'Kept' })).toContainText(
-    'A temporary jumper is still in: X3',
+  await expect(page.getByRole('region', { name: 'Log', exact: true })).toContainText(
+    'A temporary jumper is still fitted: X3',
   );
-  await register.getByRole('button', { name: 'It is out…' }).click();
-  await register.getByRole('textbox', { name: 'How it was proven out' }).fill('K3 opened: X3 goes off');
-  await register.getByRole('button', { name: 'Strike it from the register' }).click();
-  await expect(register).toContainText('Out: K3 opened: X3 goes off');
+  await register.getByRole('button', { name: 'Jumper removed…' }).click();
+  await register.getByRole('textbox', { name: 'How removal was proven' }).fill('K3 opened: X3 goes off');
+  await register.getByRole('button', { name: 'Mark jumper removed' }).click();
+  await expect(register).toContainText('Removed: K3 opened: X3 goes off');
   await reloadJob(page);
-  await expect(register).toContainText('Out: K3 opened: X3 goes off');
+  await expect(register).toContainText('Removed: K3 opened: X3 goes off');
 });
 
 test('a trend is watched, held still and kept', async ({ page }) => {
@@ -250,7 +248,7 @@ test('a trend is watched, held still and kept', async ({ page }) => {
   await readOut(page, job);
   await panel(page, 'Trend');
   const trend = page.getByRole('region', { name: 'Trend' });
-  await expect(trend).toContainText('Nothing yet');
+  await expect(trend).toContainText('No values yet');
   await page.getByRole('button', { name: 'Watch live' }).click();
   await order(page.request, { plant: { contacts: winchContacts } });
   const x1 = trend.getByRole('button', { name: 'X1', exact: true });
@@ -259,7 +257,7 @@ test('a trend is watched, held still and kept', async ({ page }) => {
   await expect(x1).toHaveAttribute('aria-pressed', 'true');
   const chart = trend.getByRole('img', { name: /Output, Current, Bus, X1 over ([2-9]|\d\d) seconds/ });
   await expect(chart).toBeVisible({ timeout: 15_000 });
-  await trend.getByRole('button', { name: 'Hold still' }).click();
+  await trend.getByRole('button', { name: 'Pause' }).click();
   const still = await chart.getAttribute('aria-label');
   // More came meanwhile: the page says what it is.
   await order(page.request, { plant: { contacts: stopped } });
@@ -267,8 +265,8 @@ test('a trend is watched, held still and kept', async ({ page }) => {
   expect(await chart.getAttribute('aria-label')).toBe(still);
   await trend.getByText('table', { exact: true }).click();
   await expect(trend.getByRole('columnheader', { name: 'Bus, V' })).toBeVisible();
-  await trend.getByRole('button', { name: 'Keep this trend' }).click();
-  await expect(trend.getByRole('status')).toContainText('Trend kept');
+  await trend.getByRole('button', { name: 'Save trend' }).click();
+  await expect(trend.getByRole('status')).toContainText('Trend saved');
   const kept = await savedEntry(page.request, job, 'trend.kept');
   const blob: unknown = await (await page.request.get(`/api/v1/blobs/${kept.payload['sha256']}`)).json();
   expect(blob).toMatchObject({ names: ['Output, Hz', 'Current, A', 'Bus, V', 'X1, bit'] });

@@ -43,7 +43,7 @@ test('the slipway winch, from the board to a signed sheet', async ({ page }) => 
   await picture(page, 'board');
   await page.locator(`a[href="/jobs/${winch}"]`).click();
   await expect(page.getByRole('heading', { name: 'Make safe', level: 1 })).toBeVisible();
-  await expect(page.getByText('Do not restore mains to read it.').first()).toBeVisible();
+  await expect(page.getByText('Do not restore mains to read the display.').first()).toBeVisible();
 
   await answerSources(page, ['Mains supply', 'Brake supply', 'Load, springs, pressure']);
   await lockAndTag(page, 12);
@@ -54,7 +54,7 @@ test('the slipway winch, from the board to a signed sheet', async ({ page }) => 
   });
   await proveMeter(page, 'after');
   await expect(page.getByText(/Proven dead: 3.1 V at most/)).toBeVisible();
-  await page.getByRole('button', { name: 'On to the bench' }).click();
+  await page.getByRole('button', { name: 'Go to Bench test' }).click();
 
   await expect(page.getByRole('heading', { name: 'Bus junctions' })).toBeVisible();
   const margin = page.getByRole('complementary', { name: 'Evidence' });
@@ -67,7 +67,7 @@ test('the slipway winch, from the board to a signed sheet', async ({ page }) => 
   await expect(field).toHaveValue('64.8');
   await field.fill('nonsense');
   await field.press('Enter');
-  await expect(page.getByText(/is no reading/)).toBeVisible();
+  await expect(page.getByText(/is not a reading/)).toBeVisible();
   await expect(field).toHaveValue('nonsense');
   await field.fill('');
 
@@ -79,7 +79,7 @@ test('the slipway winch, from the board to a signed sheet', async ({ page }) => 
   await expect(margin.getByText('L2 upper diode is open, very likely.')).toBeVisible({
     timeout: 15_000,
   });
-  await expect(margin.getByText('DC- to L1: take it again.')).toBeVisible();
+  await expect(margin.getByText('DC- to L1: measure again.')).toBeVisible();
 
   // Both doubtful readings once more: one was a bad contact, one stays.
   await page.getByRole('button', { name: /^DC- to L1:/ }).click();
@@ -87,16 +87,16 @@ test('the slipway winch, from the board to a signed sheet', async ({ page }) => 
   await page.getByRole('button', { name: /^L2 to DC\+:/ }).click();
   await read(page, 'OL');
   await expect(page.getByText('was 0.386')).toBeVisible();
-  await expect(margin.getByText('DC- to L1: take it again.')).toBeHidden();
+  await expect(margin.getByText('DC- to L1: measure again.')).toBeHidden();
 
   await reloadJob(page);
   await expect(margin.getByText('L2 upper diode is open. Nothing else fits.')).toBeVisible({
     timeout: 15_000,
   });
-  await page.getByRole('button', { name: 'To the sheet' }).click();
+  await page.getByRole('button', { name: 'To the test sheet' }).click();
   await page.getByRole('button', { name: 'Sign as Ines Tarrow' }).click();
   await expect(page.getByText(/Signed by Ines Tarrow/)).toBeVisible();
-  await expect(page.getByRole('link', { name: /First power, locked/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /First power-up, locked/ })).toBeVisible();
 
   for (const paper of ['a4', 'letter']) {
     const text = await pdfText(page.request, `/api/v1/jobs/${winch}/sheet?form=pdf&paper=${paper}`);
@@ -117,17 +117,17 @@ test('the slipway winch, from the board to a signed sheet', async ({ page }) => 
   await visit(page, `/jobs/${winch}/sheet`);
   await expect(page.getByText('L2 upper diode is open. Nothing else fits.')).toBeVisible();
   await picture(page, 'sheet');
-  await visit(page, `/jobs/${winch}/identify`);
+  await visit(page, `/jobs/${winch}/nameplates`);
   await picture(page, 'job-card');
   expect(said).toEqual([]);
 });
 
-test('later on that bench: a slip put right, the bank filled, and a source that comes back', async ({
+test('later on that bench: a slip put right, the capacitor bank filled, and a source that comes back', async ({
   page,
 }) => {
   await choosePerson(page, inesId);
   const job = await slipwayWinch(page.request, 'measured and signed');
-  await visit(page, `/jobs/${job}/bench`);
+  await visit(page, `/jobs/${job}/bench-test`);
   const margin = page.getByRole('complementary', { name: 'Evidence' });
   await expect(
     margin.getByRole('heading', { name: 'L2 upper diode is open. Nothing else fits.' }),
@@ -138,7 +138,7 @@ test('later on that bench: a slip put right, the bank filled, and a source that 
   // Back to the last one: the correction counts, the slip stays in the log.
   const field = page.getByRole('textbox', { name: 'What the meter shows, volts' });
   await page.getByRole('button', { name: /^↑ back/ }).click();
-  await expect(page.getByText(/Putting a slip right/)).toBeVisible();
+  await expect(page.getByText(/Correcting a mistyped reading/)).toBeVisible();
   await field.fill('0.553');
   await field.press('Enter');
   await expect(page.getByRole('button', { name: 'DC- to BR: 0.553, sound' })).toBeVisible();
@@ -146,7 +146,7 @@ test('later on that bench: a slip put right, the bank filled, and a source that 
 
   // The other polarity: the bank climbs through the meter until it is full.
   await choosePlan(page, 'full');
-  await expect(page.getByRole('heading', { name: 'Fill the bank' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Fill the capacitor bank' })).toBeVisible();
   await field.press('c');
   await page.getByRole('button', { name: /^DC\+ to DC-: ↑/ }).click();
   await field.press('o');
@@ -159,10 +159,10 @@ test('later on that bench: a slip put right, the bank filled, and a source that 
   await expect(page.getByRole('button', { name: 'Sign as Ines Tarrow' })).toBeVisible();
 
   await visit(page, `/jobs/${job}/make-safe`);
-  await page.getByLabel('A source has come back').selectOption('foreign-24v');
-  await page.getByRole('button', { name: 'Record it: the proof lapses' }).click();
-  await expect(page.getByText('An earlier proof has lapsed:')).toBeVisible();
-  await visit(page, `/jobs/${job}/bench`);
-  await expect(page.getByText(/a source was recorded as back. Prove dead again/)).toBeVisible();
+  await page.getByLabel('A source is live again').selectOption('foreign-24v');
+  await page.getByRole('button', { name: 'Record it: dead proof becomes void' }).click();
+  await expect(page.getByText('An earlier proof is void:')).toBeVisible();
+  await visit(page, `/jobs/${job}/bench-test`);
+  await expect(page.getByText(/a source became live. Prove dead again/)).toBeVisible();
   await expect(field).toBeDisabled();
 });

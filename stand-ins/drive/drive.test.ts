@@ -102,7 +102,7 @@ describe('the state machine', () => {
       'safe-stop',
     ],
     [
-      'coast from the serial side',
+      'coast command from the serial link',
       { serial: { talks: false, run: false, reverse: false, coastRelease: false, reference_Hz: 0 } },
       {},
       'not-ready',

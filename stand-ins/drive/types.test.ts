@@ -76,7 +76,7 @@ it('the Knot protects a 5 A motor at 50 % of its 10 A, and not at 100 %', async 
   expect(await overloaded(100)).toBeNull();
 });
 
-it('ramps count to base or maximum as the type has it', async () => {
+it('ramp reference frequency base or maximum as the type has it', async () => {
   const after = async (type: string, model: string) => {
     const holder = await box(type, model);
     await tell(holder, {
@@ -92,12 +92,12 @@ it('ramps count to base or maximum as the type has it', async () => {
   expect(await after('dunlin-d1', 'D1-4')).toBeCloseTo(20, 0);
 });
 
-describe('the identification run', () => {
+describe('the autotune', () => {
   it.each([
     ['standstill', 5, 0],
     ['rotating', 13, 30],
   ] as const)(
-    '%s: done, with the shaft as it should be, and stale after a new plate value',
+    '%s: done, with the shaft as it expected, and stale after a new plate value',
     async (kind, lasts_s, atLeast_Hz) => {
       const holder = await box('godwit-g4', 'G4-12');
       await tell(holder, { set: { 'motor.ident': kind }, wait_s: 3 });
