@@ -100,6 +100,22 @@ export function inShort(matters: readonly OpenIssue[]): OpenIssue[] {
   ];
 }
 
+/** What is missing before a start-up is signed, by where it is put right. */
+export interface MissingParts {
+  place: boolean;
+  /** Open steps of the commissioning run. */
+  steps: number;
+  /** On the sheet: values, what the drive says, questions. */
+  sheet: number;
+}
+
+/** Counts the open issues of a release by where they are put right; every issue is counted once. */
+export function missingParts(matters: readonly OpenIssue[]): MissingParts {
+  const place = matters.filter((m) => m.id === placeNotSaid.id).length;
+  const steps = matters.filter(isStep).length;
+  return { place: place > 0, steps, sheet: matters.length - place - steps };
+}
+
 /**
  * How far a start-up is, and what stands against it.
  * @returns null before plates and choices are there

@@ -6,7 +6,7 @@ import { greatestLimits } from '../../bench/make-safe';
 import { defaultStartUpChoices, type StartUpChoices } from '../../equipment/application';
 import type { Values } from '../../equipment/drive-words';
 import { coupledIdentification } from './registers';
-import { inShort, analogLineOf, releaseOf } from '.';
+import { inShort, analogLineOf, missingParts, releaseOf } from '.';
 
 const control = controlSchema.parse(JSON.parse(readFileSync('catalogue/whimbrel-w4/control.json', 'utf8')));
 const rating = { ratedAmps: 15, power_kW: 7.5, supply_V: 400 };
@@ -153,6 +153,14 @@ it('open steps of the run are matters; safety among them never waits', () => {
     ) as string,
     mayWait: false,
   });
+});
+
+it('what is missing is counted where it is put right', () => {
+  const without = release(started({}, null));
+  const parts = missingParts(without.matters);
+  expect(parts).toMatchObject({ place: true, steps: without.steps.length });
+  expect(missingParts(release(started({}, place)).matters)).toMatchObject({ place: false });
+  expect(1 + parts.steps + parts.sheet).toBe(without.matters.length);
 });
 
 it('what was lost when the power went is named as the keypad shows it', () => {

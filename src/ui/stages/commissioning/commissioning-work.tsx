@@ -17,6 +17,7 @@ import { useWrite, type WriteWish } from '../../drive-link/use-write';
 import { ChoicesForm } from './choices-form';
 import type { Watched } from './evidence';
 import { PlacePanel } from './place-panel';
+import { Missing } from './missing';
 import { Ramps } from './ramps';
 import { RunPanel } from './run-panel';
 import { SheetPanel } from './sheet-panel';
@@ -106,6 +107,7 @@ export function CommissioningWork({
             {f.text} {f.sum}.
           </Caution>
         ))}
+      {release !== null && startUp.signed === null && <Missing matters={release.matters} goTo={setPanel} />}
       <Tabs
         label="Commissioning"
         panels={chosen === null ? panels.filter((p) => p.id === 'choices' || p.id === 'sets') : panels}

@@ -117,6 +117,16 @@ const row = (number: string) => {
   return within(found);
 };
 
+it('what is missing stands on top, and leads to where it is put right', async () => {
+  faced();
+  const missing = within(screen.getByRole('region', { name: 'Missing before signing' }));
+  expect(missing.getByRole('button', { name: /^\d+ steps of the commissioning run$/ })).toBeTruthy();
+  await userEvent.click(missing.getByRole('button', { name: 'supply and installation' }));
+  expect(screen.getByRole('tab', { name: 'Supply and installation' }).getAttribute('aria-selected')).toBe(
+    'true',
+  );
+});
+
 describe('load and control', () => {
   it('come first; a ramp of no time is asked about and what was typed stays', async () => {
     const { log } = faced(plates);
