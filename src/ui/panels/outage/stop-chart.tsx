@@ -7,7 +7,11 @@ import { Disclosure } from '../../kit/why';
 
 const width = 720;
 const row = 44;
-const inset = { left: 74, right: 14, top: 26, bottom: 46 };
+const inset = { left: 74, right: 14, top: 36, bottom: 46 };
+/** Above the lanes: labels of the clock stand on two lines, so that close ones do not meet. */
+const labelLines = { upper: 11, lower: 24 } as const;
+/** A label of the clock is so wide at most, in units of the drawing. */
+const labelWidth = 52;
 
 const fills = {
   isolated: 'var(--chakra-colors-ink)',
@@ -88,16 +92,14 @@ function ClockMarks({
   now_min,
   allowed_min,
 }: Drawn & { now_min: number | null; allowed_min: number | null }) {
+  const end_min = allowed_min === null ? null : plan.stopsAt_min + allowed_min;
+  const close = now_min !== null && end_min !== null && Math.abs(x(now_min) - x(end_min)) < labelWidth;
   return (
     <>
       {(
         [
           ['now', now_min, 'var(--chakra-colors-ink)'],
-          [
-            'allowed',
-            allowed_min === null ? null : plan.stopsAt_min + allowed_min,
-            'var(--chakra-colors-failed)',
-          ],
+          ['allowed', end_min, 'var(--chakra-colors-failed)'],
         ] as const
       ).map(([name, at, colour]) =>
         at === null || x(at) > width - inset.right + 1 ? null : (
@@ -105,21 +107,18 @@ function ClockMarks({
             <line
               x1={x(at)}
               x2={x(at)}
-              y1={inset.top - 18}
+              y1={labelLines.lower + 4}
               y2={height - inset.bottom + 4}
               stroke={colour}
               strokeWidth="2.5"
               strokeDasharray={name === 'now' ? undefined : '5 4'}
             />
             <text
-              x={x(at) + (x(at) < 130 ? 4 : -4)}
-              y={height - inset.bottom - 3}
-              textAnchor={x(at) < 130 ? 'start' : 'end'}
+              x={Math.min(x(at), width - labelWidth / 2)}
+              y={close && name === 'now' ? labelLines.upper : labelLines.lower}
+              textAnchor="middle"
               fontSize="12"
               fill={colour}
-              stroke="var(--chakra-colors-card)"
-              strokeWidth="4"
-              paintOrder="stroke"
             >
               {name}
             </text>
@@ -149,8 +148,8 @@ function MinuteAxis({ x, height }: Pick<Drawn, 'x' | 'height'>) {
         </g>
       ))}
       <text
-        x={width - inset.right}
-        y={height - 8}
+        x={inset.left - 8}
+        y={height - 27}
         textAnchor="end"
         fontSize="11.5"
         fill="var(--chakra-colors-soft)"
@@ -181,6 +180,8 @@ export function StopChart({
   const byId = new Map(tasks.map((t) => [t.id, t]));
   const x = scaleLinear([0, Math.max(10, plan.total_min)], [inset.left, width - inset.right]);
   const height = inset.top + people * row + inset.bottom;
+  // A window near the right edge is named from its end, or its name would leave the frame.
+  const late = x(plan.stopsAt_min) > width * 0.7;
   const shown = plan.schedule.find((s) => s.id === hover);
   return (
     <Box as="figure">
@@ -192,14 +193,20 @@ export function StopChart({
         >
           <rect
             x={x(plan.stopsAt_min)}
-            y={inset.top - 18}
+            y={inset.top - 4}
             width={Math.max(0, x(plan.stopsAt_min + plan.stop_min) - x(plan.stopsAt_min))}
-            height={people * row + 22}
+            height={people * row + 8}
             fill="var(--chakra-colors-doubt-wash)"
             stroke="var(--chakra-colors-doubt)"
             strokeWidth="1.5"
           />
-          <text x={x(plan.stopsAt_min) + 5} y={inset.top - 5} fontSize="12" fill="var(--chakra-colors-ink)">
+          <text
+            x={late ? x(plan.stopsAt_min + plan.stop_min) : x(plan.stopsAt_min)}
+            y={height - 8}
+            textAnchor={late ? 'end' : 'start'}
+            fontSize="12"
+            fill="var(--chakra-colors-ink)"
+          >
             machine stopped, {Math.round(plan.stop_min)} min
           </text>
           {Array.from({ length: people }, (_, i) => (

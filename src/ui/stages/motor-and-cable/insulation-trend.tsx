@@ -11,7 +11,7 @@ import { YTicks } from '../../kit/y-ticks';
 
 const width = 640;
 const height = 190;
-const inset = { left: 64, right: 16, top: 30, bottom: 30 };
+const inset = { left: 64, right: 92, top: 30, bottom: 30 };
 const mostDates = 5;
 const marks: Readonly<Record<TrendPoint['verdict'], Mark>> = {
   pass: 'sound',
@@ -89,13 +89,12 @@ function Chart({ trend, name }: { trend: InsulationTrend; name: string }) {
               strokeDasharray="6 5"
             />
             <text
-              x={width - inset.right}
-              y={y(trend.minimum_Mohm) - 5}
-              textAnchor="end"
+              x={width - inset.right + 6}
+              y={y(trend.minimum_Mohm) + 4}
               fontSize="11.5"
               fill="var(--chakra-colors-failed)"
             >
-              least {trend.minimum_Mohm} MΩ
+              min {trend.minimum_Mohm} MΩ
             </text>
             <path
               d={line()(trend.points.map(at)) ?? ''}
