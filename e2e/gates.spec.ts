@@ -36,7 +36,7 @@ test('a reading sent past the locked page is kept, and does not count', async ({
   await postEntries(page.request, iceCrusher, [reading]);
   await visit(page, `/jobs/${iceCrusher}/bench-test`);
   await expect(page.getByText(/Does not count: 38.4 V measured/)).toBeVisible();
-  await expect(page.getByRole('button', { name: /^L1 to DC\+: not probed/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^L1 to DC\+: not measured/ })).toBeVisible();
 });
 
 test('the brine pump is sound: not shorted, and nowhere called good', async ({ page }) => {

@@ -17,9 +17,10 @@ function Notch({ line, now }: { line: StageLine; now: boolean }) {
           className="punched"
           d="M0 12 L22 16 A9 9 0 0 1 22 34 L0 38 Z"
           fill="var(--chakra-colors-bench)"
+          stroke="var(--chakra-colors-soft)"
         />
       ) : (
-        <circle cx="22" cy="25" r="9" fill="var(--chakra-colors-bench)" />
+        <circle cx="22" cy="25" r="9" fill="var(--chakra-colors-bench)" stroke="var(--chakra-colors-soft)" />
       )}
       {now && line.state !== 'done' && (
         <circle cx="22" cy="25" r="13" fill="none" stroke="var(--chakra-colors-ink)" strokeWidth="2" />

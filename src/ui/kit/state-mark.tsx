@@ -5,7 +5,7 @@ const words: Record<Mark, string> = {
   sound: 'sound',
   doubt: 'doubt',
   failed: 'failed',
-  unprobed: 'not probed',
+  unprobed: 'not measured',
 };
 const colours: Record<Mark, string> = {
   sound: 'var(--chakra-colors-sound)',

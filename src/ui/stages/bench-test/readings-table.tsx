@@ -30,7 +30,7 @@ function Cell({
   const waiting = last !== undefined && unsent.has(last.entryId);
   const words =
     last === undefined
-      ? 'not probed'
+      ? 'not measured'
       : `${last.value === 'OL' ? 'overload' : shownValue(last.value)}, ${markWord(mark)}`;
   return (
     <Box as={as} p="0" textAlign="right">
