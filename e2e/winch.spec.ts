@@ -141,7 +141,7 @@ test('later on that bench: a slip put right, the capacitor bank filled, and a so
   await expect(page.getByText(/Correcting a mistyped reading/)).toBeVisible();
   await field.fill('0.553');
   await field.press('Enter');
-  await expect(page.getByRole('button', { name: 'DC- to BR: 0.553, sound' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'DC- to BR: 0.553, normal' })).toBeVisible();
   await expect(margin.getByText('corrected').first()).toBeVisible();
 
   // The other polarity: the bank climbs through the meter until it is full.

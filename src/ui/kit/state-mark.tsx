@@ -2,8 +2,8 @@
 export type Mark = 'sound' | 'doubt' | 'failed' | 'unprobed';
 
 const words: Record<Mark, string> = {
-  sound: 'sound',
-  doubt: 'doubt',
+  sound: 'normal',
+  doubt: 'doubtful',
   failed: 'failed',
   unprobed: 'not measured',
 };

@@ -46,7 +46,7 @@ function FiguresTable({
   sound: Figures | null;
 }) {
   return (
-    <PlainTable heads={['', 'sound', 'now']}>
+    <PlainTable heads={['', 'normal', 'now']}>
       {keys
         .filter((k) => sound?.[k] !== undefined || now?.[k] !== undefined)
         .map((k) => (

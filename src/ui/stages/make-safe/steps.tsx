@@ -16,6 +16,14 @@ interface StepProps {
   children: ReactNode;
 }
 
+/** A mark beside a step of making safe, for those who hear it. */
+const stepWords: Readonly<Record<Mark, string>> = {
+  sound: 'done',
+  doubt: 'to check',
+  failed: 'not safe',
+  unprobed: 'open',
+};
+
 /** One step of making safe; it opens by itself when its turn comes. */
 export function SafetyStep(props: StepProps) {
   return <Foldable key={props.open ? 'due' : 'not due'} {...props} />;
@@ -37,7 +45,7 @@ function Foldable({ n, title, mark, summary, open, children }: StepProps) {
         bg="transparent"
       >
         <button type="button" aria-expanded={shown} onClick={() => setShown(!shown)}>
-          <StateMark mark={mark} size={18} />
+          <StateMark mark={mark} label={stepWords[mark]} size={18} />
           <Heading as="h2" fontFamily="heading" fontWeight="600" fontSize="1.12rem">
             {n}. {title}
           </Heading>
