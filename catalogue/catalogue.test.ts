@@ -80,11 +80,7 @@ it.each<[string, (control: Record<string, unknown>) => void, string]>([
     (c) => void (c['keypad'] as { menu: { parameters: string[] }[] }).menu[0]?.parameters.push('99-99'),
     'no parameter 99-99',
   ],
-  [
-    'a board that nobody sells',
-    (c) => void ((c['options'] as unknown[]).length = 0),
-    'no option enc',
-  ],
+  ['a board that nobody sells', (c) => void ((c['options'] as unknown[]).length = 0), 'no option enc'],
 ])('says what is wrong: %s', (_, spoil, words) => {
   const control = structuredClone(read('whimbrel-w4', 'control.json')) as Record<string, unknown>;
   spoil(control);

@@ -20,7 +20,9 @@ test('a new job in half a minute, then identified, with what the nameplate says 
   await page.getByLabel('Stopped at').fill('2026-11-20T13:05');
   await page.getByLabel('Downtime allowed').fill('90 min');
   await page.getByLabel('Work order').fill('WO-4711/2');
-  await page.getByLabel('Machine', { exact: true }).selectOption({ label: 'Shellfish grading drum, Pellow Quay' });
+  await page
+    .getByLabel('Machine', { exact: true })
+    .selectOption({ label: 'Shellfish grading drum, Pellow Quay' });
   await page.getByLabel('What is wrong?').fill('Trips when it starts');
   await page.getByRole('button', { name: 'Open job' }).click();
   await expect(page.getByText(/Answer both questions about danger/)).toBeVisible();

@@ -49,6 +49,16 @@ function saving(
 
 const nothing = (): void => undefined;
 
+/** What on the sheet contradicts the nameplates. */
+const WrongValues = ({ findings }: { findings: Release['sheet']['findings'] }) =>
+  findings
+    .filter((f) => f.severity === 'wrong')
+    .map((f) => (
+      <Caution key={f.code} grave signal={null} title="Wrong value.">
+        {f.text} {f.sum}.
+      </Caution>
+    ));
+
 /** The start-up sheet, against what is in the drive, until it is signed. */
 export function CommissioningWork({
   jobId,
@@ -100,13 +110,7 @@ export function CommissioningWork({
   };
   return (
     <>
-      {release?.sheet.findings
-        .filter((f) => f.severity === 'wrong')
-        .map((f) => (
-          <Caution key={f.code} grave signal={null} title="Wrong value.">
-            {f.text} {f.sum}.
-          </Caution>
-        ))}
+      <WrongValues findings={release?.sheet.findings ?? []} />
       {release !== null && startUp.signed === null && <Missing matters={release.matters} goTo={setPanel} />}
       <Tabs
         label="Commissioning"

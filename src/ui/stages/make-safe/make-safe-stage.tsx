@@ -1,27 +1,21 @@
 'use client';
-import { Box, Text } from '@chakra-ui/react';
-import dynamic from 'next/dynamic';
-import { peakBusVolts } from '@/core/bench/discharge';
+import { Box } from '@chakra-ui/react';
 import { benchLock, missingSteps, proofOf, waitOver, type MeterReading } from '@/core/logbook';
 import { unknownWait_min, unsafeSources } from '@/core/bench/make-safe';
 import { isStated } from '@/core/equipment/power-stage';
 import { Primary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { StageHead } from '../../kit/section';
-import { countdown, dateTime } from '../../kit/time';
+import { dateTime } from '../../kit/time';
 import { useNow } from '../../kit/use-now';
 import type { StageProps } from '../../job-store/stage-props';
 import { DischargeTool } from './discharge-tool';
+import { LabelWait } from './label-wait';
 import { LockAndTag } from './lock-and-tag';
 import { BenchGate, Notices, ProveDead } from './make-safe-parts';
 import { MeterProof } from './meter-proof';
 import { SourcesGrid } from './sources-grid';
 import { SourceBack, SafetyStep } from './steps';
-
-const DischargeChart = dynamic(() => import('./discharge-chart'), {
-  ssr: false,
-  loading: () => <Text>calculating the curve…</Text>,
-});
 
 const meterWords = (shown: MeterReading | null): string =>
   shown === null ? '' : `${shown.dc_V} V DC, ${shown.ac_V} V AC`;
@@ -54,7 +48,6 @@ export function MakeSafeStage({ store, person, limits, knownSources, goTo }: Sta
   const proof = proofOf(safety, drive.stage, limits);
   const lock = benchLock(safety, drive, limits, person, now === 0 ? safety.lastAt : now);
   const bankVolts = proof.bank_V ?? 0;
-  const bankKnown = isStated(drive.stage, 'capacitance_uF') && isStated(drive.stage, 'bleederOhm');
 
   return (
     <>
@@ -113,30 +106,7 @@ export function MakeSafeStage({ store, person, limits, knownSources, goTo }: Sta
         />
       </SafetyStep>
 
-      <SafetyStep
-        n={3}
-        title={
-          drive.labelWait_min === null
-            ? `Wait ${unknownWait_min} min: label time not known`
-            : `Label time: ${drive.labelWait_min} min`
-        }
-        mark={waited ? 'sound' : 'unprobed'}
-        summary={
-          over === null ? '' : waited ? 'time passed; measure now' : `${countdown((over - now) / 1000)} left`
-        }
-        open={safety.locked !== null && safety.meterBefore === null}
-      >
-        {drive.supply_V !== null && bankKnown ? (
-          <DischargeChart
-            bank={drive.stage}
-            startVolts={peakBusVolts(drive.supply_V)}
-            limits={limits}
-            elapsed_s={safety.locked === null || now === 0 ? null : (now - safety.locked.isolatedAt) / 1000}
-          />
-        ) : (
-          <Text>Supply, bank or bleeder not known: no curve. Only readings count.</Text>
-        )}
-      </SafetyStep>
+      <LabelWait drive={drive} safety={safety} limits={limits} now={now} />
 
       <SafetyStep
         n={4}
