@@ -166,7 +166,7 @@ test('a unit through the simulated meter, hands on the leads only; a pulled cabl
     await expect(conclusion(page)).toContainText(/W upper IGBT/);
     // Garbled until the cable is pulled: the page has all the time it needs.
     await hand.say('garbage 200');
-    await expect(meter.getByRole('alert')).toContainText('cannot be read', { timeout: 15_000 });
+    await expect(meter.getByRole('alert')).toContainText('Unreadable data', { timeout: 15_000 });
     await hand.say('pull');
     await expect(meter.getByRole('alert')).toContainText('No meter on the data port');
     await expect(meter).toContainText('open: touch both terminals', { timeout: 15_000 });
