@@ -57,7 +57,7 @@ test('a pasted table is taken line by line, asked about, not taken twice, and go
   const download = async (name: string): Promise<string> => {
     const [got] = await Promise.all([
       page.waitForEvent('download'),
-      file.getByRole(name.startsWith('Whole') ? 'link' : 'button', { name }).click(),
+      file.getByRole(name.startsWith('Complete') ? 'link' : 'button', { name }).click(),
     ]);
     return readFile(await got.path(), 'utf8');
   };
