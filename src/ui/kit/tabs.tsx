@@ -16,6 +16,8 @@ export function Tabs<P extends string>({
   /** Of the open tab. */
   children: ReactNode;
 }) {
+  // Many tabs stand closer: a second row would push what is needed below the fold.
+  const many = panels.length > 5;
   return (
     <ChakraTabs.Root
       unstyled
@@ -40,10 +42,10 @@ export function Tabs<P extends string>({
             key={id}
             value={id}
             minH="48px"
-            px={{ base: 3, xl: 3.5 }}
+            px={many ? 2 : { base: 3, xl: 3.5 }}
             cursor="pointer"
             fontFamily="heading"
-            fontSize="1rem"
+            fontSize={many ? '0.94rem' : '1rem'}
             fontWeight={open === id ? 600 : 500}
             bg={open === id ? 'ink' : 'transparent'}
             color={open === id ? 'card' : 'ink'}

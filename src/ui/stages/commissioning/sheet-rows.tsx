@@ -123,7 +123,7 @@ function Row({
       alignItems="center"
       borderBottom="1px solid"
       borderColor="line"
-      py="0.5"
+      py={{ base: 0.5, md: 0 }}
     >
       <Text>
         <Text as="span" fontFamily="mono" mr="2">
@@ -152,12 +152,12 @@ function Row({
       </Box>
       <Box display="flex" gap="1.5" justifyContent="flex-end">
         {!there && wanted !== null && write !== null && row.now !== null && (
-          <Secondary minH="44px" px="3" onClick={() => write(wanted)}>
+          <Secondary minH={{ base: '44px', md: '40px' }} px="3" onClick={() => write(wanted)}>
             Write
           </Secondary>
         )}
         <Secondary
-          minH="44px"
+          minH={{ base: '44px', md: '40px' }}
           px="3"
           border="0"
           aria-expanded={open}
@@ -167,7 +167,7 @@ function Row({
           Other
         </Secondary>
         <Secondary
-          minH="44px"
+          minH={{ base: '44px', md: '40px' }}
           px="2"
           border="0"
           textDecoration="underline"
