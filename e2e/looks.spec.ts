@@ -64,7 +64,9 @@ for (const path of pages)
 test('the keys sheet opens and closes by keyboard', async ({ page }) => {
   await visit(page, `/jobs/${pump}/bench-test`);
   await page.getByRole('button', { name: '? keys' }).click();
-  await expect(page.getByRole('dialog', { name: 'Keys of the bench' })).toBeVisible();
+  const help = page.getByRole('dialog', { name: 'Help' });
+  await expect(help).toBeVisible();
+  await expect(help).toContainText('451 mV, .451 and 0,451 are the same');
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toBeHidden();
 });

@@ -5,8 +5,8 @@ import dynamic from 'next/dynamic';
 import { usePathname } from 'next/navigation';
 import { useEffect, useState } from 'react';
 
-// It comes when it is asked for: the first load of a page stays small.
-const HelpSheet = dynamic(() => import('./help-sheet').then((m) => m.HelpSheet), { ssr: false });
+/** What one does on a page. It comes when it is asked for: the first load of a page stays small. */
+export const HelpSheet = dynamic(() => import('./help-sheet').then((m) => m.HelpSheet), { ssr: false });
 
 /** Does a key that is pressed there belong to what is typed? */
 const isTyping = (target: EventTarget | null): boolean =>

@@ -1,11 +1,12 @@
 'use client';
 import { Box, Text } from '@chakra-ui/react';
 import { useEffect, useRef, useState } from 'react';
-import { benchLock, type KeptReading } from '@/core/logbook';
+import { benchLock, stageAddress, type KeptReading } from '@/core/logbook';
 import { mayConfirmOpen } from '@/core/bench/meter-stream';
 import { probeKey, type Position } from '@/core/equipment/power-stage';
 import { conclude, type PositionState } from '@/core/bench/static-diagnosis';
 import { Primary, Secondary, VisuallyHidden } from '../../kit/buttons';
+import { HelpSheet } from '../../kit/help';
 import { StageHead } from '../../kit/section';
 import { useNow } from '../../kit/use-now';
 import type { StageProps } from '../../job-store/stage-props';
@@ -15,7 +16,6 @@ import { useLoadedAtRest } from '../../kit/use-loaded-at-rest';
 import { BenchHead, ProofNotice } from './bench-head';
 import { outsideTable, rowsOf } from './bench-plan';
 import { FigureField, type Keys } from './figure-field';
-import { KeySheet } from './key-sheet';
 import { MeterBar } from './meter-bar';
 import { Guidance, PlanChoice } from './plan-bar';
 import { ReadingsTable, shownValue } from './readings-table';
@@ -191,7 +191,7 @@ export function BenchTestStage({
           </VisuallyHidden>
         </Box>
       )}
-      {help && <KeySheet close={() => setHelp(false)} />}
+      {help && <HelpSheet path={`/jobs/${jobId}/${stageAddress('bench')}`} close={() => setHelp(false)} />}
     </>
   );
 }

@@ -3,7 +3,7 @@ import dynamic from 'next/dynamic';
 import { peakBusVolts } from '@/core/bench/discharge';
 import { unknownWait_min } from '@/core/bench/make-safe';
 import { isStated } from '@/core/equipment/power-stage';
-import { waitOver, type Payload } from '@/core/logbook';
+import type { Payload } from '@/core/logbook';
 import { countdown } from '../../kit/time';
 import type { StageProps } from '../../job-store/stage-props';
 import { SafetyStep } from './steps';
@@ -19,13 +19,17 @@ export function LabelWait({
   safety,
   limits,
   now,
+  over,
+  waited,
 }: Pick<StageProps, 'limits'> & {
   drive: Payload<'identify.drive'>;
   safety: StageProps['store']['state']['safety'];
   now: number;
+  /** When the wait ends, ms; null before isolation. */
+  over: number | null;
+  /** It has ended. */
+  waited: boolean;
 }) {
-  const over = waitOver(safety, drive.labelWait_min);
-  const waited = over !== null && now >= over;
   const bankKnown = isStated(drive.stage, 'capacitance_uF') && isStated(drive.stage, 'bleederOhm');
   return (
     <SafetyStep

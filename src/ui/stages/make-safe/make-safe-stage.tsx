@@ -106,7 +106,7 @@ export function MakeSafeStage({ store, person, limits, knownSources, goTo }: Sta
         />
       </SafetyStep>
 
-      <LabelWait drive={drive} safety={safety} limits={limits} now={now} />
+      <LabelWait {...{ drive, safety, limits, now, over, waited }} />
 
       <SafetyStep
         n={4}

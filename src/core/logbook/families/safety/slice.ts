@@ -149,7 +149,7 @@ function applyMeter(
       void:
         drive.labelWait_min === null
           ? `Label time not known: ${unknownWait_min} minutes after isolation.`
-          : `The rating label requires ${drive.labelWait_min} minutes after isolation.`,
+          : `The nameplate requires ${drive.labelWait_min} minutes after isolation.`,
     };
   for (const quantity of quantities) {
     const volts = shown[`${quantity}_V`];
