@@ -7,6 +7,7 @@ import { CardPage } from '../../kit/card-page';
 import { Primary, Secondary } from '../../kit/buttons';
 import { FieldGrid, Section } from '../../kit/section';
 import { Select } from '../../kit/field';
+import { driveStateWords } from '../../drive-link/state-words';
 import { Keypad } from './keypad';
 import { hiddenFaults } from './rig-words';
 import { PlantPanel } from './plant';
@@ -30,7 +31,9 @@ function Shows({ rig }: { rig: RigState }) {
     <Box as="section" aria-label="Drive shows" bg="paper" px="4" py="3" mb="5">
       <Text fontFamily="heading" fontWeight="600" fontSize="1.5rem">
         {rig.type.vendor} {rig.type.product}:{' '}
-        {shows.alarm === undefined || shows.alarm === null ? shows.state : `trip ${shows.alarm}`}
+        {shows.alarm === undefined || shows.alarm === null
+          ? (driveStateWords[shows.state ?? ''] ?? shows.state)
+          : `trip ${shows.alarm}`}
       </Text>
       <Box display="flex" flexWrap="wrap" columnGap="6" rowGap="2" mt="2">
         {figures.map(([name, figure]) => (

@@ -14,6 +14,7 @@ import { Secondary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
 import { Choice, NumberField, Select, choiceOptions, optionsOf } from '../../kit/field';
 import { figureFrom } from '../../kit/number-from';
+import { driveStateWords } from '../../drive-link/state-words';
 import { BitsForm } from './bits-form';
 
 export interface ObservedValues {
@@ -203,13 +204,7 @@ export function SeenForm({ control, rating, live, keep }: SeenProps & { live: Li
           }}
           options={optionsOf({
             '': 'not read',
-            ready: 'ready',
-            'not-ready': 'not ready',
-            running: 'running',
-            tripped: 'tripped',
-            'safe-stop': 'STO',
-            precharge: 'charging',
-            off: 'dark',
+            ...driveStateWords,
           })}
         />
         <Select
