@@ -96,6 +96,33 @@ const config = [
       'jsdoc/require-returns-description': 'error',
     },
   },
+  {
+    // Texts are drawn in the reader's terms and units: past the kit's own components they would not be.
+    files: ['src/ui/**/*.tsx', 'src/app/**/*.tsx', 'src/server/documents/**/*.tsx'],
+    ignores: ['src/ui/kit/text.tsx', 'src/server/documents/pdf-kit.tsx', ...testCode],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          paths: [
+            {
+              name: '@chakra-ui/react',
+              importNames: ['Text', 'Heading'],
+              message: 'Take it from ui/kit/text.',
+            },
+            { name: '@react-pdf/renderer', importNames: ['Text'], message: 'Take it from pdf-kit.' },
+          ],
+        },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'JSXOpeningElement[name.name=/^(td|li)$/]:not([selfClosing=true])',
+          message: 'Take Cell or Item from ui/kit/text: they speak the reader’s terms.',
+        },
+      ],
+    },
+  },
   // The launcher and the command line talk to a terminal; that is their interface.
   { files: ['launcher/**', 'src/cli/**'], rules: { 'no-console': 'off' } },
 ];

@@ -19,6 +19,7 @@ export const southWinch = '0190a200-0000-7000-8000-00000000000c';
 export const inesId = '0190a000-0000-7000-8000-000000000001';
 export const odoId = '0190a000-0000-7000-8000-000000000002';
 export const pipId = '0190a000-0000-7000-8000-000000000003';
+export const marenId = '0190a000-0000-7000-8000-000000000004';
 
 export const choosePerson = async (page: Page, id: string): Promise<void> => {
   const answer = await page.request.post('/api/v1/person', { data: { id } });

@@ -11,6 +11,7 @@ import { newEntrySchema } from '../core/logbook/schema';
 import type { InsulationThen } from '../core/motor/motor-history';
 import type { LibrarySet } from '../core/parameter-sets/set-files';
 import { runDeeds, runStates, type WriteLine } from '../core/parameter-sets/write-run';
+import { termsProfile } from '../core/terms/schema';
 import { captureSchema } from '../core/power-up/capture/schema';
 export type { ApiError, ApiProblem } from './problem';
 import { boardQuerySchema, type BoardAnswer } from './board';
@@ -241,6 +242,11 @@ export const contract = {
     body: z.strictObject({ id: z.string().max(60) }),
     heaviest: 1000,
     answer: answerOf<{ person: Person }>(),
+  },
+  'PUT /api/v1/person/terms': {
+    body: z.strictObject({ terms: termsProfile }),
+    heaviest: 1000,
+    answer: z.object({ terms: termsProfile }),
   },
   'POST /api/v1/trends': {
     body: trendSchema,

@@ -9,6 +9,7 @@ import '@fontsource/ibm-plex-mono/latin-500.css';
 import type { Metadata, Viewport } from 'next';
 import { cookies, headers } from 'next/headers';
 import type { ReactNode } from 'react';
+import { currentTerms } from '@/server/people/current-person';
 import { Providers } from '@/ui/kit/providers';
 
 export const metadata: Metadata = {
@@ -26,12 +27,17 @@ const nonceIn = (policy: string): string | undefined => /'nonce-([^']+)'/.exec(p
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const chosen = (await cookies()).get('grim_theme')?.value;
+  const terms = await currentTerms();
   const nonce = nonceIn((await headers()).get('content-security-policy') ?? '');
   return (
-    <html lang="en" className={chosen === 'night' ? 'dark' : ''} suppressHydrationWarning>
+    <html
+      lang={terms === 'us' ? 'en-US' : 'en'}
+      className={chosen === 'night' ? 'dark' : ''}
+      suppressHydrationWarning
+    >
       <body>
         {chosen === undefined && <script nonce={nonce} dangerouslySetInnerHTML={{ __html: asTheSystem }} />}
-        <Providers>{children}</Providers>
+        <Providers terms={terms}>{children}</Providers>
       </body>
     </html>
   );

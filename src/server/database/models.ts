@@ -10,6 +10,7 @@ import type { Rating, Values } from '../../core/equipment/drive-words';
 import type { Limits } from '../../core/bench/make-safe';
 import type { EntryKind, JobSummary, Role, StageId, Verified } from '../../core/logbook';
 import { startHash } from '../../core/job/chain';
+import type { TermsProfile } from '../../core/terms';
 import type { WriteLine, WriteRunState } from '../../core/parameter-sets/write-run';
 
 type Row<M extends Model> = InferAttributes<M>;
@@ -20,6 +21,7 @@ export class PersonRow extends Model<Row<PersonRow>, NewRow<PersonRow>> {
   declare name: string;
   declare role: Role;
   declare active: CreationOptional<boolean>;
+  declare terms: CreationOptional<TermsProfile>;
 }
 
 export class Asset extends Model<Row<Asset>, NewRow<Asset>> {
@@ -167,6 +169,7 @@ export function initModels(sequelize: Sequelize) {
       name: text(),
       role: text(),
       active: { type: DataTypes.BOOLEAN, defaultValue: true },
+      terms: { ...text(), defaultValue: 'international' },
     },
     table('Person', 'people'),
   );

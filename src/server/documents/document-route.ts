@@ -4,11 +4,11 @@ import { guardedRoute, HttpError, idOf, jsonAnswer } from '../http/border';
 import { jobOrRefusal, type LoadedJob } from '../logbook/folded';
 import { personOf } from '../people/asking';
 import type { PaperContent, PaperName } from './papers';
-import { printed } from './print';
+import { printed, usualForm } from './print';
 
 const query = z.object({
   form: z.enum(['pdf', 'json', 'csv']).default('pdf'),
-  paper: z.enum(['a4', 'letter']).default('a4'),
+  paper: z.enum(['a4', 'letter']).optional(),
 });
 
 interface Params {
@@ -38,7 +38,8 @@ export const documentRoute = <Name extends PaperName, P extends object>(
     const { searchParams } = new URL(request.url);
     const asked = query.safeParse(Object.fromEntries(searchParams));
     if (!asked.success) throw new HttpError(422, 'form is pdf, json or csv; paper is a4 or letter.');
-    const made = await load(await jobOrRefusal(id), searchParams);
+    const job = await jobOrRefusal(id);
+    const made = await load(job, searchParams);
     const { form, paper } = asked.data;
     const headers = {
       'content-disposition': `attachment; filename="${name}.${form}"`,
@@ -50,8 +51,10 @@ export const documentRoute = <Name extends PaperName, P extends object>(
         headers: { ...headers, 'content-type': 'text/csv; charset=utf-8' },
       });
     const { id: who } = await personOf(request);
+    const usual = usualForm(job.state);
+    const print = { ...usual, size: paper ?? usual.size };
     return new Response(
-      new Uint8Array(await printed(name, await content(made), paper, who, request.signal)),
+      new Uint8Array(await printed(name, await content(made), print, who, request.signal)),
       {
         headers: { ...headers, 'content-type': 'application/pdf' },
       },

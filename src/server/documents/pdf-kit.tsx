@@ -1,6 +1,17 @@
 import { join } from 'node:path';
-import { Document, Font, Page, StyleSheet, Text, View } from '@react-pdf/renderer';
-import type { ReactNode } from 'react';
+import {
+  Document,
+  Font,
+  Page,
+  StyleSheet,
+  Text as PlainText,
+  View,
+  renderToBuffer,
+  type DocumentProps,
+  type TextProps,
+} from '@react-pdf/renderer';
+import { createContext, useContext, type PropsWithChildren, type ReactElement, type ReactNode } from 'react';
+import { nodesInTerms, type TermsProfile } from '../../core/terms';
 
 const fontFile = (family: string, weight: string, name: string): string =>
   join(process.cwd(), 'node_modules', '@expo-google-fonts', family, weight, name);
@@ -59,6 +70,21 @@ export const s = StyleSheet.create({
     fontSize: 8,
   },
 });
+
+const Terms = createContext<TermsProfile>('international');
+
+/** A text in the terms and units of the paper. */
+export function Text({ children, ...rest }: PropsWithChildren<TextProps>) {
+  return <PlainText {...rest}>{nodesInTerms(children, useContext(Terms))}</PlainText>;
+}
+
+/** A paper before it is printed. */
+export type PdfElement = ReactElement<DocumentProps>;
+
+/** Prints a paper in a customer's terms and units. */
+export const renderPaper = (paper: PdfElement, terms: TermsProfile): Promise<Buffer> =>
+  // The provider draws nothing: the document stays the root.
+  renderToBuffer((<Terms.Provider value={terms}>{paper}</Terms.Provider>) as PdfElement);
 
 export const utcTime = (iso: string): string => `${iso.slice(0, 10)} ${iso.slice(11, 16)} UTC`;
 

@@ -1,6 +1,7 @@
+import { termsOfPapers, type JobState } from '../../core/logbook';
 import type { ThreadOrder } from '../thread/order';
 import { sharedPool, threadBundle, type WorkLoad } from '../work';
-import type { PaperContent, PaperName, PaperOrder, PaperSize } from './papers';
+import type { PaperContent, PaperName, PaperOrder, PrintForm } from './papers';
 
 const printer = sharedPool<ThreadOrder, Uint8Array>({
   what: 'paper',
@@ -19,11 +20,17 @@ const printer = sharedPool<ThreadOrder, Uint8Array>({
 export const printed = <Name extends PaperName>(
   paper: Name,
   content: PaperContent<Name>,
-  size: PaperSize,
+  form: PrintForm,
   who: string,
   signal?: AbortSignal,
 ): Promise<Uint8Array> =>
-  printer.ask({ task: 'print', print: { paper, content, size } as PaperOrder }, who, signal);
+  printer.ask({ task: 'print', print: { paper, content, form } as PaperOrder }, who, signal);
+
+/** How a job's papers are printed where nobody asks for another size. */
+export function usualForm(state: JobState): PrintForm {
+  const terms = termsOfPapers(state);
+  return { size: terms === 'us' ? 'letter' : 'a4', terms };
+}
 
 /** How much printing is under way. */
 export const printLoad = (): WorkLoad => printer.load();

@@ -1,6 +1,6 @@
 /** A worker thread of the server: `{ job, order }` in; `{ job, answer }`, `{ job, refused }` or `{ job, fault }` out. */
 import { parentPort } from 'node:worker_threads';
-import { papers, type PaperOrder } from '../documents/papers';
+import { printOrder } from '../documents/papers';
 import { HttpError } from '../http/refusal';
 import { archiveRead } from '../job/archive/read';
 import { letOthersFirst, niceness } from '../work';
@@ -8,17 +8,8 @@ import type { ThreadOrder } from './order';
 
 letOthersFirst(niceness.papers);
 
-/** The order's content is of its paper; the compiler cannot follow that through the table. */
-async function printed({ paper, content, size }: PaperOrder): Promise<Uint8Array> {
-  const print = papers[paper] as (
-    content: PaperOrder['content'],
-    size: PaperOrder['size'],
-  ) => Promise<Buffer>;
-  return new Uint8Array(await print(content, size));
-}
-
 const obey = async (order: ThreadOrder): Promise<unknown> =>
-  order.task === 'print' ? printed(order.print) : archiveRead(order.bytes);
+  order.task === 'print' ? new Uint8Array(await printOrder(order.print)) : archiveRead(order.bytes);
 
 function troubleOf(error: unknown) {
   if (error instanceof HttpError)

@@ -1,5 +1,5 @@
 import { shownAs } from '@/core/equipment/drive-words';
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { mayMove } from '@/core/fault-finding/trials';
 import { BeforeWrite } from './before-write';
@@ -7,6 +7,7 @@ import { Primary, Secondary } from '../kit/buttons';
 import { Caution } from '../kit/caution';
 import { Tick } from '../kit/tick';
 import type { WriteWish } from './use-write';
+import { Text } from '../kit/text';
 
 /** What will be written, one after the other, what may move, and the two things that must be so before it. */
 export function ConfirmWrite({

@@ -1,9 +1,10 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Secondary } from '../kit/buttons';
 import { Select } from '../kit/field';
 import type { FoundDrive } from '@/api/contract';
 import { call } from '../api/call';
+import { Text } from '../kit/text';
 
 /** Look who answers, take one, read it out, watch it live. */
 export function LinkBar({

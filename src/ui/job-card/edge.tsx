@@ -1,9 +1,10 @@
 'use client';
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import NextLink from 'next/link';
 import { useEffect, useRef } from 'react';
 import { stageAddress, type StageId, type StageLine } from '@/core/logbook';
 import { VisuallyHidden } from '../kit/buttons';
+import { Text } from '../kit/text';
 
 const row = 50;
 const stateWords = { done: 'done', todo: 'to do', locked: 'locked' } as const;

@@ -1,5 +1,5 @@
 'use client';
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
 import { useEffect, useMemo, useState, type ComponentType } from 'react';
 import type { DriveType } from '@/core/equipment/catalogue';
@@ -35,6 +35,7 @@ import { useStage } from './use-stage';
 import { useFormDrafts } from '../job-store/form-drafts';
 import { useJob, type JobStore } from '../job-store/use-job';
 import { DraftsContext } from '../kit/drafts';
+import { Text } from '../kit/text';
 
 const loading = () => <Text role="status">opening…</Text>;
 

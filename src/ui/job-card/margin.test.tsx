@@ -62,7 +62,7 @@ it('keeps a corrected entry in sight', () => {
     entry(1, 'note.added', { stage: 'take', text: 'wrong', photos: [] }),
     entry(2, 'note.added', { stage: 'take', text: 'right', photos: [] }, { corrects: 'id-1' }),
   ]);
-  expect(screen.getByText('wrong')).toBeTruthy();
+  expect(screen.getByText('Note: “wrong”')).toBeTruthy();
   expect(screen.getByText('corrected')).toBeTruthy();
 });
 
@@ -72,9 +72,9 @@ it('shows the newest nine and all on demand', async () => {
       entry(i + 1, 'note.added', { stage: 'take', text: `n${i + 1}`, photos: [] }),
     ),
   );
-  expect(screen.queryByText('n1')).toBeNull();
+  expect(screen.queryByText('Note: “n1”')).toBeNull();
   await userEvent.click(screen.getByRole('button', { name: 'All 14' }));
-  expect(screen.getByText('n1')).toBeTruthy();
+  expect(screen.getByText('Note: “n1”')).toBeTruthy();
 });
 
 it('takes a question and its answer', async () => {
@@ -95,7 +95,7 @@ it('has words for every kind of entry', () => {
     ['safety.source-back', { kind: 'mains' }, /Source live again: Mains supply/],
     ['safety.locked', { isolatedAt: '2026-11-20T13:00:00Z', tag: 'padlock 7' }, /padlock 7/],
     ['safety.discharged', { startVolts: 540, ohm: 1000 }, /1000 Ω from 540 V/],
-    ['as-found.impossible', { reason: 'unsafe to energise' }, /not captured: unsafe/],
+    ['as-found.impossible', { reason: 'unsafe to energise' }, /not captured: “unsafe/],
     ['look.finding', { item: 'fan', state: 'not-checked', photos: [] }, /Fan: not checked/],
     ['static.reading', { red: 'L1', black: 'DC+', value: 'climbing', typed: 'C' }, /still climbing/],
     [

@@ -1,5 +1,5 @@
 'use client';
-import { Box, Heading, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
 import { entryWords, countOf, openIssues, type Entry, type LogLine } from '@/core/logbook';
 import { useDraftText } from '../kit/draft-text';
@@ -9,6 +9,8 @@ import { TextField } from '../kit/field';
 import { clockTime, dateTime } from '../kit/time';
 import type { JobStore } from '../job-store/use-job';
 import { item } from '@/core/numerics/arrays';
+import { Heading, Text } from '../kit/text';
+import { AsTyped } from '../kit/terms';
 
 const isFigure = ({ kind }: Entry): boolean => kind === 'safety.figure' || kind === 'safety.figures';
 
@@ -147,7 +149,9 @@ function Questions({ store }: { store: JobStore }) {
               <Text fontFamily="mono" color="soft">
                 {i + 1}
               </Text>
-              <Text overflowWrap="anywhere">{q.text}</Text>
+              <AsTyped>
+                <Text overflowWrap="anywhere">{q.text}</Text>
+              </AsTyped>
               <Secondary
                 minH="44px"
                 px="2"

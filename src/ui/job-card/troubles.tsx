@@ -1,5 +1,5 @@
 'use client';
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
 import { countOf, entryWords } from '@/core/logbook';
 import { Primary, Secondary } from '../kit/buttons';
@@ -9,6 +9,7 @@ import type { DeviceRecord } from '../job-store/ports';
 import type { FormClash } from '../job-store/form-drafts';
 import type { JobStore } from '../job-store/use-job';
 import { textsOf, withText, type PayloadText } from './payload-texts';
+import { Text } from '../kit/text';
 
 /** A line on what stands between this device and the server. What counts down beside it is not read aloud each second. */
 function Line({

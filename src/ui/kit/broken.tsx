@@ -1,5 +1,6 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { StateMark } from './state-mark';
+import { Item, Text } from './text';
 
 /** Things of the shop's own that cannot be read: left out, said, and nothing else is hurt. */
 export function Broken({ what, items }: { what: 'type' | 'table'; items: readonly string[] }) {
@@ -15,7 +16,7 @@ export function Broken({ what, items }: { what: 'type' | 'table'; items: readonl
       </Text>
       <Box as="ul" pl="5" listStyleType="disc">
         {items.map((item) => (
-          <li key={item}>{item}</li>
+          <Item key={item}>{item}</Item>
         ))}
       </Box>
       <Text>

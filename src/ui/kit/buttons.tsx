@@ -1,5 +1,7 @@
-import { Box, Text, chakra } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
 import { useId, type ComponentProps, type ReactNode } from 'react';
+import { useSaid } from './terms';
+import { Text, Said } from './text';
 
 const Button = chakra('button', {
   base: {
@@ -28,9 +30,10 @@ type WaitingProps = ButtonProps & {
 };
 
 /** The same frame whether it waits or not: a button that is drawn anew would lose the focus. */
-function HeldButton({ waitsFor, disabled, ...props }: WaitingProps) {
+function HeldButton({ waitsFor, disabled, children, ...props }: WaitingProps) {
   const id = useId();
   const waits = typeof waitsFor === 'string';
+  const said = useSaid(children);
   const button = (
     <Button
       {...asButton(props)}
@@ -38,7 +41,9 @@ function HeldButton({ waitsFor, disabled, ...props }: WaitingProps) {
       {...props}
       disabled={disabled === true || waits}
       {...(waits ? { 'aria-describedby': id } : {})}
-    />
+    >
+      {said}
+    </Button>
   );
   if (waitsFor === undefined) return button;
   return (
@@ -93,7 +98,7 @@ export function KeyButton({
       {...rest}
     >
       <Key>{keyName}</Key>
-      {children}
+      <Said>{children}</Said>
     </Button>
   );
 }
@@ -115,7 +120,7 @@ export function Key({ children }: { children: ReactNode }) {
   );
 }
 
-/** Words for readers that listen; nothing to see. */
+/** Said for readers that listen; nothing to see. */
 export function VisuallyHidden({ children }: { children: ReactNode }) {
   return (
     <Box
@@ -127,7 +132,7 @@ export function VisuallyHidden({ children }: { children: ReactNode }) {
       clipPath="inset(50%)"
       whiteSpace="nowrap"
     >
-      {children}
+      {useSaid(children)}
     </Box>
   );
 }

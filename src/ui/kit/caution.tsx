@@ -1,6 +1,8 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { TriangleAlert } from 'lucide-react';
 import type { ReactNode } from 'react';
+import { useTerms } from './terms';
+import { Text, Said } from './text';
 
 /** DANGER will kill or injure, WARNING can, CAUTION damages; none where a step is only blocked. */
 export type Signal = 'DANGER' | 'WARNING' | 'CAUTION';
@@ -18,10 +20,11 @@ export function Caution({
   /** Null: no hazard, a step that is blocked. */
   signal?: Signal | null;
 }) {
+  const { say } = useTerms();
   return (
     <Box
       role="note"
-      aria-label={signal === null ? title : `${signal}: ${title}`}
+      aria-label={say(signal === null ? title : `${signal}: ${title}`)}
       border="2px solid"
       borderColor={grave ? 'failed' : 'doubt'}
       bg={grave ? 'failedWash' : 'doubtWash'}
@@ -45,7 +48,7 @@ export function Caution({
         <Text as="span" fontWeight="600">
           {title}{' '}
         </Text>
-        {children}
+        <Said>{children}</Said>
       </Box>
     </Box>
   );

@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useState, type KeyboardEvent, type ReactNode } from 'react';
+import { useTerms } from './terms';
 import { Disclosure } from './why';
 
 /** So many steps of the arrow keys cross a chart. */
@@ -45,6 +46,7 @@ export function ChartFrame({
   tableLabel?: string;
   table: ReactNode;
 }) {
+  const { say } = useTerms();
   const [read, setRead] = useState<number | null>(null);
   const byKey = (e: KeyboardEvent) => {
     // The arrow keys of something that is taken hold of are its own.
@@ -63,7 +65,7 @@ export function ChartFrame({
           viewBox={`0 0 ${width} ${height}`}
           style={{ width: '100%', minWidth: least, maxWidth: greatest, display: 'block' }}
           role={graspable ? 'group' : 'img'}
-          aria-label={label}
+          aria-label={say(label)}
           onPointerMove={(e) => {
             const box = e.currentTarget.getBoundingClientRect();
             setRead(((e.clientX - box.left) / box.width) * width);

@@ -2,6 +2,7 @@ import { chakra } from '@chakra-ui/react';
 import { ArrowDown, ArrowUp, ArrowUpDown } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { TableFrame } from './plain-table';
+import { Cell, Said } from './text';
 
 /** A column: its head, what stands in a row, and what it is sorted by where that is of use. */
 export interface Column<Row> {
@@ -55,7 +56,7 @@ export function DataTable<Row>({
             return (
               <th key={head} scope="col" aria-sort={sortable === undefined ? undefined : order}>
                 {sortable === undefined ? (
-                  head
+                  <Said>{head}</Said>
                 ) : (
                   <chakra.button
                     type="button"
@@ -68,7 +69,7 @@ export function DataTable<Row>({
                     whiteSpace="nowrap"
                     onClick={() => turn(head)}
                   >
-                    {head}
+                    <Said>{head}</Said>
                     <Arrow size={14} aria-hidden />
                   </chakra.button>
                 )}
@@ -83,10 +84,10 @@ export function DataTable<Row>({
             {columns.map(({ head, cell, names }) =>
               names === true ? (
                 <th key={head} scope="row">
-                  {cell(row)}
+                  <Said>{cell(row)}</Said>
                 </th>
               ) : (
-                <td key={head}>{cell(row)}</td>
+                <Cell key={head}>{cell(row)}</Cell>
               ),
             )}
           </tr>

@@ -1,6 +1,6 @@
-import { Heading } from '@chakra-ui/react';
 import { useEffect, useRef, type ReactNode } from 'react';
 import { Primary } from './buttons';
+import { Heading } from './text';
 
 /** A dialog over the page, as long as it is drawn. The browser keeps the focus in it; Escape closes it. */
 export function Dialog({

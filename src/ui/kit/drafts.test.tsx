@@ -38,7 +38,7 @@ function device() {
 function open({ drafts }: ReturnType<typeof device>, kept: Typed) {
   const saved: Typed[] = [];
   const ui = (now: Typed) => (
-    <Providers>
+    <Providers terms="international">
       <DraftsContext.Provider value={drafts}>
         <Form kept={now} save={(read) => saved.push(read)} />
       </DraftsContext.Provider>

@@ -1,6 +1,8 @@
-import { Box, chakra, Text } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
 import { useId, type ComponentProps, type ReactNode } from 'react';
 import { keysOf } from '@/core/numerics/arrays';
+import { useTerms } from './terms';
+import { Text, Said } from './text';
 
 const Input = chakra('input');
 const Chooser = chakra('select');
@@ -35,7 +37,9 @@ function Frame({ id, label, hint, error, children }: Framing & { id: string; chi
   return (
     <Box>
       <Text asChild fontFamily="heading" fontWeight="500" display="block" mb="1">
-        <label htmlFor={id}>{label}</label>
+        <label htmlFor={id}>
+          <Said>{label}</Said>
+        </label>
       </Text>
       {children}
       {hint !== undefined && error === undefined && (
@@ -57,9 +61,10 @@ export function Field({
   hint,
   error,
   unit,
+  beside,
   figure = false,
   ...rest
-}: Framing & { figure?: boolean } & InputProps) {
+}: Framing & { figure?: boolean; beside?: ReactNode } & InputProps) {
   const id = useId();
   const framing = { label, hint, error, unit };
   return (
@@ -77,6 +82,7 @@ export function Field({
           {...(figure ? { inputMode: 'decimal' as const } : {})}
           {...rest}
         />
+        {beside}
         {unit !== undefined && (
           <Text as="span" color="soft" minW="2em" whiteSpace="nowrap">
             {unit}
@@ -157,6 +163,7 @@ export function Select<V extends string>({
   disabled?: boolean;
 }) {
   const id = useId();
+  const { say } = useTerms();
   return (
     <Frame id={id} label={label} hint={hint} error={error}>
       <Chooser
@@ -173,7 +180,7 @@ export function Select<V extends string>({
       >
         {options.map((o) => (
           <option key={o.value} value={o.value}>
-            {o.label}
+            {say(o.label)}
           </option>
         ))}
       </Chooser>
@@ -240,7 +247,7 @@ export function Choice<V extends string>({
               disabled={disabled}
               onChange={() => onChange(o.value)}
             />
-            {o.label}
+            <Said>{o.label}</Said>
           </Box>
         ))}
       </Box>

@@ -1,9 +1,10 @@
 'use client';
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useEffect, useRef, useState, type MouseEvent, type ReactNode } from 'react';
 import { call, callFile } from '../api/call';
 import { Secondary } from './buttons';
 import { saveFile } from './save-text';
+import { Text } from './text';
 
 /** A file that takes less is there before anybody asks where it is, ms. */
 const unseen_ms = 700;

@@ -1,5 +1,6 @@
 import * as z from 'zod';
-import { figureFrom, numberFrom } from './number-from';
+import { ratedPower, temperature } from '@/core/terms';
+import { figureFrom, numberFrom, quantityFrom } from './number-from';
 
 /** What a transform gives for what it cannot read: nothing, and an error at the field, or at one inside it. */
 export const unread = (context: z.RefinementCtx, message: string, path: PropertyKey[] = []): never => {
@@ -17,6 +18,15 @@ export const positiveFigure = positiveFigureOr('A value above zero, e.g. 15');
 
 /** A field that takes a figure, also below zero. */
 export const anyFigure = readBy(figureFrom, 'A value');
+
+/** A field that takes a temperature in either unit, °C. */
+export const temperatureFigure = readBy(quantityFrom(temperature), 'A temperature, e.g. 40 or 104 °F');
+
+/** A field that takes a power in either unit, kW. */
+export const powerFigure = readBy((text) => {
+  const kilowatts = quantityFrom(ratedPower)(text);
+  return kilowatts !== null && kilowatts > 0 ? kilowatts : null;
+}, 'A power above zero, e.g. 5.5 or 7.5 hp');
 
 /** A field that takes a figure from zero up; `problem` where another one must be told. */
 export const zeroOrMoreOr = (problem: string) =>

@@ -1,8 +1,9 @@
 'use client';
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { Key } from './buttons';
 import { Dialog } from './dialog';
 import { helpOf } from './help-pages';
+import { Item, Text } from './text';
 
 /** What one does on the page of an address, and with which keys. */
 export function HelpSheet({ path, close }: { path: string; close: () => void }) {
@@ -11,7 +12,7 @@ export function HelpSheet({ path, close }: { path: string; close: () => void }) 
     <Dialog name="Help" title={title} close={close}>
       <Box as="ol" pl="5" listStyleType="decimal" mb="4">
         {things.map((thing) => (
-          <li key={thing}>{thing}</li>
+          <Item key={thing}>{thing}</Item>
         ))}
       </Box>
       <Box display="grid" gridTemplateColumns="auto 1fr" columnGap="4" rowGap="2" mb="4">

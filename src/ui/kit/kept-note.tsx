@@ -1,6 +1,6 @@
 'use client';
-import { Text } from '@chakra-ui/react';
 import { createContext, useContext } from 'react';
+import { Text } from './text';
 
 /** The newest entry of this job was refused, or does not count: nothing that was said to be kept stands beside that. */
 export const NotTaken = createContext(false);

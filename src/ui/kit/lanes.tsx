@@ -5,6 +5,7 @@ import { LaneHandle, type Handle } from './lane-handle';
 import { PlainTable } from './plain-table';
 import { XAxis } from './x-axis';
 import { YTicks } from './y-ticks';
+import { Cell } from './text';
 
 const width = 720;
 const lane = 96;
@@ -92,9 +93,9 @@ export function Lanes<S extends { at_s: number }>({
         <PlainTable heads={['s', ...series.map((s) => (s.unit === '' ? s.name : `${s.name}, ${s.unit}`))]}>
           {samples.slice(-20).map((s) => (
             <tr key={s.at_s}>
-              <td>{s.at_s.toFixed(1)}</td>
+              <Cell>{s.at_s.toFixed(1)}</Cell>
               {series.map((one) => (
-                <td key={one.id}>{shownFigure(one.of(s))}</td>
+                <Cell key={one.id}>{shownFigure(one.of(s))}</Cell>
               ))}
             </tr>
           ))}

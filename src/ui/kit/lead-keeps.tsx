@@ -1,7 +1,8 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { Primary } from './buttons';
 import { KeptNote } from './kept-note';
+import { Text } from './text';
 
 /** The foot of what the shop lead edits: the one button, what went wrong, what was kept. */
 export function LeadKeeps({

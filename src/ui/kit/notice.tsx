@@ -1,5 +1,6 @@
-import { Box, Heading } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
+import { Heading, Text } from './text';
 
 /** A sentence that matters, on white with a bar of its state. */
 export function Notice({
@@ -16,7 +17,9 @@ export function Notice({
       <Heading as="h3" fontFamily="heading" fontWeight="600" fontSize="1.2rem" lineHeight="1.2" mb="1">
         {headline}
       </Heading>
-      <Box fontSize="0.92rem">{children}</Box>
+      <Text as="div" fontSize="0.92rem">
+        {children}
+      </Text>
     </Box>
   );
 }

@@ -1,8 +1,23 @@
+import { splitQuantity, type Quantity } from '@/core/terms';
+
 /** A figure as people write it (comma or point, also below zero), or null. */
 export function figureFrom(text: string): number | null {
   const tidy = text.trim().replace(',', '.').replace(/^[−–]/, '-');
   return /^-?(?:\d+(?:\.\d*)?|\.\d+)$/.test(tidy) ? Number(tidy) : null;
 }
+
+/**
+ * Reads a quantity in either of its units; a value without a unit is in the SI unit.
+ * @returns its value in the SI unit, rounded to what a person can read off; null where it cannot be read
+ */
+export const quantityFrom =
+  (quantity: Quantity) =>
+  (text: string): number | null => {
+    const { figure, unit } = splitQuantity(quantity, text);
+    const value = figureFrom(figure);
+    if (value === null) return null;
+    return unit === 'us' ? Number(quantity.toSi(value).toFixed(2)) : value;
+  };
 
 /** Minutes of a stretch of time as people write it: "4", "1.5 h", "90 min", "1 h 30", "1:30"; a bare figure is hours. Null: none. */
 export function minutesFrom(text: string): number | null {

@@ -1,10 +1,11 @@
 'use client';
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { Camera } from 'lucide-react';
 import Image from 'next/image';
 import { useState } from 'react';
 import { Secondary } from './buttons';
 import { call } from '../api/call';
+import { Text } from './text';
 
 interface Pending {
   file: File;

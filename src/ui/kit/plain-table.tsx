@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
+import { Said } from './text';
 
 /** How a table looks: heads in small soft letters, a line under each row. It scrolls sideways where it must. */
 export const TableFrame = ({ children }: { children: ReactNode }) => (
@@ -34,7 +35,7 @@ export function PlainTable({ heads, children }: { heads: readonly string[]; chil
               <td key={i} />
             ) : (
               <th key={i} scope="col">
-                {h}
+                <Said>{h}</Said>
               </th>
             ),
           )}

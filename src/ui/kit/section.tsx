@@ -1,5 +1,6 @@
-import { Box, Heading, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
+import { Heading, Text } from './text';
 
 /** The head of a work face: what to do now, in one line. */
 export function StageHead({ title, children }: { title: string; children?: ReactNode }) {

@@ -1,4 +1,5 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
+import { Text } from './text';
 
 /** A figure that is set by a slide; what it comes to is shown large beside its name. */
 export function Slider({

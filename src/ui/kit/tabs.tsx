@@ -1,5 +1,6 @@
 import { Tabs as ChakraTabs } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
+import { Said } from './text';
 
 /** A row of tabs, and below it what the open one shows. Arrow keys go from tab to tab; Tab leads into the panel. */
 export function Tabs<P extends string>({
@@ -51,7 +52,7 @@ export function Tabs<P extends string>({
             color={open === id ? 'card' : 'ink'}
             borderTopRadius="3px"
           >
-            {name}
+            <Said>{name}</Said>
           </ChakraTabs.Trigger>
         ))}
       </ChakraTabs.List>

@@ -1,4 +1,5 @@
 import { Box } from '@chakra-ui/react';
+import { Said } from './text';
 
 /** The box alone, for a label of one's own. */
 export const TickBox = ({
@@ -34,7 +35,7 @@ export function Tick({
       css={{ '& input': { width: '22px', height: '22px', flex: 'none' } }}
     >
       <TickBox {...{ checked, disabled, onChange }} />
-      {label}
+      <Said>{label}</Said>
     </Box>
   );
 }

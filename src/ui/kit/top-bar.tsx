@@ -1,5 +1,5 @@
 'use client';
-import { Box, Flex, Text } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import { Moon, Sun } from 'lucide-react';
 import NextLink from 'next/link';
 import { usePathname } from 'next/navigation';
@@ -8,6 +8,7 @@ import type { Person } from '@/core/logbook';
 import { call } from '../api/call';
 import { Help } from './help';
 import { openJob, watchOpenJob } from './open-job';
+import { Text } from './text';
 
 const roleWords = { technician: 'technician', lead: 'shop lead', apprentice: 'apprentice' } as const;
 

@@ -25,7 +25,7 @@ function Form({ kept, keep, next }: { kept: Typed; keep: (read: object) => void;
   );
 }
 const shown = (kept: Typed, keep: (read: object) => void = () => undefined, next?: Typed) => (
-  <Providers>
+  <Providers terms="international">
     <Form kept={kept} keep={keep} {...(next === undefined ? {} : { next })} />
   </Providers>
 );

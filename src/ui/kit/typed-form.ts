@@ -31,6 +31,12 @@ export interface TypedForm<Typed extends FieldValues, Read> {
     onChange: (value: PathValue<Typed, N>) => void;
     error: string | undefined;
   };
+  /** Properties of a field that takes a quantity in either unit. */
+  quantity: (name: FieldPathByValue<Typed, string>) => {
+    text: string;
+    set: (text: string) => void;
+    error: string | undefined;
+  };
   /** Properties of a tick. */
   tick: (name: FieldPathByValue<Typed, boolean>) => {
     checked: boolean;
@@ -102,6 +108,12 @@ export function useTypedForm<Typed extends FieldValues, Read>(
     pick: (name) => ({
       value: getValues(name),
       onChange: (value) => set(name, value),
+      error: errorOf(name),
+    }),
+    quantity: (name) => ({
+      text: getValues(name),
+      // A name of this kind stands for a text; the compiler cannot conclude that backwards.
+      set: (text) => set(name, text as PathValue<Typed, typeof name>),
       error: errorOf(name),
     }),
     tick: (name) => ({

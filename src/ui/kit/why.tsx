@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
+import { Text, Said } from './text';
 
 /** The reason behind an advice or a figure, one tap away. */
 export function Disclosure({ children, label = 'why?' }: { children: ReactNode; label?: string }) {
@@ -18,10 +19,12 @@ export function Disclosure({ children, label = 'why?' }: { children: ReactNode; 
         '& > summary::-webkit-details-marker': { display: 'none' },
       }}
     >
-      <summary>{label}</summary>
-      <Box pt="1" fontSize="0.9rem" color="ink">
+      <summary>
+        <Said>{label}</Said>
+      </summary>
+      <Text as="div" pt="1" fontSize="0.9rem" color="ink">
         {children}
-      </Box>
+      </Text>
     </Box>
   );
 }

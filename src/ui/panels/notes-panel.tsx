@@ -1,5 +1,5 @@
 'use client';
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { stageNames, type StageId } from '@/core/logbook';
 import { useDraftText } from '../kit/draft-text';
@@ -9,6 +9,7 @@ import { LongField } from '../kit/field';
 import { Photos } from '../kit/photos';
 import { clockTime } from '../kit/time';
 import type { StageProps } from '../job-store/stage-props';
+import { Text } from '../kit/text';
 
 /** A stage without a face of its own yet: what was done is kept in words. */
 export function NotesPanel({

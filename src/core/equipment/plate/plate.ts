@@ -1,4 +1,5 @@
 import { formatSignificant } from '../../numerics/figures';
+import { ratedPower } from '../../terms';
 
 /** Power as it stands on the plate. */
 export interface Power {
@@ -47,11 +48,8 @@ export interface PlateSums {
   findings: Finding[];
 }
 
-/** One mechanical horsepower, kW (common practice; 0.746 is the trade's rounding). */
-export const kilowattPerHp = 0.7457;
-
 /** Power in kW; 1 hp = 0.7457 kW. */
-export const kilowatts = ({ value, unit }: Power): number => (unit === 'hp' ? value * kilowattPerHp : value);
+export const kilowatts = ({ value, unit }: Power): number => (unit === 'hp' ? ratedPower.toSi(value) : value);
 
 /** A plate's speed may exceed synchronous speed by this and still be synchronous. */
 const synchronousTolerance = 0.002;

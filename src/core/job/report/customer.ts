@@ -3,12 +3,13 @@ import { choiceNames } from '../../replacement/replacement';
 import type { Swap } from '../swap';
 import { unticked } from '../../replacement/wires';
 import type { Report } from './report';
+import { quoted, remark } from '../../terms';
 
 const sentence = (text: string): string => {
   const tidy = text.trim().replace(/\s+/g, ' ');
   return tidy === ''
     ? ''
-    : `${tidy.charAt(0).toUpperCase()}${tidy.slice(1)}${/[.!?]$/.test(tidy) ? '' : '.'}`;
+    : `${tidy.charAt(0).toUpperCase()}${tidy.slice(1)}${/[.!?]”?$/.test(tidy) ? '' : '.'}`;
 };
 
 const unitWords = (u: { maker: string; type: string; serial?: string | undefined }): string =>
@@ -21,7 +22,9 @@ function foundWords({ asFound, causes, signed, look }: JobState): string[] {
           `The drive showed “${asFound.captured.active}”${asFound.captured.slots.length > 1 ? `, and its fault log had ${asFound.captured.slots.length} entries` : ''}.`,
         ]
       : [];
-  const seen = Object.values(look).flatMap((f) => (f.state === 'found' ? [sentence(f.note ?? f.item)] : []));
+  const seen = Object.values(look).flatMap((f) =>
+    f.state === 'found' ? [sentence(f.note === undefined ? f.item : quoted(f.note))] : [],
+  );
   return [
     ...alarm,
     ...seen,
@@ -36,7 +39,7 @@ function doneWords(state: JobState, swap: Swap | null): string[] {
   if (s.decision !== null)
     out.push(
       sentence(
-        `We decided to ${choiceNames[s.decision.payload.choice].toLowerCase()}: ${s.decision.payload.reason}`,
+        `We decided to ${choiceNames[s.decision.payload.choice].toLowerCase()}: ${quoted(s.decision.payload.reason)}`,
       ),
     );
   if (s.outAt !== null && swap !== null)
@@ -95,8 +98,8 @@ export function customerPage(state: JobState, swap: Swap | null): Report['custom
     {
       heading: 'What was wrong',
       sentences: [
-        ...(opened === null ? [] : [sentence(opened.payload.complaint)]),
-        ...(call?.doing ? [sentence(`Fault occurred while: ${call.doing}`)] : []),
+        ...(opened === null ? [] : [sentence(`You reported: ${quoted(opened.payload.complaint)}`)]),
+        ...(call?.doing ? [sentence(`Fault occurred while: ${quoted(call.doing)}`)] : []),
       ],
     },
     { heading: 'What we found', sentences: foundWords(state) },
@@ -104,10 +107,7 @@ export function customerPage(state: JobState, swap: Swap | null): Report['custom
     { heading: 'What you should know', sentences: knowWords(state, swap) },
     {
       heading: 'Next',
-      sentences:
-        look === undefined
-          ? []
-          : [sentence(`Next inspection on ${look.date}${look.what === '' ? '' : `: ${look.what}`}`)],
+      sentences: look === undefined ? [] : [sentence(`Next inspection on ${look.date}${remark(look.what)}`)],
     },
   ];
   return parts.filter((p) => p.sentences.length > 0);

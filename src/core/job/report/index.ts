@@ -6,6 +6,7 @@ import { customerPage } from './customer';
 import { recordPartsOf, type Beside } from './record';
 import { powerCurves } from './power';
 import { minuteOf, part, type Report, type ReportCurve, type ReportPhoto } from './report';
+import { quoted, remark } from '../../terms';
 
 export type { Report, ReportCurve, ReportPart, ReportPhoto } from './report';
 export type { Beside } from './record';
@@ -22,11 +23,11 @@ function photosOf({ log }: JobState): ReportPhoto[] {
       entry.kind === 'wire.noted'
         ? `Wire ${entry.payload.number}, ${entry.payload.from ?? 'loose'}`
         : entry.kind === 'swap.terminal'
-          ? `Terminal ${entry.payload.mark}${entry.payload.note === '' ? '' : `: ${entry.payload.note}`}`
+          ? `Terminal ${entry.payload.mark}${remark(entry.payload.note)}`
           : entry.kind === 'look.finding'
             ? `Inspection: ${entry.payload.item}`
             : entry.kind === 'note.added'
-              ? entry.payload.text.slice(0, 80)
+              ? quoted(entry.payload.text.slice(0, 80))
               : entry.kind === 'identify.drive'
                 ? `Nameplate: ${entry.payload.maker} ${entry.payload.type}`
                 : entry.kind === 'identify.motor'

@@ -8,6 +8,7 @@ import type { Swap } from '../swap';
 import { endOf, wireRoleWords, wireEnds, type RecordedWire } from '../../replacement/wires';
 import { powerPart } from './power';
 import { minuteOf, part, type ReportPart } from './report';
+import { quoted } from '../../terms';
 
 /** What the record takes from elsewhere: papers that have their own makers. */
 export interface Beside {
@@ -294,7 +295,7 @@ export function recordPartsOf(state: JobState, swap: Swap | null, beside: Beside
     ...part(
       'notes',
       'Notes',
-      state.notes.map((n) => `${minuteOf(timeOf(n))}, ${n.by.name}: ${n.payload.text}`),
+      state.notes.map((n) => `${minuteOf(timeOf(n))}, ${n.by.name}: ${quoted(n.payload.text)}`),
     ),
     ...part('log', 'Log', [], {
       heads: ['When', 'Who', 'What'],

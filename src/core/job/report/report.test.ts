@@ -17,7 +17,7 @@ it('begins in plain words with what was wrong, and leaves out what is not there'
     'What you should know',
   ]);
   expect(sentences(j)[0]).toBe(
-    'Knot trips on overvoltage when it pays out, three times this week; no longer made.',
+    'You reported: “Knot trips on overvoltage when it pays out, three times this week; no longer made”.',
   );
   expect(report(j).signed).toBeNull();
   expect(report(j).record.every((p) => p.lines.length > 0 || (p.table?.rows.length ?? 0) > 0)).toBe(true);
@@ -35,7 +35,7 @@ it('says the decision, and what was the cheapest where another way was taken', (
     ],
     cheapest: 'repair',
   });
-  expect(sentences(j)).toContain('We decided to replace with a newer type: no longer made.');
+  expect(sentences(j)).toContain('We decided to replace with a newer type: “no longer made”.');
   expect(partOf(j, 'decision')?.lines[1]).toBe('Least expected cost was: repair it.');
   expect(partOf(j, 'decision')?.table?.rows[2]).toEqual([
     'Replace with the same type',
@@ -126,7 +126,7 @@ it('photographs come once, with what they show; entries that do not count are li
   j.add('note.added', { stage: 'swap', text: 'the same', photos: [sha] });
   j.add('wire.ticked', { wire: '0190c000-0000-7000-8000-000000000042', end: 'drive', on: true, to: 'R' });
   expect(report(j).photos).toHaveLength(1);
-  expect(report(j).photos[0]?.caption).toContain('Terminal 5: two cores');
+  expect(report(j).photos[0]?.caption).toContain('Terminal 5: “two cores”');
   expect(partOf(j, 'void')?.lines).toHaveLength(1);
 });
 

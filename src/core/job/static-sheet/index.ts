@@ -22,6 +22,7 @@ import {
 } from '../../bench/static-diagnosis';
 import { probeKey, type Value } from '../../equipment/power-stage';
 import { changesMade, tracePaths, type TracePath } from './trace-lines';
+import { quoted } from '../../terms';
 
 export type { TracePath } from './trace-lines';
 
@@ -104,7 +105,7 @@ function identityOf(state: JobState): Sheet['identity'] {
   return present([
     { label: 'Machine', value: opened === null ? null : `${opened.payload.machine}, ${opened.payload.site}` },
     { label: 'Work order', value: opened?.payload.workOrder },
-    { label: 'Complaint', value: opened?.payload.complaint },
+    { label: 'Complaint', value: opened === null ? undefined : quoted(opened.payload.complaint) },
     { label: 'Drive', value: drive === null ? null : `${drive.maker} ${drive.type}` },
     { label: 'Brand on the cover', value: drive?.badge },
     { label: 'Serial number', value: drive?.serial },

@@ -1,6 +1,6 @@
 import type { Control, Parameter } from '../../equipment/catalogue';
 import { limitsOf, type Rating } from '../../equipment/drive-words';
-import { kilowattPerHp } from '../../equipment/plate';
+import { kilowattsPerHorsepower } from '../../terms';
 
 const months = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
 
@@ -67,12 +67,12 @@ export function valueFor(p: Parameter, rating: Rating, text: string): ReadValue 
   const inHp = sameUnit(unit, 'hp') && p.unit === 'kW';
   if (unit !== '' && !inHp && !sameUnit(unit, p.unit ?? ''))
     return { refused: `in ${unit}, the parameter is in ${p.unit ?? 'no unit'}` };
-  const figure = inHp ? read.figure * kilowattPerHp : read.figure;
+  const figure = inHp ? read.figure * kilowattsPerHorsepower : read.figure;
   const value = Number((Math.round(figure / p.scale) * p.scale).toFixed(6));
   const { min, max } = limitsOf(p, rating);
   if (value < min - 1e-9 || value > max + 1e-9) return { refused: `${value} is outside ${min} to ${max}` };
   const notes = [
-    ...(inHp ? [`${read.figure} hp × ${kilowattPerHp} = ${Number(figure.toFixed(3))} kW`] : []),
+    ...(inHp ? [`${read.figure} hp × ${kilowattsPerHorsepower} = ${Number(figure.toFixed(3))} kW`] : []),
     ...(Math.abs(value - figure) > 1e-9 ? [`${Number(figure.toFixed(4))} in steps of ${p.scale}`] : []),
   ];
   return { value, note: notes.length === 0 ? null : notes.join('; ') };

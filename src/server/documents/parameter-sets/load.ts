@@ -1,13 +1,14 @@
 import { ratingOf, type Control } from '../../../core/equipment/catalogue';
 import { shownAs } from '../../../core/equipment/drive-words';
 import { keyPlan, pressWords, type KeyPlan } from '../../../core/parameter-sets/keypad';
-import type { JobState, KeptSet } from '../../../core/logbook';
+import { termsOfPapers, type JobState, type KeptSet } from '../../../core/logbook';
 import { auditSet, factorySet, fittedWith, type UnitSet } from '../../../core/parameter-sets/parameters';
 import { checksumOf } from '../../../core/parameter-sets/set-files';
 import { HttpError } from '../../http/border';
 import { catalogue, controlOf } from '../../equipment/catalogue';
 import type { LoadedJob } from '../../logbook/folded';
 import { line } from '../line';
+import { ratedPower, writeQuantity } from '../../../core/terms';
 
 interface Gathered {
   state: JobState;
@@ -32,7 +33,10 @@ const when = (at: number): string => `${new Date(at).toISOString().slice(0, 16).
 const identity = ({ state, set, unit }: Gathered): [label: string, value: string][] => [
   ['Machine', state.opened === null ? '' : `${state.opened.payload.machine}, ${state.opened.payload.site}`],
   ['Set', `${set.name}, ${set.by.name}, ${when(set.at)}`],
-  ['Type', `${unit.typeId}, ${unit.rating.ratedAmps} A, ${unit.rating.power_kW} kW`],
+  [
+    'Type',
+    `${unit.typeId}, ${unit.rating.ratedAmps} A, ${writeQuantity(ratedPower, unit.rating.power_kW, termsOfPapers(state) === 'us')}`,
+  ],
   ...(set.serial === null ? [] : [line('Serial number', set.serial)]),
   ...(set.firmware === null ? [] : [line('Firmware', set.firmware)]),
   ['Checksum', checksumOf(set.typeId, set.values)],

@@ -1,6 +1,6 @@
-import { Polygon, Svg, Text, View, renderToBuffer } from '@react-pdf/renderer';
+import { Polygon, Svg, View } from '@react-pdf/renderer';
 import { heldFor, pressRuns, type KeyStep, type Press } from '../../../core/parameter-sets/keypad';
-import { IdentityLines, Paper, PdfRow, s, PdfSection } from '../pdf-kit';
+import { IdentityLines, Paper, PdfRow, s, PdfSection, Text, type PdfElement } from '../pdf-kit';
 import type { KeyDocument, SetDocument } from './load';
 
 type Size = 'a4' | 'letter';
@@ -157,7 +157,9 @@ function KeyDocument({ sheet, size }: { sheet: KeyDocument; size: Size }) {
   );
 }
 
-export const setPdf = (sheet: SetDocument, size: Size): Promise<Buffer> =>
-  renderToBuffer(<SetDocument sheet={sheet} size={size} />);
-export const keyPdf = (sheet: KeyDocument, size: Size): Promise<Buffer> =>
-  renderToBuffer(<KeyDocument sheet={sheet} size={size} />);
+export const setPdf = (sheet: SetDocument, size: Size): PdfElement => (
+  <SetDocument sheet={sheet} size={size} />
+);
+export const keyPdf = (sheet: KeyDocument, size: Size): PdfElement => (
+  <KeyDocument sheet={sheet} size={size} />
+);

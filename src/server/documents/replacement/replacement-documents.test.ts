@@ -16,11 +16,14 @@ import { appendEntries } from '../../logbook/append';
 import { jobOrRefusal } from '../../logbook/folded';
 import { personById } from '../../people/people';
 import { drillingOf, drillingRows, labelsOf, stopCalendar, wiredJob, wireList } from '.';
-import { drillingPdf } from './drilling';
-import { labelsPdf } from './labels';
-import { wireListPdf } from './wire-list';
+import { renderPaper, type PdfElement } from '../pdf-kit';
+import { drillingPdf } from './drilling-pdf';
+import { labelsPdf } from './labels-pdf';
+import { wireListPdf } from './wire-list-pdf';
 import { ownDatabase } from '../../database/__tests__/own-database';
 import { newestVersion } from '../../../core/logbook';
+
+const printed = (paper: PdfElement) => renderPaper(paper, 'international');
 
 ownDatabase();
 
@@ -90,7 +93,7 @@ it('labels: one for each end of every wire, and an independent reader finds job 
   const { state } = await gathered();
   const labels = labelsOf(state.swap.wires, () => 'X1');
   expect(labels).toHaveLength(2 * state.swap.wires.length);
-  const pdf = await labelsPdf({ jobId: swapJob, labels, sheet: 'a4-5x13', skip: 3 });
+  const pdf = await printed(labelsPdf({ jobId: swapJob, labels, sheet: 'a4-5x13', skip: 3 }));
   const [first] = await pages(pdf, 300);
   if (first === undefined) throw new Error('no page');
   const mm = 300 / 25.4;
@@ -115,13 +118,13 @@ it('labels: one for each end of every wire, and an independent reader finds job 
 
 it('the template is true to scale: its ruler and its holes, measured on the print', async () => {
   const paper = await drillingOf(await loaded());
-  const printed = await pages(await drillingPdf(paper, 'a4'), 254);
+  const sheets = await pages(await printed(drillingPdf(paper, 'a4')), 254);
   // Ten pixels a millimetre: A4.
-  expect(printed.map((p) => [Math.round(p.width / 10), Math.round(p.height / 10)])).toEqual([
+  expect(sheets.map((p) => [Math.round(p.width / 10), Math.round(p.height / 10)])).toEqual([
     [210, 297],
     [210, 297],
   ]);
-  const [page] = printed;
+  const [page] = sheets;
   if (page === undefined) throw new Error('no page');
   const dark = (x: number, y: number): boolean => (page.data[y * page.width + x] ?? 255) < 140;
   // The longest dark run at the left of the foot is the ruler.
@@ -145,7 +148,7 @@ it('the template is true to scale: its ruler and its holes, measured on the prin
   expect(at(b?.drawn[0] ?? 0)).toBe(true);
   expect(at((a?.drawn[0] ?? 0) + 20)).toBe(false);
   expect(drillingRows(paper)[0]).toEqual({ hole: 1, x_mm: 12, y_mm: 10, screw_mm: 5, old_hole: 'no' });
-  expect(words(await drillingPdf(paper, 'letter'))).toContain('must measure 100 mm');
+  expect(words(await printed(drillingPdf(paper, 'letter')))).toContain('must measure 100 mm');
 });
 
 it('the wire list has every wire once, with what is not settled', async () => {
@@ -153,7 +156,7 @@ it('the wire list has every wire once, with what is not settled', async () => {
   expect(list.rows.map((r) => r.number)).toEqual(Array.from({ length: 21 }, (_, i) => i + 1));
   expect(list.rows.find((r) => r.number === 20)).toMatchObject({ from: '5', to: 'open', is: 'not known' });
   expect(list.rows.find((r) => r.number === 21)).toMatchObject({ from: 'loose', to: 'cap' });
-  const text = words(await wireListPdf(list, 'a4'));
+  const text = words(await printed(wireListPdf(list, 'a4')));
   expect(text).toContain('common of the analog signals');
   expect(text).toMatch(/16\s+W14\.1\s+201\s+white\s+V1\s+A1/);
 });

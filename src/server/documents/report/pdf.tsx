@@ -1,7 +1,7 @@
-import { Circle, Image as Photo, Line, Polyline, Svg, Text, View, renderToBuffer } from '@react-pdf/renderer';
+import { Circle, Image as Photo, Line, Polyline, Svg, View } from '@react-pdf/renderer';
 import { scaleLinear } from 'd3';
 import type { Report, ReportCurve } from '../../../core/job/report';
-import { IdentityLines, Paper, PdfRow, s, PdfSection } from '../pdf-kit';
+import { IdentityLines, Paper, PdfRow, s, PdfSection, Text, type PdfElement } from '../pdf-kit';
 import type { IllustratedReport, Picture } from './load';
 import { pagesOf, type Piece } from './page-breaks';
 
@@ -217,5 +217,6 @@ function ReportDocument({
   );
 }
 
-export const reportPdf = ({ report, pictures }: IllustratedReport, size: 'a4' | 'letter'): Promise<Buffer> =>
-  renderToBuffer(<ReportDocument report={report} pictures={pictures} size={size} />);
+export const reportPdf = ({ report, pictures }: IllustratedReport, size: 'a4' | 'letter'): PdfElement => (
+  <ReportDocument report={report} pictures={pictures} size={size} />
+);

@@ -1,5 +1,5 @@
-import { Text, View, renderToBuffer } from '@react-pdf/renderer';
-import { IdentityLines, Paper, PdfRow, PdfSection, utcTime } from '../pdf-kit';
+import { View } from '@react-pdf/renderer';
+import { IdentityLines, Paper, PdfRow, PdfSection, utcTime, Text, type PdfElement } from '../pdf-kit';
 import type { StartUpDocument } from './load';
 
 // No monospaced cells here: the shipped Plex file breaks the PDF on letters, and entries have letters.
@@ -81,5 +81,6 @@ function StartUpDocument({ sheet, paper }: { sheet: StartUpDocument; paper: 'a4'
 }
 
 /** The start-up sheet on paper. */
-export const startUpPdf = (sheet: StartUpDocument, paper: 'a4' | 'letter'): Promise<Buffer> =>
-  renderToBuffer(<StartUpDocument sheet={sheet} paper={paper} />);
+export const startUpPdf = (sheet: StartUpDocument, paper: 'a4' | 'letter'): PdfElement => (
+  <StartUpDocument sheet={sheet} paper={paper} />
+);

@@ -1,6 +1,6 @@
-import { Path, Svg, Text, View, renderToBuffer } from '@react-pdf/renderer';
+import { Path, Svg, View } from '@react-pdf/renderer';
 import type { Sheet, SheetReading } from '../../../core/job/static-sheet';
-import { IdentityLines, Paper, PdfRow, s, PdfSection, utcTime } from '../pdf-kit';
+import { IdentityLines, Paper, PdfRow, s, PdfSection, utcTime, Text, type PdfElement } from '../pdf-kit';
 
 const shown = (v: number | string): string =>
   typeof v === 'number' ? v.toFixed(3) : v === 'OL' ? 'overload' : v;
@@ -161,5 +161,6 @@ function SheetDocument({ sheet, paper }: { sheet: Sheet; paper: 'a4' | 'letter' 
 }
 
 /** The sheet on paper. */
-export const sheetPdf = (sheet: Sheet, paper: 'a4' | 'letter'): Promise<Buffer> =>
-  renderToBuffer(<SheetDocument sheet={sheet} paper={paper} />);
+export const sheetPdf = (sheet: Sheet, paper: 'a4' | 'letter'): PdfElement => (
+  <SheetDocument sheet={sheet} paper={paper} />
+);

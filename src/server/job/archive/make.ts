@@ -6,7 +6,7 @@ import { blob } from '../../logbook/blobs';
 import { recordedEntry, rowsAfter } from '../../logbook/entries';
 import { loadJob } from '../../logbook/folded';
 import { installationId } from '../../administration/settings';
-import { printed } from '../../documents/print';
+import { printed, usualForm } from '../../documents/print';
 import { illustrated, loadReport } from '../../documents/report';
 import { wireList } from '../../documents/replacement';
 
@@ -75,7 +75,10 @@ export async function archiveOfJob(jobId: string, now = new Date()): Promise<Uin
   zip['readings.csv'] = table(rowsOf('readings'));
   zip['settings.csv'] = table(rowsOf('settings'));
   zip['wires.csv'] = table(wires);
-  zip['report.pdf'] = [await printed('report', await illustrated(report), 'a4', ''), { level: 0 }];
+  zip['report.pdf'] = [
+    await printed('report', await illustrated(report), usualForm(job.state), ''),
+    { level: 0 },
+  ];
   // Packed in threads of its own.
   return new Promise((resolve, reject) => {
     zipAside(zip, { level: 6 }, (error, packed) => (error === null ? resolve(packed) : reject(error)));

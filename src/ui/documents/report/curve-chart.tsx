@@ -1,10 +1,11 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { bisector, line, scaleLinear } from 'd3';
 import type { ReportCurve } from '@/core/job/report';
 import { ChartFrame } from '../../kit/chart-frame';
 import { PlainTable } from '../../kit/plain-table';
 import { XAxis } from '../../kit/x-axis';
 import { YTicks } from '../../kit/y-ticks';
+import { Cell, Text } from '../../kit/text';
 
 const [width, height] = [460, 220];
 const inset = { left: 56, right: 14, top: 12, bottom: 40 };
@@ -34,8 +35,8 @@ export function CurveChart({ curve }: { curve: ReportCurve }) {
           <PlainTable heads={[`${curve.x.label}, ${curve.x.unit}`, `${curve.y.label}, ${curve.y.unit}`]}>
             {measured.map((p, i) => (
               <tr key={i}>
-                <td>{p[0]}</td>
-                <td>{p[1]}</td>
+                <Cell>{p[0]}</Cell>
+                <Cell>{p[1]}</Cell>
               </tr>
             ))}
           </PlainTable>

@@ -1,11 +1,13 @@
 'use client';
-import { Box, Heading, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import Image from 'next/image';
 import type { Person } from '@/core/logbook';
+import type { TermsProfile } from '@/core/terms';
 import type { Report, ReportPart } from '@/core/job/report';
 import { DocumentPage, DocumentPart } from '../../kit/document-page';
 import { PlainTable } from '../../kit/plain-table';
 import { CurveChart } from './curve-chart';
+import { Cell, Heading, Text } from '../../kit/text';
 
 const RecordPart = ({ part }: { part: ReportPart }) => (
   <DocumentPart title={part.title} level="h3">
@@ -19,7 +21,7 @@ const RecordPart = ({ part }: { part: ReportPart }) => (
         {part.table.rows.map((row, i) => (
           <tr key={i}>
             {row.map((cell, k) => (
-              <td key={k}>{cell}</td>
+              <Cell key={k}>{cell}</Cell>
             ))}
           </tr>
         ))}
@@ -32,11 +34,14 @@ const RecordPart = ({ part }: { part: ReportPart }) => (
 export function ReportPage({
   jobId,
   report,
+  terms,
   people,
   person,
 }: {
   jobId: string;
   report: Report;
+  /** The customer's. */
+  terms: TermsProfile;
   people: readonly Person[];
   person: Person;
 }) {
@@ -45,12 +50,10 @@ export function ReportPage({
     <DocumentPage
       jobId={jobId}
       title={report.title}
-      links={[
-        ['PDF, A4', 'report?form=pdf&paper=a4'],
-        ['PDF, letter', 'report?form=pdf&paper=letter'],
-        ['Archive of the job', 'archive'],
-      ]}
+      paper="report"
+      links={[['Archive of the job', 'archive']]}
       identity={report.identity}
+      terms={terms}
       people={people}
       person={person}
     >

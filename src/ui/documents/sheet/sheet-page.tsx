@@ -1,12 +1,14 @@
 'use client';
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { Person } from '@/core/logbook';
+import type { TermsProfile } from '@/core/terms';
 import type { Value } from '@/core/equipment/power-stage';
 import type { Sheet } from '@/core/job/static-sheet';
 import { DocumentPage, DocumentPart } from '../../kit/document-page';
 import { PlainTable } from '../../kit/plain-table';
 import { StateMark, type Mark } from '../../kit/state-mark';
 import { dateTime } from '../../kit/time';
+import { Cell, Item, Text } from '../../kit/text';
 
 const shown = (v: Value | null): string =>
   v === null ? '' : v === 'OL' ? 'overload' : v === 'climbing' ? 'climbing' : v.toFixed(3);
@@ -24,8 +26,8 @@ function Readings({ sheet }: { sheet: Sheet }) {
     <PlainTable heads={['red', 'black', 'value, V', 'earlier', 'expected', 'state', 'by']}>
       {sheet.readings.map((r) => (
         <tr key={`${r.red}>${r.black}`}>
-          <td>{r.red}</td>
-          <td>{r.black}</td>
+          <Cell>{r.red}</Cell>
+          <Cell>{r.black}</Cell>
           <Text as="td" fontFamily="mono" fontSize="1.05rem">
             {shown(r.values[r.values.length - 1] ?? null)}
           </Text>
@@ -35,10 +37,10 @@ function Readings({ sheet }: { sheet: Sheet }) {
           <Text as="td" fontFamily="mono" color="soft">
             {shown(r.expected)}
           </Text>
-          <td>
+          <Cell>
             <StateMark mark={markOf(r.state)} label={null} /> {r.state}
-          </td>
-          <td>{r.by}</td>
+          </Cell>
+          <Cell>{r.by}</Cell>
         </tr>
       ))}
     </PlainTable>
@@ -49,11 +51,14 @@ function Readings({ sheet }: { sheet: Sheet }) {
 export function SheetPage({
   jobId,
   sheet,
+  terms,
   people,
   person,
 }: {
   jobId: string;
   sheet: Sheet;
+  /** The customer's. */
+  terms: TermsProfile;
   people: readonly Person[];
   person: Person;
 }) {
@@ -61,11 +66,9 @@ export function SheetPage({
     <DocumentPage
       jobId={jobId}
       title={sheet.title}
-      links={[
-        ['PDF, A4', 'sheet?form=pdf&paper=a4'],
-        ['PDF, letter', 'sheet?form=pdf&paper=letter'],
-      ]}
+      paper="sheet"
       identity={sheet.identity.map((i) => [i.label, i.value] as const)}
+      terms={terms}
       people={people}
       person={person}
     >
@@ -125,9 +128,9 @@ export function SheetPage({
           <Text fontWeight="600">{m.verdict.replace('-', ' ')}</Text>
           <Box as="ul" pl="5" listStyleType="disc">
             {m.devices.map((d) => (
-              <li key={d.name}>
+              <Item key={d.name}>
                 {d.name}: {d.verdict.replace('-', ' ')}. {d.why}
-              </li>
+              </Item>
             ))}
           </Box>
         </DocumentPart>
@@ -141,7 +144,7 @@ export function SheetPage({
       <DocumentPart title="What this test cannot see">
         <Box as="ul" pl="5" listStyleType="disc">
           {sheet.unseen.map((u) => (
-            <li key={u}>{u}</li>
+            <Item key={u}>{u}</Item>
           ))}
         </Box>
       </DocumentPart>
@@ -149,7 +152,7 @@ export function SheetPage({
         <DocumentPart key={t.trouble} title={`Traced: ${t.trouble}`}>
           <Box as="ol" pl="5" listStyleType="decimal">
             {t.steps.map((s) => (
-              <li key={s}>{s}</li>
+              <Item key={s}>{s}</Item>
             ))}
           </Box>
           {t.causes.map((c) => (
@@ -170,7 +173,7 @@ export function SheetPage({
         <DocumentPart title="Questions">
           {sheet.questions.map((q) => (
             <Text key={q.text}>
-              {q.text} <strong>{q.answer ?? 'open'}</strong>
+              “{q.text}” <strong>{q.answer ?? 'open'}</strong>
             </Text>
           ))}
         </DocumentPart>

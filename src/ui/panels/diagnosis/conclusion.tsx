@@ -1,9 +1,10 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { positionsOf, type Stage } from '@/core/equipment/power-stage';
 import { conclude, faultWords, type Candidate, type Diagnosis } from '@/core/bench/static-diagnosis';
 import { Notice } from '../../kit/notice';
 import { Disclosure } from '../../kit/why';
 import type { DiagnosisState } from './use-diagnosis';
+import { Text } from '../../kit/text';
 
 const tones = { sound: 'sound', doubt: 'doubt', failed: 'failed', waiting: 'slate' } as const;
 

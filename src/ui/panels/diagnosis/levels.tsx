@@ -1,6 +1,7 @@
-import { Box, Heading, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { ProofLevel } from '@/core/logbook';
 import { StateMark, type Mark } from '../../kit/state-mark';
+import { Heading, Text } from '../../kit/text';
 
 const marks: Readonly<Record<ProofLevel['state'], Mark>> = {
   yes: 'sound',

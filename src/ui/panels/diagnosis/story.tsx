@@ -1,6 +1,7 @@
-import { Box, Heading, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { Diagnosis } from '@/core/bench/static-diagnosis';
 import { storyOf, type Consequence } from '@/core/bench/story';
+import { Heading, Item, Text } from '../../kit/text';
 
 /** The chain of cause behind a fault, and what to look at before new parts go in. */
 export function Story({ diagnosis, table }: { diagnosis: Diagnosis; table: readonly Consequence[] }) {
@@ -18,7 +19,7 @@ export function Story({ diagnosis, table }: { diagnosis: Diagnosis; table: reado
           <Text>{line.chain}</Text>
           <Box as="ul" pl="5" mt="1" listStyleType="disc">
             {line.inspect.map((item) => (
-              <li key={item}>{item}</li>
+              <Item key={item}>{item}</Item>
             ))}
           </Box>
         </Box>

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import type { NamedTask, StopPlan } from '@/core/replacement/stop-plan';
 import { PlainTable } from '../../kit/plain-table';
 import { Disclosure } from '../../kit/why';
+import { Cell } from '../../kit/text';
 
 const width = 720;
 const row = 44;
@@ -247,11 +248,11 @@ export function StopChart({
         <PlainTable heads={['Task', 'From', 'To', 'Who', 'Machine']}>
           {plan.schedule.map((s) => (
             <tr key={s.id}>
-              <td>{byId.get(s.id)?.name}</td>
-              <td>{s.start_min}</td>
-              <td>{s.end_min}</td>
-              <td>{s.people.join(', ')}</td>
-              <td>{kindWords[kindOf(byId.get(s.id))]}</td>
+              <Cell>{byId.get(s.id)?.name}</Cell>
+              <Cell>{s.start_min}</Cell>
+              <Cell>{s.end_min}</Cell>
+              <Cell>{s.people.join(', ')}</Cell>
+              <Cell>{kindWords[kindOf(byId.get(s.id))]}</Cell>
             </tr>
           ))}
         </PlainTable>

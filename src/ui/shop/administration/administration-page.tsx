@@ -1,5 +1,5 @@
 'use client';
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import NextLink from 'next/link';
 import { useState, type ReactNode } from 'react';
 import * as z from 'zod';
@@ -19,7 +19,9 @@ import { ArchiveIn } from './archive-in';
 import { ConsequencesEditor } from './consequences-editor';
 import { DailyHeads } from './daily-heads';
 import { DrivesList } from './drives-list';
+import { TermsChoice } from './terms-choice';
 import { call } from '../../api/call';
+import { Item, Text } from '../../kit/text';
 
 const atMost = (limit_V: number) => {
   const problem = `Work inside up to ${greatestLimits.hands_V} V, diode test up to ${greatestLimits.test_V} V: lower is allowed, higher is not.`;
@@ -31,6 +33,7 @@ const limitsSchema = z.object({
 });
 
 const groups = [
+  { id: 'terms', title: 'Terms and units' },
   { id: 'limits', title: 'Voltage limits' },
   { id: 'drives', title: 'Drives on the network' },
   { id: 'tables', title: 'Fault finding' },
@@ -43,11 +46,11 @@ function Contents() {
     <Box as="nav" aria-label="Contents" mb="4">
       <Box as="ul" listStyleType="none" position={{ lg: 'sticky' }} top="4">
         {groups.map(({ id, title }) => (
-          <li key={id}>
+          <Item key={id}>
             <Text asChild display="inline-flex" minH="44px" alignItems="center">
               <a href={`#${id}`}>{title}</a>
             </Text>
-          </li>
+          </Item>
         ))}
       </Box>
     </Box>
@@ -99,13 +102,16 @@ export function AdministrationPage({
   return (
     <CardPage
       title="Administration"
-      about="Settings for every job of this site."
+      about="Your terms and units, and settings for every job of this site."
       people={people}
       person={person}
     >
       <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '190px minmax(0, 1fr)' }} columnGap="8">
         <Contents />
         <Box>
+          <Group id="terms">
+            <TermsChoice person={person} />
+          </Group>
           <Group id="limits">
             <Section title="Voltage limits">
               <Caution signal={null} title="Limits can only be lowered.">

@@ -1,10 +1,11 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import NextLink from 'next/link';
 import { useState } from 'react';
 import { Section } from '../../kit/section';
 import { FileButton } from '../../kit/file-button';
 import type { ApiProblem, TakenIn } from '@/api/contract';
 import { call } from '../../api/call';
+import { Text } from '../../kit/text';
 
 type Said = { taken: TakenIn } | { error: string; problems: readonly ApiProblem[] };
 

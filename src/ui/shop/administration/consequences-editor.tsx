@@ -1,10 +1,11 @@
-import { Box, Heading, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Consequence } from '@/core/bench/story';
 import { Secondary } from '../../kit/buttons';
 import { LongField } from '../../kit/field';
 import { LeadKeeps } from '../../kit/lead-keeps';
 import { call } from '../../api/call';
+import { Heading, Text } from '../../kit/text';
 
 const partWords: Readonly<Record<string, string>> = {
   'rect.': 'rectifier',

@@ -1,8 +1,9 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { DailyHead } from '@/api/daily-head';
 import { DataTable } from '../../kit/data-table';
 import { Section } from '../../kit/section';
 import { day } from '../../kit/time';
+import { Text } from '../../kit/text';
 
 /** Hashes over all logs, day by day: what was recorded until then cannot be changed unseen. */
 export function DailyHeads({ heads }: { heads: readonly DailyHead[] }) {

@@ -1,9 +1,9 @@
-import { Heading, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Primary } from '../../kit/buttons';
 import { KeptNote } from '../../kit/kept-note';
 import { LongField } from '../../kit/field';
 import { call } from '../../api/call';
+import { Heading, Text } from '../../kit/text';
 
 /** Addresses that the link may talk to, beside this machine. */
 export function DrivesList({

@@ -1,7 +1,7 @@
-import { Text } from '@chakra-ui/react';
 import NextLink from 'next/link';
 import { StateMark } from '../../kit/state-mark';
 import { span } from '../../kit/time';
+import { Text } from '../../kit/text';
 
 const day_min = 24 * 60;
 /** One backup a week is restored as a test. */

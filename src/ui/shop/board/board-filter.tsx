@@ -1,11 +1,12 @@
 'use client';
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import NextLink from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState, useTransition } from 'react';
 import type { BoardQuery } from '@/api/board';
 import { stageIds, stageNames, type StageId } from '@/core/logbook';
 import { Select, TextField, type Option } from '../../kit/field';
+import { Text } from '../../kit/text';
 
 const states = [
   { value: 'open', label: 'open jobs' },

@@ -1,5 +1,5 @@
 'use client';
-import { Box, Heading, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import NextLink from 'next/link';
 import type { BoardAnswer, BoardQuery } from '@/api/board';
 import type { Person } from '@/core/logbook';
@@ -10,6 +10,7 @@ import { BackupAge } from './backup-age';
 import { BoardFilter, Pages } from './board-filter';
 import { JobLine } from './job-line';
 import { useFreshBoard } from './use-fresh-board';
+import { Heading, Text } from '../../kit/text';
 
 /** Nothing is looked for: every job is meant. */
 const isUsual = ({ search, state, stage }: BoardQuery): boolean =>

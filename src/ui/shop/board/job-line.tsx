@@ -1,9 +1,11 @@
-import { Box, Heading, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import NextLink from 'next/link';
 import type { BoardLine } from '@/api/board';
 import { countOf, stageNames, type JobSummary } from '@/core/logbook';
 import { StateMark, type Mark } from '../../kit/state-mark';
 import { day, span } from '../../kit/time';
+import { Heading, Text } from '../../kit/text';
+import { AsTyped } from '../../kit/terms';
 
 const marks: Record<string, Mark> = {
   'not-shorted': 'sound',
@@ -105,7 +107,9 @@ export function JobLine({ line, now }: { line: BoardLine; now: number }) {
           </Text>
         </Box>
         <Box>
-          <Text fontWeight="500">{line.complaint}</Text>
+          <AsTyped>
+            <Text fontWeight="500">{line.complaint}</Text>
+          </AsTyped>
           {line.downstream !== null && line.downstream !== '' && (
             <Text color="soft" fontSize="0.93rem">
               Downstream: {line.downstream}

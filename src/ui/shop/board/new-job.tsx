@@ -1,5 +1,4 @@
 'use client';
-import { Text } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { v7 } from 'uuid';
@@ -15,6 +14,7 @@ import { minutesFrom } from '../../kit/number-from';
 import { Island } from '../../kit/island';
 import { useTypedForm } from '../../kit/typed-form';
 import { call } from '../../api/call';
+import { Text } from '../../kit/text';
 
 const yesNo = [
   { value: 'no', label: 'no' },

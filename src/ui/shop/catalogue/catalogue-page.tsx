@@ -1,5 +1,4 @@
 'use client';
-import { Text } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { DriveType } from '@/core/equipment/catalogue';
@@ -10,6 +9,7 @@ import { FieldGrid } from '../../kit/section';
 import { Select } from '../../kit/field';
 import { TypeSheet } from './type-sheet';
 import { Upload } from './upload';
+import { Text } from '../../kit/text';
 
 /** The manual that is never the right one: what is known of each type, and how to add one. */
 export function CataloguePage({

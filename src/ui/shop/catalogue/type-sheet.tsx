@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Control, DriveType } from '@/core/equipment/catalogue';
 import { defaultOf, limitsOf } from '@/core/equipment/drive-words';
@@ -7,6 +7,7 @@ import { Select, TextField, optionsOf } from '../../kit/field';
 import { DataTable, type Column } from '../../kit/data-table';
 import { PlainTable } from '../../kit/plain-table';
 import { useControl } from '../../drive-link/use-control';
+import { Cell, Text } from '../../kit/text';
 
 const Mono = ({ children }: { children: string }) => (
   <Text as="span" fontFamily="mono" whiteSpace="nowrap">
@@ -126,12 +127,12 @@ function Terminals({ control }: { control: Control }) {
       <PlainTable heads={['Where', 'Terminals']}>
         {rows.map(([where, screws]) => (
           <tr key={`${where} ${screws}`}>
-            <td>{where}</td>
-            <td>
+            <Cell>{where}</Cell>
+            <Cell>
               <Text as="span" fontFamily="mono" whiteSpace="pre-wrap">
                 {screws}
               </Text>
-            </td>
+            </Cell>
           </tr>
         ))}
       </PlainTable>
@@ -151,9 +152,9 @@ function Panel({ control }: { control: Control }) {
       <PlainTable heads={['', 'What', 'Meaning']}>
         {rows.map(([kind, what, means]) => (
           <tr key={`${kind} ${what}`}>
-            <td>{kind}</td>
-            <td>{what}</td>
-            <td>{means}</td>
+            <Cell>{kind}</Cell>
+            <Cell>{what}</Cell>
+            <Cell>{means}</Cell>
           </tr>
         ))}
       </PlainTable>
@@ -185,8 +186,8 @@ function Installation({ control }: { control: Control }) {
       <PlainTable heads={['What', 'Amount']}>
         {rows.map(([what, much]) => (
           <tr key={`${what} ${much}`}>
-            <td>{what}</td>
-            <td>{much}</td>
+            <Cell>{what}</Cell>
+            <Cell>{much}</Cell>
           </tr>
         ))}
       </PlainTable>

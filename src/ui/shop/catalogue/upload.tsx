@@ -1,10 +1,11 @@
-import { Box, Heading, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Primary, Secondary } from '../../kit/buttons';
 import { KeptNote } from '../../kit/kept-note';
 import { PlainTable } from '../../kit/plain-table';
 import type { ApiProblem } from '@/api/contract';
 import { call } from '../../api/call';
+import { Cell, Heading, Text } from '../../kit/text';
 
 interface Files {
   type: string | null;
@@ -99,14 +100,14 @@ export function Upload({ lead, added }: { lead: boolean; added: (id: string) => 
           <PlainTable heads={['File', 'Line', 'Where', 'What is wrong']}>
             {problems.map((p) => (
               <tr key={`${p.file} ${p.line} ${p.path} ${p.allowed}`}>
-                <td>{p.file}</td>
-                <td>
+                <Cell>{p.file}</Cell>
+                <Cell>
                   <Text as="span" fontFamily="mono">
                     {p.line}
                   </Text>
-                </td>
-                <td>{p.path}</td>
-                <td>{p.allowed}</td>
+                </Cell>
+                <Cell>{p.path}</Cell>
+                <Cell>{p.allowed}</Cell>
               </tr>
             ))}
           </PlainTable>

@@ -1,5 +1,5 @@
 'use client';
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
 import type { Health, HealthPart } from '@/api/health';
@@ -8,6 +8,7 @@ import { CardPage } from '../../kit/card-page';
 import { Section } from '../../kit/section';
 import { StateMark, type Mark } from '../../kit/state-mark';
 import { clockTime } from '../../kit/time';
+import { Text } from '../../kit/text';
 
 const marks: Record<HealthPart['state'], { mark: Mark; word: string }> = {
   ok: { mark: 'sound', word: 'OK' },

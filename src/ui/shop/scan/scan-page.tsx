@@ -1,5 +1,5 @@
 'use client';
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { labelFrom } from '@/core/replacement/wires';
@@ -10,6 +10,7 @@ import { Section } from '../../kit/section';
 import { TextField } from '../../kit/field';
 import { FileButton } from '../../kit/file-button';
 import { useReader } from './use-reader';
+import { Text } from '../../kit/text';
 
 const everySoOften_ms = 250;
 

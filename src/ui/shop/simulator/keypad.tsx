@@ -1,10 +1,11 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useRef, useState } from 'react';
 import { pressesFrom, type Press } from '@/core/parameter-sets/keypad';
 import { Secondary } from '../../kit/buttons';
 import { LongField } from '../../kit/field';
 import { Tick } from '../../kit/tick';
 import type { RigState } from '@/api/rig-state';
+import { Text } from '../../kit/text';
 
 /** A key is held when it stays down for this long, ms. */
 const held_ms = 450;

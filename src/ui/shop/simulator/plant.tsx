@@ -1,9 +1,9 @@
-import { Text } from '@chakra-ui/react';
 import { inputFunctionName } from '@/core/equipment/concepts';
 import { FieldGrid } from '../../kit/section';
 import { Choice, Select, optionsOf } from '../../kit/field';
 import { Dial, SwitchRow, Switch } from './switches';
 import type { RigState } from '@/api/rig-state';
+import { Text } from '../../kit/text';
 
 const hiddenWords: Readonly<Record<string, string>> = {
   groundFault: 'earth fault at the motor',

@@ -1,5 +1,5 @@
 'use client';
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { DriveType } from '@/core/equipment/catalogue';
 import type { Person } from '@/core/logbook';
@@ -13,6 +13,7 @@ import { hiddenFaults } from './rig-words';
 import { PlantPanel } from './plant';
 import { useRig } from './use-rig';
 import type { RigState } from '@/api/rig-state';
+import { Text } from '../../kit/text';
 
 const shown = (value: number | undefined, unit: string, digits = 1): string =>
   value === undefined ? '–' : `${value.toFixed(digits)} ${unit}`;

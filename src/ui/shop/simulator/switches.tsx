@@ -1,7 +1,8 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { Field } from '../../kit/field';
 import { figureFrom } from '../../kit/number-from';
+import { Text } from '../../kit/text';
 
 /** A switch that shows its state in words. */
 export function Switch({

@@ -1,10 +1,11 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { TraceCause, Check, Hazard } from '@/core/fault-finding/tracing';
 import { Secondary } from '../../kit/buttons';
 import { FieldGrid, Section } from '../../kit/section';
 import { Field, LongField, Select, TextField } from '../../kit/field';
 import { numberFrom } from '../../kit/number-from';
 import { chanceOf, withChance } from './edit';
+import { Text } from '../../kit/text';
 
 const hazards: readonly { value: Hazard; label: string }[] = [
   { value: 'none', label: 'nothing' },

@@ -1,5 +1,5 @@
 'use client';
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Person } from '@/core/logbook';
 import { familyWords, tablesWith, usualTables, type TraceTable } from '@/core/fault-finding/tracing';
@@ -13,6 +13,7 @@ import { Causes } from './causes';
 import { Checks } from './checks';
 import { changeAt, withCause, withCheck, withoutCause } from './edit';
 import { call } from '../../api/call';
+import { Text } from '../../kit/text';
 
 /** "1.causes.4.name" as a person counts: "causes 5, name"; the table is the one that is open, or was. */
 const placeWords = (path: string): string =>

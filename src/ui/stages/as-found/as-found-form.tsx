@@ -1,5 +1,5 @@
 'use client';
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import * as z from 'zod';
 import { alarmFamilies, type AlarmFamily } from '@/core/equipment/concepts';
 import type { Payload } from '@/core/logbook';
@@ -8,6 +8,7 @@ import { FieldGrid, Section } from '../../kit/section';
 import { Field, Select } from '../../kit/field';
 import { useTypedForm } from '../../kit/typed-form';
 import { Photos } from '../../kit/photos';
+import { Text } from '../../kit/text';
 
 type Captured = Payload<'as-found.captured'>;
 

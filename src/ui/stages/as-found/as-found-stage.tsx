@@ -1,5 +1,5 @@
 'use client';
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { mayCorrect, mustStayDead, standingEntry, type EntryOf } from '@/core/logbook';
 import { Primary, Secondary } from '../../kit/buttons';
@@ -10,6 +10,7 @@ import { Photos } from '../../kit/photos';
 import { dateTime } from '../../kit/time';
 import type { StageProps } from '../../job-store/stage-props';
 import { AsFoundForm, familyLabel } from './as-found-form';
+import { Text } from '../../kit/text';
 
 const reasons = [
   'unsafe to energise',

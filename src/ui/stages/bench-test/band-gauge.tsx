@@ -1,9 +1,10 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { probeKey, type Probe } from '@/core/equipment/power-stage';
 import { directBand, directJunction, type ReadingJudgement } from '@/core/bench/static-diagnosis';
 import type { KeptReading } from '@/core/logbook';
 import { StateMark, markWord } from '../../kit/state-mark';
 import { Disclosure } from '../../kit/why';
+import { Text } from '../../kit/text';
 
 const width = 300;
 const from_V = 0.2;

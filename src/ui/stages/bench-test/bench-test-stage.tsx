@@ -1,5 +1,5 @@
 'use client';
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useEffect, useRef, useState } from 'react';
 import { benchLock, stageAddress, type KeptReading } from '@/core/logbook';
 import { mayConfirmOpen } from '@/core/bench/meter-stream';
@@ -27,6 +27,7 @@ import { useJudgementSound } from './use-judgement-sound';
 import { useMeter } from './use-meter';
 import { useSteps, type GuidedSteps } from './use-steps';
 import { useWakeLock } from './use-wake-lock';
+import { Text } from '../../kit/text';
 
 /** What the keys do with the figure, the step and the last reading. */
 const keysFor = (

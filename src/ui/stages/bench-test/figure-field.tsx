@@ -1,8 +1,9 @@
 'use client';
-import { Box, chakra, Text } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
 import type { KeyboardEvent, Ref } from 'react';
 import type { Value } from '@/core/equipment/power-stage';
 import { KeyButton, Secondary } from '../../kit/buttons';
+import { Text } from '../../kit/text';
 
 const Input = chakra('input');
 

@@ -1,7 +1,8 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { mayConfirmOpen, type Listening, type MeterProblem } from '@/core/bench/meter-stream';
 import { KeyButton } from '../../kit/buttons';
 import type { MeterState } from './use-meter';
+import { Text } from '../../kit/text';
 
 const troubleWords: Readonly<Record<MeterProblem, string>> = {
   silent: 'No data from the meter: check cable and battery. Enter readings by hand.',

@@ -1,9 +1,10 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { faultsWords, type Diagnosis } from '@/core/bench/static-diagnosis';
 import type { Stage } from '@/core/equipment/power-stage';
 import { Choice } from '../../kit/field';
 import { Disclosure } from '../../kit/why';
 import type { PlanKind } from './bench-plan';
+import { Text } from '../../kit/text';
 
 const kinds: { value: PlanKind; label: string }[] = [
   { value: 'quick', label: 'quick' },

@@ -1,9 +1,10 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { Given, ReadingLine } from '@/core/bench/readings-file';
 import { Secondary } from '../../kit/buttons';
 import { PlainTable } from '../../kit/plain-table';
 import { StateMark, type Mark } from '../../kit/state-mark';
 import { shownValue } from './readings-table';
+import { Cell, Text } from '../../kit/text';
 
 const same = (a: Given, b: Given | undefined): boolean => a.value === b?.value;
 
@@ -44,7 +45,7 @@ export function ReadingLines({
             </Text>
             {reading === undefined ? (
               <Text asChild fontFamily="mono" css={{ overflowWrap: 'anywhere' }}>
-                <td colSpan={2}>{line.given.slice(0, 60)}</td>
+                <Cell colSpan={2}>{line.given.slice(0, 60)}</Cell>
               </Text>
             ) : (
               <>
@@ -56,7 +57,7 @@ export function ReadingLines({
                 </Text>
               </>
             )}
-            <td>
+            <Cell>
               {mark !== null && <StateMark mark={mark} label={null} />} {words}
               {line.kind === 'question' && (
                 <Box display="flex" gap="2" flexWrap="wrap" mt="1">
@@ -72,7 +73,7 @@ export function ReadingLines({
                   ))}
                 </Box>
               )}
-            </td>
+            </Cell>
           </tr>
         );
       })}

@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import { countOf, type KeptReading } from '@/core/logbook';
 import { commonMeter, type MarkedTerminal, type Stage } from '@/core/equipment/power-stage';
@@ -15,6 +15,7 @@ import { Section } from '../../kit/section';
 import { LongField } from '../../kit/field';
 import { saveText } from '../../kit/save-text';
 import { ReadingLines } from './reading-lines';
+import { Text } from '../../kit/text';
 
 const biggestFile_bytes = 1_000_000;
 

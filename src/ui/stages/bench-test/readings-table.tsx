@@ -1,14 +1,15 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { KeptReading } from '@/core/logbook';
 import { probeKey, type Probe, type Value } from '@/core/equipment/power-stage';
 import type { ReadingJudgement } from '@/core/bench/static-diagnosis';
 import { markColour, markWord, StateMark, type Mark } from '../../kit/state-mark';
 import { busProbe, fillProbe, type PlanRow } from './bench-plan';
+import { Cell, Text } from '../../kit/text';
 
 export const shownValue = (value: Value): string =>
   value === 'OL' ? 'OL' : value === 'climbing' ? '↑' : value.toFixed(3);
 
-function Cell({
+function ProbeCell({
   as,
   probe,
   own,
@@ -100,7 +101,7 @@ export function ReadingsTable({
   const chosen = selected === null ? '' : probeKey(selected);
   const [head] = rows;
   const cell = (probe: Probe, as?: 'div') => (
-    <Cell
+    <ProbeCell
       as={as ?? 'td'}
       key={probeKey(probe)}
       probe={probe}
@@ -123,7 +124,7 @@ export function ReadingsTable({
         </caption>
         <thead>
           <tr>
-            <td />
+            <Cell />
             {head?.cells.map(({ terminal }) => (
               <Text
                 as="th"
@@ -169,7 +170,7 @@ export function ReadingsTable({
                 </Text>
               </Text>
               {row.cells.map(({ probe }) => cell(probe))}
-              {row.id === 'upper' ? cell(busProbe) : row.id === 'upper-reverse' ? cell(fillProbe) : <td />}
+              {row.id === 'upper' ? cell(busProbe) : row.id === 'upper-reverse' ? cell(fillProbe) : <Cell />}
             </tr>
           ))}
         </tbody>

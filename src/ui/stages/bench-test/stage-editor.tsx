@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import * as z from 'zod';
 import { stripFor } from '@/core/equipment/catalogue';
@@ -9,6 +9,7 @@ import { Choice, Field, optionsOf } from '../../kit/field';
 import { orNone, positiveFigureOr } from '../../kit/form-figures';
 import { useTypedForm } from '../../kit/typed-form';
 import { Schematic } from './schematic';
+import { Text } from '../../kit/text';
 
 const yesNo = [
   { value: 'yes' as const, label: 'yes' },

@@ -1,8 +1,9 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { StageId } from '@/core/logbook';
 import { trapHeadlines, type ConditionCode, type Diagnosis } from '@/core/bench/static-diagnosis';
 import { Secondary } from '../../kit/buttons';
 import { Disclosure } from '../../kit/why';
+import { Text } from '../../kit/text';
 
 const stageTraps = new Set<ConditionCode>(['thyristor-front-end', 'wrong-stage']);
 const noRetake = new Set<ConditionCode>([...stageTraps, 'hot-unit', 'entry-slip']);

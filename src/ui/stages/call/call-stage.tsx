@@ -1,15 +1,18 @@
 'use client';
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import * as z from 'zod';
 import type { DangerSign } from '@/core/logbook';
 import { Primary } from '../../kit/buttons';
 import { StageHead, FieldGrid, Section } from '../../kit/section';
-import { Field } from '../../kit/field';
+import { Choice, Field, optionsOf } from '../../kit/field';
 import { TickBox } from '../../kit/tick';
 import { useTypedForm } from '../../kit/typed-form';
 import { dateTime } from '../../kit/time';
 import type { StageProps } from '../../job-store/stage-props';
+import { profileNames, termsProfiles } from '@/core/terms';
+import { useTerms } from '../../kit/terms';
 import { keysOf, recordOf } from '@/core/numerics/arrays';
+import { Text } from '../../kit/text';
 
 const signWords: Record<DangerSign, string> = {
   bang: 'a bang',
@@ -24,6 +27,7 @@ const callSchema = z.object({
   doing: z.string(),
   display: z.string(),
   changedLately: z.string(),
+  terms: z.enum(termsProfiles),
   signs: z.record(z.enum(signs), z.boolean()).transform((there) => signs.filter((sign) => there[sign])),
 });
 
@@ -31,10 +35,13 @@ const callSchema = z.object({
 export function CallStage({ store, goTo }: StageProps) {
   const opened = store.state.opened?.payload;
   const call = store.state.call;
-  const { text, tick, submit } = useTypedForm('call', callSchema, {
+  const { profile } = useTerms();
+  const { text, pick, tick, submit } = useTypedForm('call', callSchema, {
     doing: call?.doing ?? '',
     display: call?.display ?? '',
     changedLately: call?.changedLately ?? '',
+    // Of a call that was taken before this was asked, papers stay as they were.
+    terms: call === null ? profile : (call.terms ?? 'international'),
     signs: recordOf(signs, (sign) => call?.signs.includes(sign) ?? false),
   });
   const keep = submit((taken) => {
@@ -45,7 +52,7 @@ export function CallStage({ store, goTo }: StageProps) {
     <>
       <StageHead title="Call">Ask on the phone. &ldquo;Not sure&rdquo; is allowed.</StageHead>
       {opened !== undefined && (
-        <Section title={opened.complaint}>
+        <Section title={`“${opened.complaint}”`}>
           <Text>
             {opened.machine}, {opened.site}.{' '}
             {opened.stoppedAt === null ? 'Not stopped.' : `Stopped since ${dateTime(opened.stoppedAt)}.`}
@@ -86,6 +93,13 @@ export function CallStage({ store, goTo }: StageProps) {
               </Box>
             ))}
           </Box>
+        </Box>
+        <Box mb="4">
+          <Choice
+            label="Terms and units on this customer’s papers"
+            options={optionsOf(profileNames)}
+            {...pick('terms')}
+          />
         </Box>
         <Primary type="submit">Save, go to Nameplates</Primary>
       </form>

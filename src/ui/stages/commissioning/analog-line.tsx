@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import * as z from 'zod';
 import { fivePoints } from '@/core/numerics/analog-scaling';
 import type { Control } from '@/core/equipment/catalogue';
@@ -15,6 +15,7 @@ import { PlainTable } from '../../kit/plain-table';
 import { StateMark } from '../../kit/state-mark';
 import { useTypedForm } from '../../kit/typed-form';
 import { Disclosure } from '../../kit/why';
+import { Cell, Text } from '../../kit/text';
 
 const kilohm = (ohm: number): string => `${ohm / 1000} kΩ`;
 
@@ -114,22 +115,22 @@ export function AnalogLine({
       <PlainTable heads={['Signal', 'Expected reference', 'Motor speed by nameplate', 'Calculation']}>
         {fivePoints(line).map((p) => (
           <tr key={p.signal}>
-            <td>
+            <Cell>
               <Text as="span" fontFamily="mono">
                 {p.signal} {p.unit}
               </Text>
-            </td>
-            <td>
+            </Cell>
+            <Cell>
               <Text as="span" fontFamily="mono">
                 {p.stands} Hz
               </Text>
-            </td>
-            <td>
+            </Cell>
+            <Cell>
               <Text as="span" fontFamily="mono">
                 {Math.round((p.stands * plate.rpm) / plate.hz)} rpm
               </Text>
-            </td>
-            <td>{p.sum}</td>
+            </Cell>
+            <Cell>{p.sum}</Cell>
           </tr>
         ))}
       </PlainTable>

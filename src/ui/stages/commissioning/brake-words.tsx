@@ -1,7 +1,7 @@
-import { Text } from '@chakra-ui/react';
 import { formatSignificant } from '@/core/numerics/figures';
 import { notAbove } from '@/core/numerics/preferred-values';
 import type { BrakeNeed } from '@/core/commissioning/ramp';
+import { Text } from '../../kit/text';
 
 /** What a brake resistor must bear, what is sold for it, and what the chopper allows. */
 export function BrakeWords({

@@ -1,10 +1,10 @@
 'use client';
-import { Text } from '@chakra-ui/react';
 import { useControl } from '../../drive-link/use-control';
 import type { StageProps } from '../../job-store/stage-props';
 import { Primary } from '../../kit/buttons';
 import { StageHead } from '../../kit/section';
 import { CommissioningWork } from './commissioning-work';
+import { Text } from '../../kit/text';
 
 /** From the plate to every value that is entered. */
 export function CommissioningStage(props: StageProps) {

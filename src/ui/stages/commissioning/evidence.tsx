@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { signalUnit, type ScaleLine } from '@/core/numerics/analog-scaling';
 import type { Control } from '@/core/equipment/catalogue';
@@ -8,6 +8,7 @@ import type { Release } from '@/core/job/release';
 import { runGiven } from '@/core/fault-finding/run-chain';
 import { Primary, Secondary } from '../../kit/buttons';
 import { StateMark, type Mark } from '../../kit/state-mark';
+import { Text } from '../../kit/text';
 
 /** What the link knows while a step is walked. */
 export interface Watched {

@@ -1,8 +1,9 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import * as z from 'zod';
 import type { Control } from '@/core/equipment/catalogue';
 import type { Payload } from '@/core/logbook';
 import { percentOfShare } from '@/core/numerics/figures';
+import { temperature } from '@/core/terms';
 import type { SupplyFit } from '@/core/equipment/supply';
 import { Primary } from '../../kit/buttons';
 import { CableFields, cableOf, cableShape, cableTyped } from '../../panels/cable-fields';
@@ -10,17 +11,20 @@ import { FieldGrid, Section } from '../../kit/section';
 import { Choice, Field, optionsOf } from '../../kit/field';
 import {
   anyFigure,
+  temperatureFigure,
   mustChoose,
   orNone,
   positiveFigure,
   positiveFigureOr,
   zeroOrMore,
 } from '../../kit/form-figures';
+import { QuantityField } from '../../kit/quantity-field';
 import { useTypedForm } from '../../kit/typed-form';
 import { PlainTable } from '../../kit/plain-table';
 import { StateMark, type Mark } from '../../kit/state-mark';
 import { Tick } from '../../kit/tick';
 import { Disclosure } from '../../kit/why';
+import { Cell, Text } from '../../kit/text';
 
 type Place = Payload<'startup.place'>;
 const marks: Readonly<Record<SupplyFit['findings'][number]['severity'], Mark>> = {
@@ -31,7 +35,7 @@ const marks: Readonly<Record<SupplyFit['findings'][number]['severity'], Mark>> =
 
 const placeSchema = z
   .object({
-    ambient_C: anyFigure,
+    ambient_C: temperatureFigure,
     altitude_m: anyFigure,
     carrier_kHz: positiveFigure,
     storedYears: zeroOrMore,
@@ -104,7 +108,7 @@ export function PlacePanel({
   fit: SupplyFit | null;
   keep: (place: Place) => void;
 }) {
-  const { typed, text, pick, tick, submit } = useTypedForm('place', placeSchema, {
+  const { typed, text, quantity, pick, tick, submit } = useTypedForm('place', placeSchema, {
     ambient_C: String(place?.ambient_C ?? 35),
     altitude_m: String(place?.altitude_m ?? 0),
     carrier_kHz: String(place?.carrier_kHz ?? carrier_kHz),
@@ -124,7 +128,7 @@ export function PlacePanel({
       {fit !== null && <Findings fit={fit} ratedAmps={ratedAmps} />}
       <form onSubmit={submit(keep)} noValidate>
         <FieldGrid min="160px">
-          <Field label="Ambient at the unit" figure unit="°C" {...text('ambient_C')} />
+          <QuantityField label="Ambient at the unit" quantity={temperature} {...quantity('ambient_C')} />
           <Field label="Altitude" figure unit="m" {...text('altitude_m')} />
           <Field label="Carrier frequency" figure unit="kHz" {...text('carrier_kHz')} />
           <Field label="Stored unpowered" figure unit="years" {...text('storedYears')} />
@@ -171,12 +175,12 @@ export function PlacePanel({
       <Box mt="5">
         <PlainTable heads={['Fuse and wire', 'Torques']}>
           <tr>
-            <td>
+            <Cell>
               {fuse === undefined
                 ? 'not in the table of this type'
                 : `${fuse.fuse_A} A ${fuse.kind}, ${fuse.wire_mm2} mm²`}
-            </td>
-            <td>{control.fitting.torques.map((t) => `${t.terminals}: ${t.torque_Nm} N·m`).join('; ')}</td>
+            </Cell>
+            <Cell>{control.fitting.torques.map((t) => `${t.terminals}: ${t.torque_Nm} N·m`).join('; ')}</Cell>
           </tr>
         </PlainTable>
         <Text color="soft" mt="1">

@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { inertiaOf, type RampAnswer, type RampCase } from '@/core/commissioning/ramp';
 import type { Payload } from '@/core/logbook';
@@ -7,6 +7,7 @@ import { Secondary } from '../../kit/buttons';
 import { KeptNote } from '../../kit/kept-note';
 import { Disclosure } from '../../kit/why';
 import { BrakeWords } from './brake-words';
+import { Text } from '../../kit/text';
 
 const shortest = (s: { seconds: number | null } | undefined): string =>
   s === undefined ? '…' : s.seconds === null ? 'no ramp is long enough' : `${formatSignificant(s.seconds)} s`;

@@ -1,4 +1,3 @@
-import { Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { levelsOfDrive, modelOf, type Control, type DriveType } from '@/core/equipment/catalogue';
 import { limitsOf, parameterFor, type Rating } from '@/core/equipment/drive-words';
@@ -14,6 +13,7 @@ import { useRamp } from '../../panels/use-ramp';
 import { caseAsked, cycleSeconds, firstAsked, type RampAsked } from './ramp-asked';
 import { inSeconds, RampFields, withinRange } from './ramp-fields';
 import { RampVerdict } from './ramp-verdict';
+import { Text } from '../../kit/text';
 
 interface Point extends RampSample {
   at_s: number;

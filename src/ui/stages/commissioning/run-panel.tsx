@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import {
   figureWords,
@@ -12,6 +12,7 @@ import { Secondary } from '../../kit/buttons';
 import { StateMark } from '../../kit/state-mark';
 import type { Watched } from './evidence';
 import { RunStep, type Keep } from './run-step';
+import { Text } from '../../kit/text';
 
 /** The commissioning run, a step at a time; any step may be taken. */
 export function RunPanel({

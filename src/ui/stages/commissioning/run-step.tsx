@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import {
   currentPlausible,
@@ -10,15 +10,18 @@ import {
 } from '@/core/commissioning/commissioning';
 import type { Live } from '@/core/equipment/drive-words';
 import { runGiven } from '@/core/fault-finding/run-chain';
+import { torque } from '@/core/terms';
 import type { Payload } from '@/core/logbook';
 import { Primary, Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { FieldGrid } from '../../kit/section';
 import { Choice, NumberField, TextField } from '../../kit/field';
-import { figureFrom, numberFrom } from '../../kit/number-from';
+import { figureFrom, numberFrom, quantityFrom } from '../../kit/number-from';
+import { QuantityField } from '../../kit/quantity-field';
 import { useDraftText, useDraftTexts } from '../../kit/draft-text';
 import { Tick } from '../../kit/tick';
 import { StepEvidence, type Watched } from './evidence';
+import { Item, Text } from '../../kit/text';
 
 type Kept = Payload<'commission.step'>;
 export type Keep = (result: Kept) => void;
@@ -51,7 +54,7 @@ function Cure() {
           <Text fontWeight="500">{cure.how}</Text>
           <Box as="ol" pl="5" listStyleType="decimal">
             {cure.steps.map((s) => (
-              <li key={s}>{s}</li>
+              <Item key={s}>{s}</Item>
             ))}
           </Box>
           <Text color="failed" fontWeight="500">
@@ -205,7 +208,7 @@ export function RunStep({
   const typed = useDraftTexts(`values of ${step.id}`);
   const figures = step.figures ?? [];
   const taken = figures.flatMap(({ id, unit }) => {
-    const value = figureFrom(typed.of(id));
+    const value = unit === torque.si ? quantityFrom(torque)(typed.of(id)) : figureFrom(typed.of(id));
     return value === null ? [] : [{ id, value, unit }];
   });
   const against = figuresAgainst(figures, taken);
@@ -277,16 +280,17 @@ export function RunStep({
           )}
           {figures.length > 0 && (
             <FieldGrid min="200px">
-              {figures.map(({ id, label, unit, rule }) => (
-                <NumberField
-                  key={id}
-                  label={label}
-                  unit={unit}
-                  hint={rule}
-                  text={typed.of(id)}
-                  set={(text) => typed.set(id, text)}
-                />
-              ))}
+              {figures.map(({ id, label, unit, rule }) => {
+                const field = {
+                  ...{ label, hint: rule, text: typed.of(id) },
+                  set: (text: string) => typed.set(id, text),
+                };
+                return unit === torque.si ? (
+                  <QuantityField key={id} quantity={torque} {...field} />
+                ) : (
+                  <NumberField key={id} unit={unit} {...field} />
+                );
+              })}
             </FieldGrid>
           )}
           {taken.length === figures.length &&

@@ -1,5 +1,5 @@
 import { parameterAt, shownAs, valueFault, type Rating } from '@/core/equipment/drive-words';
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Control, Parameter } from '@/core/equipment/catalogue';
 import type { SheetEntry } from '@/core/job/release';
@@ -10,6 +10,7 @@ import { Choice, NumberField, Select, choiceOptions } from '../../kit/field';
 import { figureFrom } from '../../kit/number-from';
 import { useDraftText } from '../../kit/draft-text';
 import { StateMark } from '../../kit/state-mark';
+import { Text } from '../../kit/text';
 
 /** A value as a share of the rule's, %; null where there is nothing to compare. */
 const ratioTo = (value: number | null, rule: number | null): number | null =>

@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import * as z from 'zod';
 import { againstAgreement, type EntryOf, type OpenIssue, type Payload, type Person } from '@/core/logbook';
 import { inShort } from '@/core/job/release';
@@ -11,6 +11,7 @@ import { useTypedForm } from '../../kit/typed-form';
 import { StateMark } from '../../kit/state-mark';
 import { Tick } from '../../kit/tick';
 import { day, dateTime } from '../../kit/time';
+import { Text } from '../../kit/text';
 
 type MayRun = NonNullable<Payload<'startup.signed'>['mayRun']>;
 

@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Control } from '@/core/equipment/catalogue';
 import type { Live, Rating, Values } from '@/core/equipment/drive-words';
@@ -9,6 +9,7 @@ import type { JobStore } from '../../job-store/use-job';
 import { Select } from '../../kit/field';
 import { Clearing, FaultHistory } from './clearing';
 import { Tracer } from './tracer';
+import { Item, Text } from '../../kit/text';
 
 type Alarm = Control['alarms'][number];
 
@@ -84,7 +85,7 @@ export function AlarmPanel({
           </Text>
           <Box as="ol" pl="5" listStyleType="decimal">
             {alarm.firstChecks.map((c) => (
-              <li key={c}>{c}</li>
+              <Item key={c}>{c}</Item>
             ))}
           </Box>
         </Box>

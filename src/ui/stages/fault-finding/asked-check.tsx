@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { countOf } from '@/core/logbook';
 import {
   isEnergised,
@@ -10,6 +10,7 @@ import {
 import { Primary, Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { Disclosure } from '../../kit/why';
+import { Text } from '../../kit/text';
 
 const skipWords: Readonly<Record<SkippedCheck, string>> = {
   'not-now': 'cannot check now',

@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { bitsFrom, bitsOfTerminals, wayRound, type WayRound } from '@/core/equipment/drive-words';
 import { useDraftText } from '../../kit/draft-text';
@@ -6,6 +6,7 @@ import { Primary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
 import { NumberField, Select } from '../../kit/field';
 import { PlainTable } from '../../kit/plain-table';
+import { Cell, Text } from '../../kit/text';
 
 interface Terminal {
   id: string;
@@ -57,13 +58,13 @@ export function BitsForm({
               .filter((w) => way === null || w.way === way)
               .map((w) => (
                 <tr key={w.way}>
-                  <td>{w.name}</td>
+                  <Cell>{w.name}</Cell>
                   {bitsOfTerminals(newest, terminals.length, w.way).map((on, i) => (
-                    <td key={terminals[i]?.id}>
+                    <Cell key={terminals[i]?.id}>
                       <Text as="span" fontFamily="mono" fontSize="1.3rem">
                         {on ? 1 : 0}
                       </Text>
-                    </td>
+                    </Cell>
                   ))}
                 </tr>
               ))}

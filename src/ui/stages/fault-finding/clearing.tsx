@@ -1,9 +1,10 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { Control } from '@/core/equipment/catalogue';
 import type { Slot } from '@/core/equipment/drive-words';
 import { newestBurst } from '@/core/fault-finding/tracing';
 import { Secondary } from '../../kit/buttons';
 import { PlainTable } from '../../kit/plain-table';
+import { Cell, Text } from '../../kit/text';
 
 type Alarm = Control['alarms'][number];
 
@@ -32,11 +33,11 @@ export function FaultHistory({ control, history }: { control: Control; history: 
         {history.map((slot, i) => (
           // The same alarm may stand in several slots: its place is its name.
           <tr key={`${i} ${slot.code}`}>
-            <td>{i + 1}</td>
-            <td>
+            <Cell>{i + 1}</Cell>
+            <Cell>
               <b>{slot.code}</b> {nameOf(slot.code)}
-            </td>
-            <td>{clock(slot)}</td>
+            </Cell>
+            <Cell>{clock(slot)}</Cell>
           </tr>
         ))}
       </PlainTable>

@@ -1,4 +1,4 @@
-import { Box, chakra, Text } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
 import * as z from 'zod';
 import { isDeadly, type TraceCause, type TraceTable } from '@/core/fault-finding/tracing';
 import type { Payload } from '@/core/logbook';
@@ -6,6 +6,7 @@ import { Primary } from '../../kit/buttons';
 import { Field, LongField, Select } from '../../kit/field';
 import { filledText } from '../../kit/form-figures';
 import { useTypedForm } from '../../kit/typed-form';
+import { Text } from '../../kit/text';
 
 const another = 'typed';
 

@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import { ratingOf, supplyOf, type Control } from '@/core/equipment/catalogue';
 import { openTrials, type Payload } from '@/core/logbook';
@@ -23,6 +23,7 @@ import { useLive } from '../../drive-link/use-live';
 import { useReadOut } from '../../drive-link/use-read-out';
 import { useTraceTables } from './use-trace-tables';
 import { useTrend } from './use-trend';
+import { Text } from '../../kit/text';
 
 type Panel = 'alarm' | 'trials' | 'loops' | 'trend' | 'by-hand';
 const panels: readonly { id: Panel; name: string }[] = [

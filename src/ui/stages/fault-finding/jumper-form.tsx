@@ -1,4 +1,4 @@
-import { Box, chakra, Text } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
 import * as z from 'zod';
 import { keysOf } from '@/core/numerics/arrays';
 import { neverJumpered, type LoopGuard, type Payload } from '@/core/logbook';
@@ -8,6 +8,7 @@ import { useTypedForm } from '../../kit/typed-form';
 import { Caution } from '../../kit/caution';
 import { FieldGrid } from '../../kit/section';
 import { Choice, Field, Select, optionsOf } from '../../kit/field';
+import { Text } from '../../kit/text';
 
 type Jumper = Payload<'jumper.set'>;
 

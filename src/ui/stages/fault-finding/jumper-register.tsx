@@ -1,9 +1,10 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { TemporaryJumper } from '@/core/logbook';
 import { useDraftText } from '../../kit/draft-text';
 import { Primary, Secondary } from '../../kit/buttons';
 import { TextField } from '../../kit/field';
+import { Text } from '../../kit/text';
 
 /** What is bridged, since when, by whose word; it blocks the signature until it is out. */
 export function JumperRegister({

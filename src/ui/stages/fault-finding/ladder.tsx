@@ -1,6 +1,7 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { ChainLink, ChainLinkId } from '@/core/fault-finding/run-chain';
 import { markColour, type Mark } from '../../kit/state-mark';
+import { Text } from '../../kit/text';
 
 export const linkMark: Readonly<Record<ChainLink['state'], Mark>> = {
   closed: 'sound',

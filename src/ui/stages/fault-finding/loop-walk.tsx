@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Control } from '@/core/equipment/catalogue';
 import { checkLoop, type LoopVerdict } from '@/core/fault-finding/loop-check';
@@ -11,6 +11,7 @@ import { useDraftText, useDraftTexts } from '../../kit/draft-text';
 import { figureFrom } from '../../kit/number-from';
 import { StateMark, type Mark } from '../../kit/state-mark';
 import { loopOf } from './loop-elements';
+import { Text } from '../../kit/text';
 
 const verdictMark: Readonly<Record<LoopVerdict['verdict'], Mark>> = {
   open: 'failed',

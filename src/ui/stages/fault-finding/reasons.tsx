@@ -1,7 +1,8 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { ChainLink } from '@/core/fault-finding/run-chain';
 import { StateMark } from '../../kit/state-mark';
 import { linkMark } from './ladder';
+import { Item, Text } from '../../kit/text';
 
 /** Why a link is judged as it is, and what that rests on. */
 export function Reasons({ link }: { link: ChainLink }) {
@@ -24,9 +25,9 @@ export function Reasons({ link }: { link: ChainLink }) {
       {link.evidence.length > 0 && (
         <Box as="ul" mt="2" pl="4" fontSize="0.94rem" color="soft" listStyleType="disc">
           {link.evidence.map((e) => (
-            <li key={`${e.what} ${e.said}`}>
+            <Item key={`${e.what} ${e.said}`}>
               {e.what}: <b>{e.said}</b>
-            </li>
+            </Item>
           ))}
         </Box>
       )}

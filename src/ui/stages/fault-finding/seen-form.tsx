@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState, type KeyboardEvent } from 'react';
 import type { Control } from '@/core/equipment/catalogue';
 import {
@@ -16,6 +16,7 @@ import { Choice, NumberField, Select, choiceOptions, optionsOf } from '../../kit
 import { figureFrom } from '../../kit/number-from';
 import { driveStateWords } from '../../drive-link/state-words';
 import { BitsForm } from './bits-form';
+import { Text } from '../../kit/text';
 
 export interface ObservedValues {
   values?: Values;

@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { deadlyTraced, handsLock, isReleased, type Person, type StageId } from '@/core/logbook';
 import type { Limits } from '@/core/bench/make-safe';
@@ -15,6 +15,7 @@ import { useNow } from '../../kit/use-now';
 import type { JobStore } from '../../job-store/use-job';
 import { AskedCheck } from './asked-check';
 import { ConfirmCause } from './confirm-cause';
+import { Text } from '../../kit/text';
 
 /** A payload has room for so many characters of it. */
 const longestWords = 200;

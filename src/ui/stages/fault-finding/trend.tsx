@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { JobStore } from '../../job-store/use-job';
 import { Primary, Secondary } from '../../kit/buttons';
@@ -6,6 +6,7 @@ import { Lanes } from '../../kit/lanes';
 import { mostSeries, seriesOf } from './trend-series';
 import type { TrendSample, useTrend } from './use-trend';
 import { call } from '../../api/call';
+import { Text } from '../../kit/text';
 
 /** Live values over time: up to eight, held still when wanted, kept as an entry when asked. */
 export function TrendPanel({

@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Control } from '@/core/equipment/catalogue';
 import type { AlarmFamily } from '@/core/equipment/concepts';
@@ -13,6 +13,7 @@ import { TextField } from '../../kit/field';
 import { ConfirmWrite } from '../../drive-link/confirm-write';
 import { EntryEditor } from './entry-editor';
 import { useWrite, type WriteWish } from '../../drive-link/use-write';
+import { Text } from '../../kit/text';
 
 /** Trial values that are in the drive: put back, or kept with a reason. */
 function OpenTrials({

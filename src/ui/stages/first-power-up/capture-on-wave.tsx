@@ -1,4 +1,3 @@
-import { Text } from '@chakra-ui/react';
 import { useMemo } from 'react';
 import { channelRoleWords, type Capture } from '@/core/power-up/capture';
 import type { Wave, WaveCase } from '@/core/power-up/waveform';
@@ -8,6 +7,7 @@ import { Disclosure } from '../../kit/why';
 import { inputLanes, laidOn, lanesFor, outputLanes } from './lanes-of';
 import type { OpenCapture } from './open-capture';
 import { WaveChart } from './wave-chart';
+import { Cell, Text } from '../../kit/text';
 
 /** What the record holds, and what about it makes one doubt. */
 export function CaptureFacts({ open, supplyVolts }: { open: OpenCapture; supplyVolts: number }) {
@@ -69,10 +69,10 @@ export function FiguresRead({ measured }: { measured: Measured }) {
       <PlainTable heads={['figure', 'value']}>
         {Object.entries(measured).map(([k, v]) => (
           <tr key={k}>
-            <td>{figureWords(k)}</td>
-            <td>
+            <Cell>{figureWords(k)}</Cell>
+            <Cell>
               {Number(v.toPrecision(4))} {figureUnit(k)}
-            </td>
+            </Cell>
           </tr>
         ))}
       </PlainTable>

@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { captureCsv, writeComtrade, type Layout } from '@/core/power-up/capture';
 import type { EntryOf, Payload } from '@/core/logbook';
@@ -21,6 +21,7 @@ import { keepCapture } from './keep-capture';
 import { openCaptureFiles, type OpenCapture, type UnnamedColumns } from './open-capture';
 import { PairsLaid } from './pairs-laid';
 import { useJudging, useWave, useWaveWorker } from './use-waves';
+import { Text } from '../../kit/text';
 
 const baseOf = ({ name }: OpenCapture): string => name.replace(/\.[^.]*$/, '');
 const saveCsv = (open: OpenCapture) => saveText(`${baseOf(open)}.csv`, captureCsv(open.capture));

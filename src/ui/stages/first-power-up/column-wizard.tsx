@@ -1,4 +1,4 @@
-import { Box, chakra, Text } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
 import * as z from 'zod';
 import { channelRoles, channelRoleWords, unitOfRole, type Layout } from '@/core/power-up/capture';
 import type { ColumnsSeen } from '@/workers/waveform.worker';
@@ -8,6 +8,7 @@ import { Field, optionsOf, Select } from '../../kit/field';
 import { figureFrom, numberFrom } from '../../kit/number-from';
 import { useTypedForm } from '../../kit/typed-form';
 import { PlainTable } from '../../kit/plain-table';
+import { Cell, Text } from '../../kit/text';
 
 const uses = [
   { value: 'ignore' as const, label: 'not used' },
@@ -103,7 +104,7 @@ export function ColumnWizard({ seen, take }: { seen: ColumnsSeen; take: (layout:
         {seen.rows.map((r, i) => (
           <tr key={i}>
             {r.map((v, c) => (
-              <td key={c}>{Number.isFinite(v) ? v : '—'}</td>
+              <Cell key={c}>{Number.isFinite(v) ? v : '—'}</Cell>
             ))}
           </tr>
         ))}

@@ -1,10 +1,11 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { figureWords, type WaveDiagnosis } from '@/core/power-up/waveform-diagnosis';
 import { Secondary } from '../../kit/buttons';
 import { PlainTable } from '../../kit/plain-table';
 import { StateMark, type Mark } from '../../kit/state-mark';
 import { Disclosure } from '../../kit/why';
 import type { Judging } from './use-waves';
+import { Cell, Text } from '../../kit/text';
 
 const marks: Readonly<Record<WaveDiagnosis['verdict'], Mark>> = {
   sound: 'sound',
@@ -63,16 +64,16 @@ export function WaveConclusion({ judging, stop }: { judging: Judging; stop: () =
             <PlainTable heads={['figure', 'measured', 'good unit', 'with this cause']}>
               {best.differs.map((d) => (
                 <tr key={d.key}>
-                  <td>{figureWords(d.key)}</td>
-                  <td>
+                  <Cell>{figureWords(d.key)}</Cell>
+                  <Cell>
                     {figure(d.measured)} {d.unit}
-                  </td>
-                  <td>
+                  </Cell>
+                  <Cell>
                     {figure(d.sound)} {d.unit}
-                  </td>
-                  <td>
+                  </Cell>
+                  <Cell>
                     {figure(d.expected)} {d.unit}
-                  </td>
+                  </Cell>
                 </tr>
               ))}
             </PlainTable>
@@ -80,10 +81,10 @@ export function WaveConclusion({ judging, stop }: { judging: Judging; stop: () =
           <PlainTable heads={['cause', 'probability', 'deviation (σ)', 'at load']}>
             {diagnosis.found.slice(0, shownCauses).map((f) => (
               <tr key={f.id}>
-                <td>{f.name}</td>
-                <td>{share(f.probability)}</td>
-                <td>{figure(Math.sqrt(f.misfit))}</td>
-                <td>{Math.round(100 * f.share)} %</td>
+                <Cell>{f.name}</Cell>
+                <Cell>{share(f.probability)}</Cell>
+                <Cell>{figure(Math.sqrt(f.misfit))}</Cell>
+                <Cell>{Math.round(100 * f.share)} %</Cell>
               </tr>
             ))}
           </PlainTable>

@@ -5,8 +5,10 @@ import { useState } from 'react';
 import { choose, show, tick, fillField } from '../../__tests__/show';
 import { ConditionsForm, readConditions, usualConditions, type Conditions } from './conditions';
 
+const usual = usualConditions('international');
+
 function Harness({ phases, tell }: { phases: 1 | 3; tell: (now: Conditions) => void }) {
-  const [value, setValue] = useState(usualConditions);
+  const [value, setValue] = useState(usual);
   const set = (next: Conditions) => {
     tell(next);
     setValue(next);
@@ -14,7 +16,7 @@ function Harness({ phases, tell }: { phases: 1 | 3; tell: (now: Conditions) => v
   return <ConditionsForm value={value} set={set} phases={phases} assumed={[]} />;
 }
 const open = (phases: 1 | 3 = 3) => {
-  const told = { now: usualConditions };
+  const told = { now: usual };
   show(<Harness phases={phases} tell={(now) => void (told.now = now)} />);
   return told;
 };

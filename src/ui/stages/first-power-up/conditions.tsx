@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { formatSignificant } from '@/core/numerics/figures';
 import type { Assumed } from '@/core/power-up/waveform';
 import { FieldGrid } from '../../kit/section';
@@ -8,6 +8,9 @@ import { PlainTable } from '../../kit/plain-table';
 import { Tick } from '../../kit/tick';
 import { Disclosure } from '../../kit/why';
 import type { TestLoadKind } from './unit-words';
+import { Cell, Text } from '../../kit/text';
+import { supplyFrequencies_Hz, type TermsProfile } from '@/core/terms';
+import { useTerms } from '../../kit/terms';
 
 /** What the person says of supply and load; text until it is read. */
 export interface Conditions {
@@ -20,15 +23,16 @@ export interface Conditions {
   volts: readonly [string, string, string];
 }
 
-export const usualConditions: Conditions = {
+/** What is usual where these terms are. */
+export const usualConditions = (terms: TermsProfile): Conditions => ({
   load: 'motor',
   f1: '40',
   share: '70',
   lampWatts: '100',
-  supply_Hz: '50',
+  supply_Hz: supplyFrequencies_Hz[terms][0] === 60 ? '60' : '50',
   choke: false,
   volts: ['', '', ''],
-};
+});
 
 /** The figures of it, where they can be read; what cannot is the usual. */
 export function readConditions(c: Conditions) {
@@ -60,6 +64,11 @@ const wrongVolts = (text: string): string | undefined =>
     ? undefined
     : 'A value above zero; otherwise the nameplate value is used';
 
+const hertz = [
+  { value: '50', label: '50 Hz' },
+  { value: '60', label: '60 Hz' },
+] as const;
+
 /** Supply and load, and what was assumed besides. */
 export function ConditionsForm({
   value,
@@ -72,6 +81,7 @@ export function ConditionsForm({
   phases: 1 | 3;
   assumed: readonly Assumed[];
 }) {
+  const { profile } = useTerms();
   const put = (change: Partial<Conditions>) => set({ ...value, ...change });
   const volt = (k: number, text: string) => {
     const typed = (i: number): string => (i === k ? text : (value.volts[i] ?? ''));
@@ -117,10 +127,7 @@ export function ConditionsForm({
           label="Supply frequency"
           value={value.supply_Hz}
           onChange={(supply_Hz) => put({ supply_Hz })}
-          options={[
-            { value: '50', label: '50 Hz' },
-            { value: '60', label: '60 Hz' },
-          ]}
+          options={profile === 'us' ? hertz.toReversed() : hertz}
         />
       </FieldGrid>
       {phases === 3 && (
@@ -144,11 +151,11 @@ export function ConditionsForm({
         <PlainTable heads={['what', 'assumed as', 'why']}>
           {assumed.map((a) => (
             <tr key={a.what}>
-              <td>{a.what}</td>
-              <td>
+              <Cell>{a.what}</Cell>
+              <Cell>
                 {formatSignificant(a.value)} {a.unit}
-              </td>
-              <td>{a.why}</td>
+              </Cell>
+              <Cell>{a.why}</Cell>
             </tr>
           ))}
         </PlainTable>

@@ -1,5 +1,5 @@
 'use client';
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import { fedDrive, firstPowerUnit, hotOhm, lampsPerLeg, lampVolts } from '@/core/power-up/first-power';
 import { levelsOf, powerLock } from '@/core/logbook';
@@ -23,6 +23,8 @@ import { ScopePanel } from './scope-panel';
 import { StopPicture } from './stop-picture';
 import { SweepPanel } from './sweep-panel';
 import { motorOf, runningOf, simulatedUnit } from './unit-words';
+import { Text } from '../../kit/text';
+import { useTerms } from '../../kit/terms';
 
 const panels = [
   { id: 'plan', name: 'Switch on' },
@@ -38,11 +40,12 @@ type Panel = (typeof panels)[number]['id'];
 /** From the first volt on the bus to a unit that runs under load. */
 export function FirstPowerUpStage(props: StageProps) {
   const { jobId, store, catalogue, goTo } = props;
+  const { profile } = useTerms();
   const { motor, power, modules } = store.state;
   const identified = store.state.drive;
   const drive = useMemo(() => (identified === null ? null : fedDrive(identified)), [identified]);
   const [panel, setPanel] = useState<Panel>('plan');
-  const [conditions, setConditions] = useState(usualConditions);
+  const [conditions, setConditions] = useState(() => usualConditions(profile));
   const lock = powerLock(store.state);
   const given = useMemo(() => {
     if (drive === null) return null;

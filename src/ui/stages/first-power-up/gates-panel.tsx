@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { gateNames, judgeGates } from '@/core/power-up/first-power';
 import type { Payload } from '@/core/logbook';
@@ -8,6 +8,7 @@ import { NumberField, optionsOf, Select } from '../../kit/field';
 import { figureFrom } from '../../kit/number-from';
 import { StateMark } from '../../kit/state-mark';
 import { Tick } from '../../kit/tick';
+import { Text } from '../../kit/text';
 
 type Pulse = 'yes' | 'no' | 'not-seen';
 

@@ -1,4 +1,4 @@
-import { Box, chakra, Text } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import * as z from 'zod';
 import { judgeLamps, lampsPerLeg, lampVolts, type LampExpectation } from '@/core/power-up/first-power';
@@ -17,6 +17,7 @@ import { StateMark } from '../../kit/state-mark';
 import { Disclosure } from '../../kit/why';
 import { useWaveWorker } from './use-waves';
 import { ownJson } from '../../kit/own-json';
+import { Cell, Text } from '../../kit/text';
 
 const tried_Hz = [5, 10, 20, 30, 40, 50] as const;
 const marks = { equal: 'sound', doubtful: 'doubt', unequal: 'failed' } as const;
@@ -111,12 +112,12 @@ export function LampsPanel({
       <PlainTable heads={['Hz', 'line to line, filtered', 'wide-band', 'each leg', 'each lamp', 'look']}>
         {rows.map((r) => (
           <tr key={r.hz}>
-            <td>{r.hz}</td>
-            <td>{formatSignificant(r.pair_V)} V</td>
-            <td>{formatSignificant(r.pairWide_V)} V</td>
-            <td>{formatSignificant(r.amps)} A</td>
-            <td>{formatSignificant(r.watts)} W</td>
-            <td>{r.look}</td>
+            <Cell>{r.hz}</Cell>
+            <Cell>{formatSignificant(r.pair_V)} V</Cell>
+            <Cell>{formatSignificant(r.pairWide_V)} V</Cell>
+            <Cell>{formatSignificant(r.amps)} A</Cell>
+            <Cell>{formatSignificant(r.watts)} W</Cell>
+            <Cell>{r.look}</Cell>
           </tr>
         ))}
       </PlainTable>

@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import type { Payload } from '@/core/logbook';
 import type { Running, WaveCase } from '@/core/power-up/waveform';
@@ -20,6 +20,7 @@ import {
   type MeterField,
 } from './measured-figures';
 import { useJudging, useWaveWorker } from './use-waves';
+import { Text } from '../../kit/text';
 
 /** Figures of a meter, compared with every fault of this unit. */
 export function MeasuredPanel({

@@ -1,5 +1,4 @@
 'use client';
-import { Text } from '@chakra-ui/react';
 import { useMemo } from 'react';
 import {
   outputPairs,
@@ -9,6 +8,7 @@ import {
 } from '@/core/power-up/waveform-diagnosis';
 import { StateMark } from '../../kit/state-mark';
 import { WaveChart, type Curve } from './wave-chart';
+import { Text } from '../../kit/text';
 
 const styles = { vuv: 'now', vvw: 'sound', vwu: 'measured' } as const satisfies Record<
   PairShape['role'],

@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import {
   lampWatts,
@@ -17,6 +17,7 @@ import { Choice, NumberField, Select, optionsOf } from '../../kit/field';
 import { figureFrom, numberFrom } from '../../kit/number-from';
 import { PlainTable } from '../../kit/plain-table';
 import { WaveChart } from './wave-chart';
+import { Cell, Item, Text } from '../../kit/text';
 
 /** Switching on by the plan that was kept, and the bus while it comes up. */
 function SwitchOn({
@@ -139,7 +140,7 @@ function PlanFigures({ made }: { made: FirstPowerPlan }) {
       </Text>
       <Box as="ul" pl="5" mb="3" css={{ listStyle: 'disc' }}>
         {made.stops.map((s) => (
-          <li key={s}>{s}</li>
+          <Item key={s}>{s}</Item>
         ))}
       </Box>
     </>
@@ -251,9 +252,9 @@ export function PlanPanel({
         <PlainTable heads={['', '', 'sum']}>
           {made.sums.map((s) => (
             <tr key={s.what}>
-              <td>{s.what}</td>
-              <td style={{ fontWeight: 600 }}>{s.value}</td>
-              <td>{s.sum}</td>
+              <Cell>{s.what}</Cell>
+              <Cell style={{ fontWeight: 600 }}>{s.value}</Cell>
+              <Cell>{s.sum}</Cell>
             </tr>
           ))}
         </PlainTable>

@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import type { Figures, WaveCase } from '@/core/power-up/waveform';
 import { causesFor, figureUnit, figureWords } from '@/core/power-up/waveform-diagnosis';
@@ -9,6 +9,7 @@ import { Slider } from '../../kit/slider';
 import { inputLanes, lanesFor, outputLanes } from './lanes-of';
 import { useWave } from './use-waves';
 import { WaveChart } from './wave-chart';
+import { Cell, Text } from '../../kit/text';
 
 const shownKeys = {
   input: ['vdc_avg', 'vdc_pp', 'vdc_ripple_hz', 'ia_rms', 'ib_rms', 'ic_rms', 'ia_dc', 'ib_dc', 'ic_dc'],
@@ -51,12 +52,12 @@ function FiguresTable({
         .filter((k) => sound?.[k] !== undefined || now?.[k] !== undefined)
         .map((k) => (
           <tr key={k}>
-            <td>
+            <Cell>
               {figureWords(k)}
               {k.endsWith('_rms') && k.startsWith('v') && !k.includes('h1') ? ', wide-band meter' : ''}
-            </td>
-            <td>{figure(k, sound?.[k])}</td>
-            <td style={{ fontWeight: 600 }}>{figure(k, now?.[k])}</td>
+            </Cell>
+            <Cell>{figure(k, sound?.[k])}</Cell>
+            <Cell style={{ fontWeight: 600 }}>{figure(k, now?.[k])}</Cell>
           </tr>
         ))}
     </PlainTable>

@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import type { JobState } from '@/core/logbook';
 import { busLevelsOf } from '@/core/equipment/power-stage';
@@ -10,6 +10,7 @@ import { numberFrom } from '../../kit/number-from';
 import { Slider } from '../../kit/slider';
 import { useRamp } from '../../panels/use-ramp';
 import { WaveChart, type Curve } from './wave-chart';
+import { Text } from '../../kit/text';
 
 /** One stop a minute; only the average power of a resistor depends on it. */
 const cycle_s = 60;

@@ -1,4 +1,3 @@
-import { Text } from '@chakra-ui/react';
 import * as z from 'zod';
 import { expectedHz, judgeSweep } from '@/core/power-up/first-power';
 import type { Payload } from '@/core/logbook';
@@ -10,6 +9,7 @@ import { figureFrom, numberFrom } from '../../kit/number-from';
 import { PlainTable } from '../../kit/plain-table';
 import { useTypedForm } from '../../kit/typed-form';
 import { StateMark } from '../../kit/state-mark';
+import { Cell, Text } from '../../kit/text';
 
 const percents = [0, 25, 50, 75, 100] as const;
 
@@ -69,16 +69,16 @@ export function SweepPanel({
           <PlainTable heads={['reference', 'expected', 'is', 'deviation', '']}>
             {judged.rows.map((r) => (
               <tr key={r.percent}>
-                <td>{r.percent} %</td>
-                <td>{r.expected_Hz} Hz</td>
-                <td>{r.hz} Hz</td>
-                <td>{Number(r.off_Hz.toFixed(2))} Hz</td>
-                <td>
+                <Cell>{r.percent} %</Cell>
+                <Cell>{r.expected_Hz} Hz</Cell>
+                <Cell>{r.hz} Hz</Cell>
+                <Cell>{Number(r.off_Hz.toFixed(2))} Hz</Cell>
+                <Cell>
                   <StateMark
                     mark={r.passes ? 'sound' : 'failed'}
                     label={r.passes ? 'within the band' : 'outside the band'}
                   />
-                </td>
+                </Cell>
               </tr>
             ))}
           </PlainTable>

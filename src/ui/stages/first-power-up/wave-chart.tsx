@@ -6,6 +6,7 @@ import { PlainTable } from '../../kit/plain-table';
 import { XAxis } from '../../kit/x-axis';
 import { YTicks } from '../../kit/y-ticks';
 import { keysOf, valueAt } from '@/core/numerics/arrays';
+import { Cell } from '../../kit/text';
 
 export interface Curve {
   name: string;
@@ -159,9 +160,11 @@ export function WaveChart({
           >
             {times.map((t) => (
               <tr key={t}>
-                <td>{((t - first) * per_s).toFixed(1)}</td>
+                <Cell>{((t - first) * per_s).toFixed(1)}</Cell>
                 {lanes.flatMap((l) =>
-                  l.curves.map((c) => <td key={`${l.id} ${c.name} ${c.style}`}>{shown(curveAt(c, t))}</td>),
+                  l.curves.map((c) => (
+                    <Cell key={`${l.id} ${c.name} ${c.style}`}>{shown(curveAt(c, t))}</Cell>
+                  )),
                 )}
               </tr>
             ))}

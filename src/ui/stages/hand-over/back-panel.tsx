@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import * as z from 'zod';
 import { againstHandOver, handOverItems, type HandOverItem } from '@/core/job/hand-over';
@@ -15,6 +15,7 @@ import { useTypedForm } from '../../kit/typed-form';
 import { StateMark, type Mark } from '../../kit/state-mark';
 import { dateTime } from '../../kit/time';
 import { BackButton, BackForm } from './back-form';
+import { Text } from '../../kit/text';
 
 const marks: Readonly<Record<HandOverItem['state'], Mark>> = {
   done: 'sound',

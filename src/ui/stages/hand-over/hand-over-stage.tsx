@@ -1,5 +1,4 @@
 'use client';
-import { Text } from '@chakra-ui/react';
 import NextLink from 'next/link';
 import { useState } from 'react';
 import type { DiagnosisState } from '../../panels/diagnosis/use-diagnosis';
@@ -11,6 +10,7 @@ import { useRelease } from '../../panels/use-release';
 import { useSwap } from '../../panels/use-swap';
 import { HandOverPanel } from './back-panel';
 import { StaticSheetPanel } from './static-sheet-panel';
+import { Text } from '../../kit/text';
 
 const panels = [
   { id: 'sheet', name: 'Static-test sheet' },

@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import NextLink from 'next/link';
 import { signatureBlocker } from '@/core/logbook';
 import { conclude } from '@/core/bench/static-diagnosis';
@@ -10,6 +10,7 @@ import { StateMark, type Mark } from '../../kit/state-mark';
 import { dateTime } from '../../kit/time';
 import type { StageProps } from '../../job-store/stage-props';
 import { SignButton } from '../../panels/sign-button';
+import { Text } from '../../kit/text';
 
 const marks: Record<string, Mark> = {
   'not-shorted': 'sound',

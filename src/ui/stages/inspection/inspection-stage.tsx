@@ -1,5 +1,5 @@
 'use client';
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { lookItems, mustStayDead, type LookItem, type Payload, lookWords } from '@/core/logbook';
 import { Primary } from '../../kit/buttons';
@@ -9,6 +9,7 @@ import { Choice, TextField } from '../../kit/field';
 import { Photos } from '../../kit/photos';
 import { StateMark } from '../../kit/state-mark';
 import type { StageProps } from '../../job-store/stage-props';
+import { Text } from '../../kit/text';
 
 type Finding = Payload<'look.finding'>;
 const answers = [

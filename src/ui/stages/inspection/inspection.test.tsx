@@ -95,7 +95,10 @@ it('takes the call with its danger signs', async () => {
   await userEvent.click(screen.getByLabelText('smoke'));
   await userEvent.click(screen.getByRole('button', { name: 'Save, go to Nameplates' }));
   expect(recorded).toEqual([
-    ['take.call', { doing: 'hauling', display: '', changedLately: '', signs: ['bang', 'smoke'] }],
+    [
+      'take.call',
+      { doing: 'hauling', display: '', changedLately: '', signs: ['bang', 'smoke'], terms: 'international' },
+    ],
   ]);
   expect(went).toEqual(['identify']);
 });

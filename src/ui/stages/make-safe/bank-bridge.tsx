@@ -1,6 +1,7 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { Secondary } from '../../kit/buttons';
 import { clockTime } from '../../kit/time';
+import { Text } from '../../kit/text';
 
 /** The resistor that keeps the capacitor bank empty between tests, and why it must be off for them. */
 export function BankBridge({

@@ -1,5 +1,5 @@
 'use client';
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { line, scaleLinear } from 'd3';
 import { busVoltsAfter, discharge, type DischargingBank } from '@/core/bench/discharge';
 import { ChartFrame, Crosshair } from '../../kit/chart-frame';
@@ -7,6 +7,7 @@ import { PlainTable } from '../../kit/plain-table';
 import { XAxis } from '../../kit/x-axis';
 import { YTicks } from '../../kit/y-ticks';
 import { countdown } from '../../kit/time';
+import { Cell, Text } from '../../kit/text';
 
 const width = 560;
 const height = 210;
@@ -65,8 +66,8 @@ export default function DischargeChart({
             <PlainTable heads={['min', 'V']}>
               {x.ticks(8).map((s) => (
                 <tr key={s}>
-                  <td>{countdown(s)}</td>
-                  <td>{busVoltsAfter({ ...bank, startVolts }, s).toFixed(1)}</td>
+                  <Cell>{countdown(s)}</Cell>
+                  <Cell>{busVoltsAfter({ ...bank, startVolts }, s).toFixed(1)}</Cell>
                 </tr>
               ))}
             </PlainTable>

@@ -1,5 +1,5 @@
 'use client';
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { dischargeTool } from '@/core/bench/discharge';
 import { numberFrom } from '../../kit/number-from';
@@ -7,6 +7,7 @@ import { Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { FieldGrid } from '../../kit/section';
 import { NumberField } from '../../kit/field';
+import { Text } from '../../kit/text';
 
 /** A bank that does not run down by itself: the sums of a discharge resistor, and the record of its use. */
 export function DischargeTool({

@@ -1,5 +1,5 @@
 'use client';
-import { Box, chakra, Text } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
 import { useRef, useState } from 'react';
 import { readVolts } from '@/core/bench/entry-text';
 import { stepsOf, type ProofReading, type SafetyState } from '@/core/logbook';
@@ -15,6 +15,7 @@ import {
 import type { Stage, Terminal } from '@/core/equipment/power-stage';
 import { StateMark, type Mark } from '../../kit/state-mark';
 import { countdown } from '../../kit/time';
+import { Cell, Text } from '../../kit/text';
 
 const Input = chakra('input');
 
@@ -115,7 +116,7 @@ export function FiguresGrid({
               <Text as="td" fontFamily="mono" fontSize="0.9rem">
                 {step.quantity.toUpperCase()}
               </Text>
-              <td>
+              <Cell>
                 <Input
                   ref={(el: HTMLInputElement | null) => {
                     inputs.current[step.key] = el;
@@ -161,7 +162,7 @@ export function FiguresGrid({
                     {error}
                   </Text>
                 )}
-              </td>
+              </Cell>
               <Text as="td" fontSize="0.9rem">
                 {state !== null ? (
                   <>

@@ -1,4 +1,3 @@
-import { Text } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
 import { peakBusVolts } from '@/core/bench/discharge';
 import { unknownWait_min } from '@/core/bench/make-safe';
@@ -7,6 +6,7 @@ import type { Payload } from '@/core/logbook';
 import { countdown } from '../../kit/time';
 import type { StageProps } from '../../job-store/stage-props';
 import { SafetyStep } from './steps';
+import { Text } from '../../kit/text';
 
 const DischargeChart = dynamic(() => import('./discharge-chart'), {
   ssr: false,

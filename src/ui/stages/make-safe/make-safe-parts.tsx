@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import {
   countOf,
   missingSteps,
@@ -17,6 +17,7 @@ import { FiguresGrid } from './figures-grid';
 import { BankBridge } from './bank-bridge';
 import { PairsTogether } from './pairs-together';
 import { SafetyStep } from './steps';
+import { Text } from '../../kit/text';
 
 /** Who may not go on, and what of an earlier proof no longer holds. */
 export function Notices({

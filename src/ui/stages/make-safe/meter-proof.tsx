@@ -1,5 +1,5 @@
 'use client';
-import { chakra, Text } from '@chakra-ui/react';
+import { chakra } from '@chakra-ui/react';
 import { Fragment } from 'react';
 import * as z from 'zod';
 import { leastKnown_V, quantities, type Quantity } from '@/core/bench/make-safe';
@@ -9,6 +9,7 @@ import { Field } from '../../kit/field';
 import { filledText, zeroOrMoreOr } from '../../kit/form-figures';
 import { FieldGrid } from '../../kit/section';
 import { useTypedForm } from '../../kit/typed-form';
+import { Text } from '../../kit/text';
 
 const sourceHints = { dc: 'a proving unit', ac: 'a live socket; empty: the same' } as const;
 const empty = { dcSource: '', dcVolts: '', acSource: '', acVolts: '' };

@@ -1,5 +1,5 @@
 'use client';
-import { Box, chakra, Text } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
 import { useRef, useState, type KeyboardEvent } from 'react';
 import {
   sourceKinds,
@@ -13,6 +13,7 @@ import {
 } from '@/core/bench/make-safe';
 import { Key, Primary } from '../../kit/buttons';
 import { Choice } from '../../kit/field';
+import { Text } from '../../kit/text';
 
 const Input = chakra('input');
 

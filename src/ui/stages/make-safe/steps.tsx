@@ -1,10 +1,11 @@
 'use client';
-import { Box, Heading, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
 import { sourceKinds, sourceWords, type SourceKind } from '@/core/bench/make-safe';
 import { Secondary } from '../../kit/buttons';
 import { Select } from '../../kit/field';
 import { StateMark, type Mark } from '../../kit/state-mark';
+import { Heading, Text } from '../../kit/text';
 
 interface StepProps {
   n: number;

@@ -1,16 +1,19 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import * as z from 'zod';
+import { temperature } from '@/core/terms';
 import { insulation } from '@/core/motor/insulation';
 import { trendsOf, type InsulationThen } from '@/core/motor/motor-history';
 import { earthFor_s, type EntryOf, type Payload } from '@/core/logbook';
 import { Primary, Secondary } from '../../kit/buttons';
 import { FieldGrid, Section } from '../../kit/section';
 import { Choice, Field, Select, optionsOf } from '../../kit/field';
-import { anyFigure, orNone, positiveFigure, zeroOrMore } from '../../kit/form-figures';
+import { orNone, positiveFigure, temperatureFigure, zeroOrMore } from '../../kit/form-figures';
+import { QuantityField } from '../../kit/quantity-field';
 import { useTypedForm } from '../../kit/typed-form';
 import { InsulationTrendChart } from './insulation-trend';
 import { useEarlier } from './use-earlier';
 import { Verdict } from './verdict';
+import { Text } from '../../kit/text';
 
 type Test = Payload<'motor.insulation'>;
 type Kept = EntryOf<'motor.insulation'>;
@@ -23,7 +26,7 @@ const insulationSchema = z.object({
   between: z.enum(['earth', 'cores']),
   oneMinute: zeroOrMore,
   tenMinutes: orNone(positiveFigure),
-  winding_C: anyFigure,
+  winding_C: temperatureFigure,
   kind: z.enum(['modern', 'before-1970']),
 });
 const blank: z.input<typeof insulationSchema> = {
@@ -128,7 +131,7 @@ export function InsulationTestPanel({
   earth: (test: string, seconds: number) => void;
 }) {
   const testVolts = ratedVolts <= 1000 ? 500 : 1000;
-  const { typed, text, pick, submit } = useTypedForm('insulation test', insulationSchema, blank);
+  const { typed, text, quantity, pick, submit } = useTypedForm('insulation test', insulationSchema, blank);
   const save = submit(
     ({ of, between, oneMinute, tenMinutes, winding_C, kind }) =>
       keep({
@@ -171,7 +174,7 @@ export function InsulationTestPanel({
             unit="MΩ"
             {...text('tenMinutes')}
           />
-          <Field label="Winding temperature" figure unit="°C" {...text('winding_C')} />
+          <QuantityField label="Winding temperature" quantity={temperature} {...quantity('winding_C')} />
         </FieldGrid>
         <Choice
           label="Insulation age"

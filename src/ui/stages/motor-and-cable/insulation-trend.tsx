@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { bisector, extent, line, scaleLog, scaleUtc } from 'd3';
 import { formatSignificant } from '@/core/numerics/figures';
 import type { TrendPoint, InsulationTrend } from '@/core/motor/motor-history';
@@ -8,6 +8,7 @@ import { StateMark, type Mark } from '../../kit/state-mark';
 import { day } from '../../kit/time';
 import { Disclosure } from '../../kit/why';
 import { YTicks } from '../../kit/y-ticks';
+import { Cell, Text } from '../../kit/text';
 
 const width = 640;
 const height = 190;
@@ -57,9 +58,9 @@ function Chart({ trend, name }: { trend: InsulationTrend; name: string }) {
         <PlainTable heads={['Day', 'MΩ at 40 °C', 'Verdict']}>
           {trend.points.map((p) => (
             <tr key={`${p.jobId} ${p.at}`}>
-              <td>{day(p.at)}</td>
-              <td>{formatSignificant(p.corrected_Mohm)}</td>
-              <td>{p.verdict}</td>
+              <Cell>{day(p.at)}</Cell>
+              <Cell>{formatSignificant(p.corrected_Mohm)}</Cell>
+              <Cell>{p.verdict}</Cell>
             </tr>
           ))}
         </PlainTable>

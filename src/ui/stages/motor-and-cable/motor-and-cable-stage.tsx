@@ -1,5 +1,4 @@
 'use client';
-import { Text } from '@chakra-ui/react';
 import { motorBlockers } from '@/core/logbook';
 import type { StageProps } from '../../job-store/stage-props';
 import { Primary } from '../../kit/buttons';
@@ -9,6 +8,7 @@ import { Disconnect } from './disconnect';
 import { InsulationTestPanel } from './insulation-test';
 import { UnbalanceTestPanel } from './unbalance-test';
 import { WindingTestPanel } from './winding-test';
+import { Text } from '../../kit/text';
 
 /** Motor and cable before a drive meets them. */
 export function MotorAndCableStage({ jobId, store, goTo }: StageProps) {

@@ -1,7 +1,8 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { StateMark, type Mark } from '../../kit/state-mark';
 import { Disclosure } from '../../kit/why';
+import { Text } from '../../kit/text';
 
 const marks: Readonly<Record<'pass' | 'doubtful' | 'fail', Mark>> = {
   pass: 'sound',

@@ -1,10 +1,12 @@
 import * as z from 'zod';
 import type { Payload } from '@/core/logbook';
+import { temperature } from '@/core/terms';
 import { winding } from '@/core/motor/winding';
 import { Primary } from '../../kit/buttons';
 import { FieldGrid, Section } from '../../kit/section';
 import { Choice, Field, optionsOf } from '../../kit/field';
-import { anyFigure, positiveFigure } from '../../kit/form-figures';
+import { positiveFigure, temperatureFigure } from '../../kit/form-figures';
+import { QuantityField } from '../../kit/quantity-field';
 import { useTypedForm } from '../../kit/typed-form';
 import { Verdict } from './verdict';
 
@@ -12,7 +14,7 @@ const windingSchema = z.object({
   uv: positiveFigure,
   vw: positiveFigure,
   wu: positiveFigure,
-  temperature_C: anyFigure,
+  temperature_C: temperatureFigure,
   material: z.enum(['copper', 'aluminium']),
 });
 const noFigures = { uv: '', vw: '', wu: '' };
@@ -26,7 +28,7 @@ export function WindingTestPanel({
   tests: readonly Payload<'motor.winding'>[];
   keep: (test: Payload<'motor.winding'>) => void;
 }) {
-  const { typed, text, pick, submit } = useTypedForm('winding test', windingSchema, blank);
+  const { typed, text, quantity, pick, submit } = useTypedForm('winding test', windingSchema, blank);
   const save = submit(
     ({ temperature_C, material, ...ohms }) => keep({ ohms, temperature_C, reference_C: 20, material }),
     { ...typed, ...noFigures },
@@ -48,7 +50,7 @@ export function WindingTestPanel({
           <Field label="U to V" figure unit="Ω" {...text('uv')} />
           <Field label="V to W" figure unit="Ω" {...text('vw')} />
           <Field label="W to U" figure unit="Ω" {...text('wu')} />
-          <Field label="Winding temperature" figure unit="°C" {...text('temperature_C')} />
+          <QuantityField label="Winding temperature" quantity={temperature} {...quantity('temperature_C')} />
         </FieldGrid>
         <Choice
           label="Metal"

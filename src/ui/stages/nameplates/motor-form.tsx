@@ -1,5 +1,5 @@
 'use client';
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Payload } from '@/core/logbook';
 import { fittingReadings, plateSums, type Finding, type Plate } from '@/core/equipment/plate';
@@ -13,6 +13,9 @@ import { Tick } from '../../kit/tick';
 import { Disclosure } from '../../kit/why';
 import { useTypedForm } from '../../kit/typed-form';
 import { isWrong, motorEntryOf, motorPlateSchema, plateSoFar, plateTypedOf } from './motor-plate';
+import { ratedPower, writeQuantity } from '@/core/terms';
+import { useTerms } from '../../kit/terms';
+import { Text } from '../../kit/text';
 
 type Motor = Payload<'identify.motor'>;
 
@@ -22,11 +25,12 @@ const words: Record<Finding['severity'], string> = { info: 'note', doubt: 'doubt
 /** What follows from the plate, at once, each with its sum. */
 function Sums({ plate }: { plate: Plate }) {
   const sums = plateSums(plate);
+  const { profile } = useTerms();
   return (
     <Section title="Derived values">
       <Text mb="2" fontFamily="mono" fontSize="1.02rem">
-        {sums.power_kW.toFixed(2)} kW · {sums.poles} poles · {(100 * sums.slip).toFixed(1)} % slip ·{' '}
-        {sums.torque_Nm.toFixed(1)} N·m
+        {writeQuantity(ratedPower, sums.power_kW, profile === 'us', sums.power_kW.toFixed(2))} · {sums.poles}{' '}
+        poles · {(100 * sums.slip).toFixed(1)} % slip · {sums.torque_Nm.toFixed(1)} N·m
       </Text>
       <Box as="ul" listStyleType="none" display="grid" gap="1.5">
         {sums.findings.map((f) => (
@@ -71,10 +75,12 @@ function Asked({
 
 /** The motor's rating plate. */
 export function MotorForm({ motor, keep }: { motor: Motor | null; keep: (motor: Motor) => void }) {
+  const { profile } = useTerms();
+  const us = profile === 'us';
   const { typed, refused, text, pick, tick, set, submit } = useTypedForm(
     'motor nameplate',
     motorPlateSchema,
-    plateTypedOf(motor),
+    plateTypedOf(motor, profile),
   );
   const [kept, setKept] = useState<string | null>(null);
   const [held, setHeld] = useState(false);
@@ -93,9 +99,13 @@ export function MotorForm({ motor, keep }: { motor: Motor | null; keep: (motor: 
     <form onSubmit={save} noValidate aria-label="Motor nameplate">
       <FieldGrid min="150px">
         {figure('power', 'Power', typed.unit)}
-        <Choice label="in" {...pick('unit')} options={optionsOf({ kW: 'kW', hp: 'hp' })} />
+        <Choice
+          label="in"
+          {...pick('unit')}
+          options={optionsOf(us ? { hp: 'hp', kW: 'kW' } : { kW: 'kW', hp: 'hp' })}
+        />
         {figure('volts', 'Volts', 'V')}
-        {figure('amps', 'Amps', 'A')}
+        {figure('amps', us ? 'FLA' : 'Amps', 'A')}
         {figure('hz', 'Frequency', 'Hz')}
         {figure('rpm', 'Speed', 'rpm')}
         {figure('cosPhi', 'cos φ')}

@@ -3,6 +3,7 @@ import { keysOf } from '@/core/numerics/arrays';
 import { plateSums, type Plate } from '@/core/equipment/plate';
 import type { Payload } from '@/core/logbook';
 import { orNone, positiveFigureOr } from '../../kit/form-figures';
+import { supplyFrequencies_Hz, type TermsProfile } from '@/core/terms';
 
 type Motor = Payload<'identify.motor'>;
 
@@ -57,16 +58,16 @@ export type PlateTyped = z.input<typeof motorPlateSchema>;
 
 const figure = (x: number | undefined): string => (x === undefined ? '' : String(x));
 
-/** What the form shows of a plate kept earlier; for none, what is usual. */
-export function plateTypedOf(motor: Motor | null): PlateTyped {
+/** What the form shows of a plate kept earlier; for none, what is usual where these terms are. */
+export function plateTypedOf(motor: Motor | null, terms: TermsProfile): PlateTyped {
   const plate = motor?.plate;
   const other = plate?.alternatives?.[0];
   return {
     power: figure(plate?.power.value),
-    unit: plate?.power.unit ?? 'kW',
+    unit: plate?.power.unit ?? (terms === 'us' ? 'hp' : 'kW'),
     volts: figure(plate?.volts),
     amps: figure(plate?.amps),
-    hz: figure(plate?.hz ?? 50),
+    hz: figure(plate?.hz ?? supplyFrequencies_Hz[terms][0]),
     rpm: figure(plate?.rpm),
     cosPhi: figure(plate?.cosPhi),
     serviceFactor: figure(plate?.serviceFactor),

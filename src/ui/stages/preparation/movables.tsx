@@ -1,5 +1,6 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { Movable, NamedTask } from '@/core/replacement/stop-plan';
+import { Item, Text } from '../../kit/text';
 
 /** What would shorten the stop, if it can be so. */
 export function Movables({
@@ -16,7 +17,7 @@ export function Movables({
       <Text fontWeight="500">Could this change?</Text>
       <Box as="ul" listStyleType="none" aria-label="What would shorten the outage">
         {movable.map((m) => (
-          <li key={m.id}>
+          <Item key={m.id}>
             <Text as="span" fontFamily="mono">
               −{Number(m.saves_min.toFixed(1))} min
             </Text>{' '}
@@ -24,7 +25,7 @@ export function Movables({
             {m.why === 'standing'
               ? 'if it can be done while the machine runs'
               : 'if it can be done outside the outage'}
-          </li>
+          </Item>
         ))}
       </Box>
       <Text fontSize="0.92rem" color="soft">

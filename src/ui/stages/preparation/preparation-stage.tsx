@@ -1,5 +1,4 @@
 'use client';
-import { Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { StageProps } from '../../job-store/stage-props';
 import { NotesPanel } from '../../panels/notes-panel';
@@ -9,6 +8,7 @@ import { Tabs } from '../../kit/tabs';
 import { useSwap } from '../../panels/use-swap';
 import { WireList } from './wires/wire-list';
 import { StopPanel } from './stop-panel';
+import { Text } from '../../kit/text';
 
 const panels = [
   { id: 'wires', name: 'Wires' },

@@ -1,5 +1,5 @@
 'use client';
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import {
@@ -23,6 +23,7 @@ import { CalendarLink } from './calendar-link';
 import { Movables } from './movables';
 import { TaskList, tasksOf, typedTaskOf, type TypedTask } from './task-list';
 import { useStopPlan } from '../../panels/outage/use-stop-plan';
+import { Text } from '../../kit/text';
 
 const troubleWords = (trouble: TaskTrouble, tasks: readonly NamedTask[]): string => {
   const names = [...new Set(trouble.ids)].map((id) => tasks.find((t) => t.id === id)?.name ?? id).join(', ');

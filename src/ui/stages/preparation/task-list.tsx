@@ -1,10 +1,11 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { NamedTask } from '@/core/replacement/stop-plan';
 import { Secondary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
 import { NumberField, Select, TextField, optionsOf } from '../../kit/field';
 import { Tick } from '../../kit/tick';
 import { Disclosure } from '../../kit/why';
+import { Text } from '../../kit/text';
 
 /** A task as it is typed. */
 export interface TypedTask {

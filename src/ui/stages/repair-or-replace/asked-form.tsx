@@ -1,6 +1,7 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { networkQuestions, type UnitRequirements } from '@/core/replacement/replacement';
+import { temperature } from '@/core/terms';
 import type { JobStore } from '../../job-store/use-job';
 import { Primary } from '../../kit/buttons';
 import { CableFields } from '../../panels/cable-fields';
@@ -8,14 +9,16 @@ import { Field, optionsOf, Select } from '../../kit/field';
 import { FieldGrid, Section } from '../../kit/section';
 import { KeptNote } from '../../kit/kept-note';
 import { Tick } from '../../kit/tick';
+import { QuantityField } from '../../kit/quantity-field';
 import { useTypedForm } from '../../kit/typed-form';
 import { askedTypedSchema, figures, sides, typedAs } from './asked-typed';
+import { Text } from '../../kit/text';
 
 const yesNoOptions = optionsOf({ '': 'not known', yes: 'yes', no: 'no' });
 
 /** What machine and place ask of a unit; with a network, what the controller must know, asked before anything is decided. */
 export function AskedForm({ asked, store }: { asked: UnitRequirements; store: JobStore }) {
-  const { typed, refused, text, pick, tick, submit } = useTypedForm(
+  const { typed, refused, text, quantity, pick, tick, submit } = useTypedForm(
     'installation requirements',
     askedTypedSchema,
     typedAs(asked),
@@ -55,6 +58,11 @@ export function AskedForm({ asked, store }: { asked: UnitRequirements; store: Jo
               normal: 'normal: pumps, fans',
               heavy: 'heavy: hoists, crushers, full load from standstill',
             })}
+          />
+          <QuantityField
+            label="Highest ambient temperature"
+            quantity={temperature}
+            {...quantity('ambient_C')}
           />
           {figures.map(([key, label, unit]) => (
             <Field key={key} label={label} figure unit={unit} {...text(key)} />

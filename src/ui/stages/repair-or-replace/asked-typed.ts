@@ -2,11 +2,10 @@ import * as z from 'zod';
 import { emcCategories, networkQuestions, type UnitRequirements } from '@/core/replacement/replacement';
 import type { Payload } from '@/core/logbook';
 import { cableOf, cableShape, cableTyped } from '../../panels/cable-fields';
-import { anyFigure, orNone, positiveFigure } from '../../kit/form-figures';
+import { anyFigure, orNone, positiveFigure, temperatureFigure } from '../../kit/form-figures';
 
 export const figures = [
   ['motorAmps', 'Motor amps', 'A'],
-  ['ambient_C', 'Highest ambient temperature', '°C'],
   ['altitude_m', 'Altitude', 'm'],
   ['carrier_kHz', 'Carrier', 'kHz'],
   ['brakeResistor_ohm', 'Brake resistor fitted', 'Ω'],
@@ -30,7 +29,7 @@ export const askedTypedSchema = z
     earthing: z.enum(['star-earthed', 'isolated', 'corner-earthed']),
     duty: z.enum(['', 'normal', 'heavy']),
     motorAmps: figure,
-    ambient_C: figure,
+    ambient_C: orNone(temperatureFigure),
     altitude_m: figure,
     carrier_kHz: figure,
     brakeResistor_ohm: figure,

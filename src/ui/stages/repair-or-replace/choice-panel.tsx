@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import {
   assumed,
@@ -25,6 +25,7 @@ import { ExpectedCost } from './expected-cost';
 import { firstFigures } from './first-figures';
 import { rangeFrom, rangeText } from './ranges';
 import { recordOf } from '@/core/numerics/arrays';
+import { Text } from '../../kit/text';
 
 type Typed = Record<string, string>;
 

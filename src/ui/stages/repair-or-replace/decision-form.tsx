@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import * as z from 'zod';
 import { choiceIds, choiceNames, type Decision } from '@/core/replacement/replacement';
 import type { StageProps } from '../../job-store/stage-props';
@@ -7,6 +7,7 @@ import { Choice, Field } from '../../kit/field';
 import { mustChoose, filledText } from '../../kit/form-figures';
 import { Section } from '../../kit/section';
 import { useTypedForm } from '../../kit/typed-form';
+import { Text } from '../../kit/text';
 
 const decisionSchema = z.object({ choice: mustChoose(choiceIds), reason: filledText('Say why') });
 const blank: z.input<typeof decisionSchema> = { choice: null, reason: '' };

@@ -1,9 +1,10 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { choiceNames, type Costed, type Decision } from '@/core/replacement/replacement';
 import { PlainTable } from '../../kit/plain-table';
 import { Section } from '../../kit/section';
 import { StateMark } from '../../kit/state-mark';
 import { Disclosure } from '../../kit/why';
+import { Cell, Text } from '../../kit/text';
 
 const money = (n: number): string => Math.round(n).toLocaleString('en-GB').replaceAll(',', ' ');
 
@@ -81,14 +82,14 @@ function Hinges({ decision }: { decision: Decision }) {
         <PlainTable heads={['Value', 'Changes at', 'Then']}>
           {matters.slice(0, 6).map((m) => (
             <tr key={`${m.figure} ${m.when}`}>
-              <td>
+              <Cell>
                 {m.name}
                 {m.known === 'blank' ? ' (not known)' : ''}
-              </td>
-              <td>
+              </Cell>
+              <Cell>
                 {m.when} {m.unit === 'money' ? money(m.turnsAt) : `${m.turnsAt.toFixed(1)} ${m.unit}`}
-              </td>
-              <td>{choiceNames[m.then].toLowerCase()}</td>
+              </Cell>
+              <Cell>{choiceNames[m.then].toLowerCase()}</Cell>
             </tr>
           ))}
         </PlainTable>

@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { FitRow } from '@/core/replacement/replacement';
 import { unitsOf, type Swap } from '@/core/job/swap';
@@ -14,6 +14,7 @@ import { Disclosure } from '../../kit/why';
 import { AskedForm } from './asked-form';
 import { typedUnit, unitsSchema } from './typed-units';
 import { UnitPicker } from './unit-picker';
+import { Cell, Text } from '../../kit/text';
 
 const marks: Readonly<Record<FitRow['verdict'], Mark>> = {
   fits: 'sound',
@@ -91,20 +92,20 @@ export function FitPanel({ jobId, store, catalogue, swap }: StageProps & { swap:
               .sort((a, b) => order.indexOf(a.verdict) - order.indexOf(b.verdict))
               .map((r) => (
                 <tr key={r.id}>
-                  <td style={{ whiteSpace: 'nowrap' }}>
+                  <Cell style={{ whiteSpace: 'nowrap' }}>
                     <StateMark mark={marks[r.verdict]} label={null} /> {words[r.verdict]}
-                  </td>
-                  <td>{r.name}</td>
-                  <td>{r.old}</td>
-                  <td>{r.next}</td>
-                  <td style={{ minWidth: 220 }}>
+                  </Cell>
+                  <Cell>{r.name}</Cell>
+                  <Cell>{r.old}</Cell>
+                  <Cell>{r.next}</Cell>
+                  <Cell style={{ minWidth: 220 }}>
                     {r.text}
                     {r.sum !== undefined && (
                       <Disclosure label="calculation">
                         <Text fontFamily="mono">{r.sum}</Text>
                       </Disclosure>
                     )}
-                  </td>
+                  </Cell>
                 </tr>
               ))}
           </PlainTable>

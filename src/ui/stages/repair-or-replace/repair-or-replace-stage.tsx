@@ -1,5 +1,4 @@
 'use client';
-import { Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { StageProps } from '../../job-store/stage-props';
 import { NotesPanel } from '../../panels/notes-panel';
@@ -8,6 +7,7 @@ import { Tabs } from '../../kit/tabs';
 import { useSwap } from '../../panels/use-swap';
 import { ChoicePanel } from './choice-panel';
 import { FitPanel } from './fit-panel';
+import { Text } from '../../kit/text';
 
 const panels = [
   { id: 'choice', name: 'The choice' },

@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { NamedTask, Progress } from '@/core/replacement/stop-plan';
 import { taskHeld, type Hands, type Payload } from '@/core/logbook';
@@ -11,6 +11,7 @@ import { StopChart } from '../../panels/outage/stop-chart';
 import { useStopNow } from '../../panels/outage/use-stop-plan';
 import { OutAndIn } from './out-and-in';
 import type { SwapNow } from '../../panels/use-swap';
+import { Text } from '../../kit/text';
 
 type Planned = Payload<'stop.planned'>;
 

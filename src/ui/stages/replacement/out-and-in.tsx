@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { modelOf, stageOf } from '@/core/equipment/catalogue';
 import { handsLock } from '@/core/logbook';
 import type { StageProps } from '../../job-store/stage-props';
@@ -9,6 +9,7 @@ import { StateMark } from '../../kit/state-mark';
 import { clockTime } from '../../kit/time';
 import { useNow } from '../../kit/use-now';
 import type { SwapNow } from '../../panels/use-swap';
+import { Item, Text } from '../../kit/text';
 
 /** The two moments of a swap: the old unit comes out when nothing is open against it, the new one goes in with its plate. */
 export function OutAndIn({
@@ -63,9 +64,9 @@ export function OutAndIn({
               </Text>
               <Box as="ul" listStyleType="none">
                 {holds.slice(0, 4).map((m, i) => (
-                  <li key={`${m.wire} ${i}`}>
+                  <Item key={`${m.wire} ${i}`}>
                     <StateMark mark="failed" label="holds" /> {m.text}
-                  </li>
+                  </Item>
                 ))}
               </Box>
             </Box>

@@ -1,5 +1,4 @@
 'use client';
-import { Text } from '@chakra-ui/react';
 import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
 import type { StageProps } from '../../job-store/stage-props';
@@ -10,6 +9,7 @@ import { Tabs } from '../../kit/tabs';
 import { LiveStop } from './live-stop';
 import { TickWires } from './tick-wires';
 import { useSwap } from '../../panels/use-swap';
+import { Text } from '../../kit/text';
 
 const panels = [
   { id: 'stop', name: 'Outage' },

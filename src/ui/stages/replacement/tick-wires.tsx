@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Control } from '@/core/equipment/catalogue';
 import { tickHeld } from '@/core/logbook';
@@ -12,6 +12,7 @@ import { NumberField } from '../../kit/field';
 import { StateMark } from '../../kit/state-mark';
 import { Tick } from '../../kit/tick';
 import { useNow } from '../../kit/use-now';
+import { Item, Text } from '../../kit/text';
 
 const endWords: Readonly<Record<WireEnd, string>> = { drive: 'drive end', field: 'far end' };
 
@@ -177,9 +178,9 @@ export function TickWires({
         <Section title="Without a terminal">
           <Box as="ul" listStyleType="none">
             {capped.map((w) => (
-              <li key={w.id}>
+              <Item key={w.id}>
                 {w.number}, {w.from ?? 'loose'}: {wireRoleWords(w.role)}. Cap and tag it.
-              </li>
+              </Item>
             ))}
           </Box>
         </Section>

@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { termsOfPapers } from '@/core/logbook';
 import { uuidSchema } from '@/server/http/border';
 import { loadJob } from '@/server/logbook/folded';
 import { currentPerson } from '@/server/people/current-person';
@@ -16,5 +17,13 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
   if (job === null) notFound();
   const report = await loadReport(job);
   const [everybody, person] = await Promise.all([people(), currentPerson()]);
-  return <ReportPage jobId={id} report={report} people={everybody} person={person} />;
+  return (
+    <ReportPage
+      jobId={id}
+      report={report}
+      terms={termsOfPapers(job.state)}
+      people={everybody}
+      person={person}
+    />
+  );
 }

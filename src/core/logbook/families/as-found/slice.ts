@@ -1,6 +1,7 @@
 import type { Payload } from '../../payloads';
 import { sliceOf, voided } from '../../slice';
 import { answer, told } from '../../told';
+import { remark } from '../../../terms';
 
 /** Faults and switches as they were found, or why they could not be captured. */
 export type AsFound = { captured: Payload<'as-found.captured'> } | { impossible: string };
@@ -31,6 +32,6 @@ export const asFoundSlice = sliceOf<AsFound | null>()({
           : `fault log ${payload.slots.map((s) => (s.when === undefined ? s.code : `${s.code} (${s.when})`)).join(', ')}`,
         answer('selectors', payload.selectors),
       ]),
-    'as-found.impossible': ({ payload }) => `As found not captured: ${payload.reason}`,
+    'as-found.impossible': ({ payload }) => `As found not captured${remark(payload.reason)}`,
   },
 });

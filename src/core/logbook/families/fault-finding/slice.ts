@@ -8,6 +8,7 @@ import { handsLock } from '../safety/locks';
 import type { SafetyState } from '../safety/proof';
 import { insulationPassed, type StartUpState } from '../start-up/slice';
 import { answer, told } from '../../told';
+import { quoted } from '../../../terms';
 
 type Answered = EntryOf<'trace.answered'>;
 
@@ -77,6 +78,9 @@ export const causesSlice = sliceOf<readonly EntryOf<'trace.confirmed'>[]>()({
       : { slice: [...slice, entry] },
   words: {
     'trace.confirmed': ({ payload: { name, how, recreated } }) =>
-      told(`Cause: ${name}`, [how, answer('re-created once:', recreated)]),
+      told(`Cause: ${name}`, [
+        quoted(how),
+        recreated !== undefined && answer('re-created once:', quoted(recreated)),
+      ]),
   },
 });

@@ -1,6 +1,7 @@
 import type { Payload } from '../../payloads';
 import { sliceOf, voided } from '../../slice';
 import { lookWords, type LookItem } from './vocabulary';
+import { remark } from '../../../terms';
 
 /** What was seen with the power off, by what was looked at; the newest finding of an item counts. */
 export const lookSlice = sliceOf<Partial<Record<LookItem, Payload<'look.finding'>>>>()({
@@ -15,6 +16,6 @@ export const lookSlice = sliceOf<Partial<Record<LookItem, Payload<'look.finding'
   },
   words: {
     'look.finding': ({ payload }) =>
-      `${lookWords[payload.item].name}: ${payload.state === 'clear' ? 'clear' : payload.state === 'found' ? (payload.note ?? 'found') : 'not checked'}`,
+      `${lookWords[payload.item].name}: ${payload.state === 'clear' ? 'clear' : payload.state === 'found' ? `found${remark(payload.note)}` : 'not checked'}`,
   },
 });

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { termsProfile } from '../../../terms/schema';
 import { dangerSigns } from './vocabulary';
 import { short, optionalShort, time, yesNo } from '../../fragments';
 
@@ -23,5 +24,7 @@ export const intakeKinds = {
     display: optionalShort,
     changedLately: optionalShort,
     signs: z.array(z.enum(dangerSigns)).default([]),
+    /** The customer's terms and units: of every paper. */
+    terms: termsProfile.optional(),
   }),
 } as const;

@@ -2,6 +2,7 @@ import type { EntryOf } from '../../entry';
 import type { Payload } from '../../payloads';
 import { sliceOf, voided } from '../../slice';
 import { answer, told } from '../../told';
+import { quoted, remark, type TermsProfile } from '../../../terms';
 
 /** The entry that opened the job. */
 export const openedSlice = sliceOf<EntryOf<'job.opened'> | null>()({
@@ -14,7 +15,7 @@ export const openedSlice = sliceOf<EntryOf<'job.opened'> | null>()({
       : voided(slice, 'The job is already open.'),
   words: {
     'job.opened': ({ payload }) =>
-      `Job opened: ${payload.complaint}${payload.workOrder === undefined ? '' : `; work order ${payload.workOrder}`}`,
+      `Job opened${remark(payload.complaint)}${payload.workOrder === undefined ? '' : `; work order ${payload.workOrder}`}`,
   },
 });
 
@@ -30,12 +31,20 @@ export const callSlice = sliceOf<Payload<'take.call'> | null>()({
       : { slice: payload };
   },
   words: {
-    'take.call': ({ payload: { doing, display, changedLately, signs } }) =>
+    'take.call': ({ payload: { doing, display, changedLately, signs, terms } }) =>
       told('Call taken', [
-        answer('doing', doing),
-        answer('display', display),
-        answer('changed lately', changedLately),
+        doing !== undefined && answer('doing', quoted(doing)),
+        display !== undefined && answer('display', quoted(display)),
+        changedLately !== undefined && answer('changed lately', quoted(changedLately)),
+        terms === 'us' && 'papers in US terms and units',
         signs.length > 0 && signs.map((sign) => sign.replaceAll('-', ' ')).join(', '),
       ]),
   },
 });
+
+/**
+ * The terms and units of a job's papers: those the customer asked for, the usual ones before.
+ * @param state.call what was said when the call was taken
+ */
+export const termsOfPapers = ({ call }: { call: Payload<'take.call'> | null }): TermsProfile =>
+  call?.terms ?? 'international';

@@ -1,5 +1,6 @@
 import type { EntryOf } from '../../entry';
 import { sliceOf } from '../../slice';
+import { remark } from '../../../terms';
 
 /** A question somebody left for later. */
 export interface JobQuestion {
@@ -17,7 +18,7 @@ export const notesSlice = sliceOf<readonly EntryOf<'note.added'>[]>()({
   kinds: ['note.added'],
   apply: (slice, entry, { grow }) => ({ slice: grow(slice, entry) }),
   words: {
-    'note.added': ({ payload }) => payload.text,
+    'note.added': ({ payload }) => `Note${remark(payload.text)}`,
   },
 });
 
@@ -33,7 +34,7 @@ export const questionsSlice = sliceOf<readonly JobQuestion[]>()({
     return { slice: slice.map((q) => (q.id === question ? { ...q, answer } : q)) };
   },
   words: {
-    'question.opened': ({ payload }) => `Question: ${payload.text}`,
-    'question.closed': ({ payload }) => `Answered: ${payload.answer}`,
+    'question.opened': ({ payload }) => `Question${remark(payload.text)}`,
+    'question.closed': ({ payload }) => `Answered${remark(payload.answer)}`,
   },
 });

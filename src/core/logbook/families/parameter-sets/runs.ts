@@ -3,6 +3,7 @@ import type { KeptSet } from './sets';
 import { countOf } from '../../count';
 import { timeOf, type EntryOf, type Person } from '../../entry';
 import { sliceOf, voided } from '../../slice';
+import { quoted } from '../../../terms';
 
 /** A run of writes, as the log tells it. */
 export interface SetRun {
@@ -74,7 +75,8 @@ export const setRuns = sliceOf<readonly SetRun[]>()({
       : voided(slice, 'This write run is not in this job.');
   },
   words: {
-    'set.write-begun': ({ payload }) => `Write started: ${payload.name}, ${countOf(payload.values, 'value')}`,
+    'set.write-begun': ({ payload }) =>
+      `Write started: ${quoted(payload.name)}, ${countOf(payload.values, 'value')}`,
     'set.write-held': ({ payload }) => `Write paused: ${payload.why}`,
     'set.write-resumed': ({ payload }) =>
       `Write continued${payload.leftOut === null ? '' : ` without ${payload.leftOut}`}`,

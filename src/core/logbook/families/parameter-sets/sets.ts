@@ -2,6 +2,7 @@ import type { Rating, Values } from '../../../equipment/drive-words';
 import { countOf } from '../../count';
 import { timeOf, type EntryOf, type Person } from '../../entry';
 import { sliceOf, voided } from '../../slice';
+import { quoted, remark } from '../../../terms';
 
 /** A set of values as it was at some moment; it never changes. */
 export interface KeptSet {
@@ -80,7 +81,7 @@ export const sets = sliceOf<readonly KeptSet[]>()({
   },
   words: {
     'set.kept': ({ payload }) =>
-      `Set saved: ${payload.name}, ${countOf(Object.keys(payload.values).length, 'value')}`,
-    'set.good': ({ payload }) => `Marked as good: ${payload.why}`,
+      `Set saved: ${quoted(payload.name)}, ${countOf(Object.keys(payload.values).length, 'value')}`,
+    'set.good': ({ payload }) => `Marked as good${remark(payload.why)}`,
   },
 });

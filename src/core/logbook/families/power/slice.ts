@@ -8,6 +8,7 @@ import { changedBy, sliceOf, type Change } from '../../slice';
 import { begunModules, moduleQuestion, type TestedModule } from '../module-test/slice';
 import { isNewUnit, type UnitChange } from '../replacement/new-unit';
 import { told } from '../../told';
+import { quoted, remark } from '../../../terms';
 
 /** First power and what was measured under power, as the log tells it. */
 export interface PowerState {
@@ -219,14 +220,14 @@ export const powerSlice = sliceOf<PowerState, PowerJob & { swap: UnitChange }>()
     'power.planned': ({ payload }) =>
       `First power-up planned: ${payload.way.by === 'lamps' ? `lamps of ${payload.way.watts} W` : `limited to ${payload.way.amps} A`}, off below ${payload.stopBelow_V} V after ${payload.stopAfter_s} s`,
     'power.on': ({ payload }) => `SWITCHED ON, through ${payload.through}`,
-    'power.off': ({ payload }) => `Switched off${payload.note === undefined ? '' : `: ${payload.note}`}`,
+    'power.off': ({ payload }) => `Switched off${remark(payload.note)}`,
     'power.bus': ({ payload }) => `Bus ${payload.volts} V after ${payload.at_s} s`,
     'power.measured': ({ payload }) =>
       told(`Measured under power: ${payload.conclusion.headline}`, [
         countOf(Object.keys(payload.figures).length, 'figure'),
       ]),
     'power.capture': ({ payload }) =>
-      told(`Capture ${payload.name}: ${payload.conclusion.headline}`, [payload.roles.join(', ')]),
+      told(`Capture ${quoted(payload.name)}: ${payload.conclusion.headline}`, [payload.roles.join(', ')]),
     'power.lamps': ({ payload }) =>
       `Lamp load at ${payload.hz} Hz: ${payload.volts.join(' / ')} V${payload.amps === null ? '' : `, ${payload.amps.join(' / ')} A`}`,
     'power.swept': ({ payload }) =>

@@ -2,6 +2,7 @@ import { timeOf, type EntryOf, type Person } from '../../entry';
 import type { EntryKind, Payload } from '../../payloads';
 import { changedBy, sliceOf, type Change } from '../../slice';
 import { answer, told } from '../../told';
+import { quoted, remark } from '../../../terms';
 
 /** A bridge in a loop that must come out again. */
 export interface TemporaryJumper extends Payload<'jumper.set'> {
@@ -156,14 +157,14 @@ export const registersSlice = sliceOf<Registers>()({
       ]),
     'jumper.set': ({ payload }) =>
       payload.found === true
-        ? `Found jumpered: ${payload.where}. Must be removed`
-        : `${payload.form === 'jumper' ? 'Temporary jumper' : 'Set to no function'}: ${payload.where}, until ${payload.removeBy}, accepted by ${payload.approver}`,
-    'jumper.removed': ({ payload }) => `Jumper removed: ${payload.how}`,
+        ? `Found jumpered: ${quoted(payload.where)}. Must be removed`
+        : `${payload.form === 'jumper' ? 'Temporary jumper' : 'Set to no function'}: ${quoted(payload.where)}, until ${payload.removeBy}, accepted by ${payload.approver}`,
+    'jumper.removed': ({ payload }) => `Jumper removed${remark(payload.how)}`,
     'drive.write-asked': ({ payload }) =>
       `To be written: ${payload.number} ${payload.name}, ${payload.shownFrom} to ${payload.shownTo}${payload.trial ? ', a trial' : ''}`,
     'drive.write-done': ({ payload }) => `Written and read back: ${payload.found}`,
     'drive.write-failed': ({ payload }) => `Not written: ${payload.why}`,
-    'trial.kept': ({ payload }) => `Trial value stays: ${payload.reason}`,
+    'trial.kept': ({ payload }) => `Trial value stays${remark(payload.reason)}`,
     'trend.kept': ({ payload }) =>
       `Trend saved: ${payload.names.join(', ')}, ${payload.seconds.toFixed(0)} s`,
   },

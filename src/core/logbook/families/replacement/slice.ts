@@ -10,6 +10,7 @@ import { isNewUnit } from './new-unit';
 import { noSwap, type SwapState, type TaskProgress } from './state';
 import { applyWire, wireKinds } from './wires';
 import { answer, told } from '../../told';
+import { quoted, remark } from '../../../terms';
 
 const ownKinds = [
   'decide.figures',
@@ -154,7 +155,7 @@ export const swapSlice = sliceOf<SwapState, SwapJob>()({
         ...Object.entries(out).map(([choice, why]) => `without ${choice}: ${why}`),
       ]),
     'decide.made': ({ payload }) =>
-      `Decided: ${choiceNames[payload.choice].toLowerCase()}, because ${payload.reason}`,
+      `Decided: ${choiceNames[payload.choice].toLowerCase()}, because ${quoted(payload.reason)}`,
     'swap.units': ({ payload }) =>
       `Out: ${payload.old.maker} ${payload.old.type}; in: ${payload.next === null ? 'not chosen' : `${payload.next.maker} ${payload.next.type}`}`,
     'swap.asked': ({ payload: { supply, motorAmps, duty, ambient_C } }) =>
@@ -162,11 +163,10 @@ export const swapSlice = sliceOf<SwapState, SwapJob>()({
         `${supply.volts === null ? 'supply not known' : `${supply.volts} V`}, ${supply.phases === 3 ? 'three phases' : 'one phase'}, ${supply.earthing.replaceAll('-', ' ')}`,
         answer('amps', motorAmps),
         answer('duty', duty),
-        answer('ambient, °C', ambient_C),
+        ambient_C !== null && `ambient ${ambient_C} °C`,
       ]),
     'swap.selector': ({ payload }) => `Selector of ${payload.input} on the old unit: ${payload.position}`,
-    'swap.terminal': ({ payload }) =>
-      `Terminal ${payload.mark}${payload.note === '' ? '' : `: ${payload.note}`}`,
+    'swap.terminal': ({ payload }) => `Terminal ${payload.mark}${remark(payload.note)}`,
     'wire.noted': ({ payload }) =>
       told(`Wire ${payload.number}`, [
         payload.from === null ? 'loose' : `on ${payload.from}`,
@@ -175,12 +175,12 @@ export const swapSlice = sliceOf<SwapState, SwapJob>()({
         answer('volts', payload.volts),
         payload.shared !== null && `shared with ${payload.shared.machine}`,
       ]),
-    'wire.removed': ({ payload }) => `Wire deleted: ${payload.reason}`,
-    'wire.accepted': ({ payload }) => `Unknown wire accepted: ${payload.reason}`,
+    'wire.removed': ({ payload }) => `Wire deleted${remark(payload.reason)}`,
+    'wire.accepted': ({ payload }) => `Unknown wire accepted${remark(payload.reason)}`,
     'wire.chosen': ({ payload }) =>
       payload.back
         ? 'Wire terminal as proposed'
-        : `Wire to ${payload.to ?? 'no terminal'}${payload.reason === '' ? '' : `, ${payload.reason}`}`,
+        : `Wire to ${payload.to ?? 'no terminal'}${remark(payload.reason)}`,
     'wire.ticked': ({ payload }) =>
       `Wire ${payload.on ? 'checked' : 'not checked'} at the ${payload.end} end`,
     'stop.planned': ({ payload }) =>
@@ -190,14 +190,20 @@ export const swapSlice = sliceOf<SwapState, SwapJob>()({
       `Task ${payload.task}: ${payload.did === 'open' ? 'open again' : payload.did}`,
     'stop.over': () => 'The machine runs again',
     'swap.unit-out': () => 'Old unit removed',
-    'handover.told': ({ payload }) => told(`Informed that the override ends: ${payload.who}`, [payload.how]),
+    'handover.told': ({ payload }) =>
+      told(`Informed that the override ends: ${payload.who}`, [payload.how !== '' && quoted(payload.how)]),
     'handover.followed': ({ payload }) =>
       `Follows its reference: ${payload.points.map((p) => `${p.asked} to ${p.got}`).join(', ')} ${payload.unit}`,
     'handover.partner': ({ payload }) =>
-      told(`${payload.machine}: ${payload.right ? 'runs as before' : 'failed'}`, [payload.note]),
+      told(`${payload.machine}: ${payload.right ? 'runs as before' : 'failed'}`, [
+        payload.note !== '' && quoted(payload.note),
+      ]),
     'handover.locks': ({ payload }) =>
-      told(`Locks ${payload.locks === 'none' ? 'not on this type' : payload.locks}`, [payload.note]),
-    'handover.inspection': ({ payload }) => told(`Next inspection on ${payload.date}`, [payload.what]),
+      told(`Locks ${payload.locks === 'none' ? 'not on this type' : payload.locks}`, [
+        payload.note !== '' && quoted(payload.note),
+      ]),
+    'handover.inspection': ({ payload }) =>
+      told(`Next inspection on ${payload.date}`, [payload.what !== '' && quoted(payload.what)]),
     'job.signed-off': ({ payload }) => `Handed over to ${payload.second}`,
   },
 });

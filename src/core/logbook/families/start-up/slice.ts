@@ -9,6 +9,7 @@ import type { OpenIssue } from '../../open-issue';
 import { issuesAgainst, notVerifiedYet } from '../../signatures';
 import { changedBy, sliceOf, type Change, type SliceContext } from '../../slice';
 import { answer, told } from '../../told';
+import { quoted } from '../../../terms';
 
 /** Motor and cable tests, the start-up sheet and the run, as the log tells them. */
 export interface StartUpState {
@@ -300,7 +301,7 @@ export const startUpSlice = sliceOf<StartUpState, StartUpJob>()({
     'startup.value': ({ payload }) =>
       payload.value === null
         ? `${payload.number}: value by the rule`
-        : `${payload.number}: ${payload.value} typed, ${payload.reason}`,
+        : `${payload.number}: ${payload.value} typed${payload.reason === null ? '' : `, ${payload.reason}`}`,
     'commission.step': ({ payload }) =>
       told(
         `Run, ${payload.step.replaceAll('-', ' ')}: ${payload.outcome === 'ok' ? 'passed' : payload.outcome === 'not-ok' ? 'failed' : 'not there'}`,
@@ -309,7 +310,7 @@ export const startUpSlice = sliceOf<StartUpState, StartUpJob>()({
           ...(payload.figures ?? []).map((f) => `${f.id.replaceAll('-', ' ')} ${f.value} ${f.unit}`),
           ...payload.speeds.map((s) => `${s.hz} Hz ${s.amps} A`),
           payload.seen.join(', '),
-          payload.note,
+          payload.note !== undefined && quoted(payload.note),
         ],
       ),
     'commission.power-off': () => 'Power cycle: current parameters saved for comparison',

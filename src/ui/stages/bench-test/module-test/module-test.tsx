@@ -1,5 +1,5 @@
 'use client';
-import { Box, Heading, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { entryWords, moduleQuestion, type EntryOf, type LogLine, type TestedModule } from '@/core/logbook';
 import {
@@ -19,6 +19,7 @@ import { StateMark, type Mark } from '../../../kit/state-mark';
 import type { JobStore } from '../../../job-store/use-job';
 import { MeterReadings } from './meter-readings';
 import { TouchStep } from './touch-step';
+import { Heading, Text } from '../../../kit/text';
 
 const kinds: { value: ModuleKind; label: string }[] = [
   { value: 'single', label: 'single' },

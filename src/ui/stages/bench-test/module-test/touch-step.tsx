@@ -1,8 +1,9 @@
-import { Box, Heading, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useEffect, useRef, type KeyboardEvent } from 'react';
 import type { Connection, ModuleDevice, LampTouch } from '@/core/bench/module-test';
 import { KeyButton } from '../../../kit/buttons';
 import { ConnectionPicture } from './connection';
+import { Heading, Text } from '../../../kit/text';
 
 interface Outcome {
   key: string;

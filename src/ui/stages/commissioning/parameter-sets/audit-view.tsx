@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useMemo } from 'react';
 import type { JobState } from '@/core/logbook';
 import type { Control } from '@/core/equipment/catalogue';
@@ -6,6 +6,7 @@ import { auditSet, type AuditFinding, type UnitSet } from '@/core/parameter-sets
 import { Choice, optionsOf } from '../../../kit/field';
 import { StateMark, type Mark } from '../../../kit/state-mark';
 import { Disclosure } from '../../../kit/why';
+import { Text } from '../../../kit/text';
 
 const marks: Readonly<Record<AuditFinding['severity'], Mark>> = {
   wrong: 'failed',

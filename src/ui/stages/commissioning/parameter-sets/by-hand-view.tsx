@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import type { Control } from '@/core/equipment/catalogue';
 import { parameterAt, shownAs } from '@/core/equipment/drive-words';
@@ -11,6 +11,7 @@ import { TextField } from '../../../kit/field';
 import { DataTable } from '../../../kit/data-table';
 import { dateTime } from '../../../kit/time';
 import type { WriteWish } from '../../../drive-link/use-write';
+import { Text } from '../../../kit/text';
 
 /** Values somebody wrote that are still in the drive as they were written, the newest first. */
 const standingWrites = ({ registers, seen }: JobState): DriveWrite[] =>

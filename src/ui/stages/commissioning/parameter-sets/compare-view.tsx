@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import { plateConcepts } from '@/core/equipment/concepts';
 import { parameterAt, type Values } from '@/core/equipment/drive-words';
@@ -18,6 +18,7 @@ import { PlainTable } from '../../../kit/plain-table';
 import { StateMark, type Mark } from '../../../kit/state-mark';
 import { Tick } from '../../../kit/tick';
 import { setWords } from './set-chooser';
+import { Cell, Text } from '../../../kit/text';
 
 /** What it is compared with: another set, or what the factory sets. */
 function Against({ other, unit, set }: { other: KeptSet; unit: RatedUnit; set: UnitSet }) {
@@ -46,10 +47,10 @@ function Differences({ a, b }: { a: UnitSet; b: UnitSet }) {
         <PlainTable heads={['', 'This set', 'The other', '']}>
           {shown.map((d, i) => (
             <tr key={i}>
-              <td>{d.about}</td>
-              <td>{d.a === null ? '—' : `${d.a.number} ${d.a.shown}`}</td>
-              <td>{d.b === null ? 'no equivalent' : `${d.b.number} ${d.b.shown}`}</td>
-              <td>{d.sum}</td>
+              <Cell>{d.about}</Cell>
+              <Cell>{d.a === null ? '—' : `${d.a.number} ${d.a.shown}`}</Cell>
+              <Cell>{d.b === null ? 'no equivalent' : `${d.b.number} ${d.b.shown}`}</Cell>
+              <Cell>{d.sum}</Cell>
             </tr>
           ))}
         </PlainTable>

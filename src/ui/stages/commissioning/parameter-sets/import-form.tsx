@@ -1,20 +1,23 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useMemo } from 'react';
 import * as z from 'zod';
 import type { DriveType } from '@/core/equipment/catalogue';
 import type { Rating } from '@/core/equipment/drive-words';
 import type { Payload } from '@/core/logbook';
 import { readSetText, type SetText } from '@/core/parameter-sets/set-files';
+import { ratedPower } from '@/core/terms';
 import { useControl } from '../../../drive-link/use-control';
 import { Primary } from '../../../kit/buttons';
 import { FieldGrid } from '../../../kit/section';
 import { Field, LongField, Select } from '../../../kit/field';
-import { filledText, positiveFigure } from '../../../kit/form-figures';
-import { numberFrom } from '../../../kit/number-from';
+import { filledText, positiveFigure, powerFigure } from '../../../kit/form-figures';
+import { numberFrom, quantityFrom } from '../../../kit/number-from';
 import { textOfFile } from '../../../kit/read-text';
+import { QuantityField } from '../../../kit/quantity-field';
 import { StateMark } from '../../../kit/state-mark';
 import { useTypedForm } from '../../../kit/typed-form';
 import { LinesTaken, WritableEntries } from './import-tables';
+import { Text } from '../../../kit/text';
 
 /** What is kept of the lines: values that were taken, and as strangers those that were not. */
 const setOf = (
@@ -38,7 +41,7 @@ const setOf = (
 const importSchema = z.object({
   type: z.string(),
   amps: positiveFigure,
-  kilowatts: positiveFigure,
+  kilowatts: powerFigure,
   name: filledText('Enter a name'),
   lines: z.string(),
   /** Where the lines are from; null: they were typed. */
@@ -62,6 +65,7 @@ export function ImportForm({
     read: form,
     text,
     pick,
+    quantity,
     set,
     submit,
   } = useTypedForm('set from a file', importSchema, {
@@ -74,7 +78,7 @@ export function ImportForm({
   });
   const { control, trouble } = useControl(typed.type);
   const ratedAmps = numberFrom(typed.amps);
-  const power_kW = numberFrom(typed.kilowatts);
+  const power_kW = quantityFrom(ratedPower)(typed.kilowatts);
   const its = useMemo<Rating | null>(
     () => (ratedAmps === null || power_kW === null ? null : { ...rating, ratedAmps, power_kW }),
     [ratedAmps, power_kW, rating],
@@ -105,7 +109,7 @@ export function ImportForm({
           options={catalogue.map((t) => ({ value: t.id, label: `${t.maker} ${t.range}` }))}
         />
         <Field label="Rated output current of that unit" figure unit="A" {...text('amps')} />
-        <Field label="Rated power of that unit" figure unit="kW" {...text('kilowatts')} />
+        <QuantityField label="Rated power of that unit" quantity={ratedPower} {...quantity('kilowatts')} />
         <Field label="Name" maxLength={200} hint="e.g. backup of March" {...text('name')} />
       </FieldGrid>
       <LongField

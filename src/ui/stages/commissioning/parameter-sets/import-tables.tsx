@@ -5,6 +5,7 @@ import { Secondary } from '../../../kit/buttons';
 import { PlainTable } from '../../../kit/plain-table';
 import { StateMark, type Mark } from '../../../kit/state-mark';
 import { Disclosure } from '../../../kit/why';
+import { Cell } from '../../../kit/text';
 
 const marks: Readonly<Record<SetLine['state'], Mark>> = {
   taken: 'sound',
@@ -28,15 +29,15 @@ export function WritableEntries({ control, add }: { control: Control; add: (numb
           .filter((p) => !p.readOnly)
           .map((p) => (
             <tr key={p.number}>
-              <td>
+              <Cell>
                 <b>{p.number}</b> {p.name}
-              </td>
-              <td>{p.choices?.map((c) => `${c.value}: ${c.name}`).join(', ') ?? p.unit ?? 'a value'}</td>
-              <td>
+              </Cell>
+              <Cell>{p.choices?.map((c) => `${c.value}: ${c.name}`).join(', ') ?? p.unit ?? 'a value'}</Cell>
+              <Cell>
                 <Secondary aria-label={`Add ${p.number} ${p.name}`} onClick={() => add(p.number)}>
                   Add
                 </Secondary>
-              </td>
+              </Cell>
             </tr>
           ))}
       </PlainTable>
@@ -53,12 +54,12 @@ export function LinesTaken({ lines }: { lines: readonly SetLine[] }) {
           .sort((a, b) => Number(a.state === 'taken') - Number(b.state === 'taken') || a.line - b.line)
           .map((l) => (
             <tr key={l.line}>
-              <td>{l.line}</td>
-              <td>{l.number}</td>
-              <td>{l.text}</td>
-              <td>
+              <Cell>{l.line}</Cell>
+              <Cell>{l.number}</Cell>
+              <Cell>{l.text}</Cell>
+              <Cell>
                 <StateMark mark={marks[l.state]} label={stateWords[l.state]} /> {l.words}
-              </td>
+              </Cell>
             </tr>
           ))}
       </PlainTable>

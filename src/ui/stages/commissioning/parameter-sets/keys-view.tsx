@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import type { Control } from '@/core/equipment/catalogue';
 import type { Rating } from '@/core/equipment/drive-words';
@@ -17,6 +17,7 @@ import { KeyCaps } from './key-caps';
 import { SkippedValues } from './plan-view';
 import { setWords } from './set-chooser';
 import { useTicks } from './use-ticks';
+import { Text } from '../../../kit/text';
 
 const start = () =>
   new Worker(new URL('../../../../workers/key-plan.worker.ts', import.meta.url), { type: 'module' });

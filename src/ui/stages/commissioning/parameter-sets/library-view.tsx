@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import type { Rating } from '@/core/equipment/drive-words';
 import type { Payload } from '@/core/logbook';
@@ -9,6 +9,7 @@ import { TextField } from '../../../kit/field';
 import { StateMark } from '../../../kit/state-mark';
 import { dateTime } from '../../../kit/time';
 import { call } from '../../../api/call';
+import { Text } from '../../../kit/text';
 
 const noServer = 'Server not reachable: only parameter sets of this job are available.';
 

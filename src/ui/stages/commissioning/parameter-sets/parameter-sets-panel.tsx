@@ -1,4 +1,3 @@
-import { Text } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import type { Control, DriveType } from '@/core/equipment/catalogue';
 import type { Rating, Values } from '@/core/equipment/drive-words';
@@ -20,6 +19,7 @@ import { SetChooser } from './set-chooser';
 import { TranslateView } from './translate-view';
 import { useOtherMotors } from './use-other-motors';
 import { useSetRuns } from './use-set-runs';
+import { Text } from '../../../kit/text';
 
 type View = 'audit' | 'compare' | 'translate' | 'plan' | 'keys' | 'hand' | 'import' | 'library';
 const views: readonly { id: View; name: string }[] = [

@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import { foundBefore, type JobState, type KeptSet } from '@/core/logbook';
 import { planWrites, type PlanStep, type UnitSet, type WritePlan } from '@/core/parameter-sets/parameters';
@@ -8,6 +8,7 @@ import { dateTime } from '../../../kit/time';
 import { ConfirmRun } from './confirm-run';
 import { EndedRun, OpenRun } from './run-view';
 import { stillAnswers, type SetRuns } from './use-set-runs';
+import { Text } from '../../../kit/text';
 
 function Steps({ steps }: { steps: readonly PlanStep[] }) {
   return (

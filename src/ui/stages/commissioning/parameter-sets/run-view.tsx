@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { countOf, type SetRun } from '@/core/logbook';
 import type { Ending, LeftOver, LineState, WriteLine } from '@/core/parameter-sets/write-run';
@@ -9,6 +9,7 @@ import { dateTime } from '../../../kit/time';
 import { ConfirmRun } from './confirm-run';
 import type { WriteRunView } from '@/api/contract';
 import type { RunDeed } from '@/core/parameter-sets/write-run';
+import { Cell, Text } from '../../../kit/text';
 
 const marks: Readonly<Record<LineState, Mark>> = {
   waiting: 'unprobed',
@@ -65,14 +66,14 @@ function Lines({ lines }: { lines: readonly WriteLine[] }) {
     <PlainTable heads={['Parameter', 'To', 'State']}>
       {lines.map((l, i) => (
         <tr key={`${i} ${l.number}`}>
-          <td>
+          <Cell>
             {l.number} {l.name}
-          </td>
-          <td>{l.shownTo}</td>
-          <td>
+          </Cell>
+          <Cell>{l.shownTo}</Cell>
+          <Cell>
             <StateMark mark={marks[l.state]} label={null} /> {words[l.state]}
             {l.why === null ? '' : `: ${l.why}`}
-          </td>
+          </Cell>
         </tr>
       ))}
     </PlainTable>
@@ -144,12 +145,12 @@ function Differences({ ending, leftOver }: { ending: Ending; leftOver: readonly 
         <PlainTable heads={['Parameter', 'Planned', 'In the drive', 'Why']}>
           {leftOver.map((l) => (
             <tr key={l.number}>
-              <td>
+              <Cell>
                 {l.number} {l.name}
-              </td>
-              <td>{l.planned}</td>
-              <td>{l.left}</td>
-              <td>{l.why ?? 'not explained'}</td>
+              </Cell>
+              <Cell>{l.planned}</Cell>
+              <Cell>{l.left}</Cell>
+              <Cell>{l.why ?? 'not explained'}</Cell>
             </tr>
           ))}
         </PlainTable>

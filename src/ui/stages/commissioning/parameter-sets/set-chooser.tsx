@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { Control } from '@/core/equipment/catalogue';
 import { countOf, type KeptSet } from '@/core/logbook';
 import type { UnitSet } from '@/core/parameter-sets/parameters';
@@ -17,6 +17,7 @@ import { saveText } from '../../../kit/save-text';
 import { StateMark } from '../../../kit/state-mark';
 import { dateTime } from '../../../kit/time';
 import { Disclosure } from '../../../kit/why';
+import { Text } from '../../../kit/text';
 
 const sourceWords: Readonly<Record<KeptSet['source'], string>> = {
   'read-out': 'over the link',

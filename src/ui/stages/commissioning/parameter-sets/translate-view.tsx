@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import type { Values } from '@/core/equipment/drive-words';
 import {
@@ -13,6 +13,7 @@ import { Primary } from '../../../kit/buttons';
 import { KeptNote } from '../../../kit/kept-note';
 import { Select, choiceOptions } from '../../../kit/field';
 import { StateMark, type Mark } from '../../../kit/state-mark';
+import { Text } from '../../../kit/text';
 
 const words: Readonly<Record<TranslationOutcome, string>> = {
   carried: 'carried',

@@ -1,10 +1,11 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { FileLink } from '../../../kit/file-link';
 import { Secondary } from '../../../kit/buttons';
 import { FieldGrid, Section } from '../../../kit/section';
 import { NumberField, Select } from '../../../kit/field';
 import { keysOf } from '@/core/numerics/arrays';
+import { Text } from '../../../kit/text';
 
 export const labelSheetNames = {
   'a4-3x8': 'A4, 3 × 8 labels of 70 × 37 mm',

@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { JobStore } from '../../../job-store/use-job';
 import { useDraftText } from '../../../kit/draft-text';
@@ -6,6 +6,7 @@ import { Secondary } from '../../../kit/buttons';
 import { FieldGrid, Section } from '../../../kit/section';
 import { TextField } from '../../../kit/field';
 import { Photos } from '../../../kit/photos';
+import { Text } from '../../../kit/text';
 
 /** Photographs of a terminal by itself: a whole strip, a jumper, a selector. */
 export function TerminalPhotos({ store, marks }: { store: JobStore; marks: readonly string[] }) {

@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { JobStore } from '../../../job-store/use-job';
 import { isOpen, type RecordedWire, type UnitTerminal, type WirePlacement } from '@/core/replacement/wires';
@@ -6,6 +6,7 @@ import { useDraftText } from '../../../kit/draft-text';
 import { Secondary } from '../../../kit/buttons';
 import { FieldGrid } from '../../../kit/section';
 import { Select, TextField } from '../../../kit/field';
+import { Text } from '../../../kit/text';
 
 /** What a person decides about a wire: another terminal than the proposed one, taking an unknown one on, removing it from the list. */
 export function WireDecision({

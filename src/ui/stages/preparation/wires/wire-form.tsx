@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { noSuchTerminal, type RecordedWire, type UnitTerminal } from '@/core/replacement/wires';
 import type { Payload } from '@/core/logbook';
 import { Primary, Secondary } from '../../../kit/buttons';
@@ -9,6 +9,7 @@ import { Tick } from '../../../kit/tick';
 import { Photos } from '../../../kit/photos';
 import { WireLabelFields, WireProofFields } from './wire-fields';
 import { blankWire, typedWireOf, wireSchema } from './wire-typed';
+import { Text } from '../../../kit/text';
 
 /**
  * One wire: quickly, what can be entered with gloves on (terminal, ferrule, photograph), or in full.

@@ -1,8 +1,9 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { memo, type ReactNode } from 'react';
 import { wireRoleWords, type RecordedWire, type WirePlacement } from '@/core/replacement/wires';
 import { StateMark } from '../../../kit/state-mark';
 import { outcomeMarks, outcomeWords, wireFlags } from './placement-words';
+import { Text } from '../../../kit/text';
 
 /** A line of the wire list: where it is, what it is, where it goes. A touch opens it. */
 export const WireLine = memo(function WireLine({

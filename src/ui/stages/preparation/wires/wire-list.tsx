@@ -1,5 +1,5 @@
 'use client';
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useCallback, useMemo, useState } from 'react';
 import { v7 } from 'uuid';
 import type { Swap } from '@/core/job/swap';
@@ -21,6 +21,7 @@ import { WireForm } from './wire-form';
 import { type JobStore } from '../../../job-store/use-job';
 import { unitTerminals, type RecordedWire } from '@/core/replacement/wires';
 import { WireLine } from './wire-line';
+import { Text } from '../../../kit/text';
 
 type Show = 'all' | 'open' | 'control' | 'power';
 

@@ -3,7 +3,7 @@ import { endOf } from '@/core/replacement/wires';
 import { guardedRoute, idOf, HttpError } from '@/server/http/border';
 import { jobOrRefusal } from '@/server/logbook/folded';
 import { labelSheets, labelsOf, wiredJob } from '@/server/documents/replacement';
-import { printed } from '@/server/documents/print';
+import { printed, usualForm } from '@/server/documents/print';
 import { personOf } from '@/server/people/asking';
 import { keysOf } from '@/core/numerics/arrays';
 
@@ -23,8 +23,9 @@ export const GET = guardedRoute(async (request: Request, { params }: { params: P
   if (wires.length === 0) throw new HttpError(422, 'No wires listed yet.');
   const placementOf = new Map((made.swap.map?.fates ?? []).map((f) => [f.wire, f]));
   const labels = labelsOf(wires, (wire) => endOf(placementOf.get(wire.id)));
+  const form = usualForm(made.state);
   const { id: who } = await personOf(request);
-  const pdf = await printed('wire-labels', { jobId: id, labels, ...asked.data }, 'a4', who, request.signal);
+  const pdf = await printed('wire-labels', { jobId: id, labels, ...asked.data }, form, who, request.signal);
   return new Response(new Uint8Array(pdf), {
     headers: {
       'content-type': 'application/pdf',

@@ -1,6 +1,4 @@
-import { Text, renderToBuffer } from '@react-pdf/renderer';
 import { endOf, wireRoleWords, wireEnds } from '../../../core/replacement/wires';
-import { IdentityLines, Paper, PdfRow, PdfSection } from '../pdf-kit';
 import type { LoadedJob } from '../../logbook/folded';
 import { identity, wiredJob } from './load';
 
@@ -61,48 +59,3 @@ export async function wireList(job: LoadedJob): Promise<WireListDocument> {
     jumpers: (swap.map?.jumpersOut ?? []).map(([a, b]) => `remove ${a} to ${b}`),
   };
 }
-
-const widths = [6, 11, 12, 12, 11, 11, 27, 10];
-
-export const wireListPdf = (paper: WireListDocument, size: 'a4' | 'letter'): Promise<Buffer> =>
-  renderToBuffer(
-    <Paper title={paper.title} paper={size}>
-      <IdentityLines lines={paper.identity} />
-      <PdfSection title="Wires">
-        <PdfRow
-          widths={widths}
-          cells={['No.', 'Drawing', 'Ferrule', 'Colour', 'Old', 'New', 'It is', 'Ends']}
-        />
-        {paper.rows.map((r) => (
-          <PdfRow
-            key={r.number}
-            widths={widths}
-            cells={[
-              String(r.number),
-              r.drawing,
-              r.ferrule,
-              r.colour,
-              r.from,
-              r.to,
-              r.is,
-              r.ticked === '' ? '[  ] [  ]' : r.ticked,
-            ]}
-          />
-        ))}
-      </PdfSection>
-      {paper.jumpers.length > 0 && (
-        <PdfSection title="Factory jumpers">
-          {paper.jumpers.map((j) => (
-            <Text key={j}>{j}</Text>
-          ))}
-        </PdfSection>
-      )}
-      {paper.matters.length > 0 && (
-        <PdfSection title="To settle">
-          {paper.matters.map((m, i) => (
-            <Text key={i}>– {m}</Text>
-          ))}
-        </PdfSection>
-      )}
-    </Paper>,
-  );

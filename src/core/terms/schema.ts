@@ -1,0 +1,5 @@
+import * as z from 'zod';
+import { termsProfiles } from './profile';
+
+/** A terms profile, at the borders. */
+export const termsProfile = z.enum(termsProfiles);

@@ -1,0 +1,2 @@
+// The first power-up plan: gathered.
+export { loadFirstPowerPlan, type FirstPowerDocument } from './load';
