@@ -1,12 +1,15 @@
 import type { Page } from '@playwright/test';
 import {
   alive,
+  allKept,
   choosePerson,
+  entry,
   iceCrusher,
   marenId,
   netDrum,
   netDrumSwap,
   newJob,
+  postEntries,
   pump,
   visit,
   winch,
@@ -87,8 +90,17 @@ test.describe('US terms', () => {
 
   test('a temperature is typed in either unit, converted at once, and stored in °C', async ({ page }) => {
     const job = await newJob(page.request, 'Test pump');
+    await postEntries(page.request, job, [
+      entry(job, 'identify.motor', {
+        plate: { power: { value: 7.5, unit: 'kW' }, volts: 400, amps: 14.8, hz: 50, rpm: 1455 },
+        photos: [],
+      }),
+      entry(job, 'motor.disconnected', { drive: 'off', thermistors: 'none', encoder: 'none' }),
+    ]);
     await visit(page, `/jobs/${job}/motor-and-cable`);
-    const windings = page.getByRole('region', { name: 'Winding resistance' });
+    const windings = page
+      .locator('section')
+      .filter({ has: page.getByRole('heading', { name: 'Winding resistance' }) });
     const temperature = windings.getByLabel('Winding temperature', { exact: true });
     await expect(windings).toContainText('= 68 °F');
     await temperature.fill('104 F');
@@ -97,6 +109,7 @@ test.describe('US terms', () => {
     await expect(windings).toContainText('= 40 °C');
     for (const pair of ['U to V', 'V to W', 'W to U']) await windings.getByLabel(pair).fill('2');
     await windings.getByRole('button', { name: 'Save the three readings' }).click();
+    await allKept(page);
     const { entries } = (await (await page.request.get(`/api/v1/jobs/${job}/entries`)).json()) as {
       entries: { kind: string; payload: { temperature_C?: number } }[];
     };

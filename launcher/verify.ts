@@ -2,7 +2,7 @@ import { existsSync, readFileSync } from 'node:fs';
 import { walkChain, type ChainFault } from '../src/core/job/chain';
 import type { Archive } from '../src/core/job/archive/schema';
 import { keptEntry } from '../src/core/logbook';
-import { HttpError } from '../src/server/http/border';
+import { HttpError } from '../src/server/http/guard';
 import { archiveIn, unpacked, type ArchiveFiles } from '../src/server/job/archive/read';
 import { sha256 } from '../src/server/logbook/digest';
 import { say } from './terminal';

@@ -8,7 +8,7 @@ import { consequencesSchema } from '../../core/bench/story/schema';
 import { usualTables, type TraceTable } from '../../core/fault-finding/tracing';
 import { traceTablesSchema } from '../../core/fault-finding/tracing/schema';
 import { db } from '../database/connection';
-import { problemsOf } from '../http/border';
+import { problemsOf } from '../http/guard';
 import { warnOnce } from '../log';
 import { keepSetting } from './versions';
 

@@ -1,6 +1,6 @@
 import { QueryTypes, type Transaction } from 'sequelize';
 import { db } from '../database/connection';
-import { HttpError } from '../http/border';
+import { HttpError } from '../http/guard';
 
 /** What the shop has one of: a page edits it as a whole. */
 export type SettingKey = 'limits' | 'consequences' | 'trace-tables' | 'drives';

@@ -3,7 +3,7 @@ import sharp from 'sharp';
 import { benchLock } from '../../core/logbook';
 import { greatestLimits } from '../../core/bench/make-safe';
 import { blob, keepPhoto } from '../logbook/blobs';
-import { guardedRoute, jsonBody, HttpError } from '../http/border';
+import { guardedRoute, jsonBody, HttpError } from '../http/guard';
 import { catalogue } from '../equipment/catalogue';
 import { boardQuerySchema } from '../../api/board';
 import { board } from '../logbook/board';

@@ -1,6 +1,6 @@
 import { unparse } from 'papaparse';
 import * as z from 'zod';
-import { guardedRoute, HttpError, idOf, jsonAnswer } from '../http/border';
+import { guardedRoute, HttpError, idOf, jsonAnswer } from '../http/guard';
 import { jobOrRefusal, type LoadedJob } from '../logbook/folded';
 import { personOf } from '../people/asking';
 import type { PaperContent, PaperName } from './papers';

@@ -1,6 +1,6 @@
 import type { Control } from '../../core/equipment/catalogue';
 import { historyRegisters, liveOf, slotsOf, textOfWords, valueOf } from '../../core/equipment/drive-words';
-import { HttpError } from '../http/border';
+import { HttpError } from '../http/guard';
 import type { DriveIdentity, ReadOut } from '../../api/contract';
 
 /** One drive that can be asked and told, wherever its connection is. */

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import type { Control } from '../../core/equipment/catalogue';
 import { liveOf } from '../../core/equipment/drive-words';
-import { HttpError } from '../http/border';
+import { HttpError } from '../http/guard';
 import { catalogue, controlOf } from '../equipment/catalogue';
 import { isOf, readAll, type DriveClient } from './drive-client';
 import { listedDrives } from '../administration/settings';

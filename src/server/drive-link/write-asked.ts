@@ -19,7 +19,7 @@ import {
 } from '../../core/logbook';
 import type { WriteOrder, Written } from '../../api/contract';
 import { catalogue } from '../equipment/catalogue';
-import { HttpError } from '../http/border';
+import { HttpError } from '../http/guard';
 import { appendAll, appendEntries } from '../logbook/append';
 import { jobOrRefusal } from '../logbook/folded';
 import { controlNeeded, LinkRefused } from './drives';

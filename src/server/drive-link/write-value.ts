@@ -1,7 +1,7 @@
 import type { Control } from '../../core/equipment/catalogue';
 import { parameterAt, parameterFor, rawOf, valueOf } from '../../core/equipment/drive-words';
 import { runGiven } from '../../core/fault-finding/run-chain';
-import { HttpError } from '../http/border';
+import { HttpError } from '../http/guard';
 import { readState, turnLock } from './guarded-write';
 import { rightDrive, type DriveClient } from './drive-client';
 import { controlNeeded, driveClient } from './drives';

@@ -7,7 +7,7 @@ import {
   driveTypeSchema,
   type FileProblem,
 } from '../../core/equipment/catalogue/schema';
-import { HttpError, problemsOf as fieldProblems } from '../http/border';
+import { HttpError, problemsOf as fieldProblems } from '../http/guard';
 import { warnOnce } from '../log';
 import { db } from '../database/connection';
 import type { ApiProblem } from '../../api/contract';

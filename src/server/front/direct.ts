@@ -4,7 +4,7 @@ import { pipeline } from 'node:stream/promises';
 import { promisify } from 'node:util';
 import { gzip } from 'node:zlib';
 import { contract } from '../../api/contract';
-import { worthCompressing } from '../http/border';
+import { worthCompressing } from '../http/guard';
 import { getEntriesRoute, postEntriesRoute } from '../logbook/entry-routes';
 import { newsRoute } from '../logbook/news-route';
 

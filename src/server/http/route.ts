@@ -9,7 +9,7 @@ import {
 } from '../../api/contract';
 import type { Person } from '../../core/logbook';
 import { personOf } from '../people/asking';
-import { guardedRoute, HttpError, jsonAnswer, jsonBody, readBy } from './border';
+import { guardedRoute, HttpError, jsonAnswer, jsonBody, readBy } from './guard';
 
 /** What a handler gets: everything parsed by the route's schemas. */
 export interface Asked<K extends RouteKey> {

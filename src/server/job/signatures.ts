@@ -8,7 +8,7 @@ import { diagnosed } from '../documents/static-sheet';
 async function startUpIssues(state: JobState): Promise<readonly OpenIssue[]> {
   const release = await releaseOfState(state);
   return (
-    release?.matters ?? [
+    release?.issues ?? [
       {
         id: 'sheet',
         text: 'No start-up sheet: nameplates, a catalogue type and the load are required first.',

@@ -1,6 +1,6 @@
 import { databaseNow } from '../clock';
 import { generation } from '../database/generation';
-import { HttpError, idOf } from '../http/border';
+import { HttpError, idOf } from '../http/guard';
 import { jsonRoute } from '../http/route';
 import { personById } from '../people/people';
 import { entriesAfter, mostEntries, withoutHash } from './entries';

@@ -2,7 +2,7 @@ import type { Transaction } from 'sequelize';
 import type { Limits } from '../../core/bench/make-safe';
 import { emptyJob, extend, type JobState } from '../../core/logbook';
 import { siteLimits } from '../administration/settings';
-import { HttpError } from '../http/border';
+import { HttpError } from '../http/guard';
 import { db } from '../database/connection';
 import type { ImportedFrom, JobRow } from '../database/models';
 import { rowsAfter, toEntry, type StoredEntry } from './entries';

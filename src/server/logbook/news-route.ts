@@ -1,4 +1,4 @@
-import { guardedRoute } from '../http/border';
+import { guardedRoute } from '../http/guard';
 import { hearNews } from './news';
 
 /** Proxies and browsers give up a connection on which nothing comes for a minute. */

@@ -2,7 +2,7 @@ import type { EntryVerdict, VerdictsAnswer } from '../../api/entries';
 import { isFormerEntry, isRecordedByServer, type NewEntry, type Person } from '../../core/logbook';
 import { heaviestPayload, newEntrySchema } from '../../core/logbook/schema';
 import { generation } from '../database/generation';
-import { problemsOf } from '../http/border';
+import { problemsOf } from '../http/guard';
 import { verifySignature } from '../job/signatures';
 import { refusals } from './refuse-entry';
 import { appendEntries } from './append';

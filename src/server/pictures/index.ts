@@ -1,5 +1,5 @@
 // Photographs as strangers send them.
-import { HttpError } from '../http/border';
+import { HttpError } from '../http/guard';
 import { decoded } from './decoder';
 import { pictureKind } from './magic';
 

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import type { Person } from '../../core/logbook';
 import type { RigState } from '../../api/rig-state';
-import { HttpError } from '../http/border';
+import { HttpError } from '../http/guard';
 
 /** Who may use the simulated drive (GRIM_SIMULATOR): everybody, where people train; the lead, on a shop's machine. */
 const usersSchema = z.enum(['everybody', 'lead', 'off']).default('everybody');

@@ -1,5 +1,5 @@
 import type { VerbAnswer } from '../../core/verbs';
-import { HttpError } from '../http/border';
+import { HttpError } from '../http/guard';
 import { sharedPool, type WorkLoad } from '../work';
 
 interface Order {

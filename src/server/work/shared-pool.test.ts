@@ -1,5 +1,5 @@
 import { sharedPool, type WorkerPool } from '.';
-import { HttpError } from '../http/border';
+import { HttpError } from '../http/guard';
 
 const limits = {
   what: 'shared test',

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { HttpError } from '../http/border';
+import { HttpError } from '../http/guard';
 import { workerPool, type PoolLimits, type WorkerPool } from './worker-pool';
 
 // Next evaluates a module once for pages and once more for routes: what a process has one of is kept with the process.

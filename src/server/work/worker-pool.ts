@@ -1,6 +1,6 @@
 import { Worker } from 'node:worker_threads';
 import type { ApiProblem } from '../../api/problem';
-import { HttpError } from '../http/border';
+import { HttpError } from '../http/guard';
 
 /** How much of a kind of work is under way. */
 export interface WorkLoad {

@@ -9,7 +9,7 @@ import { TextField } from '../kit/field';
 import { clockTime, dateTime } from '../kit/time';
 import type { JobStore } from '../job-store/use-job';
 import { item } from '@/core/numerics/arrays';
-import { Heading, Text } from '../kit/text';
+import { Heading, Said, Text } from '../kit/text';
 import { AsTyped } from '../kit/terms';
 
 const isFigure = ({ kind }: Entry): boolean => kind === 'safety.figure' || kind === 'safety.figures';
@@ -65,7 +65,7 @@ function Line({
         </time>
       </Text>
       <Box overflowWrap="anywhere">
-        {children}{' '}
+        <Said>{children}</Said>{' '}
         <Text as="span" fontSize="0.78rem" color="soft" whiteSpace="nowrap">
           {by}
         </Text>
@@ -135,9 +135,9 @@ function Questions({ store }: { store: JobStore }) {
       </Heading>
       {others.length > 0 && (
         <Box as="ul" listStyleType="none" fontSize="0.92rem" mb="1">
-          {others.map((matter) => (
-            <Box as="li" key={matter.id} mb="1.5" overflowWrap="anywhere">
-              <StateMark mark={matter.mayWait ? 'doubt' : 'failed'} label={null} /> {matter.text}
+          {others.map((issue) => (
+            <Box as="li" key={issue.id} mb="1.5" overflowWrap="anywhere">
+              <StateMark mark={issue.mayWait ? 'doubt' : 'failed'} label={null} /> <Said>{issue.text}</Said>
             </Box>
           ))}
         </Box>

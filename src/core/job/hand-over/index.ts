@@ -115,7 +115,7 @@ const neverSet = ['identification-coupled', 'audit:overload-off', 'audit:ground-
 /** What stands against the start-up sheet, where one was begun: other values in the drive, steps that are not done. */
 function startUpItems(release: Release | null, byLog: ReadonlySet<string>): HandOverItem[] {
   const group = (id: string) => release?.steps.find((s) => `step:${s.id}` === id)?.group ?? '';
-  return (release?.matters ?? [])
+  return (release?.issues ?? [])
     .filter(({ id }) => !byLog.has(id))
     .map(({ id, text, mayWait }) =>
       item(

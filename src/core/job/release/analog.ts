@@ -16,7 +16,7 @@ export function speedInput(control: AnalogControl, { speedFrom, signal }: StartU
 }
 
 /** What signal, selector and potentiometer hold against each other. */
-export function analogMatters(
+export function analogIssues(
   control: AnalogControl,
   choices: StartUpChoices,
   { jumpers, potentiometer_ohm }: Pick<JobState['startUp'], 'jumpers' | 'potentiometer_ohm'>,

@@ -18,8 +18,8 @@ import {
   type TypedValues,
 } from '../../commissioning/settings';
 import { fitOf, type SupplyFit } from '../../equipment/supply';
-import { coupledIdentification, driveMatters, typedMatters } from './registers';
-import { analogMatters } from './analog';
+import { coupledIdentification, driveIssues, typedIssues } from './registers';
+import { analogIssues } from './analog';
 import { inWriteOrder, sheetEntries, type SheetEntry } from './entered';
 import { stepsFor } from './run';
 
@@ -40,7 +40,7 @@ export interface Release {
   fit: SupplyFit | null;
   steps: CommissioningStep[];
   run: CommissioningState;
-  matters: OpenIssue[];
+  issues: OpenIssue[];
   /** Entries that were otherwise after the power was away; null: not known. */
   lost: { number: string; text: string }[] | null;
 }
@@ -86,12 +86,12 @@ const isStep = (m: OpenIssue): boolean => m.id.startsWith('step:');
 const named = 3;
 
 /** The same for reading: the open steps of the run in one line, as long as several are open. */
-export function inShort(matters: readonly OpenIssue[]): OpenIssue[] {
-  const steps = matters.filter(isStep);
-  if (steps.length < 2) return [...matters];
+export function inShort(issues: readonly OpenIssue[]): OpenIssue[] {
+  const steps = issues.filter(isStep);
+  if (steps.length < 2) return [...issues];
   const titles = steps.map((m) => m.text.replace(/^A step of the run is open: (.*)\.$/, '$1'));
   return [
-    ...matters.filter((m) => !isStep(m)),
+    ...issues.filter((m) => !isStep(m)),
     {
       id: 'steps',
       text: `${steps.length} steps of the commissioning run are open: ${titles.slice(0, named).join(', ')}${titles.length > named ? ' …' : '.'}`,
@@ -110,10 +110,10 @@ export interface MissingParts {
 }
 
 /** Counts the open issues of a release by where they are put right; every issue is counted once. */
-export function missingParts(matters: readonly OpenIssue[]): MissingParts {
-  const place = matters.filter((m) => m.id === placeNotSaid.id).length;
-  const steps = matters.filter(isStep).length;
-  return { place: place > 0, steps, sheet: matters.length - place - steps };
+export function missingParts(issues: readonly OpenIssue[]): MissingParts {
+  const place = issues.filter((m) => m.id === placeNotSaid.id).length;
+  const steps = issues.filter(isStep).length;
+  return { place: place > 0, steps, sheet: issues.length - place - steps };
 }
 
 /**
@@ -189,25 +189,25 @@ export function releaseOf(
   const unit = { typeId: drive.typeId ?? '', control, rating };
   const wanted = wantedValues(sheet, typed);
   const never = ({ id, text }: { id: string; text: string }): OpenIssue => ({ id, text, mayWait: false });
-  const matters = [
+  const issues = [
     ...sheetAgainst(sheet, typed, control, values).map(never),
     ...(fit?.findings ?? [])
       .filter((f) => f.severity === 'wrong')
       .map((f) => never({ id: `place:${f.text}`, text: f.text })),
     ...(place === null ? [placeNotSaid] : []),
     ...coupledIdentification(control, { wanted, values, coupled: choices.coupled }),
-    ...typedMatters(unit, { values, wanted, typed, context: { plate, choices } }),
-    ...driveMatters(unit, {
+    ...typedIssues(unit, { values, wanted, typed, context: { plate, choices } }),
+    ...driveIssues(unit, {
       values,
       wanted,
       choices,
       writes: registers.writes,
       readAt: seen?.readAt ?? null,
     }),
-    ...analogMatters(control, choices, startUp),
+    ...analogIssues(control, choices, startUp),
     ...openIssues({ registers, questions, startUp }),
     ...run.open.map(stepMatter),
   ];
   const entries = sheetEntries(rows, why, typed, { registers, setRuns, sets });
-  return { sheet, entries, rating, choices, fit, steps, run, matters, lost: lostIn(control, startUp.cycle) };
+  return { sheet, entries, rating, choices, fit, steps, run, issues, lost: lostIn(control, startUp.cycle) };
 }

@@ -69,7 +69,7 @@ export function coupledIdentification(
 }
 
 /** What was typed in the place of a rule's value and cannot be: no such value, or wrong by a rule of the audit. */
-export function typedMatters(
+export function typedIssues(
   unit: RatedUnit,
   {
     values,
@@ -92,7 +92,7 @@ export function typedMatters(
 }
 
 /** What the drive itself keeps open, and what may not be entered. */
-export function driveMatters(
+export function driveIssues(
   unit: RatedUnit,
   {
     values,

@@ -77,7 +77,7 @@ const release = (j: ReturnType<typeof job>) => {
   if (made === null) throw new Error('plates and choices are there');
   return made;
 };
-const ids = (j: ReturnType<typeof job>) => release(j).matters.map((m) => m.id);
+const ids = (j: ReturnType<typeof job>) => release(j).issues.map((m) => m.id);
 
 it('there is none before plates and choices', () => {
   const j = job();
@@ -91,23 +91,23 @@ it('what resets others makes what was known before it doubtful, until the drive 
   write(j, 'motor.current', 11.2);
   expect(ids(j)).not.toContain('unread');
   write(j, 'region', 0);
-  expect(release(j).matters.find((m) => m.id === 'unread')).toMatchObject({ mayWait: false });
+  expect(release(j).issues.find((m) => m.id === 'unread')).toMatchObject({ mayWait: false });
   read(j, {});
   expect(ids(j)).not.toContain('unread');
 });
 
 describe('supervision that is off', () => {
   const off = (concept: string) => ({ [numberOf(concept)]: valueOf(concept, 'ignore') });
-  const matter = (j: ReturnType<typeof job>, concept: string) =>
-    release(j).matters.find((m) => m.id.startsWith('audit:') && m.text.startsWith(numberOf(concept)));
+  const issue = (j: ReturnType<typeof job>, concept: string) =>
+    release(j).issues.find((m) => m.id.startsWith('audit:') && m.text.startsWith(numberOf(concept)));
 
-  it('of an input phase is a matter on three phases and explained on one', () => {
+  it('of an input phase is an open issue on three phases and explained on one', () => {
     const three = started({}, place);
     read(three, off('protect.input-phase'));
-    expect(matter(three, 'protect.input-phase')).toMatchObject({ mayWait: true });
+    expect(issue(three, 'protect.input-phase')).toMatchObject({ mayWait: true });
     const one = started({}, { ...place, phases: 1 });
     read(one, off('protect.input-phase'));
-    expect(matter(one, 'protect.input-phase')).toBeUndefined();
+    expect(issue(one, 'protect.input-phase')).toBeUndefined();
   });
 
   it('is open again when the feed is changed back to three phases', () => {
@@ -117,18 +117,18 @@ describe('supervision that is off', () => {
       value: valueOf('protect.input-phase', 'ignore'),
     });
     j.add('startup.place', place);
-    expect(matter(j, 'protect.input-phase')).toBeDefined();
+    expect(issue(j, 'protect.input-phase')).toBeDefined();
     expect(ids(j)).toContain('entries');
   });
 
   it('of the motor’s overload never waits', () => {
     const j = started();
     read(j, off('protect.overload'));
-    expect(matter(j, 'protect.overload')).toMatchObject({ mayWait: false });
+    expect(issue(j, 'protect.overload')).toMatchObject({ mayWait: false });
   });
 });
 
-it('a code that still opens parameters is a matter', () => {
+it('a code that still opens parameters is an open issue', () => {
   const j = started();
   read(j, { [numberOf('lock.code')]: control.locks[0]?.code ?? -1 });
   expect(ids(j)).toContain('audit:code-in');
@@ -138,16 +138,16 @@ it('a code that still opens parameters is a matter', () => {
 
 it('a motor that asks for more than the unit gives there never waits', () => {
   const hot = started({}, { ...place, ambient_C: 50, altitude_m: 3000 });
-  expect(release(hot).matters.find((m) => m.id.startsWith('place:'))).toMatchObject({ mayWait: false });
+  expect(release(hot).issues.find((m) => m.id.startsWith('place:'))).toMatchObject({ mayWait: false });
 });
 
-it('open steps of the run are matters; safety among them never waits', () => {
+it('open steps of the run are open issues; safety among them never waits', () => {
   const j = started();
-  const steps = release(j).matters.filter((m) => m.id.startsWith('step:'));
+  const steps = release(j).issues.filter((m) => m.id.startsWith('step:'));
   expect(steps).toHaveLength(release(j).steps.length);
   expect(steps.find((m) => m.id === 'step:safety-emergency stop')?.mayWait).toBe(false);
   expect(steps.find((m) => m.id === 'step:partners')?.mayWait).toBe(true);
-  expect(inShort(release(j).matters).at(-1)).toMatchObject({
+  expect(inShort(release(j).issues).at(-1)).toMatchObject({
     text: expect.stringMatching(
       /^\d+ steps of the commissioning run are open: Wires, Torques, Earth …/,
     ) as string,
@@ -157,10 +157,10 @@ it('open steps of the run are matters; safety among them never waits', () => {
 
 it('what is missing is counted where it is put right', () => {
   const without = release(started({}, null));
-  const parts = missingParts(without.matters);
+  const parts = missingParts(without.issues);
   expect(parts).toMatchObject({ place: true, steps: without.steps.length });
-  expect(missingParts(release(started({}, place)).matters)).toMatchObject({ place: false });
-  expect(1 + parts.steps + parts.sheet).toBe(without.matters.length);
+  expect(missingParts(release(started({}, place)).issues)).toMatchObject({ place: false });
+  expect(1 + parts.steps + parts.sheet).toBe(without.issues.length);
 });
 
 it('what was lost when the power went is named as the keypad shows it', () => {
@@ -192,7 +192,7 @@ describe('overhauling load', () => {
       value: valueOf('stop.mode', means),
       reason: 'process need',
     });
-    return release(j).matters.filter((m) => m.id === 'audit:stop-lets-go');
+    return release(j).issues.filter((m) => m.id === 'audit:stop-lets-go');
   };
 
   it.each(['coast', 'dc-injection'])('is not let go by %s without a brake that is proven', (means) => {
@@ -203,11 +203,11 @@ describe('overhauling load', () => {
 });
 
 describe('a value that was typed', () => {
-  const typedMatters = (concept: string, value: number, differs: Partial<StartUpChoices> = {}) => {
+  const typedIssues = (concept: string, value: number, differs: Partial<StartUpChoices> = {}) => {
     const j = started(differs);
     j.add('startup.value', { number: numberOf(concept), value, reason: 'process need' });
     return release(j)
-      .matters.filter((m) => m.id.startsWith('typed'))
+      .issues.filter((m) => m.id.startsWith('typed'))
       .map(({ text, mayWait }) => [text, mayWait] as const);
   };
 
@@ -220,13 +220,13 @@ describe('a value that was typed', () => {
     ['protect.overload-amps', 14.4, /Overload set above FLA/],
     ['limit.minimum-frequency', 60, /against/],
   ] as const)('%s of %d is refused by the release, and never waits', (concept, value, why) => {
-    const matters = typedMatters(concept, value);
-    expect(matters.map(([text]) => text).join()).toMatch(why);
-    expect(matters.every(([, mayWait]) => !mayWait)).toBe(true);
+    const issues = typedIssues(concept, value);
+    expect(issues.map(([text]) => text).join()).toMatch(why);
+    expect(issues.every(([, mayWait]) => !mayWait)).toBe(true);
   });
 
   it('within range, step and rules it stands', () => {
-    expect(typedMatters('ramp.up', 7)).toEqual([]);
+    expect(typedIssues('ramp.up', 7)).toEqual([]);
   });
 });
 
@@ -292,7 +292,7 @@ describe('signal, selector and potentiometer', () => {
   const knot = controlSchema.parse(JSON.parse(readFileSync('catalogue/knot-k3/control.json', 'utf8')));
   const analog = (of: typeof control, differs: Partial<StartUpChoices>, j = started(differs)) => {
     const made = releaseOf(fold(j.entries, { limits: greatestLimits }), of, rating);
-    return (made?.matters ?? []).filter((m) => /^(selector|potentiometer)/.test(m.id));
+    return (made?.issues ?? []).filter((m) => /^(selector|potentiometer)/.test(m.id));
   };
 
   it('a selector is looked at, still stopped as the signal wants it', () => {

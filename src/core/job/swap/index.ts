@@ -101,7 +101,7 @@ export interface Swap {
   map: WireMap | null;
   /** The old unit's set on the new type; null where there is none, or it is the same type. */
   carried: Translation | null;
-  matters: WireIssue[];
+  issues: WireIssue[];
   asked: UnitRequirements;
   /** Null before there is a next unit. */
   fit: FitCheck | null;
@@ -204,7 +204,7 @@ export function swapOf(state: JobState, known: (typeId: string) => KnownType | n
     next: nextWired === null || next === null ? null : { wired: nextWired, from: next.from },
     map,
     carried: oldType?.type.id === nextType?.type.id ? null : carriedRows(old, next),
-    matters: wireIssues(state.swap.wires, map?.fates ?? []),
+    issues: wireIssues(state.swap.wires, map?.fates ?? []),
     asked,
     fit:
       units.next === null

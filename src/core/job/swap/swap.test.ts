@@ -55,6 +55,6 @@ it('without a next unit, or one that no catalogue knows, nothing is mapped and n
   const strange = swapNow(j);
   expect(strange.map).toBeNull();
   expect(strange.fit?.verdict).toBe('ask');
-  expect(strange.matters.length).toBeGreaterThan(0);
+  expect(strange.issues.length).toBeGreaterThan(0);
   expect(unitsOf(stateOf(j))?.next?.type).toBe('C9');
 });

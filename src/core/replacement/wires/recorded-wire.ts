@@ -69,7 +69,7 @@ export function wireIssues(wires: readonly RecordedWire[], fates: readonly WireP
   const numbers = wires.map((w) => w.number);
   const channel = lacksSafeReturn(wires) ? wires.find((w) => w.role === 'safe-1') : undefined;
   return wires.flatMap((w): WireIssue[] => {
-    const matter = (holds: boolean, text: string): WireIssue => ({
+    const issue = (holds: boolean, text: string): WireIssue => ({
       wire: w.id,
       holds,
       text: `${named(w)}: ${text}`,
@@ -77,26 +77,26 @@ export function wireIssues(wires: readonly RecordedWire[], fates: readonly WireP
     const placement = placementOf.get(w.id);
     const homeless = placement?.outcome === 'no-home' || placement?.outcome === 'by-hand';
     return [
-      ...(isOpen(w) ? [matter(true, 'unknown wire. Trace it, or accept it by name.')] : []),
-      ...(homeless ? [matter(true, `${placement.why} Choose a terminal, or “no terminal”.`)] : []),
+      ...(isOpen(w) ? [issue(true, 'unknown wire. Trace it, or accept it by name.')] : []),
+      ...(homeless ? [issue(true, `${placement.why} Choose a terminal, or “no terminal”.`)] : []),
       ...(w.shared !== null && w.shared.meanwhile === ''
-        ? [matter(true, `it also feeds ${w.shared.machine}. What does that machine do meanwhile?`)]
+        ? [issue(true, `it also feeds ${w.shared.machine}. What does that machine do meanwhile?`)]
         : []),
-      ...(w === channel ? [matter(true, safeReturnWords)] : []),
-      ...(w.later ? [matter(true, 'quick entry: details missing.')] : []),
+      ...(w === channel ? [issue(true, safeReturnWords)] : []),
+      ...(w.later ? [issue(true, 'quick entry: details missing.')] : []),
       ...(numbers.indexOf(w.number) !== wires.indexOf(w)
-        ? [matter(true, 'duplicate number. Use another one.')]
+        ? [issue(true, 'duplicate number. Use another one.')]
         : []),
       ...(w.drawnAt !== null && w.drawnAt !== (w.from ?? '')
         ? [
-            matter(
+            issue(
               false,
               `the drawing shows ${w.drawnAt === '' ? 'no terminal' : w.drawnAt}. The actual wiring counts.`,
             ),
           ]
         : []),
       ...(!w.proven && w.role !== 'unknown' && w.role !== 'none'
-        ? [matter(false, 'function not proven yet.')]
+        ? [issue(false, 'function not proven yet.')]
         : []),
     ];
   });

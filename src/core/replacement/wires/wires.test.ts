@@ -320,7 +320,7 @@ describe('the wire list', () => {
     ticked: {},
     ...more,
   });
-  const matters = (more: Partial<RecordedWire>) => {
+  const issues = (more: Partial<RecordedWire>) => {
     const w = wire(more);
     return wireIssues([w], wireMap([w], knot, whimbrel).fates);
   };
@@ -347,15 +347,15 @@ describe('the wire list', () => {
     ['a function nobody proved', { proven: false }, /not proven/, false],
     ['a wire without a terminal', { role: 'serial' }, /Choose a terminal/, true],
   ])('%s', (_, more, text, holds) => {
-    const [first] = matters(more);
+    const [first] = issues(more);
     expect(first?.text).toMatch(text);
     expect(first?.holds).toBe(holds);
   });
 
   it('is quiet where everything is settled', () => {
-    expect(matters({})).toEqual([]);
-    expect(matters({ role: 'unknown', accepted: { by: 'Odo Wrack', reason: 'spare core' } })).toEqual([]);
-    expect(matters({ shared: { machine: 'grading drum', meanwhile: 'stands' } })).toEqual([]);
+    expect(issues({})).toEqual([]);
+    expect(issues({ role: 'unknown', accepted: { by: 'Odo Wrack', reason: 'spare core' } })).toEqual([]);
+    expect(issues({ shared: { machine: 'grading drum', meanwhile: 'stands' } })).toEqual([]);
   });
 
   it('a number used twice is an issue of the second', () => {

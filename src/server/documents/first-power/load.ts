@@ -4,7 +4,7 @@ import {
   planFirstPower,
   type FirstPowerPlan,
 } from '../../../core/power-up/first-power';
-import { HttpError } from '../../http/border';
+import { HttpError } from '../../http/guard';
 import type { LoadedJob } from '../../logbook/folded';
 import { identity } from '../replacement';
 

@@ -4,7 +4,7 @@ import { keyPlan, pressWords, type KeyPlan } from '../../../core/parameter-sets/
 import { termsOfPapers, type JobState, type KeptSet } from '../../../core/logbook';
 import { auditSet, factorySet, fittedWith, type UnitSet } from '../../../core/parameter-sets/parameters';
 import { checksumOf } from '../../../core/parameter-sets/set-files';
-import { HttpError } from '../../http/border';
+import { HttpError } from '../../http/guard';
 import { catalogue, controlOf } from '../../equipment/catalogue';
 import type { LoadedJob } from '../../logbook/folded';
 import { line } from '../line';

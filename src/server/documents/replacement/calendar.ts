@@ -1,6 +1,6 @@
 import { createEvents, type DateArray, type EventAttributes } from 'ics';
 import { stopPlan } from '../../../core/replacement/stop-plan';
-import { HttpError } from '../../http/border';
+import { HttpError } from '../../http/guard';
 import type { LoadedJob } from '../../logbook/folded';
 import { swapOfJob } from './load';
 

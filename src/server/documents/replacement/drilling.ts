@@ -6,7 +6,7 @@ import {
   type Template,
 } from '../../../core/replacement/replacement';
 import { fitUnitOf } from '../../../core/job/swap';
-import { HttpError } from '../../http/border';
+import { HttpError } from '../../http/guard';
 import { catalogue, controlOf } from '../../equipment/catalogue';
 import type { LoadedJob } from '../../logbook/folded';
 import { wiredJob } from './load';

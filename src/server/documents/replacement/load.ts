@@ -1,6 +1,6 @@
 import type { JobState } from '../../../core/logbook';
 import { swapOf, type KnownType, type Swap } from '../../../core/job/swap';
-import { HttpError } from '../../http/border';
+import { HttpError } from '../../http/guard';
 import { catalogue, controlOf } from '../../equipment/catalogue';
 import type { LoadedJob } from '../../logbook/folded';
 

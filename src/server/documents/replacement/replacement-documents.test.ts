@@ -10,7 +10,7 @@ import sharp from 'sharp';
 import { v7 } from 'uuid';
 import { units } from '../../../core/job/swap/__tests__/swap-job';
 import { labelFrom } from '../../../core/replacement/wires';
-import { HttpError } from '../../http/border';
+import { HttpError } from '../../http/guard';
 import { loadDemo } from '../../database/maintenance';
 import { appendEntries } from '../../logbook/append';
 import { jobOrRefusal } from '../../logbook/folded';

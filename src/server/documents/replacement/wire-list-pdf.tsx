@@ -35,9 +35,9 @@ export const wireListPdf = (paper: WireListDocument, size: 'a4' | 'letter'): Pdf
         ))}
       </PdfSection>
     )}
-    {paper.matters.length > 0 && (
+    {paper.issues.length > 0 && (
       <PdfSection title="To settle">
-        {paper.matters.map((m, i) => (
+        {paper.issues.map((m, i) => (
           <Text key={i}>– {m}</Text>
         ))}
       </PdfSection>

@@ -22,7 +22,7 @@ export interface WireListDocument {
   title: string;
   identity: [label: string, value: string][];
   rows: WireListRow[];
-  matters: string[];
+  issues: string[];
   jumpers: string[];
 }
 
@@ -55,7 +55,7 @@ export async function wireList(job: LoadedJob): Promise<WireListDocument> {
         why: placementOf.get(w.id)?.why ?? '',
         ticked: wireEnds.filter((e) => w.ticked[e] !== undefined).join(' and '),
       })),
-    matters: [...swap.matters.map((m) => m.text), ...(swap.map?.notes ?? []).map((n) => n.text)],
+    issues: [...swap.issues.map((m) => m.text), ...(swap.map?.notes ?? []).map((n) => n.text)],
     jumpers: (swap.map?.jumpersOut ?? []).map(([a, b]) => `remove ${a} to ${b}`),
   };
 }

@@ -2,7 +2,7 @@ import sharp from 'sharp';
 import { reportOf, type Beside, type Report } from '../../../core/job/report';
 import { blob } from '../../logbook/blobs';
 import type { LoadedJob } from '../../logbook/folded';
-import { HttpError } from '../../http/border';
+import { HttpError } from '../../http/guard';
 import { loadStaticSheet } from '../static-sheet';
 import { loadStartUpSheet, releaseOfState } from '../start-up-sheet';
 import { swapOfState } from '../replacement';

@@ -5,7 +5,7 @@ import { plateSums } from '../../../core/equipment/plate';
 import { inShort, releaseOf, type Release } from '../../../core/job/release';
 import { figureWords } from '../../../core/commissioning/commissioning';
 import { wantedOf } from '../../../core/commissioning/settings';
-import { HttpError } from '../../http/border';
+import { HttpError } from '../../http/guard';
 import { catalogue, controlOf } from '../../equipment/catalogue';
 import type { LoadedJob } from '../../logbook/folded';
 
@@ -132,7 +132,7 @@ export async function loadStartUpSheet({ state }: LoadedJob): Promise<StartUpDoc
       const result = startUp.run.filter((r) => r.payload.step === step.id).at(-1)?.payload;
       return result === undefined ? [] : [stepWords(step.title, result)];
     }),
-    against: startUp.signed === null ? inShort(release.matters).map((m) => m.text) : [],
+    against: startUp.signed === null ? inShort(release.issues).map((m) => m.text) : [],
     mayRun:
       startUp.signed?.payload.mayRun === undefined
         ? null

@@ -3,7 +3,7 @@ import type { JobState } from '../../../core/logbook';
 import { commonMeter } from '../../../core/equipment/power-stage';
 import type { Diagnosis } from '../../../core/bench/static-diagnosis';
 import { sheetOf, type Sheet } from '../../../core/job/static-sheet';
-import { HttpError } from '../../http/border';
+import { HttpError } from '../../http/guard';
 import { calc } from '../../verbs/calc-pool';
 import type { LoadedJob } from '../../logbook/folded';
 import { siteLimits } from '../../administration/settings';

@@ -1,7 +1,7 @@
 /** The link as a service: whom it answers, and what it makes of requests that nobody of ours sends. */
 import { request as httpRequest } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { HttpError } from '../../http/border';
+import { HttpError } from '../../http/guard';
 import { canonicalTarget } from '../../../api/target';
 import { linkServer } from './server';
 

@@ -8,7 +8,7 @@
 import { timingSafeEqual } from 'node:crypto';
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
 import * as z from 'zod';
-import { isOwnHost, HttpError } from '../../http/border';
+import { isOwnHost, HttpError } from '../../http/guard';
 import { sha256 } from '../../logbook/digest';
 import type { DriveClient } from '../drive-client';
 import type { Runs } from '../../parameter-sets/write-run';

@@ -5,7 +5,7 @@ import { chainHash, startHash } from '../../../core/job/chain';
 import { emptyJob, fold, type Entry } from '../../../core/logbook';
 import { siteLimits } from '../../administration/settings';
 import { databaseNow } from '../../clock';
-import { HttpError } from '../../http/border';
+import { HttpError } from '../../http/guard';
 import { db } from '../../database/connection';
 import { rewritten } from '../../pictures';
 import { sha256 as digest } from '../../logbook/digest';

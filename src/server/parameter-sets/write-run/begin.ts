@@ -1,7 +1,7 @@
 import { writeLineOf } from '../../../core/parameter-sets/write-run';
 import { planWrites, type UnitSet } from '../../../core/parameter-sets/parameters';
 import { newestVersion, type Person } from '../../../core/logbook';
-import { HttpError } from '../../http/border';
+import { HttpError } from '../../http/guard';
 import { db } from '../../database/connection';
 import { readAll } from '../../drive-link/drive-client';
 import { controlNeeded, driveClient } from '../../drive-link/drives';

@@ -2,7 +2,7 @@
 import { Op, UniqueConstraintError, type Transaction } from 'sequelize';
 import type { Rating, Values } from '../../../core/equipment/drive-words';
 import type { WriteLine, WriteRunState } from '../../../core/parameter-sets/write-run';
-import { HttpError } from '../../http/border';
+import { HttpError } from '../../http/guard';
 import { db } from '../../database/connection';
 import type { WriteRun as RunRow } from '../../database/models';
 import type { Journal } from './runner';

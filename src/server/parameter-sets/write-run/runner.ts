@@ -3,7 +3,7 @@ import type { Control } from '../../../core/equipment/catalogue';
 import { isCommand, parameterAt, rawOf, shownAs, valueOf } from '../../../core/equipment/drive-words';
 import { enableGiven, runGiven } from '../../../core/fault-finding/run-chain';
 import { isLineSettled, settledBy, type WriteLine } from '../../../core/parameter-sets/write-run';
-import { HttpError } from '../../http/border';
+import { HttpError } from '../../http/guard';
 import { readState, turnLock, type DriveState } from '../../drive-link/guarded-write';
 import { rightDrive, serialOf, type DriveClient } from '../../drive-link/drive-client';
 

@@ -11,7 +11,7 @@ import {
 } from '../../../core/logbook';
 import type { UnitSet } from '../../../core/parameter-sets/parameters';
 import { runReport, type RunReport } from '../../../core/parameter-sets/write-run';
-import { HttpError } from '../../http/border';
+import { HttpError } from '../../http/guard';
 import { controlOf } from '../../equipment/catalogue';
 import { readAll, type DriveClient } from '../../drive-link/drive-client';
 import { appendAll } from '../../logbook/append';

@@ -4,7 +4,7 @@ import { conclude, faultWords, type Candidate, type Diagnosis } from '@/core/ben
 import { Notice } from '../../kit/notice';
 import { Disclosure } from '../../kit/why';
 import type { DiagnosisState } from './use-diagnosis';
-import { Text } from '../../kit/text';
+import { Said, Text } from '../../kit/text';
 
 const tones = { sound: 'sound', doubt: 'doubt', failed: 'failed', waiting: 'slate' } as const;
 
@@ -34,7 +34,9 @@ function Suspects({
             <Box height="5px" bg="cardEdge" aria-hidden>
               <Box height="5px" bg="ink" width={`${(100 * c.probability).toFixed(1)}%`} />
             </Box>
-            {(100 * c.probability).toFixed(1)} % {candidateWords(c, stage)}
+            <Said>
+              {(100 * c.probability).toFixed(1)} % {candidateWords(c, stage)}
+            </Said>
             {c.equivalents !== undefined &&
               c.equivalents.length > 0 &&
               ` (or ${c.equivalents.length} others with the same readings so far)`}

@@ -3,7 +3,7 @@ import type { StageId } from '@/core/logbook';
 import { trapHeadlines, type ConditionCode, type Diagnosis } from '@/core/bench/static-diagnosis';
 import { Secondary } from '../../kit/buttons';
 import { Disclosure } from '../../kit/why';
-import { Text } from '../../kit/text';
+import { Said, Text } from '../../kit/text';
 
 const stageTraps = new Set<ConditionCode>(['thyristor-front-end', 'wrong-stage']);
 const noRetake = new Set<ConditionCode>([...stageTraps, 'hot-unit', 'entry-slip']);
@@ -36,7 +36,10 @@ export function TrapNotice({
       aria-label={`Trap: ${name}`}
     >
       <Text>
-        <b>{name}</b> {trap.advice}
+        <b>
+          <Said>{name}</Said>
+        </b>{' '}
+        {trap.advice}
       </Text>
       <Box display="flex" gap="2" flexWrap="wrap" mt="1.5" alignItems="center">
         {stageTraps.has(trap.code) && <Secondary onClick={editStage}>Change the stage</Secondary>}

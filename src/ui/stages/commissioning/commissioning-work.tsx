@@ -111,7 +111,7 @@ export function CommissioningWork({
   return (
     <>
       <WrongValues findings={release?.sheet.findings ?? []} />
-      {release !== null && startUp.signed === null && <Missing matters={release.matters} goTo={setPanel} />}
+      {release !== null && startUp.signed === null && <Missing issues={release.issues} goTo={setPanel} />}
       <Tabs
         label="Commissioning"
         panels={chosen === null ? panels.filter((p) => p.id === 'choices' || p.id === 'sets') : panels}
@@ -237,7 +237,7 @@ function SheetToSign({
       <Signing
         jobId={jobId}
         person={person}
-        matters={release.matters}
+        issues={release.issues}
         signed={startUp.signed}
         waiting={store.unsent.size > 0}
         readBack={seen !== null}

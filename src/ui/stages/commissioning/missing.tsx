@@ -8,13 +8,13 @@ const Jump = chakra('button', {
 
 /** What is missing before signing, each part a way to where it is put right. */
 export function Missing({
-  matters,
+  issues,
   goTo,
 }: {
-  matters: readonly OpenIssue[];
+  issues: readonly OpenIssue[];
   goTo: (panel: 'place' | 'sheet' | 'run') => void;
 }) {
-  const { place, steps, sheet } = missingParts(matters);
+  const { place, steps, sheet } = missingParts(issues);
   const parts = [
     ...(place ? [{ panel: 'place', words: 'supply and installation' } as const] : []),
     ...(sheet > 0

@@ -28,12 +28,12 @@ function Papers({ jobId }: { jobId: string }) {
 }
 
 /** Every open issue is named, there is a day that is not past, and somebody else than the signer agreed. */
-const mayRunSchema = (today: string, matters: readonly OpenIssue[], signer: Person) =>
+const mayRunSchema = (today: string, issues: readonly OpenIssue[], signer: Person) =>
   z
     .object({
       named: z
         .array(z.string())
-        .refine((named) => matters.every((m) => named.includes(m.id)), 'Confirm each issue'),
+        .refine((named) => issues.every((m) => named.includes(m.id)), 'Confirm each issue'),
       until: z.iso.date('Choose a day').refine((day) => day >= today, 'Today or later'),
       approver: filledText('Enter who agrees').refine(
         (name) => againstAgreement(signer, name) === null,
@@ -44,7 +44,7 @@ const mayRunSchema = (today: string, matters: readonly OpenIssue[], signer: Pers
     .transform(({ until, approver, office }): MayRun => ({
       until,
       approver: `${approver}, ${office}`,
-      open: matters.map(({ id, text }) => ({ id, text })),
+      open: issues.map(({ id, text }) => ({ id, text })),
     }));
 const nothingAgreed: z.input<ReturnType<typeof mayRunSchema>> = {
   named: [],
@@ -56,23 +56,23 @@ const nothingAgreed: z.input<ReturnType<typeof mayRunSchema>> = {
 /** The open issues, each named by a tick; a day and a name for it. */
 function MayRunForm({
   person,
-  matters,
+  issues,
   sign,
 }: {
   person: Person;
-  matters: readonly OpenIssue[];
+  issues: readonly OpenIssue[];
   /** The button that signs with these. */
   sign: (mayRun: MayRun | null) => React.ReactNode;
 }) {
   const today = new Date().toISOString().slice(0, 10);
-  const schema = mayRunSchema(today, matters, person);
+  const schema = mayRunSchema(today, issues, person);
   const { typed, read, text, set } = useTypedForm('may run', schema, nothingAgreed);
   const { named, until } = typed;
   return (
     <Box as="section" aria-label="May run until" bg="paper" px="4" py="3" my="2">
       <Text fontWeight="600">Release with open issues, each confirmed, until a date:</Text>
       <Box mb="3">
-        {matters.map((m) => (
+        {issues.map((m) => (
           <Tick
             key={m.id}
             label={m.text}
@@ -101,7 +101,7 @@ function MayRunForm({
 export function Signing({
   jobId,
   person,
-  matters,
+  issues,
   signed,
   waiting,
   readBack,
@@ -109,15 +109,15 @@ export function Signing({
 }: {
   jobId: string;
   person: Person;
-  matters: readonly OpenIssue[];
+  issues: readonly OpenIssue[];
   signed: EntryOf<'startup.signed'> | null;
   waiting: boolean;
   /** Was the drive read over the link? */
   readBack: boolean;
   sign: (mayRun: MayRun | null) => void;
 }) {
-  const never = matters.filter((m) => !m.mayWait);
-  const waits = matters.filter((m) => m.mayWait);
+  const never = issues.filter((m) => !m.mayWait);
+  const waits = issues.filter((m) => m.mayWait);
   const mayRun = signed?.payload.mayRun;
   const line = (m: OpenIssue) => (
     <Text key={m.id} color={m.mayWait ? 'doubt' : 'failed'} fontWeight="500" mb="1">
@@ -152,11 +152,11 @@ export function Signing({
         </>
       ) : (
         <>
-          {never.length > 0 && inShort(matters).map(line)}
+          {never.length > 0 && inShort(issues).map(line)}
           {never.length === 0 && waits.length > 0 ? (
             <MayRunForm
               person={person}
-              matters={waits}
+              issues={waits}
               sign={(with_) => (
                 <SignButton
                   person={person}

@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import type { ChainLink } from '@/core/fault-finding/run-chain';
 import { StateMark } from '../../kit/state-mark';
 import { linkMark } from './ladder';
-import { Item, Text } from '../../kit/text';
+import { Item, Said, Text } from '../../kit/text';
 
 /** Why a link is judged as it is, and what that rests on. */
 export function Reasons({ link }: { link: ChainLink }) {
@@ -26,7 +26,10 @@ export function Reasons({ link }: { link: ChainLink }) {
         <Box as="ul" mt="2" pl="4" fontSize="0.94rem" color="soft" listStyleType="disc">
           {link.evidence.map((e) => (
             <Item key={`${e.what} ${e.said}`}>
-              {e.what}: <b>{e.said}</b>
+              {e.what}:{' '}
+              <b>
+                <Said>{e.said}</Said>
+              </b>
             </Item>
           ))}
         </Box>

@@ -15,7 +15,7 @@ import { useNow } from '../../kit/use-now';
 import type { JobStore } from '../../job-store/use-job';
 import { AskedCheck } from './asked-check';
 import { ConfirmCause } from './confirm-cause';
-import { Text } from '../../kit/text';
+import { Said, Text } from '../../kit/text';
 
 /** A payload has room for so many characters of it. */
 const longestWords = 200;
@@ -51,8 +51,11 @@ function DriveAnswers({ said, take }: { said: readonly DriveAnswer[]; take: (one
         {said.map((one) => (
           <Box as="li" key={one.check.id} mb="2">
             <Text>
-              {one.check.what} <b>{one.check.outcomes.find((o) => o.id === one.outcome)?.words}</b>, by{' '}
-              {one.evidence}.
+              {one.check.what}{' '}
+              <b>
+                <Said>{one.check.outcomes.find((o) => o.id === one.outcome)?.words}</Said>
+              </b>
+              , by {one.evidence}.
             </Text>
             <Secondary mt="1" onClick={() => take(one)}>
               Use this
@@ -180,7 +183,7 @@ export function Tracer({
         <Box as="ol" aria-label="Path" pl="5" mb="4" listStyleType="decimal">
           {given.map((a) => (
             <Box as="li" key={a.check} mb="2">
-              {a.words}{' '}
+              <Said>{a.words}</Said>{' '}
               <Secondary
                 aria-label={`Undo: ${a.words}`}
                 onClick={() => store.record('trace.withdrawn', { family, check: a.check })}
@@ -200,7 +203,10 @@ export function Tracer({
       )}
       {confirmed.map(({ id, payload }) => (
         <Text key={id} mt="2">
-          <b>{payload.name}.</b> {payload.how} {payload.recreated} {payload.remedy}{' '}
+          <b>
+            <Said>{payload.name}.</Said>
+          </b>{' '}
+          {payload.how} {payload.recreated} {payload.remedy}{' '}
           {payload.watch !== undefined && `Monitor: ${payload.watch}`}
         </Text>
       ))}

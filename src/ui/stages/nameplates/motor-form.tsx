@@ -15,7 +15,7 @@ import { useTypedForm } from '../../kit/typed-form';
 import { isWrong, motorEntryOf, motorPlateSchema, plateSoFar, plateTypedOf } from './motor-plate';
 import { ratedPower, writeQuantity } from '@/core/terms';
 import { useTerms } from '../../kit/terms';
-import { Text } from '../../kit/text';
+import { Said, Text } from '../../kit/text';
 
 type Motor = Payload<'identify.motor'>;
 
@@ -37,7 +37,7 @@ function Sums({ plate }: { plate: Plate }) {
           <Box as="li" key={f.code} display="grid" gridTemplateColumns="20px 1fr" fontSize="0.95rem">
             <StateMark mark={marks[f.severity]} label={words[f.severity]} />
             <Box>
-              {f.text} <Disclosure>{f.sum}</Disclosure>
+              <Said>{f.text}</Said> <Disclosure>{f.sum}</Disclosure>
             </Box>
           </Box>
         ))}

@@ -14,7 +14,7 @@ import { Disclosure } from '../../kit/why';
 import { AskedForm } from './asked-form';
 import { typedUnit, unitsSchema } from './typed-units';
 import { UnitPicker } from './unit-picker';
-import { Cell, Text } from '../../kit/text';
+import { Cell, Said, Text } from '../../kit/text';
 
 const marks: Readonly<Record<FitRow['verdict'], Mark>> = {
   fits: 'sound',
@@ -79,7 +79,7 @@ export function FitPanel({ jobId, store, catalogue, swap }: StageProps & { swap:
                   <Text as="span" fontWeight="600" display="inline-block" minW="5em">
                     {actionWords[a.kind]}
                   </Text>
-                  {a.text}{' '}
+                  <Said>{a.text}</Said>{' '}
                   <Text as="span" color="soft">
                     ({fit.rows.find((r) => r.id === a.row)?.name})
                   </Text>

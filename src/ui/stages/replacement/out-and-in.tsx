@@ -23,7 +23,7 @@ export function OutAndIn({
   const { outAt } = state.swap;
   const now = useNow(store.clockOffset_ms, 5000);
   const lock = handsLock(state.safety, state.drive, limits, person, now);
-  const holds = (swap?.matters ?? []).filter((m) => m.holds);
+  const holds = (swap?.issues ?? []).filter((m) => m.holds);
   const units = swap?.units ?? null;
   const incoming = units?.next ?? null;
   const isIn = state.swap.inAt !== null;

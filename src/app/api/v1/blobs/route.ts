@@ -1,4 +1,4 @@
-import { bodyBytes } from '@/server/http/border';
+import { bodyBytes } from '@/server/http/guard';
 import { jsonRoute } from '@/server/http/route';
 import { keepPhoto } from '@/server/logbook/blobs';
 import { heaviestPhoto } from '@/server/pictures';

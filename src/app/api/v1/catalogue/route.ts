@@ -1,5 +1,5 @@
 import { catalogue, keepType } from '@/server/equipment/catalogue';
-import { HttpError } from '@/server/http/border';
+import { HttpError } from '@/server/http/guard';
 import { jsonRoute } from '@/server/http/route';
 
 export const dynamic = 'force-dynamic';

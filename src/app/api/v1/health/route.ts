@@ -1,4 +1,4 @@
-import { guardedRoute, jsonAnswer } from '@/server/http/border';
+import { guardedRoute, jsonAnswer } from '@/server/http/guard';
 import { health } from '@/server/health/health';
 
 export const dynamic = 'force-dynamic';

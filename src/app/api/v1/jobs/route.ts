@@ -1,4 +1,4 @@
-import { HttpError } from '@/server/http/border';
+import { HttpError } from '@/server/http/guard';
 import { jsonRoute } from '@/server/http/route';
 import { openJob } from '@/server/logbook/append';
 import { withoutHash } from '@/server/logbook/entries';

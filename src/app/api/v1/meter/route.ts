@@ -1,4 +1,4 @@
-import { guardedRoute } from '@/server/http/border';
+import { guardedRoute } from '@/server/http/guard';
 import { meterEvents } from '@/server/bench/meter';
 
 export const dynamic = 'force-dynamic';

@@ -1,5 +1,5 @@
 import { cookies } from 'next/headers';
-import { HttpError } from '@/server/http/border';
+import { HttpError } from '@/server/http/guard';
 import { jsonRoute } from '@/server/http/route';
 import { personCookie } from '@/server/people/asking';
 import { personById } from '@/server/people/people';

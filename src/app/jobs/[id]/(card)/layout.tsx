@@ -6,7 +6,7 @@ import { currentPerson } from '@/server/people/current-person';
 import { loadJob } from '@/server/logbook/folded';
 import { withoutHash } from '@/server/logbook/entries';
 import { knownSources } from '@/server/logbook/machines';
-import { uuidSchema } from '@/server/http/border';
+import { uuidSchema } from '@/server/http/guard';
 import { people } from '@/server/people/people';
 import { consequences, siteLimits } from '@/server/administration/settings';
 import { JobCard } from '@/ui/job-card/job-card';

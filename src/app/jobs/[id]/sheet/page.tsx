@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { termsOfPapers } from '@/core/logbook';
-import { uuidSchema } from '@/server/http/border';
+import { uuidSchema } from '@/server/http/guard';
 import { loadJob } from '@/server/logbook/folded';
 import { currentPerson } from '@/server/people/current-person';
 import { people } from '@/server/people/people';

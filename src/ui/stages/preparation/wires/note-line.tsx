@@ -3,6 +3,7 @@ import type { MapNote } from '@/core/replacement/wires';
 import type { JobStore } from '../../../job-store/use-job';
 import { Secondary } from '../../../kit/buttons';
 import { StateMark } from '../../../kit/state-mark';
+import { Said } from '../../../kit/text';
 
 /** Something about the whole map; where a jumper stood is answered in place. */
 export function NoteLine({ note, store }: { note: MapNote; store: JobStore }) {
@@ -14,7 +15,7 @@ export function NoteLine({ note, store }: { note: MapNote; store: JobStore }) {
         label={note.stood === undefined ? 'to know' : `position ${note.stood}`}
       />
       <Box as="span" flex="1" minW="220px">
-        {note.text}
+        <Said>{note.text}</Said>
       </Box>
       {input !== null &&
         (['V', 'mA'] as const).map((position) => (

@@ -3,7 +3,7 @@ import { memo, type ReactNode } from 'react';
 import { wireRoleWords, type RecordedWire, type WirePlacement } from '@/core/replacement/wires';
 import { StateMark } from '../../../kit/state-mark';
 import { outcomeMarks, outcomeWords, wireFlags } from './placement-words';
-import { Text } from '../../../kit/text';
+import { Said, Text } from '../../../kit/text';
 
 /** A line of the wire list: where it is, what it is, where it goes. A touch opens it. */
 export const WireLine = memo(function WireLine({
@@ -50,7 +50,7 @@ export const WireLine = memo(function WireLine({
             {wire.from ?? 'loose'} → {placement?.to ?? '—'}
           </Text>
           <Box as="span" gridColumn={{ base: '2', md: 'auto' }} minW="0">
-            {wireRoleWords(wire.role)}
+            <Said>{wireRoleWords(wire.role)}</Said>
             {wire.ferrule !== '' && (
               <Text as="span" color="soft">
                 {' '}

@@ -21,25 +21,25 @@ import { WireForm } from './wire-form';
 import { type JobStore } from '../../../job-store/use-job';
 import { unitTerminals, type RecordedWire } from '@/core/replacement/wires';
 import { WireLine } from './wire-line';
-import { Text } from '../../../kit/text';
+import { Said, Text } from '../../../kit/text';
 
 type Show = 'all' | 'open' | 'control' | 'power';
 
 /** What must be settled before the old unit comes out, what keeps it first. */
 function ToBeSettled({ swap, store, show }: { swap: Swap; store: JobStore; show: (wire: string) => void }) {
-  const { map, matters } = swap;
+  const { map, issues } = swap;
   const jumpersOut = map?.jumpersOut ?? [];
-  if (matters.length === 0 && (map?.notes.length ?? 0) === 0 && jumpersOut.length === 0) return null;
+  if (issues.length === 0 && (map?.notes.length ?? 0) === 0 && jumpersOut.length === 0) return null;
   return (
     <Section title="To settle">
       <Box as="ul" listStyleType="none" aria-label="To settle">
-        {[...matters]
+        {[...issues]
           .sort((a, b) => Number(b.holds) - Number(a.holds))
           .map((m, i) => (
             <Box as="li" key={`${m.wire} ${i}`} py="1" display="flex" gap="2" alignItems="baseline">
               <StateMark mark={m.holds ? 'failed' : 'doubt'} label={m.holds ? 'blocks removal' : 'to know'} />
               <span>
-                {m.text}{' '}
+                <Said>{m.text}</Said>{' '}
                 <Box asChild textDecoration="underline" minH="28px" cursor="pointer">
                   <button type="button" onClick={() => show(m.wire)}>
                     open
@@ -72,16 +72,16 @@ const valuesFromWords = ({ from, name }: NonNullable<Swap['next']>['from']): str
       ? `Inputs of the new unit as in the set “${name ?? ''}”.`
       : 'No parameter set saved: factory defaults are assumed for the inputs of the new unit.';
 
-const wiresShown = (wires: readonly RecordedWire[], show: Show, matters: Swap['matters']): RecordedWire[] =>
+const wiresShown = (wires: readonly RecordedWire[], show: Show, issues: Swap['issues']): RecordedWire[] =>
   wires.filter((w) => {
-    if (show === 'open') return matters.some((m) => m.wire === w.id);
+    if (show === 'open') return issues.some((m) => m.wire === w.id);
     return show === 'all' || w.role.startsWith('power:') === (show === 'power');
   });
 
 /** The wires of the old unit: noted, mapped onto the new one, and what must be settled before it comes out. */
 export function WireList({ jobId, store, swap }: StageProps & { swap: Swap }) {
   const { wires, selectors } = store.state.swap;
-  const { map, matters, units } = swap;
+  const { map, issues, units } = swap;
   const [open, setOpen] = useState<string | null>(null);
   const [adding, setAdding] = useState<{ id: string; quick: boolean } | null>(null);
   const [show, setShow] = useState<Show>('all');
@@ -94,7 +94,7 @@ export function WireList({ jobId, store, swap }: StageProps & { swap: Swap }) {
   );
   const toggle = useCallback((id: string) => setOpen((now) => (now === id ? null : id)), []);
   const next = Math.max(0, ...wires.map((w) => w.number)) + 1;
-  const shown = wiresShown(wires, show, matters);
+  const shown = wiresShown(wires, show, issues);
   const names = {
     old: `${units.old.maker} ${units.old.type}`,
     next: units.next === null ? 'new unit' : `${units.next.maker} ${units.next.type}`,

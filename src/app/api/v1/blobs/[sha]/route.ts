@@ -1,5 +1,5 @@
 import { blob } from '@/server/logbook/blobs';
-import { guardedRoute, HttpError } from '@/server/http/border';
+import { guardedRoute, HttpError } from '@/server/http/guard';
 
 /** A photograph by its address; it never changes. */
 export const GET = guardedRoute(async (_request, { params }: { params: Promise<{ sha: string }> }) => {

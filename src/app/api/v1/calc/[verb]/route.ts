@@ -1,4 +1,4 @@
-import { bodyText, guardedRoute, jsonAnswer } from '@/server/http/border';
+import { bodyText, guardedRoute, jsonAnswer } from '@/server/http/guard';
 import { personOf } from '@/server/people/asking';
 import { calc } from '@/server/verbs/calc-pool';
 

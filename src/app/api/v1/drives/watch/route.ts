@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { guardedRoute, HttpError } from '@/server/http/border';
+import { guardedRoute, HttpError } from '@/server/http/guard';
 import { watch } from '@/server/drive-link/drives';
 
 export const dynamic = 'force-dynamic';

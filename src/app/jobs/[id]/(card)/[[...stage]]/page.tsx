@@ -9,7 +9,7 @@ import {
   type StageId,
 } from '@/core/logbook';
 import { loadJob } from '@/server/logbook/folded';
-import { uuidSchema } from '@/server/http/border';
+import { uuidSchema } from '@/server/http/guard';
 import { siteLimits } from '@/server/administration/settings';
 
 export const dynamic = 'force-dynamic';

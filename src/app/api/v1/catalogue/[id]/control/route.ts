@@ -1,5 +1,5 @@
 import { controlOf } from '@/server/equipment/catalogue';
-import { HttpError } from '@/server/http/border';
+import { HttpError } from '@/server/http/guard';
 import { jsonRoute } from '@/server/http/route';
 
 /** Settings, alarms and bus of one drive type. */

@@ -1,5 +1,5 @@
 import { archiveOfJob } from '@/server/job/archive';
-import { guardedRoute, idOf, HttpError } from '@/server/http/border';
+import { guardedRoute, idOf, HttpError } from '@/server/http/guard';
 
 /** The whole job as one open archive (.zip). */
 export const GET = guardedRoute(async (_: Request, { params }: { params: Promise<{ id: string }> }) => {

@@ -1,4 +1,4 @@
-import { idOf } from '@/server/http/border';
+import { idOf } from '@/server/http/guard';
 import { jsonRoute } from '@/server/http/route';
 import { jobOrRefusal } from '@/server/logbook/folded';
 import { earlierTests } from '@/server/motor/motor-history';

@@ -1,4 +1,4 @@
-import { HttpError, idOf } from '@/server/http/border';
+import { HttpError, idOf } from '@/server/http/guard';
 import { jsonRoute } from '@/server/http/route';
 import { setLibrary } from '@/server/parameter-sets/set-library';
 

@@ -1,4 +1,4 @@
-import { idOf } from '@/server/http/border';
+import { idOf } from '@/server/http/guard';
 import { jobOrRefusal } from '@/server/logbook/folded';
 import { jsonRoute } from '@/server/http/route';
 import { makeRun, orderRun, runsOfJob } from '@/server/parameter-sets/write-run';

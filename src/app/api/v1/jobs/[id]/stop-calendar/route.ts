@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { guardedRoute, idOf, HttpError } from '@/server/http/border';
+import { guardedRoute, idOf, HttpError } from '@/server/http/guard';
 import { jobOrRefusal } from '@/server/logbook/folded';
 import { stopCalendar } from '@/server/documents/replacement';
 

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { endOf } from '@/core/replacement/wires';
-import { guardedRoute, idOf, HttpError } from '@/server/http/border';
+import { guardedRoute, idOf, HttpError } from '@/server/http/guard';
 import { jobOrRefusal } from '@/server/logbook/folded';
 import { labelSheets, labelsOf, wiredJob } from '@/server/documents/replacement';
 import { printed, usualForm } from '@/server/documents/print';
