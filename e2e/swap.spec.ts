@@ -240,14 +240,14 @@ test('swapped: nothing comes out before it is proven dead; the clock runs; wires
   await tick('Done:', 'Enter parameters at the bench, save, read back');
   await page.getByRole('button', { name: 'Machine stopped now' }).click();
   await expect(page.getByRole('timer')).toContainText('to spare');
-  await tick('Start', 'Stop, isolate, lock, wait the label time, prove dead');
+  await tick('Start', 'Stop, isolate, lock, wait the discharge time, prove dead');
 
   await page.getByRole('button', { name: 'To the dead proof' }).click();
   await proveDead(page, ['Mains supply', 'Brake supply', 'Load, springs, pressure'], 12);
 
   await visit(page, `/jobs/${job}/replacement`);
   await expect(page.getByRole('note', { name: /No work inside/ })).toContainText('Proven dead');
-  await tick('Done:', 'Stop, isolate, lock, wait the label time, prove dead');
+  await tick('Done:', 'Stop, isolate, lock, wait the discharge time, prove dead');
   await expect(page.getByRole('timer')).toContainText(/Expected to run again at minute \d+: \d+ to spare/);
   await picture(page, 'swap');
   await tick('Done:', 'Label every wire');

@@ -9,5 +9,7 @@ function logHead({ log }: Pick<JobState, 'log'>): { entries: number; hash: strin
 /** The same in words; the hash in groups, as people compare it. */
 export const logHeadWords = (state: Pick<JobState, 'log'>): string | null => {
   const head = logHead(state);
-  return head === null ? null : `${head.entries} entries, head ${head.hash.replace(/(.{8})(?=.)/g, '$1 ')}`;
+  return head === null
+    ? null
+    : `${head.entries} log entries, newest hash ${head.hash.replace(/(.{8})(?=.)/g, '$1 ')}`;
 };

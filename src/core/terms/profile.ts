@@ -5,8 +5,8 @@ export type TermsProfile = (typeof termsProfiles)[number];
 
 /** The name of each profile, as a person chooses it. */
 export const profileNames: Readonly<Record<TermsProfile, string>> = {
-  international: 'International: earth, mm², N·m, °C, kW',
-  us: 'US: ground, AWG, lb·in, °F beside °C, hp',
+  international: 'International (mm², N·m, °C, kW)',
+  us: 'US (AWG, lb·in, °F, hp)',
 };
 
 /** Supply frequencies, Hz, the usual one first. */

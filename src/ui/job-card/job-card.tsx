@@ -188,7 +188,7 @@ export function JobCard({
           <Text as="span" color="benchSoft" display={{ base: 'none', '2xl': 'inline' }} whiteSpace="nowrap">
             {state.opened?.payload.site}
           </Text>
-          <Text as="span" fontWeight="500" truncate minW="0">
+          <Text as="span" fontWeight="500" truncate minW="0" maxW={{ base: '27vw', sm: 'none' }}>
             {state.opened?.payload.machine}
           </Text>
           <Text as="span" color="benchSoft" display={{ base: 'none', '2xl': 'inline' }} whiteSpace="nowrap">

@@ -33,7 +33,7 @@ function PersonPicker({ people, current }: { people: readonly Person[]; current:
           borderRadius: 3,
           height: 36,
           padding: '0 6px',
-          maxWidth: 'min(172px, 34vw)',
+          maxWidth: 'min(172px, 28vw)',
         }}
       >
         {people.map((p) => (
@@ -173,7 +173,7 @@ export function TopBar({
       className="no-print"
       align="center"
       gap={{ base: 2, md: 4 }}
-      px={{ base: 3, md: 5 }}
+      px={{ base: '2.5', md: 5 }}
       minH="52px"
       color="benchInk"
       fontFamily="heading"
@@ -181,7 +181,7 @@ export function TopBar({
     >
       <Text
         asChild
-        fontSize="1.2rem"
+        fontSize={{ base: '1.05rem', sm: '1.2rem' }}
         fontWeight="600"
         letterSpacing="0.02em"
         whiteSpace="nowrap"

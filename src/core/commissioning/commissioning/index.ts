@@ -80,7 +80,7 @@ export interface Cure {
 export function directionCure(wrong: { drive: boolean; bypass: boolean | null }): Cure | null {
   const never =
     'Never swap at the drive input: phase sequence has no effect there, and a bypass would reverse.';
-  const dead = ['Stop, isolate, wait the label time, prove dead.'];
+  const dead = ['Stop, isolate, wait the discharge time, prove dead.'];
   const after = ['Mark the cores, refit covers, and check the direction again.'];
   const made = (how: string, swap: string): Cure => ({ how, steps: [...dead, swap, ...after], never });
   if (!wrong.drive && wrong.bypass !== true) return null;

@@ -65,7 +65,7 @@ export function brakeNeed(
     lowering_W,
     sum:
       most_ohm === null
-        ? 'no regenerated energy'
+        ? 'No regenerated energy'
         : `(${formatSignificant(chopper_V)} V)² ÷ ${formatSignificant(peak_W)} W = ${formatSignificant(most_ohm)} Ω at most; ${formatSignificant(energy_J)} J ÷ ${formatSignificant(cycle_s)} s = ${formatSignificant(energy_J / cycle_s)} W on average`,
   };
 }

@@ -51,7 +51,7 @@ export function shortestDown(given: RampCase): Shortest {
     // A load that is lowered fills the bank before it is stopped: then no ramp helps.
     return trip === null || (trip.while === 'up' && trip.why === 'overcurrent');
   };
-  if (!stops(longest_s)) return { seconds: null, sum: 'no ramp is long enough: a brake resistor is needed' };
+  if (!stops(longest_s)) return { seconds: null, sum: 'No ramp is long enough: a brake resistor is needed' };
   let low = 0.01;
   let high = longest_s;
   for (let i = 0; i < 22; i += 1) {
@@ -61,6 +61,6 @@ export function shortestDown(given: RampCase): Shortest {
   }
   return {
     seconds: high,
-    sum: 'shortest without overvoltage trip and within the torque limit',
+    sum: 'Shortest without an overvoltage trip and within the torque limit',
   };
 }

@@ -81,7 +81,7 @@ it('locks left open and a stop that goes on are said', () => {
 it('what stands in the registers stands here too', () => {
   const j = swapJob();
   j.add('question.opened', { text: 'who has the code?' });
-  expect(items(j).at(-1)).toMatchObject({ title: 'Register', state: 'open', mayWait: true });
+  expect(items(j).at(-1)).toMatchObject({ title: 'Open issue', state: 'open', mayWait: true });
 });
 
 it('a wrong direction is never handed over, until it was seen right', () => {

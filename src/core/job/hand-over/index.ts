@@ -240,7 +240,7 @@ export function handOverItems(state: JobState, swap: Swap | null, release: Relea
       ? item('inspection', 'Next inspection', 'open', 'When is the next inspection?', true)
       : inspectionItem(inspection, s.handOver.inspection === null ? 0 : timeOf(s.handOver.inspection)),
     ...startUpItems(release, new Set(byLog.map((m) => m.id))),
-    ...byLog.map((m) => item(m.id, 'Register', 'open', m.text, m.mayWait)),
+    ...byLog.map((m) => item(m.id, 'Open issue', 'open', m.text, m.mayWait)),
   ];
 }
 

@@ -156,7 +156,7 @@ function wires({ swap: s }: JobState, swap: Swap | null): ReportPart[] {
       ...(swap?.map?.jumpersStay ?? []).map(([a, b]) => `Factory jumper ${a} to ${b}: stays.`),
     ],
     {
-      heads: ['No.', 'Ferrule', 'Old', 'New', 'It is', 'Seen at', 'Remarks'],
+      heads: ['No.', 'Ferrule', 'Old', 'New', 'Function', 'Seen at', 'Remarks'],
       rows: [...s.wires]
         .sort((a, b) => a.number - b.number)
         .map((w) => [

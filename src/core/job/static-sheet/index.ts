@@ -38,6 +38,14 @@ export interface SheetReading {
   by: string;
 }
 
+/** The state of a reading, as people read it. */
+export const readingStateWords: Readonly<Record<SheetReading['state'], string>> = {
+  sound: 'normal',
+  doubt: 'doubtful',
+  failed: 'failed',
+  'not judged': 'not judged',
+};
+
 /** The static-test sheet as plain data. */
 export interface Sheet {
   title: string;
@@ -280,7 +288,7 @@ export function sheetOf(state: JobState, diagnosis: Diagnosis, limits: Limits): 
       ...neverSeen,
       ...(stage === null
         ? []
-        : diagnosis.unseen.map((f) => `with the probes taken: whether the ${faultWords(f, stage)}`)),
+        : diagnosis.unseen.map((f) => `with the readings taken: whether the ${faultWords(f, stage)}`)),
     ],
     traces: tracePaths(state),
     changes: changesMade(state),

@@ -243,7 +243,7 @@ export function decide(situation: Situation): Decision {
       stop_h: m.stop_h,
       sum: [
         `${round(middle[`${id}.price`])} + ${round(middle[`${id}.work_h`])} h × ${round(middle.workPerHour)} + (${round(middle[`${id}.stop_h`])} h${waits}) × ${round(middle.stopPerHour)} = ${round(own.money)}`,
-        `fails with ${round(100 * m.fails)} %${m.next === null ? ': once more' : `, then ${choiceNames[m.next].toLowerCase()}`}: ${m.fails.toFixed(2)} × ${round(again.money)} = ${round(m.fails * again.money)}`,
+        `fails in ${round(100 * m.fails)} of 100 cases${m.next === null ? ': once more' : `, then ${choiceNames[m.next].toLowerCase()}`}: ${m.fails.toFixed(2)} × ${round(again.money)} = ${round(m.fails * again.money)}`,
         `together ${round(m.money)}`,
       ],
       out: out[id] ?? null,

@@ -14,7 +14,7 @@ export const usualSwap: readonly NamedTask[] = [
   task('look', 'Compare drawing with actual wires, photographs', 30, null, []),
   task('labels', 'Print and cut labels', 10, null, ['look']),
   task('values', 'Enter parameters at the bench, save, read back', 30, null, []),
-  task('stop', 'Stop, isolate, lock, wait the label time, prove dead', 20, 'stop', []),
+  task('stop', 'Stop, isolate, lock, wait the discharge time, prove dead', 20, 'stop', []),
   task('mark', 'Label every wire', 15, 'isolated', ['stop', 'labels']),
   task('out', 'Wires off, old unit out', 15, 'isolated', ['mark']),
   task('drill', 'Drill by the template', 15, 'isolated', ['out']),

@@ -9,7 +9,7 @@ export const wireListPdf = (paper: WireListDocument, size: 'a4' | 'letter'): Pdf
     <PdfSection title="Wires">
       <PdfRow
         widths={widths}
-        cells={['No.', 'Drawing', 'Ferrule', 'Colour', 'Old', 'New', 'It is', 'Ends']}
+        cells={['No.', 'Drawing', 'Ferrule', 'Colour', 'Old', 'New', 'Function', 'Ends']}
       />
       {paper.rows.map((r) => (
         <PdfRow

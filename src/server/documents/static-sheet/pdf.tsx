@@ -1,9 +1,8 @@
 import { Path, Svg, View } from '@react-pdf/renderer';
-import type { Sheet, SheetReading } from '../../../core/job/static-sheet';
+import { readingStateWords, type Sheet, type SheetReading } from '../../../core/job/static-sheet';
 import { IdentityLines, Paper, PdfRow, s, PdfSection, utcTime, Text, type PdfElement } from '../pdf-kit';
 
-const shown = (v: number | string): string =>
-  typeof v === 'number' ? v.toFixed(3) : v === 'OL' ? 'overload' : v;
+const shown = (v: number | string): string => (typeof v === 'number' ? v.toFixed(3) : v);
 
 /** The state's shape beside its word: disc, half disc, cross, ring. */
 function Mark({ state }: { state: SheetReading['state'] }) {
@@ -81,7 +80,7 @@ function SheetDocument({ sheet, paper }: { sheet: Sheet; paper: 'a4' | 'letter' 
               r.expected === null ? '' : shown(r.expected),
               <View key="s" style={s.row}>
                 <Mark state={r.state} />
-                <Text>{r.state}</Text>
+                <Text>{readingStateWords[r.state]}</Text>
               </View>,
             ]}
           />
@@ -101,10 +100,10 @@ function SheetDocument({ sheet, paper }: { sheet: Sheet; paper: 'a4' | 'letter' 
         </PdfSection>
       ))}
       {sheet.safety !== null && <SafetyPart safety={sheet.safety} />}
-      <PdfSection title="As found and looked at">
+      <PdfSection title="As found and inspection">
         <Text>{sheet.asFound.join('; ')}.</Text>
         <Text>
-          {sheet.look.map((l) => `${l.item}: ${l.state}${l.note === '' ? '' : ` (${l.note})`}`).join('; ')}
+          {sheet.look.map((l) => `${l.item}: ${l.state}${l.note === '' ? '' : ` (“${l.note}”)`}`).join('; ')}
         </Text>
       </PdfSection>
       <PdfSection title="What this test cannot see">

@@ -3,15 +3,15 @@ import { Box } from '@chakra-ui/react';
 import type { Person } from '@/core/logbook';
 import type { TermsProfile } from '@/core/terms';
 import type { Value } from '@/core/equipment/power-stage';
-import type { Sheet } from '@/core/job/static-sheet';
+import { readingStateWords, type Sheet } from '@/core/job/static-sheet';
 import { DocumentPage, DocumentPart } from '../../kit/document-page';
 import { PlainTable } from '../../kit/plain-table';
 import { StateMark, type Mark } from '../../kit/state-mark';
 import { dateTime } from '../../kit/time';
-import { Cell, Item, Text } from '../../kit/text';
+import { Cell, Item, Said, Text } from '../../kit/text';
 
 const shown = (v: Value | null): string =>
-  v === null ? '' : v === 'OL' ? 'overload' : v === 'climbing' ? 'climbing' : v.toFixed(3);
+  v === null ? '' : v === 'OL' || v === 'climbing' ? v : v.toFixed(3);
 const markOf = (state: string): Mark =>
   state === 'sound' ? 'sound' : state === 'failed' ? 'failed' : state === 'doubt' ? 'doubt' : 'unprobed';
 const verdictMark: Record<string, Mark> = {
@@ -38,7 +38,7 @@ function Readings({ sheet }: { sheet: Sheet }) {
             {shown(r.expected)}
           </Text>
           <Cell>
-            <StateMark mark={markOf(r.state)} label={null} /> {r.state}
+            <StateMark mark={markOf(r.state)} label={null} /> {readingStateWords[r.state]}
           </Cell>
           <Cell>{r.by}</Cell>
         </tr>
@@ -112,7 +112,9 @@ export function SheetPage({
                 borderColor="line"
               >
                 <span>
-                  {f.between} {f.quantity}, {f.where}
+                  <Said>
+                    {f.between} {f.quantity}, {f.where}
+                  </Said>
                 </span>
                 <Text as="span" fontFamily="mono">
                   {f.below ? '< ' : ''}
@@ -135,10 +137,10 @@ export function SheetPage({
           </Box>
         </DocumentPart>
       ))}
-      <DocumentPart title="As found and looked at">
+      <DocumentPart title="As found and inspection">
         <Text>{sheet.asFound.join('; ')}.</Text>
         <Text>
-          {sheet.look.map((l) => `${l.item}: ${l.state}${l.note === '' ? '' : ` (${l.note})`}`).join('; ')}
+          {sheet.look.map((l) => `${l.item}: ${l.state}${l.note === '' ? '' : ` (“${l.note}”)`}`).join('; ')}
         </Text>
       </DocumentPart>
       <DocumentPart title="What this test cannot see">

@@ -50,7 +50,7 @@ export function DrivesList({
       </Text>
       <LongField
         label="Addresses, one per line"
-        hint="host:port, or host:port/unit"
+        hint="Host:port, or host:port/unit"
         error={trouble}
         rows={4}
         fontFamily="mono"

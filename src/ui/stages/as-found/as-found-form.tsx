@@ -62,7 +62,7 @@ export function AsFoundForm({
   return (
     <form onSubmit={submit(onSave)} noValidate>
       <FieldGrid>
-        <Field label="Active fault" hint="as displayed; empty if none" maxLength={200} {...text('active')} />
+        <Field label="Active fault" hint="As displayed; empty if none" maxLength={200} {...text('active')} />
         <Select
           label="Fault family"
           {...pick('family')}
@@ -77,7 +77,7 @@ export function AsFoundForm({
         {slots.map((_, i) => (
           <Box key={i} display="grid" gridTemplateColumns="1fr 1fr" gap="3" mb="2">
             <Field label={`Log entry ${i + 1}, code`} maxLength={60} {...text(`slots.${i}.code`)} />
-            <Field label="When" hint="if the clock was set" maxLength={60} {...text(`slots.${i}.when`)} />
+            <Field label="When" hint="If the clock was set" maxLength={60} {...text(`slots.${i}.when`)} />
           </Box>
         ))}
         {slots.length < 30 && (

@@ -115,7 +115,7 @@ export function BandGauge({
           <Text>
             <StateMark mark={judgement.state} label={null} /> {markWord(judgement.state)}; a good unit with
             the same diode drops shows{' '}
-            {judgement.expected === 'OL' ? 'overload' : `${judgement.expected.toFixed(3)} V`}
+            {judgement.expected === 'OL' ? 'OL' : `${judgement.expected.toFixed(3)} V`}
             {judgement.off_V !== null &&
               `, ${judgement.off_V >= 0 ? '+' : '−'}${Math.abs(judgement.off_V * 1000).toFixed(0)} mV deviation`}
             .{' '}

@@ -32,7 +32,7 @@ function ProbeCell({
   const words =
     last === undefined
       ? 'not measured'
-      : `${last.value === 'OL' ? 'overload' : shownValue(last.value)}, ${markWord(mark)}`;
+      : `${last.value === 'OL' ? 'OL' : shownValue(last.value)}, ${markWord(mark)}`;
   return (
     <Box as={as} p="0" textAlign="right">
       <Box

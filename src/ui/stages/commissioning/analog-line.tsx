@@ -48,7 +48,7 @@ function Potentiometer({
       onSubmit={submit(({ kilohm: typed }) => keep(typed === null ? null : Math.round(typed * 1000)))}
     >
       <FieldGrid min="220px">
-        <Field label="Potentiometer fitted" figure unit="kΩ" hint="empty: none" {...text('kilohm')} />
+        <Field label="Potentiometer fitted" figure unit="kΩ" hint="Empty: none" {...text('kilohm')} />
         <Box alignSelf="end">
           <Secondary type="submit">Save potentiometer</Secondary>
         </Box>

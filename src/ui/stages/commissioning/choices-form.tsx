@@ -147,8 +147,8 @@ export function ChoicesForm({
           {...pick('signal')}
           options={optionsOf({ '0-10V': '0 to 10 V', '0-20mA': '0 to 20 mA', '4-20mA': '4 to 20 mA' })}
         />
-        <Field label="Ramp up" hint="empty: default of the rule" figure unit="s" {...text('up_s')} />
-        <Field label="Ramp down" hint="empty: default of the rule" figure unit="s" {...text('down_s')} />
+        <Field label="Ramp up" hint="Empty: default of the rule" figure unit="s" {...text('up_s')} />
+        <Field label="Ramp down" hint="Empty: default of the rule" figure unit="s" {...text('down_s')} />
         <Field label="Minimum frequency" hint="Empty: 0" figure unit="Hz" {...text('minimum_Hz')} />
       </FieldGrid>
       <Choice

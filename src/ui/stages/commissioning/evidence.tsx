@@ -189,7 +189,7 @@ function PowerCycle({ watched, take }: { watched: Watched; take: Take }) {
       {away && (
         <>
           <Text mb="1" role="status">
-            Power off until the display is dark and the label time has passed, then on again.{' '}
+            Power off until the display is dark and the discharge time has passed, then on again.{' '}
             {silent === null ? '' : 'The drive link is down.'}
           </Text>
           <Primary disabled={reading} onClick={read}>

@@ -160,7 +160,7 @@ export function PlacePanel({
               label="Output on a single-phase supply"
               figure
               unit="%"
-              hint="from the manual of the type"
+              hint="From the manual of the type"
               {...text('share_percent')}
             />
             <Field label="Manual and page" maxLength={120} {...text('page')} />

@@ -104,7 +104,7 @@ export function Ramps({
               move: (at) => set({ up_s: withinRange(at) }),
             },
             {
-              name: 'stands',
+              name: 'stopped',
               at_s: up_s + given.ramp.hold_s + down_s,
               shown: inSeconds(down_s),
               move: (at) => set({ down_s: withinRange(at - up_s - given.ramp.hold_s) }),

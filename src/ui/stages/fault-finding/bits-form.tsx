@@ -45,7 +45,7 @@ export function BitsForm({
       <FieldGrid>
         <NumberField
           label="Bits of the input monitor"
-          hint="as displayed, e.g. 001000"
+          hint="As displayed, e.g. 001000"
           text={first}
           error={error(first, before)}
           set={setFirst}

@@ -48,7 +48,7 @@ export function FaultHistory({ control, history }: { control: Control; history: 
 const howTo: Readonly<Record<Alarm['reset'], string>> = {
   reset: 'Reset after the cause is removed: by the reset input, or by the stop or reset key.',
   'power-off':
-    'This fault cannot be reset with power on: isolate, wait the label time, remove the cause, then power up.',
+    'This fault cannot be reset with power on: isolate, wait the discharge time, remove the cause, then power up.',
   'by-itself': 'This fault clears automatically when the cause is gone.',
 };
 

@@ -80,6 +80,13 @@ export function FaultFindingWork({
   const open = panel ?? (alarm === undefined ? 'by-hand' : 'alarm');
   const chainParts = (
     <>
+      {/* It keeps its height while the drive is watched: what is below must not move from under a finger. */}
+      <Box role="status" my="4" minH="5.5rem">
+        <Text fontFamily="heading" fontWeight="600" fontSize="1.5rem" lineHeight="1.15">
+          {headline}
+        </Text>
+        <Text>{detail}</Text>
+      </Box>
       {typeId !== null && (
         <LinkBar
           typeId={typeId}
@@ -114,13 +121,6 @@ export function FaultFindingWork({
           {warning} Isolate before you reach in.
         </Caution>
       ))}
-      {/* It keeps its height while the drive is watched: what is below must not move from under a finger. */}
-      <Box role="status" my="4" minH="5.5rem">
-        <Text fontFamily="heading" fontWeight="600" fontSize="1.5rem" lineHeight="1.15">
-          {headline}
-        </Text>
-        <Text>{detail}</Text>
-      </Box>
       {/* With a fault its next check comes first; without one, the chain says what holds the drive. */}
       {alarm === undefined && chainParts}
       <Tabs label="What to do" panels={panels} open={open} choose={setPanel}>

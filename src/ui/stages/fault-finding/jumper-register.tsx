@@ -51,7 +51,7 @@ export function JumperRegister({
                   <Box maxW="460px" mt="2">
                     <TextField
                       label="How removal was proven"
-                      hint="e.g. contact opened: input goes off"
+                      hint="E.g. contact opened: input goes off"
                       text={how}
                       maxLength={200}
                       set={setHow}

@@ -85,7 +85,7 @@ export function LoopWalk({
         />
         <TextField
           label="Contacts in the loop"
-          hint="as named in the drawing, with commas: S1, K3, door"
+          hint="As named in the drawing, with commas: S1, K3, door"
           text={names}
           set={setNames}
         />

@@ -146,7 +146,7 @@ export function LampsPanel({
           <Field label="W to U" figure unit="V" {...text('volts.2')} />
         </FieldGrid>
         <FieldGrid min="140px">
-          <Field label="Current U" figure unit="A" hint="empty without a clamp" {...text('amps.0')} />
+          <Field label="Current U" figure unit="A" hint="Empty without a clamp" {...text('amps.0')} />
           <Field label="Current V" figure unit="A" {...text('amps.1')} />
           <Field label="Current W" figure unit="A" {...text('amps.2')} />
         </FieldGrid>

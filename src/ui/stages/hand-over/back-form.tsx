@@ -27,7 +27,7 @@ function Told({ store, done }: Given) {
     <form onSubmit={keep} noValidate>
       <FieldGrid min="220px">
         <Field label="Who was informed" maxLength={200} autoFocus {...text('who')} />
-        <Field label="How" maxLength={200} hint="e.g. by radio, from the board" {...text('how')} />
+        <Field label="How" maxLength={200} hint="E.g. by radio, from the board" {...text('how')} />
       </FieldGrid>
       <Primary type="submit">Informed, override off</Primary>
     </form>

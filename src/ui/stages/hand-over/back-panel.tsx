@@ -91,7 +91,7 @@ export function TwoNames({
       )}
       <FieldGrid min="220px">
         <Field label="Taken over by" maxLength={200} {...text('second')} />
-        <Field label="Function" maxLength={200} hint="e.g. shift lead" {...text('secondIs')} />
+        <Field label="Function" maxLength={200} hint="E.g. shift lead" {...text('secondIs')} />
       </FieldGrid>
       <SignButton
         person={person}

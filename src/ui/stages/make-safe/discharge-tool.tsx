@@ -43,7 +43,7 @@ export function DischargeTool({
           <NumberField
             label="Capacitor bank"
             unit="µF"
-            hint="as printed on the capacitors"
+            hint="As printed on the capacitors"
             text={bank}
             set={setBank}
           />

@@ -36,8 +36,8 @@ export function LabelWait({
       n={3}
       title={
         drive.labelWait_min === null
-          ? `Wait ${unknownWait_min} min: label time not known`
-          : `Label time: ${drive.labelWait_min} min`
+          ? `Wait ${unknownWait_min} min: discharge time not known`
+          : `Discharge time: ${drive.labelWait_min} min`
       }
       mark={waited ? 'sound' : 'unprobed'}
       summary={

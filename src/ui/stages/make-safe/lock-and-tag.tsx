@@ -51,7 +51,7 @@ export function LockAndTag({
         <Field
           label="Isolated since"
           type="datetime-local"
-          hint="empty: now"
+          hint="Empty: now"
           max={now === 0 ? undefined : localMinute(now)}
           disabled={disabled}
           {...text('isolatedAt')}

@@ -58,7 +58,7 @@ export function Notices({
       )}
       {safety.noBankTerminal && (
         <Caution grave title="No bank terminal accessible: treat as charged.">
-          Only removal with covers on: lock, label time of {labelWait_min} min, lines and motor terminals
+          Only removal with covers on: lock, discharge time of {labelWait_min} min, lines and motor terminals
           proven dead. No bench test.
         </Caution>
       )}

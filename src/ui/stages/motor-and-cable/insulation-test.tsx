@@ -169,7 +169,7 @@ export function InsulationTestPanel({
           <Field label="After 1 minute" figure unit="MΩ" {...text('oneMinute')} />
           <Field
             label="After 10 minutes"
-            hint="for the polarization index; optional"
+            hint="For the polarization index; optional"
             figure
             unit="MΩ"
             {...text('tenMinutes')}

@@ -103,7 +103,7 @@ export function StopPanel({ jobId, store }: StageProps) {
             unit="min"
             text={allowed}
             set={setAllowed}
-            hint="empty: not known"
+            hint="Empty: not known"
           />
         </FieldGrid>
         {typed.length === 0 && (

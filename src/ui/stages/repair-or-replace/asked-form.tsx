@@ -103,7 +103,7 @@ export function AskedForm({ asked, store }: { asked: UnitRequirements; store: Jo
         </FieldGrid>
         <Tick label="Other units mounted side by side" {...tick('sideBySide')} />
         <FieldGrid min="240px">
-          <Field label="Network" maxLength={60} hint="e.g. Modbus RTU; empty: none" {...text('network')} />
+          <Field label="Network" maxLength={60} hint="E.g. Modbus RTU; empty: none" {...text('network')} />
         </FieldGrid>
         {typed.network.trim() !== '' && (
           <Box borderLeft="4px solid" borderColor="doubt" pl="3" mb="3">

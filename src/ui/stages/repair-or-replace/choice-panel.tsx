@@ -97,7 +97,7 @@ export function ChoicePanel({ store, catalogue, person }: StageProps) {
         </Text>
         <FieldGrid min="160px">
           {field('stopPerHour', 'stopPerHour', 'Cost of an hour of downtime')}
-          {field('workPerHour', 'workPerHour', 'Cost of cost of an hour of work')}
+          {field('workPerHour', 'workPerHour', 'Cost of an hour of work')}
           {field('bankAge_years', 'bankAge_years', 'Age of the capacitors')}
         </FieldGrid>
         <Tick

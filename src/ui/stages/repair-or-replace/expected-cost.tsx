@@ -22,7 +22,7 @@ function CostRow({ costed, most, best }: { costed: Costed; most: number; best: b
             {money(costed.cost.mid)}
             <Text as="span" fontSize="0.95rem" color="soft">
               {' '}
-              {money(costed.cost.low)} to {money(costed.cost.high)} · {costed.stop_h.toFixed(1)} h downtime
+              ({money(costed.cost.low)} to {money(costed.cost.high)}), {costed.stop_h.toFixed(1)} h downtime
             </Text>
           </Text>
         ) : (

@@ -123,7 +123,7 @@ describe('the wire list', () => {
     const { log } = wireList();
     await press('Add a wire');
     await fill('Old terminal', 'CM');
-    const role = screen.getByLabelText('It is') as HTMLSelectElement;
+    const role = screen.getByLabelText('Function') as HTMLSelectElement;
     expect(role.value).toBe('digital-common');
     await userEvent.selectOptions(role, 'plus24');
     await userEvent.clear(screen.getByLabelText('Old terminal'));

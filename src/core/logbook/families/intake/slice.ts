@@ -1,8 +1,8 @@
 import type { EntryOf } from '../../entry';
 import type { Payload } from '../../payloads';
 import { sliceOf, voided } from '../../slice';
-import { answer, told } from '../../told';
-import { quoted, remark, type TermsProfile } from '../../../terms';
+import { told, typedAnswer } from '../../told';
+import { remark, type TermsProfile } from '../../../terms';
 
 /** The entry that opened the job. */
 export const openedSlice = sliceOf<EntryOf<'job.opened'> | null>()({
@@ -33,9 +33,9 @@ export const callSlice = sliceOf<Payload<'take.call'> | null>()({
   words: {
     'take.call': ({ payload: { doing, display, changedLately, signs, terms } }) =>
       told('Call taken', [
-        doing !== undefined && answer('doing', quoted(doing)),
-        display !== undefined && answer('display', quoted(display)),
-        changedLately !== undefined && answer('changed lately', quoted(changedLately)),
+        typedAnswer('doing', doing),
+        typedAnswer('display', display),
+        typedAnswer('changed lately', changedLately),
         terms === 'us' && 'papers in US terms and units',
         signs.length > 0 && signs.map((sign) => sign.replaceAll('-', ' ')).join(', '),
       ]),

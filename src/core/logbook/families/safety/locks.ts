@@ -61,7 +61,7 @@ export function benchLock(
   if (proof !== null && state.noBankTerminal)
     return closed(
       'no-bank-terminal',
-      'No bank terminal accessible: treat as charged. Only removal with covers on, after the label time and the dead proof of lines and motor terminals. No bench test.',
+      'No bank terminal accessible: treat as charged. Only removal with covers on, after the discharge time and the dead proof of lines and motor terminals. No bench test.',
     );
   if (state.bridgedAt !== null)
     return closed(

@@ -148,7 +148,7 @@ function applyMeter(
     return {
       void:
         drive.labelWait_min === null
-          ? `Label time not known: ${unknownWait_min} minutes after isolation.`
+          ? `Discharge time not known: ${unknownWait_min} minutes after isolation.`
           : `The nameplate requires ${drive.labelWait_min} minutes after isolation.`,
     };
   for (const quantity of quantities) {
@@ -241,6 +241,9 @@ interface SafetyJob {
   swap: UnitChange;
 }
 
+/** A name within a sentence; what follows its first letter stays, units among it. */
+const inSentence = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
+
 /** The dead proof. It follows what is done at the drive, whether that counts or not. */
 export const safetySlice = sliceOf<SafetyState, SafetyJob>()({
   key: 'safety',
@@ -283,7 +286,7 @@ export const safetySlice = sliceOf<SafetyState, SafetyJob>()({
       const left = unsafeSources(payload.sources).length;
       const isolated = payload.sources
         .filter((s) => s.state === 'isolated')
-        .map((s) => sourceWords[s.kind].name.toLowerCase());
+        .map((s) => inSentence(sourceWords[s.kind].name));
       return told(left === 0 ? 'All sources isolated or absent' : `Sources listed, ${left} not safe`, [
         isolated.length > 0 && `isolated ${isolated.join(', ')}`,
       ]);

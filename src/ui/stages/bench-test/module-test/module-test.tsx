@@ -55,7 +55,7 @@ function Begin({ begin }: { begin: (kind: ModuleKind, name: string) => void }) {
       <Box my="3" maxW="420px">
         <TextField
           label="Which one"
-          hint="position in the drive, or what is printed on it"
+          hint="Position in the drive, or what is printed on it"
           text={name}
           set={setName}
           maxLength={200}

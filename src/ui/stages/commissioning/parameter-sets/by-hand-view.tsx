@@ -43,7 +43,7 @@ export function ByHandView({
       <Box maxW="520px" mb="2">
         <TextField
           label="Function, or parameter number"
-          hint="reverse, ramp, 45, top speed"
+          hint="Reverse, ramp, 45, top speed"
           text={text}
           maxLength={60}
           set={setText}

@@ -110,7 +110,7 @@ export function ImportForm({
         />
         <Field label="Rated output current of that unit" figure unit="A" {...text('amps')} />
         <QuantityField label="Rated power of that unit" quantity={ratedPower} {...quantity('kilowatts')} />
-        <Field label="Name" maxLength={200} hint="e.g. backup of March" {...text('name')} />
+        <Field label="Name" maxLength={200} hint="E.g. backup of March" {...text('name')} />
       </FieldGrid>
       <LongField
         label="Numbers and values"

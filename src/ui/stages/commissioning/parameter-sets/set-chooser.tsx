@@ -118,7 +118,7 @@ export function SetChooser({
           <Box flex="1 1 260px" maxW="420px">
             <TextField
               label="Why is this set good?"
-              hint="e.g. machine ran with it for a week"
+              hint="E.g. machine ran with it for a week"
               text={why}
               maxLength={200}
               set={setWhy}

@@ -31,7 +31,7 @@ export function WireLabelFields({
       <Field label="Cable and core" maxLength={60} {...text('core')} />
       <Field label="Voltage measured" figure unit="V" {...text('volts')} />
       <Select
-        label="It is"
+        label="Function"
         options={roleOptions}
         hint={
           expected === null
@@ -72,7 +72,7 @@ export function WireProofFields({
           <Field
             label="Terminal in the drawing"
             maxLength={12}
-            hint="empty: no terminal"
+            hint="Empty: no terminal"
             {...text('drawnAt')}
           />
         </FieldGrid>

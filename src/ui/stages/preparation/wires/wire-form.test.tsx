@@ -56,7 +56,7 @@ test('noted quickly, a wire has its terminal, its ferrule and what the terminal 
 test('the role follows the terminal until somebody chose another one', async () => {
   const kept = shown(wire);
   const from = screen.getByLabelText('Old terminal');
-  const role = screen.getByLabelText('It is');
+  const role = screen.getByLabelText('Function');
   await userEvent.clear(from);
   await fillField(from, 'X2');
   expect(role).toHaveValue('in:reverse');
@@ -95,7 +95,7 @@ test('another machine on the signal is kept with what it does meanwhile', async 
 test('what is unknown is not proven', async () => {
   const kept = shown({ ...wire, proven: true });
   expect(screen.getByRole('checkbox', { name: /^Proven/ })).toBeChecked();
-  await userEvent.selectOptions(screen.getByLabelText('It is'), 'not known');
+  await userEvent.selectOptions(screen.getByLabelText('Function'), 'not known');
   expect(screen.getByRole('checkbox', { name: /^Proven/ })).toBeDisabled();
   await press('Save wire');
   await waitFor(() => expect(kept[0]).toMatchObject({ role: 'unknown', proven: false }));
