@@ -116,11 +116,11 @@ test.describe('US terms', () => {
     expect(entries.find((e) => e.kind === 'motor.winding')?.payload.temperature_C).toBe(40);
   });
 
-  test('papers follow the customer, whoever reads them', async ({ page }) => {
+  test('documents follow the customer, whoever reads them', async ({ page }) => {
     const job = await newJob(page.request, 'Test fan');
     await visit(page, `/jobs/${job}/call`);
     await page
-      .getByRole('group', { name: 'Terms and units on this customer’s papers' })
+      .getByRole('group', { name: 'Terms and units on this customer’s documents' })
       .getByText(/^International/)
       .click();
     await page.getByRole('button', { name: 'Save, go to Nameplates' }).click();
@@ -129,7 +129,7 @@ test.describe('US terms', () => {
     await expect(page.getByRole('link', { name: /^PDF/ }).first()).toHaveText('PDF, A4');
     await visit(page, `/jobs/${job}/call`);
     await page
-      .getByRole('group', { name: 'Terms and units on this customer’s papers' })
+      .getByRole('group', { name: 'Terms and units on this customer’s documents' })
       .getByText(/^US/)
       .click();
     await page.getByRole('button', { name: 'Save, go to Nameplates' }).click();

@@ -24,7 +24,7 @@ export { currentStage, stageAddress, stageIds, stageLines, stageNames, stageOfAd
 export type { JobSummary } from './summary';
 export { summarise } from './summary';
 export { levelsOf, type ProofLevel } from './levels';
-export { termsOfPapers } from './families/intake/slice';
+export { termsOfDocuments } from './families/intake/slice';
 export { countOf } from './count';
 export { dangerSigns, type DangerSign } from './families/intake/vocabulary';
 export { lookItems, lookWords, type LookItem } from './families/inspection/vocabulary';

@@ -3,7 +3,7 @@ import * as z from 'zod';
 import { guardedRoute, HttpError, idOf, jsonAnswer } from '../http/guard';
 import { jobOrRefusal, type LoadedJob } from '../logbook/folded';
 import { personOf } from '../people/asking';
-import type { PaperContent, PaperName } from './papers';
+import type { DocumentContent, DocumentName } from './printable';
 import { printed, usualForm } from './print';
 
 const query = z.object({
@@ -20,7 +20,7 @@ interface Params {
  * @param name of the paper, and of the file
  * @param load the document of a job, which is loaded once
  */
-export const documentRoute = <Name extends PaperName, P extends object>(
+export const documentRoute = <Name extends DocumentName, P extends object>(
   name: Name,
   {
     load,
@@ -30,7 +30,7 @@ export const documentRoute = <Name extends PaperName, P extends object>(
     load: (job: LoadedJob, query: URLSearchParams) => Promise<P> | P;
     rows: (document: P) => object[];
     /** What is printed of it. */
-    content: (document: P) => PaperContent<Name> | Promise<PaperContent<Name>>;
+    content: (document: P) => DocumentContent<Name> | Promise<DocumentContent<Name>>;
   },
 ) =>
   guardedRoute(async (request: Request, { params }: Params) => {

@@ -82,7 +82,7 @@ export function Text({ children, ...rest }: PropsWithChildren<TextProps>) {
 export type PdfElement = ReactElement<DocumentProps>;
 
 /** Prints a paper in a customer's terms and units. */
-export const renderPaper = (paper: PdfElement, terms: TermsProfile): Promise<Buffer> =>
+export const renderDocument = (paper: PdfElement, terms: TermsProfile): Promise<Buffer> =>
   // The provider draws nothing: the document stays the root.
   renderToBuffer((<Terms.Provider value={terms}>{paper}</Terms.Provider>) as PdfElement);
 
@@ -139,7 +139,7 @@ const Foot = () => (
  * A paper with its title, its page numbers and what it defers to.
  * @param more what begins a page of its own each: a long paper in one piece is laid out again with every page
  */
-export function Paper({
+export function PdfDocument({
   title,
   paper,
   children,

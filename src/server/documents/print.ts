@@ -1,10 +1,10 @@
-import { termsOfPapers, type JobState } from '../../core/logbook';
+import { termsOfDocuments, type JobState } from '../../core/logbook';
 import type { ThreadOrder } from '../thread/order';
 import { sharedPool, threadBundle, type WorkLoad } from '../work';
-import type { PaperContent, PaperName, PaperOrder, PrintForm } from './papers';
+import type { DocumentContent, DocumentName, PrintOrder, PrintForm } from './printable';
 
 const printer = sharedPool<ThreadOrder, Uint8Array>({
-  what: 'paper',
+  what: 'document',
   bundle: threadBundle,
   heap_MB: 768,
   timeOut_ms: 60_000,
@@ -13,27 +13,27 @@ const printer = sharedPool<ThreadOrder, Uint8Array>({
 });
 
 /**
- * Prints a paper as PDF, in a thread of its own.
+ * Prints a document as PDF, in a thread of its own.
  * @param who whose line it waits in
  * @throws HttpError 503 where too many wait, or it takes too long
  */
-export const printed = <Name extends PaperName>(
-  paper: Name,
-  content: PaperContent<Name>,
+export const printed = <Name extends DocumentName>(
+  name: Name,
+  content: DocumentContent<Name>,
   form: PrintForm,
   who: string,
   signal?: AbortSignal,
 ): Promise<Uint8Array> =>
-  printer.ask({ task: 'print', print: { paper, content, form } as PaperOrder }, who, signal);
+  printer.ask({ task: 'print', print: { name, content, form } as PrintOrder }, who, signal);
 
-/** How a job's papers are printed where nobody asks for another size. */
+/** How a job's documents are printed where nobody asks for another size. */
 export function usualForm(state: JobState): PrintForm {
-  const terms = termsOfPapers(state);
+  const terms = termsOfDocuments(state);
   return { size: terms === 'us' ? 'letter' : 'a4', terms };
 }
 
 /** How much printing is under way. */
 export const printLoad = (): WorkLoad => printer.load();
 
-/** Has the thread ready before the first paper is asked for: it takes seconds to load. */
+/** Has the thread ready before the first document is asked for: it takes seconds to load. */
 export const warmPrinter = (): void => printer.warm();

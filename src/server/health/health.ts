@@ -92,7 +92,7 @@ async function diskPart(): Promise<HealthPart> {
 }
 
 function workPart(): HealthPart {
-  const loads = { Computing: calcLoad(), Papers: printLoad(), Photographs: pictureLoad() };
+  const loads = { Computing: calcLoad(), Documents: printLoad(), Photographs: pictureLoad() };
   return {
     id: 'work',
     name: 'Calculation and printing',

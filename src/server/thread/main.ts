@@ -1,12 +1,12 @@
 /** A worker thread of the server: `{ job, order }` in; `{ job, answer }`, `{ job, refused }` or `{ job, fault }` out. */
 import { parentPort } from 'node:worker_threads';
-import { printOrder } from '../documents/papers';
+import { printOrder } from '../documents/printable';
 import { HttpError } from '../http/refusal';
 import { archiveRead } from '../job/archive/read';
 import { letOthersFirst, niceness } from '../work';
 import type { ThreadOrder } from './order';
 
-letOthersFirst(niceness.papers);
+letOthersFirst(niceness.documents);
 
 const obey = async (order: ThreadOrder): Promise<unknown> =>
   order.task === 'print' ? new Uint8Array(await printOrder(order.print)) : archiveRead(order.bytes);

@@ -1,4 +1,4 @@
-import type { PaperOrder } from '../documents/papers';
+import type { PrintOrder } from '../documents/printable';
 
 /** What a worker thread of the server may be told to do. */
-export type ThreadOrder = { task: 'print'; print: PaperOrder } | { task: 'archive'; bytes: Uint8Array };
+export type ThreadOrder = { task: 'print'; print: PrintOrder } | { task: 'archive'; bytes: Uint8Array };

@@ -6,7 +6,7 @@ import { basename } from 'node:path';
  * Who comes first on a busy processor: a higher number gets less of it. The database and the door, which record what a person
  * enters with a drive in hand, stay at 0.
  */
-export const niceness = { pages: 5, papers: 10, pictures: 10 } as const;
+export const niceness = { pages: 5, documents: 10, pictures: 10 } as const;
 
 /** Lets the others of this machine go first: of this thread, and of what it starts from now on. */
 export function letOthersFirst(level: number): void {

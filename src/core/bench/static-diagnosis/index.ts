@@ -26,6 +26,7 @@ export {
   conclude,
   faultsWords,
   faultWords,
+  possibleFaultsWords,
   nameOf,
   trapHeadlines,
   type Conclusion,

@@ -12,7 +12,7 @@ const fixedNames: Partial<Record<Position, string>> = {
   'brk.switch': 'brake IGBT',
   'brk.diode': 'brake freewheel diode',
   'bus.cap': 'capacitor bank',
-  'bus.link': 'DC link',
+  'bus.link': 'DC-link choke or jumper',
   'bus.precharge': 'precharge resistor',
   'bus.fuse': 'inverter fuse',
   'bus.bleeder': 'bleeder',
@@ -49,6 +49,19 @@ const modeWords: Record<FaultMode, string> = {
 /** One fault in words, e.g. "L2 upper diode is open". */
 export const faultWords = (fault: NamedFault, stage: Stage): string =>
   `${bareNameOf(fault.component, stage, fault.mode)} ${modeWords[fault.mode]}`;
+
+const either = new Intl.ListFormat('en', { type: 'disjunction' });
+
+/**
+ * What may be wrong with each part in one text, e.g. "L2 upper diode is open, leaks or has a high forward drop".
+ * @param faults any faults; parts in the order of their first
+ * @param stage the power stage they are of
+ */
+export const possibleFaultsWords = (faults: readonly NamedFault[], stage: Stage): string[] =>
+  [...new Set(faults.map((f) => f.component))].map((component) => {
+    const modes = faults.filter((f) => f.component === component).map((f) => modeWords[f.mode]);
+    return `${bareNameOf(component, stage)} ${either.format(new Set(modes))}`;
+  });
 
 /** Several faults in words, e.g. "L2 upper diode is open and …". */
 export const faultsWords = (faults: readonly NamedFault[], stage: Stage): string =>

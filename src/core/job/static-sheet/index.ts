@@ -16,7 +16,7 @@ import { sourceWords, type Limits } from '../../bench/make-safe';
 import {
   bareNameOf,
   conclude,
-  faultWords,
+  possibleFaultsWords,
   type Diagnosis,
   type PositionState,
 } from '../../bench/static-diagnosis';
@@ -288,7 +288,9 @@ export function sheetOf(state: JobState, diagnosis: Diagnosis, limits: Limits): 
       ...neverSeen,
       ...(stage === null
         ? []
-        : diagnosis.unseen.map((f) => `with the readings taken: whether the ${faultWords(f, stage)}`)),
+        : possibleFaultsWords(diagnosis.unseen, stage).map(
+            (words) => `with the readings taken: whether the ${words}`,
+          )),
     ],
     traces: tracePaths(state),
     changes: changesMade(state),

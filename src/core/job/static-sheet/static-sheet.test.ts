@@ -58,7 +58,9 @@ describe('the static-test sheet', () => {
 
   it('says what the test cannot see, always', () => {
     expect(sheet.unseen.join()).toMatch(/IGBTs switch/);
-    expect(sheet.unseen.join()).toMatch(/with the probes taken/);
+    expect(sheet.unseen.join()).toMatch(
+      /with the readings taken: whether the L1 lower diode is shorted, is open, leaks, or has a high forward drop/,
+    );
   });
 
   it('never calls anything good', () => {

@@ -1,11 +1,11 @@
-import { IdentityLines, Paper, PdfRow, PdfSection, Text, type PdfElement } from '../pdf-kit';
+import { IdentityLines, PdfDocument, PdfRow, PdfSection, Text, type PdfElement } from '../pdf-kit';
 import type { FirstPowerDocument } from './load';
 
 const sumWidths = [18, 24, 58];
 const curveWidths = [20, 20, 25, 35];
 
 export const firstPowerPdf = (paper: FirstPowerDocument, size: 'a4' | 'letter'): PdfElement => (
-  <Paper title={paper.title} paper={size}>
+  <PdfDocument title={paper.title} paper={size}>
     <IdentityLines lines={paper.identity} />
     <PdfSection title="Before">
       <Text>
@@ -53,5 +53,5 @@ export const firstPowerPdf = (paper: FirstPowerDocument, size: 'a4' | 'letter'):
         Switch off, prove dead again, refit covers. Only then lamps as a load, and only then the motor.
       </Text>
     </PdfSection>
-  </Paper>
+  </PdfDocument>
 );

@@ -1,7 +1,7 @@
 import { ratingOf, type Control } from '../../../core/equipment/catalogue';
 import { shownAs } from '../../../core/equipment/drive-words';
 import { keyPlan, pressWords, type KeyPlan } from '../../../core/parameter-sets/keypad';
-import { termsOfPapers, type JobState, type KeptSet } from '../../../core/logbook';
+import { termsOfDocuments, type JobState, type KeptSet } from '../../../core/logbook';
 import { auditSet, factorySet, fittedWith, type UnitSet } from '../../../core/parameter-sets/parameters';
 import { checksumOf } from '../../../core/parameter-sets/set-files';
 import { HttpError } from '../../http/guard';
@@ -35,7 +35,7 @@ const identity = ({ state, set, unit }: Gathered): [label: string, value: string
   ['Set', `${set.name}, ${set.by.name}, ${when(set.at)}`],
   [
     'Type',
-    `${unit.typeId}, ${unit.rating.ratedAmps} A, ${writeQuantity(ratedPower, unit.rating.power_kW, termsOfPapers(state) === 'us')}`,
+    `${unit.typeId}, ${unit.rating.ratedAmps} A, ${writeQuantity(ratedPower, unit.rating.power_kW, termsOfDocuments(state) === 'us')}`,
   ],
   ...(set.serial === null ? [] : [line('Serial number', set.serial)]),
   ...(set.firmware === null ? [] : [line('Firmware', set.firmware)]),

@@ -1,6 +1,6 @@
 import { Polygon, Svg, View } from '@react-pdf/renderer';
 import { heldFor, pressRuns, type KeyStep, type Press } from '../../../core/parameter-sets/keypad';
-import { IdentityLines, Paper, PdfRow, s, PdfSection, Text, type PdfElement } from '../pdf-kit';
+import { IdentityLines, PdfDocument, PdfRow, s, PdfSection, Text, type PdfElement } from '../pdf-kit';
 import type { KeyDocument, SetDocument } from './load';
 
 type Size = 'a4' | 'letter';
@@ -10,7 +10,7 @@ const setWidths = [12, 34, 30, 24];
 
 function SetDocument({ sheet, size }: { sheet: SetDocument; size: Size }) {
   return (
-    <Paper title={sheet.title} paper={size}>
+    <PdfDocument title={sheet.title} paper={size}>
       <IdentityLines lines={sheet.identity} />
       {sheet.findings.length > 0 && (
         <PdfSection title="To check">
@@ -36,7 +36,7 @@ function SetDocument({ sheet, size }: { sheet: SetDocument; size: Size }) {
           ))}
         </PdfSection>
       )}
-    </Paper>
+    </PdfDocument>
   );
 }
 
@@ -123,7 +123,7 @@ function KeyLine({ step, place }: { step: KeyStep; place: number }) {
 function KeyDocument({ sheet, size }: { sheet: KeyDocument; size: Size }) {
   const { plan } = sheet;
   return (
-    <Paper title={sheet.title} paper={size}>
+    <PdfDocument title={sheet.title} paper={size}>
       <IdentityLines lines={sheet.identity} />
       <View style={s.verdict}>
         <Text>
@@ -153,7 +153,7 @@ function KeyDocument({ sheet, size }: { sheet: KeyDocument; size: Size }) {
       <PdfSection title="Done by">
         <Text>Name, date: </Text>
       </PdfSection>
-    </Paper>
+    </PdfDocument>
   );
 }
 

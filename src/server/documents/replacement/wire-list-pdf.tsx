@@ -1,10 +1,10 @@
-import { IdentityLines, Paper, PdfRow, PdfSection, Text, type PdfElement } from '../pdf-kit';
+import { IdentityLines, PdfDocument, PdfRow, PdfSection, Text, type PdfElement } from '../pdf-kit';
 import type { WireListDocument } from './wire-list';
 
 const widths = [6, 11, 12, 12, 11, 11, 27, 10];
 
 export const wireListPdf = (paper: WireListDocument, size: 'a4' | 'letter'): PdfElement => (
-  <Paper title={paper.title} paper={size}>
+  <PdfDocument title={paper.title} paper={size}>
     <IdentityLines lines={paper.identity} />
     <PdfSection title="Wires">
       <PdfRow
@@ -42,5 +42,5 @@ export const wireListPdf = (paper: WireListDocument, size: 'a4' | 'letter'): Pdf
         ))}
       </PdfSection>
     )}
-  </Paper>
+  </PdfDocument>
 );

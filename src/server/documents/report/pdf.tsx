@@ -1,7 +1,7 @@
 import { Circle, Image as Photo, Line, Polyline, Svg, View } from '@react-pdf/renderer';
 import { scaleLinear } from 'd3';
 import type { Report, ReportCurve } from '../../../core/job/report';
-import { IdentityLines, Paper, PdfRow, s, PdfSection, Text, type PdfElement } from '../pdf-kit';
+import { IdentityLines, PdfDocument, PdfRow, s, PdfSection, Text, type PdfElement } from '../pdf-kit';
 import type { IllustratedReport, Picture } from './load';
 import { pagesOf, type Piece } from './page-breaks';
 
@@ -198,7 +198,7 @@ function ReportDocument({
         ]),
   ];
   return (
-    <Paper title={report.title} paper={size} more={more}>
+    <PdfDocument title={report.title} paper={size} more={more}>
       <IdentityLines lines={report.identity} />
       <View style={{ fontSize: 11.5, lineHeight: 1.45 }}>
         {report.customer.map((c) => (
@@ -213,7 +213,7 @@ function ReportDocument({
         ))}
       </View>
       <Signature signed={report.signed} />
-    </Paper>
+    </PdfDocument>
   );
 }
 

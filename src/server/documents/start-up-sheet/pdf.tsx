@@ -1,5 +1,5 @@
 import { View } from '@react-pdf/renderer';
-import { IdentityLines, Paper, PdfRow, PdfSection, utcTime, Text, type PdfElement } from '../pdf-kit';
+import { IdentityLines, PdfDocument, PdfRow, PdfSection, utcTime, Text, type PdfElement } from '../pdf-kit';
 import type { StartUpDocument } from './load';
 
 // No monospaced cells here: the shipped Plex file breaks the PDF on letters, and entries have letters.
@@ -7,7 +7,7 @@ const widths = [9, 21, 15, 14, 13, 28];
 
 function StartUpDocument({ sheet, paper }: { sheet: StartUpDocument; paper: 'a4' | 'letter' }) {
   return (
-    <Paper title={sheet.title} paper={paper}>
+    <PdfDocument title={sheet.title} paper={paper}>
       <IdentityLines lines={sheet.identity} />
       {sheet.findings.length > 0 && (
         <PdfSection title="To check">
@@ -76,7 +76,7 @@ function StartUpDocument({ sheet, paper }: { sheet: StartUpDocument; paper: 'a4'
           {sheet.readBack ? 'Read back from the drive.' : 'Entered by hand, not read back.'}
         </Text>
       </PdfSection>
-    </Paper>
+    </PdfDocument>
   );
 }
 

@@ -1,6 +1,15 @@
 import { Path, Svg, View } from '@react-pdf/renderer';
 import { readingStateWords, type Sheet, type SheetReading } from '../../../core/job/static-sheet';
-import { IdentityLines, Paper, PdfRow, s, PdfSection, utcTime, Text, type PdfElement } from '../pdf-kit';
+import {
+  IdentityLines,
+  PdfDocument,
+  PdfRow,
+  s,
+  PdfSection,
+  utcTime,
+  Text,
+  type PdfElement,
+} from '../pdf-kit';
 
 const shown = (v: number | string): string => (typeof v === 'number' ? v.toFixed(3) : v);
 
@@ -54,7 +63,7 @@ function SafetyPart({ safety }: { safety: NonNullable<Sheet['safety']> }) {
 
 function SheetDocument({ sheet, paper }: { sheet: Sheet; paper: 'a4' | 'letter' }) {
   return (
-    <Paper title={sheet.title} paper={paper}>
+    <PdfDocument title={sheet.title} paper={paper}>
       <IdentityLines lines={sheet.identity.map((i) => [i.label, i.value] as const)} />
       <View style={s.verdict} wrap={false}>
         <Text style={s.headline}>{sheet.conclusion.headline}</Text>
@@ -155,7 +164,7 @@ function SheetDocument({ sheet, paper }: { sheet: Sheet; paper: 'a4' | 'letter' 
             : `${sheet.signature.name}, ${sheet.signature.role}, ${utcTime(sheet.signature.at)}`}
         </Text>
       </PdfSection>
-    </Paper>
+    </PdfDocument>
   );
 }
 

@@ -40,7 +40,7 @@ export function CallStage({ store, goTo }: StageProps) {
     doing: call?.doing ?? '',
     display: call?.display ?? '',
     changedLately: call?.changedLately ?? '',
-    // Of a call that was taken before this was asked, papers stay as they were.
+    // Of a call that was taken before this was asked, documents stay as they were.
     terms: call === null ? profile : (call.terms ?? 'international'),
     signs: recordOf(signs, (sign) => call?.signs.includes(sign) ?? false),
   });
@@ -96,7 +96,7 @@ export function CallStage({ store, goTo }: StageProps) {
         </Box>
         <Box mb="4">
           <Choice
-            label="Terms and units on this customer’s papers"
+            label="Terms and units on this customer’s documents"
             options={optionsOf(profileNames)}
             {...pick('terms')}
           />

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { termsOfPapers } from '@/core/logbook';
+import { termsOfDocuments } from '@/core/logbook';
 import { uuidSchema } from '@/server/http/guard';
 import { loadJob } from '@/server/logbook/folded';
 import { currentPerson } from '@/server/people/current-person';
@@ -21,7 +21,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
     <ReportPage
       jobId={id}
       report={report}
-      terms={termsOfPapers(job.state)}
+      terms={termsOfDocuments(job.state)}
       people={everybody}
       person={person}
     />

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { termsOfPapers } from '@/core/logbook';
+import { termsOfDocuments } from '@/core/logbook';
 import { uuidSchema } from '@/server/http/guard';
 import { loadJob } from '@/server/logbook/folded';
 import { currentPerson } from '@/server/people/current-person';
@@ -18,6 +18,6 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
   const sheet = await loadStaticSheet(job);
   const [everybody, person] = await Promise.all([people(), currentPerson()]);
   return (
-    <SheetPage jobId={id} sheet={sheet} terms={termsOfPapers(job.state)} people={everybody} person={person} />
+    <SheetPage jobId={id} sheet={sheet} terms={termsOfDocuments(job.state)} people={everybody} person={person} />
   );
 }

@@ -24,7 +24,7 @@ export const intakeKinds = {
     display: optionalShort,
     changedLately: optionalShort,
     signs: z.array(z.enum(dangerSigns)).default([]),
-    /** The customer's terms and units: of every paper. */
+    /** The customer's terms and units: of every document. */
     terms: termsProfile.optional(),
   }),
 } as const;

@@ -36,15 +36,15 @@ export const callSlice = sliceOf<Payload<'take.call'> | null>()({
         typedAnswer('doing', doing),
         typedAnswer('display', display),
         typedAnswer('changed lately', changedLately),
-        terms === 'us' && 'papers in US terms and units',
+        terms === 'us' && 'documents in US terms and units',
         signs.length > 0 && signs.map((sign) => sign.replaceAll('-', ' ')).join(', '),
       ]),
   },
 });
 
 /**
- * The terms and units of a job's papers: those the customer asked for, the usual ones before.
+ * The terms and units of a job's documents: those the customer asked for, the usual ones before.
  * @param state.call what was said when the call was taken
  */
-export const termsOfPapers = ({ call }: { call: Payload<'take.call'> | null }): TermsProfile =>
+export const termsOfDocuments = ({ call }: { call: Payload<'take.call'> | null }): TermsProfile =>
   call?.terms ?? 'international';

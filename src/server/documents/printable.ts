@@ -1,0 +1,45 @@
+import type { TermsProfile } from '../../core/terms';
+import { firstPowerPdf } from './first-power/pdf';
+import { keyPdf, setPdf } from './parameter-sets/pdf';
+import { drillingPdf } from './replacement/drilling-pdf';
+import { labelsPdf } from './replacement/labels-pdf';
+import { wireListPdf } from './replacement/wire-list-pdf';
+import { renderDocument, type PdfElement } from './pdf-kit';
+import { reportPdf } from './report/pdf';
+import { startUpPdf } from './start-up-sheet/pdf';
+import { sheetPdf } from './static-sheet/pdf';
+
+/** Every document that is printed, by the name of its file. What goes in is plain data: it comes from another thread. */
+export const printable = {
+  drilling: drillingPdf,
+  'first-power': firstPowerPdf,
+  keys: keyPdf,
+  'parameter-set': setPdf,
+  report: reportPdf,
+  'start-up': startUpPdf,
+  'static-test': sheetPdf,
+  'wire-labels': labelsPdf,
+  wires: wireListPdf,
+};
+
+export type DocumentName = keyof typeof printable;
+export type PaperSize = 'a4' | 'letter';
+/** How a document is printed: its size, and the customer's terms and units. */
+export interface PrintForm {
+  size: PaperSize;
+  terms: TermsProfile;
+}
+/** What a document is made of. */
+export type DocumentContent<Name extends DocumentName> = Parameters<(typeof printable)[Name]>[0];
+
+/** One document, as it is sent to the thread that prints. */
+export type PrintOrder = {
+  [Name in DocumentName]: { name: Name; content: DocumentContent<Name>; form: PrintForm };
+}[DocumentName];
+
+/** Prints an order. */
+export function printOrder({ name, content, form }: PrintOrder): Promise<Buffer> {
+  // The order's content is of its document; the compiler cannot follow that through the table.
+  const draw = printable[name] as (content: PrintOrder['content'], size: PaperSize) => PdfElement;
+  return renderDocument(draw(content, form.size), form.terms);
+}
