@@ -73,7 +73,7 @@ export function DocumentPage({
 }) {
   return (
     <>
-      <TopBar people={people} person={person}>
+      <TopBar inJob people={people} person={person}>
         <Secondary asChild color="benchInk" minH="44px" _hover={{ opacity: 0.8 }}>
           <NextLink href={`/jobs/${jobId}/hand-over`}>Back to the job</NextLink>
         </Secondary>

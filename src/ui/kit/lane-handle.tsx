@@ -1,5 +1,6 @@
 import type { ScaleLinear } from 'd3';
 import { useRef } from 'react';
+import { ChartLabel } from './chart-label';
 
 /** A moment that can be moved: dragged, or by the arrow keys. */
 export interface Handle {
@@ -65,7 +66,7 @@ export function LaneHandle({
         x1={at}
         x2={at}
         y1={8}
-        y2={bottom}
+        y2={bottom - 44}
         stroke="var(--chakra-colors-ink)"
         strokeWidth="1.4"
         strokeDasharray="2 4"
@@ -77,18 +78,9 @@ export function LaneHandle({
         stroke="var(--chakra-colors-paper)"
         strokeWidth="1.5"
       />
-      <text
-        x={Math.min(at, (x.range()[1] ?? at) - labelHalf)}
-        y={bottom - 31}
-        textAnchor="middle"
-        fontSize="12"
-        fill="var(--chakra-colors-ink)"
-        stroke="var(--chakra-colors-card)"
-        strokeWidth="3"
-        paintOrder="stroke"
-      >
+      <ChartLabel x={Math.min(at, (x.range()[1] ?? at) - labelHalf)} y={bottom - 31} textAnchor="middle">
         {handle.name} {handle.shown}
-      </text>
+      </ChartLabel>
     </g>
   );
 }

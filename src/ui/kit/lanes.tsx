@@ -6,6 +6,7 @@ import { PlainTable } from './plain-table';
 import { XAxis } from './x-axis';
 import { YTicks } from './y-ticks';
 import { Cell } from './text';
+import { ChartLabel } from './chart-label';
 
 const width = 720;
 const lane = 96;
@@ -43,7 +44,7 @@ const LimitLine = ({ at, name }: { at: number; name: string }) => (
       stroke="var(--chakra-colors-failed)"
       strokeDasharray="6 5"
     />
-    <text
+    <ChartLabel
       x={width - inset.right - 4}
       y={at + 12}
       textAnchor="end"
@@ -51,7 +52,7 @@ const LimitLine = ({ at, name }: { at: number; name: string }) => (
       fill="var(--chakra-colors-failed)"
     >
       {name}
-    </text>
+    </ChartLabel>
   </g>
 );
 
@@ -138,11 +139,11 @@ export function Lanes<S extends { at_s: number }>({
                     stroke="var(--chakra-colors-ink)"
                     strokeWidth="2"
                   />
-                  <text x={inset.left + 6} y={top + 10} fontSize="13" fill="var(--chakra-colors-ink)">
+                  <ChartLabel x={inset.left + 6} y={top + 10} fontSize="13" fill="var(--chakra-colors-ink)">
                     {one.name}
                     {one.unit === 'bit' || one.unit === '' ? '' : `, ${one.unit}`}
                     {now === null ? '' : `: ${Number(now.toFixed(2))}`}
-                  </text>
+                  </ChartLabel>
                 </g>
               );
             })}
@@ -156,7 +157,7 @@ export function Lanes<S extends { at_s: number }>({
                   stroke="var(--chakra-colors-failed)"
                   strokeWidth="1.6"
                 />
-                <text
+                <ChartLabel
                   x={x(m.at_s) - 5}
                   y={16}
                   textAnchor="end"
@@ -164,7 +165,7 @@ export function Lanes<S extends { at_s: number }>({
                   fill="var(--chakra-colors-failed)"
                 >
                   {m.name}
-                </text>
+                </ChartLabel>
               </g>
             ))}
             {handles.map((h) => (

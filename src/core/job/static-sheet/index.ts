@@ -182,7 +182,7 @@ function safetyOf(state: JobState, limits: Limits): Sheet['safety'] {
             },
           ];
     }),
-    limits: `hands ${limits.hands_V} V, diode test ${limits.test_V} V`,
+    limits: `work inside ${limits.hands_V} V, diode test ${limits.test_V} V`,
     statement: !proof.complete
       ? 'Dead proof not complete.'
       : safety.alive !== null

@@ -6,6 +6,7 @@ import { PlainTable } from '../../kit/plain-table';
 import { XAxis } from '../../kit/x-axis';
 import { YTicks } from '../../kit/y-ticks';
 import { Cell, Text } from '../../kit/text';
+import { ChartLabel } from '../../kit/chart-label';
 
 const [width, height] = [460, 220];
 const inset = { left: 56, right: 14, top: 12, bottom: 40 };
@@ -74,9 +75,14 @@ export function CurveChart({ curve }: { curve: ReportCurve }) {
                 />
               ))}
               {at !== undefined && (
-                <text x={inset.left + 6} y={inset.top + 6} fontSize="13" fill="var(--chakra-colors-ink)">
+                <ChartLabel
+                  x={inset.left + 6}
+                  y={inset.top + 6}
+                  fontSize="13"
+                  fill="var(--chakra-colors-ink)"
+                >
                   {at[0]} {curve.x.unit}: {at[1]} {curve.y.unit}
-                </text>
+                </ChartLabel>
               )}
             </>
           );

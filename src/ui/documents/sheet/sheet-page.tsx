@@ -47,6 +47,47 @@ function Readings({ sheet }: { sheet: Sheet }) {
   );
 }
 
+/** The dead proof: who, with which meter, and every reading. */
+function MadeSafe({ safety }: { safety: NonNullable<Sheet['safety']> }) {
+  return (
+    <DocumentPart title="Made safe">
+      <Text fontWeight="600">{safety.statement}</Text>
+      <Text>
+        By {safety.by}. Meter proven {safety.meter}. Limits: {safety.limits}.
+      </Text>
+      <Box
+        as="ul"
+        listStyleType="none"
+        mt="2"
+        display="grid"
+        gridTemplateColumns={{ base: '1fr', sm: '1fr 1fr' }}
+        columnGap="6"
+      >
+        {safety.figures.map((f) => (
+          <Box
+            as="li"
+            key={`${f.between} ${f.quantity} ${f.where}`}
+            display="flex"
+            justifyContent="space-between"
+            borderBottom="1px solid"
+            borderColor="line"
+          >
+            <span>
+              <Said>
+                {f.between} {f.quantity}, {f.where}
+              </Said>
+            </span>
+            <Text as="span" fontFamily="mono">
+              {f.below ? '< ' : ''}
+              {f.volts} V
+            </Text>
+          </Box>
+        ))}
+      </Box>
+    </DocumentPart>
+  );
+}
+
 /** The static-test sheet as a page; it prints as it stands. */
 export function SheetPage({
   jobId,
@@ -88,43 +129,7 @@ export function SheetPage({
       <DocumentPart title="Readings">
         <Readings sheet={sheet} />
       </DocumentPart>
-      {sheet.safety !== null && (
-        <DocumentPart title="Made safe">
-          <Text fontWeight="600">{sheet.safety.statement}</Text>
-          <Text>
-            By {sheet.safety.by}. Meter proven {sheet.safety.meter}. Limits: {sheet.safety.limits}.
-          </Text>
-          <Box
-            as="ul"
-            listStyleType="none"
-            mt="2"
-            display="grid"
-            gridTemplateColumns={{ base: '1fr', sm: '1fr 1fr' }}
-            columnGap="6"
-          >
-            {sheet.safety.figures.map((f) => (
-              <Box
-                as="li"
-                key={`${f.between} ${f.quantity} ${f.where}`}
-                display="flex"
-                justifyContent="space-between"
-                borderBottom="1px solid"
-                borderColor="line"
-              >
-                <span>
-                  <Said>
-                    {f.between} {f.quantity}, {f.where}
-                  </Said>
-                </span>
-                <Text as="span" fontFamily="mono">
-                  {f.below ? '< ' : ''}
-                  {f.volts} V
-                </Text>
-              </Box>
-            ))}
-          </Box>
-        </DocumentPart>
-      )}
+      {sheet.safety !== null && <MadeSafe safety={sheet.safety} />}
       {sheet.modules.map((m) => (
         <DocumentPart key={m.name} title={`Module by lamp and battery: ${m.name}`}>
           <Text fontWeight="600">{m.verdict.replace('-', ' ')}</Text>

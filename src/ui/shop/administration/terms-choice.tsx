@@ -21,8 +21,8 @@ export function TermsChoice({ person }: { person: Person }) {
   return (
     <Section title="Terms and units">
       <Text mb="2">
-        For {person.name} only. Values are stored in SI units; documents use what the customer asked for on the
-        Call page of the job.
+        For {person.name} only. Values are stored in SI units; documents use what the customer asked for on
+        the Call page of the job.
       </Text>
       <Choice
         label="Terms and units of your pages"

@@ -7,6 +7,7 @@ import { XAxis } from '../../kit/x-axis';
 import { YTicks } from '../../kit/y-ticks';
 import { keysOf, valueAt } from '@/core/numerics/arrays';
 import { Cell } from '../../kit/text';
+import { ChartLabel } from '../../kit/chart-label';
 
 export interface Curve {
   name: string;
@@ -203,14 +204,14 @@ export function WaveChart({
                         />
                       )),
                     )}
-                  <text x={inset.left + 6} y={top + 12} fontSize="13" fill="var(--chakra-colors-ink)">
+                  <ChartLabel x={inset.left + 6} y={top + 12} fontSize="13" fill="var(--chakra-colors-ink)">
                     {lane.name}, {lane.unit}
                     {at !== null &&
                       `: ${lane.curves
                         .filter((c) => c.style !== 'raw')
                         .map((c) => `${c.name} ${shown(curveAt(c, at))}`)
                         .join(' · ')}`}
-                  </text>
+                  </ChartLabel>
                 </g>
               ))}
               {at !== null && (

@@ -8,6 +8,7 @@ import { XAxis } from '../../kit/x-axis';
 import { YTicks } from '../../kit/y-ticks';
 import { countdown } from '../../kit/time';
 import { Cell, Text } from '../../kit/text';
+import { ChartLabel } from '../../kit/chart-label';
 
 const width = 560;
 const height = 210;
@@ -101,7 +102,7 @@ export default function DischargeChart({
                 strokeDasharray="6 5"
                 strokeWidth="1.6"
               />
-              <text
+              <ChartLabel
                 x={x(end_s) - 4}
                 y={y(startVolts) + 15}
                 textAnchor="end"
@@ -109,12 +110,12 @@ export default function DischargeChart({
                 fill="var(--chakra-colors-failed)"
               >
                 bleeder open: never
-              </text>
+              </ChartLabel>
               <path d={path} fill="none" stroke="var(--chakra-colors-ink)" strokeWidth="2.4" />
               {marks.map((m) => (
                 <g key={m.label}>
                   <circle cx={x(m.seconds)} cy={y(m.volts)} r="4.5" fill="var(--chakra-colors-doubt)" />
-                  <text
+                  <ChartLabel
                     x={x(m.seconds)}
                     y={y(m.volts) - 9}
                     textAnchor="end"
@@ -122,13 +123,13 @@ export default function DischargeChart({
                     fill="var(--chakra-colors-ink)"
                   >
                     {m.label}
-                  </text>
+                  </ChartLabel>
                 </g>
               ))}
               {shown_s !== null && shown_s <= end_s && (
                 <g>
                   <Crosshair x={x(shown_s)} top={inset.top} bottom={height - inset.bottom} />
-                  <text
+                  <ChartLabel
                     x={x(shown_s) + 5}
                     y={inset.top + 40}
                     style={{ fontFamily: "'IBM Plex Mono'" }}
@@ -136,7 +137,7 @@ export default function DischargeChart({
                     fill="var(--chakra-colors-ink)"
                   >
                     {countdown(shown_s)} {busVoltsAfter({ ...bank, startVolts }, shown_s).toFixed(0)} V
-                  </text>
+                  </ChartLabel>
                 </g>
               )}
             </>

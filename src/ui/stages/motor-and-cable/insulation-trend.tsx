@@ -9,6 +9,7 @@ import { day } from '../../kit/time';
 import { Disclosure } from '../../kit/why';
 import { YTicks } from '../../kit/y-ticks';
 import { Cell, Text } from '../../kit/text';
+import { ChartLabel } from '../../kit/chart-label';
 
 const width = 640;
 const height = 190;
@@ -89,14 +90,14 @@ function Chart({ trend, name }: { trend: InsulationTrend; name: string }) {
               stroke="var(--chakra-colors-failed)"
               strokeDasharray="6 5"
             />
-            <text
+            <ChartLabel
               x={width - inset.right + 6}
               y={y(trend.minimum_Mohm) + 4}
               fontSize="11.5"
               fill="var(--chakra-colors-failed)"
             >
               min {trend.minimum_Mohm} MΩ
-            </text>
+            </ChartLabel>
             <path
               d={line()(trend.points.map(at)) ?? ''}
               fill="none"
@@ -113,9 +114,9 @@ function Chart({ trend, name }: { trend: InsulationTrend; name: string }) {
               />
             ))}
             {shown !== undefined && (
-              <text x={inset.left} y={14} fontSize="13" fill="var(--chakra-colors-ink)">
+              <ChartLabel x={inset.left} y={14} fontSize="13" fill="var(--chakra-colors-ink)">
                 {day(shown.at)}: {formatSignificant(shown.corrected_Mohm)} MΩ
-              </text>
+              </ChartLabel>
             )}
           </>
         );

@@ -284,7 +284,7 @@ export const startUpSlice = sliceOf<StartUpState, StartUpJob>()({
     'motor.earthed': ({ payload }) => `Winding earthed for ${payload.seconds} s`,
     'motor.unbalance': ({ payload }) => `Unbalance of ${payload.of}: ${payload.values.join(' / ')}`,
     'startup.choices': ({ payload: { choices, supply } }) =>
-      told(`Start-up: ${choices.load.replaceAll('-', ' ')}, ${choices.region}`, [
+      told(`Start-up: ${choices.load.replaceAll('-', ' ')} load, ${choices.region.replace('Hz', ' Hz')} defaults`, [
         `supply ${supply.volts} V`,
         `run from ${choices.runFrom}, reference from ${choices.speedFrom}`,
         answer('acceleration, s', choices.up_s),
