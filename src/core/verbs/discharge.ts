@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { discharge, timeConstant } from '../bench/discharge';
+import { compareDischarge, discharge, timeConstant } from '../bench/discharge';
 import { always } from './vocabulary-schema';
 import { verb } from './verb';
 
@@ -18,6 +18,7 @@ const input = z.union([
     startVolts: positive,
     limitVolts: positive,
   }),
+  z.strictObject({ ...always, capacitance_uF: positive, bleederOhm: positive, readings }),
   z.strictObject({ ...always, bleederOhm: positive, readings }),
   z.strictObject({ ...always, capacitance_uF: positive, readings }),
 ]);
@@ -30,6 +31,14 @@ const output = z.union([
     secondsIfBleederOpen: z.null(),
     tau_s: z.number(),
     storedEnergy_J: z.number(),
+  }),
+  z.strictObject({
+    id,
+    tau_s: z.number(),
+    expectedTau_s: z.number(),
+    ratio: z.number(),
+    verdict: z.enum(['as-expected', 'too-fast', 'too-slow']),
+    why: z.string(),
   }),
   z.strictObject({ id, capacitance_uF: z.number(), tau_s: z.number() }),
   z.strictObject({ id, bleederOhm: z.number(), tau_s: z.number() }),
@@ -44,6 +53,7 @@ export const dischargeVerb = verb({
   run: (i) => {
     if (!('readings' in i)) return discharge(i);
     const tau_s = timeConstant(i.readings) ?? NaN;
+    if ('bleederOhm' in i && 'capacitance_uF' in i) return compareDischarge(i, tau_s);
     return 'bleederOhm' in i
       ? { capacitance_uF: (tau_s / i.bleederOhm) * 1e6, tau_s }
       : { bleederOhm: tau_s / (i.capacitance_uF * 1e-6), tau_s };

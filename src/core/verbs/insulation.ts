@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { insulation, readingAt } from '../motor/insulation';
+import { constructionAsked_V, insulation, readingAt, readingsNear } from '../motor/insulation';
 import { verb } from './verb';
 import { always } from './vocabulary-schema';
 
@@ -16,9 +16,14 @@ const input = z
     material: z.enum(['thermosetting', 'thermoplastic']).optional(),
     kind: z.enum(['modern', 'before-1970']).optional(),
   })
-  .superRefine(({ readings }, ctx) => {
-    if (readingAt(readings, 60) === undefined)
-      ctx.addIssue({ code: 'custom', path: ['readings'], message: 'a reading after 60 s is required' });
+  .superRefine(({ ratedVolts, readings, construction, kind }, ctx) => {
+    const wrong = (path: string, message: string) => ctx.addIssue({ code: 'custom', path: [path], message });
+    if (readingAt(readings, 60) === undefined) wrong('readings', 'a reading after 60 s is required');
+    for (const at_s of [60, 600])
+      if (readingsNear(readings, at_s).length > 1)
+        wrong('readings', `one reading at ${at_s} s: with several it is not known which one counts`);
+    if (ratedVolts >= constructionAsked_V && construction === undefined && kind !== 'before-1970')
+      wrong('construction', `"random" or "form": from ${constructionAsked_V} V on the minimum depends on it`);
   });
 
 const output = z.strictObject({

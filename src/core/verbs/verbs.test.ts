@@ -77,6 +77,31 @@ describe('manners of the verbs', () => {
     expect(refused('discharge', { bleederOhm: 150_000, readings: level })).toHaveLength(1);
   });
 
+  it('asks what an insulation test leaves open', () => {
+    const test = (more: object) =>
+      run('insulation', { ratedVolts: 6600, readings: [{ at_s: 60, megohm: 5 }], winding_C: 40, ...more });
+    expect(test({})).toMatchObject({ status: 422 });
+    expect(JSON.stringify(test({}).body)).toContain('"path":"construction"');
+    expect(test({ construction: 'form' }).body).toMatchObject({ minimum_Mohm: 100, verdict: 'fail' });
+    expect(test({ kind: 'before-1970' }).body).toMatchObject({ minimum_Mohm: 7.6, verdict: 'fail' });
+    const twice = {
+      readings: [
+        { at_s: 60, megohm: 5 },
+        { at_s: 60, megohm: 500 },
+      ],
+      construction: 'form',
+    };
+    expect(test(twice)).toMatchObject({ status: 422 });
+  });
+
+  it('compares a discharge where bank, bleeder and readings are all given', () => {
+    const readings = [0, 30, 60].map((at_s) => ({ at_s, volts: 565 * Math.exp(-at_s / 75) }));
+    expect(run('discharge', { capacitance_uF: 1000, bleederOhm: 150_000, readings }).body).toMatchObject({
+      expectedTau_s: 150,
+      verdict: 'too-fast',
+    });
+  });
+
   it('publishes a schema pair for each and an OpenAPI document', () => {
     for (const verb of verbs) expect(Object.keys(schemasOf(verb))).toEqual(['input', 'output']);
     expect(Object.keys((openApi('1') as { paths: object }).paths)).toHaveLength(verbs.length);

@@ -1,4 +1,4 @@
-import { busVoltsAfter, discharge, dischargeTool, peakBusVolts, timeConstant } from '.';
+import { busVoltsAfter, compareDischarge, discharge, dischargeTool, peakBusVolts, timeConstant } from '.';
 
 // Textbook RC: after one time constant 36.8 % is left, after five 0.67 % (any book on circuits).
 describe('discharge of a capacitor bank', () => {
@@ -38,5 +38,18 @@ describe('discharge of a capacitor bank', () => {
     expect(tool.peakWatts).toBeCloseTo(320, 6);
     expect(tool.joules).toBeCloseTo(160, 6);
     expect(tool.seconds).toBeCloseTo(5, 9);
+  });
+});
+
+// v = v0·exp(−t/RC), any textbook: 1000 µF and 150 kΩ are 150 s.
+it.each([
+  [150, 'as-expected'],
+  [75, 'too-fast'],
+  [300, 'too-slow'],
+] as const)('a time constant of %d s where 150 s is expected is %s', (tau_s, verdict) => {
+  expect(compareDischarge({ capacitance_uF: 1000, bleederOhm: 150_000 }, tau_s)).toMatchObject({
+    expectedTau_s: 150,
+    ratio: tau_s / 150,
+    verdict,
   });
 });

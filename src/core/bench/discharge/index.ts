@@ -57,6 +57,38 @@ export function timeConstant(readings: readonly TimedVolts[]): number | null {
   return n >= 2 && spread > 0 && slope < 0 ? -1 / slope : null;
 }
 
+/** A measured discharge beside the one that bank and bleeder should have. */
+export interface DischargeComparison {
+  tau_s: number;
+  expectedTau_s: number;
+  /** Measured over expected. */
+  ratio: number;
+  verdict: 'as-expected' | 'too-fast' | 'too-slow';
+  why: string;
+}
+
+/** Aluminium capacitors are made within ±20 % (IEC 60384-4, from memory), and the bleeder is not exact either. */
+const dischargeTolerance = 0.25;
+
+/**
+ * Compares a measured time constant with the one of bank and bleeder.
+ * @param bank as on the nameplate or in the manual
+ * @param tau_s measured, s
+ */
+export function compareDischarge(bank: DischargingBank, tau_s: number): DischargeComparison {
+  const expectedTau_s = tauOf(bank);
+  const ratio = tau_s / expectedTau_s;
+  const verdict =
+    ratio < 1 - dischargeTolerance ? 'too-fast' : ratio > 1 + dischargeTolerance ? 'too-slow' : 'as-expected';
+  const why = {
+    'as-expected': 'Bank and bleeder are as stated, within their tolerances.',
+    'too-fast': 'Falls too fast: capacitance lost, or something else discharges the bank.',
+    'too-slow':
+      'Falls too slowly: the bleeder is partly open or of higher resistance. Measure, never wait by the clock.',
+  }[verdict];
+  return { tau_s, expectedTau_s, ratio, verdict, why };
+}
+
 /** A resistor held across the bank: what it must stand and how long it takes. */
 export interface DischargeResistor {
   peakAmps: number;

@@ -58,6 +58,23 @@ describe('a motor nameplate', () => {
   });
 });
 
+// IEC 60034-8 and any textbook: a winding takes √3 times the voltage in star.
+describe('star and delta on a plate', () => {
+  const pair = (connection: 'star' | 'delta', volts: number, amps: number) =>
+    plateSums({ ...good, alternatives: [{ connection, volts, amps }] }).findings.find(
+      (f) => f.code === 'dual-voltage',
+    );
+  it.each([
+    ['delta', 690, 'wrong'],
+    ['star', 230, 'wrong'],
+    ['delta', 230, 'info'],
+    ['star', 690, 'info'],
+  ] as const)('%s %d V beside 400 V is %s', (connection, volts, severity) => {
+    const amps = (good.volts * good.amps) / volts;
+    expect(pair(connection, volts, amps)).toMatchObject({ severity });
+  });
+});
+
 describe('a handbook’s full-load currents', () => {
   // NFPA 70, table of full-load currents of three-phase motors at 460 V, from memory: hp and amps.
   const table: [hp: number, amps: number][] = [
@@ -85,6 +102,25 @@ describe('a handbook’s full-load currents', () => {
     const { efficiencyTimesPf } = sumsOf(hp, amps);
     expect(efficiencyTimesPf).toBeGreaterThan(0.44);
     expect(efficiencyTimesPf).toBeLessThan(0.92);
+  });
+
+  it.each(table)('%d hp at twice its current: about %d A is offered, within a quarter', (hp, amps) => {
+    const text = sumsOf(hp, amps * 2).findings.find((f) => f.code.startsWith('product'))?.text ?? '';
+    const offered = Number(/About ([\d.]+) A/.exec(text)?.[1]);
+    expect(Math.abs(offered / amps - 1)).toBeLessThan(0.25);
+  });
+
+  it('1.5 kW at 400 V with 34 A: about 3.4 A, and the kVA beside it', () => {
+    const { findings } = plateSums({
+      power: { value: 1.5, unit: 'kW' },
+      volts: 400,
+      amps: 34,
+      hz: 50,
+      rpm: 1400,
+    });
+    const found = findings.find((f) => f.code === 'product-impossible');
+    expect(found?.text).toContain('About 3.4 A would fit');
+    expect(found?.sum).toContain('23.6 kVA');
   });
 
   it.each(table)('%d hp at a fifth or at twice of %d A is questioned', (hp, amps) => {

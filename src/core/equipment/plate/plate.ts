@@ -103,6 +103,36 @@ const leastProduct = (power_kW: number, poles: number): number => {
 };
 const mostProduct = 0.92;
 
+/** Efficiency × power factor of common four-pole motors by size (common practice, no source). */
+const usualProducts: readonly (readonly [power_kW: number, product: number])[] = [
+  [0.12, 0.37],
+  [0.37, 0.5],
+  [0.75, 0.58],
+  [1.5, 0.64],
+  [4, 0.71],
+  [7.5, 0.74],
+  [22, 0.79],
+  [90, 0.83],
+  [315, 0.85],
+];
+
+function usualProduct(power_kW: number): number {
+  const at = usualProducts.findIndex(([size]) => size >= power_kW);
+  const [, last] = usualProducts[usualProducts.length - 1] ?? [0, 0.85];
+  const above = usualProducts[at];
+  const below = usualProducts[at - 1];
+  if (above === undefined) return last;
+  if (below === undefined) return above[1];
+  const share = Math.log(power_kW / below[0]) / Math.log(above[0] / below[0]);
+  return below[1] + share * (above[1] - below[1]);
+}
+
+/** Amps that a motor of this power and voltage usually has: to compare with, never to enter. */
+function fittingAmps({ power, volts }: Plate): number {
+  const power_kW = kilowatts(power);
+  return (1000 * power_kW) / (Math.sqrt(3) * volts * usualProduct(power_kW));
+}
+
 function findings(plate: Plate, sums: Omit<PlateSums, 'findings'>): Finding[] {
   const found: Finding[] = [];
   const add = (code: string, severity: FindingSeverity, text: string, sum: string) =>
@@ -125,26 +155,37 @@ function findings(plate: Plate, sums: Omit<PlateSums, 'findings'>): Finding[] {
   else if (slip > 0.08)
     add('slip-large', 'doubt', 'Large slip: normal for fractional-kW motors only. Check the rpm.', slipSum);
 
-  const product = `${formatSignificant(power_kW)} kW ÷ (√3 × ${plate.volts} V × ${plate.amps} A) = ${efficiencyTimesPf.toFixed(2)}`;
+  const product = `${formatSignificant(power_kW)} kW ÷ (√3 × ${plate.volts} V × ${plate.amps} A) = ${efficiencyTimesPf.toFixed(2)}; apparent power ${formatSignificant(sums.apparentPower_kVA)} kVA`;
+  const fitting = `About ${formatSignificant(fittingAmps(plate), 2)} A would fit.`;
   const least = leastProduct(power_kW, poles);
   if (efficiencyTimesPf > 1)
     add(
       'product-impossible',
       'wrong',
-      'Output power above input power: power, volts or amps is wrong.',
+      `Output power above input power: power, volts or amps is wrong. ${fitting}`,
       product,
     );
   else if (efficiencyTimesPf > mostProduct)
     add(
       'product-high',
       'doubt',
-      'Efficiency × power factor is too high: check power, volts and amps.',
+      `Efficiency × power factor is too high: check power, volts and amps. ${fitting}`,
       product,
     );
   else if (efficiencyTimesPf < least / 2)
-    add('product-impossible', 'wrong', 'Power far too low for this current: wrong value or unit.', product);
+    add(
+      'product-impossible',
+      'wrong',
+      `Power far too low for this current: wrong value or unit. ${fitting}`,
+      product,
+    );
   else if (efficiencyTimesPf < least)
-    add('product-low', 'doubt', 'Power low for this current: check power, volts and amps.', product);
+    add(
+      'product-low',
+      'doubt',
+      `Power low for this current: check power, volts and amps. ${fitting}`,
+      product,
+    );
 
   if (plate.cosPhi !== undefined) {
     const efficiency = efficiencyTimesPf / plate.cosPhi;
@@ -172,12 +213,22 @@ function findings(plate: Plate, sums: Omit<PlateSums, 'findings'>): Finding[] {
   return found;
 }
 
-/** On a dual-voltage plate both pairs must carry the same power: volts × amps agree. */
+/** On a dual-voltage plate star is the higher voltage, and both pairs carry the same power: volts × amps agree. */
 function alternativeFinding(
   plate: Plate,
   other: { connection: 'star' | 'delta'; volts: number; amps: number },
 ): [string, FindingSeverity, string, string] {
   const ratio = (other.volts * other.amps) / (plate.volts * plate.amps);
+  const starIsHigher = other.connection === 'star' ? other.volts > plate.volts : other.volts < plate.volts;
+  if (!starIsHigher) {
+    const [star, delta] = other.connection === 'star' ? [other, plate] : [plate, other];
+    return [
+      'dual-voltage',
+      'wrong',
+      'Star is the higher voltage of the two: the pairs are exchanged, or a voltage is misread.',
+      `star ${star.volts} V, delta ${delta.volts} V; star is √3 × delta`,
+    ];
+  }
   const sum = `${other.volts} V × ${other.amps} A ÷ (${plate.volts} V × ${plate.amps} A) = ${ratio.toFixed(2)}`;
   return Math.abs(ratio - 1) > 0.06
     ? ['dual-voltage', 'doubt', 'Star and delta values give different power: one value is misread.', sum]

@@ -39,9 +39,18 @@ const indexMeansNothing_Mohm = 5000;
 /** Least index of class B and above. */
 const leastIndex = 2;
 
+/** From this voltage on the construction decides the minimum, V. */
+export const constructionAsked_V = 1000;
+
+/** Readings that could each be the one of this time: more than one, and somebody must say which. */
+export const readingsNear = (
+  readings: InsulationTest['readings'],
+  at_s: number,
+): InsulationTest['readings'] => readings.filter((r) => Math.abs(r.at_s - at_s) <= near_s);
+
 /** The reading taken at about this many seconds, MΩ; undefined where none was. */
 export const readingAt = (readings: InsulationTest['readings'], at_s: number): number | undefined =>
-  readings.find((r) => Math.abs(r.at_s - at_s) <= near_s)?.megohm;
+  readingsNear(readings, at_s)[0]?.megohm;
 
 /** Factor that brings a reading to 40 °C, and the rule it comes from. */
 export function correctionTo40C(
@@ -60,7 +69,7 @@ export function correctionTo40C(
 /** Least one-minute resistance at 40 °C, MΩ. */
 export function minimumOf({ ratedVolts, construction, kind }: InsulationTest): number {
   if (kind === 'before-1970') return ratedVolts / 1000 + 1;
-  return construction === 'form' && ratedVolts >= 1000 ? 100 : 5;
+  return construction === 'form' && ratedVolts >= constructionAsked_V ? 100 : 5;
 }
 
 function indexOf(

@@ -1,4 +1,4 @@
-import { correctionTo40C, insulation } from '.';
+import { correctionTo40C, insulation, readingsNear } from '.';
 
 // IEEE 43, from memory, and sums of the trade.
 const minute = (megohm: number) => [{ at_s: 60, megohm }];
@@ -74,4 +74,15 @@ it.each([
   });
   // With a motor on it the machine's rule holds.
   expect(insulation({ ...cable, of: 'motor-and-cable' })).toMatchObject({ minimum_Mohm: 5, verdict: 'fail' });
+});
+
+// IEEE 43, from memory: 100 MΩ for form-wound windings, 5 MΩ for random-wound ones below 1 kV.
+it('of several readings at one time none is chosen', () => {
+  const readings = [
+    { at_s: 60, megohm: 4 },
+    { at_s: 62, megohm: 400 },
+    { at_s: 600, megohm: 800 },
+  ];
+  expect(readingsNear(readings, 60)).toHaveLength(2);
+  expect(readingsNear(readings, 600)).toHaveLength(1);
 });

@@ -34,14 +34,11 @@ export function winding({
 }: WindingTest): WindingResult {
   const k = zeroAt_C[material];
   const factor = (k + reference_C) / (k + temperature_C);
-  const corrected = {
-    uv: roundSignificant(ohms.uv * factor, 5),
-    vw: roundSignificant(ohms.vw * factor, 5),
-    wu: roundSignificant(ohms.wu * factor, 5),
-  };
-  const { mean, unbalance_percent } = unbalanceOf([corrected.uv, corrected.vw, corrected.wu]);
+  const exact = [ohms.uv * factor, ohms.vw * factor, ohms.wu * factor] as const;
+  const [uv, vw, wu] = exact.map((ohm) => roundSignificant(ohm, 5)) as [number, number, number];
+  const { mean, unbalance_percent } = unbalanceOf(exact);
   return {
-    corrected,
+    corrected: { uv, vw, wu },
     mean,
     unbalance_percent,
     verdict:

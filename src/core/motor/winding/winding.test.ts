@@ -23,3 +23,15 @@ it.each([
 ] as const)('%o is %d %% unbalance: %s', (ohms, unbalance_percent, verdict) => {
   expect(winding({ ohms, temperature_C: 20, reference_C: 20 })).toMatchObject({ unbalance_percent, verdict });
 });
+
+// Unbalance is of what was measured: rounded first, 2.000 % reads as 2.01 and fails to pass.
+it('rounds after the calculation, not before it', () => {
+  const ohms = { uv: 0.0123456, vw: 0.0123456, wu: 0.0127195 };
+  const exact = (o: typeof ohms) => {
+    const values = [o.uv, o.vw, o.wu];
+    const mean = values.reduce((a, b) => a + b) / 3;
+    return Number(((100 * Math.max(...values.map((v) => Math.abs(v - mean)))) / mean).toFixed(2));
+  };
+  for (const temperature_C of [-20, 0, 15, 33, 71])
+    expect(winding({ ohms, temperature_C, reference_C: 20 }).unbalance_percent).toBe(exact(ohms));
+});

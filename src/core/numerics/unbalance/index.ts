@@ -66,6 +66,11 @@ const limitsFor = ({ of, fedFrom = 'line' }: UnbalanceTest): Limits =>
 export function unbalance(test: UnbalanceTest): UnbalanceResult {
   const { mean, unbalance_percent } = unbalanceOf(test.values);
   const { pass, doubtful, source } = limitsFor(test);
+  if (mean === 0)
+    return {
+      ...{ mean, unbalance_percent, deratingFactor: null, verdict: 'fail', source },
+      sum: `all three are 0 ${test.of === 'voltage' ? 'V: no supply' : 'A: no load'}, or nothing was measured`,
+    };
   const worst = roundSignificant(Math.max(...test.values.map((v) => Math.abs(v - mean))), 5);
   return {
     mean,

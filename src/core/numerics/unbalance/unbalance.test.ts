@@ -29,3 +29,11 @@ it('has no derating for what a drive feeds, nor for currents', () => {
   });
   expect(unbalance({ values, of: 'current', fedFrom: 'line' }).deratingFactor).toBeNull();
 });
+
+// NEMA MG 1 divides by the mean: of nothing there is no unbalance, and no pass.
+it.each(['voltage', 'current'] as const)('nothing in all three is no pass: %s', (of) => {
+  expect(unbalance({ values: [0, 0, 0], of, fedFrom: 'line' })).toMatchObject({
+    verdict: 'fail',
+    deratingFactor: null,
+  });
+});

@@ -1,13 +1,13 @@
 import { Box } from '@chakra-ui/react';
 import * as z from 'zod';
 import { temperature } from '@/core/terms';
-import { insulation } from '@/core/motor/insulation';
+import { constructionAsked_V, insulation } from '@/core/motor/insulation';
 import { trendsOf, type InsulationThen } from '@/core/motor/motor-history';
 import { earthFor_s, type EntryOf, type Payload } from '@/core/logbook';
 import { Primary, Secondary } from '../../kit/buttons';
 import { FieldGrid, Section } from '../../kit/section';
 import { Choice, Field, Select, optionsOf } from '../../kit/field';
-import { orNone, positiveFigure, temperatureFigure, zeroOrMore } from '../../kit/form-figures';
+import { mustChoose, orNone, positiveFigure, temperatureFigure, zeroOrMore } from '../../kit/form-figures';
 import { QuantityField } from '../../kit/quantity-field';
 import { useTypedForm } from '../../kit/typed-form';
 import { InsulationTrendChart } from './insulation-trend';
@@ -28,6 +28,7 @@ const insulationSchema = z.object({
   tenMinutes: orNone(positiveFigure),
   winding_C: temperatureFigure,
   kind: z.enum(['modern', 'before-1970']),
+  construction: mustChoose(['random', 'form']),
 });
 const blank: z.input<typeof insulationSchema> = {
   of: 'motor-and-cable',
@@ -36,6 +37,7 @@ const blank: z.input<typeof insulationSchema> = {
   tenMinutes: '',
   winding_C: '20',
   kind: 'modern',
+  construction: 'random',
 };
 
 function Shown({
@@ -131,16 +133,20 @@ export function InsulationTestPanel({
   earth: (test: string, seconds: number) => void;
 }) {
   const testVolts = ratedVolts <= 1000 ? 500 : 1000;
-  const { typed, text, quantity, pick, submit } = useTypedForm('insulation test', insulationSchema, blank);
+  const asksConstruction = ratedVolts >= constructionAsked_V;
+  const { typed, text, quantity, pick, submit } = useTypedForm('insulation test', insulationSchema, {
+    ...blank,
+    // Below 1 kV the minimum is the same for both.
+    construction: asksConstruction ? null : 'random',
+  });
   const save = submit(
-    ({ of, between, oneMinute, tenMinutes, winding_C, kind }) =>
+    ({ of, between, oneMinute, tenMinutes, winding_C, kind, construction }) =>
       keep({
-        ...{ of, between, ratedVolts, testVolts, winding_C, kind },
+        ...{ of, between, ratedVolts, testVolts, winding_C, kind, construction },
         readings: [
           { at_s: 60, megohm: oneMinute },
           ...(tenMinutes === null ? [] : [{ at_s: 600, megohm: tenMinutes }]),
         ],
-        construction: 'random',
         material: kind === 'modern' ? 'thermosetting' : 'thermoplastic',
       }),
     { ...typed, oneMinute: '', tenMinutes: '' },
@@ -181,6 +187,13 @@ export function InsulationTestPanel({
           {...pick('kind')}
           options={optionsOf({ modern: 'after about 1970', 'before-1970': 'before' })}
         />
+        {asksConstruction && (
+          <Choice
+            label="Winding construction: decides the minimum from 1 kV on"
+            {...pick('construction')}
+            options={optionsOf({ random: 'random-wound', form: 'form-wound coils' })}
+          />
+        )}
         <Primary type="submit" mt="3">
           Save test
         </Primary>

@@ -2,6 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Payload } from '@/core/logbook';
+import { formatSignificant } from '@/core/numerics/figures';
 import { fittingReadings, plateSums, type Finding, type Plate } from '@/core/equipment/plate';
 import { Primary, Secondary } from '../../kit/buttons';
 import { FieldGrid, Section } from '../../kit/section';
@@ -30,7 +31,8 @@ function Sums({ plate }: { plate: Plate }) {
     <Section title="Derived values">
       <Text mb="2" fontFamily="mono" fontSize="1.02rem">
         {writeQuantity(ratedPower, sums.power_kW, profile === 'us', sums.power_kW.toFixed(2))} · {sums.poles}{' '}
-        poles · {(100 * sums.slip).toFixed(1)} % slip · {sums.torque_Nm.toFixed(1)} N·m
+        poles · {(100 * sums.slip).toFixed(1)} % slip · {sums.torque_Nm.toFixed(1)} N·m ·{' '}
+        {formatSignificant(sums.apparentPower_kVA)} kVA
       </Text>
       <Box as="ul" listStyleType="none" display="grid" gap="1.5">
         {sums.findings.map((f) => (

@@ -284,13 +284,16 @@ export const startUpSlice = sliceOf<StartUpState, StartUpJob>()({
     'motor.earthed': ({ payload }) => `Winding earthed for ${payload.seconds} s`,
     'motor.unbalance': ({ payload }) => `Unbalance of ${payload.of}: ${payload.values.join(' / ')}`,
     'startup.choices': ({ payload: { choices, supply } }) =>
-      told(`Start-up: ${choices.load.replaceAll('-', ' ')} load, ${choices.region.replace('Hz', ' Hz')} defaults`, [
-        `supply ${supply.volts} V`,
-        `run from ${choices.runFrom}, reference from ${choices.speedFrom}`,
-        answer('acceleration, s', choices.up_s),
-        answer('deceleration, s', choices.down_s),
-        choices.coupled ? 'coupled' : 'uncoupled',
-      ]),
+      told(
+        `Start-up: ${choices.load.replaceAll('-', ' ')} load, ${choices.region.replace('Hz', ' Hz')} defaults`,
+        [
+          `supply ${supply.volts} V`,
+          `run from ${choices.runFrom}, reference from ${choices.speedFrom}`,
+          answer('acceleration, s', choices.up_s),
+          answer('deceleration, s', choices.down_s),
+          choices.coupled ? 'coupled' : 'uncoupled',
+        ],
+      ),
     'startup.shortest': ({ payload }) =>
       `Shortest safe ramps: ${payload.up_s ?? '—'} s up, ${payload.down_s ?? '—'} s down${payload.inertia_kgm2 === undefined ? '' : `, with ${payload.inertia_kgm2} kg·m²`}`,
     'startup.jumper': ({ payload }) => `Selector of ${payload.input}: ${payload.position}`,
