@@ -3,13 +3,18 @@ import { stopPlan, taskTrouble } from '../replacement/stop-plan';
 import { verb } from './verb';
 import { always } from './vocabulary-schema';
 
-const minutes = z.number().min(0).max(100_000);
+/** A year: what takes longer is no task of an outage. */
+const longest_min = 525_600;
+const minutes = z.number().positive().max(longest_min);
 const name = z.string().min(1).max(100);
 const task = z.strictObject({
   id: name,
   minutes,
-  /** `stop`: the machine stands; `isolated`: isolated and proven dead; other words are for the reader. */
-  needs: z.array(name).prefault([]),
+  /** `stop`: the machine is stopped; `isolated`: isolated and proven dead. A word of neither would plan such work on a live machine. */
+  needs: z
+    .array(z.enum(['stop', 'isolated']))
+    .max(2)
+    .prefault([]),
   after: z.array(name).prefault([]),
   people: z.int().min(1).max(50).optional(),
 });
@@ -29,7 +34,7 @@ export const downtimeVerb = verb({
       ...always,
       tasks: z.array(task).max(200),
       people: z.int().min(1).max(50),
-      allowed_min: minutes.optional(),
+      allowed_min: z.number().min(0).max(longest_min).optional(),
     })
     .superRefine(({ tasks, people }, ctx) => {
       const trouble = taskTrouble(tasks, people);
@@ -56,6 +61,9 @@ export const downtimeVerb = verb({
     ),
     optimal: z.boolean(),
     bound_min: z.number(),
+    /** With that stop, the work in all is proven to be the shortest; no work in all is shorter than the bound. */
+    totalOptimal: z.boolean(),
+    totalBound_min: z.number(),
     /** Does the stop keep to what is allowed? Null where that was not said. */
     fits: z.boolean().nullable(),
   }),

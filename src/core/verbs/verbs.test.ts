@@ -94,6 +94,15 @@ describe('manners of the verbs', () => {
     expect(test(twice)).toMatchObject({ status: 422 });
   });
 
+  it.each([
+    ['a need that is none', { id: 'a', minutes: 5, needs: ['stopp'] }],
+    ['no time at all', { id: 'a', minutes: 0 }],
+    ['more than a year', { id: 'a', minutes: 525_601 }],
+    ['more people than there are', { id: 'a', minutes: 5, people: 3 }],
+  ])('plans no outage with %s', (_, task) => {
+    expect(run('downtime', { tasks: [task], people: 2 })).toMatchObject({ status: 422 });
+  });
+
   it('compares a discharge where bank, bleeder and readings are all given', () => {
     const readings = [0, 30, 60].map((at_s) => ({ at_s, volts: 565 * Math.exp(-at_s / 75) }));
     expect(run('discharge', { capacitance_uF: 1000, bleederOhm: 150_000, readings }).body).toMatchObject({

@@ -1,5 +1,5 @@
 import { allBefore, inStop } from './order';
-import { stopPlan } from './plan';
+import { shortestStop, tasksOfStop } from './plan';
 import type { Task } from './task';
 
 /** Something that would make the stop shorter, if it can be so. */
@@ -17,22 +17,14 @@ export interface Movable {
  * @param tasks without trouble
  */
 export function movable(tasks: readonly Task[], people: number): Movable[] {
-  const now = stopPlan(tasks, people);
   const before = allBefore(tasks);
   if (Array.isArray(before)) return [];
+  const now_min = shortestStop(tasks, people);
+  const within = tasksOfStop(tasks);
   const must = new Set(tasks.filter(inStop).map((t) => t.id));
-  const window = new Map(now.schedule.map((s) => [s.id, s]));
-  const inWindow = (id: string): boolean => {
-    const at = window.get(id);
-    return (
-      at !== undefined &&
-      at.start_min >= now.stopsAt_min - 1e-9 &&
-      at.end_min <= now.stopsAt_min + now.stop_min + 1e-9
-    );
-  };
   return tasks
     .flatMap((task): Movable[] => {
-      if (task.needs.includes('isolated') || !inWindow(task.id)) return [];
+      if (task.needs.includes('isolated') || !within.has(task)) return [];
       const standing = must.has(task.id);
       const caught = [...(before.get(task.id) ?? [])].some((id) => must.has(id));
       if (!standing && !caught) return [];
@@ -54,8 +46,8 @@ export function movable(tasks: readonly Task[], people: number): Movable[] {
           ? { ...t, after: [...new Set([...t.after, ...task.after.filter((a) => must.has(a))])] }
           : t,
       );
-      const { stop_min } = stopPlan(kept, people);
-      const saves_min = now.stop_min - stop_min;
+      const stop_min = shortestStop(kept, people);
+      const saves_min = now_min - stop_min;
       return saves_min > 1e-9
         ? [{ id: task.id, why: standing ? 'standing' : 'between', saves_min, stop_min }]
         : [];

@@ -10,6 +10,9 @@ function tailsOf(jobs: readonly TimetableTask[]): number[] {
   return jobs.map((_, i) => tail(i));
 }
 
+/** The longest chain of jobs that wait for each other, minutes. */
+export const longestChain = (jobs: readonly TimetableTask[]): number => Math.max(0, ...tailsOf(jobs));
+
 /** What holds of the jobs whatever was started: their tails, and who keeps everybody busy. */
 export interface Shape {
   tails: readonly number[];
@@ -103,7 +106,7 @@ export function boundOf(
 const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
 
 /** The step that every end falls on: whatever lies between two of them is no end. */
-function grainOf(jobs: readonly TimetableTask[], elsewhere: readonly Elsewhere[]): number {
+export function grainOf(jobs: readonly TimetableTask[], elsewhere: readonly Elsewhere[]): number {
   const lengths = [
     ...jobs.flatMap((j) => [j.minutes, j.from ?? 0]),
     ...elsewhere.flatMap((e) => [e.from, e.to]),

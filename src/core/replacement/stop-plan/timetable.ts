@@ -24,8 +24,8 @@ export interface Timetable {
   exact: boolean;
 }
 
-/** So many states are looked at before the best so far is taken. */
-const mostStates = 40_000;
+/** So many states are looked at, unless told otherwise, before the best so far is taken. */
+const usualStates = 40_000;
 /** So many quick timetables are made before the search, as long as none meets the bound. */
 const tries = 60;
 
@@ -65,18 +65,28 @@ function greedy(
   return state;
 }
 
+/** What a search found: a timetable, or none; and whether it went to the end. */
+export interface TimetableSearch {
+  found: Timetable | null;
+  /** All was looked at, or ruled out: where nothing was found, there is none. */
+  ended: boolean;
+  /** So many states were looked at. */
+  states: number;
+}
+
 /**
  * The shortest timetable: branch and bound over the jobs in the order of their starts, where of two states with the same jobs
  * started the one that is never better is left out. Beyond a number of states the best so far is given, with the bound.
  * @param people at hand; every job needs that many at most
  * @param elsewhere when some of them are busy with what is settled
- * @returns null where no timetable keeps every `by`, or none was found
+ * @param mostStates looked at before the best so far is taken
  */
-export function timetable(
+export function searchTimetable(
   jobs: readonly TimetableTask[],
   people: number,
   elsewhere: readonly Elsewhere[] = [],
-): Timetable | null {
+  mostStates = usualStates,
+): TimetableSearch {
   const shape = shapeOf(jobs, people);
   const { tails } = shape;
   const begin = nothingBegun(jobs.length);
@@ -126,12 +136,17 @@ export function timetable(
     }
   };
   visit(begin);
-  if (best.minutes === Infinity) return null;
-  const exact = states <= mostStates || best.minutes <= bound + near;
-  return {
+  const ended = states <= mostStates || best.minutes <= bound + near;
+  if (best.minutes === Infinity) return { found: null, ended, states };
+  const found = {
     start: [...best.starts],
     minutes: best.minutes,
-    bound: exact ? best.minutes : bound,
-    exact,
+    bound: ended ? best.minutes : bound,
+    exact: ended,
   };
+  return { found, ended, states };
 }
+
+/** The same, for what is found: null where no timetable keeps every `by`, or none was found. */
+export const timetable = (...given: Parameters<typeof searchTimetable>): Timetable | null =>
+  searchTimetable(...given).found;

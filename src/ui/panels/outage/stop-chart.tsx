@@ -6,6 +6,9 @@ import { PlainTable } from '../../kit/plain-table';
 import { Disclosure } from '../../kit/why';
 import { Cell } from '../../kit/text';
 
+/** What is drawn of a plan. */
+type DrawnPlan = Pick<StopPlan, 'stop_min' | 'stopsAt_min' | 'total_min' | 'schedule'>;
+
 const width = 720;
 const row = 44;
 const inset = { left: 74, right: 14, top: 36, bottom: 46 };
@@ -32,7 +35,7 @@ const kindOf = (task: NamedTask | undefined): keyof typeof fills =>
       : 'free';
 
 interface Drawn {
-  plan: StopPlan;
+  plan: DrawnPlan;
   x: ScaleLinear<number, number>;
   height: number;
 }
@@ -169,7 +172,7 @@ export function StopChart({
   now_min = null,
   allowed_min = null,
 }: {
-  plan: StopPlan;
+  plan: DrawnPlan;
   tasks: readonly NamedTask[];
   people: number;
   /** Of a stop that is under way: where its clock stands. */

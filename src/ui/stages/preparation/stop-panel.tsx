@@ -57,6 +57,9 @@ function Answer({ plan, allowed }: { plan: StopPlan; allowed: number | null }) {
         {plan.optimal
           ? 'No plan with these tasks and people has a shorter outage: every other order was checked or excluded by a bound.'
           : `No plan has an outage under ${inMinutes(plan.bound_min)} minutes; a shorter one than this was not ruled out.`}{' '}
+        {plan.totalOptimal
+          ? 'With this outage no plan is shorter in total.'
+          : `In total no plan takes under ${inMinutes(plan.totalBound_min)} minutes.`}{' '}
         All stopped or isolated tasks are in one outage window, and so are tasks between two of them.
       </Disclosure>
     </Box>

@@ -248,8 +248,6 @@ export function LiveStop({
               stopsAt_min: 0,
               total_min: Math.max(planned.allowed_min ?? 0, ...answer.schedule.map((s) => s.end_min)),
               schedule: answer.schedule,
-              optimal: answer.optimal,
-              bound_min: answer.bound_min ?? 0,
             }}
             tasks={planned.tasks}
             people={planned.people}

@@ -18,6 +18,12 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
   const sheet = await loadStaticSheet(job);
   const [everybody, person] = await Promise.all([people(), currentPerson()]);
   return (
-    <SheetPage jobId={id} sheet={sheet} terms={termsOfDocuments(job.state)} people={everybody} person={person} />
+    <SheetPage
+      jobId={id}
+      sheet={sheet}
+      terms={termsOfDocuments(job.state)}
+      people={everybody}
+      person={person}
+    />
   );
 }
