@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { checkLoop, elementKinds } from '../fault-finding/loop-check';
+import { checkLoop, elementKinds, loopVerdicts } from '../fault-finding/loop-check';
 import { verb } from './verb';
 import { always } from './vocabulary-schema';
 
@@ -31,17 +31,7 @@ const input = z
 const output = z.strictObject({
   id: z.json().optional(),
   open: z.string().nullable(),
-  verdict: z.enum([
-    'open',
-    'weak',
-    'complete',
-    'selector',
-    'input',
-    'source-dead',
-    'contradictory',
-    'implausible',
-    'measure',
-  ]),
+  verdict: z.enum(loopVerdicts),
   next: z.strictObject({ after: z.string() }).optional(),
   why: z.string(),
 });

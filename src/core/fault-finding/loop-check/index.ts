@@ -22,19 +22,28 @@ export interface Loop {
   selector?: 'source' | 'sink' | undefined;
 }
 
+/** What a loop can turn out to be. */
+export const loopVerdicts = [
+  'open',
+  'weak',
+  'voltage-drop',
+  'complete',
+  'selector',
+  'input',
+  'bit-contradicts',
+  'source-dead',
+  'two-readings',
+  'leads-reversed',
+  'foreign-voltage',
+  'contradictory',
+  'implausible',
+  'measure',
+] as const;
+
 /** Which element of a loop is open, or where to measure next. */
 export interface LoopVerdict {
   open: string | null;
-  verdict:
-    | 'open'
-    | 'weak'
-    | 'complete'
-    | 'selector'
-    | 'input'
-    | 'source-dead'
-    | 'contradictory'
-    | 'implausible'
-    | 'measure';
+  verdict: (typeof loopVerdicts)[number];
   /** Where to measure next. */
   next?: { after: string };
   why: string;
@@ -48,20 +57,30 @@ const off_V = 5;
 const most_V = 30;
 /** Meters and wires differ by so much from zero and from the source. */
 const tolerance_V = 2;
+/** A closed contact, a terminal or a wire loses less than this (common practice, no source). */
+const mostLost_V = 3;
+
+type Strange = Pick<LoopVerdict, 'verdict' | 'why'>;
 
 /** What cannot be measured in this loop as it should be; null: it can. */
-function implausible(volts: number, source_V: number): string | null {
+function implausible(volts: number, source_V: number): Strange | null {
+  if (Math.abs(volts) > most_V)
+    return { verdict: 'foreign-voltage', why: 'foreign voltage on this wire: do not touch, find its source' };
   if (volts < -tolerance_V)
-    return 'the leads are swapped, or the black lead is not on the minus of this source';
-  if (volts > most_V) return 'foreign voltage on this wire: do not touch, find its source';
-  return volts > source_V + tolerance_V ? 'above the source voltage: another source feeds in' : null;
+    return {
+      verdict: 'leads-reversed',
+      why: 'the leads are reversed, or the black lead is not on the minus of this source',
+    };
+  return volts > source_V + tolerance_V
+    ? { verdict: 'implausible', why: 'above the source voltage: another source feeds in' }
+    : null;
 }
 
 /** Readings that cannot be, the source first. */
 const strangeIn = (source: Loop['source'], measured: Loop['measured']) =>
   [{ after: 'the source', volts: source.volts }, ...measured].flatMap(({ after, volts }) => {
-    const why = implausible(volts, source.volts);
-    return why === null ? [] : [{ after, volts, why }];
+    const strange = implausible(volts, source.volts);
+    return strange === null ? [] : [{ after, volts, ...strange }];
   });
 
 type Level = 'high' | 'low' | 'between';
@@ -100,9 +119,19 @@ export function checkLoop({ source, elements, measured, bit, selector }: Loop): 
   if (odd !== undefined)
     return {
       open: null,
-      verdict: 'implausible',
+      verdict: odd.verdict,
       ...(elements.some((e) => e.id === odd.after) ? { next: { after: odd.after } } : {}),
       why: `${odd.volts} V after ${odd.after}: ${odd.why}.`,
+    };
+  const twice = measured.find((m, i) =>
+    measured.slice(0, i).some((o) => o.after === m.after && Math.abs(o.volts - m.volts) > tolerance_V),
+  );
+  if (twice !== undefined)
+    return {
+      open: null,
+      verdict: 'two-readings',
+      next: { after: twice.after },
+      why: `Two different readings after ${twice.after}: measure there again, with the contacts in one position.`,
     };
   const volts = new Map(measured.map((m) => [m.after, m.volts]));
   const levels = elements.map(({ id }) => {
@@ -125,6 +154,8 @@ export function checkLoop({ source, elements, measured, bit, selector }: Loop): 
       verdict: 'weak',
       why: `After ${elements[between]?.id} only part of the voltage is left: poor contact, partly broken wire, or another load on this loop.`,
     };
+  const lost = lossIn(source, elements, volts);
+  if (lost !== null) return lost;
   // Behind the last element is the minus itself.
   const low = firstLow < 0 ? elements.length - 1 : firstLow;
   const unseen = low - (lastHigh + 1);
@@ -138,13 +169,48 @@ export function checkLoop({ source, elements, measured, bit, selector }: Loop): 
     };
   }
   const breaks = elements[low];
-  if (breaks !== undefined && breaks.kind !== 'input')
+  if (breaks !== undefined && breaks.kind !== 'input') {
+    if (bit === 1)
+      return {
+        open: breaks.id,
+        verdict: 'bit-contradicts',
+        why: `No voltage after ${breaks.id}, yet the drive shows the input on: another input was read, the input is inverted, or it is fed from elsewhere.`,
+      };
     return {
       open: breaks.id,
       verdict: 'open',
       why: `Voltage before ${breaks.id} and none after it: ${kindWords[breaks.kind]}.`,
     };
+  }
   return behindTheInput(elements, bit, selector);
+}
+
+/** Volts lost before the input, where there should be none, although the input may still switch on; null: none. */
+function lossIn(
+  source: Loop['source'],
+  elements: readonly LoopElement[],
+  volts: ReadonlyMap<string, number>,
+): LoopVerdict | null {
+  let before = { volts: source.volts, at: -1 };
+  for (const [i, { id, kind }] of elements.entries()) {
+    if (kind === 'input') return null;
+    const here = volts.get(id);
+    if (here === undefined) continue;
+    const lost_V = before.volts - here;
+    if (here >= on_V && lost_V > mostLost_V) {
+      const between = elements.slice(before.at + 1, i);
+      const halfway = between[Math.floor((between.length - 1) / 2)];
+      const only = between.length === 0;
+      return {
+        open: only ? id : null,
+        verdict: 'voltage-drop',
+        ...(only || halfway === undefined ? {} : { next: { after: halfway.id } }),
+        why: `${Number(lost_V.toFixed(1))} V are lost ${only ? `over ${id}` : `up to ${id}`}: worn contact or poor joint. The input switches on now, and fails when it gets worse.`,
+      };
+    }
+    before = { volts: here, at: i };
+  }
+  return null;
 }
 
 /** The loop is complete: the whole voltage is over the input. */

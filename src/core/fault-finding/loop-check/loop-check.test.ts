@@ -96,20 +96,64 @@ describe('what is not enough, and what cannot be', () => {
 
 describe('what cannot be is judged, not ignored', () => {
   it.each([
-    ['swapped leads', [-24.1], /leads are swapped/],
-    ['mains on the wire', [24, 240], /foreign voltage/],
-    ['another source', [24, 27.5], /above the source voltage/],
-  ])('%s', (_, volts, why) => {
+    ['reversed leads', [-24.1], 'leads-reversed', /leads are reversed/],
+    ['mains on the wire', [24, 240], 'foreign-voltage', /foreign voltage/],
+    ['another source', [24, 27.5], 'implausible', /above the source voltage/],
+  ])('%s', (_, volts, verdict, why) => {
     const said = check(volts);
-    expect(said).toMatchObject({ verdict: 'implausible', open: null });
+    expect(said).toMatchObject({ verdict, open: null });
     expect(said.why).toMatch(why);
     expect(said.next?.after).toBe(source[volts.length - 1]?.id);
   });
 
   it('a source that cannot be one', () => {
-    expect(check([], { source: { volts: -24 } }).why).toMatch(/after the source: the leads are swapped/);
+    expect(check([], { source: { volts: -24 } }).why).toMatch(/after the source: the leads are reversed/);
     expect(check([], { source: { volts: 230 } }).why).toMatch(/foreign voltage/);
     // A meter and a wire may differ a little.
     expect(check([25.5]).verdict).not.toBe('implausible');
+  });
+});
+
+// IEC 61131-2, from memory: 24 V inputs, on from 15 V; a supply gives 30 V at most.
+describe('readings that fit no loop have a verdict of their own', () => {
+  it.each<[string, (number | null)[], Partial<Loop>, object]>([
+    ['230 V', [24, 230], {}, { verdict: 'foreign-voltage', next: { after: 'S2' } }],
+    ['230 V with the leads reversed', [24, -230], {}, { verdict: 'foreign-voltage' }],
+    ['reversed leads', [-24], {}, { verdict: 'leads-reversed', next: { after: 'S1' } }],
+    [
+      'a bit that is on behind an open contact',
+      [24, 24, 0.2],
+      { bit: 1 },
+      { verdict: 'bit-contradicts', open: 'K3' },
+    ],
+    [
+      '8 V lost over a contact',
+      [24, 16, 16, 16, 16, 0.2],
+      { bit: 1 },
+      { verdict: 'voltage-drop', open: 'S2' },
+    ],
+    ['8 V lost over the first', [16], {}, { verdict: 'voltage-drop', open: 'S1' }],
+    [
+      '8 V lost somewhere',
+      [24, null, null, 16],
+      {},
+      { verdict: 'voltage-drop', open: null, next: { after: 'S2' } },
+    ],
+  ])('%s', (_, volts, more, expected) => {
+    expect(check(volts, more)).toMatchObject(expected);
+  });
+
+  it('two readings at one point', () => {
+    const measured = [
+      { after: 'S1', volts: 24 },
+      { after: 'S1', volts: 0.3 },
+    ];
+    expect(check([], { measured })).toMatchObject({ verdict: 'two-readings', next: { after: 'S1' } });
+    const alike = [
+      { after: 'S1', volts: 24 },
+      { after: 'S1', volts: 24.2 },
+      { after: 'S2', volts: 0.1 },
+    ];
+    expect(check([], { measured: alike })).toMatchObject({ verdict: 'open', open: 'S2' });
   });
 });
