@@ -34,6 +34,15 @@ const unit = z.strictObject({
     .default(null),
 });
 
+/** Of a log these are taken as they were recorded; asked anew they must be possible. */
+const askable = {
+  motorAmps: positive.max(1e5).nullable().optional(),
+  ambient_C: z.number().min(-60).max(100).nullable().optional(),
+  altitude_m: z.number().min(-500).max(9000).nullable().optional(),
+  carrier_kHz: positive.max(100).nullable().optional(),
+  brakeResistor_ohm: positive.max(1e6).nullable().optional(),
+};
+
 const verdict = z.enum(['fits', 'adapts', 'does-not', 'ask']);
 const action = z.enum(['buy', 'move', 'change', 'ask']);
 
@@ -44,7 +53,7 @@ export const fitCheckVerb = verb({
     ...always,
     old: unit,
     next: unit,
-    asked: askedSchema.partial().required({ supply: true }),
+    asked: askedSchema.partial().extend(askable).required({ supply: true }),
   }),
   output: z.strictObject({
     id: z.json().optional(),

@@ -103,6 +103,23 @@ describe('manners of the verbs', () => {
     expect(run('downtime', { tasks: [task], people: 2 })).toMatchObject({ status: 422 });
   });
 
+  const plateOnly = (type: string, ratedAmps: number) => ({
+    ...{ maker: 'Knot', type, supply_V: 400, phases: 3, ratedAmps },
+  });
+  const fit = (asked: object) =>
+    run('fit-check', {
+      old: plateOnly('A', 20),
+      next: plateOnly('B', 18),
+      asked: { supply: { volts: 400, phases: 3, earthing: 'star-earthed' }, ...asked },
+    });
+  it('20 A do not fit a unit of which only its 18 A are known', () => {
+    expect(fit({ motorAmps: 20 }).body).toMatchObject({ verdict: 'does-not' });
+    expect(JSON.stringify(fit({ motorAmps: 17 }).body)).not.toContain('short of its nameplate');
+  });
+  it.each([{ motorAmps: -5 }, { ambient_C: -300 }, { brakeResistor_ohm: 0 }])('refuses %j', (asked) => {
+    expect(fit(asked)).toMatchObject({ status: 422 });
+  });
+
   it('compares a discharge where bank, bleeder and readings are all given', () => {
     const readings = [0, 30, 60].map((at_s) => ({ at_s, volts: 565 * Math.exp(-at_s / 75) }));
     expect(run('discharge', { capacitance_uF: 1000, bleederOhm: 150_000, readings }).body).toMatchObject({

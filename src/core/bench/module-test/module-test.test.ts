@@ -51,6 +51,9 @@ describe('lamp and battery on one IGBT', () => {
     expect(diode(0.002, 0.002)).toBe('shorted');
     expect(diode(0.37, 0.61)).toBe('not-proven');
     expect(diode(2.8, 'OL')).toBe('open');
+    // No junction of a textbook reads below zero forward, nor zero one way only.
+    expect(diode(-0.4, 'OL')).toBe('not-proven');
+    expect(diode(0.001, 'OL')).toBe('not-proven');
     expect(single(switching(1), { gate: [{ device: 1, ohm: 12 }] })?.verdict).toBe('open');
     expect(single(switching(1), { gate: [{ device: 1, ohm: 'OL' }] })?.verdict).toBe('switches');
   });

@@ -55,6 +55,13 @@ function byMeter(diode: DiodeTest | undefined, gate: GateResistance | undefined)
       'It conducts in reverse; a charged gate causes this too. Bridge gate to emitter and measure the diode again.',
     );
   }
+  if (diode !== undefined && diode.forward_V < short_V)
+    return say(
+      'not-proven',
+      diode.forward_V < 0
+        ? `${diode.forward_V} V forward: no diode reads below zero. Leads reversed, or the module is still charged: measure again.`
+        : `${diode.forward_V} V forward and OL in reverse: no diode reads like this. Measure again.`,
+    );
   if (diode !== undefined && diode.forward_V > open_V)
     return say('open', 'The freewheel diode does not conduct: its connection or the diode is open.');
   if (gate !== undefined && gate.ohm !== 'OL' && gate.ohm < gateShort_ohm)

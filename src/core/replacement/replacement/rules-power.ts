@@ -117,6 +117,16 @@ export const powerRules: readonly FitRule[] = [
       const [was, will] = [gives(old, asked, name), gives(next, asked, name)];
       const [left, right] = [was, will].map((g) => (g === null ? unknown : amps(g.amps)));
       if (asked.duty !== null && asked.duty !== name) return null;
+      const wanted = asked.motorAmps ?? was?.amps ?? null;
+      // Its nameplate is what it gives at best, at whichever duty.
+      if (will === null && wanted !== null && next.ratedAmps < wanted)
+        return row(
+          'does-not',
+          left ?? unknown,
+          amps(next.ratedAmps),
+          `${amps(wanted)} required: ${amps(wanted - next.ratedAmps)} short of its nameplate, before any derating.`,
+          { sum: `${amps(next.ratedAmps)} < ${amps(wanted)}` },
+        );
       if (will === null)
         return row(
           'ask',
@@ -127,7 +137,6 @@ export const powerRules: readonly FitRule[] = [
             action: { kind: 'ask', text: `Amps of the ${next.type} at ${name} duty` },
           },
         );
-      const wanted = asked.motorAmps ?? was?.amps ?? null;
       if (wanted === null)
         return row('ask', left ?? unknown, right ?? unknown, 'Motor current not known.', {
           sum: will.sum,

@@ -17,6 +17,10 @@ export const sides = [
 ] as const;
 
 const figure = orNone(anyFigure);
+const ambientFigure = temperatureFigure.refine(
+  (celsius) => celsius >= -60 && celsius <= 100,
+  'From −60 to 100 °C',
+);
 /** Empty: not known. */
 const yesNo = z.enum(['', 'yes', 'no']);
 const truthOf = { '': null, yes: true, no: false } as const;
@@ -28,11 +32,11 @@ export const askedTypedSchema = z
     phases: z.enum(['1', '3']),
     earthing: z.enum(['star-earthed', 'isolated', 'corner-earthed']),
     duty: z.enum(['', 'normal', 'heavy']),
-    motorAmps: figure,
-    ambient_C: orNone(temperatureFigure),
+    motorAmps: orNone(positiveFigure),
+    ambient_C: orNone(ambientFigure),
     altitude_m: figure,
-    carrier_kHz: figure,
-    brakeResistor_ohm: figure,
+    carrier_kHz: orNone(positiveFigure),
+    brakeResistor_ohm: orNone(positiveFigure),
     brakes: yesNo,
     feedback: yesNo,
     cables: z.enum(['', 'below', 'above']),
