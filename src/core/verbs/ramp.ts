@@ -6,7 +6,7 @@ import { always } from './vocabulary-schema';
 const positive = z.number().positive();
 const zeroUp = z.number().min(0);
 
-const input = z.strictObject({
+const fields = z.strictObject({
   ...always,
   motor: z.strictObject({ torque_Nm: positive, rpm: positive, hz: positive, inertia_kgm2: zeroUp }),
   load: z.strictObject({ torque_Nm: z.number(), curve: z.enum(loadCurves), inertia_kgm2: zeroUp }),
@@ -30,6 +30,21 @@ const input = z.strictObject({
   /** Time from stop to stop, for the average of a brake resistor. */
   cycle_s: positive.prefault(60),
   samples: z.boolean().prefault(false),
+});
+
+const input = fields.superRefine(({ motor, load, drive }, ctx) => {
+  const wrong = (path: string[], message: string) => ctx.addIssue({ code: 'custom', path, message });
+  const { busVolts, tripVolts, chopper } = drive;
+  if (busVolts >= tripVolts) wrong(['drive', 'tripVolts'], `above the bus at rest, ${busVolts} V`);
+  if (chopper !== undefined && chopper.above_V <= busVolts)
+    wrong(
+      ['drive', 'chopper', 'above_V'],
+      `above the bus at rest, ${busVolts} V: it would never stop chopping`,
+    );
+  if (chopper !== undefined && chopper.above_V >= tripVolts)
+    wrong(['drive', 'chopper', 'above_V'], `below the trip, ${tripVolts} V`);
+  if (motor.inertia_kgm2 + load.inertia_kgm2 === 0)
+    wrong(['load', 'inertia_kgm2'], 'above zero, or the inertia of the motor: something turns');
 });
 
 const shortest = z.strictObject({ seconds: z.number().nullable(), sum: z.string() });

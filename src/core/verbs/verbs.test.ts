@@ -120,6 +120,25 @@ describe('manners of the verbs', () => {
     expect(fit(asked)).toMatchObject({ status: 422 });
   });
 
+  const ramped = (drive: object, inertia_kgm2 = 0.2) =>
+    run('ramp', {
+      motor: { torque_Nm: 36, rpm: 1455, hz: 50, inertia_kgm2: 0 },
+      load: { torque_Nm: 0, curve: 'constant', inertia_kgm2 },
+      drive: { limit: 1.5, busVolts: 565, tripVolts: 820, capacitance_F: 0.00082, ...drive },
+      ramp: { up_s: 5, down_s: 5, to_Hz: 50, countsTo_Hz: 50 },
+    });
+  it.each([
+    ['a bus above its trip', { busVolts: 830 }],
+    ['a chopper below the bus', { chopper: { above_V: 500, ohm: 60 } }],
+    ['a chopper above the trip', { chopper: { above_V: 850, ohm: 60 } }],
+  ])('runs no ramp with %s', (_, drive) => {
+    expect(ramped({})).toMatchObject({ status: 200 });
+    expect(ramped(drive)).toMatchObject({ status: 422 });
+  });
+  it('runs no ramp with nothing that turns', () => {
+    expect(ramped({}, 0)).toMatchObject({ status: 422 });
+  });
+
   it('compares a discharge where bank, bleeder and readings are all given', () => {
     const readings = [0, 30, 60].map((at_s) => ({ at_s, volts: 565 * Math.exp(-at_s / 75) }));
     expect(run('discharge', { capacitance_uF: 1000, bleederOhm: 150_000, readings }).body).toMatchObject({

@@ -51,6 +51,12 @@ export const speedOf = ({ motor }: Pick<RampCase, 'motor'>, hz: number): number 
 export const inertiaOf = ({ motor, load }: Pick<RampCase, 'motor' | 'load'>): number =>
   motor.inertia_kgm2 + load.inertia_kgm2;
 
+/** Most torque at a speed, N·m: the limit's up to the rated frequency, above it falling with 1/f, the voltage being at its end. */
+export function mostTorque({ motor, drive }: Pick<RampCase, 'motor' | 'drive'>, omega: number): number {
+  const base = speedOf({ motor }, motor.hz);
+  return drive.limit * motor.torque_Nm * Math.min(1, base / Math.max(Math.abs(omega), base));
+}
+
 /** Torque of the load at a speed, N·m; a hanging load pulls whichever way it moves. */
 export function loadTorque({ motor, load }: Pick<RampCase, 'motor' | 'load'>, omega: number): number {
   const share = omega / ((motor.rpm * 2 * Math.PI) / 60);

@@ -208,3 +208,78 @@ describe('a machine in a few words', () => {
     expect(machineCase({ ...words, inertia: { as: 'figure', kgm2: 1e-6 } }).load.inertia_kgm2).toBe(0);
   });
 });
+
+/**
+ * A straight stop without load, in closed form: the torque J·ω₀ ÷ t brakes with a power that falls in a straight line, and what is
+ * above the losses goes into the bank.
+ */
+describe('a straight stop, against its closed form', () => {
+  const omega = (940 * 2 * Math.PI) / 60;
+  const given: RampCase = {
+    motor: { torque_Nm: 22.35, rpm: 940, hz: 50, inertia_kgm2: 0.0363 },
+    load: { torque_Nm: 0, curve: 'constant', inertia_kgm2: 0 },
+    drive: {
+      limit: 1.8,
+      busVolts: 565,
+      tripVolts: 820,
+      capacitance_F: 820e-6,
+      losses: 0.05,
+      regulated: false,
+    },
+    ramp: { up_s: 5, down_s: 5, rounding: 0, to_Hz: 50, countsTo_Hz: 50, hold_s: 1 },
+  };
+  const peak_W = (down_s: number): number => {
+    const torque = (0.0363 * omega) / down_s;
+    const loss = 0.05 * 22.35 * omega * Math.hypot(0.35, Math.sqrt(1 - 0.35 ** 2) * (torque / 22.35));
+    return torque * omega - loss;
+  };
+  const into_J = (down_s: number): number => {
+    const whole = (0.0363 * omega ** 2) / down_s;
+    return (Math.max(0, peak_W(down_s)) ** 2 / (2 * whole)) * down_s;
+  };
+  const room_J = 0.5 * 820e-6 * (820 ** 2 - 565 ** 2);
+  const closed = (): number => {
+    let [low, high] = [0.1, 10];
+    for (let i = 0; i < 60; i += 1) {
+      const middle = (low + high) / 2;
+      if (into_J(middle) > room_J) low = middle;
+      else high = middle;
+    }
+    return high;
+  };
+  const tripOf = (ramp: Partial<RampCase['ramp']>) =>
+    simulate({ ...given, ramp: { ...given.ramp, ...ramp } }).trip;
+
+  it('the shortest is the one of the closed form, does not trip when it is entered, and trips below', () => {
+    const { seconds } = shortestDown(given);
+    expect(closed()).toBeCloseTo(0.73, 2);
+    expect((seconds ?? 0) / closed()).toBeCloseTo(1, 2);
+    for (const up_s of [0.3, 5, 1200]) {
+      expect(tripOf({ up_s, down_s: seconds ?? 0 })).toBeNull();
+      expect(tripOf({ up_s, down_s: 0.98 * closed() })?.why).toBe('overvoltage');
+    }
+  });
+
+  it.each([0.5, 5, 60, 1200])('its peak is the same after %d s of run-up', (up_s) => {
+    const { brake } = simulate({
+      ...given,
+      drive: { ...given.drive, tripVolts: 5000 },
+      ramp: { ...given.ramp, up_s, down_s: 0.5 },
+    });
+    expect(brake.peak_W / peak_W(0.5)).toBeCloseTo(1, 2);
+  });
+
+  // Above base speed the voltage is at its end, and the torque falls with 1/f (any textbook on drives).
+  it('twice the base frequency has half the torque', () => {
+    const fast = {
+      ...given,
+      drive: { ...given.drive, tripVolts: 5000 },
+      ramp: { ...given.ramp, to_Hz: 100, countsTo_Hz: 100 },
+    };
+    const closedUp = (0.0363 * 2 * omega) / ((1.8 * 22.35) / 2);
+    expect((shortestUp(fast).seconds ?? 0) / closedUp).toBeCloseTo(1, 6);
+    const at = (up_s: number) => simulate({ ...fast, ramp: { ...fast.ramp, up_s, down_s: 10 } });
+    expect(at(1.02 * closedUp)).toMatchObject({ trip: null });
+    expect(at(0.95 * closedUp).trip).toMatchObject({ why: 'overcurrent', while: 'up' });
+  });
+});

@@ -1,5 +1,5 @@
 import { formatSignificant } from '../../numerics/figures';
-import { inertiaOf, loadTorque, speedOf, type RampCase } from './model';
+import { inertiaOf, loadTorque, mostTorque, speedOf, type RampCase } from './model';
 import { simulate } from './simulate';
 
 /** The shortest ramp that does not trip, with its calculation. */
@@ -9,19 +9,27 @@ export interface Shortest {
   sum: string;
 }
 
+/** What is entered is rounded, and a meter of volts too. */
+const margin = 0.002;
 /** Ramps longer than this are not looked for, s. */
 const longest_s = 3600;
 
+/** So many speeds on the way are looked at. */
+const speeds = 200;
+
 /**
- * Shortest acceleration by a straight ramp: t = J·ω ÷ (T_limit − T_load), with the load at its largest on the way.
+ * Shortest acceleration by a straight ramp: t = J·ω ÷ (T_most − T_load), where on the way that leaves the least.
+ * Above the rated frequency the most falls with 1/f.
  */
 export function shortestUp(given: RampCase): Shortest {
   const top = speedOf(given, given.ramp.countsTo_Hz);
-  const most = given.drive.limit * given.motor.torque_Nm;
-  const load = Math.max(
-    ...[0.01, 0.25, 0.5, 0.75, 1].map((share) => loadTorque(given, share * speedOf(given, given.ramp.to_Hz))),
-  );
-  const spare = most - load;
+  const end = speedOf(given, given.ramp.to_Hz);
+  const onTheWay = Array.from({ length: speeds }, (_, k) => {
+    const omega = (end * (k + 1)) / speeds;
+    const [most, load] = [mostTorque(given, omega), loadTorque(given, omega)];
+    return { most, load, spare: most - load };
+  });
+  const { most, load, spare } = onTheWay.reduce((a, b) => (b.spare < a.spare ? b : a));
   const inertia = inertiaOf(given);
   return spare <= 0
     ? {
@@ -60,7 +68,8 @@ export function shortestDown(given: RampCase): Shortest {
     else low = middle;
   }
   return {
-    seconds: high,
+    // Where the search ends it has just not tripped: a little longer, it does not when it is entered either.
+    seconds: high * (1 + margin),
     sum: 'Shortest without an overvoltage trip and within the torque limit',
   };
 }

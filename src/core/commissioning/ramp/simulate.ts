@@ -1,4 +1,4 @@
-import { currentShare, inertiaOf, loadTorque, speedOf, type RampCase } from './model';
+import { currentShare, inertiaOf, loadTorque, mostTorque, speedOf, type RampCase } from './model';
 
 /** One moment of a run: time in s, current in A. */
 export interface RampSample {
@@ -34,10 +34,12 @@ export interface RampRun {
 
 /** A regulated drive keeps its bus below this share of the trip. */
 const regulatedShare = 0.96;
-const steps = 3000;
+/** Each part of a run in so many steps of its own: a long way up must not make the stop coarse. */
+const steps = 1500;
+const holdSteps = 100;
 const kept = 240;
-/** A run that does not end is given up after this many times its ramps. */
-const patience = 6;
+/** A part that does not end is given up after this many times its ramp; a regulated drive may stretch a stop far. */
+const patience = { up: 6, down: 60 };
 
 /** Share of the way after a share of the time: straight, with both ends rounded. */
 function along(share: number, rounding: number): number {
@@ -53,13 +55,11 @@ function along(share: number, rounding: number): number {
 
 /** What a run is computed with, once for all its steps. */
 interface Bounds {
-  dt: number;
   /** Shaft at speed, rad/s. */
   top: number;
   up_s: number;
   down_s: number;
   inertia: number;
-  most_Nm: number;
   rated_W: number;
   /** The bank at its supply, and as full as a regulated drive lets it get, J. */
   floor_J: number;
@@ -72,12 +72,10 @@ function boundsOf(given: RampCase): Bounds {
   const down_s = (ramp.down_s * ramp.to_Hz) / ramp.countsTo_Hz;
   const bank_J = (volts: number): number => 0.5 * drive.capacitance_F * volts ** 2;
   return {
-    dt: (up_s + ramp.hold_s + down_s) / steps,
     top: speedOf(given, ramp.to_Hz),
     up_s,
     down_s,
     inertia: inertiaOf(given),
-    most_Nm: drive.limit * motor.torque_Nm,
     rated_W: motor.torque_Nm * speedOf(given, motor.hz),
     floor_J: bank_J(drive.busVolts),
     full_J: bank_J(regulatedShare * drive.tripVolts),
@@ -91,6 +89,8 @@ interface State {
   /** How far the ramps have run, s; a regulated drive holds them back. */
   upTime: number;
   downTime: number;
+  /** The speed that the way down begins at, rad/s. */
+  from: number;
 }
 
 interface Step {
@@ -104,18 +104,18 @@ interface Step {
 }
 
 /** One explicit step: what the motor must give is J·dω/dt plus the load; what comes back goes into bank and resistor. */
-function advance(given: RampCase, b: Bounds, state: State, up: boolean): Step {
+function advance(given: RampCase, b: Bounds, state: State, up: boolean, dt: number): Step {
   const { drive, ramp, motor } = given;
   const { omega } = state;
-  const { dt } = b;
   const upTime = state.upTime + (up ? dt : 0);
   const downTime = state.downTime + (up ? 0 : dt);
   const wanted = up
     ? b.top * along(b.up_s > 0 ? upTime / b.up_s : 1, ramp.rounding)
-    : b.top * (1 - along(b.down_s > 0 ? downTime / b.down_s : 1, ramp.rounding));
+    : state.from * (1 - along(b.down_s > 0 ? downTime / b.down_s : 1, ramp.rounding));
   const pull = loadTorque(given, omega);
   const needed = (b.inertia * (wanted - omega)) / dt + pull;
-  const within = Math.max(-b.most_Nm, Math.min(b.most_Nm, needed));
+  const most_Nm = mostTorque(given, omega);
+  const within = Math.max(-most_Nm, Math.min(most_Nm, needed));
   const { chopper } = drive;
   const most_W = chopper === undefined ? 0 : chopper.above_V ** 2 / chopper.ohm;
   const loss_W = drive.losses * b.rated_W * currentShare(within / motor.torque_Nm);
@@ -140,29 +140,35 @@ function advance(given: RampCase, b: Bounds, state: State, up: boolean): Step {
       energy_J: Math.max(b.floor_J, state.energy_J + (back_W - chopped_W) * dt),
       upTime: lags ? state.upTime : upTime,
       downTime: eased ? state.downTime : downTime,
+      from: up ? after : state.from,
     },
     torque_Nm,
-    short: Math.abs(needed) > b.most_Nm * 1.001,
+    short: Math.abs(needed) > most_Nm * 1.001,
     back_W,
     chopped_W,
   };
 }
 
-/** A run from standstill to speed and back, in equal steps. */
+/** A run from standstill to speed and back; each part in equal steps. */
 export function simulate(given: RampCase): RampRun {
   const { drive, ramp, motor } = given;
   const bounds = boundsOf(given);
-  const { dt, top } = bounds;
-  const every = Math.max(1, Math.floor(steps / kept));
+  const { top } = bounds;
+  const widths = { up: bounds.up_s / steps, hold: ramp.hold_s / holdSteps, down: bounds.down_s / steps };
+  const most = { up: patience.up * steps, hold: holdSteps, down: patience.down * steps };
   const samples: RampSample[] = [];
   const brake = { peak_W: 0, energy_J: 0, time_s: 0 };
-  let state: State = { omega: 0, energy_J: bounds.floor_J, upTime: 0, downTime: 0 };
+  let state: State = { omega: 0, energy_J: bounds.floor_J, upTime: 0, downTime: 0, from: 0 };
   let reachedAt_s: number | null = null;
-  for (let i = 0; i <= steps * patience; i += 1) {
-    const t = i * dt;
-    const up = reachedAt_s === null || t < reachedAt_s + ramp.hold_s;
+  let part: keyof typeof widths = 'up';
+  let inPart = 0;
+  let t = 0;
+  const every = Math.max(1, Math.floor((2 * steps) / kept));
+  for (let i = 0; inPart <= most[part]; i += 1) {
+    const dt = widths[part];
+    const up = part !== 'down';
     const busVolts = Math.sqrt((2 * state.energy_J) / drive.capacitance_F);
-    const step = advance(given, bounds, state, up);
+    const step = advance(given, bounds, state, up, dt);
     state = step.next;
     brake.energy_J += step.back_W * dt;
     brake.time_s += step.back_W > 0 ? dt : 0;
@@ -170,7 +176,7 @@ export function simulate(given: RampCase): RampRun {
     const current = currentShare(step.torque_Nm / motor.torque_Nm);
     const why =
       step.short && !drive.regulated ? 'overcurrent' : busVolts > drive.tripVolts ? 'overvoltage' : null;
-    if (i % every === 0 || why !== null)
+    if (i % every === 0 || why !== null || part === 'hold')
       samples.push({
         t,
         rpm: (state.omega * 60) / (2 * Math.PI),
@@ -182,8 +188,15 @@ export function simulate(given: RampCase): RampRun {
       });
     if (why !== null)
       return { samples, trip: { why, t, while: up ? 'up' : 'down' }, stoodAt_s: null, reachedAt_s, brake };
+    if (part === 'down' && state.omega <= 0.002 * top)
+      return { samples, trip: null, stoodAt_s: t, reachedAt_s, brake };
+    t += dt;
+    inPart += 1;
     if (reachedAt_s === null && state.omega >= 0.995 * top) reachedAt_s = t;
-    if (!up && state.omega <= 0.002 * top) return { samples, trip: null, stoodAt_s: t, reachedAt_s, brake };
+    // The ramp runs to its end: what is left of it must not be asked for at once.
+    if (part === 'up' && reachedAt_s !== null && state.upTime >= bounds.up_s - dt / 2) {
+      [part, inPart] = [ramp.hold_s > 0 ? 'hold' : 'down', 0];
+    } else if (part === 'hold' && inPart === holdSteps) [part, inPart] = ['down', 0];
   }
   return { samples, trip: null, stoodAt_s: null, reachedAt_s, brake };
 }
