@@ -96,9 +96,9 @@ test('a new job in half a minute, then identified, with what the nameplate says 
   await page.getByRole('group', { name: 'Smell' }).getByLabel('found').check();
   await page.getByLabel('What exactly?').fill('burnt varnish');
   await page.getByLabel('What exactly?').blur();
-  await expect(page.getByRole('complementary').getByText('Smell: burnt varnish')).toBeVisible();
+  await expect(page.getByRole('complementary').getByText('Smell: found: “burnt varnish”')).toBeVisible();
   await reloadJob(page);
-  await expect(page.getByRole('complementary').getByText('Smell: burnt varnish')).toBeVisible();
+  await expect(page.getByRole('complementary').getByText('Smell: found: “burnt varnish”')).toBeVisible();
   // By the customer's number it is found again.
   const address = new URL(page.url()).pathname.replace(/\/[^/]*$/, '');
   await visit(page, '/?search=wo-4711%2F2');

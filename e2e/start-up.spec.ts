@@ -388,7 +388,7 @@ test('a hot place on one phase gives less than the motor asks', async ({ page })
   await panel(page, 'Supply and installation');
   await page.getByRole('textbox', { name: 'Ambient at the unit' }).fill('hot');
   await page.getByRole('button', { name: 'Save installation' }).click();
-  await expect(page.getByText('A value', { exact: true })).toBeVisible();
+  await expect(page.getByText('A temperature, e.g. 40 or 104 °F')).toBeVisible();
   await page.getByRole('textbox', { name: 'Ambient at the unit' }).fill('45');
   await page.getByRole('button', { name: 'Save installation' }).click();
   const said = page.getByRole('status').filter({ hasText: 'is the available current here' });
@@ -427,7 +427,7 @@ test('ramps are drawn and follow the handle; a short one trips', async ({ page }
   await handle.fill('1');
   await expect(said).toContainText('Trips on over');
   // The grip in the chart is the same ramp.
-  const grip = page.getByRole('slider', { name: 'stands' });
+  const grip = page.getByRole('slider', { name: 'stopped' });
   await grip.focus();
   for (let i = 0; i < 3; i += 1) await grip.press('PageUp');
   await expect(handle).toHaveValue('4');

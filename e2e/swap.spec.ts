@@ -55,7 +55,7 @@ test('decided: the table says on what it hangs, and the person says why', async 
   ).toBeVisible();
   await expect(page.getByText('A value cannot be read: no table yet.')).toBeVisible();
   await fill('Cost of an hour of downtime', '300');
-  await fill('Cost of cost of an hour of work', '60');
+  await fill('Cost of an hour of work', '60');
   await fill('Age of the capacitors', '11');
   const of = (choice: string) => page.getByRole('group', { name: choice, exact: true });
   const figures = async (choice: string, texts: string[]) => {
