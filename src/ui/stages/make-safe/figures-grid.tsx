@@ -91,7 +91,7 @@ export function FiguresGrid({
     >
       <thead>
         <tr>
-          {['Between', 'Where', 'Meter on', 'Figure, V', 'State'].map((h) => (
+          {['Between', 'Where', 'Meter on', 'Reading, V', 'State'].map((h) => (
             <Text as="th" key={h} fontFamily="heading" fontWeight="500" color="soft" fontSize="0.9rem">
               {h}
             </Text>

@@ -26,9 +26,9 @@ interface LabelField {
 const plainFields: readonly LabelField[] = [
   { name: 'maker', label: 'Maker' },
   { name: 'type', label: 'Type code' },
-  { name: 'badge', label: 'Brand on the cover', hint: 'if different from the maker' },
+  { name: 'badge', label: 'Brand on the cover', hint: 'If different from the maker' },
   { name: 'serial', label: 'Serial number' },
-  { name: 'supply_V', label: 'Supply', unit: 'V', hint: 'empty if not known' },
+  { name: 'supply_V', label: 'Supply', unit: 'V', hint: 'Empty if not known' },
 ];
 const ratedFields: readonly LabelField[] = [
   { name: 'ratedAmps', label: 'Rated output current', unit: 'A' },
@@ -36,10 +36,10 @@ const ratedFields: readonly LabelField[] = [
     name: 'labelWait_min',
     label: 'Discharge time on the label',
     unit: 'min',
-    hint: `empty if none: ${unknownWait_min} min is used`,
+    hint: `Empty if none: ${unknownWait_min} min is used`,
   },
-  { name: 'capacitance_uF', label: 'Capacitor bank', unit: 'µF', hint: 'empty if not known' },
-  { name: 'bleeder_kohm', label: 'Bleeder resistor', unit: 'kΩ', hint: 'empty if not known' },
+  { name: 'capacitance_uF', label: 'Capacitor bank', unit: 'µF', hint: 'Empty if not known' },
+  { name: 'bleeder_kohm', label: 'Bleeder resistor', unit: 'kΩ', hint: 'Empty if not known' },
 ];
 
 const linkWords = {

@@ -44,7 +44,7 @@ function take(
 }
 
 const shown = (value: Value): string =>
-  value === 'OL' ? 'overload' : value === 'climbing' ? 'still climbing' : `${value.toFixed(3)} V`;
+  value === 'OL' ? 'OL' : value === 'climbing' ? 'still climbing' : `${value.toFixed(3)} V`;
 
 /** Readings of the diode test, in their order; those of a unit that came out are set aside. */
 export const readingsSlice = sliceOf<readonly KeptReading[], Bench>()({

@@ -65,7 +65,7 @@ export function WireForm({
           maxLength={12}
           list={`marks-${id}`}
           autoFocus
-          hint={quick ? undefined : 'empty: loose'}
+          hint={quick ? undefined : 'Empty: loose'}
           {...from}
           onChange={(e) => {
             followTerminal(e.target.value);
