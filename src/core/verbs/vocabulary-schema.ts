@@ -42,7 +42,13 @@ export const faultSchema = z.strictObject({
   isScale: positive.optional(),
 });
 
-export const valueSchema = z.union([z.literal('OL'), z.literal('climbing'), z.number()]);
+/** More than this no diode test meter gives or stands, V. */
+const mostShown_V = 2000;
+export const valueSchema = z.union([
+  z.literal('OL'),
+  z.literal('climbing'),
+  z.number().min(-mostShown_V).max(mostShown_V),
+]);
 export const noteSchema = z.array(z.strictObject({ code: z.string(), text: z.string() }));
 /** Any JSON value, echoed. */
 export const always = { id: z.json().optional(), note: z.json().optional() };
