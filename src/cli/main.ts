@@ -1,7 +1,15 @@
 import { createInterface } from 'node:readline';
 import { text } from 'node:stream/consumers';
 import { isMainThread, parentPort } from 'node:worker_threads';
-import { findVerb, openApi, runText, schemasOf, unknownVerb, verbs, type VerbAnswer } from '@/core/verbs';
+import {
+  findVerb,
+  calcDocument,
+  runText,
+  schemasOf,
+  unknownVerb,
+  verbs,
+  type VerbAnswer,
+} from '@/core/verbs';
 
 const print = (value: unknown): void => {
   process.stdout.write(`${JSON.stringify(value)}\n`);
@@ -44,7 +52,7 @@ async function main(args: readonly string[]): Promise<number> {
     return 0;
   }
   if (name === '--openapi') {
-    pretty(openApi('1'));
+    pretty(calcDocument('1'));
     return 0;
   }
   const verb = findVerb(name);

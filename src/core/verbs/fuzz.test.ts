@@ -50,15 +50,15 @@ function mutate(input: unknown, mutations: readonly Mutation[]): unknown {
     if (how === 'drop' && !Array.isArray(place.holder)) delete holder[place.key];
     else if (typeof value === 'number') holder[place.key] = how === 'scale' ? value * scale : edge;
     else if (typeof value === 'boolean') holder[place.key] = !value;
-    else if (Array.isArray(value))
-      holder[place.key] =
-        how === 'empty'
-          ? []
-          : how === 'twice'
-            ? [...value, ...value]
-            : how === 'reverse'
-              ? value.toReversed()
-              : value;
+    else if (Array.isArray(value)) {
+      const list: unknown[] = value;
+      const changes: Partial<Record<typeof how, unknown[]>> = {
+        empty: [],
+        twice: [...list, ...list],
+        reverse: list.toReversed(),
+      };
+      holder[place.key] = changes[how] ?? list;
+    }
   }
   return changed;
 }

@@ -6,8 +6,9 @@ import { fitCheckVerb } from './fit-check';
 import { insulationVerb } from './insulation';
 import { keyPlanVerb } from './key-plan';
 import { loopCheckVerb } from './loop-check';
-import { parseInput, schemasOf } from './manners';
+import { parseInput } from './manners';
 import { moduleVerdictVerb } from './module-verdict';
+import { openApiDocument, verbPaths, type Components, type JsonObject } from './openapi';
 import { plateVerb } from './plate';
 import { rampVerb } from './ramp';
 import { runChainVerb } from './run-chain';
@@ -25,6 +26,16 @@ import type { Problem, VerbRefusal, Verb } from './verb';
 
 export type { Problem, VerbRefusal, Verb } from './verb';
 export { schemasOf } from './manners';
+export {
+  component,
+  jsonContent,
+  openApiDocument,
+  pascal,
+  verbPaths,
+  type Components,
+  type JsonObject,
+  type VerbExample,
+} from './openapi';
 
 /** Every headless verb, in the order of its name. */
 export const verbs: readonly Verb[] = [
@@ -114,29 +125,8 @@ export function runText(verb: Verb, text: string): VerbAnswer {
   return runVerb(verb, input);
 }
 
-/** OpenAPI 3.1 for all verbs. */
-export const openApi = (version: string): unknown => ({
-  openapi: '3.1.0',
-  info: { title: 'Grim Spanner calculations', version, description: 'The same verbs as `./grim calc`.' },
-  paths: Object.fromEntries(
-    verbs.map((v) => {
-      const { input, output } = schemasOf(v);
-      const json = (schema: unknown) => ({ content: { 'application/json': { schema } } });
-      return [
-        `/api/v1/calc/${v.name}`,
-        {
-          post: {
-            summary: v.summary,
-            requestBody: { required: true, ...json(input) },
-            responses: {
-              200: { description: 'The answer', ...json(output) },
-              400: { description: 'Not JSON' },
-              422: { description: 'Does not match the schema' },
-              503: { description: 'Too many calculations are waiting' },
-            },
-          },
-        },
-      ];
-    }),
-  ),
-});
+/** The verbs alone as OpenAPI 3.1. @param version of what it describes */
+export function calcDocument(version: string): JsonObject {
+  const components: Components = {};
+  return openApiDocument(version, verbPaths(verbs, components), components);
+}

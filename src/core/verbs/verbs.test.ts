@@ -1,6 +1,6 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { findVerb, openApi, runText, runVerb, schemasOf, verbs } from '.';
+import { calcDocument, findVerb, runText, runVerb, schemasOf, verbs } from '.';
 
 const run = (name: string, input: unknown) => {
   const verb = findVerb(name);
@@ -149,7 +149,7 @@ describe('manners of the verbs', () => {
 
   it('publishes a schema pair for each and an OpenAPI document', () => {
     for (const verb of verbs) expect(Object.keys(schemasOf(verb))).toEqual(['input', 'output']);
-    expect(Object.keys((openApi('1') as { paths: object }).paths)).toHaveLength(verbs.length);
+    expect(Object.keys((calcDocument('1') as { paths: object }).paths)).toHaveLength(verbs.length);
   });
 
   it('answers by its own output schema', () => {
