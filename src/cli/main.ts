@@ -73,6 +73,12 @@ async function main(args: readonly string[]): Promise<number> {
   return exitCode(answer);
 }
 
+// Whoever reads may have had enough, as `head` has: that is no fault.
+process.stdout.on('error', (error: NodeJS.ErrnoException) => {
+  if (error.code === 'EPIPE') process.exit(0);
+  throw error;
+});
+
 // The same bundle serves the API: there it runs in a worker thread and answers messages.
 if (isMainThread) process.exitCode = await main(process.argv.slice(2));
 else

@@ -69,6 +69,16 @@ describe('manners of the verbs', () => {
     expect(runText(plate, 'null').status).toBe(422);
   });
 
+  it('says 422 to what is nested a hundred thousand deep, and takes brackets in texts for texts', () => {
+    const plate = verbs.find((v) => v.name === 'plate');
+    if (plate === undefined) throw new Error('plate');
+    const deep = `${'['.repeat(100_000)}${']'.repeat(100_000)}`;
+    expect(runText(plate, deep).status).toBe(422);
+    expect(runText(plate, `{"id": ${deep}}`).status).toBe(422);
+    const example = { power: { value: 5.5, unit: 'kW' }, volts: 400, amps: 11, hz: 50, rpm: 1455 };
+    expect(runText(plate, JSON.stringify({ ...example, id: '[{"'.repeat(1000) })).status).toBe(200);
+  });
+
   it('wants readings of a falling bus', () => {
     const level = [
       { at_s: 0, volts: 300 },
