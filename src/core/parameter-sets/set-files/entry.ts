@@ -50,7 +50,8 @@ function choiceOf(p: Parameter, text: string): ReadValue {
   const choices = p.choices ?? [];
   const wanted = text.trim().toLowerCase();
   const byName = choices.find((c) => c.name.toLowerCase() === wanted);
-  const lead = /^(\d+)\b/.exec(wanted)?.[1];
+  // "1", "1: on", "1 - on"; of "1.5" nothing is a choice.
+  const lead = /^(\d+)(?=$|[\s:=–-])/.exec(wanted)?.[1];
   const byNumber = lead === undefined ? undefined : choices.find((c) => c.value === Number(lead));
   const found = byName ?? byNumber;
   return found === undefined
@@ -69,6 +70,9 @@ export function valueFor(p: Parameter, rating: Rating, text: string): ReadValue 
     return { refused: `in ${unit}, the parameter is in ${p.unit ?? 'no unit'}` };
   const figure = inHp ? read.figure * kilowattsPerHorsepower : read.figure;
   const value = Number((Math.round(figure / p.scale) * p.scale).toFixed(6));
+  // A conversion ends where it ends; what was written must be a value that the drive can have.
+  if (!inHp && Math.abs(value - figure) > 1e-9)
+    return { refused: `${read.figure} is between two steps of ${p.scale}: ${value} is the nearest` };
   const { min, max } = limitsOf(p, rating);
   if (value < min - 1e-9 || value > max + 1e-9) return { refused: `${value} is outside ${min} to ${max}` };
   const notes = [

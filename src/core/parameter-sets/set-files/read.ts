@@ -29,7 +29,8 @@ export interface SetText {
   trouble: string | null;
 }
 
-type Pair = { line: number; number: string; text: string };
+/** `refused`: why it is not taken whatever is in it. */
+type Pair = { line: number; number: string; text: string; refused?: string };
 
 const numberHeads = /^(no|nr|number|entry|param(eter)?|index|code|id)\b/i;
 const valueHeads = /^(value|setting|set|actual|wert|now)\b/i;
@@ -51,9 +52,23 @@ function pairsOf(text: string): Pair[] {
   return rows.slice(headed ? first + 1 : 0).flatMap(({ line, cells }): Pair[] => {
     const number = headed ? (cells[at] ?? '') : (cells[0] ?? '');
     const value = headed ? (cells[valueAt] ?? '') : (cells.slice(1).find((c) => c !== '') ?? '');
-    return number === '' ? [] : [{ line, number, text: value }];
+    if (number === '') return [];
+    // `A-02,12,5`: 12, or 12.5 with a comma? Nobody is asked who could tell, so it is not taken.
+    const beyond = cells.slice(headed ? heads.length : 2).filter((c) => c !== '');
+    const split =
+      delimiter === ',' && digits.test(value) && beyond.length > 0 && beyond.every((c) => digits.test(c));
+    return [
+      split
+        ? {
+            ...{ line, number, text: [value, ...beyond].join(',') },
+            refused: `${value} or ${value}.${beyond.join('')}? Write the value with a point, or in quotation marks`,
+          }
+        : { line, number, text: value },
+    ];
   });
 }
+
+const digits = /^\d+$/;
 
 const isRecord = (x: unknown): x is Record<string, unknown> =>
   typeof x === 'object' && x !== null && !Array.isArray(x);
@@ -118,7 +133,7 @@ export function readSetText(text: string, control: Pick<Control, 'parameters'>, 
   const texts = new Map<string, string[]>();
   for (const { p, text: given } of known)
     if (p !== undefined) texts.set(p.number, [...(texts.get(p.number) ?? []), given]);
-  const lines = known.map(({ line, number, text: given, p }): SetLine => {
+  const lines = known.map(({ line, number, text: given, p, refused }): SetLine => {
     const said = (state: SetLine['state'], words: string): SetLine => ({
       line,
       number,
@@ -133,6 +148,7 @@ export function readSetText(text: string, control: Pick<Control, 'parameters'>, 
     const same = texts.get(p.number) ?? [];
     if (same.some((t) => t !== given))
       return said('twice', `${p.number} occurs ${same.length} times with different values`);
+    if (refused !== undefined) return said('refused', refused);
     const read = valueFor(p, rating, given);
     if ('refused' in read) return said('refused', read.refused);
     values[p.number] = read.value;

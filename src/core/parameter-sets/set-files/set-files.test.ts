@@ -54,9 +54,19 @@ it.each([
 it.each([
   ['14,8 A', 14.8],
   ['14.8', 14.8],
-  ['14.84 A', 14.8],
 ])('a current written as %s', (text, value) => {
   expect(read(`1-03\t${text}`).values).toEqual({ '1-03': value });
+});
+
+it.each([
+  ['between two steps', '1-03\t14.84 A', /14.8 is the nearest/],
+  ['no choice', '1-08\t1.5', /no choice/],
+  ['a comma that may be two things', '1-03,12,5', /12 or 12.5/],
+  ['the same below heads', 'number,value\n1-03,12,5', /12 or 12.5/],
+])('%s is not taken, and the line says why', (_, text, words) => {
+  const { values, lines } = read(text);
+  expect(values).toEqual({});
+  expect(lines.at(-1)).toMatchObject({ state: 'refused', words: expect.stringMatching(words) as string });
 });
 
 it('horsepower is converted and told; a foreign unit is not guessed at', () => {
@@ -132,7 +142,8 @@ describe('a device configuration file', () => {
     for (const [, index] of indexes) {
       const title = Number(index).toString(16).toUpperCase();
       const subs = Object.keys(file).filter((k) => k.startsWith(`${title}sub`));
-      expect(file[title]!['SubNumber']).toBe(subs.length + 1);
+      expect(file[title]!['SubNumber']).toBe(subs.length);
+      expect(subs).toContain(`${title}sub0`);
     }
     const ramp = control.parameters.find((p) => p.concept === 'ramp.up')!;
     const [index, sub] = ramp.number.split(':') as [string, string];
@@ -144,6 +155,33 @@ describe('a device configuration file', () => {
         expect(Number(o['ParameterValue'])).toBeGreaterThanOrEqual(Number(o['LowLimit']));
         expect(Number(o['ParameterValue'])).toBeLessThanOrEqual(Number(o['HighLimit']));
       }
+  });
+
+  // CiA 306, from memory: what every file of a node has.
+  it('has what every such file must have', () => {
+    const file = parse(setAsDcf(out, control)) as Record<string, Record<string, string | number>>;
+    const { SupportedObjects, ...objects } = file['MandatoryObjects']!;
+    expect([Number(SupportedObjects), ...Object.values(objects).map(Number)]).toEqual([
+      3, 0x1000, 0x1001, 0x1018,
+    ]);
+    for (const index of ['1000', '1001', '1018']) expect(file[index]).toBeDefined();
+    expect(file['1018']!['SubNumber']).toBe(5);
+    expect(Object.keys(file['DeviceInfo']!)).toEqual(
+      expect.arrayContaining(['VendorNumber', 'ProductNumber', 'RevisionNumber']),
+    );
+    expect(file['DeviceComissioning']).toMatchObject({ NodeID: 1, NodeName: 'as left' });
+    expect(file['FileInfo']!['LastEDS']).toBe('godwit-g4.eds');
+  });
+
+  it.each(['67001', '-64071', '0x1000A'])('a value of %s is in no word: refused, with its line', (value) => {
+    const speed = control.parameters.find((p) => p.concept === 'motor.speed')!;
+    const [index, sub] = speed.number.split(':') as [string, string];
+    const text = `[FileInfo]\nFileName=x.dcf\n[${index}sub${Number.parseInt(sub, 16)}]\nParameterValue=${value}\n`;
+    const back = readSetText(text, control, rating);
+    expect(back.values).toEqual({});
+    expect(back.lines).toMatchObject([
+      { line: 3, state: 'refused', words: expect.stringMatching(/16 bits/) as string },
+    ]);
   });
 
   // By CiA 306 as remembered: comments, hexadecimal, capitals, a data sheet with defaults only, objects of CiA 402.
