@@ -240,6 +240,31 @@ describe('a COMTRADE record', () => {
     );
   });
 
+  // IEEE C37.111, from memory: PS says on which side of a transformer the values are; 2013 has nanoseconds where the date has them.
+  it('honours ratios, nanoseconds and the units of other channels, and says what is cut off', () => {
+    const rows = Array.from({ length: 30 }, (_, k) => `${k + 1},${k * 1_000_000},${k},21`).join('\r\n');
+    const head = [
+      'bench,scope,2013',
+      '2,2A,0D',
+      '1,IL1,A,,A,0.1,0,0,-32767,32767,200,5,S',
+      '2,cabinet,,,°C,1,0,0,-32767,32767,1,1,P',
+      '50',
+      '0',
+      '0,40',
+      '01/12/2026,09:12:00.000000001',
+      '01/12/2026,09:12:00.000000001',
+      'ASCII',
+      '1',
+    ].join('\r\n');
+    const { channels, dt, notes } = readComtrade(head, new TextEncoder().encode(rows));
+    expect(dt).toBeCloseTo(1e-3, 9);
+    expect(channels[0]?.values[10]).toBeCloseTo(40, 9);
+    expect(channels[1]).toMatchObject({ role: 'other', unit: '°C' });
+    expect(notes.join(' ')).toMatch(/30 samples.*40.*secondary values × 40/);
+    const primary = readComtrade(head.replace(',200,5,S', ',200,5,P'), new TextEncoder().encode(rows));
+    expect(primary.channels[0]?.values[10]).toBeCloseTo(1, 9);
+  });
+
   it('says what is wrong with a file that does not fit', () => {
     expect(() => readConfiguration('x,y,1999\r\nnonsense')).toThrow(/how many analog channels/);
     expect(() => readComtrade(cfg, new TextEncoder().encode('1,0,5'))).toThrow(/Line 1 of the .dat/);

@@ -10,12 +10,23 @@ export interface Configuration {
   station: string;
   device: string;
   revision: number;
-  analogs: readonly { name: string; phase: string; unit: string; a: number; b: number; skew_us: number }[];
+  analogs: readonly {
+    name: string;
+    phase: string;
+    unit: string;
+    a: number;
+    b: number;
+    skew_us: number;
+    /** From the values of the file to primary ones: a transformer's ratio where they are secondary, else 1. */
+    toPrimary: number;
+  }[];
   digitals: number;
   line_Hz: number;
   rates: readonly { hz: number; endSample: number }[];
   format: 'ASCII' | 'BINARY' | 'BINARY32' | 'FLOAT32';
   timeFactor: number;
+  /** What a stamp of a sample counts, s: of the 2013 edition nanoseconds, where its date has them. */
+  stampUnit_s: number;
 }
 
 const number = (text: string | undefined, what: string): number => {
@@ -42,7 +53,7 @@ export function readConfiguration(text: string): Configuration {
   const digitals = count('D');
   if (analogCount > 1000 || digitals > 10_000) throw new BadCapture('The .cfg file lists too many channels.');
   const analogs = Array.from({ length: analogCount }, (_, k) => {
-    const [, name = `A${k + 1}`, phase = '', , unit = '', a, b, skew] = next();
+    const [, name = `A${k + 1}`, phase = '', , unit = '', a, b, skew, , , primary, secondary, side] = next();
     return {
       name: name === '' ? `A${k + 1}` : name,
       phase,
@@ -50,6 +61,7 @@ export function readConfiguration(text: string): Configuration {
       a: number(a, `the factor of channel ${k + 1}`),
       b: number(b, `the offset of channel ${k + 1}`),
       skew_us: Number(skew ?? 0) || 0,
+      toPrimary: side?.toUpperCase() === 'S' ? ratioOf(primary, secondary) : 1,
     };
   });
   for (let k = 0; k < digitals; k += 1) next();
@@ -59,7 +71,7 @@ export function readConfiguration(text: string): Configuration {
     const [hz, endSample] = next();
     return { hz: number(hz, 'a sample rate'), endSample: number(endSample, 'the last sample of a rate') };
   });
-  next();
+  const [, firstTime = ''] = next();
   next();
   const format = (next()[0] ?? '').toUpperCase();
   if (format !== 'ASCII' && format !== 'BINARY' && format !== 'BINARY32' && format !== 'FLOAT32')
@@ -67,11 +79,18 @@ export function readConfiguration(text: string): Configuration {
       `The .cfg file calls its samples “${format}”; ASCII, BINARY, BINARY32 and FLOAT32 are known.`,
     );
   const timeFactor = revision >= 1999 ? Number(next()[0] || 1) || 1 : 1;
-  return { station, device, revision, analogs, digitals, line_Hz, rates, format, timeFactor };
+  const stampUnit_s = revision >= 2013 && /\.\d{7,9}$/.test(firstTime) ? 1e-9 : 1e-6;
+  return { station, device, revision, analogs, digitals, line_Hz, rates, format, timeFactor, stampUnit_s };
+}
+
+/** A transformer's ratio; 1 where the file does not have it. */
+function ratioOf(primary: string | undefined, secondary: string | undefined): number {
+  const ratio = Number(primary) / Number(secondary);
+  return Number.isFinite(ratio) && ratio > 0 ? ratio : 1;
 }
 
 interface Rows {
-  /** µs, before the time factor. */
+  /** In the stamps' unit, before the time factor. */
   stamps: Float64Array;
   columns: Float64Array[];
 }
@@ -129,9 +148,9 @@ function binaryRows(data: Uint8Array, { analogs, digitals, format }: Configurati
 }
 
 /** Times of the samples: by the rates where there are some, else by the stamps. */
-function timesOf({ rates, timeFactor }: Configuration, stamps: Float64Array): Float64Array {
+function timesOf({ rates, timeFactor, stampUnit_s }: Configuration, stamps: Float64Array): Float64Array {
   const byStamp = rates.every((r) => r.hz === 0);
-  if (byStamp) return stamps.map((s) => s * timeFactor * 1e-6);
+  if (byStamp) return stamps.map((s) => s * timeFactor * stampUnit_s);
   const times = new Float64Array(stamps.length);
   let rate = 0;
   for (let k = 1; k < times.length; k += 1) {
@@ -168,12 +187,24 @@ export function readComtrade(cfg: string, dat: Uint8Array): Capture {
     return {
       name: channel.name,
       role,
-      unit: unitOfRole(role),
+      unit: role === 'other' ? channel.unit.replace(/^[km](?=[VA]$)/, '') : unitOfRole(role),
       times: channel.skew_us === 0 ? times : times.map((t) => t + channel.skew_us * 1e-6),
-      values: item(columns, c).map((v) => (channel.a * v + channel.b) * factor),
+      values: item(columns, c).map((v) => (channel.a * v + channel.b) * factor * channel.toPrimary),
     };
   });
-  return evenCapture(raw);
+  const capture = evenCapture(raw);
+  const expected = configuration.rates.at(-1)?.endSample ?? 0;
+  const notes = [
+    ...(expected > 0 && expected !== stamps.length
+      ? [
+          `The .dat file has ${stamps.length} samples, the .cfg file announces ${expected}: it may be cut off.`,
+        ]
+      : []),
+    ...configuration.analogs
+      .filter((a) => a.toPrimary !== 1)
+      .map((a) => `${a.name}: secondary values × ${Number(a.toPrimary.toPrecision(6))} = primary.`),
+  ];
+  return { ...capture, notes: [...notes, ...capture.notes] };
 }
 
 const codes = 32_000;

@@ -2,6 +2,7 @@ import { createEvents, type DateArray, type EventAttributes } from 'ics';
 import { stopPlan } from '../../../core/replacement/stop-plan';
 import { HttpError } from '../../http/guard';
 import type { LoadedJob } from '../../logbook/folded';
+import { foldLines } from './fold-lines';
 import { swapOfJob } from './load';
 
 const utc = (at: Date): DateArray => [
@@ -74,5 +75,5 @@ export async function stopCalendar(job: LoadedJob, from: Date): Promise<string> 
   ];
   const { error, value } = createEvents(events);
   if (typeof value !== 'string') throw new Error(`calendar: ${String(error)}`);
-  return value;
+  return foldLines(value);
 }
