@@ -43,9 +43,15 @@ const isWord = (key: LiveKey): key is keyof typeof words => key in words;
 const bitsOf = ({ bits = [] }: Entry, raw: number): Record<string, boolean> =>
   Object.fromEntries(bits.flatMap((name, i) => (name === null ? [] : [[name, ((raw >> i) & 1) === 1]])));
 
+/** What can be below zero: its word is a signed one, whatever the make. */
+const belowZero: ReadonlySet<LiveKey> = new Set(['heatsink']);
+
 function entryOf(control: Control, entry: Entry, raw: number): Live {
   const { key, scale, values } = entry;
-  if (isFigure(key)) return { [figures[key]]: Number((raw * scale).toFixed(6)) };
+  if (isFigure(key)) {
+    const figure = belowZero.has(key) && raw > 0x7fff ? raw - 0x10000 : raw;
+    return { [figures[key]]: Number((figure * scale).toFixed(6)) };
+  }
   if (isWord(key)) return { [words[key]]: bitsOf(entry, raw) };
   if (key === 'alarm')
     return raw === 0
