@@ -1,9 +1,9 @@
-import { unparse } from 'papaparse';
 import * as z from 'zod';
 import { guardedRoute, HttpError, idOf, jsonAnswer } from '../http/guard';
 import { jobOrRefusal, type LoadedJob } from '../logbook/folded';
 import { personOf } from '../people/asking';
 import type { DocumentContent, DocumentName } from './printable';
+import { csvOf } from './csv';
 import { printed, usualForm } from './print';
 
 const query = z.object({
@@ -20,15 +20,18 @@ interface Params {
  * @param name of the paper, and of the file
  * @param load the document of a job, which is loaded once
  */
-export const documentRoute = <Name extends DocumentName, P extends object>(
+export const documentRoute = <Name extends DocumentName, P extends object, Head extends string>(
   name: Name,
   {
     load,
+    heads,
     rows,
     content,
   }: {
     load: (job: LoadedJob, query: URLSearchParams) => Promise<P> | P;
-    rows: (document: P) => object[];
+    /** Of the table, always written, and its rows. */
+    heads: readonly Head[];
+    rows: (document: P) => readonly Readonly<Partial<Record<Head, unknown>>>[];
     /** What is printed of it. */
     content: (document: P) => DocumentContent<Name> | Promise<DocumentContent<Name>>;
   },
@@ -47,7 +50,7 @@ export const documentRoute = <Name extends DocumentName, P extends object>(
     };
     if (form === 'json') return jsonAnswer(made, { headers });
     if (form === 'csv')
-      return new Response(unparse(rows(made), { escapeFormulae: true }), {
+      return new Response(csvOf(heads, rows(made)), {
         headers: { ...headers, 'content-type': 'text/csv; charset=utf-8' },
       });
     const { id: who } = await personOf(request);

@@ -50,7 +50,7 @@ export async function drillingOf(job: LoadedJob): Promise<DrillingDocument> {
 }
 
 /** Hole coordinates in mm from the upper left corner of the unit. */
-export const drillingRows = ({ templates, hole_mm }: DrillingDocument): object[] =>
+export const drillingRows = ({ templates, hole_mm }: DrillingDocument) =>
   templates.a4.holes.map((h, i) => ({
     hole: i + 1,
     x_mm: h.x_mm,

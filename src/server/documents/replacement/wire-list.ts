@@ -18,6 +18,12 @@ export interface WireListRow {
   ticked: string;
 }
 
+/** The columns of the list as CSV. */
+export const wireHeads = [
+  ...(['number', 'drawing', 'ferrule', 'colour', 'core', 'from', 'to'] as const),
+  ...(['is', 'proven', 'volts', 'shared', 'why', 'ticked'] as const),
+] as const satisfies readonly (keyof WireListRow)[];
+
 export interface WireListDocument {
   title: string;
   identity: [label: string, value: string][];

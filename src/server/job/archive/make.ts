@@ -1,4 +1,3 @@
-import { unparse } from 'papaparse';
 import { strToU8, zip as zipAside, type AsyncZippable } from 'fflate';
 import { archiveFormat, publishedArchiveSchema, type Archive } from '../../../core/job/archive/schema';
 import type { Entry } from '../../../core/logbook';
@@ -6,9 +5,10 @@ import { blob } from '../../logbook/blobs';
 import { recordedEntry, rowsAfter } from '../../logbook/entries';
 import { loadJob } from '../../logbook/folded';
 import { installationId } from '../../administration/settings';
+import { csvOf } from '../../documents/csv';
 import { printed, usualForm } from '../../documents/print';
 import { illustrated, loadReport } from '../../documents/report';
-import { wireList } from '../../documents/replacement';
+import { wireHeads, wireList } from '../../documents/replacement';
 
 const filesOf = (entry: Entry): string[] => {
   const { payload } = entry;
@@ -29,8 +29,6 @@ report.pdf    the report at that time
 
 Import it in another installation under Administration, or by POST of this file to /api/v1/archives.
 `;
-
-const table = (rows: object[]): Uint8Array => strToU8(unparse(rows, { escapeFormulae: true }));
 
 /** A job as one archive; null when there is no such job. */
 export async function archiveOfJob(jobId: string, now = new Date()): Promise<Uint8Array | null> {
@@ -59,22 +57,23 @@ export async function archiveOfJob(jobId: string, now = new Date()): Promise<Uin
     entries,
     files,
   };
-  const rowsOf = (id: string): object[] => {
+  /** A table of the report as CSV; of one that is not in it, a head that says so. */
+  const tableOf = (id: string): Uint8Array => {
     const found = report.record.find((p) => p.id === id)?.table;
-    return (found?.rows ?? []).map((r) =>
-      Object.fromEntries(
-        found?.heads.map((h, i) => [h === '' ? `column ${i + 1}` : `${i + 1} ${h}`, r[i] ?? '']) ?? [],
-      ),
-    );
+    const heads = found?.heads.map((h, i) => (h === '' ? `column ${i + 1}` : `${i + 1} ${h}`)) ?? [
+      'nothing recorded',
+    ];
+    const rows = (found?.rows ?? []).map((r) => Object.fromEntries(heads.map((h, i) => [h, r[i] ?? ''])));
+    return strToU8(csvOf(heads, rows));
   };
   // Without a drive there are no wires.
   const wires = job.state.drive === null ? [] : (await wireList(job)).rows;
   zip['README.txt'] = strToU8(about);
   zip['job.json'] = strToU8(JSON.stringify(archive, null, 1));
   zip['schema.json'] = strToU8(JSON.stringify(publishedArchiveSchema()));
-  zip['readings.csv'] = table(rowsOf('readings'));
-  zip['settings.csv'] = table(rowsOf('settings'));
-  zip['wires.csv'] = table(wires);
+  zip['readings.csv'] = tableOf('readings');
+  zip['settings.csv'] = tableOf('settings');
+  zip['wires.csv'] = strToU8(csvOf(wireHeads, wires));
   zip['report.pdf'] = [
     await printed('report', await illustrated(report), usualForm(job.state), ''),
     { level: 0 },

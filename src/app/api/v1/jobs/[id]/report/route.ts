@@ -4,6 +4,7 @@ import { illustrated, loadReport } from '@/server/documents/report';
 /** The job report as PDF, JSON, or its record as CSV. */
 export const GET = documentRoute('report', {
   load: loadReport,
+  heads: ['part', 'text'],
   rows: (report) =>
     report.record.flatMap((part) => [
       ...part.lines.map((text) => ({ part: part.title, text })),
