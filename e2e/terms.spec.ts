@@ -125,6 +125,7 @@ test.describe('US terms', () => {
       .click();
     await page.getByRole('button', { name: 'Save, go to Nameplates' }).click();
     await page.getByRole('heading', { name: 'Nameplates' }).waitFor();
+    await allKept(page);
     await visit(page, `/jobs/${job}/report`);
     await expect(page.getByRole('link', { name: /^PDF/ }).first()).toHaveText('PDF, A4');
     await visit(page, `/jobs/${job}/call`);
@@ -134,6 +135,7 @@ test.describe('US terms', () => {
       .click();
     await page.getByRole('button', { name: 'Save, go to Nameplates' }).click();
     await page.getByRole('heading', { name: 'Nameplates' }).waitFor();
+    await allKept(page);
     await visit(page, `/jobs/${job}/report`);
     await expect(page.getByRole('link', { name: /^PDF/ }).first()).toHaveText('PDF, letter');
   });
