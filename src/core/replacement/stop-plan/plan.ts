@@ -42,8 +42,8 @@ export function taskTrouble(tasks: readonly Task[], people: number): TaskTrouble
 
 /** So many moments for the beginning of the stop are tried, and so many states in all of them. */
 const mostBeginnings = 400;
-const mostStates = 60_000;
-const statesEach = 6_000;
+const mostStates = 5_000;
+const statesEach = 2_000;
 
 /** Tasks, what comes before each, and which of them are in the stop. */
 interface Sorted {
@@ -92,7 +92,7 @@ const placedAs = (tasks: readonly Task[], { start, minutes }: Timetable, stopsAt
   total_min: minutes,
 });
 
-/** The stop first, and the others around it as they fit: always possible, seldom the longest. */
+/** The shortest stop as early as its preparation allows, and the others around it as they fit. */
 function stopFirst(all: Sorted, stop: Timetable): Placed {
   const { tasks, before, isBefore, people } = all;
   const within = [...all.within];
@@ -139,8 +139,10 @@ function aroundStop(
   const least_min = whole.bound;
   if (first.length === 0)
     return { ...placedAs(tasks, whole, 0), totalOptimal: whole.exact, totalBound_min: whole.bound };
-  const grain = grainOf(jobsOf(tasks, before), []);
+  const jobs = jobsOf(tasks, before);
+  const grain = grainOf(jobs, []);
   let best = stopFirst(all, stop);
+  const inside = tasks.map((t) => within.has(t));
   let states = 0;
   let exact = stop.exact;
   for (let k = 0; grain > 0; k += 1) {
@@ -150,12 +152,13 @@ function aroundStop(
       exact = false;
       break;
     }
-    const held = (t: Task) => (within.has(t) ? { from: at, by: at + stop.minutes } : {});
-    const search = searchTimetable(jobsOf(tasks, before, held), people, [], statesEach);
-    const { found: made } = search;
+    const held = jobs.map((job, i) =>
+      inside[i] === true ? { ...job, from: at, by: at + stop.minutes } : job,
+    );
+    const search = searchTimetable(held, people, { mostStates: statesEach, below_min: best.total_min });
     states += search.states;
     exact &&= search.ended;
-    if (made !== null && made.minutes < best.total_min - near) best = placedAs(tasks, made, at);
+    if (search.found !== null) best = placedAs(tasks, search.found, at);
   }
   return {
     ...best,

@@ -105,6 +105,20 @@ const task = (id: string, minutes: number, needs: string[] = [], after: string[]
   people,
 });
 
+/** Tasks as they are drawn: links lead to earlier ones only. */
+const tasksOf = (
+  drawn: readonly { minutes: number; need: string; people: number; links: readonly number[] }[],
+): Task[] =>
+  drawn.map(({ minutes, need, people, links }, i) =>
+    task(
+      `t${i}`,
+      minutes,
+      need === '' ? [] : [need],
+      i === 0 ? [] : [...new Set(links.map((l) => `t${l % i}`))],
+      people,
+    ),
+  );
+
 /**
  * Both goals by trying every start of every task, minute by minute: the shortest stop, then the shortest work in all. It knows
  * nothing of orders, bounds or chains.
@@ -164,17 +178,7 @@ it('the shortest stop, and with it the shortest work in all, are those that tryi
       }),
       { minLength: 1, maxLength: 5 },
     )
-    .map((list) =>
-      list.map(({ minutes, people, need, links }, i) =>
-        task(
-          `t${i}`,
-          minutes,
-          need === '' ? [] : [need],
-          i === 0 ? [] : [...new Set(links.map((l) => `t${l % i}`))],
-          people,
-        ),
-      ),
-    );
+    .map(tasksOf);
   fc.assert(
     fc.property(tasksArbitrary, fc.integer({ min: 2, max: 3 }), (tasks, people) => {
       const plan = stopPlan(tasks, people);
@@ -224,15 +228,7 @@ describe('the stop', () => {
           { maxLength: 9 },
         ),
         (list) => {
-          const made = list.map(({ minutes, need, people, links }, i) =>
-            task(
-              `t${i}`,
-              minutes,
-              need === '' ? [] : [need],
-              i === 0 ? [] : [...new Set(links.map((l) => `t${l % i}`))],
-              people,
-            ),
-          );
+          const made = tasksOf(list);
           const plan = stopPlan(made, 2);
           const at = new Map(plan.schedule.map((s) => [s.id, s]));
           const end = plan.stopsAt_min + plan.stop_min;

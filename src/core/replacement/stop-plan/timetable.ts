@@ -74,25 +74,32 @@ export interface TimetableSearch {
   states: number;
 }
 
+/** What a search keeps to. */
+export interface SearchLimits {
+  /** When some of the people are busy with what is settled. */
+  elsewhere?: readonly Elsewhere[];
+  /** So many states are looked at before the best so far is taken. */
+  mostStates?: number;
+  /** Only a timetable shorter than this is of use, minutes. */
+  below_min?: number;
+}
+
 /**
  * The shortest timetable: branch and bound over the jobs in the order of their starts, where of two states with the same jobs
  * started the one that is never better is left out. Beyond a number of states the best so far is given, with the bound.
  * @param people at hand; every job needs that many at most
- * @param elsewhere when some of them are busy with what is settled
- * @param mostStates looked at before the best so far is taken
  */
 export function searchTimetable(
   jobs: readonly TimetableTask[],
   people: number,
-  elsewhere: readonly Elsewhere[] = [],
-  mostStates = usualStates,
+  { elsewhere = [], mostStates = usualStates, below_min = Infinity }: SearchLimits = {},
 ): TimetableSearch {
   const shape = shapeOf(jobs, people);
   const { tails } = shape;
   const begin = nothingBegun(jobs.length);
   const { grain, raised } = raisedTo(jobs, elsewhere);
   const bound = raised(boundOf(jobs, shape, begin, people));
-  let best: { starts: Float64Array; minutes: number } = { starts: begin.starts, minutes: Infinity };
+  let best: { starts: Float64Array; minutes: number } = { starts: begin.starts, minutes: below_min };
   let states = 0;
   const open = (state: State) =>
     openTasks(jobs, state, people, elsewhere).map(({ i, at }) => ({
@@ -137,7 +144,7 @@ export function searchTimetable(
   };
   visit(begin);
   const ended = states <= mostStates || best.minutes <= bound + near;
-  if (best.minutes === Infinity) return { found: null, ended, states };
+  if (best.starts === begin.starts) return { found: null, ended, states };
   const found = {
     start: [...best.starts],
     minutes: best.minutes,
@@ -148,5 +155,8 @@ export function searchTimetable(
 }
 
 /** The same, for what is found: null where no timetable keeps every `by`, or none was found. */
-export const timetable = (...given: Parameters<typeof searchTimetable>): Timetable | null =>
-  searchTimetable(...given).found;
+export const timetable = (
+  jobs: readonly TimetableTask[],
+  people: number,
+  elsewhere: readonly Elsewhere[] = [],
+): Timetable | null => searchTimetable(jobs, people, { elsewhere }).found;
