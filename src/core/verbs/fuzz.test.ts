@@ -1,18 +1,11 @@
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import fc from 'fast-check';
 import { runVerb, verbs } from '.';
+import { examples } from './__tests__/examples';
 
 /**
  * Every verb against inputs near its worked example: leaves replaced by values at the edges of their kind, keys left out, lists
  * emptied, doubled or reversed. Whatever is asked: an answer that keeps to its own schema after a trip as JSON, or a refusal.
  */
-const home = join(process.cwd(), 'docs/contracts');
-const exampleOf = (name: string): unknown => {
-  const [first] = readFileSync(join(home, `${name}.md`), 'utf8').matchAll(/```json\n([\s\S]*?)```/g);
-  return JSON.parse(first?.[1] ?? '{}') as unknown;
-};
-
 const edgeNumbers = [0, -1, 1, 0.5, 2, 1e-9, 1e-3, 3, 10, 60, 1000, 1e6, 1e12, -1e6, 1e300];
 const mutation = fc.record({
   /** Which of all places, as a share. */
@@ -72,7 +65,8 @@ const fewer: Readonly<Record<string, number>> = {
 };
 
 it.each(verbs.map((verb) => [verb.name, verb] as const))('%s keeps its word at the edges', (name, verb) => {
-  const example = exampleOf(name);
+  const example = examples[name]?.input;
+  expect(example).toBeDefined();
   fc.assert(
     fc.property(fc.array(mutation, { minLength: 1, maxLength: 4 }), (mutations) => {
       const input = mutate(example, mutations);

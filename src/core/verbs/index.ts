@@ -28,6 +28,7 @@ export type { Problem, VerbRefusal, Verb } from './verb';
 export { schemasOf } from './manners';
 export {
   component,
+  exampleIn,
   jsonContent,
   openApiDocument,
   pascal,

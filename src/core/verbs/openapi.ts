@@ -94,6 +94,15 @@ export interface VerbExample {
   output: unknown;
 }
 
+/** The worked example of a page of docs/contracts: its first two blocks of JSON; null where it has no two. */
+export function exampleIn(page: string): VerbExample | null {
+  const [input, output] = Array.from(
+    page.matchAll(/```json\n([\s\S]*?)```/g),
+    ([, text = '']) => JSON.parse(text) as unknown,
+  );
+  return input === undefined || output === undefined ? null : { input, output };
+}
+
 /**
  * The paths of all verbs.
  * @param components of the document; grows

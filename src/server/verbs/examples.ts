@@ -1,22 +1,15 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { VerbExample } from '../../core/verbs';
-
-let loaded: Readonly<Record<string, VerbExample>> | null = null;
+import { exampleIn, type VerbExample } from '../../core/verbs';
 
 /** The worked example of each verb, as docs/contracts has it; none where they are not installed. */
-export function verbExamples(): Readonly<Record<string, VerbExample>> {
-  loaded ??= Object.fromEntries(
+export const verbExamples = (): Readonly<Record<string, VerbExample>> =>
+  Object.fromEntries(
     pagesIn(join(process.cwd(), 'docs', 'contracts')).flatMap(([name, page]) => {
-      const [input, output] = Array.from(
-        page.matchAll(/```json\n([\s\S]*?)```/g),
-        ([, text = '']) => JSON.parse(text) as unknown,
-      );
-      return input === undefined || output === undefined ? [] : [[name, { input, output }]];
+      const example = exampleIn(page);
+      return example === null ? [] : [[name, example]];
     }),
   );
-  return loaded;
-}
 
 function pagesIn(folder: string): [name: string, page: string][] {
   try {

@@ -1,15 +1,13 @@
-import { notFound } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { generation } from '@/server/database/generation';
 import { catalogue } from '@/server/equipment/catalogue';
 import { currentPerson } from '@/server/people/current-person';
-import { loadJob } from '@/server/logbook/folded';
 import { withoutHash } from '@/server/logbook/entries';
 import { knownSources } from '@/server/logbook/machines';
-import { uuidSchema } from '@/server/http/guard';
 import { people } from '@/server/people/people';
 import { consequences, siteLimits } from '@/server/administration/settings';
 import { JobCard } from '@/ui/job-card/job-card';
+import { jobOfAddress } from '../document';
 
 interface Props {
   params: Promise<{ id: string }>;
@@ -19,8 +17,7 @@ interface Props {
 /** The card of a job. It stays while its stages change: nothing is loaded again for another stage. */
 export default async function CardLayout({ params, children }: Props) {
   const { id } = await params;
-  const job = uuidSchema.safeParse(id).success ? await loadJob(id) : null;
-  if (job === null) notFound();
+  const job = await jobOfAddress(id);
   const life = await generation();
   const [person, everybody, within, types, met, table] = await Promise.all([
     currentPerson(),

@@ -1,29 +1,12 @@
 import type { Metadata } from 'next';
-import { notFound } from 'next/navigation';
-import { termsOfDocuments } from '@/core/logbook';
-import { uuidSchema } from '@/server/http/guard';
-import { loadJob } from '@/server/logbook/folded';
-import { currentPerson } from '@/server/people/current-person';
-import { people } from '@/server/people/people';
 import { loadReport } from '@/server/documents/report';
 import { ReportPage } from '@/ui/documents/report/report-page';
+import { documentOfAddress } from '../document';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Job report' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
-  const { id } = await params;
-  const job = uuidSchema.safeParse(id).success ? await loadJob(id) : null;
-  if (job === null) notFound();
-  const report = await loadReport(job);
-  const [everybody, person] = await Promise.all([people(), currentPerson()]);
-  return (
-    <ReportPage
-      jobId={id}
-      report={report}
-      terms={termsOfDocuments(job.state)}
-      people={everybody}
-      person={person}
-    />
-  );
+  const { document, around } = await documentOfAddress(params, loadReport);
+  return <ReportPage report={document} {...around} />;
 }

@@ -8,9 +8,9 @@ import {
   stageOfAddress,
   type StageId,
 } from '@/core/logbook';
-import { loadJob } from '@/server/logbook/folded';
 import { uuidSchema } from '@/server/http/guard';
 import { siteLimits } from '@/server/administration/settings';
+import { jobOfAddress } from '../../document';
 
 export const dynamic = 'force-dynamic';
 
@@ -36,7 +36,6 @@ export default async function StagePage({ params }: Props) {
     if (path?.[0] !== address) redirect(`/jobs/${id}/${address}`);
     return null;
   }
-  const job = await loadJob(id);
-  if (job === null) notFound();
+  const job = await jobOfAddress(id);
   redirect(`/jobs/${id}/${stageAddress(currentStage(stageLines(job.state, await siteLimits())))}`);
 }
