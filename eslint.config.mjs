@@ -99,7 +99,7 @@ const config = [
   {
     // Texts are drawn in the reader's terms and units: past the kit's own components they would not be.
     files: ['src/ui/**/*.tsx', 'src/app/**/*.tsx', 'src/server/documents/**/*.tsx'],
-    ignores: ['src/ui/kit/text.tsx', 'src/server/documents/pdf-kit.tsx', ...testCode],
+    ignores: ['src/ui/kit/text.tsx', 'src/server/documents/pdf/kit.tsx', ...testCode],
     rules: {
       'no-restricted-imports': [
         'error',
@@ -110,7 +110,7 @@ const config = [
               importNames: ['Text', 'Heading'],
               message: 'Take it from ui/kit/text.',
             },
-            { name: '@react-pdf/renderer', importNames: ['Text'], message: 'Take it from pdf-kit.' },
+            { name: '@react-pdf/renderer', importNames: ['Text'], message: 'Take it from documents/pdf.' },
           ],
         },
       ],

@@ -190,6 +190,7 @@ export async function runTests(args: string[]): Promise<number> {
     chromiumNeed,
     { present: () => onPath('ngspice'), package: 'ngspice' },
     { present: () => onPath('pdftotext'), package: 'poppler-utils' },
+    { present: () => onPath('qpdf'), package: 'qpdf' },
     { present: () => onPath('mbpoll'), package: 'mbpoll' },
   ]);
   mkdirSync(results, { recursive: true });

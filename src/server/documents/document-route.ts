@@ -54,7 +54,7 @@ export const documentRoute = <Name extends DocumentName, P extends object, Head 
         headers: { ...headers, 'content-type': 'text/csv; charset=utf-8' },
       });
     const { id: who } = await personOf(request);
-    const usual = usualForm(job.state);
+    const usual = usualForm(job);
     const print = { ...usual, size: paper ?? usual.size };
     return new Response(
       new Uint8Array(await printed(name, await content(made), print, who, request.signal)),

@@ -1,4 +1,5 @@
-import { termsOfDocuments, type JobState } from '../../core/logbook';
+import { termsOfDocuments } from '../../core/logbook';
+import type { LoadedJob } from '../logbook/folded';
 import type { ThreadOrder } from '../thread/order';
 import { sharedPool, threadBundle, type WorkLoad } from '../work';
 import type { DocumentContent, DocumentName, PrintOrder, PrintForm } from './printable';
@@ -27,9 +28,9 @@ export const printed = <Name extends DocumentName>(
   printer.ask({ task: 'print', print: { name, content, form } as PrintOrder }, who, signal);
 
 /** How a job's documents are printed where nobody asks for another size. */
-export function usualForm(state: JobState): PrintForm {
+export function usualForm({ state, headHash }: Pick<LoadedJob, 'state' | 'headHash'>): PrintForm {
   const terms = termsOfDocuments(state);
-  return { size: terms === 'us' ? 'letter' : 'a4', terms };
+  return { size: terms === 'us' ? 'letter' : 'a4', terms, headHash };
 }
 
 /** How much printing is under way. */

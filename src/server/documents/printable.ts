@@ -1,10 +1,9 @@
-import type { TermsProfile } from '../../core/terms';
 import { firstPowerPdf } from './first-power/pdf';
 import { keyPdf, setPdf } from './parameter-sets/pdf';
 import { drillingPdf } from './replacement/drilling-pdf';
 import { labelsPdf } from './replacement/labels-pdf';
 import { wireListPdf } from './replacement/wire-list-pdf';
-import { renderDocument, type PdfElement } from './pdf-kit';
+import { renderDocument, type PdfElement, type Wording } from './pdf';
 import { reportPdf } from './report/pdf';
 import { startUpPdf } from './start-up-sheet/pdf';
 import { sheetPdf } from './static-sheet/pdf';
@@ -24,10 +23,9 @@ export const printable = {
 
 export type DocumentName = keyof typeof printable;
 export type PaperSize = 'a4' | 'letter';
-/** How a document is printed: its size, and the customer's terms and units. */
-export interface PrintForm {
+/** How a document is printed: its size, the customer's terms and units, and which state of the log it is of. */
+export interface PrintForm extends Wording {
   size: PaperSize;
-  terms: TermsProfile;
 }
 /** What a document is made of. */
 export type DocumentContent<Name extends DocumentName> = Parameters<(typeof printable)[Name]>[0];
@@ -41,5 +39,5 @@ export type PrintOrder = {
 export function printOrder({ name, content, form }: PrintOrder): Promise<Buffer> {
   // The order's content is of its document; the compiler cannot follow that through the table.
   const draw = printable[name] as (content: PrintOrder['content'], size: PaperSize) => PdfElement;
-  return renderDocument(draw(content, form.size), form.terms);
+  return renderDocument(draw(content, form.size), form);
 }

@@ -1,4 +1,4 @@
-import { IdentityLines, PdfDocument, PdfRow, PdfSection, Text, type PdfElement } from '../pdf-kit';
+import { IdentityLines, PdfDocument, PdfList, PdfSection, PdfTable, Text, type PdfElement } from '../pdf';
 import type { FirstPowerDocument } from './load';
 
 const sumWidths = [18, 24, 58];
@@ -20,24 +20,21 @@ export const firstPowerPdf = (paper: FirstPowerDocument, size: 'a4' | 'letter'):
     </PdfSection>
     <PdfSection title="Set-up">
       <Text style={{ fontWeight: 600 }}>{paper.setUp}</Text>
-      {paper.sums.map((x) => (
-        <PdfRow key={x.what} widths={sumWidths} cells={[x.what, x.value, x.sum]} />
-      ))}
+      <PdfTable
+        widths={sumWidths}
+        heads={['Quantity', 'Value', 'Calculation']}
+        rows={paper.sums.map((x) => [x.what, x.value, x.sum])}
+      />
     </PdfSection>
     <PdfSection title="Switch off at once when">
-      {paper.stops.map((stop) => (
-        <Text key={stop}>– {stop}</Text>
-      ))}
+      <PdfList items={paper.stops} />
     </PdfSection>
     <PdfSection title="The bus while it comes up">
-      <PdfRow widths={curveWidths} cells={['After, s', 'Bus, V', 'Each line, A', 'Measured, V']} />
-      {paper.expected.map((p) => (
-        <PdfRow
-          key={p.at_s}
-          widths={curveWidths}
-          cells={[String(p.at_s), String(p.volts), String(p.line_A), '']}
-        />
-      ))}
+      <PdfTable
+        widths={curveWidths}
+        heads={['After, s', 'Bus, V', 'Each line, A', 'Measured, V']}
+        rows={paper.expected.map((p) => [String(p.at_s), String(p.volts), String(p.line_A), ''])}
+      />
     </PdfSection>
     {paper.measured.length > 0 && (
       <PdfSection title="Measured">

@@ -1,11 +1,20 @@
-import { Polygon, Svg, View } from '@react-pdf/renderer';
+import { View } from '@react-pdf/renderer';
 import { heldFor, pressRuns, type KeyStep, type Press } from '../../../core/parameter-sets/keypad';
-import { IdentityLines, PdfDocument, PdfRow, s, PdfSection, Text, type PdfElement } from '../pdf-kit';
+import {
+  IdentityLines,
+  PdfDocument,
+  PdfList,
+  PdfSection,
+  PdfTable,
+  s,
+  tagged,
+  Text,
+  type PdfElement,
+} from '../pdf';
 import type { KeyDocument, SetDocument } from './load';
 
 type Size = 'a4' | 'letter';
 
-// No monospaced cells: the shipped file of that face breaks the PDF on letters.
 const setWidths = [12, 34, 30, 24];
 
 function SetDocument({ sheet, size }: { sheet: SetDocument; size: Size }) {
@@ -14,41 +23,35 @@ function SetDocument({ sheet, size }: { sheet: SetDocument; size: Size }) {
       <IdentityLines lines={sheet.identity} />
       {sheet.findings.length > 0 && (
         <PdfSection title="To check">
-          {sheet.findings.map((f) => (
-            <Text key={f}>– {f}</Text>
-          ))}
+          <PdfList items={sheet.findings} />
         </PdfSection>
       )}
       <PdfSection title="Parameters; * differs from factory default">
-        <PdfRow widths={setWidths} cells={['Parameter', 'Name', 'Value', 'Default']} />
-        {sheet.rows.map((r) => (
-          <PdfRow
-            key={r.number}
-            widths={setWidths}
-            cells={[r.number, r.name, `${r.differs ? '* ' : ''}${r.value}`, r.differs ? r.factory : '']}
-          />
-        ))}
+        <PdfTable
+          widths={setWidths}
+          heads={['Parameter', 'Name', 'Value', 'Default']}
+          rows={sheet.rows.map((r) => [
+            r.number,
+            r.name,
+            `${r.differs ? '* ' : ''}${r.value}`,
+            r.differs ? r.factory : '',
+          ])}
+        />
       </PdfSection>
       {sheet.strangers.length > 0 && (
         <PdfSection title="Unknown parameters">
-          {sheet.strangers.map((r, i) => (
-            <PdfRow key={i} widths={[20, 80]} cells={[r.number, r.text]} />
-          ))}
+          <PdfTable
+            widths={[20, 80]}
+            heads={['Parameter', 'What stands there']}
+            rows={sheet.strangers.map((r) => [r.number, r.text])}
+          />
         </PdfSection>
       )}
     </PdfDocument>
   );
 }
 
-const arrows: Readonly<Record<string, string>> = {
-  '▲': '4,1 7,7 1,7',
-  '▼': '1,1 7,1 4,7',
-  '◀': '7,1 7,7 1,4',
-  '▶': '1,1 7,4 1,7',
-};
-
 function Cap({ press: { cap, held, ticks }, times }: { press: Press; times: number }) {
-  const arrow = arrows[cap];
   return (
     <View style={{ flexDirection: 'row', alignItems: 'center', marginRight: 5, marginBottom: 2 }}>
       {held && <Text style={{ fontSize: 7.5, marginRight: 2 }}>hold</Text>}
@@ -63,13 +66,7 @@ function Cap({ press: { cap, held, ticks }, times }: { press: Press; times: numb
           alignItems: 'center',
         }}
       >
-        {arrow === undefined ? (
-          <Text style={{ fontWeight: 600, fontSize: 8.5 }}>{cap}</Text>
-        ) : (
-          <Svg width={9} height={11} viewBox="0 -1 8 10">
-            <Polygon points={arrow} fill="#1A2326" />
-          </Svg>
-        )}
+        <Text style={{ fontWeight: 600, fontSize: 8.5 }}>{cap}</Text>
       </View>
       {times > 1 && <Text style={{ fontSize: 8.5, marginLeft: 1.5 }}>×{times}</Text>}
       {ticks !== undefined && <Text style={{ fontSize: 7.5, marginLeft: 1.5 }}>{heldFor(ticks)}</Text>}
@@ -99,9 +96,9 @@ const Shown = ({ text }: { text: string }) => (
 
 function KeyLine({ step, place }: { step: KeyStep; place: number }) {
   return (
-    <View wrap={false} style={[s.line, { paddingVertical: 3 }]}>
+    <View wrap={false} style={[s.line, { paddingVertical: 3 }]} {...tagged('LI')}>
       <View style={{ width: 10, height: 10, borderWidth: 0.9, marginRight: 6, marginTop: 1 }} />
-      <View style={{ flex: 1 }}>
+      <View style={{ flex: 1 }} {...tagged('LBody')}>
         <Text>
           {place}. <Text style={{ fontWeight: 600 }}>{`${step.number} ${step.name}: ${step.shownTo}`}</Text>
           {step.does === 'unlock' ? '  (code)' : step.does === 'save' ? '  (saves to memory)' : ''}
@@ -133,9 +130,11 @@ function KeyDocument({ sheet, size }: { sheet: KeyDocument; size: Size }) {
         </Text>
       </View>
       <PdfSection title="Parameter by parameter">
-        {plan.steps.map((step, i) => (
-          <KeyLine key={i} step={step} place={i + 1} />
-        ))}
+        <View {...tagged('L')}>
+          {plan.steps.map((step, i) => (
+            <KeyLine key={i} step={step} place={i + 1} />
+          ))}
+        </View>
         {plan.leave.length > 0 && (
           <View style={{ flexDirection: 'row', marginTop: 4, alignItems: 'center' }}>
             <Text style={{ marginRight: 6 }}>Out of the lists:</Text>

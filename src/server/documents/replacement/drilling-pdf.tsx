@@ -1,6 +1,6 @@
 import { Circle, Document, G, Line, Page, Rect, Svg, View } from '@react-pdf/renderer';
 import type { Template } from '../../../core/replacement/replacement';
-import { face, Text, type PdfElement } from '../pdf-kit';
+import { face, tagged, Text, type PdfElement } from '../pdf';
 import type { DrillingDocument } from './drilling';
 
 const mm = (n: number): number => (n * 72) / 25.4;
@@ -14,6 +14,30 @@ function Cross({ x, y, size }: { x: number; y: number; size: number }) {
     </G>
   );
 }
+
+/** What the drawing shows, for whoever does not see it. */
+const inWords = ({ size }: DrillingDocument, { holes, oldHoles }: Template): string =>
+  `Outline of the unit, ${size.width_mm} × ${size.height_mm} mm, at one to one, with ${holes.length} holes to drill at ${holes
+    .map((h) => `${h.x_mm} / ${h.y_mm}`)
+    .join(', ')} mm from its upper left corner; ${oldHoles.length} holes of the old unit.`;
+
+/** To be measured on the print. */
+const Ruler = () => (
+  <Svg width={mm(110)} height={mm(8)} viewBox="0 0 110 8" {...tagged('Figure', { alt: 'A ruler of 100 mm' })}>
+    <Line x1={1} y1={4} x2={101} y2={4} stroke="#000000" strokeWidth={0.4} />
+    {Array.from({ length: 11 }, (_, i) => (
+      <Line
+        key={i}
+        x1={1 + i * 10}
+        y1={i % 5 === 0 ? 0.5 : 2}
+        x2={1 + i * 10}
+        y2={4}
+        stroke="#000000"
+        strokeWidth={0.4}
+      />
+    ))}
+  </Svg>
+);
 
 /** One page: its part of the drawing at one to one, marks where the pages overlap, and a ruler to measure the print. */
 function TilePage({
@@ -42,7 +66,12 @@ function TilePage({
       size={size === 'a4' ? 'A4' : 'LETTER'}
       style={{ padding: mm(edge_mm), fontFamily: face, fontSize: 9 }}
     >
-      <Svg width={mm(width)} height={mm(height)} viewBox={`0 0 ${width} ${height}`}>
+      <Svg
+        width={mm(width)}
+        height={mm(height)}
+        viewBox={`0 0 ${width} ${height}`}
+        {...tagged('Figure', { alt: inWords(paper, template) })}
+      >
         <Rect
           x={left}
           y={top}
@@ -140,20 +169,7 @@ function TilePage({
         );
       })}
       <View style={{ marginTop: mm(3) }}>
-        <Svg width={mm(110)} height={mm(8)} viewBox="0 0 110 8">
-          <Line x1={1} y1={4} x2={101} y2={4} stroke="#000000" strokeWidth={0.4} />
-          {Array.from({ length: 11 }, (_, i) => (
-            <Line
-              key={i}
-              x1={1 + i * 10}
-              y1={i % 5 === 0 ? 0.5 : 2}
-              x2={1 + i * 10}
-              y2={4}
-              stroke="#000000"
-              strokeWidth={0.4}
-            />
-          ))}
-        </Svg>
+        <Ruler />
         <Text style={{ fontSize: 8.5 }}>
           {`This line must measure 100 mm: print at 100 %, do not fit to page. ${paper.title}, page ${number} of ${of}${of > 1 ? `, row ${tile.row + 1} column ${tile.column + 1}: align the crosses` : ''}.`}
         </Text>
@@ -168,7 +184,7 @@ function TilePage({
 export const drillingPdf = (paper: DrillingDocument, size: 'a4' | 'letter'): PdfElement => {
   const template = paper.templates[size];
   return (
-    <Document title={paper.title} creator="Grim Spanner">
+    <Document title={paper.title}>
       {template.tiles.map((tile) => (
         <TilePage
           key={`${tile.row} ${tile.column}`}

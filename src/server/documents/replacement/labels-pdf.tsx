@@ -1,12 +1,12 @@
 import { Document, Page, Path, Svg, View } from '@react-pdf/renderer';
 import QRCode from 'qrcode';
 import { labelText } from '../../../core/replacement/wires';
-import { face, Text, type PdfElement } from '../pdf-kit';
+import { face, tagged, Text, type PdfElement } from '../pdf';
 import { labelSheets, type LabelsDocument, type WireLabel } from './labels';
 
 const mm = (n: number): number => (n * 72) / 25.4;
 
-function Code({ text, side }: { text: string; side: number }) {
+function Code({ text, side, of }: { text: string; side: number; of: string }) {
   const { modules } = QRCode.create(text, { errorCorrectionLevel: 'M' });
   const size = modules.size;
   // One path for all dark runs: a hundred labels of single squares take a renderer many seconds.
@@ -19,7 +19,12 @@ function Code({ text, side }: { text: string; side: number }) {
       runs.push(`M${from} ${y}h${x + 1 - from}v1h${from - x - 1}z`);
     }
   return (
-    <Svg width={side} height={side} viewBox={`0 0 ${size} ${size}`}>
+    <Svg
+      width={side}
+      height={side}
+      viewBox={`0 0 ${size} ${size}`}
+      {...tagged('Figure', { alt: `QR code of ${of}` })}
+    >
       <Path d={runs.join('')} fill="#000000" />
     </Svg>
   );
@@ -38,7 +43,7 @@ function OneLabel({
   const side = mm(height) - mm(small ? 5 : 9);
   return (
     <View style={{ flexDirection: 'row', padding: mm(small ? 2 : 4), alignItems: 'center' }}>
-      <Code text={labelText(jobId, wire)} side={side} />
+      <Code text={labelText(jobId, wire)} side={side} of={`wire ${wire.number}`} />
       <View style={{ flex: 1, marginLeft: mm(2) }}>
         <Text style={{ fontFamily: face, fontWeight: 600, fontSize: small ? 13 : 20, lineHeight: 1.1 }}>
           {wire.number}
@@ -66,7 +71,7 @@ export function labelsPdf({ jobId, labels, sheet, skip }: LabelsDocument): PdfEl
     places.slice(p * perPage, (p + 1) * perPage),
   );
   return (
-    <Document title="Wire labels" creator="Grim Spanner">
+    <Document title="Wire labels">
       {pages.map((page, p) => (
         <Page key={p} size={paper}>
           {page.map((label, i) =>

@@ -16,14 +16,14 @@ import { appendEntries } from '../../logbook/append';
 import { jobOrRefusal } from '../../logbook/folded';
 import { personById } from '../../people/people';
 import { drillingOf, drillingRows, labelsOf, stopCalendar, wiredJob, wireList } from '.';
-import { renderDocument, type PdfElement } from '../pdf-kit';
+import { renderDocument, type PdfElement } from '../pdf';
 import { drillingPdf } from './drilling-pdf';
 import { labelsPdf } from './labels-pdf';
 import { wireListPdf } from './wire-list-pdf';
 import { ownDatabase } from '../../database/__tests__/own-database';
 import { newestVersion } from '../../../core/logbook';
 
-const printed = (paper: PdfElement) => renderDocument(paper, 'international');
+const printed = (paper: PdfElement) => renderDocument(paper, { terms: 'international', headHash: null });
 
 ownDatabase();
 

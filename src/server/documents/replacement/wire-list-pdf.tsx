@@ -1,4 +1,4 @@
-import { IdentityLines, PdfDocument, PdfRow, PdfSection, Text, type PdfElement } from '../pdf-kit';
+import { IdentityLines, PdfDocument, PdfList, PdfSection, PdfTable, Text, type PdfElement } from '../pdf';
 import type { WireListDocument } from './wire-list';
 
 const widths = [6, 11, 12, 12, 11, 11, 27, 10];
@@ -7,26 +7,20 @@ export const wireListPdf = (paper: WireListDocument, size: 'a4' | 'letter'): Pdf
   <PdfDocument title={paper.title} paper={size}>
     <IdentityLines lines={paper.identity} />
     <PdfSection title="Wires">
-      <PdfRow
+      <PdfTable
         widths={widths}
-        cells={['No.', 'Drawing', 'Ferrule', 'Colour', 'Old', 'New', 'Function', 'Ends']}
+        heads={['No.', 'Drawing', 'Ferrule', 'Colour', 'Old', 'New', 'Function', 'Ends']}
+        rows={paper.rows.map((r) => [
+          String(r.number),
+          r.drawing,
+          r.ferrule,
+          r.colour,
+          r.from,
+          r.to,
+          r.is,
+          r.ticked === '' ? '[  ] [  ]' : r.ticked,
+        ])}
       />
-      {paper.rows.map((r) => (
-        <PdfRow
-          key={r.number}
-          widths={widths}
-          cells={[
-            String(r.number),
-            r.drawing,
-            r.ferrule,
-            r.colour,
-            r.from,
-            r.to,
-            r.is,
-            r.ticked === '' ? '[  ] [  ]' : r.ticked,
-          ]}
-        />
-      ))}
     </PdfSection>
     {paper.jumpers.length > 0 && (
       <PdfSection title="Factory jumpers">
@@ -37,9 +31,7 @@ export const wireListPdf = (paper: WireListDocument, size: 'a4' | 'letter'): Pdf
     )}
     {paper.issues.length > 0 && (
       <PdfSection title="To settle">
-        {paper.issues.map((m, i) => (
-          <Text key={i}>– {m}</Text>
-        ))}
+        <PdfList items={paper.issues} />
       </PdfSection>
     )}
   </PdfDocument>

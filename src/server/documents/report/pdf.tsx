@@ -1,7 +1,7 @@
 import { Circle, Image as Photo, Line, Polyline, Svg, View } from '@react-pdf/renderer';
 import { scaleLinear } from 'd3';
 import type { Report, ReportCurve } from '../../../core/job/report';
-import { IdentityLines, PdfDocument, PdfRow, s, PdfSection, Text, type PdfElement } from '../pdf-kit';
+import { IdentityLines, PdfDocument, PdfSection, PdfTable, s, tagged, Text, type PdfElement } from '../pdf';
 import type { IllustratedReport, Picture } from './load';
 import { pagesOf, type Piece } from './page-breaks';
 
@@ -9,24 +9,33 @@ const photoWidth = 158;
 
 function Part({ part }: { part: Piece }) {
   return (
-    <PdfSection title={part.title}>
+    <PdfSection title={part.title} level={3}>
       {part.lines.map((line, i) => (
         <Text key={i} style={{ marginBottom: 1.5 }}>
           {line}
         </Text>
       ))}
       {part.table !== null && (
-        <View style={{ fontSize: 8.3, marginTop: 3 }}>
-          <View style={{ fontWeight: 600 }}>
-            <PdfRow widths={part.widths} cells={part.table.heads} />
-          </View>
-          {part.table.rows.map((row, i) => (
-            <PdfRow key={i} widths={part.widths} cells={row.map((cell) => cell.replaceAll('→', 'to'))} />
-          ))}
-        </View>
+        <PdfTable
+          style={{ fontSize: 8.3, marginTop: 3 }}
+          widths={part.widths}
+          heads={part.table.heads}
+          rows={part.table.rows}
+        />
       )}
     </PdfSection>
   );
+}
+
+/** What a curve shows, for whoever does not see it. */
+function inWords({ title, x, y, series }: ReportCurve): string {
+  const ends = series.map(({ name, points }) => {
+    const [first, last] = [points[0], points[points.length - 1]];
+    if (first === undefined || last === undefined) return `${name}: no points`;
+    const at = ([px, py]: readonly [number, number]) => `${py} ${y.unit} at ${px} ${x.unit}`;
+    return `${name}: ${points.length} points from ${at(first)} to ${at(last)}`;
+  });
+  return `Chart: ${title}. ${y.label} over ${x.label}. ${ends.join('; ')}.`;
 }
 
 function Curve({ curve }: { curve: ReportCurve }) {
@@ -39,7 +48,7 @@ function Curve({ curve }: { curve: ReportCurve }) {
   return (
     <View wrap={false} style={{ marginTop: 6 }}>
       <Text style={{ fontWeight: 600 }}>{curve.title}</Text>
-      <View style={{ position: 'relative', width, height }}>
+      <View style={{ position: 'relative', width, height }} {...tagged('Figure', { alt: inWords(curve) })}>
         <Svg width={width} height={height} viewBox={`0 0 ${width} ${height}`}>
           {y.ticks(4).map((t) => (
             <Line
@@ -158,7 +167,11 @@ function ReportDocument({
   const more = [
     ...pages.map((parts, i) => (
       <View key={`p${i}`}>
-        {i === 0 && <Text style={[s.title, { marginBottom: 0 }]}>For the record</Text>}
+        {i === 0 && (
+          <Text is="H2" style={[s.title, { marginBottom: 0 }]}>
+            For the record
+          </Text>
+        )}
         {parts.map((part) => (
           <Part key={part.id} part={part} />
         ))}
@@ -184,6 +197,7 @@ function ReportDocument({
                         <Text>This photograph is missing on the server.</Text>
                       ) : (
                         <Photo
+                          {...tagged('Figure', { alt: `Photograph: ${p.caption}` })}
                           src={{ data: Buffer.from(p.jpeg), format: 'jpg' }}
                           style={{ width: photoWidth, height: 118, objectFit: 'contain' }}
                         />
@@ -203,7 +217,9 @@ function ReportDocument({
       <View style={{ fontSize: 11.5, lineHeight: 1.45 }}>
         {report.customer.map((c) => (
           <View key={c.heading} style={{ marginTop: 12 }}>
-            <Text style={{ fontSize: 13.5, fontWeight: 600, marginBottom: 3 }}>{c.heading}</Text>
+            <Text is="H2" style={{ fontSize: 13.5, fontWeight: 600, marginBottom: 3 }}>
+              {c.heading}
+            </Text>
             {c.sentences.map((line, i) => (
               <Text key={i} style={{ marginBottom: 2 }}>
                 {line}

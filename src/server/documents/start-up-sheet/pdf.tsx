@@ -1,8 +1,16 @@
 import { View } from '@react-pdf/renderer';
-import { IdentityLines, PdfDocument, PdfRow, PdfSection, utcTime, Text, type PdfElement } from '../pdf-kit';
+import {
+  IdentityLines,
+  PdfDocument,
+  PdfList,
+  PdfSection,
+  PdfTable,
+  Text,
+  utcTime,
+  type PdfElement,
+} from '../pdf';
 import type { StartUpDocument } from './load';
 
-// No monospaced cells here: the shipped Plex file breaks the PDF on letters, and entries have letters.
 const widths = [9, 21, 15, 14, 13, 28];
 
 function StartUpDocument({ sheet, paper }: { sheet: StartUpDocument; paper: 'a4' | 'letter' }) {
@@ -11,33 +19,25 @@ function StartUpDocument({ sheet, paper }: { sheet: StartUpDocument; paper: 'a4'
       <IdentityLines lines={sheet.identity} />
       {sheet.findings.length > 0 && (
         <PdfSection title="To check">
-          {sheet.findings.map((f) => (
-            <Text key={f}>– {f}</Text>
-          ))}
+          <PdfList items={sheet.findings} />
         </PdfSection>
       )}
       <PdfSection title="Parameters">
-        <PdfRow
+        <PdfTable
           widths={widths}
-          cells={['Parameter', 'Name', 'Value', 'In the drive', 'State', 'Calculation']}
+          heads={['Parameter', 'Name', 'Value', 'In the drive', 'State', 'Calculation']}
+          rows={sheet.rows.map((r) => [
+            r.number,
+            r.name,
+            r.value,
+            r.in_drive,
+            r.state,
+            <View key="sum">
+              <Text>{r.reason === '' ? r.sum : `${r.reason}; the rule: ${r.sum}`}</Text>
+              {r.warnings !== '' && <Text style={{ fontSize: 8 }}>{r.warnings}</Text>}
+            </View>,
+          ])}
         />
-        {sheet.rows.map((r) => (
-          <PdfRow
-            key={r.number}
-            widths={widths}
-            cells={[
-              r.number,
-              r.name,
-              r.value,
-              r.in_drive,
-              r.state,
-              <View key="sum">
-                <Text>{r.reason === '' ? r.sum : `${r.reason}; the rule: ${r.sum}`}</Text>
-                {r.warnings !== '' && <Text style={{ fontSize: 8 }}>{r.warnings}</Text>}
-              </View>,
-            ]}
-          />
-        ))}
       </PdfSection>
       {sheet.motorTests.length > 0 && (
         <PdfSection title="Motor and cable">
@@ -55,16 +55,12 @@ function StartUpDocument({ sheet, paper }: { sheet: StartUpDocument; paper: 'a4'
       )}
       {sheet.against.length > 0 && (
         <PdfSection title="Open issues">
-          {sheet.against.map((t) => (
-            <Text key={t}>– {t}</Text>
-          ))}
+          <PdfList items={sheet.against} />
         </PdfSection>
       )}
       {sheet.mayRun !== null && (
         <PdfSection title={`May run until ${sheet.mayRun.until}, with`}>
-          {sheet.mayRun.open.map((t) => (
-            <Text key={t}>– {t}</Text>
-          ))}
+          <PdfList items={sheet.mayRun.open} />
           <Text>Agreed with {sheet.mayRun.approver}, as the signer states.</Text>
         </PdfSection>
       )}

@@ -3,13 +3,14 @@ import { readingStateWords, type Sheet, type SheetReading } from '../../../core/
 import {
   IdentityLines,
   PdfDocument,
-  PdfRow,
-  s,
+  PdfList,
   PdfSection,
-  utcTime,
+  PdfTable,
+  s,
   Text,
+  utcTime,
   type PdfElement,
-} from '../pdf-kit';
+} from '../pdf';
 
 const shown = (v: number | string): string => (typeof v === 'number' ? v.toFixed(3) : v);
 
@@ -48,14 +49,13 @@ function SafetyPart({ safety }: { safety: NonNullable<Sheet['safety']> }) {
         .
       </Text>
       <View style={{ marginTop: 4 }}>
-        {pairs.map((pair, i) => (
-          <PdfRow
-            key={i}
-            widths={[13, 26, 5, 6, 13, 26, 5, 6]}
-            mono={[3, 7]}
-            cells={pair.flatMap((f) => [f.between, f.where, f.quantity, `${f.below ? '< ' : ''}${f.volts}`])}
-          />
-        ))}
+        <PdfTable
+          widths={[13, 26, 11, 13, 26, 11]}
+          heads={['Between', 'Where', 'Volts', 'Between', 'Where', 'Volts']}
+          rows={pairs.map((pair) =>
+            pair.flatMap((f) => [f.between, f.where, `${f.below ? '< ' : ''}${f.volts} ${f.quantity}`]),
+          )}
+        />
       </View>
     </PdfSection>
   );
@@ -72,28 +72,21 @@ function SheetDocument({ sheet, paper }: { sheet: Sheet; paper: 'a4' | 'letter' 
         <Text>{sheet.levels.map((l) => `${l.name}: ${l.state}`).join('; ')}.</Text>
       </View>
       <PdfSection title="Readings, V">
-        <PdfRow
+        <PdfTable
           widths={[12, 12, 20, 20, 16, 20]}
-          cells={['red', 'black', 'value', 'earlier', 'expected', 'state']}
+          heads={['Red', 'Black', 'Value', 'Earlier', 'Expected', 'State']}
+          rows={sheet.readings.map((r) => [
+            r.red,
+            r.black,
+            shown(r.values[r.values.length - 1] ?? ''),
+            r.values.slice(0, -1).map(shown).join(', '),
+            r.expected === null ? '' : shown(r.expected),
+            <View key="s" style={s.row}>
+              <Mark state={r.state} />
+              <Text>{readingStateWords[r.state]}</Text>
+            </View>,
+          ])}
         />
-        {sheet.readings.map((r) => (
-          <PdfRow
-            key={`${r.red}>${r.black}`}
-            widths={[12, 12, 20, 20, 16, 20]}
-            mono={[2, 3, 4]}
-            cells={[
-              r.red,
-              r.black,
-              shown(r.values[r.values.length - 1] ?? ''),
-              r.values.slice(0, -1).map(shown).join(', '),
-              r.expected === null ? '' : shown(r.expected),
-              <View key="s" style={s.row}>
-                <Mark state={r.state} />
-                <Text>{readingStateWords[r.state]}</Text>
-              </View>,
-            ]}
-          />
-        ))}
       </PdfSection>
       <PdfSection title="State per position">
         <Text>{sheet.positions.map((p) => `${p.name}: ${p.state}`).join('; ')}.</Text>
@@ -116,17 +109,11 @@ function SheetDocument({ sheet, paper }: { sheet: Sheet; paper: 'a4' | 'letter' 
         </Text>
       </PdfSection>
       <PdfSection title="What this test cannot see">
-        {sheet.unseen.map((u) => (
-          <Text key={u}>– {u}</Text>
-        ))}
+        <PdfList items={sheet.unseen} />
       </PdfSection>
       {sheet.traces.map((t) => (
         <PdfSection key={t.trouble} title={`Traced: ${t.trouble}`}>
-          {t.steps.map((s, i) => (
-            <Text key={s}>
-              {i + 1}. {s}
-            </Text>
-          ))}
+          <PdfList items={t.steps} numbered />
           {t.causes.map((c) => (
             <Text key={c}>Cause: {c}</Text>
           ))}
@@ -134,9 +121,7 @@ function SheetDocument({ sheet, paper }: { sheet: Sheet; paper: 'a4' | 'letter' 
       ))}
       {sheet.changes.length > 0 && (
         <PdfSection title="Jumpers, writes and loop checks">
-          {sheet.changes.map((c, i) => (
-            <Text key={i}>– {c}</Text>
-          ))}
+          <PdfList items={sheet.changes} />
         </PdfSection>
       )}
       {sheet.questions.length > 0 && (

@@ -75,7 +75,7 @@ export async function archiveOfJob(jobId: string, now = new Date()): Promise<Uin
   zip['settings.csv'] = tableOf('settings');
   zip['wires.csv'] = strToU8(csvOf(wireHeads, wires));
   zip['report.pdf'] = [
-    await printed('report', await illustrated(report), usualForm(job.state), ''),
+    await printed('report', await illustrated(report), usualForm(job), ''),
     { level: 0 },
   ];
   // Packed in threads of its own.

@@ -18,12 +18,13 @@ export const GET = guardedRoute(async (request: Request, { params }: { params: P
   const asked = query.safeParse(Object.fromEntries(new URL(request.url).searchParams));
   if (!asked.success)
     throw new HttpError(422, `sheet is one of ${Object.keys(labelSheets).join(', ')}; skip is 0 to 99.`);
-  const made = await wiredJob(await jobOrRefusal(id));
+  const job = await jobOrRefusal(id);
+  const made = await wiredJob(job);
   const { wires } = made.state.swap;
   if (wires.length === 0) throw new HttpError(422, 'No wires listed yet.');
   const placementOf = new Map((made.swap.map?.fates ?? []).map((f) => [f.wire, f]));
   const labels = labelsOf(wires, (wire) => endOf(placementOf.get(wire.id)));
-  const form = usualForm(made.state);
+  const form = usualForm(job);
   const { id: who } = await personOf(request);
   const pdf = await printed('wire-labels', { jobId: id, labels, ...asked.data }, form, who, request.signal);
   return new Response(new Uint8Array(pdf), {
