@@ -31,7 +31,7 @@ const part = (page: Page, name: string) =>
     .click();
 const capture = (page: Page, files: string[]) =>
   page
-    .getByLabel('Capture: CSV, or .cfg and .dat together')
+    .getByLabel('Capture: CSV, .cff, or .cfg and .dat together')
     .setInputFiles(files.map((f) => join(process.cwd(), 'demo/captures', f)));
 const kept = (kind: string, payload: object) => entry(southWinch, kind, payload);
 const probes = kept('power.probes', { by: 'battery-scope', ratedVolts: 1000, category: 'III' });
@@ -166,7 +166,7 @@ test('four captures are named rightly, laid on the computed picture and kept', a
     await expect(page.getByText(/not a DC bus. Are two columns swapped/)).toBeVisible();
   });
   await test.step('files that are none', async () => {
-    await page.getByLabel('Capture: CSV, or .cfg and .dat together').setInputFiles({
+    await page.getByLabel('Capture: CSV, .cff, or .cfg and .dat together').setInputFiles({
       name: 'letter.csv',
       mimeType: 'text/csv',
       buffer: Buffer.from('dear sir\nno numbers here\n'),

@@ -4,6 +4,7 @@ import {
   columnsOf,
   decoded,
   guessLayout,
+  readCff,
   readComtrade,
   shortened,
   type Capture,
@@ -87,6 +88,11 @@ const api = {
   },
   openComtrade: (cfg: string, dat: Uint8Array): Capture => {
     whole = readComtrade(cfg, dat);
+    return shortened(whole, mostKept);
+  },
+  /** The same in one file. */
+  openCff: async (file: Blob): Promise<Capture> => {
+    whole = readCff(new Uint8Array(await file.arrayBuffer()));
     return shortened(whole, mostKept);
   },
   /** Figures of the capture that was opened last, read off all its samples. */

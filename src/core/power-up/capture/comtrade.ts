@@ -209,8 +209,17 @@ export function readComtrade(cfg: string, dat: Uint8Array): Capture {
 
 const codes = 32_000;
 
-/** A capture as a record of the 1999 edition, samples as text. @param at when its first sample was taken */
-export function writeComtrade(capture: Capture, at: Date, line_Hz: number): { cfg: string; dat: string } {
+/**
+ * A capture as a record, samples as text.
+ * @param at when its first sample was taken
+ * @param edition of the standard
+ */
+export function writeComtrade(
+  capture: Capture,
+  at: Date,
+  line_Hz: number,
+  edition: 1999 | 2013 = 1999,
+): { cfg: string; dat: string } {
   const { channels, dt } = capture;
   const count = channels[0]?.values.length ?? 0;
   const scales = channels.map(({ values }) => {
@@ -222,7 +231,7 @@ export function writeComtrade(capture: Capture, at: Date, line_Hz: number): { cf
   const stamp = `${two(at.getUTCDate())}/${two(at.getUTCMonth() + 1)}/${at.getUTCFullYear()},${two(at.getUTCHours())}:${two(at.getUTCMinutes())}:${two(at.getUTCSeconds())}.${String(at.getUTCMilliseconds() * 1000).padStart(6, '0')}`;
   const clean = (text: string) => text.replace(/[,\r\n]/g, ' ').slice(0, 64);
   const cfg = [
-    'Grim Spanner,bench,1999',
+    `Grim Spanner,bench,${edition}`,
     `${channels.length},${channels.length}A,0D`,
     ...channels.map(
       (c, k) =>
@@ -235,6 +244,8 @@ export function writeComtrade(capture: Capture, at: Date, line_Hz: number): { cf
     stamp,
     'ASCII',
     '1',
+    // UTC, on a clock that nobody vouches for, without leap seconds.
+    ...(edition === 2013 ? ['0,0', 'F,3'] : []),
     '',
   ].join('\r\n');
   const dat = Array.from({ length: count }, (_, k) =>

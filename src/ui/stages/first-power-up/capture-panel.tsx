@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
-import { captureCsv, writeComtrade, type Layout } from '@/core/power-up/capture';
+import { captureCsv, writeCff, writeComtrade, type Layout } from '@/core/power-up/capture';
 import type { EntryOf, Payload } from '@/core/logbook';
 import type { Running, WaveCase } from '@/core/power-up/waveform';
 import {
@@ -25,6 +25,8 @@ import { Text } from '../../kit/text';
 
 const baseOf = ({ name }: OpenCapture): string => name.replace(/\.[^.]*$/, '');
 const saveCsv = (open: OpenCapture) => saveText(`${baseOf(open)}.csv`, captureCsv(open.capture));
+const saveCff = (open: OpenCapture, supply_Hz: number) =>
+  saveText(`${baseOf(open)}.cff`, writeCff(open.capture, new Date(), supply_Hz));
 const saveComtrade = (open: OpenCapture, supply_Hz: number) => {
   const { cfg, dat } = writeComtrade(open.capture, new Date(), supply_Hz);
   saveText(`${baseOf(open)}.cfg`, cfg);
@@ -119,14 +121,14 @@ export function CapturePanel({
       <Box display="flex" flexWrap="wrap" gap="3" alignItems="center" mb="3">
         <FileButton
           label="Open a capture"
-          said="Capture: CSV, or .cfg and .dat together"
-          accept=".csv,.txt,.tsv,.cfg,.dat"
+          said="Capture: CSV, .cff, or .cfg and .dat together"
+          accept=".csv,.txt,.tsv,.cff,.cfg,.dat"
           multiple
           disabled={busy}
           take={(_, all) => void take(all)}
         />
         <Text color="soft" fontSize="0.95rem">
-          CSV of any layout, or COMTRADE (.cfg and .dat chosen together).
+          CSV of any layout, or COMTRADE (.cff, or .cfg and .dat chosen together).
         </Text>
       </Box>
       {busy && <Text role="status">reading…</Text>}
@@ -157,7 +159,10 @@ export function CapturePanel({
               Diagnose again at the load above
             </Secondary>
             <Secondary onClick={() => saveCsv(open)}>Save as CSV</Secondary>
-            <Secondary onClick={() => saveComtrade(open, sound.supply.f)}>Save as COMTRADE</Secondary>
+            <Secondary onClick={() => saveCff(open, sound.supply.f)}>Save as COMTRADE (.cff)</Secondary>
+            <Secondary onClick={() => saveComtrade(open, sound.supply.f)}>
+              Save as COMTRADE (.cfg, .dat)
+            </Secondary>
           </Box>
         </>
       )}

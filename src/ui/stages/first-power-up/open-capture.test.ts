@@ -12,8 +12,8 @@ test('no file is nothing to read', async () => {
 });
 
 test.each([
-  [[file('run.CFG')], 'a COMTRADE record is two files: choose the .cfg and the .dat together.'],
-  [[file('run.dat')], 'a COMTRADE record is two files: choose the .cfg and the .dat together.'],
+  [[file('run.CFG')], 'a COMTRADE record is one .cff file or two: choose the .cfg and the .dat together.'],
+  [[file('run.dat')], 'a COMTRADE record is one .cff file or two: choose the .cfg and the .dat together.'],
   [[file('long.csv', 401e6)], 'it is larger than 400 MB: save a shorter section.'],
   [[file('run.csv')], 'the worker was asked'],
 ])('%# says what to choose instead', async (files, words) => {
