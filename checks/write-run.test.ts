@@ -39,7 +39,10 @@ const plugIn = () => order({ plant: { bus: { cableOut: false, cutAtWrite: null }
 beforeAll(async () => {
   drive = await simulateDrive();
   // Longer than a busy machine stands still; a cable that is out costs one such wait.
-  bus = openBus({ host: '127.0.0.1', port: drive.busPort, unit: 1 }, { timeout_ms: 400, retries: 0 });
+  bus = openBus(
+    { host: '127.0.0.1', port: drive.busPort, unit: 1 },
+    { timeout_ms: 400, retries: 0, readOut_ms: 30_000 },
+  );
   talk = { target: 'the rig', ...bus };
 });
 afterAll(async () => {

@@ -192,6 +192,7 @@ export async function runTests(args: string[]): Promise<number> {
     { present: () => onPath('pdftotext'), package: 'poppler-utils' },
     { present: () => onPath('qpdf'), package: 'qpdf' },
     { present: () => onPath('mbpoll'), package: 'mbpoll' },
+    { present: () => existsSync('/usr/lib/python3/dist-packages/pymodbus'), package: 'python3-pymodbus' },
   ]);
   mkdirSync(results, { recursive: true });
   const wants = (part: Part) => only === undefined || only === part;

@@ -12,7 +12,7 @@ const link = linkServer({
   secret,
   listed: listedDrives,
   locks: locksIn(db().sequelize),
-  patience: { timeout_ms: 800, retries: 2 },
+  patience: { timeout_ms: 800, retries: 2, readOut_ms: 30_000 },
   runs: runsWith,
   noRunOn,
 });

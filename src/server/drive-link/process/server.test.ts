@@ -10,7 +10,7 @@ const link = linkServer({
   secret,
   listed: () => Promise.resolve([]),
   locks: { take: () => Promise.resolve(true), release: () => Promise.resolve() },
-  patience: { timeout_ms: 200, retries: 0 },
+  patience: { timeout_ms: 200, retries: 0, readOut_ms: 30_000 },
   noRunOn: async (target, areOne) => {
     if (await areOne('localhost:9', target))
       throw new HttpError(409, 'A parameter set is already being written to this drive.');

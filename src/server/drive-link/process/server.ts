@@ -87,7 +87,7 @@ async function bodyOf(request: IncomingMessage): Promise<unknown> {
 function answerTo(error: unknown): [status: number, said: { code: string; message: string }] {
   if (error instanceof z.ZodError) return [422, { code: 'exception', message: z.prettifyError(error) }];
   if (error instanceof HttpError) return [error.status, { code: 'not-now', message: error.message }];
-  return [502, asTrouble(error, 'the drive')];
+  return [502, asTrouble(error, 'the drive', 'read')];
 }
 
 export function linkServer({ secret, listed, locks, patience, runs: runsWith, noRunOn }: LinkOptions): {
@@ -141,7 +141,7 @@ export function linkServer({ secret, listed, locks, patience, runs: runsWith, no
       try {
         response.write(`data: ${JSON.stringify(await bus.read(asked.registers))}\n\n`);
       } catch (error) {
-        const { code, message } = asTrouble(error, asked.target);
+        const { code, message } = asTrouble(error, asked.target, 'read');
         response.write(`event: trouble\ndata: ${JSON.stringify({ code, message })}\n\n`);
         await new Promise((resolve) => setTimeout(resolve, 1000));
       }

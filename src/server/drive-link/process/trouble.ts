@@ -11,6 +11,8 @@ export class LinkTrouble extends Error {
       | 'out-of-range'
       | 'locked'
       | 'running'
+      | 'busy'
+      | 'too-long'
       | 'exception'
       | 'uncertain',
     message: string,
@@ -19,11 +21,39 @@ export class LinkTrouble extends Error {
   }
 }
 
-const byException: Readonly<Record<number, [LinkTrouble['code'], string]>> = {
-  2: ['not-there', 'The drive has no such parameter, or it is read only.'],
-  3: ['out-of-range', 'The drive refuses the value: out of range.'],
-  4: ['locked', 'The drive refuses: the parameter is locked.'],
-  6: ['running', 'The drive is busy or running: this parameter can be changed only when stopped.'],
+/** What was asked of the drive: the same exception means another thing to each. */
+export type Deed = 'identify' | 'read' | 'write';
+
+type Meaning = readonly [code: LinkTrouble['code'], words: string];
+
+const atGateway: Meaning = [
+  'silent',
+  'The gateway does not reach the drive: check unit address, power and cable behind it.',
+];
+/** Exceptions of the protocol (MODBUS Application Protocol 1.1b3, 7), whatever was asked. */
+const ofAll: Readonly<Record<number, Meaning>> = {
+  5: ['busy', 'The drive is still working on the request.'],
+  6: ['busy', 'The drive is busy.'],
+  10: atGateway,
+  11: atGateway,
+};
+const byDeed: Readonly<Record<Deed, Readonly<Record<number, Meaning>>>> = {
+  identify: {
+    1: ['exception', 'The drive does not identify itself over the link (function 43 is missing).'],
+  },
+  read: {
+    1: ['exception', 'The drive cannot be read over the link (function 3 is missing).'],
+    2: ['not-there', 'The drive has no such register.'],
+    3: ['too-long', 'The drive does not read so many registers at once.'],
+    4: ['exception', 'The drive failed while reading the register.'],
+  },
+  write: {
+    1: ['exception', 'The drive takes no values over the link (function 6 is missing).'],
+    2: ['not-there', 'The drive has no such parameter, or it is read only.'],
+    3: ['out-of-range', 'The drive refuses the value: out of range.'],
+    4: ['locked', 'The drive refuses: the parameter is locked.'],
+    6: ['running', 'The drive is busy or running: this parameter can be changed only when stopped.'],
+  },
 };
 
 function fieldOf(error: unknown, key: string): unknown {
@@ -33,14 +63,12 @@ function fieldOf(error: unknown, key: string): unknown {
 }
 
 /** The client rejects with things that are no errors: told apart by what they carry. */
-export function asTrouble(error: unknown, target: string): LinkTrouble {
+export function asTrouble(error: unknown, target: string, deed: Deed): LinkTrouble {
   if (error instanceof LinkTrouble) return error;
   const exception = fieldOf(error, 'modbusCode');
   if (typeof exception === 'number') {
-    const [code, words] = byException[exception] ?? [
-      'exception',
-      `The drive answers with exception ${exception}.`,
-    ];
+    const [code, words] = byDeed[deed][exception] ??
+      ofAll[exception] ?? ['exception', `The drive answers with exception ${exception}.`];
     return new LinkTrouble(code, words);
   }
   const errno = String(fieldOf(error, 'code') ?? fieldOf(error, 'errno') ?? '');

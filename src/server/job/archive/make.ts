@@ -74,10 +74,7 @@ export async function archiveOfJob(jobId: string, now = new Date()): Promise<Uin
   zip['readings.csv'] = tableOf('readings');
   zip['settings.csv'] = tableOf('settings');
   zip['wires.csv'] = strToU8(csvOf(wireHeads, wires));
-  zip['report.pdf'] = [
-    await printed('report', await illustrated(report), usualForm(job), ''),
-    { level: 0 },
-  ];
+  zip['report.pdf'] = [await printed('report', await illustrated(report), usualForm(job), ''), { level: 0 }];
   // Packed in threads of its own.
   return new Promise((resolve, reject) => {
     zipAside(zip, { level: 6 }, (error, packed) => (error === null ? resolve(packed) : reject(error)));

@@ -37,7 +37,10 @@ const order = async (body: unknown): Promise<void> => {
 beforeAll(async () => {
   drive = await simulateDrive();
   // Longer than a busy machine stands still.
-  bus = openBus({ host: '127.0.0.1', port: drive.busPort, unit: 1 }, { timeout_ms: 3000, retries: 0 });
+  bus = openBus(
+    { host: '127.0.0.1', port: drive.busPort, unit: 1 },
+    { timeout_ms: 3000, retries: 0, readOut_ms: 30_000 },
+  );
   talk = { target: `127.0.0.1:${drive.busPort}`, ...bus };
   runs = runsWith(() => Promise.resolve(talk));
   await db().models.Person.bulkCreate([by, lead].map((p) => ({ ...p, active: true })));

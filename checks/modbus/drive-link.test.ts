@@ -3,8 +3,8 @@ import { execFile } from 'node:child_process';
 import { promisify } from 'node:util';
 import { openBus, type Bus } from '@/server/drive-link/process/bus';
 import { registerBlocksOf } from '@/server/drive-link/process/blocks';
-import { simulateDrive, type DriveStandIn } from '../stand-ins/drive/drive';
-import { seeded } from './random';
+import { simulateDrive, type DriveStandIn } from '../../stand-ins/drive/drive';
+import { seeded } from '../random';
 
 const long = process.env['GRIM_LONG'] === '1';
 const run = promisify(execFile);
@@ -25,7 +25,10 @@ const polite = { delay_ms: 0, drop: 0, garble: 0, busy: 0, silent: false };
 
 beforeAll(async () => {
   drive = await simulateDrive({ random: seeded(long ? Date.now() % 1e9 : 4) });
-  bus = openBus({ host: '127.0.0.1', port: drive.busPort, unit: 1 }, { timeout_ms: 250, retries: 2 });
+  bus = openBus(
+    { host: '127.0.0.1', port: drive.busPort, unit: 1 },
+    { timeout_ms: 250, retries: 2, readOut_ms: 30_000 },
+  );
   await order({ wait_s: 3 });
 });
 afterEach(() => manners(polite));
@@ -90,7 +93,10 @@ describe('the link', () => {
   });
 
   it('says that nothing listens, and that nobody answers', async () => {
-    const nobody = openBus({ host: '127.0.0.1', port: 9, unit: 1 }, { timeout_ms: 200, retries: 1 });
+    const nobody = openBus(
+      { host: '127.0.0.1', port: 9, unit: 1 },
+      { timeout_ms: 200, retries: 1, readOut_ms: 30_000 },
+    );
     await expect(nobody.read([rampUp])).rejects.toMatchObject({ code: 'refused' });
     await manners({ silent: true });
     await expect(bus.read([rampUp])).rejects.toMatchObject({ code: 'silent' });
