@@ -69,7 +69,8 @@ export function waveformDeck(given: WaveCase, step_s: number, loosely = false): 
   lines.push(link.Ldc > 0 ? `Ldc lm bus ${link.Ldc} IC=0` : 'Rwire lm bus 1e-5');
   lines.push(`Resr bus cap ${Math.max(bank.ESR, 1e-5)}`, `Cbank cap 0 ${bank.C} IC=${bank.v0}`);
   if (load.kind === 'R') lines.push(`Rload bus 0 ${load.R}`);
-  if (load.kind === 'P') lines.push(`Bload bus 0 I=${load.P}/max(v(bus),${load.Vmin})`);
+  if (load.kind === 'P')
+    lines.push(`Bload bus 0 I=v(bus) > ${load.Vmin} ? ${load.P}/v(bus) : ${load.P / load.Vmin ** 2}*v(bus)`);
   if (load.kind === 'inverter') lines.push(...inverterLines(given));
   const [, to] = given.window;
   const from = given.window[0];
@@ -143,6 +144,8 @@ function inverterLines({ inverter, motor }: WaveCase): string[] {
 export interface SpiceFigures {
   mean: Record<string, number>;
   rms: Record<string, number>;
+  /** Least and most of the bus, V. */
+  bus: readonly [least: number, most: number];
   /** Peak of the bus at the frequency asked for, V. */
   ripple: number;
   took_ms: number;
@@ -203,7 +206,9 @@ export function ngspiceWave(given: WaveCase, step_s: number, ripple_Hz: number):
     }
     const named = (value: (c: number) => number) =>
       Object.fromEntries(columns.map((name, c) => [name, value(c)]));
+    const bus = rows.map((row) => row[1] as number);
     return {
+      bus: [bus.reduce((a, b) => Math.min(a, b), Infinity), bus.reduce((a, b) => Math.max(a, b), -Infinity)],
       mean: named((c) => (mean[c] as number) / seconds),
       rms: named((c) => Math.sqrt((square[c] as number) / seconds)),
       ripple: (2 * Math.hypot(cos, sin)) / seconds,

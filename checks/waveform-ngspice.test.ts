@@ -87,6 +87,56 @@ function busPart(run: NetworkRun, hz: number): number {
   return partAt({ t0: t0 ?? 0, dt: (t1 ?? 1) - (t0 ?? 0), values }, hz).peak;
 }
 
+/** 1 µH and no resistance but the diodes': what conducts changes within nanoseconds, and an empty bank swings to twice the peak. */
+const stiff = {
+  supply: { ...usualSupply, Ls: 1e-6, Rs: 0 },
+  link: { Ldc: 0, Rdc: 0, Rpre: 0 },
+  bank: { C: 1e-3, ESR: 0, v0: 548 },
+} as const;
+const empty = { ...stiff.bank, v0: 0 };
+const stiffCircuits: readonly (readonly [string, WaveCase])[] = [
+  ['a resistor', waveCase({ ...stiff, window })],
+  ['a load of constant power', waveCase({ ...stiff, window, load: { kind: 'P', P: 20_000, Vmin: 100 } })],
+  ['a diode open', waveCase({ ...stiff, window, rectifier: { ...usualRectifier, openDiode: 'rect.L2.lo' } })],
+  ['switched on empty', waveCase({ ...stiff, bank: empty, window: [0, 0.04] })],
+  [
+    'switched on empty, through a choke',
+    waveCase({ ...stiff, link: usualLink, bank: empty, window: [0, 0.04] }),
+  ],
+  [
+    'switched on empty, diodes without resistance',
+    waveCase({ ...stiff, bank: empty, rectifier: { ...usualRectifier, Vf: 0.1, Ron: 0 }, window: [0, 0.04] }),
+  ],
+  ['an inverter', waveCase({ ...stiff, ...inverting })],
+  [
+    'an inverter, a tenth of the inductance and no resistance',
+    waveCase({
+      ...stiff,
+      ...inverting,
+      supply: { ...stiff.supply, Ls: 1e-7 },
+      rectifier: { ...usualRectifier, Vf: 0.1, Ron: 0 },
+    }),
+  ],
+];
+
+it.each(stiffCircuits)(
+  'least and most of the bus on a stiff supply: %s',
+  (name, given) => {
+    const { bus, mean } = ngspiceWave(given, given.load.kind === 'inverter' ? 1e-6 : 2e-6, 300);
+    const { figures } = simulateWave(given);
+    const [least, most, average] = [figures['vdc_min'], figures['vdc_max'], figures['vdc_avg']].map(
+      (v) => v ?? NaN,
+    );
+    process.stdout.write(
+      `stiff, ${name}: ${least?.toFixed(1)} to ${most?.toFixed(1)} V, ngspice ${bus[0].toFixed(1)} to ${bus[1].toFixed(1)} V\n`,
+    );
+    expect(Math.abs((least ?? NaN) - bus[0])).toBeLessThan(0.01 * bus[1]);
+    expect(Math.abs((most ?? NaN) - bus[1])).toBeLessThan(0.01 * bus[1]);
+    expect(Math.abs((average ?? NaN) - (mean['vdc'] ?? NaN))).toBeLessThan(0.01 * bus[1]);
+  },
+  120_000,
+);
+
 describe('waveforms against ngspice', () => {
   it.each(circuits)(
     '%s',

@@ -22,7 +22,7 @@ import { waveformVerb } from './waveform';
 import { waveformDiagnoseVerb } from './waveform-diagnose';
 import { windingVerb } from './winding';
 import { wireMapVerb } from './wire-map';
-import type { Problem, VerbRefusal, Verb } from './verb';
+import { RefusedInput, type Problem, type VerbRefusal, type Verb } from './verb';
 
 export type { Problem, VerbRefusal, Verb } from './verb';
 export { schemasOf } from './manners';
@@ -109,6 +109,7 @@ export function runVerb(verb: Verb, input: unknown): VerbAnswer {
     const output = verb.run(parsed.value) as Record<string, unknown>;
     return { status: 200, body: { ...(id === undefined ? {} : { id }), ...output } };
   } catch (error) {
+    if (error instanceof RefusedInput) return refuse(422, 'bad-input', [...error.problems], id);
     const said = error instanceof Error ? error.message : String(error);
     return refuse(500, 'our-fault', [{ path: '', given: null, allowed: said }], id);
   }

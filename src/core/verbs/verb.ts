@@ -30,3 +30,10 @@ export interface VerbRefusal {
   id?: unknown;
   error: { code: 'bad-input' | 'not-json' | 'unknown-verb' | 'our-fault' | 'busy'; problems: Problem[] };
 }
+
+/** An input that its schema takes and the computation cannot: answered as any other refusal. */
+export class RefusedInput extends Error {
+  constructor(readonly problems: readonly Problem[]) {
+    super(problems.map((p) => `${p.path}: ${p.allowed}`).join('; '));
+  }
+}

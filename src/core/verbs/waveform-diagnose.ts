@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { diagnoseWave, judgedKeys } from '../power-up/waveform-diagnosis';
 import { circuitShape, possible } from '../power-up/waveform/schema';
+import { orRefused } from './circuit';
 import { verb } from './verb';
 import { always } from './vocabulary-schema';
 
@@ -58,10 +59,12 @@ export const waveformDiagnoseVerb = verb({
     const known = Object.fromEntries(
       Object.entries(measured).flatMap(([k, v]) => (v === undefined ? [] : [[k, v]])),
     );
-    const work = diagnoseWave(sound, known, { prechargeOhm });
-    let step = work.next();
-    while (step.done !== true) step = work.next();
-    const { verdict, headline, found, same, notes } = step.value;
+    const { verdict, headline, found, same, notes } = orRefused(() => {
+      const work = diagnoseWave(sound, known, { prechargeOhm });
+      let step = work.next();
+      while (step.done !== true) step = work.next();
+      return step.value;
+    });
     return {
       verdict,
       headline,

@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { simulateWave } from '../power-up/waveform';
 import { circuitShape, possible } from '../power-up/waveform/schema';
+import { orRefused } from './circuit';
 import { verb } from './verb';
 import { always } from './vocabulary-schema';
 
@@ -24,7 +25,7 @@ export const waveformVerb = verb({
   input,
   output,
   run: ({ samples, id: _, note: __, ...given }) => {
-    const { run, figures, by } = simulateWave(given);
+    const { run, figures, by } = orRefused(() => simulateWave(given));
     const columns = Object.entries({ t: run.t, ...run.samples }).map(([name, list]): [string, number[]] => [
       name,
       Array.from(list),

@@ -82,14 +82,7 @@ export function* diagnoseWave(
   { prechargeOhm }: { prechargeOhm: number },
 ): Generator<number, WaveDiagnosis> {
   const asked = Object.fromEntries(Object.entries(measured).filter(([k]) => judgedKeys.includes(k)));
-  if (Object.keys(asked).length === 0)
-    return {
-      verdict: 'nothing-measured',
-      headline: 'No values to diagnose yet.',
-      found: [],
-      same: [],
-      notes: [],
-    };
+  if (Object.keys(asked).length === 0) return nothingToJudge('No values to diagnose yet.');
   const whole: Base = { given: sound };
   const before = beforeInverter(sound);
   const causes = causesFor(sound, prechargeOhm);
@@ -120,8 +113,18 @@ export function* diagnoseWave(
     tries[k] = best;
     yield (causes.length + k + 1) / total;
   }
-  return concluded(tries, asked);
+  const comparable = tries.filter((t) => t.misfit < Infinity);
+  if (comparable.length === 0) return nothingToJudge('None of these values occurs in this circuit.');
+  return concluded(comparable, asked);
 }
+
+const nothingToJudge = (headline: string): WaveDiagnosis => ({
+  verdict: 'nothing-measured',
+  headline,
+  found: [],
+  same: [],
+  notes: [],
+});
 
 const oddsOf = ({ cause, change }: Try): number => cause.odds?.[cause.changes.indexOf(change)] ?? 1;
 

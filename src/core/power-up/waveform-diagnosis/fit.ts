@@ -1,4 +1,4 @@
-import { scaledLoad, simulateWave, type Figures, type WaveCase } from '../waveform';
+import { ImpossibleCircuit, scaledLoad, simulateWave, type Figures, type WaveCase } from '../waveform';
 import type { WaveformCause } from './causes';
 import { flowOf, isOutput, judgedKeys, sigmaOf } from './figure-keys';
 
@@ -75,6 +75,16 @@ function flowRatio(measured: Measured, figures: Figures): number {
 
 const clamp = (share: number): number => Math.max(leastShare, Math.min(mostShare, share));
 
+/** No figures where a fault makes a circuit that cannot be followed: it explains nothing then. */
+function figuresIfPossible(given: WaveCase): Figures {
+  try {
+    return simulateWave(given).figures;
+  } catch (error) {
+    if (error instanceof ImpossibleCircuit) return {};
+    throw error;
+  }
+}
+
 /** A cause at a share of the load. */
 export function tryAt(
   cause: WaveformCause,
@@ -84,7 +94,7 @@ export function tryAt(
   share: number,
 ): Try {
   const given = change(scaledLoad(base.given, share));
-  const figures = { ...base.outputs?.(share), ...simulateWave(given).figures };
+  const figures = { ...base.outputs?.(share), ...figuresIfPossible(given) };
   return { cause, base, change, given, share, figures, misfit: distance(measured, figures) };
 }
 

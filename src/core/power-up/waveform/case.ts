@@ -156,6 +156,38 @@ export interface CaseProblem {
   allowed: string;
 }
 
+/** The circuit cannot be run as it was given: where, and why. */
+export class ImpossibleCircuit extends Error {
+  constructor(readonly problem: CaseProblem) {
+    super(`${problem.path}: ${problem.allowed}`);
+  }
+}
+
+/** Faults of parts that the circuit does not have. */
+function missingParts({ supply, rectifier, load, inverter, motor }: WaveCase): CaseProblem[] {
+  const list: CaseProblem[] = [];
+  const say = (path: string, given: unknown, allowed: string) => list.push({ path, given, allowed });
+  const { openDiode, shortDiode } = rectifier;
+  if (supply.phases === 1) {
+    if (supply.openPhase !== null)
+      say('supply.openPhase', supply.openPhase, 'null: of one phase, there is no supply with a phase open');
+    for (const [key, at] of Object.entries({ openDiode, shortDiode }))
+      if (at?.startsWith('rect.L3') === true)
+        say(`rectifier.${key}`, at, 'a diode of L1 or L2: one phase has no third line');
+  }
+  if (openDiode !== null && openDiode === shortDiode)
+    say('rectifier.shortDiode', shortDiode, 'another diode: this one is open');
+  if (load.kind !== 'inverter') {
+    const words = 'null: with this load there is no inverter; use load {"kind": "inverter"}';
+    if (inverter.openSwitch !== null) say('inverter.openSwitch', inverter.openSwitch, words);
+    if (inverter.earthFault !== null) say('inverter.earthFault', inverter.earthFault, words);
+    if (motor.openPhase !== null) say('motor.openPhase', motor.openPhase, words);
+  }
+  return list;
+}
+
+/** The power of a load is followed in steps; a bank that would empty in so many seconds at Vmin is not followed, s. */
+const shortestDraw_s = 5e-6;
 const longest_s = 20;
 
 /** What makes a circuit impossible or too long to compute; empty: it can be computed. */
@@ -180,7 +212,14 @@ export function caseProblems(c: WaveCase): CaseProblem[] {
   const inverterWindow_s = 5;
   if (c.load.kind === 'inverter' && to * c.inverter.fc > inverterWindow_s * 16_000)
     say('window', c.window, `at most ${inverterWindow_s * 16_000} periods of the carrier`);
-  if (c.supply.phases === 1 && c.supply.openPhase !== null && c.supply.openPhase !== 'L3')
-    say('supply.openPhase', c.supply.openPhase, 'null: no supply with the only phase open');
-  return list;
+  if (c.load.kind === 'P' && c.load.P > 0 && c.bank.C > 0) {
+    const least_F = (c.load.P * shortestDraw_s) / c.load.Vmin ** 2;
+    if (c.bank.C < least_F)
+      say(
+        'bank.C',
+        c.bank.C,
+        `at least ${least_F.toPrecision(3)} F for this power at Vmin: a smaller bank cannot follow it`,
+      );
+  }
+  return [...list, ...missingParts(c)];
 }

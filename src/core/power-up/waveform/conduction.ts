@@ -67,6 +67,12 @@ function patternKey(on: readonly boolean[], legs: readonly LegState[]): number {
 export interface Conduction {
   /** Turns what has to turn until all that conducts agrees with the state, and gives the pattern of it. */
   resolve: (z: Float64Array) => Pattern;
+  /**
+   * Turns once what the state contradicts after an event in a stretch, and no more: the little that still flows where it may
+   * not any more, or not yet where it may (what the event was late by), would stand as a spike at what is off and turn what
+   * is not meant. Within a tick it is gone.
+   */
+  turnOnce: (z: Float64Array) => Pattern;
   /** Changes the gates of a leg; what conducts is to be resolved afterwards. */
   gate: (leg: number, wanted: Gate) => void;
 }
@@ -134,6 +140,10 @@ export function conductionOf(
       for (let round = 0; round < mostRounds && turn(pattern, z, round > roundsTogether); round += 1)
         pattern = patternNow();
       return pattern;
+    },
+    turnOnce: (z) => {
+      turn(patternNow(), z, false);
+      return patternNow();
     },
     gate: (leg, wanted) => {
       const at = net.legs[leg];

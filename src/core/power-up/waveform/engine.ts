@@ -1,5 +1,5 @@
 import { matrixTimes, valueAt } from '../../numerics/arrays';
-import type { WaveCase } from './case';
+import { ImpossibleCircuit, type CaseProblem, type WaveCase } from './case';
 import { conductionOf, holds, type Gate } from './conduction';
 import { levelTo, movingState } from './moving-state';
 import { LOAD, networkFor } from './network';
@@ -8,6 +8,15 @@ import { longestLevel, samplesPerPeriod, ticksPerSample } from './timing';
 /** So many events on end are chatter: then steps of 2⁶ ticks (0.15 µs at 50 Hz) are taken blind. */
 const chatterEvents = 60;
 const blindLevel = 6;
+/** After so many of them the result would be of the steps, not of the circuit. */
+const mostBlind = 20_000;
+
+const unsettled = ({ supply }: WaveCase): CaseProblem => ({
+  path: 'supply.Ls',
+  given: supply.Ls,
+  allowed:
+    'more inductance, or resistances of the diodes nearer to those of real ones: what conducts in this circuit changes faster than it can be followed',
+});
 
 /** A running circuit: driven by gates and by what is drawn, read at any tick. */
 export interface Engine {
@@ -41,6 +50,7 @@ export function engineFor(given: WaveCase, driven: boolean): Engine {
   const conduction = conductionOf(net, given, { driven, omegas, plain, ticksPerSecond });
   const bus = new Float64Array(1);
   let events = 0;
+  let blind = 0;
   let changes = 0;
   let atStart: (() => void) | null = null;
   let atEnd: (() => void) | null = null;
@@ -97,12 +107,19 @@ export function engineFor(given: WaveCase, driven: boolean): Engine {
     atStart?.();
     while (state.ticks() < to) {
       if (stretch(to)) break;
-      toEvent(to, here > chatterEvents ? blindLevel : 0);
+      const chatters = here > chatterEvents;
+      if (chatters) blind += 1;
+      if (blind > mostBlind) throw new ImpossibleCircuit(unsettled(given));
+      toEvent(to, chatters ? blindLevel : 0);
       events += 1;
       here += 1;
       atEnd?.();
-      settle();
+      changes += 1;
+      pattern = conduction.turnOnce(state.now());
       atStart?.();
+      if (state.ticks() >= to) break;
+      state.tried(pattern.steps, 0);
+      take(0);
     }
     atEnd?.();
   }

@@ -6,7 +6,7 @@ import { gateEdges, type GateEdge } from './gates';
 import { legsFor } from './legs';
 import { filteredNames, motorNames, pairs, recorderFor, samplesIn, samplesOf } from './recorder';
 import { tallyOf } from './tally';
-import { wholePeriodsFrom, type NetworkRun } from './whole';
+import { mustHold, wholePeriodsFrom, type NetworkRun } from './whole';
 import { item, valueAt, recordOf } from '../../numerics/arrays';
 
 /** The bus is summed with the windings: what they draw at once shows in it at once. */
@@ -114,7 +114,9 @@ export function runSplit(given: WaveCase): NetworkRun {
     engine.draw(mean);
     engine.advance(upTo);
     // What the bus would stand at with nothing drawn this moment: that moves smoothly.
-    const there = engine.busVolts() + bank.ESR * mean;
+    const bus = engine.busVolts();
+    mustHold(given, bus);
+    const there = bus + bank.ESR * mean;
     smooth[1] = (there - valueAt(smooth, 0)) / (upTo - now);
     smooth[0] = there;
     smooth[2] = upTo;
