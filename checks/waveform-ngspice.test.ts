@@ -109,12 +109,11 @@ const stiffCircuits: readonly (readonly [string, WaveCase])[] = [
   ],
   ['an inverter', waveCase({ ...stiff, ...inverting })],
   [
-    'an inverter, a tenth of the inductance and no resistance',
+    'an inverter, a tenth of the inductance',
     waveCase({
       ...stiff,
       ...inverting,
       supply: { ...stiff.supply, Ls: 1e-7 },
-      rectifier: { ...usualRectifier, Vf: 0.1, Ron: 0 },
     }),
   ],
 ];

@@ -25,6 +25,19 @@ describe('manners of the verbs', () => {
     });
   });
 
+  it('refuses a circuit that turns out impossible while it runs', () => {
+    const emptied = {
+      supply: { openPhase: 'L3' },
+      link: { Ldc: 1, Rpre: 50 },
+      bank: { C: 1e-6, v0: 565 },
+      load: { kind: 'inverter' },
+      window: [0, 0.04],
+    };
+    expect(refused('waveform', emptied)).toEqual([
+      { path: 'bank.C', given: 1e-6, allowed: expect.stringContaining('empties the bus') as unknown },
+    ]);
+  });
+
   it('names the nearest key for an unknown one', () => {
     expect(refused('static-readings', { temprature_C: 20 })).toEqual([
       { path: 'temprature_C', given: 20, allowed: 'unknown key; nearest is "temperature_C"' },

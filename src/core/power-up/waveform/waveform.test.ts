@@ -162,9 +162,47 @@ describe('circuits that cannot be', () => {
     ['a motor without impedance', { ...inverting, motor: { ...usualMotor, R: 0, L: 0 } }, 'motor.R'],
     ['a carrier below its sine', { ...inverting, inverter: { ...usualInverter, fc: 100 } }, 'inverter.fc'],
     ['a window that ends before it begins', { window: [0.2, 0.1] }, 'window'],
+    [
+      'a bank too small for its power',
+      { bank: { ...usualBank, C: 1e-8 }, load: { kind: 'P', P: 5500, Vmin: 100 } },
+      'bank.C',
+    ],
+    [
+      'an open diode of a third line on one phase',
+      { supply: { ...usualSupply, phases: 1 }, rectifier: { ...usualRectifier, openDiode: 'rect.L3.lo' } },
+      'rectifier.openDiode',
+    ],
+    [
+      'an open phase of a single one',
+      { supply: { ...usualSupply, phases: 1, openPhase: 'L3' } },
+      'supply.openPhase',
+    ],
+    [
+      'a diode both open and shorted',
+      { rectifier: { ...usualRectifier, openDiode: 'rect.L1.hi', shortDiode: 'rect.L1.hi' } },
+      'rectifier.shortDiode',
+    ],
+    [
+      'a fault of an inverter that is not there',
+      { inverter: { ...usualInverter, earthFault: { phase: 'U', ohm: 1 } } },
+      'inverter.earthFault',
+    ],
+    ['an open winding of no motor', { motor: { ...usualMotor, openPhase: 'W' } }, 'motor.openPhase'],
   ] as [string, Partial<WaveCase>, string][])('%s is refused with its place', (_name, differs, path) => {
     expect(caseProblems(waveCase(differs)).map((p) => p.path)).toContain(path);
     expect(() => simulateWave(waveCase(differs))).toThrow(ImpossibleCircuit);
+  });
+
+  it('a load that empties the bank is refused on the way: below zero other parts would carry', () => {
+    const emptied = waveCase({
+      ...inverting,
+      supply: { ...usualSupply, openPhase: 'L3' },
+      link: { Ldc: 1, Rdc: 0.05, Rpre: 50 },
+      bank: { C: 1e-6, ESR: 0.1, v0: 565 },
+      window: [0, 0.04],
+    });
+    expect(caseProblems(emptied)).toEqual([]);
+    expect(() => simulateWave(emptied)).toThrow(/bank\.C: more: the load empties the bus/);
   });
 
   it('gets through a leg that floats between its diodes, with an end to its events', () => {
