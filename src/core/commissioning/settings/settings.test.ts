@@ -107,6 +107,24 @@ describe('the 50/60 Hz default set', () => {
     expect(flux(sheet({ plate: { hz: 60, volts: 460, rpm: 1750 } }))?.text).toContain('20 % over-fluxed');
   });
 
+  // 250 V ÷ 50 Hz = 5 V/Hz where the plate has 400 ÷ 50 = 8: 37.5 % too little.
+  it('judges what can be entered, not what was wanted: 400 V on an entry that ends at 250 V', () => {
+    const control = controls['whimbrel-w4'] as StartUp['control'];
+    const parameters = control.parameters.map((p) =>
+      p.concept === 'motor.voltage' ? { ...p, min: 100, max: 250 } : p,
+    );
+    const made = sheet({ control: { ...control, parameters } });
+    expect(row(made, 'motor.voltage').value).toBe(250);
+    expect(made.findings.filter((f) => f.code.startsWith('v-per-hz'))).toEqual([
+      expect.objectContaining({
+        code: 'v-per-hz-entered',
+        severity: 'wrong',
+        text: expect.stringMatching(/3[78] % under-fluxed/) as string,
+        sum: expect.stringContaining('250 V ÷ 50 Hz = 5 V/Hz') as string,
+      }),
+    ]);
+  });
+
   it('what is in the drive counts, not what was meant', () => {
     expect(flux(sheet({ values: { '0-01': 1 } }))?.severity).toBe('wrong');
   });

@@ -167,8 +167,8 @@ export function startUpSheet(startUp: StartUp): StartUpSheet {
   const rules = [...motorRules, ...limitRules(floor), ...controlRules];
   const inForce = values === undefined ? undefined : meaningOf(control, values, 'region');
   const region = inForce === '50Hz' || inForce === '60Hz' ? inForce : choices.region;
-  return {
-    rows: rules.flatMap((rule) => rowFor(startUp, context, rule)),
-    findings: [...context.sums.findings, ...vPerHz(plate, control, rating, region)],
-  };
+  const rows = rules.flatMap((rule) => rowFor(startUp, context, rule));
+  const toEnter = (concept: ConceptId) => rows.find((r) => r.concept === concept)?.value ?? null;
+  const entered = { volts: toEnter('motor.voltage'), hz: toEnter('motor.frequency') };
+  return { rows, findings: [...context.sums.findings, ...vPerHz(plate, control, rating, region, entered)] };
 }
