@@ -55,6 +55,27 @@ it('what a reset brings back is not written again, and what it takes away is', (
   expect(numbers).toEqual([numberOf(now, 'region'), up, numberOf(now, 'store.save')]);
 });
 
+// Measured on this motor, and the target has them as the unit has them: the reset of the region takes them away.
+it.each(types)(
+  '%s: what a reset takes away and the target keeps is restored, measured values too',
+  (type) => {
+    const start = of(type, '60Hz');
+    const kept = start.control.parameters.filter(
+      (p) => p.concept !== undefined && /stator-resistance|no-load-current/.test(p.concept) && !p.readOnly,
+    );
+    const own = Object.fromEntries(
+      kept.map((p) => [p.number, Number((limitsOf(p, start.rating).min + 3 * p.scale).toFixed(6))]),
+    );
+    const now = { ...start, values: { ...start.values, ...own } };
+    const target = { ...of(type).values, ...own };
+    const after = carriedOut(now, target).values;
+    expect(kept.map((p) => [p.number, after[p.number]])).toEqual(Object.entries(own));
+    // On another unit they are not its own: measured again there.
+    const other = planWrites(start, target);
+    expect(other.steps.filter((s) => s.number in own)).toEqual([]);
+  },
+);
+
 it('readings, commands and what the parameter cannot take are skipped with the reason', () => {
   const set = of('whimbrel-w4');
   const { skipped, steps } = planWrites(set, {

@@ -98,7 +98,13 @@ export function afterWriting(set: UnitSet, number: string, value: number): UnitS
 const whole = (p: Parameter): number =>
   p.resets === 'all' ? Infinity : Array.isArray(p.resets) ? p.resets.length : 0;
 
-/** Why a value of the target is not written; undefined: it is. */
+/** What an autotune found out. */
+const measured: readonly ConceptId[] = ['motor.stator-resistance', 'motor.no-load-current'];
+
+/**
+ * Why a value of the target is not written; undefined: it is. What belongs to a unit and its motor (a measured stator
+ * resistance) is not carried to another, but what this unit has already is its own: a reset must not take it away.
+ */
 function leftOut(p: Parameter, { rating, values }: UnitSet, value: number): string | undefined {
   if (p.readOnly) return 'read only';
   if (p.needs !== undefined && 'option' in p.needs && values[p.number] === undefined)
@@ -106,7 +112,9 @@ function leftOut(p: Parameter, { rating, values }: UnitSet, value: number): stri
   const { min, max } = limitsOf(p, rating);
   if (value < min - 1e-9 || value > max + 1e-9) return `${value} is outside ${min} to ${max}`;
   if (p.choices !== undefined && !p.choices.some((c) => c.value === value)) return `no choice ${value}`;
-  return p.concept === undefined || p.concept === 'lock.parameters' ? undefined : notCarried(p.concept);
+  if (p.concept === undefined || p.concept === 'lock.parameters') return undefined;
+  const itsOwn = measured.includes(p.concept) && values[p.number] === value;
+  return itsOwn ? undefined : notCarried(p.concept);
 }
 
 function stepOf(p: Parameter, from: number | undefined, to: number, why: string): PlanStep {
