@@ -31,6 +31,12 @@ const input = z
         path: ['family'],
         message: `one of ${usualTables.map((t) => t.family).join(', ')}, or a table`,
       });
+    if (table !== undefined && family !== undefined && table.family !== family)
+      ctx.addIssue({
+        code: 'custom',
+        path: ['table', 'family'],
+        message: `${family}, as asked in "family"; or leave "family" out`,
+      });
     answers.forEach(({ check, outcome }, i) => {
       const known = asked.checks.find((c) => c.id === check);
       if (known === undefined)
@@ -68,6 +74,8 @@ const output = z.strictObject({
   next: z.strictObject({ ...checkOut, why: z.string() }).nullable(),
   others: z.array(z.strictObject(checkOut)),
   withheld: z.array(z.string()),
+  /** Answers that hardly a single cause gives. */
+  conflicts: z.array(z.strictObject({ checks: z.tuple([z.string(), z.string()]), text: z.string() })),
 });
 
 export const traceNextVerb = verb({
@@ -78,7 +86,7 @@ export const traceNextVerb = verb({
   run: ({ family, table, answers, shown, proven, released }) => {
     const used = table ?? usualTables.find((t) => t.family === family);
     if (used === undefined) throw new Error('the schema lets no unknown family through');
-    const { causes, next, others, withheld } = traceFrom(used, answers, {
+    const { causes, next, others, withheld, conflicts } = traceFrom(used, answers, {
       shown: shown ?? null,
       proven,
       released,
@@ -104,6 +112,7 @@ export const traceNextVerb = verb({
       next: next === null ? null : { ...said(next), why: next.why },
       others: others.map(said),
       withheld: withheld.map((c) => c.id),
+      conflicts: conflicts.map(({ checks: [a, b], text }) => ({ checks: [a, b] as [string, string], text })),
     };
   },
 });

@@ -1,4 +1,5 @@
 import { calcDocument, findVerb, runText, runVerb, schemasOf, verbs } from '.';
+import { usualTables } from '../fault-finding/tracing';
 import { examples } from './__tests__/examples';
 
 const run = (name: string, input: unknown) => {
@@ -35,6 +36,13 @@ describe('manners of the verbs', () => {
     };
     expect(refused('waveform', emptied)).toEqual([
       { path: 'bank.C', given: 1e-6, allowed: expect.stringContaining('empties the bus') as unknown },
+    ]);
+  });
+
+  it('refuses a trace table of another family than the one asked for', () => {
+    const table = usualTables.find((t) => t.family === 'encoder');
+    expect(refused('trace-next', { family: 'external', table })).toMatchObject([
+      { path: 'table.family', given: 'encoder', allowed: expect.stringContaining('external') as unknown },
     ]);
   });
 

@@ -1,4 +1,5 @@
 // From a fault to its cause.
+import { conflictsIn, type AnswerConflict } from './conflicts';
 import { costOf, isDead, minutesWith, posterior, proof_min, tryingMinutes, type CheckAnswer } from './reason';
 import { isDeadly, isEnergised, type TraceCause, type Check, type TraceTable } from './table';
 
@@ -26,6 +27,7 @@ export {
 } from './table';
 export { tablesWith, usualTables } from './usual-tables';
 export { driveSays, type DriveFacts, type DriveAnswer } from './drive-says';
+export type { AnswerConflict } from './conflicts';
 export { familyWords } from './family-words';
 export { newestBurst, type Burst } from './slots';
 
@@ -39,6 +41,8 @@ export interface Trace {
   others: { check: Check; saves_min: number }[];
   /** Checks that wait for the bench test and the insulation test. */
   withheld: Check[];
+  /** Answers that exclude each other. */
+  conflicts: AnswerConflict[];
 }
 
 /** What the order of checks depends on beside the answers. */
@@ -117,5 +121,6 @@ export function traceFrom(
           },
     others: left.filter((l) => l !== useful),
     withheld,
+    conflicts: conflictsIn(table, answers),
   };
 }

@@ -5,12 +5,14 @@ import type { Limits } from '@/core/bench/make-safe';
 import {
   staysDead,
   traceFrom,
+  type AnswerConflict,
   type Check,
   type DriveAnswer,
   type TraceTable,
 } from '@/core/fault-finding/tracing';
 import { Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
+import { StateMark } from '../../kit/state-mark';
 import { useNow } from '../../kit/use-now';
 import type { JobStore } from '../../job-store/use-job';
 import { AskedCheck } from './asked-check';
@@ -19,6 +21,18 @@ import { Said, Text } from '../../kit/text';
 
 /** A payload has room for so many characters of it. */
 const longestWords = 200;
+
+/** Answers that exclude each other: said, never hidden in the chances. */
+const Conflicts = ({ conflicts }: { conflicts: readonly AnswerConflict[] }) => (
+  <>
+    {conflicts.map(({ checks, text }) => (
+      <Box key={checks.join()} role="status" display="flex" gap="2" alignItems="flex-start" mb="3">
+        <StateMark mark="doubt" />
+        <Text>{text}</Text>
+      </Box>
+    ))}
+  </>
+);
 
 function Bars({ causes }: { causes: ReturnType<typeof traceFrom>['causes'] }) {
   return (
@@ -112,7 +126,7 @@ export function Tracer({
   const lock = handsLock(safety, drive, limits, person, now === 0 ? safety.lastAt : now);
   const deadly = shown ?? deadlyTraced(traced);
   const context = { proven: lock.open, released: isReleased(state), shown: deadly };
-  const { causes: likely, next, others, withheld } = traceFrom(table, given, context);
+  const { causes: likely, next, others, withheld, conflicts } = traceFrom(table, given, context);
   const own = others.find((o) => o.check.id === taken);
   const asked = own?.check ?? next?.check;
   const [likeliest] = likely;
@@ -179,6 +193,7 @@ export function Tracer({
           </Box>
         </Box>
       )}
+      <Conflicts conflicts={conflicts} />
       {given.length > 0 && (
         <Box as="ol" aria-label="Path" pl="5" mb="4" listStyleType="decimal">
           {given.map((a) => (
