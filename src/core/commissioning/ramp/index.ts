@@ -56,6 +56,10 @@ export function brakeNeed(
   const { energy_J } = brake;
   const peak_W = Math.max(brake.peak_W, lowering_W ?? 0);
   const most_ohm = peak_W > 0 ? chopper_V ** 2 / peak_W : null;
+  const always =
+    brake.time_s > cycle_s
+      ? `; it brakes for ${formatSignificant(brake.time_s)} s, longer than the cycle of ${formatSignificant(cycle_s)} s: duty limited to 1`
+      : '';
   return {
     peak_W,
     energy_J,
@@ -66,7 +70,7 @@ export function brakeNeed(
     sum:
       most_ohm === null
         ? 'No regenerated energy'
-        : `(${formatSignificant(chopper_V)} V)² ÷ ${formatSignificant(peak_W)} W = ${formatSignificant(most_ohm)} Ω at most; ${formatSignificant(energy_J)} J ÷ ${formatSignificant(cycle_s)} s = ${formatSignificant(energy_J / cycle_s)} W on average`,
+        : `(${formatSignificant(chopper_V)} V)² ÷ ${formatSignificant(peak_W)} W = ${formatSignificant(most_ohm)} Ω at most; ${formatSignificant(energy_J)} J ÷ ${formatSignificant(cycle_s)} s = ${formatSignificant(energy_J / cycle_s)} W on average${always}`,
   };
 }
 

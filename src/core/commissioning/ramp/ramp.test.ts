@@ -110,6 +110,11 @@ describe('stopping', () => {
     expect(brake.energy_J).toBeLessThan(turning_J);
     expect(brake.average_W).toBeCloseTo(brake.energy_J / 30, 6);
     expect(brake.most_ohm).toBeCloseTo(780 ** 2 / brake.peak_W, 6);
+    expect(brake.sum).not.toContain('limited');
+    // From stop to stop in less time than one stop takes: what is limited says so.
+    const hurried = rampAnswer(braked, { cycle_s: 1 }).brake;
+    expect(hurried.duty).toBe(1);
+    expect(hurried.sum).toMatch(/longer than the cycle of 1 s: duty limited to 1/);
   });
 
   it('a regulated drive stretches the ramp instead of tripping', () => {

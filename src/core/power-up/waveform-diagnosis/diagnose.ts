@@ -7,6 +7,8 @@ import {
   beforeInverter,
   bestOf,
   distance,
+  leastShare,
+  mostShare,
   refitted,
   towardsFlow,
   tryAt,
@@ -233,5 +235,9 @@ function notesOf(best: RankedCause, found: readonly RankedCause[], measured: Mea
     );
   if (best.misfit < unexplainedBeyond && Math.abs(best.share - 1) > 0.3)
     notes.push(`Actual load was about ${formatSignificant(100 * best.share, 2)} % of the load entered.`);
+  if (best.share <= leastShare || best.share >= mostShare)
+    notes.push(
+      `The load was limited to ${best.share <= leastShare ? `${100 * leastShare} %` : `${mostShare} times`} the load entered, where the fit ends: enter the load that was on.`,
+    );
   return notes;
 }

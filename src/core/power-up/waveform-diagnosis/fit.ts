@@ -14,8 +14,9 @@ const fits = 4;
 const closeTo = 0.04;
 /** A load fitted to within this share is good enough. */
 export const aboutRight = 0.25;
-const leastShare = 0.02;
-const mostShare = 3;
+/** Loads are looked for between these shares of the one given. */
+export const leastShare = 0.02;
+export const mostShare = 3;
 /** The second of two loads at which the outputs of a sound unit are looked at. */
 const lessShare = 0.3;
 const currents: readonly string[] = ['iu_rms', 'iv_rms', 'iw_rms'];

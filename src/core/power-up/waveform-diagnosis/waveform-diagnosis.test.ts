@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { captureOf, columnsOf, guessLayout, readComtrade, type Capture, type Layout } from '../capture';
-import { circuitOf, simulateWave, type WaveCase } from '../waveform';
+import { circuitOf, simulateWave, waveCase, type WaveCase } from '../waveform';
 import { winchMotorWords, winchUnit } from '../waveform/__tests__/winch';
 import {
   alignment,
@@ -110,6 +110,12 @@ describe('values of a meter', () => {
       }).verdict,
     ).toBe('unexplained');
     expect(diagnosed(at(0.7), {}).verdict).toBe('nothing-measured');
+    // A resistor on the bus has no output: nothing can be compared, and nothing is made up.
+    expect(diagnosed(waveCase(), { iu_rms: 3 })).toMatchObject({
+      verdict: 'nothing-measured',
+      headline: 'None of these values occurs in this circuit.',
+      found: [],
+    });
   });
 });
 
