@@ -16,6 +16,7 @@ const closeTo = 0.04;
 export const aboutRight = 0.25;
 /** Loads are looked for between these shares of the one given. */
 export const leastShare = 0.02;
+/** The same, the other end. */
 export const mostShare = 3;
 /** The second of two loads at which the outputs of a sound unit are looked at. */
 const lessShare = 0.3;
