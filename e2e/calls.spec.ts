@@ -170,3 +170,20 @@ test('an earth fault on a listed drive: dead until bench and insulation passed, 
   });
   expect(errors).toEqual([]);
 });
+
+test('answers that exclude each other are said before a fix is tried', async ({ page }) => {
+  const errors = watchConsole(page);
+  await visit(page, `/jobs/${await copyOf(page.request, southWinch)}/fault-finding`);
+  await page.getByRole('tab', { name: 'Fault to cause' }).click();
+  await family(page, 'external trip');
+  const excluded = tracer(page).getByText(/No single cause gives both “device open”/);
+  await answer(page, /Find the input with this function/, 'device open');
+  await expect(excluded).toHaveCount(0);
+  await answer(page, /factory reset or macro recently/, 'yes');
+  await expect(excluded).toBeVisible();
+  await tracer(page)
+    .getByRole('button', { name: /^Undo: .*factory reset/ })
+    .click();
+  await expect(excluded).toHaveCount(0);
+  expect(errors).toEqual([]);
+});

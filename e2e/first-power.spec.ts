@@ -1,4 +1,5 @@
 /** The repaired slipway winch from its plan to "runs under load", and four captures named rightly. */
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import { audit } from './audit';
@@ -132,6 +133,21 @@ test('four captures are named rightly, laid on the computed picture and kept', a
     await expect(conclusion(page)).toContainText('L1 upper rectifier diode open', { timeout: 60_000 });
     await page.getByRole('button', { name: 'Save capture and conclusion' }).click();
     await expect(page.getByText('Capture and conclusion saved.')).toBeVisible();
+  });
+  await test.step('COMTRADE in one file: written, and read again', async () => {
+    const saved = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Save as COMTRADE (.cff)' }).click();
+    const file = await saved;
+    expect(file.suggestedFilename()).toBe('winch-diode.cff');
+    await capture(page, ['winch-sound.csv']);
+    await expect(page.getByLabel('“CH1” is')).toBeVisible();
+    await page.getByLabel('Capture: CSV, .cff, or .cfg and .dat together').setInputFiles({
+      name: 'winch-diode.cff',
+      mimeType: 'application/octet-stream',
+      buffer: readFileSync(await file.path()),
+    });
+    await expect(page.getByLabel('“CH1” is')).toHaveCount(0);
+    await expect(conclusion(page)).toContainText('L1 upper rectifier diode open', { timeout: 60_000 });
   });
   await test.step('COMTRADE: an IGBT or its gate, not told apart', async () => {
     await capture(page, ['winch-output.dat', 'winch-output.cfg']);

@@ -26,7 +26,7 @@ const longestWords = 200;
 const Conflicts = ({ conflicts }: { conflicts: readonly AnswerConflict[] }) => (
   <>
     {conflicts.map(({ checks, text }) => (
-      <Box key={checks.join()} role="status" display="flex" gap="2" alignItems="flex-start" mb="3">
+      <Box key={checks.join()} role="status" display="flex" gap="2" alignItems="baseline" mb="3">
         <StateMark mark="doubt" />
         <Text>{text}</Text>
       </Box>
@@ -149,6 +149,7 @@ export function Tracer({
         Fault finding: {alarm}?
       </Text>
       {staysDead(table, context) && <StaysDead withheld={withheld} goTo={goTo} />}
+      <Conflicts conflicts={conflicts} />
       {asked === undefined ? (
         <Text mb="3">Try the likely fix now. {likeliest?.remedy}</Text>
       ) : (
@@ -193,7 +194,6 @@ export function Tracer({
           </Box>
         </Box>
       )}
-      <Conflicts conflicts={conflicts} />
       {given.length > 0 && (
         <Box as="ol" aria-label="Path" pl="5" mb="4" listStyleType="decimal">
           {given.map((a) => (
