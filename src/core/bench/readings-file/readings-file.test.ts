@@ -166,5 +166,6 @@ describe('out and in again', () => {
     expect(Papa.parse(text, { header: true }).data).toEqual([
       { red: 'L1', black: 'DC+', value: '0.449', taken_at: '1970-01-01T00:00:00.000Z', by: "'=1+1" },
     ]);
+    expect(asCsv([]).trim()).toBe('red,black,value,taken_at,by');
   });
 });

@@ -23,10 +23,15 @@ export const asJsonLines = (readings: readonly Taken[]): string =>
 /** A bare 1 is how some meters show overload: it gets its point. */
 const unmistakable = (value: Value): Value | string => (value === 1 ? '1.000' : value);
 
-/** A table with a head; text that a spreadsheet would take for a formula is made harmless. */
+const heads = ['red', 'black', 'value', 'taken_at', 'by'] as const;
+
+/** A table with a head, even without a reading; text that a spreadsheet would take for a formula is made harmless. */
 export const asCsv = (readings: readonly Taken[]): string =>
   Papa.unparse(
-    readings.map(rowOf).map((row) => ({ ...row, value: unmistakable(row.value) })),
+    {
+      fields: [...heads],
+      data: readings.map(rowOf).map((row) => ({ ...row, value: unmistakable(row.value) })),
+    },
     { escapeFormulae: true },
   );
 
