@@ -113,15 +113,24 @@ it('letters of names stand as they are written, and what no font has as its Unic
   expect(faultsOf(readPdf(pdf))).toEqual([]);
 });
 
-it('the rules find what is wrong with a plain document', async () => {
+/** A document drawn with pdfkit alone. */
+async function drawn(
+  options: PDFKit.PDFDocumentOptions,
+  draw: (pdf: PDFKit.PDFDocument) => void,
+): Promise<Buffer> {
+  const pdf = new PDFDocument({ pdfVersion: '1.7', ...options });
   const parts: Buffer[] = [];
-  const plain = new PDFDocument({ pdfVersion: '1.7' });
-  plain.on('data', (part: Buffer) => parts.push(part));
-  const ended = new Promise((done) => plain.on('end', done));
-  plain.text('no tags').rect(10, 10, 20, 20).fill();
-  plain.end();
+  pdf.on('data', (part: Buffer) => parts.push(part));
+  const ended = new Promise((done) => pdf.on('end', done));
+  draw(pdf);
+  pdf.end();
   await ended;
-  expect(faultsOf(readPdf(Buffer.concat(parts)))).toEqual([
+  return Buffer.concat(parts);
+}
+
+it('the rules find what is wrong with a plain document', async () => {
+  const plain = await drawn({}, (pdf) => pdf.text('no tags').rect(10, 10, 20, 20).fill());
+  expect(faultsOf(readPdf(plain))).toEqual([
     'it is not marked as tagged',
     '11-006 its language is not said',
     '07-001 its title is not shown',
@@ -133,25 +142,15 @@ it('the rules find what is wrong with a plain document', async () => {
 });
 
 it('and with one whose tags are wrong', async () => {
-  const parts: Buffer[] = [];
-  const wrong = new PDFDocument({
-    pdfVersion: '1.7',
-    tagged: true,
-    lang: 'en',
-    displayTitle: true,
-    info: { Title: 'x' },
+  const wrong = await drawn({ tagged: true, lang: 'en', displayTitle: true, info: { Title: 'x' } }, (pdf) => {
+    const root = pdf.struct('Document');
+    pdf.addStructure(root);
+    root.add(pdf.struct('H2', {}, () => pdf.text('second first')));
+    root.add(pdf.struct('TR', {}, [pdf.struct('TH', {}, () => pdf.text('head'))]));
+    root.add(pdf.struct('Figure', {}, () => pdf.rect(10, 10, 20, 20).fill()));
+    pdf.rect(50, 50, 5, 5).fill();
   });
-  wrong.on('data', (part: Buffer) => parts.push(part));
-  const ended = new Promise((done) => wrong.on('end', done));
-  const root = wrong.struct('Document');
-  wrong.addStructure(root);
-  root.add(wrong.struct('H2', {}, () => wrong.text('second first')));
-  root.add(wrong.struct('TR', {}, [wrong.struct('TH', {}, () => wrong.text('head'))]));
-  root.add(wrong.struct('Figure', {}, () => wrong.rect(10, 10, 20, 20).fill()));
-  wrong.rect(50, 50, 5, 5).fill();
-  wrong.end();
-  await ended;
-  expect(faultsOf(readPdf(Buffer.concat(parts)))).toEqual([
+  expect(faultsOf(readPdf(wrong))).toEqual([
     '06-002 it does not say that it is PDF/UA-1',
     '31-009 /Helvetica is not in the file',
     '14-003 H2 after H0',
