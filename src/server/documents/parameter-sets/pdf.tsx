@@ -42,7 +42,7 @@ function SetDocument({ sheet, size }: { sheet: SetDocument; size: Size }) {
         <PdfSection title="Unknown parameters">
           <PdfTable
             widths={[20, 80]}
-            heads={['Parameter', 'What stands there']}
+            heads={['Parameter', 'Text']}
             rows={sheet.strangers.map((r) => [r.number, r.text])}
           />
         </PdfSection>

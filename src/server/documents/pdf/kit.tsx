@@ -194,7 +194,7 @@ function MissingLetters() {
   if (told.length === 0) return null;
   return (
     <Text style={{ marginBottom: 6 }}>
-      {`${told.length === 1 ? 'A letter' : `${told.length} letters`} of this document cannot be printed with its fonts and ${told.length === 1 ? 'stands as its Unicode number' : 'stand as their Unicode numbers'}: ${told.map(codePoint).join(', ')}.`}
+      {`${told.length === 1 ? 'A letter' : `${told.length} letters`} of this document cannot be printed with its fonts and ${told.length === 1 ? 'is printed as its Unicode number' : 'are printed as their Unicode numbers'}: ${told.map(codePoint).join(', ')}.`}
     </Text>
   );
 }
