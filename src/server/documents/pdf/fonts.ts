@@ -21,6 +21,9 @@ Font.registerHyphenationCallback((word) => [word]);
 /** The face of every document, and the one that has the letters it lacks: Greek, Cyrillic, arrows, marks. */
 export const face = ['Barlow', 'Inter'];
 
+/** Letters that were looked up: a report asks for the same hundred a hundred thousand times. */
+const known = new Map<string, boolean>();
+
 /** What is asked of a font that is open. */
 interface OpenFont {
   hasGlyphForCodePoint: (codePoint: number) => boolean;
@@ -35,7 +38,11 @@ export async function openFonts(): Promise<(letter: string) => boolean> {
   await Promise.all(descriptors.map((d) => Font.load(d)));
   const fonts = descriptors.map((d) => (Font.getFont(d) as { data: OpenFont | null } | undefined)?.data);
   return (letter) => {
+    const before = known.get(letter);
+    if (before !== undefined) return before;
     const code = letter.codePointAt(0) ?? 0;
-    return fonts.some((font) => font?.hasGlyphForCodePoint(code) === true);
+    const has = fonts.some((font) => font?.hasGlyphForCodePoint(code) === true);
+    known.set(letter, has);
+    return has;
   };
 }
