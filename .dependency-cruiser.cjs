@@ -6,7 +6,7 @@
 
 /** Wings of src/core, lowest floor first; a wing imports from lower floors only, never sideways. */
 const coreFloors = [
-  ['numerics'],
+  ['numerics', 'text'],
   ['terms'],
   ['equipment'],
   ['bench', 'motor', 'fault-finding', 'commissioning', 'replacement', 'power-up', 'parameter-sets'],
@@ -16,7 +16,7 @@ const coreFloors = [
 ];
 
 /** These wings are one room; the others hold a folder per room. */
-const oneRoomWings = ['terms', 'logbook', 'verbs'];
+const oneRoomWings = ['text', 'terms', 'logbook', 'verbs'];
 const wingsOfRooms = coreFloors.flat().filter((wing) => !oneRoomWings.includes(wing));
 
 /**

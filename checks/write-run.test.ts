@@ -16,6 +16,7 @@ import { readAll, type DriveClient } from '@/server/drive-link/drive-client';
 import { goOn, mayBegin, type Journal } from '@/server/parameter-sets/write-run';
 import { simulateDrive, type DriveStandIn } from '../stand-ins/drive/drive';
 import { changedSet, runSources } from '@/core/parameter-sets/parameters/__tests__/changed-set';
+import { orderTo } from './rig';
 import { seeded } from './random';
 
 const control = controlSchema.parse(JSON.parse(readFileSync('catalogue/whimbrel-w4/control.json', 'utf8')));
@@ -26,13 +27,7 @@ const never = () => false;
 let drive: DriveStandIn;
 let bus: Bus;
 let talk: DriveClient;
-const order = async (body: unknown): Promise<void> => {
-  const answer = await fetch(`http://127.0.0.1:${drive.rigPort}`, {
-    method: 'POST',
-    body: JSON.stringify(body),
-  });
-  if (!answer.ok) throw new Error(await answer.text());
-};
+const order = (body: unknown): Promise<void> => orderTo(drive, body);
 const fresh = () => order({ drive: { type: 'whimbrel-w4', model: 'W4-15' }, wait_s: 2 });
 const plugIn = () => order({ plant: { bus: { cableOut: false, cutAtWrite: null } } });
 

@@ -4,6 +4,7 @@ import { promisify } from 'node:util';
 import { openBus, type Bus } from '@/server/drive-link/process/bus';
 import { registerBlocksOf } from '@/server/drive-link/process/blocks';
 import { simulateDrive, type DriveStandIn } from '../../stand-ins/drive/drive';
+import { orderTo } from '../rig';
 import { seeded } from '../random';
 
 const long = process.env['GRIM_LONG'] === '1';
@@ -13,13 +14,7 @@ const [rampUp, rampDown, restarts] = [1301, 1302, 1712];
 
 let drive: DriveStandIn;
 let bus: Bus;
-const order = async (body: unknown): Promise<void> => {
-  const answer = await fetch(`http://127.0.0.1:${drive.rigPort}`, {
-    method: 'POST',
-    body: JSON.stringify(body),
-  });
-  if (!answer.ok) throw new Error(await answer.text());
-};
+const order = (body: unknown): Promise<void> => orderTo(drive, body);
 const manners = (changes: Record<string, unknown>): Promise<void> => order({ plant: { bus: changes } });
 const polite = { delay_ms: 0, drop: 0, garble: 0, busy: 0, silent: false };
 

@@ -1,5 +1,6 @@
 // The headless verbs: names, schemas, and one way to run them.
 import { closest } from 'fastest-levenshtein';
+import { isNestedBeyond } from '../text';
 import { dischargeVerb } from './discharge';
 import { downtimeVerb } from './downtime';
 import { fitCheckVerb } from './fit-check';
@@ -28,7 +29,7 @@ export type { Problem, VerbRefusal, Verb } from './verb';
 export { schemasOf } from './manners';
 export {
   component,
-  exampleIn,
+  examplesIn,
   jsonContent,
   openApiDocument,
   pascal,
@@ -118,27 +119,9 @@ export function runVerb(verb: Verb, input: unknown): VerbAnswer {
 /** No input of a verb is nested like this; what is would break the reading of it and the writing of an answer. */
 const deepest = 100;
 
-/** Is the text nested deeper than that? Brackets in texts do not count. */
-function isTooDeep(text: string): boolean {
-  let depth = 0;
-  let quoted = false;
-  for (let i = 0; i < text.length; i += 1) {
-    const sign = text[i];
-    if (quoted) {
-      if (sign === '\\') i += 1;
-      else if (sign === '"') quoted = false;
-    } else if (sign === '"') quoted = true;
-    else if (sign === '[' || sign === '{') {
-      depth += 1;
-      if (depth > deepest) return true;
-    } else if (sign === ']' || sign === '}') depth -= 1;
-  }
-  return false;
-}
-
 /** Runs a verb on a line or body of text. */
 export function runText(verb: Verb, text: string): VerbAnswer {
-  if (isTooDeep(text))
+  if (isNestedBeyond(text, deepest))
     return refuse(422, 'bad-input', [
       { path: '', given: text.slice(0, 80), allowed: `nested at most ${deepest} deep` },
     ]);

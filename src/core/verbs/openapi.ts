@@ -94,14 +94,28 @@ export interface VerbExample {
   output: unknown;
 }
 
-/** The worked example of a page of docs/contracts: its first two blocks of JSON; null where it has no two. */
-export function exampleIn(page: string): VerbExample | null {
+/** The worked example of a page: its first two blocks of JSON; null where it has no two. */
+function exampleIn(page: string): VerbExample | null {
   const [input, output] = Array.from(
     page.matchAll(/```json\n([\s\S]*?)```/g),
     ([, text = '']) => JSON.parse(text) as unknown,
   );
   return input === undefined || output === undefined ? null : { input, output };
 }
+
+/**
+ * The worked example of each verb, by its name.
+ * @param pages of docs/contracts: the name of the file and what it says
+ */
+export const examplesIn = (
+  pages: readonly (readonly [file: string, page: string])[],
+): Readonly<Record<string, VerbExample>> =>
+  Object.fromEntries(
+    pages.flatMap(([file, page]) => {
+      const example = exampleIn(page);
+      return example === null ? [] : [[file.replace(/\.md$/, ''), example]];
+    }),
+  );
 
 /**
  * The paths of all verbs.

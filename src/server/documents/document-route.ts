@@ -1,9 +1,9 @@
 import * as z from 'zod';
+import { csvOfRecords } from '../../core/text';
 import { guardedRoute, HttpError, idOf, jsonAnswer } from '../http/guard';
 import { jobOrRefusal, type LoadedJob } from '../logbook/folded';
 import { personOf } from '../people/asking';
 import type { DocumentContent, DocumentName } from './printable';
-import { csvOf } from './csv';
 import { printed, usualForm } from './print';
 
 const query = z.object({
@@ -50,7 +50,7 @@ export const documentRoute = <Name extends DocumentName, P extends object, Head 
     };
     if (form === 'json') return jsonAnswer(made, { headers });
     if (form === 'csv')
-      return new Response(csvOf(heads, rows(made)), {
+      return new Response(csvOfRecords(heads, rows(made)), {
         headers: { ...headers, 'content-type': 'text/csv; charset=utf-8' },
       });
     const { id: who } = await personOf(request);

@@ -1,3 +1,4 @@
+import { isNestedBeyond } from '../../core/text';
 import { HttpError } from './refusal';
 
 /** Deeper than anything that we send ourselves. */
@@ -40,26 +41,9 @@ export async function bodyText(request: Request, heaviest: number): Promise<stri
   }
 }
 
-/** How deep lists and objects of a JSON text stand in each other; texts in it do not count. */
-function depthOf(text: string): number {
-  let depth = 0;
-  let most = 0;
-  let inText = false;
-  for (let i = 0; i < text.length; i += 1) {
-    const c = text[i];
-    if (inText) {
-      if (c === '\\') i += 1;
-      else if (c === '"') inText = false;
-    } else if (c === '"') inText = true;
-    else if (c === '[' || c === '{') most = Math.max(most, (depth += 1));
-    else if (c === ']' || c === '}') depth -= 1;
-  }
-  return most;
-}
-
 /** JSON of a depth that code may walk down. @throws HttpError 400 */
 export function readJson(text: string): unknown {
-  if (depthOf(text) > deepest) throw new HttpError(400, `Nested more than ${deepest} deep.`);
+  if (isNestedBeyond(text, deepest)) throw new HttpError(400, `Nested more than ${deepest} deep.`);
   try {
     return JSON.parse(text);
   } catch {

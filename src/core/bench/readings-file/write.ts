@@ -1,5 +1,5 @@
-import Papa from 'papaparse';
 import { commonMeter, type Probe, type Stage, type Value } from '../../equipment/power-stage';
+import { csvOfRecords } from '../../text';
 
 interface Taken extends Probe {
   value: Value;
@@ -25,14 +25,11 @@ const unmistakable = (value: Value): Value | string => (value === 1 ? '1.000' : 
 
 const heads = ['red', 'black', 'value', 'taken_at', 'by'] as const;
 
-/** A table with a head, even without a reading; text that a spreadsheet would take for a formula is made harmless. */
+/** A table. */
 export const asCsv = (readings: readonly Taken[]): string =>
-  Papa.unparse(
-    {
-      fields: [...heads],
-      data: readings.map(rowOf).map((row) => ({ ...row, value: unmistakable(row.value) })),
-    },
-    { escapeFormulae: true },
+  csvOfRecords(
+    heads,
+    readings.map(rowOf).map((row) => ({ ...row, value: unmistakable(row.value) })),
   );
 
 /** The test as a question to `./grim calc static-diagnose`. */

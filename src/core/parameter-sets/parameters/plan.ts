@@ -11,7 +11,7 @@ import {
   type Values,
 } from '../../equipment/drive-words';
 import { factorySet, regionOf, type UnitSet } from './set';
-import { notCarried } from './shares';
+import { isAutotuneFind, notCarried } from './shares';
 
 /** In this order values are entered (common practice, no source). */
 export const groups = [
@@ -98,9 +98,6 @@ export function afterWriting(set: UnitSet, number: string, value: number): UnitS
 const whole = (p: Parameter): number =>
   p.resets === 'all' ? Infinity : Array.isArray(p.resets) ? p.resets.length : 0;
 
-/** What an autotune found out. */
-const measured: readonly ConceptId[] = ['motor.stator-resistance', 'motor.no-load-current'];
-
 /**
  * Why a value of the target is not written; undefined: it is. What belongs to a unit and its motor (a measured stator
  * resistance) is not carried to another, but what this unit has already is its own: a reset must not take it away.
@@ -113,7 +110,7 @@ function leftOut(p: Parameter, { rating, values }: UnitSet, value: number): stri
   if (value < min - 1e-9 || value > max + 1e-9) return `${value} is outside ${min} to ${max}`;
   if (p.choices !== undefined && !p.choices.some((c) => c.value === value)) return `no choice ${value}`;
   if (p.concept === undefined || p.concept === 'lock.parameters') return undefined;
-  const itsOwn = measured.includes(p.concept) && values[p.number] === value;
+  const itsOwn = isAutotuneFind(p.concept) && values[p.number] === value;
   return itsOwn ? undefined : notCarried(p.concept);
 }
 

@@ -1,4 +1,5 @@
 import type { ConceptId } from '../../equipment/concepts';
+import { recordOf } from '../../numerics/arrays';
 
 /** What a figure is a share of: percent of a drive's amps mean something else on another drive. */
 const ofDriveAmps: readonly ConceptId[] = [
@@ -34,11 +35,16 @@ const rampTimes: readonly ConceptId[] = ['ramp.up', 'ramp.down', 'ramp.up-2', 'r
 /** Is it a time that counts to a ramp's reference frequency? */
 export const isRampTime = (concept: ConceptId): boolean => rampTimes.includes(concept);
 
+const repeatAutotune = 'autotune results are never transferred: repeat autotune on the new unit';
+/** What an autotune found of a motor: kept in its unit, never carried to another. */
+const autotuneFinds = ['motor.stator-resistance', 'motor.no-load-current'] as const satisfies ConceptId[];
+/** Did an autotune find it out of the motor that is connected? */
+export const isAutotuneFind = (concept: ConceptId): boolean => autotuneFinds.some((c) => c === concept);
+
 /** They belong to a motor, a unit or a moment, not to a set that is carried. */
 const homeless: Partial<Record<ConceptId, string>> = {
-  'motor.ident-state': 'autotune results are never transferred: repeat autotune on the new unit',
-  'motor.stator-resistance': 'autotune results are never transferred: repeat autotune on the new unit',
-  'motor.no-load-current': 'autotune results are never transferred: repeat autotune on the new unit',
+  ...recordOf(autotuneFinds, () => repeatAutotune),
+  'motor.ident-state': repeatAutotune,
   'motor.ident': 'command: give when needed',
   'lock.code': 'access code of the old type',
   'lock.parameters': 'lock after all values are written',

@@ -1,5 +1,5 @@
-import Papa from 'papaparse';
 import type { Control } from '../../equipment/catalogue';
+import { csvOf } from '../../text';
 import { checksumOf } from './checksum';
 import { shownAs, type Rating, type Values } from '../../equipment/drive-words';
 
@@ -19,19 +19,16 @@ export const setAsCsv = (
   { values, strangers }: SetOut,
   { parameters }: Pick<Control, 'parameters'>,
 ): string =>
-  Papa.unparse(
-    {
-      fields: ['number', 'name', 'value', 'unit', 'shown'],
-      data: [
-        ...parameters.flatMap((p) => {
-          const value = values[p.number];
-          return value === undefined ? [] : [[p.number, p.name, value, p.unit ?? '', shownAs(p, value)]];
-        }),
-        ...strangers.map((s) => [s.number, '', s.text, '', '']),
-      ],
-    },
-    // What a spreadsheet would take for a formula is marked as text; reading takes the mark off.
-    { newline: '\r\n', escapeFormulae: true },
+  // Reading takes the marks of formulas off again.
+  csvOf(
+    ['number', 'name', 'value', 'unit', 'shown'],
+    [
+      ...parameters.flatMap((p) => {
+        const value = values[p.number];
+        return value === undefined ? [] : [[p.number, p.name, value, p.unit ?? '', shownAs(p, value)]];
+      }),
+      ...strangers.map((s) => [s.number, '', s.text, '', '']),
+    ],
   );
 
 /** As our own file, which is read back as it was. */

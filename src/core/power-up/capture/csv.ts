@@ -2,6 +2,7 @@ import Papa from 'papaparse';
 import { BadCapture, unitOfRole, type Capture, type ChannelRole } from './capture';
 import { evenCapture, type RawChannel } from './even';
 import { item, valueAt } from '../../numerics/arrays';
+import { csvOf } from '../../text';
 
 /** A file as columns, before anybody has said what they are. */
 export interface Columns {
@@ -197,5 +198,5 @@ export function captureCsv({ t0, dt, channels }: Capture): string {
     Number((t0 + k * dt).toPrecision(10)),
     ...channels.map((c) => Number(valueAt(c.values, k).toPrecision(6))),
   ]);
-  return `${Papa.unparse([head, ...rows], { newline: '\n', escapeFormulae: true })}\n`;
+  return `${csvOf(head, rows)}\r\n`;
 }

@@ -1,11 +1,11 @@
 import { strToU8, zip as zipAside, type AsyncZippable } from 'fflate';
 import { archiveFormat, publishedArchiveSchema, type Archive } from '../../../core/job/archive/schema';
 import type { Entry } from '../../../core/logbook';
+import { csvOf, csvOfRecords } from '../../../core/text';
 import { blob } from '../../logbook/blobs';
 import { recordedEntry, rowsAfter } from '../../logbook/entries';
 import { loadJob } from '../../logbook/folded';
 import { installationId } from '../../administration/settings';
-import { csvOf } from '../../documents/csv';
 import { printed, usualForm } from '../../documents/print';
 import { illustrated, loadReport } from '../../documents/report';
 import { wireHeads, wireList } from '../../documents/replacement';
@@ -63,8 +63,7 @@ export async function archiveOfJob(jobId: string, now = new Date()): Promise<Uin
     const heads = found?.heads.map((h, i) => (h === '' ? `column ${i + 1}` : `${i + 1} ${h}`)) ?? [
       'nothing recorded',
     ];
-    const rows = (found?.rows ?? []).map((r) => Object.fromEntries(heads.map((h, i) => [h, r[i] ?? ''])));
-    return strToU8(csvOf(heads, rows));
+    return strToU8(csvOf(heads, found?.rows ?? []));
   };
   // Without a drive there are no wires.
   const wires = job.state.drive === null ? [] : (await wireList(job)).rows;
@@ -73,7 +72,7 @@ export async function archiveOfJob(jobId: string, now = new Date()): Promise<Uin
   zip['schema.json'] = strToU8(JSON.stringify(publishedArchiveSchema()));
   zip['readings.csv'] = tableOf('readings');
   zip['settings.csv'] = tableOf('settings');
-  zip['wires.csv'] = strToU8(csvOf(wireHeads, wires));
+  zip['wires.csv'] = strToU8(csvOfRecords(wireHeads, wires));
   zip['report.pdf'] = [await printed('report', await illustrated(report), usualForm(job), ''), { level: 0 }];
   // Packed in threads of its own.
   return new Promise((resolve, reject) => {
