@@ -1,11 +1,11 @@
-import { unparse } from 'papaparse';
+import Papa from 'papaparse';
 
 /**
  * A table as CSV (RFC 4180), its head line always there. What a spreadsheet would take for a formula is marked as text.
  * @param rows cells in the order of the heads
  */
 export const csvOf = (heads: readonly string[], rows: readonly (readonly unknown[])[]): string =>
-  unparse({ fields: [...heads], data: rows.map((row) => [...row]) }, { escapeFormulae: true });
+  Papa.unparse({ fields: [...heads], data: rows.map((row) => [...row]) }, { escapeFormulae: true });
 
 /**
  * The same of records.
