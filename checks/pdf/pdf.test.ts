@@ -61,37 +61,43 @@ const info = (pdf: Buffer): string => execFileSync('pdfinfo', ['-'], { input: pd
 const told = (pdf: Buffer): string =>
   execFileSync('pdftotext', ['-layout', '-', '-'], { input: pdf, encoding: 'utf8' });
 
-it('every document of every demo job is tagged, embeds its fonts and names its log', async () => {
+beforeAll(async () => {
   await loadDemo();
   await addTo(netDrum, ['swap.units', units]);
   await addTo(winch, [
     'power.planned',
     { way: { by: 'lamps', watts: 100 }, expected_V: 540, stopBelow_V: 400, stopAfter_s: 4 },
   ]);
-  const jobs = await db().models.Job.findAll({ attributes: ['id'], raw: true });
-  const printed = new Set<string>();
-  for (const { id } of jobs) {
+});
+
+/** A document of each job that has it; a job that lacks what it needs is refused, and left out. */
+async function* everyOne(name: DocumentName): AsyncGenerator<{ job: LoadedJob; pdf: Buffer }> {
+  for (const { id } of await db().models.Job.findAll({ attributes: ['id'], raw: true })) {
     const job = await jobOrRefusal(id);
-    for (const name of Object.keys(contents) as DocumentName[]) {
-      let content: unknown;
-      try {
-        content = await contents[name](job);
-      } catch (error) {
-        if (error instanceof HttpError) continue;
-        throw error;
-      }
-      const pdf = await print(name, content, job);
-      const file = readPdf(pdf);
-      expect([id, name, ...faultsOf(file)]).toEqual([id, name]);
+    try {
+      const content = await contents[name](job);
+      yield { job, pdf: await print(name, content, job) };
+    } catch (error) {
+      if (!(error instanceof HttpError)) throw error;
+    }
+  }
+}
+
+it.each(Object.keys(contents) as DocumentName[])(
+  '%s of every demo job is tagged, embeds its fonts and names its log',
+  async (name) => {
+    let printed = 0;
+    for await (const { job, pdf } of everyOne(name)) {
+      expect([job.jobId, ...faultsOf(readPdf(pdf))]).toEqual([job.jobId]);
       expect(info(pdf)).toMatch(new RegExp(`Keywords: +log head ${job.headHash}\n`));
       expect(info(pdf)).toMatch(/Tagged: +yes/);
       // The demo has no letter that the fonts lack, and none of ours may be one.
       expect(told(pdf)).not.toMatch(/\[U\+|Unicode number/);
-      printed.add(name);
+      printed += 1;
     }
-  }
-  expect([...printed].sort()).toEqual(Object.keys(contents).sort());
-});
+    expect(printed).toBeGreaterThan(0);
+  },
+);
 
 it('letters of names stand as they are written, and what no font has as its Unicode number', async () => {
   const job = await jobOrRefusal(winch);
