@@ -9,7 +9,16 @@ const coreFloors = [
   ['numerics', 'text'],
   ['terms'],
   ['equipment'],
-  ['bench', 'motor', 'fault-finding', 'commissioning', 'replacement', 'power-up', 'parameter-sets'],
+  [
+    'bench',
+    'motor',
+    'fault-finding',
+    'commissioning',
+    'replacement',
+    'power-up',
+    'parameter-sets',
+    'reading',
+  ],
   ['logbook'],
   ['job'],
   ['verbs'],
@@ -106,10 +115,10 @@ module.exports = {
       to: { path: '^src/core/', pathNot: `${faceOfAnyRoom}|/__tests__/` },
     },
     {
-      name: 'ui-knows-core-api-and-workers-only',
+      name: 'ui-knows-core-api-readers-and-workers-only',
       severity: 'error',
       from: { path: '^src/ui' },
-      to: { path: '^src/(?!ui/|core/|api/|workers/)' },
+      to: { path: '^src/(?!ui/|core/|api/|readers/|workers/)' },
     },
     {
       name: 'ui-takes-only-types-of-the-api',
@@ -125,10 +134,16 @@ module.exports = {
       to: { path: '^src/(?!api/|core/)' },
     },
     {
-      name: 'workers-know-core-only',
+      name: 'workers-know-core-and-readers-only',
       severity: 'error',
       from: { path: '^src/workers' },
-      to: { path: '^src/(?!workers|core)' },
+      to: { path: '^src/(?!workers|core|readers)' },
+    },
+    {
+      name: 'readers-know-core-only',
+      severity: 'error',
+      from: { path: '^src/readers' },
+      to: { path: '^src/(?!readers|core)' },
     },
     {
       name: 'server-knows-core-and-api-only',
@@ -137,10 +152,10 @@ module.exports = {
       to: { path: '^src/(?!server/|core/|api/)' },
     },
     {
-      name: 'cli-knows-core-only',
+      name: 'cli-knows-core-and-readers-only',
       severity: 'error',
       from: { path: '^src/cli' },
-      to: { path: '^src/(?!cli|core)' },
+      to: { path: '^src/(?!cli|core|readers)' },
     },
     {
       name: 'sequelize-only-in-server',

@@ -3,9 +3,24 @@ import { readFileSync } from 'node:fs';
 import { banned } from './banned';
 import { visibleTexts } from './visible-text';
 
-const texts = visibleTexts(['src/ui', 'src/app', 'src/core', 'src/server', 'src/api', 'launcher']);
-/** Words that are data: stored ids, what people search for, and the names of columns. */
-const data = ['src/core/logbook/lift.ts', 'src/core/parameter-sets/parameters/find.ts'];
+const texts = visibleTexts([
+  'src/ui',
+  'src/app',
+  'src/core',
+  'src/readers',
+  'src/server',
+  'src/api',
+  'launcher',
+]);
+/** Words that are data: stored ids, what people search for, what manuals of other makes write, and the names of columns. */
+const data = [
+  'src/core/logbook/lift.ts',
+  'src/core/parameter-sets/parameters/find.ts',
+  'src/core/reading/manual/heads.ts',
+  ...['synonyms', 'concept-phrases', 'choice-phrases', 'family-phrases', 'other-phrases'].map(
+    (name) => `src/core/reading/meaning/${name}.ts`,
+  ),
+];
 const isData = (file: string): boolean => data.includes(file) || file.includes('/migrations/');
 const guides = ['README.md', 'docs/operations.md', 'docs/catalogue.md'];
 

@@ -8,6 +8,7 @@ import { insulationVerb } from './insulation';
 import { keyPlanVerb } from './key-plan';
 import { loopCheckVerb } from './loop-check';
 import { parseInput } from './manners';
+import { manualReadVerb, meaningVerb } from './manual-read';
 import { moduleVerdictVerb } from './module-verdict';
 import { openApiDocument, verbPaths, type Components, type JsonObject } from './openapi';
 import { plateVerb } from './plate';
@@ -47,6 +48,8 @@ export const verbs: readonly Verb[] = [
   insulationVerb,
   keyPlanVerb,
   loopCheckVerb,
+  manualReadVerb,
+  meaningVerb,
   moduleVerdictVerb,
   plateVerb,
   rampVerb,

@@ -1,0 +1,222 @@
+import {
+  boxAround,
+  columnsUnder,
+  headCells,
+  heightOf,
+  linesOf,
+  median,
+  rowsOf,
+  textOf,
+  type Box,
+  type Column,
+  type HeadCell,
+  type Line,
+  type TableRow,
+  type TextRun,
+} from '../table-text';
+import { rolesOfHeads, type Role } from './heads';
+import { isFaultCode, isParameterNumber } from './numbers';
+import { numberAndName } from './table-entries';
+
+/** The head of a table, and which lines of the page it takes. */
+interface Head {
+  from: number;
+  to: number;
+  cells: HeadCell[];
+  roles: (Role | undefined)[];
+}
+
+/** What kind of rows a table has. */
+export type TableKind = 'parameters' | 'faults';
+
+/** A table of a manual, read as far as its cells. */
+export interface ManualTable {
+  kind: TableKind;
+  columns: Column[];
+  roles: (Role | undefined)[];
+  rows: TableRow[];
+  /** The end of a row of the page before. */
+  before: TableRow | null;
+  /** Lines of the page that it takes: from, to (not included). */
+  lines: [number, number];
+}
+
+const mostHeadLines = 4;
+
+/** How well some lines do as the head of a table; at least three known columns, or two of two. */
+function headAt(lines: readonly Line[], from: number): Head | null {
+  let best: { head: Head; score: number } | null = null;
+  for (let count = 1; count <= mostHeadLines && from + count <= lines.length; count += 1) {
+    const band = lines.slice(from, from + count);
+    const last = band.at(-1);
+    const before = band.at(-2);
+    if (last !== undefined && before !== undefined && last.y0 - before.y1 > 1.2 * heightOf(last)) break;
+    const cells = headCells(band.flatMap((line) => line.segments));
+    const roles = rolesOfHeads(cells);
+    const known = roles.filter((r) => r !== undefined).length;
+    const telling = roles.filter((r) => r !== undefined && r !== 'other').length;
+    const score = known - 1.1 * (cells.length - known);
+    if (telling < 2 || score < 1.5 || !startsRows(roles)) continue;
+    // A head may be wrapped: a line more that changes nothing belongs to it.
+    const wrapped = best !== null && score === best.score && cells.length === best.head.cells.length;
+    if (best === null || score > best.score || wrapped)
+      best = { head: { from, to: from + count, cells, roles }, score };
+  }
+  return best?.head ?? null;
+}
+
+/** Rows are found by their number or code; a name may carry it. */
+function startsRows(roles: readonly (Role | undefined)[]): boolean {
+  const has = (...some: Role[]): boolean => some.some((role) => roles.includes(role));
+  if (has('code')) return has('fault-name', 'cause', 'remedy');
+  return (
+    has('number', 'name') &&
+    has('name', 'range', 'default', 'min', 'max', 'choices', 'default-50', 'unit', 'choice-name')
+  );
+}
+
+const kindOf = (roles: readonly (Role | undefined)[]): TableKind =>
+  roles.includes('code') ? 'faults' : 'parameters';
+
+/** The column that tells where a row begins, and what begins one. */
+function anchorOf(roles: readonly (Role | undefined)[]): {
+  column: number;
+  begins: (text: string) => boolean;
+} {
+  const code = roles.indexOf('code');
+  if (code >= 0)
+    return { column: code, begins: (text) => isFaultCode(text) || isFaultCode(text.split(/\s/)[0] ?? '') };
+  const number = roles.indexOf('number');
+  const begins = (text: string): boolean => isParameterNumber(text) || numberAndName(text) !== null;
+  return { column: number >= 0 ? number : roles.indexOf('name'), begins };
+}
+
+/** Lines far below a row are no part of it. */
+const farBelow = 2.4;
+
+/** Lines that belong to the table: up to a great gap below which nothing begins a row. */
+function bodyOf(
+  lines: readonly Line[],
+  columns: readonly Column[],
+  anchor: ReturnType<typeof anchorOf>,
+): number {
+  const pitch = median(lines.map(heightOf));
+  const column = columns[anchor.column];
+  const begins = (line: Line): boolean =>
+    line.segments.some(
+      (s) => column !== undefined && s.x0 < column.x1 && s.x1 > column.x0 && anchor.begins(s.text),
+    );
+  const lastAnchor = lines.findLastIndex(begins);
+  for (let i = Math.max(1, lastAnchor + 1); i < lines.length; i += 1) {
+    const gap = (lines[i]?.y0 ?? 0) - (lines[i - 1]?.y1 ?? 0);
+    if (gap > farBelow * pitch) return i;
+  }
+  return lines.length;
+}
+
+function tableFrom(head: Head, lines: readonly Line[], until: number): ManualTable {
+  const all = lines.slice(head.to, until);
+  const anchor = anchorOf(head.roles);
+  const rough = columnsUnder(head.cells, all);
+  const end = bodyOf(all, rough, anchor);
+  const body = all.slice(0, end);
+  const columns = columnsUnder(head.cells, body);
+  const { rows, before } = rowsOf(columns, body, anchor.column, anchor.begins);
+  return {
+    kind: kindOf(head.roles),
+    columns,
+    roles: head.roles,
+    rows,
+    before,
+    lines: [head.from, head.to + end],
+  };
+}
+
+/** One table twice beside itself: the heads come again. */
+function repeatsAt(head: Head): number {
+  const first = head.cells[0]?.text.toLowerCase();
+  const again = head.cells.findIndex((cell, i) => i >= 2 && cell.text.toLowerCase() === first);
+  return again >= 0 && head.roles[again] === head.roles[0] ? again : -1;
+}
+
+/** What a page has of tables, and the lines that are in none. */
+export interface PageTables {
+  tables: ManualTable[];
+  /** Lines outside of tables, in runs of lines that follow one another. */
+  loose: Line[][];
+  lines: Line[];
+}
+
+/**
+ * The tables of one column of a page.
+ * @param carried columns of a table that may go on from the page before
+ */
+export function tablesOf(runs: readonly TextRun[], carried: ManualTable | null): PageTables {
+  const lines = linesOf(runs);
+  const heads: Head[] = [];
+  for (let i = 0; i < lines.length; i += 1) {
+    const head = headAt(lines, i);
+    if (head === null) continue;
+    heads.push(head);
+    i = head.to - 1;
+  }
+  const split = heads.map(repeatsAt);
+  const twice = heads.findIndex((_, i) => (split[i] ?? -1) >= 0);
+  if (twice >= 0) {
+    const head = heads[twice];
+    const again = head?.cells[split[twice] ?? 0];
+    const before = head?.cells[(split[twice] ?? 1) - 1];
+    if (head !== undefined && again !== undefined && before !== undefined) {
+      const x =
+        columnsUnder(head.cells, lines.slice(head.to))[split[twice] ?? 0]?.x0 ?? (before.x1 + again.x0) / 2;
+      const side = (left: boolean) =>
+        tablesOf(
+          runs.filter((r) => (r.x0 + r.x1) / 2 < x === left),
+          null,
+        );
+      const [l, r] = [side(true), side(false)];
+      return { tables: [...l.tables, ...r.tables], loose: [...l.loose, ...r.loose], lines };
+    }
+  }
+  const tables = heads.map((head, i) => tableFrom(head, lines, heads[i + 1]?.from ?? lines.length));
+  const goesOn = carried === null ? null : continued(carried, lines, heads[0]?.from ?? lines.length);
+  const all = goesOn === null ? tables : [goesOn, ...tables];
+  const taken = (i: number): boolean => all.some(({ lines: [from, to] }) => i >= from && i < to);
+  const loose: Line[][] = [];
+  lines.forEach((line, i) => {
+    if (taken(i)) return;
+    if (i > 0 && !taken(i - 1) && loose.length > 0) loose.at(-1)?.push(line);
+    else loose.push([line]);
+  });
+  return { tables: all, loose, lines };
+}
+
+/** A table that goes on without a head: its numbers begin lines in the column they had before. */
+function continued(carried: ManualTable, lines: readonly Line[], until: number): ManualTable | null {
+  const anchor = anchorOf(carried.roles);
+  const column = carried.columns[anchor.column];
+  const body = lines.slice(0, until);
+  const numbered = body.filter((line) =>
+    line.segments.some(
+      (s) =>
+        column !== undefined &&
+        s.x0 < column.x1 &&
+        s.x1 > column.x0 &&
+        anchor.begins(s.text) &&
+        line.segments.length > 1,
+    ),
+  );
+  if (numbered.length < 2 || numbered.length < 0.15 * body.length) return null;
+  const { rows, before } = rowsOf(carried.columns, body, anchor.column, anchor.begins);
+  return { ...carried, rows, before, lines: [0, until] };
+}
+
+/** The box and text of a table row, for what could not be read. */
+export const textOfRow = (row: TableRow): string =>
+  row.cells.flatMap((cell) => cell.lines.map((l) => l.text)).join(' | ');
+
+/** Lines as one text. */
+export const textOfLines = (lines: readonly Line[]): string => lines.map(textOf).join('\n');
+
+/** The box around some lines. */
+export const boxOfLines = (lines: readonly Line[]): Box => boxAround(lines);

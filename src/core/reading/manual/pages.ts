@@ -1,0 +1,126 @@
+import type { TextPage } from '../table-text';
+import type { Found, ManualAlarm, ManualEntry, Unread } from './entry';
+import { entriesInParagraphs } from './paragraphs';
+import { tablesOf, textOfRow, type ManualTable, type PageTables } from './page-tables';
+import { shapeOf } from './numbers';
+import { alarmFrom, entryFrom, type RowByRole } from './table-entries';
+import type { Role } from './heads';
+import { splitColumns } from './page-columns';
+import { withoutMargins } from './margins';
+
+/** Columns of one table as rows by their roles; several columns of one role are read one after the other. */
+function byRole(table: ManualTable, row: ManualTable['rows'][number]): RowByRole {
+  const cells = new Map<Role, string[]>();
+  table.roles.forEach((role, i) => {
+    if (role === undefined) return;
+    const lines = row.cells[i]?.lines.map((l) => l.text) ?? [];
+    cells.set(role, [...(cells.get(role) ?? []), ...lines]);
+  });
+  return cells;
+}
+
+const isBare = ({ unit, min, max, choices, default: given, rangeText, defaultText }: ManualEntry): boolean =>
+  [unit, min, max, given, rangeText, defaultText].every((v) => v === null) && choices.length === 0;
+
+function readTable(table: ManualTable, page: number): Found {
+  const entries: ManualEntry[] = [];
+  const alarms: ManualAlarm[] = [];
+  const unread: Unread[] = [];
+  let group: string | null = null;
+  const tells = table.roles.some(
+    (role) => role === 'range' || role === 'default' || role === 'min' || role === 'default-50',
+  );
+  for (const row of table.rows) {
+    const cells = byRole(table, row);
+    const standing = { page, group: row.heading, box: row.box };
+    if (table.kind === 'faults') {
+      const alarm = alarmFrom(cells, standing);
+      if (alarm === null) unread.push({ page, text: textOfRow(row) });
+      else alarms.push(alarm);
+      continue;
+    }
+    const entry = entryFrom(cells, { ...standing, group: row.heading ?? group });
+    // "3 Inputs and outputs" with nothing beside it is a heading.
+    if (entry !== null && tells && isBare(entry)) group = `${entry.number} ${entry.name}`;
+    else if (entry === null) unread.push({ page, text: textOfRow(row) });
+    else entries.push(entry);
+  }
+  return { entries, alarms, unread };
+}
+
+/** The end of a row that the page break parted goes to the row's beginning. */
+function withTail(previous: ManualTable, tail: NonNullable<ManualTable['before']>): void {
+  const last = previous.rows.at(-1);
+  last?.cells.forEach((cell, i) => cell.lines.push(...(tail.cells[i]?.lines ?? [])));
+}
+
+/** Of numbers written in a way that hardly any other number is written, none is a parameter. */
+function withoutStrangers(entries: readonly ManualEntry[]): { kept: ManualEntry[]; strange: ManualEntry[] } {
+  const shapes = new Map<string, number>();
+  for (const { number } of entries) shapes.set(shapeOf(number), (shapes.get(shapeOf(number)) ?? 0) + 1);
+  const usual = ({ number }: ManualEntry): boolean =>
+    entries.length < 12 || (shapes.get(shapeOf(number)) ?? 0) >= Math.max(2, 0.02 * entries.length);
+  return { kept: entries.filter(usual), strange: entries.filter((e) => !usual(e)) };
+}
+
+/** Rows of number and name alone are parameters only where there are many, such as a list of names. */
+const fewestBare = 5;
+
+function withoutFewBare(entries: readonly ManualEntry[]): { kept: ManualEntry[]; bare: ManualEntry[] } {
+  const bare = entries.filter(isBare);
+  return bare.length >= fewestBare
+    ? { kept: [...entries], bare: [] }
+    : { kept: entries.filter((e) => !isBare(e)), bare };
+}
+
+/** The same number again is the same parameter: the fuller one counts. */
+function once(entries: readonly ManualEntry[]): ManualEntry[] {
+  const fullness = (e: ManualEntry): number =>
+    [e.unit, e.min, e.max, e.default].filter((v) => v !== null).length + (e.choices.length > 0 ? 2 : 0);
+  const best = new Map<string, ManualEntry>();
+  for (const entry of entries) {
+    const known = best.get(entry.number);
+    if (known === undefined || fullness(entry) > fullness(known)) best.set(entry.number, entry);
+  }
+  return [...best.values()];
+}
+
+/**
+ * Reads the pages of a manual.
+ * @param pages in their order; a table may go on from one to the next
+ */
+export function readPages(pages: readonly TextPage[]): Found {
+  const tables: { table: ManualTable; page: number }[] = [];
+  const paragraphs: ManualEntry[] = [];
+  let carried: ManualTable | null = null;
+  for (const page of withoutMargins(pages)) {
+    for (const runs of splitColumns(page)) {
+      const found: PageTables = tablesOf(runs, carried);
+      for (const table of found.tables) {
+        const previous = tables.at(-1)?.table;
+        if (table.before !== null && previous !== undefined && sameHeads(previous, table))
+          withTail(previous, table.before);
+        tables.push({ table, page: page.number });
+      }
+      paragraphs.push(...entriesInParagraphs(found.loose, page.number));
+      carried = found.tables.at(-1) ?? carried;
+    }
+  }
+  const read = tables.map(({ table, page }) => readTable(table, page));
+  const inTables = read.flatMap((r) => r.entries);
+  const { kept: usual, strange } = withoutStrangers([...inTables, ...paragraphs]);
+  const { kept, bare } = withoutFewBare(usual);
+  return {
+    entries: once(kept),
+    alarms: onceEach(read.flatMap((r) => r.alarms)),
+    unread: [
+      ...read.flatMap((r) => r.unread),
+      ...[...strange, ...bare].map(({ page, number, name }) => ({ page, text: `${number} ${name}` })),
+    ],
+  };
+}
+
+const onceEach = (alarms: readonly ManualAlarm[]): ManualAlarm[] =>
+  [...new Map([...alarms].reverse().map((a) => [a.code, a])).values()].reverse();
+
+const sameHeads = (a: ManualTable, b: ManualTable): boolean => a.roles.join() === b.roles.join();
