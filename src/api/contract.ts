@@ -11,6 +11,8 @@ import { newEntrySchema } from '../core/logbook/schema';
 import type { InsulationThen } from '../core/motor/motor-history';
 import type { LibrarySet } from '../core/parameter-sets/set-files';
 import { runDeeds, runStates, type WriteLine } from '../core/parameter-sets/write-run';
+import type { TypeDraft } from '../core/reading/type-draft';
+import { typeDraftSchema } from '../core/reading/type-draft/schema';
 import { termsProfile } from '../core/terms/schema';
 import { captureSchema } from '../core/power-up/capture/schema';
 export type { ApiError, ApiProblem } from './problem';
@@ -212,6 +214,14 @@ export const contract = {
     answer: z.object({ id: z.string() }),
   },
   'GET /api/v1/catalogue/:id/control': { answer: answerOf<Control>() },
+  'GET /api/v1/type-drafts': { answer: answerOf<{ drafts: { draft: TypeDraft; version: number }[] }>() },
+  'PUT /api/v1/type-drafts/:id': {
+    query: z.strictObject({ seen: z.coerce.number().int().min(0) }),
+    body: typeDraftSchema,
+    heaviest: 4 * MB,
+    may: { role: 'technician', refusal: 'An apprentice cannot change drive types.' },
+    answer: z.object({ version: z.int() }),
+  },
   'GET /api/v1/trace-tables': { answer: answerOf<{ own: readonly TraceTable[]; version: string }>() },
   'PUT /api/v1/trace-tables': {
     query: seenQuery,

@@ -9,7 +9,7 @@ import {
 } from '@/core/reading/manual';
 import type { Learnt } from '@/core/reading/meaning';
 import type { TextPage } from '@/core/reading/table-text';
-import { decodedText } from './decoded-text';
+import { decodedText, isUtf16 } from './decoded-text';
 import { pagesOfPdf, type PdfLibrary } from './pdf-text';
 
 /** How a manual's file is read. */
@@ -73,7 +73,7 @@ export async function readManualFile(
     return interpreted(readPages(pages), { learnt, textless });
   }
   if (beginsWith(bytes, 'PK')) return interpreted(await readSheets(bytes), { learnt });
-  if (bytes.subarray(0, 4000).includes(0) && bytes[0] !== 0xff && bytes[0] !== 0xfe)
+  if (bytes.subarray(0, 4000).includes(0) && !isUtf16(bytes))
     throw new UnreadableManual(
       'This file is neither a PDF, a spreadsheet nor text: choose the manual or a parameter list.',
     );

@@ -118,6 +118,14 @@ export class DriveTypeRow extends Model<Row<DriveTypeRow>, NewRow<DriveTypeRow>>
   declare receivedAt: CreationOptional<Date>;
 }
 
+export class TypeDraftRow extends Model<Row<TypeDraftRow>, NewRow<TypeDraftRow>> {
+  declare id: string;
+  declare draft: unknown;
+  declare version: number;
+  declare byId: string;
+  declare receivedAt: CreationOptional<Date>;
+}
+
 export class WriteRun extends Model<Row<WriteRun>, NewRow<WriteRun>> {
   declare id: string;
   declare jobId: string;
@@ -261,6 +269,16 @@ export function initModels(sequelize: Sequelize) {
     },
     table('DriveType', 'drive_types'),
   );
+  TypeDraftRow.init(
+    {
+      id: { ...uuid(), primaryKey: true },
+      draft: json(),
+      version: integer(),
+      byId: uuid(),
+      receivedAt: { ...time(), defaultValue: DataTypes.NOW },
+    },
+    table('TypeDraft', 'type_drafts'),
+  );
   const textOrNull = () => ({ type: DataTypes.TEXT, allowNull: true });
   WriteRun.init(
     {
@@ -301,6 +319,7 @@ export function initModels(sequelize: Sequelize) {
     BlobAlias,
     Setting,
     DriveType: DriveTypeRow,
+    TypeDraft: TypeDraftRow,
     WriteRun,
     WriteLine: WriteLineRow,
   };

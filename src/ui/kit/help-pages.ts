@@ -162,8 +162,16 @@ const pages: Readonly<Record<string, PageHelp>> = {
     title: 'Drive types',
     things: [
       'Find parameters, faults, terminals, fuses and torques of a type.',
-      'Filter parameters by number or name.',
+      'Read a manual to make a draft of a type.',
       'Add a type of your own from two files (shop lead).',
+    ],
+  },
+  '/drive-types/manual': {
+    title: 'Read a manual',
+    things: [
+      'Enter maker and range, then choose the manual or a parameter list.',
+      'Answer the questions; those that unlock most come first.',
+      'Check the meaning of each parameter and change it where it is wrong.',
     ],
   },
   '/simulator': {

@@ -10,6 +10,7 @@ import * as m0007 from './0007-app-role';
 import * as m0008 from './0008-seen';
 import * as m0009 from './0009-handed-over';
 import * as m0010 from './0010-terms';
+import * as m0011 from './0011-type-drafts';
 import type { Migration } from './migration';
 
 // A static list, no glob: it survives bundling, Jest and tsx alike.
@@ -24,6 +25,7 @@ const list: [string, { up: Migration; down: Migration }][] = [
   ['0008-seen', m0008],
   ['0009-handed-over', m0009],
   ['0010-terms', m0010],
+  ['0011-type-drafts', m0011],
 ];
 
 /** A step may rewrite a table of years: its statements take as long as they take. */

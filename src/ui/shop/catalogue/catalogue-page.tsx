@@ -1,9 +1,12 @@
 'use client';
+import { Box } from '@chakra-ui/react';
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { DriveType } from '@/core/equipment/catalogue';
 import type { Person } from '@/core/logbook';
 import { Broken } from '../../kit/broken';
+import { Secondary } from '../../kit/buttons';
 import { CardPage } from '../../kit/card-page';
 import { FieldGrid } from '../../kit/section';
 import { Select } from '../../kit/field';
@@ -35,6 +38,11 @@ export function CataloguePage({
       person={person}
     >
       <Broken what="type" items={broken} />
+      <Box mb="4">
+        <Secondary asChild>
+          <Link href="/drive-types/manual">Read a manual</Link>
+        </Secondary>
+      </Box>
       <FieldGrid min="260px">
         <Select
           label="Type"

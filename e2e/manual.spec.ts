@@ -1,0 +1,111 @@
+/** A manual of a make that nobody has described becomes a draft of a drive type. */
+import { layouts } from '../checks/manuals/layouts';
+import { makes } from '../checks/manuals/makes';
+import { audit } from './audit';
+import { choosePerson, inesId, picture, visit, watchConsole } from './demo';
+import { expect, test } from './test';
+import type { Page } from '@playwright/test';
+
+const manual = 'Manual or parameter list';
+
+/** The manual of an invented make, printed by the browser of the test. */
+async function printed(page: Page, name: string, layout: keyof typeof layouts): Promise<Buffer> {
+  const make = makes.find((m) => m.name.startsWith(name));
+  const html = layouts[layout];
+  if (make === undefined || html === undefined) throw new Error(`no manual of ${name}, ${layout}`);
+  const printer = await page.context().newPage();
+  await printer.setContent(html(make));
+  const pdf = await printer.pdf({ preferCSSPageSize: true });
+  await printer.close();
+  return pdf;
+}
+
+test('from a manual to a draft: read, asked, answered, saved, and there after a reload', async ({ page }) => {
+  const errors = watchConsole(page);
+  await choosePerson(page, inesId);
+  const pdf = {
+    name: 'avocet.pdf',
+    mimeType: 'application/pdf',
+    buffer: await printed(page, 'Avocet', 'overHeads'),
+  };
+  await visit(page, '/drive-types');
+  await page.getByRole('link', { name: 'Read a manual' }).click();
+  await page.getByLabel(manual).setInputFiles([pdf]);
+  await expect(page.getByText('Enter maker and range first')).toBeVisible();
+  await page.getByRole('textbox', { name: 'Maker' }).fill('Avocet');
+  await page.getByRole('textbox', { name: 'Range' }).fill('A1');
+  await page.getByLabel(manual).setInputFiles([pdf]);
+  await expect(page.getByRole('heading', { name: 'Avocet A1: 54 parameters, 17 faults' })).toBeVisible();
+  await expect(page.getByText('Saved as a draft.')).toBeVisible();
+  const coverage = page.getByRole('list', { name: 'What works with it' });
+  await expect(coverage).toContainText('Fault finding100 %');
+  const chain = coverage.getByRole('listitem').filter({ hasText: 'Run chain' });
+  await expect(chain).toContainText('71 %');
+  await picture(page, 'manual-reader');
+  await audit(page, 'read a manual');
+
+  // The first question is the one that unlocks something.
+  const question = page.getByRole('group', { name: 'Question' });
+  await expect(question).toContainText('the wiring of the run command stays unknown');
+  await question.getByRole('button', { name: 'Yes, save' }).click();
+  await expect(chain).toContainText('86 %');
+  // A meaning belongs to one parameter: the one that had it loses it.
+  const list = page.getByRole('region', { name: 'Parameters of the draft' });
+  await list.getByRole('button', { name: 'Change the meaning of 2010:01' }).click();
+  await list.getByRole('combobox', { name: 'Meaning of 2010:01' }).selectOption({ label: 'motor voltage' });
+  await expect(list.getByRole('row').filter({ hasText: '2010:02' })).toContainText('none');
+  await expect(page.getByText('Saved as a draft.')).toBeVisible();
+
+  await page.reload();
+  await page.getByRole('button', { name: /Open Avocet A1, 54 parameters/ }).click();
+  await expect(list.getByRole('row').filter({ hasText: '2010:01' })).toContainText('motor voltage');
+  await expect(chain).toContainText('86 %');
+  expect(errors).toEqual([]);
+});
+
+test('files that are no manual are refused with words that help, and the page stays', async ({ page }) => {
+  await choosePerson(page, inesId);
+  const whole = await printed(page, 'Turnstone', 'plain');
+  await visit(page, '/drive-types/manual');
+  await page.getByRole('textbox', { name: 'Maker' }).fill('Nobody');
+  await page.getByRole('textbox', { name: 'Range' }).fill('N1');
+  const give = (name: string, buffer: Buffer) =>
+    page.getByLabel(manual).setInputFiles([{ name, mimeType: 'application/octet-stream', buffer }]);
+  await give('half.pdf', whole.subarray(0, 300));
+  await expect(page.getByRole('main').getByRole('alert')).toContainText('damaged or is no PDF');
+  await give('cat.jpg', Buffer.from([0xff, 0xd8, 0xff, 0xe0, 0, 16, 0x4a, 0x46, 0x49, 0x46, 0, 1]));
+  await expect(page.getByRole('main').getByRole('alert')).toContainText(
+    'neither a PDF, a spreadsheet nor text',
+  );
+  await give('letter.txt', Buffer.from('A letter.\nIt has no table.\n'));
+  await expect(page.getByText('No table of parameters or faults was found.')).toBeVisible();
+  await expect(page.getByRole('textbox', { name: 'Maker' })).toHaveValue('Nobody');
+  await give(
+    'list.csv',
+    Buffer.from('No;Name;Range;Default\nP01;Max. speed;5 - 300 Hz;50\nP02;Run-up time;0.1 - 99 s;4\n'),
+  );
+  await expect(page.getByRole('heading', { name: 'Nobody N1: 2 parameters, 0 faults' })).toBeVisible();
+});
+
+test('without the server the draft stays on the page and is saved later', async ({ page, context }) => {
+  await choosePerson(page, inesId);
+  await visit(page, '/drive-types/manual');
+  await page.getByRole('textbox', { name: 'Maker' }).fill('Away');
+  await page.getByRole('textbox', { name: 'Range' }).fill('A9');
+  const list = 'No;Name;Range;Default\nP01;Max. speed;5 - 300 Hz;50\nP02;Run-up time;0.1 - 99 s;4\n';
+  await page
+    .getByLabel(manual)
+    .setInputFiles([{ name: 'a.csv', mimeType: 'text/csv', buffer: Buffer.from(list) }]);
+  await expect(page.getByText('Saved as a draft.')).toBeVisible();
+  await context.setOffline(true);
+  const row = page.getByRole('region', { name: 'Parameters of the draft' });
+  await row.getByRole('button', { name: 'Change the meaning of P01' }).click();
+  await row.getByRole('combobox', { name: 'Meaning of P01' }).selectOption({ label: 'jog frequency' });
+  await expect(page.getByRole('main').getByRole('alert')).toContainText('Server not reachable');
+  await context.setOffline(false);
+  await page.getByRole('button', { name: 'Save again' }).click();
+  await expect(page.getByText('Saved as a draft.')).toBeVisible();
+  await page.reload();
+  await page.getByRole('button', { name: /Open Away A9/ }).click();
+  await expect(row.getByRole('row').filter({ hasText: 'P01' })).toContainText('jog frequency');
+});

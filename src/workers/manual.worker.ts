@@ -1,0 +1,30 @@
+import { expose } from 'comlink';
+import type { ManualReading } from '@/core/reading/manual';
+import type { Learnt } from '@/core/reading/meaning';
+import { readManualFile } from '@/readers/manual-file';
+import type { PdfLibrary } from '@/readers/pdf-text';
+
+/** pdf.js works in this worker itself: it is told where its other half is, so that it starts no worker of its own. */
+async function pdfLibrary(): Promise<PdfLibrary> {
+  const [library, handler] = await Promise.all([
+    import('pdfjs-dist/legacy/build/pdf.mjs'),
+    import('pdfjs-dist/legacy/build/pdf.worker.mjs'),
+  ]);
+  Object.assign(globalThis, { pdfjsWorker: handler });
+  return library;
+}
+
+const api = {
+  /**
+   * Reads a manual's file.
+   * @param told after each page
+   */
+  read: (
+    bytes: Uint8Array,
+    learnt: readonly Learnt[],
+    told: (page: number) => void,
+  ): Promise<ManualReading> => readManualFile(bytes, { pdfLibrary, learnt, onPage: told }),
+};
+export type ManualWorker = typeof api;
+
+expose(api);
