@@ -116,7 +116,6 @@ test('the slipway winch, from the board to a signed sheet', async ({ page }) => 
 
   await visit(page, `/jobs/${winch}/sheet`);
   await expect(page.getByText('L2 upper diode is open. Nothing else fits.')).toBeVisible();
-  await picture(page, 'sheet');
   await visit(page, `/jobs/${winch}/nameplates`);
   await picture(page, 'job-card');
   expect(said).toEqual([]);

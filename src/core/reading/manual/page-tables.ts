@@ -206,7 +206,10 @@ function continued(carried: ManualTable, lines: readonly Line[], until: number):
         line.segments.length > 1,
     ),
   );
-  if (numbered.length < 2 || numbered.length < 0.15 * body.length) return null;
+  // Paragraphs begin with a number and a name, too: rows of a table have more than those.
+  const rowLike = numbered.filter((line) => line.segments.length >= Math.min(3, carried.columns.length));
+  if (numbered.length < 2 || numbered.length < 0.15 * body.length || rowLike.length < 0.5 * numbered.length)
+    return null;
   const { rows, before } = rowsOf(carried.columns, body, anchor.column, anchor.begins);
   return { ...carried, rows, before, lines: [0, until] };
 }

@@ -32,14 +32,15 @@ function sharesOf<Id extends string>(
   rows: readonly (readonly { id: Id; nats: number }[])[],
   nothing: readonly number[],
 ): number[][] {
-  let shares = rows.map((claims) => claims.map(({ nats }) => Math.exp(Math.min(nats, 30))));
+  const raw = rows.map((claims) => claims.map(({ nats }) => Math.exp(Math.min(nats, 30))));
+  let shares = raw;
   const claimed = new Map<Id, number>();
   const strength = new Map<Id, number>();
   for (let round = 0; round < rounds; round += 1) {
     shares = rows.map((claims, i) => {
-      const raw = claims.map(({ id, nats }) => Math.exp(Math.min(nats, 30)) * (strength.get(id) ?? 1));
-      const total = raw.reduce((a, b) => a + b, nothing[i] ?? 1);
-      return raw.map((r) => r / total).slice(0, shares[i]?.length);
+      const scaled = claims.map(({ id }, c) => (raw[i]?.[c] ?? 0) * (strength.get(id) ?? 1));
+      const total = scaled.reduce((a, b) => a + b, nothing[i] ?? 1);
+      return scaled.map((r) => r / total);
     });
     claimed.clear();
     rows.forEach((claims, i) =>

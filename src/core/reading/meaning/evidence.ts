@@ -143,6 +143,29 @@ function choiceBook(id: ConceptId): PhraseBook<string> {
 /** A choice's name is told by words that fit so well at least. */
 const leastChoiceFit = 0.55;
 
+interface ChoiceFit {
+  id: string;
+  fit: number;
+}
+
+/** Choices come again, since the inputs of a drive all have one list: what was found out stays for the lists of a few manuals. */
+const choiceFits = new Map<string, readonly ChoiceFit[]>();
+const mostRemembered = 20_000;
+
+function fitsOfChoice(name: string, id: ConceptId): readonly ChoiceFit[] {
+  const key = `${id}\n${name}`;
+  const known = choiceFits.get(key);
+  if (known !== undefined) return known;
+  if (choiceFits.size > mostRemembered) choiceFits.clear();
+  const exact = writingsOf(id).get(sameWriting(name));
+  const byWords = phraseFits(choiceBook(id), wordsOf(name))
+    .filter(({ fit }) => fit >= leastChoiceFit)
+    .map(({ id: means, fit }) => ({ id: means, fit }));
+  const fits = exact === undefined ? byWords : [{ id: exact, fit: 2 }, ...byWords];
+  choiceFits.set(key, fits);
+  return fits;
+}
+
 const sameWriting = (text: string): string =>
   text
     .toLowerCase()
@@ -195,15 +218,7 @@ export function meansOfChoices(
   id: ConceptId,
 ): (string | undefined)[] {
   if (choicesOf(id).length === 0) return choices.map(() => undefined);
-  const book = choiceBook(id);
-  const literal = writingsOf(id);
-  const fits = choices.map(({ name }) => {
-    const exact = literal.get(sameWriting(name));
-    return [
-      ...(exact === undefined ? [] : [{ id: exact, fit: 2 }]),
-      ...phraseFits(book, wordsOf(name)).filter(({ fit }) => fit >= leastChoiceFit),
-    ];
-  });
+  const fits = choices.map(({ name }) => fitsOfChoice(name, id));
   // A neutral choice goes to the name that fits it best; of two names for one thing both have it only when they fit alike.
   const bestOf = new Map<string, number>();
   for (const [first] of fits)

@@ -7,7 +7,7 @@ import { evidenceFor, meansOfChoices, type NamedParameter } from './evidence';
 import { familyPhrases } from './family-phrases';
 import { otherPhrases } from './other-phrases';
 import { phraseBook, phraseFits, type PhraseBook } from './phrase-match';
-import { wordsOf } from './words';
+import { wordsOf, type Word } from './words';
 
 export { isUnit, meansOfChoices, unitOf, type NamedParameter } from './evidence';
 export { isKnownWord, wordsOf } from './words';
@@ -62,16 +62,27 @@ const plain = (name: string): string => name.trim().toLowerCase().replace(/\s+/g
 /** The part of a number that a group of parameters shares: "P1-" of "P1-03". */
 export const groupOf = (number: string): string => withoutEnd(number, '0123456789ABCDEFabcdef');
 
+/** The words of a parameter: those of its name, and those around it that may stand in for them. */
+interface ParameterWords {
+  name: Word[];
+  context: ReadonlySet<string>;
+}
+
+function parameterWords({ name, group = '' }: NamedParameter): ParameterWords {
+  // What is in brackets explains the name; it does not have to be in ours.
+  const inBrackets = wordsOf((name.match(besides) ?? []).join(' '));
+  const words = wordsOf(name.replace(besides, ' '));
+  const context = new Set([...inBrackets.map(({ word }) => word), ...wordSet(group)]);
+  return { name: words.length > 0 ? words : inBrackets, context };
+}
+
 function claimsOf(
   parameter: NamedParameter,
+  words: ParameterWords,
   learnt: ReadonlyMap<string, ConceptId>,
 ): (Claim<ConceptId> & { fit: number })[] {
-  // What is in brackets explains the name; it does not have to be in ours.
-  const inBrackets = (parameter.name.match(besides) ?? []).join(' ');
-  const words = wordsOf(parameter.name.replace(besides, ' '));
-  const context = new Set([...wordSet(inBrackets), ...wordSet(parameter.group ?? '')]);
   const known = learnt.get(plain(parameter.name));
-  const fits = phraseFits(conceptBook(), words.length > 0 ? words : wordsOf(inBrackets), context)
+  const fits = phraseFits(conceptBook(), words.name, words.context)
     .filter(({ fit, id }) => fit >= leastFit && id !== known)
     .slice(0, 14);
   const all = known === undefined ? fits : [{ id: known, fit: 1, spoke: [parameter.name] }, ...fits];
@@ -85,8 +96,8 @@ function claimsOf(
 }
 
 /** How much its name speaks for something that every manual lists and the dictionary does not have. */
-function otherNats({ name, group = '' }: NamedParameter, bestClaim: number): number {
-  const [best] = phraseFits(otherBook(), wordsOf(name.replace(besides, ' ')), wordSet(group));
+function otherNats({ name, context }: ParameterWords, bestClaim: number): number {
+  const [best] = phraseFits(otherBook(), name, context);
   if (best === undefined || best.fit < bestClaim - otherMargin) return Number.NEGATIVE_INFINITY;
   return natsPerFit * (best.fit - evenFit) + otherHandicap_nats;
 }
@@ -100,12 +111,13 @@ export function meaningsOf(parameters: readonly NamedParameter[], learnt: readon
   const confirmed = new Map(learnt.map(({ name, concept }) => [plain(name), concept]));
   const rows = assigned(
     parameters.map((parameter) => {
-      const claims = claimsOf(parameter, confirmed);
+      const words = parameterWords(parameter);
+      const claims = claimsOf(parameter, words, confirmed);
       const bestFit = Math.max(0, ...claims.map(({ fit }) => fit));
       const isConfirmed = confirmed.has(plain(parameter.name));
       return {
         group: groupOf(parameter.number),
-        other_nats: isConfirmed ? Number.NEGATIVE_INFINITY : otherNats(parameter, bestFit),
+        other_nats: isConfirmed ? Number.NEGATIVE_INFINITY : otherNats(words, bestFit),
         claims,
       };
     }),

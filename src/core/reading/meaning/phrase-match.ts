@@ -1,4 +1,4 @@
-import { keysOf } from '../../numerics/arrays';
+import { keysOf, valueAt } from '../../numerics/arrays';
 import { wordsOf, type Word } from './words';
 
 /** How well a text fits one way of saying a thing. */
@@ -13,6 +13,8 @@ export interface PhraseFit<Id> {
 interface Phrase<Id> {
   id: Id;
   words: readonly string[];
+  /** What its words are worth together. */
+  worth: number;
 }
 
 /** Ways of saying things, ready to be looked up. */
@@ -21,6 +23,8 @@ export interface PhraseBook<Id extends string> {
   /** By word: which phrases have it. */
   byWord: ReadonlyMap<string, readonly number[]>;
   weight: (word: string) => number;
+  /** Room to add up in, all zeros between two questions. */
+  scratch: Float64Array;
 }
 
 /** Words that parameters of every kind have in their names. */
@@ -35,14 +39,12 @@ const weakShare = 0.45;
 
 /** Reads a list of phrases, parted by "|" for each id. */
 export function phraseBook<Id extends string>(lists: Readonly<Record<Id, string>>): PhraseBook<Id> {
-  const phrases = keysOf(lists).flatMap((id) =>
-    lists[id]
-      .split('|')
-      .map((text): Phrase<Id> => ({ id, words: [...new Set(wordsOf(text).map((w) => w.word))] })),
+  const written = keysOf(lists).flatMap((id) =>
+    lists[id].split('|').map((text) => ({ id, words: [...new Set(wordsOf(text).map((w) => w.word))] })),
   );
   const byWord = new Map<string, number[]>();
   const idsOf = new Map<string, Set<Id>>();
-  phrases.forEach(({ id, words }, index) => {
+  written.forEach(({ id, words }, index) => {
     for (const word of words) {
       byWord.set(word, [...(byWord.get(word) ?? []), index]);
       idsOf.set(word, (idsOf.get(word) ?? new Set<Id>()).add(id));
@@ -55,7 +57,12 @@ export function phraseBook<Id extends string>(lists: Readonly<Record<Id, string>
       (Math.log(1 + Object.keys(lists).length / ids.size) / all) * (weakWords.has(word) ? weakShare : 1),
     ]),
   );
-  return { phrases, byWord, weight: (word) => weights.get(word) ?? unknownWeight };
+  const weight = (word: string): number => weights.get(word) ?? unknownWeight;
+  const phrases = written.map((phrase) => ({
+    ...phrase,
+    worth: phrase.words.reduce((sum, word) => sum + weight(word), 0),
+  }));
+  return { phrases, byWord, weight, scratch: new Float64Array(phrases.length) };
 }
 
 /** A word of the phrase that the text lacks costs so much of its weight; less where the heading above has it. */
@@ -75,22 +82,41 @@ export function phraseFits<Id extends string>(
   context: ReadonlySet<string> = new Set(),
 ): PhraseFit<Id>[] {
   const text = new Map(words.map(({ word, from }) => [word, from]));
-  const total = [...text.keys()].reduce((sum, word) => sum + book.weight(word), 0);
-  const touched = new Set([...text.keys()].flatMap((word) => book.byWord.get(word) ?? []));
-  const best = new Map<Id, PhraseFit<Id>>();
-  for (const index of touched) {
-    const { id, words: phrase } = book.phrases[index] ?? { id: undefined, words: [] };
-    if (id === undefined) continue;
-    let matched = 0;
-    let missing = 0;
-    for (const word of phrase) {
-      const weight = book.weight(word);
-      if (text.has(word)) matched += weight;
-      else missing += weight * (context.has(word) ? missingButInContextShare : missingShare);
+  const { scratch } = book;
+  const touched: number[] = [];
+  let total = 0;
+  for (const word of text.keys()) {
+    const weight = book.weight(word);
+    total += weight;
+    for (const index of book.byWord.get(word) ?? []) {
+      const before = valueAt(scratch, index);
+      if (before === 0) touched.push(index);
+      scratch[index] = before + weight;
     }
-    const fit = matched / (matched + missing + (total - matched) * extraShare);
-    if (fit > (best.get(id)?.fit ?? 0))
-      best.set(id, { id, fit, spoke: phrase.flatMap((word) => text.get(word) ?? []) });
   }
-  return [...best.values()].sort((a, b) => b.fit - a.fit);
+  // What the heading has in place of the text costs less.
+  const spared = new Map<number, number>();
+  for (const word of context) {
+    if (text.has(word)) continue;
+    const saving = book.weight(word) * (missingShare - missingButInContextShare);
+    for (const index of book.byWord.get(word) ?? [])
+      if (valueAt(scratch, index) > 0) spared.set(index, (spared.get(index) ?? 0) + saving);
+  }
+  const best = new Map<Id, { fit: number; phrase: Phrase<Id> }>();
+  for (const index of touched) {
+    const weight = valueAt(scratch, index);
+    scratch[index] = 0;
+    const phrase = book.phrases[index];
+    if (phrase === undefined) continue;
+    const missing = (phrase.worth - weight) * missingShare - (spared.get(index) ?? 0);
+    const fit = weight / (weight + missing + (total - weight) * extraShare);
+    if (fit > (best.get(phrase.id)?.fit ?? 0)) best.set(phrase.id, { fit, phrase });
+  }
+  return [...best]
+    .map(([id, { fit, phrase }]) => ({
+      id,
+      fit,
+      spoke: phrase.words.flatMap((word) => text.get(word) ?? []),
+    }))
+    .sort((a, b) => b.fit - a.fit);
 }
