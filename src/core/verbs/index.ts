@@ -12,6 +12,7 @@ import { manualReadVerb, meaningVerb } from './manual-read';
 import { moduleVerdictVerb } from './module-verdict';
 import { openApiDocument, verbPaths, type Components, type JsonObject } from './openapi';
 import { plateVerb } from './plate';
+import { plateReadVerb } from './plate-read';
 import { rampVerb } from './ramp';
 import { runChainVerb } from './run-chain';
 import { setAuditVerb, setDiffVerb, setImportVerb, setPlanVerb, setTranslateVerb } from './sets';
@@ -52,6 +53,7 @@ export const verbs: readonly Verb[] = [
   meaningVerb,
   moduleVerdictVerb,
   plateVerb,
+  plateReadVerb,
   rampVerb,
   runChainVerb,
   setAuditVerb,
