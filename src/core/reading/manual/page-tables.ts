@@ -1,13 +1,10 @@
 import {
-  boxAround,
   columnsUnder,
   headCells,
   heightOf,
   linesOf,
   median,
   rowsOf,
-  textOf,
-  type Box,
   type Column,
   type HeadCell,
   type Line,
@@ -32,6 +29,8 @@ export type TableKind = 'parameters' | 'faults';
 /** A table of a manual, read as far as its cells. */
 export interface ManualTable {
   kind: TableKind;
+  /** The heading that stands above the table. */
+  title: string | null;
   columns: Column[];
   roles: (Role | undefined)[];
   rows: TableRow[];
@@ -114,6 +113,16 @@ function bodyOf(
   return lines.length;
 }
 
+/** The line above the head is the table's title where it is short, alone, and near. */
+function titleAbove(line: Line | undefined, head: Head): string | null {
+  const [only, second] = line?.segments ?? [];
+  if (line === undefined || only === undefined || second !== undefined || only.text.length > 70) return null;
+  const top = Math.min(...head.cells.map((c) => c.y0));
+  return top - line.y1 < 3 * heightOf(line) && /[A-Za-z]{3}/.test(only.text) && !/[.;,]$/.test(only.text)
+    ? only.text
+    : null;
+}
+
 function tableFrom(head: Head, lines: readonly Line[], until: number): ManualTable {
   const all = lines.slice(head.to, until);
   const anchor = anchorOf(head.roles);
@@ -123,6 +132,7 @@ function tableFrom(head: Head, lines: readonly Line[], until: number): ManualTab
   const columns = columnsUnder(head.cells, body);
   const { rows, before } = rowsOf(columns, body, anchor.column, anchor.begins);
   return {
+    title: titleAbove(lines[head.from - 1], head),
     kind: kindOf(head.roles),
     columns,
     roles: head.roles,
@@ -214,12 +224,6 @@ function continued(carried: ManualTable, lines: readonly Line[], until: number):
   return { ...carried, rows, before, lines: [0, until] };
 }
 
-/** The box and text of a table row, for what could not be read. */
+/** The text of a table row, for what could not be read. */
 export const textOfRow = (row: TableRow): string =>
   row.cells.flatMap((cell) => cell.lines.map((l) => l.text)).join(' | ');
-
-/** Lines as one text. */
-export const textOfLines = (lines: readonly Line[]): string => lines.map(textOf).join('\n');
-
-/** The box around some lines. */
-export const boxOfLines = (lines: readonly Line[]): Box => boxAround(lines);

@@ -26,20 +26,20 @@ function readTable(table: ManualTable, page: number): Found {
   const entries: ManualEntry[] = [];
   const alarms: ManualAlarm[] = [];
   const unread: Unread[] = [];
-  let group: string | null = null;
+  let group = table.title;
   const tells = table.roles.some(
     (role) => role === 'range' || role === 'default' || role === 'min' || role === 'default-50',
   );
   for (const row of table.rows) {
     const cells = byRole(table, row);
-    const standing = { page, group: row.heading, box: row.box };
+    const standing = { page, group: row.heading ?? group, box: row.box };
     if (table.kind === 'faults') {
       const alarm = alarmFrom(cells, standing);
       if (alarm === null) unread.push({ page, text: textOfRow(row) });
       else alarms.push(alarm);
       continue;
     }
-    const entry = entryFrom(cells, { ...standing, group: row.heading ?? group });
+    const entry = entryFrom(cells, standing);
     // "3 Inputs and outputs" with nothing beside it is a heading.
     if (entry !== null && tells && isBare(entry)) group = `${entry.number} ${entry.name}`;
     else if (entry === null) unread.push({ page, text: textOfRow(row) });
@@ -48,11 +48,18 @@ function readTable(table: ManualTable, page: number): Found {
   return { entries, alarms, unread };
 }
 
-/** The end of a row that the page break parted goes to the row's beginning. */
-function withTail(previous: ManualTable, tail: NonNullable<ManualTable['before']>): void {
-  const last = previous.rows.at(-1);
-  last?.cells.forEach((cell, i) => cell.lines.push(...(tail.cells[i]?.lines ?? [])));
-}
+/** A table whose last row goes on with the end of a row that the page break parted. */
+const withTail = (table: ManualTable, tail: NonNullable<ManualTable['before']>): ManualTable => ({
+  ...table,
+  rows: table.rows.map((row, r) =>
+    r < table.rows.length - 1
+      ? row
+      : {
+          ...row,
+          cells: row.cells.map((cell, i) => ({ lines: [...cell.lines, ...(tail.cells[i]?.lines ?? [])] })),
+        },
+  ),
+});
 
 /** Of numbers written in a way that hardly any other number is written, none is a parameter. */
 function withoutStrangers(entries: readonly ManualEntry[]): { kept: ManualEntry[]; strange: ManualEntry[] } {
@@ -97,9 +104,9 @@ export function readPages(pages: readonly TextPage[]): Found {
     for (const runs of splitColumns(page)) {
       const found: PageTables = tablesOf(runs, carried);
       for (const table of found.tables) {
-        const previous = tables.at(-1)?.table;
-        if (table.before !== null && previous !== undefined && sameHeads(previous, table))
-          withTail(previous, table.before);
+        const previous = tables.at(-1);
+        if (table.before !== null && previous !== undefined && sameHeads(previous.table, table))
+          tables[tables.length - 1] = { ...previous, table: withTail(previous.table, table.before) };
         tables.push({ table, page: page.number });
       }
       paragraphs.push(...entriesInParagraphs(found.loose, page.number));

@@ -89,11 +89,9 @@ function fieldsOf(lines: readonly Line[]): Map<Role, string[]> {
 }
 
 function entryOf({ number, name, lines, heading }: Block, page: number): ManualEntry | null {
-  const rest = lines.slice(1);
-  const fields = fieldsOf([
-    { ...(lines[0] ?? lines[0]), segments: lines[0]?.segments.slice(1) ?? [] } as Line,
-    ...rest,
-  ]);
+  const [first, ...rest] = lines;
+  if (first === undefined) return null;
+  const fields = fieldsOf([{ ...first, segments: first.segments.slice(1) }, ...rest]);
   const texts = rest.map((line) => line.segments.map((s) => s.text).join(' '));
   const listed = choicesIn(texts.filter((text) => labelled(text).length === 0));
   if (!fields.has('choices') && listed.length > 0)
