@@ -40,15 +40,18 @@ test('from a manual to a draft: read, asked, answered, saved, and there after a 
   const coverage = page.getByRole('list', { name: 'What works with it' });
   await expect(coverage).toContainText('Fault finding100 %');
   const chain = coverage.getByRole('listitem').filter({ hasText: 'Run chain' });
-  await expect(chain).toContainText('71 %');
+  const percent = async (): Promise<number> => Number(/(\d+) %/.exec(await chain.innerText())?.[1]);
+  const before = await percent();
+  expect(before).toBeLessThan(100);
   await picture(page, 'manual-reader');
   await audit(page, 'read a manual');
 
-  // The first question is the one that unlocks something.
+  // The first question is one that unlocks something.
   const question = page.getByRole('group', { name: 'Question' });
-  await expect(question).toContainText('the wiring of the run command stays unknown');
+  await expect(question).toContainText('Without it:');
   await question.getByRole('button', { name: 'Yes, save' }).click();
-  await expect(chain).toContainText('86 %');
+  await expect.poll(percent).toBeGreaterThan(before);
+  const after = await percent();
   // A meaning belongs to one parameter: the one that had it loses it.
   const list = page.getByRole('region', { name: 'Parameters of the draft' });
   await list.getByRole('button', { name: 'Change the meaning of 2010:01' }).click();
@@ -59,7 +62,7 @@ test('from a manual to a draft: read, asked, answered, saved, and there after a 
   await page.reload();
   await page.getByRole('button', { name: /Open Avocet A1, 54 parameters/ }).click();
   await expect(list.getByRole('row').filter({ hasText: '2010:01' })).toContainText('motor voltage');
-  await expect(chain).toContainText('86 %');
+  expect(await percent()).toBe(after);
   expect(errors).toEqual([]);
 });
 

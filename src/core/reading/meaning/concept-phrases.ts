@@ -10,7 +10,7 @@ export const conceptPhrases: Readonly<Record<ConceptId, string>> = {
   macro:
     'application|application macro|macro|drive application|quick start application|predefined application',
   'control.mode':
-    'motor control|motor control mode|vector v/f|v/f or vector|control of motor v/f vector|drive control mode|speed control mode|control principle|motor type control',
+    'motor type|type of motor|kind of motor|motor control|motor control mode|vector v/f|v/f or vector|control of motor v/f vector|drive control mode|speed control mode|control principle|motor type control',
   'control.torque-curve':
     'load curve|torque curve|v/f curve|load|load torque|constant or variable torque|variable torque|v/f curve selection|curve of v/f|load type|constant torque variable torque|load duty|drive duty|load application',
   'power.unit': 'power unit|unit of power|power display unit',
@@ -21,14 +21,15 @@ export const conceptPhrases: Readonly<Record<ConceptId, string>> = {
     'display scale|display times|scale of display|speed display scale|user display scale|display gain|display multiplier',
 
   'motor.power':
-    'motor power|rated motor power|rated power|motor rated output|motor output|motor rated kw|motor kw|motor size',
+    'shaft output|shaft power|motor shaft power|motor rated shaft output|motor rating kw|rated kw|motor power|rated motor power|rated power|motor rated output|motor output|motor rated kw|motor kw|motor size',
   'motor.voltage':
     'motor voltage|rated motor voltage|rated voltage|base voltage|motor volts|maximum output voltage|output voltage rated|v/f base voltage|voltage at base frequency',
-  'motor.current': 'motor current|rated motor current|rated current|motor amps|motor full load current',
+  'motor.current':
+    'motor rated load current|rated load current|motor current|rated motor current|rated current|motor amps|motor full load current',
   'motor.frequency':
     'motor frequency|rated motor frequency|rated frequency|base frequency|motor base frequency|motor hertz|v/f base frequency|frequency of motor plate|field weakening frequency',
   'motor.speed':
-    'motor speed|rated motor speed|rated speed|motor rpm|rated rpm|motor rated rotational speed|motor turns|motor base speed',
+    'motor full load speed|rated shaft speed|speed at rated load|motor speed|rated motor speed|rated speed|motor rpm|rated rpm|motor rated rotational speed|motor turns|motor base speed',
   'motor.cosphi': 'cosphi|motor cosphi|rated cosphi|motor rated cosphi',
   'motor.poles': 'poles|motor poles|number of poles of motor',
   'motor.stator-resistance':
@@ -47,7 +48,7 @@ export const conceptPhrases: Readonly<Record<ConceptId, string>> = {
   'limit.maximum-frequency':
     'max freq|max output freq|max speed|high limit freq|freq high limit|high speed|upper limit of freq|high speed limit|speed high limit|output freq high limit|freq max limit|max motor speed|limit max|f max|n max|max allowed freq|max operating freq|upper freq|freq ceiling',
   'limit.current':
-    'current limit|max current|output current limit|motor current limit|current limit level|current limiting|stall current|overcurrent stall level|max output current|overcurrent stall limit|stall prevention level|current limit percent',
+    'output current ceiling|current ceiling|peak current|overcurrent limit|max current percent|current limit|max current|output current limit|motor current limit|current limit level|current limiting|stall current|overcurrent stall level|max output current|overcurrent stall limit|stall prevention level|current limit percent',
   'limit.current-amps':
     'current limit|max current|output current limit|motor current limit|max output current|current limiting|current limit amps',
   'limit.torque':
@@ -55,16 +56,16 @@ export const conceptPhrases: Readonly<Record<ConceptId, string>> = {
   'limit.regenerative-torque':
     'regenerative torque limit|torque limit regenerative|regenerative torque|torque limit brake|brake torque limit|torque limit negative|max regenerative torque|regenerative limit|torque limit generator',
   'limit.reverse':
-    'reverse|reverse allow|reverse forbid|forbid reverse|reverse enabled|reverse disable|reverse inhibit|reverse lock|reverse enable|reverse operation|reverse protection|allow reverse|no reverse|negative speed allow|motor rotation directions allowed|direction allow|forbid reverse|reverse run prohibit|direction limit',
+    'direction lock|anti-reverse|lock of direction|allowed direction|direction of rotation allowed|reverse|reverse allow|reverse forbid|forbid reverse|reverse enabled|reverse disable|reverse inhibit|reverse lock|reverse enable|reverse operation|reverse protection|allow reverse|no reverse|negative speed allow|motor rotation directions allowed|direction allow|forbid reverse|reverse run prohibit|direction limit',
   'limit.skip-from':
     'skip from|skip freq low|skip band from|skip freq from|skip freq start|skip band low|skip freq 1 low|skip freq 1 from|skip band start|skip speed from|skip freq lower limit',
   'limit.skip-to':
     'skip to|skip freq high|skip band up to|skip freq up to|skip freq end|skip band high|skip freq 1 high|skip freq 1 up to|skip band end|skip speed up to|skip freq upper limit',
 
   'ramp.up':
-    'accel|accel time|ramp up time|accel time 1|time to max freq|accel ramp|accel ramp time|up time|time up|accel ramp 1|ramp 1 accel|main accel time|starting ramp time',
+    'accelerate from 0 to max|time 0 to max|time from zero to max speed|time to accelerate|accel|accel time|ramp up time|accel time 1|time to max freq|accel ramp|accel ramp time|up time|time up|accel ramp 1|ramp 1 accel|main accel time|starting ramp time',
   'ramp.down':
-    'decel|decel time|ramp down time|decel time 1|decel ramp|decel ramp time|down time|time down|decel ramp 1|ramp 1 decel|main decel time|stop ramp time',
+    'decelerate from max to 0|time max to 0|time from max to zero speed|time to decelerate|decel|decel time|ramp down time|decel time 1|decel ramp|decel ramp time|down time|time down|decel ramp 1|ramp 1 decel|main decel time|stop ramp time',
   'ramp.up-2':
     'accel time second|second accel|accel second|ramp second accel|second accel ramp|accel ramp second',
   'ramp.down-2':
@@ -76,24 +77,24 @@ export const conceptPhrases: Readonly<Record<ConceptId, string>> = {
   'ramp.counts-to':
     'counts|ramp counts to|counts to max or base freq|accel decel counts|ramp reference freq|ramp time reference|reference freq of ramp',
   'stop.mode':
-    'stopmode|stopmode selection|stop|stop action|stop function|stop mode|coast or ramp at stop|action at stop|function at stop|stop ramp or coast|stopmode of motor',
+    'how to stop|stopping procedure|stop behaviour|behaviour at stop|stop characteristic|stopmode|stopmode selection|stop|stop action|stop function|stop mode|coast or ramp at stop|action at stop|function at stop|stop ramp or coast|stopmode of motor',
   'stop.dc-time':
     'dcbrake time|dc time|dcbrake time at stop|dcbrake duration|stop dcbrake time|dc brake time|dcbrake time on stopping',
   'stop.dc-current':
     'dcbrake current|dc current|dcbrake level|dcbrake force|dcbrake strength|dc brake level|dcbrake power|dcbrake intensity|dcbrake voltage|dcbrake current at stop|dcbrake torque',
   'stop.hold-frequency':
-    'dcbrake freq|dcbrake starts at|dcbrake start freq|dcbrake from freq|dcbrake begin freq|freq of dcbrake at stop|dc brake freq|dcbrake starting freq|dcbrake cut in speed|stop dcbrake freq|dcbrake on speed',
+    'dcbrake level freq|dcbrake threshold freq|dcbrake speed threshold|freq threshold of dcbrake|dcbrake level speed|start of dcbrake|dcbrake on frequency|dcbrake cut-in|dcbrake freq|dcbrake starts at|dcbrake start freq|dcbrake from freq|dcbrake begin freq|freq of dcbrake at stop|dc brake freq|dcbrake starting freq|dcbrake cut in speed|stop dcbrake freq|dcbrake on speed',
   'start.dc-time':
     'dcbrake time at start|dcbrake before start|start dcbrake time|dcbrake start time|dc hold before start|pre start dcbrake time|premagnetising time|pre-excitation time|dcbrake time starting|magnetising time before start',
   'start.flying':
     'flying|flying mode|flying function|flying selection|start flying|flying enable|flying motor|start on turning motor|catch a motor that turns',
   'start.boost':
-    'boost|boost level|boost value|manual boost|boost gain|boost at low speed|boost voltage|low freq boost',
+    'voltage boost at start|initial voltage|low speed voltage|boost|boost level|boost value|manual boost|boost gain|boost at low speed|boost voltage|low freq boost',
   'start.frequency':
     'start|start freq|start output freq|starting output freq|starting speed|freq at start|start at',
 
   'place.selected':
-    'localremote|localremote selection|operating mode localremote|local remote|localremote key|localremote mode|active localremote',
+    'local or remote mode|local remote selector|localremote|localremote selection|operating mode localremote|local remote|localremote key|localremote mode|active localremote',
   'place.local-run':
     'local run|local run source|local control source|run source local|local start source|local mode run|local command',
   'place.local-reference':
@@ -101,11 +102,11 @@ export const conceptPhrases: Readonly<Record<ConceptId, string>> = {
   'place.remote-run':
     'remote run|remote run source|run source|start source|command source|run command source|control source|operation source|run source remote|source of run|run mode|operation mode|start stop source|control command|run from|run control|run source 1|command channel|control mode start stop|terminal or keypad run|operating mode|operation control|control place',
   'place.remote-reference':
-    'remote reference|remote reference source|reference source|freq source|speed source|speed reference source|freq reference source|reference source remote|source of reference|source of freq|speed from|freq command|reference channel|freq control|main freq source|reference source 1|freq reference selection|reference selection|source of speed|main reference|reference input selection|speed control source',
+    'main speed input|main speed source|speed input|speed setpoint source|frequency input|main setpoint|remote reference|remote reference source|reference source|freq source|speed source|speed reference source|freq reference source|reference source remote|source of reference|source of freq|speed from|freq command|reference channel|freq control|main freq source|reference source 1|freq reference selection|reference selection|source of speed|main reference|reference input selection|speed control source',
   'place.keypad-stop':
     'stopkey|stopkey active|stopkey mode|stopkey function|keypad stop|stopkey enable|stopkey works|stopkey priority|keypad stopkey|stopkey always active|stop priority of keypad',
   'run.wiring':
-    'wiring|run wiring|terminal wiring|wiring mode|wiring control|terminal run mode|wiring of run|start stop wiring|wiring selection|terminal control wiring',
+    'two or three wire|run wiring type|control wiring|wire mode|wiring|run wiring|terminal wiring|wiring mode|wiring control|terminal run mode|wiring of run|start stop wiring|wiring selection|terminal control wiring',
   'run.enable-needed':
     'enable|enable required|enable input required|run enable|enable input|enable signal required|enable selection|drive enable required|enable function|enable di',
   'coast.source':
@@ -117,7 +118,7 @@ export const conceptPhrases: Readonly<Record<ConceptId, string>> = {
   'reference.zero-band':
     'deadband|reference deadband|ai deadband|deadband of reference|ai 1 deadband|reference zero band|analog deadband',
   'reference.loss':
-    'reference loss|loss of reference|reference loss action|action on reference loss|ma4-20 loss|ma4-20 loss action|loss of ma4-20|ai loss|ai loss action|live zero|live zero action|live zero timeout function|ai signal loss|ma4-20 fault|loss of ma4|speed signal loss|analog signal loss|reference fault action|speed reference loss|current loop loss|ma4 loss|ai wire break|ai below minimum',
+    'analog input fault action|loss of analog signal|loss of speed signal|reference missing|ai fault response|analog input monitoring|signal loss action|ai lost action|broken wire ai|reference loss|loss of reference|reference loss action|action on reference loss|ma4-20 loss|ma4-20 loss action|loss of ma4-20|ai loss|ai loss action|live zero|live zero action|live zero timeout function|ai signal loss|ma4-20 fault|loss of ma4|speed signal loss|analog signal loss|reference fault action|speed reference loss|current loop loss|ma4 loss|ai wire break|ai below minimum',
 
   'input.polarity':
     'common of inputs|di common|polarity|di polarity|input polarity|di logic|polarity of di|inputs switch|input logic|terminal polarity|logic|inputs read|di mode polarity',
@@ -131,7 +132,7 @@ export const conceptPhrases: Readonly<Record<ConceptId, string>> = {
   'input.filter':
     'di filter|di filter time|input filter|terminal filter|di delay|filter of di|input filter time|di response time|terminal filter time|filter',
   'input.AI1-signal':
-    'ai 1|ai 1 signal|ai 1 mode|ai 1 range|signal of ai 1|ai 1 signal range|ai signal|ai 1 type|ai 1 current voltage|ai mode|analog a|analog a signal|ai range|ai|ai type|analog signal',
+    'ai 1 format|ai 1 voltage or current|ai 1 input kind|ai 1|ai 1 signal|ai 1 mode|ai 1 range|signal of ai 1|ai 1 signal range|ai signal|ai 1 type|ai 1 current voltage|ai mode|analog a|analog a signal|ai range|ai|ai type|analog signal',
   'input.AI1-low':
     'ai 1 min|ai 1 low|ai 1 zero|ai 1 min reference|ai 1 at zero|ai 1 bias|ai min|ai 1 lower limit|ai 1 low reference|reference at ai 1 min|ai zero|ai 1 start|analog a at nothing|ai low|ai 1 setting at minimum|ai bias|freq at ai 1 min|ai 1 low scale',
   'input.AI1-high':
@@ -139,7 +140,7 @@ export const conceptPhrases: Readonly<Record<ConceptId, string>> = {
   'input.AI1-filter':
     'ai 1 filter|ai 1 filter time|ai filter|filter ai 1|ai filter time|ai 1 time|analog a filter|analog filter|analog filter time|ai 1 delay',
   'input.AI2-signal':
-    'ai second|ai second signal|ai second mode|ai second range|signal of ai second|ai second signal range|ai second type|ai second current voltage|analog b|analog b signal',
+    'ai second format|ai second voltage or current|ai second input kind|ai second|ai second signal|ai second mode|ai second range|signal of ai second|ai second signal range|ai second type|ai second current voltage|analog b|analog b signal',
   'input.AI2-low':
     'ai second min|ai second low|ai second zero|ai second min reference|ai second at zero|ai second bias|ai second lower limit|ai second low reference|reference at ai second min|ai second start|analog b at nothing|ai second low scale',
   'input.AI2-high':
@@ -167,9 +168,9 @@ export const conceptPhrases: Readonly<Record<ConceptId, string>> = {
   'jog.frequency': 'jog|jog freq|jog speed|jog reference|freq of jog|jog run freq|jog output freq',
 
   'protect.overload-amps':
-    'overload|overload current|overload level|motor overload|motor overload current|overload setting|motor overload level|overload trip current|overload rated current|overload amps|motor overload protection current|overload threshold',
+    'motor thermal current|thermal current|thermal setting|overload|overload current|overload level|motor overload|motor overload current|overload setting|motor overload level|overload trip current|overload rated current|overload amps|motor overload protection current|overload threshold',
   'protect.overload-percent':
-    'overload|overload current|overload level|motor overload|motor overload current|overload percent|motor overload level|overload trip level|overload % of drive|overload percent of drive current|motor overload protection level|overload factor|overload gain|overload coefficient|overload current percent',
+    'motor thermal factor|thermal factor|motor thermal level|thermal overload percent|overload|overload current|overload level|motor overload|motor overload current|overload percent|motor overload level|overload trip level|overload % of drive|overload percent of drive current|motor overload protection level|overload factor|overload gain|overload coefficient|overload current percent',
   'protect.overload':
     'overload action|motor overload action|action on overload|overload protection|overload protection action|overload selection|overload mode|overload function|motor overload protection|on overload|overload protection selection|motor overload protection mode|overload trip selection|motor overload fault action',
   'protect.input-phase':
@@ -179,7 +180,7 @@ export const conceptPhrases: Readonly<Record<ConceptId, string>> = {
   'protect.ground-fault':
     'ground|ground fault|ground action|ground protection|ground fault action|ground fault protection|on ground fault|ground detection|ground fault detection|ground monitoring',
   'protect.undervoltage':
-    'undervoltage|undervoltage action|undervoltage protection|action on undervoltage|undervoltage control|ridethrough|undervoltage ridethrough|ridethrough function|on undervoltage|undervoltage fault action|ridethrough selection|ridethrough enable|undervoltage mode',
+    'mains failure action|power loss action|action on mains failure|supply loss ridethrough|undervoltage|undervoltage action|undervoltage protection|action on undervoltage|undervoltage control|ridethrough|undervoltage ridethrough|ridethrough function|on undervoltage|undervoltage fault action|ridethrough selection|ridethrough enable|undervoltage mode',
   'protect.overvoltage-control':
     'overvoltage control|overvoltage|overvoltage protection|overvoltage suppression|overvoltage controller|overvoltage limit|overvoltage prevention|overvoltage stall prevention|overvoltage stall|decel extension|bus overvoltage control|overvoltage regulation|overvoltage function|ramp extension on high bus',
   'protect.stall':
@@ -197,15 +198,15 @@ export const conceptPhrases: Readonly<Record<ConceptId, string>> = {
   'protect.serial-time':
     'serial timeout|serial timeout time|serial loss time|serial watchdog|serial time|serial waits|serial delay|timeout|serial fault time|serial loss delay|timeout of serial|serial break time|serial error time|timeout time|serial fault detection time',
   'restart.count':
-    'reset count|reset number|restart|restart count|restart number|number of restarts|restart attempts|restart times|number of restart attempts|fault restart count|restart enable number|restart by itself|max restarts',
+    'max number of resets|number of resets|max resets|reset trials|number of retries|reset count|reset number|restart|restart count|restart number|number of restarts|restart attempts|restart times|number of restart attempts|fault restart count|restart enable number|restart by itself|max restarts',
   'restart.delay':
-    'reset delay|reset interval|delay before reset|restart delay|restart time|restart interval|restart after|time between restarts|restart delay time|fault restart delay|restart waiting time|time before restart|restart wait',
+    'delay between resets|time between resets|reset waiting time|pause before reset|reset delay|reset interval|delay before reset|restart delay|restart time|restart interval|restart after|time between restarts|restart delay time|fault restart delay|restart waiting time|time before restart|restart wait',
   'restart.power-on':
     'run poweron|poweron run|poweron start|start poweron|poweron|restart poweron|poweron auto start|poweron run selection|run after poweron|poweron restart|poweron mode|start after poweron|automatic start poweron|poweron operation|poweron running lockout',
   'feedback.encoder':
     'encoder selection|encoder|speed feedback|encoder enable|encoder type|feedback source|encoder feedback|feedback selection|encoder used|encoder option|encoder mode|type of encoder|feedback|encoder function',
   'feedback.lines':
-    'encoder lines|lines|encoder pulses|pulses of encoder|encoder ppr|lines of encoder|number of encoder lines|encoder lines count',
+    'encoder resolution|pulses per turn|encoder pulse number|encoder increments|encoder lines|lines|encoder pulses|pulses of encoder|encoder ppr|lines of encoder|number of encoder lines|encoder lines count',
   'brake.chopper':
     'chopper|chopper enable|chopper function|chopper control|chopper selection|chopper mode|chopper active|use of chopper|chopper on|chopper operation',
   'brake.resistance':
@@ -236,7 +237,7 @@ export const conceptPhrases: Readonly<Record<ConceptId, string>> = {
     'serial address|address|drive address|modbus address|node address|address of drive on serial',
   'serial.speed': 'speed serial|baud|serial baud|serial speed|baud of serial|serial transmission speed',
   'serial.parity':
-    'parity|serial parity|serial format|parity stop bits|parity and stop bits|serial frame|serial protocol format',
+    'stop bits|parity stop bits|bits and parity|serial data bits|parity|serial parity|serial format|parity stop bits|parity and stop bits|serial frame|serial protocol format',
   'lock.code':
     'code|code number|access code|user code|lock code|password|user password|password setting|parameter password|set password|enter password|password input|lock password|menu password',
   'lock.parameters':

@@ -113,7 +113,7 @@ const kinUnits: Readonly<Record<string, number>> = {
   'kHz|Hz': -0.6,
   'Ω|mΩ': 0.8,
   '%|V': -1,
-  '%|Hz': -1.2,
+  '%|Hz': -3,
   '%|A': -1.2,
   '|lines': 1,
   '%|s': -0.8,

@@ -57,7 +57,7 @@ export function phraseBook<Id extends string>(lists: Readonly<Record<Id, string>
       (Math.log(1 + Object.keys(lists).length / ids.size) / all) * (weakWords.has(word) ? weakShare : 1),
     ]),
   );
-  const weight = (word: string): number => weights.get(word) ?? unknownWeight;
+  const weight = (word: string): number => weights.get(word) ?? (/^\d+$/.test(word) ? 1 : unknownWeight);
   const phrases = written.map((phrase) => ({
     ...phrase,
     worth: phrase.words.reduce((sum, word) => sum + weight(word), 0),

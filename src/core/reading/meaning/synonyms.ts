@@ -10,14 +10,15 @@ export const synonyms: Readonly<Record<string, string>> = {
   decel:
     'deceleration|decelerating|decelerate|decelerates|deceler|decel|dec|ramp down|ramp-down|rampdown|run down|run-down|rundown|down ramp|stopping ramp|slowing down|slow down|fall time|braking ramp|retardation|deceleration ramp|time of fall',
   time: 'time|times|duration|period|interval|tm',
-  ramp: 'ramp|ramps|ramping',
+  ramp: 'ramp|ramps|ramping|ramp generator|ramp function generator',
   max: 'maximum|maximal|max|highest|upper|top|fastest|greatest|largest|peak|upr|great',
   min: 'minimum|minimal|min|lowest|lower|bottom|slowest|least|smallest|lwr|small',
   high: 'high|hi|higher',
   low: 'low|lo',
   freq: 'frequency|frequencies|freq|freqency|hertz|hz|frq|fq|frequence',
   speed: 'speed|speeds|velocity|spd|rpm|revolutions|turns|rotational speed|rotation speed|rotary speed|revs',
-  rated: 'rated|nominal|nameplate|rating plate|name plate|type plate|plate|nom|nominal value|rated value',
+  rated:
+    'rated|nominal|nameplate|rating plate|name plate|type plate|plate|nom|nominal value|rated value|full load|full-load|rated load|design',
   base: 'base|basic|corner|knee|break point|field weakening point|cut-off|cutoff',
   motor: 'motor|mot|motors|mtr|engine',
   current: 'current|currents|amps|ampere|amperes|amperage|curr|cur|amp|intensity',
@@ -28,10 +29,11 @@ export const synonyms: Readonly<Record<string, string>> = {
   poles: 'poles|pole|number of poles|pole number|pole count|no. of poles|motor poles',
   polepairs: 'pole pairs|pole-pairs|pole pair number|number of pole pairs|pairs of poles',
   ident:
-    'autotune|auto-tune|auto tune|autotuning|auto-tuning|auto tuning|tuning|identification|ident|id run|id-run|motor id|self learning|self-learning|self tuning|self-tuning|parameter identification|motor measurement|measuring run|identification run|auto-adaptation|motor adaptation|automatic adaptation|learning run',
+    'autotune|auto-tune|auto tune|autotuning|auto-tuning|auto tuning|tuning|identification|ident|id run|id-run|motor id|self learning|self-learning|self tuning|self-tuning|parameter identification|motor measurement|measuring run|identification run|auto-adaptation|motor adaptation|automatic adaptation|learning run|auto measuring|automatic measuring|parameter measuring|measuring of parameters|measure motor|motor measuring|data identification',
   overload:
     'overload|over load|o/l|electronic thermal|thermal relay|thermal protection|thermal overload|electronic overload|motor protection|i2t|i²t|ixt|overloading|electrothermal|thermal model|thermal image|thermal monitoring|protection thermal|thermal motor protection|motor thermal protection|thermal protection of the motor|thermal switch|thermic protection|thermal cut-out',
-  limit: 'limit|limitation|limiting|limiter|limits|restriction|clamp|boundary',
+  limit:
+    'limit|limitation|limiting|limiter|limits|restriction|clamp|boundary|ceiling|bound|bounds|threshold limit|cap|capping',
   torque: 'torque|moment|couple|trq|tq|torques',
   regenerative:
     'regenerative|regeneration|regen|generating|generator|generatoric|feeding back|braking torque',
@@ -40,7 +42,7 @@ export const synonyms: Readonly<Record<string, string>> = {
   mechanical: 'mechanical|holding|external brake|mech|brake release|brake open|brake lift|lifting brake',
   dc: 'dc',
   dcbrake:
-    'dc injection|dc-injection|dc brake|dc-brake|dc braking|dc-braking|direct current braking|dc injection braking|injection braking|dc hold|dc-hold|dc holding|direct current injection|standstill current|injection of direct current|injection of dc|dc current injection|injection of continuous current|braking by direct current|braking with direct current|direct current|continuous current',
+    'dc injection|dc-injection|dc brake|dc-brake|dc braking|dc-braking|direct current braking|dc injection braking|injection braking|dc hold|dc-hold|dc holding|direct current injection|standstill current|injection of direct current|injection of dc|dc current injection|injection of continuous current|braking by direct current|braking with direct current|direct current|continuous current|injection|dc-injection braking|dc current brake',
   skip: 'skip|jump|avoidance|avoided|forbidden|prohibited|resonance|critical|blocked|bypass|masked|suppressed|hidden|blanking|barred|occulted|forbidden band|masked frequency',
   band: 'band|bandwidth|width|window|range|zone|hysteresis',
   preset:
@@ -59,24 +61,25 @@ export const synonyms: Readonly<Record<string, string>> = {
   ai: 'analog input|analog inputs|analogue input|analogue inputs|ai|an in|an. in|analog in|analogue in|analog terminal',
   ao: 'analog output|analog outputs|analogue output|analogue outputs|ao|an out|analog out|analogue out|meter output|an. out|analog meter',
   ro: 'relay|relays|relay output|relay outputs|output relay|ro|digital output|digital outputs|do|multi-function output|multifunction output|binary output|logic output|output contact|contact output|output terminal|open collector|dig out|relay contact|discrete output|signal relay',
-  signal: 'signal|signals|sig|signal type|signal kind',
+  signal: 'signal|signals|sig|signal type|signal kind|format',
   function: 'function|functions|func|assignment|assign|duty|role',
   input: 'input|inputs|inp|in|incoming|line side',
   output: 'output|outputs|outp|out|outgoing|motor side',
   supply: 'mains|supply|line|network supply|grid|net|network|supply network|power network',
   analog: 'analog|analogue|ana',
   scale: 'scale|scaling|factor|multiplier|scaling factor|coefficient|display scaling',
-  filter: 'filter|filtering|smoothing|damping|debounce|time constant|filter time|response time',
-  full: 'at full|full scale|full-scale|100 %|at maximum|end value|span|full',
-  zero: 'at zero|zero|offset|at nothing|at minimum|start value|bias',
+  filter:
+    'filter|filtering|smoothing|damping|debounce|time constant|filter time|response time|low-pass|low pass|lag filter|noise filter|lowpass',
+  full: 'at full|full scale|full-scale|100 %|at maximum|end value|span|full|at 100 %|at 100%|100%',
+  zero: 'at zero|zero|offset|at nothing|at minimum|start value|bias|at 0 %|at 0%|0 %|0%',
   serial:
-    'serial|comm|comms|communication|communications|modbus|fieldbus|field bus|bus|rs485|rs-485|rs 485|link|serial link|serial port|serial interface|modbus rtu|com|communic|data link|bus link|interface|serial communication',
+    'serial|comm|comms|communication|communications|modbus|fieldbus|field bus|bus|rs485|rs-485|rs 485|link|serial link|serial port|serial interface|modbus rtu|com|communic|data link|bus link|interface|serial communication|rtu|fieldbus link|network link|remote bus',
   address:
     'address|node|node id|station|slave|slave id|slave address|station number|slave number|node number|node address|station address|bus address|unit number|slave no|adr|addr|node-id|device address|unit id|station no',
   baud: 'baud|baud rate|baudrate|transmission rate|transmission speed|bit rate|bitrate|data rate|communication speed|comm speed|transfer rate|bits per second|serial speed|bus speed|bps|link speed|serial rate',
   parity: 'parity|data format|parity bit|frame format|character format|telegram format|word format|check bit',
   timeout:
-    'timeout|time-out|time out|watchdog|watch dog|overtime|supervision time|monitoring time|silence|waiting time|communication timeout',
+    'timeout|time-out|time out|watchdog|watch dog|overtime|supervision time|monitoring time|silence|waiting time|communication timeout|loss time-out|silence time|link supervision time',
   loss: 'loss|lost|missing|lack|absence|absent|failure|fail|failed|failing|broken|wire break|breakage|break|interruption|interrupted|disconnection|disconnected|dropout|drop-out|losing|gone|dead',
   action:
     'action|reaction|response|behaviour|behavior|behaves|on event|what happens|consequence|does|measure taken|handling|fault response|trip response|reacts',
@@ -89,32 +92,33 @@ export const synonyms: Readonly<Record<string, string>> = {
   count: 'number|count|attempts|tries|how many|no. of|quantity|amount|counts|attempt|times number',
   delay: 'delay|wait|waits|waiting|pause|dwell|after|lag|dead time|dly',
   poweron:
-    'power on|power-on|power up|power-up|powerup|at power on|after power on|on power-up|at power-up|line start|power restored|mains return|after mains|power on start|line start lockout|power-up start|switch-on|return of power|power recovery',
+    'power on|power-on|power up|power-up|powerup|at power on|after power on|on power-up|at power-up|line start|power restored|mains return|after mains|power on start|line start lockout|power-up start|switch-on|return of power|power recovery|mains on|supply on|after mains return|restart of supply|power returns|supply returns|power comes back|return of supply',
   carrier:
-    'carrier|carrier frequency|switching|switching frequency|pwm|pwm frequency|chopping frequency|modulation frequency|pulse frequency|clock frequency|switch freq|igbt frequency|pulsing frequency|cutting|chopping|frequency of cutting|cutting frequency|frequency of switching|frequency of modulation|frequency of chopping|beat frequency',
+    'carrier|carrier frequency|switching|switching frequency|pwm|pwm frequency|chopping frequency|modulation frequency|pulse frequency|clock frequency|switch freq|igbt frequency|pulsing frequency|cutting|chopping|frequency of cutting|cutting frequency|frequency of switching|frequency of modulation|frequency of chopping|beat frequency|pwm carrier|switching rate|switching freq|pulse rate|pwm rate',
   boost:
-    'boost|torque boost|torque lift|voltage boost|torque compensation|ir compensation|ir-compensation|ixr|starting voltage|low speed torque|manual boost|start boost|i·r compensation|start voltage|torque increase|voltage lift|ir comp',
+    'boost|torque boost|torque lift|voltage boost|torque compensation|ir compensation|ir-compensation|ixr|starting voltage|low speed torque|manual boost|start boost|i·r compensation|start voltage|torque increase|voltage lift|ir comp|manual torque boost|zero speed voltage|voltage at zero speed|voltage at 0 hz|low frequency torque|breakaway torque|starting torque boost',
   password:
-    'password|pass word|passcode|pass code|access code|access key|lock code|pin|user code|keyword|security code|entry code|unlock code|code number|access number|code of blocking|blocking code|confidential code|secret code',
+    'password|pass word|passcode|pass code|access code|access key|lock code|pin|user code|keyword|security code|entry code|unlock code|code number|access number|code of blocking|blocking code|confidential code|secret code|security number|key code|pass number|key for parameter access|access number code',
   code: 'code|codes',
   paramlock:
-    'parameter lock|lock|write protection|write-protection|write protect|parameter protection|key lock|keypad lock|programming lock|data protection|edit lock|protect parameters|parameter access|modification lock|lock of parameters|parameter write|write inhibit|change lock',
+    'parameter lock|lock|write protection|write-protection|write protect|parameter protection|key lock|keypad lock|programming lock|data protection|edit lock|protect parameters|parameter access|modification lock|lock of parameters|parameter write|write inhibit|change lock|write disable|locking of parameters|setting lock|modify lock|lock parameters',
   factory:
-    'factory|factory setting|factory settings|factory default|factory defaults|factory values|default settings|restore|restore defaults|initialise|initialize|initialisation|initialization|reset to factory|load defaults|restore factory|parameter reset|reset parameters|default values|parameter initialization|parameter initialisation|reset all|load factory|return to factory|back to factory|works setting|delivery state|defaults|loading factory|preset loading|return to factory settings|back to defaults|reset to defaults|works default|return to works settings|recall factory',
+    'factory|factory setting|factory settings|factory default|factory defaults|factory values|default settings|restore|restore defaults|initialise|initialize|initialisation|initialization|reset to factory|load defaults|restore factory|parameter reset|reset parameters|default values|parameter initialization|parameter initialisation|reset all|load factory|return to factory|back to factory|works setting|delivery state|defaults|loading factory|preset loading|return to factory settings|back to defaults|reset to defaults|works default|return to works settings|recall factory|restore factory values|factory data|default restore|original settings|load default|set to default',
   save: 'save|store|storage|memorise|memorize|write to memory|save to memory|eeprom|memory|nonvolatile|non-volatile|save parameters|store parameters|permanent',
   keypad:
-    'keypad|panel|operator|hmi|operating panel|control panel|keyboard|operator panel|front panel|display panel|digital operator|keys|key pad|operator keypad|control unit|integrated panel|pad|console|operating console|terminal of dialogue|drive keypad',
+    'keypad|panel|operator|hmi|operating panel|control panel|keyboard|operator panel|front panel|display panel|digital operator|keys|key pad|operator keypad|control unit|integrated panel|pad|console|operating console|terminal of dialogue|drive keypad|display unit|handheld|local panel|programming unit|control pad',
   knob: 'knob|potentiometer|pot|dial|panel potentiometer|keypad potentiometer|built-in potentiometer|keypad pot|integral pot',
   stop: 'stop|stopping|halt|shutdown|shut down|stops|stoppage',
   stopkey:
     'stop key|stop button|stop/reset key|stop key function|off key|stop/reset|stop push-button|key stop|stop pushbutton',
   stopmode:
-    'stop mode|stop method|stopping mode|stopping method|stop type|way of stopping|type of stop|mode of stop|stopping type|stop by|method of stopping|stopping way|manner of stopping|kind of stop',
+    'stop mode|stop method|stopping mode|stopping method|stop type|way of stopping|type of stop|mode of stop|stopping type|stop by|method of stopping|stopping way|manner of stopping|kind of stop|off behaviour|off mode|switch-off behaviour|off reaction',
   coast:
     'coast|coasting|free stop|free run|free wheel|freewheel|free-wheel|free-run|coast to stop|coast-to-stop|free running|freely|freewheeling|unguided|uncontrolled stop',
   flying:
-    'flying start|flying restart|flying|catch|catch on the fly|speed search|spin start|start on the fly|catching|catch spinning|catch a spin|speed tracking|rotation tracking|rotating motor|turning motor|spinning load|spinning motor|pick up|pickup|pick-up|search for speed|rotating start|fly start|catch on fly|on the fly|speed tracing',
-  stall: 'stall|stalled|stalling|locked rotor|blocked rotor|rotor lock|jam|jammed|blocking|stall prevention',
+    'flying start|flying restart|flying|catch|catch on the fly|speed search|spin start|start on the fly|catching|catch spinning|catch a spin|speed tracking|rotation tracking|rotating motor|turning motor|spinning load|spinning motor|pick up|pickup|pick-up|search for speed|rotating start|fly start|catch on fly|on the fly|speed tracing|rotating load|revolving motor|coasting motor|running motor start|motor already turning|spin catch|restart into rotating|resume spinning|flycatching|fly catching',
+  stall:
+    'stall|stalled|stalling|locked rotor|blocked rotor|rotor lock|jam|jammed|blocking|stall prevention|rotor blocked|rotor locked|blocked shaft|motor blocked|stall of motor',
   encoder:
     'encoder|pg|pulse generator|tacho|tachometer|speed feedback|feedback|speed sensor|resolver|shaft encoder|incremental encoder',
   lines:
@@ -122,13 +126,13 @@ export const synonyms: Readonly<Record<string, string>> = {
   chopper:
     'brake chopper|braking chopper|chopper|braking unit|brake unit|braking transistor|brake transistor|dynamic braking|dynamic brake|braking module|brake igbt|db transistor|resistor braking|resistive braking|braking resistor control',
   resistor:
-    'resistor|brake resistor|braking resistor|db resistor|braking resistance|brake resistance|resistor value|dynamic braking resistor',
+    'resistor|brake resistor|braking resistor|db resistor|braking resistance|brake resistance|resistor value|dynamic braking resistor|braking resistor value|brake resistor value',
   resistance: 'resistance|ohms|ohm|resist|ohmic|ohmic value',
   stator: 'stator|winding|phase resistance|stator resistance|rs|r1|armature|primary resistance',
   noload:
     'no-load|no load|noload|magnetising|magnetizing|magnetisation|magnetization|idle|idling|empty load|excitation|no-load current|flux current|unloaded',
   thermistor:
-    'thermistor|ptc|ptc input|motor temperature sensor|motor sensor|motor temperature input|temperature probe|motor ptc|winding sensor',
+    'thermistor|ptc|ptc input|motor temperature sensor|motor sensor|motor temperature input|temperature probe|motor ptc|winding sensor|motor thermal sensor|winding thermistor|klixon|thermal contact of motor',
   phase: 'phase|phases|phase conductor|ph',
   inputphase:
     'input phase|input phases|line phase|mains phase|supply phase|network phase|input phase loss|line phase loss|phase loss input|input phase failure|mains phase loss|supply phase loss|phase failure mains|loss of an input phase|supply phases|mains phases|phase loss in supply|single phasing of supply|mains phase failure|supply phase failure',
@@ -139,7 +143,7 @@ export const synonyms: Readonly<Record<string, string>> = {
   undervoltage:
     'undervoltage|under voltage|under-voltage|low voltage|uv|mains dip|power dip|dc undervoltage|bus undervoltage|low bus|dip|sag|brownout|brown-out|mains failure|mains loss|power loss|power failure|supply loss|voltage dip|momentary power|undertension',
   overvoltage:
-    'overvoltage|over voltage|over-voltage|ov|high bus|overvoltage stall|dc overvoltage|bus overvoltage|high voltage|overtension|excess voltage|bus regulator|bus regulation|bus control',
+    'overvoltage|over voltage|over-voltage|ov|high bus|overvoltage stall|dc overvoltage|bus overvoltage|high voltage|overtension|excess voltage|bus regulator|bus regulation|bus control|udc max|vdc max|dc voltage controller|dc link controller',
   ridethrough: 'ride-through|ride through|kinetic buffering|kinetic|buffering|power loss ride|kinetic backup',
   control: 'control|controller|controlling|ctrl|regulation|regulator|cntl',
   pid: 'pid|pi|process|process control|process controller|closed loop|closed-loop|pid control|pid function|pi control|pid controller|pi regulator|process regulator|pi-regulator|pi controller',
@@ -158,7 +162,7 @@ export const synonyms: Readonly<Record<string, string>> = {
   enabled: 'enabled|activated|active|effective',
   alarm: 'alarm|alarms',
   curve:
-    'curve|characteristic|characteristics|pattern|profile|shape|torque characteristic|load characteristic|load type|load kind|kind of load|type of load|torque curve|v/f pattern|v/f curve|v/f characteristic|u/f characteristic|u/f curve|torque profile|load curve',
+    'curve|characteristic|characteristics|pattern|profile|shape|torque characteristic|load characteristic|load type|load kind|kind of load|type of load|torque curve|v/f pattern|v/f curve|v/f characteristic|u/f characteristic|u/f curve|torque profile|load curve|v/f ratio|u/f ratio|v/hz ratio|volts per hertz ratio',
   load: 'load|loading',
   vhz: 'v/f|v/hz|u/f|volts per hertz|volt per hertz|vf|v-f|vhz|scalar',
   vector:
@@ -179,7 +183,7 @@ export const synonyms: Readonly<Record<string, string>> = {
   unit: 'unit|units',
   wire: 'wire|wires',
   wiring:
-    'wiring|2-wire/3-wire|2/3-wire|2/3 wire|2-wire / 3-wire|two-wire/three-wire|start/stop wiring|run wiring|2-/3-wire|terminal control mode|terminal command mode|start/stop mode|fwd/rev mode|2 wires / 3 wires|2 wires/3 wires|2-wire / 3-wire mode|two wires / three wires|command 2 wires',
+    'wiring|2-wire/3-wire|2/3-wire|2/3 wire|2-wire / 3-wire|two-wire/three-wire|start/stop wiring|run wiring|2-/3-wire|terminal control mode|terminal command mode|start/stop mode|fwd/rev mode|2 wires / 3 wires|2 wires/3 wires|2-wire / 3-wire mode|two wires / three wires|command 2 wires|fwd/rev terminal mode|terminal mode|forward/reverse terminal mode|run terminals',
   enable:
     'enable|enabling|run enable|run permission|release|drive enable|enable input|enable signal|run enabling|controller enable|controller release',
   required: 'required|needed|necessary|must be|needs|mandatory|demanded|compulsory',
@@ -212,6 +216,7 @@ export const synonyms: Readonly<Record<string, string>> = {
     'motor potentiometer|motorised potentiometer|motorized potentiometer|up/down|mop|motor-operated potentiometer|up / down',
   drive: 'drive|inverter|converter|vfd|frequency converter|unit rating|device',
   percent: '%|percent|percentage|per cent|in %|pct|% of drive',
+  reset: 'reset|resets|resetting',
   state: 'state|status|condition|done|result|progress',
   word: 'word|control word|controlword',
   second: '2|second|2nd|ii|two|set 2|b set|alternative|alternate',
@@ -234,7 +239,8 @@ export const synonyms: Readonly<Record<string, string>> = {
   precharge:
     'precharge|pre-charge|charging|charge|soft charge|inrush|soft-charge|pre-charging|charging circuit|soft start relay',
   overspeed: 'overspeed|over speed|over-speed|overfrequency|over frequency|excess speed|speed too high',
-  start: 'starting frequency|start frequency|start at|frequency of start|initial frequency',
+  start:
+    'starting frequency|start frequency|start at|frequency of start|initial frequency|startup frequency|start-up frequency|starting freq|start freq',
 };
 
 /** Words that say nothing of a parameter. */

@@ -102,12 +102,28 @@ function canonicalOf(word: string): string | undefined {
   return remembered.get(word);
 }
 
+/** Symbols of quantities as formulas have them (IEC 60027, from memory). */
+const symbols: Readonly<Record<string, string>> = {
+  f: 'freq',
+  n: 'speed',
+  i: 'current',
+  u: 'voltage',
+  p: 'power',
+};
+
+/** "fmax", "Imin", "Un" as the words they stand for. */
+const quantitySymbol = (quantity: string, index: string, from: string): Word[] =>
+  [symbols[quantity] ?? quantity, index === 'max' || index === 'min' ? index : 'rated'].map((word) => ({
+    word,
+    from,
+  }));
+
 function wordsOfPiece(piece: string): Word[] {
   if (emptyWords.has(piece)) return [];
   const writtenShort = shortNames[piece];
   if (writtenShort !== undefined) return writtenShort.map((word) => ({ word, from: piece }));
   const exact = single.get(piece);
-  if (exact !== undefined) return [{ word: exact, from: piece }];
+  if (exact !== undefined) return exact.split(' ').map((word) => ({ word, from: piece }));
   const terminal = terminalPattern.exec(piece);
   if (terminal !== null) {
     const [, kind, number] = [...terminal];
@@ -117,6 +133,8 @@ function wordsOfPiece(piece: string): Word[] {
     ];
   }
   if (/^\d+$/.test(piece)) return [{ word: wordOfNumber(piece), from: piece }];
+  const symbol = /^([fniup])(max|min|nom)$/.exec(piece);
+  if (symbol !== null) return quantitySymbol(symbol[1] ?? '', symbol[2] ?? '', piece);
   const mixed = /^([a-z]{2,})(\d{1,2})$/.exec(piece);
   if (mixed !== null) return [mixed[1] ?? '', mixed[2] ?? ''].flatMap(wordsOfPiece);
   return [{ word: canonicalOf(piece) ?? piece, from: piece }];
@@ -142,10 +160,17 @@ export function wordsOf(text: string): Word[] {
         .flatMap((piece) => (piece === '' ? [] : [{ word: piece, from: piece }]));
 }
 
+/** "Motor Un": a symbol with its n for nominal, which alone would be another word. */
+const ratedSymbols = (text: string): string =>
+  text.replace(
+    /\b(motor|mot\.?) ([fniup])n\b/g,
+    (_, motor: string, quantity: string) => `${motor} ${quantity}nom`,
+  );
+
 function telling(text: string): Word[] {
   const plain = plainWriting(text);
   const found: string[] = [];
-  const marked = plain.replace(severalPattern, (match) => {
+  const marked = ratedSymbols(plain.replace(/ to$/, ' upto')).replace(severalPattern, (match) => {
     found.push(match);
     return ` ${mark}${found.length - 1}${mark} `;
   });
