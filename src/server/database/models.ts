@@ -4,6 +4,7 @@ import {
   type CreationOptional,
   type InferAttributes,
   type InferCreationAttributes,
+  type InitOptions,
   type Sequelize,
 } from 'sequelize';
 import type { Rating, Values } from '../../core/equipment/drive-words';
@@ -159,12 +160,39 @@ const integer = () => ({ type: DataTypes.INTEGER, allowNull: false });
 const time = () => ({ type: DataTypes.DATE, allowNull: false });
 const timeOrNull = () => ({ type: DataTypes.DATE, allowNull: true });
 
+/** How a table of ours is bound. */
+type TableOptions = (modelName: string, tableName: string) => InitOptions;
+
+/** Types of a workshop's own, and those in the making. */
+function initDriveTypes(table: TableOptions): void {
+  DriveTypeRow.init(
+    {
+      id: { ...text(), primaryKey: true },
+      type: json(),
+      control: { type: DataTypes.JSONB, allowNull: true },
+      byId: uuid(),
+      receivedAt: { ...time(), defaultValue: DataTypes.NOW },
+    },
+    table('DriveType', 'drive_types'),
+  );
+  TypeDraftRow.init(
+    {
+      id: { ...uuid(), primaryKey: true },
+      draft: json(),
+      version: integer(),
+      byId: uuid(),
+      receivedAt: { ...time(), defaultValue: DataTypes.NOW },
+    },
+    table('TypeDraft', 'type_drafts'),
+  );
+}
+
 /**
  * Binds the tables to a connection. The schema itself is made by migrations/ only. `modelName` is
  * given because class names are minified in server bundles.
  */
 export function initModels(sequelize: Sequelize) {
-  const table = (modelName: string, tableName: string) => ({
+  const table: TableOptions = (modelName, tableName) => ({
     sequelize,
     modelName,
     tableName,
@@ -259,26 +287,7 @@ export function initModels(sequelize: Sequelize) {
     table('BlobAlias', 'blob_aliases'),
   );
   Setting.init({ key: { ...text(), primaryKey: true }, value: json() }, table('Setting', 'settings'));
-  DriveTypeRow.init(
-    {
-      id: { ...text(), primaryKey: true },
-      type: json(),
-      control: { type: DataTypes.JSONB, allowNull: true },
-      byId: uuid(),
-      receivedAt: { ...time(), defaultValue: DataTypes.NOW },
-    },
-    table('DriveType', 'drive_types'),
-  );
-  TypeDraftRow.init(
-    {
-      id: { ...uuid(), primaryKey: true },
-      draft: json(),
-      version: integer(),
-      byId: uuid(),
-      receivedAt: { ...time(), defaultValue: DataTypes.NOW },
-    },
-    table('TypeDraft', 'type_drafts'),
-  );
+  initDriveTypes(table);
   const textOrNull = () => ({ type: DataTypes.TEXT, allowNull: true });
   WriteRun.init(
     {
