@@ -37,7 +37,7 @@ test('from a manual to a draft: read, asked, answered, saved, and there after a 
   await page.getByLabel(manual).setInputFiles([pdf]);
   await expect(page.getByRole('heading', { name: 'Avocet A1: 54 parameters, 17 faults' })).toBeVisible();
   await expect(page.getByText('Saved as a draft.')).toBeVisible();
-  const coverage = page.getByRole('list', { name: 'What works with it' });
+  const coverage = page.getByRole('list', { name: 'How complete it is' });
   await expect(coverage).toContainText('Fault finding100 %');
   const chain = coverage.getByRole('listitem').filter({ hasText: 'Run chain' });
   const percent = async (): Promise<number> => Number(/(\d+) %/.exec(await chain.innerText())?.[1]);

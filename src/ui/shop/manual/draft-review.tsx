@@ -37,7 +37,7 @@ function CoverageList({ coverage }: { coverage: readonly Coverage[] }) {
   return (
     <Box
       as="ul"
-      aria-label="What works with it"
+      aria-label="How complete it is"
       listStyleType="none"
       m="0"
       mb="4"
@@ -170,7 +170,7 @@ export function DraftReview({ draft, change }: { draft: TypeDraft; change: (draf
   ];
   return (
     <>
-      <Section title="What works with it">
+      <Section title="How complete it is">
         <CoverageList coverage={draftCoverage(draft)} />
       </Section>
       {question !== undefined && (

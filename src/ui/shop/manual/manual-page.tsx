@@ -166,7 +166,8 @@ export function ManualPage({
             tone="slate"
             headline={`${shown.draft.maker} ${shown.draft.range}: ${shown.draft.parameters.length} parameters, ${shown.draft.alarms.length} faults`}
           >
-            Read from {shown.draft.source}. Compare values that matter with the manual before you use them.
+            Read from {shown.draft.source}. Compare values that matter with the manual before you use them. A
+            draft cannot be chosen in a job yet.
           </Notice>
           <Saved state={shown.state} trouble={shown.trouble} again={() => void again()} />
           <DraftReview draft={shown.draft} change={change} />
