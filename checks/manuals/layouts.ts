@@ -15,6 +15,9 @@ const page = (style: string, body: string): string =>
 const decimals = (n: number): number => (String(n).split('.')[1] ?? '').length;
 const defaultText = (d: TrueParameter['default']): string =>
   typeof d === 'number' ? String(d) : `${d['50Hz']} / ${d['60Hz']}`;
+/** The defaults for 50 and 60 Hz; one that is the same for both, twice. */
+const regionDefaults = (d: TrueParameter['default']): readonly [number, number] =>
+  typeof d === 'number' ? [d, d] : [d['50Hz'], d['60Hz']];
 const rangeText = (p: TrueParameter, between: string): string => {
   const most = Math.max(decimals(p.min), decimals(p.max));
   return `${p.min.toFixed(most)}${between}${p.max.toFixed(most)}`;
@@ -65,8 +68,7 @@ function plain(make: Make): string {
       `<tr class="g"><td colspan="5">${escape(group)}</td></tr>` +
       list
         .map((p) => {
-          const [a, b] =
-            typeof p.default === 'number' ? [p.default, p.default] : [p.default['50Hz'], p.default['60Hz']];
+          const [a, b] = regionDefaults(p.default);
           return row([
             p.number,
             escape(p.name),
@@ -188,8 +190,7 @@ function overHeads(make: Make): string {
     ([group, list]) =>
       `<h2>${escape(group)}</h2><table><thead><tr><th rowspan="2">Index</th><th rowspan="2">Designation</th><th colspan="2">Limits</th><th rowspan="2">Unit</th><th colspan="2">Ex works</th><th rowspan="2">Options</th></tr><tr><th>Min.</th><th>Max.</th><th>50 Hz</th><th>60 Hz</th></tr></thead>${list
         .map((p) => {
-          const [a, b] =
-            typeof p.default === 'number' ? [p.default, p.default] : [p.default['50Hz'], p.default['60Hz']];
+          const [a, b] = regionDefaults(p.default);
           return row([
             p.number,
             escape(p.name),

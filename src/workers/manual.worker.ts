@@ -4,7 +4,7 @@ import type { Learnt } from '@/core/reading/meaning';
 import { readManualFile } from '@/readers/manual-file';
 import type { PdfLibrary } from '@/readers/pdf-text';
 
-/** pdf.js works in this worker itself: it is told where its other half is, so that it starts no worker of its own. */
+/** pdf.js works in this worker itself: it gets its other half, so that it starts no further worker. */
 async function pdfLibrary(): Promise<PdfLibrary> {
   const [library, handler] = await Promise.all([
     import('pdfjs-dist/legacy/build/pdf.mjs'),

@@ -156,7 +156,7 @@ describe('files of text', () => {
     ]);
   });
 
-  it('what cannot be read is told, and nothing is made of it', () => {
+  it('what cannot be read is listed, and nothing is made of it', () => {
     const { entries, unread } = readGrid([
       ['No', 'Name', 'Range', 'Default'],
       ['P01', 'Max. speed', '5 - 300 Hz', '50'],

@@ -1,3 +1,4 @@
+import { item } from '../../numerics/arrays';
 import {
   columnsUnder,
   headCells,
@@ -90,6 +91,10 @@ function anchorOf(roles: readonly (Role | undefined)[]): {
   return { column: number >= 0 ? number : roles.indexOf('name'), begins };
 }
 
+/** Does a line begin a row: has it a number or code in the column for it? */
+const beginsRow = (line: Line, column: Column | undefined, begins: (text: string) => boolean): boolean =>
+  line.segments.some((s) => column !== undefined && s.x0 < column.x1 && s.x1 > column.x0 && begins(s.text));
+
 /** Lines far below a row are no part of it. */
 const farBelow = 2.4;
 
@@ -100,12 +105,7 @@ function bodyOf(
   anchor: ReturnType<typeof anchorOf>,
 ): number {
   const pitch = median(lines.map(heightOf));
-  const column = columns[anchor.column];
-  const begins = (line: Line): boolean =>
-    line.segments.some(
-      (s) => column !== undefined && s.x0 < column.x1 && s.x1 > column.x0 && anchor.begins(s.text),
-    );
-  const lastAnchor = lines.findLastIndex(begins);
+  const lastAnchor = lines.findLastIndex((line) => beginsRow(line, columns[anchor.column], anchor.begins));
   for (let i = Math.max(1, lastAnchor + 1); i < lines.length; i += 1) {
     const gap = (lines[i]?.y0 ?? 0) - (lines[i - 1]?.y1 ?? 0);
     if (gap > farBelow * pitch) return i;
@@ -154,7 +154,6 @@ export interface PageTables {
   tables: ManualTable[];
   /** Lines outside of tables, in runs of lines that follow one another. */
   loose: Line[][];
-  lines: Line[];
 }
 
 /**
@@ -170,23 +169,16 @@ export function tablesOf(runs: readonly TextRun[], carried: ManualTable | null):
     heads.push(head);
     i = head.to - 1;
   }
-  const split = heads.map(repeatsAt);
-  const twice = heads.findIndex((_, i) => (split[i] ?? -1) >= 0);
-  if (twice >= 0) {
-    const head = heads[twice];
-    const again = head?.cells[split[twice] ?? 0];
-    const before = head?.cells[(split[twice] ?? 1) - 1];
-    if (head !== undefined && again !== undefined && before !== undefined) {
-      const x =
-        columnsUnder(head.cells, lines.slice(head.to))[split[twice] ?? 0]?.x0 ?? (before.x1 + again.x0) / 2;
-      const side = (left: boolean) =>
-        tablesOf(
-          runs.filter((r) => (r.x0 + r.x1) / 2 < x === left),
-          null,
-        );
-      const [l, r] = [side(true), side(false)];
-      return { tables: [...l.tables, ...r.tables], loose: [...l.loose, ...r.loose], lines };
-    }
+  const twice = heads.find((head) => repeatsAt(head) >= 0);
+  if (twice !== undefined) {
+    const { x0 } = item(columnsUnder(twice.cells, lines.slice(twice.to)), repeatsAt(twice));
+    const side = (left: boolean): PageTables =>
+      tablesOf(
+        runs.filter((r) => (r.x0 + r.x1) / 2 < x0 === left),
+        null,
+      );
+    const [l, r] = [side(true), side(false)];
+    return { tables: [...l.tables, ...r.tables], loose: [...l.loose, ...r.loose] };
   }
   const tables = heads.map((head, i) => tableFrom(head, lines, heads[i + 1]?.from ?? lines.length));
   const goesOn = carried === null ? null : continued(carried, lines, heads[0]?.from ?? lines.length);
@@ -198,7 +190,7 @@ export function tablesOf(runs: readonly TextRun[], carried: ManualTable | null):
     if (i > 0 && !taken(i - 1) && loose.length > 0) loose.at(-1)?.push(line);
     else loose.push([line]);
   });
-  return { tables: all, loose, lines };
+  return { tables: all, loose };
 }
 
 /** A table that goes on without a head: its numbers begin lines in the column they had before. */
@@ -206,16 +198,7 @@ function continued(carried: ManualTable, lines: readonly Line[], until: number):
   const anchor = anchorOf(carried.roles);
   const column = carried.columns[anchor.column];
   const body = lines.slice(0, until);
-  const numbered = body.filter((line) =>
-    line.segments.some(
-      (s) =>
-        column !== undefined &&
-        s.x0 < column.x1 &&
-        s.x1 > column.x0 &&
-        anchor.begins(s.text) &&
-        line.segments.length > 1,
-    ),
-  );
+  const numbered = body.filter((line) => line.segments.length > 1 && beginsRow(line, column, anchor.begins));
   // Paragraphs begin with a number and a name, too: rows of a table have more than those.
   const rowLike = numbered.filter((line) => line.segments.length >= Math.min(3, carried.columns.length));
   if (numbered.length < 2 || numbered.length < 0.15 * body.length || rowLike.length < 0.5 * numbered.length)
@@ -223,7 +206,3 @@ function continued(carried: ManualTable, lines: readonly Line[], until: number):
   const { rows, before } = rowsOf(carried.columns, body, anchor.column, anchor.begins);
   return { ...carried, rows, before, lines: [0, until] };
 }
-
-/** The text of a table row, for what could not be read. */
-export const textOfRow = (row: TableRow): string =>
-  row.cells.flatMap((cell) => cell.lines.map((l) => l.text)).join(' | ');

@@ -1,52 +1,21 @@
 import type { TextPage } from '../table-text';
-import type { Found, ManualAlarm, ManualEntry, Unread } from './entry';
+import type { Found, ManualAlarm, ManualEntry } from './entry';
 import { entriesInParagraphs } from './paragraphs';
-import { tablesOf, textOfRow, type ManualTable, type PageTables } from './page-tables';
+import { tablesOf, type ManualTable } from './page-tables';
+import { isBare, readRows } from './read-rows';
 import { shapeOf } from './numbers';
-import { alarmFrom, entryFrom, type RowByRole } from './table-entries';
-import type { Role } from './heads';
 import { splitColumns } from './page-columns';
 import { withoutMargins } from './margins';
 
-/** Columns of one table as rows by their roles; several columns of one role are read one after the other. */
-function byRole(table: ManualTable, row: ManualTable['rows'][number]): RowByRole {
-  const cells = new Map<Role, string[]>();
-  table.roles.forEach((role, i) => {
-    if (role === undefined) return;
-    const lines = row.cells[i]?.lines.map((l) => l.text) ?? [];
-    cells.set(role, [...(cells.get(role) ?? []), ...lines]);
-  });
-  return cells;
-}
-
-const isBare = ({ unit, min, max, choices, default: given, rangeText, defaultText }: ManualEntry): boolean =>
-  [unit, min, max, given, rangeText, defaultText].every((v) => v === null) && choices.length === 0;
-
-function readTable(table: ManualTable, page: number): Found {
-  const entries: ManualEntry[] = [];
-  const alarms: ManualAlarm[] = [];
-  const unread: Unread[] = [];
-  let group = table.title;
-  const tells = table.roles.some(
-    (role) => role === 'range' || role === 'default' || role === 'min' || role === 'default-50',
+const readTable = ({ roles, rows, title }: ManualTable, page: number): Found =>
+  readRows(
+    roles,
+    rows.map(({ cells, heading, box }) => ({
+      cells: cells.map(({ lines }) => lines.map((line) => line.text)),
+      ...{ heading, page, box },
+    })),
+    title,
   );
-  for (const row of table.rows) {
-    const cells = byRole(table, row);
-    const standing = { page, group: row.heading ?? group, box: row.box };
-    if (table.kind === 'faults') {
-      const alarm = alarmFrom(cells, standing);
-      if (alarm === null) unread.push({ page, text: textOfRow(row) });
-      else alarms.push(alarm);
-      continue;
-    }
-    const entry = entryFrom(cells, standing);
-    // "3 Inputs and outputs" with nothing beside it is a heading.
-    if (entry !== null && tells && isBare(entry)) group = `${entry.number} ${entry.name}`;
-    else if (entry === null) unread.push({ page, text: textOfRow(row) });
-    else entries.push(entry);
-  }
-  return { entries, alarms, unread };
-}
 
 /** A table whose last row goes on with the end of a row that the page break parted. */
 const withTail = (table: ManualTable, tail: NonNullable<ManualTable['before']>): ManualTable => ({
@@ -102,7 +71,7 @@ export function readPages(pages: readonly TextPage[]): Found {
   let carried: ManualTable | null = null;
   for (const page of withoutMargins(pages)) {
     for (const runs of splitColumns(page)) {
-      const found: PageTables = tablesOf(runs, carried);
+      const found = tablesOf(runs, carried);
       for (const table of found.tables) {
         const previous = tables.at(-1);
         if (table.before !== null && previous !== undefined && sameHeads(previous.table, table))

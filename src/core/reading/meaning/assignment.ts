@@ -95,7 +95,7 @@ function withCompany<Id extends string>(
   });
 }
 
-/** A share as it is told: beyond the fourth digit it says nothing. */
+/** A share as a confidence; digits beyond the fourth have no meaning. */
 export const asConfidence = (share: number): number => Number(share.toFixed(4));
 
 /** Gives each parameter what it most likely means, each meaning once. */

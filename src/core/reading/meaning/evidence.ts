@@ -140,7 +140,7 @@ function choiceBook(id: ConceptId): PhraseBook<string> {
   return book;
 }
 
-/** A choice's name is told by words that fit so well at least. */
+/** The least fit of words that names a choice. */
 const leastChoiceFit = 0.55;
 
 interface ChoiceFit {

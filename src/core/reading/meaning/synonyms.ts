@@ -154,7 +154,7 @@ export const synonyms: Readonly<Record<string, string>> = {
   direction:
     'direction|rotation|direction of rotation|rotation direction|phase order|phase sequence|rotating direction|sense of rotation|motor direction|rotation sense|running direction|turning direction|phase rotation|turning sense|field rotation',
   reverse:
-    'reverse|reversing|backward|backwards|rev|anticlockwise|anti-clockwise|counterclockwise|counter-clockwise|negative direction|ccw|reversal|reversed|left rotation|reverse rotation|reverse direction|inverse rotation',
+    'reverse|reversing|backward|backwards|rev|anticlockwise|anti-clockwise|counterclockwise|counter-clockwise|negative direction|reversal|reversed|left rotation|reverse rotation|reverse direction|inverse rotation',
   forward: 'forward|forwards|fwd|clockwise|positive direction|cw|right rotation',
   allow: 'allowed|permitted|permission|allow|admissible|permit',
   forbid: 'inhibit|inhibited|prohibit|lockout|prevention|forbid|prohibition|prevent|prevented',

@@ -46,7 +46,7 @@ const rated: readonly PlateQuantity[] = [
   'efficiency',
 ];
 
-/** Ratings of some variables: the nth of each list; a quantity that is told once is true of every rating. */
+/** Ratings of some variables: the nth of each list; a quantity with one value holds for every rating. */
 function pointsAmong(values: readonly Pick<PlateValue, 'quantity'>[], indexes: readonly number[]): Point[] {
   const by = new Map<PlateQuantity, number[]>();
   for (const i of indexes) {
