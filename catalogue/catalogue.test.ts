@@ -48,7 +48,7 @@ it.each(controlled)('%s: its settings hold together', (name) => {
       const rating = { ratedAmps, power_kW, supply_V };
       const { min, max } = limitsOf(p, rating);
       for (const region of ['50Hz', '60Hz'] as const) {
-        const value = defaultOf(p, rating, region);
+        const value = defaultOf(p, rating, region)!;
         expect([p.number, value >= min && value <= max]).toEqual([p.number, true]);
         expect(Math.round(value / p.scale)).toBeLessThan(0x10000);
       }

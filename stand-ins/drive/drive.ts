@@ -1,3 +1,4 @@
+import { busOf } from '@/core/equipment/drive-words';
 import type { Server } from 'node:net';
 import { busServer } from './bus';
 import { memoryOf, type Holder } from './memory';
@@ -35,7 +36,7 @@ export async function simulateDrive({
   const holder: Holder = await boxed({ type, model, fitted: [] });
   const bus = busServer({
     memory: memoryOf(holder),
-    unit: () => holder.unit.settings.control.modbus.unit,
+    unit: () => busOf(holder.unit.settings.control).unit,
     manners: () => holder.plant.bus,
     setManners: (bus) => (holder.plant = { ...holder.plant, bus }),
     awake: () => holder.unit.state !== 'off',

@@ -7,6 +7,8 @@ import {
   wordsOf,
   wordsOfSlots,
   wordsOfText,
+  busOf,
+  onBus,
 } from '@/core/equipment/drive-words';
 import { exceptions, type Exception, type Memory } from './modbus';
 import type { Plant } from './plant';
@@ -61,7 +63,7 @@ export function memoryOf(holder: Holder): Memory {
   const control = () => holder.unit.settings.control;
   const shown = () => shownBy(holder.unit, holder.plant);
   const parameterAt = (register: number) => control().parameters.find((p) => p.register === register);
-  const controlBits = () => control().modbus.control.bits;
+  const controlBits = () => busOf(control()).control.bits;
   const serialBit = (name: string | null): boolean =>
     isSerialBit(name) && holder.plant.serial[serialBits[name]];
   const setSerial = (changes: Partial<Plant['serial']>): void => {
@@ -73,7 +75,8 @@ export function memoryOf(holder: Holder): Memory {
   /** Every register that is there now, with its word. */
   function registers(): Map<number, number> {
     const { settings, history } = holder.unit;
-    const { modbus, parameters } = control();
+    const { parameters } = control();
+    const modbus = busOf(control());
     const slots = wordsOfSlots(control(), history);
     const word = controlBits().reduce((w, name, i) => w | (serialBit(name) ? 1 << i : 0), 0);
     return new Map([
@@ -82,7 +85,7 @@ export function memoryOf(holder: Holder): Memory {
       [modbus.control.register, word],
       [modbus.control.reference, Math.round(holder.plant.serial.reference_Hz * 10) & 0xffff],
       ...serialWords(modbus.serialNumber, holder.box.serial),
-      ...parameters.flatMap((p): [number, number][] =>
+      ...onBus(parameters).flatMap((p): [number, number][] =>
         isThere(settings, p)
           ? // A code that was entered is nobody's to read.
             [[p.register, p.concept === 'lock.code' ? 0 : rawOf(p, settings.values[p.number] ?? 0)]]
@@ -92,7 +95,7 @@ export function memoryOf(holder: Holder): Memory {
   }
 
   function writeHolding(register: number, word: number): Exception | null {
-    const { modbus } = control();
+    const modbus = busOf(control());
     const p = parameterAt(register);
     if (p !== undefined) {
       const running = holder.unit.state === 'running' || holder.unit.state === 'stopping';
@@ -125,7 +128,7 @@ export function memoryOf(holder: Holder): Memory {
     },
     discretes: (start, count) => {
       const { inputs } = shown();
-      const bits = control().modbus.live.find((l) => l.key === 'inputs')?.bits ?? [];
+      const bits = busOf(control()).live.find((l) => l.key === 'inputs')?.bits ?? [];
       return each(start, count, (a) => {
         if (a >= bits.length) return null;
         const name = bits[a] ?? null;
@@ -133,7 +136,7 @@ export function memoryOf(holder: Holder): Memory {
       });
     },
     get identification() {
-      return control().modbus.identification;
+      return busOf(control()).identification;
     },
   };
 }

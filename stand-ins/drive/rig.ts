@@ -5,7 +5,7 @@
 import { createServer, type IncomingMessage, type Server } from 'node:http';
 import * as z from 'zod';
 import { conceptIds, inputConcept } from '@/core/equipment/concepts';
-import { meaningOf, parameterFor, type Values } from '@/core/equipment/drive-words';
+import { busOf, meaningOf, parameterFor, type Values } from '@/core/equipment/drive-words';
 import { atHome, keypadOf, pressKey } from './keypad';
 import type { Holder } from './memory';
 import { plantSchema, type Plant } from './plant';
@@ -116,7 +116,7 @@ export async function obey(holder: Holder, order: Order): Promise<void> {
 const stateOf = (holder: Holder) => ({ ...stateOfUnit(holder), keypad: keypadOf(holder) });
 
 const stateOfUnit = ({ unit, plant, box }: Holder) => ({
-  type: unit.settings.control.modbus.identification,
+  type: busOf(unit.settings.control).identification,
   typeId: box.type,
   serial: box.serial,
   model: box.model,

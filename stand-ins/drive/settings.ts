@@ -2,7 +2,7 @@
 import type { Control, Parameter } from '@/core/equipment/catalogue';
 import { plateConcepts } from '@/core/equipment/concepts';
 import {
-  defaultOf,
+  factoryValues,
   limitsOf,
   meaningOf,
   valuesAfter,
@@ -28,7 +28,7 @@ const region = ({ control, values }: Pick<Settings, 'control' | 'values'>): '50H
   meaningOf(control, values, 'region') === '60Hz' ? '60Hz' : '50Hz';
 
 const defaults = (control: Control, rating: Rating, at: '50Hz' | '60Hz'): Values =>
-  Object.fromEntries(control.parameters.map((p) => [p.number, defaultOf(p, rating, at)]));
+  factoryValues(control.parameters, rating, at);
 
 /** A drive as the factory sends it, with some values set by concept. */
 export function factorySettings(

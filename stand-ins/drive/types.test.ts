@@ -1,6 +1,6 @@
 /** Every type of the catalogue as a simulated drive: out of its box, up, running as it is wired. */
 import type { ConceptId } from '@/core/equipment/concepts';
-import { meaningOf } from '@/core/equipment/drive-words';
+import { busOf, meaningOf } from '@/core/equipment/drive-words';
 import type { Holder } from './memory';
 import { obey, orderSchema, pass } from './rig';
 import { boxed } from './types';
@@ -39,7 +39,7 @@ it.each(types)(
     expect(holder.unit.machine.shaft_Hz).toBeGreaterThan(22);
     // Its own registers say the same.
     const { control } = holder.unit.settings;
-    const at = control.modbus.live.find((l) => l.key === 'output-frequency');
+    const at = busOf(control).live.find((l) => l.key === 'output-frequency');
     const [word] = memoryOf(holder).holding(at?.register ?? 0, 1) ?? [];
     expect((word ?? 0) * (at?.scale ?? 1)).toBeCloseTo(25, 1);
   },

@@ -1,6 +1,6 @@
 // The simulated drive: what its electronics see and its firmware makes of it, one step after the other.
 import { type ConceptId, type InputFunction, type UnitState, outputConcept } from '@/core/equipment/concepts';
-import type { Live, Slot } from '@/core/equipment/drive-words';
+import { busOf, type Live, type Slot } from '@/core/equipment/drive-words';
 import { busLevelsOf } from '@/core/equipment/power-stage';
 import { identAsked, identBroken, identDone, identified, identOutput_Hz } from './identification';
 import { atRest, stepped, type MachineBank } from './machine';
@@ -214,7 +214,7 @@ function commanded(unit: SimulatedUnit, plant: Plant, dt_s: number): SimulatedUn
 function tripped(unit: SimulatedUnit, code: string): SimulatedUnit {
   const minutes = setTo(unit, 'clock.set') === 'set' ? Math.floor(Date.now() / 60_000) : 0;
   const slot: Slot = { code, runHours: Math.floor(unit.runHours), clock_min: minutes };
-  const history = [slot, ...unit.history].slice(0, unit.settings.control.modbus.history.slots);
+  const history = [slot, ...unit.history].slice(0, busOf(unit.settings.control).history.slots);
   return into(unit, 'tripped', { alarm: code, output_Hz: 0, latched: false, armed: false, history });
 }
 

@@ -1,5 +1,13 @@
 import type { Control } from '../../core/equipment/catalogue';
-import { historyRegisters, liveOf, slotsOf, textOfWords, valueOf } from '../../core/equipment/drive-words';
+import {
+  busOf,
+  historyRegisters,
+  liveOf,
+  onBus,
+  slotsOf,
+  textOfWords,
+  valueOf,
+} from '../../core/equipment/drive-words';
 import { HttpError } from '../http/guard';
 import type { DriveIdentity, ReadOut } from '../../api/contract';
 
@@ -15,6 +23,7 @@ export interface DriveClient {
 
 export const isOf = (identity: DriveIdentity, control: Control | null): boolean =>
   control !== null &&
+  control.modbus !== null &&
   identity.vendor === control.modbus.identification.vendor &&
   identity.product === control.modbus.identification.product;
 
@@ -22,17 +31,19 @@ export const isOf = (identity: DriveIdentity, control: Control | null): boolean 
 export async function rightDrive(talk: DriveClient, control: Control): Promise<DriveIdentity> {
   const identity = await talk.identify();
   if (isOf(identity, control)) return identity;
-  const { vendor, product } = control.modbus.identification;
+  const { vendor, product } = busOf(control).identification;
   throw new HttpError(
     409,
     `Another drive answers at ${talk.target}: ${identity.vendor} ${identity.product}, where ${vendor} ${product} was identified. Nothing was read or written.`,
   );
 }
 
-const serialRegisters = ({ modbus: { serialNumber } }: Control): number[] =>
-  serialNumber === undefined
+function serialRegisters(control: Control): number[] {
+  const { serialNumber } = busOf(control);
+  return serialNumber === undefined
     ? []
     : Array.from({ length: serialNumber.words }, (_, i) => serialNumber.register + i);
+}
 
 /** The serial number of the unit that answers; null where its type does not say it. */
 export async function serialOf(talk: DriveClient, control: Control): Promise<string | null> {
@@ -50,14 +61,15 @@ export async function readAll(talk: DriveClient, control: Control): Promise<Read
   const identity = await rightDrive(talk, control);
   const slots = historyRegisters(control);
   const serials = serialRegisters(control);
-  const registers = [...control.parameters, ...control.modbus.live].map((x) => x.register);
+  const parameters = onBus(control.parameters);
+  const registers = [...parameters, ...busOf(control).live].map((x) => x.register);
   const byRegister = new Map(await talk.read([...registers, ...slots, ...serials]));
   const serial = textOfWords(serials.map((r) => byRegister.get(r) ?? 0x2020));
   return {
     identity,
     ...(serial === '' ? {} : { serial }),
     values: Object.fromEntries(
-      control.parameters.flatMap((p) => {
+      parameters.flatMap((p) => {
         const word = byRegister.get(p.register);
         return word === undefined || p.concept === 'lock.code' ? [] : [[p.number, valueOf(p, word)]];
       }),

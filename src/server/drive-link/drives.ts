@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import type { Control } from '../../core/equipment/catalogue';
-import { liveOf } from '../../core/equipment/drive-words';
+import { busOf, liveOf } from '../../core/equipment/drive-words';
 import { HttpError } from '../http/guard';
 import { catalogue, controlOf } from '../equipment/catalogue';
 import { isOf, readAll, type DriveClient } from './drive-client';
@@ -70,6 +70,8 @@ export async function controlNeeded(typeId: string): Promise<Control> {
   const control = await controlOf(typeId);
   if (control === null)
     throw new HttpError(422, 'This type cannot be read over the link: not in the catalogue.');
+  if (control.modbus === null)
+    throw new HttpError(422, 'The registers of this type are not known: it cannot be read over the link.');
   return control;
 }
 
@@ -120,7 +122,9 @@ export async function watch(
   signal: AbortSignal,
 ): Promise<ReadableStream<Uint8Array>> {
   const control = await controlNeeded(typeId);
-  const registers = control.modbus.live.map((l) => l.register).join();
+  const registers = busOf(control)
+    .live.map((l) => l.register)
+    .join();
   const asked = new URLSearchParams({ target, registers });
   const { body } = await atLink(`/watch?${asked}`, { signal });
   if (body === null) throw new HttpError(502, 'The link sends no values.');

@@ -1,9 +1,12 @@
 // What a careful hand does around every write: look first, open the lock, shut it again.
 import type { Control, Parameter } from '../../core/equipment/catalogue';
 import {
+  busOf,
   liveOf,
+  onBus,
   parameterFor,
   rawOf,
+  registerOf,
   valueOf,
   type Live,
   type Values,
@@ -22,10 +25,10 @@ export async function readState(
   control: Control,
   parameter?: Parameter,
 ): Promise<DriveState> {
-  const watched = control.parameters.filter(
+  const watched = onBus(control.parameters).filter(
     (p) => p.number === parameter?.number || p.concept?.startsWith('input.DI') === true,
   );
-  const words = new Map(await talk.read([...watched, ...control.modbus.live].map((x) => x.register)));
+  const words = new Map(await talk.read([...watched, ...busOf(control).live].map((x) => x.register)));
   const values: Values = Object.fromEntries(
     watched.flatMap((p) => {
       const word = words.get(p.register);
@@ -45,5 +48,5 @@ export async function turnLock(talk: DriveClient, control: Control, level: numbe
   if (entry === undefined) return;
   const locks = control.locks.filter((l) => l.level >= level).sort((a, b) => a.level - b.level);
   const code = level === 0 ? 0 : locks[0]?.code;
-  if (code !== undefined) await talk.write(entry.register, rawOf(entry, code));
+  if (code !== undefined) await talk.write(registerOf(entry), rawOf(entry, code));
 }

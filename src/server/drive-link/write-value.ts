@@ -1,5 +1,5 @@
 import type { Control } from '../../core/equipment/catalogue';
-import { parameterAt, parameterFor, rawOf, valueOf } from '../../core/equipment/drive-words';
+import { parameterAt, parameterFor, rawOf, registerOf, valueOf } from '../../core/equipment/drive-words';
 import { runGiven } from '../../core/fault-finding/run-chain';
 import { HttpError } from '../http/guard';
 import { readState, turnLock } from './guarded-write';
@@ -63,7 +63,7 @@ export async function writeValue({ target, typeId, number, from, to }: ValueOrde
   const given = runGiven({ control, values, live });
   if (given !== null) throw new HttpError(409, `${given} Nothing was written: remove the run command first.`);
   const { done: word, lockOpen } = await unlocked(talk, control, parameter.lock, () =>
-    talk.write(parameter.register, rawOf(parameter, to)),
+    talk.write(registerOf(parameter), rawOf(parameter, to)),
   );
   return {
     found: valueOf(parameter, word),

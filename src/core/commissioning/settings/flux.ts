@@ -28,7 +28,8 @@ export function vPerHz(
   entered: EnteredFlux,
 ): Finding[] {
   const base = parameterFor(control, 'motor.frequency');
-  const base_Hz = base === undefined ? (region === '60Hz' ? 60 : 50) : defaultOf(base, rating, region);
+  const usual_Hz = region === '60Hz' ? 60 : 50;
+  const base_Hz = base === undefined ? usual_Hz : (defaultOf(base, rating, region) ?? usual_Hz);
   const wanted = plate.volts / plate.hz;
   const judged = (volts: number, hz: number) => ({
     off: volts / hz / wanted - 1,

@@ -2,6 +2,7 @@ import type { Control, Parameter } from '../../equipment/catalogue';
 import type { ConceptId } from '../../equipment/concepts';
 import {
   limitsOf,
+  boundsText,
   meaningOf,
   parameterFor,
   shownAs,
@@ -71,7 +72,7 @@ function stepped(p: Parameter, rating: Rating, wanted: number, rounding: StartUp
   const held = Math.min(max, Math.max(min, value));
   return {
     value: held,
-    clamped: held === value ? [] : [`${value} is outside ${min} to ${max}: limited to ${held}.`],
+    clamped: held === value ? [] : [`${value} is outside ${boundsText(p, rating)}: limited to ${held}.`],
   };
 }
 
@@ -163,7 +164,7 @@ export function startUpSheet(startUp: StartUp): StartUpSheet {
     supply,
   };
   const percent = parameterFor(control, 'protect.overload-percent');
-  const floor = percent === undefined ? 0 : limitsOf(percent, rating).min;
+  const floor = percent === undefined ? 0 : Math.max(0, limitsOf(percent, rating).min);
   const rules = [...motorRules, ...limitRules(floor), ...controlRules];
   const inForce = values === undefined ? undefined : meaningOf(control, values, 'region');
   const region = inForce === '50Hz' || inForce === '60Hz' ? inForce : choices.region;

@@ -20,10 +20,11 @@ const parameterSchema = z.strictObject({
   unit: z.string().max(8).optional(),
   /** Value = raw word × scale. */
   scale: z.number().positive().default(1),
-  min: amount,
-  max: amount,
-  /** Where it differs between regions, one for each. */
-  default: z.union([amount, z.strictObject({ '50Hz': amount, '60Hz': amount })]),
+  /** Absent: what is known of the type does not say. */
+  min: amount.optional(),
+  max: amount.optional(),
+  /** Where it differs between regions, one for each; absent: what is known of the type does not say. */
+  default: z.union([amount, z.strictObject({ '50Hz': amount, '60Hz': amount })]).optional(),
   choices: z
     .array(z.strictObject({ value: z.int(), name: text, means: text.optional() }))
     .min(2)
@@ -42,7 +43,8 @@ const parameterSchema = z.strictObject({
       z.strictObject({ option: text }),
     ])
     .optional(),
-  register,
+  /** Absent: not known, it cannot be read or written over the bus. */
+  register: register.optional(),
 });
 
 /** Live values that a type can show over its bus. */
@@ -77,14 +79,14 @@ const liveSchema = z.strictObject({
 
 const alarmSchema = z.strictObject({
   code: z.string().trim().min(1).max(12),
-  /** Its number on the bus. */
-  value: z.int().min(1).max(65_535),
+  /** Its number on the bus; absent: not known. */
+  value: z.int().min(1).max(65_535).optional(),
   name: text,
   family: z.enum(alarmFamilies),
   latched: z.boolean(),
   /** How it is put back once its cause is gone. */
   reset: z.enum(['reset', 'power-off', 'by-itself']),
-  firstChecks: z.array(text).min(1).max(6),
+  firstChecks: z.array(text).max(6),
 });
 
 /** A menu of a keypad, with the parameters and menus in it. */
@@ -101,6 +103,18 @@ const menuSchema: z.ZodType<MenuItem> = z.lazy(() =>
     menus: z.array(menuSchema).optional(),
   }),
 );
+
+/** What a type says over its bus. */
+const modbusSchema = z.strictObject({
+  unit: z.int().min(1).max(247),
+  identification: z.strictObject({ vendor: text, product: text, revision: text }),
+  live: z.array(liveSchema).min(1),
+  /** Where the serial number of the unit is, two letters a word; absent: it does not say. */
+  serialNumber: z.strictObject({ register, words: z.int().min(1).max(16) }).optional(),
+  history: z.strictObject({ register, slots: z.int().min(1).max(30) }),
+  /** Bits of the serial control word. */
+  control: z.strictObject({ register, reference: register, bits: z.array(z.string().nullable()).max(16) }),
+});
 
 /** The shapes of control.json, one part after the other. */
 export const controlShape = z.strictObject({
@@ -161,11 +175,13 @@ export const controlShape = z.strictObject({
   options: z.array(z.strictObject({ id: text, name: text, terminals: z.array(mark).optional() })),
   /** Where each group of control terminals is, in the order of its screws. */
   places: z.array(z.strictObject({ marks: z.array(mark).min(1), where: text })),
-  parameters: z.array(parameterSchema).min(1).max(400),
-  alarms: z.array(alarmSchema).min(1),
+  parameters: z.array(parameterSchema).min(1).max(2000),
+  /** Empty where no fault table was read. */
+  alarms: z.array(alarmSchema),
   keypad: z.strictObject({
-    keys: z.array(z.strictObject({ name: text, does: text })).min(1),
-    menu: z.array(menuSchema).min(1),
+    /** Keys and menu are empty where nobody has described them. */
+    keys: z.array(z.strictObject({ name: text, does: text })),
+    menu: z.array(menuSchema),
     /** Absent: which keys to press is not known. */
     operation: operationSchema.optional(),
     displays: z.array(z.strictObject({ shows: text, means: text })),
@@ -173,16 +189,8 @@ export const controlShape = z.strictObject({
       z.strictObject({ name: text, looks: z.array(z.strictObject({ look: text, means: text })) }),
     ),
   }),
-  modbus: z.strictObject({
-    unit: z.int().min(1).max(247),
-    identification: z.strictObject({ vendor: text, product: text, revision: text }),
-    live: z.array(liveSchema).min(1),
-    /** Where the serial number of the unit is, two letters a word; absent: it does not say. */
-    serialNumber: z.strictObject({ register, words: z.int().min(1).max(16) }).optional(),
-    history: z.strictObject({ register, slots: z.int().min(1).max(30) }),
-    /** Bits of the serial control word. */
-    control: z.strictObject({ register, reference: register, bits: z.array(z.string().nullable()).max(16) }),
-  }),
+  /** Null: its registers are not known, and the link stays shut. */
+  modbus: modbusSchema.nullable(),
   fitting: z.strictObject({
     fuses: z.array(z.strictObject({ type: text, fuse_A: z.number(), kind: text, wire_mm2: z.number() })),
     torques: z.array(z.strictObject({ terminals: text, torque_Nm: z.number() })),

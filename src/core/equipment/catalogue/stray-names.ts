@@ -89,7 +89,11 @@ export function strayNames({ parameters, options, alarms, keypad }: Control): St
   return [
     ...twice(parameters.map((p, i) => ({ name: `number ${p.number}`, path: ['parameters', i, 'number'] }))),
     ...twice(
-      parameters.map((p, i) => ({ name: `register ${p.register}`, path: ['parameters', i, 'register'] })),
+      parameters.flatMap((p, i) =>
+        p.register === undefined
+          ? []
+          : [{ name: `register ${p.register}`, path: ['parameters', i, 'register'] }],
+      ),
     ),
     ...twice(
       parameters.flatMap((p, i) =>
@@ -97,7 +101,11 @@ export function strayNames({ parameters, options, alarms, keypad }: Control): St
       ),
     ),
     ...twice(alarms.map((a, i) => ({ name: `fault ${a.code}`, path: ['alarms', i, 'code'] }))),
-    ...twice(alarms.map((a, i) => ({ name: `fault number ${a.value}`, path: ['alarms', i, 'value'] }))),
+    ...twice(
+      alarms.flatMap((a, i) =>
+        a.value === undefined ? [] : [{ name: `fault number ${a.value}`, path: ['alarms', i, 'value'] }],
+      ),
+    ),
     ...ofParameters,
     ...ofMenu(keypad.menu, ['keypad', 'menu']),
     ...strayTouches(keypad.operation, keypad.menu, ['keypad', 'operation']),

@@ -1,6 +1,8 @@
 // Words of a drive to values and back, under its type.
 export {
+  boundsText,
   defaultOf,
+  factoryValues,
   isCommand,
   limitsOf,
   fitsWord,
@@ -8,6 +10,7 @@ export {
   outdatesIdentification,
   parameterAt,
   parameterFor,
+  rangeText,
   rawOf,
   shownAs,
   textOfWords,
@@ -18,6 +21,7 @@ export {
   type Rating,
   type Values,
 } from './parameters';
+export { busOf, onBus, registerOf, type Bus, type BusParameter } from './bus';
 export { liveOf, wordsOf, type Live } from './live';
 export { displayDoubt } from './plausible';
 export { historyRegisters, slotsOf, wordsOfSlots, type Slot } from './history';

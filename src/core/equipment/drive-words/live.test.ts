@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { controlSchema } from '../catalogue/schema';
-import { liveOf } from '.';
+import { busOf, liveOf } from '.';
 
 const control = controlSchema.parse(JSON.parse(readFileSync('catalogue/dunlin-d1/control.json', 'utf8')));
 
@@ -10,7 +10,7 @@ it.each([
   [0, 0],
   [52, 52],
 ])('a heatsink register of %d is %d °C', (word, celsius) => {
-  const { register, scale } = control.modbus.live.find((l) => l.key === 'heatsink')!;
+  const { register, scale } = busOf(control).live.find((l) => l.key === 'heatsink')!;
   expect(liveOf(control, (r) => (r === register ? word : undefined)).heatsink_C).toBeCloseTo(
     celsius * scale,
     6,

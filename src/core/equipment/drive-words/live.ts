@@ -1,5 +1,6 @@
 import type { Control, LiveKey } from '../catalogue';
 import { type UnitState, unitStates } from '../concepts';
+import { busOf, type Bus } from './bus';
 
 /** What a drive shows of itself just now; what it does not show is not there. */
 export interface Live {
@@ -23,7 +24,7 @@ export interface Live {
   runHours?: number;
 }
 
-type Entry = Control['modbus']['live'][number];
+type Entry = Bus['live'][number];
 
 const figures = {
   'output-frequency': 'outputFrequency_Hz',
@@ -68,7 +69,7 @@ function entryOf(control: Control, entry: Entry, raw: number): Live {
  * @param wordAt the word of a register; undefined where it was not read
  */
 export const liveOf = (control: Control, wordAt: (register: number) => number | undefined): Live =>
-  control.modbus.live.reduce<Live>((live, entry) => {
+  busOf(control).live.reduce<Live>((live, entry) => {
     const raw = wordAt(entry.register);
     return raw === undefined ? live : { ...live, ...entryOf(control, entry, raw) };
   }, {});
@@ -91,7 +92,7 @@ export function wordsOf(control: Control, live: Live): Map<number, number> {
     return values?.find((v) => v.means === means)?.value;
   };
   return new Map(
-    control.modbus.live.flatMap((entry): [number, number][] => {
+    busOf(control).live.flatMap((entry): [number, number][] => {
       const word = raw(entry);
       return word === undefined ? [] : [[entry.register, word]];
     }),

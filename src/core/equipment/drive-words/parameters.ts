@@ -11,7 +11,7 @@ export interface Rating {
 /** Values by parameter number, in the unit of the parameter; of a choice its number. */
 export type Values = Readonly<Record<string, number>>;
 
-type Amount = Parameter['min'];
+type Amount = NonNullable<Parameter['min']>;
 
 const amountOf = (amount: Amount, rating: Rating): number => {
   if (typeof amount === 'number') return amount;
@@ -27,17 +27,42 @@ const amountOf = (amount: Amount, rating: Rating): number => {
 const stepped = (value: number, { scale }: Parameter): number =>
   Number((Math.round(value / scale) * scale).toFixed(6));
 
-/** The range of a parameter on one model. */
+/** The range of a parameter on one model; what is not known of it is without end. */
 export const limitsOf = (p: Parameter, rating: Rating): { min: number; max: number } => ({
-  min: stepped(amountOf(p.min, rating), p),
-  max: stepped(amountOf(p.max, rating), p),
+  min: p.min === undefined ? -Infinity : stepped(amountOf(p.min, rating), p),
+  max: p.max === undefined ? Infinity : stepped(amountOf(p.max, rating), p),
 });
 
-/** What the factory sets on one model for one region. */
-export function defaultOf(p: Parameter, rating: Rating, region: '50Hz' | '60Hz'): number {
-  const amount = typeof p.default === 'object' && '50Hz' in p.default ? p.default[region] : p.default;
-  return stepped(amountOf(amount, rating), p);
+/** A range in figures, as far as it is known. */
+export function boundsText(p: Parameter, rating: Rating): string {
+  const { min, max } = limitsOf(p, rating);
+  if (min === -Infinity && max === Infinity) return 'any value (range not known)';
+  if (max === Infinity) return `${min} and more (upper limit not known)`;
+  return min === -Infinity ? `up to ${max} (lower limit not known)` : `${min} to ${max}`;
 }
+
+/** A range with its unit. */
+export const rangeText = (p: Parameter, rating: Rating): string =>
+  `${boundsText(p, rating)}${p.unit === undefined ? '' : ` ${p.unit}`}`;
+
+/** What the factory sets on one model for one region; undefined where nobody knows. */
+export function defaultOf(p: Parameter, rating: Rating, region: '50Hz' | '60Hz'): number | undefined {
+  const amount = typeof p.default === 'object' && '50Hz' in p.default ? p.default[region] : p.default;
+  return amount === undefined ? undefined : stepped(amountOf(amount, rating), p);
+}
+
+/** What the factory sets on one model for one region, of all parameters where that is known. */
+export const factoryValues = (
+  parameters: readonly Parameter[],
+  rating: Rating,
+  region: '50Hz' | '60Hz',
+): Record<string, number> =>
+  Object.fromEntries(
+    parameters.flatMap((p) => {
+      const value = defaultOf(p, rating, region);
+      return value === undefined ? [] : [[p.number, value]];
+    }),
+  );
 
 const isSigned = (p: Parameter): boolean => typeof p.min === 'number' && p.min < 0;
 
@@ -53,8 +78,7 @@ export function valueFault(p: Parameter, value: number, rating: Rating): string 
   if (p.choices !== undefined)
     return p.choices.some((c) => c.value === value) ? null : `${p.number} has no choice ${value}.`;
   const { min, max } = limitsOf(p, rating);
-  if (value < min || value > max)
-    return `${p.number} takes ${shownAs(p, min)} to ${shownAs(p, max)}, not ${value}.`;
+  if (value < min || value > max) return `${p.number} takes ${rangeText(p, rating)}, not ${value}.`;
   if (Math.abs(value - stepped(value, p)) > 1e-6)
     return `${p.number} takes steps of ${p.scale}, not ${value}.`;
   return fitsWord(p, value) ? null : `${p.number} cannot be ${value}: outside its register range.`;

@@ -2,16 +2,14 @@ import { readFileSync } from 'node:fs';
 import type { Control } from '../../equipment/catalogue';
 import { controlSchema } from '../../equipment/catalogue/schema';
 import type { ConceptId } from '../../equipment/concepts';
-import { defaultOf, parameterFor, type Live, type Values } from '../../equipment/drive-words';
+import { factoryValues, parameterFor, type Live, type Values } from '../../equipment/drive-words';
 import { runChain, type ChainFacts, type ChainLinkId } from '.';
 
 const control: Control = controlSchema.parse(
   JSON.parse(readFileSync('catalogue/whimbrel-w4/control.json', 'utf8')),
 );
 const rating = { ratedAmps: 15, power_kW: 7.5, supply_V: 400 };
-const factory: Values = Object.fromEntries(
-  control.parameters.map((p) => [p.number, defaultOf(p, rating, '50Hz')]),
-);
+const factory: Values = factoryValues(control.parameters, rating, '50Hz');
 
 /** Sets a concept to a neutral choice or a figure. */
 const set = (changes: Partial<Record<ConceptId, string | number>>): Values =>

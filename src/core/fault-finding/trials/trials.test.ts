@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { controlSchema } from '../../equipment/catalogue/schema';
 import type { ConceptId } from '../../equipment/concepts';
-import { defaultOf, parameterFor, type Values } from '../../equipment/drive-words';
+import { factoryValues, parameterFor, type Values } from '../../equipment/drive-words';
 import { mayMove, movesUnasked, trialsFor } from '.';
 
 const types = ['whimbrel-w4', 'dunlin-d1', 'knot-k3', 'godwit-g4'] as const;
@@ -10,7 +10,7 @@ const controlOf = (type: (typeof types)[number]) =>
 const rating = { ratedAmps: 10, power_kW: 4, supply_V: 400 };
 const facts = (type: (typeof types)[number], changes: Partial<Record<ConceptId, string | number>> = {}) => {
   const control = controlOf(type);
-  const factory = Object.fromEntries(control.parameters.map((p) => [p.number, defaultOf(p, rating, '50Hz')]));
+  const factory: Values = factoryValues(control.parameters, rating, '50Hz');
   const values: Values = Object.entries(changes).reduce<Values>((all, [concept, to]) => {
     const p = parameterFor(control, concept as ConceptId);
     const value = typeof to === 'number' ? to : p?.choices?.find((c) => c.means === to)?.value;

@@ -3,6 +3,7 @@ import type { ConceptId } from '../../equipment/concepts';
 import {
   isCommand,
   limitsOf,
+  boundsText,
   meaningOf,
   parameterAt,
   parameterFor,
@@ -107,7 +108,7 @@ function leftOut(p: Parameter, { rating, values }: UnitSet, value: number): stri
   if (p.needs !== undefined && 'option' in p.needs && values[p.number] === undefined)
     return 'not available: needs an option that is not fitted';
   const { min, max } = limitsOf(p, rating);
-  if (value < min - 1e-9 || value > max + 1e-9) return `${value} is outside ${min} to ${max}`;
+  if (value < min - 1e-9 || value > max + 1e-9) return `${value} is outside ${boundsText(p, rating)}`;
   if (p.choices !== undefined && !p.choices.some((c) => c.value === value)) return `no choice ${value}`;
   if (p.concept === undefined || p.concept === 'lock.parameters') return undefined;
   const itsOwn = isAutotuneFind(p.concept) && values[p.number] === value;

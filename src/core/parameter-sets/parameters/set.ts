@@ -1,5 +1,12 @@
 import type { Control } from '../../equipment/catalogue';
-import { defaultOf, meaningOf, parameterAt, type Rating, type Values } from '../../equipment/drive-words';
+import {
+  factoryValues,
+  meaningOf,
+  parameterAt,
+  parameterFor,
+  type Rating,
+  type Values,
+} from '../../equipment/drive-words';
 
 /** A type with what a unit of it is rated for: what values mean depends on both. */
 export interface RatedUnit {
@@ -13,18 +20,20 @@ export interface UnitSet extends RatedUnit {
   values: Values;
 }
 
-/** What the factory sets for a region. */
+/** The parameter of the region itself, which no region's defaults list. */
+function regionChoice(control: Pick<Control, 'parameters'>, region: '50Hz' | '60Hz'): Values {
+  const p = parameterFor(control, 'region');
+  const choice = p?.choices?.find((c) => c.means === region)?.value;
+  return p === undefined || choice === undefined ? {} : { [p.number]: choice };
+}
+
+/** What the factory sets for a region, as far as that is known of the type. */
 export const factorySet = (unit: RatedUnit, region: '50Hz' | '60Hz'): UnitSet => ({
   ...unit,
-  values: Object.fromEntries(
-    unit.control.parameters.map((p) => {
-      const choice = p.choices?.find((c) => c.means === region)?.value;
-      return [
-        p.number,
-        p.concept === 'region' && choice !== undefined ? choice : defaultOf(p, unit.rating, region),
-      ];
-    }),
-  ),
+  values: {
+    ...factoryValues(unit.control.parameters, unit.rating, region),
+    ...regionChoice(unit.control, region),
+  },
 });
 
 /** The region a set is in; the one of a 50 Hz motor where it does not say. */

@@ -1,5 +1,5 @@
 import type { Control, Parameter } from '../../equipment/catalogue';
-import { limitsOf, type Rating } from '../../equipment/drive-words';
+import { limitsOf, boundsText, type Rating } from '../../equipment/drive-words';
 import { kilowattsPerHorsepower } from '../../terms';
 
 const months = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
@@ -74,7 +74,8 @@ export function valueFor(p: Parameter, rating: Rating, text: string): ReadValue 
   if (!inHp && Math.abs(value - figure) > 1e-9)
     return { refused: `${read.figure} is between two steps of ${p.scale}: ${value} is the nearest` };
   const { min, max } = limitsOf(p, rating);
-  if (value < min - 1e-9 || value > max + 1e-9) return { refused: `${value} is outside ${min} to ${max}` };
+  if (value < min - 1e-9 || value > max + 1e-9)
+    return { refused: `${value} is outside ${boundsText(p, rating)}` };
   const notes = [
     ...(inHp ? [`${read.figure} hp × ${kilowattsPerHorsepower} = ${Number(figure.toFixed(3))} kW`] : []),
     ...(Math.abs(value - figure) > 1e-9 ? [`${Number(figure.toFixed(4))} in steps of ${p.scale}`] : []),

@@ -1,6 +1,13 @@
 // One run of writes at one drive, line by line. It knows the drive and the journal, nothing else.
 import type { Control } from '../../../core/equipment/catalogue';
-import { isCommand, parameterAt, rawOf, shownAs, valueOf } from '../../../core/equipment/drive-words';
+import {
+  isCommand,
+  parameterAt,
+  rawOf,
+  registerOf,
+  shownAs,
+  valueOf,
+} from '../../../core/equipment/drive-words';
 import { enableGiven, runGiven } from '../../../core/fault-finding/run-chain';
 import { isLineSettled, settledBy, type WriteLine } from '../../../core/parameter-sets/write-run';
 import { HttpError } from '../../http/guard';
@@ -90,7 +97,7 @@ async function one(
   await journal.keep(place, { ...line, state: 'sent', from: seen.value ?? line.from });
   let found: number;
   try {
-    found = valueOf(parameter, await talk.write(parameter.register, rawOf(parameter, line.to)));
+    found = valueOf(parameter, await talk.write(registerOf(parameter), rawOf(parameter, line.to)));
   } catch (error) {
     if (refusals.includes(codeOf(error)))
       await journal.keep(place, { ...line, state: 'refused', why: said(error) });

@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Control, DriveType } from '@/core/equipment/catalogue';
-import { defaultOf, limitsOf } from '@/core/equipment/drive-words';
+import { defaultOf, rangeText } from '@/core/equipment/drive-words';
 import { FieldGrid, Section } from '../../kit/section';
 import { Select, TextField, optionsOf } from '../../kit/field';
 import { DataTable, type Column } from '../../kit/data-table';
@@ -36,15 +36,13 @@ function Entries({ control, type }: { control: Control; type: DriveType }) {
       head: 'Factory',
       cell: (p) => {
         const factory = defaultOf(p, rating, region);
+        if (factory === undefined) return 'not known';
         return p.choices?.find((c) => c.value === factory)?.name ?? <Mono>{`${factory}${unitOf(p)}`}</Mono>;
       },
     },
     {
       head: 'Range or choices',
-      cell: (p) => {
-        const { min, max } = limitsOf(p, rating);
-        return p.choices?.map((c) => c.name).join(', ') ?? <Mono>{`${min} to ${max}${unitOf(p)}`}</Mono>;
-      },
+      cell: (p) => p.choices?.map((c) => c.name).join(', ') ?? <Mono>{rangeText(p, rating)}</Mono>,
     },
     {
       head: 'Access',

@@ -11,6 +11,7 @@ import { KeptNote } from '../../kit/kept-note';
 import { Tabs } from '../../kit/tabs';
 import { ParameterSetsPanel } from './parameter-sets/parameter-sets-panel';
 import { LinkBar } from '../../drive-link/link-bar';
+import { LinkShut } from '../../drive-link/link-shut';
 import { useLive } from '../../drive-link/use-live';
 import { useReadOut } from '../../drive-link/use-read-out';
 import { useWrite, type WriteWish } from '../../drive-link/use-write';
@@ -132,14 +133,18 @@ export function CommissioningWork({
         )}
         {(panel === 'sheet' || panel === 'run' || panel === 'sets') && drive.typeId !== null && (
           <>
-            <LinkBar
-              typeId={drive.typeId}
-              target={target}
-              take={setTarget}
-              reading={readOut.reading}
-              read={() => void readOut.read()}
-              trouble={readOut.trouble ?? trouble ?? silent}
-            />
+            {control.modbus === null ? (
+              <LinkShut />
+            ) : (
+              <LinkBar
+                typeId={drive.typeId}
+                target={target}
+                take={setTarget}
+                reading={readOut.reading}
+                read={() => void readOut.read()}
+                trouble={readOut.trouble ?? trouble ?? silent}
+              />
+            )}
             <KeptNote text={note} />
             <AskToWrite {...wishes} writing={writing} />
           </>

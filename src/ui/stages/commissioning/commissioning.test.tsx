@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { act, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { defaultOf, type Live } from '@/core/equipment/drive-words';
+import { factoryValues, parameterFor, type Live } from '@/core/equipment/drive-words';
 import type { Entry, Payload, Person } from '@/core/logbook';
 import { defaultStartUpChoices } from '@/core/equipment/application';
 import type { StageProps } from '../../job-store/stage-props';
@@ -29,9 +29,11 @@ import { CommissioningWork } from './commissioning-work';
 const control = testControl('whimbrel-w4');
 const rating = { ratedAmps: 15, power_kW: 7.5, supply_V: 400 };
 /** What the factory set for 60 Hz. */
-const factory = Object.fromEntries(
-  control.parameters.map((p) => [p.number, p.concept === 'region' ? 1 : defaultOf(p, rating, '60Hz')]),
-);
+const regionNumber = parameterFor(control, 'region')?.number ?? '';
+const factory: Record<string, number> = {
+  ...factoryValues(control.parameters, rating, '60Hz'),
+  [regionNumber]: 1,
+};
 const numberOf = (concept: string) => control.parameters.find((p) => p.concept === concept)?.number ?? '';
 const chosen: Payload<'startup.choices'> = {
   choices: { ...defaultStartUpChoices({ plate_Hz: 50, knob: false }), load: 'conveyor' },

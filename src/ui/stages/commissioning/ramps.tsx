@@ -82,7 +82,7 @@ export function Ramps({
         given={given}
         answer={answer}
         cycle_s={cycle_s}
-        least_ohm={resistor === undefined ? null : limitsOf(resistor, rating).min}
+        least_ohm={resistor?.min === undefined ? null : limitsOf(resistor, rating).min}
         fitted_ohm={choices.brakeResistor ? numberFrom(asked.ohm) : null}
         keep={(judged) => store.record('startup.shortest', judged)}
         carry={(ramps) => {
