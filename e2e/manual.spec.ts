@@ -2,8 +2,9 @@
 import { layouts } from '../checks/manuals/layouts';
 import { makes } from '../checks/manuals/makes';
 import { audit } from './audit';
-import { choosePerson, inesId, picture, visit, watchConsole } from './demo';
+import { choosePerson, entry, inesId, newJob, picture, postEntries, visit, watchConsole } from './demo';
 import { expect, test } from './test';
+import { panelOf } from './trace';
 import type { Page } from '@playwright/test';
 
 const manual = 'Manual or parameter list';
@@ -111,4 +112,91 @@ test('without the server the draft stays on the page and is saved later', async 
   await page.reload();
   await page.getByRole('button', { name: /Open Away A9/ }).click();
   await expect(row.getByRole('row').filter({ hasText: 'P01' })).toContainText('jog frequency');
+});
+
+test('an unlisted make: from its manual to a start-up sheet, a traced fault and a translated set', async ({
+  page,
+}) => {
+  const errors = watchConsole(page);
+  await choosePerson(page, inesId);
+  let inputs = 0;
+  const fill = async (name: string, value: string): Promise<void> => {
+    inputs += 1;
+    await page.getByRole('textbox', { name, exact: true }).fill(value);
+  };
+  const press = async (name: string | RegExp): Promise<void> => {
+    inputs += 1;
+    await page.getByRole('button', { name }).click();
+  };
+  await visit(page, '/drive-types/manual');
+  await fill('Maker', 'Avocet');
+  await fill('Range', 'A7');
+  inputs += 1;
+  await page
+    .getByLabel(manual)
+    .setInputFiles([
+      { name: 'avocet.pdf', mimeType: 'application/pdf', buffer: await printed(page, 'Avocet', 'overHeads') },
+    ]);
+  await expect(page.getByText('Saved as a draft.')).toBeVisible();
+  // A form that is not filled says what is missing, and nothing is added.
+  await page.getByRole('button', { name: 'Add to the catalogue' }).click();
+  await expect(page.getByText('Read it from the rating label')).toBeVisible();
+  await fill('Type code', 'A7-12');
+  await fill('Rated output current', '12');
+  await fill('Motor power', '5.5');
+  await fill('Supply', '400');
+  await fill('Discharge time on the label', '5');
+  await press('Add to the catalogue');
+  await expect(page.getByRole('heading', { name: 'Avocet A7 is in the catalogue' })).toBeVisible();
+  await audit(page, 'a type from a manual');
+
+  const job = await newJob(page.request, 'Ice auger');
+  await visit(page, `/jobs/${job}/nameplates`);
+  inputs += 1;
+  await page
+    .getByRole('form', { name: 'Drive label' })
+    .getByRole('combobox', { name: 'Type' })
+    .selectOption({ label: 'Avocet A7-12' });
+  await press('Save drive nameplate');
+  await expect(page.getByText('Drive nameplate saved.')).toBeVisible();
+  await postEntries(page.request, job, [
+    entry(job, 'identify.motor', {
+      plate: { power: { value: 5.5, unit: 'kW' }, volts: 400, amps: 11.2, hz: 50, rpm: 1450, cosPhi: 0.83 },
+      photos: [],
+    }),
+  ]);
+  await visit(page, `/jobs/${job}/commissioning`);
+  await press('Make start-up sheet');
+  const sheet = page.getByRole('list', { name: 'Start-up sheet' });
+  await expect(sheet.getByRole('listitem').filter({ hasText: '2010:01' })).toContainText('5.5 kW');
+  await expect(page.getByText('the link stays shut')).toBeVisible();
+
+  await visit(page, `/jobs/${job}/fault-finding`);
+  await expect(
+    page.getByText('From supply to output: the first open condition stops the drive.'),
+  ).toBeVisible();
+  inputs += 1;
+  await page
+    .getByRole('combobox', { name: 'Active fault' })
+    .selectOption({ label: 'd.03: Short circuit to the earth' });
+  const tracer = page.getByRole('region', { name: 'Tracer' });
+  await expect(tracer.getByRole('list', { name: 'Likely causes' })).toContainText('insulation');
+  // Typed, chosen and pressed no more often than this, from the maker's name to the likely causes.
+  expect(inputs).toBeLessThanOrEqual(14);
+  await audit(page, 'trace of a type from a manual');
+
+  // The old unit was a Knot: what was in it, by the new one's numbers.
+  await visit(page, `/jobs/${job}/commissioning`);
+  await panelOf(page, 'Commissioning', 'Parameter sets');
+  await page.getByRole('combobox', { name: 'Type' }).selectOption('knot-k3');
+  await page.getByRole('textbox', { name: 'Rated output current of that unit' }).fill('10');
+  await page.getByRole('textbox', { name: 'Rated power of that unit' }).fill('4');
+  await page.getByRole('textbox', { name: 'Numbers and values' }).fill('B-02\t7.4\nB-07\t150');
+  await page.getByRole('textbox', { name: 'Name' }).fill('Paper of the old unit');
+  await page.getByRole('button', { name: /^Save \d+ values/ }).click();
+  await panelOf(page, 'Actions for the set', 'Translate');
+  const translated = page.getByRole('list', { name: 'Translation' });
+  await expect(translated.getByRole('listitem').filter({ hasText: 'B-02' })).toContainText('7.4 A');
+  await expect(translated.getByRole('listitem').filter({ hasText: 'B-02' })).toContainText('2010:03');
+  expect(errors).toEqual([]);
 });

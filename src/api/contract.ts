@@ -12,7 +12,7 @@ import type { InsulationThen } from '../core/motor/motor-history';
 import type { LibrarySet } from '../core/parameter-sets/set-files';
 import { runDeeds, runStates, type WriteLine } from '../core/parameter-sets/write-run';
 import type { TypeDraft } from '../core/reading/type-draft';
-import { typeDraftSchema } from '../core/reading/type-draft/schema';
+import { typeDraftSchema, unitFactsSchema } from '../core/reading/type-draft/schema';
 import { termsProfile } from '../core/terms/schema';
 import { captureSchema } from '../core/power-up/capture/schema';
 export type { ApiError, ApiProblem } from './problem';
@@ -221,6 +221,12 @@ export const contract = {
     heaviest: 4 * MB,
     may: { role: 'technician', refusal: 'An apprentice cannot change drive types.' },
     answer: z.object({ version: z.int() }),
+  },
+  'POST /api/v1/type-drafts/:id/type': {
+    body: unitFactsSchema,
+    heaviest: 32 * kB,
+    may: { role: 'technician', refusal: 'An apprentice cannot change drive types.' },
+    answer: z.object({ id: z.string(), leftOut: z.array(z.object({ number: z.string(), why: z.string() })) }),
   },
   'GET /api/v1/trace-tables': { answer: answerOf<{ own: readonly TraceTable[]; version: string }>() },
   'PUT /api/v1/trace-tables': {

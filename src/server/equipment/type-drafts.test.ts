@@ -1,10 +1,11 @@
 /** Drafts of drive types that two edit at once, against the test cluster (DATABASE_URL). */
 import { v7 } from 'uuid';
 import { readText, interpreted } from '../../core/reading/manual';
-import { draftFrom, withMeaning } from '../../core/reading/type-draft';
+import { draftFrom, genericDraft, withMeaning, type UnitFacts } from '../../core/reading/type-draft';
 import { ownDatabase } from '../database/__tests__/own-database';
 import { db } from '../database/connection';
-import { keepDraft, typeDrafts } from './type-drafts';
+import { catalogue, controlOf } from './catalogue';
+import { finishType, keepDraft, typeDrafts } from './type-drafts';
 
 ownDatabase();
 
@@ -51,4 +52,29 @@ it('a draft that cannot be read hurts no other', async () => {
   await keepDraft(draft, 0, ines);
   await db().models.TypeDraft.create({ id: v7(), draft: { nonsense: true }, version: 1, byId: ines });
   expect((await typeDrafts()).some((d) => d.draft.id === draft.id)).toBe(true);
+});
+
+describe('a draft becomes a type', () => {
+  const unit: UnitFacts = {
+    ...{ phases: '3', supply_V: 400, labelWait_min: 5, frontEnd: 'diode-3ph', brake: 'unknown' },
+    models: [{ type: 'N1-12', ratedAmps: 12, power_kW: 5.5 }],
+  };
+
+  it('that the catalogue has; another size of the range joins it, the same again changes nothing', async () => {
+    const made = genericDraft({ id: v7(), maker: 'Nobody', range: 'N7' });
+    await keepDraft(made, 0, ines);
+    const { id, leftOut } = await finishType(made.id, unit, ines);
+    expect(leftOut).toEqual([]);
+    await finishType(made.id, { ...unit, models: [{ type: 'N1-20', ratedAmps: 20, power_kW: 9.2 }] }, ines);
+    await finishType(made.id, unit, ines);
+    const type = (await catalogue()).find((t) => t.id === id);
+    expect(type?.models.map((m) => m.type).sort()).toEqual(['N1-12', 'N1-20']);
+    const control = await controlOf(id);
+    expect(control?.parameters).toHaveLength(26);
+    expect(control?.modbus).toBeNull();
+  });
+
+  it('a draft that is not there is refused with what to do', async () => {
+    await expect(finishType(v7(), unit, ines)).rejects.toThrow('save it again');
+  });
 });

@@ -1,9 +1,17 @@
 import { isDeepStrictEqual } from 'node:util';
 import { typeDraftSchema } from '../../core/reading/type-draft/schema';
-import type { TypeDraft } from '../../core/reading/type-draft';
+import { driveTypeSchema } from '../../core/equipment/catalogue/schema';
+import {
+  typeFrom,
+  typeIdOf,
+  type FinishedType,
+  type TypeDraft,
+  type UnitFacts,
+} from '../../core/reading/type-draft';
 import { db } from '../database/connection';
 import { HttpError } from '../http/guard';
 import { warnOnce } from '../log';
+import { keepType } from './catalogue';
 
 /** A draft as it is stored, and which of its versions it is. */
 export interface StoredDraft {
@@ -41,4 +49,32 @@ export async function keepDraft(draft: TypeDraft, seen: number, byId: string): P
     await TypeDraft.upsert({ id: draft.id, draft, version, byId, receivedAt: new Date() }, { transaction });
     return version;
   });
+}
+
+/** The models that a type of the workshop has already: another unit of the range adds to them. */
+async function modelsOf(typeId: string): Promise<UnitFacts['models']> {
+  const row = await db().models.DriveType.findByPk(typeId, { raw: true });
+  const models = driveTypeSchema.safeParse(row?.type).data?.models ?? [];
+  return models.map(({ type, ratedAmps, power_kW }) => ({ type, ratedAmps, power_kW }));
+}
+
+/**
+ * Makes a type of the workshop's own from a draft; made again, it takes over what the draft says now and adds the model.
+ * @throws HttpError 404 for a draft that is not there, 422 where the type would not be one
+ */
+export async function finishType(
+  draftId: string,
+  unit: UnitFacts,
+  byId: string,
+): Promise<{ id: string; leftOut: FinishedType['leftOut'] }> {
+  const row = await db().models.TypeDraft.findByPk(draftId, { raw: true });
+  const draft = typeDraftSchema.safeParse(row?.draft).data;
+  if (draft === undefined) throw new HttpError(404, 'This draft is not on the server: save it again.');
+  const others = (await modelsOf(typeIdOf(draft))).filter(
+    (known) => !unit.models.some((own) => own.type === known.type),
+  );
+  const { type, control, leftOut } = typeFrom(draft, { ...unit, models: [...unit.models, ...others] });
+  const files = { type: JSON.stringify(type, null, 2), control: JSON.stringify(control, null, 2) };
+  const { id } = await keepType(files, { keep: true, byId });
+  return { id, leftOut };
 }

@@ -6,6 +6,9 @@ import type { ManualReading } from '../manual';
 import type { Learnt } from '../meaning';
 import type { typeDraftSchema } from './schema';
 
+export { genericDraft } from './generic';
+export { typeFrom, typeIdOf, type FinishedType, type UnitFacts } from './to-type';
+
 /** A drive type in the making. */
 export type TypeDraft = z.output<typeof typeDraftSchema>;
 /** A parameter of a draft. */

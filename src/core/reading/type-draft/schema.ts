@@ -25,3 +25,18 @@ export const typeDraftSchema = z.strictObject({
     .array(read.alarms.element.omit({ cause: true, remedy: true }).extend({ meaning: family }))
     .max(1000),
 });
+
+const figure = z.number().positive().max(1e5);
+
+/** What the label of a unit says that a manual does not. */
+export const unitFactsSchema = z.strictObject({
+  phases: z.enum(['1', '3']),
+  supply_V: figure,
+  labelWait_min: figure.min(1),
+  frontEnd: z.enum(['diode-3ph', 'diode-1ph', 'scr-half-3ph']),
+  brake: z.enum(['yes', 'no', 'unknown']),
+  models: z
+    .array(z.strictObject({ type: text, ratedAmps: figure, power_kW: figure }))
+    .min(1)
+    .max(100),
+});

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { conceptIds, conceptOf, type ConceptId } from '@/core/equipment/concepts';
 import type { Coverage } from '@/core/reading/coverage';
 import {
@@ -131,7 +131,16 @@ const givenOf = ({ default: given, defaultText }: DraftParameter): string => {
 };
 
 /** What is known of a draft: how far the tools work, what is to be asked, and all parameters and faults. */
-export function DraftReview({ draft, change }: { draft: TypeDraft; change: (draft: TypeDraft) => void }) {
+export function DraftReview({
+  draft,
+  change,
+  children,
+}: {
+  draft: TypeDraft;
+  change: (draft: TypeDraft) => void;
+  /** What comes before the long lists. */
+  children: ReactNode;
+}) {
   const [asked, setAsked] = useState('');
   const [edited, setEdited] = useState<string | null>(null);
   const questions = questionsOf(draft);
@@ -166,7 +175,7 @@ export function DraftReview({ draft, change }: { draft: TypeDraft; change: (draf
         ),
     },
     { head: 'By', by: whoSays, cell: whoSays },
-    { head: 'Page', by: (p) => p.page, cell: (p) => p.page },
+    { head: 'Page', by: (p) => p.page, cell: (p) => (p.page === 0 ? '' : p.page) },
   ];
   return (
     <>
@@ -182,6 +191,7 @@ export function DraftReview({ draft, change }: { draft: TypeDraft; change: (draf
           />
         </Section>
       )}
+      {children}
       <Section title="Parameters">
         <FieldGrid>
           <TextField label="Find" text={asked} set={setAsked} hint="Number or name" />

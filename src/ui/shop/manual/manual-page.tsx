@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { v7 } from 'uuid';
 import type { Person } from '@/core/logbook';
 import type { ManualReading } from '@/core/reading/manual';
-import { draftFrom, learntFrom, type TypeDraft } from '@/core/reading/type-draft';
+import { draftFrom, genericDraft, learntFrom, type TypeDraft } from '@/core/reading/type-draft';
 import { Secondary } from '../../kit/buttons';
 import { CardPage } from '../../kit/card-page';
 import { TextField } from '../../kit/field';
@@ -13,6 +13,7 @@ import { Notice } from '../../kit/notice';
 import { FieldGrid, Section } from '../../kit/section';
 import { Item, Text } from '../../kit/text';
 import { DraftReview } from './draft-review';
+import { FinishForm } from './finish-form';
 import { useDraft, type DraftState } from './use-draft';
 import { useManual, type Reading } from './use-manual';
 
@@ -106,10 +107,16 @@ export function ManualPage({
   const [maker, setMaker] = useState('');
   const [range, setRange] = useState('');
   const [missing, setMissing] = useState(false);
-  const take = async (file: File) => {
+  const isNamed = (): boolean => {
     const named = maker.trim() !== '' && range.trim() !== '';
     setMissing(!named);
-    if (!named) return;
+    return named;
+  };
+  const withoutManual = () => {
+    if (isNamed()) begin(genericDraft({ id: v7(), maker: maker.trim(), range: range.trim() }));
+  };
+  const take = async (file: File) => {
+    if (!isNamed()) return;
     const manual = await read(file, learntFrom(drafts.map((d) => d.draft)));
     setResult(manual);
     if (manual !== null && manual.entries.length + manual.alarms.length > 0)
@@ -129,10 +136,10 @@ export function ManualPage({
         </FieldGrid>
         {missing && (
           <Text role="alert" color="failed" mb="2">
-            Enter maker and range first, then choose the file again.
+            Enter maker and range first, then choose again.
           </Text>
         )}
-        <Box my="3">
+        <Box my="3" display="flex" gap="3" flexWrap="wrap" alignItems="center">
           <FileButton
             label="Choose manual"
             said="Manual or parameter list"
@@ -140,10 +147,12 @@ export function ManualPage({
             disabled={reading.state === 'reading'}
             take={(file) => void take(file)}
           />
-          <Text color="soft" mt="2">
-            PDF with text, spreadsheet (.xlsx), CSV, text, EDS or DCF.
-          </Text>
+          <Secondary onClick={withoutManual}>Go on without a manual</Secondary>
         </Box>
+        <Text color="soft" mb="3">
+          PDF with text, spreadsheet (.xlsx), CSV, text, EDS or DCF. Without a manual: the parameters that
+          everybody sets, by name.
+        </Text>
         <Progress reading={reading} cancel={cancel} />
       </Section>
       {drafts.length > 0 && shown === null && (
@@ -166,11 +175,12 @@ export function ManualPage({
             tone="slate"
             headline={`${shown.draft.maker} ${shown.draft.range}: ${shown.draft.parameters.length} parameters, ${shown.draft.alarms.length} faults`}
           >
-            Read from {shown.draft.source}. Compare values that matter with the manual before you use them. A
-            draft cannot be chosen in a job yet.
+            Read from {shown.draft.source}. Compare values that matter with the manual before you use them.
           </Notice>
           <Saved state={shown.state} trouble={shown.trouble} again={() => void again()} />
-          <DraftReview draft={shown.draft} change={change} />
+          <DraftReview draft={shown.draft} change={change}>
+            <FinishForm key={shown.draft.id} draft={shown.draft} saved={shown.state === 'saved'} />
+          </DraftReview>
         </>
       )}
     </CardPage>
