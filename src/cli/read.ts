@@ -1,7 +1,9 @@
 import { readFile } from 'node:fs/promises';
+import { resolve } from 'node:path';
 import { createInterface } from 'node:readline';
 import { readManualFile, UnreadableManual } from '@/readers/manual-file';
 import { UnreadablePdf, type PdfLibrary } from '@/readers/pdf-text';
+import { plateFiles, UnreadablePhoto, type PlateFiles } from './plate-file';
 
 /** pdf.js as Node can run it. */
 const pdfLibrary = async (): Promise<PdfLibrary> => await import('pdfjs-dist/legacy/build/pdf.mjs');
@@ -22,8 +24,11 @@ function pagesWanted(text: string): (page: number) => boolean {
   return (page) => ranges.some(([from, to]) => page >= from && page <= to);
 }
 
+const kinds = ['manual', 'plate'] as const;
+type Kind = (typeof kinds)[number];
+
 interface Arguments {
-  what: string;
+  what: Kind;
   files: string[];
   lines: boolean;
   wanted: ((page: number) => boolean) | undefined;
@@ -35,8 +40,10 @@ function argumentsOf([what = '', ...rest]: readonly string[]): Arguments {
   const files = rest.filter((arg, i) => !arg.startsWith('--') && (at < 0 || i !== at + 1));
   const unknown = rest.find((arg) => arg.startsWith('--') && arg !== '--pages' && arg !== '--lines');
   if (unknown !== undefined) throw new BadArgument(`${unknown} is not known; --pages and --lines are`);
-  if (what !== 'manual') throw new BadArgument(`read manual FILE; "${what}" given`);
-  return { what, files, lines: rest.includes('--lines'), wanted };
+  const kind = kinds.find((k) => k === what);
+  if (kind === undefined) throw new BadArgument(`read manual FILE or read plate FILE; "${what}" given`);
+  if (kind === 'plate' && wanted !== undefined) throw new BadArgument('--pages is for manuals');
+  return { what: kind, files, lines: rest.includes('--lines'), wanted };
 }
 
 const fileTroubles: Readonly<Record<string, string>> = {
@@ -48,19 +55,20 @@ const troubleWith = (error: unknown): string | undefined =>
   error instanceof Error && 'code' in error ? fileTroubles[String(error.code)] : undefined;
 
 const isRefusal = (error: unknown): error is Error =>
-  error instanceof UnreadablePdf || error instanceof UnreadableManual || error instanceof BadArgument;
+  error instanceof UnreadablePdf ||
+  error instanceof UnreadableManual ||
+  error instanceof UnreadablePhoto ||
+  error instanceof BadArgument;
+
+/** Reads the bytes of a file. */
+type Reader = (bytes: Uint8Array) => Promise<object>;
+
+const fromCaller = (file: string): string => resolve(process.env['GRIM_FROM'] ?? '.', file);
 
 /** What a file gave, or why nothing: in the same manners as the verbs. */
-async function answerFor(
-  file: string,
-  wanted: Arguments['wanted'],
-): Promise<{ body: object; status: number }> {
+async function answerFor(file: string, read: Reader): Promise<{ body: object; status: number }> {
   try {
-    const bytes = new Uint8Array(await readFile(file));
-    return {
-      body: await readManualFile(bytes, { pdfLibrary, ...(wanted === undefined ? {} : { wanted }) }),
-      status: 0,
-    };
+    return { body: await read(new Uint8Array(await readFile(fromCaller(file)))), status: 0 };
   } catch (error) {
     const refused = troubleWith(error) ?? (isRefusal(error) ? error.message : undefined);
     const said = refused ?? 'the file could not be read';
@@ -73,19 +81,17 @@ async function answerFor(
   }
 }
 
-/** `read manual FILE… [--pages 3-9] [--lines]`; with --lines a file's name a line from stdin, too. */
-async function main(args: readonly string[]): Promise<number> {
-  const { files, lines, wanted } = argumentsOf(args);
+async function answerAll({ files, lines }: Arguments, read: Reader): Promise<number> {
   const [only] = files;
   if (!lines) {
     if (only === undefined || files.length > 1) throw new BadArgument('one FILE, or several with --lines');
-    const { body, status } = await answerFor(only, wanted);
+    const { body, status } = await answerFor(only, read);
     print(body);
     return status;
   }
   let worst = 0;
   const one = async (file: string): Promise<void> => {
-    const { body, status } = await answerFor(file, wanted);
+    const { body, status } = await answerFor(file, read);
     print({ file, ...body });
     worst = Math.max(worst, status);
   };
@@ -94,6 +100,22 @@ async function main(args: readonly string[]): Promise<number> {
     for await (const line of createInterface({ input: process.stdin }))
       if (line.trim() !== '') await one(line.trim());
   return worst;
+}
+
+/** `read manual|plate FILE… [--pages 3-9] [--lines]`; with --lines a file's name a line from stdin, too. */
+async function main(args: readonly string[]): Promise<number> {
+  const asked = argumentsOf(args);
+  const { wanted } = asked;
+  if (asked.what === 'manual')
+    return answerAll(asked, (bytes) =>
+      readManualFile(bytes, { pdfLibrary, ...(wanted === undefined ? {} : { wanted }) }),
+    );
+  let plates: PlateFiles | undefined;
+  try {
+    return await answerAll(asked, async (bytes) => (plates ??= await plateFiles('.')).read(bytes));
+  } finally {
+    await plates?.close();
+  }
 }
 
 try {

@@ -60,6 +60,8 @@ export function asNumber(text: string): string | null {
 const anyDigit = 0.03;
 /** The decimal sign is lost or seen where none is: this share of the chance that something is misread. */
 const lostPoint = 0.12;
+/** A digit is seen twice, or where there is a scratch: this share. */
+const digitTooMany = 0.06;
 const leastConfidence = 0.35;
 const mostConfidence = 0.995;
 
@@ -88,13 +90,28 @@ export function readingsOf(digits: string, confidence: number): Reading[] {
     for (let i = 1; i < digits.length; i += 1)
       add(`${digits.slice(0, i)}.${digits.slice(i)}`, (wrong * lostPoint) / (digits.length - 1));
   if (/^0\d/.test(digits)) add(`0.${digits.slice(1)}`, wrong * lostPoint);
-  const total = [...options.values()].reduce((a, b) => a + b, 0);
-  return [...options]
-    .map(([text, chance]) => ({
-      text,
-      value: Number(text),
-      prior: chance / total,
-      corrected: text !== digits,
-    }))
-    .filter(({ value }) => Number.isFinite(value));
+  if (places > 1)
+    [...digits].forEach((sign, i) => {
+      if (sign !== '.') add(digits.slice(0, i) + digits.slice(i + 1), (wrong * digitTooMany) / places);
+    });
+  // Nothing on a plate is nought.
+  const possible = [...options].filter(([text]) => Number(text) > 0);
+  const total = possible.reduce((sum, [, chance]) => sum + chance, 0);
+  return possible.map(([text, chance]) => ({
+    text,
+    value: Number(text),
+    prior: chance / total,
+    corrected: text !== digits,
+  }));
 }
+
+/** The readings of a number with their weights in nats: their chance, and how well each value would fit. */
+export const weighed = (
+  digits: string,
+  confidence: number,
+  fit: (value: number) => number,
+): { reading: Reading; weight: number }[] =>
+  readingsOf(digits, confidence).map((reading) => ({
+    reading,
+    weight: Math.log(reading.prior) + fit(reading.value),
+  }));

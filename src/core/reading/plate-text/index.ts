@@ -1,11 +1,12 @@
 // A rating plate or a drive's label, from its words with their places.
 import type { PlateQuantity } from './labels';
+import { driveSides, type DriveSides } from './drive';
 import { solved, type SolvedValue } from './solve';
-import { textBy, type PlateText } from './texts';
+import { textBy, textUnder, type PlateText } from './texts';
 import { valuesOf } from './values';
-import { plateLines, type PlateBox, type PlateWord } from './words';
+import { boxAround, plateLines, type PlateBox, type PlateWord } from './words';
 
-export type { PlateWord } from './words';
+export type { PlateBox, PlateWord } from './words';
 
 /** A value of a plate. */
 export interface Field<Value> {
@@ -77,34 +78,19 @@ const withoutGaps = (fields: { [Key in keyof PlateFields]: PlateFields[Key] | un
 
 const driveWords =
   /\b(?:input|output|in|out)\b ?:?|\b(?:inverter|converter|frequency converter|drive|vfd)\b/i;
-const inputLine = /\b(?:input|in|line|mains)\b/i;
-const outputLine = /\b(?:output|out|motor)\b/i;
-
-/** Input and output of a drive have the same units: which is which is said by the line. */
-function driveFields(
-  lines: readonly (readonly PlateWord[])[],
-): Pick<PlateFields, 'inputVolts' | 'outputAmps'> {
-  let side: 'input' | 'output' | null = null;
-  const sides = lines.map((words) => {
-    const text = words.map((w) => w.text).join(' ');
-    if (inputLine.test(text)) side = 'input';
-    else if (outputLine.test(text)) side = 'output';
-    return side;
-  });
-  const of = (wanted: 'input' | 'output'): SolvedValue[] =>
-    solved(valuesOf(lines.filter((_, i) => sides[i] === wanted)));
-  const volts = of('input').filter((v) => v.quantity === 'volts');
-  const numbers = volts.map((v) => v.value);
-  const [one] = volts;
-  const outputAmps = listOf(of('output'), 'amps');
+/** Input and output of a drive have the same units: which is which is said by line or column. */
+function sidesOf(sides: DriveSides): Pick<PlateFields, 'inputVolts' | 'outputAmps'> {
+  const [one] = sides.inputVolts;
+  const numbers = sides.inputVolts.map((v) => v.value);
+  const outputAmps = listOf(sides.outputAmps, 'amps');
   return {
     ...(one === undefined
       ? {}
       : {
           inputVolts: {
             value: [Math.min(...numbers), Math.max(...numbers)],
-            confidence: Math.min(...volts.map((v) => v.confidence)),
-            box: one.box,
+            confidence: Math.min(...sides.inputVolts.map((v) => v.confidence)),
+            box: sides.inputVolts.map((v) => v.box).reduce(boxAround),
           },
         }),
     ...(outputAmps.length === 0 ? {} : { outputAmps }),
@@ -113,6 +99,9 @@ function driveFields(
 
 const asNumberField = (text: PlateText | undefined): NumberField | undefined =>
   text === undefined || !/^\d+$/.test(text.value) ? undefined : { ...text, value: Number(text.value) };
+
+/** Serial numbers and types have digits. */
+const codePattern = /^([A-Z0-9/.-]{0,20}\d[A-Z0-9/.-]{0,20})$/i;
 
 /** Below this a value is asked, not taken. */
 const askedBelow = 0.9;
@@ -125,21 +114,31 @@ function findingsOf(values: readonly SolvedValue[]): PlateReading['findings'] {
         text: 'No value of a rating plate was found in this picture. Take it again closer, straight and without glare.',
       },
     ];
-  const told = values.filter((v) => v.quantity !== 'other');
   return [
-    ...told
+    ...values
       .filter((v) => Number(v.asRead) !== v.value)
       .map((v) => ({
         code: 'corrected' as const,
         text: `Read as ${v.asRead}; ${v.value} fits the other values.`,
       })),
-    ...told
+    ...values
       .filter((v) => v.orElse !== null && v.confidence < askedBelow)
       .map((v) => ({
         code: 'two-ways' as const,
         text: `${v.value} or ${String(v.orElse)}? Both fit: look at the plate.`,
       })),
   ];
+}
+
+/** A plate of which less than this share of the words was read well is too worn for anything to be taken unseen. */
+const leastReadWell = 0.68;
+const readWell = 0.8;
+const trustOfWorn = 0.9;
+
+function trustIn(lines: readonly (readonly PlateWord[])[]): number {
+  const words = lines.flat();
+  const share = words.filter((w) => w.confidence >= readWell).length / Math.max(1, words.length);
+  return share < leastReadWell ? trustOfWorn : 1;
 }
 
 /**
@@ -150,7 +149,10 @@ export function readPlate(words: readonly PlateWord[]): PlateReading {
   const lines = plateLines(words);
   const whole = lines.map((line) => line.map((w) => w.text).join(' ')).join('\n');
   const isDrive = driveWords.test(whole) && !/cos|r\/min|rpm|min-1/i.test(whole);
-  const values = solved(valuesOf(lines));
+  const trust = trustIn(lines);
+  const found = valuesOf(lines).map((value) => ({ ...value, assigned: value.assigned * trust }));
+  const sides = isDrive ? driveSides(lines, found) : null;
+  const values = sides === null ? solved(found) : [...sides.inputVolts, ...sides.outputAmps, ...sides.others];
   const list = (quantity: PlateQuantity): NumberField[] => listOf(values, quantity);
   const power = [
     ...list('power-kW').map((field): PowerField => ({ ...field, unit: 'kW' })),
@@ -166,23 +168,25 @@ export function readPlate(words: readonly PlateWord[]): PlateReading {
     cosPhi: first(list('cosPhi')),
     serviceFactor: first(list('serviceFactor')),
     poles: first(list('poles')),
-    insulationClass: textBy(
-      lines,
-      /(?:ins(?:ul)?\.?|isol\.?|th\.?) ?(?:cl(?:ass)?\.?)? ?:? ?(?:\d{3} ?\(?)?([ABEFH])\b/i,
-    ),
+    insulationClass:
+      textBy(lines, /(?:ins(?:ul)?|isol|th)\.? ?(?:cl(?:ass)?)?[.,: ]*(?:\d{3} ?\(?)?([ABEFH])\b/i) ??
+      textUnder(lines, /(?:ins(?:ul)?|isol|th)\.? ?(?:cl(?:ass)?)?\.?/i, /^\W?([ABEFH])\W?$/),
     connection: textBy(lines, /(Δ ?\/ ?[YλΥ]|[DY] ?\/ ?[DY]|\bdelta\b|\bstar\b|Δ|\bYY\b)/i),
-    serial: textBy(
-      lines,
-      /(?:ser(?:ial)?\.? ?(?:no|nr|number)?\.?|s\/n|n[°º]|no\.)[ :]*([A-Z0-9][A-Z0-9/-]{3,})/i,
-    ),
-    type: textBy(lines, /(?:type|typ|model|mod\.|cat\.? ?no\.?)[ :]*([A-Z0-9][A-Z0-9/.-]{1,})/i),
+    serial:
+      textBy(
+        lines,
+        /(?:\bser(?:ial)?\b\.? ?(?:no|nr|number)?\.?|s\/n|\bn[°ºrx]\.?|\bno\.)[ :]*([A-Z0-9][A-Z0-9/-]{3,})/i,
+      ) ?? textUnder(lines, /\bse[rn]i?[an]?l?\b\.? ?(?:no|nr|number)?\.?/i, codePattern),
+    type:
+      textBy(lines, /(?:\btype|\btyp|\bmodel|\bmod\.|cat\.? ?no\.?)[ :]*(?!ser)([A-Z0-9][A-Z0-9/.-]{1,})/i) ??
+      textUnder(lines, /\b(?:type|typ|model)\b/i, codePattern),
     phases: asNumberField(
       textBy(lines, /\b([13]) ?(?:~|ph\b|phase|PH\b)/i) ?? textBy(lines, /(?:ph(?:ase)?s?\.?)[ :]*([13])\b/i),
     ),
     waitMinutes:
       asNumberField(textBy(lines, /wait[^\d]{0,40}(\d{1,2}) ?min/i)) ??
       asNumberField(textBy(lines, /(\d{1,2}) ?min(?:utes?)?\b/i)),
-    ...(isDrive ? driveFields(lines) : {}),
+    ...(sides === null ? {} : sidesOf(sides)),
   });
   return { kind: isDrive ? 'drive' : isMotor ? 'motor' : 'unknown', fields, findings: findingsOf(values) };
 }

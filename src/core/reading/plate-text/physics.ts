@@ -68,10 +68,15 @@ const squared = (x: number): number => x * x;
 /** Beyond this a value is simply wrong; how far does not matter. */
 const worst_nats = -9;
 
+/** Power over apparent output power at the upper supply voltage: drives have current in hand, how much differs. */
+const usualOfDrives = 0.62;
+const driveSpread = 0.25;
+
 /** Does power fit volts, amps and power factor? Efficiency has to come out as usual for the size. */
-function powerFits({ power_kW, volts, amps, cosPhi, efficiency }: RatingPoint): number {
+function powerFits({ power_kW, volts, amps, cosPhi, efficiency }: RatingPoint, ofDrive: boolean): number {
   if (power_kW === undefined || volts === undefined || amps === undefined) return 0;
   const ratio = power_kW / ((Math.sqrt(3) * volts * amps) / 1000);
+  if (ofDrive) return Math.max(worst_nats, 1 - squared(Math.log(ratio / usualOfDrives) / driveSpread) / 2);
   const usual = usualEfficiency(power_kW);
   if (cosPhi === undefined) {
     const off = (ratio - usual * 0.82) / 0.1;
@@ -95,7 +100,8 @@ function speedFits({ hz, rpm, power_kW = 4 }: RatingPoint): number {
 }
 
 /** How well the values of one rating fit together, in nats. */
-export const pointFits = (point: RatingPoint): number => powerFits(point) + speedFits(point);
+export const pointFits = (point: RatingPoint, ofDrive = false): number =>
+  powerFits(point, ofDrive) + (ofDrive ? 0 : speedFits(point));
 
 /** How well two ratings of one winding fit: √3 between star and delta, 2 between parallel and series, amps the other way round. */
 export function pairFits(a: RatingPoint, b: RatingPoint): number {

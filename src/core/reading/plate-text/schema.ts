@@ -8,6 +8,7 @@ const confidence = z.number().min(0).max(1);
 export const plateWordSchema = z.strictObject({
   text: z.string().max(80),
   confidence,
+  digits: z.string().max(20).optional(),
   x0: place,
   y0: place,
   x1: place,

@@ -1,4 +1,4 @@
-import { readingsOf, type Reading } from './digits';
+import { weighed, type Reading } from './digits';
 import type { PlateQuantity } from './labels';
 import { inKilowatts, pairFits, plausible, pointFits, type RatingPoint } from './physics';
 import type { PlateValue } from './values';
@@ -24,11 +24,9 @@ interface Variable {
 const mostReadings = 16;
 
 function variableOf(found: PlateValue): Variable {
-  const weighed = readingsOf(found.digits, found.confidence).map((reading) => ({
-    reading,
-    weight: Math.log(reading.prior) + plausible(found.quantity, reading.value),
-  }));
-  const best = weighed.sort((a, b) => b.weight - a.weight).slice(0, mostReadings);
+  const best = weighed(found.digits, found.confidence, (value) => plausible(found.quantity, value))
+    .sort((a, b) => b.weight - a.weight)
+    .slice(0, mostReadings);
   return { found, readings: best.map(({ reading }) => reading) };
 }
 
@@ -116,8 +114,15 @@ function unitsAgree(point: Point, chosen: readonly number[], values: readonly Va
   return ratio > 0.9 && ratio < 1.12 ? 1.5 : -6;
 }
 
+/** What is to be solved: values, and which of them are one rating. */
+interface Problem {
+  points: readonly Point[];
+  values: readonly Variable[];
+  ofDrive: boolean;
+}
+
 /** How well a choice of readings fits together. */
-function fitOf(points: readonly Point[], chosen: readonly number[], values: readonly Variable[]): number {
+function fitOf({ points, values, ofDrive }: Problem, chosen: readonly number[]): number {
   const ratings = points.map((point) => valuesAt(point, chosen, values));
   const alone = values.reduce((sum, { found, readings }, i) => {
     const reading = readings[chosen[i] ?? 0];
@@ -125,14 +130,14 @@ function fitOf(points: readonly Point[], chosen: readonly number[], values: read
       ? sum
       : sum + Math.log(reading.prior) + plausible(found.quantity, reading.value);
   }, 0);
-  const together = ratings.reduce((sum, rating) => sum + pointFits(rating), 0);
+  const together = ratings.reduce((sum, rating) => sum + pointFits(rating, ofDrive), 0);
   const units = points.reduce((sum, point) => sum + unitsAgree(point, chosen, values), 0);
-  const pairs = ratings.slice(1).reduce((sum, rating, i) => sum + pairFits(ratings[i] ?? rating, rating), 0);
+  const pairs = ofDrive
+    ? 0
+    : ratings.slice(1).reduce((sum, rating, i) => sum + pairFits(ratings[i] ?? rating, rating), 0);
   return alone + together + units + pairs;
 }
 
-/** No plate has more; a picture of a text may. */
-const mostValues = 60;
 const sweeps = 6;
 /** Of two that are changed together, so many readings each. */
 const pairReadings = 8;
@@ -141,11 +146,12 @@ const pairReadings = 8;
  * The best choice: from what was read, one value after the other is changed as long as that fits better, then two at a time,
  * since a lost decimal sign may have drawn another value with it.
  */
-function best(points: readonly Point[], values: readonly Variable[]): number[] {
+function best(problem: Problem): number[] {
+  const { points, values } = problem;
   let chosen = values.map(() => 0);
-  let score = fitOf(points, chosen, values);
+  let score = fitOf(problem, chosen);
   const tryOn = (next: number[]): boolean => {
-    const fit = fitOf(points, next, values);
+    const fit = fitOf(problem, next);
     if (fit <= score + 1e-9) return false;
     score = fit;
     chosen = next;
@@ -180,19 +186,21 @@ function best(points: readonly Point[], values: readonly Variable[]): number[] {
 
 /**
  * What the values of a plate most likely are: what was read, weighed by what values of a plate are and by how they fit
- * together. The confidence of each is its share among its own readings, all others being as they are best.
+ * together: one value for each that was found. The confidence of each is its share among its own readings, all others being as they are best.
+ * @param points which values are one rating; found by lines and lists where it is left out
  */
-export function solved(all: readonly PlateValue[]): SolvedValue[] {
-  const found = all.filter(({ quantity }) => quantity !== 'other').slice(0, mostValues);
+export function solved(
+  found: readonly PlateValue[],
+  { points = pointsOf(found), ofDrive = false }: { points?: readonly Point[]; ofDrive?: boolean } = {},
+): SolvedValue[] {
   const values = found.map(variableOf);
-  const points = pointsOf(found);
-  const chosen = best(points, values);
+  const problem = { points, values, ofDrive };
+  const chosen = best(problem);
   return values.map(({ found: value, readings }, i) => {
     const fits = readings.map((_, r) =>
       fitOf(
-        points,
+        problem,
         chosen.map((c, j) => (j === i ? r : c)),
-        values,
       ),
     );
     const top = Math.max(...fits);

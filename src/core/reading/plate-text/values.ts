@@ -1,15 +1,8 @@
-import { asNumber } from './digits';
-import { quantityOf, type PlateQuantity } from './labels';
-import { boxAround, boxOf, type PlateBox, type PlateWord } from './words';
-
-/** A piece of a line: a number, a unit or label, or something else. */
-interface Token {
-  kind: 'number' | 'label' | 'sign' | 'other';
-  text: string;
-  quantity?: PlateQuantity | undefined;
-  confidence: number;
-  box: PlateBox;
-}
+import { weighed } from './digits';
+import type { PlateQuantity } from './labels';
+import { plausible } from './physics';
+import { tokensOf, type Token } from './tokens';
+import { boxAround, heightAt, type PlateBox, type PlateWord } from './words';
 
 /** A number of a plate and what it is. */
 export interface PlateValue {
@@ -17,148 +10,194 @@ export interface PlateValue {
   digits: string;
   confidence: number;
   box: PlateBox;
-  /** How surely it is this quantity: by a unit beside it, a label before it, or a head above it. */
+  /** How surely it is this quantity, by where its label stands. */
   assigned: number;
   /** The line it is on, from the top. */
   line: number;
 }
 
-const cut = (word: PlateWord, from: number, to: number): PlateBox => {
-  const perSign = (word.x1 - word.x0) / Math.max(1, word.text.length);
-  return { ...boxOf(word), x0: word.x0 + from * perSign, x1: word.x0 + to * perSign };
-};
+/** Numbers that stand together, parted by a stroke or a dash. */
+interface Group {
+  numbers: Token[];
+  box: PlateBox;
+  line: number;
+  /** Its place among the pieces of the line. */
+  from: number;
+  to: number;
+}
 
-/** Numbers and units of one word: "400V" are two, "230/400" three. Type codes stay whole. */
-function tokensOfWord(word: PlateWord): Token[] {
-  const { text, confidence } = word;
-  const whole = quantityOf(text);
-  if (whole !== undefined) return [{ kind: 'label', text, quantity: whole, confidence, box: boxOf(word) }];
-  // "3~": the phases are no value of the label that follows.
-  if (/^[13] ?(?:~|ph\.?)$/i.test(text)) return [{ kind: 'sign', text, confidence, box: boxOf(word) }];
-  const number = asNumber(text);
-  if (number !== null && /\d/.test(text))
-    return [{ kind: 'number', text: number, confidence, box: boxOf(word) }];
-  const pieces = [...text.matchAll(/\d[\d.,]*|[/–~-]+|[^\d/–~-]+/g)];
-  const tokens = pieces.flatMap((piece): Token[] => {
-    const box = cut(word, piece.index, piece.index + piece[0].length);
-    const digits = /\d/.test(piece[0]) ? asNumber(piece[0]) : null;
-    if (digits !== null) return [{ kind: 'number', text: digits, confidence, box }];
-    const quantity = quantityOf(piece[0]);
-    if (quantity !== undefined) return [{ kind: 'label', text: piece[0], quantity, confidence, box }];
-    if (/^[/–~-]+$/.test(piece[0])) return [{ kind: 'sign', text: piece[0], confidence, box }];
-    // Letters of a winding beside its volts: "D400", "Δ/Y".
-    if (/^(?:[ΔDYλ]|delta|star)$/i.test(piece[0])) return [];
-    return [{ kind: 'other', text: piece[0], confidence, box }];
+const isStroke = (token: Token | undefined): boolean =>
+  token?.kind === 'sign' && /^[/–~—-]+$/.test(token.text);
+
+function groupsOf(tokens: readonly Token[], line: number): Group[] {
+  const groups: Group[] = [];
+  tokens.forEach((token, i) => {
+    if (token.kind !== 'number') return;
+    const last = groups.at(-1);
+    if (last !== undefined && last.to === i - 2 && isStroke(tokens[i - 1])) {
+      last.numbers.push(token);
+      last.box = boxAround(last.box, token.box);
+      last.to = i;
+    } else groups.push({ numbers: [token], box: token.box, line, from: i, to: i });
   });
-  // "1LA7" or "IP55" is a code, not the number in it.
-  const isCode = tokens.some((t) => t.kind === 'other') && tokens.some((t) => t.kind === 'number');
-  return isCode ? [{ kind: 'other', text, confidence, box: boxOf(word) }] : tokens;
+  return groups;
 }
 
-/** Words that are one label together: "cos φ", "r / min". */
-function joinedLabels(words: readonly PlateWord[]): PlateWord[] {
-  const joined: PlateWord[] = [];
-  for (const word of words) {
-    const last = joined.at(-1);
-    const both = last === undefined ? '' : `${last.text} ${word.text}`;
-    if (last !== undefined && /^cos\.?$/i.test(last.text) && /^[φϕøo0@pq9¢]|^phi/i.test(word.text))
-      joined[joined.length - 1] = {
-        ...word,
-        ...boxAround(last, word),
-        text: 'cosφ',
-        confidence: Math.min(last.confidence, word.confidence),
-      };
-    else if (last !== undefined && /^(?:service factor|power factor|s\. ?f\.?|p\. ?f\.?)$/i.test(both))
-      joined[joined.length - 1] = { ...word, ...boxAround(last, word), text: both };
-    else joined.push(word);
-  }
-  return joined;
+/** How plates write what a number is: "7.5 kW", "kW 7.5", or "kW" over it. */
+type Style = 'behind' | 'before' | 'above';
+const styles: readonly Style[] = ['behind', 'before', 'above'];
+
+/** A label that may be a group's, with its odds in nats by where it stands. */
+interface Candidate {
+  style: Style;
+  quantity: PlateQuantity;
+  odds: number;
 }
+
+/** Odds lost for each height of a letter that label and number are apart. */
+const perHeightBehind = 0.8;
+const perHeightBefore = 0.08;
+const perHeightAbove = 0.35;
+/** Over each further number that shares the label, and over each further line. */
+const perSharing = 0.6;
+const perLine = 0.25;
+/** A nearer label in the same column stands between. */
+const behindAnother = 3;
+/** A head of columns reaches over so many lines. */
+const reach = 8;
 
 const centre = (box: PlateBox): number => (box.x0 + box.x1) / 2;
 
-interface HeadLine {
-  line: number;
-  labels: Token[];
+/** A label that was read with less counts less, in nats for each e-fold. */
+const perConfidence = 1.5;
+/** No scratch makes a label of so many letters. */
+const longLabel = 3;
+const trustIn = ({ confidence, text }: Token): number =>
+  perConfidence * Math.log(Math.max(text.length >= longLabel ? 0.3 : 0.02, confidence));
+
+/** Along the line to the nearest label, over numbers and signs. */
+function labelAlong(
+  tokens: readonly Token[],
+  group: Group,
+  step: 1 | -1,
+  height: number,
+): Candidate | undefined {
+  const style: Style = step === 1 ? 'behind' : 'before';
+  const perHeight = step === 1 ? perHeightBehind : perHeightBefore;
+  let odds = 0;
+  let edge = step === 1 ? group.box.x1 : group.box.x0;
+  for (let j = step === 1 ? group.to + 1 : group.from - 1; j >= 0 && j < tokens.length; j += step) {
+    const token = tokens[j];
+    if (token === undefined || token.kind === 'other') return undefined;
+    odds -= (perHeight * Math.max(0, step * ((step === 1 ? token.box.x0 : token.box.x1) - edge))) / height;
+    if (token.kind === 'label')
+      return token.quantity === undefined
+        ? undefined
+        : { style, quantity: token.quantity, odds: odds + trustIn(token) };
+    if (token.kind === 'number') odds -= perSharing;
+    edge = step === 1 ? token.box.x1 : token.box.x0;
+  }
+  return undefined;
 }
 
-/** A line of units over columns of values. */
-const isHead = (tokens: readonly Token[]): boolean =>
-  tokens.filter((t) => t.kind === 'label').length >= 3 && tokens.every((t) => t.kind !== 'number');
+/** Labels above, by how well they stand over the number: centre over centre, or left edge over left edge. */
+function labelsAbove(lines: readonly (readonly Token[])[], group: Group, height: number): Candidate[] {
+  const found: Candidate[] = [];
+  for (let line = group.line - 1; line >= Math.max(0, group.line - reach); line -= 1) {
+    const nearer = found.length > 0 ? behindAnother : 0;
+    for (const token of lines[line] ?? []) {
+      if (token.kind !== 'label' || token.quantity === undefined) continue;
+      const off = Math.min(
+        Math.abs(centre(token.box) - centre(group.box)),
+        Math.abs(token.box.x0 - group.box.x0),
+      );
+      const overlaps = token.box.x0 < group.box.x1 + height && token.box.x1 > group.box.x0 - height;
+      if (overlaps)
+        found.push({
+          style: 'above',
+          quantity: token.quantity,
+          odds: trustIn(token) - nearer - (perHeightAbove * off) / height - perLine * (group.line - line - 1),
+        });
+    }
+  }
+  return found;
+}
 
-/** How surely a number belongs to the label: close behind or before, or under it. */
-const unitBehind = 0.99;
-const labelBefore = 0.97;
-const headAbove = 0.96;
-/** Lines below a head that still belong to it. */
-const reach = 8;
+/** The odds that a number has no label at all. */
+const unlabelled_nats = -5;
 
-/** Numbers of one line that share a label: parted by a stroke or a dash, or simply one after the other. */
-function assignInLine(tokens: readonly Token[], line: number): PlateValue[] {
-  const values: PlateValue[] = [];
-  const labels = tokens.filter((t) => t.kind === 'label');
-  const first = tokens.find((t) => t.kind === 'label' || t.kind === 'number');
-  const labelFirst = first?.kind === 'label';
-  tokens.forEach((token, i) => {
-    if (token.kind !== 'number' || labels.length === 0) return;
-    // Over other numbers and strokes to the label that these numbers share.
-    const find = (step: 1 | -1): Token | undefined => {
-      for (let j = i + step; j >= 0 && j < tokens.length; j += step) {
-        const other = tokens[j];
-        if (other === undefined || other.kind === 'other') return undefined;
-        if (other.kind === 'label') return other;
-      }
-      return undefined;
-    };
-    const [nearest, farther] = labelFirst ? [find(-1), find(1)] : [find(1), find(-1)];
-    const label = nearest ?? farther;
-    if (label?.quantity === undefined) return;
-    values.push({
-      quantity: label.quantity,
-      digits: token.text,
-      confidence: token.confidence,
-      box: token.box,
-      assigned: labelFirst ? labelBefore : unitBehind,
-      line,
-    });
+/** How well numbers of a group can be a quantity, in nats for each. */
+const fitOf = (group: Group, quantity: PlateQuantity): number =>
+  group.numbers.reduce((sum, { text, confidence }) => {
+    const readings = weighed(text, confidence, (value) => plausible(quantity, value));
+    return sum + Math.max(...readings.map(({ weight }) => weight));
+  }, 0) / group.numbers.length;
+
+const rounds = 6;
+/** No style is ruled out: plates mix them. */
+const leastShare = 0.04;
+
+/**
+ * What each group is. A plate keeps mostly to one style of writing, which is found together with the labels: shares of the
+ * styles and shares of the labels by turns (expectation and maximization).
+ */
+function assigned(
+  candidates: readonly (readonly (Candidate & { fit: number })[])[],
+): ({ quantity: PlateQuantity; share: number } | null)[] {
+  let styleShare: Record<Style, number> = { behind: 1 / 3, before: 1 / 3, above: 1 / 3 };
+  const sharesOf = (list: readonly (Candidate & { fit: number })[]): number[] => {
+    const weights = list.map(({ style, odds, fit }) => styleShare[style] * Math.exp(odds + fit));
+    const total = weights.reduce((a, b) => a + b, Math.exp(unlabelled_nats));
+    return weights.map((weight) => weight / total);
+  };
+  for (let round = 0; round < rounds; round += 1) {
+    const sums: Record<Style, number> = { behind: 0, before: 0, above: 0 };
+    for (const list of candidates)
+      sharesOf(list).forEach((share, i) => {
+        const style = list[i]?.style;
+        if (style !== undefined) sums[style] += share;
+      });
+    const total = styles.reduce((sum, style) => sum + sums[style], 1e-9);
+    const share = (style: Style): number => Math.max(leastShare, sums[style] / total);
+    styleShare = { behind: share('behind'), before: share('before'), above: share('above') };
+  }
+  return candidates.map((list) => {
+    const shares = sharesOf(list);
+    const by = new Map<PlateQuantity, number>();
+    list.forEach(({ quantity }, i) => by.set(quantity, (by.get(quantity) ?? 0) + (shares[i] ?? 0)));
+    const [best] = [...by].sort((a, b) => b[1] - a[1]);
+    return best === undefined || best[1] < 0.3 ? null : { quantity: best[0], share: best[1] };
   });
-  return values;
 }
 
-/** Numbers under a head of units, by the column they stand in. */
-function assignUnder(head: HeadLine, tokens: readonly Token[], line: number): PlateValue[] {
-  return tokens.flatMap((token): PlateValue[] => {
-    if (token.kind !== 'number') return [];
-    const label = [...head.labels].sort(
-      (a, b) => Math.abs(centre(a.box) - centre(token.box)) - Math.abs(centre(b.box) - centre(token.box)),
-    )[0];
-    if (label?.quantity === undefined) return [];
-    return [
-      {
-        quantity: label.quantity,
-        digits: token.text,
-        confidence: token.confidence,
-        box: token.box,
-        assigned: headAbove,
-        line,
-      },
-    ];
-  });
-}
+/** Labels are never quite certain. */
+const mostAssigned = 0.995;
+/** No plate has more values; a picture of a text may. */
+const mostValues = 60;
 
 /** All numbers of a plate that have a label, with the place each was found at. */
 export function valuesOf(lines: readonly (readonly PlateWord[])[]): PlateValue[] {
-  let head: HeadLine | null = null;
-  return lines.flatMap((words, line) => {
-    const tokens = joinedLabels(words).flatMap(tokensOfWord);
-    if (isHead(tokens)) {
-      head = { line, labels: tokens.filter((t) => t.kind === 'label') };
-      return [];
-    }
-    const own = assignInLine(tokens, line);
-    const numbers = tokens.filter((t) => t.kind === 'number').length;
-    if (head !== null && line - head.line <= reach && numbers >= 2 && own.length < numbers)
-      return assignUnder(head, tokens, line);
-    return own;
+  const tokens = lines.map(tokensOf);
+  const height = Math.max(1, heightAt(lines.flat(), 0.5));
+  const groups = tokens.flatMap(groupsOf);
+  const candidates = groups.map((group) => {
+    const own = tokens[group.line] ?? [];
+    const along = [labelAlong(own, group, 1, height), labelAlong(own, group, -1, height)];
+    return [...along.flatMap((c) => c ?? []), ...labelsAbove(tokens, group, height)].map((candidate) => ({
+      ...candidate,
+      fit: fitOf(group, candidate.quantity),
+    }));
   });
+  const values = assigned(candidates).flatMap((found, index): PlateValue[] => {
+    const group = groups[index];
+    if (group === undefined || found === null) return [];
+    if (found.quantity === 'other') return [];
+    // "0-480 V": a range from nought has one value that says anything.
+    const told = group.numbers.filter(({ text }) => Number(text) !== 0);
+    return told.map(({ text, confidence, box }) => ({
+      ...{ quantity: found.quantity, digits: text, confidence, box, line: group.line },
+      assigned: Math.min(mostAssigned, found.share),
+    }));
+  });
+  return values.slice(0, mostValues);
 }

@@ -13,6 +13,8 @@ import { Choice, Field, Select, optionsOf } from '../../kit/field';
 import { useTypedForm } from '../../kit/typed-form';
 import { TickBox } from '../../kit/tick';
 import { Photos } from '../../kit/photos';
+import { driveTexts } from './plate-items';
+import { PlateReader } from './plate-reader';
 import { driveLabelSchema, driveOf, labelTextFrom, labelTextOf, type LabelText } from './drive-label';
 
 type Drive = Payload<'identify.drive'>;
@@ -107,58 +109,79 @@ export function DriveForm({
     <Field key={name} figure={shown.unit !== undefined} {...shown} {...text(name)} />
   );
   return (
-    <form onSubmit={save} noValidate aria-label="Drive label">
-      <FieldGrid>
-        <Select
-          label="Type"
-          value={chosen}
-          onChange={choose}
-          options={[
-            { value: freeEntry, label: 'not in the catalogue: enter by hand' },
-            ...catalogue.flatMap((t) =>
-              t.models.map((m) => ({ value: keyOf(t, m.type), label: `${t.maker} ${m.type}` })),
-            ),
-          ]}
-        />
-        {plainFields.map(field)}
-        <Choice
-          label="Phases in"
-          value={phases}
-          onChange={setPhases}
-          disabled={known !== null}
-          options={[
-            { value: '3', label: 'three' },
-            { value: '1', label: 'one' },
-          ]}
-        />
-        {ratedFields.map(field)}
-      </FieldGrid>
-      {known === null && (
+    <>
+      <PlateReader
+        said="Photo of the drive label"
+        take={(taken) => {
+          const texts = driveTexts(taken);
+          for (const name of keysOf(typed)) {
+            const value = texts[name];
+            if (value !== undefined) set(name, value);
+          }
+          if (taken.phases === '1' || taken.phases === '3') setPhases(taken.phases);
+        }}
+      />
+      <form onSubmit={save} noValidate aria-label="Drive label">
         <FieldGrid>
-          <Choice
-            label="Brake terminal"
-            value={brake}
-            onChange={setBrake}
-            options={optionsOf({ yes: 'yes', no: 'no', unknown: 'not known' })}
+          <Select
+            label="Type"
+            value={chosen}
+            onChange={choose}
+            options={[
+              { value: freeEntry, label: 'not in the catalogue: enter by hand' },
+              ...catalogue.flatMap((t) =>
+                t.models.map((m) => ({ value: keyOf(t, m.type), label: `${t.maker} ${m.type}` })),
+              ),
+            ]}
           />
+          {plainFields.map(field)}
           <Choice
-            label="Between rectifier and capacitor bank"
-            value={link}
-            onChange={setLink}
-            options={optionsOf(linkWords)}
+            label="Phases in"
+            value={phases}
+            onChange={setPhases}
+            disabled={known !== null}
+            options={[
+              { value: '3', label: 'three' },
+              { value: '1', label: 'one' },
+            ]}
           />
-          <Choice label="DC bus fuse" value={fuse} onChange={setFuse} options={optionsOf(fuseWords)} />
+          {ratedFields.map(field)}
         </FieldGrid>
-      )}
-      <Box as="label" display="inline-flex" gap="2.5" alignItems="center" minH="48px" mb="3" cursor="pointer">
-        <TickBox checked={similar} onChange={setSimilar} />
-        Available drawing is only similar to this unit
-      </Box>
-      <Box mb="3">
-        <Photos label="Drive label" photos={photos} onChange={setPhotos} />
-      </Box>
-      <Primary type="submit">Save drive nameplate</Primary>
-      <KeptNote text={kept} refused={refused} />
-    </form>
+        {known === null && (
+          <FieldGrid>
+            <Choice
+              label="Brake terminal"
+              value={brake}
+              onChange={setBrake}
+              options={optionsOf({ yes: 'yes', no: 'no', unknown: 'not known' })}
+            />
+            <Choice
+              label="Between rectifier and capacitor bank"
+              value={link}
+              onChange={setLink}
+              options={optionsOf(linkWords)}
+            />
+            <Choice label="DC bus fuse" value={fuse} onChange={setFuse} options={optionsOf(fuseWords)} />
+          </FieldGrid>
+        )}
+        <Box
+          as="label"
+          display="inline-flex"
+          gap="2.5"
+          alignItems="center"
+          minH="48px"
+          mb="3"
+          cursor="pointer"
+        >
+          <TickBox checked={similar} onChange={setSimilar} />
+          Available drawing is only similar to this unit
+        </Box>
+        <Box mb="3">
+          <Photos label="Drive label" photos={photos} onChange={setPhotos} />
+        </Box>
+        <Primary type="submit">Save drive nameplate</Primary>
+        <KeptNote text={kept} refused={refused} />
+      </form>
+    </>
   );
 }

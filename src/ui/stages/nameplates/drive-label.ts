@@ -52,8 +52,9 @@ export const labelTextFrom = (
   type: model.type,
   supply_V: String(type.supply_V),
   ratedAmps: String(model.ratedAmps),
-  capacitance_uF: String(model.capacitance_uF),
-  bleeder_kohm: String(model.bleederOhm / 1000),
+  // What the catalogue only assumes is nobody's statement.
+  capacitance_uF: stated(stageOf(type, model), 'capacitance_uF'),
+  bleeder_kohm: stated(stageOf(type, model), 'bleederOhm', 1000),
   labelWait_min: String(type.labelWait_min),
 });
 
@@ -85,16 +86,18 @@ export function driveOf(
           brake: brake === 'yes',
         })
       : stageOf(catalogued.type, catalogued.model);
+  const assumedByType = catalogued?.type.stage.assumed ?? [];
   const unknown = {
-    link: catalogued === null && link === 'unknown',
-    fuse: catalogued === null && fuse === 'unknown',
-    brake: catalogued === null && brake === 'unknown',
+    link: catalogued === null ? link === 'unknown' : assumedByType.includes('link'),
+    fuse: catalogued === null ? fuse === 'unknown' : assumedByType.includes('fuse'),
+    brake: catalogued === null ? brake === 'unknown' : assumedByType.includes('brake'),
     bleederOhm: bleeder_kohm === null,
     capacitance_uF: capacitance_uF === null,
   };
   const assumed = assumables.filter((what) => unknown[what]);
+  const { assumed: _assumed, ...asBuilt } = built;
   const stage: Stage = {
-    ...built,
+    ...asBuilt,
     ...(capacitance_uF === null ? {} : { capacitance_uF }),
     ...(bleeder_kohm === null ? {} : { bleederOhm: bleeder_kohm * 1000 }),
     ...(assumed.length === 0 ? {} : { assumed }),

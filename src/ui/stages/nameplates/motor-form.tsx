@@ -2,6 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Payload } from '@/core/logbook';
+import { keysOf } from '@/core/numerics/arrays';
 import { formatSignificant } from '@/core/numerics/figures';
 import { fittingReadings, plateSums, type Finding, type Plate } from '@/core/equipment/plate';
 import { Primary, Secondary } from '../../kit/buttons';
@@ -13,6 +14,8 @@ import { StateMark, type Mark } from '../../kit/state-mark';
 import { Tick } from '../../kit/tick';
 import { Disclosure } from '../../kit/why';
 import { useTypedForm } from '../../kit/typed-form';
+import { motorTexts } from './plate-items';
+import { PlateReader } from './plate-reader';
 import { isWrong, motorEntryOf, motorPlateSchema, plateSoFar, plateTypedOf } from './motor-plate';
 import { ratedPower, writeQuantity } from '@/core/terms';
 import { useTerms } from '../../kit/terms';
@@ -98,56 +101,72 @@ export function MotorForm({ motor, keep }: { motor: Motor | null; keep: (motor: 
     <Field label={label} figure unit={unit} {...text(name)} />
   );
   return (
-    <form onSubmit={save} noValidate aria-label="Motor nameplate">
-      <FieldGrid min="150px">
-        {figure('power', 'Power', typed.unit)}
-        <Choice
-          label="in"
-          {...pick('unit')}
-          options={optionsOf(us ? { hp: 'hp', kW: 'kW' } : { kW: 'kW', hp: 'hp' })}
-        />
-        {figure('volts', 'Volts', 'V')}
-        {figure('amps', us ? 'FLA' : 'Amps', 'A')}
-        {figure('hz', 'Frequency', 'Hz')}
-        {figure('rpm', 'Speed', 'rpm')}
-        {figure('cosPhi', 'cos φ')}
-        {figure('serviceFactor', 'Service factor')}
-        {figure('poles', 'Poles')}
-        <Field label="Insulation class" maxLength={4} {...text('insulationClass')} />
-        <Field label="Motor serial number" maxLength={200} {...text('serial')} />
-      </FieldGrid>
-      <FieldGrid min="150px">
-        <Choice
-          label="Connected in"
-          {...pick('connection')}
-          options={optionsOf({ star: 'star', delta: 'delta' })}
-        />
-        {figure('volts2', `Other pair (${typed.connection === 'star' ? 'delta' : 'star'}), volts`, 'V')}
-        {figure('amps2', 'Other pair, amps', 'A')}
-      </FieldGrid>
-      {plate !== null && <Sums plate={plate} />}
-      {plate !== null && isWrong(plate) && (
-        <Asked
-          plate={plate}
-          asWritten={tick('asWritten')}
-          take={({ power, amps, poles }) => {
-            set('unit', power.unit);
-            set('power', String(power.value));
-            set('amps', String(amps));
-            if (poles !== undefined) set('poles', String(poles));
-          }}
-        />
-      )}
-      <Box mb="3">
-        <Photos label="Motor nameplate" photos={typed.photos} onChange={(photos) => set('photos', photos)} />
-      </Box>
-      <Primary type="submit">Save motor nameplate</Primary>
-      {held && (
-        <Text role="alert" color="failed" fontWeight="500" mt="2">
-          Not saved yet: the values contradict each other. See above for possible corrections.
-        </Text>
-      )}
-      <KeptNote text={kept} refused={refused} />
-    </form>
+    <>
+      <PlateReader
+        said="Photo of the motor nameplate"
+        take={(taken) => {
+          const texts = motorTexts(taken);
+          for (const name of keysOf(typed)) {
+            const value = texts[name];
+            if (value !== undefined) set(name, value);
+          }
+        }}
+      />
+      <form onSubmit={save} noValidate aria-label="Motor nameplate">
+        <FieldGrid min="150px">
+          {figure('power', 'Power', typed.unit)}
+          <Choice
+            label="in"
+            {...pick('unit')}
+            options={optionsOf(us ? { hp: 'hp', kW: 'kW' } : { kW: 'kW', hp: 'hp' })}
+          />
+          {figure('volts', 'Volts', 'V')}
+          {figure('amps', us ? 'FLA' : 'Amps', 'A')}
+          {figure('hz', 'Frequency', 'Hz')}
+          {figure('rpm', 'Speed', 'rpm')}
+          {figure('cosPhi', 'cos φ')}
+          {figure('serviceFactor', 'Service factor')}
+          {figure('poles', 'Poles')}
+          <Field label="Insulation class" maxLength={4} {...text('insulationClass')} />
+          <Field label="Motor serial number" maxLength={200} {...text('serial')} />
+        </FieldGrid>
+        <FieldGrid min="150px">
+          <Choice
+            label="Connected in"
+            {...pick('connection')}
+            options={optionsOf({ star: 'star', delta: 'delta' })}
+          />
+          {figure('volts2', `Other pair (${typed.connection === 'star' ? 'delta' : 'star'}), volts`, 'V')}
+          {figure('amps2', 'Other pair, amps', 'A')}
+        </FieldGrid>
+        {plate !== null && <Sums plate={plate} />}
+        {plate !== null && isWrong(plate) && (
+          <Asked
+            plate={plate}
+            asWritten={tick('asWritten')}
+            take={({ power, amps, poles }) => {
+              set('unit', power.unit);
+              set('power', String(power.value));
+              set('amps', String(amps));
+              if (poles !== undefined) set('poles', String(poles));
+            }}
+          />
+        )}
+        <Box mb="3">
+          <Photos
+            label="Motor nameplate"
+            photos={typed.photos}
+            onChange={(photos) => set('photos', photos)}
+          />
+        </Box>
+        <Primary type="submit">Save motor nameplate</Primary>
+        {held && (
+          <Text role="alert" color="failed" fontWeight="500" mt="2">
+            Not saved yet: the values contradict each other. See above for possible corrections.
+          </Text>
+        )}
+        <KeptNote text={kept} refused={refused} />
+      </form>
+    </>
   );
 }

@@ -1,0 +1,80 @@
+/** A motor plate and a drive label read from their photos, looked at, and taken over. */
+import { readFileSync } from 'node:fs';
+import { damaged } from '../checks/plates/damage';
+import { fontStyle } from '../checks/plates/draw';
+import { madePlates, type MadePlate } from '../checks/plates/plates';
+import { audit } from './audit';
+import { choosePerson, inesId, newJob, picture, visit, watchConsole } from './demo';
+import { expect, test } from './test';
+import type { Page } from '@playwright/test';
+
+const plates = madePlates(8);
+
+/** The photo of a plate, drawn by the browser of the test. */
+async function photoOf(page: Page, name: string, grade: 1 | 2): Promise<{ plate: MadePlate; photo: Buffer }> {
+  const plate = plates.find((p) => p.name.startsWith(name));
+  if (plate === undefined) throw new Error(`no plate ${name}`);
+  const drawer = await page.context().newPage();
+  await drawer.setContent(plate.html.replace('<style>', `<style>${fontStyle()}`));
+  await drawer.evaluate(() => document.fonts.ready.then(() => undefined));
+  const drawn = await drawer.locator('body').screenshot();
+  await drawer.close();
+  return { plate, photo: await damaged(drawn, grade, 5) };
+}
+
+const list = (page: Page) => page.getByRole('list', { name: 'Read from the photo' });
+
+test('a motor plate: read, what is sure is ticked, and the form is filled', async ({ page }) => {
+  test.setTimeout(120_000);
+  const errors = watchConsole(page);
+  await choosePerson(page, inesId);
+  const job = await newJob(page.request, 'Plate bench');
+  const { plate, photo } = await photoOf(page, 'american', 1);
+  await visit(page, `/jobs/${job}/nameplates`);
+  await page
+    .getByLabel('Photo of the motor nameplate')
+    .setInputFiles([{ name: 'plate.jpg', mimeType: 'image/jpeg', buffer: photo }]);
+  await expect(page.getByText(/^Reading the photo/)).toBeVisible();
+  const volts = list(page)
+    .getByRole('listitem')
+    .filter({ has: page.getByLabel('Volts', { exact: true }) });
+  await expect(volts.getByLabel('Volts', { exact: true })).toHaveValue('230 / 460', { timeout: 60_000 });
+  await expect(volts.getByRole('checkbox')).toBeChecked();
+  await expect(volts.getByRole('img', { name: 'As photographed' })).toHaveCount(2);
+  await audit(page, 'plate reader');
+  for (const box of await list(page).getByRole('checkbox').all()) await box.check();
+  await page.getByRole('button', { name: 'Fill in what is ticked' }).click();
+  const form = page.getByRole('form', { name: 'Motor nameplate' });
+  const { power, amps = [], rpm = [], cosPhi } = plate.truth;
+  await expect(form.getByRole('textbox', { name: 'Power', exact: true }).last()).toHaveValue(
+    String(power[0]),
+  );
+  await expect(form.getByRole('textbox', { name: 'Speed', exact: true }).last()).toHaveValue(String(rpm[0]));
+  await expect(form.getByRole('textbox', { name: 'cos φ' })).toHaveValue(String(cosPhi));
+  await expect(form.getByRole('textbox', { name: /^Other pair, amps/ })).toHaveValue(String(amps[0]));
+  expect(errors).toEqual([]);
+});
+
+test('a drive label fills the drive’s form; what is no picture is refused', async ({ page }) => {
+  test.setTimeout(120_000);
+  await choosePerson(page, inesId);
+  const job = await newJob(page.request, 'Label bench');
+  const { plate, photo } = await photoOf(page, 'labelSmall', 1);
+  await visit(page, `/jobs/${job}/nameplates`);
+  const field = page.getByLabel('Photo of the drive label');
+  await field.setInputFiles([
+    { name: 'list.png', mimeType: 'image/png', buffer: readFileSync('package.json') },
+  ]);
+  const form = page.getByRole('form', { name: 'Drive label' });
+  await expect(page.getByRole('main').getByRole('alert')).toContainText('no picture');
+  await field.setInputFiles([{ name: 'label.jpg', mimeType: 'image/jpeg', buffer: photo }]);
+  await expect(list(page)).toBeVisible({ timeout: 60_000 });
+  await picture(page, 'plate-reader');
+  for (const box of await list(page).getByRole('checkbox').all()) await box.check();
+  await page.getByRole('button', { name: 'Fill in what is ticked' }).click();
+  const { outputAmps = [], serial = '', waitMinutes } = plate.truth;
+  await expect(form.getByLabel('Rated output current')).toHaveValue(String(outputAmps[0]));
+  await expect(form.getByLabel('Serial number').last()).toHaveValue(serial);
+  await expect(form.getByLabel('Supply', { exact: true })).toHaveValue('230');
+  await expect(form.getByLabel('Discharge time on the label')).toHaveValue(String(waitMinutes));
+});

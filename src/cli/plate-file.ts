@@ -1,0 +1,58 @@
+import sharp from 'sharp';
+import { createWorker, OEM } from 'tesseract.js';
+import type { PlateReading } from '@/core/reading/plate-text';
+import { tesseractReader } from '@/readers/letters/tesseract';
+import { greyOf, photoSide, readPlatePhoto } from '@/readers/plate-photo';
+
+/** A picture that cannot be read, in words for the person. */
+export class UnreadablePhoto extends Error {}
+
+/** Where the data of the language ships. */
+const languageFolder = 'node_modules/@tesseract.js-data/eng/4.0.0_best_int';
+
+/** A reader of plates, and how to let it go. */
+export interface PlateFiles {
+  read: (bytes: Uint8Array) => Promise<PlateReading>;
+  close: () => Promise<void>;
+}
+
+/**
+ * Starts a reader of plates from picture files (PNG, JPEG, WebP, TIFF).
+ * @param root folder of the programme, in which its packages are
+ */
+export async function plateFiles(root: string): Promise<PlateFiles> {
+  const worker = await createWorker('eng', OEM.LSTM_ONLY, {
+    langPath: `${root}/${languageFolder}`,
+    gzip: true,
+    cacheMethod: 'none',
+  });
+  await worker.setParameters({ debug_file: '/dev/null' });
+  const letters = tesseractReader({
+    setParameters: (parameters) => worker.setParameters(parameters),
+    recognize: (image, options, output) => worker.recognize(Buffer.from(image), options, output),
+  });
+  return {
+    close: async () => {
+      await worker.terminate();
+    },
+    read: async (bytes) => {
+      const upright = sharp(bytes).autoOrient();
+      const { data, info } = await upright
+        .resize({ width: photoSide, height: photoSide, fit: 'inside', withoutEnlargement: true })
+        .flatten({ background: '#fff' })
+        .ensureAlpha()
+        .toColourspace('srgb')
+        .raw()
+        .toBuffer({ resolveWithObject: true })
+        .catch((error: unknown) => {
+          throw new UnreadablePhoto('the file is no picture that can be read: PNG, JPEG, WebP and TIFF can', {
+            cause: error,
+          });
+        });
+      const { width = info.width, height = info.height } = (await sharp(bytes).metadata()).autoOrient;
+      return await readPlatePhoto(greyOf({ width: info.width, height: info.height, data }), letters, {
+        scale: Math.max(width, height) / Math.max(info.width, info.height),
+      });
+    },
+  };
+}

@@ -1,0 +1,54 @@
+import { expose } from 'comlink';
+import { createWorker, OEM } from 'tesseract.js';
+import type { PlateReading } from '@/core/reading/plate-text';
+import { tesseractReader } from '@/readers/letters/tesseract';
+import { greyOf, photoSide, readPlatePhoto } from '@/readers/plate-photo';
+
+/** The reader of letters, started with the first photo: its parts are loaded by nobody else. */
+async function startLetters() {
+  const home = `${self.location.origin}/letters`;
+  const worker = await createWorker('eng', OEM.LSTM_ONLY, {
+    ...{ workerPath: `${home}/worker.min.js`, corePath: home, langPath: home },
+    ...{ workerBlobURL: false, gzip: true, cacheMethod: 'none' },
+  });
+  return tesseractReader({
+    setParameters: (parameters) => worker.setParameters(parameters),
+    // The types know the browser's pictures only; bytes of one are taken as they are.
+    recognize: (image, options, output) => worker.recognize(new Blob([image]), options, output),
+  });
+}
+let letters: ReturnType<typeof startLetters> | undefined;
+
+const api = {
+  /**
+   * Reads a plate from its photo; boxes are in points of the photo, whose size comes along.
+   * @param told how far it is, 0 to 1
+   */
+  read: async (
+    photo: Blob,
+    told: (share: number) => void,
+  ): Promise<PlateReading & { width: number; height: number }> => {
+    const bitmap = await createImageBitmap(photo).catch((error: unknown) => {
+      throw new Error('This file is no picture: take a photo, or choose a PNG or JPEG.', { cause: error });
+    });
+    const { width, height } = bitmap;
+    const scale = Math.min(1, photoSide / Math.max(width, height));
+    const canvas = new OffscreenCanvas(
+      Math.max(1, Math.round(width * scale)),
+      Math.max(1, Math.round(height * scale)),
+    );
+    const context = canvas.getContext('2d');
+    if (context === null) throw new Error('This browser cannot read pictures.');
+    context.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
+    bitmap.close();
+    const grey = greyOf(context.getImageData(0, 0, canvas.width, canvas.height));
+    const reading = await readPlatePhoto(grey, await (letters ??= startLetters()), {
+      scale: 1 / scale,
+      onProgress: told,
+    });
+    return { ...reading, width, height };
+  },
+};
+export type PlateWorker = typeof api;
+
+expose(api);
