@@ -1,7 +1,7 @@
 /** What a shop makes its own: drive types, trace tables; and the rig. */
 import { readFileSync } from 'node:fs';
 import { expect, test } from './test';
-import { choosePerson, inesId, odoId, picture, visit, watchConsole } from './demo';
+import { choosePerson, inesId, odoId, visit, watchConsole } from './demo';
 import { winchReady } from './rig';
 
 const file = (name: string, text: string) => ({
@@ -48,7 +48,6 @@ test('every type can be looked up; a technician checks a type but does not keep 
   await page.getByRole('textbox', { name: 'Find' }).fill('overload');
   const entries = page.getByRole('region', { name: 'Entries' });
   await expect(entries.getByRole('row').filter({ hasText: 'B-05' })).toContainText('30 to 100 %');
-  await picture(page, 'drive-types');
   const upload = page.getByRole('region', { name: 'Add a drive type' });
   await upload.getByLabel('Files of the type').setInputFiles([file('type.json', type)]);
   await expect(upload.getByRole('status').first()).toContainText('Only the shop lead can add it');

@@ -84,7 +84,7 @@ test('a locked entry is opened with the code of the catalogue and shut again', a
   await trials(page).getByRole('combobox', { name: 'Parameter' }).selectOption('3-02');
   await trials(page).getByRole('textbox', { name: 'New value' }).fill('6000');
   await trials(page).getByRole('button', { name: 'Review before writing' }).click();
-  await expect(trials(page).getByText('From 0.1 to 600 s.')).toBeVisible();
+  await expect(trials(page).getByText('Takes 0.1 to 600 s.')).toBeVisible();
 });
 
 test('the link breaks while writing: the log says that it was tried, and that nobody knows', async ({
@@ -138,8 +138,8 @@ test('what the server refuses to write, and that asking twice writes once', asyn
     expect.stringContaining('no choice'),
   ]);
   // Its word would hold 6553.6 s as nothing at all.
-  expect(await refusal({ to: 6553.6 })).toEqual([422, expect.stringContaining('0.1 s to 600 s')]);
-  expect(await refusal({ to: -1 })).toEqual([422, expect.stringContaining('0.1 s to 600 s')]);
+  expect(await refusal({ to: 6553.6 })).toEqual([422, expect.stringContaining('0.1 to 600 s')]);
+  expect(await refusal({ to: -1 })).toEqual([422, expect.stringContaining('0.1 to 600 s')]);
   expect(await refusal({ target: 'not an address' })).toEqual([422, expect.any(String)]);
   expect(await refusal({ target: '192.0.2.9:502' })).toEqual([
     502,

@@ -3,7 +3,7 @@ import { Box } from '@chakra-ui/react';
 import NextLink from 'next/link';
 import type { BoardAnswer, BoardQuery } from '@/api/board';
 import type { Person } from '@/core/logbook';
-import { Primary } from '../../kit/buttons';
+import { Primary, Secondary } from '../../kit/buttons';
 import { TopBar } from '../../kit/top-bar';
 import { useNow } from '../../kit/use-now';
 import { BackupAge } from './backup-age';
@@ -41,9 +41,14 @@ export function Board({
           <Heading as="h1" fontFamily="heading" fontWeight="600" fontSize="1.4rem" color="benchInk">
             Jobs
           </Heading>
-          <Primary asChild bg="card" color="ink">
-            <NextLink href="/jobs/new">New job</NextLink>
-          </Primary>
+          <Box display="flex" gap="3" flexWrap="wrap" justifyContent="end">
+            <Secondary asChild bg="transparent" color="benchInk">
+              <NextLink href="/begin">What is in front of you?</NextLink>
+            </Secondary>
+            <Primary asChild bg="card" color="ink">
+              <NextLink href="/jobs/new">New job</NextLink>
+            </Primary>
+          </Box>
         </Box>
         <BoardFilter query={query} />
         {jobs.length === 0 ? (

@@ -1,9 +1,6 @@
 'use client';
-import { useRouter } from 'next/navigation';
-import { useRef, useState } from 'react';
-import { v7 } from 'uuid';
 import * as z from 'zod';
-import { newestVersion, type Payload, type Person } from '@/core/logbook';
+import type { Person } from '@/core/logbook';
 import { CardPage } from '../../kit/card-page';
 import { Primary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
@@ -13,8 +10,8 @@ import { mustChoose, filledText, orNone, readBy } from '../../kit/form-figures';
 import { minutesFrom } from '../../kit/number-from';
 import { Island } from '../../kit/island';
 import { useTypedForm } from '../../kit/typed-form';
-import { call } from '../../api/call';
 import { Text } from '../../kit/text';
+import { useOpenJob } from './use-open-job';
 
 const yesNo = [
   { value: 'no', label: 'no' },
@@ -78,23 +75,17 @@ export function NewJob({
   people: readonly Person[];
   person: Person;
 }) {
-  const router = useRouter();
   const { typed, refused, text, pick, submit } = useTypedForm('new job', jobSchema, {
     ...{ name: '', complaint: '', workOrder: '', allowed: '', downstream: '', stopped: '0', stoppedAt: '' },
     ...{ danger: null, suspended: null, bypass: 'not-sure' as const },
     machine: machines.length === 0 ? newMachine : '',
     site: '',
   });
-  const [trouble, setTrouble] = useState<string | null>(null);
-  const [busy, setBusy] = useState(false);
-  // Made once, so that pressing twice or again after a failure opens one job only.
-  const ids = useRef({ job: '', entry: '', asset: '' });
-
-  const open = async (read: z.output<typeof jobSchema>) => {
+  const { open, busy, trouble } = useOpenJob();
+  const openRead = (read: z.output<typeof jobSchema>): Promise<void> => {
     const known = machines.find((m) => m.id === read.machine);
-    if (ids.current.job === '') ids.current = { job: v7(), entry: v7(), asset: v7() };
-    const payload: Payload<'job.opened'> = {
-      assetId: known?.id ?? ids.current.asset,
+    return open({
+      assetId: known?.id ?? null,
       site: known?.site ?? read.site,
       machine: known?.name ?? read.name,
       complaint: read.complaint,
@@ -105,29 +96,7 @@ export function NewJob({
       peopleInDanger: read.danger,
       loadSuspended: read.suspended,
       bypass: read.bypass,
-    };
-    setBusy(true);
-    setTrouble(null);
-    const reply = await call('POST /api/v1/jobs', {
-      body: {
-        entry: {
-          v: newestVersion,
-          id: ids.current.entry,
-          jobId: ids.current.job,
-          at: new Date().toISOString(),
-          kind: 'job.opened',
-          payload,
-        },
-      },
     });
-    if (reply.ok) return router.push(`/jobs/${ids.current.job}`);
-    if (reply.status === 409) ids.current = { job: '', entry: '', asset: '' };
-    setTrouble(
-      reply.status === 0
-        ? 'Server not reachable. What you typed is still here: try again in a moment.'
-        : reply.error,
-    );
-    setBusy(false);
   };
 
   return (
@@ -139,7 +108,7 @@ export function NewJob({
       maxW="1000px"
     >
       <Island deaf>
-        <form onSubmit={(e) => submit((read) => void open(read))(e)} noValidate>
+        <form onSubmit={(e) => submit((read) => void openRead(read))(e)} noValidate>
           <FieldGrid min="240px">
             <Select
               label="Machine"

@@ -2,7 +2,14 @@ import { Box } from '@chakra-ui/react';
 import { useMemo } from 'react';
 import * as z from 'zod';
 import type { Control } from '@/core/equipment/catalogue';
-import { parameterAt, limitsOf, type Rating, type Values, shownAs } from '@/core/equipment/drive-words';
+import {
+  parameterAt,
+  limitsOf,
+  rangeText,
+  type Rating,
+  type Values,
+  shownAs,
+} from '@/core/equipment/drive-words';
 import { Secondary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
 import { Choice, Field, Select, choiceOptions } from '../../kit/field';
@@ -35,8 +42,7 @@ const entrySchema = (control: Control, rating: Rating, values: Values): z.ZodTyp
       const { min, max } = limitsOf(parameter, rating);
       if (to !== null && to >= min && to <= max)
         return { parameter, from, to, reason, trial: reason === 'trial' };
-      const unit = parameter.unit === undefined ? '' : ` ${parameter.unit}`;
-      return unread(context, `From ${min} to ${max}${unit}.`, ['to']);
+      return unread(context, `Takes ${rangeText(parameter, rating)}.`, ['to']);
     });
 
 /** Any entry that was read, and the value it shall have. */

@@ -2,7 +2,7 @@
 import type { ReactNode } from 'react';
 import { useControl } from '../../drive-link/use-control';
 import type { StageProps } from '../../job-store/stage-props';
-import { Primary } from '../../kit/buttons';
+import { Secondary } from '../../kit/buttons';
 import { StageHead } from '../../kit/section';
 import { FaultFindingWork } from './fault-finding-work';
 import { UnlistedWork } from './unlisted-work';
@@ -18,8 +18,14 @@ export function FaultFindingStage(props: StageProps) {
   if (drive === null)
     return (
       <>
-        <Head>The run chain follows the parameters of the drive.</Head>
-        <Primary onClick={() => props.goTo('identify')}>Read the drive nameplate first</Primary>
+        <Head>
+          Fault finding by fault family works for any drive. The run chain follows the parameters of the drive
+          and needs its nameplate.
+        </Head>
+        <Secondary onClick={() => props.goTo('identify')} mb="4">
+          Read the drive nameplate
+        </Secondary>
+        <UnlistedWork {...props} />
       </>
     );
   if (control === null)

@@ -13,6 +13,7 @@ import { AlarmPanel } from './alarm-panel';
 import { JumperRegister } from './jumper-register';
 import { Ladder } from './ladder';
 import { LinkBar } from '../../drive-link/link-bar';
+import { LinkShut } from '../../drive-link/link-shut';
 import { LoopPanel } from './loop-panel';
 import { MainsStayOff } from './mains-stay-off';
 import { Reasons } from './reasons';
@@ -87,7 +88,8 @@ export function FaultFindingWork({
         </Text>
         <Text>{detail}</Text>
       </Box>
-      {typeId !== null && (
+      {control.modbus === null && <LinkShut />}
+      {typeId !== null && control.modbus !== null && (
         <LinkBar
           typeId={typeId}
           target={target}

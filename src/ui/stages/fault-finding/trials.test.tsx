@@ -2,7 +2,7 @@
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { AlarmFamily } from '@/core/equipment/concepts';
-import { defaultOf, type Values } from '@/core/equipment/drive-words';
+import { factoryValues, type Values } from '@/core/equipment/drive-words';
 import { openTrials, type Entry } from '@/core/logbook';
 import type { ChainLinkId } from '@/core/fault-finding/run-chain';
 import {
@@ -20,9 +20,7 @@ import { Trials } from './trials';
 
 const control = testControl('whimbrel-w4');
 const rating = { ratedAmps: 15, power_kW: 7.5, supply_V: 400 };
-const factory: Values = Object.fromEntries(
-  control.parameters.map((p) => [p.number, defaultOf(p, rating, '50Hz')]),
-);
+const factory: Values = factoryValues(control.parameters, rating, '50Hz');
 const press = (name: string | RegExp) => userEvent.click(screen.getByRole('button', { name }));
 let server: Entry[] = [];
 beforeEach(() => {
@@ -183,7 +181,7 @@ describe('another parameter', () => {
     expect(screen.getByText('Now 5 s')).toBeTruthy();
     await fillField(screen.getByRole('textbox', { name: 'New value' }), '6000');
     await press('Review before writing');
-    expect(screen.getByText('From 0.1 to 600 s.')).toBeTruthy();
+    expect(screen.getByText('Takes 0.1 to 600 s.')).toBeTruthy();
     expect(screen.queryByRole('region', { name: 'Write to the drive' })).toBeNull();
     expect(log).toEqual([]);
   });
