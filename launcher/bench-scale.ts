@@ -195,7 +195,7 @@ async function compare(line: Line, jobs: ScaleJobs): Promise<void> {
 }
 
 function folds(line: Line, all: readonly Entry[]): void {
-  const times = JSON.parse(runBundle('launcher/bench-fold.ts', JSON.stringify(all))) as FoldTimes;
+  const times = JSON.parse(runBundle('launcher/bench-fold.ts', { input: JSON.stringify(all) })) as FoldTimes;
   line('fold of 5,000 entries', ms(times.fiveThousand_ms), '≤ 25 ms');
   line('one more, with 20 waiting', ms(times.oneMore_ms), '≤ 0.2 ms');
 }

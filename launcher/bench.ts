@@ -73,6 +73,21 @@ const line = (what: string, measured: string, asked = ''): void => {
   process.stdout.write(`${what.padEnd(58)} ${measured.padStart(14)}   ${asked}\n`);
 };
 
+interface Reading {
+  meaning_ms: number;
+  start_ms: number;
+  plate_ms: number;
+  fields: number;
+}
+
+function reading(): void {
+  const r = JSON.parse(runBundle('launcher/bench-reading.ts', { packagesOutside: true })) as Reading;
+  line('meaning of 500 names of parameters', `${r.meaning_ms.toFixed(0)} ms`, '≤ 100 ms');
+  line('a rating plate, from its photo to its fields', `${r.plate_ms.toFixed(0)} ms`, '≤ 4000 ms');
+  line('… fields read', String(r.fields), 'reported');
+  line('… the reader of letters started, once', `${r.start_ms.toFixed(0)} ms`, 'reported');
+}
+
 /** `./grim bench`: speed against the budgets, reported and never failed. */
 export async function bench(): Promise<number> {
   ensureDebian([chromiumNeed, { present: () => onPath('ngspice'), package: 'ngspice' }]);
@@ -117,6 +132,8 @@ export async function bench(): Promise<number> {
   line('… proven to be the shortest', `${(100 * c.proven).toFixed(0)} %`, 'reported');
   line('… what would shorten a usual one', `${c.movable_ms.toFixed(0)} ms`, 'reported');
   line('300 wires: set carried, wires mapped, fit checked', `${c.wires300_ms.toFixed(1)} ms`, 'reported');
+
+  reading();
 
   const times = (slow: number, quick: number) => `${(slow / quick).toFixed(0)} ×`;
   line('0.2 s of a three-phase rectifier and bus', `${c.waveRectifier_ms.toFixed(1)} ms`, '≤ 8 ms');

@@ -49,11 +49,11 @@ export function keepInUse(bundles: readonly string[]): () => void {
 /**
  * Bundles a script and runs it in a process of its own: our commands' own loader keeps every name, which makes hot code
  * twice as slow as what ships.
- * @param input what the script reads
+ * @param input what the script reads; `packagesOutside` for what cannot be bundled
  * @returns what it writes
  */
-export function runBundle(source: string, input = ''): string {
-  const ran = spawnSync(process.execPath, [bundled(source)], {
+export function runBundle(source: string, { input = '', packagesOutside = false } = {}): string {
+  const ran = spawnSync(process.execPath, [bundled(source, { packagesOutside })], {
     cwd: root,
     encoding: 'utf8',
     input,
