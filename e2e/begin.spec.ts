@@ -1,7 +1,18 @@
 /** What is in front of you? The right tool at once, on a drive that nobody has described. */
+import type { Page } from '@playwright/test';
+import { stageAddress, stageIds } from '../src/core/logbook';
 import { audit } from './audit';
-import { choosePerson, inesId, picture, visit, watchConsole } from './demo';
+import { allKept, choosePerson, inesId, picture, visit, watchConsole } from './demo';
+
+import { letPass } from './here';
 import { expect, test } from './test';
+
+/** Time passes on the clock of the server, which the page follows with each answer. */
+async function passTime(page: Page, seconds: number): Promise<void> {
+  await allKept(page);
+  letPass(seconds);
+  await page.evaluate(() => window.dispatchEvent(new Event('online')));
+}
 
 test('from the board to the first answer of the fault finder in four inputs', async ({ page }) => {
   const errors = watchConsole(page);
@@ -47,4 +58,51 @@ test('without the server the question stays, and is answered later', async ({ pa
   await context.setOffline(false);
   await page.getByRole('button', { name: /^Won’t run/ }).click();
   await expect(page.getByRole('heading', { name: 'Fault finding', exact: true })).toBeVisible();
+});
+
+test('an unknown unit on the bench: the first diode reading in twelve inputs, and every stage opens', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  const errors = watchConsole(page);
+  await choosePerson(page, inesId);
+  await visit(page, '/begin');
+  let inputs = 0;
+  const input = async (act: Promise<void>) => {
+    inputs += 1;
+    await act;
+  };
+  const press = (name: string | RegExp) => input(page.getByRole('button', { name }).click());
+  /** A figure and Enter. */
+  const type = async (name: string | RegExp, text: string) => {
+    const field = page.getByRole('textbox', { name });
+    await input(field.fill(text));
+    await field.press('Enter');
+  };
+  await press(/^Just measure/);
+  await audit(page, 'pictures of front ends');
+  await press(/^Three lines in L1 L2 L3/);
+  await press('On the bench: no lead on any terminal');
+  await expect(page.getByText('no lead connected').first()).toBeVisible();
+  await passTime(page, 15 * 60);
+  await input(page.getByRole('textbox', { name: 'Known source DC, before' }).fill('proving unit'));
+  await type('Meter reading DC, before', '690');
+  await type(/^DC\+ to DC-, DC, at the capacitor bank/, '0.4');
+  await press(/pairs on DC: each measured, all below 1 V/);
+  await passTime(page, 61);
+  await type(/capacitor bank again/, '0.5');
+  await type('Meter reading DC, after', '690');
+  await press('Go to Bench test');
+  await type('What the meter shows, volts', '0.45');
+  await expect(page.getByText(/Saved L1 to DC\+|Saved DC/).first()).toBeAttached();
+  expect(inputs).toBeLessThanOrEqual(12);
+
+  const job = /jobs\/([0-9a-f-]+)/.exec(page.url())?.[1] ?? '';
+  for (const stage of stageIds) {
+    await visit(page, `/jobs/${job}/${stageAddress(stage)}`);
+    await expect(page.getByRole('main').getByRole('heading').first()).toBeVisible();
+  }
+  await visit(page, `/jobs/${job}/sheet`);
+  await expect(page.getByText('supply not known, three phases, rated current not known')).toBeVisible();
+  expect(errors).toEqual([]);
 });

@@ -1,5 +1,12 @@
 // Attacks on the dead proof: what must not pass for dead, whoever leans on it.
-import { greatestLimits, isFormerStep, leastKnown_V, proofSteps, sourceKinds } from '../bench/make-safe';
+import {
+  greatestLimits,
+  isFormerStep,
+  leastKnown_V,
+  proofSteps,
+  sourceKinds,
+  type ProofPlace,
+} from '../bench/make-safe';
 import { ines, job, knownSources, proven, start, testDrive, testStage } from './__tests__/job';
 import { benchLock, fold, handsLock, isFormerEntry } from '.';
 
@@ -19,7 +26,7 @@ const lastVoid = (j: Job) => fold(j.entries, context).log.at(-1)?.void ?? null;
 const absent = sourceKinds.map((kind) => ({ kind, state: 'absent' as const }));
 
 /** Isolated and locked, nothing waited for. */
-function locked(place: 'installed' | 'unplugged' = 'installed', isolatedAt = start) {
+function locked(place: ProofPlace = 'installed', isolatedAt = start) {
   const j = job();
   j.add('identify.drive', testDrive);
   j.add('safety.sources', { sources: absent, place });
@@ -28,7 +35,7 @@ function locked(place: 'installed' | 'unplugged' = 'installed', isolatedAt = sta
 }
 
 /** Locked and waited, with the meter proven. */
-function begun(place: 'installed' | 'unplugged' = 'installed') {
+function begun(place: ProofPlace = 'installed') {
   const j = locked(place);
   j.add('safety.meter-proof', { when: 'before', ...knownSources }, { after: 300 });
   return j;
@@ -113,6 +120,39 @@ describe('the points', () => {
       );
     j.add('safety.meter-proof', { when: 'after', ...knownSources });
     expect(locksOf(j).bench.open).toBe(true);
+  });
+
+  it('use DC alone where no lead is on the unit: only the bank has readings of its own', () => {
+    const j = begun('bare');
+    j.add('safety.meter-proof', { when: 'before', dc: knownSources.dc });
+    const steps = proofSteps(testStage, 'bare');
+    expect(steps.every((s) => s.quantity === 'dc')).toBe(true);
+    expect(steps.filter((s) => s.point.alone).map((s) => s.key)).toEqual(['bank dc', 'bank-again dc']);
+    const together = steps.filter((s) => !s.point.alone).map((s) => s.point.id);
+    j.add('safety.figures', { quantity: 'dc', points: [...together, 'bank'], below_V: 1 });
+    expect(Object.keys(locksOf(j).safety.figures)).toEqual([]);
+    j.add('safety.figures', { quantity: 'dc', points: together, below_V: 1 });
+    j.add('safety.figure', { point: 'bank', quantity: 'dc', volts: 2 });
+    j.add('safety.meter-proof', { when: 'after', dc: knownSources.dc });
+    expect(locksOf(j).safety.meterAfter).toBeNull();
+    j.add('safety.figure', { point: 'bank-again', quantity: 'dc', volts: 3 }, { after: 61 });
+    j.add('safety.meter-proof', { when: 'after', dc: knownSources.dc });
+    expect(locksOf(j).bench.open).toBe(true);
+  });
+
+  it('take no lead for absent that something is isolated by', () => {
+    const j = job();
+    j.add('identify.drive', testDrive);
+    const sources = absent.map((s) => (s.kind === 'mains' ? { ...s, state: 'isolated' as const } : s));
+    j.add('safety.sources', { sources, place: 'bare' });
+    expect(lastVoid(j)).toMatch(/no lead/);
+    expect(locksOf(j).safety.sources).toBeNull();
+  });
+
+  it('need AC of the meter, too, as soon as leads are on', () => {
+    const j = begun();
+    j.add('safety.meter-proof', { when: 'before', dc: knownSources.dc });
+    expect(locksOf(j).safety.meterBefore?.ac_V).toBe(knownSources.ac.volts);
   });
 
   it('may be recorded together below a volt, but never the bus', () => {

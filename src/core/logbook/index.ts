@@ -28,6 +28,7 @@ export { termsOfDocuments } from './families/intake/slice';
 export { countOf } from './count';
 export { dangerSigns, type DangerSign } from './families/intake/vocabulary';
 export { lookItems, lookWords, type LookItem } from './families/inspection/vocabulary';
+export { unlabelledDrive } from './families/nameplates/unlabelled';
 export { loopGuards, neverJumpered, type LoopGuard } from './families/registers/vocabulary';
 export { valueReasons, type ValueReason } from './families/start-up/vocabulary';
 export type { MeterReading, ProofReading, Proof, SafetyState } from './families/safety/proof';

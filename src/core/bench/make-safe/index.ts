@@ -17,6 +17,7 @@ export {
   proofPoints,
   proofSteps,
   quantities,
+  quantitiesAt,
   stepKey,
   type ProofPlace,
   type ProofPoint,

@@ -5,8 +5,11 @@ export const quantities = ['dc', 'ac'] as const;
 /** Which range of the meter proves a point. */
 export type Quantity = (typeof quantities)[number];
 
-/** Where the unit is while it is proven dead: in its plant, or on the bench with every lead off. */
-export const proofPlaces = ['installed', 'unplugged'] as const;
+/**
+ * Where the unit is while it is proven dead: in its plant, or on the bench with no lead on any terminal. `unplugged` is the bench
+ * of earlier entries, which were proven on AC too; nobody states it any more.
+ */
+export const proofPlaces = ['installed', 'unplugged', 'bare'] as const;
 /** Where the unit is while it is proven dead. */
 export type ProofPlace = (typeof proofPlaces)[number];
 
@@ -80,7 +83,7 @@ export function proofPoints(stage: Stage, place: ProofPlace = 'installed'): Proo
     ...pairs('line to earth', both, toEarth(lines)),
     ...pairs('motor pair', both, pairsOf(motorTerminals)),
     ...pairs('motor terminal to earth', both, toEarth(motorTerminals)),
-    ...(place === 'unplugged'
+    ...(place !== 'installed'
       ? []
       : [
           ...pairs('supply side of the line fuses', ac, pairsOf(lines), 'supply-'),
@@ -107,6 +110,9 @@ export interface ProofStep {
   quantity: Quantity;
 }
 
+/** Which ranges of the meter a proof uses: nothing feeds AC into a unit without a lead; what its parts hold is DC. */
+export const quantitiesAt = (place: ProofPlace): readonly Quantity[] => (place === 'bare' ? dc : both);
+
 /** The key of a proof step: its point and quantity. */
 export const stepKey = (pointId: string, quantity: Quantity): string => `${pointId} ${quantity}`;
 
@@ -119,11 +125,14 @@ export const pointWords = ({ a, b, where }: ProofPoint): string => `${a} to ${b}
 
 /** The readings in the order hands take them: the meter on DC all the way down, then on AC, then the bank again. */
 export function proofSteps(stage: Stage, place: ProofPlace = 'installed'): ProofStep[] {
-  const all = proofPoints(stage, place);
+  // On the bench every terminal lies open: of the bus, too, what was measured pair by pair may be recorded together; the bank never.
+  const all = proofPoints(stage, place).map((point) =>
+    place === 'bare' && point.id !== 'bank' ? { ...point, alone: false } : point,
+  );
   const of = (quantity: Quantity) =>
     all
       .filter((p) => p.quantities.includes(quantity))
       .map((point): ProofStep => ({ key: stepKey(point.id, quantity), point, quantity }));
   const again = one(againId, ['DC+', 'DC-'], 'capacitor bank again, after one minute');
-  return [...of('dc'), ...of('ac'), { key: stepKey(againId, 'dc'), point: again, quantity: 'dc' }];
+  return [...quantitiesAt(place).flatMap(of), { key: stepKey(againId, 'dc'), point: again, quantity: 'dc' }];
 }

@@ -55,11 +55,24 @@ export function stripFor(strip: readonly MarkedTerminal[], stage: Stage): Marked
 export interface KnownDrive {
   typeId: string | null;
   type: string;
-  ratedAmps: number;
+  /** Null: nobody stated it. */
+  ratedAmps: number | null;
   /** Null: nobody stated it. */
   supply_V: number | null;
   phases: 1 | 3;
 }
+
+/** What the label says of a drive, in words: "400 V, three phases, 16 A". */
+export const ratingWords = ({
+  supply_V,
+  phases,
+  ratedAmps,
+}: Pick<KnownDrive, 'supply_V' | 'phases' | 'ratedAmps'>): string =>
+  [
+    supply_V === null ? 'supply not known' : `${supply_V} V`,
+    phases === 3 ? 'three phases' : 'one phase',
+    ratedAmps === null ? 'rated current not known' : `${ratedAmps} A`,
+  ].join(', ');
 
 /** The model of the catalogue that a drive is. */
 export const modelOf = (
@@ -77,9 +90,10 @@ export function supplyOf(
   return stated_V;
 }
 
-/** What limits and defaults of a drive are shares of. @throws as `supplyOf` */
+/** What limits and defaults of a drive are shares of. @throws as `supplyOf`, and where no rated current is stated */
 export function ratingOf(drive: KnownDrive, types: readonly DriveType[]) {
   const { ratedAmps, phases } = drive;
+  if (ratedAmps === null) throw new Error('rated current not stated');
   const supply_V = supplyOf(drive, types);
   // Of a model that no catalogue knows: about what its amps carry.
   const carried_kW = (Math.sqrt(phases) * supply_V * ratedAmps * 0.8) / 1000;

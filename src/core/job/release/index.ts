@@ -156,7 +156,7 @@ export function releaseOf(
       ? null
       : fitOf(
           {
-            type: { phases: drive.phases, supply_V: rating.supply_V, ratedAmps: drive.ratedAmps },
+            type: { phases: drive.phases, supply_V: rating.supply_V, ratedAmps: rating.ratedAmps },
             supply: { phases: place.phases, volts: chosen.supply.volts, earthing: place.earthing },
             motor: { amps: plate.amps, singlePhase: place.singlePhaseMotor },
             ambient_C: place.ambient_C,

@@ -1,4 +1,5 @@
 // The report of a job, built from its logbook.
+import { ratingWords } from '../../equipment/catalogue';
 import { handOverItems } from '../hand-over';
 import { timeOf, type JobState, logHeadWords } from '../../logbook';
 import type { Swap } from '../swap';
@@ -96,10 +97,7 @@ function identityOf(state: JobState): Report['identity'] {
       ? []
       : [
           line('Drive', `${drive.maker} ${drive.type}${drive.serial ? `, no. ${drive.serial}` : ''}`),
-          line(
-            'Rating',
-            `${drive.supply_V === null ? 'supply not known' : `${drive.supply_V} V`}, ${drive.phases === 3 ? 'three phases' : 'one phase'}, ${drive.ratedAmps} A`,
-          ),
+          line('Rating', ratingWords(drive)),
         ]),
     ...(plate === undefined
       ? []

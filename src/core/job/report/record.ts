@@ -51,7 +51,7 @@ function proofs(log: readonly LogLine[]): string[] {
     const shown =
       entry.kind === 'safety.meter'
         ? volts(entry.payload.volts)
-        : `${volts(entry.payload.dc.volts)} DC, ${volts(entry.payload.ac.volts)} AC`;
+        : `${volts(entry.payload.dc.volts)} DC${entry.payload.ac === undefined ? '' : `, ${volts(entry.payload.ac.volts)} AC`}`;
     if (entry.payload.when === 'before') run = { by: entry.by.name, before: shown, figures: [], bank: [] };
     else if (run !== null) {
       lines.push(

@@ -20,6 +20,7 @@ import {
   type Diagnosis,
   type PositionState,
 } from '../../bench/static-diagnosis';
+import { ratingWords } from '../../equipment/catalogue';
 import { probeKey, type Value } from '../../equipment/power-stage';
 import { changesMade, tracePaths, type TracePath } from './trace-lines';
 import { quoted } from '../../terms';
@@ -119,10 +120,7 @@ function identityOf(state: JobState): Sheet['identity'] {
     { label: 'Serial number', value: drive?.serial },
     {
       label: 'Rating',
-      value:
-        drive === null
-          ? null
-          : `${drive.supply_V === null ? 'supply not known' : `${drive.supply_V} V`}, ${drive.phases === 3 ? 'three phases' : 'one phase'}, ${drive.ratedAmps} A`,
+      value: drive === null ? null : ratingWords(drive),
     },
     { label: 'Drawing', value: drive?.drawingOnlySimilar === true ? 'only similar to this unit' : null },
     {
@@ -148,7 +146,7 @@ function asFoundOf(state: JobState): string[] {
 }
 
 const provenAt = (meter: MeterReading | null): string =>
-  meter === null ? '–' : `${meter.dc_V} V DC and ${meter.ac_V} V AC`;
+  meter === null ? '–' : `${meter.dc_V} V DC${meter.ac_V === null ? '' : ` and ${meter.ac_V} V AC`}`;
 
 function safetyOf(state: JobState, limits: Limits): Sheet['safety'] {
   const { drive, safety } = state;

@@ -24,7 +24,7 @@ export interface KnownType {
 }
 
 /** The drive of a job as a unit by its plate. */
-export const plateOf = (drive: Payload<'identify.drive'>): PlateUnit => ({
+export const plateOf = (drive: Payload<'identify.drive'> & { ratedAmps: number }): PlateUnit => ({
   typeId: drive.typeId,
   maker: drive.maker,
   type: drive.type,
@@ -34,9 +34,12 @@ export const plateOf = (drive: Payload<'identify.drive'>): PlateUnit => ({
   ratedAmps: drive.ratedAmps,
 });
 
-/** What comes out and what goes in: as it was said, or the drive of the job and nothing yet. */
-export const unitsOf = ({ swap, drive }: Pick<JobState, 'swap' | 'drive'>): Units | null =>
-  swap.units ?? (drive === null ? null : { old: plateOf(drive), next: null });
+/** What comes out and what goes in: as it was said, or the drive of the job and nothing yet; null where its size is not known. */
+export const unitsOf = ({ swap, drive }: Pick<JobState, 'swap' | 'drive'>): Units | null => {
+  if (swap.units !== null) return swap.units;
+  const amps = drive?.ratedAmps ?? null;
+  return drive === null || amps === null ? null : { old: plateOf({ ...drive, ratedAmps: amps }), next: null };
+};
 
 /** Where the values of a unit come from. */
 export interface ValuesFrom {

@@ -14,13 +14,13 @@ export interface FirstPowerUnit {
   ratedAmps: number;
 }
 
-/** A drive whose supply and bank are stated: its charging can be computed. Null where they are not. */
-export const fedDrive = <D extends { supply_V: number | null; stage: Stage }>(
+/** A drive whose supply, current and bank are stated: its charging can be computed. Null where they are not. */
+export const fedDrive = <D extends { supply_V: number | null; ratedAmps: number | null; stage: Stage }>(
   drive: D,
-): (D & { supply_V: number }) | null =>
-  drive.supply_V === null || !isStated(drive.stage, 'capacitance_uF')
+): (D & { supply_V: number; ratedAmps: number }) | null =>
+  drive.supply_V === null || drive.ratedAmps === null || !isStated(drive.stage, 'capacitance_uF')
     ? null
-    : { ...drive, supply_V: drive.supply_V };
+    : { ...drive, supply_V: drive.supply_V, ratedAmps: drive.ratedAmps };
 
 /** The same from the words of a job. */
 export const firstPowerUnit = (drive: {

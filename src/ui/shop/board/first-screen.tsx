@@ -1,11 +1,13 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import { Fragment, useState } from 'react';
-import type { Person, StageId } from '@/core/logbook';
+import type { Stage } from '@/core/equipment/power-stage';
+import { unlabelledDrive, type Person, type StageId } from '@/core/logbook';
 import { Secondary } from '../../kit/buttons';
 import { CardPage } from '../../kit/card-page';
 import { Caution } from '../../kit/caution';
 import { TextField } from '../../kit/field';
+import { FrontEndPicture, frontEnds, frontEndWords } from '../../kit/front-end-picture';
 import { FieldGrid, Section } from '../../kit/section';
 import { Text } from '../../kit/text';
 import { useOpenJob } from './use-open-job';
@@ -14,7 +16,16 @@ import { useOpenJob } from './use-open-job';
 interface Way {
   says: string;
   stage: StageId;
+  /** Chosen by its picture, and taken down: the label may follow. */
+  frontEnd?: Stage['frontEnd'];
 }
+
+/** Straight to the power stage of a unit of which only the terminals are seen. */
+const byPicture: readonly Way[] = frontEnds.map((frontEnd) => ({
+  says: frontEndWords[frontEnd].name,
+  stage: 'make-safe',
+  frontEnd,
+}));
 
 interface Front {
   name: string;
@@ -68,19 +79,36 @@ const fronts: readonly Front[] = [
     leads: {
       asks: 'What is measured?',
       ways: [
-        { says: 'Power stage, diode test', stage: 'identify' },
+        ...byPicture,
+        { says: 'Power stage, label first', stage: 'identify' },
         { says: 'Motor and cable', stage: 'motor' },
       ],
     },
   },
 ];
 
+/** A front end to choose by what is seen of it. */
+function Pictured({ frontEnd }: { frontEnd: Stage['frontEnd'] }) {
+  const { name, about } = frontEndWords[frontEnd];
+  return (
+    <Box as="span" display="block" maxW="190px" whiteSpace="normal">
+      <FrontEndPicture frontEnd={frontEnd} />
+      <Text as="span" display="block" fontWeight="600">
+        {name}
+      </Text>
+      <Text as="span" display="block" color="soft" fontWeight="400" fontSize="0.9rem">
+        {about}
+      </Text>
+    </Box>
+  );
+}
+
 /** What is in front of you? Two answers later the right tool is open, with a job made on the way. */
 export function FirstScreen({ people, person }: { people: readonly Person[]; person: Person }) {
   const { open, busy, trouble } = useOpenJob();
   const [chosen, setChosen] = useState<Front | null>(null);
   const [unit, setUnit] = useState('');
-  const begin = (complaint: string, stage: StageId) =>
+  const begin = (complaint: string, { stage, frontEnd }: Pick<Way, 'stage' | 'frontEnd'>) =>
     void open(
       {
         assetId: null,
@@ -92,10 +120,11 @@ export function FirstScreen({ people, person }: { people: readonly Person[]; per
         ...{ peopleInDanger: 'not-sure', loadSuspended: 'not-sure', bypass: 'not-sure' },
       },
       stage,
+      frontEnd === undefined ? undefined : unlabelledDrive(frontEnd),
     );
   const choose = (front: Front) => {
     setChosen(front);
-    if (typeof front.leads === 'string') begin(front.name, front.leads);
+    if (typeof front.leads === 'string') begin(front.name, { stage: front.leads });
   };
   return (
     <CardPage
@@ -142,9 +171,12 @@ export function FirstScreen({ people, person }: { people: readonly Person[]; per
                       <Secondary
                         key={way.says}
                         disabled={busy}
-                        onClick={() => begin(`${front.name}: ${way.says}`, way.stage)}
+                        onClick={() => begin(`${front.name}: ${way.says}`, way)}
+                        {...(way.frontEnd === undefined
+                          ? {}
+                          : { height: 'auto', textAlign: 'left', py: '2' })}
                       >
-                        {way.says}
+                        {way.frontEnd === undefined ? way.says : <Pictured frontEnd={way.frontEnd} />}
                       </Secondary>
                     ))}
                   </Box>

@@ -167,7 +167,7 @@ export function CommissioningWork({
             phases={drive.phases}
             type={drive.type}
             control={control}
-            ratedAmps={drive.ratedAmps}
+            ratedAmps={rating.ratedAmps}
             carrier_kHz={typeof carrier === 'number' ? carrier : 4}
             fit={release?.fit ?? null}
             keep={(place) => store.record('startup.place', place)}

@@ -3,7 +3,7 @@ import { firstPowerUnit } from '@/core/power-up/first-power';
 import type { JobState } from '@/core/logbook';
 import type { MotorWords, Running, Three, UnitWords } from '@/core/power-up/waveform';
 
-type Drive = NonNullable<JobState['drive']> & { supply_V: number };
+type Drive = NonNullable<JobState['drive']> & { supply_V: number; ratedAmps: number };
 
 /** Of a unit that no catalogue knows: about what its amps carry. */
 const carried_kW = ({ phases, supply_V, ratedAmps }: Drive): number =>

@@ -28,14 +28,11 @@ const empty = { isolatedAt: '', tag: '' };
 /** Since when it is isolated, and the lock on it. */
 export function LockAndTag({
   now,
-  unplugged,
   disabled,
   keep,
 }: {
   /** By the server's clock, ms; 0 before it is known. */
   now: number;
-  /** Its leads are off: nothing is left to lock. */
-  unplugged: boolean;
   disabled: boolean;
   keep: (what: Payload<'safety.locked'>) => void;
 }) {
@@ -58,7 +55,7 @@ export function LockAndTag({
         />
         <Field
           label="Lock and tag"
-          placeholder={unplugged ? 'leads off, unit on the bench, tag I. T.' : 'padlock 7, tag I. T.'}
+          placeholder="padlock 7, tag I. T."
           disabled={disabled}
           maxLength={200}
           {...text('tag')}

@@ -14,11 +14,12 @@ import { LabelWait } from './label-wait';
 import { LockAndTag } from './lock-and-tag';
 import { BenchGate, Notices, ProveDead } from './make-safe-parts';
 import { MeterProof } from './meter-proof';
+import { BareUnit, nothingFeeds } from './bare-unit';
 import { SourcesGrid } from './sources-grid';
 import { SourceBack, SafetyStep } from './steps';
 
 const meterWords = (shown: MeterReading | null): string =>
-  shown === null ? '' : `${shown.dc_V} V DC, ${shown.ac_V} V AC`;
+  shown === null ? '' : `${shown.dc_V} V DC${shown.ac_V === null ? '' : `, ${shown.ac_V} V AC`}`;
 
 /** Sources met on earlier jobs, and a bypass that whoever took the call named: it need not be found out a second time. */
 const knownHere = (
@@ -79,13 +80,22 @@ export function MakeSafeStage({ store, person, limits, knownSources, goTo }: Sta
         }
         open={!sourcesDone}
       >
+        <BareUnit
+          disabled={apprentice}
+          keep={() => {
+            store.record('safety.sources', { sources: nothingFeeds, place: 'bare' });
+            store.record('safety.locked', {
+              isolatedAt: new Date(now).toISOString(),
+              tag: 'no lead connected',
+            });
+          }}
+        />
         <SourcesGrid
           key={safety.sources?.at ?? 0}
           known={knownHere(knownSources, opened)}
-          current={list}
-          at={safety.place}
+          current={safety.place === 'bare' ? [] : list}
           disabled={apprentice}
-          keep={(sources, place) => store.record('safety.sources', { sources, place })}
+          keep={(sources) => store.record('safety.sources', { sources, place: 'installed' })}
         />
       </SafetyStep>
 
@@ -100,7 +110,6 @@ export function MakeSafeStage({ store, person, limits, knownSources, goTo }: Sta
       >
         <LockAndTag
           now={now}
-          unplugged={safety.place === 'unplugged'}
           disabled={apprentice || !sourcesDone}
           keep={(what) => store.record('safety.locked', what)}
         />
@@ -118,6 +127,7 @@ export function MakeSafeStage({ store, person, limits, knownSources, goTo }: Sta
         <MeterProof
           when="before"
           supply_V={drive.supply_V}
+          place={safety.place}
           disabled={apprentice || !waited}
           keep={(p) => store.record('safety.meter-proof', p)}
         />
@@ -151,6 +161,8 @@ export function MakeSafeStage({ store, person, limits, knownSources, goTo }: Sta
         <MeterProof
           when="after"
           supply_V={drive.supply_V}
+          place={safety.place}
+          sources={safety.meterBefore?.source ?? null}
           disabled={apprentice || left.length > 0}
           keep={(p) => store.record('safety.meter-proof', p)}
         />

@@ -26,7 +26,6 @@ describe('the grid of sources', () => {
       <SourcesGrid
         known={['load']}
         current={[]}
-        at="installed"
         disabled={false}
         keep={(s) => kept.push(s)}
       />,
@@ -43,7 +42,7 @@ describe('the grid of sources', () => {
   });
 
   it('cannot be kept before each was answered', () => {
-    show(<SourcesGrid known={[]} current={[]} at="installed" disabled={false} keep={() => undefined} />);
+    show(<SourcesGrid known={[]} current={[]} disabled={false} keep={() => undefined} />);
     expect(screen.getByRole('button', { name: '10 still to answer' })).toHaveProperty('disabled', true);
   });
 });
@@ -54,7 +53,7 @@ describe('the grid of values', () => {
     show(
       <FiguresGrid
         stage={unit}
-        safety={{ ...fresh, meterBefore: { dc_V: 240, ac_V: 231, at: 0, entryId: 'm' } }}
+        safety={{ ...fresh, meterBefore: { dc_V: 240, ac_V: 231, source: null, at: 0, entryId: 'm' } }}
         limits={greatestLimits}
         now={1}
         disabled={false}

@@ -7,12 +7,10 @@ import {
   sourceWords,
   unsafeSources,
   type EnergySource,
-  type ProofPlace,
   type SourceKind,
   type SourceState,
 } from '@/core/bench/make-safe';
 import { Key, Primary } from '../../kit/buttons';
-import { Choice } from '../../kit/field';
 import { Text } from '../../kit/text';
 
 const Input = chakra('input');
@@ -25,44 +23,16 @@ const stateLabel: Record<SourceState, string> = {
 };
 const keys: Record<string, SourceState> = { a: 'absent', i: 'isolated', n: 'not-sure', l: 'live' };
 
-function WhereItIs({
-  place,
-  set,
-  disabled,
-}: {
-  place: ProofPlace;
-  set: (place: ProofPlace) => void;
-  disabled: boolean;
-}) {
-  return (
-    <Box mb="3">
-      <Choice
-        label="Where is the unit?"
-        options={[
-          { value: 'installed', label: 'installed' },
-          { value: 'unplugged', label: 'on the bench, all leads off' },
-        ]}
-        value={place}
-        onChange={set}
-        disabled={disabled}
-      />
-    </Box>
-  );
-}
-
 /** Every source of energy, answered afresh on each job; Enter walks the rows. */
 export function SourcesGrid({
   known,
   current,
-  at,
   keep,
   disabled,
 }: {
   known: readonly string[];
   current: readonly EnergySource[];
-  /** Where the unit is said to be. */
-  at: ProofPlace;
-  keep: (sources: EnergySource[], place: ProofPlace) => void;
+  keep: (sources: EnergySource[]) => void;
   disabled: boolean;
 }) {
   const [answers, setAnswers] = useState<Partial<Record<SourceKind, SourceState>>>(
@@ -71,7 +41,6 @@ export function SourcesGrid({
   const [how, setHow] = useState<Partial<Record<SourceKind, string>>>(
     Object.fromEntries(current.map((s) => [s.kind, s.how ?? ''])),
   );
-  const [place, setPlace] = useState(at);
   const rows = useRef<(HTMLInputElement | null)[]>([]);
   const button = useRef<HTMLButtonElement>(null);
   const list = sourceKinds.flatMap((kind): EnergySource[] => {
@@ -95,7 +64,6 @@ export function SourcesGrid({
   const left = unsafeSources(list).length;
   return (
     <Box>
-      <WhereItIs place={place} set={setPlace} disabled={disabled} />
       <Text fontSize="0.9rem" color="soft" mb="2" display={{ base: 'none', md: 'block' }}>
         <Key>A</Key> not there <Key>I</Key> isolated <Key>N</Key> not sure <Key>L</Key> live <Key>Enter</Key>{' '}
         next row
@@ -183,7 +151,7 @@ export function SourcesGrid({
         ref={button}
         mt="3"
         disabled={disabled || list.length < sourceKinds.length}
-        onClick={() => keep(list, place)}
+        onClick={() => keep(list)}
       >
         {list.length < sourceKinds.length
           ? `${sourceKinds.length - list.length} still to answer`

@@ -1,3 +1,4 @@
+import { ratingWords } from '../../../equipment/catalogue';
 import { stageWords } from '../../../equipment/power-stage';
 import type { Payload } from '../../payloads';
 import { sliceOf, voided } from '../../slice';
@@ -16,10 +17,10 @@ export const driveSlice = sliceOf<Payload<'identify.drive'> | null>()({
       : { slice: { ...slice, stage, strip } };
   },
   words: {
-    'identify.drive': ({ payload: { maker, type, serial, supply_V, phases, ratedAmps, labelWait_min } }) =>
+    'identify.drive': ({ payload: { maker, type, serial, labelWait_min, ...rating } }) =>
       told(`Drive: ${maker} ${type}`, [
         answer('no.', serial),
-        `${supply_V === null ? 'supply not known' : `${supply_V} V`}, ${phases === 3 ? 'three phases' : 'one phase'}, ${ratedAmps} A`,
+        ratingWords(rating),
         labelWait_min === null ? 'discharge time not known' : `discharge time ${labelWait_min} min`,
       ]),
     'identify.stage': ({ payload }) => `Power stage: ${stageWords(payload.stage)}`,

@@ -48,7 +48,7 @@ const noPower: PowerState = {
 
 /** What of a job first power depends on. */
 export interface PowerJob {
-  drive: { supply_V: number | null; stage: Stage } | null;
+  drive: { supply_V: number | null; ratedAmps: number | null; stage: Stage } | null;
   signed: EntryOf<'sheet.signed'> | null;
   modules: readonly TestedModule[];
   power: PowerState;

@@ -26,7 +26,10 @@ export interface ProofReading {
 /** What the meter showed on known sources, V, with its time, ms. */
 export interface MeterReading {
   dc_V: number;
-  ac_V: number;
+  /** Null: the proof uses DC only. */
+  ac_V: number | null;
+  /** The known sources, in words; null where earlier versions did not keep them apart. */
+  source: { dc: string; ac: string | null } | null;
   at: number;
   entryId: string;
 }
@@ -113,15 +116,15 @@ export const poweredUp = (state: SafetyState, at: number): SafetyState =>
 export const waitOver = (state: SafetyState, labelWait_min: number | null): number | null =>
   state.locked === null ? null : state.locked.isolatedAt + (labelWait_min ?? unknownWait_min) * 60_000;
 
-const stepsAt = {
-  installed: onceFor((stage: Stage) => proofSteps(stage, 'installed')),
-  unplugged: onceFor((stage: Stage) => proofSteps(stage, 'unplugged')),
-};
+type StepsOfPlace = Readonly<Record<ProofPlace, (stage: Stage) => readonly ProofStep[]>>;
+const forPlaces = (steps: (place: ProofPlace) => (stage: Stage) => readonly ProofStep[]): StepsOfPlace => ({
+  installed: onceFor(steps('installed')),
+  unplugged: onceFor(steps('unplugged')),
+  bare: onceFor(steps('bare')),
+});
+const stepsAt = forPlaces((place) => (stage) => proofSteps(stage, place));
 const ofBus = ({ point }: ProofStep): boolean => /^DC|^BR/.test(point.a);
-const outside = {
-  installed: onceFor((stage: Stage) => stepsAt.installed(stage).filter((step) => !ofBus(step))),
-  unplugged: onceFor((stage: Stage) => stepsAt.unplugged(stage).filter((step) => !ofBus(step))),
-};
+const outside = forPlaces((place) => (stage) => stepsAt[place](stage).filter((step) => !ofBus(step)));
 
 const former = onceFor((stage: Stage) => stepsAt.installed(stage).filter(isFormerStep));
 

@@ -19,7 +19,8 @@ export const safetyKinds = {
   'safety.meter-proof': z.strictObject({
     when: z.enum(['before', 'after']),
     dc: knownSource,
-    ac: knownSource,
+    /** Left out where no lead is on the unit. */
+    ac: knownSource.optional(),
   }),
   'safety.figure': z.strictObject({
     point: z.string().max(40),

@@ -4,8 +4,9 @@ import {
   alive_Vac,
   leastKnown_V,
   pointWords,
-  quantities,
+  quantitiesAt,
   type Quantity,
+  sourceKinds,
   sourceWords,
   stepKey,
   unknownWait_min,
@@ -70,6 +71,13 @@ function applySafety(before: SafetyState, entry: SafetyEntry, drive: ProvenDrive
   const figure = (volts: number): ProofReading => ({ volts, at, entryId: entry.id });
   switch (entry.kind) {
     case 'safety.sources':
+      if (
+        entry.payload.place === 'bare' &&
+        !sourceKinds.every((kind) =>
+          entry.payload.sources.some((s) => s.kind === kind && s.state === 'absent'),
+        )
+      )
+        return { void: 'With no lead on the unit every source is absent.' };
       return {
         state: {
           ...restart(state, state.lapsed),
@@ -107,13 +115,16 @@ function applySafety(before: SafetyState, entry: SafetyEntry, drive: ProvenDrive
           };
     case 'safety.meter': {
       const { when, volts } = entry.payload;
-      const shown = { dc_V: volts, ac_V: volts, at, entryId: entry.id };
+      const shown = { dc_V: volts, ac_V: volts, source: null, at, entryId: entry.id };
       const least = { dc: formerLeast_V, ac: formerLeast_V };
       return applyMeter({ ...state, former: when === 'before' || state.former }, when, shown, least, drive);
     }
     case 'safety.meter-proof': {
       const { when, dc, ac } = entry.payload;
-      const shown = { dc_V: dc.volts, ac_V: ac.volts, at, entryId: entry.id };
+      const shown = {
+        ...{ dc_V: dc.volts, ac_V: ac?.volts ?? null, at, entryId: entry.id },
+        source: { dc: dc.source, ac: ac?.source ?? null },
+      };
       const least = { dc: leastKnown_V('dc', drive.supply_V), ac: leastKnown_V('ac', drive.supply_V) };
       return applyMeter({ ...state, former: when === 'after' && state.former }, when, shown, least, drive);
     }
@@ -151,9 +162,10 @@ function applyMeter(
           ? `Discharge time not known: ${unknownWait_min} minutes after isolation.`
           : `The nameplate requires ${drive.labelWait_min} minutes after isolation.`,
     };
-  for (const quantity of quantities) {
+  for (const quantity of quantitiesAt(state.place)) {
     const volts = shown[`${quantity}_V`];
     const range = quantity.toUpperCase();
+    if (volts === null) return { void: `The meter is proven on ${range}, too, where leads are connected.` };
     if (volts < least[quantity])
       return {
         void: `${volts} V ${range} does not prove the meter for this drive: use a proving unit or a known source of ${least[quantity]} V ${range} or more.`,
@@ -283,6 +295,7 @@ export const safetySlice = sliceOf<SafetyState, SafetyJob>()({
   },
   words: {
     'safety.sources': ({ payload }) => {
+      if (payload.place === 'bare') return 'On the bench, no lead on any terminal: nothing feeds it';
       const left = unsafeSources(payload.sources).length;
       const isolated = payload.sources
         .filter((s) => s.state === 'isolated')
@@ -295,7 +308,9 @@ export const safetySlice = sliceOf<SafetyState, SafetyJob>()({
       `Locked and tagged: ${payload.tag}, isolated ${payload.isolatedAt.slice(0, 16).replace('T', ' ')} UTC`,
     'safety.meter': ({ payload }) => `Meter proven ${payload.when}: ${payload.volts} V on ${payload.source}`,
     'safety.meter-proof': ({ payload: { when, dc, ac } }) =>
-      `Meter proven ${when}: ${dc.volts} V DC on ${dc.source}, ${ac.volts} V AC on ${ac.source}`,
+      told(`Meter proven ${when}: ${dc.volts} V DC on ${dc.source}`, [
+        ac !== undefined && `${ac.volts} V AC on ${ac.source}`,
+      ]),
     'safety.figure': ({ payload }) =>
       `Dead proof ${payload.point} ${payload.quantity.toUpperCase()} ${payload.volts} V`,
     'safety.figures': ({ payload: { points, quantity, below_V } }) =>
