@@ -23,7 +23,7 @@ function Valve({ x, y, gate }: { x: number; y: number; gate: boolean }) {
   return (
     <g>
       <path d={`M${x - 6} ${y + 5} H${x + 6} L${x} ${y - 6} Z M${x - 6} ${y - 6} H${x + 6}`} fill="none" />
-      {gate && <path d={`M${x + 2} ${y - 6} L${x + 9} ${y - 13}`} />}
+      {gate && <path d={`M${x + 1} ${y - 6} L${x + 7} ${y} H${x + 11}`} />}
     </g>
   );
 }
@@ -31,29 +31,28 @@ function Valve({ x, y, gate }: { x: number; y: number; gate: boolean }) {
 /** A front end as the diode test sees it: lines at the left, bus at the right. */
 export function FrontEndPicture({ frontEnd }: { frontEnd: FrontEnd }) {
   const lines = frontEnd === 'diode-1ph' ? ['L', 'N'] : ['L1', 'L2', 'L3'];
-  const right = 40 + lines.length * 28;
   return (
     <svg
-      viewBox="0 0 176 108"
-      width="176"
+      viewBox="0 0 182 108"
+      width="182"
       height="108"
       aria-hidden="true"
       focusable="false"
       stroke="currentColor"
       strokeWidth="1.6"
-      fontSize="11"
+      style={{ fontSize: '11px' }}
     >
       <path d={`M54 ${top} H150 M54 ${bottom} H150 M150 ${top} V46 M150 62 V${bottom}`} fill="none" />
       <path d="M140 50 H160 M140 58 H160 M150 46 V50 M150 58 V62" fill="none" />
       {lines.map((line, i) => {
         const x = 54 + i * 28;
-        const y = 54 + (i - (lines.length - 1) / 2) * 14;
+        const y = 54 + (i - (lines.length - 1) / 2) * 16;
         return (
           <g key={line}>
             <path d={`M26 ${y} H${x} M${x} ${top} V${bottom}`} fill="none" />
             <circle cx={x} cy={y} r="2" fill="currentColor" stroke="none" />
             <circle cx="23" cy={y} r="2.6" fill="none" />
-            <text x="4" y={y + 4} fill="currentColor" stroke="none">
+            <text x="2" y={y + 4} fill="currentColor" stroke="none">
               {line}
             </text>
             <Valve x={x} y={26} gate={frontEnd === 'scr-half-3ph'} />
@@ -61,10 +60,10 @@ export function FrontEndPicture({ frontEnd }: { frontEnd: FrontEnd }) {
           </g>
         );
       })}
-      <text x={right + 14} y={top - 3} fill="currentColor" stroke="none">
+      <text x="154" y={top + 4} fill="currentColor" stroke="none">
         DC+
       </text>
-      <text x={right + 14} y={bottom + 12} fill="currentColor" stroke="none">
+      <text x="154" y={bottom + 4} fill="currentColor" stroke="none">
         DC−
       </text>
     </svg>

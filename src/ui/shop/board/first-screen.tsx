@@ -166,7 +166,7 @@ export function FirstScreen({ people, person }: { people: readonly Person[]; per
               // Under what it belongs to: on a phone the end of the list is far away.
               <Box gridColumn="1 / -1" order={{ base: 0, md: 1 }}>
                 <Section title={front.leads.asks}>
-                  <Box display="flex" gap="3" flexWrap="wrap">
+                  <Box display="flex" gap="3" flexWrap="wrap" alignItems="flex-start">
                     {front.leads.ways.map((way) => (
                       <Secondary
                         key={way.says}

@@ -9,7 +9,7 @@ export const nothingFeeds: EnergySource[] = sourceKinds.map((kind) => ({ kind, s
 /** A unit on the bench with no lead on any terminal: one statement for all sources. Its bank may be charged all the same. */
 export function BareUnit({ disabled, keep }: { disabled: boolean; keep: () => void }) {
   return (
-    <Box border="1px solid" borderColor="line" p="3" mb="4">
+    <Box borderLeft="4px solid" borderColor="line" pl="3" mb="5">
       <Text mb="2">
         On the bench with nothing connected: no lead on lines, DC bus, motor, brake, control or relay
         terminals, and no plug in. The bank may still be charged; the wait begins now.
@@ -17,9 +17,6 @@ export function BareUnit({ disabled, keep }: { disabled: boolean; keep: () => vo
       <Primary disabled={disabled} onClick={keep}>
         On the bench: no lead on any terminal
       </Primary>
-      <Text mt="3" color="soft">
-        Otherwise answer for every source:
-      </Text>
     </Box>
   );
 }

@@ -17,6 +17,7 @@ import { MeterProof } from './meter-proof';
 import { BareUnit, nothingFeeds } from './bare-unit';
 import { SourcesGrid } from './sources-grid';
 import { SourceBack, SafetyStep } from './steps';
+import { Text } from '../../kit/text';
 
 const meterWords = (shown: MeterReading | null): string =>
   shown === null ? '' : `${shown.dc_V} V DC${shown.ac_V === null ? '' : `, ${shown.ac_V} V AC`}`;
@@ -90,6 +91,7 @@ export function MakeSafeStage({ store, person, limits, knownSources, goTo }: Sta
             });
           }}
         />
+        <Text mb="2">Otherwise, for every source:</Text>
         <SourcesGrid
           key={safety.sources?.at ?? 0}
           known={knownHere(knownSources, opened)}

@@ -22,14 +22,7 @@ const fresh = fold([], { limits: greatestLimits }).safety;
 describe('the grid of sources', () => {
   it('is walked by keys alone, and keeps every answer', async () => {
     const kept: EnergySource[][] = [];
-    show(
-      <SourcesGrid
-        known={['load']}
-        current={[]}
-        disabled={false}
-        keep={(s) => kept.push(s)}
-      />,
-    );
+    show(<SourcesGrid known={['load']} current={[]} disabled={false} keep={(s) => kept.push(s)} />);
     expect(screen.getByText('known here')).toBeTruthy();
     const mains = screen.getByRole('group', { name: sourceWords.mains.name });
     within(mains).getAllByRole('radio')[0]?.focus();

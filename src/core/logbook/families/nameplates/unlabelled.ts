@@ -9,7 +9,7 @@ import type { Payload } from '../../payloads';
 export function unlabelledDrive(frontEnd: Stage['frontEnd']): Payload<'identify.drive'> {
   const stage: Stage = { ...stageWith({ frontEnd }), assumed: assumables };
   return {
-    ...{ typeId: null, maker: 'Unknown maker', type: 'unknown type' },
+    ...{ typeId: null, maker: 'Unmarked', type: 'unit' },
     ...{ supply_V: null, ratedAmps: null, labelWait_min: null },
     phases: frontEnd === 'diode-1ph' ? 1 : 3,
     drawingOnlySimilar: false,
