@@ -1,14 +1,10 @@
 import sharp from 'sharp';
-import { createWorker, OEM } from 'tesseract.js';
 import type { PlateReading } from '@/core/reading/plate-text';
-import { tesseractReader } from '@/readers/letters/tesseract';
 import { greyOf, photoSide, readPlatePhoto } from '@/readers/plate-photo';
+import { startLetters } from './letters';
 
 /** A picture that cannot be read, in words for the person. */
 export class UnreadablePhoto extends Error {}
-
-/** Where the data of the language ships. */
-const languageFolder = 'node_modules/@tesseract.js-data/eng/4.0.0_best_int';
 
 /** A reader of plates, and how to let it go. */
 export interface PlateFiles {
@@ -21,20 +17,9 @@ export interface PlateFiles {
  * @param root folder of the programme, in which its packages are
  */
 export async function plateFiles(root: string): Promise<PlateFiles> {
-  const worker = await createWorker('eng', OEM.LSTM_ONLY, {
-    langPath: `${root}/${languageFolder}`,
-    gzip: true,
-    cacheMethod: 'none',
-  });
-  await worker.setParameters({ debug_file: '/dev/null' });
-  const letters = tesseractReader({
-    setParameters: (parameters) => worker.setParameters(parameters),
-    recognize: (image, options, output) => worker.recognize(Buffer.from(image), options, output),
-  });
+  const { letters, close } = await startLetters(root);
   return {
-    close: async () => {
-      await worker.terminate();
-    },
+    close,
     read: async (bytes) => {
       const upright = sharp(bytes).autoOrient();
       const { data, info } = await upright

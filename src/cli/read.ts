@@ -3,6 +3,7 @@ import { resolve } from 'node:path';
 import { createInterface } from 'node:readline';
 import { readManualFile, UnreadableManual } from '@/readers/manual-file';
 import { UnreadablePdf, type PdfLibrary } from '@/readers/pdf-text';
+import { startLetters } from './letters';
 import { plateFiles, UnreadablePhoto, type PlateFiles } from './plate-file';
 
 /** pdf.js as Node can run it. */
@@ -106,10 +107,21 @@ async function answerAll({ files, lines }: Arguments, read: Reader): Promise<num
 async function main(args: readonly string[]): Promise<number> {
   const asked = argumentsOf(args);
   const { wanted } = asked;
-  if (asked.what === 'manual')
-    return answerAll(asked, (bytes) =>
-      readManualFile(bytes, { pdfLibrary, ...(wanted === undefined ? {} : { wanted }) }),
-    );
+  if (asked.what === 'manual') {
+    let started: ReturnType<typeof startLetters> | undefined;
+    try {
+      return await answerAll(asked, (bytes) =>
+        readManualFile(bytes, {
+          pdfLibrary,
+          wasmUrl: 'node_modules/pdfjs-dist/wasm/',
+          letters: async () => (await (started ??= startLetters('.'))).letters,
+          ...(wanted === undefined ? {} : { wanted }),
+        }),
+      );
+    } finally {
+      await (await started)?.close();
+    }
+  }
   let plates: PlateFiles | undefined;
   try {
     return await answerAll(asked, async (bytes) => (plates ??= await plateFiles('.')).read(bytes));

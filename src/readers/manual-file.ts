@@ -4,13 +4,14 @@ import {
   readGrid,
   readPages,
   readText,
+  withMendedSigns,
   type Found,
   type ManualReading,
 } from '@/core/reading/manual';
 import type { Learnt } from '@/core/reading/meaning';
-import type { TextPage } from '@/core/reading/table-text';
 import { decodedText, isUtf16 } from './decoded-text';
-import { pagesOfPdf, type PdfLibrary } from './pdf-text';
+import type { LetterReader } from './letters/read-letters';
+import { pagesOfPdf, type PdfLibrary, type PdfPageText } from './pdf-text';
 
 /** How a manual's file is read. */
 export interface ManualFileOptions {
@@ -20,6 +21,10 @@ export interface ManualFileOptions {
   wanted?: (page: number) => boolean;
   /** Told after each page. */
   onPage?: (page: number) => void;
+  /** Where pdf.js finds its decoders of scanned pages, with a slash at its end. */
+  wasmUrl?: string;
+  /** Starts a reader of letters, for scanned pages. */
+  letters?: () => Promise<LetterReader>;
   learnt?: readonly Learnt[];
 }
 
@@ -61,16 +66,22 @@ async function readSheets(bytes: Uint8Array): Promise<Found> {
  */
 export async function readManualFile(
   bytes: Uint8Array,
-  { pdfLibrary, wanted, onPage, learnt = [] }: ManualFileOptions,
+  { pdfLibrary, wanted, onPage, letters, wasmUrl, learnt = [] }: ManualFileOptions,
 ): Promise<ManualReading> {
   if (beginsWith(bytes, '%PDF') || beginsWith(bytes, '\u00EF\u00BB\u00BF%PDF')) {
-    const pages: TextPage[] = [];
-    for await (const page of pagesOfPdf(await pdfLibrary(), bytes, wanted)) {
+    const pages: PdfPageText[] = [];
+    for await (const page of pagesOfPdf(await pdfLibrary(), bytes, { wanted, letters, wasmUrl })) {
       pages.push(page);
       onPage?.(page.number);
     }
     const textless = pages.filter(({ runs }) => runs.length === 0).map(({ number }) => number);
-    return interpreted(readPages(pages), { learnt, textless });
+    const scanned = pages.flatMap((page) => (page.scanned ? [page.number] : []));
+    const found = readPages(pages);
+    return interpreted(scanned.length === 0 ? found : withMendedSigns(found), {
+      learnt,
+      textless,
+      scanned,
+    });
   }
   if (beginsWith(bytes, 'PK')) return interpreted(await readSheets(bytes), { learnt });
   if (bytes.subarray(0, 4000).includes(0) && !isUtf16(bytes))

@@ -1,4 +1,7 @@
 import type { TextPage, TextRun } from '@/core/reading/table-text';
+import type { LetterReader } from './letters/read-letters';
+import { readScan } from './letters/read-scan';
+import { scanOf, type PdfDrawing, type PdfOperations } from './pdf-scan';
 
 /** What of pdf.js is used here: the browser and Node bring builds of their own. */
 export interface PdfLibrary {
@@ -8,7 +11,11 @@ export interface PdfLibrary {
     isEvalSupported?: boolean;
     useSystemFonts?: boolean;
     disableFontFace?: boolean;
+    isOffscreenCanvasSupported?: boolean;
+    isImageDecoderSupported?: boolean;
+    wasmUrl?: string;
   }) => { promise: Promise<PdfDocument>; destroy: () => Promise<void> };
+  OPS: PdfOperations;
 }
 
 interface PdfDocument {
@@ -16,7 +23,7 @@ interface PdfDocument {
   getPage: (number: number) => Promise<PdfPage>;
 }
 
-interface PdfPage {
+interface PdfPage extends PdfDrawing {
   getViewport: (options: { scale: number }) => { width: number; height: number; transform: number[] };
   getTextContent: () => Promise<{ items: unknown[] }>;
   cleanup: () => boolean;
@@ -56,22 +63,63 @@ const wordsFor = (error: unknown): string => {
   return 'The file is damaged or is no PDF: download or scan it again.';
 };
 
+/** A page with less text of its own may be a scan with a line of text over it. */
+const fewRuns = 5;
+
+/** A page of a PDF, and whether its text was read from a scan. */
+export interface PdfPageText extends TextPage {
+  scanned: boolean;
+}
+
+/** The text of a scanned page, in the measures of the page. */
+async function scannedText(
+  library: PdfLibrary,
+  page: PdfPage,
+  letters: () => Promise<LetterReader>,
+): Promise<Omit<TextPage, 'number'> | null> {
+  const { width, height, transform } = page.getViewport({ scale: 1 });
+  const scan = await scanOf(page, library.OPS, { width, height, view: transform });
+  if (scan === null) return null;
+  const { scale } = scan;
+  const read = await readScan(scan.picture, await letters());
+  return {
+    width: read.width / scale,
+    height: read.height / scale,
+    runs: read.words.map(({ text, x0, x1, y0, y1 }) => ({
+      text,
+      ...{ x0: x0 / scale, x1: x1 / scale, y0: y0 / scale, y1: y1 / scale },
+    })),
+  };
+}
+
+/** How a PDF is read. */
+export interface PdfOptions {
+  /** Which pages, from 1; all where it is left out. */
+  wanted?: ((page: number) => boolean) | undefined;
+  /** Starts a reader of scanned pages, with the first of them. Where it is left out, they have no text. */
+  letters?: (() => Promise<LetterReader>) | undefined;
+  /** Where pdf.js finds its decoders, with a slash at its end. */
+  wasmUrl?: string | undefined;
+}
+
 /**
  * The pages of a PDF as text, one after the other; each is freed before the next is opened.
- * @param wanted which pages, from 1; all where it is left out
  * @throws UnreadablePdf with what the person can do
  */
 export async function* pagesOfPdf(
   library: PdfLibrary,
   data: Uint8Array,
-  wanted: (page: number) => boolean = () => true,
-): AsyncGenerator<TextPage> {
+  { wanted = () => true, letters, wasmUrl }: PdfOptions = {},
+): AsyncGenerator<PdfPageText> {
   const loading = library.getDocument({
     data,
     verbosity: 0,
     isEvalSupported: false,
     useSystemFonts: false,
     disableFontFace: true,
+    // Pictures as plain points, whether there is a canvas or not.
+    ...{ isOffscreenCanvasSupported: false, isImageDecoderSupported: false },
+    ...(wasmUrl === undefined ? {} : { wasmUrl }),
   });
   try {
     const document = await loading.promise.catch((error: unknown) => {
@@ -82,13 +130,11 @@ export async function* pagesOfPdf(
       const page = await document.getPage(number);
       const { width, height, transform } = page.getViewport({ scale: 1 });
       const { items } = await page.getTextContent();
+      const runs = items.flatMap((item) => (isText(item) ? (runOf(item, transform) ?? []) : []));
+      const scan =
+        letters !== undefined && runs.length < fewRuns ? await scannedText(library, page, letters) : null;
       page.cleanup();
-      yield {
-        number,
-        width,
-        height,
-        runs: items.flatMap((item) => (isText(item) ? (runOf(item, transform) ?? []) : [])),
-      };
+      yield { number, scanned: scan !== null, ...(scan ?? { width, height, runs }) };
     }
   } finally {
     await loading.destroy();

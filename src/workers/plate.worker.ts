@@ -1,22 +1,9 @@
 import { expose } from 'comlink';
-import { createWorker, OEM } from 'tesseract.js';
 import type { PlateReading } from '@/core/reading/plate-text';
-import { tesseractReader } from '@/readers/letters/tesseract';
 import { greyOf, photoSide, readPlatePhoto } from '@/readers/plate-photo';
+import { startLetters } from './letters';
 
-/** The reader of letters, started with the first photo: its parts are loaded by nobody else. */
-async function startLetters() {
-  const home = `${self.location.origin}/letters`;
-  const worker = await createWorker('eng', OEM.LSTM_ONLY, {
-    ...{ workerPath: `${home}/worker.min.js`, corePath: home, langPath: home },
-    ...{ workerBlobURL: false, gzip: true, cacheMethod: 'none' },
-  });
-  return tesseractReader({
-    setParameters: (parameters) => worker.setParameters(parameters),
-    // The types know the browser's pictures only; bytes of one are taken as they are.
-    recognize: (image, options, output) => worker.recognize(new Blob([image]), options, output),
-  });
-}
+// Started with the first photo.
 let letters: ReturnType<typeof startLetters> | undefined;
 
 const api = {

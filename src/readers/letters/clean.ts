@@ -156,17 +156,17 @@ function clearRules(ink: Uint8Array, width: number, height: number): Uint8Array 
   return clear;
 }
 
-/** Spots of ink smaller than this are grain, at the size letters are read at … */
+/** Spots of ink smaller than this are grain, at the size letters of a plate are read at … */
 const leastSpot = 14;
 /** … and what is higher and wider than these shares of the picture is a stain or a rim. */
 const mostHeight = 0.3;
 const mostWidth = 0.15;
 
 /** Takes away the ink that no letter is made of: specks, stains, what is left of a rim. */
-function keepLetters(ink: Uint8Array, width: number, height: number): void {
+function keepLetters(ink: Uint8Array, width: number, height: number, least: number): void {
   for (const { points, box } of spotsOf(ink, width, { corners: true })) {
     const isLarge = box.y1 - box.y0 > mostHeight * height || box.x1 - box.x0 > mostWidth * width;
-    if (points.length < leastSpot || isLarge) for (const i of points) ink[i] = 0;
+    if (points.length < least || isLarge) for (const i of points) ink[i] = 0;
   }
 }
 
@@ -183,13 +183,21 @@ function withRim(ink: Uint8Array, width: number): Uint8Array {
 const lightest = -0.2;
 const darkest = -1.6;
 
-/** The picture as a reader of letters wants it: dark letters on white, and nothing else. */
-export function cleaned(picture: GreyPicture, even: Float32Array, sign: 1 | -1): GreyPicture {
+/**
+ * The picture as a reader of letters wants it: dark letters on white, and nothing else.
+ * @param grain spots of fewer points are taken away
+ */
+export function cleaned(
+  picture: GreyPicture,
+  even: Float32Array,
+  sign: 1 | -1,
+  grain: number = leastSpot,
+): GreyPicture {
   const { width, height } = picture;
   const ink = inkOf(even, sign);
   const rules = clearRules(ink, width, height);
   for (let i = 0; i < ink.length; i += 1) if (rules[i] === 1) ink[i] = 0;
-  keepLetters(ink, width, height);
+  keepLetters(ink, width, height, grain);
   const kept = withRim(ink, width);
   const data = new Uint8Array(even.length);
   for (let i = 0; i < data.length; i += 1) {
@@ -197,4 +205,11 @@ export function cleaned(picture: GreyPicture, even: Float32Array, sign: 1 | -1):
     data[i] = kept[i] === 1 && rules[i] === 0 ? Math.max(0, Math.min(255, Math.round(level))) : 255;
   }
   return { width, height, data };
+}
+
+/** The picture as it is without its rules: soft points and thin dashes of small print stay. */
+export function withoutRules(picture: GreyPicture, even: Float32Array): GreyPicture {
+  const { width, height } = picture;
+  const rules = clearRules(inkOf(even, 1), width, height);
+  return { width, height, data: picture.data.map((grey, i) => (rules[i] === 1 ? 255 : grey)) };
 }

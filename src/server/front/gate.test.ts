@@ -25,8 +25,9 @@ it.each([
 });
 
 it('lets scripts run only with the word of the answer, and nobody frame a page', () => {
-  const policy = contentPolicy('word');
+  const policy = contentPolicy('word', '/jobs');
   expect(policy).toContain("script-src 'self' 'nonce-word';");
   expect(policy).not.toMatch(/script-src[^;]*unsafe/);
   expect(policy).toContain("frame-ancestors 'none'");
+  expect(contentPolicy('word', '/_next/static/chunks/a.js')).toContain("'wasm-unsafe-eval'");
 });

@@ -1,8 +1,14 @@
-/** What a page may load and do: all of it from here, scripts only with the word of this answer. */
-export const contentPolicy = (nonce: string): string =>
+/** Parts of the programme, which are pages to nobody: their policy counts where one of them is started as a worker. */
+const parts = '/_next/static/';
+
+/**
+ * What a page may load and do: all of it from here, scripts only with the word of this answer. Workers may compile WebAssembly,
+ * in which the decoders of scanned pages are written; pages may not.
+ */
+export const contentPolicy = (nonce: string, path: string): string =>
   [
     "default-src 'self'",
-    `script-src 'self' 'nonce-${nonce}'`,
+    `script-src 'self' 'nonce-${nonce}'${path.startsWith(parts) ? " 'wasm-unsafe-eval'" : ''}`,
     // The theme writes its rules into the page as it goes.
     "style-src 'self' 'unsafe-inline'",
     "img-src 'self' data: blob:",

@@ -32,7 +32,7 @@ function answer(request: IncomingMessage, response: ServerResponse): void {
     return;
   }
   if (!dev) {
-    const policy = contentPolicy(randomBytes(16).toString('base64'));
+    const policy = contentPolicy(randomBytes(16).toString('base64'), url ?? '');
     // Next takes the word of this answer from here and puts it on its scripts.
     headers['content-security-policy'] = policy;
     response.setHeader('content-security-policy', policy);

@@ -1,4 +1,10 @@
+import { extname } from 'node:path';
 import { letterFile } from '@/server/equipment/letter-files';
+
+const types: Readonly<Record<string, string>> = {
+  '.js': 'text/javascript; charset=utf-8',
+  '.wasm': 'application/wasm',
+};
 
 export const dynamic = 'force-dynamic';
 
@@ -9,7 +15,7 @@ export async function GET(_request: Request, { params }: { params: Promise<{ fil
   if (bytes === null) return new Response('Not here.', { status: 404 });
   return new Response(bytes, {
     headers: {
-      'content-type': file.endsWith('.js') ? 'text/javascript; charset=utf-8' : 'application/gzip',
+      'content-type': types[extname(file)] ?? 'application/gzip',
       'cache-control': 'private, max-age=86400',
       'content-security-policy':
         "default-src 'none'; script-src 'self' 'wasm-unsafe-eval'; connect-src 'self' data:",

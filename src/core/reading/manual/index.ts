@@ -5,3 +5,4 @@ export { interpreted, type InterpretedAlarm, type InterpretedEntry, type ManualR
 export { readPages } from './pages';
 export { readGrid } from './grid';
 export { readText } from './text-file';
+export { withMendedSigns } from './mended';

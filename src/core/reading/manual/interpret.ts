@@ -27,7 +27,7 @@ export interface InterpretedAlarm extends ManualAlarm {
 
 /** Something that a person should know of the reading. */
 export interface ReadingFinding {
-  code: 'nothing-found' | 'no-text' | 'other-language' | 'doubtful-table';
+  code: 'nothing-found' | 'no-text' | 'scanned' | 'other-language' | 'doubtful-table';
   text: string;
 }
 
@@ -54,6 +54,18 @@ const asNamed = ({
   group: group ?? undefined,
 });
 
+/** Page numbers in words: "3–9, 12". */
+const rangesOf = (pages: readonly number[]): string =>
+  pages
+    .reduce<[number, number][]>((ranges, page) => {
+      const last = ranges.at(-1);
+      if (last !== undefined && last[1] === page - 1) last[1] = page;
+      else ranges.push([page, page]);
+      return ranges;
+    }, [])
+    .map(([from, to]) => (from === to ? String(from) : `${from}–${to}`))
+    .join(', ');
+
 /** Names of which fewer words than this are known are hardly English. */
 const leastKnownShare = 0.3;
 
@@ -62,12 +74,21 @@ function knownShare(entries: readonly ManualEntry[]): number {
   return words.length === 0 ? 1 : words.filter(isKnownWord).length / words.length;
 }
 
-function findingsOf({ entries, alarms, unread }: Found, textless: readonly number[]): ReadingFinding[] {
+function findingsOf(
+  { entries, alarms, unread }: Found,
+  textless: readonly number[],
+  scanned: readonly number[],
+): ReadingFinding[] {
   const findings: ReadingFinding[] = [];
   if (textless.length > 0)
     findings.push({
       code: 'no-text',
-      text: `Pages without text: ${textless.join(', ')}. They are pictures or empty; nothing of them was read.`,
+      text: `Pages without text: ${rangesOf(textless)}. They are pictures or empty; nothing of them was read.`,
+    });
+  if (scanned.length > 0)
+    findings.push({
+      code: 'scanned',
+      text: `Read from scans: ${scanned.length === 1 ? 'page' : 'pages'} ${rangesOf(scanned)}. Letters and figures may be misread: compare each row with the page.`,
     });
   if (entries.length === 0 && alarms.length === 0)
     findings.push({
@@ -97,10 +118,15 @@ const roundedBox = (box: ManualEntry['box']): ManualEntry['box'] =>
  * What was found in a manual, with its meaning.
  * @param learnt names whose meaning the workshop confirmed before
  * @param textless pages that have no text
+ * @param scanned pages whose text was read from a picture
  */
 export function interpreted(
   found: Found,
-  { learnt = [], textless = [] }: { learnt?: readonly Learnt[]; textless?: readonly number[] } = {},
+  {
+    learnt = [],
+    textless = [],
+    scanned = [],
+  }: { learnt?: readonly Learnt[]; textless?: readonly number[]; scanned?: readonly number[] } = {},
 ): ManualReading {
   const meanings = meaningsOf(found.entries.map(asNamed), learnt);
   return {
@@ -125,6 +151,6 @@ export function interpreted(
       };
     }),
     unread: found.unread,
-    findings: findingsOf(found, textless),
+    findings: findingsOf(found, textless, scanned),
   };
 }

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { interpreted, readGrid, readText } from '.';
+import { interpreted, readGrid, readText, withMendedSigns } from '.';
 import { choicesIn } from './choices';
 import { halfRangeOf, numberOf, rangeOf, unitAlone, valueOf } from './figures';
 import { rolesOfHeads } from './heads';
@@ -206,5 +206,20 @@ describe('files of text', () => {
       ),
       { numRuns: 200, seed: 7, endOnFailure: true },
     );
+  });
+});
+
+describe('signs that a reader of letters mistakes', () => {
+  const scanned = (text: string) => withMendedSigns(readText(text)).entries;
+  const list = (odd: string) =>
+    `No;Name;Unit;Range;Default\nA0-01;Speed;Hz;1 - 60;50\nA0-02;Current;A;1 - 9;4\nA0-03;Time;s;1 - 9;4\n${odd}\n`;
+
+  it('are put right where all other numbers are written otherwise', () => {
+    expect(scanned(list('AO-10;Resistance;Q;0 - 9;4')).at(-1)).toMatchObject({ number: 'A0-10', unit: 'Ω' });
+  });
+
+  it('stay where the number that is meant has another parameter, or none can be meant', () => {
+    expect(scanned(list('AO-01;Ramp;s;0 - 9;4')).map((e) => e.number)).toContain('AO-01');
+    expect(scanned(list('AX-01;Ramp;s;0 - 9;4')).map((e) => e.number)).toContain('AX-01');
   });
 });

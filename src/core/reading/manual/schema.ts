@@ -66,7 +66,7 @@ export const manualReadingSchema = z.strictObject({
   unread: z.array(z.strictObject({ page: z.int(), text })),
   findings: z.array(
     z.strictObject({
-      code: z.enum(['nothing-found', 'no-text', 'other-language', 'doubtful-table']),
+      code: z.enum(['nothing-found', 'no-text', 'scanned', 'other-language', 'doubtful-table']),
       text,
     }),
   ),
