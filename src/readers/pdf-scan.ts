@@ -95,7 +95,7 @@ async function placedPictures(page: PdfDrawing, ops: PdfOperations): Promise<Pla
     });
   for (const [i, operation] of fnArray.entries()) {
     const given = argsArray[i];
-    const [first]: unknown[] = Array.isArray(given) ? given : [];
+    const first: unknown = Array.isArray(given) ? given[0] : undefined;
     if (operation === ops.save || operation === ops.paintFormXObjectBegin) kept.push(now);
     if (operation === ops.restore || operation === ops.paintFormXObjectEnd) now = kept.pop() ?? now;
     if (operation === ops.transform || operation === ops.paintFormXObjectBegin) {
