@@ -20,6 +20,7 @@ import { boardQuerySchema, type BoardAnswer } from './board';
 import { postedEntriesSchema, type EntriesAnswer, type VerdictsAnswer } from './entries';
 import { rigOrderSchema, type RigState } from './rig-state';
 import { drivesSchema, targetSchema as target } from './target';
+import type { EditedType, TypeData } from './type-files';
 
 /** One value that is to be written to the drive of a job. */
 const writeOrderSchema = z.strictObject({
@@ -209,10 +210,19 @@ export const contract = {
   },
   'GET /api/v1/catalogue': { answer: answerOf<{ types: DriveType[] }>() },
   'POST /api/v1/catalogue': {
-    body: z.strictObject({ type: file, control: file.nullable(), keep: z.boolean() }),
+    body: z.strictObject({
+      type: file,
+      control: file.nullable(),
+      keep: z.boolean(),
+      note: z.string().trim().max(200).optional(),
+      /** The version it was edited from; left out: whatever there is. */
+      seen: z.int().min(0).optional(),
+    }),
     heaviest: 2 * MB,
-    answer: z.object({ id: z.string() }),
+    answer: z.object({ id: z.string(), version: z.int().nullable() }),
   },
+  'GET /api/v1/catalogue/:id/files': { answer: answerOf<EditedType>() },
+  'GET /api/v1/catalogue/:id/versions/:version': { answer: answerOf<TypeData>() },
   'GET /api/v1/catalogue/:id/control': { answer: answerOf<Control>() },
   'GET /api/v1/type-drafts': { answer: answerOf<{ drafts: { draft: TypeDraft; version: number }[] }>() },
   'PUT /api/v1/type-drafts/:id': {

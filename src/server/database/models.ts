@@ -119,6 +119,16 @@ export class DriveTypeRow extends Model<Row<DriveTypeRow>, NewRow<DriveTypeRow>>
   declare receivedAt: CreationOptional<Date>;
 }
 
+export class TypeVersionRow extends Model<Row<TypeVersionRow>, NewRow<TypeVersionRow>> {
+  declare typeId: string;
+  declare version: number;
+  declare type: unknown;
+  declare control: unknown;
+  declare note: string;
+  declare byId: string;
+  declare receivedAt: CreationOptional<Date>;
+}
+
 export class TypeDraftRow extends Model<Row<TypeDraftRow>, NewRow<TypeDraftRow>> {
   declare id: string;
   declare draft: unknown;
@@ -174,6 +184,18 @@ function initDriveTypes(table: TableOptions): void {
       receivedAt: { ...time(), defaultValue: DataTypes.NOW },
     },
     table('DriveType', 'drive_types'),
+  );
+  TypeVersionRow.init(
+    {
+      typeId: { ...text(), primaryKey: true },
+      version: { ...integer(), primaryKey: true },
+      type: json(),
+      control: { type: DataTypes.JSONB, allowNull: true },
+      note: { ...text(), defaultValue: '' },
+      byId: uuid(),
+      receivedAt: { ...time(), defaultValue: DataTypes.NOW },
+    },
+    table('TypeVersion', 'type_versions'),
   );
   TypeDraftRow.init(
     {
@@ -328,6 +350,7 @@ export function initModels(sequelize: Sequelize) {
     BlobAlias,
     Setting,
     DriveType: DriveTypeRow,
+    TypeVersion: TypeVersionRow,
     TypeDraft: TypeDraftRow,
     WriteRun,
     WriteLine: WriteLineRow,

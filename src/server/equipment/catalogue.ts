@@ -11,6 +11,8 @@ import { HttpError, problemsOf as fieldProblems } from '../http/guard';
 import { warnOnce } from '../log';
 import { db } from '../database/connection';
 import type { ApiProblem } from '../../api/contract';
+import type { EditedType } from '../../api/type-files';
+import { keepVersion, versionsOf } from './type-versions';
 
 const home = join(process.cwd(), 'catalogue');
 const json = async (...path: string[]): Promise<unknown> =>
@@ -95,14 +97,35 @@ const problemsOf = (
     ? checked.problems.map(({ line, path, message }) => ({ file, line, path, allowed: message }))
     : [];
 
+/** The files of a type as they are. @throws HttpError 404 for a type that is not there */
+export async function editedType(id: string): Promise<EditedType> {
+  if ((await shipped()).some((t) => t.id === id)) {
+    const control = await json(id, 'control.json').catch(() => null);
+    return { id, type: await json(id, 'type.json'), control, version: 0, supplied: true, versions: [] };
+  }
+  const row = await db().models.DriveType.findByPk(id, { raw: true });
+  if (row === null) throw new HttpError(404, 'This type is not in the catalogue.');
+  const versions = await versionsOf(id);
+  const [newest] = versions;
+  return {
+    ...{ id, type: row.type, control: row.control, supplied: false, versions },
+    version: newest?.version ?? 0,
+  };
+}
+
 /**
  * Checks what a workshop wrote of a type, and keeps it where nothing is wrong.
  * @throws HttpError where something in the files is wrong, or the id is that of a type that ships
  */
 export async function keepType(
   { type, control }: WrittenType,
-  { keep, byId }: { keep: boolean; byId: string },
-): Promise<{ id: string }> {
+  {
+    keep,
+    byId,
+    note = '',
+    seen = null,
+  }: { keep: boolean; byId: string; note?: string; seen?: number | null },
+): Promise<{ id: string; version: number | null }> {
   const typeRead = checkFile(type, driveTypeSchema);
   const controlRead = control === null ? { value: null } : checkFile(control, controlSchema);
   const problems = [...problemsOf('type.json', typeRead), ...problemsOf('control.json', controlRead)];
@@ -111,14 +134,8 @@ export async function keepType(
   const { id } = typeRead.value;
   if ((await shipped()).some((t) => t.id === id))
     throw new HttpError(409, `${id} is the id of a supplied type: use another id in type.json.`);
-  if (keep)
-    await db().models.DriveType.upsert({
-      id,
-      type: typeRead.value,
-      // What was written is kept, not what the schema made of it: defaults are filled in when it is read.
-      control: control === null ? null : parsedJson(control),
-      byId,
-      receivedAt: new Date(),
-    });
-  return { id };
+  if (!keep) return { id, version: null };
+  // What was written is kept, not what the schema made of it: defaults are filled in when it is read.
+  const data = { type: parsedJson(type), control: control === null ? null : parsedJson(control) };
+  return { id, version: await keepVersion(data, { id, byId, note, seen }) };
 }

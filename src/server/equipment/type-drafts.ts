@@ -12,6 +12,7 @@ import { db } from '../database/connection';
 import { HttpError } from '../http/guard';
 import { warnOnce } from '../log';
 import { keepType } from './catalogue';
+import { versionsOf } from './type-versions';
 
 /** A draft as it is stored, and which of its versions it is. */
 export interface StoredDraft {
@@ -51,11 +52,17 @@ export async function keepDraft(draft: TypeDraft, seen: number, byId: string): P
   });
 }
 
-/** The models that a type of the workshop has already: another unit of the range adds to them. */
-async function modelsOf(typeId: string): Promise<UnitFacts['models']> {
-  const row = await db().models.DriveType.findByPk(typeId, { raw: true });
+/** The models that a type of the workshop has already, with its version: another unit of the range adds to them. */
+async function modelsOf(typeId: string): Promise<{ models: UnitFacts['models']; version: number }> {
+  const [row, [newest]] = await Promise.all([
+    db().models.DriveType.findByPk(typeId, { raw: true }),
+    versionsOf(typeId),
+  ]);
   const models = driveTypeSchema.safeParse(row?.type).data?.models ?? [];
-  return models.map(({ type, ratedAmps, power_kW }) => ({ type, ratedAmps, power_kW }));
+  return {
+    models: models.map(({ type, ratedAmps, power_kW }) => ({ type, ratedAmps, power_kW })),
+    version: newest?.version ?? 0,
+  };
 }
 
 /**
@@ -70,11 +77,11 @@ export async function finishType(
   const row = await db().models.TypeDraft.findByPk(draftId, { raw: true });
   const draft = typeDraftSchema.safeParse(row?.draft).data;
   if (draft === undefined) throw new HttpError(404, 'This draft is not on the server: save it again.');
-  const others = (await modelsOf(typeIdOf(draft))).filter(
-    (known) => !unit.models.some((own) => own.type === known.type),
-  );
+  const { models, version: seen } = await modelsOf(typeIdOf(draft));
+  const others = models.filter((known) => !unit.models.some((own) => own.type === known.type));
   const { type, control, leftOut } = typeFrom(draft, { ...unit, models: [...unit.models, ...others] });
   const files = { type: JSON.stringify(type, null, 2), control: JSON.stringify(control, null, 2) };
-  const { id } = await keepType(files, { keep: true, byId });
+  const note = `from the draft, with ${unit.models.map((m) => m.type).join(', ')}`;
+  const { id } = await keepType(files, { keep: true, byId, seen, note });
   return { id, leftOut };
 }

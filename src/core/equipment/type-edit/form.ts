@@ -48,35 +48,26 @@ export function formOf(given: Schema, root: Schema): Form {
   }
   if (isList(schema['enum'])) return { kind: 'choice', options: schema['enum'].filter(isPlain) };
   if (schema['const'] !== undefined) return { kind: 'choice', options: [schema['const']].filter(isPlain) };
-  switch (type) {
-    case 'string':
-      return { kind: 'text', most: figureIn(schema['maxLength']) };
-    case 'number':
-    case 'integer':
-      return { kind: 'number' };
-    case 'boolean':
-      return { kind: 'flag' };
-    case 'null':
-      return { kind: 'nothing' };
-    case 'array': {
-      const places = schemasIn(schema['prefixItems']);
-      if (places.length > 0) return { kind: 'places', items: places };
-      if (!isRecord(schema['items'])) break;
-      const { items, minItems, maxItems } = schema;
-      if (isRecord(items))
-        return { kind: 'list', item: items, least: figureIn(minItems) ?? 0, most: figureIn(maxItems) };
-      break;
-    }
-    case 'object': {
-      const properties = isRecord(schema['properties']) ? schema['properties'] : {};
-      const required = isList(schema['required']) ? schema['required'] : [];
-      return {
-        kind: 'record',
-        fields: Object.entries(properties).flatMap(([name, inner]) =>
-          isRecord(inner) ? [{ name, schema: inner, required: required.includes(name) }] : [],
-        ),
-      };
-    }
+  if (type === 'string') return { kind: 'text', most: figureIn(schema['maxLength']) };
+  if (type === 'number' || type === 'integer') return { kind: 'number' };
+  if (type === 'boolean') return { kind: 'flag' };
+  if (type === 'null') return { kind: 'nothing' };
+  if (type === 'array') {
+    const { items, minItems, maxItems, prefixItems } = schema;
+    const places = schemasIn(prefixItems);
+    if (places.length > 0) return { kind: 'places', items: places };
+    if (isRecord(items))
+      return { kind: 'list', item: items, least: figureIn(minItems) ?? 0, most: figureIn(maxItems) };
+  }
+  if (type === 'object') {
+    const properties = isRecord(schema['properties']) ? schema['properties'] : {};
+    const required = isList(schema['required']) ? schema['required'] : [];
+    return {
+      kind: 'record',
+      fields: Object.entries(properties).flatMap(([name, inner]) =>
+        isRecord(inner) ? [{ name, schema: inner, required: required.includes(name) }] : [],
+      ),
+    };
   }
   throw new Error(`no form for ${JSON.stringify(given).slice(0, 120)}`);
 }

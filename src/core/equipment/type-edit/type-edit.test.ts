@@ -82,10 +82,8 @@ it.each(['dunlin-d1', 'godwit-g4', 'godwit-g6', 'knot-k3', 'whimbrel-w4'])(
 );
 
 it('a blank item has what is required, and is refused only for what nobody can know', () => {
-  const parameter = (
-    formOf(schemas.control, schemas.control) as { fields: { name: string; schema: Schema }[] }
-  ).fields.find((f) => f.name === 'parameters')!.schema;
-  const { item } = formOf(parameter, schemas.control) as { item: Schema };
+  const properties = schemas.control['properties'] as JsonRecord;
+  const item = (properties['parameters'] as JsonRecord)['items'] as Schema;
   const blank = blankOf(item, schemas.control);
   expect(blank).toEqual({ number: '', name: '' });
   const filled = { ...(blank as JsonRecord), number: 'Z9', name: 'Rest' };

@@ -11,6 +11,7 @@ import * as m0008 from './0008-seen';
 import * as m0009 from './0009-handed-over';
 import * as m0010 from './0010-terms';
 import * as m0011 from './0011-type-drafts';
+import * as m0012 from './0012-type-versions';
 import type { Migration } from './migration';
 
 // A static list, no glob: it survives bundling, Jest and tsx alike.
@@ -26,6 +27,7 @@ const list: [string, { up: Migration; down: Migration }][] = [
   ['0009-handed-over', m0009],
   ['0010-terms', m0010],
   ['0011-type-drafts', m0011],
+  ['0012-type-versions', m0012],
 ];
 
 /** A step may rewrite a table of years: its statements take as long as they take. */

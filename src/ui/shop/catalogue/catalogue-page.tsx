@@ -51,6 +51,15 @@ export function CataloguePage({
           options={types.map((t) => ({ value: t.id, label: `${t.maker} ${t.range}` }))}
         />
       </FieldGrid>
+      {type !== undefined && (
+        <Box mb="4">
+          <Secondary asChild>
+            <Link href={`/drive-types/edit?type=${type.id}`}>
+              Edit {type.maker} {type.range}
+            </Link>
+          </Secondary>
+        </Box>
+      )}
       {type === undefined ? <Text>The catalogue is empty.</Text> : <TypeSheet key={type.id} type={type} />}
       <Upload
         lead={person.role === 'lead'}

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Primary, Secondary } from '../../kit/buttons';
 import { KeptNote } from '../../kit/kept-note';
 import { PlainTable } from '../../kit/plain-table';
+import { filesIn, type Json } from '@/core/equipment/type-edit';
 import type { ApiProblem } from '@/api/contract';
 import { call } from '../../api/call';
 import { Cell, Heading, Text } from '../../kit/text';
@@ -14,9 +15,25 @@ interface Files {
 
 const nothing: Files = { type: null, control: null };
 
-/** The two files of a type, by their names; a lone file is type.json. */
+const pretty = (value: Json): string => JSON.stringify(value, null, 2);
+
+/** Both files out of one that was handed on; null for any other text. */
+function handedOn(text: string): Files | null {
+  try {
+    const files = filesIn(JSON.parse(text) as Json);
+    return files && { type: pretty(files.type), control: files.control && pretty(files.control) };
+  } catch {
+    // What is wrong with it is said with its line when it is checked.
+    return null;
+  }
+}
+
+/** The two files of a type, by their names, or the one that holds both; another lone file is type.json. */
 async function readFiles(list: FileList): Promise<Files> {
   const files = await Promise.all([...list].map(async (f) => ({ name: f.name, text: await f.text() })));
+  const [only, second] = files;
+  const both = only === undefined || second !== undefined ? null : handedOn(only.text);
+  if (both !== null) return both;
   const control = files.find((f) => f.name.includes('control'))?.text ?? null;
   return { type: files.find((f) => !f.name.includes('control'))?.text ?? null, control };
 }
@@ -53,8 +70,8 @@ export function Upload({ lead, added }: { lead: boolean; added: (id: string) => 
         Add a drive type
       </Heading>
       <Text mb="3">
-        Two files, type.json and control.json, as described in docs/catalogue.md. Both are checked line by
-        line before they are saved.
+        Two files, type.json and control.json, as described in docs/catalogue.md, or the one file that the
+        editor saves. All is checked line by line before it is saved.
       </Text>
       <Box display="flex" gap="3" flexWrap="wrap" alignItems="center">
         <Box
