@@ -28,6 +28,7 @@ const pages = [
   '/administration',
   '/administration/trace-tables',
   '/drive-types',
+  '/drive-types/edit?type=whimbrel-w4',
   '/simulator',
   '/administration/status',
   `/jobs/${pump}/call`,

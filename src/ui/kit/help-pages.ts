@@ -166,6 +166,14 @@ const pages: Readonly<Record<string, PageHelp>> = {
       'Add a type of your own from two files (shop lead).',
     ],
   },
+  '/drive-types/edit': {
+    title: 'Edit a drive type',
+    things: [
+      'Choose a part, open an item, change it; Undo takes any step back.',
+      'Check tells what is wrong and where; only the shop lead saves.',
+      'Compare an earlier version, go back to it, or hand the type on as one file.',
+    ],
+  },
   '/drive-types/manual': {
     title: 'Read a manual',
     things: [

@@ -101,6 +101,8 @@ export function ListForm({
                     justifyContent="flex-start"
                     textAlign="left"
                     border="0"
+                    borderBottom="1px solid"
+                    borderColor="line"
                     aria-expanded={open === i}
                     onClick={() => setOpen(open === i ? null : i)}
                   >

@@ -33,6 +33,12 @@ interface Part {
   title: string;
 }
 
+/** Parts whose names in the file are not the words of the trade. */
+const partNames: Readonly<Record<string, string>> = {
+  ...{ alarms: 'Faults', safeStop: 'STO', fitting: 'Installation', places: 'Terminal places' },
+  ...{ knob: 'Keypad knob', rampCountsTo: 'Ramps count to', locks: 'Lock codes' },
+};
+
 const labelPart: Part = { file: 'type', path: [], title: 'Rating label and power stage' };
 
 function partsOf(control: Schema): Part[] {
@@ -40,7 +46,11 @@ function partsOf(control: Schema): Part[] {
   if (form.kind !== 'record') return [labelPart];
   return [
     labelPart,
-    ...form.fields.map(({ name }): Part => ({ file: 'control', path: [name], title: labelOf(name) })),
+    ...form.fields.map(({ name }): Part => ({
+      file: 'control',
+      path: [name],
+      title: partNames[name] ?? labelOf(name),
+    })),
   ];
 }
 
