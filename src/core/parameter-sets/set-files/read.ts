@@ -3,6 +3,7 @@ import type { Control } from '../../equipment/catalogue';
 import type { Rating, Values } from '../../equipment/drive-words';
 import { checksumOf } from './checksum';
 import { pairsOfDcf } from './dcf';
+import { displayLine, entryNamed } from './display-line';
 import { entryFor, valueFor } from './entry';
 
 /** One line of a set's text and what became of it. */
@@ -38,8 +39,24 @@ const valueHeads = /^(value|setting|set|actual|wert|now)\b/i;
 /** The mark of text in a spreadsheet, before what it would take for a formula. */
 const unmarked = (cell: string): string => cell.replace(/^'(?=[=+\-@\t\r])/, '');
 
-/** Rows of a table: by its heads where it has some, else the first column and the last that is not empty. */
-function pairsOf(text: string): Pair[] {
+/** Rows of a table: by its heads where it has some, else the first column and the last that is not empty; lines without columns as on a display. */
+function pairsOf(text: string, control: Pick<Control, 'parameters'>): Pair[] {
+  const lines = text.split(/\r\n|\n|\r/);
+  /** Whatever the first column is not the number of: a name, or a line without columns. */
+  const known = (pair: Pair): Pair => {
+    if (entryFor(control, pair.number) !== undefined) return pair;
+    const named = entryNamed(control, pair.number);
+    if (named !== undefined && pair.text !== '') return { ...pair, number: named.number };
+    const copied = displayLine(control, lines[pair.line - 1] ?? '');
+    return copied === null ? pair : { line: pair.line, ...copied };
+  };
+  // A quoted cell may go over lines: then they are no longer the rows.
+  return columnsOf(text).map((pair, _, pairs) =>
+    pairs.length > lines.length || /"/.test(text) ? pair : known(pair),
+  );
+}
+
+function columnsOf(text: string): Pair[] {
   // A comma may belong to a figure: it separates only where nothing else does.
   const delimiter = ['\t', ';'].find((d) => text.includes(d)) ?? ',';
   const { data } = Papa.parse<string[]>(text, { delimiter });
@@ -116,7 +133,7 @@ export function readSetText(text: string, control: Pick<Control, 'parameters'>, 
       ? pairsOfDcf(tidy, control)
       : isJson
         ? pairsOfJson(JSON.parse(tidy))
-        : { pairs: pairsOf(text.replace(/^\uFEFF/, '')), about: {} };
+        : { pairs: pairsOf(text.replace(/^\uFEFF/, ''), control), about: {} };
   } catch {
     return {
       ...nothing,

@@ -95,6 +95,31 @@ it('choices are taken by name or by number', () => {
   expect(read('0-02\tcrane').lines[0]).toMatchObject({ state: 'refused' });
 });
 
+it('a copy of a display is read without columns: by number or by name, in any order', () => {
+  const named = (concept: string) => whimbrel.parameters.find((p) => p.concept === concept)!;
+  const { values, lines } = read(
+    [
+      `${named('ramp.up').name}: 12.5 s`,
+      '3-02 8,5 s',
+      '0-02=hoist',
+      '1-02 Motor voltage 400 V',
+      'motor CURRENT = 14.8 A',
+      'Weather: fine',
+      '9-99 5',
+    ].join('\n'),
+  );
+  expect(values).toEqual({
+    ...{ [named('ramp.up').number]: 12.5, '3-02': 8.5, '0-02': 3, '1-02': 400 },
+    [named('motor.current').number]: 14.8,
+  });
+  expect(lines.map((l) => l.state)).toEqual([...Array<string>(5).fill('taken'), 'unknown', 'unknown']);
+});
+
+it('a name that two parameters could be is not guessed at', () => {
+  const { lines } = read('Motor: 400\nMotor vol: 400');
+  expect(lines.map((l) => l.state)).toEqual(['unknown', 'unknown']);
+});
+
 it('what comes twice with different values is not guessed at; twice the same is once', () => {
   const twice = read('3-01\t5\n3-01\t9\n3-02\t8\n3-02\t8');
   expect(twice.values).toEqual({ '3-02': 8 });

@@ -114,7 +114,7 @@ export function ImportForm({
       </FieldGrid>
       <LongField
         label="Numbers and values"
-        hint="Paste from a spreadsheet, type from paper, or paste CSV, JSON or DCF: one parameter number and value per line"
+        hint="A line for each parameter, as the display shows it: number or name, then value, in any order. Or paste from a spreadsheet, CSV, JSON or DCF"
         rows={8}
         {...lines}
         onChange={(e) => {
