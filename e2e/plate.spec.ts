@@ -1,28 +1,9 @@
 /** A motor plate and a drive label read from their photos, looked at, and taken over. */
 import { readFileSync } from 'node:fs';
-import { damaged } from '../checks/plates/damage';
-import { fontStyle } from '../checks/plates/draw';
-import { madePlates, type MadePlate } from '../checks/plates/plates';
 import { audit } from './audit';
 import { choosePerson, inesId, newJob, picture, visit, watchConsole } from './demo';
+import { photoOf, readFromPhoto as list } from './photos';
 import { expect, test } from './test';
-import type { Page } from '@playwright/test';
-
-const plates = madePlates(8);
-
-/** The photo of a plate, drawn by the browser of the test. */
-async function photoOf(page: Page, name: string, grade: 1 | 2): Promise<{ plate: MadePlate; photo: Buffer }> {
-  const plate = plates.find((p) => p.name.startsWith(name));
-  if (plate === undefined) throw new Error(`no plate ${name}`);
-  const drawer = await page.context().newPage();
-  await drawer.setContent(plate.html.replace('<style>', `<style>${fontStyle()}`));
-  await drawer.evaluate(() => document.fonts.ready.then(() => undefined));
-  const drawn = await drawer.locator('body').screenshot();
-  await drawer.close();
-  return { plate, photo: await damaged(drawn, grade, 5) };
-}
-
-const list = (page: Page) => page.getByRole('list', { name: 'Read from the photo' });
 
 test('a motor plate: read, what is sure is ticked, and the form is filled', async ({ page }) => {
   test.setTimeout(120_000);
