@@ -60,6 +60,11 @@ test('a copy of a supplied type: changed, wrong and put right, saved twice, comp
   await press(page, 'Save this type');
   await expect(page.getByText(/^Version 2\. Every change/)).toBeVisible();
 
+  await press(page, 'Run in the simulator');
+  await expect(page).toHaveURL(/simulator$/);
+  await expect(page.getByRole('combobox', { name: 'Drive', exact: true })).toHaveValue(/^knot-k3-own /);
+  await page.goBack();
+
   await press(page, 'Compare version 1');
   await press(page, 'Go back to version 1');
   await expect(page.getByText('Nothing differs from version 1.')).toBeVisible();

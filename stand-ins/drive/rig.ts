@@ -9,7 +9,7 @@ import { busOf, meaningOf, parameterFor, type Values } from '@/core/equipment/dr
 import { atHome, keypadOf, pressKey } from './keypad';
 import type { Holder } from './memory';
 import { plantSchema, type Plant } from './plant';
-import { boxed } from './types';
+import { boxed, filesSchema } from './types';
 import { shownBy, step } from './unit';
 
 const changes = plantSchema.partial().extend({
@@ -34,6 +34,7 @@ export const orderSchema = z.strictObject({
       model: z.string(),
       fitted: z.array(z.string()).default([]),
       serial: z.string().max(12).optional(),
+      files: filesSchema.optional(),
     })
     .optional(),
   /** Keys of the keypad, one after the other. */
@@ -132,7 +133,7 @@ const stateOfUnit = ({ unit, plant, box }: Holder) => ({
   shaft_Hz: unit.machine.shaft_Hz,
 });
 
-const most_bytes = 256_000;
+const most_bytes = 2_000_000;
 
 async function bodyOf(request: IncomingMessage): Promise<unknown> {
   let text = '';

@@ -1,5 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
+import * as z from 'zod';
 import { controlSchema, driveTypeSchema } from '@/core/equipment/catalogue/schema';
 import { meaningOf } from '@/core/equipment/drive-words';
 import { atHome } from './keypad';
@@ -8,6 +9,9 @@ import { plantInOrder } from './plant';
 import { factorySettings } from './settings';
 import { newUnit } from './unit';
 import { inputConcept } from '@/core/equipment/concepts';
+
+/** Both files of a type. */
+export const filesSchema = z.strictObject({ type: driveTypeSchema, control: controlSchema });
 
 const read = async (...path: string[]): Promise<unknown> =>
   JSON.parse(await readFile(join(process.cwd(), 'catalogue', ...path), 'utf8'));
@@ -28,14 +32,23 @@ export async function boxed({
   model,
   fitted,
   serial,
+  files,
 }: {
   type: string;
   model: string;
   fitted: readonly string[];
   serial?: string | undefined;
+  /** Both files of a type that does not ship. */
+  files?: z.output<typeof filesSchema> | undefined;
 }): Promise<Holder> {
-  const type = driveTypeSchema.parse(await read(typeId, 'type.json'));
-  const control = controlSchema.parse(await read(typeId, 'control.json'));
+  const { type, control } = files ?? {
+    type: driveTypeSchema.parse(await read(typeId, 'type.json')),
+    control: controlSchema.parse(await read(typeId, 'control.json')),
+  };
+  if (control.modbus === null)
+    throw new Error(
+      `${type.maker} ${type.range} has no registers yet: enter Modbus and the registers of its parameters, then it can be simulated.`,
+    );
   const rated = type.models.find((m) => m.type === model);
   if (rated === undefined)
     throw new Error(

@@ -11,7 +11,7 @@ import { HttpError, problemsOf as fieldProblems } from '../http/guard';
 import { warnOnce } from '../log';
 import { db } from '../database/connection';
 import type { ApiProblem } from '../../api/contract';
-import type { EditedType } from '../../api/type-files';
+import type { EditedType, TypeData } from '../../api/type-files';
 import { keepVersion, versionsOf } from './type-versions';
 
 const home = join(process.cwd(), 'catalogue');
@@ -97,18 +97,24 @@ const problemsOf = (
     ? checked.problems.map(({ line, path, message }) => ({ file, line, path, allowed: message }))
     : [];
 
+/** Both files of a type of the workshop's own; null for any other. */
+export async function ownFiles(id: string): Promise<TypeData | null> {
+  const row = await db().models.DriveType.findByPk(id, { raw: true });
+  return row === null ? null : { type: row.type, control: row.control };
+}
+
 /** The files of a type as they are. @throws HttpError 404 for a type that is not there */
 export async function editedType(id: string): Promise<EditedType> {
   if ((await shipped()).some((t) => t.id === id)) {
     const control = await json(id, 'control.json').catch(() => null);
     return { id, type: await json(id, 'type.json'), control, version: 0, supplied: true, versions: [] };
   }
-  const row = await db().models.DriveType.findByPk(id, { raw: true });
-  if (row === null) throw new HttpError(404, 'This type is not in the catalogue.');
+  const files = await ownFiles(id);
+  if (files === null) throw new HttpError(404, 'This type is not in the catalogue.');
   const versions = await versionsOf(id);
   const [newest] = versions;
   return {
-    ...{ id, type: row.type, control: row.control, supplied: false, versions },
+    ...{ id, ...files, supplied: false, versions },
     version: newest?.version ?? 0,
   };
 }

@@ -1,10 +1,23 @@
 import * as z from 'zod';
 import type { Person } from '../../core/logbook';
 import type { RigState } from '../../api/rig-state';
+import { ownFiles } from '../equipment/catalogue';
 import { HttpError } from '../http/guard';
 
 /** Who may use the simulated drive (GRIM_SIMULATOR): everybody, where people train; the lead, on a shop's machine. */
 const usersSchema = z.enum(['everybody', 'lead', 'off']).default('everybody');
+
+const driveOrdered = z.looseObject({ drive: z.looseObject({ type: z.string() }) });
+
+/** An order for a drive of the workshop's own brings the files of its type along: the rig knows those that ship only. */
+export async function withFiles(order: Record<string, unknown>): Promise<Record<string, unknown>> {
+  const { data } = driveOrdered.safeParse(order);
+  if (data === undefined) return order;
+  const { type, control } = (await ownFiles(data.drive.type)) ?? {};
+  return type === undefined || control === null
+    ? order
+    : { ...order, drive: { ...data.drive, files: { type, control } } };
+}
 
 /**
  * An order to the rig of the simulated drive, or null to look at it.

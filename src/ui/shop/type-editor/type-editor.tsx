@@ -7,6 +7,7 @@ import {
   asOwn,
   formOf,
   isList,
+  isRecord,
   labelOf,
   oneFile,
   type Path,
@@ -15,11 +16,13 @@ import {
 } from '@/core/equipment/type-edit';
 import type { TypeVersion } from '@/api/type-files';
 import type { Person } from '@/core/logbook';
+import { call } from '../../api/call';
 import { Secondary } from '../../kit/buttons';
 import { CardPage } from '../../kit/card-page';
 import { Notice } from '../../kit/notice';
 import { saveText } from '../../kit/save-text';
 import { Section } from '../../kit/section';
+import { Text } from '../../kit/text';
 import type { Editing } from './editing';
 import { NodeForm } from './node-form';
 import { SavePart } from './save-part';
@@ -59,6 +62,33 @@ const sizeOf = (files: TypeFiles, { file, path: [key] }: Part): string => {
   const inner = typeof key === 'string' ? files[file]?.[key] : undefined;
   return isList(inner) ? ` (${inner.length})` : '';
 };
+
+/** The first model of a type that was saved. */
+function firstModel({ type: { models } }: TypeFiles): string {
+  const [first] = isList(models) ? models : [];
+  return isRecord(first) ? String(first['type']) : '';
+}
+
+/** The saved type as the simulated drive; where it cannot be, the simulator says what it lacks. */
+function RunIt({ type, model }: { type: string; model: string }) {
+  const router = useRouter();
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const run = async () => {
+    const answer = await call('POST /api/v1/rig', { body: { drive: { type, model }, wait_s: 3 } });
+    if (answer.ok) router.push('/simulator');
+    else setTrouble(answer.status === 0 ? 'Server not reachable: try again.' : answer.error);
+  };
+  return (
+    <>
+      <Secondary onClick={() => void run()}>Run in the simulator</Secondary>
+      {trouble !== null && (
+        <Text role="alert" color="failed" alignSelf="center">
+          {trouble}
+        </Text>
+      )}
+    </>
+  );
+}
 
 /** Ctrl+Z and Ctrl+Shift+Z outside of fields, which undo their own typing. */
 function useUndoKeys(undo: () => void, redo: () => void): void {
@@ -153,6 +183,7 @@ export function TypeEditor({
         <Secondary onClick={() => saveText(`${String(now.type['id'])}.json`, oneFile(now))}>
           Save as one file
         </Secondary>
+        {!supplied && <RunIt type={id} model={firstModel(files)} />}
         <Secondary asChild>
           <Link href="/drive-types">Back to drive types</Link>
         </Secondary>

@@ -1,5 +1,5 @@
 import { jsonRoute } from '@/server/http/route';
-import { askSimulator } from '@/server/simulator/rig';
+import { askSimulator, withFiles } from '@/server/simulator/rig';
 
 export const dynamic = 'force-dynamic';
 
@@ -8,5 +8,5 @@ export const GET = jsonRoute('GET /api/v1/rig', async ({ person }) => askSimulat
 
 /** One order to the rig. */
 export const POST = jsonRoute('POST /api/v1/rig', async ({ body, person }) =>
-  askSimulator(JSON.stringify(body), await person()),
+  askSimulator(JSON.stringify(await withFiles(body)), await person()),
 );
