@@ -193,8 +193,11 @@ export async function runTests(args: string[]): Promise<number> {
     { present: () => onPath('qpdf'), package: 'qpdf' },
     { present: () => onPath('mbpoll'), package: 'mbpoll' },
     { present: () => existsSync('/usr/lib/python3/dist-packages/pymodbus'), package: 'python3-pymodbus' },
-    // pymodbus needs it for its servers, and does not always bring it along.
-    { present: () => existsSync('/usr/lib/python3/dist-packages/serial'), package: 'python3-serial' },
+    // pymodbus needs it for its servers and only recommends it.
+    {
+      present: () => existsSync('/usr/lib/python3/dist-packages/serial_asyncio'),
+      package: 'python3-serial-asyncio',
+    },
   ]);
   mkdirSync(results, { recursive: true });
   const wants = (part: Part) => only === undefined || only === part;
