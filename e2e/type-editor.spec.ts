@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { audit } from './audit';
-import { choosePerson, inesId, odoId, picture, visit, watchConsole } from './demo';
+import { choosePerson, inesId, odoId, visit, watchConsole } from './demo';
 import { expect, test } from './test';
 
 const part = (page: Page, name: RegExp) =>
@@ -43,7 +43,6 @@ test('a copy of a supplied type: changed, wrong and put right, saved twice, comp
   await expect(page.getByRole('main').getByRole('alert').last()).toContainText('1 to correct');
   await expect(page.getByRole('button', { name: /Parameters \(\d+\) – to correct/ })).toBeVisible();
   await name.fill('Name of ours');
-  await picture(page, 'type-editor');
   await press(page, 'Check');
   await expect(page.getByText('No errors found.')).toBeVisible();
 

@@ -65,12 +65,15 @@ export function useTypeEdit(id: string, version: number, files: TypeFiles) {
     },
     [id, version],
   );
-  const set = (file: FileKey, path: Path, value: Json | undefined) =>
+  const set = (file: FileKey, path: Path, value: Json | undefined) => {
+    // What was wrong at this place was said of what stood there before.
+    setProblems((said) => said.filter((p) => p.file !== `${file}.json` || p.path !== path.join('.')));
     step((before) => {
       const next = withValue(before.now[file], path, value);
       // Only records are written to: a file stays one.
       return changed(before, { ...before.now, [file]: next ?? null });
     });
+  };
 
   const send = async (keep: boolean, note: string): Promise<string | null> => {
     setOutcome({ state: 'busy', said: keep ? 'Saving…' : 'Checking…' });
