@@ -32,29 +32,49 @@ function sharesOf<Id extends string>(
   rows: readonly (readonly { id: Id; nats: number }[])[],
   nothing: readonly number[],
 ): number[][] {
-  const raw = rows.map((claims) => claims.map(({ nats }) => Math.exp(Math.min(nats, 30))));
-  let shares = raw;
-  const claimed = new Map<Id, number>();
-  const strength = new Map<Id, number>();
+  // All claims behind one another, with the number of their meaning: this is walked thirty times.
+  const numbers = new Map<Id, number>();
+  const claims = rows.flat();
+  const meaning = Int32Array.from(claims, ({ id }) => {
+    const known = numbers.get(id) ?? numbers.size;
+    numbers.set(id, known);
+    return known;
+  });
+  const raw = Float64Array.from(claims, ({ nats }) => Math.exp(Math.min(nats, 30)));
+  const shares = raw.slice();
+  const strength = new Float64Array(numbers.size).fill(1);
+  const claimed = new Float64Array(numbers.size);
   for (let round = 0; round < rounds; round += 1) {
-    shares = rows.map((claims, i) => {
-      const scaled = claims.map(({ id }, c) => (raw[i]?.[c] ?? 0) * (strength.get(id) ?? 1));
-      const total = scaled.reduce((a, b) => a + b, nothing[i] ?? 1);
-      return scaled.map((r) => r / total);
-    });
-    claimed.clear();
-    rows.forEach((claims, i) =>
-      claims.forEach(({ id }, c) => claimed.set(id, (claimed.get(id) ?? 0) + (shares[i]?.[c] ?? 0))),
-    );
+    claimed.fill(0);
+    let from = 0;
+    for (const [row, { length }] of rows.entries()) {
+      let total = nothing[row] ?? 1;
+      for (let k = from; k < from + length; k += 1) {
+        const scaled = (raw[k] ?? 0) * (strength[meaning[k] ?? 0] ?? 1);
+        shares[k] = scaled;
+        total += scaled;
+      }
+      for (let k = from; k < from + length; k += 1) {
+        const share = (shares[k] ?? 0) / total;
+        shares[k] = share;
+        claimed[meaning[k] ?? 0] = (claimed[meaning[k] ?? 0] ?? 0) + share;
+      }
+      from += length;
+    }
     let settled = true;
-    for (const [id, sum] of claimed) {
+    for (const [id, sum] of claimed.entries()) {
       if (sum <= 1.001) continue;
       settled = false;
-      strength.set(id, (strength.get(id) ?? 1) / sum);
+      strength[id] = (strength[id] ?? 1) / sum;
     }
     if (settled) break;
   }
-  return shares;
+  let from = 0;
+  return rows.map(({ length }) => {
+    const own = [...shares.subarray(from, from + length)];
+    from += length;
+    return own;
+  });
 }
 
 /** How much a group that is about one thing speaks for that thing, in nats. */

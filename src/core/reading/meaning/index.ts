@@ -82,8 +82,8 @@ function claimsOf(
   learnt: ReadonlyMap<string, ConceptId>,
 ): (Claim<ConceptId> & { fit: number })[] {
   const known = learnt.get(plain(parameter.name));
-  const fits = phraseFits(conceptBook(), words.name, words.context)
-    .filter(({ fit, id }) => fit >= leastFit && id !== known)
+  const fits = phraseFits(conceptBook(), words.name, words.context, leastFit)
+    .filter(({ id }) => id !== known)
     .slice(0, 14);
   const all = known === undefined ? fits : [{ id: known, fit: 1, spoke: [parameter.name] }, ...fits];
   return all.map(({ id, fit, spoke }) => ({

@@ -74,12 +74,14 @@ const extraShare = 0.75;
 /**
  * How well a text fits each thing that a book has words for: the best of the thing's phrases counts.
  * @param context words around the text, e.g. of the heading above it: they may stand in for what the text leaves out
+ * @param least fits below this are left out
  * @returns best first; things that share no word with the text are left out
  */
 export function phraseFits<Id extends string>(
   book: PhraseBook<Id>,
   words: readonly Word[],
   context: ReadonlySet<string> = new Set(),
+  least = 0,
 ): PhraseFit<Id>[] {
   const text = new Map(words.map(({ word, from }) => [word, from]));
   const { scratch } = book;
@@ -110,7 +112,7 @@ export function phraseFits<Id extends string>(
     if (phrase === undefined) continue;
     const missing = (phrase.worth - weight) * missingShare - (spared.get(index) ?? 0);
     const fit = weight / (weight + missing + (total - weight) * extraShare);
-    if (fit > (best.get(phrase.id)?.fit ?? 0)) best.set(phrase.id, { fit, phrase });
+    if (fit >= least && fit > (best.get(phrase.id)?.fit ?? 0)) best.set(phrase.id, { fit, phrase });
   }
   return [...best]
     .map(([id, { fit, phrase }]) => ({
