@@ -23,6 +23,7 @@ async function printed(page: Page, name: string, layout: keyof typeof layouts): 
 }
 
 test('from a manual to a draft: read, asked, answered, saved, and there after a reload', async ({ page }) => {
+  test.setTimeout(120_000);
   const errors = watchConsole(page);
   await choosePerson(page, inesId);
   const pdf = {
@@ -45,12 +46,12 @@ test('from a manual to a draft: read, asked, answered, saved, and there after a 
   const percent = async (): Promise<number> => Number(/(\d+) %/.exec(await chain.innerText())?.[1]);
   const before = await percent();
   expect(before).toBeLessThan(100);
-  await picture(page, 'manual-reader');
-  await audit(page, 'read a manual');
-
-  // The first question is one that unlocks something.
+  // The first question is one that unlocks something; its row is shown on its page.
   const question = page.getByRole('group', { name: 'Question' });
   await expect(question).toContainText('Without it:');
+  await expect(question.getByRole('img', { name: /^Page \d+$/ })).toBeVisible({ timeout: 20_000 });
+  await picture(page, 'manual-reader');
+  await audit(page, 'read a manual');
   await question.getByRole('button', { name: 'Yes, save' }).click();
   await expect.poll(percent).toBeGreaterThan(before);
   const after = await percent();
@@ -63,6 +64,11 @@ test('from a manual to a draft: read, asked, answered, saved, and there after a 
 
   await page.reload();
   await page.getByRole('button', { name: /Open Avocet A1, 54 parameters/ }).click();
+  // The manual stayed on this device: from any parameter to its place.
+  await list.getByRole('button', { name: /^Show 2010:01 on page/ }).click();
+  await expect(page.getByRole('region', { name: /^Page \d+ of the manual$/ }).last()).toBeVisible({
+    timeout: 20_000,
+  });
   await expect(list.getByRole('row').filter({ hasText: '2010:01' })).toContainText('motor voltage');
   expect(await percent()).toBe(after);
   expect(errors).toEqual([]);

@@ -2,21 +2,13 @@ import { expose } from 'comlink';
 import type { ManualReading } from '@/core/reading/manual';
 import type { Learnt } from '@/core/reading/meaning';
 import { readManualFile } from '@/readers/manual-file';
-import type { PdfLibrary } from '@/readers/pdf-text';
 import { lettersHome, startLetters } from './letters';
-
-/** pdf.js works in this worker itself: it gets its other half, so that it starts no further worker. */
-async function pdfLibrary(): Promise<PdfLibrary> {
-  const [library, handler] = await Promise.all([
-    import('pdfjs-dist/legacy/build/pdf.mjs'),
-    import('pdfjs-dist/legacy/build/pdf.worker.mjs'),
-  ]);
-  Object.assign(globalThis, { pdfjsWorker: handler });
-  return library;
-}
+import { pdfLibrary } from './pdf-library';
+import { openPdf, type PagePicture } from './pdf-pictures';
 
 // Started with the first scanned page.
 let letters: ReturnType<typeof startLetters> | undefined;
+let opened: ReturnType<typeof openPdf> | undefined;
 
 const api = {
   /**
@@ -35,6 +27,17 @@ const api = {
       letters: () => (letters ??= startLetters()),
       wasmUrl: `${lettersHome()}/`,
     }),
+  /** Takes a PDF whose pages are to be looked at. */
+  open: (bytes: Uint8Array): void => {
+    opened = openPdf(bytes);
+    // Whoever asks for a page is told what is wrong with it.
+    opened.catch(() => undefined);
+  },
+  /** Draws a page of it. @throws Error before one was opened, and for a page that it does not have */
+  page: async (number: number): Promise<PagePicture> => {
+    if (opened === undefined) throw new Error('no PDF was opened');
+    return (await opened)(number);
+  },
 };
 export type ManualWorker = typeof api;
 

@@ -16,6 +16,7 @@ import { Select, TextField } from '../../kit/field';
 import { FieldGrid, Section } from '../../kit/section';
 import { StateMark, type Mark } from '../../kit/state-mark';
 import { Text } from '../../kit/text';
+import { PageView } from './page-view';
 
 const toolNames: Readonly<Record<Coverage['tool'], string>> = {
   'fault-finding': 'Fault finding',
@@ -71,9 +72,11 @@ const confidenceOf = ({ concept }: DraftParameter): string =>
 /** One doubtful meaning: what it may be, and what depends on it. */
 function Asked({
   question: { parameter, guess, unlocks },
+  manual,
   answer,
 }: {
   question: Question;
+  manual: Blob | null;
   answer: (concept: ConceptId | null) => void;
 }) {
   const [other, setOther] = useState<string>(guess);
@@ -95,6 +98,9 @@ function Asked({
         Read with {confidenceOf(parameter)} confidence on page {parameter.page}.{' '}
         {unlocks[0] !== undefined && `Without it: ${unlocks.map((u) => u.without).join('; ')}.`}
       </Text>
+      {manual !== null && parameter.page > 0 && (
+        <PageView manual={manual} page={parameter.page} box={parameter.box} />
+      )}
       <FieldGrid min="260px">
         <Select label="Meaning" value={other} onChange={setOther} options={meanings} />
       </FieldGrid>
@@ -133,16 +139,20 @@ const givenOf = ({ default: given, defaultText }: DraftParameter): string => {
 /** What is known of a draft: how far the tools work, what is to be asked, and all parameters and faults. */
 export function DraftReview({
   draft,
+  manual,
   change,
   children,
 }: {
   draft: TypeDraft;
+  /** The PDF it was read from; null where this device does not have it. */
+  manual: Blob | null;
   change: (draft: TypeDraft) => void;
   /** What comes before the long lists. */
   children: ReactNode;
 }) {
   const [asked, setAsked] = useState('');
   const [edited, setEdited] = useState<string | null>(null);
+  const [looked, setLooked] = useState<DraftParameter | null>(null);
   const questions = questionsOf(draft);
   const [question] = questions;
   const words = asked.trim().toLowerCase();
@@ -175,7 +185,25 @@ export function DraftReview({
         ),
     },
     { head: 'By', by: whoSays, cell: whoSays },
-    { head: 'Page', by: (p) => p.page, cell: (p) => (p.page === 0 ? '' : p.page) },
+    {
+      head: 'Page',
+      by: (p) => p.page,
+      cell: (p) =>
+        p.page === 0 ? (
+          ''
+        ) : manual === null ? (
+          p.page
+        ) : (
+          <Secondary
+            px="3"
+            aria-label={`Show ${p.number} on page ${p.page} of the manual`}
+            aria-pressed={looked?.number === p.number}
+            onClick={() => setLooked(looked?.number === p.number ? null : p)}
+          >
+            {p.page}
+          </Secondary>
+        ),
+    },
   ];
   return (
     <>
@@ -187,6 +215,7 @@ export function DraftReview({
           <Asked
             key={question.parameter.number}
             question={question}
+            manual={manual}
             answer={(concept) => choose(question.parameter.number, concept)}
           />
         </Section>
@@ -199,6 +228,9 @@ export function DraftReview({
         <Text role="status" color="soft" mb="1">
           {rows.length} of {draft.parameters.length} parameters
         </Text>
+        {manual !== null && looked !== null && (
+          <PageView manual={manual} page={looked.page} box={looked.box} />
+        )}
         <Box maxH="520px" overflowY="auto" tabIndex={0} role="region" aria-label="Parameters of the draft">
           <DataTable rows={rows} keyOf={(p) => p.number} columns={columns} />
         </Box>

@@ -14,6 +14,7 @@ import { FieldGrid, Section } from '../../kit/section';
 import { Item, Text } from '../../kit/text';
 import { DraftReview } from './draft-review';
 import { FinishForm } from './finish-form';
+import { isPdf, keepManual, manualOf } from './manual-store';
 import { useDraft, type DraftState } from './use-draft';
 import { useManual, type Reading } from './use-manual';
 
@@ -107,20 +108,32 @@ export function ManualPage({
   const [maker, setMaker] = useState('');
   const [range, setRange] = useState('');
   const [missing, setMissing] = useState(false);
+  /** The manual whose pages are shown beside its rows. */
+  const [pdf, setPdf] = useState<Blob | null>(null);
   const isNamed = (): boolean => {
     const named = maker.trim() !== '' && range.trim() !== '';
     setMissing(!named);
     return named;
   };
   const withoutManual = () => {
-    if (isNamed()) begin(genericDraft({ id: v7(), maker: maker.trim(), range: range.trim() }));
+    if (!isNamed()) return;
+    setPdf(null);
+    begin(genericDraft({ id: v7(), maker: maker.trim(), range: range.trim() }));
   };
   const take = async (file: File) => {
     if (!isNamed()) return;
     const manual = await read(file, learntFrom(drafts.map((d) => d.draft)));
     setResult(manual);
-    if (manual !== null && manual.entries.length + manual.alarms.length > 0)
-      begin(draftFrom(manual, { id: v7(), maker: maker.trim(), range: range.trim(), source: file.name }));
+    if (manual === null || manual.entries.length + manual.alarms.length === 0) return;
+    const id = v7();
+    setPdf(isPdf(file) ? file : null);
+    if (isPdf(file)) void keepManual(id, file);
+    begin(draftFrom(manual, { id, maker: maker.trim(), range: range.trim(), source: file.name }));
+  };
+  const openStored = ({ draft, version }: Stored) => {
+    setPdf(null);
+    void manualOf(draft.id).then(setPdf);
+    open(draft, version);
   };
   return (
     <CardPage
@@ -150,8 +163,8 @@ export function ManualPage({
           <Secondary onClick={withoutManual}>Go on without a manual</Secondary>
         </Box>
         <Text color="soft" mb="3">
-          PDF with text, spreadsheet (.xlsx), CSV, text, EDS or DCF. Without a manual: the parameters that
-          everybody sets, by name.
+          PDF, also of scans, spreadsheet (.xlsx), CSV, text, EDS or DCF. Without a manual: the parameters
+          that everybody sets, by name.
         </Text>
         <Progress reading={reading} cancel={cancel} />
       </Section>
@@ -160,7 +173,7 @@ export function ManualPage({
           <Box as="ul" listStyleType="none" p="0" m="0" display="flex" gap="3" flexWrap="wrap">
             {drafts.map(({ draft, version }) => (
               <Item key={draft.id}>
-                <Secondary onClick={() => open(draft, version)}>
+                <Secondary onClick={() => openStored({ draft, version })}>
                   Open {draft.maker} {draft.range}, {draft.parameters.length} parameters
                 </Secondary>
               </Item>
@@ -178,7 +191,7 @@ export function ManualPage({
             Read from {shown.draft.source}. Compare values that matter with the manual before you use them.
           </Notice>
           <Saved state={shown.state} trouble={shown.trouble} again={() => void again()} />
-          <DraftReview draft={shown.draft} change={change}>
+          <DraftReview draft={shown.draft} manual={pdf} change={change}>
             <FinishForm key={shown.draft.id} draft={shown.draft} saved={shown.state === 'saved'} />
           </DraftReview>
         </>
