@@ -23,7 +23,7 @@ function Valve({ x, y, gate }: { x: number; y: number; gate: boolean }) {
   return (
     <g>
       <path d={`M${x - 6} ${y + 5} H${x + 6} L${x} ${y - 6} Z M${x - 6} ${y - 6} H${x + 6}`} fill="none" />
-      {gate && <path d={`M${x + 1} ${y - 6} L${x + 7} ${y} H${x + 11}`} />}
+      {gate && <path d={`M${x + 1} ${y - 6} L${x + 7} ${y} H${x + 11}`} fill="none" />}
     </g>
   );
 }

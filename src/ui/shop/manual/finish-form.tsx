@@ -7,6 +7,7 @@ import { Primary, Secondary } from '../../kit/buttons';
 import { Choice, Field, Select } from '../../kit/field';
 import { filledText, positiveFigure } from '../../kit/form-figures';
 import { Notice } from '../../kit/notice';
+import { FrontEndPicture } from '../../kit/front-end-picture';
 import { FieldGrid, Section } from '../../kit/section';
 import { Item, Text } from '../../kit/text';
 import { useTypedForm } from '../../kit/typed-form';
@@ -100,6 +101,7 @@ export function FinishForm({ draft, saved }: { draft: TypeDraft; saved: boolean 
             }}
             options={frontEnds}
           />
+          <FrontEndPicture frontEnd={frontEnd} />
           <Choice
             label="Brake terminal"
             value={brake}
