@@ -82,7 +82,8 @@ export function MakeSafeStage({ store, person, limits, knownSources, goTo }: Sta
         open={!sourcesDone}
       >
         <BareUnit
-          disabled={apprentice}
+          // Before the server's clock is known no wait can begin.
+          disabled={apprentice || now === 0}
           keep={() => {
             store.record('safety.sources', { sources: nothingFeeds, place: 'bare' });
             store.record('safety.locked', {
@@ -112,7 +113,7 @@ export function MakeSafeStage({ store, person, limits, knownSources, goTo }: Sta
       >
         <LockAndTag
           now={now}
-          disabled={apprentice || !sourcesDone}
+          disabled={apprentice || !sourcesDone || now === 0}
           keep={(what) => store.record('safety.locked', what)}
         />
       </SafetyStep>
