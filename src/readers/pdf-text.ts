@@ -92,6 +92,13 @@ async function scannedText(
   };
 }
 
+/** How pdf.js is started, in Node and in workers alike: quietly, without a canvas, fonts of the system or compiled code. */
+export const plainPdf = {
+  ...{ verbosity: 0, isEvalSupported: false, useSystemFonts: false, disableFontFace: true },
+  // Pictures as plain points, whether there is a canvas or not.
+  ...{ isOffscreenCanvasSupported: false, isImageDecoderSupported: false },
+} as const;
+
 /** How a PDF is read. */
 export interface PdfOptions {
   /** Which pages, from 1; all where it is left out. */
@@ -113,12 +120,7 @@ export async function* pagesOfPdf(
 ): AsyncGenerator<PdfPageText> {
   const loading = library.getDocument({
     data,
-    verbosity: 0,
-    isEvalSupported: false,
-    useSystemFonts: false,
-    disableFontFace: true,
-    // Pictures as plain points, whether there is a canvas or not.
-    ...{ isOffscreenCanvasSupported: false, isImageDecoderSupported: false },
+    ...plainPdf,
     ...(wasmUrl === undefined ? {} : { wasmUrl }),
   });
   try {

@@ -30,7 +30,7 @@ const api = {
   /** Takes a PDF whose pages are to be looked at. */
   open: (bytes: Uint8Array): void => {
     opened = openPdf(bytes);
-    // Whoever asks for a page is told what is wrong with it.
+    // What is wrong with it goes to whoever asks for a page.
     opened.catch(() => undefined);
   },
   /** Draws a page of it. @throws Error before one was opened, and for a page that it does not have */

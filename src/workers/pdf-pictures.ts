@@ -1,3 +1,4 @@
+import { plainPdf } from '@/readers/pdf-text';
 import { lettersHome } from './letters';
 import { pdfLibrary } from './pdf-library';
 
@@ -47,8 +48,7 @@ const points = 1400;
 export async function openPdf(data: Uint8Array): Promise<(number: number) => Promise<PagePicture>> {
   const library = await pdfLibrary();
   const { promise } = library.getDocument({
-    ...{ data, verbosity: 0, isEvalSupported: false, useSystemFonts: false, disableFontFace: true },
-    ...{ isOffscreenCanvasSupported: false, isImageDecoderSupported: false, wasmUrl: `${lettersHome()}/` },
+    ...{ data, ...plainPdf, wasmUrl: `${lettersHome()}/` },
     ...{ CanvasFactory: OffscreenCanvases, FilterFactory: NoFilters },
   });
   const document = await promise;

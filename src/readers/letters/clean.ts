@@ -183,19 +183,23 @@ function withRim(ink: Uint8Array, width: number): Uint8Array {
 const lightest = -0.2;
 const darkest = -1.6;
 
+/** Which points are of rules, or beside them. */
+export const rulesOf = ({ width, height }: GreyPicture, even: Float32Array, sign: 1 | -1): Uint8Array =>
+  clearRules(inkOf(even, sign), width, height);
+
 /**
  * The picture as a reader of letters wants it: dark letters on white, and nothing else.
  * @param grain spots of fewer points are taken away
+ * @param rules where they were found before
  */
 export function cleaned(
   picture: GreyPicture,
   even: Float32Array,
   sign: 1 | -1,
-  grain: number = leastSpot,
+  { grain = leastSpot, rules = rulesOf(picture, even, sign) }: { grain?: number; rules?: Uint8Array } = {},
 ): GreyPicture {
   const { width, height } = picture;
   const ink = inkOf(even, sign);
-  const rules = clearRules(ink, width, height);
   for (let i = 0; i < ink.length; i += 1) if (rules[i] === 1) ink[i] = 0;
   keepLetters(ink, width, height, grain);
   const kept = withRim(ink, width);
@@ -208,8 +212,7 @@ export function cleaned(
 }
 
 /** The picture as it is without its rules: soft points and thin dashes of small print stay. */
-export function withoutRules(picture: GreyPicture, even: Float32Array): GreyPicture {
-  const { width, height } = picture;
-  const rules = clearRules(inkOf(even, 1), width, height);
-  return { width, height, data: picture.data.map((grey, i) => (rules[i] === 1 ? 255 : grey)) };
-}
+export const withoutRules = ({ width, height, data }: GreyPicture, rules: Uint8Array): GreyPicture => ({
+  ...{ width, height },
+  data: data.map((grey, i) => (rules[i] === 1 ? 255 : grey)),
+});

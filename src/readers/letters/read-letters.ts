@@ -49,7 +49,7 @@ const letterShape = 1.1;
 const mostPieces = 150;
 
 /** The words of a piece, in places of the whole picture; read smaller, where grain weighs less, if so wished. */
-async function wordsOfPiece(
+export async function wordsOfPiece(
   picture: GreyPicture,
   box: PlateBox,
   read: LetterReader,

@@ -1,13 +1,11 @@
 import type { PlateBox, PlateWord } from '@/core/reading/plate-text';
-import { cleaned, evened, inkOf, skewOf, withoutRules } from './clean';
-import { cutOut, piecesOf } from './pieces';
+import { cleaned, evened, inkOf, rulesOf, skewOf, withoutRules } from './clean';
+import { piecesOf } from './pieces';
 import { turned, type GreyPicture } from './picture';
-import type { LetterReader } from './read-letters';
+import { wordsOfPiece, type LetterReader } from './read-letters';
 
 /** Points of small print are made of few dots: only these are grain. */
 const grain = 3;
-const rim = 12;
-const letterShape = 1.1;
 
 /** Pieces that tell which way up a page is, and how well they are read when it is right. */
 const triedPieces = 10;
@@ -28,9 +26,10 @@ function prepared(picture: GreyPicture): Prepared {
   const skew = skewOf(inkOf(evened(small), 1), small.width, small.height);
   const upright = Math.abs(skew) < level ? picture : turned(picture, -skew).picture;
   const even = evened(upright);
+  const rules = rulesOf(upright, even, 1);
   return {
-    picture: withoutRules(upright, even),
-    pieces: piecesOf(cleaned(upright, even, 1, grain)),
+    picture: withoutRules(upright, rules),
+    pieces: piecesOf(cleaned(upright, even, 1, { grain, rules })),
   };
 }
 
@@ -49,19 +48,8 @@ function upsideDown({ picture, pieces }: Prepared): Prepared {
 }
 
 /** The words of a piece; all are as high as their line, since rows are told by height. */
-async function wordsOf(picture: GreyPicture, box: PlateBox, read: LetterReader): Promise<PlateWord[]> {
-  const words = await read(
-    cutOut(picture, box, rim),
-    box.x1 - box.x0 < letterShape * (box.y1 - box.y0) ? 'letter' : 'line',
-  );
-  return words.map((word) => ({
-    ...word,
-    x0: word.x0 + box.x0 - rim,
-    x1: word.x1 + box.x0 - rim,
-    y0: box.y0,
-    y1: box.y1,
-  }));
-}
+const wordsOf = async (picture: GreyPicture, box: PlateBox, read: LetterReader): Promise<PlateWord[]> =>
+  (await wordsOfPiece(picture, box, read)).map((word) => ({ ...word, y0: box.y0, y1: box.y1 }));
 
 /** How well the widest pieces are read, 0 to 1: each letter counts with the confidence of its word. */
 async function promiseOf(page: Prepared, read: LetterReader): Promise<number> {

@@ -30,7 +30,8 @@ export default async function Page({
   ]);
   if (edited === null) notFound();
   const [type, control] = [asJson(edited.type), asJson(edited.control)];
-  const schemas = { type: asJson(publishedSchemas().type), control: asJson(publishedSchemas().control) };
+  const published = publishedSchemas();
+  const schemas = { type: asJson(published.type), control: asJson(published.control) };
   if (!isRecord(type) || !isRecord(schemas.type) || !isRecord(schemas.control)) notFound();
   return (
     <TypeEditor

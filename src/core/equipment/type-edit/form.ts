@@ -147,7 +147,7 @@ export function titleOf(item: Json): string {
   return title === '' ? JSON.stringify(item).slice(0, 60) : title;
 }
 
-/** What an item is told from its like by, for comparing two versions of a list; null where only its place does. */
+/** What names an item within its list, for comparing two versions of it; null where only its place does. */
 export function identityOf(item: Json): string | null {
   if (!isRecord(item)) return null;
   const key = naming.find((k) => typeof item[k] === 'string');

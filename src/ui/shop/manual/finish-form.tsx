@@ -7,7 +7,7 @@ import { Primary, Secondary } from '../../kit/buttons';
 import { Choice, Field, Select } from '../../kit/field';
 import { filledText, positiveFigure } from '../../kit/form-figures';
 import { Notice } from '../../kit/notice';
-import { FrontEndPicture } from '../../kit/front-end-picture';
+import { FrontEndPicture, frontEnds, frontEndWords } from '../../kit/front-end-picture';
 import { FieldGrid, Section } from '../../kit/section';
 import { Item, Text } from '../../kit/text';
 import { useTypedForm } from '../../kit/typed-form';
@@ -20,13 +20,10 @@ const labelSchema = z.object({
   labelWait_min: positiveFigure,
 });
 
-const frontEnds = [
-  { value: 'diode-3ph', label: 'six diodes' },
-  { value: 'scr-half-3ph', label: 'three diodes, three thyristors' },
-  { value: 'diode-1ph', label: 'four diodes, one phase' },
-] as const;
-const isFrontEnd = (text: string): text is UnitFacts['frontEnd'] =>
-  frontEnds.some(({ value }) => value === text);
+const frontEndOptions = frontEnds.map((value) => ({
+  value,
+  label: `${frontEndWords[value].name}: ${frontEndWords[value].about}`,
+}));
 
 interface Made {
   id: string;
@@ -93,14 +90,7 @@ export function FinishForm({ draft, saved }: { draft: TypeDraft; saved: boolean 
           <Field label="Motor power" unit="kW" figure {...text('power_kW')} />
           <Field label="Supply" unit="V" figure {...text('supply_V')} />
           <Field label="Discharge time on the label" unit="min" figure {...text('labelWait_min')} />
-          <Select
-            label="Rectifier"
-            value={frontEnd}
-            onChange={(value) => {
-              if (isFrontEnd(value)) setFrontEnd(value);
-            }}
-            options={frontEnds}
-          />
+          <Select label="Rectifier" value={frontEnd} onChange={setFrontEnd} options={frontEndOptions} />
           <FrontEndPicture frontEnd={frontEnd} />
           <Choice
             label="Brake terminal"

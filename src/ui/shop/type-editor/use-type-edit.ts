@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useState } from 'react';
+import { useEffect, useState } from 'react';
 import {
   begun,
   changed,
@@ -33,6 +33,15 @@ function keptOf(key: string): TypeFiles | null {
   return text === null ? null : ownJson<TypeFiles>(text);
 }
 
+/** A device without room for it has it until the page is left. */
+function keep(key: string, files: TypeFiles): void {
+  try {
+    window.localStorage.setItem(key, JSON.stringify(files));
+  } catch {
+    window.localStorage.removeItem(key);
+  }
+}
+
 /** The files of a type in the making: each change is a step that can be undone; checked and saved by the server. */
 export function useTypeEdit(id: string, version: number, files: TypeFiles) {
   const [history, setHistory] = useState<History<TypeFiles>>(() => begun(files));
@@ -52,19 +61,17 @@ export function useTypeEdit(id: string, version: number, files: TypeFiles) {
     });
   }, [id, version]);
 
-  const step = useCallback(
-    (next: (before: History<TypeFiles>) => History<TypeFiles>) => {
-      setOutcome(null);
-      setHistory((before) => {
-        const after = next(before);
-        const key = keptUnder(id, version);
-        if (after.past.length === 0) window.localStorage.removeItem(key);
-        else window.localStorage.setItem(key, JSON.stringify(after.now));
-        return after;
-      });
-    },
-    [id, version],
-  );
+  useEffect(() => {
+    const { past, future, now: files } = history;
+    if (past.length > 0) keep(keptUnder(id, version), files);
+    // Everything was undone: nothing is in the making.
+    else if (future.length > 0) window.localStorage.removeItem(keptUnder(id, version));
+  }, [history, id, version]);
+
+  const step = (next: (before: History<TypeFiles>) => History<TypeFiles>) => {
+    setOutcome(null);
+    setHistory(next);
+  };
   const set = (file: FileKey, path: Path, value: Json | undefined) => {
     // What was wrong at this place was said of what stood there before.
     setProblems((said) => said.filter((p) => p.file !== `${file}.json` || p.path !== path.join('.')));
@@ -75,13 +82,13 @@ export function useTypeEdit(id: string, version: number, files: TypeFiles) {
     });
   };
 
-  const send = async (keep: boolean, note: string): Promise<string | null> => {
-    setOutcome({ state: 'busy', said: keep ? 'Saving…' : 'Checking…' });
+  const send = async (asVersion: boolean, note: string): Promise<string | null> => {
+    setOutcome({ state: 'busy', said: asVersion ? 'Saving…' : 'Checking…' });
     const answer = await call('POST /api/v1/catalogue', {
       body: {
         type: textOf(now.type),
         control: now.control === null ? null : textOf(now.control),
-        ...{ keep, note, seen },
+        ...{ keep: asVersion, note, seen },
       },
     });
     if (answer.ok) {
@@ -91,11 +98,11 @@ export function useTypeEdit(id: string, version: number, files: TypeFiles) {
         window.localStorage.removeItem(keptUnder(id, version));
       }
       setOutcome(
-        keep
+        asVersion
           ? { state: 'saved', said: `Saved as version ${answer.value.version ?? 1}.` }
           : { state: 'right', said: 'No errors found.' },
       );
-      return keep ? answer.value.id : null;
+      return asVersion ? answer.value.id : null;
     }
     setProblems(answer.problems);
     setOutcome(
@@ -114,6 +121,7 @@ export function useTypeEdit(id: string, version: number, files: TypeFiles) {
     redo: () => step(redone),
     discard: () => {
       setRestored(false);
+      window.localStorage.removeItem(keptUnder(id, version));
       step(() => begun(files));
     },
   };
