@@ -154,8 +154,16 @@ export function identityOf(item: Json): string | null {
   return key === undefined ? null : String(item[key]);
 }
 
+/** Keys that say too little by themselves. */
+const fieldNames: Readonly<Record<string, string>> = {
+  ...{ concept: 'Meaning', means: 'Neutral choice', stop: 'Changed at standstill only' },
+  ...{ lock: 'Lock level', needs: 'There only while', resets: 'Puts back to defaults' },
+};
+
 /** A key of the files as the label of a field: "ratedAmps" is "Rated amps", "power_kW" is "Power kW". */
 export function labelOf(key: string): string {
+  const named = Object.hasOwn(fieldNames, key) ? fieldNames[key] : undefined;
+  if (named !== undefined) return named;
   const [words = '', unit] = key.split('_');
   const spaced = words
     .replace(/([a-z0-9])([A-Z])/g, '$1 $2')
