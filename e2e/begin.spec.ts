@@ -113,3 +113,52 @@ test('an unknown unit on the bench: the first diode reading in twelve inputs, an
   await expect(page.getByText('supply not known, three phases, rated current not known')).toBeVisible();
   expect(errors).toEqual([]);
 });
+
+test('a loose sheet becomes part of a job: what was measured goes there, the dead proof does not', async ({
+  page,
+}) => {
+  const errors = watchConsole(page);
+  await choosePerson(page, inesId);
+  await visit(page, '/begin');
+  await page.getByRole('button', { name: /^Fault code/ }).click();
+  await page.waitForURL(/\/jobs\/.+\/fault-finding/);
+  await expect(page.getByText('Loose sheet. On no job.')).toBeVisible();
+  const sheet = /jobs\/([0-9a-f-]+)/.exec(page.url())?.[1] ?? '';
+  await postEntries(page.request, sheet, [
+    entry(sheet, 'note.added', { stage: 'trace', text: 'Smells of burnt varnish', photos: [] }),
+  ]);
+  await expect(page.getByRole('complementary').getByText('Smells of burnt varnish').first()).toBeVisible();
+  // It is on the board of loose sheets, not among the jobs, and power and signatures have no place on it.
+  await expect(page.getByRole('navigation', { name: 'Stages of this job' }).getByRole('link')).toHaveCount(7);
+  await visit(page, `/jobs/${sheet}/hand-over`);
+  await expect(page.getByRole('heading', { name: 'Hand-over' })).toHaveCount(0);
+
+  await visit(page, `/jobs/new?sheet=${sheet}`);
+  await expect(page.getByText('The loose sheet becomes this job')).toBeVisible();
+  await visit(page, `/jobs/${sheet}/fault-finding`);
+  await page.getByRole('button', { name: 'Attach to a job' }).click();
+  await audit(page, 'attach a loose sheet');
+  await page.getByRole('searchbox', { name: 'Search jobs' }).fill('no such machine anywhere');
+  await expect(page.getByText('No open job matches.')).toBeVisible();
+  await page.getByRole('link', { name: 'New job from this sheet' }).click();
+  await page.getByRole('combobox', { name: 'Machine' }).selectOption({ label: 'another machine' });
+  await page.getByRole('textbox', { name: 'Name of the machine' }).fill('Sluice gate 4');
+  await page.getByRole('textbox', { name: 'Location' }).fill('Pellow Quay');
+  await page.getByRole('textbox', { name: 'What is wrong?' }).fill('Fault at the gate');
+  for (const question of ['Is anyone in danger?', 'Is a load suspended?'])
+    await page.getByRole('group', { name: question }).getByText('no', { exact: true }).click();
+  await page.getByRole('button', { name: 'Open job' }).click();
+  await expect(page.getByRole('navigation', { name: 'Stages of this job' }).getByRole('link')).toHaveCount(
+    stageIds.length,
+  );
+  const log = page.getByRole('complementary');
+  await expect(log.getByText('Smells of burnt varnish').first()).toBeVisible();
+  await expect(log.getByText(/Loose sheet attached, Unit without a machine: 1 log entry/)).toBeVisible();
+
+  // The sheet says where it went, takes nothing more, and is off the board.
+  await visit(page, `/jobs/${sheet}/fault-finding`);
+  await expect(page.getByText(/Attached to the job of Sluice gate 4/).first()).toBeVisible();
+  await page.getByRole('link', { name: 'Go on there' }).click();
+  await expect(page.getByText('Loose sheet. On no job.')).toHaveCount(0);
+  expect(errors).toEqual([]);
+});

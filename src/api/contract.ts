@@ -156,6 +156,10 @@ export const contract = {
     heaviest: 300 * kB,
     answer: answerOf<VerdictsAnswer>(),
   },
+  'POST /api/v1/jobs/:id/attach': {
+    body: z.strictObject({ toJobId: z.uuid() }),
+    answer: answerOf<{ jobId: string }>(),
+  },
   'GET /api/v1/jobs/:id/motor-tests': { answer: answerOf<{ tests: InsulationThen[] }>() },
   'GET /api/v1/jobs/:id/other-motors': { answer: answerOf<{ ohms: number[] }>() },
   'GET /api/v1/jobs/:id/set-library': {

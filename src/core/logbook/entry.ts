@@ -31,6 +31,8 @@ export type Entry = {
     /** Server's order within the job, and its clock. */
     seq?: number;
     receivedAt?: string;
+    /** When the server first received it, where it was moved here from a loose sheet later. */
+    firstReceivedAt?: string | undefined;
     /** The site's limits when the server kept it; entries of earlier versions have none. */
     limits?: Limits | undefined;
     /** Of a signature; those of earlier versions have none. */
@@ -40,7 +42,7 @@ export type Entry = {
   };
 }[EntryKind];
 
-type ServerPart = 'by' | 'seq' | 'receivedAt' | 'limits' | 'verified' | 'hash';
+type ServerPart = 'by' | 'seq' | 'receivedAt' | 'firstReceivedAt' | 'limits' | 'verified' | 'hash';
 /** An entry as a client sends it: without what the server adds. */
 type Unkept<E> = E extends Entry ? Omit<E, ServerPart> : never;
 /** An entry as a client sends it, without what the server adds. */
@@ -62,6 +64,7 @@ export const withoutServerParts = ({
   by: _by,
   seq: _seq,
   receivedAt: _at,
+  firstReceivedAt: _first,
   limits: _limits,
   verified: _verified,
   hash: _hash,
@@ -79,7 +82,14 @@ export const makeNewEntry = <K extends EntryKind>(
 export type EntryOf<K extends EntryKind> = Extract<Entry, { kind: K }>;
 
 /** When an entry counts as made: by the server's clock once it has it. */
-export const timeOf = (entry: Entry): number => Date.parse(entry.receivedAt ?? entry.at);
+export const timeOf = (entry: Entry): number => Date.parse(timeTextOf(entry));
+
+/** The same as text: ISO 8601 in UTC. */
+export const timeTextOf = ({
+  at,
+  receivedAt = at,
+  firstReceivedAt = receivedAt,
+}: Pick<Entry, 'at' | 'receivedAt' | 'firstReceivedAt'>): string => firstReceivedAt;
 
 /** Kept entries in the server's order, then the unsent ones in the order they were made. */
 export function inOrder(entries: readonly Entry[]): Entry[] {

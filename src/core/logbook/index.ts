@@ -1,6 +1,6 @@
 // A job is a logbook: appended entries, and the pure fold from them to the state of the job.
 export type { Entry, EntryOf, Envelope, NewEntry, Person, Role } from './entry';
-export { inOrder, keptEntry, withoutServerParts, makeEntry, makeNewEntry, timeOf } from './entry';
+export { inOrder, keptEntry, withoutServerParts, makeEntry, makeNewEntry, timeOf, timeTextOf } from './entry';
 export type { EntryKind, Payload } from './payloads';
 export type { LogLine } from './log-line';
 export type { JobState } from './job-state';
@@ -24,7 +24,8 @@ export { currentStage, stageAddress, stageIds, stageLines, stageNames, stageOfAd
 export type { JobSummary } from './summary';
 export { summarise } from './summary';
 export { levelsOf, type ProofLevel } from './levels';
-export { termsOfDocuments } from './families/intake/slice';
+export { isLooseKind } from './families/loose-sheet/slice';
+export { isLoose, termsOfDocuments } from './families/intake/slice';
 export { countOf } from './count';
 export { dangerSigns, type DangerSign } from './families/intake/vocabulary';
 export { lookItems, lookWords, type LookItem } from './families/inspection/vocabulary';

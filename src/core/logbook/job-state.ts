@@ -6,6 +6,7 @@ import { seenSlice } from './families/drive-state/slice';
 import { causesSlice, tracedSlice } from './families/fault-finding/slice';
 import { lookSlice } from './families/inspection/slice';
 import { callSlice, openedSlice } from './families/intake/slice';
+import { movedSlice } from './families/loose-sheet/slice';
 import { modulesSlice } from './families/module-test/slice';
 import { driveSlice, motorSlice } from './families/nameplates/slice';
 import { notesSlice, questionsSlice } from './families/notes/slice';
@@ -19,6 +20,7 @@ import { startUpSlice } from './families/start-up/slice';
 /** The parts of a job's state. Slices that follow an entry see it in this order. */
 export const slices = [
   openedSlice,
+  movedSlice,
   callSlice,
   driveSlice,
   motorSlice,

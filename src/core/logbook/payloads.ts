@@ -5,6 +5,7 @@ import { driveStateKinds } from './families/drive-state/schema';
 import { faultFindingKinds } from './families/fault-finding/schema';
 import { inspectionKinds } from './families/inspection/schema';
 import { intakeKinds } from './families/intake/schema';
+import { looseSheetKinds } from './families/loose-sheet/schema';
 import { moduleTestKinds } from './families/module-test/schema';
 import { nameplateKinds } from './families/nameplates/schema';
 import { noteKinds } from './families/notes/schema';
@@ -18,6 +19,7 @@ import { startUpKinds } from './families/start-up/schema';
 /** What each kind of entry carries: the schemas of all families. */
 export const payloads = {
   ...intakeKinds,
+  ...looseSheetKinds,
   ...nameplateKinds,
   ...asFoundKinds,
   ...inspectionKinds,

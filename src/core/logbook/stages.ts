@@ -4,6 +4,7 @@ import { unsafeSources, type Limits } from '../bench/make-safe';
 import { forwardPlan, probeKey } from '../equipment/power-stage';
 import { countOf } from './count';
 import type { JobState } from './job-state';
+import { isLoose } from './families/intake/slice';
 import { lookItems } from './families/inspection/vocabulary';
 import { balancedOnLamps, powerLock, runsUnderLoad } from './families/power/slice';
 import { missingSteps, proofOf } from './families/safety/proof';
@@ -91,9 +92,24 @@ const stagesOf: Readonly<Record<StageId, (state: JobState, limits: Limits) => St
   'hand-over': handOverStage,
 };
 
-/** How far each stage is. */
+/** What a loose sheet has of them: the tools that work without a job. */
+const looseStages: readonly StageId[] = [
+  'identify',
+  'look',
+  'trace',
+  'make-safe',
+  'bench',
+  'motor',
+  'settings',
+];
+
+/** How far each stage is, of those that there are. */
 export const stageLines = (state: JobState, limits: Limits): StageLine[] =>
-  stageIds.map((id) => ({ id, name: stageNames[id], ...stagesOf[id](state, limits) }));
+  (isLoose(state) ? looseStages : stageIds).map((id) => ({
+    id,
+    name: stageNames[id],
+    ...stagesOf[id](state, limits),
+  }));
 
 function lookStage({ look }: JobState): Stage {
   const looked = lookItems.filter((item) => look[item] !== undefined).length;
@@ -205,4 +221,4 @@ function asFoundNote(state: JobState): string {
 /** The one stage that waits for the technician. */
 export const currentStage = (lines: readonly StageLine[]): StageId =>
   // A dead drive is never traced with power on: that stage is there when it is wanted, not next.
-  lines.find((l) => l.state === 'todo' && l.id !== 'trace')?.id ?? 'hand-over';
+  lines.find((l) => l.state === 'todo' && l.id !== 'trace')?.id ?? lines[lines.length - 1]?.id ?? 'hand-over';

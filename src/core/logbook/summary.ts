@@ -1,6 +1,7 @@
 import type { Limits } from '../bench/make-safe';
 import { timeOf } from './entry';
 import type { JobState } from './job-state';
+import { isLoose } from './families/intake/slice';
 import { isSettledByLog, openIssues } from './open-issues';
 import { currentStage, stageLines, type StageId } from './stages';
 
@@ -22,6 +23,8 @@ export interface JobSummary {
   mayRun?: { until: string; open: number } | undefined;
   /** No set of the drive's own type is kept in the job; not there: one is, or nothing is known of the type. */
   noBackup?: true | undefined;
+  /** It is no job. */
+  loose?: true | undefined;
   conclusion: { verdict: string; headline: string } | null;
   lastAt: string | null;
 }
@@ -40,7 +43,9 @@ const hasBackup = ({ drive, sets }: JobState): boolean =>
   drive === null || drive.typeId === null || sets.some((s) => s.typeId === drive.typeId);
 
 /** What was signed last; a machine that was handed over is out of the open list, whatever else was signed. */
-function conclusionOf({ signed, startUp, swap }: JobState): JobSummary['conclusion'] {
+function conclusionOf({ moved, signed, startUp, swap }: JobState): JobSummary['conclusion'] {
+  if (moved !== null)
+    return { verdict: 'attached', headline: `Attached to the job of ${moved.payload.machine}` };
   if (swap.signedOff !== null)
     return { verdict: 'handed-over', headline: `Handed over to ${swap.signedOff.payload.second}` };
   if (startUp.signed !== null && (signed === null || timeOf(startUp.signed) > timeOf(signed)))
@@ -73,6 +78,7 @@ export function summarise(state: JobState, limits: Limits, stayDead: boolean): J
     openQuestions: state.questions.filter((q) => q.answer === null).length,
     ...mayRunOf(state),
     ...(hasBackup(state) ? {} : { noBackup: true }),
+    ...(isLoose(state) ? { loose: true } : {}),
     conclusion: conclusionOf(state),
     lastAt: last?.entry.receivedAt ?? last?.entry.at ?? null,
   };

@@ -66,6 +66,7 @@ export class EntryRow extends Model<Row<EntryRow>, NewRow<EntryRow>> {
   declare byName: string;
   declare byRole: Role;
   declare receivedAt: Date;
+  declare firstReceivedAt: Date | null;
   declare payload: unknown;
   declare corrects: string | null;
   declare seen: number | null;
@@ -81,6 +82,7 @@ export class JobSummaryRow extends Model<Row<JobSummaryRow>, NewRow<JobSummaryRo
   /** What follows is of the summary: searched, filtered and ordered by. */
   declare search: string;
   declare concluded: boolean;
+  declare loose: boolean;
   declare stage: StageId;
   declare runsOutAt: Date | null;
   declare lastAt: Date | null;
@@ -264,6 +266,7 @@ export function initModels(sequelize: Sequelize) {
       byName: text(),
       byRole: text(),
       receivedAt: time(),
+      firstReceivedAt: timeOrNull(),
       payload: json(),
       corrects: { type: DataTypes.UUID, allowNull: true },
       seen: { type: DataTypes.INTEGER, allowNull: true },
@@ -280,6 +283,7 @@ export function initModels(sequelize: Sequelize) {
       summary: json(),
       search: text(),
       concluded: { type: DataTypes.BOOLEAN, allowNull: false },
+      loose: { type: DataTypes.BOOLEAN, allowNull: false },
       stage: text(),
       runsOutAt: timeOrNull(),
       lastAt: timeOrNull(),

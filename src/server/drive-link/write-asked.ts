@@ -21,7 +21,7 @@ import type { WriteOrder, Written } from '../../api/contract';
 import { catalogue } from '../equipment/catalogue';
 import { HttpError } from '../http/guard';
 import { appendAll, appendEntries } from '../logbook/append';
-import { jobOrRefusal } from '../logbook/folded';
+import { jobNeeded, jobOrRefusal } from '../logbook/folded';
 import { controlNeeded, LinkRefused } from './drives';
 import { writeValue } from './write-value';
 
@@ -55,6 +55,7 @@ const underWay = new Set<string>();
 export async function writeAsked(order: WriteOrder, by: Person): Promise<Written> {
   const { id, jobId, target, number, from, to, reason, trial, restores } = order;
   const { state } = await jobOrRefusal(jobId);
+  jobNeeded(state);
   const typeId = state.drive?.typeId ?? null;
   if (state.drive === null || typeId === null)
     throw new HttpError(409, 'This job has no drive of a known type: nothing was written.', [], true);

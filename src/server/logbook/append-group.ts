@@ -3,6 +3,8 @@ import type { Transaction } from 'sequelize';
 import { chainHash } from '../../core/job/chain';
 import {
   extend,
+  isLoose,
+  isLooseKind,
   isSignature,
   type Entry,
   type JobState,
@@ -13,7 +15,7 @@ import {
 import { db } from '../database/connection';
 import { sha256 } from './digest';
 import { recordedEntry, toRow, type StoredEntry } from './entries';
-import { foldedTo } from './folded';
+import { foldedTo, needsJob } from './folded';
 import { lockJob, type LockedJob } from './lock-job';
 import { boardRow, rememberSources } from './summaries';
 import { writeRows } from './write-rows';
@@ -35,6 +37,8 @@ export interface Appended {
 export interface AppendOptions {
   /** Gives the time of keeping; only the demo's loader passes one. It never goes back within a job. */
   clock?: ((entry: NewEntry) => Date) | undefined;
+  /** When an entry was received first, where it is moved here from another log. */
+  firstReceivedAt?: ((entry: NewEntry) => Date) | undefined;
   /** Computes what a signature is recorded with, from the job before it. */
   verify?: ((entry: NewEntry, before: JobState) => Promise<Verified>) | undefined;
   /** Why an entry is not kept, where a rule needs more than the log: a trace table, the catalogue. Null: it is kept. */
@@ -105,6 +109,14 @@ async function verifiedOf({ entry, post }: Incoming, before: JobState): Promise<
 /** A value as it will be read again: JSON leaves out what is undefined. */
 const asRead = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 
+/** A loose sheet takes what needs no job, and nothing more once it is attached. */
+function againstLoose({ kind }: NewEntry, before: JobState): string | null {
+  if (!isLoose(before)) return null;
+  if (before.moved !== null)
+    return `This loose sheet is attached to the job of ${before.moved.payload.machine}: go on there.`;
+  return isLooseKind(kind) || kind === 'job.opened' || kind === 'loose.moved' ? null : needsJob;
+}
+
 interface Chained {
   rows: StoredEntry[];
   state: JobState;
@@ -126,14 +138,17 @@ async function chained(
   const refused = new Map<string, string>();
   for (const one of fresh) {
     const { entry, post } = one;
-    const why = (await post.refuse?.(entry, state)) ?? null;
+    const why = againstLoose(entry, state) ?? (await post.refuse?.(entry, state)) ?? null;
     if (why !== null) {
       refused.set(entry.id, why);
       continue;
     }
     at = Math.max(at, (post.clock?.(entry) ?? now).getTime());
     const verified = await verifiedOf(one, state);
-    const kept = { seq: job.headSeq + 1 + rows.length, receivedAt: new Date(at), limits, verified };
+    const kept = {
+      ...{ seq: job.headSeq + 1 + rows.length, receivedAt: new Date(at), limits, verified },
+      firstReceivedAt: post.firstReceivedAt?.(entry) ?? null,
+    };
     const row = { ...toRow(asRead(entry), post.by(entry), kept), hash };
     hash = chainHash(hash, recordedEntry(row), sha256);
     const recorded = { ...row, hash };
@@ -172,26 +187,35 @@ export interface GroupAppended {
  * listeners, all in one transaction.
  * @returns null when there is no such job
  */
-export async function appendGroup(jobId: string, posts: readonly Post[]): Promise<GroupAppended | null> {
+export const appendGroup = (jobId: string, posts: readonly Post[]): Promise<GroupAppended | null> =>
+  db().sequelize.transaction((transaction) => appendWithin(transaction, jobId, posts));
+
+/**
+ * The same within a transaction that does more. The job's row stays locked until it ends.
+ * @returns null when there is no such job
+ */
+export async function appendWithin(
+  transaction: Transaction,
+  jobId: string,
+  posts: readonly Post[],
+): Promise<GroupAppended | null> {
   const all = posts.flatMap((post) => post.entries.map((entry): Incoming => ({ entry, post })));
-  return db().sequelize.transaction(async (transaction) => {
-    const locked = await lockJob(
-      jobId,
-      all.map(({ entry }) => entry.id),
-      transaction,
-    );
-    if (locked === null) return null;
-    const { job, now, limits, anyKnown } = locked;
-    const found = await sorted(all, anyKnown, transaction);
-    const before = await foldedTo(job, { limits, transaction });
-    const { rows, state, refused } = await chained(job, before, found.fresh, { now, limits });
-    if (rows.length > 0) {
-      await writeRows(jobId, rows, boardRow(jobId, state, limits), transaction);
-      await rememberSources(job.assetId, before, state, transaction);
-    }
-    for (const { also } of posts) await also?.(transaction);
-    const byId = new Map([...found.known, ...rows.map((row) => [row.id, row] as const)]);
-    const notKept = { clashing: found.clashing, refused };
-    return { state, now, answers: posts.map((post) => ({ ...answerOf(post, byId, notKept), now })) };
-  });
+  const locked = await lockJob(
+    jobId,
+    all.map(({ entry }) => entry.id),
+    transaction,
+  );
+  if (locked === null) return null;
+  const { job, now, limits, anyKnown } = locked;
+  const found = await sorted(all, anyKnown, transaction);
+  const before = await foldedTo(job, { limits, transaction });
+  const { rows, state, refused } = await chained(job, before, found.fresh, { now, limits });
+  if (rows.length > 0) {
+    await writeRows(jobId, rows, boardRow(jobId, state, limits), transaction);
+    await rememberSources(job.assetId, before, state, transaction);
+  }
+  for (const { also } of posts) await also?.(transaction);
+  const byId = new Map([...found.known, ...rows.map((row) => [row.id, row] as const)]);
+  const notKept = { clashing: found.clashing, refused };
+  return { state, now, answers: posts.map((post) => ({ ...answerOf(post, byId, notKept), now })) };
 }

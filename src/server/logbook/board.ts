@@ -14,9 +14,10 @@ const orders: Record<BoardQuery['sort'], Order> = {
 };
 
 const states: Record<BoardQuery['state'], WhereOptions<JobSummaryRow>> = {
-  all: {},
-  open: { concluded: false },
-  closed: { concluded: true },
+  all: { loose: false },
+  open: { loose: false, concluded: false },
+  closed: { loose: false, concluded: true },
+  loose: { loose: true, concluded: false },
 };
 
 /** What a person typed, as a pattern in which nothing is special. */

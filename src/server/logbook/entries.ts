@@ -17,6 +17,7 @@ export type StoredEntry = Pick<
   | 'byName'
   | 'byRole'
   | 'receivedAt'
+  | 'firstReceivedAt'
   | 'payload'
   | 'corrects'
   | 'seen'
@@ -36,6 +37,7 @@ export function recordedEntry(row: StoredEntry): Entry {
     at: row.at.toISOString(),
     by: { id: row.byId, name: row.byName, role: row.byRole },
     receivedAt: row.receivedAt.toISOString(),
+    ...(row.firstReceivedAt === null ? {} : { firstReceivedAt: row.firstReceivedAt.toISOString() }),
     ...(row.corrects === null ? {} : { corrects: row.corrects }),
     ...(row.seen === null ? {} : { seen: row.seen }),
     ...(row.verified === null ? {} : { verified: row.verified }),
@@ -58,7 +60,7 @@ export const withoutHash = ({ hash: _hash, ...entry }: Entry): Entry => entry;
 export function toRow(
   entry: NewEntry,
   by: Person,
-  kept: Pick<StoredEntry, 'seq' | 'receivedAt' | 'limits' | 'verified'>,
+  kept: Pick<StoredEntry, 'seq' | 'receivedAt' | 'firstReceivedAt' | 'limits' | 'verified'>,
 ) {
   const { id, jobId, v, kind, payload, corrects = null, seen = null } = entry;
   const at = new Date(entry.at);

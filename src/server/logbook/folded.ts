@@ -1,11 +1,14 @@
 import type { Transaction } from 'sequelize';
 import type { Limits } from '../../core/bench/make-safe';
-import { emptyJob, extend, type JobState } from '../../core/logbook';
+import { emptyJob, extend, isLoose, type JobState } from '../../core/logbook';
 import { siteLimits } from '../administration/settings';
 import { HttpError } from '../http/guard';
 import { db } from '../database/connection';
 import type { ImportedFrom, JobRow } from '../database/models';
 import { rowsAfter, toEntry, type StoredEntry } from './entries';
+
+/** What a loose sheet answers to what needs a job. */
+export const needsJob = 'This needs a job: attach the loose sheet to one first.';
 
 /** Entries in all folded jobs that are kept in memory; a megabyte is some thousands of them. */
 const mostInMemory = 60_000;
@@ -76,4 +79,9 @@ export async function jobOrRefusal(jobId: string): Promise<LoadedJob> {
   const job = await loadJob(jobId);
   if (job === null) throw new HttpError(404, 'No such job.');
   return job;
+}
+
+/** What is done to a drive needs a job. @throws HttpError 409 on a loose sheet */
+export function jobNeeded(state: JobState): void {
+  if (isLoose(state)) throw new HttpError(409, needsJob, [], true);
 }

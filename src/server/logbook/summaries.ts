@@ -24,7 +24,8 @@ const columnsOf = (summary: JobSummary, workOrder: string | undefined) => ({
     .filter((part) => typeof part === 'string')
     .join('\n')
     .toLowerCase(),
-  concluded: summary.conclusion?.verdict === 'handed-over',
+  concluded: ['handed-over', 'attached'].includes(summary.conclusion?.verdict ?? ''),
+  loose: summary.loose === true,
   stage: summary.stage,
   runsOutAt: runsOutAt(summary),
   lastAt: summary.lastAt === null ? null : new Date(summary.lastAt),

@@ -18,6 +18,7 @@ const entryColumns = {
   byName: 'by_name text',
   byRole: 'by_role text',
   receivedAt: 'received_at timestamptz',
+  firstReceivedAt: 'first_received_at timestamptz',
   payload: 'payload jsonb',
   corrects: 'corrects uuid',
   seen: 'seen int',
@@ -47,14 +48,14 @@ const sql = `
   ), moved as (
     update jobs set head_seq = $headSeq, head_hash = $headHash, head_at = $headAt where id = $jobId
   ), shown as (
-    insert into job_summaries (job_id, seq, summary, search, concluded, stage, runs_out_at, last_at)
-    select $jobId::uuid, $headSeq, board.summary, board.search, board.concluded, board.stage, board.runs_out_at, board.last_at
+    insert into job_summaries (job_id, seq, summary, search, concluded, loose, stage, runs_out_at, last_at)
+    select $jobId::uuid, $headSeq, board.summary, board.search, board.concluded, board.loose, board.stage, board.runs_out_at, board.last_at
     from jsonb_to_record($board::jsonb) as board(
-      summary jsonb, search text, concluded boolean, stage text, runs_out_at timestamptz, last_at timestamptz)
+      summary jsonb, search text, concluded boolean, loose boolean, stage text, runs_out_at timestamptz, last_at timestamptz)
     where $board::jsonb is not null
     on conflict (job_id) do update set
-      (seq, summary, search, concluded, stage, runs_out_at, last_at) =
-      (excluded.seq, excluded.summary, excluded.search, excluded.concluded, excluded.stage, excluded.runs_out_at, excluded.last_at)
+      (seq, summary, search, concluded, loose, stage, runs_out_at, last_at) =
+      (excluded.seq, excluded.summary, excluded.search, excluded.concluded, excluded.loose, excluded.stage, excluded.runs_out_at, excluded.last_at)
   )
   select pg_notify('${channel}', $news)`;
 
@@ -76,7 +77,8 @@ export async function writeRows(
     board === null
       ? null
       : {
-          ...{ summary: board.summary, search: board.search, concluded: board.concluded, stage: board.stage },
+          ...{ summary: board.summary, search: board.search, concluded: board.concluded },
+          ...{ loose: board.loose, stage: board.stage },
           ...{ runs_out_at: board.runsOutAt, last_at: board.lastAt },
         };
   await db().sequelize.query(sql, {

@@ -1,5 +1,5 @@
 import { Op, literal } from 'sequelize';
-import type { JobState } from '../../core/logbook';
+import { timeTextOf, type JobState } from '../../core/logbook';
 import { sameMotor, type InsulationThen, type KnownMotor } from '../../core/motor/motor-history';
 import { db } from '../database/connection';
 import { loadJob, type LoadedJob } from '../logbook/folded';
@@ -40,14 +40,15 @@ export async function earlierTests({ jobId, assetId, state }: LoadedJob): Promis
   for (const other of await jobsWith(jobId, motor)) {
     const then = await loadJob(other.id);
     const there = then === null ? null : motorOf(then.state, then.assetId);
-    if (then === null || there === null || !sameMotor(motor, there)) continue;
+    // The tests of a loose sheet that was attached are in its job.
+    if (then === null || then.state.moved !== null || there === null || !sameMotor(motor, there)) continue;
     found.push(
-      ...then.state.startUp.insulations.map(({ at, receivedAt, payload }) => ({
+      ...then.state.startUp.insulations.map((entry) => ({
         jobId: other.id,
-        at: receivedAt ?? at,
-        of: payload.of,
-        between: payload.between,
-        test: payload,
+        at: timeTextOf(entry),
+        of: entry.payload.of,
+        between: entry.payload.between,
+        test: entry.payload,
       })),
     );
   }

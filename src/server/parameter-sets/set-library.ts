@@ -13,6 +13,9 @@ const mostShown = 60;
 const kinds = ['set.kept', 'drive.read'];
 type Kept = Payload<'set.kept'> | Payload<'drive.read'>;
 
+/** Sets of a loose sheet that was attached are in its job, too: they count once. */
+const hereOnly = literal('job_id not in (select job_id from job_summaries where loose and concluded)');
+
 /** The payload of a row whose kind the query asked for: it passed that kind's schema when it was kept. */
 const payloadOf = <K extends EntryKind>(row: { payload: unknown }): Payload<K> => row.payload as Payload<K>;
 
@@ -31,7 +34,7 @@ export async function setLibrary(jobId: string, text: string): Promise<LibrarySe
   const job = await Job.findByPk(jobId);
   if (job === null) return null;
   const rows = await Entry.findAll({
-    where: { kind: { [Op.in]: kinds } },
+    where: { kind: { [Op.in]: kinds }, [Op.and]: hereOnly },
     order: [['receivedAt', 'DESC']],
     limit: mostLooked,
     raw: true,
@@ -95,7 +98,7 @@ export async function otherStators(jobId: string): Promise<number[] | null> {
   const rows = await Entry.findAll({
     where: {
       kind: { [Op.in]: kinds },
-      [Op.and]: literal('job_id not in (select id from jobs where asset_id = :assetId)'),
+      [Op.and]: [hereOnly, literal('job_id not in (select id from jobs where asset_id = :assetId)')],
     },
     replacements: { assetId: job.assetId },
     order: [['receivedAt', 'DESC']],

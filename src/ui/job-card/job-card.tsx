@@ -4,7 +4,7 @@ import dynamic from 'next/dynamic';
 import { useEffect, useMemo, useState, type ComponentType } from 'react';
 import type { DriveType } from '@/core/equipment/catalogue';
 import {
-  currentStage,
+  isLoose,
   levelsOf,
   mustStayDead,
   stageAddress,
@@ -29,6 +29,7 @@ import { useNow } from '../kit/use-now';
 import { StageEdge } from './edge';
 import type { StageProps } from '../job-store/stage-props';
 import { Notice } from '../kit/notice';
+import { LooseSheet } from './loose-sheet';
 import { Margin } from './margin';
 import { Troubles } from './troubles';
 import { useStage } from './use-stage';
@@ -169,7 +170,7 @@ export function JobCard({
   const { state } = store;
   const lines = useMemo(() => stageLines(state, limits), [state, limits]);
   const { drafts, clashes } = useFormDrafts(jobId, person.id);
-  const { open, goTo } = useStage(jobId, currentStage(lines));
+  const { open, goTo } = useStage(jobId, lines);
   const onBench = open === 'bench' || open === 'hand-over';
   const benchStage = onBench ? (state.drive?.stage ?? null) : null;
   const diagnosis = useDiagnosis(benchStage, commonMeter, state.readings);
@@ -220,6 +221,7 @@ export function JobCard({
             <StageEdge jobId={jobId} lines={lines} open={open} goTo={goTo} />
           </Box>
           <Box as="main" px={{ base: 4, md: '26px' }} py="5" minW="0">
+            {isLoose(state) && <LooseSheet store={store} open={open} />}
             {open === 'take' && <CallStage {...given} />}
             {open === 'identify' && <NameplatesStage {...given} />}
             {open === 'as-found' && <AsFoundStage {...given} />}

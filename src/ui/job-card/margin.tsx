@@ -1,7 +1,7 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
-import { entryWords, countOf, openIssues, type Entry, type LogLine } from '@/core/logbook';
+import { entryWords, countOf, openIssues, timeTextOf, type Entry, type LogLine } from '@/core/logbook';
 import { useDraftText } from '../kit/draft-text';
 import { Primary, Secondary } from '../kit/buttons';
 import { StateMark } from '../kit/state-mark';
@@ -92,7 +92,7 @@ function Log({ store }: { store: JobStore }) {
           const isVoid = !('figures' in line) && line.void !== null && !waiting;
           const struck = isVoid || (!('figures' in line) && line.correctedBy !== null);
           return (
-            <Line key={entry.id} time={entry.receivedAt ?? entry.at} by={entry.by.name} waiting={waiting}>
+            <Line key={entry.id} time={timeTextOf(entry)} by={entry.by.name} waiting={waiting}>
               <Text as="span" textDecoration={struck ? 'line-through' : 'none'}>
                 {'figures' in line ? figureWords(line.figures) : entryWords(entry)}
               </Text>

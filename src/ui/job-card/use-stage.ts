@@ -1,15 +1,19 @@
 import { usePathname } from 'next/navigation';
 import { useCallback, useEffect } from 'react';
-import { stageAddress, stageIds, stageNames, type StageId } from '@/core/logbook';
+import { currentStage, stageAddress, stageNames, type StageId, type StageLine } from '@/core/logbook';
 
 /**
  * The stage of the address. Another one is gone to without asking the server: the browser's history has it, so that Back and
  * a reload come to it.
- * @param due shown where the address names none
+ * @param lines the stages that there are; where the address names none of them, the one that is due is shown
  */
-export function useStage(jobId: string, due: StageId): { open: StageId; goTo: (stage: StageId) => void } {
+export function useStage(
+  jobId: string,
+  lines: readonly StageLine[],
+): { open: StageId; goTo: (stage: StageId) => void } {
   const path = usePathname();
-  const open = stageIds.find((id) => path === `/jobs/${jobId}/${stageAddress(id)}`) ?? due;
+  const open =
+    lines.find(({ id }) => path === `/jobs/${jobId}/${stageAddress(id)}`)?.id ?? currentStage(lines);
   useEffect(() => {
     document.title = `${stageNames[open]} · Grim Spanner`;
   }, [open]);

@@ -1,7 +1,7 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
-import { stageNames, type StageId } from '@/core/logbook';
+import { stageNames, timeTextOf, type StageId } from '@/core/logbook';
 import { useDraftText } from '../kit/draft-text';
 import { Primary } from '../kit/buttons';
 import { StageHead, Section } from '../kit/section';
@@ -32,7 +32,7 @@ export function NotesPanel({
           {notes.map((n) => (
             <Box as="li" key={n.id} py="1.5" borderBottom="1px solid" borderColor="line">
               <Text as="span" fontFamily="mono" color="soft" mr="2">
-                {clockTime(n.receivedAt ?? n.at)}
+                {clockTime(timeTextOf(n))}
               </Text>
               {n.payload.text}
             </Box>

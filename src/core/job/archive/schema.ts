@@ -21,6 +21,8 @@ const envelope = {
   by: person,
   seq: z.int().min(1),
   receivedAt: z.iso.datetime(),
+  /** Of an entry that was moved here from a loose sheet: when it was received there. */
+  firstReceivedAt: z.iso.datetime().optional(),
   /** Since version 2: the limits in force then, and the hash that chains it to the entry before it. */
   limits: limitsSchema.optional(),
   /** Of a signature: what the server computed from the log. */

@@ -13,11 +13,12 @@ export type ChainedEntry = Omit<Entry, 'hash'>;
 
 /**
  * Canonical JSON (RFC 8785) of what is hashed of an entry: id, job, kind, payload, what it corrects, the maker with name and role
- * as they were, both times in UTC with milliseconds, seq, version, the limits in force, and what the server verified.
+ * as they were, its times in UTC with milliseconds, seq, version, the limits in force, and what the server verified.
  * @throws Error where a value has no JSON, as NaN
  */
 export function chainText(entry: ChainedEntry): string {
   const { v, id, jobId, seq, at, kind, payload, corrects, by, receivedAt, limits, verified, seen } = entry;
+  const { firstReceivedAt } = entry;
   const { id: byId, name, role } = by;
   const content = {
     v,
@@ -30,6 +31,7 @@ export function chainText(entry: ChainedEntry): string {
     corrects,
     by: { id: byId, name, role },
     receivedAt,
+    firstReceivedAt,
     limits,
     verified,
     seen,

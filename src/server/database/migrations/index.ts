@@ -12,6 +12,7 @@ import * as m0009 from './0009-handed-over';
 import * as m0010 from './0010-terms';
 import * as m0011 from './0011-type-drafts';
 import * as m0012 from './0012-type-versions';
+import * as m0013 from './0013-loose-sheets';
 import type { Migration } from './migration';
 
 // A static list, no glob: it survives bundling, Jest and tsx alike.
@@ -28,6 +29,7 @@ const list: [string, { up: Migration; down: Migration }][] = [
   ['0010-terms', m0010],
   ['0011-type-drafts', m0011],
   ['0012-type-versions', m0012],
+  ['0013-loose-sheets', m0013],
 ];
 
 /** A step may rewrite a table of years: its statements take as long as they take. */

@@ -31,6 +31,8 @@ it('an archive of 2026-11-29 with nearly every kind of entry is the same job tod
   const kinds = new Set(entries.map((e) => e.kind));
   expect(Object.keys(payloads).filter((kind) => !kinds.has(kind as never))).toEqual([
     // Since then:
+    'loose.moved',
+    'loose.attached',
     'safety.meter-proof',
     'safety.figures',
     'safety.bridge',
@@ -58,6 +60,7 @@ it('an archive of 2026-11-29 with nearly every kind of entry is the same job tod
   expect(plain(state)).toEqual({
     ...known,
     asFound: { captured: plain(first) },
+    moved: null,
     // What the dead proof and first power also know since then.
     safety: { ...known.safety, alive: null, bridgedAt: null, former: false, place: 'installed' },
     startUp: { ...known.startUp, potentiometer_ohm: null },

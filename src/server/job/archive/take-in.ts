@@ -122,7 +122,11 @@ export async function takeIn(bytes: Uint8Array, who: string): Promise<TakenIn> {
     await keepFiles(blobs, transaction);
     const rows = entries.map((entry): StoredEntry => {
       const { seq = 0, receivedAt = entry.at, hash = '', limits: then = limits, verified = null, by } = entry;
-      return { ...toRow(entry, by, { seq, receivedAt: new Date(receivedAt), limits: then, verified }), hash };
+      const kept = {
+        ...{ seq, limits: then, verified, receivedAt: new Date(receivedAt) },
+        firstReceivedAt: entry.firstReceivedAt === undefined ? null : new Date(entry.firstReceivedAt),
+      };
+      return { ...toRow(entry, by, kept), hash };
     });
     const state = fold(
       rows.map((row) => toEntry(row, imported)),

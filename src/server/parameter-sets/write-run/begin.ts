@@ -6,6 +6,7 @@ import { db } from '../../database/connection';
 import { readAll } from '../../drive-link/drive-client';
 import { controlNeeded, driveClient } from '../../drive-link/drives';
 import { appendAll } from '../../logbook/append';
+import { jobNeeded, jobOrRefusal } from '../../logbook/folded';
 import { createRun, type JournalledRun } from './journal';
 import * as z from 'zod';
 import { valuesSchema } from '../../../core/equipment/drive-words/schema';
@@ -39,6 +40,7 @@ async function valuesOf({ jobId, setId, typeId }: RunOrder): Promise<UnitSet['va
 export async function makeRun(order: RunOrder, by: Person, talk = driveClient(order.target)): Promise<void> {
   const { id, jobId, setId, name, target, typeId, rating, expects } = order;
   if ((await db().models.WriteRun.findByPk(id)) !== null) return;
+  jobNeeded((await jobOrRefusal(jobId)).state);
   const control = await controlNeeded(typeId);
   const wanted = await valuesOf(order);
   const { values: found, serial = null } = await readAll(talk, control);

@@ -4,7 +4,7 @@ import NextLink from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState, useTransition } from 'react';
 import type { BoardQuery } from '@/api/board';
-import { stageIds, stageNames, type StageId } from '@/core/logbook';
+import { countOf, stageIds, stageNames, type StageId } from '@/core/logbook';
 import { Select, TextField, type Option } from '../../kit/field';
 import { Text } from '../../kit/text';
 
@@ -12,6 +12,7 @@ const states = [
   { value: 'open', label: 'open jobs' },
   { value: 'closed', label: 'handed over' },
   { value: 'all', label: 'all jobs' },
+  { value: 'loose', label: 'loose sheets' },
 ] as const;
 const sorts = [
   { value: 'clock', label: 'least time left' },
@@ -132,7 +133,7 @@ export function Pages({
           </Text>
         )}
         <Text role="status">
-          {total} {total === 1 ? 'job' : 'jobs'}
+          {countOf(total, query.state === 'loose' ? 'loose sheet' : 'job')}
           {pages > 1 && `, page ${page} of ${pages}`}
         </Text>
         {page < pages && (

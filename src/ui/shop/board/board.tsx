@@ -56,7 +56,9 @@ export function Board({
             <Text fontSize="1.1rem">
               {isUsual(query)
                 ? 'No open jobs. Start with New job; it takes half a minute.'
-                : 'No job matches. Use fewer search words, or show all jobs at any stage.'}
+                : query.state === 'loose'
+                  ? 'No loose sheet matches. One is begun where nothing is typed on the first screen.'
+                  : 'No job matches. Use fewer search words, or show all jobs at any stage.'}
             </Text>
           </Box>
         ) : (

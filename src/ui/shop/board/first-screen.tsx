@@ -30,6 +30,8 @@ const byPicture: readonly Way[] = frontEnds.map((frontEnd) => ({
 interface Front {
   name: string;
   about: string;
+  /** It commits somebody: there is a job, named or not. */
+  needsJob?: true;
   /** The stage it leads to, or what is asked first. */
   leads: StageId | { asks: string; ways: readonly Way[] };
 }
@@ -65,6 +67,7 @@ const fronts: readonly Front[] = [
   {
     name: 'Replace a unit',
     about: 'Another unit in its place',
+    needsJob: true,
     leads: {
       asks: 'Is the new unit chosen?',
       ways: [
@@ -103,12 +106,16 @@ function Pictured({ frontEnd }: { frontEnd: Stage['frontEnd'] }) {
   );
 }
 
-/** What is in front of you? Two answers later the right tool is open, with a job made on the way. */
+/** What is in front of you? Two answers later the right tool is open, with a job made on the way, or on a loose sheet. */
 export function FirstScreen({ people, person }: { people: readonly Person[]; person: Person }) {
   const { open, busy, trouble } = useOpenJob();
   const [chosen, setChosen] = useState<Front | null>(null);
   const [unit, setUnit] = useState('');
-  const begin = (complaint: string, { stage, frontEnd }: Pick<Way, 'stage' | 'frontEnd'>) =>
+  const begin = (
+    { needsJob }: Front,
+    complaint: string,
+    { stage, frontEnd }: Pick<Way, 'stage' | 'frontEnd'>,
+  ) =>
     void open(
       {
         assetId: null,
@@ -118,18 +125,18 @@ export function FirstScreen({ people, person }: { people: readonly Person[]; per
         stoppedAt: null,
         downtimeAllowed_min: null,
         ...{ peopleInDanger: 'not-sure', loadSuspended: 'not-sure', bypass: 'not-sure' },
+        ...(unit.trim() === '' && needsJob !== true ? { loose: true as const } : {}),
       },
-      stage,
-      frontEnd === undefined ? undefined : unlabelledDrive(frontEnd),
+      { stage, drive: frontEnd === undefined ? undefined : unlabelledDrive(frontEnd) },
     );
   const choose = (front: Front) => {
     setChosen(front);
-    if (typeof front.leads === 'string') begin(front.name, { stage: front.leads });
+    if (typeof front.leads === 'string') begin(front, front.name, { stage: front.leads });
   };
   return (
     <CardPage
       title="What is in front of you?"
-      about="The right tool opens at once, for any make. A job is made on the way; its details can wait."
+      about="The right tool opens at once, for any make. With a name a job is made on the way; without one, a loose sheet."
       people={people}
       person={person}
       maxW="1000px"
@@ -138,7 +145,12 @@ export function FirstScreen({ people, person }: { people: readonly Person[]; per
         People clear, load secured. Local codes and licensed practice come first.
       </Caution>
       <FieldGrid min="260px">
-        <TextField label="Machine or unit" text={unit} set={setUnit} hint="May stay empty" />
+        <TextField
+          label="Machine or unit"
+          text={unit}
+          set={setUnit}
+          hint="May stay empty: attach the sheet to a job later"
+        />
       </FieldGrid>
       <Box display="grid" gridTemplateColumns="repeat(auto-fill, minmax(260px, 1fr))" gap="3" mb="4">
         {fronts.map((front) => (
@@ -171,7 +183,7 @@ export function FirstScreen({ people, person }: { people: readonly Person[]; per
                       <Secondary
                         key={way.says}
                         disabled={busy}
-                        onClick={() => begin(`${front.name}: ${way.says}`, way)}
+                        onClick={() => begin(front, `${front.name}: ${way.says}`, way)}
                         {...(way.frontEnd === undefined
                           ? {}
                           : { height: 'auto', textAlign: 'left', py: '2' })}

@@ -20,7 +20,7 @@ function StopClock({ line, now }: { line: BoardLine; now: number }) {
     return (
       <Text color="soft">{line.conclusion.verdict === 'handed-over' ? 'handed over' : 'sheet signed'}</Text>
     );
-  if (line.stoppedAt === null) return <Text color="soft">running</Text>;
+  if (line.stoppedAt === null) return <Text color="soft">{line.loose ? 'loose sheet' : 'running'}</Text>;
   const stopped_min = now === 0 ? 0 : (now - Date.parse(line.stoppedAt)) / 60_000;
   const allowed = line.downtimeAllowed_min;
   if (allowed === null)

@@ -68,9 +68,12 @@ function stoppedAtOf({ stopped, stoppedAt }: { stopped: string; stoppedAt: strin
 /** A new job in half a minute: which machine, what is wrong, how long it may stand. */
 export function NewJob({
   machines,
+  sheetId,
   people,
   person,
 }: {
+  /** A loose sheet that becomes this job. */
+  sheetId?: string | undefined;
   machines: readonly { id: string; site: string; name: string }[];
   people: readonly Person[];
   person: Person;
@@ -84,7 +87,7 @@ export function NewJob({
   const { open, busy, trouble } = useOpenJob();
   const openRead = (read: z.output<typeof jobSchema>): Promise<void> => {
     const known = machines.find((m) => m.id === read.machine);
-    return open({
+    const job = {
       assetId: known?.id ?? null,
       site: known?.site ?? read.site,
       machine: known?.name ?? read.name,
@@ -96,13 +99,18 @@ export function NewJob({
       peopleInDanger: read.danger,
       loadSuspended: read.suspended,
       bypass: read.bypass,
-    });
+    };
+    return open(job, { sheetId });
   };
 
   return (
     <CardPage
       title="New job"
-      about="Takes half a minute; details follow at the machine."
+      about={
+        sheetId === undefined
+          ? 'Takes half a minute; details follow at the machine.'
+          : 'The loose sheet becomes this job: its log entries are moved to it.'
+      }
       people={people}
       person={person}
       maxW="1000px"

@@ -9,9 +9,19 @@ export type OpenedJob = Omit<Payload<'job.opened'>, 'assetId'> & { assetId: stri
 
 const noIds = { job: '', entry: '', asset: '', drive: '' };
 
+/** What happens to a job as soon as it is there. */
+interface Then {
+  /** Where to go; the stage that is due where it is left out. */
+  stage?: StageId;
+  /** Its drive, already identified. */
+  drive?: Payload<'identify.drive'> | undefined;
+  /** A loose sheet that is attached to it. */
+  sheetId?: string | undefined;
+}
+
 /** Opens a job and goes to it. Its ids are made once, so that pressing twice or again after a failure opens one job only. */
 export function useOpenJob(): {
-  open: (job: OpenedJob, stage?: StageId, drive?: Payload<'identify.drive'>) => Promise<void>;
+  open: (job: OpenedJob, then?: Then) => Promise<void>;
   busy: boolean;
   trouble: string | null;
 } {
@@ -19,37 +29,45 @@ export function useOpenJob(): {
   const [trouble, setTrouble] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const ids = useRef(noIds);
-  const open = async (
+  /** @returns the first step that failed; null: all is done */
+  const steps = async (
     { assetId, ...job }: OpenedJob,
-    stage?: StageId,
-    drive?: Payload<'identify.drive'>,
-  ): Promise<void> => {
+    { drive, sheetId }: Then,
+  ): Promise<{ status: number; error: string } | null> => {
     if (ids.current.job === '') ids.current = { job: v7(), entry: v7(), asset: v7(), drive: v7() };
     const { job: jobId, entry: id, asset, drive: driveEntry } = ids.current;
     const payload: Payload<'job.opened'> = { assetId: assetId ?? asset, ...job };
+    const at = new Date().toISOString();
+    const envelope = { v: newestVersion, jobId, at };
+    const params = { id: jobId };
+    const opened = await call('POST /api/v1/jobs', {
+      body: { entry: { ...envelope, id, kind: 'job.opened', payload } },
+    });
+    if (!opened.ok) return opened;
+    if (drive !== undefined) {
+      const entries = [{ ...envelope, id: driveEntry, kind: 'identify.drive', payload: drive }];
+      const identified = await call('POST /api/v1/jobs/:id/entries', { params, body: { entries } });
+      if (!identified.ok) return identified;
+    }
+    if (sheetId === undefined) return null;
+    const attached = await call('POST /api/v1/jobs/:id/attach', {
+      params: { id: sheetId },
+      body: { toJobId: jobId },
+    });
+    return attached.ok ? null : attached;
+  };
+  const open = async (job: OpenedJob, then: Then = {}): Promise<void> => {
     setBusy(true);
     setTrouble(null);
-    const at = new Date().toISOString();
-    const reply = await call('POST /api/v1/jobs', {
-      body: { entry: { v: newestVersion, id, jobId, at, kind: 'job.opened', payload } },
-    });
-    const then =
-      reply.ok && drive !== undefined
-        ? await call('POST /api/v1/jobs/:id/entries', {
-            params: { id: jobId },
-            body: {
-              entries: [
-                { v: newestVersion, id: driveEntry, jobId, at, kind: 'identify.drive', payload: drive },
-              ],
-            },
-          })
-        : reply;
-    if (then.ok) return router.push(`/jobs/${jobId}${stage === undefined ? '' : `/${stageAddress(stage)}`}`);
-    if (then.status === 409) ids.current = noIds;
+    const failed = await steps(job, then);
+    const { job: jobId } = ids.current;
+    if (failed === null)
+      return router.push(`/jobs/${jobId}${then.stage === undefined ? '' : `/${stageAddress(then.stage)}`}`);
+    if (failed.status === 409) ids.current = noIds;
     setTrouble(
-      then.status === 0
+      failed.status === 0
         ? 'Server not reachable. What you typed is still here: try again in a moment.'
-        : then.error,
+        : failed.error,
     );
     setBusy(false);
   };

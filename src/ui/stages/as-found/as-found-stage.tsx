@@ -1,7 +1,7 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
-import { mayCorrect, mustStayDead, standingEntry, type EntryOf } from '@/core/logbook';
+import { mayCorrect, mustStayDead, standingEntry, timeTextOf, type EntryOf } from '@/core/logbook';
 import { Primary, Secondary } from '../../kit/buttons';
 import { Caution } from '../../kit/caution';
 import { DataTable } from '../../kit/data-table';
@@ -20,12 +20,13 @@ const reasons = [
 ];
 
 /** As found, as it was recorded: it is looked at, and changed only by a correction. */
-function Recorded({ entry: { payload, by, at, receivedAt } }: { entry: EntryOf<'as-found.captured'> }) {
+function Recorded({ entry }: { entry: EntryOf<'as-found.captured'> }) {
+  const { payload, by } = entry;
   const { active = '', family, slots, selectors = '', photos } = payload;
   return (
     <>
       <Text mb="3" color="soft" suppressHydrationWarning>
-        Recorded by {by.name}, {dateTime(receivedAt ?? at)}. As found stays unchanged; record later findings
+        Recorded by {by.name}, {dateTime(timeTextOf(entry))}. As found stays unchanged; record later findings
         as notes.
       </Text>
       <Text fontFamily="mono" fontSize="2rem" lineHeight="1.1">

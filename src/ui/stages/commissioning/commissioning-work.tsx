@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { ratingOf, type Control } from '@/core/equipment/catalogue';
 import { meaningOf, parameterFor, type Values } from '@/core/equipment/drive-words';
-import type { Payload } from '@/core/logbook';
+import { isLoose, type JobState, type Payload } from '@/core/logbook';
 import type { Plate } from '@/core/equipment/plate';
 import { analogLineOf, releaseOf, type Release } from '@/core/job/release';
 import { wantedOf } from '@/core/commissioning/settings';
@@ -11,7 +11,7 @@ import { KeptNote } from '../../kit/kept-note';
 import { Tabs } from '../../kit/tabs';
 import { ParameterSetsPanel } from './parameter-sets/parameter-sets-panel';
 import { LinkBar } from '../../drive-link/link-bar';
-import { LinkShut } from '../../drive-link/link-shut';
+import { LinkShut, whyLinkShut } from '../../drive-link/link-shut';
 import { useLive } from '../../drive-link/use-live';
 import { useReadOut } from '../../drive-link/use-read-out';
 import { useWrite, type WriteWish } from '../../drive-link/use-write';
@@ -23,6 +23,7 @@ import { Ramps } from './ramps';
 import { RunPanel } from './run-panel';
 import { SheetPanel } from './sheet-panel';
 import { Signing } from './signing';
+import { Text } from '../../kit/text';
 import { AskToWrite, useWishes } from './wishes';
 
 type Panel = 'choices' | 'place' | 'sheet' | 'ramps' | 'run' | 'sets';
@@ -34,6 +35,14 @@ const panels: readonly { id: Panel; name: string }[] = [
   { id: 'run', name: 'Commissioning run' },
   { id: 'sets', name: 'Parameter sets' },
 ];
+/** Before the load is chosen there is no sheet; without a job nothing is run. */
+const panelsOf = (state: JobState) =>
+  panels.filter(
+    ({ id }) =>
+      (id !== 'run' || !isLoose(state)) &&
+      (state.startUp.chosen !== null || id === 'choices' || id === 'sets'),
+  );
+
 /** Asks for the write that keeps everything in memory; null where the type keeps it by itself, or was not read. */
 function saving(
   control: Control,
@@ -73,6 +82,7 @@ export function CommissioningWork({
   const { state } = store;
   const { startUp, seen } = state;
   const { chosen } = startUp;
+  const shut = whyLinkShut(state, control);
   const [panel, setPanel] = useState<Panel>(chosen === null ? 'choices' : 'sheet');
   const [target, setTarget] = useState<string | null>(null);
   const [note, setNote] = useState<string | null>(null);
@@ -113,12 +123,7 @@ export function CommissioningWork({
     <>
       <WrongValues findings={release?.sheet.findings ?? []} />
       {release !== null && startUp.signed === null && <Missing issues={release.issues} goTo={setPanel} />}
-      <Tabs
-        label="Commissioning"
-        panels={chosen === null ? panels.filter((p) => p.id === 'choices' || p.id === 'sets') : panels}
-        open={panel}
-        choose={setPanel}
-      >
+      <Tabs label="Commissioning" panels={panelsOf(state)} open={panel} choose={setPanel}>
         {panel === 'choices' && (
           <ChoicesForm
             control={control}
@@ -133,8 +138,8 @@ export function CommissioningWork({
         )}
         {(panel === 'sheet' || panel === 'run' || panel === 'sets') && drive.typeId !== null && (
           <>
-            {control.modbus === null ? (
-              <LinkShut />
+            {shut !== null ? (
+              <LinkShut why={shut} />
             ) : (
               <LinkBar
                 typeId={drive.typeId}
@@ -239,22 +244,26 @@ function SheetToSign({
         linked={linked}
         wishes={wishes}
       />
-      <Signing
-        jobId={jobId}
-        person={person}
-        issues={release.issues}
-        signed={startUp.signed}
-        waiting={store.unsent.size > 0}
-        readBack={seen !== null}
-        sign={(mayRun) =>
-          store.record('startup.signed', {
-            seq,
-            entries: release.sheet.rows.length,
-            against: [],
-            ...(mayRun === null ? {} : { mayRun }),
-          })
-        }
-      />
+      {isLoose(store.state) ? (
+        <Text>To sign this sheet, attach it to a job.</Text>
+      ) : (
+        <Signing
+          jobId={jobId}
+          person={person}
+          issues={release.issues}
+          signed={startUp.signed}
+          waiting={store.unsent.size > 0}
+          readBack={seen !== null}
+          sign={(mayRun) =>
+            store.record('startup.signed', {
+              seq,
+              entries: release.sheet.rows.length,
+              against: [],
+              ...(mayRun === null ? {} : { mayRun }),
+            })
+          }
+        />
+      )}
     </>
   );
 }

@@ -1,6 +1,13 @@
 import { Box } from '@chakra-ui/react';
 import * as z from 'zod';
-import { againstAgreement, type EntryOf, type OpenIssue, type Payload, type Person } from '@/core/logbook';
+import {
+  againstAgreement,
+  timeTextOf,
+  type EntryOf,
+  type OpenIssue,
+  type Payload,
+  type Person,
+} from '@/core/logbook';
 import { inShort } from '@/core/job/release';
 import { SignButton } from '../../panels/sign-button';
 import { FileLink } from '../../kit/file-link';
@@ -135,7 +142,7 @@ export function Signing({
       {signed !== null ? (
         <>
           <Text mb="2">
-            Signed by {signed.by.name}, {dateTime(signed.receivedAt ?? signed.at)}. Any change removes the
+            Signed by {signed.by.name}, {dateTime(timeTextOf(signed))}. Any change removes the
             signature.
           </Text>
           {mayRun !== undefined && (

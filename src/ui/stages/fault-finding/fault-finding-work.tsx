@@ -13,7 +13,7 @@ import { AlarmPanel } from './alarm-panel';
 import { JumperRegister } from './jumper-register';
 import { Ladder } from './ladder';
 import { LinkBar } from '../../drive-link/link-bar';
-import { LinkShut } from '../../drive-link/link-shut';
+import { LinkShut, whyLinkShut } from '../../drive-link/link-shut';
 import { LoopPanel } from './loop-panel';
 import { MainsStayOff } from './mains-stay-off';
 import { Reasons } from './reasons';
@@ -62,6 +62,7 @@ export function FaultFindingWork({
   const live = useMemo(() => ({ ...seen?.live, ...now }), [seen, now]);
   const values = useMemo(() => seen?.values ?? {}, [seen]);
   const busLevels = catalogue.find((t) => t.id === typeId)?.busLevels;
+  const shut = whyLinkShut(store.state, control);
   const chain = useMemo(
     () => runChain({ control, supply_V, busLevels, values, live }),
     [control, supply_V, busLevels, values, live],
@@ -88,8 +89,8 @@ export function FaultFindingWork({
         </Text>
         <Text>{detail}</Text>
       </Box>
-      {control.modbus === null && <LinkShut />}
-      {typeId !== null && control.modbus !== null && (
+      {shut !== null && <LinkShut why={shut} />}
+      {typeId !== null && shut === null && (
         <LinkBar
           typeId={typeId}
           target={target}

@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import * as z from 'zod';
 import { againstHandOver, handOverItems, type HandOverItem } from '@/core/job/hand-over';
-import type { Person } from '@/core/logbook';
+import { timeTextOf, type Person } from '@/core/logbook';
 import type { Release } from '@/core/job/release';
 import type { Swap } from '@/core/job/swap';
 import type { StageProps } from '../../job-store/stage-props';
@@ -156,7 +156,7 @@ export function HandOverPanel(props: StageProps & { swap: Swap | null; release: 
         {signed !== null ? (
           <Text>
             <StateMark mark="sound" label={null} /> Handed over by {signed.by.name} to {signed.payload.second}
-            , {dateTime(signed.receivedAt ?? signed.at)}. Any later change removes the signature.
+            , {dateTime(timeTextOf(signed))}. Any later change removes the signature.
           </Text>
         ) : (
           <TwoNames

@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import NextLink from 'next/link';
-import { signatureBlocker } from '@/core/logbook';
+import { signatureBlocker, timeTextOf } from '@/core/logbook';
 import { conclude } from '@/core/bench/static-diagnosis';
 import type { DiagnosisState } from '../../panels/diagnosis/use-diagnosis';
 import { FileLink } from '../../kit/file-link';
@@ -82,7 +82,7 @@ export function StaticSheetPanel({
             />
           ) : (
             <Text>
-              Signed by {signed.by.name}, {dateTime(signed.receivedAt ?? signed.at)}. A new reading removes
+              Signed by {signed.by.name}, {dateTime(timeTextOf(signed))}. A new reading removes
               the signature.
             </Text>
           )}

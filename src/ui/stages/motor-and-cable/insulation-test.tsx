@@ -3,7 +3,7 @@ import * as z from 'zod';
 import { temperature } from '@/core/terms';
 import { constructionAsked_V, insulation } from '@/core/motor/insulation';
 import { trendsOf, type InsulationThen } from '@/core/motor/motor-history';
-import { earthFor_s, type EntryOf, type Payload } from '@/core/logbook';
+import { earthFor_s, timeTextOf, type EntryOf, type Payload } from '@/core/logbook';
 import { Primary, Secondary } from '../../kit/buttons';
 import { FieldGrid, Section } from '../../kit/section';
 import { Choice, Field, Select, optionsOf } from '../../kit/field';
@@ -96,7 +96,7 @@ function Over({ jobId, tests }: { jobId: string; tests: readonly Kept[] }) {
   const { tests: earlier, trouble } = useEarlier(jobId);
   const here = tests.map((t): InsulationThen => ({
     jobId,
-    at: t.receivedAt ?? t.at,
+    at: timeTextOf(t),
     of: t.payload.of,
     between: t.payload.between,
     test: t.payload,

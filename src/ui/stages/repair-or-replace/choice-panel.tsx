@@ -12,6 +12,7 @@ import {
   type CommonFigure,
   type Situation,
 } from '@/core/replacement/replacement';
+import { timeTextOf } from '@/core/logbook';
 import type { StageProps } from '../../job-store/stage-props';
 import { Secondary } from '../../kit/buttons';
 import { FieldGrid, Section } from '../../kit/section';
@@ -86,7 +87,7 @@ export function ChoicePanel({ store, catalogue, person }: StageProps) {
             <StateMark mark="sound" label={null} /> Decided: {choiceNames[made.payload.choice].toLowerCase()}
           </Text>
           <Text>
-            {made.payload.reason} — {made.by.name}, {dateTime(made.receivedAt ?? made.at)}
+            {made.payload.reason} — {made.by.name}, {dateTime(timeTextOf(made))}
           </Text>
         </Box>
       )}

@@ -18,6 +18,8 @@ export const intakeKinds = {
     peopleInDanger: yesNo,
     loadSuspended: yesNo,
     bypass: yesNo,
+    /** No job: a loose sheet, whose entries may be moved to a job later. */
+    loose: z.literal(true).optional(),
   }),
   'take.call': z.strictObject({
     doing: optionalShort,

@@ -15,7 +15,7 @@ export const openedSlice = sliceOf<EntryOf<'job.opened'> | null>()({
       : voided(slice, 'The job is already open.'),
   words: {
     'job.opened': ({ payload }) =>
-      `Job opened${remark(payload.complaint)}${payload.workOrder === undefined ? '' : `; work order ${payload.workOrder}`}`,
+      `${payload.loose === true ? 'Loose sheet begun' : 'Job opened'}${remark(payload.complaint)}${payload.workOrder === undefined ? '' : `; work order ${payload.workOrder}`}`,
   },
 });
 
@@ -41,6 +41,10 @@ export const callSlice = sliceOf<Payload<'take.call'> | null>()({
       ]),
   },
 });
+
+/** Is it no job, but a loose sheet? */
+export const isLoose = ({ opened }: { opened: EntryOf<'job.opened'> | null }): boolean =>
+  opened?.payload.loose === true;
 
 /**
  * The terms and units of a job's documents: those the customer asked for, the usual ones before.

@@ -55,7 +55,7 @@ export interface SafetyState {
   /** AC was found at a point of the proof: a source is not isolated. It stays until the sources are gone through again. */
   alive: { at: string; volts: number } | null;
   /** Why an earlier proof no longer holds. */
-  lapsed: { why: 'absence' | 'other-person' | 'source-back'; at: number; detail: string } | null;
+  lapsed: { why: 'absence' | 'other-person' | 'source-back' | 'attached'; at: number; detail: string } | null;
 }
 
 /** Before anything was isolated. */

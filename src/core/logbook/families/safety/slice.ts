@@ -262,7 +262,15 @@ export const safetySlice = sliceOf<SafetyState, SafetyJob>()({
   init: freshSafety,
   kinds: ownKinds,
   lasting: ['safety.source-back', 'safety.no-bank-terminal', 'safety.discharged', 'safety.bridge'],
-  follows: ['static.reading', 'wire.ticked', 'swap.unit-out', 'trace.answered', 'power.on', 'identify.drive'],
+  follows: [
+    'static.reading',
+    'wire.ticked',
+    'swap.unit-out',
+    'trace.answered',
+    'power.on',
+    'identify.drive',
+    'loose.attached',
+  ],
   followsVoid: true,
   apply(slice, entry, context): SliceStep<SafetyState> {
     const at = timeOf(entry);
@@ -279,6 +287,13 @@ export const safetySlice = sliceOf<SafetyState, SafetyJob>()({
         return { slice: afterCheck(slice, entry, context) };
       case 'power.on':
         return { slice: counts ? poweredUp(slice, at) : slice };
+      case 'loose.attached':
+        // Proven on a sheet: what was done to this drive meanwhile, its log does not know.
+        return {
+          slice: counts
+            ? restart(slice, { why: 'attached', at, detail: 'a loose sheet was attached' })
+            : slice,
+        };
       case 'identify.drive':
         // What is isolated stays so; the new unit's bank is proven anew.
         return {
