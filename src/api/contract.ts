@@ -158,6 +158,7 @@ export const contract = {
   },
   'POST /api/v1/jobs/:id/attach': {
     body: z.strictObject({ toJobId: z.uuid() }),
+    heaviest: kB,
     answer: answerOf<{ jobId: string }>(),
   },
   'GET /api/v1/jobs/:id/motor-tests': { answer: answerOf<{ tests: InsulationThen[] }>() },
