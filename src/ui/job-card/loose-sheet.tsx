@@ -22,7 +22,7 @@ function useOpenJobs(search: string): { jobs: readonly BoardLine[] | null; troub
   });
   useEffect(() => {
     let over = false;
-    const timer = setTimeout(async () => {
+    const look = async () => {
       const answer = await call('GET /api/v1/jobs', { query: { search, sort: 'newest' } });
       if (!over)
         setFound(
@@ -30,7 +30,8 @@ function useOpenJobs(search: string): { jobs: readonly BoardLine[] | null; troub
             ? { jobs: answer.value.jobs, trouble: null }
             : { jobs: null, trouble: 'Server not reachable: the jobs cannot be listed.' },
         );
-    }, search_ms);
+    };
+    const timer = setTimeout(() => void look(), search_ms);
     return () => {
       over = true;
       clearTimeout(timer);
