@@ -190,7 +190,7 @@ test('an unlisted make: from its manual and a plate photo to a start-up sheet, a
   await press('Make start-up sheet');
   const sheet = page.getByRole('list', { name: 'Start-up sheet' });
   await expect(sheet.getByRole('listitem').filter({ hasText: '2010:01' })).toContainText('4 kW');
-  await expect(page.getByText('the link stays shut')).toBeVisible();
+  await expect(page.getByText('The link to a drive opens in a job')).toBeVisible();
 
   inputs += 1;
   await visit(page, `/jobs/${job}/fault-finding`);
@@ -206,6 +206,18 @@ test('an unlisted make: from its manual and a plate photo to a start-up sheet, a
   // Typed, chosen and pressed no more often than this, from the maker's name to the likely causes, with every change of page.
   expect(inputs).toBeLessThanOrEqual(22);
   await audit(page, 'trace of a type from a manual');
+
+  // From a parameter of the finished type to its place in the manual; on another device the file is asked for.
+  await visit(page, `/jobs/${job}/commissioning`);
+  const opened = page.waitForEvent('popup');
+  await sheet.getByRole('link', { name: /^2010:01 on page \d+ of the manual/ }).click();
+  const place = await opened;
+  await expect(place.getByRole('region', { name: /^Page \d+ of the manual$/ })).toBeVisible();
+  await audit(place, 'a parameter in its manual');
+  await place.evaluate(() => caches.delete('manuals'));
+  await place.reload();
+  await expect(place.getByText('The manual is not on this device')).toBeVisible();
+  await place.close();
 
   // The old unit was a Knot: what was in it, by the new one's numbers.
   await visit(page, `/jobs/${job}/commissioning`);

@@ -12,6 +12,8 @@ const amount = z.union([
   z.strictObject({ of: z.enum(['rated-amps', 'rated-power', 'supply-volts']), times: z.number() }),
 ]);
 
+const page = z.int().min(1).max(100_000);
+
 const parameterSchema = z.strictObject({
   /** As the keypad shows it. */
   number: z.string().regex(/^\S{1,12}$/),
@@ -45,6 +47,8 @@ const parameterSchema = z.strictObject({
     .optional(),
   /** Absent: not known, it cannot be read or written over the bus. */
   register: register.optional(),
+  /** The page of the manual it was read from. */
+  manualPage: page.optional(),
 });
 
 /** Live values that a type can show over its bus. */
@@ -87,6 +91,7 @@ const alarmSchema = z.strictObject({
   /** How it is put back once its cause is gone. */
   reset: z.enum(['reset', 'power-off', 'by-itself']),
   firstChecks: z.array(text).max(6),
+  manualPage: page.optional(),
 });
 
 /** A menu of a keypad, with the parameters and menus in it. */
@@ -175,6 +180,8 @@ export const controlShape = z.strictObject({
   options: z.array(z.strictObject({ id: text, name: text, terminals: z.array(mark).optional() })),
   /** Where each group of control terminals is, in the order of its screws. */
   places: z.array(z.strictObject({ marks: z.array(mark).min(1), where: text })),
+  /** The draft that its manual was read into; absent: it was made otherwise. */
+  manual: z.strictObject({ draft: z.uuid() }).optional(),
   parameters: z.array(parameterSchema).min(1).max(2000),
   /** Empty where no fault table was read. */
   alarms: z.array(alarmSchema),

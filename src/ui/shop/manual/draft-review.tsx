@@ -17,6 +17,7 @@ import { FieldGrid, Section } from '../../kit/section';
 import { StateMark, type Mark } from '../../kit/state-mark';
 import { Text } from '../../kit/text';
 import { PageView } from './page-view';
+import { givenOf, rangeOf } from './parameter-words';
 
 const toolNames: Readonly<Record<Coverage['tool'], string>> = {
   'fault-finding': 'Fault finding',
@@ -124,16 +125,6 @@ const whoSays = (parameter: DraftParameter): string => {
   if (parameter.meaning.by === 'person') return 'chosen';
   if (parameter.meaning.concept !== null) return 'read';
   return isOpen(parameter) ? 'not sure' : '';
-};
-
-const rangeOf = ({ min, max, unit, choices, rangeText }: DraftParameter): string => {
-  if (choices.length > 0) return choices.map((c) => `${c.value} ${c.name}`).join(', ');
-  if (min === null || max === null) return rangeText ?? '';
-  return `${min} to ${max}${unit === null ? '' : ` ${unit}`}`;
-};
-const givenOf = ({ default: given, defaultText }: DraftParameter): string => {
-  if (given === null) return defaultText ?? '';
-  return typeof given === 'number' ? String(given) : `${given['50Hz']} / ${given['60Hz']}`;
 };
 
 /** What is known of a draft: how far the tools work, what is to be asked, and all parameters and faults. */

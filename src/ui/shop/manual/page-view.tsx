@@ -18,7 +18,12 @@ interface Shown {
 }
 
 /** A page of the manual, scrolled to the row that was read, with a frame around it. */
-export function PageView({ manual, page, box }: { manual: Blob } & Pick<DraftParameter, 'page' | 'box'>) {
+export function PageView({
+  manual,
+  page,
+  box,
+  tall = false,
+}: { manual: Blob; tall?: boolean } & Pick<DraftParameter, 'page' | 'box'>) {
   const { ask } = useWorker<ManualWorker>(start);
   const [shown, setShown] = useState<Shown | null>(null);
   const [trouble, setTrouble] = useState(false);
@@ -63,7 +68,7 @@ export function PageView({ manual, page, box }: { manual: Blob } & Pick<DraftPar
       role="region"
       tabIndex={0}
       aria-label={`Page ${page} of the manual`}
-      maxH="300px"
+      maxH={tall ? '70dvh' : '300px'}
       overflow="auto"
       border="1px solid"
       borderColor="line"

@@ -1,6 +1,6 @@
 import { parameterAt, shownAs, valueFault, type Rating } from '@/core/equipment/drive-words';
 import { Box } from '@chakra-ui/react';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { Control, Parameter } from '@/core/equipment/catalogue';
 import type { SheetEntry } from '@/core/job/release';
 import { valueReasons, type ValueReason } from '@/core/logbook';
@@ -9,6 +9,7 @@ import { Primary, Secondary } from '../../kit/buttons';
 import { Choice, NumberField, Select, choiceOptions } from '../../kit/field';
 import { figureFrom } from '../../kit/number-from';
 import { useDraftText } from '../../kit/draft-text';
+import { ManualLink } from '../../kit/manual-link';
 import { StateMark } from '../../kit/state-mark';
 import { Text } from '../../kit/text';
 
@@ -97,6 +98,7 @@ function Row({
   rating,
   typed,
   read,
+  manual,
   setValue,
   write,
 }: {
@@ -107,6 +109,8 @@ function Row({
   rating: Rating;
   typed: TypedValues;
   read: boolean;
+  /** The way to its page of the manual, where there is one. */
+  manual: ReactNode;
   setValue: (value: number | null, reason: ValueReason | null) => void;
   write: ((to: number) => void) | null;
 }) {
@@ -133,6 +137,7 @@ function Row({
         <Text as="span" fontWeight="500">
           {row.name}
         </Text>
+        {manual}
       </Text>
       <Text fontFamily="mono" fontSize="1.15rem" lineHeight="1.15" overflowWrap="anywhere">
         {wanted === null ? row.shown : shownAs(parameter, wanted)}
@@ -254,6 +259,7 @@ export function SheetRows({
             row={row}
             entry={entries[row.number]}
             read={read}
+            manual={<ManualLink control={control} of={parameter} name={row.number} />}
             parameter={parameter}
             rating={rating}
             typed={typed}

@@ -142,8 +142,7 @@ export function Signing({
       {signed !== null ? (
         <>
           <Text mb="2">
-            Signed by {signed.by.name}, {dateTime(timeTextOf(signed))}. Any change removes the
-            signature.
+            Signed by {signed.by.name}, {dateTime(timeTextOf(signed))}. Any change removes the signature.
           </Text>
           {mayRun !== undefined && (
             <>

@@ -4,6 +4,7 @@ import type { Control } from '@/core/equipment/catalogue';
 import { parameterAt, shownAs } from '@/core/equipment/drive-words';
 import type { DriveWrite, JobState } from '@/core/logbook';
 import { findEntries } from '@/core/parameter-sets/parameters';
+import { ManualLink } from '../../../kit/manual-link';
 import { ActRow } from '../../../kit/act-row';
 import { Secondary } from '../../../kit/buttons';
 import { Section } from '../../../kit/section';
@@ -68,6 +69,7 @@ export function ByHandView({
               cell: ({ parameter: p }) => (
                 <>
                   <b>{p.number}</b> {p.name}
+                  <ManualLink control={control} of={p} name={p.number} />
                 </>
               ),
             },
