@@ -2,6 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { audit } from './audit';
 import { choosePerson, inesId, newJob, picture, visit, watchConsole } from './demo';
+import { toBuffer } from 'qrcode';
 import { photoOf, readFromPhoto as list } from './photos';
 import { expect, test } from './test';
 
@@ -58,4 +59,23 @@ test('a drive label fills the drive’s form; what is no picture is refused', as
   await expect(form.getByLabel('Serial number').last()).toHaveValue(serial);
   await expect(form.getByLabel('Supply', { exact: true })).toHaveValue('230');
   await expect(form.getByLabel('Discharge time on the label')).toHaveValue(String(waitMinutes));
+});
+
+test('the code on a label gives type and serial number where no letter is left', async ({ page }) => {
+  test.setTimeout(120_000);
+  const errors = watchConsole(page);
+  await choosePerson(page, inesId);
+  const job = await newJob(page.request, 'Code bench');
+  await visit(page, `/jobs/${job}/nameplates`);
+  const photo = await toBuffer('TYPE: V7-12; S/N: 88-3301', { scale: 6, margin: 6 });
+  await page
+    .getByLabel('Photo of the drive label')
+    .setInputFiles([{ name: 'code.png', mimeType: 'image/png', buffer: photo }]);
+  await expect(list(page)).toBeVisible({ timeout: 60_000 });
+  for (const box of await list(page).getByRole('checkbox').all()) await expect(box).toBeChecked();
+  await page.getByRole('button', { name: 'Fill in what is ticked' }).click();
+  const form = page.getByRole('form', { name: 'Drive label' });
+  await expect(form.getByLabel('Serial number').last()).toHaveValue('88-3301');
+  await expect(form.getByLabel('Type code', { exact: true })).toHaveValue('V7-12');
+  expect(errors).toEqual([]);
 });

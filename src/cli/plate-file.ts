@@ -1,7 +1,12 @@
+import { readFile } from 'node:fs/promises';
 import sharp from 'sharp';
 import type { PlateReading } from '@/core/reading/plate-text';
 import { greyOf, photoSide, readPlatePhoto } from '@/readers/plate-photo';
+import { codeReader } from '@/readers/codes';
 import { startLetters } from './letters';
+
+/** What the reader of codes runs on. */
+const codesWasm = 'node_modules/zxing-wasm/dist/reader/zxing_reader.wasm';
 
 /** A picture that cannot be read, in words for the person. */
 export class UnreadablePhoto extends Error {}
@@ -17,6 +22,8 @@ export interface PlateFiles {
  * @param root folder of the programme, in which its packages are
  */
 export async function plateFiles(root: string): Promise<PlateFiles> {
+  const wasm = await readFile(`${root}/${codesWasm}`);
+  const codes = await codeReader(new Uint8Array(wasm).buffer);
   const { letters, close } = await startLetters(root);
   return {
     close,
@@ -36,6 +43,7 @@ export async function plateFiles(root: string): Promise<PlateFiles> {
         });
       const { width = info.width, height = info.height } = (await sharp(bytes).metadata()).autoOrient;
       return await readPlatePhoto(greyOf({ width: info.width, height: info.height, data }), letters, {
+        codes,
         scale: Math.max(width, height) / Math.max(info.width, info.height),
       });
     },

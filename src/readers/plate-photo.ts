@@ -1,4 +1,5 @@
-import { readPlate, type PlateBox, type PlateReading } from '@/core/reading/plate-text';
+import { readPlate, withCodes, type PlateBox, type PlateReading } from '@/core/reading/plate-text';
+import type { CodeReader } from './codes';
 import { greyOf, type GreyPicture } from './letters/picture';
 import { readPhoto, type LetterReader, type PhotoOptions } from './letters/read-letters';
 
@@ -21,23 +22,40 @@ function moved(fields: PlateReading['fields'], move: (box: PlateBox) => PlateBox
   return Object.fromEntries(Object.entries(fields).map(([key, value]) => [key, one(value)]));
 }
 
+const scaled = ({ x0, y0, x1, y1 }: PlateBox, by: number): PlateBox => ({
+  x0: x0 * by,
+  y0: y0 * by,
+  x1: x1 * by,
+  y1: y1 * by,
+});
+
 /**
  * Reads a rating plate or a drive's label from its photo; boxes are in points of the photo.
  * @param photo with its longer side at most `photoSide`
+ * @param codes reads its bar codes; left out: they are not looked for
  * @param scale points of the picture the boxes are told in, for each of the photo
  */
 export async function readPlatePhoto(
   photo: GreyPicture,
   letters: LetterReader,
-  { scale = 1, ...options }: PhotoOptions & { scale?: number } = {},
+  { scale = 1, codes, ...options }: PhotoOptions & { scale?: number; codes?: CodeReader } = {},
 ): Promise<PlateReading> {
+  // Codes are read of the photo as it is: they bring a check of their own, and any way up will do.
+  const found = (await codes?.(photo)) ?? [];
   const { words, toPhoto } = await readPhoto(photo, letters, options);
-  const reading = readPlate(words);
+  const isOnCode = (word: PlateBox): boolean => {
+    const [x, y] = toPhoto((word.x0 + word.x1) / 2, (word.y0 + word.y1) / 2);
+    return found.some((code) => x > code.x0 && x < code.x1 && y > code.y0 && y < code.y1);
+  };
+  const reading = readPlate(words.filter((word) => !isOnCode(word)));
   const move = ({ x0, y0, x1, y1 }: PlateBox): PlateBox => {
     const corners = [toPhoto(x0, y0), toPhoto(x1, y0), toPhoto(x0, y1), toPhoto(x1, y1)];
     const xs = corners.map(([x]) => Math.round(x * scale));
     const ys = corners.map(([, y]) => Math.round(y * scale));
     return { x0: Math.min(...xs), y0: Math.min(...ys), x1: Math.max(...xs), y1: Math.max(...ys) };
   };
-  return { ...reading, fields: moved(reading.fields, move) };
+  return withCodes(
+    { ...reading, fields: moved(reading.fields, move) },
+    found.map((code) => ({ ...code, ...scaled(code, scale) })),
+  );
 }

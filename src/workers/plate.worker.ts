@@ -1,10 +1,17 @@
 import { expose } from 'comlink';
 import type { PlateReading } from '@/core/reading/plate-text';
 import { greyOf, photoSide, readPlatePhoto } from '@/readers/plate-photo';
-import { startLetters } from './letters';
+import { codeReader } from '@/readers/codes';
+import { lettersHome, startLetters } from './letters';
 
 // Started with the first photo.
 let letters: ReturnType<typeof startLetters> | undefined;
+let codes: ReturnType<typeof codeReader> | undefined;
+
+const startCodes = async (): ReturnType<typeof codeReader> => {
+  const answer = await fetch(`${lettersHome()}/zxing_reader.wasm`);
+  return codeReader(await answer.arrayBuffer());
+};
 
 const api = {
   /**
@@ -31,6 +38,7 @@ const api = {
     const grey = greyOf(context.getImageData(0, 0, canvas.width, canvas.height));
     const reading = await readPlatePhoto(grey, await (letters ??= startLetters()), {
       scale: 1 / scale,
+      codes: await (codes ??= startCodes()),
       onProgress: told,
     });
     return { ...reading, width, height };

@@ -9,6 +9,7 @@ const files: Readonly<Record<string, readonly string[]>> = {
   'tesseract-core-relaxedsimd-lstm.wasm.js': ['tesseract.js-core', 'tesseract-core-relaxedsimd-lstm.wasm.js'],
   'jbig2.wasm': ['pdfjs-dist', 'wasm', 'jbig2.wasm'],
   'openjpeg.wasm': ['pdfjs-dist', 'wasm', 'openjpeg.wasm'],
+  'zxing_reader.wasm': ['zxing-wasm', 'dist', 'reader', 'zxing_reader.wasm'],
   'eng.traineddata.gz': ['@tesseract.js-data', 'eng', '4.0.0_best_int', 'eng.traineddata.gz'],
 };
 

@@ -1,4 +1,5 @@
 // A rating plate or a drive's label, from its words with their places.
+import { codeFields, type PlateCode } from './codes';
 import type { PlateQuantity } from './labels';
 import { driveSides, type DriveSides } from './drive';
 import { solved, type SolvedValue } from './solve';
@@ -6,6 +7,7 @@ import { textBy, textUnder, type PlateText } from './texts';
 import { valuesOf } from './values';
 import { boxAround, plateLines, type PlateBox, type PlateWord } from './words';
 
+export type { PlateCode } from './codes';
 export type { PlateBox, PlateWord } from './words';
 
 /** A value of a plate. */
@@ -144,8 +146,18 @@ function trustIn(lines: readonly (readonly PlateWord[])[]): number {
 /**
  * Reads a plate from its words.
  * @param words of the photo, in any order, with the confidence of the reader of letters
+ * @param codes bar codes and matrix codes of the photo
  */
-export function readPlate(words: readonly PlateWord[]): PlateReading {
+export const readPlate = (words: readonly PlateWord[], codes: readonly PlateCode[] = []): PlateReading =>
+  withCodes(readWords(words), codes);
+
+/** A reading with what the codes of the photo say; their boxes are in the same points. */
+export const withCodes = (
+  { fields, ...reading }: PlateReading,
+  codes: readonly PlateCode[],
+): PlateReading => ({ ...reading, fields: { ...fields, ...codeFields(codes, fields) } });
+
+function readWords(words: readonly PlateWord[]): PlateReading {
   const lines = plateLines(words);
   const whole = lines.map((line) => line.map((w) => w.text).join(' ')).join('\n');
   const isDrive = driveWords.test(whole) && !/cos|r\/min|rpm|min-1/i.test(whole);

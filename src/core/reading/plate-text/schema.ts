@@ -15,6 +15,15 @@ export const plateWordSchema = z.strictObject({
   y1: place,
 });
 
+/** A bar code or matrix code of a photo with its place. */
+export const plateCodeSchema = z.strictObject({
+  text: z.string().max(4000),
+  x0: place,
+  y0: place,
+  x1: place,
+  y1: place,
+});
+
 const text = z.strictObject({ value: z.string(), confidence, box });
 const number = z.strictObject({
   value: z.number(),
