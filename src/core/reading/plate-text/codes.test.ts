@@ -47,8 +47,11 @@ describe('codes of a label', () => {
   });
 
   it('reads a plate of which only its code is left', () => {
-    expect(readPlate([], [code('S/N: 40-1187')]).fields).toEqual({
-      serial: { value: '40-1187', confidence: 0.98, box },
+    expect(readPlate([], [code('S/N: 40-1187')])).toEqual({
+      kind: 'unknown',
+      fields: { serial: { value: '40-1187', confidence: 0.98, box } },
+      findings: [],
     });
+    expect(readPlate([]).findings[0]?.code).toBe('nothing-read');
   });
 });

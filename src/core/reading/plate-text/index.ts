@@ -152,10 +152,18 @@ export const readPlate = (words: readonly PlateWord[], codes: readonly PlateCode
   withCodes(readWords(words), codes);
 
 /** A reading with what the codes of the photo say; their boxes are in the same points. */
-export const withCodes = (
-  { fields, ...reading }: PlateReading,
+export function withCodes(
+  { kind, fields, findings }: PlateReading,
   codes: readonly PlateCode[],
-): PlateReading => ({ ...reading, fields: { ...fields, ...codeFields(codes, fields) } });
+): PlateReading {
+  const coded = codeFields(codes, fields);
+  return {
+    kind,
+    fields: { ...fields, ...coded },
+    findings:
+      Object.keys(coded).length === 0 ? findings : findings.filter(({ code }) => code !== 'nothing-read'),
+  };
+}
 
 function readWords(words: readonly PlateWord[]): PlateReading {
   const lines = plateLines(words);
