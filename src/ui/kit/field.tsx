@@ -134,6 +134,8 @@ export function LongField({
 export interface Option<V extends string = string> {
   value: V;
   label: string;
+  /** Shown above the label where it is chosen by looking. */
+  picture?: ReactNode;
 }
 
 /** Options from words by value. */
@@ -247,7 +249,14 @@ export function Choice<V extends string>({
               disabled={disabled}
               onChange={() => onChange(o.value)}
             />
-            <Said>{o.label}</Said>
+            {o.picture === undefined ? (
+              <Said>{o.label}</Said>
+            ) : (
+              <Box as="span" display="block" py="1">
+                {o.picture}
+                <Said>{o.label}</Said>
+              </Box>
+            )}
           </Box>
         ))}
       </Box>

@@ -1,4 +1,5 @@
 import type { Stage } from '@/core/equipment/power-stage';
+import type { Option } from './field';
 
 type FrontEnd = Stage['frontEnd'];
 
@@ -69,3 +70,10 @@ export function FrontEndPicture({ frontEnd }: { frontEnd: FrontEnd }) {
     </svg>
   );
 }
+
+/** Front ends to choose from by what is seen of them. */
+export const frontEndOptions: readonly Option<FrontEnd>[] = frontEnds.map((value) => ({
+  value,
+  label: frontEndWords[value].name,
+  picture: <FrontEndPicture frontEnd={value} />,
+}));

@@ -1,13 +1,14 @@
 import Link from 'next/link';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import * as z from 'zod';
 import type { TypeDraft, UnitFacts } from '@/core/reading/type-draft';
 import { call } from '../../api/call';
 import { Primary, Secondary } from '../../kit/buttons';
-import { Choice, Field, Select } from '../../kit/field';
+import { Choice, Field } from '../../kit/field';
 import { filledText, positiveFigure } from '../../kit/form-figures';
 import { Notice } from '../../kit/notice';
-import { FrontEndPicture, frontEnds, frontEndWords } from '../../kit/front-end-picture';
+import { frontEndOptions } from '../../kit/front-end-picture';
 import { FieldGrid, Section } from '../../kit/section';
 import { Item, Text } from '../../kit/text';
 import { useTypedForm } from '../../kit/typed-form';
@@ -19,11 +20,6 @@ const labelSchema = z.object({
   supply_V: positiveFigure,
   labelWait_min: positiveFigure,
 });
-
-const frontEndOptions = frontEnds.map((value) => ({
-  value,
-  label: `${frontEndWords[value].name}: ${frontEndWords[value].about}`,
-}));
 
 interface Made {
   id: string;
@@ -90,8 +86,6 @@ export function FinishForm({ draft, saved }: { draft: TypeDraft; saved: boolean 
           <Field label="Motor power" unit="kW" figure {...text('power_kW')} />
           <Field label="Supply" unit="V" figure {...text('supply_V')} />
           <Field label="Discharge time on the label" unit="min" figure {...text('labelWait_min')} />
-          <Select label="Rectifier" value={frontEnd} onChange={setFrontEnd} options={frontEndOptions} />
-          <FrontEndPicture frontEnd={frontEnd} />
           <Choice
             label="Brake terminal"
             value={brake}
@@ -103,6 +97,9 @@ export function FinishForm({ draft, saved }: { draft: TypeDraft; saved: boolean 
             ]}
           />
         </FieldGrid>
+        <Box mb="4">
+          <Choice label="Front end" value={frontEnd} onChange={setFrontEnd} options={frontEndOptions} />
+        </Box>
         <Primary type="submit" mb="3" disabled={!saved || answer === 'asked'}>
           {answer === 'asked' ? 'Adding to the catalogue…' : 'Add to the catalogue'}
         </Primary>

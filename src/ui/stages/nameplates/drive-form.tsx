@@ -8,6 +8,7 @@ import { isStated, type Stage } from '@/core/equipment/power-stage';
 import type { Payload } from '@/core/logbook';
 import { Primary } from '../../kit/buttons';
 import { FieldGrid } from '../../kit/section';
+import { frontEndOptions } from '../../kit/front-end-picture';
 import { KeptNote } from '../../kit/kept-note';
 import { Choice, Field, Select, optionsOf } from '../../kit/field';
 import { useTypedForm } from '../../kit/typed-form';
@@ -79,7 +80,7 @@ export function DriveForm({
   keep: (drive: Drive) => void;
 }) {
   const [chosen, setChosen] = useState(drive?.typeId ? `${drive.typeId} ${drive.type}` : freeEntry);
-  const [phases, setPhases] = useState<'1' | '3'>(drive?.phases === 1 ? '1' : '3');
+  const [frontEnd, setFrontEnd] = useState<Stage['frontEnd']>(drive?.stage.frontEnd ?? 'diode-3ph');
   const [brake, setBrake] = useState<'yes' | 'no' | 'unknown'>(() => brakeOf(drive?.stage));
   const [link, setLink] = useState(() => partOf(drive?.stage, 'link'));
   const [fuse, setFuse] = useState(() => partOf(drive?.stage, 'fuse'));
@@ -97,12 +98,12 @@ export function DriveForm({
     setChosen(key);
     const next = catalogued(catalogue, key);
     if (next === null) return;
-    setPhases(next.type.phases === 1 ? '1' : '3');
+    setFrontEnd(next.type.stage.frontEnd);
     const label = labelTextFrom(next.type, next.model, typed);
     for (const name of keysOf(label)) set(name, label[name]);
   };
   const save = submit((label) => {
-    keep(driveOf(label, { phases, brake, link, fuse, similar, photos }, known));
+    keep(driveOf(label, { frontEnd, brake, link, fuse, similar, photos }, known));
     setKept('Drive nameplate saved.');
   });
   const field = ({ name, ...shown }: LabelField) => (
@@ -118,7 +119,9 @@ export function DriveForm({
             const value = texts[name];
             if (value !== undefined) set(name, value);
           }
-          if (taken.phases === '1' || taken.phases === '3') setPhases(taken.phases);
+          // Three lines may go onto thyristors, too: the label does not say.
+          if (taken.phases === '1') setFrontEnd('diode-1ph');
+          if (taken.phases === '3' && frontEnd === 'diode-1ph') setFrontEnd('diode-3ph');
         }}
       />
       <form onSubmit={save} noValidate aria-label="Drive label">
@@ -135,18 +138,13 @@ export function DriveForm({
             ]}
           />
           {plainFields.map(field)}
-          <Choice
-            label="Phases in"
-            value={phases}
-            onChange={setPhases}
-            disabled={known !== null}
-            options={[
-              { value: '3', label: 'three' },
-              { value: '1', label: 'one' },
-            ]}
-          />
           {ratedFields.map(field)}
         </FieldGrid>
+        {known === null && (
+          <Box mb="4">
+            <Choice label="Front end" value={frontEnd} onChange={setFrontEnd} options={frontEndOptions} />
+          </Box>
+        )}
         {known === null && (
           <FieldGrid>
             <Choice

@@ -6,7 +6,7 @@ import { driveLabelSchema, driveOf, labelTextFrom, labelTextOf, type LabelChoice
 const type = driveTypeSchema.parse(JSON.parse(readFileSync('catalogue/whimbrel-w4/type.json', 'utf8')));
 const model = type.models[0]!;
 const choices: LabelChoices = {
-  phases: '3',
+  frontEnd: 'diode-3ph',
   brake: 'no',
   link: 'link',
   fuse: 'none',
@@ -27,6 +27,17 @@ test('a label is read as people write it: a comma, blanks around a name', () => 
     capacitance_uF: 1000,
     bleederOhm: 150_000,
   });
+});
+
+test('the front end is the one that was chosen, and says how many phases come in', () => {
+  for (const [frontEnd, phases] of [
+    ['diode-1ph', 1],
+    ['scr-half-3ph', 3],
+  ] as const)
+    expect(driveOf(driveLabelSchema.parse(typed), { ...choices, frontEnd }, null)).toMatchObject({
+      phases,
+      stage: { frontEnd },
+    });
 });
 
 test('what nobody knows stays unknown, and opens empty', () => {

@@ -60,7 +60,7 @@ export const labelTextFrom = (
 
 /** What is chosen beside the label; of a catalogued model its own stage holds, not this. */
 export interface LabelChoices {
-  phases: '1' | '3';
+  frontEnd: Stage['frontEnd'];
   brake: 'yes' | 'no' | 'unknown';
   link: Stage['link'] | 'unknown';
   fuse: 'none' | 'inverter' | 'unknown';
@@ -75,11 +75,11 @@ export function driveOf(
   catalogued: { type: DriveType; model: DriveModel } | null,
 ): Drive {
   const { capacitance_uF, bleeder_kohm, ...read } = label;
-  const { phases, brake, link, fuse, similar, photos } = choices;
+  const { frontEnd, brake, link, fuse, similar, photos } = choices;
   const built =
     catalogued === null
       ? stageWith({
-          frontEnd: phases === '1' ? 'diode-1ph' : 'diode-3ph',
+          frontEnd,
           link: link === 'unknown' ? 'none' : link,
           fuse: fuse === 'unknown' ? 'none' : fuse,
           dcrAccessible: link === 'link',
@@ -107,7 +107,7 @@ export function driveOf(
     supply_V: read.supply_V ?? catalogued?.type.supply_V ?? null,
     labelWait_min: read.labelWait_min ?? catalogued?.type.labelWait_min ?? null,
     typeId: catalogued?.type.id ?? null,
-    phases: phases === '1' ? 1 : 3,
+    phases: catalogued?.type.phases ?? (frontEnd === 'diode-1ph' ? 1 : 3),
     drawingOnlySimilar: similar,
     stage,
     strip: catalogued?.type.strip ?? usualStrip(stage),
