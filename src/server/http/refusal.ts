@@ -1,5 +1,6 @@
 import type * as z from 'zod';
 import type { ApiError, ApiProblem } from '../../api/contract';
+import { plainFault } from './plain-fault';
 
 /** A refusal that goes to the caller as it is. */
 export class HttpError extends Error {
@@ -25,7 +26,7 @@ export const problemsOf = ({ issues }: z.ZodError): ApiProblem[] =>
 
 /** Something by its schema. @throws HttpError 422 naming the fields */
 export function readBy<S extends z.ZodType>(schema: S, raw: unknown): z.output<S> {
-  const parsed = schema.safeParse(raw);
+  const parsed = schema.safeParse(raw, { error: plainFault });
   if (parsed.success) return parsed.data;
   throw new HttpError(422, 'Some values are not valid.', problemsOf(parsed.error));
 }

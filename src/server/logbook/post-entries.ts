@@ -3,6 +3,7 @@ import { isFormerEntry, isRecordedByServer, type NewEntry, type Person } from '.
 import { heaviestPayload, newEntrySchema } from '../../core/logbook/schema';
 import { generation } from '../database/generation';
 import { problemsOf } from '../http/guard';
+import { plainFault } from '../http/plain-fault';
 import { verifySignature } from '../job/signatures';
 import { refusals } from './refuse-entry';
 import { appendEntries } from './append';
@@ -15,7 +16,7 @@ const idIn = (raw: unknown): string =>
 /** One entry as it was sent: read by its schema, or refused with what is wrong. */
 function readEntry(raw: unknown, jobId: string): NewEntry | EntryVerdict {
   const id = idIn(raw);
-  const parsed = newEntrySchema.safeParse(raw);
+  const parsed = newEntrySchema.safeParse(raw, { error: plainFault });
   if (!parsed.success)
     return {
       id,

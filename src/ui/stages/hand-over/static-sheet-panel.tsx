@@ -82,8 +82,7 @@ export function StaticSheetPanel({
             />
           ) : (
             <Text>
-              Signed by {signed.by.name}, {dateTime(timeTextOf(signed))}. A new reading removes
-              the signature.
+              Signed by {signed.by.name}, {dateTime(timeTextOf(signed))}. A new reading removes the signature.
             </Text>
           )}
         </Section>
