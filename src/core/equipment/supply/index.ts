@@ -3,6 +3,8 @@ import { percentOfShare } from '../../numerics/figures';
 import { bearingWords, judgeCable, type MotorCable } from '../cable';
 import type { Control } from '../catalogue';
 
+export { lineFuseOf, type LineFuse } from './line-fuse';
+
 /** A share of the rating, with the page of the manual it was read from. */
 export interface OnePhaseShare {
   share: number;

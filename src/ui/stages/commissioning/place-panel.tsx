@@ -4,7 +4,7 @@ import type { Control } from '@/core/equipment/catalogue';
 import type { Payload } from '@/core/logbook';
 import { percentOfShare } from '@/core/numerics/figures';
 import { temperature } from '@/core/terms';
-import type { SupplyFit } from '@/core/equipment/supply';
+import { lineFuseOf, type SupplyFit } from '@/core/equipment/supply';
 import { Primary } from '../../kit/buttons';
 import { CableFields, cableOf, cableShape, cableTyped } from '../../panels/cable-fields';
 import { FieldGrid, Section } from '../../kit/section';
@@ -84,6 +84,23 @@ function Findings({ fit, ratedAmps }: { fit: SupplyFit; ratedAmps: number }) {
         </Text>
       ))}
     </Box>
+  );
+}
+
+/** A fuse by calculation, where no table of the type is known. */
+function FuseEstimate({ ratedAmps, phases }: { ratedAmps: number; phases: 1 | 3 }) {
+  if (!(ratedAmps > 0)) return 'not in the table of this type';
+  const { fuse_A, sum } = lineFuseOf(ratedAmps, phases);
+  return (
+    <>
+      <Text>
+        {fuse_A === null ? 'larger than 1250 A' : `about ${fuse_A} A`}, not in the table of this type
+      </Text>
+      <Disclosure>
+        {sum}; the next larger fuse link. An estimate, common practice: the label and the manual of the type
+        come first.
+      </Disclosure>
+    </>
   );
 }
 
@@ -176,9 +193,11 @@ export function PlacePanel({
         <PlainTable heads={['Fuse and wire', 'Torques']}>
           <tr>
             <Cell>
-              {fuse === undefined
-                ? 'not in the table of this type'
-                : `${fuse.fuse_A} A ${fuse.kind}, ${fuse.wire_mm2} mm²`}
+              {fuse === undefined ? (
+                <FuseEstimate ratedAmps={ratedAmps} phases={typed.phases === '1' ? 1 : 3} />
+              ) : (
+                `${fuse.fuse_A} A ${fuse.kind}, ${fuse.wire_mm2} mm²`
+              )}
             </Cell>
             <Cell>{control.fitting.torques.map((t) => `${t.terminals}: ${t.torque_Nm} N·m`).join('; ')}</Cell>
           </tr>
