@@ -98,7 +98,7 @@ export function FinishForm({ draft, saved }: { draft: TypeDraft; saved: boolean 
           />
         </FieldGrid>
         <Box mb="4">
-          <Choice label="Front end" value={frontEnd} onChange={setFrontEnd} options={frontEndOptions} />
+          <Choice label="Rectifier" value={frontEnd} onChange={setFrontEnd} options={frontEndOptions} />
         </Box>
         <Primary type="submit" mb="3" disabled={!saved || answer === 'asked'}>
           {answer === 'asked' ? 'Adding to the catalogue…' : 'Add to the catalogue'}

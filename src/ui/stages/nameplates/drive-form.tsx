@@ -142,7 +142,7 @@ export function DriveForm({
         </FieldGrid>
         {known === null && (
           <Box mb="4">
-            <Choice label="Front end" value={frontEnd} onChange={setFrontEnd} options={frontEndOptions} />
+            <Choice label="Rectifier" value={frontEnd} onChange={setFrontEnd} options={frontEndOptions} />
           </Box>
         )}
         {known === null && (
