@@ -15,8 +15,7 @@ function coloured({ width, height, data }: GreyPicture): {
   data: Uint8ClampedArray<ArrayBuffer>;
 } {
   const points = new Uint8ClampedArray(4 * width * height);
-  data.forEach((grey, i) => points.fill(grey, 4 * i, 4 * i + 3));
-  for (let i = 3; i < points.length; i += 4) points[i] = 255;
+  for (let i = 0; i < points.length; i += 1) points[i] = i % 4 === 3 ? 255 : (data[i >> 2] ?? 0);
   return { width, height, data: points };
 }
 

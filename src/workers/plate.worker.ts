@@ -1,16 +1,22 @@
 import { expose } from 'comlink';
 import type { PlateReading } from '@/core/reading/plate-text';
 import { greyOf, photoSide, readPlatePhoto } from '@/readers/plate-photo';
-import { codeReader } from '@/readers/codes';
+import { codeReader, type CodeReader } from '@/readers/codes';
 import { lettersHome, startLetters } from './letters';
 
 // Started with the first photo.
 let letters: ReturnType<typeof startLetters> | undefined;
-let codes: ReturnType<typeof codeReader> | undefined;
+let codes: Promise<CodeReader> | undefined;
 
-const startCodes = async (): ReturnType<typeof codeReader> => {
-  const answer = await fetch(`${lettersHome()}/zxing_reader.wasm`);
-  return codeReader(await answer.arrayBuffer());
+/** The reader of codes; without its parts a plate is read without it, and they are asked for again with the next photo. */
+const codesHere = async (): Promise<CodeReader | undefined> => {
+  codes ??= fetch(`${lettersHome()}/zxing_reader.wasm`)
+    .then((answer) => answer.arrayBuffer())
+    .then(codeReader);
+  return codes.catch(() => {
+    codes = undefined;
+    return undefined;
+  });
 };
 
 const api = {
@@ -36,9 +42,10 @@ const api = {
     context.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
     bitmap.close();
     const grey = greyOf(context.getImageData(0, 0, canvas.width, canvas.height));
+    const reader = await codesHere();
     const reading = await readPlatePhoto(grey, await (letters ??= startLetters()), {
       scale: 1 / scale,
-      codes: await (codes ??= startCodes()),
+      ...(reader === undefined ? {} : { codes: reader }),
       onProgress: told,
     });
     return { ...reading, width, height };

@@ -9,7 +9,7 @@ import {
   type UnitFacts,
 } from '../../core/reading/type-draft';
 import { db } from '../database/connection';
-import { HttpError } from '../http/guard';
+import { HttpError, uuidSchema } from '../http/guard';
 import { warnOnce } from '../log';
 import { keepType } from './catalogue';
 import { versionsOf } from './type-versions';
@@ -28,6 +28,13 @@ export async function typeDrafts(): Promise<StoredDraft[]> {
     if (!read.success) warnOnce(`a draft of a drive type cannot be read and is not used: ${id}`);
     return read.success ? [{ draft: read.data, version }] : [];
   });
+}
+
+/** One draft; null where there is none that can be read. */
+export async function typeDraft(id: string): Promise<TypeDraft | null> {
+  if (!uuidSchema.safeParse(id).success) return null;
+  const row = await db().models.TypeDraft.findByPk(id, { raw: true });
+  return typeDraftSchema.safeParse(row?.draft).data ?? null;
 }
 
 /**
@@ -74,9 +81,8 @@ export async function finishType(
   unit: UnitFacts,
   byId: string,
 ): Promise<{ id: string; leftOut: FinishedType['leftOut'] }> {
-  const row = await db().models.TypeDraft.findByPk(draftId, { raw: true });
-  const draft = typeDraftSchema.safeParse(row?.draft).data;
-  if (draft === undefined) throw new HttpError(404, 'This draft is not on the server: save it again.');
+  const draft = await typeDraft(draftId);
+  if (draft === null) throw new HttpError(404, 'This draft is not on the server: save it again.');
   const { models, version: seen } = await modelsOf(typeIdOf(draft));
   const others = models.filter((known) => !unit.models.some((own) => own.type === known.type));
   const { type, control, leftOut } = typeFrom(draft, { ...unit, models: [...unit.models, ...others] });

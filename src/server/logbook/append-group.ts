@@ -110,8 +110,11 @@ async function verifiedOf({ entry, post }: Incoming, before: JobState): Promise<
 const asRead = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 
 /** A loose sheet takes what needs no job, and nothing more once it is attached. */
-function againstLoose({ kind }: NewEntry, before: JobState): string | null {
-  if (!isLoose(before)) return null;
+function againstLoose({ kind, payload }: NewEntry, before: JobState): string | null {
+  if (!isLoose(before))
+    return before.opened !== null && kind === 'job.opened' && isLoose({ opened: { payload } })
+      ? 'A job does not become a loose sheet.'
+      : null;
   if (before.moved !== null)
     return `This loose sheet is attached to the job of ${before.moved.payload.machine}: go on there.`;
   return isLooseKind(kind) || kind === 'job.opened' || kind === 'loose.moved' ? null : needsJob;

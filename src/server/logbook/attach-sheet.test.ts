@@ -51,6 +51,13 @@ describe('a loose sheet', () => {
     expect(await refusals(sheet, [entry(sheet, 'stop.begun', {})])).toEqual([
       expect.stringMatching(/needs a job/),
     ]);
+    // Nor does a job leave the board by a correction of its first entry.
+    const job = await opened('Slipway winch', false);
+    const first = (await loadJob(job))?.state.opened;
+    const asLoose = entry(job, 'job.opened', { ...first!.payload, loose: true });
+    expect(await refusals(job, [{ ...asLoose, corrects: first!.id }])).toEqual([
+      expect.stringMatching(/does not become a loose sheet/),
+    ]);
     expect(await refusals(sheet, [entry(sheet, 'loose.moved', { toJobId: v7(), machine: 'x' })])).toEqual([
       expect.stringMatching(/Only the server/),
     ]);

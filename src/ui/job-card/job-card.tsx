@@ -29,7 +29,6 @@ import { useNow } from '../kit/use-now';
 import { StageEdge } from './edge';
 import type { StageProps } from '../job-store/stage-props';
 import { Notice } from '../kit/notice';
-import { LooseSheet } from './loose-sheet';
 import { Margin } from './margin';
 import { Troubles } from './troubles';
 import { useStage } from './use-stage';
@@ -50,6 +49,7 @@ const onIsland = <Props extends object>(Stage: ComponentType<Props>) =>
     );
   };
 
+const LooseSheet = dynamic(() => import('./loose-sheet').then((m) => m.LooseSheet), { loading });
 // Each stage comes when it is opened: the first load of the card stays small.
 const CallStage = dynamic(() => import('../stages/call/call-stage').then((m) => onIsland(m.CallStage)), {
   loading,

@@ -12,8 +12,6 @@ const amount = z.union([
   z.strictObject({ of: z.enum(['rated-amps', 'rated-power', 'supply-volts']), times: z.number() }),
 ]);
 
-const page = z.int().min(1).max(100_000);
-
 const parameterSchema = z.strictObject({
   /** As the keypad shows it. */
   number: z.string().regex(/^\S{1,12}$/),
@@ -48,7 +46,7 @@ const parameterSchema = z.strictObject({
   /** Absent: not known, it cannot be read or written over the bus. */
   register: register.optional(),
   /** The page of the manual it was read from. */
-  manualPage: page.optional(),
+  manualPage: z.int().min(1).max(100_000).optional(),
 });
 
 /** Live values that a type can show over its bus. */
@@ -91,7 +89,6 @@ const alarmSchema = z.strictObject({
   /** How it is put back once its cause is gone. */
   reset: z.enum(['reset', 'power-off', 'by-itself']),
   firstChecks: z.array(text).max(6),
-  manualPage: page.optional(),
 });
 
 /** A menu of a keypad, with the parameters and menus in it. */

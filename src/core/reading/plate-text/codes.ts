@@ -37,6 +37,8 @@ const namedConfidence = 0.98;
 const contradicted = 0.6;
 /** The only code of a label is a serial number more often than not. */
 const alone = 0.7;
+/** A code that nearly says what the letters do: of this unit, or of a part of it. */
+const nearly = 0.85;
 /** So many characters of a text that was read may differ from a code that means the same. */
 const nearEnough = 2;
 
@@ -78,27 +80,36 @@ function oneOf(found: readonly PlateText[]): PlateText | undefined {
   return rest.every(({ value }) => value === first.value) ? first : { ...first, confidence: contradicted };
 }
 
+const textOf = (code: PlateCode, value: string): PlateText => ({
+  ...{ value, confidence: namedConfidence },
+  box: boxOf(code),
+});
+
 /**
  * Serial number and type as the codes of a label say them.
  * @param read the same as letters were read: a code that nearly agrees puts them right
  * @returns only what the codes add
  */
 export function codeFields(codes: readonly PlateCode[], read: CodeFields): CodeFields {
-  const all = codes.flatMap((code) =>
-    named(code).map(([key, value]) => ({ key, value, confidence: namedConfidence, box: boxOf(code) })),
+  const said = codes.map((code) => ({ code, names: named(code) }));
+  const others = said.flatMap(({ code, names }) =>
+    names.length === 0 && plain.test(code.text) ? [textOf(code, code.text)] : [],
   );
-  const others = codes.filter((code) => named(code).length === 0 && plain.test(code.text));
-  const nearTo = (key: Key): PlateText[] =>
-    others
-      .filter(({ text }) => isNear(text, read[key]))
-      .map((code) => ({ value: code.text, confidence: namedConfidence, box: boxOf(code) }));
-  const [only, ...more] = others.filter(({ text }) => /\d/.test(text) && !isArticle(text));
-  const guess: PlateText[] =
-    only !== undefined && more.length === 0 && read.serial === undefined && !isNear(only.text, read.type)
-      ? [{ value: only.text, confidence: alone, box: boxOf(only) }]
-      : [];
+  const [only, ...more] = others.filter(({ value }) => /\d/.test(value) && !isArticle(value));
+  const isSerial =
+    only !== undefined && more.length === 0 && read.serial === undefined && !isNear(only.value, read.type);
   const of = (key: Key): PlateText | undefined =>
-    oneOf(all.filter((one) => one.key === key).map(({ key: _key, ...text }) => text)) ?? oneOf(nearTo(key));
-  const [serial, type] = [of('serial') ?? guess[0], of('type')];
+    oneOf(
+      said.flatMap(({ code, names }) =>
+        names.filter(([name]) => name === key).map(([, value]) => textOf(code, value)),
+      ),
+    ) ??
+    oneOf(
+      others
+        .filter(({ value }) => isNear(value, read[key]))
+        .map((text) => (text.value === read[key]?.value ? text : { ...text, confidence: nearly })),
+    );
+  const serial = of('serial') ?? (isSerial ? { ...only, confidence: alone } : undefined);
+  const type = of('type');
   return { ...(serial === undefined ? {} : { serial }), ...(type === undefined ? {} : { type }) };
 }

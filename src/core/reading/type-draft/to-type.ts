@@ -44,10 +44,6 @@ function meaningFault(concept: ConceptId, { unit, choices }: DraftParameter): st
 /** As a keypad shows numbers: short and without gaps. */
 const isNumber = (text: string): boolean => /^\S{1,12}$/.test(text);
 
-/** Where it stands in the manual; a list without pages has none. */
-const pageOf = ({ page }: { page: number }): { manualPage?: number } =>
-  page > 0 ? { manualPage: page } : {};
-
 function parameterOf(draft: DraftParameter, concept: ConceptId | null): Parameter {
   const { number, name, unit, min, max, choices, register } = draft;
   const neutral = concept === null ? [] : choicesOf(concept);
@@ -69,7 +65,8 @@ function parameterOf(draft: DraftParameter, concept: ConceptId | null): Paramete
             ...(means !== undefined && neutral.includes(means) ? { means } : {}),
           })),
         }),
-    ...pageOf(draft),
+    // A list without pages has none.
+    ...(draft.page > 0 ? { manualPage: draft.page } : {}),
     ...(register !== null && Number.isInteger(register) && register >= 0 && register <= 65_535
       ? { register }
       : {}),
@@ -181,8 +178,7 @@ export function typeFrom(draft: TypeDraft, unit: UnitFacts): FinishedType {
         return rest;
       }),
       manual: { draft: draft.id },
-      alarms: alarms.map(({ code, name, meaning, page }) => ({
-        ...pageOf({ page }),
+      alarms: alarms.map(({ code, name, meaning }) => ({
         ...{ code: code.trim(), name: name.trim().slice(0, 200), family: meaning.family ?? 'other' },
         ...{ latched: true, reset: 'reset', firstChecks: [] },
       })),

@@ -43,7 +43,11 @@ export function useOpenJob(): {
     const opened = await call('POST /api/v1/jobs', {
       body: { entry: { ...envelope, id, kind: 'job.opened', payload } },
     });
-    if (!opened.ok) return opened;
+    if (!opened.ok) {
+      // The ids are of another job by now. What fails after the opening is tried again on the same one.
+      if (opened.status === 409) ids.current = noIds;
+      return opened;
+    }
     if (drive !== undefined) {
       const entries = [{ ...envelope, id: driveEntry, kind: 'identify.drive', payload: drive }];
       const identified = await call('POST /api/v1/jobs/:id/entries', { params, body: { entries } });
@@ -63,7 +67,6 @@ export function useOpenJob(): {
     const { job: jobId } = ids.current;
     if (failed === null)
       return router.push(`/jobs/${jobId}${then.stage === undefined ? '' : `/${stageAddress(then.stage)}`}`);
-    if (failed.status === 409) ids.current = noIds;
     setTrouble(
       failed.status === 0
         ? 'Server not reachable. What you typed is still here: try again in a moment.'

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { typeDrafts } from '@/server/equipment/type-drafts';
+import { typeDraft } from '@/server/equipment/type-drafts';
 import { currentPerson } from '@/server/people/current-person';
 import { people } from '@/server/people/people';
 import { ManualPlace } from '@/ui/shop/manual/manual-place';
@@ -16,10 +16,9 @@ interface Props {
 /** Where a parameter of a finished type stands in the manual it was read from. */
 export default async function Page({ params, searchParams }: Props) {
   const [{ draft: id }, { parameter: asked }] = await Promise.all([params, searchParams]);
-  const [drafts, everybody, person] = await Promise.all([typeDrafts(), people(), currentPerson()]);
-  const draft = drafts.find((stored) => stored.draft.id === id)?.draft;
+  const [draft, everybody, person] = await Promise.all([typeDraft(id), people(), currentPerson()]);
   const parameter = draft?.parameters.find(({ number }) => number === asked);
-  if (draft === undefined || parameter === undefined) notFound();
+  if (draft === null || parameter === undefined) notFound();
   const { maker, range, source } = draft;
   return (
     <ManualPlace

@@ -43,7 +43,7 @@ export const callSlice = sliceOf<Payload<'take.call'> | null>()({
 });
 
 /** Is it no job, but a loose sheet? */
-export const isLoose = ({ opened }: { opened: EntryOf<'job.opened'> | null }): boolean =>
+export const isLoose = ({ opened }: { opened: Pick<EntryOf<'job.opened'>, 'payload'> | null }): boolean =>
   opened?.payload.loose === true;
 
 /**
