@@ -119,7 +119,7 @@ export function LooseSheet({ store, open }: { store: JobStore; open: StageId }) 
             <Text as="span" fontWeight="600">
               Loose sheet.
             </Text>{' '}
-            On no job. Power, signatures and writes to a drive need one.
+            On no job. Power, signatures and writes need one.
           </Text>
           <Secondary
             aria-expanded={choosing}

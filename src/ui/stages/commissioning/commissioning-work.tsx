@@ -122,7 +122,9 @@ export function CommissioningWork({
   return (
     <>
       <WrongValues findings={release?.sheet.findings ?? []} />
-      {release !== null && startUp.signed === null && <Missing issues={release.issues} goTo={setPanel} />}
+      {release !== null && startUp.signed === null && !isLoose(state) && (
+        <Missing issues={release.issues} goTo={setPanel} />
+      )}
       <Tabs label="Commissioning" panels={panelsOf(state)} open={panel} choose={setPanel}>
         {panel === 'choices' && (
           <ChoicesForm
